@@ -1,0 +1,1 @@
+"""HTTP: routers translate and call. No arithmetic, no SQL."""

@@ -1,0 +1,42 @@
+"""The application: routers, guard, documentation and the built front end."""
+
+from __future__ import annotations
+
+from collections.abc import AsyncIterator
+from contextlib import asynccontextmanager
+from pathlib import Path
+
+from anyio.to_thread import current_default_thread_limiter
+from fastapi import FastAPI
+
+from modest_rotor import __version__
+from modest_rotor.api import jobs, reference
+from modest_rotor.api.guard import Guard, tell_refusals
+from modest_rotor.api.pages import serve_pages
+from modest_rotor.store.database import MOST_CONNECTIONS
+
+
+@asynccontextmanager
+async def _as_many_threads_as_connections(_: FastAPI) -> AsyncIterator[None]:
+    current_default_thread_limiter().total_tokens = MOST_CONNECTIONS
+    yield
+
+
+def create_app(web_files: Path | None = None) -> FastAPI:
+    """The whole application; without ``web_files``, the API alone."""
+    app = FastAPI(
+        title="Modest Rotor",
+        version=__version__,
+        openapi_url="/api/openapi.json",
+        docs_url=None,
+        redoc_url=None,
+        lifespan=_as_many_threads_as_connections,
+    )
+    app.include_router(reference.router)
+    app.include_router(jobs.router)
+
+    tell_refusals(app)
+    if web_files is not None:
+        serve_pages(app, web_files)
+    app.add_middleware(Guard)
+    return app

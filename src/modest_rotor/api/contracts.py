@@ -1,0 +1,144 @@
+"""What goes over the wire besides the core's own models. Answers carry no input limits."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Any
+
+from pydantic import BaseModel, Field
+
+from modest_rotor.core.assessment import Assessment
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.job import Job, JobDocument, Machine
+from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.store.jobs import StoredJob
+
+LONGEST_NAME = 120
+
+
+class Problem(BaseModel):
+    """A refusal in words."""
+
+    field: str | None = Field(default=None, description="path of the field it belongs to, if one")
+    sentence: str
+
+
+class Health(BaseModel):
+    """Whether the application can keep anything."""
+
+    database: bool
+    migration: str | None
+    version: str
+
+
+class UnitFacts(BaseModel):
+    """How a reader sees a quantity: its unit, the factor to it from the unit used inside, the finest decimals shown."""
+
+    unit: str
+    factor: float
+    decimals: int
+
+
+class QuantityFacts(BaseModel):
+    """A quantity as the front end needs it."""
+
+    label: str
+    ip: UnitFacts
+    si: UnitFacts
+    typed_units: list[str]
+
+
+class JobView(BaseModel):
+    """A job, what follows from it, and what can be taken back."""
+
+    id: int
+    site_id: int
+    machine_id: int
+    revision: str
+    saved: datetime
+    undo_label: str | None
+    redo_label: str | None
+    machine: Machine
+    site_name: str
+    site_units: UnitSystem
+    document: JobDocument
+    assessment: Assessment
+
+
+class NewJob(BaseModel):
+    """What a new job needs: a machine's name; a site by its number or a new name."""
+
+    machine_name: str = Field(max_length=LONGEST_NAME)
+    site_name: str | None = Field(default=None, max_length=LONGEST_NAME)
+    units: UnitSystem = "si"
+
+
+class Edit(BaseModel):
+    """One edit of one field: typed text for quantities and words, a value for choices."""
+
+    revision: str = Field(max_length=40)
+    path: str = Field(max_length=120)
+    text: str | None = Field(default=None, max_length=4000)
+    value: Any = None
+    units: UnitSystem = "si"
+    who: str = Field(default="", max_length=LONGEST_NAME)
+
+
+class Draft(BaseModel):
+    """Typed text that is not saved yet."""
+
+    path: str = Field(max_length=120)
+    text: str = Field(max_length=4000)
+    units: UnitSystem = "si"
+
+
+class Preview(BaseModel):
+    """What would follow from a draft."""
+
+    entry: Entry | None
+    assessment: Assessment
+
+
+class Step(BaseModel):
+    """Undo, redo, or an item added or removed, on the job as it stood at a revision."""
+
+    revision: str = Field(max_length=40)
+    who: str = Field(default="", max_length=LONGEST_NAME)
+
+
+class Change(BaseModel):
+    """One change of a job's history."""
+
+    id: int
+    path: str
+    label: str
+    before: Any
+    after: Any
+    who: str
+    at: datetime
+    kind: str
+
+
+class JobFile(BaseModel):
+    """A job file sent in."""
+
+    job: dict[str, Any]
+
+
+def view(stored: StoredJob, assessment: Assessment) -> JobView:
+    """A stored job as it goes over the wire."""
+    job: Job = stored.job
+    return JobView(
+        id=stored.id,
+        site_id=stored.site_id,
+        machine_id=stored.machine_id,
+        revision=stored.revision,
+        saved=stored.saved,
+        undo_label=stored.undo_label,
+        redo_label=stored.redo_label,
+        machine=job.machine,
+        site_name=job.site.name,
+        site_units=job.site.units,
+        document=job.document,
+        assessment=assessment,
+    )

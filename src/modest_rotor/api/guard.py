@@ -1,0 +1,126 @@
+"""What stands around every request: response headers, a bound on size, and refusals told in words."""
+
+from __future__ import annotations
+
+import logging
+
+from fastapi import FastAPI, Request
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+from peewee import InterfaceError, OperationalError
+from playhouse.pool import MaxConnectionsExceeded
+from starlette.exceptions import HTTPException
+from starlette.types import ASGIApp, Message, Receive, Scope, Send
+
+from modest_rotor.core.errors import Conflict, Refusal, UnknownItem
+from modest_rotor.formats.job_file import JobFileRefused
+from modest_rotor.store.database import drop_connections
+
+log = logging.getLogger(__name__)
+
+LARGEST_REQUEST = 1_000_000
+EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
+"""The hash of nothing: the styling library opens an empty style element and fills it by script."""
+HEADERS = {
+    "content-security-policy": (
+        f"default-src 'none'; script-src 'self'; style-src 'self' {EMPTY_STYLE}; img-src 'self' data:; font-src 'self';"
+        " connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'"
+    ),
+    "x-content-type-options": "nosniff",
+    "x-frame-options": "DENY",
+    "referrer-policy": "no-referrer",
+    "cross-origin-opener-policy": "same-origin",
+    "cross-origin-resource-policy": "same-origin",
+}
+LOCAL_HOSTS = ("127.0.0.1", "localhost", "[::1]", "testserver")
+
+
+class Guard:
+    """Adds the headers, bounds the size of requests, and answers to local names only."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self.app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http":
+            await self.app(scope, receive, send)
+            return
+        headers = dict(scope["headers"])
+
+        async def guarded_send(message: Message) -> None:
+            if message["type"] == "http.response.start":
+                message["headers"] = [
+                    *message["headers"],
+                    *((name.encode(), value.encode()) for name, value in HEADERS.items()),
+                ]
+            await send(message)
+
+        refusal = _refusal(headers)
+        if refusal:
+            await refusal(scope, receive, guarded_send)
+            return
+        await self.app(scope, _bounded(receive), guarded_send)
+
+
+def _refusal(headers: dict[bytes, bytes]) -> JSONResponse | None:
+    host = (
+        headers.get(b"host", b"").decode("latin-1").rsplit(":", 1)[0]
+        if b":" in headers.get(b"host", b"")
+        else headers.get(b"host", b"").decode("latin-1")
+    )
+    if host not in LOCAL_HOSTS:  # another name that resolves to loopback is a page from elsewhere reaching in
+        return _problem(421, "Modest Rotor answers on this machine's own address only.")
+    origin = headers.get(b"origin")
+    if origin and origin.decode("latin-1").split("://")[-1] != headers.get(b"host", b"").decode("latin-1"):
+        return _problem(403, "Another page may not use this application.")
+    length = headers.get(b"content-length", b"0")
+    if not length.isdigit() or int(length) > LARGEST_REQUEST:
+        return _problem(413, f"A request holds at most {LARGEST_REQUEST:,} bytes; nothing was taken in.")
+    return None
+
+
+def _bounded(receive: Receive) -> Receive:
+    taken = 0
+
+    async def bounded() -> Message:
+        nonlocal taken
+        message = await receive()
+        taken += len(message.get("body", b""))
+        if taken > LARGEST_REQUEST:
+            raise HTTPException(413, f"A request holds at most {LARGEST_REQUEST:,} bytes; nothing was taken in.")
+        return message
+
+    return bounded
+
+
+def tell_refusals(app: FastAPI) -> None:
+    """Turn refusals and failures into status codes with a field and a sentence."""
+    app.add_exception_handler(JobFileRefused, lambda _, error: _problem(422, error.sentence, error.field))
+    app.add_exception_handler(
+        Refusal, lambda request, error: _problem(422, error.sentence, getattr(request.state, "path", None))
+    )
+    app.add_exception_handler(UnknownItem, lambda _, error: _problem(404, error.sentence))
+    app.add_exception_handler(Conflict, lambda _, error: _problem(409, error.sentence))
+    app.add_exception_handler(RequestValidationError, _unreadable)  # type: ignore[arg-type]
+    app.add_exception_handler(HTTPException, lambda _, error: _problem(error.status_code, error.detail))
+    for kind in (OperationalError, InterfaceError):
+        app.add_exception_handler(kind, _database_away)
+    app.add_exception_handler(
+        MaxConnectionsExceeded, lambda *_: _problem(503, "Too many requests at once; nothing was saved. Try again.")
+    )
+
+
+def _unreadable(_: Request, error: RequestValidationError) -> JSONResponse:
+    first = error.errors()[0]
+    place = "/".join(str(step) for step in first["loc"] if step != "body") or None
+    return _problem(422, f"{place or 'The request'}: {first['msg']}.", place)
+
+
+def _database_away(_: Request, error: Exception) -> JSONResponse:
+    log.warning("the database does not answer: %s", error)
+    drop_connections()
+    return _problem(503, "The database does not answer just now; nothing was saved. It is being started again.")
+
+
+def _problem(status: int, sentence: str, field: str | None = None) -> JSONResponse:
+    return JSONResponse({"field": field, "sentence": sentence}, status_code=status)

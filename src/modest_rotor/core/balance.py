@@ -1,0 +1,170 @@
+"""The balance: the machine's curve meeting the system's, the points found and the options considered."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from modest_rotor.core.assessment import Balance, BalanceCurve, BalancePoint, Readout
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.options.compare import OptionAnswer, flow_quantity, pressure_quantity
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.keep import tap_pressure
+from modest_rotor.core.phrase import Figure, figure
+from modest_rotor.core.physics.fan import MachineCurve, Wheel
+from modest_rotor.core.physics.system import system_through
+from modest_rotor.core.rules.case import Case
+from modest_rotor.core.stations.set_answer import SetAnswer
+from modest_rotor.core.stations.set_facts import SetFacts
+
+CURVE_POINTS = 60
+
+
+def draw_balance(case: Case, answers: tuple[SetAnswer, ...]) -> Balance:
+    """Curves, points and readouts of a case; where they cannot be drawn, what each waits for."""
+    machine = case.machine
+    flow_name = flow_quantity(machine) if machine else ("water_flow" if case.wheel is Wheel.PUMP else "airflow")
+    pressure_name = (
+        pressure_quantity(machine) if machine else ("pump_differential" if case.wheel is Wheel.PUMP else "pressure")
+    )
+    return Balance(
+        flow_quantity=flow_name,
+        pressure_quantity=pressure_name,
+        curves=_curves(machine, case.options.options) if machine else (),
+        points=(*_set_points(machine, case.sets), *_option_points(case.options.options)) if machine else (),
+        readouts=(
+            *(_set_readout(facts, answer) for facts, answer in zip(case.sets, answers, strict=True)),
+            *map(_option_readout, case.options.options),
+        ),
+        waits=_waits(case),
+    )
+
+
+def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[BalanceCurve, ...]:
+    curve = MachineCurve(
+        machine.shape,
+        *(
+            np.array(estimate.value)
+            for estimate in (machine.flow, machine.pressure, machine.shaft_power, machine.place)
+        ),
+    )
+    system = system_through(curve.flow, curve.pressure, np.array(machine.fixed_pressure.value))
+    flow = np.linspace(0.0, curve.largest_flow(), CURVE_POINTS)
+    wanted = system.pressure_at(flow)
+    shown = wanted <= 1.6 * float(curve.pressure)
+    drawn = [
+        _machine_curve("found", f"as found, {machine.speed.value:,.0f} rpm", "copper", curve, 1.0),
+        BalanceCurve(
+            id="system",
+            label="system",
+            kind="system",
+            series="ink",
+            flow=tuple(flow[shown]),
+            pressure=tuple(wanted[shown]),
+        ),
+    ]
+    for option in options:
+        speeds = {round(step.speed.value, 3): step for step in option.steps if step.speed}
+        for speed, step in speeds.items():
+            ratio = speed / machine.speed.value
+            name = f"{option.letter}, {step.name or 'step'}"
+            drawn.append(_machine_curve(f"{option.letter}-{step.id}", name, option.series, curve, ratio))
+    return tuple(drawn)
+
+
+def _machine_curve(name: str, label: str, series: str, curve: MachineCurve, ratio: float) -> BalanceCurve:
+    # A hair inside free delivery, where rounding could step off the table.
+    flow = np.linspace(0.0, curve.largest_flow(ratio) * (1 - 1e-9), CURVE_POINTS)
+    pressure = curve.pressure_at(flow, np.array(ratio))
+    return BalanceCurve(id=name, label=label, kind="machine", series=series, flow=tuple(flow), pressure=tuple(pressure))
+
+
+def _set_points(machine: FoundMachine, sets: tuple[SetFacts, ...]) -> tuple[BalancePoint, ...]:
+    points = []
+    for facts in sets:
+        flow, pressure = _set_point(machine, facts)
+        if flow is None or pressure is None:
+            continue
+        points.append(
+            BalancePoint(
+                id=facts.id,
+                label=f"{facts.number} {facts.name}".strip(),
+                series="copper",
+                group="sets",
+                flow=figure(flow_quantity(machine), flow, "measured" if facts.flow else "estimated"),
+                pressure=figure(pressure_quantity(machine), pressure, "measured" if facts.pressure else "estimated"),
+            )
+        )
+    return tuple(points)
+
+
+def _set_point(machine: FoundMachine, facts: SetFacts) -> tuple[Estimate | None, Estimate | None]:
+    if machine.reference and facts.id == machine.reference.id:
+        return machine.flow, machine.pressure
+    flow = facts.flow if machine.flow_is_measured else None
+    if flow is None and facts.running.speed and machine.fixed_pressure.value == 0 and not facts.above_synchronous:
+        flow = machine.flow * (facts.running.speed.value / machine.speed.value)
+    pressure = tap_pressure(machine, facts, flow) if flow else None
+    return flow, pressure
+
+
+def _option_points(options: tuple[OptionAnswer, ...]) -> tuple[BalancePoint, ...]:
+    return tuple(
+        BalancePoint(
+            id=f"{option.letter}-{step.id}",
+            label=option.letter,
+            series=option.series,
+            group=step.id,
+            flow=step.flow,
+            pressure=step.pressure,
+        )
+        for option in options
+        for step in option.steps
+        if step.flow and step.pressure
+    )
+
+
+def _set_readout(facts: SetFacts, answer: SetAnswer) -> Readout:
+    running = facts.running
+
+    def read(quantity: str, value: Estimate | None) -> Figure | None:
+        return figure(quantity, value, "measured") if value else None
+
+    return Readout(
+        id=facts.id,
+        label=f"{facts.number} {facts.name}".strip(),
+        series="copper",
+        group="sets",
+        flow=answer.flow,
+        speed=read("speed", running.speed),
+        slip=answer.slip.figure,
+        shaft_power=answer.shaft_power.figure,
+        input_power=read("input_power", running.input_power),
+        current=read("current", running.current),
+    )
+
+
+def _option_readout(option: OptionAnswer) -> Readout:
+    first = option.steps[0]
+    return Readout(
+        id=option.letter,
+        label=option.letter,
+        series=option.series,
+        group="options",
+        flow=first.flow,
+        speed=first.speed,
+        shaft_power=first.shaft_power,
+        input_power=first.input_power,
+    )
+
+
+def _waits(case: Case) -> tuple[str, ...]:
+    if isinstance(case.found, str):
+        words = [f"The machine's curve {case.found}." if case.found.startswith("waits") else case.found]
+        words.append("The system's curve waits for one static pressure and the flow at it.")
+        return tuple(words)
+    words = []
+    if not case.found.flow_is_measured:
+        words.append("Flow is relative to as found: no flow was measured.")
+    if not case.found.pressure_is_measured:
+        words.append("Pressure is relative to as found: none was measured.")
+    return tuple(words)

@@ -1,0 +1,124 @@
+"""Edits as named changes: a path, what stood there before, what stands there after.
+
+A path names the place with slashes: ``plate/rated_power``, ``readings/s2/current`` (items of a list by their id),
+``machine/wheel``. A whole list may be set too (``readings``), which is how items are added and removed.
+"""
+
+from __future__ import annotations
+
+import re
+from typing import Any
+
+from pydantic import BaseModel, ValidationError
+
+from modest_rotor.core.entry import Entry, read_entry
+from modest_rotor.core.errors import ChangeRefused, QuantityRefused
+from modest_rotor.core.job import Job
+from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.stations.sheet import quantity_of
+
+PATH = re.compile(r"[a-z_0-9]+(/[a-z_0-9]+){0,3}")
+EDITABLE_ROOTS = ("machine", "call", "plate", "readings", "duty", "options")
+EMPTY_NOT_ALLOWED = ("machine/name",)
+
+
+def value_at(job: Job, path: str) -> Any:
+    """What stands at a path, as plain JSON data; refuses a path that the job does not have."""
+    return _plain(_walk(job, path.split("/")))
+
+
+def read_for(job: Job, path: str, text: str, units: UnitSystem) -> Entry | str | None:
+    """Read typed text for the field at a path: an entry for a quantity, the words for words, nothing for empty text."""
+    owner, field = _owner(job, path)
+    name = quantity_of(type(owner), field)
+    if not text.strip():
+        return None
+    return read_entry(name, text, units) if name else text.strip()
+
+
+def with_change(job: Job, path: str, after: Any) -> Job:
+    """The job with the value at ``path`` replaced by ``after`` (plain JSON data, or an entry).
+
+    :raises ChangeRefused: the path does not exist, or the value does not belong there; the job is unchanged.
+    """
+    _owner(job, path)
+    if after in (None, "") and path in EMPTY_NOT_ALLOWED:
+        raise ChangeRefused("A machine needs a name; the one it had is kept.")
+    data = job.model_dump(mode="json")
+    steps = path.split("/")
+    place = data["machine"] if steps[0] == "machine" else data["document"]
+    place = _descend(place, steps[1:-1] if steps[0] == "machine" else steps[:-1])
+    place[steps[-1]] = _plain(after)
+    try:
+        return Job.model_validate(data)
+    except QuantityRefused as refusal:
+        raise ChangeRefused(refusal.sentence) from refusal
+    except ValidationError as error:
+        raise ChangeRefused(f"{label_of(job, path)} is kept as it was: {_first_reason(error)}.") from error
+
+
+def label_of(job: Job, path: str) -> str:
+    """What a person calls the field at a path."""
+    owner, field = _owner(job, path)
+    info = type(owner).model_fields[field]
+    return info.title or field.replace("_", " ").capitalize()
+
+
+def next_id(items: list[dict[str, Any]]) -> str:
+    """A short identifier that no item of the list has had so far as the list still shows."""
+    numbers = [int(item["id"][1:]) for item in items if item["id"][1:].isdigit()]
+    return f"s{max(numbers, default=0) + 1}"
+
+
+def without_item(job: Job, path: str, item_id: str) -> list[dict[str, Any]]:
+    """The list at ``path`` without one of its items, as plain JSON data."""
+    items: list[dict[str, Any]] = value_at(job, path)
+    rest = [item for item in items if item["id"] != item_id]
+    if len(rest) == len(items):
+        raise ChangeRefused(f"The item “{item_id}” is not there any more; somebody may have removed it.")
+    return rest
+
+
+def _owner(job: Job, path: str) -> tuple[BaseModel, str]:
+    steps = path.split("/")
+    if not PATH.fullmatch(path) or steps[0] not in EDITABLE_ROOTS:
+        raise ChangeRefused(f"A job has no place called “{path[:80]}”.")
+    owner = _walk(job, steps[:-1])
+    if not isinstance(owner, BaseModel) or steps[-1] not in type(owner).model_fields or steps[-1] == "id":
+        raise ChangeRefused(f"A job has no place called “{path}”.")
+    return owner, steps[-1]
+
+
+def _walk(job: Job, steps: list[str]) -> Any:
+    place: Any = job.machine if steps and steps[0] == "machine" else job.document
+    for step in steps[1:] if steps and steps[0] == "machine" else steps:
+        if isinstance(place, tuple):
+            found = [item for item in place if item.id == step]
+            if not found:
+                raise ChangeRefused(f"The item “{step}” is not there any more; somebody may have removed it.")
+            place = found[0]
+        elif isinstance(place, BaseModel) and step in type(place).model_fields:
+            place = getattr(place, step)
+        else:
+            raise ChangeRefused(f"A job has no place called “{'/'.join(steps)}”.")
+    return place
+
+
+def _descend(place: Any, steps: list[str]) -> Any:
+    for step in steps:
+        place = next(item for item in place if item["id"] == step) if isinstance(place, list) else place[step]
+    return place
+
+
+def _plain(value: Any) -> Any:
+    if isinstance(value, BaseModel):
+        return value.model_dump(mode="json")
+    if isinstance(value, (list, tuple)):
+        return [_plain(item) for item in value]
+    return value
+
+
+def _first_reason(error: ValidationError) -> str:
+    first = error.errors(include_url=False)[0]
+    reason = first["msg"].removeprefix("Value error, ")
+    return reason[:1].lower() + reason[1:]

@@ -1,0 +1,61 @@
+"""From watts and hours to kilowatt-hours, money and payback."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly
+
+WATTS_PER_KILOWATT = 1000.0
+
+
+def energy_kwh(steps: tuple[tuple[Estimate, Estimate], ...]) -> Estimate:
+    """Energy of a year, Σ W h ÷ 1000, in kWh.
+
+    :param steps: for each duty step its input power in W and its hours in h. Sources that steps share stay shared.
+
+    Source: definition. The mean of the cubes is not the cube of the mean: each step is solved by itself.
+    """
+    total = exactly(0.0)
+    for watts, hours in steps:
+        total = total + watts * hours
+    return total * (1 / WATTS_PER_KILOWATT)
+
+
+@dataclass(frozen=True)
+class PaybackRange:
+    """Simple payback in years; ``high`` is ``None`` when the saving may be nothing, and ``value`` when it is none."""
+
+    value: float | None
+    low: float | None
+    high: float | None
+
+
+def simple_payback_years(cost: Estimate, yearly_saving: Estimate) -> PaybackRange:
+    """Cost over yearly saving, as the 95 % range of a ratio of two uncertain numbers.
+
+    :param cost: what the option costs fitted, in currency.
+    :param yearly_saving: saving a year, in the same currency.
+    :returns: years. The upper end is open when a saving of nothing lies inside the band.
+
+    Validity: normal errors. Source: E. C. Fieller, “Some problems in interval estimation”, J. Roy. Stat. Soc. B 16
+    (1954); simple payback by definition.
+    """
+    c, s = cost.value, yearly_saving.value
+    k2 = COVERAGE_95**2
+    vc, vs = cost.standard**2, yearly_saving.standard**2
+    shared = sum(part * yearly_saving.parts.get(name, 0.0) for name, part in cost.parts.items())
+    value = c / s if s > 0 else None
+    a, b, d = s * s - k2 * vs, s * c - k2 * shared, c * c - k2 * vc
+    if s <= 0:
+        return PaybackRange(None, _lowest_reachable(cost, yearly_saving), None)
+    if a <= 0:
+        return PaybackRange(value, _lowest_reachable(cost, yearly_saving), None)
+    spread = math.sqrt(max(b * b - a * d, 0.0))
+    return PaybackRange(value, max((b - spread) / a, 0.0), (b + spread) / a)
+
+
+def _lowest_reachable(cost: Estimate, yearly_saving: Estimate) -> float | None:
+    best_saving = yearly_saving.value + yearly_saving.band
+    return max(cost.value - cost.band, 0.0) / best_saving if best_saving > 0 else None

@@ -1,0 +1,173 @@
+"""What a person typed, kept as evidence beside its SI value."""
+
+import math
+import re
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Any
+
+from pydantic import BaseModel, ConfigDict, Field, model_validator
+
+from modest_rotor.core.errors import QuantityRefused
+from modest_rotor.core.quantities import Quantity, Unit, UnitSystem, dimension_of, quantity
+
+LONGEST_TYPED = 60
+_VULGAR = str.maketrans({"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3", "⅛": " 1/8", "−": "-"})
+_DECIMAL = r"(?:\d{1,3}(?:,\d{3})+(?:\.\d*)?|\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,3})?(?!\d)"
+_NUMBER = rf"(?:\d+[ -]+\d+/\d+|\d+/\d+|{_DECIMAL})"
+_TYPED = re.compile(
+    rf"(?P<sign>[+-]?)\s*(?P<first>{_NUMBER})(?:\s*(?:-|–|to)\s*(?P<second>{_NUMBER}))?\s*(?P<unit>.*)", re.I
+)
+_DECIMAL_COMMA = re.compile(r"[+-]?\s*(\d+),(\d{1,2}|\d{4,})(?![\d,])")
+
+
+class Entry(BaseModel):
+    """One value as it was typed, and what it means in SI.
+
+    ``low`` is given when a range was typed (a plate's ``208-230 V``); ``si`` is then the upper end.
+    ``resolution`` is the SI size of the last digit typed, which says how finely the value was read.
+    """
+
+    model_config = ConfigDict(frozen=True, extra="forbid")
+
+    typed: str = Field(max_length=LONGEST_TYPED, description="exactly what was typed")
+    unit: str = Field(description="the unit it was typed in, or taken to be in when none was typed")
+    si: float = Field(description="the value in the unit used inside (SI; rpm, h and kWh as they are)")
+    low: float | None = Field(default=None, description="the lower end, when a range was typed")
+    resolution: float = Field(default=0.0, ge=0, description="the SI size of the last digit typed")
+
+    @model_validator(mode="after")
+    def _finite(self) -> "Entry":
+        if not all(math.isfinite(number) for number in (self.si, self.resolution, self.low or 0.0)):
+            raise ValueError("an entry holds finite numbers only")
+        return self
+
+
+@dataclass(frozen=True)
+class _Number:
+    value: float
+    last_digit: float
+
+
+def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbol: str | None = None) -> Entry:
+    """Read a typed quantity.
+
+    :param name: the quantity it is typed for, from the table of quantities.
+    :param text: what was typed: a decimal, a fraction (``3/4``, ``1-1/2``), a range, with or without a unit.
+    :param units: the reader's unit system, which settles a number without a unit.
+    :param unit_symbol: a unit that settles a number without one, before ``units``.
+    :raises QuantityRefused: unreadable, wrong dimension, outside the limits, or a bare number that could mean two units.
+    """
+    what = quantity(name)
+    typed = text.strip()
+    if len(typed) > LONGEST_TYPED:
+        raise QuantityRefused(f"{_start(what)} takes at most {LONGEST_TYPED} characters. {_example(what, units)}")
+    match = _TYPED.fullmatch(typed.translate(_VULGAR).strip())
+    _refuse_unreadable(what, typed, match is None, units)
+    assert match is not None
+    unit = _unit(what, typed, match["unit"].strip(), units, unit_symbol)
+    negative = match["sign"] == "-"
+    first, second = _number(match["first"]), match["second"] and _number(match["second"])
+    chosen = second or first
+    value = (-1 if negative else 1) * chosen.value * unit.factor
+    low = first.value * unit.factor if second else None
+    if low is not None and (negative or low >= value):
+        raise QuantityRefused(f"“{typed}” runs downward. A range is typed from low to high, for example 208-230 V.")
+    for bound in (low, value):
+        _refuse_outside(what, typed, unit, bound)
+    return Entry(typed=typed, unit=unit.symbol, si=value, low=low, resolution=chosen.last_digit * unit.factor)
+
+
+def entry_from_data(name: str, data: Any) -> Entry | None:
+    """An entry from a job file: text with a unit, ``{"typed", "unit"}``, or a whole entry, whose SI value must agree."""
+    if data is None or isinstance(data, Entry):
+        return data
+    if isinstance(data, (int, float)) and not isinstance(data, bool):
+        data = repr(data)
+    if isinstance(data, str):
+        return read_entry(name, data) if data.strip() else None
+    if not isinstance(data, dict) or not isinstance(data.get("typed"), str):
+        raise QuantityRefused(f"{_start(quantity(name))} is text with its unit, or an object with “typed” and “unit”.")
+    if not data["typed"].strip():
+        return None
+    entry = read_entry(name, data["typed"], unit_symbol=data.get("unit"))
+    said = data.get("si")
+    if said is not None and not (isinstance(said, (int, float)) and math.isclose(said, entry.si, rel_tol=1e-6)):
+        raise QuantityRefused(
+            f"“{entry.typed}” {entry.unit} is {entry.si:g} inside, but the file says {said}. Keep one of them."
+        )
+    return entry
+
+
+def _refuse_unreadable(what: Quantity, typed: str, unreadable: bool, units: UnitSystem | None) -> None:
+    comma = _DECIMAL_COMMA.match(typed)
+    if comma:
+        raise QuantityRefused(
+            f"“{typed}” is kept as typed. Here a comma groups thousands; type {comma[1]}.{comma[2]} for a decimal."
+        )
+    if typed.lstrip("+-−").lower().startswith(("inf", "nan")):
+        raise QuantityRefused(f"{_start(what)} must be a finite number. {_example(what, units)}")
+    if unreadable:
+        raise QuantityRefused(f"“{typed}” cannot be read as {what.label}. {_example(what, units)}")
+
+
+def _unit(what: Quantity, typed: str, spelling: str, units: UnitSystem | None, unit_symbol: str | None) -> Unit:
+    if what.dimension in ("money", "money rate"):
+        spelling = spelling.lstrip("$€£").strip()
+    found = what.unit_named(spelling or unit_symbol or "")
+    if found and (spelling or unit_symbol):
+        return found
+    if spelling:
+        other = dimension_of(spelling)
+        means = f"“{spelling}” is a unit of {other}" if other else f"“{spelling}” is no unit known here"
+        raise QuantityRefused(f"“{typed}” is kept as typed: {means}. {_start(what)} takes {_unit_list(what)}.")
+    if units is not None:
+        return what.reader_unit(units)
+    if what.reader_units["ip"] == what.reader_units["si"]:
+        return what.reader_unit("si")
+    raise QuantityRefused(f"“{typed}” needs its unit: {what.label} takes {_unit_list(what)}.")
+
+
+def _refuse_outside(what: Quantity, typed: str, unit: Unit, value: float | None) -> None:
+    if value is None or (math.isfinite(value) and what.low <= value <= what.high):
+        return
+    low, high = (f"{bound / unit.factor:,.6g}" for bound in (what.low, what.high))
+    hint = ""
+    if value > 0 and what.high == 0:
+        hint = " It lies below the room's pressure: type it with a minus."
+    larger = [
+        other for other in what.units if other.factor > unit.factor and value / unit.factor * other.factor >= what.low
+    ]
+    if 0 < value < what.low and larger:
+        hint = f" Did you mean {larger[0].symbol}?"
+    named = "" if what.dimension == "money" else f" {unit.symbol}"
+    raise QuantityRefused(f"“{typed}” is kept as typed: {what.label} lies between {low} and {high}{named}.{hint}")
+
+
+def _number(text: str) -> _Number:
+    if "/" in text:
+        whole, _, fraction = text.replace("-", " ").rpartition(" ")
+        if Fraction(fraction.split("/")[1]) == 0:
+            raise QuantityRefused(f"“{text}” divides by zero.")
+        return _Number(float(Fraction(fraction) + Fraction(whole.strip() or 0)), 0.0)
+    plain = text.replace(",", "")
+    mantissa, _, exponent = plain.lower().partition("e")
+    decimals = len(mantissa.partition(".")[2])
+    value = float(plain)
+    if not math.isfinite(value):
+        raise QuantityRefused(f"“{text}” is not a finite number.")
+    return _Number(value, float(f"1e{int(exponent or 0) - decimals}"))
+
+
+def _start(what: Quantity) -> str:
+    return what.label[:1].upper() + what.label[1:]
+
+
+def _unit_list(what: Quantity) -> str:
+    symbols = [unit.symbol for unit in what.units if unit.symbol != "money"]
+    return ", ".join(symbols) if symbols else "a plain number"
+
+
+def _example(what: Quantity, units: UnitSystem | None) -> str:
+    unit = what.reader_unit(units or "si")
+    return f"Type a number, with or without a unit ({_unit_list(what)}); a bare number is taken as {unit.symbol}."

@@ -1,0 +1,118 @@
+"""A value with its band, held as named error sources so that what two results share stays correlated.
+
+Each source is an independent standard normal variable known by its name; an estimate holds the signed change of its
+value when that source stands one standard deviation high. Two results that hang on the same wattmeter hold a part of
+the same name, so that their difference loses what they share. Source of the method: the law of propagation of
+uncertainty, JCGM 100 (GUM) 5.1.2, with sensitivities by central differences (5.1.3 note 2).
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
+from types import MappingProxyType
+
+import numpy as np
+import numpy.typing as npt
+
+Array = npt.NDArray[np.float64]
+
+COVERAGE_95 = 1.959964
+"""Standard deviations of a normal distribution that hold 95 % of it on both sides together."""
+
+
+@dataclass(frozen=True)
+class Estimate:
+    """A value and its named error sources.
+
+    :param value: the best value, in the unit of its quantity.
+    :param parts: for each named source, the signed change of the value at one standard deviation of that source.
+    """
+
+    value: float
+    parts: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+
+    @property
+    def standard(self) -> float:
+        """The standard uncertainty, in the unit of the value."""
+        return math.sqrt(sum(part**2 for part in self.parts.values()))
+
+    @property
+    def band(self) -> float:
+        """Half the width of the interval that holds 95 %, in the unit of the value."""
+        return COVERAGE_95 * self.standard
+
+    def __add__(self, other: Estimate | float) -> Estimate:
+        return self._combine(other, 1.0)
+
+    def __sub__(self, other: Estimate | float) -> Estimate:
+        return self._combine(other, -1.0)
+
+    def __mul__(self, factor: Estimate | float) -> Estimate:
+        if isinstance(factor, Estimate):  # to first order, what both share included
+            first, second = self * factor.value, factor * self.value
+            return Estimate(self.value * factor.value, (first + second).parts)
+        return Estimate(self.value * factor, {name: part * factor for name, part in self.parts.items()})
+
+    def with_part(self, name: str, standard: float) -> Estimate:
+        """The same value with one more independent source of the given standard uncertainty."""
+        return Estimate(self.value, {**self.parts, name: math.hypot(self.parts.get(name, 0.0), standard)})
+
+    def shares(self) -> dict[str, float]:
+        """Each source's share of the variance, largest first; they add up to one."""
+        variance = self.standard**2
+        ranked = sorted(self.parts.items(), key=lambda item: -abs(item[1]))
+        return {name: part**2 / variance for name, part in ranked if part} if variance else {}
+
+    def _combine(self, other: Estimate | float, sign: float) -> Estimate:
+        if not isinstance(other, Estimate):
+            return Estimate(self.value + sign * other, dict(self.parts))
+        names = dict.fromkeys((*self.parts, *other.parts))
+        parts = {name: self.parts.get(name, 0.0) + sign * other.parts.get(name, 0.0) for name in names}
+        return Estimate(self.value + sign * other.value, parts)
+
+
+def exactly(value: float) -> Estimate:
+    """A value without error: a definition, a count, a choice."""
+    return Estimate(value)
+
+
+def measured(value: float, **standard_by_source: float) -> Estimate:
+    """A value with independent sources, each of the given standard uncertainty (in the unit of the value)."""
+    return Estimate(value, {name: standard for name, standard in standard_by_source.items() if standard})
+
+
+def from_range(centre: float, low: float, high: float, source: str) -> Estimate:
+    """An estimate whose 95 % interval is ``low`` to ``high``, taken as symmetric about their middle when lopsided.
+
+    The value stays ``centre``; the band is the larger of the two sides, so that neither end of the range is lost.
+    """
+    return Estimate(centre, {source: max(centre - low, high - centre) / COVERAGE_95})
+
+
+def propagate(function: Callable[..., Array], *inputs: Estimate) -> tuple[Estimate, ...]:
+    """Carry estimates through any function, keeping every source by name.
+
+    :param function: takes one array of shape ``(scenarios, 1)`` for each input and returns an array of shape
+        ``(scenarios, results)``; it is called once, with all scenarios stacked.
+    :param inputs: the estimates; a source that several share moves them together.
+    :returns: one estimate for each result.
+    """
+    names = list(dict.fromkeys(name for estimate in inputs for name in estimate.parts))
+    columns = [_scenarios(estimate, names) for estimate in inputs]
+    results = np.atleast_2d(np.asarray(function(*columns), dtype=float))
+    middle, raised, lowered = results[0], results[1 : 1 + len(names)], results[1 + len(names) :]
+    return tuple(
+        Estimate(float(middle[index]), _parts(names, raised, lowered, index)) for index in range(results.shape[1])
+    )
+
+
+def _scenarios(estimate: Estimate, names: list[str]) -> Array:
+    shifts = np.array([estimate.parts.get(name, 0.0) for name in names])
+    return (estimate.value + np.concatenate(([0.0], shifts, -shifts)))[:, np.newaxis]
+
+
+def _parts(names: list[str], raised: Array, lowered: Array, index: int) -> dict[str, float]:
+    halves = ((name, float(raised[row, index] - lowered[row, index]) / 2) for row, name in enumerate(names))
+    return {name: half for name, half in halves if half}

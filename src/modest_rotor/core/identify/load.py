@@ -1,0 +1,230 @@
+"""Shaft power by every method that the readings allow, each with its band and its reason to be trusted or doubted."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, field
+from enum import StrEnum
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured, propagate
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from modest_rotor.core.physics.induction import shaft_power_from_input_w, slip
+from modest_rotor.core.tables import read_table
+
+
+class Method(StrEnum):
+    """The ways to the load of a motor, in the order in which they are trusted before their bands are known."""
+
+    WATTS = "watts"
+    SLIP = "slip"
+    AMPS = "amps"
+    AIR = "air power"
+    ASSUMED = "assumed"
+
+
+BEST_UNFITTED_SHARE = 0.10
+"""Standard deviation, as a share of the result, below which no formula is believed before the motor has been fitted
+to its readings: ± 20 %. Our own study of simulated motors, and so optimistic."""
+LOW_LOAD_SHARE = 0.04
+"""The same floor as a share of rated power: ± 8 %, which governs below about 40 % load."""
+LOW_TAP_SHARE = 0.20
+"""Standard deviation of watts × efficiency on a low tap or behind a regulator, where the plate's losses do not hold."""
+TRUSTED_AMPS_LOAD = 0.75
+"""Amps go with load only above three quarters of rated. Common practice; and our own study."""
+
+
+@dataclass(frozen=True)
+class Running:
+    """One set of readings as estimates in SI; what was not read is ``None``."""
+
+    voltage: Estimate | None = None
+    current: Estimate | None = None
+    speed: Estimate | None = None
+    input_power: Estimate | None = None
+    full_tap: bool = True
+    tap_said: bool = True
+
+
+@dataclass(frozen=True)
+class LoadByMethod:
+    """What one method says.
+
+    :param formula_load: load by the plain formula, as a fraction of rated power; ``None`` when it could not be worked.
+    :param shaft_power: shaft power in W corrected for the formula's known lean, with its band; ``None`` when void.
+    :param low: lower end of the 95 % range of the load, a fraction of rated.
+    :param high: upper end.
+    :param trusted: whether it may be chosen.
+    :param reason: why it is or is not trusted here.
+    """
+
+    method: Method
+    formula_load: float | None
+    shaft_power: Estimate | None
+    low: float | None
+    high: float | None
+    trusted: bool
+    reason: str
+    missing: tuple[str, ...] = field(default=())
+
+
+def load_by_slip(running: Running, plate: PlateFacts) -> LoadByMethod:
+    """Load = (n_s − n) / (n_s − n_N) × (V/V_N)².
+
+    Low volts make a motor slip more at the same load, so they lower the estimate. Volts are left out when not read.
+
+    Validity: high tap, warm motor, plate speed taken at its word. Source: US Department of Energy, Motor Challenge fact
+    sheet “Determining Electric Motor Load and Efficiency”, slip method with voltage compensation (from memory).
+    """
+    missing = _missing(("speed", running.speed), ("rated speed and frequency", plate.synchronous_speed_rpm))
+    if missing:
+        return _void(Method.SLIP, "not worked out", missing)
+    assert running.speed and plate.synchronous_speed_rpm and plate.rated_slip
+    if not running.full_tap:
+        return _void(
+            Method.SLIP, "withheld: off the high tap slip does not follow load (it would read about twice the truth)"
+        )
+    now = slip(running.speed.value, plate.synchronous_speed_rpm)
+    if now < 0:
+        return _void(Method.SLIP, "withheld: the speed is above synchronous")
+    load = now / plate.rated_slip * _volts_ratio(running, plate) ** 2
+    said = "" if running.tap_said else " Holds only if this is the high tap: no tap was noted."
+    volts = "" if running.voltage else " Volts were not read, so it is not corrected for them."
+    reason = (
+        "Needs no contact with the line, but leans on the plate's rounded speed and on a warm motor." + volts + said
+    )
+    return _by_formula(Method.SLIP, load, plate, reason, trusted=True)
+
+
+def load_by_amps(running: Running, plate: PlateFacts) -> LoadByMethod:
+    """Load = I / I_N × V / V_N.
+
+    Validity: above three quarters of rated; below that the magnetising current hides the load. Source: as for slip,
+    line-current method.
+    """
+    missing = _missing(("line amps", running.current), ("full-load amps", plate.rated_current_a))
+    if missing:
+        return _void(Method.AMPS, "not worked out", missing)
+    assert running.current and plate.rated_current_a
+    if not running.full_tap:
+        return _void(Method.AMPS, "withheld: full-load amps belong to the high tap")
+    load = running.current.value / plate.rated_current_a * _volts_ratio(running, plate)
+    trusted = load >= TRUSTED_AMPS_LOAD
+    reason = (
+        "Above three quarters of rated the amps follow the load."
+        if trusted
+        else "Doubted: below three quarters of rated, amps hardly fall with load; a bare motor may take half of them."
+    )
+    return _by_formula(Method.AMPS, load, plate, reason, trusted)
+
+
+def load_by_watts(running: Running, plate: PlateFacts, motor: TypicalMotor) -> LoadByMethod:
+    """Shaft power that, with the losses of a typical motor of this plate, takes the watts read.
+
+    Validity: a true wattmeter at the motor; warm motor. Source: input–output with the loss split of
+    ``physics.induction.input_power_w``; typical efficiency our judgement, no source.
+    """
+    missing = _missing(("watts", running.input_power), ("rated power", plate.rated_power_w))
+    if missing:
+        return _void(Method.WATTS, "not worked out", missing)
+    assert running.input_power and plate.rated_power_w
+    rated = plate.rated_power_w
+    (power,) = propagate(
+        lambda watts, efficiency, fixed: shaft_power_from_input_w(watts, rated, efficiency, fixed),
+        running.input_power,
+        motor.rated_efficiency,
+        motor.fixed_share,
+    )
+    if power.value <= 0:
+        return _void(
+            Method.WATTS, "withheld: the watts read would not cover the losses of a typical motor of this plate"
+        )
+    power = _no_narrower(power, rated)
+    reason = "A true wattmeter sees losses and load together; only the efficiency is not measured."
+    if not running.full_tap:
+        power = power.with_part("losses off the high tap", LOW_TAP_SHARE * power.value)
+        reason = "Off the high tap the plate's losses do not hold, so the band is wide."
+    low, high = (power.value - power.band) / rated, (power.value + power.band) / rated
+    return LoadByMethod(Method.WATTS, power.value / rated, power, max(low, 0.0), high, True, reason)
+
+
+def best_of(methods: tuple[LoadByMethod, ...]) -> LoadByMethod | None:
+    """The method to believe: watts when there are any, else the trusted one with the narrowest band.
+
+    They share meters and the motor model, so averaging them would claim more than they know.
+    """
+    usable = [method for method in methods if method.trusted and method.shaft_power is not None]
+    watts = [method for method in usable if method.method is Method.WATTS]
+    return next(iter(watts), None) or min(usable, key=_relative_width, default=None)
+
+
+def disagreement(chosen: LoadByMethod, methods: tuple[LoadByMethod, ...]) -> tuple[LoadByMethod, ...]:
+    """The trusted methods whose 95 % range does not touch that of the chosen one."""
+    assert chosen.low is not None and chosen.high is not None
+    return tuple(
+        other
+        for other in methods
+        if other.trusted
+        and other.low is not None
+        and other.high is not None
+        and (other.low > chosen.high or other.high < chosen.low)
+    )
+
+
+def widened(chosen: LoadByMethod, disagreeing: tuple[LoadByMethod, ...]) -> Estimate:
+    """The chosen shaft power, its band opened by half the way to the farthest method that disagrees."""
+    assert chosen.shaft_power is not None
+    if not disagreeing:
+        return chosen.shaft_power
+    gap = max(abs(other.shaft_power.value - chosen.shaft_power.value) for other in disagreeing if other.shaft_power)
+    return chosen.shaft_power.with_part("methods disagree", gap / 2)
+
+
+def _by_formula(method: Method, load: float, plate: PlateFacts, reason: str, trusted: bool) -> LoadByMethod:
+    kind = "three-phase" if plate.kind is MotorKind.THREE_PHASE else "single-phase"
+    row = next(
+        row
+        for row in read_table("load_method_errors")
+        if (row["motor"], row["method"]) == (kind, method) and float(row["load_from"]) <= load < float(row["load_to"])
+    )
+    median, low, high = (1 + float(row[column]) / 100 for column in ("median", "low", "high"))
+    centre, bottom, top = load / median, load / high, load / low
+    if plate.rated_power_w is None:
+        return LoadByMethod(method, load, None, bottom, top, trusted, reason, ("rated power",))
+    half = max(centre - bottom, top - centre) / COVERAGE_95
+    power = measured(centre * plate.rated_power_w, **{f"load by {method}": half * plate.rated_power_w})
+    return LoadByMethod(method, load, power, bottom, top, trusted, reason)
+
+
+def _no_narrower(power: Estimate, rated_power_w: float) -> Estimate:
+    floor = max(BEST_UNFITTED_SHARE * power.value, LOW_LOAD_SHARE * rated_power_w)
+    lacking = floor**2 - power.standard**2
+    return power.with_part("formula on real motors", lacking**0.5) if lacking > 0 else power
+
+
+def _volts_ratio(running: Running, plate: PlateFacts) -> float:
+    if running.voltage is None or not plate.rated_voltage_v:
+        return 1.0
+    return running.voltage.value / plate.rated_voltage_v
+
+
+def _relative_width(method: LoadByMethod) -> float:
+    assert method.shaft_power is not None
+    return method.shaft_power.standard / max(method.shaft_power.value, 1e-9)
+
+
+def _missing(*pairs: tuple[str, object]) -> tuple[str, ...]:
+    return tuple(name for name, value in pairs if value is None)
+
+
+def _void(method: Method, reason: str, missing: tuple[str, ...] = ()) -> LoadByMethod:
+    return LoadByMethod(method, None, None, None, None, False, reason, missing)
+
+
+def guarded(method: Method, work: Callable[[], LoadByMethod]) -> LoadByMethod:
+    """A method's result, or its refusal told as the reason why it is withheld."""
+    try:
+        return work()
+    except OutsideValidity as refusal:
+        return _void(method, f"withheld: {refusal.sentence}")

@@ -1,0 +1,86 @@
+"""Everything the technician said: the open format of a job, and what the database keeps."""
+
+from __future__ import annotations
+
+from enum import StrEnum
+from typing import Literal
+
+from pydantic import Field, model_validator
+
+from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.stations.call import Call
+from modest_rotor.core.stations.duty import Duty
+from modest_rotor.core.stations.options import OptionCosts
+from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.readings import ReadingSet
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, chosen, told
+
+FORMAT_NAME: Literal["modest-rotor job"] = "modest-rotor job"
+FORMAT_VERSION: Literal[1] = 1
+MOST_SETS = 60
+
+
+class Station(StrEnum):
+    """The stations of the route, in the order of the work."""
+
+    CALL = "call"
+    PLATE = "plate"
+    READINGS = "readings"
+    FINDINGS = "findings"
+    DUTY = "duty"
+    OPTIONS = "options"
+    DECISION = "decision"
+    SETUP = "setup"
+    PROOF = "proof"
+    LOG = "log"
+
+
+class Site(Frozen):
+    """A place with machines."""
+
+    name: str = Field(min_length=1, max_length=LONGEST_NAME)
+    units: UnitSystem = "si"
+    currency: str | None = Field(default=None, pattern=r"^[A-Z]{3}$")
+
+
+class Machine(Sheet):
+    """The fan or pump that the motor drives; it outlives jobs and motors."""
+
+    name: str = Field(title="Machine", min_length=1, max_length=LONGEST_NAME)
+    place: str | None = told("Where it stands", longest=LONGEST_NAME)
+    wheel: Wheel | None = chosen("What does the motor drive?", "The kind of wheel settles the shape of its curve.")
+
+
+class JobDocument(Sheet):
+    """What is said of one job, apart from the machine and the site it belongs to."""
+
+    call: Call = Call()
+    plate: Plate = Plate()
+    readings: tuple[ReadingSet, ...] = Field(default=(), max_length=MOST_SETS)
+    duty: Duty = Duty()
+    options: OptionCosts = OptionCosts()
+
+    @model_validator(mode="after")
+    def _items_are_distinct(self) -> JobDocument:
+        for items in (self.readings, self.duty.steps):
+            names = [item.id for item in items]
+            if len(names) != len(set(names)):
+                raise ValueError("two items of one list have the same id")
+        return self
+
+
+class Job(Sheet):
+    """A whole job: the file that goes in and out."""
+
+    format: Literal["modest-rotor job"] = FORMAT_NAME
+    version: Literal[1] = FORMAT_VERSION
+    site: Site
+    machine: Machine
+    document: JobDocument = JobDocument()
+
+    @property
+    def currency(self) -> str | None:
+        """The job's currency, or else the site's."""
+        return self.document.duty.currency or self.site.currency

@@ -1,0 +1,197 @@
+"""The one thing to do next at each station: what is missing, why it matters, and what it would narrow."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from modest_rotor.core.assessment import Next
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.load import Method, load_by_watts
+from modest_rotor.core.identify.meters import read_by_meter
+from modest_rotor.core.job import Station
+from modest_rotor.core.options.contract import NEAR_FULL
+from modest_rotor.core.options.found_machine import reference_set
+from modest_rotor.core.phrase import figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.rules.case import Case
+
+PLATE_ORDER = (
+    ("rated_power", "Rated power off the plate.", "Load and losses are told as shares of it."),
+    ("phases", "One phase or three.", "It settles the kind of motor."),
+    ("frequency", "Hertz off the plate, or of the supply.", "With the speed it gives the poles."),
+    ("rated_speed", "Rated speed off the plate.", "It gives poles, slip and torque."),
+    ("rated_voltage", "Rated volts off the plate.", "Load by slip and by amps is corrected with them."),
+    ("rated_current", "Full-load amps off the plate.", "They give load by amps, and a floor under the efficiency."),
+)
+
+
+def next_steps(case: Case) -> tuple[Next, ...]:
+    """For each station that is built, the first thing missing; nothing for a station that has what it needs."""
+    stations = (_call(case), _plate(case), _readings(case), _duty(case), _options(case))
+    return tuple(first for found in stations if (first := next(found, None)))
+
+
+def _next(station: Station, path: str | None, words: str, why: str) -> Next:
+    return Next(station=station, path=path, sentence=(words,), why=(why,))
+
+
+def _call(case: Case) -> Iterator[Next]:
+    call = case.job.document.call
+    if call.reason is None:
+        yield _next(Station.CALL, "call/reason", "Say why we are here.", "A dead motor needs no running readings.")
+    if call.protected is None:
+        yield _next(
+            Station.CALL,
+            "call/protected",
+            "Ask whether this is a protected duty.",
+            "If it is, no lower flow is proposed.",
+        )
+    if call.is_protected and case.least_flow is None:
+        path = "call/minimum_water_flow" if case.wheel is Wheel.PUMP else "call/minimum_airflow"
+        yield _next(
+            Station.CALL,
+            path,
+            "The documented least flow.",
+            "Until it is recorded, nothing below the flow found is proposed.",
+        )
+
+
+def _plate(case: Case) -> Iterator[Next]:
+    plate = case.job.document.plate
+    for field, words, why in PLATE_ORDER:
+        if getattr(plate, field) is None:
+            yield _next(Station.PLATE, f"plate/{field}", words, why)
+    if plate.phases == 1 and plate.run_capacitance is None:
+        yield _next(
+            Station.PLATE,
+            "plate/run_capacitance",
+            "Microfarads on the run capacitor, if there is one.",
+            "It tells a capacitor motor from other kinds.",
+        )
+
+
+def _readings(case: Case) -> Iterator[Next]:
+    if case.wheel is None:
+        yield _next(
+            Station.READINGS,
+            "machine/wheel",
+            "What the motor drives.",
+            "The kind of wheel settles the shape of its curve.",
+        )
+    if case.job.document.call.is_dead:
+        return
+    reference = reference_set(case.sets)
+    if reference is None:
+        yield _next(
+            Station.READINGS,
+            None,
+            "Add a set of readings on the full setting.",
+            "Volts and amps, running, are enough to begin.",
+        )
+        return
+    at = f"readings/{reference.id}"
+    running = reference.running
+    for field, value, words, why in (
+        ("voltage", running.voltage, "Volts at the motor, running.", "They correct load by slip and by amps."),
+        ("current", running.current, "Line amps, one conductor in the clamp.", "They give load by amps."),
+        ("speed", running.speed, "Speed, with the tachometer.", "It gives slip and load by slip."),
+    ):
+        if value is None:
+            yield _next(Station.READINGS, f"{at}/{field}", words, why)
+    if running.input_power is None:
+        yield _with_watts(case, at)
+    yield from _fan_side(case, at)
+
+
+def _fan_side(case: Case, at: str) -> Iterator[Next]:
+    reference = reference_set(case.sets)
+    assert reference is not None
+    pump = case.wheel is Wheel.PUMP
+    if reference.pressure is None or reference.one_sided:
+        field = "pump_differential" if pump else "supply_static" if reference.pressure is None else "return_static"
+        words = "Pressure across the pump." if pump else "Static pressure on both sides of the fan."
+        yield _next(Station.READINGS, f"{at}/{field}", words, "It puts the balance on true axes.")
+    if reference.flow is None:
+        words = "Water flow, if it can be measured." if pump else "Airflow, if it can be measured."
+        yield _next(Station.READINGS, f"{at}/{'water_flow' if pump else 'airflow'}", words, "Money waits for it.")
+
+
+def _with_watts(case: Case, at: str) -> Next:
+    step = _next(
+        Station.READINGS,
+        f"{at}/input_power",
+        "True watts, from a wattmeter.",
+        "The best single reading of load; volts × amps is not watts.",
+    )
+    machine, reference = case.machine, reference_set(case.sets)
+    if machine is None or reference is None or reference.shaft_power is None:
+        return step
+    then = _band_with_watts(case, machine.input_power)
+    if then is None or then.standard >= reference.shaft_power.standard:
+        return step
+    why = ("Narrows the shaft power.",)
+    now = figure("shaft_power", reference.shaft_power)
+    return step.model_copy(update={"why": why, "now": now, "then": figure("shaft_power", then)})
+
+
+def _band_with_watts(case: Case, expected: Estimate) -> Estimate | None:
+    """The shaft power if the wattmeter read just what is expected: the value of that reading, through the same door."""
+    reference = reference_set(case.sets)
+    assert reference is not None and not isinstance(case.motor, str)
+    entry = Entry(typed=f"{expected.value:.0f}", unit="W", si=expected.value, resolution=1.0)
+    watts = read_by_meter(entry, "input_power", "the next reading")
+    running = type(reference.running)(**{**reference.running.__dict__, "input_power": watts})
+    method = load_by_watts(running, case.plate, case.motor)
+    return method.shaft_power if method.method is Method.WATTS else None
+
+
+def _duty(case: Case) -> Iterator[Next]:
+    duty = case.job.document.duty
+    if not duty.steps:
+        yield _next(
+            Station.DUTY,
+            None,
+            "Add a step of the year: its hours and its share of full flow.",
+            "Energy waits for hours.",
+        )
+    for step in duty.steps:
+        for field, words in (("hours", "Hours a year"), ("flow_share", "Share of full flow")):
+            if getattr(step, field) is None:
+                yield _next(
+                    Station.DUTY,
+                    f"duty/steps/{step.id}/{field}",
+                    f"{words} of {step.name or 'the step'}.",
+                    "Energy waits for it.",
+                )
+    part = any(step.flow_share and step.flow_share.si < NEAR_FULL for step in duty.steps)
+    if part and duty.part_flow is None:
+        yield _next(
+            Station.DUTY,
+            "duty/part_flow",
+            "How part flow is met today.",
+            "It decides what the machine of today takes there.",
+        )
+    if case.wheel is Wheel.PUMP and duty.fixed_pressure is None:
+        yield _next(
+            Station.DUTY,
+            "duty/fixed_pressure",
+            "Static lift of the pump.",
+            "With lift, slowing the pump saves far less.",
+        )
+    if duty.energy_price is None:
+        yield _next(Station.DUTY, "duty/energy_price", "What a kilowatt-hour costs.", "Money waits for it.")
+
+
+def _options(case: Case) -> Iterator[Next]:
+    if isinstance(case.found, str):
+        yield _next(
+            Station.OPTIONS, None, "Nothing can be compared yet.", case.found[:1].upper() + case.found[1:] + "."
+        )
+        return
+    for field, words in (
+        ("electronic_cost", "What the electronic motor costs fitted."),
+        ("same_kind_cost", "What the same kind costs fitted."),
+    ):
+        if getattr(case.job.document.options, field) is None:
+            yield _next(Station.OPTIONS, f"options/{field}", words, "Payback waits for it.")

@@ -1,0 +1,1 @@
+"""What could replace the motor: one file for each kind, behind the contract of ``contract.py``."""

@@ -1,0 +1,110 @@
+"""The contract of a kind of replacement: demands in, solved duty steps out; and what every kind shares."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from enum import StrEnum
+from typing import Protocol
+
+import numpy as np
+
+from modest_rotor.core.estimate import Array, Estimate, propagate
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.physics.fan import MachineCurve
+from modest_rotor.core.physics.system import SystemCurve, system_through
+from modest_rotor.core.stations.duty import PartFlow
+
+NEAR_FULL = 0.995
+"""A share of full flow from which on a step counts as full."""
+
+
+class OptionKind(StrEnum):
+    """The kinds of option of this release."""
+
+    KEEP = "keep"
+    SAME_KIND = "same kind"
+    ELECTRONIC = "electronic"
+
+
+@dataclass(frozen=True)
+class Demand:
+    """What a duty step asks for.
+
+    :param share: demanded flow as a share of full flow as found.
+    :param floor: least share that may be proposed here (a protected duty); zero where nothing protects it.
+    """
+
+    id: str
+    share: float
+    floor: float = 0.0
+
+
+@dataclass(frozen=True)
+class SolvedStep:
+    """One duty step of one option; either all five estimates, or the words that say what it waits for.
+
+    Flow and pressure are in m³/s and Pa, or relative as on the machine as found.
+    """
+
+    id: str
+    flow: Estimate | None = None
+    pressure: Estimate | None = None
+    speed: Estimate | None = None
+    shaft_power: Estimate | None = None
+    input_power: Estimate | None = None
+    note: str = ""
+
+    @property
+    def solved(self) -> bool:
+        """Whether there is a result."""
+        return self.input_power is not None
+
+
+class Option(Protocol):
+    """A kind of replacement."""
+
+    kind: OptionKind
+    title: str
+    series: str
+
+    def solve(
+        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
+    ) -> tuple[SolvedStep, ...]:
+        """Flow, pressure, speed, shaft power and input power at each demand."""
+        ...
+
+
+def curve_and_system(
+    flow: Array, pressure: Array, power: Array, place: Array, fixed: Array, found: FoundMachine
+) -> tuple[MachineCurve, SystemCurve]:
+    """The machine's curve through the point found, and the system through the same point, for all scenarios."""
+    return MachineCurve(found.shape, flow, pressure, power, place), system_through(flow, pressure, fixed)
+
+
+def solve_steps(
+    ids: tuple[str, ...],
+    function: Callable[..., tuple[Array, Array, Array, Array, Array]],
+    inputs: tuple[Estimate, ...],
+    outside: str,
+) -> dict[str, SolvedStep]:
+    """Solve all steps of an option in one vectorised call.
+
+    :param function: takes the inputs as ``(scenarios, 1)`` and returns flow, pressure, speed in rpm, shaft power and
+        input power in W, each ``(scenarios, steps)``.
+    :param outside: what to say of a step that has no solution.
+    """
+    count = len(ids)
+
+    def stacked(*columns: Array) -> Array:
+        return np.hstack([np.broadcast_to(block, (columns[0].shape[0], count)) for block in function(*columns)])
+
+    estimates = propagate(stacked, *inputs)
+    steps = {}
+    for index, name in enumerate(ids):
+        flow, pressure, speed, shaft, watts = (estimates[block * count + index] for block in range(5))
+        sound = all(
+            np.isfinite([estimate.value, estimate.standard]).all() for estimate in (flow, pressure, speed, shaft, watts)
+        )
+        steps[name] = SolvedStep(name, flow, pressure, speed, shaft, watts) if sound else SolvedStep(name, note=outside)
+    return steps

@@ -1,0 +1,174 @@
+"""The machine as found: its curve, its system, its motor, ready to be asked for another flow."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.estimate import Estimate, exactly, measured, propagate
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.phrase import Basis
+from modest_rotor.core.physics.fan import Shape, Wheel, generic_shape, shaft_power_from_air_w
+from modest_rotor.core.physics.induction import input_power_w
+from modest_rotor.core.stations.set_facts import SetFacts
+
+PLACE = measured(1.0, **{"place on the generic curve": 0.2})
+"""Where a machine as found lies on its generic curve, as flow relative to best efficiency. Our judgement, no source."""
+GENERIC_EFFICIENCY_SHARE = 0.15
+"""Standard deviation of a generic machine's efficiency, as a share of it. Our judgement, no source."""
+ASSUMED_LOAD = measured(0.80, **{"assumed load of a dead motor": 0.15})
+"""Load of a motor that cannot be run, as a fraction of rated: direct-drive fans are mostly fitted so. Our judgement, no source."""
+UNREAD_SPEED_SHARE = 0.025
+"""Standard deviation of the running speed when only the plate's is known, as a share of it."""
+
+
+@dataclass(frozen=True)
+class FoundMachine:
+    """The machine of today on its full setting, with what its curve and system are worked from.
+
+    Flow and pressure are in m³/s and Pa, or relative (1 at the point found) where they were not measured.
+    """
+
+    wheel: Wheel
+    shape: Shape
+    plate: PlateFacts
+    motor: TypicalMotor
+    reference: SetFacts | None
+    sets: tuple[SetFacts, ...]
+    flow: Estimate
+    flow_is_measured: bool
+    pressure: Estimate
+    pressure_is_measured: bool
+    fixed_pressure: Estimate
+    fixed_is_assumed: bool
+    place: Estimate
+    speed: Estimate
+    speed_basis: Basis
+    shaft_power: Estimate
+    shaft_power_basis: Basis
+    input_power: Estimate
+    input_power_basis: Basis
+
+    @property
+    def curve_inputs(self) -> tuple[Estimate, Estimate, Estimate, Estimate, Estimate]:
+        """Flow, pressure, shaft power, place and fixed pressure, in the order in which curves are built from them."""
+        return self.flow, self.pressure, self.shaft_power, self.place, self.fixed_pressure
+
+
+def reference_set(sets: tuple[SetFacts, ...]) -> SetFacts | None:
+    """The set that stands for the machine as found: the first on the full setting that says anything of its power."""
+    full = [facts for facts in sets if facts.on_full_tap]
+    with_power = [facts for facts in full if facts.shaft_power]
+    return next(iter(with_power or full), None)
+
+
+def find_machine(
+    wheel: Wheel | None,
+    plate: PlateFacts,
+    motor: TypicalMotor | str,
+    sets: tuple[SetFacts, ...],
+    fixed_pressure: Entry | None,
+    dead: bool,
+) -> FoundMachine | str:
+    """The machine as found, or the sentence that says what it waits for."""
+    if wheel is None:
+        return "waits for what the motor drives: a kind of fan, or a pump"
+    if isinstance(motor, str):
+        return motor
+    reference = reference_set(sets)
+    fixed = exactly(fixed_pressure.si if fixed_pressure else 0.0)
+    pressure = reference.pressure if reference else None
+    flow = reference.flow if reference else None
+    refusal = _pressure_refusal(pressure, fixed)
+    if refusal:
+        return refusal
+    power = _shaft_power(wheel, reference, plate, flow, pressure, dead)
+    if isinstance(power, str):
+        return power
+    speed = _speed(reference, plate)
+    if isinstance(speed, str):
+        return speed
+    input_power, input_basis = _input_power(reference, plate, motor, power[0])
+    return FoundMachine(
+        wheel=wheel,
+        shape=generic_shape(wheel),
+        plate=plate,
+        motor=motor,
+        reference=reference,
+        sets=sets,
+        flow=flow or exactly(1.0),
+        flow_is_measured=flow is not None,
+        pressure=pressure or exactly(1.0),
+        pressure_is_measured=pressure is not None,
+        fixed_pressure=fixed,
+        fixed_is_assumed=fixed_pressure is None,
+        place=PLACE,
+        speed=speed[0],
+        speed_basis=speed[1],
+        shaft_power=power[0],
+        shaft_power_basis=power[1],
+        input_power=input_power,
+        input_power_basis=input_basis,
+    )
+
+
+def _pressure_refusal(pressure: Estimate | None, fixed: Estimate) -> str | None:
+    if fixed.value <= 0:
+        return None
+    if pressure is None:
+        return "waits for a pressure reading: a part of it was said to stay at no flow"
+    if pressure.value <= fixed.value:
+        return (
+            f"The pressure that stays at no flow, {fixed.value:,.0f} Pa, is not below the {pressure.value:,.0f} Pa read while"
+            " running. Look again at both; the readings are kept."
+        )
+    return None
+
+
+def _shaft_power(
+    wheel: Wheel,
+    reference: SetFacts | None,
+    plate: PlateFacts,
+    flow: Estimate | None,
+    pressure: Estimate | None,
+    dead: bool,
+) -> tuple[Estimate, Basis] | str:
+    if reference and reference.shaft_power and reference.shaft_power.value > 0:
+        return reference.shaft_power, "estimated"
+    if reference and reference.above_synchronous:
+        return "withheld: the speed read is above synchronous; the Readings ask what could explain it"
+    if flow and pressure and pressure.value > 0:
+        shape = generic_shape(wheel)
+        typical = shape.best_efficiency
+        generic = measured(typical, **{"efficiency of the generic machine": GENERIC_EFFICIENCY_SHARE * typical})
+        (power,) = propagate(shaft_power_from_air_w, flow, pressure, generic)
+        return power, "estimated"
+    if dead and plate.rated_power_w:
+        return ASSUMED_LOAD * plate.rated_power_w, "assumed"
+    return "waits for a load: watts, or volts with amps or speed, on the full setting"
+
+
+def _speed(reference: SetFacts | None, plate: PlateFacts) -> tuple[Estimate, Basis] | str:
+    if reference and reference.running.speed and reference.running.speed.value > 0:
+        return reference.running.speed, "measured"
+    if plate.rated_speed_rpm:
+        spread = UNREAD_SPEED_SHARE * plate.rated_speed_rpm
+        return measured(plate.rated_speed_rpm, **{"speed taken from the plate": spread}), "assumed"
+    return "waits for a speed: measured, or from the plate"
+
+
+def _input_power(
+    reference: SetFacts | None, plate: PlateFacts, motor: TypicalMotor, shaft_power: Estimate
+) -> tuple[Estimate, Basis]:
+    if reference and reference.running.input_power and not reference.above_synchronous:
+        return reference.running.input_power, "measured"
+    assert plate.rated_power_w is not None
+    rated = plate.rated_power_w
+    (watts,) = propagate(
+        lambda power, efficiency, fixed: input_power_w(power, rated, efficiency, fixed),
+        shaft_power,
+        motor.rated_efficiency,
+        motor.fixed_share,
+    )
+    return watts, "estimated"

@@ -1,0 +1,129 @@
+"""Keep it: the machine of today at every duty step, as it meets part flow today."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from modest_rotor.core.estimate import Array, Estimate
+from modest_rotor.core.options.contract import NEAR_FULL, Demand, OptionKind, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.physics.induction import input_power_w
+from modest_rotor.core.stations.duty import PartFlow
+from modest_rotor.core.stations.set_facts import SetFacts
+
+UNSAID = "waits for how a part step is met today (on Duty)"
+TAP_SLACK = 0.05
+"""A tap whose flow falls short of the demand by less than this share of full flow still counts as meeting it."""
+
+
+class Keep:
+    """The motor as found."""
+
+    kind = OptionKind.KEEP
+    title = "Keep it"
+    series = "copper"
+
+    def solve(
+        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
+    ) -> tuple[SolvedStep, ...]:
+        """The machine as found: full, throttled along its curve, or on the tap that was read."""
+        throttled = tuple(demand for demand in demands if demand.share < NEAR_FULL and part_flow is PartFlow.THROTTLE)
+        solved = _throttled(found, throttled) if throttled else {}
+        return tuple(solved.get(demand.id) or _as_found(found, demand, part_flow) for demand in demands)
+
+
+def full_step(found: FoundMachine, step_id: str, note: str = "") -> SolvedStep:
+    """The point found, as the result of a step."""
+    return SolvedStep(step_id, found.flow, found.pressure, found.speed, found.shaft_power, found.input_power, note)
+
+
+def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -> SolvedStep:
+    if demand.share >= NEAR_FULL:
+        return full_step(found, demand.id)
+    if part_flow is PartFlow.RUNS_FULL:
+        return full_step(found, demand.id, "runs full all the same")
+    if part_flow is PartFlow.TAPS:
+        return _on_tap(found, demand)
+    return SolvedStep(demand.id, note=UNSAID)
+
+
+def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
+    taps = [facts for facts in found.sets if not facts.on_full_tap]
+    if not taps:
+        return SolvedStep(demand.id, note="waits for a set of readings on the lower tap")
+    points = [_tap_point(found, facts, demand.id) for facts in taps]
+    enough = [
+        point for point in points if point.flow and point.flow.value / found.flow.value >= demand.share - TAP_SLACK
+    ]
+    if enough:
+        return min(enough, key=lambda point: point.flow.value if point.flow else 0.0)
+    unsolved = next((point for point in points if point.flow is None), None)
+    return unsolved or full_step(found, demand.id, "no tap read gives enough, so it runs full")
+
+
+def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep:
+    speed, watts = facts.running.speed, facts.running.input_power
+    if speed is None or watts is None:
+        return SolvedStep(step_id, note=f"waits for speed and true watts in {facts.title}")
+    ratio = speed.value / found.speed.value
+    free_system = found.fixed_pressure.value == 0
+    flow = facts.flow if found.flow_is_measured else None
+    if flow is None and free_system:
+        flow = found.flow * ratio
+    if flow is None:
+        return SolvedStep(step_id, note=f"waits for the flow in {facts.title}: a part of the pressure stays at no flow")
+    # On a free system the affinity laws carry the power found to the tap's speed better than the plate's losses do.
+    shaft_power = found.shaft_power * ratio**3 if free_system else facts.shaft_power
+    if shaft_power is None:
+        return SolvedStep(step_id, note=f"waits for a load in {facts.title}")
+    return SolvedStep(
+        step_id, flow, tap_pressure(found, facts, flow), speed, shaft_power, watts, f"as read in {facts.title}"
+    )
+
+
+def tap_pressure(found: FoundMachine, facts: SetFacts, flow: Estimate) -> Estimate:
+    """Pressure of a set: as read, or else from the system's curve at its flow."""
+    if found.pressure_is_measured and facts.pressure:
+        return facts.pressure
+    share = flow.value / found.flow.value
+    return (found.pressure - found.fixed_pressure) * share**2 + found.fixed_pressure
+
+
+def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, SolvedStep]:
+    shares = np.array([demand.share for demand in demands])
+    rated = found.plate.rated_power_w
+    assert rated is not None
+
+    def work(
+        flow: Array,
+        pressure: Array,
+        power: Array,
+        place: Array,
+        fixed: Array,
+        speed: Array,
+        watts: Array,
+        efficiency: Array,
+        loss_share: Array,
+    ) -> tuple[Array, Array, Array, Array, Array]:
+        machine, _ = curve_and_system(flow, pressure, power, place, fixed, found)
+        part = flow * shares
+        shaft = machine.power_at(part, np.ones_like(part))
+        # The watts found are measured; only their change along the curve is modelled.
+        change = input_power_w(shaft, rated, efficiency, loss_share) - input_power_w(
+            power, rated, efficiency, loss_share
+        )
+        return part, machine.pressure_at(part, np.ones_like(part)), speed + 0 * part, shaft, watts + change
+
+    inputs = (
+        *found.curve_inputs,
+        found.speed,
+        found.input_power,
+        found.motor.rated_efficiency,
+        found.motor.fixed_share,
+    )
+    ids = tuple(demand.id for demand in demands)
+    solved = solve_steps(ids, work, inputs, "the damper would shut beyond the generic curve")
+    return {
+        name: SolvedStep(**{**step.__dict__, "note": step.note or "throttled; its speed taken as unchanged"})
+        for name, step in solved.items()
+    }

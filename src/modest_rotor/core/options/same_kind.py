@@ -1,0 +1,129 @@
+"""The same kind anew: a new motor of the plate's rating, controlled as the old one is."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from modest_rotor.core.estimate import COVERAGE_95, Array, Estimate, exactly, measured
+from modest_rotor.core.identify.efficiency import typical_motor
+from modest_rotor.core.options.contract import NEAR_FULL, Demand, OptionKind, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.keep import UNSAID, Keep
+from modest_rotor.core.physics.fan import MachineCurve
+from modest_rotor.core.physics.induction import input_power_w, speed_on_slip_line_rpm
+from modest_rotor.core.physics.operating_point import flow_at_speed
+from modest_rotor.core.physics.system import SystemCurve
+from modest_rotor.core.stations.duty import PartFlow
+
+A_NEW_MOTOR = "a new motor"
+SLIP_TOLERANCE = 0.20
+"""Standard tolerance of slip at rated load, as a share of it: NEMA MG 1 (from memory)."""
+FIXED_POINT_STEPS = 6
+"""The speed converges by a factor of about five a step, so six leave less than a thousandth of a rpm."""
+
+
+class SameKind:
+    """A new motor of the same kind and rating."""
+
+    kind = OptionKind.SAME_KIND
+    title = "Same kind, new"
+    series = "copper-ring"
+
+    def solve(
+        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
+    ) -> tuple[SolvedStep, ...]:
+        """The new motor's speed where its slip line meets the load, its watts by its own typical efficiency."""
+        full = Demand("full", 1.0)
+        direct = tuple(demand for demand in demands if _is_direct(demand, part_flow))
+        solved = _on_slip_line(found, (full, *direct), part_flow)
+        ratio = _input_ratio(found, solved["full"])
+        return tuple(solved.get(demand.id) or _as_today(found, demand, part_flow, ratio) for demand in demands)
+
+
+def _is_direct(demand: Demand, part_flow: PartFlow | None) -> bool:
+    return demand.share >= NEAR_FULL or part_flow in (PartFlow.RUNS_FULL, PartFlow.THROTTLE)
+
+
+def _input_ratio(found: FoundMachine, full: SolvedStep) -> float | None:
+    return full.input_power.value / found.input_power.value if full.input_power else None
+
+
+def _as_today(found: FoundMachine, demand: Demand, part_flow: PartFlow | None, ratio: float | None) -> SolvedStep:
+    (today,) = Keep().solve(found, (demand,), part_flow)
+    if today.input_power is None or ratio is None:
+        return SolvedStep(demand.id, note=today.note or UNSAID)
+    spread = (
+        found.motor.rated_efficiency.standard / found.motor.rated_efficiency.value * today.input_power.value * ratio
+    )
+    watts = (today.input_power * ratio).with_part(f"efficiency of {A_NEW_MOTOR}", spread)
+    note = "its tap taken as the old one's; watts scaled as at full flow"
+    return SolvedStep(demand.id, today.flow, today.pressure, today.speed, today.shaft_power, watts, note)
+
+
+def _on_slip_line(
+    found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
+) -> dict[str, SolvedStep]:
+    plate = found.plate
+    assert plate.rated_power_w is not None
+    rated = plate.rated_power_w
+    motor = typical_motor(plate, A_NEW_MOTOR)
+    shares = np.array([demand.share if part_flow is PartFlow.THROTTLE else 1.0 for demand in demands])
+
+    def work(
+        flow: Array,
+        pressure: Array,
+        power: Array,
+        place: Array,
+        fixed: Array,
+        speed: Array,
+        rated_speed: Array,
+        volts: Array,
+        efficiency: Array,
+        loss_share: Array,
+    ) -> tuple[Array, Array, Array, Array, Array]:
+        machine, system = curve_and_system(flow, pressure, power, place, fixed, found)
+        ratio = _new_speed_ratio(machine, system, speed, rated_speed, volts, found)
+        full = flow_at_speed(machine, system, ratio)
+        part = full * shares
+        shaft = machine.power_at(part, ratio)
+        given = np.where(shares >= NEAR_FULL, system.pressure_at(part), machine.pressure_at(part, ratio))
+        return part, given, speed * ratio + 0 * part, shaft, input_power_w(shaft, rated, efficiency, loss_share)
+
+    inputs = (
+        *found.curve_inputs,
+        found.speed,
+        _rated_speed(found),
+        _volts_ratio(found),
+        motor.rated_efficiency,
+        motor.fixed_share,
+    )
+    ids = tuple(demand.id for demand in demands)
+    return solve_steps(ids, work, inputs, "the new motor would run off the generic curve")
+
+
+def _new_speed_ratio(
+    machine: MachineCurve, system: SystemCurve, speed: Array, rated_speed: Array, volts: Array, found: FoundMachine
+) -> Array:
+    synchronous, rated_power = found.plate.synchronous_speed_rpm, found.plate.rated_power_w
+    ratio = np.ones_like(speed + rated_speed)
+    if synchronous is None or rated_power is None:
+        return ratio
+    for _ in range(FIXED_POINT_STEPS):
+        shaft = machine.power_at(flow_at_speed(machine, system, ratio), ratio)
+        torque_ratio = (shaft / (speed * ratio)) / (rated_power / rated_speed)
+        ratio = speed_on_slip_line_rpm(torque_ratio / volts**2, rated_speed, synchronous) / speed
+    return ratio
+
+
+def _rated_speed(found: FoundMachine) -> Estimate:
+    plate = found.plate
+    if plate.rated_speed_rpm is None or plate.synchronous_speed_rpm is None:
+        return found.speed
+    tolerance = SLIP_TOLERANCE * (plate.synchronous_speed_rpm - plate.rated_speed_rpm) / COVERAGE_95
+    return measured(plate.rated_speed_rpm, **{f"slip of {A_NEW_MOTOR}": tolerance})
+
+
+def _volts_ratio(found: FoundMachine) -> Estimate:
+    volts = found.reference.running.voltage if found.reference else None
+    rated = found.plate.rated_voltage_v
+    return volts * (1 / rated) if volts and rated else exactly(1.0)

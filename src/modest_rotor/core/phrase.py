@@ -1,0 +1,49 @@
+"""Sentences that carry figures: the core says the words and the SI values, the reader's edge chooses the units."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from pydantic import BaseModel, ConfigDict, Field
+
+from modest_rotor.core.estimate import Estimate
+
+Basis = Literal["measured", "plate", "estimated", "assumed", "worked out", "typed"]
+
+
+class Frozen(BaseModel):
+    """Data that never changes once made."""
+
+    model_config = ConfigDict(frozen=True, extra="forbid")
+
+
+class Figure(Frozen):
+    """One number of a sentence or a table: its quantity, value and 95 % band, both in the unit used inside."""
+
+    quantity: str = Field(description="name in the table of quantities")
+    value: float
+    band: float | None = Field(default=None, description="half the 95 % interval; absent where no band applies")
+    low: float | None = Field(default=None, description="lower end, for a lopsided range")
+    high: float | None = Field(default=None, description="upper end; absent when the range is open upward")
+    basis: Basis = "worked out"
+
+
+Phrase = tuple[str | Figure, ...]
+"""A sentence in pieces: words, and figures that the reader's edge writes in the reader's units."""
+
+
+def figure(quantity: str, value: Estimate | float, basis: Basis = "worked out") -> Figure:
+    """A figure from an estimate (with its band) or from a plain number (without)."""
+    if isinstance(value, Estimate):
+        return Figure(quantity=quantity, value=value.value, band=value.band if value.parts else None, basis=basis)
+    return Figure(quantity=quantity, value=value, basis=basis)
+
+
+def plain(phrase: Phrase) -> str:
+    """A phrase as text in SI, for the headless door and for logs."""
+    return "".join(piece if isinstance(piece, str) else _written(piece) for piece in phrase)
+
+
+def _written(piece: Figure) -> str:
+    band = f" ± {piece.band:.2g}" if piece.band else ""
+    return f"{piece.value:.4g}{band} ({piece.quantity})"

@@ -1,0 +1,1 @@
+"""Equations of motors, fans and ducts: floats and arrays in, floats and arrays out."""

@@ -1,0 +1,104 @@
+"""Every quantity of the product: its unit inside, the units people type and see, its limits.
+
+Inside, everything is SI, with three exceptions that the trade counts in its own units and that never meet an SI
+equation unconverted: rotation in rpm, hours of a year in h, and energy in kWh as the tariff bills it.
+"""
+
+from dataclasses import dataclass
+from functools import cache
+from types import MappingProxyType
+from typing import Literal
+
+from modest_rotor.core.errors import QuantityRefused
+from modest_rotor.core.tables import read_table
+
+UnitSystem = Literal["ip", "si"]
+
+
+@dataclass(frozen=True)
+class Unit:
+    """A unit of one dimension: ``SI value = typed value × factor``."""
+
+    symbol: str
+    factor: float
+    aliases: tuple[str, ...]
+
+    def answers_to(self, spelling: str) -> bool:
+        """Whether ``spelling`` names this unit: exactly by symbol, or in any case by symbol or alias."""
+        return spelling == self.symbol or spelling.lower() in (self.symbol.lower(), *self.aliases)
+
+
+@dataclass(frozen=True)
+class Quantity:
+    """A quantity: what it is called, its dimension, the reader's units, its limits in SI."""
+
+    name: str
+    label: str
+    dimension: str
+    reader_units: MappingProxyType[UnitSystem, str]
+    low: float
+    high: float
+    decimals: MappingProxyType[UnitSystem, int]
+
+    @property
+    def units(self) -> tuple[Unit, ...]:
+        """The units that may be typed for it."""
+        return units_of(self.dimension)
+
+    def reader_unit(self, system: UnitSystem) -> Unit:
+        """The unit in which a reader of ``system`` sees and types it."""
+        return next(unit for unit in self.units if unit.symbol == self.reader_units[system])
+
+    def unit_named(self, spelling: str) -> Unit | None:
+        """The unit of this quantity that ``spelling`` names, if any; an exact symbol goes before a loose alias."""
+        exact = (unit for unit in self.units if unit.symbol == spelling)
+        loose = (unit for unit in self.units if unit.answers_to(spelling))
+        return next(exact, None) or next(loose, None)
+
+
+@cache
+def units_of(dimension: str) -> tuple[Unit, ...]:
+    """The units of a dimension, in table order."""
+    return tuple(
+        Unit(row["symbol"], float(row["factor"]), tuple(filter(None, row["aliases"].split("|"))))
+        for row in read_table("units")
+        if row["dimension"] == dimension
+    )
+
+
+@cache
+def all_quantities() -> MappingProxyType[str, Quantity]:
+    """Every quantity by name."""
+    return MappingProxyType({row["name"]: _quantity(row) for row in read_table("quantities")})
+
+
+def quantity(name: str) -> Quantity:
+    """The quantity called ``name``; refuses an unknown name."""
+    found = all_quantities().get(name)
+    if found is None:
+        raise QuantityRefused(f"There is no quantity called “{name}”.")
+    return found
+
+
+def dimension_of(spelling: str) -> str | None:
+    """The dimension of the first unit that ``spelling`` names, for telling a person what they typed instead."""
+    rows = read_table("units")
+    for dimension in dict.fromkeys(row["dimension"] for row in rows):
+        if any(unit.symbol == spelling for unit in units_of(dimension)):
+            return dimension
+    for dimension in dict.fromkeys(row["dimension"] for row in rows):
+        if any(unit.answers_to(spelling) for unit in units_of(dimension)):
+            return dimension
+    return None
+
+
+def _quantity(row: dict[str, str]) -> Quantity:
+    return Quantity(
+        name=row["name"],
+        label=row["label"],
+        dimension=row["dimension"],
+        reader_units=MappingProxyType({"ip": row["ip_unit"], "si": row["si_unit"]}),
+        low=float(row["low"]),
+        high=float(row["high"]),
+        decimals=MappingProxyType({"ip": int(row["decimals_ip"]), "si": int(row["decimals_si"])}),
+    )

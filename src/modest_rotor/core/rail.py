@@ -1,0 +1,146 @@
+"""The rail and the Board: each station's result in a few words, and the whole job in one line."""
+
+from __future__ import annotations
+
+from modest_rotor.core.assessment import BoardLine, Finding, Next, RailEntry, Severity
+from modest_rotor.core.job import Station
+from modest_rotor.core.options.compare import OptionAnswer, flow_quantity
+from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.phrase import Figure, Phrase, figure
+from modest_rotor.core.rules.book import STANDING
+from modest_rotor.core.rules.case import Case
+
+BUILT = (Station.CALL, Station.PLATE, Station.READINGS, Station.DUTY, Station.OPTIONS)
+NOT_YET: dict[Station, str] = {
+    Station.FINDINGS: "not in this version yet",
+    Station.DECISION: "not in this version yet",
+    Station.SETUP: "not in this version yet",
+    Station.PROOF: "not in this version yet",
+    Station.LOG: "not in this version yet",
+}
+ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
+
+
+def draw_rail(case: Case, findings: tuple[Finding, ...]) -> tuple[RailEntry, ...]:
+    """One entry for every station of the route, in order."""
+    tellers = {
+        Station.CALL: _call,
+        Station.PLATE: _plate,
+        Station.READINGS: _readings,
+        Station.DUTY: _duty,
+        Station.OPTIONS: _options,
+    }
+    entries = []
+    for station in Station:
+        told, waits = tellers[station](case) if station in tellers else ((NOT_YET[station],), True)
+        entries.append(
+            RailEntry(
+                station=station, built=station in BUILT, waits=waits, severity=_worst(station, findings), phrase=told
+            )
+        )
+    return tuple(entries)
+
+
+def tell_on_board(case: Case, findings: tuple[Finding, ...], steps: tuple[Next, ...]) -> BoardLine:
+    """The job in one line, what it waits for and where it stands."""
+    # A stop that is known from the start (a protected duty) is told; the job itself goes on.
+    first = steps[0] if steps else None
+    own = [finding for finding in findings if finding.rule not in STANDING]
+    return BoardLine(
+        sentence=_headline(case, own),
+        waits_for="".join(piece for piece in first.sentence if isinstance(piece, str)) if first else "a decision",
+        stands_at=first.station if first else Station.OPTIONS,
+        stopped=any(finding.severity is Severity.STOP for finding in findings),
+    )
+
+
+def _worst(station: Station, findings: tuple[Finding, ...]) -> Severity | None:
+    own = [finding for finding in findings if finding.station is station and finding.rule not in STANDING]
+    return own[0].severity if own else None
+
+
+def _call(case: Case) -> tuple[Phrase, bool]:
+    call = case.job.document.call
+    if call.reason is None:
+        return ("waits for why we are here",), True
+    if call.is_protected:
+        return (f"{call.reason}; protected duty",), False
+    return (f"{call.reason}" if call.protected else f"{call.reason}; protected duty not asked yet",), False
+
+
+def _plate(case: Case) -> tuple[Phrase, bool]:
+    plate = case.plate
+    pieces: list[str | Figure] = []
+    if plate.rated_power_w is not None:
+        pieces.append(figure("rated_power", plate.rated_power_w, "plate"))
+    if plate.poles is not None:
+        pieces.append(f"{plate.poles}-pole")
+    if plate.rated_current_a is not None:
+        pieces.append(figure("rated_current", plate.rated_current_a, "plate"))
+    return (_listed(pieces), False) if pieces else (("waits for a plate",), True)
+
+
+def _readings(case: Case) -> tuple[Phrase, bool]:
+    taken = [
+        facts for facts, reading in zip(case.sets, case.job.document.readings, strict=True) if not reading.is_empty
+    ]
+    if not taken:
+        dead = case.job.document.call.is_dead
+        return (("none needed: the motor is dead",), False) if dead else (("waits for volts and amps",), True)
+    count = f"{len(taken)} set{'s' if len(taken) > 1 else ''}"
+    machine = case.machine
+    if machine and machine.flow_is_measured:
+        return (f"{count}; moves ", figure(flow_quantity(machine), machine.flow, "measured")), False
+    with_power = next((facts for facts in taken if facts.shaft_power and case.plate.rated_power_w), None)
+    if with_power and with_power.shaft_power and case.plate.rated_power_w:
+        return (f"{count}; load ", figure("load", with_power.shaft_power * (1 / case.plate.rated_power_w))), False
+    return (count,), False
+
+
+def _duty(case: Case) -> tuple[Phrase, bool]:
+    hours = case.year.answer.hours.figure
+    if hours is None:
+        return (
+            "waits for hours a year" if not case.job.document.duty.steps else "waits: the hours do not make a year yet",
+        ), True
+    count = len(case.job.document.duty.steps)
+    counted = ORDINARY_COUNTS[count] if count < len(ORDINARY_COUNTS) else str(count)
+    return (hours, f" in {counted} step{'s' if count > 1 else ''}"), False
+
+
+def _options(case: Case) -> tuple[Phrase, bool]:
+    electronic = _electronic(case)
+    if electronic is None:
+        return ("waits for the machine as found",), True
+    saved = electronic.saved_energy
+    if saved.figure:
+        return ("electronic saves ", saved.figure, " a year"), False
+    return saved.waits or ("waits for Duty",), True
+
+
+def _electronic(case: Case) -> OptionAnswer | None:
+    return next((option for option in case.options.options if option.kind is OptionKind.ELECTRONIC), None)
+
+
+def _headline(case: Case, findings: list[Finding]) -> Phrase:
+    electronic = _electronic(case)
+    stop = next((finding for finding in findings if finding.severity is Severity.STOP), None)
+    if stop:
+        return stop.sentence
+    if electronic and electronic.saved_energy.figure:
+        machine = case.machine
+        moved: Phrase = (
+            ("Moves ", figure(flow_quantity(machine), machine.flow, "measured"), "; ")
+            if machine and machine.flow_is_measured
+            else ()
+        )
+        return (*moved, "an electronic motor would save ", electronic.saved_energy.figure, " a year.")
+    told = [_readings(case), _plate(case), _call(case)]
+    return next((phrase for phrase, waits in told if not waits), ("Only its name is known.",))
+
+
+def _listed(pieces: list[str | Figure]) -> Phrase:
+    spread: list[str | Figure] = []
+    for index, piece in enumerate(pieces):
+        spread += [", ", piece] if index else [piece]
+    return tuple(spread)

@@ -1,0 +1,1 @@
+"""Judgement: pure functions from a case to a finding or nothing. Physics never judges; rules never integrate."""

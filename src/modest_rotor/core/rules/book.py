@@ -1,0 +1,41 @@
+"""The book of rules: every rule there is, in the order in which their findings are shown."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+from modest_rotor.core.assessment import Finding, Severity
+from modest_rotor.core.rules import evidence, protection, safety
+from modest_rotor.core.rules.case import Case
+
+Rule = Callable[[Case], tuple[Finding, ...]]
+
+RULES: tuple[Rule, ...] = (
+    protection.protected_duty,
+    protection.found_below_minimum,
+    protection.protection_unanswered,
+    safety.isolate_before_plate,
+    safety.live_readings,
+    safety.electronic_wiring,
+    safety.heat_after_airflow,
+    evidence.dead_motor,
+    evidence.plate_denies_itself,
+    evidence.above_synchronous,
+    evidence.amps_over_plate,
+    evidence.volts_off_plate,
+    evidence.watts_over_volt_amperes,
+    evidence.methods_disagree,
+    evidence.assumed_no_lift,
+)
+
+STANDING = frozenset(
+    {"isolate_before_plate", "live_readings", "dead_motor_restart", "electronic_wiring", "heat_after_airflow"}
+)
+"""Rules whose cautions stand on every job, so that they say nothing of this one in its summary."""
+
+
+def judge(case: Case) -> tuple[Finding, ...]:
+    """All findings of a case, stops first, otherwise in the book's order."""
+    findings = [finding for rule in RULES for finding in rule(case)]
+    weight = {Severity.STOP: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
+    return tuple(sorted(findings, key=lambda finding: weight[finding.severity]))

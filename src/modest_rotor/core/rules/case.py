@@ -1,0 +1,43 @@
+"""What a rule of judgement is given: the job and everything solved from it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.job import Job
+from modest_rotor.core.options.compare import OptionsAnswer, Year
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.set_facts import SetFacts
+
+
+@dataclass(frozen=True)
+class Case:
+    """The job and its solved machine."""
+
+    job: Job
+    plate: PlateFacts
+    motor: TypicalMotor | str
+    sets: tuple[SetFacts, ...]
+    found: FoundMachine | str
+    year: Year
+    options: OptionsAnswer
+
+    @property
+    def machine(self) -> FoundMachine | None:
+        """The machine as found, if it could be."""
+        return None if isinstance(self.found, str) else self.found
+
+    @property
+    def wheel(self) -> Wheel | None:
+        """What the motor drives."""
+        return self.job.machine.wheel
+
+    @property
+    def least_flow(self) -> float | None:
+        """The documented least flow in m³/s, if one is recorded."""
+        call = self.job.document.call
+        entry = call.minimum_water_flow if self.wheel is Wheel.PUMP else call.minimum_airflow
+        return entry.si if entry else None

@@ -1,0 +1,197 @@
+"""Does the evidence hold together? Plate against readings, method against method, reading against reading."""
+
+from __future__ import annotations
+
+import math
+
+from modest_rotor.core.assessment import Finding, Severity
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.job import Station
+from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.rules.case import Case
+from modest_rotor.core.stations.set_answer import METHOD_LABELS
+from modest_rotor.core.stations.set_facts import SetFacts
+
+VOLTS_TOLERANCE = 0.10
+"""Share of rated volts within which a motor must work: NEMA MG 1 (from memory)."""
+THREE_PHASE_FACTOR = math.sqrt(3)
+
+
+def above_synchronous(case: Case) -> tuple[Finding, ...]:
+    """A speed above synchronous is kept, and asked about."""
+    return tuple(
+        _finding(
+            "above_synchronous",
+            Severity.CAUTION,
+            _speed_sentence(case, facts),
+            "Check hertz at the motor, tachometer marks, windmilling and the pole count.",
+            "Definition of slip.",
+        )
+        for facts in case.sets
+        if facts.above_synchronous
+    )
+
+
+def amps_over_plate(case: Case) -> tuple[Finding, ...]:
+    """Line amps above the plate's, beyond the meter's band."""
+    rated = case.plate.rated_current_a
+    return tuple(
+        _finding(
+            "amps_over_plate",
+            Severity.CAUTION,
+            (
+                f"Amps are over the plate in {facts.title}: ",
+                figure("current", facts.running.current, "measured"),
+                " against ",
+                figure("current", rated, "plate"),
+                ".",
+            ),
+            "The motor heats beyond its plate unless it has a service factor. Find the reason before leaving it so.",
+            "Plate; common practice.",
+        )
+        for facts in case.sets
+        if rated
+        and facts.on_full_tap
+        and facts.running.current
+        and facts.running.current.value - facts.running.current.band > rated
+    )
+
+
+def volts_off_plate(case: Case) -> tuple[Finding, ...]:
+    """Volts outside a tenth of the plate's."""
+    plate = case.job.document.plate.rated_voltage
+    if plate is None:
+        return ()
+    low, high = (plate.low or plate.si) * (1 - VOLTS_TOLERANCE), plate.si * (1 + VOLTS_TOLERANCE)
+    return tuple(
+        _finding(
+            "volts_off_plate",
+            Severity.CAUTION,
+            (
+                f"Volts in {facts.title}, ",
+                figure("voltage", facts.running.voltage, "measured"),
+                ", are outside a tenth of the plate's.",
+            ),
+            "Check supply, connection and which voltage the motor is wired for.",
+            "NEMA MG 1, variation from rated voltage (from memory).",
+        )
+        for facts in case.sets
+        if facts.on_full_tap and facts.running.voltage and not low <= facts.running.voltage.value <= high
+    )
+
+
+def watts_over_volt_amperes(case: Case) -> tuple[Finding, ...]:
+    """No load takes more watts than volts times amps."""
+    return tuple(
+        _finding(
+            "watts_over_volt_amperes",
+            Severity.CAUTION,
+            (f"In {facts.title} the watts read are more than volts × amps can carry.",),
+            "Look again at the clamp (one conductor alone), the meter's range and the phases on the plate. All readings are kept.",
+            "Definition of apparent power.",
+        )
+        for facts in case.sets
+        if _too_many_watts(case, facts)
+    )
+
+
+def methods_disagree(case: Case) -> tuple[Finding, ...]:
+    """Methods that should meet do not."""
+    return tuple(
+        _finding(
+            "methods_disagree",
+            Severity.CAUTION,
+            (
+                f"In {facts.title} the load {METHOD_LABELS[facts.chosen.method].lower()} does not agree with the load {' and '.join(METHOD_LABELS[other.method].lower() for other in facts.disagreeing)}.",
+            ),
+            "The band is opened. Likely culprits: another tap, a wrong figure read off the plate, a cold motor, a weak run capacitor (measure it).",
+            "Our own study of simulated motors.",
+        )
+        for facts in case.sets
+        if facts.chosen and facts.disagreeing
+    )
+
+
+def plate_denies_itself(case: Case) -> tuple[Finding, ...]:
+    """Power, volts, amps or speed on the plate do not belong together."""
+    refusals = [
+        case.plate.speed_refusal,
+        case.motor if isinstance(case.motor, str) and not case.motor.startswith("waits") else None,
+    ]
+    return tuple(
+        Finding(
+            rule="plate_denies_itself",
+            severity=Severity.CAUTION,
+            station=Station.PLATE,
+            sentence=(refusal,),
+            action="What was typed is kept. Look at the plate again.",
+            source="Definitions of slip and apparent power.",
+        )
+        for refusal in refusals
+        if refusal
+    )
+
+
+def assumed_no_lift(case: Case) -> tuple[Finding, ...]:
+    """A pump with lift saves far less than one without."""
+    if case.wheel is not Wheel.PUMP or case.machine is None or not case.machine.fixed_is_assumed:
+        return ()
+    sentence: Phrase = (
+        "The pump's static lift is assumed to be none. With lift, slowing it saves far less, and below some speed it moves no water.",
+    )
+    return (
+        Finding(
+            rule="assumed_no_lift",
+            severity=Severity.CAUTION,
+            station=Station.DUTY,
+            sentence=sentence,
+            action="Type the static lift on Duty.",
+            source="Affinity laws hold on a system without static part only.",
+        ),
+    )
+
+
+def dead_motor(case: Case) -> tuple[Finding, ...]:
+    """A dead motor needs no running readings."""
+    if not case.job.document.call.is_dead:
+        return ()
+    sentence: Phrase = (
+        "The motor is dead: no running readings are needed. The yardstick is what its plate and the machine it drove give, with a wide band.",
+    )
+    return (
+        Finding(
+            rule="dead_motor",
+            severity=Severity.NOTE,
+            station=Station.CALL,
+            sentence=sentence,
+            action="Go on with the plate, then Duty.",
+            source="Common practice.",
+        ),
+    )
+
+
+def _too_many_watts(case: Case, facts: SetFacts) -> bool:
+    running = facts.running
+    if not (running.voltage and running.current and running.input_power):
+        return False
+    factor = THREE_PHASE_FACTOR if case.plate.kind is MotorKind.THREE_PHASE else 1.0
+    margin = running.voltage * running.current * factor - running.input_power
+    return margin.value + margin.band < 0
+
+
+def _speed_sentence(case: Case, facts: SetFacts) -> Phrase:
+    assert facts.running.speed and case.plate.synchronous_speed_rpm
+    return (
+        f"The speed in {facts.title}, ",
+        figure("speed", facts.running.speed, "measured"),
+        ", is above synchronous speed, ",
+        figure("speed", case.plate.synchronous_speed_rpm),
+        ". It is kept; slip and load are withheld.",
+    )
+
+
+def _finding(rule: str, severity: Severity, sentence: Phrase, action: str, source: str) -> Finding:
+    return Finding(
+        rule=rule, severity=severity, station=Station.READINGS, sentence=sentence, action=action, source=source
+    )

@@ -1,0 +1,90 @@
+"""Protected duties: flow that a code authority or a listing decides, and that nobody here may lower."""
+
+from __future__ import annotations
+
+from modest_rotor.core.assessment import Finding, Severity
+from modest_rotor.core.job import Station
+from modest_rotor.core.options.compare import flow_quantity
+from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.rules.case import Case
+
+PROTECTION = "Common practice; the code authority and the appliance's listing decide."
+
+
+def protected_duty(case: Case) -> tuple[Finding, ...]:
+    """A protected duty stops every proposal of a lower flow; shown on Call, Duty and Options."""
+    call = case.job.document.call
+    if not call.is_protected:
+        return ()
+    least = _least(case)
+    sentence: Phrase = (
+        f"Protected duty: {call.protected}. No flow below ",
+        *least,
+        " is proposed. Nobody can waive this here.",
+    )
+    action = "Ask the code authority, and read the appliance's listing, before anything that could lower the flow."
+    stations = (Station.CALL, Station.DUTY, Station.OPTIONS)
+    return tuple(
+        Finding(
+            rule="protected_duty",
+            severity=Severity.STOP,
+            station=station,
+            sentence=sentence,
+            action=action,
+            source=PROTECTION,
+        )
+        for station in stations
+    )
+
+
+def found_below_minimum(case: Case) -> tuple[Finding, ...]:
+    """The flow found is under the documented least: not a matter of savings."""
+    machine, least = case.machine, case.least_flow
+    if not case.job.document.call.is_protected or machine is None or least is None or not machine.flow_is_measured:
+        return ()
+    if machine.flow.value >= least:
+        return ()
+    name = flow_quantity(machine)
+    sentence: Phrase = (
+        "The flow found, ",
+        figure(name, machine.flow, "measured"),
+        ", is below the documented least of ",
+        figure(name, least, "typed"),
+        ".",
+    )
+    action = "Report it before going on. Options are worked at the documented least, not at the flow found."
+    return (
+        Finding(
+            rule="found_below_minimum",
+            severity=Severity.STOP,
+            station=Station.READINGS,
+            sentence=sentence,
+            action=action,
+            source=PROTECTION,
+        ),
+    )
+
+
+def protection_unanswered(case: Case) -> tuple[Finding, ...]:
+    """Nobody has said whether the flow is protected."""
+    if case.job.document.call.protected is not None:
+        return ()
+    sentence: Phrase = ("Nobody has said yet whether this is a protected duty.",)
+    action = "Answer it on Call before any lower flow is set."
+    return (
+        Finding(
+            rule="protection_unanswered",
+            severity=Severity.CAUTION,
+            station=Station.OPTIONS,
+            sentence=sentence,
+            action=action,
+            source=PROTECTION,
+        ),
+    )
+
+
+def _least(case: Case) -> Phrase:
+    if case.least_flow is None:
+        return ("that found today",)
+    name = "water_flow" if case.job.document.call.minimum_water_flow else "airflow"
+    return ("the documented ", figure(name, case.least_flow, "typed"))

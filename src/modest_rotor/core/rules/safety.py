@@ -1,0 +1,65 @@
+"""Cautions that stand before the hand: isolation, live work, capacitors, electronic motors."""
+
+from __future__ import annotations
+
+from modest_rotor.core.assessment import Finding, Severity
+from modest_rotor.core.job import Station
+from modest_rotor.core.rules.case import Case
+
+SAFE_WORK = "Common practice; local code, the maker's instructions and licensed practice come before this page."
+
+
+def isolate_before_plate(case: Case) -> tuple[Finding, ...]:
+    """Reading a plate can mean reaching past a wheel and terminals."""
+    sentence = (
+        "Isolate, lock out, tag; prove the meter, prove dead, prove the meter again. There may be a second source, and a"
+        " motor can restart when its thermal switch cools."
+    )
+    capacitor = (
+        " Discharge the run capacitor through a resistor and prove it." if case.plate.kind != "three-phase" else ""
+    )
+    action = (
+        "Before reaching for the plate or the capacitor." + capacitor + " At height: guard against falls and weather."
+    )
+    return (_caution("isolate_before_plate", Station.PLATE, sentence, action),)
+
+
+def live_readings(case: Case) -> tuple[Finding, ...]:
+    """Running readings are live work beside a turning wheel."""
+    if case.job.document.call.is_dead:
+        sentence = "A dead motor may have lost only one of its supplies, and can start by itself when its thermal switch cools."
+        action = "Isolate, lock out, prove dead. No running readings are needed; this station can stay empty."
+        return (_caution("dead_motor_restart", Station.READINGS, sentence, action),)
+    sentence = "Live measurements only by people qualified for them, with the right meter category and gloves. Hands, sleeves and cords clear of the wheel."
+    action = "Prove the meter before and after. Volts on one conductor to ground are not the motor's volts on a high-leg system."
+    return (_caution("live_readings", Station.READINGS, sentence, action),)
+
+
+def electronic_wiring(case: Case) -> tuple[Finding, ...]:
+    """What destroys electronic motors, and what they keep after the power is off."""
+    if not case.options.options:
+        return ()
+    sentence = (
+        "An electronic motor stays on its permanent supply and takes its command on low voltage. The wrong voltage link"
+        " destroys it; line volts never go on a 24 V tap; its capacitors stay charged for minutes after power is off."
+    )
+    action = "Set the link for the volts measured. Wait the marked time and measure before opening. Local code and the equipment's listing decide whether another kind may be fitted at all."
+    return (_caution("electronic_wiring", Station.OPTIONS, sentence, action),)
+
+
+def heat_after_airflow(case: Case) -> tuple[Finding, ...]:
+    """Airflow changed means limits checked."""
+    if not case.options.options or case.wheel is None or case.wheel == "centrifugal pump":
+        return ()
+    sentence = "After any change of airflow: check limits and temperature rise of gas or electric heat, and coils for frost or water carry-over."
+    return (
+        _caution(
+            "heat_after_airflow", Station.OPTIONS, sentence, "Before leaving; by those licensed for the appliance."
+        ),
+    )
+
+
+def _caution(rule: str, station: Station, sentence: str, action: str) -> Finding:
+    return Finding(
+        rule=rule, severity=Severity.CAUTION, station=station, sentence=(sentence,), action=action, source=SAFE_WORK
+    )

@@ -1,0 +1,63 @@
+"""Call: why are we here, and is this a duty that must not lose flow?"""
+
+from __future__ import annotations
+
+from enum import StrEnum
+
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.stations.sheet import Sheet, asked, chosen, told
+
+
+class Reason(StrEnum):
+    """What brought the technician."""
+
+    DEAD = "dead"
+    NOISY = "noisy"
+    HOT = "hot"
+    WEAK = "weak air or flow"
+    COSTLY = "costly"
+    PLANNED = "planned"
+
+
+class Protected(StrEnum):
+    """Duties whose flow a code authority or an appliance's listing decides."""
+
+    NO = "no"
+    GREASE = "grease or kitchen extract"
+    SMOKE = "smoke control"
+    HAZARD = "laboratory or hazardous area"
+    GARAGE = "garage"
+    COMBUSTION = "combustion air or venting"
+    OUTDOOR = "least outdoor air"
+    REFRIGERANT = "refrigerant-leak ventilation"
+    ELECTRIC_HEAT = "least airflow of electric heat"
+
+
+class Call(Sheet):
+    """What is asked on arrival."""
+
+    reason: Reason | None = chosen("Why are we here?", "The first thing the people in the building said.")
+    protected: Protected | None = chosen(
+        "Is this a protected duty?", "If flow here is set by a code or a listing, no lower flow is proposed."
+    )
+    who_was_asked: str | None = told("Who was asked", "Name or role of whoever answered for the protected duty.")
+    minimum_airflow: Entry | None = asked(
+        "airflow",
+        "Documented least airflow",
+        "typed",
+        "From the approval, the listing or the design; empty if none is recorded.",
+    )
+    minimum_water_flow: Entry | None = asked(
+        "water_flow", "Documented least water flow", "typed", "From the appliance's data; empty if none is recorded."
+    )
+    notes: str | None = told("What the people here say")
+
+    @property
+    def is_protected(self) -> bool:
+        """Whether the flow is protected; an unanswered question is not a yes, and the rail says it is unanswered."""
+        return self.protected not in (None, Protected.NO)
+
+    @property
+    def is_dead(self) -> bool:
+        """Whether running readings cannot be had."""
+        return self.reason is Reason.DEAD

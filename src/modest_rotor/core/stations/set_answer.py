@@ -1,0 +1,278 @@
+"""What a set of readings comes back as: slip, load three ways, one estimate, pressure, each with its working."""
+
+from __future__ import annotations
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.load import LoadByMethod, Method
+from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.induction import slip
+from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
+from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+
+METHOD_LABELS = {Method.WATTS: "By watts", Method.SLIP: "By slip", Method.AMPS: "By amps"}
+LOAD_SHEET = "US Department of Energy, Motor Challenge fact sheet on motor load and efficiency (from memory)"
+LEAN = "The formula's known lean is taken out and its scatter is the band: our own study of simulated motors, so optimistic."
+FORMULAS = {
+    Method.WATTS: "the shaft power P whose input P + L (f + (1 − f)(P ÷ P_N)²) is W, with L = P_N (1 ÷ η − 1)",
+    Method.SLIP: "load = (n_s − n) ÷ (n_s − n_N) × (V ÷ V_N)²",
+    Method.AMPS: "load = I ÷ I_N × V ÷ V_N",
+}
+SOURCES = {
+    Method.WATTS: "Input–output with a two-term loss split (IEEE Std 112, reduced); efficiency: our judgement, no source.",
+    Method.SLIP: f"{LOAD_SHEET}, slip method with volts compensation.",
+    Method.AMPS: f"{LOAD_SHEET}, line-current method.",
+}
+
+
+class MethodAnswer(Frozen):
+    """The load by one method, and why it is or is not trusted here."""
+
+    method: Method
+    load: Result
+    trusted: bool
+    chosen: bool
+    disagrees: bool
+    reason: str
+
+
+class SetAnswer(Frozen):
+    """What one set of readings says."""
+
+    id: str
+    number: int
+    name: str
+    bands: dict[str, float]
+    slip: Result
+    methods: tuple[MethodAnswer, ...]
+    load: Result
+    shaft_power: Result
+    pressure: Result
+    flow: Figure | None
+    questions: tuple[Phrase, ...]
+
+
+def answer_set(facts: SetFacts, plate: PlateFacts, wheel: Wheel | None) -> SetAnswer:
+    """The set's answer for the reader."""
+    return SetAnswer(
+        id=facts.id,
+        number=facts.number,
+        name=facts.name,
+        bands=_bands(facts),
+        slip=_slip(facts, plate),
+        methods=tuple(_method(method, facts, plate) for method in facts.methods),
+        load=_load(facts, plate),
+        shaft_power=_shaft_power(facts),
+        pressure=_pressure(facts, wheel),
+        flow=figure("water_flow" if wheel is Wheel.PUMP else "airflow", facts.flow, "measured") if facts.flow else None,
+        questions=_questions(facts, plate),
+    )
+
+
+def _bands(facts: SetFacts) -> dict[str, float]:
+    running = facts.running
+    read = {"voltage": running.voltage, "current": running.current, "speed": running.speed}
+    read |= {"input_power": running.input_power, "airflow": facts.flow, "water_flow": facts.flow}
+    return {field: estimate.band for field, estimate in read.items() if estimate}
+
+
+def _slip(facts: SetFacts, plate: PlateFacts) -> Result:
+    speed, synchronous = facts.running.speed, plate.synchronous_speed_rpm
+    if speed is None or synchronous is None:
+        lacking = "a speed" if speed is None else "rated speed and frequency on the plate"
+        return waiting("Slip now", f"waits for {lacking}")
+    if facts.above_synchronous:
+        return waiting("Slip now", "withheld: the speed is above synchronous")
+    if not facts.on_full_tap:
+        return waiting("Slip now", "withheld off the high tap, where slip says nothing of load")
+    now = Estimate(slip(speed.value, synchronous), {name: -part / synchronous for name, part in speed.parts.items()})
+    ingredients = (
+        given("n_s", "synchronous speed", "speed", synchronous, "worked out"),
+        given("n", "speed", "speed", speed, "measured", facts.title),
+    )
+    return result("Slip now", "slip", now, "s = (n_s − n) ÷ n_s", ingredients, "Definition.")
+
+
+def _method(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> MethodAnswer:
+    label = METHOD_LABELS[method.method]
+    if method.low is None or method.formula_load is None:
+        why = f"waits for {' and '.join(method.missing)}" if method.missing else method.reason
+        load = waiting(label, why)
+    else:
+        load = _method_result(method, label, facts, plate)
+    return MethodAnswer(
+        method=method.method,
+        load=load,
+        trusted=method.trusted,
+        chosen=method is facts.chosen,
+        disagrees=method in facts.disagreeing,
+        reason=method.reason,
+    )
+
+
+def _method_result(method: LoadByMethod, label: str, facts: SetFacts, plate: PlateFacts) -> Result:
+    assert method.formula_load is not None
+    by_watts = method.method is Method.WATTS
+    corrected = method.shaft_power and plate.rated_power_w
+    value = method.shaft_power.value / plate.rated_power_w if corrected else method.formula_load  # type: ignore[union-attr, operator]
+    shares = method.shaft_power.shares() if method.shaft_power else {}
+    remarks = () if by_watts else (f"The plain formula gives {method.formula_load:.0%}. {LEAN}",)
+    worked = result(
+        label,
+        "load",
+        value,
+        FORMULAS[method.method],
+        _ingredients(method, facts, plate),
+        SOURCES[method.method],
+        remarks,
+    )
+    assert worked.figure and worked.working
+    return worked.model_copy(
+        update={
+            "figure": worked.figure.model_copy(update={"low": method.low, "high": method.high}),
+            "working": worked.working.model_copy(update={"shares": shares}),
+        }
+    )
+
+
+def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tuple[Ingredient, ...]:
+    running = facts.running
+
+    def read(symbol: str, label: str, quantity: str, value: Estimate | None) -> list[Ingredient]:
+        return [given(symbol, label, quantity, value, "measured", facts.title)] if value else []
+
+    def printed(symbol: str, label: str, quantity: str, value: float | None) -> list[Ingredient]:
+        return [given(symbol, label, quantity, value, "plate", "plate")] if value is not None else []
+
+    volts = (
+        [
+            *read("V", "volts", "voltage", running.voltage),
+            *printed("V_N", "rated volts", "rated_voltage", plate.rated_voltage_v),
+        ]
+        if running.voltage and plate.rated_voltage_v
+        else []
+    )
+    if method.method is Method.SLIP:
+        synchronous = plate.synchronous_speed_rpm or 0.0
+        return (
+            *read("n", "speed", "speed", running.speed),
+            given("n_s", "synchronous speed", "speed", synchronous, "worked out"),
+            *printed("n_N", "rated speed", "rated_speed", plate.rated_speed_rpm),
+            *volts,
+        )
+    if method.method is Method.AMPS:
+        rated = printed("I_N", "full-load amps", "rated_current", plate.rated_current_a)
+        return (*read("I", "line amps", "current", running.current), *rated, *volts)
+    motor = motor_of(plate, THIS_MOTOR)
+    assert not isinstance(motor, str)
+    return (
+        *read("W", "input power", "input_power", running.input_power),
+        *printed("P_N", "rated power", "rated_power", plate.rated_power_w),
+        given(
+            "η",
+            "efficiency at rated load",
+            "efficiency",
+            motor.rated_efficiency,
+            "assumed",
+            _efficiency_origin(motor.bound),
+        ),
+        given(
+            "f",
+            "share of losses that stays at no load",
+            "efficiency",
+            motor.fixed_share,
+            "assumed",
+            "typical of the kind",
+        ),
+    )
+
+
+def _efficiency_origin(bound: float | None) -> str:
+    if bound is None:
+        return "typical of the kind"
+    return f"typical of the kind, cut off below {bound:.0%}, the least that the plate's volts × amps allow"
+
+
+def _load(facts: SetFacts, plate: PlateFacts) -> Result:
+    if facts.shaft_power is None:
+        return waiting("Load", *_load_waits(facts))
+    if not plate.rated_power_w:
+        return waiting("Load", "waits for rated power")
+    ingredients = (
+        given("P", "shaft power", "shaft_power", facts.shaft_power, "worked out", facts.title),
+        given("P_N", "rated power", "rated_power", plate.rated_power_w, "plate", "plate"),
+    )
+    return result(
+        "Load", "load", facts.shaft_power * (1 / plate.rated_power_w), "load = P ÷ P_N", ingredients, "Definition."
+    )
+
+
+def _shaft_power(facts: SetFacts) -> Result:
+    if facts.shaft_power is None or facts.chosen is None:
+        return waiting("Shaft power", *_load_waits(facts))
+    basis: Basis = "estimated"
+    ingredients = tuple(
+        given("P", METHOD_LABELS[method.method].lower(), "shaft_power", method.shaft_power, basis, facts.title)
+        for method in facts.methods
+        if method.shaft_power
+    )
+    remarks = [f"{METHOD_LABELS[facts.chosen.method]} is believed here. {facts.chosen.reason}"]
+    if facts.disagreeing:
+        named = " and ".join(METHOD_LABELS[method.method].lower() for method in facts.disagreeing)
+        remarks.append(f"It does not agree with the load {named}, so its band is opened by half the way there.")
+    return result(
+        "Shaft power",
+        "shaft_power",
+        facts.shaft_power,
+        "the best single method for this case; methods that share meters are not averaged",
+        ingredients,
+        "Our own study of simulated motors; choice of method common practice.",
+        tuple(remarks),
+    )
+
+
+def _load_waits(facts: SetFacts) -> Phrase:
+    if facts.above_synchronous:
+        return ("withheld: the speed is above synchronous",)
+    lacking = [name for method in facts.methods for name in method.missing]
+    if not lacking:
+        return (facts.methods[0].reason if facts.methods else "waits for a reading",)
+    return ("waits for watts, or for volts and amps or speed with the plate's own values",)
+
+
+def _pressure(facts: SetFacts, wheel: Wheel | None) -> Result:
+    if wheel is Wheel.PUMP:
+        label, quantity, formula = "Pump differential", "pump_differential", "discharge less suction"
+    else:
+        label, quantity, formula = "Total external static", "pressure", "p = supply − return"
+    if facts.pressure is None:
+        return waiting(label, "waits for the pump differential" if wheel is Wheel.PUMP else "waits for static pressure")
+    remarks = (
+        ("Read on one side of the fan only: the other side's pressure is missing from it.",) if facts.one_sided else ()
+    )
+    read = (given("p", label.lower(), quantity, facts.pressure, "measured", facts.title),)
+    return result(
+        label, quantity, facts.pressure, formula, read, "Definition; ASHRAE Standard 111 for where to read.", remarks
+    )
+
+
+def _questions(facts: SetFacts, plate: PlateFacts) -> tuple[Phrase, ...]:
+    if not facts.above_synchronous or facts.running.speed is None or plate.synchronous_speed_rpm is None:
+        return ()
+    three_phase = plate.kind is MotorKind.THREE_PHASE
+    return (
+        (
+            figure("speed", facts.running.speed, "measured"),
+            " is above synchronous speed, ",
+            figure("speed", plate.synchronous_speed_rpm),
+            ". The reading is kept; slip and load are withheld until it is explained.",
+        ),
+        (
+            "Are the hertz at the motor those of the plate"
+            + (", or is a drive feeding it more?" if three_phase else "?"),
+        ),
+        ("Did the tachometer count more than one mark a turn?",),
+        ("Was air or water driving the wheel (windmilling)?",),
+        ("Is the plate's speed read right, or has the motor another pole count?",),
+    )

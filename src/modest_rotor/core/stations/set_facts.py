@@ -1,0 +1,130 @@
+"""One set of readings as estimates in SI, with the load by every method."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify import load
+from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
+from modest_rotor.core.identify.load import LoadByMethod, Method, Running
+from modest_rotor.core.identify.meters import read_by_meter
+from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.readings import ReadingSet
+
+THIS_MOTOR = "this motor"
+
+
+@dataclass(frozen=True)
+class SetFacts:
+    """What one set says, in SI, each value with its band.
+
+    :param pressure: total external static pressure of a fan, or differential of a pump, Pa.
+    :param one_sided: whether a fan's pressure was read on one side only.
+    :param disagreeing: trusted methods whose ranges do not touch that of the chosen one.
+    """
+
+    id: str
+    number: int
+    name: str
+    on_full_tap: bool
+    running: Running
+    pressure: Estimate | None
+    one_sided: bool
+    flow: Estimate | None
+    methods: tuple[LoadByMethod, ...]
+    chosen: LoadByMethod | None
+    disagreeing: tuple[LoadByMethod, ...]
+    shaft_power: Estimate | None
+    above_synchronous: bool
+
+    @property
+    def title(self) -> str:
+        """How the set is called in a sentence."""
+        return f"set {self.number}, {self.name}" if self.name else f"set {self.number}"
+
+
+def set_facts(reading: ReadingSet, number: int, plate: PlateFacts, wheel: Wheel | None) -> SetFacts:
+    """Read one set by its meters and work out the load by every method."""
+
+    def by_meter(entry: Entry | None, quantity: str) -> Estimate | None:
+        return read_by_meter(entry, quantity, f"{quantity}, set {number}") if entry else None
+
+    running = Running(
+        voltage=by_meter(reading.voltage, "voltage"),
+        current=by_meter(reading.current, "current"),
+        speed=by_meter(reading.speed, "speed"),
+        input_power=by_meter(reading.input_power, "input_power"),
+        full_tap=reading.on_full_tap,
+        tap_said=reading.tap is not None,
+    )
+    above = bool(running.speed and plate.synchronous_speed_rpm and running.speed.value > plate.synchronous_speed_rpm)
+    methods = _methods(running, plate)
+    if above:
+        methods = tuple(_withheld_above(method) for method in methods)
+    chosen = load.best_of(methods)
+    disagreeing = load.disagreement(chosen, methods) if chosen else ()
+    pressure, one_sided = _pressure(reading, wheel, by_meter)
+    return SetFacts(
+        id=reading.id,
+        number=number,
+        name=reading.name,
+        on_full_tap=reading.on_full_tap,
+        running=running,
+        pressure=pressure,
+        one_sided=one_sided,
+        flow=by_meter(reading.flow(wheel), "water_flow" if wheel is Wheel.PUMP else "airflow"),
+        methods=methods,
+        chosen=chosen,
+        disagreeing=disagreeing,
+        shaft_power=load.widened(chosen, disagreeing) if chosen else None,
+        above_synchronous=above,
+    )
+
+
+def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:
+    """The typical motor of a plate, or the sentence that says what is missing for it."""
+    if plate.rated_power_w is None or plate.kind is None:
+        return "waits for rated power and phases on the plate"
+    try:
+        return typical_motor(plate, whose)
+    except OutsideValidity as refusal:
+        return refusal.sentence
+
+
+def _methods(running: Running, plate: PlateFacts) -> tuple[LoadByMethod, ...]:
+    motor = motor_of(plate, THIS_MOTOR)
+    by_watts = (
+        LoadByMethod(Method.WATTS, None, None, None, None, False, motor, ("rated power and phases",))
+        if isinstance(motor, str)
+        else load.guarded(Method.WATTS, lambda: load.load_by_watts(running, plate, motor))
+    )
+    return (
+        by_watts,
+        load.guarded(Method.SLIP, lambda: load.load_by_slip(running, plate)),
+        load.guarded(Method.AMPS, lambda: load.load_by_amps(running, plate)),
+    )
+
+
+def _withheld_above(method: LoadByMethod) -> LoadByMethod:
+    if method.shaft_power is None:
+        return method
+    reason = "withheld: the speed read is above synchronous, so plate and readings do not belong together yet"
+    return LoadByMethod(method.method, method.formula_load, None, None, None, False, reason)
+
+
+def _pressure(
+    reading: ReadingSet, wheel: Wheel | None, by_meter: Callable[[Entry | None, str], Estimate | None]
+) -> tuple[Estimate | None, bool]:
+    if wheel is Wheel.PUMP:
+        return by_meter(reading.pump_differential, "pump_differential"), False
+    supply = by_meter(reading.supply_static, "supply_static_pressure")
+    back = by_meter(reading.return_static, "return_static_pressure")
+    if supply is not None and back is not None:
+        return supply - back, False
+    one = supply if supply is not None else (back * -1.0 if back is not None else None)
+    return one, one is not None

@@ -1,0 +1,54 @@
+"""How a station says what it asks: typed fields that know their quantity, label, help and basis."""
+
+from __future__ import annotations
+
+from typing import Any, TypeVar
+
+from pydantic import BaseModel, Field, ValidationInfo, field_validator
+
+from modest_rotor.core.entry import entry_from_data
+from modest_rotor.core.phrase import Basis, Frozen
+
+LONGEST_NAME = 120
+LONGEST_TEXT = 2000
+
+
+def asked(quantity: str, label: str, basis: Basis, help_text: str = "") -> Any:
+    """A field that takes a typed quantity; empty is ``None``, never zero."""
+    extra: dict[str, Any] = {"quantity": quantity, "basis": basis}
+    return Field(default=None, title=label, description=help_text, json_schema_extra=extra)
+
+
+def told(label: str, help_text: str = "", default: Any = None, longest: int = LONGEST_TEXT) -> Any:
+    """A field that takes words."""
+    return Field(default=default, title=label, description=help_text, max_length=longest)
+
+
+def chosen(label: str, help_text: str = "") -> Any:
+    """A field that takes one of a few answers."""
+    return Field(default=None, title=label, description=help_text)
+
+
+def quantity_of(model: type[BaseModel], field: str) -> str | None:
+    """The quantity that a field takes, or ``None`` for words and choices."""
+    extra = model.model_fields[field].json_schema_extra
+    return str(extra["quantity"]) if isinstance(extra, dict) and "quantity" in extra else None
+
+
+class Sheet(Frozen):
+    """One station's answers; typed quantities are read from text, objects or whole entries."""
+
+    @field_validator("*", mode="before")
+    @classmethod
+    def _read_typed(cls, value: Any, info: ValidationInfo) -> Any:
+        name = quantity_of(cls, info.field_name or "")
+        return entry_from_data(name, value) if name else value
+
+
+Item = TypeVar("Item", bound="Identified")
+
+
+class Identified(Sheet):
+    """An item of a list, found by its own short identifier, not by its place."""
+
+    id: str = Field(pattern=r"^[a-z0-9]{1,16}$", description="short identifier, unique in its list")

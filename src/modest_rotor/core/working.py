@@ -1,0 +1,63 @@
+"""The working behind a result: formula, the values put in with where each came from, the source of the rule."""
+
+from __future__ import annotations
+
+from pydantic import Field
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
+
+
+class Ingredient(Frozen):
+    """One value put into a formula."""
+
+    symbol: str
+    label: str
+    figure: Figure
+    origin: str = Field(default="", description="where it was read, typed or taken from")
+
+
+class Working(Frozen):
+    """How a result was worked out, so that anybody can check it by hand."""
+
+    formula: str
+    ingredients: tuple[Ingredient, ...]
+    source: str = Field(description="standard, handbook, textbook, or “common practice” or “our judgement, no source”")
+    remarks: tuple[str, ...] = ()
+    shares: dict[str, float] = Field(default_factory=dict, description="share of each error source in the band")
+
+
+class Result(Frozen):
+    """A figure with its working, or the reading it waits for."""
+
+    label: str
+    figure: Figure | None = None
+    waits: Phrase | None = Field(default=None, description="what is missing, when there is no figure")
+    working: Working | None = None
+
+
+def given(
+    symbol: str, label: str, quantity: str, value: Estimate | float, basis: Basis, origin: str = ""
+) -> Ingredient:
+    """An ingredient from a value and what it stands on."""
+    return Ingredient(symbol=symbol, label=label, figure=figure(quantity, value, basis), origin=origin)
+
+
+def result(
+    label: str,
+    quantity: str,
+    value: Estimate | float,
+    formula: str,
+    ingredients: tuple[Ingredient, ...],
+    source: str,
+    remarks: tuple[str, ...] = (),
+) -> Result:
+    """A worked result; its band's shares are taken from the estimate."""
+    shares = value.shares() if isinstance(value, Estimate) else {}
+    working = Working(formula=formula, ingredients=ingredients, source=source, remarks=remarks, shares=shares)
+    return Result(label=label, figure=figure(quantity, value), working=working)
+
+
+def waiting(label: str, *why: str | Figure) -> Result:
+    """A result that waits, with the words that say for what."""
+    return Result(label=label, waits=why)

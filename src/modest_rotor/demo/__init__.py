@@ -1,0 +1,1 @@
+"""The invented demo scenario: a ferry company's harbour buildings."""

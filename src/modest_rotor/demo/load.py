@@ -1,0 +1,22 @@
+"""The invented demo scenario, loaded once into an empty database."""
+
+from __future__ import annotations
+
+from importlib.resources import files
+
+from modest_rotor.formats.job_file import read_job
+from modest_rotor.store.database import with_connection
+from modest_rotor.store.jobs import keep_job
+from modest_rotor.store.models import SiteRow
+
+DEMO_JOBS = ("waiting_hall_air_handler.json", "kitchen_extract_fan.json")
+
+
+@with_connection
+def load_demo_once() -> int:
+    """Load the demo jobs if there is no site yet; gives how many were loaded."""
+    if SiteRow.select().exists():
+        return 0
+    for name in DEMO_JOBS:
+        keep_job(read_job(files(__package__).joinpath(name).read_text(encoding="utf-8")))
+    return len(DEMO_JOBS)

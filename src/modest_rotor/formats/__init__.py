@@ -1,0 +1,1 @@
+"""Open formats in which jobs go in and out."""

@@ -1,0 +1,1 @@
+"""``./start``: the private database, the demo, and the web server, in one process that cleans up after itself."""

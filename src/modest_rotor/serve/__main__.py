@@ -1,0 +1,162 @@
+"""Start the database, load the demo once, serve until interrupted, and stop what was started."""
+
+from __future__ import annotations
+
+import argparse
+import fcntl
+import json
+import os
+import socket
+import sys
+import threading
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+import uvicorn
+
+from modest_rotor.api.app import create_app
+from modest_rotor.core.errors import ModestRotorError
+from modest_rotor.demo.load import load_demo_once
+from modest_rotor.serve.cluster import Cluster
+from modest_rotor.store import database
+
+HOST = "127.0.0.1"
+DEFAULT_PORT = 8420
+WATCH_EVERY_S = 0.5
+WEB_FILES = Path(__file__).resolve().parents[3] / "web" / "dist"
+
+
+class StartRefusedError(ModestRotorError):
+    """The application cannot start; the sentence says what to do."""
+
+
+class _Server(uvicorn.Server):
+    """Says its address once it truly listens."""
+
+    def __init__(self, config: uvicorn.Config, address: str) -> None:
+        super().__init__(config)
+        self.address = address
+
+    async def startup(self, sockets: list[socket.socket] | None = None) -> None:
+        """Listen, then print the one address."""
+        await super().startup(sockets)
+        print(f"Modest Rotor is at {self.address}   (Ctrl-C stops it)", flush=True)
+
+
+def main(arguments: list[str] | None = None) -> int:
+    """Run until interrupted; gives the exit code."""
+    options = _parser().parse_args(arguments)
+    try:
+        with _alone_in(options.data, options.port) as lock:
+            if lock is None:
+                return 0
+            _serve(options)
+    except (ModestRotorError, OSError) as error:
+        print(f"Modest Rotor did not start: {error}", file=sys.stderr)
+        return 1
+    return 0
+
+
+def default_data_directory() -> Path:
+    """Where data live unless told otherwise: a place that outlives the checkout, and that PostgreSQL's user can enter."""
+    if os.geteuid() == 0:
+        return Path("/var/lib/modest-rotor")
+    return Path(os.environ.get("XDG_DATA_HOME") or Path.home() / ".local" / "share") / "modest-rotor"
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(prog="./start", description=__doc__)
+    parser.add_argument("--port", type=int, default=DEFAULT_PORT, help=f"port on {HOST} (default {DEFAULT_PORT})")
+    parser.add_argument(
+        "--data", type=Path, default=default_data_directory(), help="data directory (default %(default)s)"
+    )
+    parser.add_argument("--no-demo", action="store_true", help="do not load the invented demo sites")
+    return parser
+
+
+@contextmanager
+def _alone_in(directory: Path, port: int) -> Iterator[object | None]:
+    """Hold the data directory; gives ``None`` when a running application holds it, after saying where that one is."""
+    try:
+        directory.mkdir(parents=True, exist_ok=True)
+        # Only the directory's own entry for passing through: PostgreSQL's user must reach its files below it.
+        handle = (directory / "lock").open("a+")
+    except OSError as error:
+        raise StartRefusedError(
+            f"the data directory {directory} cannot be used: {error.strerror}. Choose another with --data."
+        ) from error
+    with handle:
+        try:
+            fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except BlockingIOError:
+            print(f"Modest Rotor already runs on this data, at {_address_in(handle)}. Open that, or stop it first.")
+            yield None
+            return
+        handle.seek(0)
+        handle.truncate()
+        json.dump({"address": f"http://{HOST}:{port}"}, handle)
+        handle.flush()
+        yield handle
+
+
+def _address_in(handle: object) -> str:
+    handle.seek(0)  # type: ignore[attr-defined]
+    try:
+        return str(json.load(handle)["address"])  # type: ignore[arg-type]
+    except (ValueError, KeyError):
+        return "another address"
+
+
+def _serve(options: argparse.Namespace) -> None:
+    listener = _listen(options.port)
+    cluster = Cluster(options.data)
+    stopping = threading.Event()
+    try:
+        cluster.start()
+        database.connect(**cluster.parameters)
+        database.migrate()
+        if not options.no_demo:
+            load_demo_once()
+        threading.Thread(target=_keep_alive, args=(cluster, stopping), daemon=True).start()
+        config = uvicorn.Config(create_app(WEB_FILES), log_level="warning", timeout_graceful_shutdown=3)
+        _Server(config, f"http://{HOST}:{options.port}").run(sockets=[listener])
+    except KeyboardInterrupt:
+        pass
+    finally:
+        stopping.set()
+        listener.close()
+        cluster.stop()
+
+
+def _listen(port: int) -> socket.socket:
+    listener = socket.socket()
+    listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+    try:
+        listener.bind((HOST, port))
+    except OSError as error:
+        listener.close()
+        raise StartRefusedError(
+            f"port {port} is in use by another program. Choose another: ./start --port {port + 1}"
+        ) from error
+    except OverflowError as error:
+        listener.close()
+        raise StartRefusedError(f"{port} is no port; choose one from 1024 to 65535") from error
+    return listener
+
+
+def _keep_alive(cluster: Cluster, stopping: threading.Event) -> None:
+    """Start the database again when it was killed: what was saved is in its log, and recovery takes seconds."""
+    while not stopping.wait(WATCH_EVERY_S):
+        if cluster.is_alive():
+            continue
+        try:
+            print("The database went away; starting it again.", file=sys.stderr, flush=True)
+            cluster.start()
+            database.drop_connections()
+        except ModestRotorError as error:
+            print(f"{error} Trying again.", file=sys.stderr, flush=True)
+
+
+if __name__ == "__main__":
+    sys.exit(main())
