@@ -8,15 +8,14 @@ from modest_rotor.core.balance import draw_balance
 from modest_rotor.core.job import Job
 from modest_rotor.core.next_step import next_steps
 from modest_rotor.core.options.compare import Year, compare
-from modest_rotor.core.options.found_machine import FoundMachine, find_machine, reference_set
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.options.found_machine import find_machine
 from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.duty import assess_duty
 from modest_rotor.core.stations.plate import assess_plate, plate_facts
 from modest_rotor.core.stations.set_answer import answer_set
-from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of, set_facts
+from modest_rotor.core.stations.set_facts import THIS_MOTOR, motor_of, set_facts
 
 
 def assess(job: Job) -> Assessment:
@@ -27,7 +26,8 @@ def assess(job: Job) -> Assessment:
         valid job: contradictions come back as findings.
     """
     case = build_case(job)
-    sets = tuple(answer_set(facts, case.plate, case.wheel) for facts in case.sets)
+    earlier = (None, *case.sets)
+    sets = tuple(answer_set(facts, earlier[i], case.plate, case.wheel) for i, facts in enumerate(case.sets))
     findings = judge(case)
     steps = next_steps(case)
     return Assessment(
@@ -51,23 +51,21 @@ def build_case(job: Job) -> Case:
     plate = plate_facts(document.plate)
     sets = tuple(set_facts(reading, number, plate, wheel) for number, reading in enumerate(document.readings, 1))
     motor = motor_of(plate, THIS_MOTOR)
-    found = find_machine(wheel, plate, motor, sets, document.duty.fixed_pressure, document.call.is_dead)
-    year = _year(job, found, sets)
+    found = find_machine(wheel, plate, motor, sets, document.duty.fixed_part(wheel), document.call.is_dead)
+    year = _year(job)
     options = compare(found, year)
     return Case(job=job, plate=plate, motor=motor, sets=sets, found=found, year=year, options=options)
 
 
-def _year(job: Job, found: FoundMachine | str, sets: tuple[SetFacts, ...]) -> Year:
+def _year(job: Job) -> Year:
     call = job.document.call
-    entry = call.minimum_water_flow if job.machine.wheel is Wheel.PUMP else call.minimum_airflow
-    reference = reference_set(sets)
-    flow = reference.flow if reference and not isinstance(found, str) else None
+    least = call.minimum_flow(job.machine.wheel)
     return Year(
         duty=job.document.duty,
         answer=assess_duty(job.document.duty),
         costs=job.document.options,
         currency=job.currency,
-        least_share=entry.si / flow.value if entry and flow and flow.value > 0 else None,
+        least_flow_m3s=least.si if least else None,
         protected=call.is_protected,
         dead=call.is_dead,
     )

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from enum import StrEnum
 
+from pydantic import Field
+
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
@@ -29,6 +31,7 @@ class Finding(Frozen):
     sentence: Phrase
     action: str
     source: str
+    standing: bool = Field(default=False, description="stands on every job, so it says nothing of this one")
 
 
 class BalanceCurve(Frozen):

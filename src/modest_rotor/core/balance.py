@@ -6,7 +6,7 @@ import numpy as np
 
 from modest_rotor.core.assessment import Balance, BalanceCurve, BalancePoint, Readout
 from modest_rotor.core.estimate import Estimate
-from modest_rotor.core.options.compare import OptionAnswer, flow_quantity, pressure_quantity
+from modest_rotor.core.options.compare import OptionAnswer, StepAnswer, flow_quantity, pressure_quantity
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import tap_pressure
 from modest_rotor.core.phrase import Figure, figure
@@ -32,8 +32,8 @@ def draw_balance(case: Case, answers: tuple[SetAnswer, ...]) -> Balance:
         curves=_curves(machine, case.options.options) if machine else (),
         points=(*_set_points(machine, case.sets), *_option_points(case.options.options)) if machine else (),
         readouts=(
-            *(_set_readout(facts, answer) for facts, answer in zip(case.sets, answers, strict=True)),
-            *map(_option_readout, case.options.options),
+            *(_set_readout(machine, facts, answer) for facts, answer in zip(case.sets, answers, strict=True)),
+            *(_option_readout(option, step) for option in case.options.options for step in option.steps),
         ),
         waits=_waits(case),
     )
@@ -123,8 +123,9 @@ def _option_points(options: tuple[OptionAnswer, ...]) -> tuple[BalancePoint, ...
     )
 
 
-def _set_readout(facts: SetFacts, answer: SetAnswer) -> Readout:
+def _set_readout(machine: FoundMachine | None, facts: SetFacts, answer: SetAnswer) -> Readout:
     running = facts.running
+    flow = _set_point(machine, facts)[0] if machine else None
 
     def read(quantity: str, value: Estimate | None) -> Figure | None:
         return figure(quantity, value, "measured") if value else None
@@ -134,7 +135,7 @@ def _set_readout(facts: SetFacts, answer: SetAnswer) -> Readout:
         label=f"{facts.number} {facts.name}".strip(),
         series="copper",
         group="sets",
-        flow=answer.flow,
+        flow=answer.flow or (figure(flow_quantity(machine), flow, "estimated") if machine and flow else None),
         speed=read("speed", running.speed),
         slip=answer.slip.figure,
         shaft_power=answer.shaft_power.figure,
@@ -143,17 +144,16 @@ def _set_readout(facts: SetFacts, answer: SetAnswer) -> Readout:
     )
 
 
-def _option_readout(option: OptionAnswer) -> Readout:
-    first = option.steps[0]
+def _option_readout(option: OptionAnswer, step: StepAnswer) -> Readout:
     return Readout(
-        id=option.letter,
+        id=f"{option.letter}-{step.id}",
         label=option.letter,
         series=option.series,
-        group="options",
-        flow=first.flow,
-        speed=first.speed,
-        shaft_power=first.shaft_power,
-        input_power=first.input_power,
+        group=step.id,
+        flow=step.flow,
+        speed=step.speed,
+        shaft_power=step.shaft_power,
+        input_power=step.input_power,
     )
 
 

@@ -172,10 +172,10 @@ def _duty(case: Case) -> Iterator[Next]:
             "How part flow is met today.",
             "It decides what the machine of today takes there.",
         )
-    if case.wheel is Wheel.PUMP and duty.fixed_pressure is None:
+    if case.wheel is Wheel.PUMP and duty.static_lift is None:
         yield _next(
             Station.DUTY,
-            "duty/fixed_pressure",
+            "duty/static_lift",
             "Static lift of the pump.",
             "With lift, slowing the pump saves far less.",
         )

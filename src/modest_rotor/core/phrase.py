@@ -6,6 +6,7 @@ from typing import Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
+from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate
 
 Basis = Literal["measured", "plate", "estimated", "assumed", "worked out", "typed"]
@@ -26,6 +27,7 @@ class Figure(Frozen):
     low: float | None = Field(default=None, description="lower end, for a lopsided range")
     high: float | None = Field(default=None, description="upper end; absent when the range is open upward")
     basis: Basis = "worked out"
+    entry: Entry | None = Field(default=None, description="what was typed, where the figure is just that")
 
 
 Phrase = tuple[str | Figure, ...]
@@ -37,6 +39,11 @@ def figure(quantity: str, value: Estimate | float, basis: Basis = "worked out") 
     if isinstance(value, Estimate):
         return Figure(quantity=quantity, value=value.value, band=value.band if value.parts else None, basis=basis)
     return Figure(quantity=quantity, value=value, basis=basis)
+
+
+def as_typed(quantity: str, entry: Entry, basis: Basis) -> Figure:
+    """A figure that is just what was typed, so that it is shown no finer than it was read."""
+    return Figure(quantity=quantity, value=entry.si, basis=basis, entry=entry)
 
 
 def plain(phrase: Phrase) -> str:

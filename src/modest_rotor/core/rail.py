@@ -6,8 +6,7 @@ from modest_rotor.core.assessment import BoardLine, Finding, Next, RailEntry, Se
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import OptionAnswer, flow_quantity
 from modest_rotor.core.options.contract import OptionKind
-from modest_rotor.core.phrase import Figure, Phrase, figure
-from modest_rotor.core.rules.book import STANDING
+from modest_rotor.core.phrase import Figure, Phrase, as_typed, figure
 from modest_rotor.core.rules.case import Case
 
 BUILT = (Station.CALL, Station.PLATE, Station.READINGS, Station.DUTY, Station.OPTIONS)
@@ -45,17 +44,22 @@ def tell_on_board(case: Case, findings: tuple[Finding, ...], steps: tuple[Next, 
     """The job in one line, what it waits for and where it stands."""
     # A stop that is known from the start (a protected duty) is told; the job itself goes on.
     first = steps[0] if steps else None
-    own = [finding for finding in findings if finding.rule not in STANDING]
+    own = [finding for finding in findings if not finding.standing]
     return BoardLine(
         sentence=_headline(case, own),
-        waits_for="".join(piece for piece in first.sentence if isinstance(piece, str)) if first else "a decision",
+        waits_for=_as_wait(first.sentence) if first else "a decision",
         stands_at=first.station if first else Station.OPTIONS,
         stopped=any(finding.severity is Severity.STOP for finding in findings),
     )
 
 
+def _as_wait(sentence: Phrase) -> str:
+    words = "".join(piece for piece in sentence if isinstance(piece, str)).rstrip(".")
+    return words[:1].lower() + words[1:]
+
+
 def _worst(station: Station, findings: tuple[Finding, ...]) -> Severity | None:
-    own = [finding for finding in findings if finding.station is station and finding.rule not in STANDING]
+    own = [finding for finding in findings if finding.station is station and not finding.standing]
     return own[0].severity if own else None
 
 
@@ -69,14 +73,14 @@ def _call(case: Case) -> tuple[Phrase, bool]:
 
 
 def _plate(case: Case) -> tuple[Phrase, bool]:
-    plate = case.plate
+    plate = case.job.document.plate
     pieces: list[str | Figure] = []
-    if plate.rated_power_w is not None:
-        pieces.append(figure("rated_power", plate.rated_power_w, "plate"))
-    if plate.poles is not None:
-        pieces.append(f"{plate.poles}-pole")
-    if plate.rated_current_a is not None:
-        pieces.append(figure("rated_current", plate.rated_current_a, "plate"))
+    if plate.rated_power is not None:
+        pieces.append(as_typed("rated_power", plate.rated_power, "plate"))
+    if case.plate.poles is not None:
+        pieces.append(f"{case.plate.poles}-pole")
+    if plate.rated_current is not None:
+        pieces.append(as_typed("rated_current", plate.rated_current, "plate"))
     return (_listed(pieces), False) if pieces else (("waits for a plate",), True)
 
 

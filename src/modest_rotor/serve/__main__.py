@@ -6,6 +6,7 @@ import argparse
 import fcntl
 import json
 import os
+import signal
 import socket
 import sys
 import threading
@@ -47,6 +48,8 @@ class _Server(uvicorn.Server):
 def main(arguments: list[str] | None = None) -> int:
     """Run until interrupted; gives the exit code."""
     options = _parser().parse_args(arguments)
+    for ending in (signal.SIGTERM, signal.SIGHUP):
+        signal.signal(ending, _stop_as_by_ctrl_c)
     try:
         with _alone_in(options.data, options.port) as lock:
             if lock is None:
@@ -56,6 +59,11 @@ def main(arguments: list[str] | None = None) -> int:
         print(f"Modest Rotor did not start: {error}", file=sys.stderr)
         return 1
     return 0
+
+
+def _stop_as_by_ctrl_c(*_: object) -> None:
+    """A closed terminal or a plain kill must not leave the database behind."""
+    raise KeyboardInterrupt
 
 
 def default_data_directory() -> Path:

@@ -6,12 +6,13 @@ from dataclasses import dataclass
 
 from modest_rotor.core.economy import energy_kwh, simple_payback_years
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.estimate import Estimate, exactly
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.options.contract import Demand, Option, OptionKind, SolvedStep
 from modest_rotor.core.options.electronic import Electronic, standby_power
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
+from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_stop
 from modest_rotor.core.options.same_kind import SameKind
 from modest_rotor.core.phrase import Figure, Frozen, figure
 from modest_rotor.core.physics.fan import Wheel
@@ -21,8 +22,7 @@ from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
 OPTIONS: tuple[Option, ...] = (Keep(), SameKind(), Electronic())
 FULL_STEP = DutyStep(id="full", name="full flow")
-LESS_AIR = 0.97
-"""Share of today's flow below which an option is said to move less; nearer than that no flow meter tells them apart."""
+STOPPED = "withheld: the stop stands first"
 GENERIC = (
     "Generic curve of the kind of wheel and generic motor losses: our judgement, no source; affinity laws: AMCA 201."
 )
@@ -57,6 +57,7 @@ class OptionAnswer(Frozen):
     payback: Result
     cost: Figure | None
     limits: tuple[str, ...]
+    stop: str | None
 
 
 class OptionsAnswer(Frozen):
@@ -75,7 +76,7 @@ class Year:
     answer: DutyAnswer
     costs: OptionCosts
     currency: str | None
-    least_share: float | None
+    least_flow_m3s: float | None
     protected: bool
     dead: bool = False
 
@@ -89,6 +90,11 @@ class Year:
         """Hours of all steps, when they make a possible year."""
         return self.answer.hours.figure.value if self.answer.hours.figure else None
 
+    @property
+    def least_words(self) -> str:
+        """How the least flow of a protected duty is called."""
+        return "the flow found" if self.least_flow_m3s is None else "the documented least"
+
     def cost(self, kind: OptionKind) -> Entry | None:
         """What an option costs fitted."""
         return {OptionKind.SAME_KIND: self.costs.same_kind_cost, OptionKind.ELECTRONIC: self.costs.electronic_cost}.get(
@@ -96,18 +102,60 @@ class Year:
         )
 
 
+@dataclass(frozen=True)
+class Solution:
+    """One option solved over the year: its steps, its energy or what that waits for, and what it does not do."""
+
+    option: Option
+    steps: tuple[SolvedStep, ...]
+    energy: Estimate | str
+    limits: tuple[str, ...]
+    stop: str | None
+
+    @property
+    def keeps(self) -> bool:
+        """Whether this is the yardstick."""
+        return self.option.kind is OptionKind.KEEP
+
+
 def compare(found: FoundMachine | str, year: Year) -> OptionsAnswer:
     """Solve every option at every step, and set the years beside each other."""
     if isinstance(found, str):
         return OptionsAnswer(waits=found, options=(), overlap=None)
     demands = _demands(found, year)
-    solved = {option.kind: option.solve(found, demands, year.duty.part_flow) for option in OPTIONS}
-    energies = {kind: _energy(kind, steps, year) for kind, steps in solved.items()}
+    today = Keep().solve(found, demands, year.duty.part_flow)
+    solutions = tuple(_solve(option, found, demands, today, year) for option in OPTIONS)
     answers = tuple(
-        _answer(letter, option, found, solved[option.kind], solved[OptionKind.KEEP], energies, year)
-        for letter, option in zip("ABC", OPTIONS, strict=True)
+        _answer(letter, solution, solutions[0], found, year) for letter, solution in zip("ABC", solutions, strict=True)
     )
-    return OptionsAnswer(waits=None, options=answers, overlap=_overlap(energies))
+    return OptionsAnswer(waits=None, options=answers, overlap=_overlap(solutions))
+
+
+def _solve(
+    option: Option, found: FoundMachine, demands: tuple[Demand, ...], today: tuple[SolvedStep, ...], year: Year
+) -> Solution:
+    if option.kind is OptionKind.KEEP:
+        limits = ("It is dead: it stands here as the yardstick only.",) if year.dead else ()
+        return Solution(option, today, _energy(option.kind, today, year), limits, None)
+    steps = option.solve(found, demands, year.duty.part_flow)
+    compared = tuple(
+        ComparedStep(asked.name or "a step", step, now, _least(found, now, year))
+        for asked, step, now in zip(year.steps, steps, today, strict=True)
+    )
+    stop = protected_stop(compared, year.least_words)
+    if stop:
+        withheld = tuple(SolvedStep(step.id, note=STOPPED) for step in steps)
+        return Solution(option, withheld, STOPPED, (), stop)
+    return Solution(option, steps, _energy(option.kind, steps, year), limits_of(compared, year.least_words), None)
+
+
+def _least(found: FoundMachine, today: SolvedStep, year: Year) -> Estimate | None:
+    """The least flow allowed at a step: as documented, else as found there; nothing where the duty is not protected."""
+    if not year.protected:
+        return None
+    if year.least_flow_m3s is not None and found.flow_is_measured:
+        return exactly(year.least_flow_m3s)
+    return today.flow
 
 
 def _demands(found: FoundMachine, year: Year) -> tuple[Demand, ...]:
@@ -121,8 +169,8 @@ def _demands(found: FoundMachine, year: Year) -> tuple[Demand, ...]:
 
 
 def _floor(found: FoundMachine, today: SolvedStep, year: Year) -> float:
-    if year.least_share is not None:
-        return year.least_share
+    if year.least_flow_m3s is not None and found.flow_is_measured:
+        return year.least_flow_m3s / found.flow.value
     return today.flow.value / found.flow.value if today.flow else 1.0
 
 
@@ -144,57 +192,29 @@ def _energy(kind: OptionKind, steps: tuple[SolvedStep, ...], year: Year) -> Esti
     return total
 
 
-def _answer(
-    letter: str,
-    option: Option,
-    found: FoundMachine,
-    steps: tuple[SolvedStep, ...],
-    solved_keep: tuple[SolvedStep, ...],
-    energies: dict[OptionKind, Estimate | str],
-    year: Year,
-) -> OptionAnswer:
-    energy, today = energies[option.kind], energies[OptionKind.KEEP]
+def _answer(letter: str, solution: Solution, yardstick: Solution, found: FoundMachine, year: Year) -> OptionAnswer:
+    option, energy, today = solution.option, solution.energy, yardstick.energy
     saved = (
-        today - energy if isinstance(energy, Estimate) and isinstance(today, Estimate) else _first_words(today, energy)
+        today - energy if isinstance(energy, Estimate) and isinstance(today, Estimate) else _first_words(energy, today)
     )
     price = year.duty.energy_price
     money_wait = _money_waits(found, year)
     cost = year.cost(option.kind)
-    keeps = option.kind is OptionKind.KEEP
     return OptionAnswer(
         letter=letter,
         kind=option.kind,
         title=option.title,
         series=option.series,
-        steps=tuple(_step(asked, step, found) for asked, step in zip(year.steps, steps, strict=True)),
-        energy=_energy_result(option, steps, energy, year),
+        steps=tuple(_step(asked, step, found) for asked, step in zip(year.steps, solution.steps, strict=True)),
+        energy=_energy_result(option, solution.steps, energy, year),
         money=_priced("Energy cost a year", energy, price, money_wait),
-        saved_energy=_saved_energy(saved, today, energy, keeps),
-        saved_money=_priced("Saved a year", saved, price, money_wait, keeps),
-        payback=_payback(saved, price, cost, money_wait, keeps),
+        saved_energy=_saved_energy(saved, today, energy, solution.keeps),
+        saved_money=_priced("Saved a year", saved, price, money_wait, solution.keeps),
+        payback=_payback(saved, price, cost, money_wait, solution.keeps),
         cost=figure("cost", read_by_meter(cost, "cost", "cost"), "estimated") if cost else None,
-        limits=_limits(option, steps, solved_keep, year),
+        limits=solution.limits,
+        stop=solution.stop,
     )
-
-
-def _limits(
-    option: Option, steps: tuple[SolvedStep, ...], today: tuple[SolvedStep, ...], year: Year
-) -> tuple[str, ...]:
-    """What this option does not do, or does otherwise than the machine of today."""
-    if option.kind is OptionKind.KEEP:
-        return ("It is dead: it stands here as the yardstick only.",) if year.dead else ()
-    named = [
-        asked.name or "a step"
-        for asked, step, now in zip(year.steps, steps, today, strict=True)
-        if _moves_less(step, now)
-    ]
-    less = (f"Moves less than today at {' and '.join(named)}; part of the saving is that.",) if named else ()
-    beyond = tuple(dict.fromkeys(step.note for step in steps if "next size up" in step.note))
-    return (*less, *beyond)
-
-
-def _moves_less(step: SolvedStep, today: SolvedStep) -> bool:
-    return bool(step.flow and today.flow and step.flow.value < LESS_AIR * today.flow.value)
 
 
 def _first_words(*values: Estimate | str) -> str:
@@ -322,9 +342,9 @@ def _payback(
     return worked.model_copy(update={"figure": worked.figure.model_copy(update={"low": years.low, "high": years.high})})
 
 
-def _overlap(energies: dict[OptionKind, Estimate | str]) -> str | None:
+def _overlap(solutions: tuple[Solution, ...]) -> str | None:
     """One sentence on whether the saving chooses between the two replacements."""
-    new, electronic = energies[OptionKind.SAME_KIND], energies[OptionKind.ELECTRONIC]
+    _, new, electronic = (solution.energy for solution in solutions)
     if isinstance(new, str) or isinstance(electronic, str):
         return None
     difference = new - electronic

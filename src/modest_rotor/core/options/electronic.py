@@ -62,5 +62,5 @@ def _noted(step: SolvedStep, demand: Demand, rated_watts_per_rpm: float) -> Solv
     if step.shaft_power and step.speed:
         load = step.shaft_power.value / step.speed.value / rated_watts_per_rpm
         if load > TORQUE_LIMIT:
-            notes.append(f"needs {load:.0%} of the plate's torque: take the next size up")
+            notes.append(f"needs {100 * load:.0f} % of the plate's torque: take the next size up")
     return SolvedStep(**{**step.__dict__, "note": "; ".join(filter(None, [step.note, *notes]))})

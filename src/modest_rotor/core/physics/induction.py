@@ -50,7 +50,7 @@ def poles_from_rated_speed(speed_rpm: float, frequency_hz: float) -> int:
     gap = slip(speed_rpm, synchronous_speed_rpm(frequency_hz, poles))
     if gap > LARGEST_ORDINARY_SLIP:
         raise OutsideValidity(
-            f"No ordinary pole count fits {speed_rpm:,.0f} rpm at {frequency_hz:g} Hz; the slip would be {gap:.0%}."
+            f"No ordinary pole count fits {speed_rpm:,.0f} rpm at {frequency_hz:g} Hz; the slip would be {100 * gap:.0f} %."
         )
     if gap == 0:
         raise OutsideValidity(

@@ -28,11 +28,6 @@ RULES: tuple[Rule, ...] = (
     evidence.assumed_no_lift,
 )
 
-STANDING = frozenset(
-    {"isolate_before_plate", "live_readings", "dead_motor_restart", "electronic_wiring", "heat_after_airflow"}
-)
-"""Rules whose cautions stand on every job, so that they say nothing of this one in its summary."""
-
 
 def judge(case: Case) -> tuple[Finding, ...]:
     """All findings of a case, stops first, otherwise in the book's order."""

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
@@ -36,8 +37,6 @@ class Case:
         return self.job.machine.wheel
 
     @property
-    def least_flow(self) -> float | None:
-        """The documented least flow in m³/s, if one is recorded."""
-        call = self.job.document.call
-        entry = call.minimum_water_flow if self.wheel is Wheel.PUMP else call.minimum_airflow
-        return entry.si if entry else None
+    def least_flow(self) -> Entry | None:
+        """The documented least flow of what the wheel moves, if one is recorded."""
+        return self.job.document.call.minimum_flow(self.wheel)

@@ -7,7 +7,7 @@ import math
 from modest_rotor.core.assessment import Finding, Severity
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.job import Station
-from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.set_answer import METHOD_LABELS
@@ -35,7 +35,7 @@ def above_synchronous(case: Case) -> tuple[Finding, ...]:
 
 def amps_over_plate(case: Case) -> tuple[Finding, ...]:
     """Line amps above the plate's, beyond the meter's band."""
-    rated = case.plate.rated_current_a
+    rated = case.job.document.plate.rated_current
     return tuple(
         _finding(
             "amps_over_plate",
@@ -44,7 +44,7 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
                 f"Amps are over the plate in {facts.title}: ",
                 figure("current", facts.running.current, "measured"),
                 " against ",
-                figure("current", rated, "plate"),
+                as_typed("rated_current", rated, "plate"),
                 ".",
             ),
             "The motor heats beyond its plate unless it has a service factor. Find the reason before leaving it so.",
@@ -54,7 +54,7 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
         if rated
         and facts.on_full_tap
         and facts.running.current
-        and facts.running.current.value - facts.running.current.band > rated
+        and facts.running.current.value - facts.running.current.band > rated.si
     )
 
 

@@ -5,7 +5,8 @@ from __future__ import annotations
 from modest_rotor.core.assessment import Finding, Severity
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import flow_quantity
-from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.phrase import Phrase, as_typed, figure
+from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 
 PROTECTION = "Common practice; the code authority and the appliance's listing decide."
@@ -42,14 +43,14 @@ def found_below_minimum(case: Case) -> tuple[Finding, ...]:
     machine, least = case.machine, case.least_flow
     if not case.job.document.call.is_protected or machine is None or least is None or not machine.flow_is_measured:
         return ()
-    if machine.flow.value >= least:
+    if machine.flow.value >= least.si:
         return ()
     name = flow_quantity(machine)
     sentence: Phrase = (
         "The flow found, ",
         figure(name, machine.flow, "measured"),
         ", is below the documented least of ",
-        figure(name, least, "typed"),
+        as_typed(name, least, "typed"),
         ".",
     )
     action = "Report it before going on. Options are worked at the documented least, not at the flow found."
@@ -86,5 +87,7 @@ def protection_unanswered(case: Case) -> tuple[Finding, ...]:
 def _least(case: Case) -> Phrase:
     if case.least_flow is None:
         return ("that found today",)
-    name = "water_flow" if case.job.document.call.minimum_water_flow else "airflow"
-    return ("the documented ", figure(name, case.least_flow, "typed"))
+    return (
+        "the documented ",
+        as_typed("water_flow" if case.wheel is Wheel.PUMP else "airflow", case.least_flow, "typed"),
+    )

@@ -61,5 +61,11 @@ def heat_after_airflow(case: Case) -> tuple[Finding, ...]:
 
 def _caution(rule: str, station: Station, sentence: str, action: str) -> Finding:
     return Finding(
-        rule=rule, severity=Severity.CAUTION, station=station, sentence=(sentence,), action=action, source=SAFE_WORK
+        rule=rule,
+        severity=Severity.CAUTION,
+        station=station,
+        sentence=(sentence,),
+        action=action,
+        source=SAFE_WORK,
+        standing=True,
     )

@@ -5,6 +5,7 @@ from __future__ import annotations
 from enum import StrEnum
 
 from modest_rotor.core.entry import Entry
+from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.sheet import Sheet, asked, chosen, told
 
 
@@ -56,6 +57,10 @@ class Call(Sheet):
     def is_protected(self) -> bool:
         """Whether the flow is protected; an unanswered question is not a yes, and the rail says it is unanswered."""
         return self.protected not in (None, Protected.NO)
+
+    def minimum_flow(self, wheel: Wheel | None) -> Entry | None:
+        """The documented least flow of what the wheel moves."""
+        return self.minimum_water_flow if wheel is Wheel.PUMP else self.minimum_airflow
 
     @property
     def is_dead(self) -> bool:

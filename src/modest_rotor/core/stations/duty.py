@@ -10,6 +10,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate, exactly
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, told
 from modest_rotor.core.working import Result, given, result, waiting
 
@@ -43,11 +44,14 @@ class Duty(Sheet):
     part_flow: PartFlow | None = chosen(
         "How does it meet a part step today?", "Decides what the machine of today takes there."
     )
-    fixed_pressure: Entry | None = asked(
-        "fixed_pressure",
-        "Pressure that stays at no flow",
+    held_pressure: Entry | None = asked(
+        "held_pressure",
+        "Duct pressure that is held",
         "estimated",
-        "Static lift of a pump, or a duct pressure that is held; 0 for an open duct.",
+        "By a controller, whatever the flow; 0 for an ordinary duct.",
+    )
+    static_lift: Entry | None = asked(
+        "static_lift", "Static lift", "estimated", "Height the water is lifted; 0 in a closed circuit."
     )
     energy_price: Entry | None = asked(
         "energy_price", "Energy price", "typed", "Per kWh, taxes as the customer pays them."
@@ -55,6 +59,10 @@ class Duty(Sheet):
     currency: str | None = Field(
         default=None, title="Currency", description="Three letters, for example USD or EUR.", pattern=r"^[A-Z]{3}$"
     )
+
+    def fixed_part(self, wheel: Wheel | None) -> Entry | None:
+        """The pressure that stays at no flow, of the kind that the wheel's system can have."""
+        return self.static_lift if wheel is Wheel.PUMP else self.held_pressure
 
 
 class DutyAnswer(Frozen):

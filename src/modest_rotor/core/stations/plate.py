@@ -23,7 +23,7 @@ class Plate(Sheet):
     rated_current: Entry | None = asked("rated_current", "Full-load amps", "plate", "At rated volts and rated power.")
     rated_speed: Entry | None = asked("rated_speed", "Rated speed", "plate", "Full-load speed, on the high tap.")
     frequency: Entry | None = asked("frequency", "Frequency", "plate", "50 or 60 Hz.")
-    phases: Literal[1, 3] | None = chosen("Phases", "One or three.")
+    phases: Literal[1, 3] | None = chosen("Phases")
     run_capacitance: Entry | None = asked(
         "capacitance", "Run capacitor", "plate", "Microfarads on the capacitor's own label."
     )

@@ -8,6 +8,7 @@ from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.induction import slip
+from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
@@ -51,10 +52,11 @@ class SetAnswer(Frozen):
     pressure: Result
     flow: Figure | None
     questions: tuple[Phrase, ...]
+    changes: tuple[Change, ...]
 
 
-def answer_set(facts: SetFacts, plate: PlateFacts, wheel: Wheel | None) -> SetAnswer:
-    """The set's answer for the reader."""
+def answer_set(facts: SetFacts, before: SetFacts | None, plate: PlateFacts, wheel: Wheel | None) -> SetAnswer:
+    """The set's answer for the reader, with what changed since the set before it."""
     return SetAnswer(
         id=facts.id,
         number=facts.number,
@@ -67,6 +69,7 @@ def answer_set(facts: SetFacts, plate: PlateFacts, wheel: Wheel | None) -> SetAn
         pressure=_pressure(facts, wheel),
         flow=figure("water_flow" if wheel is Wheel.PUMP else "airflow", facts.flow, "measured") if facts.flow else None,
         questions=_questions(facts, plate),
+        changes=changes(before, facts, wheel) if before else (),
     )
 
 
@@ -117,7 +120,7 @@ def _method_result(method: LoadByMethod, label: str, facts: SetFacts, plate: Pla
     corrected = method.shaft_power and plate.rated_power_w
     value = method.shaft_power.value / plate.rated_power_w if corrected else method.formula_load  # type: ignore[union-attr, operator]
     shares = method.shaft_power.shares() if method.shaft_power else {}
-    remarks = () if by_watts else (f"The plain formula gives {method.formula_load:.0%}. {LEAN}",)
+    remarks = () if by_watts else (f"The plain formula gives {100 * method.formula_load:.0f} %. {LEAN}",)
     worked = result(
         label,
         "load",
@@ -191,7 +194,7 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
 def _efficiency_origin(bound: float | None) -> str:
     if bound is None:
         return "typical of the kind"
-    return f"typical of the kind, cut off below {bound:.0%}, the least that the plate's volts × amps allow"
+    return f"typical of the kind, cut off below {100 * bound:.0f} %, the least that the plate's volts × amps allow"
 
 
 def _load(facts: SetFacts, plate: PlateFacts) -> Result:

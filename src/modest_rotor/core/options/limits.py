@@ -1,0 +1,66 @@
+"""What an option does not do, or may not do: less flow than today, more than its size, a protected flow not kept."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.options.contract import SolvedStep
+
+LESS_AIR = 0.97
+"""Share of today's flow below which an option is said to move less; nearer than that no flow meter tells them apart."""
+
+
+@dataclass(frozen=True)
+class ComparedStep:
+    """One duty step of an option beside today's, with the least flow that is allowed there, if any is."""
+
+    name: str
+    step: SolvedStep
+    today: SolvedStep
+    least: Estimate | None
+
+
+def limits_of(steps: tuple[ComparedStep, ...], least_words: str) -> tuple[str, ...]:
+    """Sentences on what the option does otherwise than the machine of today.
+
+    :param least_words: how the least flow is called in a sentence, for example “the documented least”.
+    """
+    less = [step.name for step in steps if _moves_less(step)]
+    words = (f"Moves less than today at {' and '.join(less)}; part of the saving is that.",) if less else ()
+    larger = tuple(dict.fromkeys(step.step.note for step in steps if "next size up" in step.step.note))
+    unsure = tuple(
+        f"At {step.name} it may move up to {100 * shortfall:.0f} % less than {least_words}: protected duty, prove the flow before leaving."
+        for step in steps
+        if (shortfall := _possible_shortfall(step)) >= 0.005
+    )
+    return (*words, *larger, *unsure)
+
+
+def protected_stop(steps: tuple[ComparedStep, ...], least_words: str) -> str | None:
+    """The sentence that stops an option which would, beyond its band, move less than a protected duty allows."""
+    short = [step.name for step in steps if _surely_short(step)]
+    if not short:
+        return None
+    return f"At {' and '.join(short)} it would move less than {least_words}. This is a protected duty: nothing is worked out for it."
+
+
+def _moves_less(step: ComparedStep) -> bool:
+    now, today = step.step.flow, step.today.flow
+    return bool(now and today and now.value < LESS_AIR * today.value)
+
+
+def _surely_short(step: ComparedStep) -> bool:
+    margin = _margin(step)
+    return margin is not None and margin.value + margin.band < -1e-9 * abs(margin.value)
+
+
+def _possible_shortfall(step: ComparedStep) -> float:
+    margin = _margin(step)
+    if margin is None or step.least is None:
+        return 0.0
+    return max(margin.band - margin.value, 0.0) / step.least.value
+
+
+def _margin(step: ComparedStep) -> Estimate | None:
+    return step.step.flow - step.least if step.step.flow and step.least else None

@@ -1,0 +1,44 @@
+"""What changed from one set of readings to the next, and whether it is more than the meters can tell."""
+
+from __future__ import annotations
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.phrase import Figure, Frozen, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.set_facts import SetFacts
+
+
+class Change(Frozen):
+    """One reading of a set less the same reading of the set before it."""
+
+    field: str
+    figure: Figure
+    beyond: bool
+
+
+def changes(before: SetFacts, after: SetFacts, wheel: Wheel | None) -> tuple[Change, ...]:
+    """Every reading that both sets have, as a difference with its 95 % band.
+
+    Both were taken with the same meters, so what a meter is off in both falls out of the difference.
+
+    :param before: the earlier set.
+    :param after: the later set.
+    :param wheel: what the motor drives; it settles in which quantities pressure and flow are told.
+
+    Source: law of propagation of uncertainty with shared sources, JCGM 100 (GUM) 5.2.
+    """
+    pump = wheel is Wheel.PUMP
+    read = (
+        ("voltage", "voltage", before.running.voltage, after.running.voltage),
+        ("current", "current", before.running.current, after.running.current),
+        ("input_power", "input_power", before.running.input_power, after.running.input_power),
+        ("speed", "speed", before.running.speed, after.running.speed),
+        ("pressure", "pump_differential" if pump else "pressure", before.pressure, after.pressure),
+        ("flow", "water_flow" if pump else "airflow", before.flow, after.flow),
+    )
+    return tuple(_change(field, name, old, new) for field, name, old, new in read if old and new)
+
+
+def _change(field: str, quantity: str, before: Estimate, after: Estimate) -> Change:
+    difference = after - before
+    return Change(field=field, figure=figure(quantity, difference), beyond=abs(difference.value) > difference.band)

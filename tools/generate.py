@@ -1,0 +1,113 @@
+"""Writes what is generated from the core: the API's description, the facts of every field, the schema of the job file.
+
+``python tools/generate.py`` rewrites the files; ``--check`` only says whether they are up to date.
+"""
+
+from __future__ import annotations
+
+import json
+import subprocess
+import sys
+import tempfile
+from pathlib import Path
+from types import UnionType
+from typing import Any, Literal, Union, get_args, get_origin
+
+from pydantic import BaseModel
+
+from modest_rotor.api.app import create_app
+from modest_rotor.api.reference import quantities
+from modest_rotor.core.job import JobDocument, Machine
+from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.formats.job_file import job_schema
+
+ROOT = Path(__file__).resolve().parents[1]
+GENERATED = ROOT / "web" / "src" / "generated"
+HEADER = "// Written by tools/generate.py from the core's models. Never edited.\n"
+
+
+def main() -> int:
+    """Write or check every generated file."""
+    files = {
+        GENERATED / "openapi.json": _pretty(create_app().openapi()),
+        GENERATED / "fields.ts": _fields(),
+        GENERATED / "quantities.ts": _quantities(),
+        ROOT / "docs" / "formats" / "job-1.schema.json": _pretty(job_schema()),
+    }
+    files[GENERATED / "api.ts"] = _types(files[GENERATED / "openapi.json"])
+    if "--check" in sys.argv:
+        stale = [path for path, text in files.items() if not path.exists() or path.read_text(encoding="utf-8") != text]
+        for path in stale:
+            print(f"{path.relative_to(ROOT)} is out of date: run python tools/generate.py")
+        return 1 if stale else 0
+    for path, text in files.items():
+        path.parent.mkdir(parents=True, exist_ok=True)
+        path.write_text(text, encoding="utf-8")
+    return 0
+
+
+def _pretty(data: Any) -> str:
+    return json.dumps(data, indent=2, ensure_ascii=False) + "\n"
+
+
+def _types(description: str) -> str:
+    with tempfile.TemporaryDirectory() as folder:
+        source, target = Path(folder) / "openapi.json", Path(folder) / "api.ts"
+        source.write_text(description, encoding="utf-8")
+        command = ["npx", "--no-install", "openapi-typescript", str(source), "-o", str(target)]
+        subprocess.run(command, cwd=ROOT / "web", check=True, capture_output=True)
+        return target.read_text(encoding="utf-8")
+
+
+def _fields() -> str:
+    facts: dict[str, dict[str, Any]] = {}
+    _collect(Machine, "machine", facts)
+    _collect(JobDocument, "", facts)
+    body = json.dumps(facts, indent=2, ensure_ascii=False)
+    return f"{HEADER}export const fields = {body} as const;\n\nexport type FieldName = keyof typeof fields;\n"
+
+
+def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any]]) -> None:
+    """Facts of every leaf field; the item of a list stands as ``*`` in its name."""
+    for name, info in model.model_fields.items():
+        path = f"{prefix}/{name}" if prefix else name
+        inner = _model_in(info.annotation)
+        quantity = quantity_of(model, name)
+        if inner and not quantity:
+            listed = get_origin(info.annotation) is tuple
+            _collect(inner, f"{path}/*" if listed else path, facts)
+        elif info.title:
+            fact: dict[str, Any] = {"label": info.title, "help": info.description or ""}
+            if quantity:
+                extra = info.json_schema_extra
+                assert isinstance(extra, dict)
+                fact |= {"quantity": quantity, "basis": extra["basis"]}
+            choices = _choices(info.annotation)
+            facts[path] = fact | ({"choices": choices} if choices else {})
+
+
+def _model_in(annotation: Any) -> type[BaseModel] | None:
+    for part in (annotation, *get_args(annotation)):
+        if isinstance(part, type) and issubclass(part, BaseModel):
+            return part
+    return None
+
+
+def _choices(annotation: Any) -> list[Any]:
+    parts = get_args(annotation) if get_origin(annotation) in (Union, UnionType) else (annotation,)
+    for part in parts:
+        if get_origin(part) is Literal:
+            return list(get_args(part))
+        if isinstance(part, type) and hasattr(part, "__members__"):
+            return [member.value for member in part]  # type: ignore[attr-defined]
+    return []
+
+
+def _quantities() -> str:
+    table = {name: facts.model_dump() for name, facts in quantities().items()}
+    body = json.dumps(table, indent=2, ensure_ascii=False)
+    return f"{HEADER}export const quantities = {body} as const;\n\nexport type QuantityName = keyof typeof quantities;\n"
+
+
+if __name__ == "__main__":
+    sys.exit(main())

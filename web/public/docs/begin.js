@@ -1,0 +1,1 @@
+window.SwaggerUIBundle({ url: "/api/openapi.json", dom_id: "#api", validatorUrl: null, deepLinking: true });

@@ -1,0 +1,265 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useRef, useState } from "react";
+
+import type { Figure, Schemas, Station } from "../shared/api";
+import { BalanceChart } from "../shared/BalanceChart";
+import { unitOf } from "../shared/figures";
+import { useJob } from "../shared/job";
+import { colourOf, InlineMark } from "../shared/marks";
+import { Micro, Press, Small } from "../shared/parts";
+import { useUnits } from "../shared/units";
+import { FigureText } from "../shared/Words";
+
+type Balance = Schemas["Balance"];
+type Readout = Schemas["Readout"];
+
+const SETS = "sets";
+const MOST_SETS_SHOWN = 2;
+
+/** What the balance shows: the sets as read, or the options at one step of the year. */
+interface Shown {
+  group: string;
+  setGroup: (group: string) => void;
+  groups: { id: string; label: string }[];
+  balance: Balance;
+  readouts: Readout[];
+}
+
+/** The balance follows the work: what was read until Duty, then the options at a step that the reader picks. */
+function useShown(station: Station): Shown {
+  const { assessment } = useJob();
+  const { balance, options } = assessment;
+  const [picked, setPicked] = useState<string | null>(null);
+  const steps = options.options[0]?.steps ?? [];
+  const groups = [
+    { id: SETS, label: "as read" },
+    ...steps.map((step, index) => ({ id: step.id, label: step.name || `step ${index + 1}` })),
+  ];
+  const usual = ["duty", "options"].includes(station) ? (steps[0]?.id ?? SETS) : SETS;
+  const group = picked && groups.some(({ id }) => id === picked) ? picked : usual;
+  const own = balance.readouts.filter((readout) => readout.group === group);
+  return { group, setGroup: setPicked, groups, balance, readouts: group === SETS ? own.slice(-MOST_SETS_SHOWN) : own };
+}
+
+/** The balance beside the sheet on a wide screen. */
+export function BalancePane({ station }: { station: Station }) {
+  const shown = useShown(station);
+  return (
+    <>
+      <Box display="flex" alignItems="baseline" gap="12px" minHeight="47px" pt="10px">
+        <Box as="h2" fontSize="title" fontWeight={600}>
+          Balance
+        </Box>
+      </Box>
+      <Picture shown={shown} />
+    </>
+  );
+}
+
+function Picture({ shown }: { shown: Shown }) {
+  const { group, setGroup, groups, balance } = shown;
+  const curves = balance.curves.filter((curve) => curve.kind === "system" || curveGroup(curve.id) === group);
+  const points = balance.points.filter((point) => point.group === group);
+  return (
+    <>
+      {groups.length > 1 && balance.curves.length > 0 && (
+        <Box role="group" aria-label="What the balance shows" display="flex" flexWrap="wrap" mb="6px" gap="0">
+          {groups.map(({ id, label }) => (
+            <GroupCell
+              key={id}
+              type="button"
+              aria-pressed={group === id}
+              chosen={group === id ? "yes" : undefined}
+              onClick={() => setGroup(id)}
+            >
+              {label}
+            </GroupCell>
+          ))}
+        </Box>
+      )}
+      <BalanceChart
+        flowQuantity={balance.flow_quantity}
+        pressureQuantity={balance.pressure_quantity}
+        curves={curves}
+        points={points}
+        waits={balance.waits}
+      />
+      {curves.length > 0 &&
+        balance.waits.map((words) => (
+          <Small key={words} display="block" fontStyle="italic">
+            {words}
+          </Small>
+        ))}
+      <Readouts readouts={shown.readouts} balance={balance} />
+    </>
+  );
+}
+
+const GroupCell = chakra("button", {
+  base: { minHeight: "44px", px: "9px", fontSize: "small", color: "ink2", maxWidth: "150px" },
+  variants: { chosen: { yes: { color: "ink", fontWeight: 600, borderBottom: "3px solid", borderColor: "ink" } } },
+});
+
+function curveGroup(id: string) {
+  return id === "found" ? SETS : id.slice(id.indexOf("-") + 1);
+}
+
+const ROWS = [
+  { key: "flow", label: "flow", quantity: "airflow", waits: "waits for a flow" },
+  { key: "speed", label: "speed", quantity: "speed", waits: "waits for a speed" },
+  { key: "slip", label: "slip", quantity: "slip", waits: "waits for speed and plate" },
+  { key: "shaft_power", label: "shaft power", quantity: "shaft_power", waits: "waits for a load" },
+  { key: "input_power", label: "input power", quantity: "input_power", waits: "waits for watts" },
+  { key: "current", label: "amps", quantity: "current", waits: "waits for amps" },
+] as const;
+
+function quantityOfRow(row: (typeof ROWS)[number], balance: Balance) {
+  return row.key === "flow" ? balance.flow_quantity : row.quantity;
+}
+
+function Readouts({ readouts, balance }: { readouts: Readout[]; balance: Balance }) {
+  const { units, currency } = useUnits();
+  const rows = ROWS.filter((row) => readouts.length === 0 || readouts.some((readout) => readout[row.key]));
+  return (
+    <Box as="table" width="100%" borderCollapse="collapse" mt="14px" borderTop="1px solid" borderColor="rule">
+      <thead>
+        <tr>
+          <td />
+          <td />
+          {readouts.map((readout) => (
+            <Box as="th" key={readout.id} textAlign="left" fontWeight={400} py="5px">
+              <Box as="span" color={colourOf(readout.series)} fontSize="small">
+                <InlineMark series={readout.series} /> {readout.label}
+              </Box>
+            </Box>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <Box as="tr" key={row.key} borderTop="1px solid" borderColor="hair" verticalAlign="baseline">
+            <Box as="th" textAlign="left" fontWeight={400} fontSize="small" py="5px">
+              {row.label}
+            </Box>
+            <Box as="td" textAlign="right" pr="8px">
+              <Micro>{unitOf(quantityOfRow(row, balance), units, currency)}</Micro>
+            </Box>
+            {readouts.map((readout) => (
+              <Box
+                as="td"
+                key={readout.id}
+                fontSize={readouts.length > 2 ? "text" : row.key === "flow" ? "flow" : "figure"}
+              >
+                <Read figure={readout[row.key]} wrap={readouts.length > 2} />
+              </Box>
+            ))}
+            {readouts.length === 0 && (
+              <Box as="td" fontStyle="italic" color="ink2" fontSize="small">
+                {row.waits}
+              </Box>
+            )}
+          </Box>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+function Read({ figure, wrap }: { figure?: Figure | null; wrap: boolean }) {
+  if (!figure) return <Micro>–</Micro>;
+  return (
+    <Box as="span" css={wrap ? { "& > span > span + span": { display: "block", fontSize: "12px" } } : READ_BAND}>
+      <FigureText figure={figure} unit={false} />
+    </Box>
+  );
+}
+
+const READ_BAND = { "& > span > span + span": { fontSize: "13.5px" } };
+
+/** On narrow screens the balance is its readouts, and one touch opens it over the sheet. */
+export function BalanceDock({ station }: { station: Station }) {
+  const shown = useShown(station);
+  const { units, currency } = useUnits();
+  const dialog = useRef<HTMLDialogElement>(null);
+  const sets = shown.balance.readouts.filter((readout) => readout.group === SETS);
+  const latest = sets[sets.length - 1];
+  const order = ["flow", "current", "speed", "slip", "shaft_power", "input_power"] as const;
+  const rows = order.map((key) => ROWS.find((row) => row.key === key)).filter((row) => row !== undefined);
+  return (
+    <>
+      <Dock type="button" onClick={() => dialog.current?.showModal()} aria-label="Open the balance">
+        {rows.map((row, index) => (
+          <Box
+            key={row.key}
+            px="10px"
+            py="8px"
+            textAlign="left"
+            display={{ base: index > 2 ? "none" : "block", md: "block" }}
+          >
+            <Micro display="block">
+              {row.label}, {unitOf(quantityOfRow(row, shown.balance), units, currency) || "–"}
+            </Micro>
+            <Box fontSize={{ base: "17px", md: "figure" }}>
+              <Read figure={latest?.[row.key]} wrap={false} />
+            </Box>
+          </Box>
+        ))}
+        <Box px="10px" py="8px" fontWeight={600} textAlign="left" ml="auto">
+          open the balance
+          {latest && (
+            <Micro display="block" fontWeight={400}>
+              {latest.label}
+            </Micro>
+          )}
+        </Box>
+      </Dock>
+      <Over ref={dialog} aria-label="Balance">
+        <Box display="flex" justifyContent="space-between" alignItems="center" mb="6px">
+          <Box as="h2" fontSize="title" fontWeight={600}>
+            Balance
+          </Box>
+          <Press type="button" onClick={() => dialog.current?.close()}>
+            close
+          </Press>
+        </Box>
+        <Picture shown={shown} />
+      </Over>
+    </>
+  );
+}
+
+const Dock = chakra("button", {
+  base: {
+    display: { base: "flex", lg: "none" },
+    position: "fixed",
+    zIndex: 5,
+    left: 0,
+    right: 0,
+    bottom: 0,
+    minHeight: "76px",
+    background: "desk",
+    borderTop: "2px solid",
+    borderColor: "ink",
+    "& > div + div": { borderLeft: "1px solid", borderColor: "hair" },
+    _focusVisible: { outlineOffset: "-4px" },
+  },
+});
+
+const Over = chakra("dialog", {
+  base: {
+    margin: 0,
+    marginLeft: "auto",
+    height: "100dvh",
+    maxHeight: "100dvh",
+    width: "100%",
+    maxWidth: { base: "100%", md: "600px" },
+    border: 0,
+    borderLeft: "2px solid",
+    borderColor: "ink",
+    background: "paper",
+    color: "ink",
+    padding: "14px 20px",
+    overflow: "auto",
+    "&::backdrop": { background: "ink", opacity: 0.25 },
+  },
+});

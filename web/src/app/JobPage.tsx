@@ -1,0 +1,136 @@
+import { Box } from "@chakra-ui/react";
+import { lazy, Suspense, useEffect, useMemo } from "react";
+import { Navigate, useParams } from "react-router";
+
+import type { Station } from "../shared/api";
+import type { DeskState, JobDesk } from "../shared/desk";
+import { JobProvider, useDesk, useJob } from "../shared/job";
+import { Press, Word } from "../shared/parts";
+import { stationNamed } from "../shared/stations";
+import { WorkingProvider } from "../shared/Working";
+import { BalanceDock, BalancePane } from "./BalancePane";
+import { NotFound } from "./NotFound";
+import { Rail, RailStrip } from "./Rail";
+import { SavedLine } from "./SavedLine";
+import { TopLine } from "./TopLine";
+import { useKeys } from "./useKeys";
+
+const SHEETS = {
+  call: lazy(async () => ({ default: (await import("../stations/call/CallSheet")).CallSheet })),
+  plate: lazy(async () => ({ default: (await import("../stations/plate/PlateSheet")).PlateSheet })),
+  readings: lazy(async () => ({ default: (await import("../stations/readings/ReadingsSheet")).ReadingsSheet })),
+  duty: lazy(async () => ({ default: (await import("../stations/duty/DutySheet")).DutySheet })),
+  options: lazy(async () => ({ default: (await import("../stations/options/OptionsSheet")).OptionsSheet })),
+};
+const LaterSheet = lazy(async () => ({ default: (await import("../stations/later/LaterSheet")).LaterSheet }));
+
+/** One job: its rail, the sheet of one station, and the balance that stays. */
+export function JobPage() {
+  const { jobId, station } = useParams();
+  const id = Number(jobId);
+  const here = stationNamed(station);
+  if (!Number.isInteger(id) || (station && !here)) return <NotFound />;
+  if (!here) return <Navigate to={`/jobs/${id}/call`} replace />;
+  return <JobAtDesk key={id} id={id} station={here.id} />;
+}
+
+function JobAtDesk({ id, station }: { id: number; station: Station }) {
+  const { desk, state } = useDesk(id);
+  if (state.failure) return <Failed state={state} desk={desk} />;
+  return (
+    <JobProvider desk={desk} state={state}>
+      <Page station={station} />
+    </JobProvider>
+  );
+}
+
+function Page({ station }: { station: Station }) {
+  const { desk, view, assessment } = useJob();
+  const keys = useMemo(() => ({ jobId: view.id, station, desk, assessment }), [view.id, station, desk, assessment]);
+  useKeys(keys);
+  useEffect(() => {
+    document.title = `${view.machine.name}, ${stationNamed(station)?.title ?? ""} · Modest Rotor`;
+    window.scrollTo(0, 0);
+  }, [view.machine.name, station]);
+  const Station = station in SHEETS ? SHEETS[station as keyof typeof SHEETS] : null;
+  return (
+    <>
+      <TopLine trail={[{ label: "Board", to: "/" }, { label: view.site_name }, { label: view.machine.name }]}>
+        <SavedLine />
+      </TopLine>
+      <RailStrip here={station} />
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "150px minmax(0, 1fr)", lg: "186px minmax(0, 1fr) 372px" }}
+        pb={{ base: "90px", lg: 0 }}
+      >
+        <Rail here={station} />
+        <Box
+          as="main"
+          px={{ base: "14px", lg: "20px" }}
+          pb="20px"
+          minWidth={0}
+          maxWidth={{ base: "100%", lg: "980px" }}
+        >
+          <Trouble />
+          <WorkingProvider key={station}>
+            <Suspense fallback={null}>{Station ? <Station /> : <LaterSheet station={station} />}</Suspense>
+          </WorkingProvider>
+        </Box>
+        <Box
+          as="aside"
+          aria-label="Balance"
+          display={{ base: "none", lg: "block" }}
+          borderLeft="1px solid"
+          borderColor="rule"
+          px="16px"
+          pb="16px"
+          position="sticky"
+          top="46px"
+          height="calc(100dvh - 46px)"
+          overflowY="auto"
+        >
+          <BalancePane station={station} />
+        </Box>
+      </Box>
+      <BalanceDock station={station} />
+    </>
+  );
+}
+
+/** Why nothing can be saved just now, and what to do. */
+function Trouble() {
+  const { desk, state } = useJob();
+  const { trouble } = state;
+  if (!trouble) return null;
+  return (
+    <Box role="alert" borderTop="2px solid" borderBottom="2px solid" borderColor="ochre" py="8px" mt="8px">
+      <Box as="b" color="ochre">
+        {trouble.isAway ? "Waiting" : "Not saved"}
+      </Box>{" "}
+      {trouble.message}{" "}
+      {trouble.isConflict && (
+        <Word type="button" data-newest onClick={() => void desk.load()} mx="0">
+          show the newest, and keep what I typed
+        </Word>
+      )}
+    </Box>
+  );
+}
+
+function Failed({ state, desk }: { state: DeskState; desk: JobDesk }) {
+  return (
+    <>
+      <TopLine trail={[{ label: "Board", to: "/" }]} />
+      <Box as="main" p="20px">
+        <Box as="h1" fontSize="title" fontWeight={600} pb="8px">
+          This job cannot be shown
+        </Box>
+        <Box pb="14px">{state.failure?.message}</Box>
+        <Press type="button" onClick={() => void desk.load()}>
+          Try again
+        </Press>
+      </Box>
+    </>
+  );
+}

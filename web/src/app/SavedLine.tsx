@@ -1,0 +1,53 @@
+import { Box } from "@chakra-ui/react";
+
+import type { DeskState } from "../shared/desk";
+import { useJob } from "../shared/job";
+import { Cap } from "../shared/parts";
+import { TopButton } from "./TopLine";
+
+/** Whether everything is saved, and what Undo would take back. */
+export function SavedLine() {
+  const { desk, state, view } = useJob();
+  return (
+    <>
+      <Box
+        role="status"
+        data-saved={state.pending === 0 && unsaved(state) === 0}
+        display={{ base: "none", md: "flex" }}
+        alignItems="center"
+        px="14px"
+        color="ink2"
+        whiteSpace="nowrap"
+      >
+        {told(state)}
+      </Box>
+      <TopButton
+        type="button"
+        disabled={!view.undo_label}
+        onClick={() => void desk.undo()}
+        maxWidth={{ base: "130px", lg: "230px" }}
+        overflow="hidden"
+        textOverflow="ellipsis"
+      >
+        {view.undo_label ? `Undo “${view.undo_label}”` : "Undo"} <Cap ml="4px">Ctrl Z</Cap>
+      </TopButton>
+      {view.redo_label && (
+        <TopButton type="button" onClick={() => void desk.redo()} aria-label={`Redo “${view.redo_label}”`}>
+          Redo
+        </TopButton>
+      )}
+    </>
+  );
+}
+
+function unsaved(state: DeskState): number {
+  return Object.values(state.drafts).filter((draft) => draft.state !== "kept").length;
+}
+
+function told(state: DeskState): string {
+  if (state.trouble?.isAway) return "waiting for the server";
+  if (state.pending > 0) return "saving";
+  const open = unsaved(state);
+  if (open > 0) return open === 1 ? "one value not saved yet" : `${open} values not saved yet`;
+  return state.view ? `saved ${new Date(state.view.saved).toLocaleTimeString("en-GB")}` : "";
+}

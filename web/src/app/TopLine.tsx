@@ -1,0 +1,131 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type ReactNode, useState } from "react";
+import { Link } from "react-router";
+
+import { Cap } from "../shared/parts";
+import { useReader } from "../shared/reader";
+import { useUnits } from "../shared/units";
+import { KeysPanel } from "./KeysPanel";
+
+interface TopLineProps {
+  /** The way here: the last is this page. */
+  trail: { label: string; to?: string }[];
+  /** Whether sites with units of their own stand on this page. */
+  manySites?: boolean;
+  /** What stands between the way and the reader's own choices. */
+  children?: ReactNode;
+}
+
+const UNIT_WORDS = { ip: "cfm, in. w.g., hp", si: "L/s, Pa, W" } as const;
+
+/** The line above every page: where one is, whether it is saved, and the reader's own choices. */
+export function TopLine({ trail, manySites = false, children }: TopLineProps) {
+  const reader = useReader();
+  const { units } = useUnits();
+  const [keys, setKeys] = useState(false);
+  const said = reader.units === null && manySites ? "units of each site" : UNIT_WORDS[units];
+  const other = units === "ip" ? "si" : "ip";
+  return (
+    <Box
+      as="header"
+      display="flex"
+      alignItems="stretch"
+      minHeight="45px"
+      background="desk"
+      borderBottom="1px solid"
+      borderColor="rule"
+      position="sticky"
+      top={0}
+      zIndex={4}
+      fontSize="small"
+    >
+      <Home to="/" aria-label="Modest Rotor: to the Board">
+        Modest Rotor
+      </Home>
+      <Box
+        as="nav"
+        aria-label="Where you are"
+        display="flex"
+        alignItems="center"
+        gap="8px"
+        minWidth={0}
+        flex={1}
+        px="8px"
+      >
+        {trail.map(({ label, to }, index) => (
+          <Step key={label} last={index === trail.length - 1} from={to ? "base" : "lg"}>
+            {to ? <Way to={to}>{label}</Way> : label}
+          </Step>
+        ))}
+      </Box>
+      {children}
+      <TopButton
+        type="button"
+        display={{ base: "none", md: "block" }}
+        onClick={() => reader.setUnits(other)}
+        aria-label={`Units: ${said}. Change to ${UNIT_WORDS[other]}`}
+      >
+        {said}
+      </TopButton>
+      <TopButton type="button" data-keys onClick={() => setKeys(true)}>
+        You, keys <Cap ml="6px">?</Cap>
+      </TopButton>
+      {keys && <KeysPanel close={() => setKeys(false)} />}
+    </Box>
+  );
+}
+
+const Home = chakra(Link, {
+  base: {
+    display: { base: "none", md: "flex" },
+    alignItems: "center",
+    width: { md: "134px", lg: "170px" },
+    pl: "16px",
+    fontWeight: 600,
+    fontSize: "text",
+    textDecoration: "none",
+    flexShrink: 0,
+    boxSizing: "content-box",
+  },
+});
+
+const Way = chakra(Link, {
+  base: { display: "flex", alignItems: "center", minHeight: "44px", textUnderlineOffset: "3px" },
+});
+
+/** A step of the way; on narrow screens only the steps that lead somewhere stand before the last. */
+function Step({ last, from, children }: { last: boolean; from: "base" | "lg"; children: ReactNode }) {
+  const shown = last || from === "base" ? "block" : { base: "none", lg: "block" };
+  return (
+    <>
+      <Box
+        fontWeight={last ? 600 : 400}
+        whiteSpace="nowrap"
+        overflow="hidden"
+        textOverflow="ellipsis"
+        flexShrink={last ? 1 : 0}
+        display={shown}
+      >
+        {children}
+      </Box>
+      {!last && (
+        <Box aria-hidden color="ink2" display={shown}>
+          /
+        </Box>
+      )}
+    </>
+  );
+}
+
+export const TopButton = chakra("button", {
+  base: {
+    minHeight: "44px",
+    px: "14px",
+    borderLeft: "1px solid",
+    borderColor: "rule",
+    whiteSpace: "nowrap",
+    _hover: { background: "paper" },
+    _disabled: { color: "ink2", cursor: "default" },
+    _focusVisible: { outlineOffset: "-4px" },
+  },
+});

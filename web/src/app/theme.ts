@@ -1,0 +1,66 @@
+import { createSystem, defaultBaseConfig, defineConfig } from "@chakra-ui/react";
+
+/** One colour with its light and its dark value. */
+const colour = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
+
+const config = defineConfig({
+  cssVarsRoot: ":where(:root)",
+  globalCss: {
+    "*, *::before, *::after": { boxSizing: "border-box" },
+    "html, body": { margin: 0, padding: 0, background: "paper", color: "ink", height: "100%" },
+    body: {
+      fontFamily: "body",
+      fontSize: "15px",
+      lineHeight: 1.38,
+      fontVariantNumeric: "tabular-nums slashed-zero",
+      fontFeatureSettings: "'tnum', 'zero'",
+    },
+    "#root": { minHeight: "100%" },
+    "h1, h2, h3, p, ul, ol, dl, dd, figure": { margin: 0, padding: 0, fontWeight: "inherit", fontSize: "inherit" },
+    "button, input, textarea, select": {
+      font: "inherit",
+      color: "inherit",
+      fontFeatureSettings: "inherit",
+      borderRadius: 0,
+    },
+    button: { background: "none", border: 0, padding: 0, cursor: "pointer", textAlign: "inherit" },
+    a: { color: "inherit" },
+    "input::placeholder, textarea::placeholder": { color: "ink2", opacity: 1, fontWeight: 400 },
+    ":focus-visible": { outline: "2.5px solid", outlineColor: "ink", outlineOffset: "2px" },
+  },
+  theme: {
+    breakpoints: { md: "561px", lg: "1101px" },
+    tokens: {
+      fonts: {
+        body: { value: "'Atkinson Hyperlegible Next Variable', 'IBM Plex Sans', system-ui, sans-serif" },
+      },
+      fontSizes: {
+        micro: { value: "12px" },
+        small: { value: "13.5px" },
+        text: { value: "15px" },
+        figure: { value: "19px" },
+        title: { value: "21px" },
+        flow: { value: "25px" },
+      },
+    },
+    semanticTokens: {
+      colors: {
+        paper: colour("#FAF6EE", "#171512"),
+        desk: colour("#F1EBDF", "#0F0E0B"),
+        ink: colour("#1D1A15", "#EFE8DB"),
+        ink2: colour("#5B5347", "#B3AA99"),
+        rule: colour("#877D6C", "#857C6C"),
+        hair: colour("#D6CDBD", "#39342B"),
+        copper: colour("#98480F", "#E59C64"),
+        verdigris: colour("#0C6556", "#62C5B0"),
+        violet: colour("#554D92", "#B2AAF0"),
+        ochre: colour("#775300", "#E2B857"),
+        brick: colour("#7E1A16", "#F19382"),
+        copperBand: colour("#98480F3D", "#E59C6457"),
+        verdigrisBand: colour("#0C65563D", "#62C5B057"),
+      },
+    },
+  },
+});
+
+export const system = createSystem(defaultBaseConfig, config);

@@ -1,0 +1,123 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type FormEvent, useId, useRef, useState } from "react";
+import { useNavigate } from "react-router";
+
+import { api, type JobView, type Refused, taken } from "../shared/api";
+import { Press, Word } from "../shared/parts";
+import { useUnits } from "../shared/units";
+
+/** Begin a job with nothing but a machine's name, or take one in from a file. */
+export function Begin({ sites }: { sites: string[] }) {
+  const navigate = useNavigate();
+  const { units } = useUnits();
+  const [machine, setMachine] = useState("");
+  const [site, setSite] = useState("");
+  const [problem, setProblem] = useState<string | null>(null);
+  const list = useId();
+  const open = async (request: Promise<JobView>) => {
+    setProblem(null);
+    try {
+      const view = await request;
+      await navigate(`/jobs/${view.id}/call`);
+    } catch (error) {
+      setProblem((error as Refused).message);
+    }
+  };
+  const begin = (event: FormEvent) => {
+    event.preventDefault();
+    void open(taken(api.POST("/api/jobs", { body: { machine_name: machine, site_name: site || null, units } })));
+  };
+  return (
+    <Box flex="0 1 560px">
+      <Form onSubmit={begin}>
+        <Box as="label" flex="1 1 190px" display="flex" alignItems="center" gap="8px" whiteSpace="nowrap">
+          Start a job
+          <Line
+            value={machine}
+            maxLength={120}
+            placeholder="machine: only a name"
+            aria-label="Machine of the new job"
+            onChange={(event) => setMachine(event.target.value)}
+          />
+        </Box>
+        <Box as="label" flex="1 1 120px" display="flex" alignItems="center" gap="8px">
+          at
+          <Line
+            value={site}
+            maxLength={120}
+            list={list}
+            placeholder="site, if known"
+            aria-label="Site of the new job"
+            onChange={(event) => setSite(event.target.value)}
+          />
+          <datalist id={list}>
+            {sites.map((name) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
+        </Box>
+        <Press type="submit">start</Press>
+        <TakeIn open={open} refuse={setProblem} />
+      </Form>
+      {problem && (
+        <Box role="alert" color="brick" fontWeight={600} fontSize="small">
+          {problem}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function TakeIn({
+  open,
+  refuse,
+}: {
+  open: (request: Promise<JobView>) => Promise<void>;
+  refuse: (why: string) => void;
+}) {
+  const picker = useRef<HTMLInputElement>(null);
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    let job: Record<string, unknown>;
+    try {
+      job = JSON.parse(await file.text()) as Record<string, unknown>;
+    } catch {
+      refuse(`“${file.name}” is not JSON, so it is no job file. Nothing was taken in.`);
+      return;
+    }
+    await open(taken(api.POST("/api/jobs/file", { body: { job } })));
+  };
+  return (
+    <>
+      <Word type="button" onClick={() => picker.current?.click()} mx="0">
+        from a file
+      </Word>
+      <input
+        ref={picker}
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="Job file to take in"
+        onChange={(event) => {
+          void take(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+    </>
+  );
+}
+
+const Form = chakra("form", { base: { display: "flex", flexWrap: "wrap", alignItems: "center", gap: "8px 14px" } });
+
+const Line = chakra("input", {
+  base: {
+    flex: 1,
+    minWidth: 0,
+    width: "100%",
+    minHeight: "44px",
+    border: 0,
+    borderBottom: "1.5px solid",
+    borderColor: "ink",
+    background: "transparent",
+  },
+});

@@ -1,0 +1,241 @@
+import { chakra } from "@chakra-ui/react";
+import { type ScaleLinear, scaleLinear } from "d3-scale";
+import { curveMonotoneX, line } from "d3-shape";
+
+import type { Schemas } from "./api";
+import { inUnits, unitOf, write } from "./figures";
+import { colourOf, SeriesMark } from "./marks";
+import { useUnits } from "./units";
+
+type Curve = Schemas["BalanceCurve"];
+type Point = Schemas["BalancePoint"];
+
+interface BalanceChartProps {
+  flowQuantity: string;
+  pressureQuantity: string;
+  curves: Curve[];
+  points: Point[];
+  /** What is said on empty axes. */
+  waits: string[];
+}
+
+const WIDTH = 340;
+const PLOT = { left: 40, right: 300, top: 22, bottom: 318 };
+const LANE = 15;
+const AXIS_FOOT = 36;
+const HEADROOM = 1.06;
+
+/** Pressure against flow: the machine's curve meeting the system's, each point with its crossed bands. */
+export function BalanceChart({ flowQuantity, pressureQuantity, curves, points, waits }: BalanceChartProps) {
+  const { units, currency } = useUnits();
+  const flowIn = (value: number) => inUnits(flowQuantity, value, units);
+  const pressureIn = (value: number) => inUnits(pressureQuantity, value, units);
+  const x = scaleLinear([0, reach(curves, points, "flow", flowIn)], [PLOT.left, PLOT.right]);
+  const y = scaleLinear([0, reach(curves, points, "pressure", pressureIn)], [PLOT.bottom, PLOT.top]).nice(5);
+  const places = points.map((point): Place => [x(flowIn(point.flow.value)), y(pressureIn(point.pressure.value))]);
+  const lanes = points.length * LANE + (points.length ? 6 : 0);
+  const height = PLOT.bottom + lanes + AXIS_FOOT;
+  const axis = (quantity: string) => [nameOf(quantity), unitOf(quantity, units, currency)].filter(Boolean).join(", ");
+  const empty = curves.length === 0;
+  return (
+    <Svg viewBox={`0 0 ${WIDTH} ${height}`} role="img" aria-label={spoken(points, units, empty)} data-balance>
+      <Axes x={x} y={y} flow={axis(flowQuantity)} pressure={axis(pressureQuantity)} foot={PLOT.bottom + lanes} />
+      {empty && <Waiting words={waits} />}
+      {curves.map((curve) => (
+        <CurveLine key={curve.id} curve={curve} x={x} y={y} flowIn={flowIn} pressureIn={pressureIn} />
+      ))}
+      {points.map((point, index) => (
+        <PointWithBands
+          key={point.id}
+          point={point}
+          x={x}
+          y={y}
+          lane={PLOT.bottom + 10 + index * LANE}
+          names={namesAt(points, places, index)}
+          flowIn={flowIn}
+          pressureIn={pressureIn}
+        />
+      ))}
+    </Svg>
+  );
+}
+
+const Svg = chakra("svg", { base: { width: "100%", maxWidth: "560px", fontSize: "12px", color: "ink" } });
+
+type Place = [number, number];
+
+const TOUCHING = 15;
+
+/** Points that touch are named together, once, at the first of them. */
+function namesAt(points: Point[], places: Place[], index: number): string {
+  const touches = (other: number) => {
+    const [one, two] = [places[index], places[other]];
+    return one && two && Math.hypot(one[0] - two[0], one[1] - two[1]) < TOUCHING;
+  };
+  const together = points.map((_, other) => other).filter(touches);
+  if (together[0] !== index) return "";
+  return together.map((other) => points[other]?.label.split(" ")[0]).join(" ");
+}
+
+function nameOf(quantity: string) {
+  return {
+    airflow: "flow",
+    water_flow: "flow",
+    relative_flow: "flow as a share of as found",
+    pressure: "external static pressure",
+    pump_differential: "head",
+    relative_pressure: "pressure as a share of as found",
+  }[quantity];
+}
+
+function spoken(points: Point[], units: "ip" | "si", empty: boolean) {
+  if (empty) return "Balance: no curves yet";
+  const told = points.map((point) => {
+    const [flow, pressure] = [write(point.flow, units), write(point.pressure, units)];
+    return `${point.label}: ${flow.value} ${flow.unit} at ${pressure.value} ${pressure.unit}`;
+  });
+  return `Balance. ${told.join("; ")}`;
+}
+
+function reach(curves: Curve[], points: Point[], axis: "flow" | "pressure", convert: (value: number) => number) {
+  // The system's curve climbs for ever; it is cut where the machine's curves end.
+  const drawn = curves.filter((curve) => axis === "flow" || curve.kind !== "system").flatMap((curve) => curve[axis]);
+  const marked = points.map((point) => point[axis].value + (point[axis].band ?? 0));
+  return Math.max(...drawn.map(convert), ...marked.map(convert), 0) * HEADROOM || 1;
+}
+
+type Scale = ScaleLinear<number, number>;
+
+function Axes({ x, y, flow, pressure, foot }: { x: Scale; y: Scale; flow: string; pressure: string; foot: number }) {
+  const format = (value: number) => value.toLocaleString("en", { maximumFractionDigits: 3 });
+  return (
+    <g>
+      {y.ticks(6).map((tick) => (
+        <g key={tick} color="var(--chakra-colors-hair)">
+          <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="currentColor" />
+          <text x={PLOT.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+            {format(tick)}
+          </text>
+        </g>
+      ))}
+      <path d={`M${PLOT.left},${PLOT.top}V${foot}H${PLOT.right}`} fill="none" stroke="var(--chakra-colors-rule)" />
+      <line x1={PLOT.left} x2={PLOT.right} y1={PLOT.bottom} y2={PLOT.bottom} stroke="var(--chakra-colors-rule)" />
+      {x.ticks(5).map((tick) => (
+        <text key={tick} x={x(tick)} y={foot + 15} textAnchor="middle" fill="var(--chakra-colors-ink2)">
+          {format(tick)}
+        </text>
+      ))}
+      <text x={0} y={12} fill="var(--chakra-colors-ink2)">
+        {pressure}
+      </text>
+      <text x={PLOT.right} y={foot + 31} textAnchor="end" fill="var(--chakra-colors-ink2)">
+        {flow}
+      </text>
+    </g>
+  );
+}
+
+function Waiting({ words }: { words: string[] }) {
+  const lines = [...words.flatMap((sentence) => [...wrapped(sentence, 38), ""])];
+  return (
+    <g fill="var(--chakra-colors-ink)">
+      <text x={PLOT.left + 14} y={PLOT.top + 60} fontWeight={600} fontSize={15}>
+        No curves yet.
+      </text>
+      {lines.map((text, index) => (
+        <text key={index} x={PLOT.left + 14} y={PLOT.top + 86 + index * 17} fontSize={13}>
+          {text}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+function wrapped(sentence: string, width: number): string[] {
+  const lines: string[] = [""];
+  for (const word of sentence.split(" ")) {
+    const last = lines[lines.length - 1] ?? "";
+    if (`${last} ${word}`.trim().length > width) lines.push(word);
+    else lines[lines.length - 1] = `${last} ${word}`.trim();
+  }
+  return lines;
+}
+
+/** Labels stand under the falling end of their curves, each at another height, where points seldom lie. */
+function labelPlace(curve: Curve) {
+  const letter = curve.id === "found" ? 0 : curve.id.charCodeAt(0) - "A".charCodeAt(0);
+  return 0.84 + 0.05 * letter;
+}
+
+interface Converted {
+  x: Scale;
+  y: Scale;
+  flowIn: (value: number) => number;
+  pressureIn: (value: number) => number;
+}
+
+function CurveLine({ curve, x, y, flowIn, pressureIn }: Converted & { curve: Curve }) {
+  const places = curve.flow
+    .map((flow, index): [number, number] => [x(flowIn(flow)), y(pressureIn(curve.pressure[index] ?? 0))])
+    .filter(([, top]) => top >= PLOT.top - 1);
+  const drawn = line().curve(curveMonotoneX)(places) ?? "";
+  const isSystem = curve.kind === "system";
+  const [endX, endY] = places[isSystem ? places.length - 1 : Math.floor(places.length * labelPlace(curve))] ?? [0, 0];
+  const label = curve.label.split(", ")[0] ?? curve.label;
+  return (
+    <g color={`var(--chakra-colors-${colourOf(curve.series)})`} data-curve={curve.id}>
+      <path
+        d={drawn}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={isSystem ? 1.5 : 2.4}
+        strokeDasharray={curve.series === "copper-ring" ? "6 4" : undefined}
+      />
+      {isSystem ? (
+        <text x={Math.min(endX + 4, WIDTH - 42)} y={Math.max(endY + 4, PLOT.top + 8)} fill="currentColor">
+          {curve.label}
+        </text>
+      ) : (
+        <text x={endX - 8} y={endY + 6} textAnchor="end" fill="currentColor" fontWeight={600}>
+          {curve.id === "found" ? curve.label : label}
+        </text>
+      )}
+    </g>
+  );
+}
+
+interface PointProps {
+  point: Point;
+  lane: number;
+  /** What stands beside the mark: its own short name, and those of the points that touch it. */
+  names: string;
+}
+
+function PointWithBands({ point, x, y, lane, flowIn, pressureIn, names }: Converted & PointProps) {
+  const [flow, pressure] = [flowIn(point.flow.value), pressureIn(point.pressure.value)];
+  const [acrossBand, upBand] = [flowIn(point.flow.band ?? 0), pressureIn(point.pressure.band ?? 0)];
+  const [left, right] = [x(flow - acrossBand), x(flow + acrossBand)];
+  const [top, bottom] = [y(pressure + upBand), y(pressure - upBand)];
+  const [atX, atY] = [x(flow), y(pressure)];
+  return (
+    <g color={`var(--chakra-colors-${colourOf(point.series)})`} data-point={point.id}>
+      <line x1={atX} x2={atX} y1={atY} y2={lane} stroke="var(--chakra-colors-rule)" strokeDasharray="1 3" />
+      <rect x={left} width={Math.max(right - left, 1)} y={atY - 4} height={8} fill="currentColor" opacity={0.26} />
+      <rect x={atX - 4} width={8} y={top} height={Math.max(bottom - top, 1)} fill="currentColor" opacity={0.26} />
+      <SeriesMark series={point.series} x={atX} y={atY} />
+      <text x={atX + 9} y={atY - 9} fontWeight={600} fill="var(--chakra-colors-ink)">
+        {names}
+      </text>
+      <rect x={left} width={Math.max(right - left, 1)} y={lane - 4} height={8} fill="currentColor" opacity={0.26} />
+      <line x1={atX} x2={atX} y1={lane - 6} y2={lane + 6} stroke="currentColor" strokeWidth={2.5} />
+      <text
+        x={left > PLOT.left + 90 ? left - 6 : right + 6}
+        y={lane + 4}
+        textAnchor={left > PLOT.left + 90 ? "end" : "start"}
+        fill="var(--chakra-colors-ink)"
+      >
+        {point.label}
+      </text>
+    </g>
+  );
+}

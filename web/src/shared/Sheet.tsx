@@ -1,0 +1,224 @@
+import { Box } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+
+import type { Finding, Station } from "./api";
+import { IntervalMark } from "./IntervalMark";
+import { useJob } from "./job";
+import { Cap, Micro, Press, SeverityWord, Small } from "./parts";
+import { nextAt, STATIONS } from "./stations";
+import { FigureText, PhraseText, Standing } from "./Words";
+
+interface SheetProps {
+  station: Station;
+  /** Where the cautions of every job stand: before the hand on a station of readings, at the foot of a desk's. */
+  standing?: "top" | "foot";
+  /** What stands at the right of the title: the one thing that can be added here. */
+  action?: { label: string; run: () => void };
+  children: ReactNode;
+}
+
+/** One station's work: title, what to do next, what to beware of, then the fields in the order of the hands. */
+export function Sheet({ station, standing = "top", action, children }: SheetProps) {
+  const { title, question } = STATIONS.find((one) => one.id === station) ?? { title: station, question: "" };
+  const { assessment } = useJob();
+  const findings = assessment.findings.filter((finding) => finding.station === station);
+  const atFoot = (finding: Finding) => standing === "foot" && finding.standing;
+  return (
+    <>
+      <Box
+        display="flex"
+        alignItems="center"
+        justifyContent="space-between"
+        gap="14px"
+        minHeight="47px"
+        borderBottom="2px solid"
+        borderColor="ink"
+      >
+        <Box display="flex" alignItems="baseline" gap="12px" flexWrap="wrap" py="6px">
+          <Box as="h1" fontSize="title" fontWeight={600} tabIndex={-1}>
+            {title}
+          </Box>
+          <Box as="span" color="ink2">
+            {question}
+          </Box>
+        </Box>
+        {action && (
+          <Press type="button" data-add onClick={action.run} flexShrink={0} my="4px">
+            {action.label} <Cap ml="8px">N</Cap>
+          </Press>
+        )}
+      </Box>
+      <NextLine station={station} />
+      <Findings findings={findings.filter((finding) => !atFoot(finding))} />
+      {children}
+      <Findings findings={findings.filter(atFoot)} />
+    </>
+  );
+}
+
+/** Everything of one thought, under a rule, with its own small title. */
+export function Part({ title, note, children }: { title?: string; note?: ReactNode; children: ReactNode }) {
+  return (
+    <Box as="section" borderTop="1px solid" borderColor="rule" pt="8px" pb="14px" aria-label={title}>
+      {title && (
+        <Box display="flex" justifyContent="space-between" gap="14px" pb="4px" flexWrap="wrap">
+          <Box as="h2" fontWeight={600}>
+            {title}
+          </Box>
+          {note && <Small>{note}</Small>}
+        </Box>
+      )}
+      {children}
+    </Box>
+  );
+}
+
+/** A question with its answer under it, and a word of help. */
+export function Question({ label, help, children }: { label: string; help?: string; children: ReactNode }) {
+  return (
+    <Box py="8px" borderBottom="1px solid" borderColor="hair">
+      <Box fontWeight={600}>{label}</Box>
+      {help && (
+        <Small display="block" pb="6px">
+          {help}
+        </Small>
+      )}
+      {children}
+    </Box>
+  );
+}
+
+function NextLine({ station }: { station: Station }) {
+  const { assessment } = useJob();
+  const next = nextAt(assessment.next, station);
+  if (!next) return null;
+  const path = next.path;
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "1fr", md: "76px minmax(0, 1fr) auto" }}
+      gap="2px 8px"
+      py="8px"
+      borderBottom="1px solid"
+      borderColor="rule"
+      alignItems="center"
+    >
+      <Box fontWeight={600}>Next</Box>
+      <Box minWidth={0}>
+        <Box as="span" fontWeight={600}>
+          <PhraseText phrase={next.sentence} />
+        </Box>{" "}
+        <PhraseText phrase={next.why} />
+        {next.now && next.then && <Narrowing now={next.now} then={next.then} />}
+      </Box>
+      {path && (
+        <Press type="button" data-next={path} onClick={() => focusField(path)} justifySelf="start">
+          go there <Cap ml="6px">Enter</Cap>
+        </Press>
+      )}
+    </Box>
+  );
+}
+
+/** The band now and the band that the next reading would leave. */
+function Narrowing({ now, then }: { now: FigureLike; then: FigureLike }) {
+  const reach = Math.max(...[now, then].map((figure) => Math.abs(figure.value) + (figure.band ?? 0)));
+  const least = Math.min(...[now, then].map((figure) => figure.value - (figure.band ?? 0)));
+  return (
+    <Box display="grid" gridTemplateColumns="40px minmax(60px, 150px) auto" gap="0 10px" alignItems="center" pt="4px">
+      {(
+        [
+          ["now", now],
+          ["then", then],
+        ] as const
+      ).map(([word, figure]) => (
+        <Box key={word} display="contents">
+          <Micro>{word}</Micro>
+          <IntervalMark
+            mark={{
+              value: figure.value,
+              low: figure.value - (figure.band ?? 0),
+              high: figure.value + (figure.band ?? 0),
+            }}
+            domain={[least, reach]}
+            label={`band ${word}`}
+            height={18}
+          />
+          <FigureText figure={figure} />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+type FigureLike = Parameters<typeof FigureText>[0]["figure"];
+
+/** Put the cursor into the field at a path, wherever on this sheet it stands. */
+export function focusField(path: string) {
+  const field = document.querySelector<HTMLElement>(`[data-field="${CSS.escape(path)}"]`);
+  const target = field?.querySelector<HTMLElement>('[tabindex="0"]') ?? field;
+  target?.scrollIntoView({ block: "center" });
+  target?.focus();
+}
+
+function Findings({ findings }: { findings: Finding[] }) {
+  if (findings.length === 0) return null;
+  return (
+    <Box pt="6px">
+      {findings.map((finding) => (
+        <FindingLine key={finding.rule + plainText(finding)} finding={finding} />
+      ))}
+    </Box>
+  );
+}
+
+function plainText(finding: Finding) {
+  return finding.sentence.map((piece) => (typeof piece === "string" ? piece : piece.value)).join("");
+}
+
+const EDGES = {
+  note: { borderTop: "1px solid", borderColor: "rule" },
+  caution: { borderTop: "2px solid", borderColor: "ochre" },
+  stop: { borderTop: "4px solid", borderBottom: "4px solid", borderColor: "brick" },
+} as const;
+
+function FindingLine({ finding }: { finding: Finding }) {
+  return (
+    <Box
+      role={finding.severity === "stop" ? "alert" : "note"}
+      display="grid"
+      gridTemplateColumns={{ base: "1fr", md: "76px minmax(0, 1fr)" }}
+      gap="2px 8px"
+      py="8px"
+      {...EDGES[finding.severity]}
+    >
+      <Box>
+        <SeverityWord severity={finding.severity} />
+      </Box>
+      <Box minWidth={0} maxWidth="74ch">
+        <Box as="span" fontWeight={finding.severity === "note" ? 400 : 600}>
+          <PhraseText phrase={finding.sentence} />
+        </Box>{" "}
+        {finding.action} <Micro>{finding.source}</Micro>
+      </Box>
+    </Box>
+  );
+}
+
+/** What the lines under figures mean; stands at the foot of a sheet with figures. */
+export function StandingKey() {
+  const kinds = ["measured", "plate", "estimated", "assumed"] as const;
+  return (
+    <Box display="flex" gap="4px 16px" flexWrap="wrap" alignItems="baseline" pt="8px" fontSize="micro" color="ink2">
+      A figure’s line says what it stands on:
+      {kinds.map((kind) => (
+        <Standing key={kind} basis={kind} color="ink" fontWeight={400}>
+          {kind}
+        </Standing>
+      ))}
+      <Box as="span" color="ink">
+        = worked out: press it for its working
+      </Box>
+    </Box>
+  );
+}

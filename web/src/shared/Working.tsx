@@ -1,0 +1,190 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { createContext, type KeyboardEvent, type ReactNode, useContext, useMemo, useState } from "react";
+
+import type { Result, Schemas } from "./api";
+import { Micro, Word } from "./parts";
+import { FigureText, PhraseText } from "./Words";
+
+interface OpenWorking {
+  open: string | null;
+  toggle: (name: string) => void;
+}
+
+const Context = createContext<OpenWorking>({ open: null, toggle: () => undefined });
+
+/** At most one working is open on a sheet. */
+export function WorkingProvider({ children }: { children: ReactNode }) {
+  const [open, setOpen] = useState<string | null>(null);
+  const value = useMemo(
+    () => ({ open, toggle: (name: string) => setOpen((now) => (now === name ? null : name)) }),
+    [open],
+  );
+  return <Context value={value}>{children}</Context>;
+}
+
+const Opener = chakra("button", {
+  base: {
+    // A finger needs 44 px; a mouse does not, and a dense table then stays in one view.
+    minHeight: "28px",
+    "@media (pointer: coarse)": { minHeight: "44px" },
+    textAlign: "inherit",
+    whiteSpace: { md: "nowrap" },
+    textDecoration: "underline dotted",
+    textDecorationColor: "rule",
+    textUnderlineOffset: "5px",
+    _hover: { textDecorationColor: "ink" },
+    _expanded: { textDecoration: "underline", textDecorationColor: "ink" },
+  },
+});
+
+interface WorkedFigureProps {
+  /** Unique on the sheet. */
+  name: string;
+  result: Result;
+  unit?: boolean;
+}
+
+/** A worked-out figure: press it, and its working opens where the sheet has put it. */
+export function WorkedFigure({ name, result, unit = true }: WorkedFigureProps) {
+  const { open, toggle } = useContext(Context);
+  if (!result.figure) return <Waits result={result} />;
+  return (
+    <Opener
+      type="button"
+      id={openerId(name)}
+      aria-expanded={open === name}
+      onClick={() => toggle(name)}
+      title={`How ${result.label.toLowerCase()} was worked out`}
+    >
+      <span aria-hidden>= </span>
+      <FigureText figure={result.figure} unit={unit} />
+    </Opener>
+  );
+}
+
+export function Waits({ result }: { result: Result }) {
+  return (
+    <Box as="span" fontStyle="italic" color="ink2" fontSize="small">
+      {result.waits && <PhraseText phrase={result.waits} />}
+    </Box>
+  );
+}
+
+/** The working of a result, shown while its figure is open. */
+export function WorkingPanel({ name, result }: { name: string; result: Result }) {
+  const { open, toggle } = useContext(Context);
+  if (open !== name || !result.working || !result.figure) return null;
+  const close = () => {
+    toggle(name);
+    document.getElementById(openerId(name))?.focus({ preventScroll: true });
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === "Escape") close();
+  };
+  return (
+    <Box
+      role="region"
+      aria-label={`Working: ${result.label}`}
+      borderTop="2px solid"
+      borderBottom="2px solid"
+      borderColor="ink"
+      py="8px"
+      my="6px"
+      textAlign="left"
+      onKeyDown={onKeyDown}
+    >
+      <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="14px">
+        <Box fontWeight={600}>
+          {result.label}: <FigureText figure={result.figure} />
+        </Box>
+        <Word type="button" onClick={close}>
+          close
+        </Word>
+      </Box>
+      <Part title="Formula">
+        <Box fontSize="16.5px">
+          <Formula text={result.working.formula} />
+        </Box>
+      </Part>
+      <Part title="Values">
+        <Ingredients ingredients={result.working.ingredients} />
+      </Part>
+      <Shares shares={result.working.shares ?? {}} />
+      {(result.working.remarks ?? []).map((remark) => (
+        <Part key={remark} title="">
+          {remark}
+        </Part>
+      ))}
+      <Part title="Source">{result.working.source}</Part>
+    </Box>
+  );
+}
+
+/** Esc closes whatever working is open, from anywhere on the sheet. */
+export function useCloseWorking(): () => boolean {
+  const { open, toggle } = useContext(Context);
+  return () => {
+    if (!open) return false;
+    toggle(open);
+    document.getElementById(openerId(open))?.focus({ preventScroll: true });
+    return true;
+  };
+}
+
+function openerId(name: string) {
+  return `opens-${name}`;
+}
+
+/** A formula as the core writes it: what follows an underline is an index. */
+function Formula({ text }: { text: string }) {
+  return text.split(/_(\w+)/).map((piece, index) => (index % 2 === 1 ? <sub key={index}>{piece}</sub> : piece));
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "76px 1fr" }} gap="2px 8px" py="4px">
+      <Micro pt="3px">{title}</Micro>
+      <Box minWidth={0}>{children}</Box>
+    </Box>
+  );
+}
+
+function Ingredients({ ingredients }: { ingredients: Schemas["Ingredient"][] }) {
+  return (
+    <Box as="table" width="100%" borderCollapse="collapse" fontSize="small">
+      <tbody>
+        {ingredients.map((ingredient, index) => (
+          <Box as="tr" key={index} borderBottom="1px solid" borderColor="hair" verticalAlign="baseline">
+            <Box as="td" py="3px" pr="8px" fontStyle="italic" whiteSpace="nowrap">
+              <Formula text={ingredient.symbol} />
+            </Box>
+            <Box as="td" py="3px" pr="8px">
+              {ingredient.label}
+            </Box>
+            <Box as="td" py="3px" pr="8px" textAlign="right">
+              <FigureText figure={ingredient.figure} />
+            </Box>
+            <Box as="td" py="3px" pr="8px" color="ink2">
+              {ingredient.figure.basis}
+            </Box>
+            <Box as="td" py="3px" color="ink2" display={{ base: "none", md: "table-cell" }}>
+              {ingredient.origin}
+            </Box>
+          </Box>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+const SMALLEST_TOLD_SHARE = 0.01;
+
+function Shares({ shares }: { shares: Record<string, number> }) {
+  const told = Object.entries(shares).filter(([, share]) => share >= SMALLEST_TOLD_SHARE);
+  if (told.length === 0) return null;
+  return (
+    <Part title="Band">
+      ± is 95 %. It comes from {told.map(([source, share]) => `${source} (${Math.round(share * 100)} %)`).join(", ")}.
+    </Part>
+  );
+}

@@ -1,0 +1,60 @@
+import createClient from "openapi-fetch";
+
+import type { components, paths } from "../generated/api";
+
+export type Schemas = components["schemas"];
+export type JobView = Schemas["JobView"];
+export type Assessment = Schemas["Assessment"];
+export type Figure = Schemas["Figure"];
+export type Result = Schemas["Result"];
+export type Entry = Schemas["Entry"];
+export type Station = Schemas["Station"];
+export type Finding = Schemas["Finding"];
+export type Basis = NonNullable<Figure["basis"]>;
+export type Phrase = (string | Figure)[];
+
+export const api = createClient<paths>({ baseUrl: window.location.origin });
+
+/** A refusal in words, with the status that says of what kind it is. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    sentence: string,
+    readonly field: string | null = null,
+  ) {
+    super(sentence);
+  }
+
+  /** The job has moved on in another window. */
+  get isConflict() {
+    return this.status === 409;
+  }
+
+  /** Nothing is wrong with what was typed: the server or its database is away. */
+  get isAway() {
+    return this.status === 0 || this.status >= 502;
+  }
+}
+
+interface Answer<Data> {
+  data?: Data;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of an answer, or a refusal in the server's words. */
+export async function taken<Data>(request: Promise<Answer<Data>>): Promise<Data> {
+  let answer: Answer<Data>;
+  try {
+    answer = await request;
+  } catch {
+    throw new Refused(0, "The server does not answer; what you typed is kept here and will be saved when it is back.");
+  }
+  if (answer.data !== undefined && answer.response.ok) return answer.data;
+  const problem = answer.error as { sentence?: string; field?: string | null } | undefined;
+  throw new Refused(
+    answer.response.status,
+    problem?.sentence ?? "The server could not do this.",
+    problem?.field ?? null,
+  );
+}

@@ -1,0 +1,306 @@
+import { api, type Assessment, type JobView, Refused, taken } from "./api";
+import { holds, valueAt } from "./paths";
+import type { UnitSystem } from "./reader";
+
+const PREVIEW_AFTER_MS = 120;
+const SAVE_AFTER_MS = 1500;
+const TRY_AGAIN_AFTER_MS = 1500;
+
+export type DraftState = "typing" | "saving" | "kept" | "refused" | "waiting" | "conflict";
+
+/** What stands in a field and is not what the job holds. */
+export interface Draft {
+  text: string;
+  state: DraftState;
+  sentence: string | null;
+}
+
+export interface DeskState {
+  view: JobView | null;
+  /** What follows from the draft being typed, while it is typed. */
+  preview: Assessment | null;
+  drafts: Readonly<Record<string, Draft>>;
+  /** Edits on their way to the database. */
+  pending: number;
+  /** Why nothing can be saved just now. */
+  trouble: Refused | null;
+  /** Why the job cannot be shown at all. */
+  failure: Refused | null;
+}
+
+export interface Writer {
+  units: UnitSystem;
+  who: string;
+}
+
+type Send = (revision: string) => Promise<JobView>;
+
+/** The field that an edit goes to, and what is typed for it. */
+interface Target {
+  path: string;
+  text: string;
+}
+
+const EMPTY: DeskState = { view: null, preview: null, drafts: {}, pending: 0, trouble: null, failure: null };
+
+/**
+ * One job on this screen: what the server holds, what is typed over it, and the queue of edits between the two.
+ * Edits go one after another, each on the revision the one before it made; an edit that meets no answer waits and is
+ * tried again; one that is refused leaves its draft in its field.
+ */
+export class JobDesk {
+  private state: DeskState = EMPTY;
+  private readonly listeners = new Set<() => void>();
+  private queue: Promise<void> = Promise.resolve();
+  private writer: Writer = { units: "si", who: "" };
+  private focused: string | null = null;
+  private previewTimer = 0;
+  private saveTimer = 0;
+  private previewing: AbortController | null = null;
+  private open = true;
+
+  constructor(readonly id: number) {}
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+
+  readonly snapshot = () => this.state;
+
+  /** Who types here, and in which units a bare number is meant. */
+  write(writer: Writer) {
+    this.writer = writer;
+  }
+
+  /** Read the job as it now is; drafts stay as typed. */
+  async load() {
+    try {
+      const view = await this.read();
+      this.set({ view, failure: null, trouble: null });
+    } catch (error) {
+      const refused = error as Refused;
+      this.set(this.state.view ? { trouble: refused } : { failure: refused });
+    }
+  }
+
+  /** Begin: read the job, then save what an earlier page left unsaved. */
+  async begin() {
+    await this.load();
+    if (!this.state.view) return;
+    for (const [path, text] of Object.entries(this.leftBehind())) {
+      this.setDraft(path, { text, state: "typing", sentence: null });
+      this.save(path);
+    }
+  }
+
+  close() {
+    this.open = false;
+    window.clearTimeout(this.previewTimer);
+    window.clearTimeout(this.saveTimer);
+    this.previewing?.abort();
+  }
+
+  enter(path: string) {
+    this.focused = path;
+  }
+
+  /** A keystroke: the draft is kept, and the balance moves with it. */
+  type(path: string, text: string) {
+    this.setDraft(path, { text, state: "typing", sentence: null });
+    window.clearTimeout(this.previewTimer);
+    window.clearTimeout(this.saveTimer);
+    this.previewTimer = window.setTimeout(() => void this.preview(path, text), PREVIEW_AFTER_MS);
+  }
+
+  /** The field is left: what stands in it is saved. */
+  leave(path: string, shown: string) {
+    if (this.focused === path) this.focused = null;
+    const draft = this.state.drafts[path];
+    if (!draft) return;
+    window.clearTimeout(this.saveTimer);
+    if (draft.state === "kept" || (draft.state === "typing" && draft.text.trim() === shown)) {
+      this.drop(path);
+      return;
+    }
+    if (draft.state === "typing" || draft.state === "conflict") this.save(path);
+  }
+
+  /** Forget a draft: the field shows what the job holds. */
+  drop(path: string) {
+    const drafts = Object.fromEntries(Object.entries(this.state.drafts).filter(([other]) => other !== path));
+    this.set({ drafts, preview: null });
+  }
+
+  choose(path: string, value: string | number | null) {
+    return this.enqueue((revision) => this.change({ revision, path, value }));
+  }
+
+  add(list: string) {
+    const step = (revision: string) => ({ revision, who: this.writer.who });
+    return this.enqueue((revision) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/items/{name}", {
+          params: { path: { job_id: this.id, name: list } },
+          body: step(revision),
+        }),
+      ),
+    );
+  }
+
+  remove(item: string) {
+    return this.enqueue((revision) =>
+      taken(
+        api.DELETE("/api/jobs/{job_id}/items/{name}", {
+          params: { path: { job_id: this.id, name: item }, query: { revision, who: this.writer.who } },
+        }),
+      ),
+    );
+  }
+
+  undo() {
+    return this.stepBack("/api/jobs/{job_id}/undo");
+  }
+
+  redo() {
+    return this.stepBack("/api/jobs/{job_id}/redo");
+  }
+
+  private stepBack(route: "/api/jobs/{job_id}/undo" | "/api/jobs/{job_id}/redo") {
+    return this.enqueue((revision) =>
+      taken(api.POST(route, { params: { path: { job_id: this.id } }, body: { revision, who: this.writer.who } })),
+    );
+  }
+
+  private save(path: string) {
+    const draft = this.state.drafts[path];
+    if (!draft) return;
+    const { text } = draft;
+    const { units } = this.writer;
+    this.setDraft(path, { text, state: "saving", sentence: null });
+    void this.enqueue((revision) => this.change({ revision, path, text, units }), { path, text });
+  }
+
+  private change(edit: { revision: string; path: string; text?: string; value?: unknown; units?: UnitSystem }) {
+    const body = { units: this.writer.units, who: this.writer.who, ...edit };
+    return taken(api.POST("/api/jobs/{job_id}/changes", { params: { path: { job_id: this.id } }, body }));
+  }
+
+  private enqueue(send: Send, target?: Target): Promise<void> {
+    this.set({ pending: this.state.pending + 1 });
+    this.queue = this.queue.then(async () => {
+      try {
+        const view = await this.sendUntilAnswered(send, target);
+        if (view) this.saved(view, target);
+      } catch (error) {
+        this.refused(error as Refused, target);
+      } finally {
+        this.set({ pending: this.state.pending - 1 });
+      }
+    });
+    return this.queue;
+  }
+
+  private async sendUntilAnswered(send: Send, target?: Target): Promise<JobView | null> {
+    for (let attempt = 0; this.open; attempt += 1) {
+      try {
+        return await send(this.state.view?.revision ?? "");
+      } catch (error) {
+        const refused = error as Refused;
+        if (refused.isConflict && attempt > 0) return this.afterLostAnswer(refused, send, target);
+        if (!refused.isAway) throw refused;
+        this.set({ trouble: refused });
+        if (target) this.setDraft(target.path, { text: target.text, state: "waiting", sentence: null });
+        await new Promise((resolve) => window.setTimeout(resolve, TRY_AGAIN_AFTER_MS));
+      }
+    }
+    return null;
+  }
+
+  /** An answer lost on its way back looks like a conflict with ourselves: read what was kept before complaining. */
+  private async afterLostAnswer(refused: Refused, send: Send, target?: Target): Promise<JobView> {
+    const before = this.state.view;
+    const now = await this.read();
+    if (!target || holds(now, target.path, target.text)) return now;
+    const untouched =
+      before && JSON.stringify(valueAt(before, target.path)) === JSON.stringify(valueAt(now, target.path));
+    if (!untouched) throw refused;
+    return send(now.revision);
+  }
+
+  private saved(view: JobView, target?: Target) {
+    this.set({ view, preview: null, trouble: null });
+    const now = target && this.state.drafts[target.path];
+    if (!target || !now || now.text !== target.text) return;
+    // A field that still has the cursor keeps what is typed in it; any other shows what was kept.
+    if (this.focused === target.path) this.setDraft(target.path, { ...now, state: "kept", sentence: null });
+    else this.drop(target.path);
+  }
+
+  private refused(refused: Refused, target?: Target) {
+    if (!target || refused.isConflict) this.set({ trouble: refused });
+    if (!target) return;
+    const state = refused.isConflict ? "conflict" : "refused";
+    if (this.state.drafts[target.path]?.text === target.text)
+      this.setDraft(target.path, { text: target.text, state, sentence: refused.message });
+  }
+
+  private async preview(path: string, text: string) {
+    this.previewing?.abort();
+    const previewing = new AbortController();
+    this.previewing = previewing;
+    try {
+      const { assessment } = await taken(
+        api.POST("/api/jobs/{job_id}/preview", {
+          params: { path: { job_id: this.id } },
+          body: { path, text, units: this.writer.units },
+          signal: previewing.signal,
+        }),
+      );
+      if (previewing.signal.aborted || this.state.drafts[path]?.text !== text) return;
+      this.set({ preview: assessment });
+      if (text.trim()) this.saveTimer = window.setTimeout(() => this.saveWhileTyping(path, text), SAVE_AFTER_MS);
+    } catch {
+      // Half a value is no value yet: nothing is said until the field is left, and the balance stays.
+      if (!previewing.signal.aborted) this.set({ preview: null });
+    }
+  }
+
+  private saveWhileTyping(path: string, text: string) {
+    const draft = this.state.drafts[path];
+    if (draft?.state === "typing" && draft.text === text) this.save(path);
+  }
+
+  private read() {
+    return taken(api.GET("/api/jobs/{job_id}", { params: { path: { job_id: this.id } } }));
+  }
+
+  private setDraft(path: string, draft: Draft) {
+    this.set({ drafts: { ...this.state.drafts, [path]: draft } });
+  }
+
+  private set(part: Partial<DeskState>) {
+    this.state = { ...this.state, ...part };
+    if (part.drafts) this.remember();
+    this.listeners.forEach((listener) => listener());
+  }
+
+  /** Unsaved text outlives a reload of the page. */
+  private remember() {
+    const unsaved = Object.entries(this.state.drafts).filter(([, draft]) => draft.state !== "kept");
+    const texts = Object.fromEntries(unsaved.map(([path, draft]) => [path, draft.text]));
+    sessionStorage.setItem(this.storageKey, JSON.stringify(texts));
+  }
+
+  private leftBehind(): Record<string, string> {
+    try {
+      return JSON.parse(sessionStorage.getItem(this.storageKey) ?? "{}") as Record<string, string>;
+    } catch {
+      return {};
+    }
+  }
+
+  private get storageKey() {
+    return `modest-rotor drafts ${this.id}`;
+  }
+}

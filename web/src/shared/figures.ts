@@ -1,0 +1,85 @@
+import { quantities, type QuantityName } from "../generated/quantities";
+import type { Entry, Figure } from "./api";
+import type { UnitSystem } from "./reader";
+
+export interface Written {
+  value: string;
+  band: string | null;
+  range: string | null;
+  unit: string;
+}
+
+const facts = (quantity: string, units: UnitSystem) => quantities[quantity as QuantityName][units];
+
+/** The unit in which this reader sees a quantity; money shows its currency. */
+export function unitOf(quantity: string, units: UnitSystem, currency?: string | null): string {
+  const { unit } = facts(quantity, units);
+  if (unit === "money") return currency ?? "";
+  return unit === "per kWh" ? `${currency ?? ""} per kWh`.trim() : unit;
+}
+
+/** A value in the reader's unit. */
+export function inUnits(quantity: string, value: number, units: UnitSystem): number {
+  return value * facts(quantity, units).factor;
+}
+
+/** A figure in the reader's units, no finer than its band allows. */
+export function write(figure: Figure, units: UnitSystem, currency?: string | null): Written {
+  if (figure.entry) {
+    const { text } = writeEntry(figure.quantity, figure.entry, units);
+    return { value: text, band: null, range: null, unit: unitOf(figure.quantity, units, currency) };
+  }
+  const { factor, decimals } = facts(figure.quantity, units);
+  const band = figure.band == null ? null : Math.abs(figure.band * factor);
+  const low = figure.low == null ? null : figure.low * factor;
+  const high = figure.high == null ? null : figure.high * factor;
+  const width = low != null && high != null ? (high - low) / 2 : band;
+  const step = stepFor(width, decimals);
+  const text = (value: number) => grouped(value, step);
+  const hasRange = low != null || high != null;
+  return {
+    value: text(figure.value * factor),
+    band: band == null || hasRange ? null : text(Math.max(band, step)),
+    range: hasRange ? rangeWords(low, high, text) : null,
+    unit: unitOf(figure.quantity, units, currency),
+  };
+}
+
+/** Half a 95 % interval in the reader's units, as it stands beside a reading. */
+export function writeBand(quantity: string, half: number, units: UnitSystem): string {
+  const { band } = write({ quantity, value: 0, band: half, basis: "measured" }, units);
+  return `± ${band ?? ""}`;
+}
+
+/** A typed entry as this reader sees it, and the words that tell what was typed when that was in another unit. */
+export function writeEntry(quantity: string, entry: Entry, units: UnitSystem): { text: string; typed: string | null } {
+  const { unit, factor, decimals } = facts(quantity, units);
+  if (entry.unit === unit) return { text: withoutUnit(entry.typed, unit), typed: null };
+  const low = entry.low == null ? "" : `${grouped(entry.low * factor, 10 ** -decimals)} to `;
+  const text = low + grouped(entry.si * factor, 10 ** -decimals);
+  return { text, typed: /[a-z%"]/i.test(entry.typed) ? entry.typed : `${entry.typed} ${entry.unit}` };
+}
+
+/** Two significant figures of the band, but never finer than the quantity's own decimals. */
+function stepFor(width: number | null, decimals: number): number {
+  const finest = 10 ** -decimals;
+  if (width == null || width === 0) return finest;
+  return Math.max(finest, 10 ** (Math.floor(Math.log10(width)) - 1));
+}
+
+function grouped(value: number, step: number): string {
+  const places = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
+  const rounded = Math.round(value / step) * step;
+  const text = Math.abs(rounded).toLocaleString("en", { minimumFractionDigits: places, maximumFractionDigits: places });
+  return Number(text.replaceAll(",", "")) !== 0 && rounded < 0 ? `−${text}` : text;
+}
+
+function rangeWords(low: number | null, high: number | null, text: (value: number) => string): string {
+  if (low != null && high != null) return `${text(low)} to ${text(high)}`;
+  return low != null ? `over ${text(low)}, perhaps never` : `up to ${text(high as number)}`;
+}
+
+function withoutUnit(typed: string, unit: string): string {
+  const bare = typed.replace(/\s*[a-zµ%"].*$/i, "").trim();
+  return bare && unit !== "money" ? bare : typed;
+}

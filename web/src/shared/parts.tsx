@@ -1,0 +1,68 @@
+import { chakra } from "@chakra-ui/react";
+
+import type { Schemas } from "./api";
+
+/** Anything pressed: a box, 44 px high, the only thing that has one. */
+export const Press = chakra("button", {
+  base: {
+    minHeight: "44px",
+    minWidth: "44px",
+    px: "14px",
+    border: "1px solid",
+    borderColor: "rule",
+    fontWeight: 600,
+    fontSize: "text",
+    background: "paper",
+    _hover: { background: "desk" },
+    _disabled: { color: "ink2", fontWeight: 400, cursor: "default", borderStyle: "dashed" },
+  },
+});
+
+/** A word that does something inside a line of text; its target is still 44 px high. */
+export const Word = chakra("button", {
+  base: {
+    minHeight: "44px",
+    px: "8px",
+    mx: "-8px",
+    color: "ink2",
+    fontSize: "small",
+    textDecoration: "underline",
+    textUnderlineOffset: "3px",
+    _hover: { color: "ink" },
+  },
+});
+
+export const Micro = chakra("span", { base: { fontSize: "micro", color: "ink2" } });
+
+export const Small = chakra("span", { base: { fontSize: "small", color: "ink2" } });
+
+export const Cap = chakra("kbd", {
+  base: {
+    fontFamily: "body",
+    fontSize: "micro",
+    border: "1px solid",
+    borderColor: "hair",
+    px: "5px",
+    color: "ink2",
+    fontWeight: 400,
+    display: { base: "none", lg: "inline-block" },
+  },
+});
+
+const Severe = chakra("span", {
+  base: { fontWeight: 600, whiteSpace: "nowrap" },
+  variants: {
+    severity: {
+      note: { color: "ink2" },
+      caution: { color: "ochre" },
+      stop: { background: "brick", color: "paper", px: "8px", py: "1px" },
+    },
+  },
+});
+
+const SEVERITY_WORDS = { note: "Note", caution: "Caution", stop: "Stop" } as const;
+
+/** A severity as its word, its weight and its colour, in that order. */
+export function SeverityWord({ severity }: { severity: Schemas["Severity"] }) {
+  return <Severe severity={severity}>{SEVERITY_WORDS[severity]}</Severe>;
+}

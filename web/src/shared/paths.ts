@@ -1,0 +1,24 @@
+import type { JobView } from "./api";
+
+/** What a job holds at a path such as `plate/rated_power` or `readings/s2/current`; null where nothing stands. */
+export function valueAt(view: JobView, path: string): unknown {
+  const steps = path.split("/");
+  let place: unknown = steps[0] === "machine" ? { machine: view.machine } : view.document;
+  for (const step of steps) {
+    if (Array.isArray(place)) place = (place as { id: string }[]).find((item) => item.id === step);
+    else place = (place as Record<string, unknown> | undefined)?.[step];
+  }
+  return place ?? null;
+}
+
+/** The facts of a field are kept under its name, where an item of a list stands as a star. */
+export function fieldName(path: string): string {
+  return path.replace(/^(readings|duty\/steps)\/[^/]+\//, "$1/*/");
+}
+
+/** Whether what a job holds at a path is what was typed for it. */
+export function holds(view: JobView, path: string, text: string): boolean {
+  const value = valueAt(view, path);
+  const kept = typeof value === "object" && value !== null ? (value as { typed?: string }).typed : value;
+  return (kept ?? "") === text.trim();
+}

@@ -1,0 +1,29 @@
+import type { Schemas, Station } from "./api";
+
+/** The stations in the order of the work, each with its name and the question it answers. */
+export const STATIONS: readonly { id: Station; title: string; question: string }[] = [
+  { id: "call", title: "Call", question: "Why are we here?" },
+  { id: "plate", title: "Plate", question: "What is this motor?" },
+  { id: "readings", title: "Readings", question: "What is it doing?" },
+  { id: "findings", title: "Findings", question: "What is wrong, and what proves it?" },
+  { id: "duty", title: "Duty", question: "How does it run through the year?" },
+  { id: "options", title: "Options", question: "What could replace it?" },
+  { id: "decision", title: "Decision", question: "Which, and why?" },
+  { id: "setup", title: "Set-up", question: "How is it set?" },
+  { id: "proof", title: "Proof", question: "Did it keep its promise?" },
+  { id: "log", title: "Log", question: "Is it drifting?" },
+];
+
+export function stationNamed(name: string | undefined): (typeof STATIONS)[number] | undefined {
+  return STATIONS.find((station) => station.id === name);
+}
+
+/** The key that goes to a station: 1 to 9, and 0 for the tenth. */
+export function keyOf(station: Station): string {
+  return String((STATIONS.findIndex((one) => one.id === station) + 1) % 10);
+}
+
+/** The first thing to do at a station, if the core names one. */
+export function nextAt(next: Schemas["Next"][], station: Station) {
+  return next.find((step) => step.station === station);
+}

@@ -1,0 +1,97 @@
+import { Box } from "@chakra-ui/react";
+
+import type { Entry, Result } from "../../shared/api";
+import { ChoiceField, factsOf, QuantityField } from "../../shared/fields";
+import { unitOf } from "../../shared/figures";
+import { useField, useJob } from "../../shared/job";
+import { Micro, Small } from "../../shared/parts";
+import { Sheet, StandingKey } from "../../shared/Sheet";
+import { useUnits } from "../../shared/units";
+import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+
+const FIELDS = [
+  "plate/rated_power",
+  "plate/rated_voltage",
+  "plate/rated_current",
+  "plate/rated_speed",
+  "plate/frequency",
+] as const;
+
+/** What the plate says, and at once what it means. */
+export function PlateSheet() {
+  const { plate } = useJob().assessment;
+  return (
+    <Sheet station="plate">
+      {FIELDS.map((path) => (
+        <FieldRow key={path} path={path} />
+      ))}
+      <Row label={factsOf("plate/phases").label} unit="" help={factsOf("plate/phases").help}>
+        <ChoiceField path="plate/phases" said={(choice) => (choice === 1 ? "one" : "three")} />
+      </Row>
+      <FieldRow path="plate/run_capacitance" />
+      <Box borderTop="1px solid" borderColor="rule" mt="6px">
+        <WorkedRow name="poles" result={plate.poles} quantity="poles" />
+        <WorkedRow name="synchronous" result={plate.synchronous_speed} quantity="speed" />
+        <WorkedRow name="slip" result={plate.rated_slip} quantity="slip" />
+        <WorkedRow name="torque" result={plate.rated_torque} quantity="torque" />
+      </Box>
+      <StandingKey />
+    </Sheet>
+  );
+}
+
+interface RowProps {
+  label: string;
+  unit: string;
+  help: string;
+  children: React.ReactNode;
+}
+
+function Row({ label, unit, help, children }: RowProps) {
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "minmax(0, 1fr) minmax(120px, 46%)", md: "130px 44px 170px minmax(0, 1fr)" }}
+      gap="0 14px"
+      alignItems="center"
+      minHeight="49px"
+      borderBottom="1px solid"
+      borderColor="hair"
+      py="2px"
+    >
+      <Box>
+        {label} <Micro display={{ base: "inline", md: "none" }}>{unit}</Micro>
+      </Box>
+      <Micro textAlign="right" display={{ base: "none", md: "block" }}>
+        {unit}
+      </Micro>
+      {children}
+      <Small gridColumn={{ base: "1 / -1", md: "auto" }}>{help}</Small>
+    </Box>
+  );
+}
+
+function FieldRow({ path }: { path: string }) {
+  const { units, currency } = useUnits();
+  const { value } = useField<Entry>(path);
+  const facts = factsOf(path);
+  return (
+    <Row label={facts.label} unit={unitOf(facts.quantity ?? "", units, currency)} help={value ? "plate" : facts.help}>
+      <QuantityField path={path} />
+    </Row>
+  );
+}
+
+function WorkedRow({ name, result, quantity }: { name: string; result: Result; quantity: string }) {
+  const { units } = useUnits();
+  return (
+    <>
+      <Row label={result.label} unit={unitOf(quantity, units)} help={result.figure ? "worked out" : ""}>
+        <Box textAlign="right" fontSize={result.figure ? "figure" : "small"}>
+          <WorkedFigure name={name} result={result} unit={false} />
+        </Box>
+      </Row>
+      <WorkingPanel name={name} result={result} />
+    </>
+  );
+}

@@ -1,0 +1,261 @@
+import { Box } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+
+import type { Schemas } from "../../shared/api";
+import { factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
+import { unitOf, writeBand } from "../../shared/figures";
+import { useJob } from "../../shared/job";
+import { Micro, Word } from "../../shared/parts";
+import { useUnits } from "../../shared/units";
+import { FigureText } from "../../shared/Words";
+import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+
+type Set = Schemas["ReadingSet"];
+type Answer = Schemas["SetAnswer"];
+type Field = keyof Set & string;
+
+interface Row {
+  label: string;
+  fields: { field: Field; micro?: string }[];
+  /** The change of this row from one set to the next, by the name the core gives it. */
+  change: string;
+}
+
+const ELECTRICAL: Row[] = [
+  { label: "Supply", fields: [{ field: "voltage" }], change: "voltage" },
+  { label: "Line amps", fields: [{ field: "current" }], change: "current" },
+  { label: "Input power", fields: [{ field: "input_power" }], change: "input_power" },
+  { label: "Speed", fields: [{ field: "speed" }], change: "speed" },
+];
+const AIR: Row[] = [
+  {
+    label: "Static pressure",
+    fields: [
+      { field: "supply_static", micro: "supply" },
+      { field: "return_static", micro: "return" },
+    ],
+    change: "pressure",
+  },
+  { label: "Airflow", fields: [{ field: "airflow" }], change: "flow" },
+];
+const WATER: Row[] = [
+  { label: "Pump differential", fields: [{ field: "pump_differential" }], change: "pressure" },
+  { label: "Water flow", fields: [{ field: "water_flow" }], change: "flow" },
+];
+
+interface SetsTableProps {
+  sets: Set[];
+  answers: Answer[];
+  wheel: Schemas["Wheel"] | null;
+  current: string | null;
+}
+
+/** Sets side by side, labels on the left, what changed on the right; on a phone the labels stand above. */
+export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
+  const rows = [...ELECTRICAL, ...(wheel === "centrifugal pump" ? WATER : AIR)];
+  const compares = sets.length > 1;
+  const columns = `repeat(${sets.length}, minmax(128px, 1fr))`;
+  const grid: GridColumns = {
+    base: columns,
+    md: `104px ${columns}${compares ? " 104px" : ""}`,
+    lg: `120px ${columns}${compares ? " 112px" : ""}`,
+  };
+  const answerOf = (set: Set) => answers.find((answer) => answer.id === set.id);
+  const last = answers[answers.length - 1];
+  return (
+    <Box overflowX="auto" tabIndex={sets.length > 2 ? 0 : undefined} role="group" aria-label="Sets of readings">
+      <Line grid={grid} label="Set" change={compares ? <ChangeHead answers={answers} /> : null}>
+        {sets.map((set, index) => (
+          <Cell key={set.id} current={set.id === current}>
+            <SetHead set={set} number={index + 1} />
+          </Cell>
+        ))}
+      </Line>
+      {rows.map((row) => (
+        <Line
+          key={row.label}
+          grid={grid}
+          label={row.label}
+          unit={row.fields[0]?.field}
+          change={compares ? <ChangeCell answer={last} name={row.change} /> : null}
+        >
+          {sets.map((set, index) => (
+            <Cell key={set.id} current={set.id === current}>
+              <Readings row={row} set={set} number={index + 1} answer={answerOf(set)} />
+            </Cell>
+          ))}
+        </Line>
+      ))}
+      <Line grid={grid} label="Slip now" change={null}>
+        {sets.map((set) => (
+          <Cell key={set.id} current={set.id === current}>
+            <Worked name={`slip-${set.id}`} result={answerOf(set)?.slip} />
+          </Cell>
+        ))}
+      </Line>
+      {answers.map((answer) => (
+        <Box key={answer.id}>
+          <WorkingPanel name={`pressure-${answer.id}`} result={answer.pressure} />
+          <WorkingPanel name={`slip-${answer.id}`} result={answer.slip} />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+type GridColumns = Record<"base" | "md" | "lg", string>;
+
+interface LineProps {
+  grid: GridColumns;
+  label: string;
+  unit?: Field | undefined;
+  change: ReactNode;
+  children: ReactNode;
+}
+
+function Line({ grid, label, unit, change, children }: LineProps) {
+  const { units } = useUnits();
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={grid}
+      columnGap="14px"
+      borderBottom="1px solid"
+      borderColor="hair"
+      minHeight="49px"
+      minWidth="fit-content"
+    >
+      <Box
+        gridColumn={{ base: "1 / -1", md: "auto" }}
+        py="6px"
+        display="flex"
+        flexWrap="wrap"
+        gap="0 6px"
+        alignContent="center"
+      >
+        {label}
+        {unit && <Micro>{unitOf(factsOf(`readings/x/${unit}`).quantity ?? "", units)}</Micro>}
+        <Box as="span" display={{ base: "inline", md: "none" }} ml="auto">
+          {change}
+        </Box>
+      </Box>
+      {children}
+      {change && (
+        <Box display={{ base: "none", md: "block" }} py="8px">
+          {change}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Cell({ current, children }: { current: boolean; children: ReactNode }) {
+  return (
+    <Box background={current ? "desk" : undefined} px="8px" py="4px" minWidth={0}>
+      {children}
+    </Box>
+  );
+}
+
+function SetHead({ set, number }: { set: Set; number: number }) {
+  const { desk } = useJob();
+  return (
+    <>
+      <Box display="flex" alignItems="center" gap="6px">
+        <b>{number}</b>
+        <Box flex={1} minWidth={0}>
+          <WordsField
+            path={`readings/${set.id}/name`}
+            label={`Set ${number}, what was it`}
+            placeholder="what was it?"
+          />
+        </Box>
+      </Box>
+      <Box display="flex" gap="0 8px" flexWrap="wrap" pt="4px">
+        <Box flex="1 1 110px">
+          <SelectField path={`readings/${set.id}/tap`} label={`Set ${number}, speed tap`} empty="which speed tap?" />
+        </Box>
+        <Word
+          type="button"
+          onClick={() => void desk.remove(`readings/${set.id}`)}
+          aria-label={`Remove set ${number}`}
+          mx="0"
+          px="0"
+        >
+          remove
+        </Word>
+      </Box>
+    </>
+  );
+}
+
+function Readings({ row, set, number, answer }: { row: Row; set: Set; number: number; answer: Answer | undefined }) {
+  const { units } = useUnits();
+  const pair = row.fields.length > 1;
+  const bandOf = (field: Field) => {
+    const half = answer?.bands[field];
+    return half ? writeBand(factsOf(`readings/x/${field}`).quantity ?? "", half, units) : null;
+  };
+  return (
+    <>
+      <Box display="grid" gridTemplateColumns={pair ? "1fr 1fr" : "1fr"} gap="10px">
+        {row.fields.map(({ field, micro }) => (
+          <QuantityField
+            key={field}
+            path={`readings/${set.id}/${field}`}
+            label={`${factsOf(`readings/x/${field}`).label}, set ${number}`}
+            {...(micro ? { micro } : {})}
+            band={bandOf(field)}
+          />
+        ))}
+      </Box>
+      {pair && answer?.pressure.figure && (
+        <Box textAlign="right" fontSize="small">
+          <WorkedFigure name={`pressure-${set.id}`} result={answer.pressure} unit={false} /> total
+        </Box>
+      )}
+    </>
+  );
+}
+
+function Worked({ name, result }: { name: string; result: Schemas["Result"] | undefined }) {
+  if (!result) return null;
+  return (
+    <Box textAlign="right">
+      <WorkedFigure name={name} result={result} />
+    </Box>
+  );
+}
+
+function ChangeHead({ answers }: { answers: Answer[] }) {
+  return (
+    <>
+      <Box fontWeight={600}>Change</Box>
+      <Micro>
+        from {answers.length - 1} to {answers.length}
+      </Micro>
+    </>
+  );
+}
+
+/** A sloped stroke, thick if the change is more than the meters can tell; neither way is good or bad. */
+function ChangeCell({ answer, name }: { answer: Answer | undefined; name: string }) {
+  const change = answer?.changes.find((one) => one.field === name);
+  if (!change) return <Micro fontStyle="italic">waits</Micro>;
+  const rise = change.beyond ? Math.sign(change.figure.value) * 5 : 0;
+  return (
+    <Box as="span" display="inline-flex" alignItems="baseline" gap="6px" flexWrap="wrap">
+      <svg width="20" height="14" viewBox="0 0 20 14" aria-hidden>
+        <line x1="1" x2="19" y1={7 + rise} y2={7 - rise} stroke="currentColor" strokeWidth={change.beyond ? 2.6 : 1} />
+      </svg>
+      {change.beyond ? (
+        <Box as="span" fontSize="small">
+          {change.figure.value > 0 && "+"}
+          <FigureText figure={change.figure} unit={false} />
+        </Box>
+      ) : (
+        <Micro>within band</Micro>
+      )}
+    </Box>
+  );
+}
