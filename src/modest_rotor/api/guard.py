@@ -102,12 +102,18 @@ def tell_refusals(app: FastAPI) -> None:
     app.add_exception_handler(UnknownItem, lambda _, error: _problem(404, error.sentence))
     app.add_exception_handler(Conflict, lambda _, error: _problem(409, error.sentence))
     app.add_exception_handler(RequestValidationError, _unreadable)  # type: ignore[arg-type]
-    app.add_exception_handler(HTTPException, lambda _, error: _problem(error.status_code, error.detail))
+    app.add_exception_handler(HTTPException, _told)  # type: ignore[arg-type]
     for kind in (OperationalError, InterfaceError):
         app.add_exception_handler(kind, _database_away)
     app.add_exception_handler(
         MaxConnectionsExceeded, lambda *_: _problem(503, "Too many requests at once; nothing was saved. Try again.")
     )
+
+
+def _told(_: Request, error: HTTPException) -> JSONResponse:
+    if error.status_code == 400:  # what the framework says of a body that is not even text
+        return _problem(422, "The request cannot be read as JSON text in UTF-8; nothing was saved.")
+    return _problem(error.status_code, error.detail)
 
 
 def _unreadable(_: Request, error: RequestValidationError) -> JSONResponse:

@@ -12,6 +12,7 @@ from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.quantities import Quantity, Unit, UnitSystem, dimension_of, quantity
 
 LONGEST_TYPED = 60
+CURRENCY_SIGNS = "$€£"
 _VULGAR = str.maketrans({"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3", "⅛": " 1/8", "−": "-"})
 _DECIMAL = r"(?:\d{1,3}(?:,\d{3})+(?:\.\d*)?|\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,3})?(?!\d)"
 _NUMBER = rf"(?:\d+[ -]+\d+/\d+|\d+/\d+|{_DECIMAL})"
@@ -62,7 +63,8 @@ def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbo
     typed = text.strip()
     if len(typed) > LONGEST_TYPED:
         raise QuantityRefused(f"{_start(what)} takes at most {LONGEST_TYPED} characters. {_example(what, units)}")
-    match = _TYPED.fullmatch(typed.translate(_VULGAR).strip())
+    bare = typed.lstrip(CURRENCY_SIGNS) if what.dimension in ("money", "money rate") else typed
+    match = _TYPED.fullmatch(bare.translate(_VULGAR).strip())
     _refuse_unreadable(what, typed, match is None, units)
     assert match is not None
     unit = _unit(what, typed, match["unit"].strip(), units, unit_symbol)
@@ -113,7 +115,7 @@ def _refuse_unreadable(what: Quantity, typed: str, unreadable: bool, units: Unit
 
 def _unit(what: Quantity, typed: str, spelling: str, units: UnitSystem | None, unit_symbol: str | None) -> Unit:
     if what.dimension in ("money", "money rate"):
-        spelling = spelling.lstrip("$€£").strip()
+        spelling = spelling.lstrip(CURRENCY_SIGNS).strip()
     found = what.unit_named(spelling or unit_symbol or "")
     if found and (spelling or unit_symbol):
         return found

@@ -24,6 +24,8 @@ Answer = TypeVar("Answer")
 
 def connect(**parameters: Any) -> PooledPostgresqlDatabase:
     """Point the application at a PostgreSQL database (host, port, dbname, user, password)."""
+    if database.obj is not None:
+        drop_connections()
     name = parameters.pop("dbname")
     pool = PooledPostgresqlDatabase(
         name, max_connections=MOST_CONNECTIONS, timeout=WAIT_FOR_CONNECTION_S, connect_timeout=5, **parameters

@@ -80,7 +80,7 @@ def find_machine(
     fixed = exactly(fixed_pressure.si if fixed_pressure else 0.0)
     pressure = reference.pressure if reference else None
     flow = reference.flow if reference else None
-    refusal = _pressure_refusal(pressure, fixed)
+    refusal = _reading_refusal(flow, pressure, fixed)
     if refusal:
         return refusal
     power = _shaft_power(wheel, reference, plate, flow, pressure, dead)
@@ -113,12 +113,18 @@ def find_machine(
     )
 
 
-def _pressure_refusal(pressure: Estimate | None, fixed: Estimate) -> str | None:
-    if fixed.value <= 0:
-        return None
-    if pressure is None:
+def _reading_refusal(flow: Estimate | None, pressure: Estimate | None, fixed: Estimate) -> str | None:
+    """Why flow and pressure as read cannot be a point of a running machine, if they cannot."""
+    if flow is not None and flow.value <= 0:
+        return "No flow was read. A machine that runs moves something: look again, or leave it empty. It is kept."
+    if pressure is not None and pressure.value <= 0:
+        return (
+            f"The pressure across the machine reads {pressure.value:,.0f} Pa; a running one makes it above zero."
+            " Look again at hoses and signs; the readings are kept."
+        )
+    if fixed.value > 0 and pressure is None:
         return "waits for a pressure reading: a part of it was said to stay at no flow"
-    if pressure.value <= fixed.value:
+    if fixed.value > 0 and pressure is not None and pressure.value <= fixed.value:
         return (
             f"The pressure that stays at no flow, {fixed.value:,.0f} Pa, is not below the {pressure.value:,.0f} Pa read while"
             " running. Look again at both; the readings are kept."
@@ -138,7 +144,7 @@ def _shaft_power(
         return reference.shaft_power, "estimated"
     if reference and reference.above_synchronous:
         return "withheld: the speed read is above synchronous; the Readings ask what could explain it"
-    if flow and pressure and pressure.value > 0:
+    if flow and pressure:
         shape = generic_shape(wheel)
         typical = shape.best_efficiency
         generic = measured(typical, **{"efficiency of the generic machine": GENERIC_EFFICIENCY_SHARE * typical})
@@ -161,14 +167,15 @@ def _speed(reference: SetFacts | None, plate: PlateFacts) -> tuple[Estimate, Bas
 def _input_power(
     reference: SetFacts | None, plate: PlateFacts, motor: TypicalMotor, shaft_power: Estimate
 ) -> tuple[Estimate, Basis]:
-    if reference and reference.running.input_power and not reference.above_synchronous:
-        return reference.running.input_power, "measured"
+    watts = reference.running.input_power if reference else None
+    if reference and watts and watts.value > 0 and not reference.above_synchronous:
+        return watts, "measured"
     assert plate.rated_power_w is not None
     rated = plate.rated_power_w
-    (watts,) = propagate(
+    (estimated,) = propagate(
         lambda power, efficiency, fixed: input_power_w(power, rated, efficiency, fixed),
         shaft_power,
         motor.rated_efficiency,
         motor.fixed_share,
     )
-    return watts, "estimated"
+    return estimated, "estimated"

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 import numpy as np
 
 from modest_rotor.core.estimate import COVERAGE_95, Array, Estimate, exactly, measured
@@ -16,10 +18,13 @@ from modest_rotor.core.physics.system import SystemCurve
 from modest_rotor.core.stations.duty import PartFlow
 
 A_NEW_MOTOR = "a new motor"
+OVERLOADED = "withheld: at the volts read, a new motor of this plate would not carry the load found"
 SLIP_TOLERANCE = 0.20
 """Standard tolerance of slip at rated load, as a share of it: NEMA MG 1 (from memory)."""
-FIXED_POINT_STEPS = 6
-"""The speed converges by a factor of about five a step, so six leave less than a thousandth of a rpm."""
+NEWTON_STEPS = 4
+"""On a free system torque goes with speed squared, so Newton's step is nearly exact; four leave less than 1/1000 rpm."""
+LARGEST_TORQUE = 1.5
+"""Torque over rated torque up to which the slip line is believed; pull-out lies near 1.8. Our judgement, no source."""
 
 
 class SameKind:
@@ -33,11 +38,23 @@ class SameKind:
         self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
     ) -> tuple[SolvedStep, ...]:
         """The new motor's speed where its slip line meets the load, its watts by its own typical efficiency."""
+        torque_ratio = _torque_ratio(found)
+        if torque_ratio > LARGEST_TORQUE:
+            return tuple(SolvedStep(demand.id, note=OVERLOADED) for demand in demands)
         full = Demand("full", 1.0)
         direct = tuple(demand for demand in demands if _is_direct(demand, part_flow))
         solved = _on_slip_line(found, (full, *direct), part_flow)
         ratio = _input_ratio(found, solved["full"])
         return tuple(solved.get(demand.id) or _as_today(found, demand, part_flow, ratio) for demand in demands)
+
+
+def _torque_ratio(found: FoundMachine) -> float:
+    """Torque found over the plate's, as it would be at the plate's volts; without end where no volts were read."""
+    rated, speed, volts = found.plate.rated_power_w, found.plate.rated_speed_rpm, _volts_ratio(found).value
+    assert rated is not None
+    if volts <= 0:
+        return math.inf
+    return found.shaft_power.value / rated * (speed / found.speed.value if speed else 1.0) / volts**2
 
 
 def _is_direct(demand: Demand, part_flow: PartFlow | None) -> bool:
@@ -108,10 +125,11 @@ def _new_speed_ratio(
     ratio = np.ones_like(speed + rated_speed)
     if synchronous is None or rated_power is None:
         return ratio
-    for _ in range(FIXED_POINT_STEPS):
+    for _ in range(NEWTON_STEPS):
         shaft = machine.power_at(flow_at_speed(machine, system, ratio), ratio)
         torque_ratio = (shaft / (speed * ratio)) / (rated_power / rated_speed)
-        ratio = speed_on_slip_line_rpm(torque_ratio / volts**2, rated_speed, synchronous) / speed
+        on_line = speed_on_slip_line_rpm(torque_ratio / volts**2, rated_speed, synchronous) / speed
+        ratio = ratio - (ratio - on_line) / (1 + 2 * (synchronous / speed - on_line) / ratio)
     return ratio
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from enum import StrEnum
-from functools import cache
+from functools import cache, cached_property
 
 import numpy as np
 from scipy.interpolate import PchipInterpolator
@@ -94,20 +94,28 @@ class MachineCurve:
 
     def pressure_at(self, flow: Array, speed_ratio: Array) -> Array:
         """Pressure at a flow and speed, in the unit of ``pressure``; NaN beyond the curve's end."""
-        return self.pressure * speed_ratio**2 * self._relative(self.shape.pressure, flow, speed_ratio)
+        return self._pressure_unit * speed_ratio**2 * self._on_shape(self.shape.pressure, flow, speed_ratio)
 
     def power_at(self, flow: Array, speed_ratio: Array) -> Array:
         """Shaft power at a flow and speed, W; NaN beyond the curve's end."""
-        return self.power * speed_ratio**3 * self._relative(self.shape.power, flow, speed_ratio)
+        return self._power_unit * speed_ratio**3 * self._on_shape(self.shape.power, flow, speed_ratio)
 
     def largest_flow(self, speed_ratio: float = 1.0) -> float:
         """Flow at free delivery for the nominal scenario."""
         return float(np.ravel(self.flow)[0] * speed_ratio * self.shape.last_flow / np.ravel(self.place)[0])
 
-    def _relative(self, curve: PchipInterpolator, flow: Array, speed_ratio: Array) -> Array:
-        here = self.place * (flow / self.flow) / speed_ratio
+    @cached_property
+    def _pressure_unit(self) -> Array:
+        return self.pressure / self.shape.pressure(self.place)
+
+    @cached_property
+    def _power_unit(self) -> Array:
+        return self.power / self.shape.power(self.place)
+
+    def _on_shape(self, curve: PchipInterpolator, flow: Array, speed_ratio: Array) -> Array:
+        here = self.place / self.flow * flow / speed_ratio
         inside = (here >= 0) & (here <= self.shape.last_flow)
-        return np.where(inside, curve(np.where(inside, here, 1.0)) / curve(self.place), np.nan)
+        return np.where(inside, curve(np.where(inside, here, 1.0)), np.nan)
 
 
 def shaft_power_from_air_w(flow_m3s: Array, pressure_pa: Array, efficiency: Array) -> Array:

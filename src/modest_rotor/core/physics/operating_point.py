@@ -46,8 +46,8 @@ def flow_at_speed(machine: MachineCurve, system: SystemCurve, speed_ratio: Array
     top = np.broadcast_to(machine.flow * machine.shape.last_flow / machine.place * speed_ratio, shape)
 
     def deficit(flow: Array) -> Array:
-        given = np.nan_to_num(machine.pressure_at(flow, speed_ratio), nan=0.0)
-        return system.pressure_at(flow) - given
+        given = machine.pressure_at(flow, speed_ratio)
+        return system.pressure_at(flow) - np.where(np.isnan(given), 0.0, given)
 
     flow = _bisect(deficit, np.zeros(shape), np.array(top))
     return np.where(deficit(np.zeros(shape)) >= 0, 0.0, flow)

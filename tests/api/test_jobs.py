@@ -1,0 +1,129 @@
+"""Jobs over HTTP: begun, edited, previewed, undone, taken out and in; and every refusal a status with a sentence."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import pytest
+from fastapi.testclient import TestClient
+
+from modest_rotor.store.jobs import StoredJob
+from tests.jobs import KRAUSE
+
+pytestmark = pytest.mark.database
+
+
+def change(client: TestClient, job: StoredJob, path: str, revision: str | None = None, **what: Any) -> Any:
+    body = {"revision": revision or job.revision, "path": path, "units": "si", **what}
+    return client.post(f"/api/jobs/{job.id}/changes", json=body)
+
+
+def test_a_job_is_begun_with_nothing_but_a_name(client: TestClient) -> None:
+    answer = client.post("/api/jobs", json={"machine_name": " Fan over the quay "})
+    assert answer.status_code == 201
+    view = answer.json()
+    assert view["machine"]["name"] == "Fan over the quay" and view["site_name"] == "Jobs without a site"
+    assert client.get("/api/board").json()[0]["jobs"][0]["line"]["sentence"] == ["Only its name is known."]
+    refused = client.post("/api/jobs", json={"machine_name": "  "})
+    assert refused.status_code == 422 and "name of its machine" in refused.json()["sentence"]
+
+
+def test_typed_text_is_read_saved_and_answered_with_what_follows(client: TestClient, job: StoredJob) -> None:
+    view = change(client, job, "readings/s1/current", text="3.1 A", who="Ines").json()
+    entry = view["document"]["readings"][0]["current"]
+    assert (entry["typed"], entry["si"]) == ("3.1 A", 3.1)
+    assert view["undo_label"] == "Line amps, 3.1 A"
+    assert view["assessment"]["sets"][0]["methods"][2]["load"]["figure"]
+    (named,) = client.get(f"/api/jobs/{job.id}/changes").json()
+    assert (named["who"], named["path"], named["kind"]) == ("Ines", "readings/s1/current", "edit")
+    assert named["before"]["typed"] == "2.88 A"
+
+
+def test_a_preview_saves_nothing(client: TestClient, job: StoredJob) -> None:
+    body = {"path": "readings/s1/airflow", "text": "400", "units": "si"}
+    seen = client.post(f"/api/jobs/{job.id}/preview", json=body).json()
+    assert seen["entry"]["si"] == 0.4
+    assert seen["assessment"]["balance"]["points"][0]["flow"]["value"] == 0.4
+    now = client.get(f"/api/jobs/{job.id}").json()
+    assert now["revision"] == job.revision
+    assert now["assessment"]["balance"]["points"][0]["flow"]["value"] == 0.51
+
+
+@pytest.mark.parametrize(
+    ("path", "text", "words"),
+    [
+        ("readings/s1/current", "230 V", "unit of voltage"),
+        ("readings/s1/current", "1e999", "finite"),
+        ("readings/s1/current", "-3", "lies between"),
+        ("plate/frequency", "0 Hz", "lies between"),
+        ("plate/rated_speed", "1e9 rpm", "lies between"),
+        ("plate/rated_power", "lots", "cannot be read"),
+        ("plate/nothing", "1", "no place called"),
+    ],
+)
+def test_bad_input_is_422_with_the_field_and_a_sentence(
+    client: TestClient, job: StoredJob, path: str, text: str, words: str
+) -> None:
+    for answer in (
+        change(client, job, path, text=text),
+        client.post(f"/api/jobs/{job.id}/preview", json={"path": path, "text": text}),
+    ):
+        assert answer.status_code == 422
+        assert answer.json()["field"] == path and words in answer.json()["sentence"]
+    assert client.get(f"/api/jobs/{job.id}").json()["revision"] == job.revision
+
+
+def test_a_stale_window_gets_a_conflict_and_nothing_is_lost(client: TestClient, job: StoredJob) -> None:
+    assert change(client, job, "call/notes", text="from one").status_code == 200
+    answer = change(client, job, "call/notes", text="from two")
+    assert answer.status_code == 409 and "out of date" in answer.json()["sentence"]
+    assert client.get(f"/api/jobs/{job.id}").json()["document"]["call"]["notes"] == "from one"
+
+
+def test_items_are_added_removed_and_brought_back(client: TestClient, job: StoredJob) -> None:
+    added = client.post(f"/api/jobs/{job.id}/items/duty/steps", json={"revision": job.revision}).json()
+    assert [step["id"] for step in added["document"]["duty"]["steps"]] == ["s1", "s2", "s3"]
+    assert added["undo_label"] == "step 3 added"
+    removed = client.delete(f"/api/jobs/{job.id}/items/readings/s1", params={"revision": added["revision"]}).json()
+    assert removed["document"]["readings"] == []
+    back = client.post(f"/api/jobs/{job.id}/undo", json={"revision": removed["revision"]}).json()
+    assert back["document"]["readings"][0]["name"] == "slip 0.05" and back["redo_label"] == "set removed"
+    again = client.post(f"/api/jobs/{job.id}/redo", json={"revision": back["revision"]}).json()
+    assert again["document"]["readings"] == []
+    assert client.post(f"/api/jobs/{job.id}/items/plate", json={"revision": again["revision"]}).status_code == 422
+
+
+def test_steps_end_at_twenty_four(client: TestClient, job: StoredJob) -> None:
+    revision = job.revision
+    for _ in range(22):
+        revision = client.post(f"/api/jobs/{job.id}/items/duty/steps", json={"revision": revision}).json()["revision"]
+    answer = client.post(f"/api/jobs/{job.id}/items/duty/steps", json={"revision": revision})
+    assert answer.status_code == 422 and "24" in answer.json()["sentence"]
+
+
+def test_a_job_goes_out_and_in_as_a_file(client: TestClient, job: StoredJob) -> None:
+    out = client.get(f"/api/jobs/{job.id}/file")
+    assert out.headers["content-disposition"] == 'attachment; filename="krause-quarter-horse-on-a-fan.json"'
+    taken = client.post("/api/jobs/file", json={"job": out.json()})
+    assert taken.status_code == 201 and taken.json()["id"] != job.id
+    assert taken.json()["document"] == client.get(f"/api/jobs/{job.id}").json()["document"]
+    refused = client.post("/api/jobs/file", json={"job": {**KRAUSE, "version": 9}})
+    assert refused.status_code == 422 and refused.json()["field"] == "version"
+
+
+def test_a_file_is_assessed_without_being_kept(client: TestClient) -> None:
+    answer = client.post("/api/assess", json={"job": KRAUSE})
+    assert answer.status_code == 200 and answer.json()["plate"]["poles"]["figure"]["value"] == 4
+    assert client.get("/api/board").json() == []
+
+
+@pytest.mark.parametrize("method", ["get", "post"])
+def test_an_unknown_job_is_404(client: TestClient, method: str) -> None:
+    route = "/api/jobs/4711" if method == "get" else "/api/jobs/4711/undo"
+    answer = client.request(method, route, json={"revision": "1.1"} if method == "post" else None)
+    assert answer.status_code == 404 and "no job 4711" in answer.json()["sentence"]
+
+
+def test_text_keeps_a_script_as_text(client: TestClient, job: StoredJob) -> None:
+    script = "<img src=x onerror=alert(1)>"
+    assert change(client, job, "call/notes", text=script).json()["document"]["call"]["notes"] == script

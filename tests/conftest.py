@@ -1,0 +1,76 @@
+"""The throwaway PostgreSQL of the tests: one cluster, one migrated template, a copy for each worker."""
+
+from __future__ import annotations
+
+import os
+import shutil
+import tempfile
+from collections.abc import Iterator
+from pathlib import Path
+
+import psycopg
+import pytest
+from hypothesis import settings
+
+from modest_rotor.serve.cluster import DATABASE, Cluster
+from modest_rotor.store import database
+from modest_rotor.store.models import MODELS
+
+settings.register_profile("ours", deadline=None, max_examples=60, derandomize=True)
+settings.load_profile("ours")
+
+HANDED_ON = "MODEST_ROTOR_TEST_CLUSTER"
+_started: list[Cluster] = []
+
+
+def pytest_configure(config: pytest.Config) -> None:
+    """The controller starts the cluster; workers find it by their environment."""
+    if hasattr(config, "workerinput") or config.option.collectonly or "not database" in config.option.markexpr:
+        return
+    folder = Path(tempfile.mkdtemp(prefix="modest-rotor-tests-", dir="/var/tmp"))
+    folder.chmod(0o711)
+    cluster = Cluster(folder, fast=True)
+    _started.append(cluster)
+    cluster.start()
+    database.connect(**cluster.parameters)
+    database.migrate()
+    database.drop_connections()
+    os.environ[HANDED_ON] = f"{folder} {cluster.port}"
+
+
+def pytest_unconfigure() -> None:
+    """Stop what the controller started, whatever came of the tests."""
+    for cluster in _started:
+        cluster.stop()
+        shutil.rmtree(cluster.directory, ignore_errors=True)
+    _started.clear()
+
+
+@pytest.fixture(scope="session")
+def parameters(worker_id: str) -> dict[str, object]:
+    """How to connect to this worker's own database."""
+    folder, port = os.environ[HANDED_ON].split()
+    cluster = Cluster(Path(folder), fast=True)
+    cluster.port = int(port)
+    name = f"test_{worker_id}"
+    with psycopg.connect(**{**cluster.parameters, "dbname": "postgres"}, autocommit=True) as connection:
+        connection.execute(f'DROP DATABASE IF EXISTS "{name}"')
+        connection.execute(f'CREATE DATABASE "{name}" TEMPLATE "{DATABASE}"')
+    return {**cluster.parameters, "dbname": name}
+
+
+@pytest.fixture(scope="session")
+def worker_id(request: pytest.FixtureRequest) -> str:
+    """This worker's name; one name where tests run in one process."""
+    return getattr(request.config, "workerinput", {}).get("workerid", "alone")
+
+
+@pytest.fixture
+def store(parameters: dict[str, object]) -> Iterator[None]:
+    """The store on an empty, migrated database."""
+    database.connect(**parameters)
+    with database.database.connection_context():
+        tables = ", ".join(f'"{model._meta.table_name}"' for model in MODELS)
+        database.database.execute_sql(f"TRUNCATE {tables} RESTART IDENTITY CASCADE")
+    yield
+    database.drop_connections()

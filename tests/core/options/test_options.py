@@ -1,0 +1,149 @@
+"""The options: what each must do whatever the machine, and what a protected duty does to them."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from modest_rotor.core.phrase import plain
+from tests.jobs import KRAUSE, assessed, option, rules
+
+LOW = {
+    "id": "s2", "name": "low", "tap": "low tap", "voltage": "110 V", "current": "2.1 A", "input_power": "170 W",
+    "speed": "1,200 rpm",
+}  # fmt: skip
+SETS = [KRAUSE["document"]["readings"][0], LOW]  # type: ignore[index]
+
+
+def watts(answer: Any, letter: str, step: int) -> float:
+    return option(answer, letter).steps[step].input_power.value
+
+
+def test_every_option_is_solved_at_every_step() -> None:
+    answer = assessed(KRAUSE)
+    assert [one.letter for one in answer.options.options] == ["A", "B", "C"]
+    for one in answer.options.options:
+        for step in one.steps:
+            assert step.flow and step.speed and step.shaft_power and step.input_power and step.pressure
+        assert one.energy.figure and one.money.figure
+
+
+def test_keeping_it_takes_at_full_flow_what_was_read() -> None:
+    step = option(assessed(KRAUSE), "A").steps[0]
+    assert step.input_power.value == pytest.approx(265.8)
+    assert step.input_power.band == pytest.approx(265.8 * 0.02, rel=0.05)  # the wattmeter's own 2 %, and its last digit
+
+
+@given(st.floats(0.1, 0.99))
+def test_slowed_on_a_free_duct_shaft_power_goes_with_the_cube(share: float) -> None:
+    answer = assessed(KRAUSE, duty__steps__1__flow_share=f"{100 * share:.2f} %")
+    full, part = option(answer, "C").steps
+    ratio = part.flow.value / full.flow.value
+    assert ratio == pytest.approx(round(100 * share, 2) / 100)
+    assert part.speed.value / full.speed.value == pytest.approx(ratio, rel=1e-5)
+    assert part.shaft_power.value / full.shaft_power.value == pytest.approx(ratio**3, rel=1e-4)
+    assert part.input_power.value > part.shaft_power.value  # losses never vanish, so watts fall less than the cube
+
+
+def test_a_held_duct_pressure_takes_much_of_the_saving() -> None:
+    """Where half the pressure is held, the cube of the flow promises far too much: the fan must keep its pressure."""
+    free, held = assessed(KRAUSE), assessed(KRAUSE, duty__held_pressure="140 Pa")
+    assert watts(held, "C", 1) > 1.6 * watts(free, "C", 1)
+    assert option(held, "C").saved_energy.figure.value < option(free, "C").saved_energy.figure.value
+
+
+def test_the_saving_is_narrower_than_its_two_years_apart() -> None:
+    """Both years hang on the same wattmeter, hours and curve; what they share falls out."""
+    c, a = option(assessed(KRAUSE), "C"), option(assessed(KRAUSE), "A")
+    apart = (a.energy.figure.band**2 + c.energy.figure.band**2) ** 0.5
+    assert c.saved_energy.figure.band < apart
+    same = option(assessed(KRAUSE, duty__part_flow="it runs full all the same"), "B")
+    assert same.saved_energy.figure.band < 0.9 * (same.energy.figure.band**2 + a.energy.figure.band**2) ** 0.5
+    assert c.saved_energy.figure.value == pytest.approx(a.energy.figure.value - c.energy.figure.value)
+
+
+def test_the_yardstick_saves_nothing_and_says_so() -> None:
+    a = option(assessed(KRAUSE), "A")
+    assert plain(a.saved_energy.waits) == plain(a.payback.waits) == "the yardstick"
+
+
+@pytest.mark.parametrize(
+    ("part_flow", "low", "high"),
+    [("it runs full all the same", 265, 266), ("by a damper or valve", 150, 255)],
+)
+def test_how_part_flow_is_met_today_decides_what_it_takes(part_flow: str, low: float, high: float) -> None:
+    assert low < watts(assessed(KRAUSE, duty__part_flow=part_flow), "A", 1) < high
+
+
+def test_a_lower_tap_takes_what_was_read_on_it() -> None:
+    taps = {"duty__part_flow": "by a lower tap or regulator step", "duty__steps__1__flow_share": "70 %"}
+    answer = assessed(KRAUSE, readings=SETS, **taps)
+    step = option(answer, "A").steps[1]
+    assert step.input_power.value == pytest.approx(170) and "as read in set 2" in step.note
+    assert step.flow.value / option(answer, "A").steps[0].flow.value == pytest.approx(1200 / 1710, rel=1e-6)
+    waits = assessed(KRAUSE, **taps)
+    assert "lower tap" in plain(option(waits, "A").energy.waits)
+    too_little = assessed(KRAUSE, readings=SETS, **{**taps, "duty__steps__1__flow_share": "90 %"})
+    assert "runs full" in option(too_little, "A").steps[1].note
+
+
+def test_an_option_that_moves_less_says_so() -> None:
+    answer = assessed(KRAUSE, duty__part_flow="it runs full all the same")
+    assert "Moves less than today at half" in option(answer, "C").limits[0]
+    assert not option(assessed(KRAUSE), "C").limits
+
+
+def test_an_overloaded_electronic_motor_wants_the_next_size() -> None:
+    answer = assessed(KRAUSE, plate__rated_power="1/6 hp", plate__rated_current="2.4 A")
+    assert any("next size up" in limit for limit in option(answer, "C").limits)
+
+
+def test_a_new_motor_of_less_slip_runs_faster_and_takes_more() -> None:
+    """A lower-slip replacement moves more and can eat its own saving (+6 % shaft power from 1,725 to 1,760 rpm)."""
+    slow = assessed(KRAUSE, readings__0__speed="1,680 rpm")
+    assert option(slow, "B").steps[0].speed.value > 1690
+    assert option(slow, "B").steps[0].shaft_power.value > option(slow, "A").steps[0].shaft_power.value
+
+
+def test_bands_that_overlap_do_not_choose() -> None:
+    words = assessed(KRAUSE).options.overlap
+    assert words is not None and ("overlap" in words or "beyond both bands" in words)
+
+
+PROTECTED = {"call__protected": "smoke control"}
+
+
+def test_a_protected_duty_keeps_the_flow_found_where_none_is_documented() -> None:
+    answer = assessed(KRAUSE, duty__part_flow="it runs full all the same", **PROTECTED)
+    full, half = option(answer, "C").steps
+    assert half.flow.value == pytest.approx(full.flow.value) and half.note == "held at the protected flow"
+    stops = [finding for finding in answer.findings if finding.severity == "stop"]
+    assert {finding.station for finding in stops} == {"call", "duty", "options"}
+    assert answer.board.stopped and "protected_duty" in rules(answer)
+
+
+def test_a_documented_least_flow_is_the_floor() -> None:
+    answer = assessed(KRAUSE, call__minimum_airflow="400 L/s", duty__part_flow="it runs full all the same", **PROTECTED)
+    assert option(answer, "C").steps[1].flow.value == pytest.approx(0.4)
+    assert any("prove the flow" in limit for limit in option(answer, "C").limits)  # the flow was read to ± 7 %
+
+
+def test_an_option_that_would_fall_below_a_protected_flow_is_stopped() -> None:
+    answer = assessed(KRAUSE, call__minimum_airflow="700 L/s", **PROTECTED)
+    b = option(answer, "B")
+    assert b.stop and "documented least" in b.stop
+    assert b.energy.figure is None and b.payback.figure is None and b.steps[0].input_power is None
+    assert "found_below_minimum" in rules(answer)
+
+
+def test_a_new_motor_of_the_same_kind_may_run_slower_and_a_protected_duty_says_so() -> None:
+    answer = assessed(KRAUSE, readings__0__speed="1,735 rpm", **PROTECTED)
+    assert any("may move up to" in limit for limit in option(answer, "B").limits)
+
+
+def test_an_unanswered_question_is_not_a_no() -> None:
+    assert "protection_unanswered" in rules(assessed(KRAUSE, call__protected=None))
+    assert "protection_unanswered" not in rules(assessed(KRAUSE))

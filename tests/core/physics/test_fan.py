@@ -1,0 +1,181 @@
+"""Affinity laws, where they hold and where they fail; the point where machine and system meet, against solved networks."""
+
+import numpy as np
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from scipy.interpolate import PchipInterpolator
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.electronic import input_power_w as electronic_input_w
+from modest_rotor.core.physics.fan import (
+    MachineCurve,
+    Shape,
+    Wheel,
+    affinity_scale,
+    generic_shape,
+    shaft_power_from_air_w,
+)
+from modest_rotor.core.physics.operating_point import flow_at_speed, speed_ratio_for_flow
+from modest_rotor.core.physics.system import SystemCurve, system_through
+
+WHEELS = list(Wheel)
+
+
+@pytest.mark.parametrize(
+    ("new", "old", "flow", "pressure", "power"),
+    [  # AMCA Publication 201; ASHRAE Handbook, HVAC Systems and Equipment: q ∝ n, p ∝ n², P ∝ n³
+        (825, 1075, 0.76744186, 0.58896701, 0.45199794), (1200, 1720, 0.69767442, 0.48674959, 0.33959274),
+        (1760, 1725, 1.0202899, 1.0409914, 1.062113), (1, 2, 0.5, 0.25, 0.125), (600, 500, 1.2, 1.44, 1.728),
+    ],
+)  # fmt: skip
+def test_affinity_in_speed(new: float, old: float, flow: float, pressure: float, power: float) -> None:
+    assert affinity_scale(np.array(new / old)) == pytest.approx((flow, pressure, power), rel=1e-7)
+
+
+def test_affinity_in_diameter_and_density() -> None:
+    """Same sources: q ∝ d³, p ∝ d², P ∝ d⁵ at one speed; pressure and power ∝ density, flow unchanged (5,000 ft: 0.832)."""
+    assert affinity_scale(np.array(1.0), diameter_ratio=1.2) == pytest.approx((1.728, 1.44, 2.48832))
+    assert affinity_scale(np.array(1.0), density_ratio=0.832) == pytest.approx((1.0, 0.832, 0.832))
+
+
+def test_fan_power_by_the_6356_rule() -> None:
+    """bhp = cfm × in. w.g. ÷ (6,356 η): 2,000 cfm, 1.5 in. w.g., 60 % → 0.7867 hp (handbook constant, 0.25 %)."""
+    shaft = shaft_power_from_air_w(np.array(2000 * 0.0004719474), np.array(1.5 * 249.0889), np.array(0.6))
+    assert float(shaft) / 745.7 == pytest.approx(0.78666, rel=0.0025)
+    with pytest.raises(OutsideValidity, match="above zero"):
+        shaft_power_from_air_w(np.array(1.0), np.array(100.0), np.array(0.0))
+
+
+def test_pump_power_against_a_printed_example() -> None:
+    """US Department of Energy, pumping tip sheet on impeller trimming: 3,000 gpm, 165 ft, 80 % → 156 hp (from memory)."""
+    shaft = shaft_power_from_air_w(np.array(3000 * 6.30902e-5), np.array(165 * 2989.067), np.array(0.8))
+    assert float(shaft) / 745.7 == pytest.approx(156.25, rel=0.002)
+
+
+def _parabola(shut_off: float, fall: float, last: float, power_w: float = 100.0) -> MachineCurve:
+    """A machine p = shut_off N² − fall q², through its own point at half its last flow."""
+    flow = np.linspace(0, 1, 401)
+    pressure = shut_off - fall * (flow * last) ** 2
+    shape = Shape(Wheel.PUMP, 0.7, 1.0, PchipInterpolator(flow, pressure), PchipInterpolator(flow, 1 + flow))
+    at = np.array([[0.5 * last]])
+    return MachineCurve(
+        shape, at, np.array([[shut_off - fall * (0.5 * last) ** 2]]), np.array([[power_w]]), np.array([[0.5]])
+    )
+
+
+@pytest.mark.parametrize(
+    ("static", "speed", "flow", "head"),
+    [  # H = 40 N² − 4,000 Q² (m, m³/s) into a 1,000 m, 0.25 m pipe of C = 120: EPANET's solver through wntr 1.5
+        (0, 1.0, 0.082594743, 12.712434), (0, 0.9, 0.074145827, 10.409585), (10, 1.0, 0.071279888, 19.67671),
+        (10, 0.9, 0.061371569, 17.334122), (10, 0.8, 0.050984279, 15.202413), (10, 0.75, 0.045509781, 14.215439),
+        (20, 0.9, 0.045322717, 24.183405), (20, 0.8, 0.030143107, 21.965572),
+    ],
+)  # fmt: skip
+def test_pump_on_a_pipe_with_static_head_against_epanet(static: float, speed: float, flow: float, head: float) -> None:
+    """Hazen–Williams exponent 1.852; a two-parts-in-10,000 tolerance for the interpolated curve."""
+    pump = _parabola(40.0, 4000.0, 0.1)
+    pipe = SystemCurve(np.array(float(static)), np.array(10.667 * 1000 / 120**1.852 / 0.25**4.871), 1.852)
+    found = flow_at_speed(pump, pipe, np.array([[speed]]))
+    assert found.item() == pytest.approx(flow, rel=2e-4)
+    assert pipe.pressure_at(found).item() == pytest.approx(head, rel=3e-4)
+
+
+def test_with_half_the_head_static_eighty_percent_speed_is_nowhere_near_eighty_percent_flow() -> None:
+    """From the rows above (EPANET): 10 of 19.7 m static, 0.8 speed → 71.5 % flow; 20 of 29.7 m → 52 %. The laws say 80 %."""
+    pump = _parabola(40.0, 4000.0, 0.1)
+    coefficient = np.array(10.667 * 1000 / 120**1.852 / 0.25**4.871)
+    shares = []
+    for static in (0.0, 10.0, 20.0):
+        pipe = SystemCurve(np.array(static), coefficient, 1.852)
+        full, slowed = (flow_at_speed(pump, pipe, np.array([[speed]])).item() for speed in (1.0, 0.8))
+        shares.append(slowed / full)
+    assert shares == pytest.approx([0.80, 0.7153, 0.5205], abs=0.005)
+
+
+def test_a_pump_that_cannot_lift_moves_nothing_while_it_turns() -> None:
+    pump = _parabola(40.0, 4000.0, 0.1)
+    pipe = SystemCurve(np.array(30.0), np.array(1000.0))
+    assert flow_at_speed(pump, pipe, np.array([[0.8]])).item() == 0  # 40 × 0.64 = 25.6 m is below 30 m
+
+
+@pytest.mark.parametrize(
+    ("held", "speed", "cfm", "inwg"),
+    [  # p = 2 N² − 5e-7 Q² on p = held + 6e-7 Q² (in. w.g., cfm): closed form
+        (0.5, 1.0, 1167.7484, 1.3181818), (0.5, 0.8, 842.07536, 0.92545455), (0.0, 0.8, 1078.7198, 0.69818182),
+        (0.0, 0.6, 809.03983, 0.39272727),
+    ],
+)  # fmt: skip
+def test_fan_on_a_duct_with_held_pressure_against_the_closed_form(
+    held: float, speed: float, cfm: float, inwg: float
+) -> None:
+    fan, duct = _parabola(2.0, 5e-7, 2000.0), SystemCurve(np.array(held), np.array(6e-7))
+    found = flow_at_speed(fan, duct, np.array([[speed]]))
+    assert found.item() == pytest.approx(cfm, rel=2e-4)  # the fan's curve is interpolated between 401 points
+    assert duct.pressure_at(found).item() == pytest.approx(inwg, rel=4e-4)
+
+
+def _generic(wheel: Wheel, place: float = 1.0) -> MachineCurve:
+    one = np.array([[1.0]])
+    return MachineCurve(generic_shape(wheel), one, one * 200, one * 400, one * place)
+
+
+@pytest.mark.parametrize("wheel", WHEELS)
+@given(share=st.floats(0.1, 1.1))
+def test_affinity_is_exact_on_a_pure_quadratic_system(wheel: Wheel, share: float) -> None:
+    machine = _generic(wheel)
+    system = system_through(machine.flow, machine.pressure, np.array(0.0))
+    speed = speed_ratio_for_flow(machine, system, np.array([[share]]))
+    assert speed.item() == pytest.approx(share, rel=1e-6)
+    assert machine.power_at(np.array([[share]]), speed).item() == pytest.approx(400 * share**3, rel=1e-5)
+    assert flow_at_speed(machine, system, speed).item() == pytest.approx(share, rel=1e-5)
+
+
+@pytest.mark.parametrize("wheel", WHEELS)
+@given(tighter=st.floats(1.01, 6.0))
+def test_more_restriction_never_means_more_flow(wheel: Wheel, tighter: float) -> None:
+    machine = _generic(wheel)
+    open_duct = system_through(machine.flow, machine.pressure, np.array(0.0))
+    closed = SystemCurve(open_duct.fixed_pressure, open_duct.coefficient * tighter)
+    one = np.array([[1.0]])
+    assert flow_at_speed(machine, closed, one).item() < flow_at_speed(machine, open_duct, one).item()
+
+
+@pytest.mark.parametrize("wheel", WHEELS)
+def test_generic_shapes_are_whole(wheel: Wheel) -> None:
+    """From shut-off to free delivery, best efficiency at the point named so (the table rounds to two figures)."""
+    shape = generic_shape(wheel)
+    flow = np.linspace(0.05, shape.last_flow * 0.999, 300)
+    assert float(shape.pressure(1.0)) == pytest.approx(1) and float(shape.power(1.0)) == pytest.approx(1)
+    assert float(shape.pressure(shape.last_flow)) == pytest.approx(0, abs=1e-9)
+    assert shape.efficiency(flow).max() == pytest.approx(shape.best_efficiency, rel=0.03)
+    assert np.isnan(_generic(wheel).pressure_at(np.array([[9.0]]), np.array([[1.0]]))).all()
+
+
+def test_which_wheels_overload_when_the_duct_is_opened() -> None:
+    """Common practice, no source: forward-curved power climbs with flow, axial power climbs toward shut-off."""
+    power = {wheel: generic_shape(wheel).power for wheel in WHEELS}
+    assert float(power[Wheel.FORWARD_CURVED](1.5)) > 1.4
+    assert float(power[Wheel.AXIAL](0.4)) > 1.2
+    assert float(power[Wheel.BACKWARD_INCLINED](np.linspace(0, 1.5, 50)).max()) < 1.02
+
+
+def test_a_system_needs_a_flow_and_a_pressure_above_its_fixed_part() -> None:
+    with pytest.raises(OutsideValidity, match="above zero"):
+        system_through(np.array(0.0), np.array(100.0), np.array(0.0))
+    with pytest.raises(OutsideValidity, match="not below"):
+        system_through(np.array(1.0), np.array(100.0), np.array(100.0))
+
+
+def test_a_flow_that_no_speed_gives_is_not_given() -> None:
+    machine = _generic(Wheel.AXIAL)
+    system = system_through(machine.flow, machine.pressure, np.array(0.0))
+    assert np.isnan(speed_ratio_for_flow(machine, system, np.array([[5.0]]))).all()
+
+
+@pytest.mark.parametrize(("speed", "watts", "tolerance"), [(1720, 220, 0.08), (1200, 75, 0.08), (400, 5, 0.2)])
+def test_electronic_quarter_horse_as_technicians_see_it(speed: float, watts: float, tolerance: float) -> None:
+    """220 W at 1,720 rpm, 75 W at 1,200 and about 5 W at 400: common practice, no source; watts ± 8 %, and a watt at 5."""
+    ratio = np.array(speed / 1720)
+    found = electronic_input_w(186.5 * ratio**3, 186.5, ratio**2, ratio, np.array(1.0))
+    assert float(found) == pytest.approx(watts, rel=tolerance)

@@ -1,0 +1,137 @@
+"""What is typed: read, kept as evidence, or refused beside its box in a sentence."""
+
+import math
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from modest_rotor.core.entry import Entry, entry_from_data, read_entry
+from modest_rotor.core.errors import QuantityRefused
+
+HP = 550 * 0.3048 * 0.45359237 * 9.80665
+"""One horsepower is 550 foot pounds-force a second, by definition."""
+INCH_OF_WATER = 249.0889
+"""Conventional inch of water at 4 °C, Pa: ASHRAE Handbook, Fundamentals, units chapter (from memory)."""
+
+
+@pytest.mark.parametrize(
+    ("quantity", "typed", "si"),
+    [
+        ("rated_power", "3/4 hp", 0.75 * HP),
+        ("rated_power", "1-1/2 hp", 1.5 * HP),
+        ("rated_power", "1 1/2 HP", 1.5 * HP),
+        ("rated_power", "¾ hp", 0.75 * HP),
+        ("rated_power", "560 W", 560.0),
+        ("rated_power", "0.56kW", 560.0),
+        ("rated_power", "1,500 w", 1500.0),
+        ("rated_voltage", "230", 230.0),
+        ("capacitance", "7.5 MFD", 7.5e-6),
+        ("capacitance", "7.5uF", 7.5e-6),
+        ("supply_static_pressure", "0.5 inwg", 0.5 * INCH_OF_WATER),
+        ("supply_static_pressure", '0.5"', 0.5 * INCH_OF_WATER),
+        ("return_static_pressure", "−0.35 in. w.g.", -0.35 * INCH_OF_WATER),
+        ("airflow", "1,200 cfm", 1200 * 0.3048**3 / 60),
+        ("airflow", "500 m3/h", 500 / 3600),
+        ("static_lift", "22 ft", 22 * 12 * INCH_OF_WATER),
+        ("flow_share", "75 %", 0.75),
+        ("speed", "1.075e3 rpm", 1075.0),
+        ("energy_price", "$0.19", 0.19),
+    ],
+)
+def test_reads_what_technicians_type(quantity: str, typed: str, si: float) -> None:
+    entry = read_entry(quantity, typed, "si" if quantity in ("rated_voltage", "energy_price") else None)
+    assert entry.si == pytest.approx(si, rel=1e-6)  # the factors are given to seven figures
+    assert entry.typed == typed
+
+
+def test_a_bare_number_is_in_the_readers_unit() -> None:
+    assert read_entry("supply_static_pressure", "0.5", "ip").si == pytest.approx(0.5 * INCH_OF_WATER, rel=1e-6)
+    assert read_entry("supply_static_pressure", "125", "si").si == 125.0
+    assert read_entry("rated_power", "0.75", "ip").unit == "hp"
+
+
+def test_a_bare_number_that_could_mean_two_units_is_asked_about() -> None:
+    with pytest.raises(QuantityRefused, match="needs its unit"):
+        read_entry("rated_power", "560")
+
+
+def test_a_range_keeps_both_ends() -> None:
+    entry = read_entry("rated_voltage", "208-230 V")
+    assert (entry.low, entry.si) == (208.0, 230.0)
+    assert read_entry("rated_voltage", "208 to 230 V").low == 208.0
+    with pytest.raises(QuantityRefused, match="downward"):
+        read_entry("rated_voltage", "230-208 V")
+
+
+def test_resolution_is_the_last_digit_typed() -> None:
+    assert read_entry("current", "4.40 A").resolution == pytest.approx(0.01)
+    assert read_entry("current", "4.4 A").resolution == pytest.approx(0.1)
+    assert read_entry("rated_power", "1.5 kW").resolution == pytest.approx(100.0)
+    assert read_entry("rated_power", "3/4 hp").resolution == 0.0
+
+
+@pytest.mark.parametrize(
+    ("quantity", "typed", "words"),
+    [
+        ("current", "230 V", "unit of voltage"),
+        ("current", "four", "cannot be read"),
+        ("current", "4,57", "type 4.57"),
+        ("current", "1,2345", "type 1.2345"),
+        ("current", "inf", "finite"),
+        ("current", "-inf A", "finite"),
+        ("current", "NaN", "finite"),
+        ("current", "-4 A", "lies between 0 and 2,000 A"),
+        ("current", "1e999 A", "finite"),
+        ("frequency", "0 Hz", "lies between 10 and 400 Hz"),
+        ("rated_speed", "1e9 rpm", "lies between 100 and 20,000 rpm"),
+        ("rated_speed", "0 rpm", "lies between"),
+        ("return_static_pressure", "0.35 in. w.g.", "type it with a minus"),
+        ("capacitance", "10 F", "lies between"),
+        ("rated_power", "3/0 hp", "divides by zero"),
+        ("rated_power", "1 parsec", "no unit known"),
+        ("rated_power", "x" * 61, "at most 60"),
+        ("rated_power", "0.5 W", "Did you mean"),
+        ("flow_share", "120 %", "lies between 5 and 100 %"),
+        ("hours", "9000 h", "8,784"),
+    ],
+)
+def test_refuses_in_a_sentence_with_the_limits(quantity: str, typed: str, words: str) -> None:
+    with pytest.raises(QuantityRefused) as refusal:
+        read_entry(quantity, typed, "si")
+    assert words in refusal.value.sentence
+
+
+def test_negative_where_negative_belongs() -> None:
+    assert read_entry("return_static_pressure", "-87 Pa").si == -87.0
+    assert read_entry("supply_static_pressure", "-10 Pa").si == -10.0
+
+
+@given(st.text(max_size=80))
+def test_any_text_is_read_or_refused_and_never_crashes(text: str) -> None:
+    try:
+        entry = read_entry("airflow", text, "ip")
+    except QuantityRefused as refusal:
+        assert refusal.sentence
+    else:
+        assert math.isfinite(entry.si) and 0 <= entry.si <= 200
+
+
+@given(st.floats(0.01, 1999, allow_nan=False), st.sampled_from(["A", "mA"]))
+def test_what_was_typed_is_read_back_the_same(value: float, unit: str) -> None:
+    typed = f"{value:.2f} {unit}"
+    entry = read_entry("current", typed)
+    assert entry_from_data("current", entry.model_dump()) == entry
+
+
+def test_a_file_may_not_contradict_itself() -> None:
+    with pytest.raises(QuantityRefused, match="Keep one of them"):
+        entry_from_data("current", {"typed": "4.4", "unit": "A", "si": 44.0})
+    with pytest.raises(QuantityRefused, match="text with its unit"):
+        entry_from_data("current", ["4.4 A"])
+    assert entry_from_data("current", "  ") is None
+
+
+def test_an_entry_holds_finite_numbers_only() -> None:
+    with pytest.raises(ValueError, match="finite"):
+        Entry(typed="x", unit="A", si=math.inf)

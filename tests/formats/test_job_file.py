@@ -1,0 +1,72 @@
+"""The open format: published schema, round trip, refusals that name the place."""
+
+from __future__ import annotations
+
+import json
+from importlib.resources import files
+from pathlib import Path
+from typing import Any
+
+import jsonschema
+import pytest
+
+from modest_rotor.core.assess import assess
+from modest_rotor.core.job import Job
+from modest_rotor.demo.load import DEMO_JOBS
+from modest_rotor.formats.job_file import JobFileRefused, job_schema, read_job, write_job
+from tests.jobs import KRAUSE, changed, rules
+
+PUBLISHED = Path(__file__).parents[2] / "docs" / "formats" / "job-1.schema.json"
+
+
+def test_the_published_schema_is_the_programs_own_and_valid() -> None:
+    assert json.loads(PUBLISHED.read_text(encoding="utf-8")) == job_schema()
+    jsonschema.Draft202012Validator.check_schema(job_schema())
+
+
+def test_a_written_job_satisfies_the_schema_and_reads_back_the_same() -> None:
+    job = Job.model_validate(KRAUSE)
+    text = write_job(job)
+    jsonschema.validate(json.loads(text), job_schema())
+    assert read_job(text) == job
+    assert write_job(read_job(text)) == text
+
+
+def test_evidence_survives_as_typed() -> None:
+    entry = read_job(write_job(Job.model_validate(KRAUSE))).document.plate.rated_power
+    assert entry is not None and (entry.typed, entry.unit) == ("1/4 hp", "hp")
+
+
+@pytest.mark.parametrize("name", DEMO_JOBS)
+def test_demo_jobs_are_sound(name: str) -> None:
+    job = read_job(files("modest_rotor.demo").joinpath(name).read_text(encoding="utf-8"))
+    answer = assess(job)
+    assert rules(answer) <= {"protected_duty"}, "the demo's own readings contradict each other"
+    assert not any(method.disagrees for facts in answer.sets for method in facts.methods)
+    assert all(option.energy.figure for option in answer.options.options)
+
+
+def _without(data: dict[str, Any], key: str) -> dict[str, Any]:
+    return {name: value for name, value in data.items() if name != key}
+
+
+@pytest.mark.parametrize(
+    ("text", "words", "field"),
+    [
+        ("{", "not JSON", None),
+        ("[]", "JSON object", None),
+        ('{"format": "something else"}', "something else", "format"),
+        (json.dumps(KRAUSE | {"version": 2}), "version 2", "version"),
+        (json.dumps(_without(KRAUSE, "machine")), "machine", "machine"),
+        (json.dumps(changed(KRAUSE, plate__rated_power="3 V")), "unit of voltage", None),
+        (json.dumps(changed(KRAUSE, plate__phases=2)), "plate/phases", "document/plate/phases"),
+        (json.dumps(changed(KRAUSE, plate__colour="red")), "colour", "document/plate/colour"),
+        (json.dumps(changed(KRAUSE, plate__rated_power="560")), "needs its unit", None),
+        ('{"site": {"name": "a"}, "machine": {"name": "b"}, "document": {"plate": {"rated_speed": NaN}}}', "NaN", None),
+    ],
+)
+def test_a_file_that_cannot_be_read_is_refused_with_its_place(text: str, words: str, field: str | None) -> None:
+    with pytest.raises(JobFileRefused) as refusal:
+        read_job(text)
+    assert words in refusal.value.sentence
+    assert field is None or refusal.value.field == field

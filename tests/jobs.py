@@ -1,0 +1,71 @@
+"""Jobs for the tests, built from plain data as a job file holds them."""
+
+from __future__ import annotations
+
+from copy import deepcopy
+from typing import Any
+
+from modest_rotor.core.assess import assess
+from modest_rotor.core.assessment import Assessment
+from modest_rotor.core.job import Job
+
+# Krause, Wasynczuk and Sudhoff, Analysis of Electric Machinery, the 1/4 hp capacitor-run machine (110 V, 60 Hz, four
+# poles), solved at a slip of 0.05 by two-axis phasors, symmetrical components and time integration: 219.8 W at the
+# shaft, 265.8 W and 2.880 A from the line at 1,710 rpm. The plate is what such a machine would carry: a quarter horse
+# at 1,725 rpm, with the amps and the capacitor of that point.
+KRAUSE_SHAFT_W = 219.81475
+KRAUSE = {
+    "site": {"name": "Textbook", "units": "si", "currency": "EUR"},
+    "machine": {"name": "Krause quarter horse on a fan", "wheel": "backward-inclined"},
+    "document": {
+        "call": {"reason": "costly", "protected": "no"},
+        "plate": {
+            "rated_power": "1/4 hp", "rated_voltage": "110 V", "rated_current": "2.6 A", "rated_speed": "1,725 rpm",
+            "frequency": "60 Hz", "phases": 1, "run_capacitance": "15.4 µF",
+        },
+        "readings": [
+            {
+                "id": "s1", "name": "slip 0.05", "tap": "one speed", "voltage": "110 V", "current": "2.88 A",
+                "input_power": "265.8 W", "speed": "1,710 rpm", "supply_static": "130 Pa", "return_static": "-150 Pa",
+                "airflow": "510 L/s",
+            }
+        ],
+        "duty": {
+            "steps": [
+                {"id": "s1", "name": "full", "hours": "2,000 h", "flow_share": "100 %"},
+                {"id": "s2", "name": "half", "hours": "3,000 h", "flow_share": "50 %"},
+            ],
+            "part_flow": "by a damper or valve",
+            "held_pressure": "0 Pa",
+            "energy_price": "0.25 per kWh",
+        },
+        "options": {"same_kind_cost": "220", "electronic_cost": "420"},
+    },
+}  # fmt: skip
+
+
+def changed(data: dict[str, Any], **changes: Any) -> dict[str, Any]:
+    """A copy with some places set: ``plate__rated_power="1 hp"``, ``readings__0__airflow=None``, from the document down."""
+    copy = deepcopy(data)
+    for path, value in changes.items():
+        steps = path.split("__")
+        place: Any = copy if steps[0] in ("machine", "site") else copy["document"]
+        for step in steps[:-1]:
+            place = place[int(step)] if step.isdigit() else place.setdefault(step, {})
+        place[steps[-1]] = value
+    return copy
+
+
+def assessed(data: dict[str, Any], **changes: Any) -> Assessment:
+    """The assessment of a job with some places changed."""
+    return assess(Job.model_validate(changed(data, **changes)))
+
+
+def option(assessment: Assessment, letter: str) -> Any:
+    """One option by its letter."""
+    return next(one for one in assessment.options.options if one.letter == letter)
+
+
+def rules(assessment: Assessment) -> set[str]:
+    """The names of the rules that found something, standing cautions left out."""
+    return {finding.rule for finding in assessment.findings if not finding.standing}

@@ -1,0 +1,149 @@
+"""Jobs as they are kept: every edit a named change, refused when stale, undone and put back, never lost."""
+
+from __future__ import annotations
+
+import threading
+
+import pytest
+
+from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
+from modest_rotor.core.job import Job
+from modest_rotor.store import jobs
+from modest_rotor.store.database import database, with_connection
+from modest_rotor.store.models import ChangeRow, JobRow, SiteRow
+from tests.jobs import KRAUSE
+
+pytestmark = [pytest.mark.database, pytest.mark.usefixtures("store")]
+
+
+@with_connection
+def begun() -> jobs.StoredJob:
+    return jobs.keep_job(Job.model_validate(KRAUSE))
+
+
+@with_connection
+def edit(stored: jobs.StoredJob, path: str, after: object, who: str = "") -> jobs.StoredJob:
+    return jobs.save_change(stored.id, stored.revision, path, after, who)
+
+
+@with_connection
+def loaded(job_id: int) -> jobs.StoredJob:
+    return jobs.load(job_id)
+
+
+def test_a_job_is_begun_with_a_name_and_its_site_is_found_again() -> None:
+    with database.connection_context():
+        first, second = jobs.begin_job("Fan 1", "Quay"), jobs.begin_job("Fan 2", "Quay")
+        assert first.site_id == second.site_id and first.machine_id != second.machine_id
+        assert SiteRow.select().count() == 1
+        assert loaded(first.id).job.machine.name == "Fan 1"
+
+
+def test_what_was_kept_comes_back_the_same() -> None:
+    assert loaded(begun().id).job == Job.model_validate(KRAUSE)
+
+
+def test_a_change_says_path_before_after_who_and_when() -> None:
+    first = begun()
+    stored = edit(first, "call/notes", "humming", "Ines at the quay")
+    edit(stored, "call/notes", "silent")
+    with database.connection_context():
+        one, two = jobs.changes_of(first.id)
+    assert (one.path, one.before, one.after, one.who) == ("call/notes", None, "humming", "Ines at the quay")
+    assert (two.before, two.after) == ("humming", "silent")
+    assert one.at < two.at and one.at.tzinfo is not None
+    assert [one.revision, two.revision] == [2, 3]
+
+
+def test_a_change_that_changes_nothing_is_no_change() -> None:
+    first = begun()
+    assert edit(first, "call/reason", "costly").revision == first.revision
+
+
+def test_a_stale_save_is_refused_in_words_and_overwrites_nothing() -> None:
+    first = begun()
+    edit(first, "call/notes", "from window one")
+    with pytest.raises(Conflict) as refusal:
+        edit(first, "call/notes", "from window two")
+    assert "out of date" in refusal.value.sentence and "kept here" in refusal.value.sentence
+    assert loaded(first.id).job.document.call.notes == "from window one"
+
+
+def test_two_saves_at_once_do_not_both_win() -> None:
+    first = begun()
+    outcomes: list[str] = []
+
+    def save(text: str) -> None:
+        try:
+            edit(first, "call/notes", text)
+            outcomes.append("saved")
+        except Conflict:
+            outcomes.append("refused")
+
+    threads = [threading.Thread(target=save, args=(f"note {number}",)) for number in range(6)]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    assert sorted(outcomes) == ["refused"] * 5 + ["saved"]
+
+
+def test_undo_and_redo_are_changes_of_their_own_and_history_is_kept() -> None:
+    first = begun()
+    stored = edit(edit(first, "call/notes", "one"), "call/notes", "two")
+    with database.connection_context():
+        back = jobs.undo(stored.id, stored.revision)
+        assert back.job.document.call.notes == "one" and back.redo_label
+        further = jobs.undo(back.id, back.revision)
+        assert further.job.document.call.notes is None and further.undo_label is None
+        again = jobs.redo(further.id, further.revision)
+        assert again.job.document.call.notes == "one"
+        assert [change.kind for change in jobs.changes_of(first.id)] == ["edit", "edit", "undo", "undo", "redo"]
+        newer = jobs.save_change(again.id, again.revision, "call/notes", "three")
+        assert newer.redo_label is None
+        with pytest.raises(ChangeRefused, match="nothing to redo"):
+            jobs.redo(newer.id, newer.revision)
+
+
+def test_a_removed_set_comes_back_whole() -> None:
+    first = begun()
+    emptied = edit(first, "readings", [])
+    with database.connection_context():
+        assert jobs.undo(emptied.id, emptied.revision).job == first.job
+
+
+def test_undo_does_not_take_back_what_another_job_of_the_machine_changed() -> None:
+    first = begun()
+    stored = edit(first, "machine/name", "Fan one")
+    with database.connection_context():
+        row = JobRow.get_by_id(first.id)
+        row.machine.document = {**row.machine.document, "name": "Fan of another job"}
+        row.machine.save()
+        with pytest.raises(ChangeRefused, match="another job"):
+            jobs.undo(stored.id, stored.revision)
+
+
+def test_a_refused_change_leaves_nothing_half_written() -> None:
+    first = begun()
+    with pytest.raises(ChangeRefused):
+        edit(first, "machine/wheel", "square")
+    assert loaded(first.id).revision == first.revision
+    with database.connection_context():
+        assert ChangeRow.select().count() == 0
+
+
+def test_the_board_tells_every_job_and_follows_its_changes() -> None:
+    first = begun()
+    with database.connection_context():
+        (site,) = jobs.all_jobs_by_site()
+        before = site.jobs[0].line
+        assert JobRow.get_by_id(first.id).summary_key
+        stored = jobs.save_change(first.id, first.revision, "call/protected", "smoke control")
+        after = jobs.all_jobs_by_site()[0].jobs[0].line
+    assert not before.stopped and after.stopped
+    assert stored.job.currency == "EUR"
+
+
+def test_an_unknown_job_is_unknown() -> None:
+    with database.connection_context(), pytest.raises(UnknownItem, match="no job 4711"):
+        jobs.load(4711)

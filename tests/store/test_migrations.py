@@ -1,0 +1,63 @@
+"""An old database, with data in it, comes forward and loses nothing."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from datetime import UTC, datetime
+
+import psycopg
+import pytest
+from playhouse.migrations import Runner
+from psycopg.types.json import Jsonb
+
+from modest_rotor.store import database, jobs
+from modest_rotor.store.database import MIGRATIONS
+from modest_rotor.store.models import MODELS
+
+pytestmark = pytest.mark.database
+
+
+@pytest.fixture
+def empty(parameters: dict[str, object]) -> Iterator[dict[str, object]]:
+    """A database without any table."""
+    name = f"{parameters['dbname']}_old"
+    with psycopg.connect(**{**parameters, "dbname": "postgres"}, autocommit=True) as connection:  # type: ignore[arg-type]
+        connection.execute(f'DROP DATABASE IF EXISTS "{name}"')
+        connection.execute(f'CREATE DATABASE "{name}"')
+        yield {**parameters, "dbname": name}
+        database.drop_connections()
+        connection.execute(f'DROP DATABASE "{name}" WITH (FORCE)')
+
+
+def test_the_first_schema_with_a_job_in_it_comes_forward(empty: dict[str, object]) -> None:
+    database.connect(**empty)
+    assert database.migrate("0001_sites_machines_jobs") == ["0001_sites_machines_jobs"]
+    now = datetime.now(UTC)
+    with psycopg.connect(**empty, autocommit=True) as old:  # type: ignore[arg-type]
+        old.execute("INSERT INTO site (id, name, units) VALUES (1, 'Quay', 'ip')")
+        old.execute(
+            "INSERT INTO machine (id, site_id, document, revision) VALUES (1, 1, %s, 1)", (Jsonb({"name": "Fan"}),)
+        )
+        document = Jsonb({"plate": {"rated_power": "3/4 hp"}})
+        old.execute(
+            "INSERT INTO job (id, machine_id, document, revision, began, saved) VALUES (1, 1, %s, 1, %s, %s)",
+            (document, now, now),
+        )
+    applied = database.migrate()
+    assert applied and applied[-1] == sorted(path.stem for path in MIGRATIONS.glob("[0-9]*.py"))[-1]
+    with database.database.connection_context():
+        stored = jobs.load(1)
+        assert stored.job.document.plate.rated_power is not None
+        assert stored.job.document.plate.rated_power.typed == "3/4 hp"
+        assert jobs.all_jobs_by_site()[0].jobs[0].machine == "Fan"
+    assert database.migrate() == []
+
+
+def test_the_migrated_schema_is_that_of_the_models(empty: dict[str, object]) -> None:
+    database.connect(**empty)
+    database.migrate()
+    with database.database.connection_context():
+        for model in MODELS:
+            columns = {column.name for column in database.database.get_columns(model._meta.table_name)}
+            assert columns == {field.column_name for field in model._meta.sorted_fields}, model
+        assert sorted(Runner(database.database.obj, str(MIGRATIONS)).applied())[-1] == database.newest_applied()
