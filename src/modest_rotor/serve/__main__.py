@@ -134,6 +134,7 @@ def _serve(options: argparse.Namespace) -> None:
     finally:
         stopping.set()
         listener.close()
+        database.drop_connections()
         cluster.stop()
 
 

@@ -24,8 +24,7 @@ Answer = TypeVar("Answer")
 
 def connect(**parameters: Any) -> PooledPostgresqlDatabase:
     """Point the application at a PostgreSQL database (host, port, dbname, user, password)."""
-    if database.obj is not None:
-        drop_connections()
+    drop_connections()
     name = parameters.pop("dbname")
     pool = PooledPostgresqlDatabase(
         name, max_connections=MOST_CONNECTIONS, timeout=WAIT_FOR_CONNECTION_S, connect_timeout=5, **parameters
@@ -52,7 +51,8 @@ def newest_applied() -> str | None:
 
 def drop_connections() -> None:
     """Forget every pooled connection; the next request opens a fresh one. Called after the server went away."""
-    database.obj.close_all()
+    if database.obj is not None:
+        database.obj.close_all()
 
 
 def with_connection(function: Callable[Arguments, Answer]) -> Callable[Arguments, Answer]:
