@@ -93,10 +93,11 @@ class Draft(BaseModel):
 
 
 class Preview(BaseModel):
-    """What would follow from a draft."""
+    """What would follow from a draft; or why it cannot be taken as it stands, which half a value often cannot."""
 
-    entry: Entry | None
-    assessment: Assessment
+    entry: Entry | None = None
+    assessment: Assessment | None = None
+    problem: Problem | None = None
 
 
 class Step(BaseModel):

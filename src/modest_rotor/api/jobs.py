@@ -6,12 +6,12 @@ import re
 
 from fastapi import APIRouter, Request, Response
 
-from modest_rotor.api.contracts import Change, Draft, Edit, JobFile, JobView, NewJob, Preview, Step, view
+from modest_rotor.api.contracts import Change, Draft, Edit, JobFile, JobView, NewJob, Preview, Problem, Step, view
 from modest_rotor.core.assess import assess
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.errors import ChangeRefused, Refusal
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
@@ -69,13 +69,15 @@ def history(job_id: int) -> list[Change]:
 
 @router.post("/jobs/{job_id}/preview")
 @with_connection
-def preview(job_id: int, draft: Draft, request: Request) -> Preview:
+def preview(job_id: int, draft: Draft) -> Preview:
     """What would follow from a draft; nothing is saved."""
-    request.state.path = draft.path
     job = jobs.load(job_id).job
-    after = read_for(job, draft.path, draft.text, draft.units)
-    entry = after if isinstance(after, Entry) else None
-    return Preview(entry=entry, assessment=assess(with_change(job, draft.path, after)))
+    try:
+        after = read_for(job, draft.path, draft.text, draft.units)
+        changed = with_change(job, draft.path, after)
+    except Refusal as refusal:
+        return Preview(problem=Problem(field=draft.path, sentence=refusal.sentence))
+    return Preview(entry=after if isinstance(after, Entry) else None, assessment=assess(changed))
 
 
 @router.post("/jobs/{job_id}/undo")

@@ -45,8 +45,8 @@ function JobAtDesk({ id, station }: { id: number; station: Station }) {
 }
 
 function Page({ station }: { station: Station }) {
-  const { desk, view, assessment } = useJob();
-  const keys = useMemo(() => ({ jobId: view.id, station, desk, assessment }), [view.id, station, desk, assessment]);
+  const { desk, view } = useJob();
+  const keys = useMemo(() => ({ jobId: view.id, station, desk }), [view.id, station, desk]);
   useKeys(keys);
   useEffect(() => {
     document.title = `${view.machine.name}, ${stationNamed(station)?.title ?? ""} · Modest Rotor`;

@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import { useNavigate } from "react-router";
 
-import type { Assessment, Station } from "../shared/api";
+import type { Station } from "../shared/api";
 import type { JobDesk } from "../shared/desk";
 import { focusField } from "../shared/Sheet";
 import { nextAt, STATIONS } from "../shared/stations";
@@ -10,7 +10,6 @@ interface Here {
   jobId: number;
   station: Station;
   desk: JobDesk;
-  assessment: Assessment;
 }
 
 /** A job can be done whole from the keyboard; what each key does is told in the keys panel. */
@@ -73,10 +72,15 @@ function fieldKey(event: KeyboardEvent, here: Here): boolean {
 }
 
 /** Enter keeps the field and goes to the next best reading, or else simply on. */
-function goOn(field: HTMLInputElement, path: string, here: Here): boolean {
-  const next = nextAt(here.assessment.next, here.station)?.path;
-  if (next && next !== path) focusField(next);
-  else if (!step(field, 1, () => true)) field.blur();
+function goOn(field: HTMLInputElement, path: string, { desk, station }: Here): boolean {
+  void desk.keep(path).then(() => {
+    const { view, drafts } = desk.snapshot();
+    // Whoever went elsewhere meanwhile stays there, and a refused value keeps the cursor.
+    if (document.activeElement !== field || drafts[path]?.state === "refused") return;
+    const next = view && nextAt(view.assessment.next, station)?.path;
+    if (next && next !== path) focusField(next);
+    else if (!step(field, 1, () => true)) field.blur();
+  });
   return true;
 }
 

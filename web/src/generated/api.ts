@@ -914,11 +914,25 @@ export interface components {
         };
         /**
          * Preview
-         * @description What would follow from a draft.
+         * @description What would follow from a draft; or why it cannot be taken as it stands, which half a value often cannot.
          */
         Preview: {
-            entry: components["schemas"]["Entry"] | null;
-            assessment: components["schemas"]["Assessment"];
+            entry?: components["schemas"]["Entry"] | null;
+            assessment?: components["schemas"]["Assessment"] | null;
+            problem?: components["schemas"]["Problem"] | null;
+        };
+        /**
+         * Problem
+         * @description A refusal in words.
+         */
+        Problem: {
+            /**
+             * Field
+             * @description path of the field it belongs to, if one
+             */
+            field?: string | null;
+            /** Sentence */
+            sentence: string;
         };
         /**
          * Protected

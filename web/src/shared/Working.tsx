@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { createContext, type KeyboardEvent, type ReactNode, useContext, useMemo, useState } from "react";
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
 
 import type { Result, Schemas } from "./api";
 import { Micro, Word } from "./parts";
@@ -15,11 +15,26 @@ const Context = createContext<OpenWorking>({ open: null, toggle: () => undefined
 /** At most one working is open on a sheet. */
 export function WorkingProvider({ children }: { children: ReactNode }) {
   const [open, setOpen] = useState<string | null>(null);
+  useEffect(() => {
+    if (!open) return;
+    // A field with a draft takes Esc for itself and stops it; from anywhere else it closes the working.
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.key === "Escape") close(open, setOpen);
+    };
+    window.addEventListener("keydown", onKeyDown);
+    return () => window.removeEventListener("keydown", onKeyDown);
+  }, [open]);
   const value = useMemo(
     () => ({ open, toggle: (name: string) => setOpen((now) => (now === name ? null : name)) }),
     [open],
   );
   return <Context value={value}>{children}</Context>;
+}
+
+/** Close a working, and give the sheet back as it was: same scroll, focus on the figure. */
+function close(name: string, setOpen: (open: null) => void) {
+  setOpen(null);
+  document.getElementById(openerId(name))?.focus({ preventScroll: true });
 }
 
 const Opener = chakra("button", {
@@ -74,13 +89,7 @@ export function Waits({ result }: { result: Result }) {
 export function WorkingPanel({ name, result }: { name: string; result: Result }) {
   const { open, toggle } = useContext(Context);
   if (open !== name || !result.working || !result.figure) return null;
-  const close = () => {
-    toggle(name);
-    document.getElementById(openerId(name))?.focus({ preventScroll: true });
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === "Escape") close();
-  };
+  const shut = () => close(name, () => toggle(name));
   return (
     <Box
       role="region"
@@ -91,13 +100,12 @@ export function WorkingPanel({ name, result }: { name: string; result: Result })
       py="8px"
       my="6px"
       textAlign="left"
-      onKeyDown={onKeyDown}
     >
       <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="14px">
         <Box fontWeight={600}>
           {result.label}: <FigureText figure={result.figure} />
         </Box>
-        <Word type="button" onClick={close}>
+        <Word type="button" onClick={shut}>
           close
         </Word>
       </Box>
@@ -118,17 +126,6 @@ export function WorkingPanel({ name, result }: { name: string; result: Result })
       <Part title="Source">{result.working.source}</Part>
     </Box>
   );
-}
-
-/** Esc closes whatever working is open, from anywhere on the sheet. */
-export function useCloseWorking(): () => boolean {
-  const { open, toggle } = useContext(Context);
-  return () => {
-    if (!open) return false;
-    toggle(open);
-    document.getElementById(openerId(open))?.focus({ preventScroll: true });
-    return true;
-  };
 }
 
 function openerId(name: string) {

@@ -126,6 +126,13 @@ export class JobDesk {
     if (draft.state === "typing" || draft.state === "conflict") this.save(path);
   }
 
+  /** Save what stands in a field without leaving it; done when everything on its way has been answered. */
+  keep(path: string): Promise<void> {
+    window.clearTimeout(this.saveTimer);
+    if (this.state.drafts[path]?.state === "typing") this.save(path);
+    return this.queue;
+  }
+
   /** Forget a draft: the field shows what the job holds. */
   drop(path: string) {
     const drafts = Object.fromEntries(Object.entries(this.state.drafts).filter(([other]) => other !== path));
@@ -258,10 +265,12 @@ export class JobDesk {
         }),
       );
       if (previewing.signal.aborted || this.state.drafts[path]?.text !== text) return;
-      this.set({ preview: assessment });
-      if (text.trim()) this.saveTimer = window.setTimeout(() => this.saveWhileTyping(path, text), SAVE_AFTER_MS);
-    } catch {
       // Half a value is no value yet: nothing is said until the field is left, and the balance stays.
+      this.set({ preview: assessment ?? null });
+      if (assessment && text.trim())
+        this.saveTimer = window.setTimeout(() => this.saveWhileTyping(path, text), SAVE_AFTER_MS);
+    } catch {
+      // No answer: the balance waits; the save that follows tells of it.
       if (!previewing.signal.aborted) this.set({ preview: null });
     }
   }

@@ -1,0 +1,178 @@
+"""Ways of using it: by keyboard, by touch on narrow screens, by screen reader, and through a crash."""
+
+from __future__ import annotations
+
+import os
+import signal
+import time
+
+import pytest
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+
+from tests.jobs import KRAUSE, changed
+from tests.running import Application
+from tests.web.conftest import AXE
+from tests.web.screen import Screen
+from tests.web.test_walk import job_of, taken_in
+
+PAGES = ["/", "call", "plate", "readings", "findings", "duty", "options"]
+
+
+def open_page(screen: Screen, application: Application, page: str, machine: str = "Kitchen extract fan") -> None:
+    path = page if page == "/" else f"/jobs/{job_of(application, machine)}/{page}"
+    screen.go(path, "Board" if page == "/" else page.capitalize())
+    screen.sees(machine)
+
+
+@pytest.mark.parametrize("scheme", ["light", "dark"])
+@pytest.mark.parametrize("page", PAGES)
+def test_axe_finds_no_serious_fault(screen: Screen, application: Application, page: str, scheme: str) -> None:
+    screen.browser.get(screen.address)
+    screen.run(f"localStorage.setItem('modest-rotor scheme', '\"{scheme}\"')")
+    open_page(screen, application, page)
+    screen.run(AXE.read_text(encoding="utf-8"))
+    report = screen.browser.execute_async_script("axe.run().then(arguments[arguments.length - 1])")
+    serious = [
+        f"{fault['id']}: {fault['help']} {[node['html'][:160] for node in fault['nodes'][:3]]}"
+        for fault in report["violations"]
+        if fault["impact"] in ("serious", "critical")
+    ]
+    assert serious == []
+
+
+@pytest.mark.parametrize(("width", "height"), [(768, 1024), (390, 844)])
+@pytest.mark.parametrize("page", PAGES)
+def test_narrow_screens_cut_nothing_off(
+    screen: Screen, application: Application, page: str, width: int, height: int
+) -> None:
+    screen.size(width, height)
+    open_page(screen, application, page, "Waiting hall air handler") if page != "/" else open_page(
+        screen, application, page
+    )
+    assert screen.run("return document.documentElement.scrollWidth") <= width
+    small = screen.run(
+        """return [...document.querySelectorAll('button, a, input, select, textarea')]
+             .filter(e => e.offsetParent && e.type !== 'file')
+             .map(e => ({words: e.textContent || e.ariaLabel, box: (e.closest('label') || e).getBoundingClientRect()}))
+             .filter(({words, box}) => box.height < 44 && !words.startsWith('= '))
+             .map(({words, box}) => `${words}: ${box.height}`)"""
+    )
+    assert small == []  # every target takes a gloved finger
+
+
+@pytest.mark.parametrize(("width", "height"), [(768, 1024), (390, 844)])
+def test_one_touch_opens_the_balance_on_a_narrow_screen(
+    screen: Screen, application: Application, width: int, height: int
+) -> None:
+    screen.size(width, height)
+    screen.go(f"/jobs/{job_of(application, 'Waiting hall air handler')}/readings", "Readings")
+    screen.press("Open the balance")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "dialog[open] svg[data-balance]").is_displayed())
+    screen.keys(Keys.ESCAPE)
+    screen.until(lambda: not screen.browser.find_elements(By.CSS_SELECTOR, "dialog[open]"))
+
+
+def test_a_job_is_done_from_the_keyboard(screen: Screen, application: Application) -> None:
+    job = taken_in(application, changed(KRAUSE, readings=[], plate__rated_speed=None, plate__frequency=None))
+    screen.go(f"/jobs/{job}/call", "Call")
+    screen.keys(Keys.ALT, "2")
+    screen.until(lambda: screen.heading() == "Plate")
+    screen.keys(Keys.ENTER)  # to the next best reading
+    focused = "return document.activeElement.dataset.field"
+    screen.until(lambda: screen.run(focused) == "plate/frequency")
+    screen.keys("60")
+    screen.keys(Keys.ENTER)
+    screen.until(lambda: screen.run(focused) == "plate/rated_speed")
+    screen.keys("1725")
+    screen.keys(Keys.ARROW_DOWN)
+    assert screen.run(focused) == "plate/frequency"
+    screen.sees("= 1,800")
+    screen.saved()
+    screen.keys(Keys.CONTROL, "z")
+    screen.until(lambda: screen.value("Rated speed") == "")
+    screen.keys(Keys.CONTROL, Keys.SHIFT, "z")
+    screen.until(lambda: screen.value("Rated speed") == "1725")
+    screen.keys(Keys.ALT, "3")
+    screen.until(lambda: screen.heading() == "Readings")
+    screen.keys("n")
+    screen.field("Supply, set 1")
+    screen.keys("n")
+    screen.field("Supply, set 2").click()
+    screen.keys(Keys.ALT, Keys.ARROW_LEFT)
+    assert screen.run(focused) == "readings/s1/voltage"
+    screen.keys(Keys.ARROW_DOWN)
+    assert screen.run(focused) == "readings/s1/current"
+    screen.keys("99 V")
+    screen.keys(Keys.ESCAPE)
+    assert screen.value("Line amps, set 1") == ""
+    screen.run("document.activeElement.blur()")
+    screen.keys("?")
+    screen.sees("next best reading")
+    screen.keys(Keys.ESCAPE)
+    screen.keys("b")
+    screen.until(lambda: screen.heading() == "Board")
+    screen.keys("/")
+    screen.keys("quarter horse")
+    screen.until(lambda: "Kitchen extract fan" not in screen.text())
+
+
+def test_a_name_once_typed_goes_with_every_change(screen: Screen, application: Application) -> None:
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/call", "Call")
+    screen.keys("?")
+    name = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "dialog[open] input"))
+    name.send_keys("Marit, night shift")
+    screen.keys(Keys.ESCAPE)
+    screen.choose("Why are we here?", "noisy")
+    screen.saved()
+    assert application.get(f"/api/jobs/{job}/changes")[-1]["who"] == "Marit, night shift"
+
+
+def test_protected_duty_shows_its_stop_where_a_lower_flow_would_be_proposed(
+    screen: Screen, application: Application
+) -> None:
+    open_page(screen, application, "options")
+    stop = screen.browser.find_element(By.CSS_SELECTOR, "main [role=alert]")
+    assert "Stop" in stop.text and "Nobody can waive this here" in stop.text
+    assert "held at the protected flow" in screen.text()
+    assert "Stop" in screen.rail("options") and "Stop" in screen.rail("duty")
+
+
+def test_an_empty_job_says_what_each_curve_waits_for(screen: Screen) -> None:
+    screen.go("/", "Board")
+    screen.type("Machine of the new job", "Only a name", leave=False)
+    screen.press("start")
+    screen.until(lambda: screen.heading() == "Call")
+    assert "No curves yet." in screen.text() and "The machine's curve waits" in screen.text()
+    screen.station("options")
+    screen.sees("as soon as the machine of today")
+
+
+def test_a_crash_of_the_server_or_the_database_loses_nothing_typed(screen: Screen, application: Application) -> None:
+    screen.provoked = ["ERR_CONNECTION_REFUSED", "503", "ERR_CONNECTION_RESET", "ERR_EMPTY_RESPONSE"]
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/readings", "Readings")
+    screen.type("Line amps, set 1", "2.51")
+    screen.saved()
+    application.stop(signal.SIGKILL)
+    screen.type("Line amps, set 1", "2.52")
+    screen.sees("what you typed is kept here")
+    application.start()
+    screen.saved()
+    os.kill(application.database_processes()[0], signal.SIGKILL)
+    screen.type("Line amps, set 1", "2.53")
+    time.sleep(1)
+    application.wait_until_it_answers()
+    screen.saved()
+    screen.browser.refresh()
+    assert screen.value("Line amps, set 1") == "2.53"
+
+
+def test_a_draft_outlives_a_reload_of_the_page(screen: Screen, application: Application) -> None:
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/readings", "Readings")
+    screen.type("Speed, set 1", "1,722", leave=False)
+    screen.browser.refresh()
+    screen.saved()
+    assert application.get(f"/api/jobs/{job}")["document"]["readings"][0]["speed"]["typed"] == "1,722"
