@@ -106,7 +106,9 @@ def _choices(annotation: Any) -> list[Any]:
 def _quantities() -> str:
     table = {name: facts.model_dump() for name, facts in quantities().items()}
     body = json.dumps(table, indent=2, ensure_ascii=False)
-    return f"{HEADER}export const quantities = {body} as const;\n\nexport type QuantityName = keyof typeof quantities;\n"
+    return (
+        f"{HEADER}export const quantities = {body} as const;\n\nexport type QuantityName = keyof typeof quantities;\n"
+    )
 
 
 if __name__ == "__main__":

@@ -17,9 +17,18 @@ from tests.running import Application
 from tests.web.screen import Screen
 
 ARGUMENTS = (
-    "--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --disable-quic --no-first-run"
-    " --disable-background-networking --disable-component-update --disable-sync"
-    " --host-resolver-rules=MAP*~NOTFOUND,EXCLUDE127.0.0.1"
+    *[
+        "--headless=new",
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-dev-shm-usage",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+    ],
+    "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1",
 )
 
 
@@ -43,10 +52,8 @@ def browser() -> Iterator[webdriver.Chrome]:
     profile = tempfile.mkdtemp(prefix="modest-rotor-browser-")
     options = webdriver.ChromeOptions()
     options.binary_location = "/usr/bin/chromium"
-    for argument in ARGUMENTS.split():
-        argument = argument.replace("MAP*~NOTFOUND,EXCLUDE127.0.0.1", "MAP * ~NOTFOUND , EXCLUDE 127.0.0.1")
+    for argument in (*ARGUMENTS, f"--user-data-dir={profile}"):
         options.add_argument(argument)
-    options.add_argument(f"--user-data-dir={profile}")
     options.set_capability("goog:loggingPrefs", {"browser": "ALL", "performance": "ALL"})
     driver = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
     yield driver

@@ -109,7 +109,8 @@ def _fan_side(case: Case, at: str) -> Iterator[Next]:
     assert reference is not None
     pump = case.wheel is Wheel.PUMP
     if reference.pressure is None or reference.one_sided:
-        field = "pump_differential" if pump else "supply_static" if reference.pressure is None else "return_static"
+        read = next(reading for reading in case.job.document.readings if reading.id == reference.id)
+        field = "pump_differential" if pump else "return_static" if read.supply_static else "supply_static"
         words = "Pressure across the pump." if pump else "Static pressure on both sides of the fan."
         yield _next(Station.READINGS, f"{at}/{field}", words, "It puts the balance on true axes.")
     if reference.flow is None:

@@ -2,11 +2,15 @@
 
 from __future__ import annotations
 
+import hashlib
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import UTC, datetime
+from functools import cache
+from pathlib import Path
 from typing import Any
 
+import modest_rotor.core
 from modest_rotor import __version__
 from modest_rotor.core.assess import assess
 from modest_rotor.core.assessment import BoardLine
@@ -215,6 +219,15 @@ def _stored(row: JobRow) -> StoredJob:
     )
 
 
+@cache
+def core_fingerprint() -> str:
+    """A short name of the core as it is installed, so that no line worked out by an older one is shown."""
+    files = sorted(
+        path for path in Path(modest_rotor.core.__file__).parent.rglob("*") if path.suffix in (".py", ".csv")
+    )
+    return hashlib.sha256(b"".join(path.read_bytes() for path in files)).hexdigest()[:16]
+
+
 def _revision(row: JobRow) -> str:
     return f"{row.revision}.{row.machine.revision}"
 
@@ -233,7 +246,7 @@ def _site(row: SiteRow) -> Site:
 
 def _board_job(row: JobRow) -> BoardJob:
     job = _job(row)
-    key = f"{_revision(row)} {__version__}"
+    key = f"{_revision(row)} {__version__} {core_fingerprint()}"
     if row.summary_key != key:
         line = assess(job).board
         # The cache is only worth keeping if the job has not moved on meanwhile.

@@ -1009,7 +1009,7 @@ export interface components {
             speed?: components["schemas"]["Entry"] | null;
             /**
              * Static, supply
-             * @description After the fan, against the room.
+             * @description After the fan, against the room; 0 if it blows free.
              */
             supply_static?: components["schemas"]["Entry"] | null;
             /**
@@ -1128,7 +1128,7 @@ export interface components {
          * @description How the motor was switched while the set was read.
          * @enum {string}
          */
-        SpeedTap: "one speed" | "high tap" | "medium tap" | "low tap" | "behind a regulator";
+        SpeedTap: "one speed" | "high tap" | "medium tap" | "low tap" | "on a regulator";
         /**
          * Station
          * @description The stations of the route, in the order of the work.

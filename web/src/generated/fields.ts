@@ -121,7 +121,7 @@ export const fields = {
       "high tap",
       "medium tap",
       "low tap",
-      "behind a regulator"
+      "on a regulator"
     ]
   },
   "readings/*/voltage": {
@@ -150,7 +150,7 @@ export const fields = {
   },
   "readings/*/supply_static": {
     "label": "Static, supply",
-    "help": "After the fan, against the room.",
+    "help": "After the fan, against the room; 0 if it blows free.",
     "quantity": "supply_static_pressure",
     "basis": "measured"
   },

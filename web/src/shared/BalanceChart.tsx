@@ -39,7 +39,14 @@ export function BalanceChart({ flowQuantity, pressureQuantity, curves, points, w
   const empty = curves.length === 0;
   return (
     <Svg viewBox={`0 0 ${WIDTH} ${height}`} role="img" aria-label={spoken(points, units, empty)} data-balance>
-      <Axes x={x} y={y} flow={axis(flowQuantity)} pressure={axis(pressureQuantity)} foot={PLOT.bottom + lanes} />
+      <Axes
+        x={x}
+        y={y}
+        empty={empty}
+        flow={axis(flowQuantity)}
+        pressure={axis(pressureQuantity)}
+        foot={PLOT.bottom + lanes}
+      />
       {empty && <Waiting words={waits} />}
       {curves.map((curve) => (
         <CurveLine key={curve.id} curve={curve} x={x} y={y} flowIn={flowIn} pressureIn={pressureIn} />
@@ -106,7 +113,17 @@ function reach(curves: Curve[], points: Point[], axis: "flow" | "pressure", conv
 
 type Scale = ScaleLinear<number, number>;
 
-function Axes({ x, y, flow, pressure, foot }: { x: Scale; y: Scale; flow: string; pressure: string; foot: number }) {
+interface AxesProps {
+  x: Scale;
+  y: Scale;
+  /** Without curves the axes stand, but say no numbers. */
+  empty: boolean;
+  flow: string;
+  pressure: string;
+  foot: number;
+}
+
+function Axes({ x, y, empty, flow, pressure, foot }: AxesProps) {
   const format = (value: number) => value.toLocaleString("en", { maximumFractionDigits: 3 });
   return (
     <g>
@@ -114,7 +131,7 @@ function Axes({ x, y, flow, pressure, foot }: { x: Scale; y: Scale; flow: string
         <g key={tick} color="var(--chakra-colors-hair)">
           <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="currentColor" />
           <text x={PLOT.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-            {format(tick)}
+            {empty ? "" : format(tick)}
           </text>
         </g>
       ))}
@@ -122,7 +139,7 @@ function Axes({ x, y, flow, pressure, foot }: { x: Scale; y: Scale; flow: string
       <line x1={PLOT.left} x2={PLOT.right} y1={PLOT.bottom} y2={PLOT.bottom} stroke="var(--chakra-colors-rule)" />
       {x.ticks(5).map((tick) => (
         <text key={tick} x={x(tick)} y={foot + 15} textAnchor="middle" fill="var(--chakra-colors-ink2)">
-          {format(tick)}
+          {empty ? "" : format(tick)}
         </text>
       ))}
       <text x={0} y={12} fill="var(--chakra-colors-ink2)">
@@ -163,8 +180,7 @@ function wrapped(sentence: string, width: number): string[] {
 
 /** Labels stand under the falling end of their curves, each at another height, where points seldom lie. */
 function labelPlace(curve: Curve) {
-  const letter = curve.id === "found" ? 0 : curve.id.charCodeAt(0) - "A".charCodeAt(0);
-  return 0.84 + 0.05 * letter;
+  return curve.id === "found" ? 0.94 : 0.84 + 0.05 * (curve.id.charCodeAt(0) - "A".charCodeAt(0));
 }
 
 interface Converted {

@@ -2,10 +2,13 @@ import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 
 import type { Finding, Station } from "./api";
+import { factsOf, QuantityField } from "./fields";
+import { unitOf } from "./figures";
 import { IntervalMark } from "./IntervalMark";
 import { useJob } from "./job";
 import { Cap, Micro, Press, SeverityWord, Small } from "./parts";
 import { nextAt, STATIONS } from "./stations";
+import { useUnits } from "./units";
 import { FigureText, PhraseText, Standing } from "./Words";
 
 interface SheetProps {
@@ -85,6 +88,26 @@ export function Question({ label, help, children }: { label: string; help?: stri
       )}
       {children}
     </Box>
+  );
+}
+
+/** A quantity that is asked, with its help and its unit. */
+export function AskedQuantity({ path }: { path: string }) {
+  const { units, currency } = useUnits();
+  const facts = factsOf(path);
+  return (
+    <Question label={facts.label} help={facts.help}>
+      <Box
+        display="grid"
+        gridTemplateColumns="minmax(0, 180px) auto"
+        gap="8px"
+        alignItems="center"
+        justifyContent="start"
+      >
+        <QuantityField path={path} />
+        <Micro>{unitOf(facts.quantity ?? "", units, currency)}</Micro>
+      </Box>
+    </Question>
   );
 }
 

@@ -148,6 +148,8 @@ export function ChoiceField({
       tabIndex={-1}
       display={choices.length > MOST_IN_A_LINE ? "grid" : "flex"}
       gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(3, 1fr)" }}
+      gap={choices.length > MOST_IN_A_LINE ? "1px" : undefined}
+      background={choices.length > MOST_IN_A_LINE ? "hair" : undefined}
       flexWrap="wrap"
       border="1px solid"
       borderColor="rule"
@@ -161,6 +163,7 @@ export function ChoiceField({
           aria-checked={choice === value}
           tabIndex={choice === (value ?? choices[0]) ? 0 : -1}
           chosen={choice === value ? "yes" : undefined}
+          many={choices.length > MOST_IN_A_LINE ? "yes" : undefined}
           onClick={() => void desk.choose(path, choice === value ? null : choice)}
           onKeyDown={moveInGroup}
         >
@@ -216,6 +219,9 @@ const Cell = chakra("button", {
     _focusVisible: { outlineOffset: "-3px" },
   },
   variants: {
+    many: {
+      yes: { background: "paper", borderRight: 0, _last: { gridColumn: { base: "1 / -1", md: "auto" } } },
+    },
     chosen: {
       yes: { background: "desk", fontWeight: 600, borderBottom: "3px solid", borderBottomColor: "ink" },
     },

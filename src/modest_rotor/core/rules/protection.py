@@ -68,7 +68,7 @@ def found_below_minimum(case: Case) -> tuple[Finding, ...]:
 
 def protection_unanswered(case: Case) -> tuple[Finding, ...]:
     """Nobody has said whether the flow is protected."""
-    if case.job.document.call.protected is not None:
+    if case.job.document.call.protected is not None or not case.options.options:
         return ()
     sentence: Phrase = ("Nobody has said yet whether this is a protected duty.",)
     action = "Answer it on Call before any lower flow is set."

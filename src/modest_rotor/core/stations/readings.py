@@ -16,7 +16,7 @@ class SpeedTap(StrEnum):
     HIGH = "high tap"
     MEDIUM = "medium tap"
     LOW = "low tap"
-    REGULATED = "behind a regulator"
+    REGULATED = "on a regulator"
 
 
 FULL_TAPS = (SpeedTap.SINGLE, SpeedTap.HIGH)
@@ -34,7 +34,7 @@ class ReadingSet(Identified):
     )
     speed: Entry | None = asked("speed", "Speed", "measured", "Tachometer at the shaft or wheel.")
     supply_static: Entry | None = asked(
-        "supply_static_pressure", "Static, supply", "measured", "After the fan, against the room."
+        "supply_static_pressure", "Static, supply", "measured", "After the fan, against the room; 0 if it blows free."
     )
     return_static: Entry | None = asked(
         "return_static_pressure", "Static, return", "measured", "Before the fan: below the room, so with a minus."

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 
-import { ChoiceField, factsOf, QuantityField, WordsField } from "../../shared/fields";
+import { ChoiceField, factsOf, WordsField } from "../../shared/fields";
 import { useJob } from "../../shared/job";
-import { Part, Question, Sheet } from "../../shared/Sheet";
+import { AskedQuantity, Part, Question, Sheet } from "../../shared/Sheet";
 
 /** Why are we here, what does the motor drive, and must its flow not fall? */
 export function CallSheet() {
@@ -18,11 +18,7 @@ export function CallSheet() {
       <Asked path="call/protected" />
       {isProtected && (
         <>
-          <Question label={factsOf(least).label} help={factsOf(least).help}>
-            <Box maxWidth="180px">
-              <QuantityField path={least} />
-            </Box>
-          </Question>
+          <AskedQuantity path={least} />
           <Question label={factsOf("call/who_was_asked").label} help={factsOf("call/who_was_asked").help}>
             <WordsField path="call/who_was_asked" />
           </Question>

@@ -2,10 +2,9 @@ import { Box } from "@chakra-ui/react";
 
 import type { Schemas } from "../../shared/api";
 import { ChoiceField, factsOf, QuantityField, WordsField } from "../../shared/fields";
-import { unitOf } from "../../shared/figures";
 import { useJob } from "../../shared/job";
 import { Micro, Word } from "../../shared/parts";
-import { Part, Question, Sheet, StandingKey } from "../../shared/Sheet";
+import { AskedQuantity, Part, Question, Sheet, StandingKey } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { YearPicture } from "./YearPicture";
@@ -35,27 +34,14 @@ export function DutySheet() {
         </Question>
       )}
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
-        <Asked path="duty/energy_price" />
+        <AskedQuantity path="duty/energy_price" />
         <Question label={factsOf("duty/currency").label} help={factsOf("duty/currency").help}>
           <WordsField path="duty/currency" placeholder={assessment.currency ?? currency ?? ""} />
         </Question>
-        <Asked path={fixed} />
+        <AskedQuantity path={fixed} />
       </Box>
       <StandingKey />
     </Sheet>
-  );
-}
-
-function Asked({ path }: { path: string }) {
-  const { units, currency } = useUnits();
-  const facts = factsOf(path);
-  return (
-    <Question label={facts.label} help={facts.help}>
-      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) auto" gap="8px" alignItems="center">
-        <QuantityField path={path} />
-        <Micro>{unitOf(facts.quantity ?? "", units, currency)}</Micro>
-      </Box>
-    </Question>
   );
 }
 

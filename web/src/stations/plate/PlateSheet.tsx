@@ -44,10 +44,12 @@ interface RowProps {
   label: string;
   unit: string;
   help: string;
+  /** Whether the help only repeats what the line under the figure says. */
+  quiet?: boolean;
   children: React.ReactNode;
 }
 
-function Row({ label, unit, help, children }: RowProps) {
+function Row({ label, unit, help, quiet = false, children }: RowProps) {
   return (
     <Box
       display="grid"
@@ -66,7 +68,9 @@ function Row({ label, unit, help, children }: RowProps) {
         {unit}
       </Micro>
       {children}
-      <Small gridColumn={{ base: "1 / -1", md: "auto" }}>{help}</Small>
+      <Small gridColumn={{ base: "1 / -1", md: "auto" }} display={{ base: quiet ? "none" : "block", md: "block" }}>
+        {help}
+      </Small>
     </Box>
   );
 }
@@ -76,7 +80,12 @@ function FieldRow({ path }: { path: string }) {
   const { value } = useField<Entry>(path);
   const facts = factsOf(path);
   return (
-    <Row label={facts.label} unit={unitOf(facts.quantity ?? "", units, currency)} help={value ? "plate" : facts.help}>
+    <Row
+      label={facts.label}
+      unit={unitOf(facts.quantity ?? "", units, currency)}
+      help={value ? "plate" : facts.help}
+      quiet={value !== null}
+    >
       <QuantityField path={path} />
     </Row>
   );
@@ -86,7 +95,7 @@ function WorkedRow({ name, result, quantity }: { name: string; result: Result; q
   const { units } = useUnits();
   return (
     <>
-      <Row label={result.label} unit={unitOf(quantity, units)} help={result.figure ? "worked out" : ""}>
+      <Row label={result.label} unit={unitOf(quantity, units)} help={result.figure ? "worked out" : ""} quiet>
         <Box textAlign="right" fontSize={result.figure ? "figure" : "small"}>
           <WorkedFigure name={name} result={result} unit={false} />
         </Box>

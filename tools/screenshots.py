@@ -1,0 +1,74 @@
+"""Takes the pictures of docs/screenshots from the demo data, on an application and a browser of its own.
+
+``python tools/screenshots.py`` after the front end was built; look at each picture before committing it.
+"""
+
+from __future__ import annotations
+
+import sys
+import tempfile
+import time
+from pathlib import Path
+
+from selenium import webdriver
+from selenium.webdriver.chrome.service import Service
+
+ROOT = Path(__file__).resolve().parents[1]
+sys.path.insert(0, str(ROOT))
+
+from tests.running import Application  # noqa: E402
+from tests.web.conftest import ARGUMENTS  # noqa: E402
+from tests.web.screen import Screen  # noqa: E402
+
+FOLDER = ROOT / "docs" / "screenshots"
+AIR_HANDLER, KITCHEN = 1, 2
+OPEN_SLIP = (
+    "document.getElementById('opens-slip').click(); setTimeout(() => document.querySelector("
+    "'[aria-label=\"Working: Rated slip\"]').scrollIntoView({block: 'end'}), 200)"
+)
+OPEN_BALANCE = "document.querySelector('[aria-label=\"Open the balance\"]').click()"
+SAVING = "document.getElementById('opens-saved-C').scrollIntoView({block: 'center'})"
+PICTURES = [  # name, path, width, height, scheme, script
+    ("board", "/", 1280, 800, "light", ""),
+    ("call", f"/jobs/{KITCHEN}/call", 1280, 800, "light", ""),
+    ("plate", f"/jobs/{AIR_HANDLER}/plate", 1280, 800, "light", OPEN_SLIP),
+    ("readings", f"/jobs/{AIR_HANDLER}/readings", 1280, 800, "light", ""),
+    ("duty", f"/jobs/{AIR_HANDLER}/duty", 1280, 800, "light", ""),
+    ("options", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", ""),
+    ("options-saving", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", SAVING),
+    ("options-protected", f"/jobs/{KITCHEN}/options", 1280, 800, "light", ""),
+    ("readings-dark", f"/jobs/{KITCHEN}/readings", 1280, 800, "dark", ""),
+    ("readings-tablet", f"/jobs/{AIR_HANDLER}/readings", 768, 1024, "light", ""),
+    ("readings-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", ""),
+    ("balance-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", OPEN_BALANCE),
+]
+
+
+def main() -> None:
+    """Take every picture anew."""
+    application = Application().start()
+    options = webdriver.ChromeOptions()
+    options.binary_location = "/usr/bin/chromium"
+    for argument in (*ARGUMENTS, "--hide-scrollbars", f"--user-data-dir={tempfile.mkdtemp()}"):
+        options.add_argument(argument)
+    driver = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
+    try:
+        FOLDER.mkdir(parents=True, exist_ok=True)
+        screen = Screen(driver, application.address)
+        driver.get(application.address)
+        for name, path, width, height, scheme, script in PICTURES:
+            screen.size(width, height)
+            screen.run(f"localStorage.setItem('modest-rotor scheme', '\"{scheme}\"')")
+            driver.get(application.address + path)
+            time.sleep(1.5)
+            if script:
+                screen.run(script)
+                time.sleep(0.7)
+            driver.save_screenshot(str(FOLDER / f"{name}.png"))
+    finally:
+        driver.quit()
+        application.remove()
+
+
+if __name__ == "__main__":
+    main()
