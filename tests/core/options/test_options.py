@@ -31,6 +31,41 @@ def test_every_option_is_solved_at_every_step() -> None:
         assert one.energy.figure and one.money.figure
 
 
+TAPS = {"duty__part_flow": "by a lower tap or regulator step", "duty__steps__1__flow_share": "70 %"}
+
+
+@pytest.mark.parametrize(
+    ("changes", "letter", "step", "words"),
+    [
+        ({}, "A", 0, "W as read"), ({}, "A", 1, "the change of"), ({}, "B", 0, "η of a new motor"), ({}, "C", 1, "k_c"),
+        ({"readings": "both", **TAPS}, "A", 1, "as read on the tap"), ({"readings": "both", **TAPS}, "B", 1, "W today"),
+    ],
+)  # fmt: skip
+def test_every_step_says_by_which_formulas_it_came_about(
+    changes: dict[str, Any], letter: str, step: int, words: str
+) -> None:
+    if changes.get("readings") == "both":
+        changes = {**changes, "readings": SETS}
+    solved = option(assessed(KRAUSE, **changes), letter).steps[step]
+    assert words in solved.workings.input_power.formula
+    for part in ("flow", "speed", "shaft_power", "input_power"):
+        working = getattr(solved.workings, part)
+        assert working.formula and working.ingredients and working.source
+        assert sum(working.shares.values()) == pytest.approx(1)
+    symbols = {ingredient.symbol for ingredient in solved.workings.input_power.ingredients}
+    assert ("k_c" in symbols) == (letter == "C") and ("η" in symbols) == (letter != "C")
+
+
+def test_a_step_can_be_worked_by_hand_from_its_own_working() -> None:
+    """The electronic motor's watts at half flow, from nothing but the values that its working shows."""
+    working = option(assessed(KRAUSE), "C").steps[1].workings.input_power
+    value = {ingredient.symbol: ingredient.figure.value for ingredient in working.ingredients}
+    torque = (value["P"] / value["n"]) / (value["P_N"] / value["n_N"])
+    speed = value["n"] / value["n_N"]
+    losses = value["P_0"] + value["k_c"] * value["P_N"] * torque**2 + value["k_i"] * value["P_N"] * speed**1.3
+    assert watts(assessed(KRAUSE), "C", 1) == pytest.approx(value["P"] + losses, rel=1e-9)
+
+
 def test_keeping_it_takes_at_full_flow_what_was_read() -> None:
     step = option(assessed(KRAUSE), "A").steps[0]
     assert step.input_power.value == pytest.approx(265.8)

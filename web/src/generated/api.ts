@@ -1165,6 +1165,17 @@ export interface components {
             input_power: components["schemas"]["Figure"] | null;
             /** Note */
             note: string;
+            workings: components["schemas"]["StepWorkings"] | null;
+        };
+        /**
+         * StepWorkings
+         * @description The workings of a solved step.
+         */
+        StepWorkings: {
+            flow: components["schemas"]["Working"];
+            speed: components["schemas"]["Working"];
+            shaft_power: components["schemas"]["Working"];
+            input_power: components["schemas"]["Working"];
         };
         /**
          * UnitFacts

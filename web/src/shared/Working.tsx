@@ -63,6 +63,7 @@ interface WorkedFigureProps {
 export function WorkedFigure({ name, result, unit = true }: WorkedFigureProps) {
   const { open, toggle } = useContext(Context);
   if (!result.figure) return <Waits result={result} />;
+  if (!result.working) return <FigureText figure={result.figure} unit={unit} />;
   return (
     <Opener
       type="button"

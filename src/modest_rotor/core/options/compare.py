@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from modest_rotor.core.economy import energy_kwh, simple_payback_years
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate, exactly
+from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.options.contract import Demand, Option, OptionKind, SolvedStep
 from modest_rotor.core.options.electronic import Electronic, standby_power
@@ -14,6 +15,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_stop
 from modest_rotor.core.options.same_kind import SameKind
+from modest_rotor.core.options.step_working import StepWorkings, step_workings
 from modest_rotor.core.phrase import Figure, Frozen, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR, Duty, DutyAnswer, DutyStep, step_hours
@@ -40,6 +42,7 @@ class StepAnswer(Frozen):
     shaft_power: Figure | None
     input_power: Figure | None
     note: str
+    workings: StepWorkings | None
 
 
 class OptionAnswer(Frozen):
@@ -159,13 +162,17 @@ def _least(found: FoundMachine, today: SolvedStep, year: Year) -> Estimate | Non
 
 
 def _demands(found: FoundMachine, year: Year) -> tuple[Demand, ...]:
-    bare = tuple(Demand(step.id, step.flow_share.si if step.flow_share else 1.0) for step in year.steps)
+    bare = tuple(Demand(step.id, _asked_share(step)) for step in year.steps)
     if not year.protected:
         return bare
     today = Keep().solve(found, bare, year.duty.part_flow)
     return tuple(
         Demand(demand.id, demand.share, _floor(found, step, year)) for demand, step in zip(bare, today, strict=True)
     )
+
+
+def _asked_share(step: DutyStep) -> float:
+    return step.flow_share.si if step.flow_share else 1.0
 
 
 def _floor(found: FoundMachine, today: SolvedStep, year: Year) -> float:
@@ -205,7 +212,10 @@ def _answer(letter: str, solution: Solution, yardstick: Solution, found: FoundMa
         kind=option.kind,
         title=option.title,
         series=option.series,
-        steps=tuple(_step(asked, step, found) for asked, step in zip(year.steps, solution.steps, strict=True)),
+        steps=tuple(
+            _step(asked, step, found, option.motor(found))
+            for asked, step in zip(year.steps, solution.steps, strict=True)
+        ),
         energy=_energy_result(option, solution.steps, energy, year),
         money=_priced("Energy cost a year", energy, price, money_wait),
         saved_energy=_saved_energy(saved, today, energy, solution.keeps),
@@ -235,7 +245,7 @@ def pressure_quantity(found: FoundMachine) -> str:
     return "pump_differential" if found.wheel is Wheel.PUMP else "pressure"
 
 
-def _step(asked: DutyStep, step: SolvedStep, found: FoundMachine) -> StepAnswer:
+def _step(asked: DutyStep, step: SolvedStep, found: FoundMachine, motor: TypicalMotor | None) -> StepAnswer:
     def told(quantity: str, value: Estimate | None) -> Figure | None:
         return figure(quantity, value, "estimated") if value else None
 
@@ -250,6 +260,7 @@ def _step(asked: DutyStep, step: SolvedStep, found: FoundMachine) -> StepAnswer:
         shaft_power=told("shaft_power", step.shaft_power),
         input_power=told("input_power", step.input_power),
         note=step.note,
+        workings=step_workings(step, _asked_share(asked), found, motor, flow_quantity(found), pressure_quantity(found)),
     )
 
 

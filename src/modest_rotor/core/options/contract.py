@@ -10,6 +10,7 @@ from typing import Protocol
 import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate, propagate
+from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.system import SystemCurve, system_through
@@ -25,6 +26,17 @@ class OptionKind(StrEnum):
     KEEP = "keep"
     SAME_KIND = "same kind"
     ELECTRONIC = "electronic"
+
+
+class How(StrEnum):
+    """The ways in which a duty step is solved; each has its own formulas."""
+
+    AS_FOUND = "as found"
+    THROTTLED = "throttled"
+    ON_TAP = "on a tap"
+    SLIP_LINE = "on the slip line"
+    AS_TODAY = "as today"
+    COMMANDED = "commanded"
 
 
 @dataclass(frozen=True)
@@ -54,6 +66,7 @@ class SolvedStep:
     shaft_power: Estimate | None = None
     input_power: Estimate | None = None
     note: str = ""
+    how: How = How.AS_FOUND
 
     @property
     def solved(self) -> bool:
@@ -74,6 +87,10 @@ class Option(Protocol):
         """Flow, pressure, speed, shaft power and input power at each demand."""
         ...
 
+    def motor(self, found: FoundMachine) -> TypicalMotor | None:
+        """The motor whose efficiency its watts rest on; none where they rest on other losses."""
+        ...
+
 
 def curve_and_system(
     flow: Array, pressure: Array, power: Array, place: Array, fixed: Array, found: FoundMachine
@@ -86,12 +103,14 @@ def solve_steps(
     ids: tuple[str, ...],
     function: Callable[..., tuple[Array, Array, Array, Array, Array]],
     inputs: tuple[Estimate, ...],
+    how: How,
     outside: str,
 ) -> dict[str, SolvedStep]:
     """Solve all steps of an option in one vectorised call.
 
     :param function: takes the inputs as ``(scenarios, 1)`` and returns flow, pressure, speed in rpm, shaft power and
         input power in W, each ``(scenarios, steps)``.
+    :param how: the way in which they are solved.
     :param outside: what to say of a step that has no solution.
     """
     count = len(ids)
@@ -106,5 +125,6 @@ def solve_steps(
         sound = all(
             np.isfinite([estimate.value, estimate.standard]).all() for estimate in (flow, pressure, speed, shaft, watts)
         )
-        steps[name] = SolvedStep(name, flow, pressure, speed, shaft, watts) if sound else SolvedStep(name, note=outside)
+        solved = SolvedStep(name, flow, pressure, speed, shaft, watts, how=how)
+        steps[name] = solved if sound else SolvedStep(name, note=outside)
     return steps

@@ -5,7 +5,8 @@ from __future__ import annotations
 import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate, exactly, measured
-from modest_rotor.core.options.contract import Demand, OptionKind, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.options.contract import Demand, How, OptionKind, SolvedStep, curve_and_system, solve_steps
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.operating_point import speed_ratio_for_flow
@@ -46,8 +47,12 @@ class Electronic:
 
         inputs = (*found.curve_inputs, found.speed, LOSS_SCATTER)
         ids = tuple(demand.id for demand in demands)
-        solved = solve_steps(ids, work, inputs, "no speed gives this flow on the generic curve")
+        solved = solve_steps(ids, work, inputs, How.COMMANDED, "no speed gives this flow on the generic curve")
         return tuple(_noted(solved[demand.id], demand, rated_power / rated_speed) for demand in demands)
+
+    def motor(self, found: FoundMachine) -> TypicalMotor | None:
+        """None: an electronic motor's watts rest on its own losses."""
+        return None
 
 
 def standby_power() -> Estimate:

@@ -5,7 +5,16 @@ from __future__ import annotations
 import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate
-from modest_rotor.core.options.contract import NEAR_FULL, Demand, OptionKind, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.options.contract import (
+    NEAR_FULL,
+    Demand,
+    How,
+    OptionKind,
+    SolvedStep,
+    curve_and_system,
+    solve_steps,
+)
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.stations.duty import PartFlow
@@ -30,6 +39,10 @@ class Keep:
         throttled = tuple(demand for demand in demands if demand.share < NEAR_FULL and part_flow is PartFlow.THROTTLE)
         solved = _throttled(found, throttled) if throttled else {}
         return tuple(solved.get(demand.id) or _as_found(found, demand, part_flow) for demand in demands)
+
+    def motor(self, found: FoundMachine) -> TypicalMotor | None:
+        """The motor that is in the machine."""
+        return found.motor
 
 
 def full_step(found: FoundMachine, step_id: str, note: str = "") -> SolvedStep:
@@ -77,7 +90,14 @@ def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep
     if shaft_power is None:
         return SolvedStep(step_id, note=f"waits for a load in {facts.title}")
     return SolvedStep(
-        step_id, flow, tap_pressure(found, facts, flow), speed, shaft_power, watts, f"as read in {facts.title}"
+        step_id,
+        flow,
+        tap_pressure(found, facts, flow),
+        speed,
+        shaft_power,
+        watts,
+        f"as read in {facts.title}",
+        How.ON_TAP,
     )
 
 
@@ -122,7 +142,7 @@ def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, So
         found.motor.fixed_share,
     )
     ids = tuple(demand.id for demand in demands)
-    solved = solve_steps(ids, work, inputs, "the damper would shut beyond the generic curve")
+    solved = solve_steps(ids, work, inputs, How.THROTTLED, "the damper would shut beyond the generic curve")
     return {
         name: SolvedStep(**{**step.__dict__, "note": step.note or "throttled; its speed taken as unchanged"})
         for name, step in solved.items()

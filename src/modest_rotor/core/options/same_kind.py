@@ -7,8 +7,16 @@ import math
 import numpy as np
 
 from modest_rotor.core.estimate import COVERAGE_95, Array, Estimate, exactly, measured
-from modest_rotor.core.identify.efficiency import typical_motor
-from modest_rotor.core.options.contract import NEAR_FULL, Demand, OptionKind, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
+from modest_rotor.core.options.contract import (
+    NEAR_FULL,
+    Demand,
+    How,
+    OptionKind,
+    SolvedStep,
+    curve_and_system,
+    solve_steps,
+)
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import UNSAID, Keep
 from modest_rotor.core.physics.fan import MachineCurve
@@ -47,6 +55,10 @@ class SameKind:
         ratio = _input_ratio(found, solved["full"])
         return tuple(solved.get(demand.id) or _as_today(found, demand, part_flow, ratio) for demand in demands)
 
+    def motor(self, found: FoundMachine) -> TypicalMotor | None:
+        """A new motor of the same plate."""
+        return typical_motor(found.plate, A_NEW_MOTOR)
+
 
 def _torque_ratio(found: FoundMachine) -> float:
     """Torque found over the plate's, as it would be at the plate's volts; without end where no volts were read."""
@@ -74,7 +86,7 @@ def _as_today(found: FoundMachine, demand: Demand, part_flow: PartFlow | None, r
     )
     watts = (today.input_power * ratio).with_part(f"efficiency of {A_NEW_MOTOR}", spread)
     note = "its tap taken as the old one's; watts scaled as at full flow"
-    return SolvedStep(demand.id, today.flow, today.pressure, today.speed, today.shaft_power, watts, note)
+    return SolvedStep(demand.id, today.flow, today.pressure, today.speed, today.shaft_power, watts, note, How.AS_TODAY)
 
 
 def _on_slip_line(
@@ -115,7 +127,7 @@ def _on_slip_line(
         motor.fixed_share,
     )
     ids = tuple(demand.id for demand in demands)
-    return solve_steps(ids, work, inputs, "the new motor would run off the generic curve")
+    return solve_steps(ids, work, inputs, How.SLIP_LINE, "the new motor would run off the generic curve")
 
 
 def _new_speed_ratio(

@@ -1,7 +1,7 @@
 import { Box } from "@chakra-ui/react";
 import { Fragment, type ReactNode } from "react";
 
-import type { Figure, Result, Schemas } from "../../shared/api";
+import type { Result, Schemas } from "../../shared/api";
 import { QuantityField } from "../../shared/fields";
 import { unitOf } from "../../shared/figures";
 import { useJob } from "../../shared/job";
@@ -14,7 +14,6 @@ import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { StandingMark } from "./StandingMark";
 
 type Option = Schemas["OptionAnswer"];
-type Step = Schemas["StepAnswer"];
 
 const COST_FIELDS: Partial<Record<Option["kind"], string>> = {
   "same kind": "options/same_kind_cost",
@@ -130,15 +129,17 @@ function Limits({ options }: { options: Option[] }) {
   );
 }
 
+type StepPart = "flow" | "speed" | "shaft_power" | "input_power";
+
+const STEP_ROWS: readonly { part: StepPart; label: string }[] = [
+  { part: "flow", label: "flow" },
+  { part: "speed", label: "speed" },
+  { part: "shaft_power", label: "shaft power" },
+  { part: "input_power", label: "input power" },
+];
+
 function Steps({ options, flowQuantity }: { options: Option[]; flowQuantity: string }) {
-  const { units } = useUnits();
   const steps = options[0]?.steps ?? [];
-  const rows: { label: string; quantity: string; read: (step: Step) => Figure | null | undefined }[] = [
-    { label: "flow", quantity: flowQuantity, read: (step) => step.flow },
-    { label: "speed", quantity: "speed", read: (step) => step.speed },
-    { label: "shaft power", quantity: "shaft_power", read: (step) => step.shaft_power },
-    { label: "input power", quantity: "input_power", read: (step) => step.input_power },
-  ];
   return steps.map((step, index) => (
     <Box
       key={step.id}
@@ -155,21 +156,8 @@ function Steps({ options, flowQuantity }: { options: Option[]; flowQuantity: str
         </Box>
         {step.hours && <FigureText figure={step.hours} />}
       </Box>
-      {rows.map((row) => (
-        <Row key={row.label} question={row.label} note={unitOf(row.quantity, units)}>
-          {options.map((option) => {
-            const figure = row.read(option.steps[index] as Step);
-            return (
-              <Box
-                key={option.letter}
-                css={option.stop ? HATCH : BAND_BELOW}
-                fontWeight={row.label === "input power" ? 600 : 400}
-              >
-                {figure ? <FigureText figure={figure} unit={false} line={false} /> : <Micro>–</Micro>}
-              </Box>
-            );
-          })}
-        </Row>
+      {STEP_ROWS.map((row) => (
+        <StepRow key={row.part} row={row} options={options} index={index} flowQuantity={flowQuantity} />
       ))}
       {options.some((option) => option.steps[index]?.note) && (
         <Row>
@@ -182,6 +170,33 @@ function Steps({ options, flowQuantity }: { options: Option[]; flowQuantity: str
       )}
     </Box>
   ));
+}
+
+interface StepRowProps {
+  row: (typeof STEP_ROWS)[number];
+  options: Option[];
+  index: number;
+  flowQuantity: string;
+}
+
+function StepRow({ row, options, index, flowQuantity }: StepRowProps) {
+  const { units } = useUnits();
+  const name = `${row.part}-${options[0]?.steps[index]?.id ?? ""}`;
+  const resultOf = (option: Option): Result => {
+    const step = option.steps[index];
+    const title = `${option.letter}, ${step?.name || "full flow"}: ${row.label}`;
+    return { label: title, figure: step?.[row.part] ?? null, working: step?.workings?.[row.part] ?? null };
+  };
+  return (
+    <>
+      <Row question={row.label} note={unitOf(row.part === "flow" ? flowQuantity : row.part, units)}>
+        {options.map((option) => (
+          <Worked key={option.letter} option={option} name={name} result={resultOf(option)} />
+        ))}
+      </Row>
+      <Panels options={options} name={name} of={resultOf} />
+    </>
+  );
 }
 
 /** On a phone a band stands under its value. */

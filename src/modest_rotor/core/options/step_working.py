@@ -1,0 +1,193 @@
+"""The working behind a duty step: by which formulas its flow, speed, shaft and input power came about, and from what."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.options.contract import How, SolvedStep
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.phrase import Basis, Frozen
+from modest_rotor.core.physics import electronic
+from modest_rotor.core.working import Ingredient, Working, given
+
+GENERIC_CURVE = "Generic curve of the kind of wheel: our judgement, no source; moved by the affinity laws, AMCA 201."
+GENERIC_LOSSES = "Loss split of IEEE Std 112 reduced to two terms; efficiency and split: our judgement, no source."
+ELECTRONIC_LOSSES = "Losses of an electronic motor: our judgement, no source."
+READ = "As read; the meter's accuracy is common practice."
+SPLIT = "W = P + L (f + (1 − f)(P ÷ P_N)²), L = P_N (1 ÷ η − 1)"
+AT_SPEED = "P = P_found × the generic power curve at q and n, P ∝ n³"
+
+
+@dataclass(frozen=True)
+class Formulas:
+    """The four formulas of a way to solve a step, and the sources of curve and losses."""
+
+    flow: str
+    speed: str
+    shaft_power: str
+    input_power: str
+    curve_source: str
+    loss_source: str
+
+
+FORMULAS: dict[How, Formulas] = {
+    How.AS_FOUND: Formulas(
+        "q as found",
+        "n as found",
+        "P as found, on Readings",
+        f"W as read; without a wattmeter {SPLIT}",
+        READ,
+        GENERIC_LOSSES,
+    ),
+    How.THROTTLED: Formulas(
+        "q = share × q_found",
+        "n taken as unchanged: a damper moves it little",
+        AT_SPEED,
+        f"W = W_found + the change of {SPLIT.split(' = ', 1)[1]} from P_found to P",
+        GENERIC_CURVE,
+        GENERIC_LOSSES,
+    ),
+    How.ON_TAP: Formulas(
+        "q as read on the tap; else q = q_found × n ÷ n_found",
+        "n as read on the tap",
+        "P = P_found × (n ÷ n_found)³ on a system without a fixed part; else as on Readings",
+        "W as read on the tap",
+        "Affinity laws, AMCA 201.",
+        READ,
+    ),
+    How.SLIP_LINE: Formulas(
+        "q where the machine's curve at n meets p = p_0 + k q²",
+        "n = n_s (1 − s_N (T ÷ T_N)(V_N ÷ V)²), T what the wheel asks at n",
+        AT_SPEED,
+        f"{SPLIT}, η of a new motor",
+        GENERIC_CURVE,
+        GENERIC_LOSSES,
+    ),
+    How.AS_TODAY: Formulas(
+        "q as on today's tap",
+        "n as on today's tap",
+        "P as on today's tap",
+        "W = W today on that tap × W of the new motor ÷ W_found, both at full flow",
+        "Affinity laws, AMCA 201.",
+        GENERIC_LOSSES,
+    ),
+    How.COMMANDED: Formulas(
+        "q = share × q_found, not below a protected flow",
+        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q²",
+        AT_SPEED,
+        "W = P + m (P_0 + k_c P_N (T ÷ T_N)² + k_i P_N (n ÷ n_N)^1.3)",
+        GENERIC_CURVE,
+        ELECTRONIC_LOSSES,
+    ),
+}
+
+
+class StepWorkings(Frozen):
+    """The workings of a solved step."""
+
+    flow: Working
+    speed: Working
+    shaft_power: Working
+    input_power: Working
+
+
+def step_workings(
+    step: SolvedStep, share: float, found: FoundMachine, motor: TypicalMotor | None, flow_name: str, pressure_name: str
+) -> StepWorkings | None:
+    """How a step came about; nothing for a step that waits.
+
+    :param step: the solved step.
+    :param share: the share of full flow that the step asks for.
+    :param motor: the motor whose efficiency it rests on: the old one, or a new one; none for an electronic motor.
+    :param flow_name: the quantity in which flows of this machine are told.
+    :param pressure_name: the same for pressures.
+    """
+    if not (step.flow and step.speed and step.shaft_power and step.input_power):
+        return None
+    formulas = FORMULAS[step.how]
+    q_found = given(
+        "q_found",
+        "flow as found",
+        flow_name,
+        found.flow,
+        "measured" if found.flow_is_measured else "assumed",
+        _set(found),
+    )
+    n_found = given("n_found", "speed as found", "speed", found.speed, found.speed_basis, _set(found))
+    p_found = given("P_found", "shaft power as found", "shaft_power", found.shaft_power, found.shaft_power_basis)
+    q, n = (
+        given("q", "flow", flow_name, step.flow, "worked out"),
+        given("n", "speed", "speed", step.speed, "worked out"),
+    )
+    asked = given("share", "share of full flow asked for", "flow_share", share, "estimated", "Duty")
+    system = (
+        given(
+            "p",
+            "pressure as found",
+            pressure_name,
+            found.pressure,
+            "measured" if found.pressure_is_measured else "assumed",
+        ),
+        given(
+            "p_0", "part of it that stays at no flow", pressure_name, found.fixed_pressure, _fixed_basis(found), "Duty"
+        ),
+    )
+    return StepWorkings(
+        flow=_working(formulas.flow, (q_found, asked, *system), formulas.curve_source, step.flow),
+        speed=_working(formulas.speed, (q, n_found, *system, *_plate_speed(found)), formulas.curve_source, step.speed),
+        shaft_power=_working(formulas.shaft_power, (p_found, q, n, n_found), formulas.curve_source, step.shaft_power),
+        input_power=_working(
+            formulas.input_power, _input_ingredients(step, found, motor), formulas.loss_source, step.input_power
+        ),
+    )
+
+
+def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMotor | None) -> tuple[Ingredient, ...]:
+    assert step.shaft_power and step.speed and found.plate.rated_power_w is not None
+    own = (
+        given("P", "shaft power", "shaft_power", step.shaft_power, "worked out"),
+        given("P_N", "rated power", "rated_power", found.plate.rated_power_w, "plate", "plate"),
+    )
+    if motor is None:
+        return (
+            *own,
+            given("n", "speed", "speed", step.speed, "worked out"),
+            *_plate_speed(found),
+            given("P_0", "taken by the electronics", "input_power", electronic.STANDBY_W, "assumed"),
+            given("k_c", "loss with torque squared, of P_N", "efficiency", electronic.COPPER_LOSS_SHARE, "assumed"),
+            given("k_i", "loss with speed, of P_N", "efficiency", electronic.SPEED_LOSS_SHARE, "assumed"),
+        )
+    return (
+        given(
+            "W_found", "input power as found", "input_power", found.input_power, found.input_power_basis, _set(found)
+        ),
+        *own,
+        given("η", "efficiency at rated load", "efficiency", motor.rated_efficiency, "assumed", "typical of the kind"),
+        given(
+            "f",
+            "share of losses that stays at no load",
+            "efficiency",
+            motor.fixed_share,
+            "assumed",
+            "typical of the kind",
+        ),
+    )
+
+
+def _working(formula: str, ingredients: tuple[Ingredient, ...], source: str, value: Estimate) -> Working:
+    return Working(formula=formula, ingredients=ingredients, source=source, shares=value.shares())
+
+
+def _plate_speed(found: FoundMachine) -> tuple[Ingredient, ...]:
+    speed = found.plate.rated_speed_rpm
+    return (given("n_N", "rated speed", "rated_speed", speed, "plate", "plate"),) if speed else ()
+
+
+def _set(found: FoundMachine) -> str:
+    return found.reference.title if found.reference else ""
+
+
+def _fixed_basis(found: FoundMachine) -> Basis:
+    return "assumed" if found.fixed_is_assumed else "estimated"
