@@ -116,6 +116,18 @@ def test_a_file_is_assessed_without_being_kept(client: TestClient) -> None:
     assert client.get("/api/board").json() == []
 
 
+def test_a_null_character_is_refused_in_words(client: TestClient, job: StoredJob) -> None:
+    answers = [
+        change(client, job, "call/notes", text="a\0b"),
+        change(client, job, "call/notes", value="a\0b"),
+        change(client, job, "call/notes", text="a", who="\0"),
+        client.post("/api/jobs", json={"machine_name": "\0"}),
+        client.post("/api/jobs/file", json={"job": {**KRAUSE, "site": {"name": "a\0"}}}),
+    ]
+    for answer in answers:
+        assert answer.status_code == 422 and "null character" in answer.json()["sentence"]
+
+
 @pytest.mark.parametrize("method", ["get", "post"])
 def test_an_unknown_job_is_404(client: TestClient, method: str) -> None:
     route = "/api/jobs/4711" if method == "get" else "/api/jobs/4711/undo"

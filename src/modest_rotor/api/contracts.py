@@ -3,17 +3,21 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any
+from typing import Annotated, Any
 
-from pydantic import BaseModel, Field
+from pydantic import AfterValidator, BaseModel, Field
 
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.job import Job, JobDocument, Machine
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.stations.sheet import storable
 from modest_rotor.store.jobs import StoredJob
 
 LONGEST_NAME = 120
+
+Words = Annotated[str, AfterValidator(storable)]
+"""Text as it comes in: nothing that the database could not keep."""
 
 
 class Problem(BaseModel):
@@ -68,8 +72,8 @@ class JobView(BaseModel):
 class NewJob(BaseModel):
     """What a new job needs: a machine's name; a site by its number or a new name."""
 
-    machine_name: str = Field(max_length=LONGEST_NAME)
-    site_name: str | None = Field(default=None, max_length=LONGEST_NAME)
+    machine_name: Words = Field(max_length=LONGEST_NAME)
+    site_name: Words | None = Field(default=None, max_length=LONGEST_NAME)
     units: UnitSystem = "si"
 
 
@@ -78,17 +82,17 @@ class Edit(BaseModel):
 
     revision: str = Field(max_length=40)
     path: str = Field(max_length=120)
-    text: str | None = Field(default=None, max_length=4000)
+    text: Words | None = Field(default=None, max_length=4000)
     value: Any = None
     units: UnitSystem = "si"
-    who: str = Field(default="", max_length=LONGEST_NAME)
+    who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
 class Draft(BaseModel):
     """Typed text that is not saved yet."""
 
     path: str = Field(max_length=120)
-    text: str = Field(max_length=4000)
+    text: Words = Field(max_length=4000)
     units: UnitSystem = "si"
 
 
@@ -104,7 +108,7 @@ class Step(BaseModel):
     """Undo, redo, or an item added or removed, on the job as it stood at a revision."""
 
     revision: str = Field(max_length=40)
-    who: str = Field(default="", max_length=LONGEST_NAME)
+    who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
 class Change(BaseModel):

@@ -6,7 +6,7 @@ import re
 
 from fastapi import APIRouter, Request, Response
 
-from modest_rotor.api.contracts import Change, Draft, Edit, JobFile, JobView, NewJob, Preview, Problem, Step, view
+from modest_rotor.api.contracts import Change, Draft, Edit, JobFile, JobView, NewJob, Preview, Problem, Step, Words, view
 from modest_rotor.core.assess import assess
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
@@ -107,7 +107,7 @@ def add_item(job_id: int, name: str, step: Step) -> JobView:
 
 @router.delete("/jobs/{job_id}/items/{name:path}")
 @with_connection
-def remove_item(job_id: int, name: str, revision: str, who: str = "") -> JobView:
+def remove_item(job_id: int, name: str, revision: str, who: Words = "") -> JobView:
     """Remove a set (``readings/s2``) or step (``duty/steps/s3``); undo brings it back."""
     name, _, item = name.rpartition("/")
     kind = _list_kind(name)

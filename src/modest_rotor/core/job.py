@@ -7,7 +7,6 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
-from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.call import Call
@@ -37,7 +36,7 @@ class Station(StrEnum):
     LOG = "log"
 
 
-class Site(Frozen):
+class Site(Sheet):
     """A place with machines."""
 
     name: str = Field(min_length=1, max_length=LONGEST_NAME)

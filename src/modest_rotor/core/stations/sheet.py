@@ -35,6 +35,13 @@ def quantity_of(model: type[BaseModel], field: str) -> str | None:
     return str(extra["quantity"]) if isinstance(extra, dict) and "quantity" in extra else None
 
 
+def storable(value: Any) -> Any:
+    """The value itself, unless it is text with a null character, which no database keeps."""
+    if isinstance(value, str) and "\0" in value:
+        raise ValueError("the text holds a null character, which cannot be kept; type it without")
+    return value
+
+
 class Sheet(Frozen):
     """One station's answers; typed quantities are read from text, objects or whole entries."""
 
@@ -42,7 +49,7 @@ class Sheet(Frozen):
     @classmethod
     def _read_typed(cls, value: Any, info: ValidationInfo) -> Any:
         name = quantity_of(cls, info.field_name or "")
-        return entry_from_data(name, value) if name else value
+        return entry_from_data(name, value) if name else storable(value)
 
 
 Item = TypeVar("Item", bound="Identified")
