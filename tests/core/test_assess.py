@@ -188,6 +188,7 @@ def test_one_sided_static_says_what_is_missing_from_it() -> None:
         ({"readings__0__voltage": "92 V"}, "volts_off_plate"),
         ({"readings__0__input_power": "360 W"}, "watts_over_volt_amperes"),
         ({"readings__0__speed": "1,785 rpm", "readings__0__input_power": "310 W", "readings__0__current": "2.9 A"}, "methods_disagree"),
+        ({"readings__0__airflow": "1,200 L/s"}, "air_power_over_shaft_power"),
         ({"plate__rated_speed": "1,800 rpm"}, "plate_denies_itself"),
         ({"plate__rated_current": "1.2 A"}, "plate_denies_itself"),
         ({"machine__wheel": "centrifugal pump"}, None),

@@ -51,8 +51,8 @@ def test_empty_text_is_empty_never_zero() -> None:
         ("plate/../machine", "x", "no place called"),
         ("machine/name", "", "needs a name"),
         ("machine/wheel", "square", "kept as it was"),
-        ("plate/phases", 2, "kept as it was"),
-        ("duty/currency", "dollars", "kept as it was"),
+        ("plate/phases", 2, "none of its answers"),
+        ("duty/currency", "dollars", "three letters, for example USD"),
         ("plate/rated_power", {"typed": "3 V"}, "unit of voltage"),
         ("readings", [{"id": "s1"}, {"id": "s1"}], "same id"),
         ("duty/steps", [{"id": f"s{number}"} for number in range(25)], "at most 24"),
@@ -77,6 +77,10 @@ def test_an_item_is_removed_once() -> None:
     assert [item["id"] for item in rest] == ["s2"]
     with pytest.raises(ChangeRefused, match="not there any more"):
         without_item(JOB, "duty/steps", "s5")
+
+
+def test_a_currency_is_written_in_capitals() -> None:
+    assert with_change(JOB, "duty/currency", " usd ").document.duty.currency == "USD"
 
 
 def test_a_script_stays_text() -> None:

@@ -117,6 +117,16 @@ def test_a_job_is_done_from_the_keyboard(screen: Screen, application: Applicatio
     screen.until(lambda: "Kitchen extract fan" not in screen.text())
 
 
+def test_the_next_reading_is_one_press_away_even_on_another_sheet(screen: Screen, application: Application) -> None:
+    job = taken_in(application, changed(KRAUSE, machine__wheel=None))
+    screen.go(f"/jobs/{job}/readings", "Readings")
+    screen.sees("What the motor drives.")
+    screen.press("go there")
+    screen.until(lambda: screen.heading() == "Call")
+    script = "return document.activeElement.closest('[data-field]')?.dataset.field"
+    screen.until(lambda: screen.run(script) == "machine/wheel")
+
+
 def test_a_name_once_typed_goes_with_every_change(screen: Screen, application: Application) -> None:
     job = taken_in(application, KRAUSE)
     screen.go(f"/jobs/{job}/call", "Call")

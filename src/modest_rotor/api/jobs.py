@@ -6,7 +6,19 @@ import re
 
 from fastapi import APIRouter, Request, Response
 
-from modest_rotor.api.contracts import Change, Draft, Edit, JobFile, JobView, NewJob, Preview, Problem, Step, Words, view
+from modest_rotor.api.contracts import (
+    Change,
+    Draft,
+    Edit,
+    JobFile,
+    JobView,
+    NewJob,
+    Preview,
+    Problem,
+    Step,
+    Words,
+    view,
+)
 from modest_rotor.core.assess import assess
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item

@@ -54,7 +54,7 @@ def with_change(job: Job, path: str, after: Any) -> Job:
     except QuantityRefused as refusal:
         raise ChangeRefused(refusal.sentence) from refusal
     except ValidationError as error:
-        raise ChangeRefused(f"{label_of(job, path)} is kept as it was: {_first_reason(error)}.") from error
+        raise ChangeRefused(f"{label_of(job, path)} is kept as it was: {_reason(job, path, error)}.") from error
 
 
 def label_of(job: Job, path: str) -> str:
@@ -118,7 +118,22 @@ def _plain(value: Any) -> Any:
     return value
 
 
-def _first_reason(error: ValidationError) -> str:
+REASONS = {
+    "too_long": "at most {max_length} fit",
+    "string_too_long": "at most {max_length} characters fit",
+    "enum": "that is none of its answers",
+    "literal_error": "that is none of its answers",
+}
+
+
+def _reason(job: Job, path: str, error: ValidationError) -> str:
+    """The first reason of a validation error, in words for whoever typed."""
     first = error.errors(include_url=False)[0]
+    if first["type"] in REASONS:
+        return REASONS[first["type"]].format(**first.get("ctx", {}))
+    if first["type"] == "string_pattern_mismatch":
+        owner, field = _owner(job, path)
+        form = (type(owner).model_fields[field].description or "it is of another form").rstrip(".")
+        return form[:1].lower() + form[1:]
     reason = first["msg"].removeprefix("Value error, ")
     return reason[:1].lower() + reason[1:]

@@ -1,5 +1,6 @@
 import { Box } from "@chakra-ui/react";
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect } from "react";
+import { useLocation, useNavigate } from "react-router";
 
 import type { Finding, Station } from "./api";
 import { factsOf, QuantityField } from "./fields";
@@ -25,6 +26,10 @@ export function Sheet({ station, standing = "top", action, children }: SheetProp
   const { title, question } = STATIONS.find((one) => one.id === station) ?? { title: station, question: "" };
   const { assessment } = useJob();
   const findings = assessment.findings.filter((finding) => finding.station === station);
+  const wanted = (useLocation().state as { field?: string } | null)?.field;
+  useEffect(() => {
+    if (wanted) focusField(wanted);
+  }, [wanted]);
   const atFoot = (finding: Finding) => standing === "foot" && finding.standing;
   return (
     <>
@@ -112,9 +117,13 @@ export function AskedQuantity({ path }: { path: string }) {
 }
 
 function NextLine({ station }: { station: Station }) {
-  const { assessment } = useJob();
+  const { view, assessment } = useJob();
+  const navigate = useNavigate();
   const next = nextAt(assessment.next, station);
   if (!next) return null;
+  const go = (path: string) => {
+    if (!focusField(path)) void navigate(`/jobs/${view.id}/${stationOf(path)}`, { state: { field: path } });
+  };
   const path = next.path;
   return (
     <Box
@@ -135,7 +144,7 @@ function NextLine({ station }: { station: Station }) {
         {next.now && next.then && <Narrowing now={next.now} then={next.then} />}
       </Box>
       {path && (
-        <Press type="button" data-next={path} onClick={() => focusField(path)} justifySelf="start">
+        <Press type="button" data-next={path} onClick={() => go(path)} justifySelf="start">
           go there <Cap ml="6px">Enter</Cap>
         </Press>
       )}
@@ -176,12 +185,19 @@ function Narrowing({ now, then }: { now: FigureLike; then: FigureLike }) {
 
 type FigureLike = Parameters<typeof FigureText>[0]["figure"];
 
-/** Put the cursor into the field at a path, wherever on this sheet it stands. */
-export function focusField(path: string) {
+/** Put the cursor into the field at a path, if it stands on this sheet; says whether it does. */
+export function focusField(path: string): boolean {
   const field = document.querySelector<HTMLElement>(`[data-field="${CSS.escape(path)}"]`);
   const target = field?.querySelector<HTMLElement>('[tabindex="0"]') ?? field;
   target?.scrollIntoView({ block: "center" });
   target?.focus();
+  return target !== null;
+}
+
+/** The station on whose sheet the field at a path stands. */
+function stationOf(path: string): Station {
+  const root = path.split("/")[0];
+  return root === "machine" ? "call" : (root as Station);
 }
 
 function Findings({ findings }: { findings: Finding[] }) {

@@ -24,6 +24,7 @@ RULES: tuple[Rule, ...] = (
     evidence.amps_over_plate,
     evidence.volts_off_plate,
     evidence.watts_over_volt_amperes,
+    evidence.air_power_over_shaft_power,
     evidence.methods_disagree,
     evidence.assumed_no_lift,
 )

@@ -96,6 +96,25 @@ def watts_over_volt_amperes(case: Case) -> tuple[Finding, ...]:
     )
 
 
+def air_power_over_shaft_power(case: Case) -> tuple[Finding, ...]:
+    """No fan or pump gives its medium more power than its shaft takes."""
+    machine = case.machine
+    if machine is None or not (machine.flow_is_measured and machine.pressure_is_measured) or machine.reference is None:
+        return ()
+    excess = machine.flow * machine.pressure - machine.shaft_power
+    if excess.value - excess.band <= 0:
+        return ()
+    sentence: Phrase = (
+        f"In {machine.reference.title} flow × pressure makes ",
+        figure("shaft_power", machine.flow * machine.pressure),
+        ", more than the ",
+        figure("shaft_power", machine.shaft_power, machine.shaft_power_basis),
+        " at the shaft.",
+    )
+    action = "Look again at flow, pressure and their units, at the plate, and at the watts. All readings are kept."
+    return (_finding("air_power_over_shaft_power", Severity.CAUTION, sentence, action, "Conservation of energy."),)
+
+
 def methods_disagree(case: Case) -> tuple[Finding, ...]:
     """Methods that should meet do not."""
     return tuple(

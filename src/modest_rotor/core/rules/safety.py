@@ -31,7 +31,15 @@ def live_readings(case: Case) -> tuple[Finding, ...]:
         action = "Isolate, lock out, prove dead. No running readings are needed; this station can stay empty."
         return (_caution("dead_motor_restart", Station.READINGS, sentence, action),)
     sentence = "Live measurements only by people qualified for them, with the right meter category and gloves. Hands, sleeves and cords clear of the wheel."
-    action = "Prove the meter before and after. Volts on one conductor to ground are not the motor's volts on a high-leg system."
+    taps = (
+        ""
+        if case.plate.kind == "three-phase"
+        else " Change speed taps with the power off: never two energised at once, each unused lead capped by itself, it can stand above line volts."
+    )
+    action = (
+        "Prove the meter before and after. Volts on one conductor to ground are not the motor's volts on a high-leg system."
+        + taps
+    )
     return (_caution("live_readings", Station.READINGS, sentence, action),)
 
 
@@ -41,9 +49,9 @@ def electronic_wiring(case: Case) -> tuple[Finding, ...]:
         return ()
     sentence = (
         "An electronic motor stays on its permanent supply and takes its command on low voltage. The wrong voltage link"
-        " destroys it; line volts never go on a 24 V tap; its capacitors stay charged for minutes after power is off."
+        " destroys it; line volts never go on a 24 V tap; its capacitors stay charged for minutes after power is off; a magnet rotor that windmills makes voltage."
     )
-    action = "Set the link for the volts measured. Wait the marked time and measure before opening. Local code and the equipment's listing decide whether another kind may be fitted at all."
+    action = "Secure the wheel. Set the link for the volts measured. Wait the marked time and measure before opening. Local code and the equipment's listing decide whether another kind may be fitted at all."
     return (_caution("electronic_wiring", Station.OPTIONS, sentence, action),)
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from enum import StrEnum
 
-from pydantic import Field
+from pydantic import Field, field_validator
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate, exactly
@@ -59,6 +59,11 @@ class Duty(Sheet):
     currency: str | None = Field(
         default=None, title="Currency", description="Three letters, for example USD or EUR.", pattern=r"^[A-Z]{3}$"
     )
+
+    @field_validator("currency", mode="before")
+    @classmethod
+    def _in_capitals(cls, value: object) -> object:
+        return value.strip().upper() if isinstance(value, str) else value
 
     def fixed_part(self, wheel: Wheel | None) -> Entry | None:
         """The pressure that stays at no flow, of the kind that the wheel's system can have."""
