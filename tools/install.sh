@@ -85,8 +85,24 @@ install_python() {
   remember "python-$1" "$mark"
 }
 
+# The front end is built with Node 20.19 or newer. Debian's own may be older; the npm registry has Node as a package.
+node_is_new_enough() {
+  node -e 'const [major, minor] = process.versions.node.split(".").map(Number);
+           process.exit(major > 20 || (major === 20 && minor >= 19) ? 0 : 1)' 2>/dev/null
+}
+
+bring_node() {
+  if [ -x .node/node_modules/.bin/node ]; then PATH="$PWD/.node/node_modules/.bin:$PATH"; fi
+  if node_is_new_enough; then return; fi
+  say "installing Node 22 beside the older one of this machine"
+  npm install --prefix .node --no-save --no-audit --no-fund --silent node@22 >/dev/null ||
+    fail "Node 20.19 or newer is needed to build the front end, and could not be installed; see the lines above."
+  PATH="$PWD/.node/node_modules/.bin:$PATH"
+}
+
 install_node() {
   local mark
+  bring_node
   mark=$(fingerprint web/package-lock.json)
   if [ -d web/node_modules ] && done_before node "$mark"; then return; fi
   say "installing front-end packages"

@@ -57,7 +57,6 @@ export class JobDesk {
   private previewTimer = 0;
   private saveTimer = 0;
   private previewing: AbortController | null = null;
-  private open = true;
 
   constructor(readonly id: number) {}
 
@@ -92,13 +91,6 @@ export class JobDesk {
       this.setDraft(path, { text, state: "typing", sentence: null });
       this.save(path);
     }
-  }
-
-  close() {
-    this.open = false;
-    window.clearTimeout(this.previewTimer);
-    window.clearTimeout(this.saveTimer);
-    this.previewing?.abort();
   }
 
   enter(path: string) {
@@ -197,8 +189,7 @@ export class JobDesk {
     this.set({ pending: this.state.pending + 1 });
     this.queue = this.queue.then(async () => {
       try {
-        const view = await this.sendUntilAnswered(send, target);
-        if (view) this.saved(view, target);
+        this.saved(await this.sendUntilAnswered(send, target), target);
       } catch (error) {
         this.refused(error as Refused, target);
       } finally {
@@ -208,8 +199,9 @@ export class JobDesk {
     return this.queue;
   }
 
-  private async sendUntilAnswered(send: Send, target?: Target): Promise<JobView | null> {
-    for (let attempt = 0; this.open; attempt += 1) {
+  /** Goes on trying for as long as the page lives, also when the reader has gone to another job meanwhile. */
+  private async sendUntilAnswered(send: Send, target?: Target): Promise<JobView> {
+    for (let attempt = 0; ; attempt += 1) {
       try {
         return await send(this.state.view?.revision ?? "");
       } catch (error) {
@@ -221,7 +213,6 @@ export class JobDesk {
         await new Promise((resolve) => window.setTimeout(resolve, TRY_AGAIN_AFTER_MS));
       }
     }
-    return null;
   }
 
   /** An answer lost on its way back looks like a conflict with ourselves: read what was kept before complaining. */

@@ -10,6 +10,7 @@ from modest_rotor.core.options.contract import How, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.phrase import Basis, Frozen
 from modest_rotor.core.physics import electronic
+from modest_rotor.core.stations.set_answer import motor_ingredients
 from modest_rotor.core.working import Ingredient, Working, given
 
 GENERIC_CURVE = "Generic curve of the kind of wheel: our judgement, no source; moved by the affinity laws, AMCA 201."
@@ -164,15 +165,7 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
             "W_found", "input power as found", "input_power", found.input_power, found.input_power_basis, _set(found)
         ),
         *own,
-        given("η", "efficiency at rated load", "efficiency", motor.rated_efficiency, "assumed", "typical of the kind"),
-        given(
-            "f",
-            "share of losses that stays at no load",
-            "efficiency",
-            motor.fixed_share,
-            "assumed",
-            "typical of the kind",
-        ),
+        *motor_ingredients(motor),
     )
 
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.load import LoadByMethod, Method
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
@@ -12,6 +13,7 @@ from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
+TYPICAL = "typical of the kind"
 METHOD_LABELS = {Method.WATTS: "By watts", Method.SLIP: "By slip", Method.AMPS: "By amps"}
 LOAD_SHEET = "US Department of Energy, Motor Challenge fact sheet on motor load and efficiency (from memory)"
 LEAN = "The formula's known lean is taken out and its scatter is the band: our own study of simulated motors, so optimistic."
@@ -172,29 +174,23 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
     return (
         *read("W", "input power", "input_power", running.input_power),
         *printed("P_N", "rated power", "rated_power", plate.rated_power_w),
-        given(
-            "η",
-            "efficiency at rated load",
-            "efficiency",
-            motor.rated_efficiency,
-            "assumed",
-            _efficiency_origin(motor.bound),
-        ),
-        given(
-            "f",
-            "share of losses that stays at no load",
-            "efficiency",
-            motor.fixed_share,
-            "assumed",
-            "typical of the kind",
-        ),
+        *motor_ingredients(motor),
+    )
+
+
+def motor_ingredients(motor: TypicalMotor) -> tuple[Ingredient, Ingredient]:
+    """Efficiency and loss split of a typical motor, as they stand in the working of its watts."""
+    eta, fixed = motor.rated_efficiency, motor.fixed_share
+    return (
+        given("η", "efficiency at rated load", "efficiency", eta, "assumed", _efficiency_origin(motor.bound)),
+        given("f", "share of losses that stays at no load", "efficiency", fixed, "assumed", TYPICAL),
     )
 
 
 def _efficiency_origin(bound: float | None) -> str:
     if bound is None:
-        return "typical of the kind"
-    return f"typical of the kind, cut off below {100 * bound:.0f} %, the least that the plate's volts × amps allow"
+        return TYPICAL
+    return f"{TYPICAL}, cut off below {100 * bound:.0f} %, the least that the plate's volts × amps allow"
 
 
 def _load(facts: SetFacts, plate: PlateFacts) -> Result:
