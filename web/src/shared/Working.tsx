@@ -73,7 +73,7 @@ export function WorkedFigure({ name, result, unit = true }: WorkedFigureProps) {
       title={`How ${result.label.toLowerCase()} was worked out`}
     >
       <span aria-hidden>= </span>
-      <FigureText figure={result.figure} unit={unit} />
+      <FigureText figure={result.figure} unit={unit} line={false} />
     </Opener>
   );
 }
