@@ -106,10 +106,18 @@ def test_three_phase_machine_of_known_load(
 @pytest.mark.parametrize(("shaft", "speed", "amps", "watts"), KRAUSE_RUNS)
 def test_capacitor_machine_of_known_load(shaft: float, speed: float, amps: float, watts: float) -> None:
     run = running(110, speed, amps, watts)
-    by_watts = load_by_watts(run, KRAUSE, typical_motor(KRAUSE, "this motor"))
-    assert by_watts.shaft_power is not None
-    assert abs(by_watts.shaft_power.value - shaft) <= by_watts.shaft_power.band
-    assert holds(load_by_amps(run, KRAUSE), shaft / 186.4)
+    methods = (
+        load_by_watts(run, KRAUSE, typical_motor(KRAUSE, "this motor")),
+        load_by_slip(run, KRAUSE),
+        load_by_amps(run, KRAUSE),
+    )
+    chosen = best_of(methods)
+    assert chosen is not None and chosen.shaft_power is not None
+    assert abs(chosen.shaft_power.value - shaft) <= chosen.shaft_power.band
+    assert holds(methods[1], shaft / 186.4) and holds(methods[2], shaft / 186.4)
+    # The book leaves out core loss and friction: at half load its losses are a third of an ordinary motor's, and watts
+    # alone would miss it. There slip is taken.
+    assert holds(methods[0], shaft / 186.4) == (shaft > 186.4)
 
 
 def test_what_the_watts_cannot_cover_is_withheld() -> None:
@@ -124,7 +132,7 @@ def test_off_the_high_tap_slip_and_amps_are_withheld_and_watts_widen() -> None:
     assert "high tap" in load_by_slip(low, KRAUSE).reason
     assert load_by_amps(low, KRAUSE).shaft_power is None
     wide, narrow = (load_by_watts(run, KRAUSE, motor).shaft_power for run in (low, high))
-    assert wide is not None and narrow is not None and wide.band > 1.5 * narrow.band
+    assert wide is not None and narrow is not None and wide.band > 1.3 * narrow.band
 
 
 def test_above_synchronous_slip_is_withheld() -> None:
@@ -156,12 +164,40 @@ def test_methods_that_disagree_are_shown_and_open_the_band() -> None:
     assert widened(chosen, ()) is chosen.shaft_power
 
 
+def test_the_stated_ranges_hold_on_simulated_motors() -> None:
+    """A small run of benchmarks/load_methods.py: the share of 250 motors of known load that each method's range holds.
+
+    The table was made from 7,000 others; 95 % of 250 scatters by 2.8 points (95 %), and the rows are coarse."""
+    from benchmarks.load_methods import BINS, study
+
+    found = study(250, seed=11)
+    for method in ("slip", "amps", "watts", "taken without watts"):
+        cases = [
+            (len(errors), held)
+            for (name, low, _), (errors, held) in found.items()
+            if name == method and low in [b[0] for b in BINS]
+        ]
+        held = sum(count * share for count, share in cases) / sum(count for count, _ in cases)
+        assert held > 0.90, method
+
+
+def test_watts_give_way_only_to_a_clearly_narrower_method() -> None:
+    motor = typical_motor(KRAUSE, "this motor")
+    loaded, idling = running(110, 1728, 2.5, 260.0), running(110, 1775, 1.8, 118.0)
+    taken = []
+    for run in (loaded, idling):
+        chosen = best_of((load_by_watts(run, KRAUSE, motor), load_by_slip(run, KRAUSE), load_by_amps(run, KRAUSE)))
+        assert chosen is not None
+        taken.append(chosen.method)
+    assert taken == [Method.WATTS, Method.SLIP]
+
+
 def test_methods_that_share_meters_are_not_averaged() -> None:
     run = running(460, 1746, 23.8, 16636.0)
     methods = (load_by_watts(run, CHAPMAN, typical_motor(CHAPMAN, "this motor")), load_by_slip(run, CHAPMAN))
     chosen = best_of(methods)
     assert chosen is methods[0]
-    assert chosen.shaft_power is not None and chosen.shaft_power.standard >= 0.125 * chosen.shaft_power.value
+    assert chosen.shaft_power is not None and chosen.shaft_power.standard >= 0.07 * chosen.shaft_power.value
 
 
 def test_efficiency_is_cut_off_where_the_plates_volt_amperes_forbid_it() -> None:

@@ -128,7 +128,7 @@ def test_a_lower_tap_takes_what_was_read_on_it() -> None:
 def test_an_option_that_moves_less_says_so() -> None:
     answer = assessed(KRAUSE, duty__part_flow="it runs full all the same")
     assert "Moves less than today at half" in option(answer, "C").limits[0]
-    assert not option(assessed(KRAUSE), "C").limits
+    assert not any("Moves less" in limit for limit in option(assessed(KRAUSE), "C").limits)
 
 
 def test_an_overloaded_electronic_motor_wants_the_next_size() -> None:
@@ -154,7 +154,7 @@ PROTECTED = {"call__protected": "smoke control"}
 def test_a_protected_duty_keeps_the_flow_found_where_none_is_documented() -> None:
     answer = assessed(KRAUSE, duty__part_flow="it runs full all the same", **PROTECTED)
     full, half = option(answer, "C").steps
-    assert half.flow.value == pytest.approx(full.flow.value) and half.note == "held at the protected flow"
+    assert half.flow.value == pytest.approx(full.flow.value) and "held at the protected flow" in half.note
     stops = [finding for finding in answer.findings if finding.severity == "stop"]
     assert {finding.station for finding in stops} == {"call", "duty", "options"}
     assert answer.board.stopped and "protected_duty" in rules(answer)

@@ -24,16 +24,22 @@ class Method(StrEnum):
     ASSUMED = "assumed"
 
 
-BEST_UNFITTED_SHARE = 0.125
-"""Standard deviation, as a share of the result, below which no formula is believed before the motor has been fitted
-to its readings: ± 25 %, the spread of watts × typical efficiency between 40 and 75 % load in our own study of simulated
-motors. The textbook capacitor machine of the tests, which has neither core loss nor friction, lies at its edge."""
+BEST_UNFITTED_SHARE = {MotorKind.SPLIT_CAPACITOR: 0.13, MotorKind.SINGLE_PHASE: 0.13, MotorKind.THREE_PHASE: 0.07}
+"""Standard deviation, as a share of the result, below which watts × typical losses are not believed before the motor has
+been fitted to its readings. Our judgement, no source: wide enough for the textbook machines of the tests, of which the
+capacitor machine, without core loss and friction, lies at the edge."""
 LOW_LOAD_SHARE = 0.04
 """The same floor as a share of rated power: ± 8 %, which governs below about 40 % load."""
 LOW_TAP_SHARE = 0.20
 """Standard deviation of watts × efficiency on a low tap or behind a regulator, where the plate's losses do not hold."""
-TRUSTED_AMPS_LOAD = 0.75
-"""Amps go with load only above three quarters of rated. Common practice; and our own study."""
+TRUSTED_AMPS_LOAD = {MotorKind.THREE_PHASE: 0.75}
+"""Load by the formula from which on amps are trusted: three phases, common practice."""
+TRUSTED_AMPS_LOAD_SINGLE_PHASE = 0.95
+"""The same for single-phase motors: below it the formula reads much the same at a fifth of the load (our own study)."""
+WIDE_ERRORS = 1.5
+"""Upper end of formula over truth from which on a method says that its band is wide. Our judgement, no source."""
+CLEARLY_NARROWER = 0.7
+"""Width over that of watts below which another method goes before them. Our judgement, no source."""
 
 
 @dataclass(frozen=True)
@@ -101,8 +107,8 @@ def load_by_slip(running: Running, plate: PlateFacts) -> LoadByMethod:
 def load_by_amps(running: Running, plate: PlateFacts) -> LoadByMethod:
     """Load = I / I_N × V / V_N.
 
-    Validity: above three quarters of rated; below that the magnetising current hides the load. Source: as for slip,
-    line-current method.
+    Validity: near rated load; below it the magnetising current hides the load, of a capacitor motor the auxiliary
+    winding's too. Source: as for slip, line-current method.
     """
     missing = _missing(("line amps", running.current), ("full-load amps", plate.rated_current_a))
     if missing:
@@ -111,11 +117,12 @@ def load_by_amps(running: Running, plate: PlateFacts) -> LoadByMethod:
     if not running.full_tap:
         return _void(Method.AMPS, "withheld: full-load amps belong to the high tap")
     load = running.current.value / plate.rated_current_a * _volts_ratio(running, plate)
-    trusted = load >= TRUSTED_AMPS_LOAD
+    least = TRUSTED_AMPS_LOAD.get(plate.kind, TRUSTED_AMPS_LOAD_SINGLE_PHASE) if plate.kind else 1.0
+    trusted = load >= least
     reason = (
-        "Above three quarters of rated the amps follow the load."
+        "Near rated load the amps follow the load."
         if trusted
-        else "Doubted: below three quarters of rated, amps hardly fall with load; a bare motor may take half of them."
+        else "Doubted: below rated load, amps hardly fall with load; an unloaded motor may take most of them."
     )
     return _by_formula(Method.AMPS, load, plate, reason, trusted)
 
@@ -141,23 +148,34 @@ def load_by_watts(running: Running, plate: PlateFacts, motor: TypicalMotor) -> L
         return _void(
             Method.WATTS, "withheld: the watts read would not cover the losses of a typical motor of this plate"
         )
-    power = _no_narrower(power, rated)
+    power = _no_narrower(power, plate)
     reason = "A true wattmeter sees losses and load together; only the efficiency is not measured."
     if not running.full_tap:
         power = power.with_part("losses off the high tap", LOW_TAP_SHARE * power.value)
         reason = "Off the high tap the plate's losses do not hold, so the band is wide."
-    low, high = (power.value - power.band) / rated, (power.value + power.band) / rated
-    return LoadByMethod(Method.WATTS, power.value / rated, power, max(low, 0.0), high, True, reason)
+    load, band = power.value / rated, power.band / rated
+    low, high = load - band, load + band
+    errors = _errors(plate, Method.WATTS, load)
+    if errors and errors.high > WIDE_ERRORS:
+        reason += " At this load losses are much of the watts, and they scatter, so the band is wide."
+    if errors:
+        low, high = min(low, load / errors.high), max(high, load / errors.low)
+        half = max(load - low, high - load) / COVERAGE_95 * rated
+        power = power.with_part("losses at part load", max(half**2 - power.standard**2, 0.0) ** 0.5)
+    return LoadByMethod(Method.WATTS, load, power, max(low, 0.0), high, True, reason)
 
 
 def best_of(methods: tuple[LoadByMethod, ...]) -> LoadByMethod | None:
-    """The method to believe: watts when there are any, else the trusted one with the narrowest band.
+    """The method to believe: watts when there are any, unless another trusted one is clearly narrower here.
 
     They share meters and the motor model, so averaging them would claim more than they know.
     """
     usable = [method for method in methods if method.trusted and method.shaft_power is not None]
-    watts = [method for method in usable if method.method is Method.WATTS]
-    return next(iter(watts), None) or min(usable, key=_relative_width, default=None)
+    narrowest = min(usable, key=_relative_width, default=None)
+    watts = next((method for method in usable if method.method is Method.WATTS), None)
+    if watts and narrowest and _relative_width(narrowest) > CLEARLY_NARROWER * _relative_width(watts):
+        return watts
+    return narrowest
 
 
 def disagreement(chosen: LoadByMethod, methods: tuple[LoadByMethod, ...]) -> tuple[LoadByMethod, ...]:
@@ -182,18 +200,33 @@ def widened(chosen: LoadByMethod, disagreeing: tuple[LoadByMethod, ...]) -> Esti
     return chosen.shaft_power.with_part("methods disagree", gap / 2)
 
 
-def _by_formula(method: Method, load: float, plate: PlateFacts, reason: str, trusted: bool) -> LoadByMethod:
+@dataclass(frozen=True)
+class _Errors:
+    """Formula over truth: the median, and the ends that hold 95 %."""
+
+    median: float
+    low: float
+    high: float
+
+
+def _errors(plate: PlateFacts, method: Method, load: float) -> _Errors | None:
+    """How far a formula's result may be from the truth; nothing where the table has no row for it."""
     kind = "three-phase" if plate.kind is MotorKind.THREE_PHASE else "single-phase"
-    rows = [row for row in read_table("load_method_errors") if (row["motor"], row["method"]) == (kind, method)]
-    row = next((row for row in rows if float(row["load_from"]) <= load < float(row["load_to"])), None)
-    if row is None:
+    for row in read_table("load_method_errors"):
+        if (row["motor"], row["method"]) == (kind, method) and float(row["load_from"]) <= load < float(row["load_to"]):
+            return _Errors(*(1 + float(row[column]) / 100 for column in ("median", "low", "high")))
+    return None
+
+
+def _by_formula(method: Method, load: float, plate: PlateFacts, reason: str, trusted: bool) -> LoadByMethod:
+    errors = _errors(plate, method, load)
+    if errors is None:
         return _void(
             method,
             f"withheld: the formula gives {100 * load:,.0f} % of rated, which no motor carries; plate and readings do not"
             " belong together",
         )
-    median, low, high = (1 + float(row[column]) / 100 for column in ("median", "low", "high"))
-    centre, bottom, top = load / median, load / high, load / low
+    centre, bottom, top = load / errors.median, load / errors.high, load / errors.low
     if plate.rated_power_w is None:
         return LoadByMethod(method, load, None, bottom, top, trusted, reason, ("rated power",))
     half = max(centre - bottom, top - centre) / COVERAGE_95
@@ -201,8 +234,9 @@ def _by_formula(method: Method, load: float, plate: PlateFacts, reason: str, tru
     return LoadByMethod(method, load, power, bottom, top, trusted, reason)
 
 
-def _no_narrower(power: Estimate, rated_power_w: float) -> Estimate:
-    floor = max(BEST_UNFITTED_SHARE * power.value, LOW_LOAD_SHARE * rated_power_w)
+def _no_narrower(power: Estimate, plate: PlateFacts) -> Estimate:
+    assert plate.kind is not None and plate.rated_power_w is not None
+    floor = max(BEST_UNFITTED_SHARE[plate.kind] * power.value, LOW_LOAD_SHARE * plate.rated_power_w)
     lacking = floor**2 - power.standard**2
     return power.with_part("formula on real motors", lacking**0.5) if lacking > 0 else power
 

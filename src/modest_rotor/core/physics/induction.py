@@ -116,8 +116,9 @@ def shaft_power_from_input_w(
     loss = rated_losses_w(rated_power_w, rated_efficiency)
     a = loss * (1 - fixed_share) / rated_power_w**2
     c = loss * fixed_share - measured_input_w
-    root = (-1 + np.sqrt(np.maximum(1 - 4 * a * c, 0))) / (2 * a)
-    return np.maximum(root, 0.0)
+    # This form of the root stays finite where the losses do not depend on load at all (a = 0).
+    root = -2 * c / (1 + np.sqrt(np.maximum(1 - 4 * a * c, 0)))
+    return np.asarray(np.maximum(root, 0.0), float)
 
 
 def speed_on_slip_line_rpm(load_torque_ratio: Array, rated_speed_rpm: Array, synchronous_rpm: float) -> Array:

@@ -16,6 +16,7 @@ from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 TYPICAL = "typical of the kind"
 METHOD_LABELS = {Method.WATTS: "By watts", Method.SLIP: "By slip", Method.AMPS: "By amps"}
 LOAD_SHEET = "US Department of Energy, Motor Challenge fact sheet on motor load and efficiency (from memory)"
+SCATTER = "Its range is no narrower than simulated motors scatter about the formula: our own study, so optimistic."
 LEAN = "The formula's known lean is taken out and its scatter is the band: our own study of simulated motors, so optimistic."
 FORMULAS = {
     Method.WATTS: "the shaft power P whose input P + L (f + (1 − f)(P ÷ P_N)²) is W, with L = P_N (1 ÷ η − 1)",
@@ -122,7 +123,12 @@ def _method_result(method: LoadByMethod, label: str, facts: SetFacts, plate: Pla
     corrected = method.shaft_power and plate.rated_power_w
     value = method.shaft_power.value / plate.rated_power_w if corrected else method.formula_load  # type: ignore[union-attr, operator]
     shares = method.shaft_power.shares() if method.shaft_power else {}
-    remarks = () if by_watts else (f"The plain formula gives {100 * method.formula_load:.0f} %. {LEAN}",)
+    three_phase = plate.kind is MotorKind.THREE_PHASE
+    remarks = (
+        (() if three_phase else (SCATTER,))
+        if by_watts
+        else (f"The plain formula gives {100 * method.formula_load:.0f} %. {LEAN}",)
+    )
     worked = result(
         label,
         "load",
