@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+import numpy as np
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -94,6 +95,18 @@ def test_the_kind_is_known_by_its_capacitor_or_its_phases_and_else_asked_for() -
     assert assessed(KRAUSE, plate__phases=None).options.options
     answer = assessed(KRAUSE, plate__phases=None, plate__run_capacitance=None)
     assert answer.options.waits is not None and "phases" in answer.options.waits
+
+
+def test_the_balance_draws_every_option_at_every_step_through_its_own_point() -> None:
+    answer = assessed(KRAUSE)
+    curves = {curve.id: curve for curve in answer.balance.curves}
+    points = {point.id: point for point in answer.balance.points}
+    for letter in "ABC":
+        for step in ("s1", "s2"):
+            curve, point = curves[f"{letter}-{step}"], points[f"{letter}-{step}"]
+            on_curve = np.interp(point.flow.value, curve.flow, curve.pressure)
+            assert on_curve == pytest.approx(point.pressure.value, rel=0.01)  # sixty points a curve
+    assert {readout.group for readout in answer.balance.readouts} == {"sets", "s1", "s2"}
 
 
 def test_without_a_flow_the_axes_are_relative_and_money_waits() -> None:

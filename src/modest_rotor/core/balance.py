@@ -63,10 +63,11 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
         ),
     ]
     for option in options:
-        speeds = {round(step.speed.value, 3): step for step in option.steps if step.speed}
-        for speed, step in speeds.items():
-            ratio = speed / machine.speed.value
+        for step in option.steps:
+            if step.speed is None:
+                continue
             name = f"{option.letter}, {step.name or 'step'}"
+            ratio = step.speed.value / machine.speed.value
             drawn.append(_machine_curve(f"{option.letter}-{step.id}", name, option.series, curve, ratio))
     return tuple(drawn)
 
