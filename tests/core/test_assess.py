@@ -194,6 +194,14 @@ def test_one_sided_static_says_what_is_missing_from_it() -> None:
     assert answer.sets[0].pressure.working and "one side" in answer.sets[0].pressure.working.remarks[0]
 
 
+SOUND = {
+    "readings__0__current": "2.5 A",
+    "readings__0__input_power": "240 W",
+    "readings__0__speed": "1,728 rpm",
+}
+"""Readings of the same machine a little under its rated load, against which no rule has anything to say."""
+
+
 @pytest.mark.parametrize(
     ("changes", "rule"),
     [
@@ -204,20 +212,14 @@ def test_one_sided_static_says_what_is_missing_from_it() -> None:
         ({"readings__0__airflow": "1,200 L/s"}, "air_power_over_shaft_power"),
         ({"plate__rated_speed": "1,800 rpm"}, "plate_denies_itself"),
         ({"plate__rated_current": "1.2 A"}, "plate_denies_itself"),
-        ({"machine__wheel": "centrifugal pump"}, None),
     ],
 )  # fmt: skip
-def test_evidence_that_does_not_hold_together_is_told(changes: dict[str, str], rule: str | None) -> None:
-    found = rules(assessed(KRAUSE, **changes))
-    assert rule is None or rule in found
-    assert "amps_over_plate" in found or "readings__0__current" not in changes or rule != "amps_over_plate"
+def test_evidence_that_does_not_hold_together_is_told(changes: dict[str, str], rule: str) -> None:
+    assert rule in rules(assessed(KRAUSE, **{**SOUND, **changes}))
 
 
 def test_sound_evidence_is_left_in_peace() -> None:
-    sound = assessed(
-        KRAUSE, readings__0__current="2.5 A", readings__0__input_power="240 W", readings__0__speed="1,728 rpm"
-    )
-    assert rules(sound) == set()
+    assert rules(assessed(KRAUSE, **SOUND)) == set()
 
 
 def test_a_pump_says_that_no_lift_is_assumed_until_it_is_typed() -> None:

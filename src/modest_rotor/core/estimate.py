@@ -83,14 +83,6 @@ def measured(value: float, **standard_by_source: float) -> Estimate:
     return Estimate(value, {name: standard for name, standard in standard_by_source.items() if standard})
 
 
-def from_range(centre: float, low: float, high: float, source: str) -> Estimate:
-    """An estimate whose 95 % interval is ``low`` to ``high``, taken as symmetric about their middle when lopsided.
-
-    The value stays ``centre``; the band is the larger of the two sides, so that neither end of the range is lost.
-    """
-    return Estimate(centre, {source: max(centre - low, high - centre) / COVERAGE_95})
-
-
 def propagate(function: Callable[..., Array], *inputs: Estimate) -> tuple[Estimate, ...]:
     """Carry estimates through any function, keeping every source by name.
 

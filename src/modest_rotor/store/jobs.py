@@ -92,12 +92,6 @@ def keep_job(job: Job) -> StoredJob:
         return _stored(row)
 
 
-def site_named(name: str) -> Site | None:
-    """The site of this name, if there is one."""
-    row = SiteRow.get_or_none(SiteRow.name == name)
-    return _site(row) if row else None
-
-
 def save_change(
     job_id: int, revision: str, path: str, after: Any, who: str = "", label: str | None = None
 ) -> StoredJob:

@@ -66,6 +66,16 @@ def test_a_step_can_be_worked_by_hand_from_its_own_working() -> None:
     assert watts(assessed(KRAUSE), "C", 1) == pytest.approx(value["P"] + losses, rel=1e-9)
 
 
+def test_a_slip_line_can_be_drawn_by_hand_from_its_own_working() -> None:
+    """The new motor's speed, from the torque that its wheel asks and the values that its working shows."""
+    step = option(assessed(KRAUSE), "B").steps[0]
+    value = {ingredient.symbol: ingredient.figure.value for ingredient in step.workings.speed.ingredients}
+    torque = step.shaft_power.value / step.speed.value / (186.42497 / value["n_N"])
+    rated_slip = (value["n_s"] - value["n_N"]) / value["n_s"]
+    by_hand = value["n_s"] * (1 - rated_slip * torque * (value["V_N"] / value["V"]) ** 2)
+    assert step.speed.value == pytest.approx(by_hand, abs=0.01)
+
+
 def test_keeping_it_takes_at_full_flow_what_was_read() -> None:
     step = option(assessed(KRAUSE), "A").steps[0]
     assert step.input_power.value == pytest.approx(265.8)

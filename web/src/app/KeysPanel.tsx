@@ -11,7 +11,7 @@ const KEYS: readonly [string, string][] = [
   ["Tab, Shift Tab", "next field, field before"],
   ["↑ ↓", "field above, field below"],
   ["Alt ← →", "same quantity, other set"],
-  ["Ctrl Space, on a figure", "its working"],
+  ["Enter or Space, on a figure", "its working"],
   ["Esc", "close a working; in a field, put back what was there"],
   ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
   ["N", "add a set or a step (outside a field)"],

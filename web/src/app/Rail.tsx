@@ -59,7 +59,7 @@ function Entry({ entry, here, jobId }: { entry: Schemas["RailEntry"]; here: bool
 }
 
 /** A result in ink, and what a station waits for in italic. */
-export function Told({ entry }: { entry: Schemas["RailEntry"] }) {
+function Told({ entry }: { entry: Schemas["RailEntry"] }) {
   return (
     <Box
       as="span"

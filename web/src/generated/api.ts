@@ -751,7 +751,7 @@ export interface components {
          * @description The ways to the load of a motor, in the order in which they are trusted before their bands are known.
          * @enum {string}
          */
-        Method: "watts" | "slip" | "amps" | "air power" | "assumed";
+        Method: "watts" | "slip" | "amps";
         /**
          * MethodAnswer
          * @description The load by one method, and why it is or is not trusted here.

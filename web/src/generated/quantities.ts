@@ -583,6 +583,22 @@ export const quantities = {
       "%"
     ]
   },
+  "ratio": {
+    "label": "ratio",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
   "relative_pressure": {
     "label": "pressure relative to as found",
     "ip": {

@@ -20,8 +20,6 @@ class Method(StrEnum):
     WATTS = "watts"
     SLIP = "slip"
     AMPS = "amps"
-    AIR = "air power"
-    ASSUMED = "assumed"
 
 
 BEST_UNFITTED_SHARE = {MotorKind.SPLIT_CAPACITOR: 0.13, MotorKind.SINGLE_PHASE: 0.13, MotorKind.THREE_PHASE: 0.07}
@@ -32,10 +30,10 @@ LOW_LOAD_SHARE = 0.04
 """The same floor as a share of rated power: ± 8 %, which governs below about 40 % load."""
 LOW_TAP_SHARE = 0.20
 """Standard deviation of watts × efficiency on a low tap or behind a regulator, where the plate's losses do not hold."""
-TRUSTED_AMPS_LOAD = {MotorKind.THREE_PHASE: 0.75}
-"""Load by the formula from which on amps are trusted: three phases, common practice."""
-TRUSTED_AMPS_LOAD_SINGLE_PHASE = 0.95
-"""The same for single-phase motors: below it the formula reads much the same at a fifth of the load (our own study)."""
+TRUSTED_AMPS_LOAD_THREE_PHASE = 0.75
+"""Load by the formula from which on the amps of a three-phase motor are trusted. Common practice."""
+TRUSTED_AMPS_LOAD = 0.95
+"""The same for any other motor: below it the formula reads much the same at a fifth of the load. Our own study."""
 WIDE_ERRORS = 1.5
 """Upper end of formula over truth from which on a method says that its band is wide. Our judgement, no source."""
 CLEARLY_NARROWER = 0.7
@@ -117,7 +115,8 @@ def load_by_amps(running: Running, plate: PlateFacts) -> LoadByMethod:
     if not running.full_tap:
         return _void(Method.AMPS, "withheld: full-load amps belong to the high tap")
     load = running.current.value / plate.rated_current_a * _volts_ratio(running, plate)
-    least = TRUSTED_AMPS_LOAD.get(plate.kind, TRUSTED_AMPS_LOAD_SINGLE_PHASE) if plate.kind else 1.0
+    three_phase = plate.kind is MotorKind.THREE_PHASE
+    least = TRUSTED_AMPS_LOAD_THREE_PHASE if three_phase else TRUSTED_AMPS_LOAD
     trusted = load >= least
     reason = (
         "Near rated load the amps follow the load."

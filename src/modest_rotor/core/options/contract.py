@@ -68,11 +68,6 @@ class SolvedStep:
     note: str = ""
     how: How = How.AS_FOUND
 
-    @property
-    def solved(self) -> bool:
-        """Whether there is a result."""
-        return self.input_power is not None
-
 
 class Option(Protocol):
     """A kind of replacement."""

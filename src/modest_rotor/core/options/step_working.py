@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import How, SolvedStep
+from modest_rotor.core.options.electronic import LOSS_SCATTER
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.phrase import Basis, Frozen
 from modest_rotor.core.physics import electronic
@@ -18,7 +19,7 @@ GENERIC_LOSSES = "Loss split of IEEE Std 112 reduced to two terms; efficiency an
 ELECTRONIC_LOSSES = "Losses of an electronic motor: our judgement, no source."
 READ = "As read; the meter's accuracy is common practice."
 SPLIT = "W = P + L (f + (1 − f)(P ÷ P_N)²), L = P_N (1 ÷ η − 1)"
-AT_SPEED = "P = P_found × the generic power curve at q and n, P ∝ n³"
+AT_SPEED = "P = P_found × the generic power curve at q and n over that at the point found, P ∝ n³"
 
 
 @dataclass(frozen=True)
@@ -59,7 +60,7 @@ FORMULAS: dict[How, Formulas] = {
         READ,
     ),
     How.SLIP_LINE: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q²",
+        "q where the machine's curve at n meets p = p_0 + k q²; its share of that where the step is throttled",
         "n = n_s (1 − s_N (T ÷ T_N)(V_N ÷ V)²), T what the wheel asks at n",
         AT_SPEED,
         f"{SPLIT}, η of a new motor",
@@ -135,10 +136,15 @@ def step_workings(
             "p_0", "part of it that stays at no flow", pressure_name, found.fixed_pressure, _fixed_basis(found), "Duty"
         ),
     )
+    place = given("q ÷ q_best", "place of the point found on the generic curve", "ratio", found.place, "assumed")
     return StepWorkings(
         flow=_working(formulas.flow, (q_found, asked, *system), formulas.curve_source, step.flow),
-        speed=_working(formulas.speed, (q, n_found, *system, *_plate_speed(found)), formulas.curve_source, step.speed),
-        shaft_power=_working(formulas.shaft_power, (p_found, q, n, n_found), formulas.curve_source, step.shaft_power),
+        speed=_working(
+            formulas.speed, (q, n_found, *system, place, *_slip_line(found)), formulas.curve_source, step.speed
+        ),
+        shaft_power=_working(
+            formulas.shaft_power, (p_found, q, n, q_found, n_found, place), formulas.curve_source, step.shaft_power
+        ),
         input_power=_working(
             formulas.input_power, _input_ingredients(step, found, motor), formulas.loss_source, step.input_power
         ),
@@ -159,6 +165,7 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
             given("P_0", "taken by the electronics", "input_power", electronic.STANDBY_W, "assumed"),
             given("k_c", "loss with torque squared, of P_N", "efficiency", electronic.COPPER_LOSS_SHARE, "assumed"),
             given("k_i", "loss with speed, of P_N", "efficiency", electronic.SPEED_LOSS_SHARE, "assumed"),
+            given("m", "how far real motors scatter about it", "ratio", LOSS_SCATTER, "assumed"),
         )
     return (
         given(
@@ -175,7 +182,22 @@ def _working(formula: str, ingredients: tuple[Ingredient, ...], source: str, val
 
 def _plate_speed(found: FoundMachine) -> tuple[Ingredient, ...]:
     speed = found.plate.rated_speed_rpm
-    return (given("n_N", "rated speed", "rated_speed", speed, "plate", "plate"),) if speed else ()
+    if speed is None:  # an electronic motor is then taken as rated for the speed found
+        return (given("n_N", "rated speed", "rated_speed", found.speed, "assumed", "speed found"),)
+    return (given("n_N", "rated speed", "rated_speed", speed, "plate", "plate"),)
+
+
+def _slip_line(found: FoundMachine) -> tuple[Ingredient, ...]:
+    """What a slip line is drawn from, as far as it is known."""
+    plate = found.plate
+    volts = found.reference.running.voltage if found.reference else None
+    synchronous, rated_volts = plate.synchronous_speed_rpm, plate.rated_voltage_v
+    return (
+        *_plate_speed(found),
+        *((given("n_s", "synchronous speed", "speed", synchronous, "worked out"),) if synchronous else ()),
+        *((given("V_N", "rated volts", "rated_voltage", rated_volts, "plate", "plate"),) if rated_volts else ()),
+        *((given("V", "volts", "voltage", volts, "measured", _set(found)),) if volts else ()),
+    )
 
 
 def _set(found: FoundMachine) -> str:

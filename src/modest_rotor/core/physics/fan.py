@@ -94,11 +94,13 @@ class MachineCurve:
 
     def pressure_at(self, flow: Array, speed_ratio: Array) -> Array:
         """Pressure at a flow and speed, in the unit of ``pressure``; NaN beyond the curve's end."""
-        return self._pressure_unit * speed_ratio**2 * self._on_shape(self.shape.pressure, flow, speed_ratio)
+        flow_scale, pressure_scale, _ = affinity_scale(speed_ratio)
+        return self._pressure_unit * pressure_scale * self._on_shape(self.shape.pressure, flow / flow_scale)
 
     def power_at(self, flow: Array, speed_ratio: Array) -> Array:
         """Shaft power at a flow and speed, W; NaN beyond the curve's end."""
-        return self._power_unit * speed_ratio**3 * self._on_shape(self.shape.power, flow, speed_ratio)
+        flow_scale, _, power_scale = affinity_scale(speed_ratio)
+        return self._power_unit * power_scale * self._on_shape(self.shape.power, flow / flow_scale)
 
     def largest_flow(self, speed_ratio: float = 1.0) -> float:
         """Flow at free delivery for the nominal scenario."""
@@ -112,8 +114,8 @@ class MachineCurve:
     def _power_unit(self) -> Array:
         return self.power / self.shape.power(self.place)
 
-    def _on_shape(self, curve: PchipInterpolator, flow: Array, speed_ratio: Array) -> Array:
-        here = self.place / self.flow * flow / speed_ratio
+    def _on_shape(self, curve: PchipInterpolator, flow: Array) -> Array:
+        here = self.place / self.flow * flow
         inside = (here >= 0) & (here <= self.shape.last_flow)
         return np.where(inside, curve(np.where(inside, here, 1.0)), np.nan)
 
