@@ -13,13 +13,18 @@ export function SavedLine() {
       <Box
         role="status"
         data-saved={state.pending === 0 && unsaved(state) === 0}
-        display={{ base: "none", md: "flex" }}
+        display="flex"
         alignItems="center"
-        px="14px"
+        px={{ base: "8px", md: "14px" }}
         color="ink2"
         whiteSpace="nowrap"
       >
-        {told(state)}
+        <Box as="span" display={{ base: "none", md: "inline" }}>
+          {told(state)}
+        </Box>
+        <Box as="span" display={{ base: "inline", md: "none" }}>
+          {toldShort(state)}
+        </Box>
       </Box>
       <TopButton
         type="button"
@@ -42,6 +47,13 @@ export function SavedLine() {
 
 function unsaved(state: DeskState): number {
   return Object.values(state.drafts).filter((draft) => draft.state !== "kept").length;
+}
+
+/** The same in a word or two, for a phone. */
+function toldShort(state: DeskState): string {
+  if (state.trouble?.isAway) return "waiting";
+  if (state.pending > 0) return "saving";
+  return unsaved(state) > 0 ? "not saved" : "saved";
 }
 
 function told(state: DeskState): string {
