@@ -7,17 +7,21 @@ from hypothesis import strategies as st
 from scipy.interpolate import PchipInterpolator
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.curve import curve_through
 from modest_rotor.core.physics.electronic import input_power_w as electronic_input_w
 from modest_rotor.core.physics.fan import (
     MachineCurve,
     Shape,
     Wheel,
     affinity_scale,
+    flow_for_pressure,
     generic_shape,
+    machine_from_table,
+    machine_through_points,
     shaft_power_from_air_w,
 )
-from modest_rotor.core.physics.operating_point import flow_at_speed, speed_ratio_for_flow
-from modest_rotor.core.physics.system import SystemCurve, system_through
+from modest_rotor.core.physics.load import Load, flow_at_speed, speed_ratio_for_flow
+from modest_rotor.core.physics.system import SystemCurve, fit_system, system_through
 
 WHEELS = list(Wheel)
 
@@ -57,7 +61,7 @@ def _parabola(shut_off: float, fall: float, last: float, power_w: float = 100.0)
     """A machine p = shut_off N² − fall q², through its own point at half its last flow."""
     flow = np.linspace(0, 1, 401)
     pressure = shut_off - fall * (flow * last) ** 2
-    shape = Shape(Wheel.PUMP, 0.7, 1.0, PchipInterpolator(flow, pressure), PchipInterpolator(flow, 1 + flow))
+    shape = Shape(Wheel.PUMP, 0.7, 0.0, 1.0, curve_through(flow, pressure), curve_through(flow, 1 + flow))
     at = np.array([[0.5 * last]])
     return MachineCurve(
         shape, at, np.array([[shut_off - fall * (0.5 * last) ** 2]]), np.array([[power_w]]), np.array([[0.5]])
@@ -168,9 +172,81 @@ def test_a_system_needs_a_flow_and_a_pressure_above_its_fixed_part() -> None:
 
 
 def test_a_flow_that_no_speed_gives_is_not_given() -> None:
-    machine = _generic(Wheel.AXIAL)
-    system = system_through(machine.flow, machine.pressure, np.array(0.0))
-    assert np.isnan(speed_ratio_for_flow(machine, system, np.array([[5.0]]))).all()
+    """A measured table that ends above zero pressure does not say what happens in a duct more open than its last row."""
+    flow = np.array([0.2, 0.4, 0.6, 0.8])
+    machine = machine_from_table(
+        Wheel.AXIAL, flow, np.array([300.0, 260.0, 200.0, 120.0]), np.array([180.0, 190.0, 195.0, 190.0])
+    )
+    wide_open = SystemCurve(0.0, 10.0)
+    assert np.isnan(speed_ratio_for_flow(machine, wide_open, 0.5))
+    assert Load(machine, 1000.0, wide_open).at_motor_speed(1000.0).beyond
+
+
+def test_a_machine_follows_its_own_table_and_refuses_what_cannot_be_one() -> None:
+    flow, pressure, power = (
+        np.array([0.2, 0.4, 0.6, 0.8]),
+        np.array([300.0, 260.0, 200.0, 120.0]),
+        np.array([180.0, 190.0, 195.0, 190.0]),
+    )
+    machine = machine_from_table(Wheel.BACKWARD_INCLINED, flow, pressure, power)
+    assert machine.pressure_at(flow, 1.0) == pytest.approx(pressure) and machine.power_at(flow, 1.0) == pytest.approx(
+        power
+    )
+    assert machine.pressure_at(2 * flow, 2.0) == pytest.approx(4 * pressure)  # affinity: AMCA 201
+    for rows, words in (
+        ((flow[:2], pressure[:2], power[:2]), "2 rows"),
+        ((flow[[0, 2, 1, 3]], pressure, power), "does not go upward"),
+        ((flow, pressure, power / 10), "another unit"),
+        ((flow, pressure, 0 * power), "not above zero"),
+    ):
+        with pytest.raises(OutsideValidity, match=words):
+            machine_from_table(Wheel.BACKWARD_INCLINED, *rows)
+
+
+def test_one_pressure_at_two_flows_is_a_sentence_and_not_a_number() -> None:
+    """A forward-curved wheel has a dip; AMCA 201 on curves with more than one flow for a pressure."""
+    machine = MachineCurve(generic_shape(Wheel.FORWARD_CURVED), 0.6, 200.0, 300.0, 1.0)
+    with pytest.raises(OutsideValidity, match="at two flows"):
+        flow_for_pressure(machine, 202.0)
+    with pytest.raises(OutsideValidity, match="at no flow"):
+        flow_for_pressure(machine, 900.0)
+    assert flow_for_pressure(machine, 0.58 * 200.0) == pytest.approx(1.75 * 0.6, rel=1e-3)  # a row of the table
+
+
+def test_a_shape_put_through_points_finds_the_machine_they_came_from() -> None:
+    true = MachineCurve(generic_shape(Wheel.FORWARD_CURVED), 0.6, 210.0, 300.0, 1.0)
+    flow = np.array([0.4, 0.7, 1.0])
+    fitted = machine_through_points(Wheel.FORWARD_CURVED, flow, true.pressure_at(flow, 1.0), true.power_at(flow, 1.0))
+    grid = np.linspace(0.1, 1.2, 9)
+    assert fitted.pressure_at(grid, 1.0) == pytest.approx(
+        true.pressure_at(grid, 1.0), rel=0.01
+    )  # the grid's step of flow
+
+
+def test_a_system_is_told_from_two_readings_and_refuses_those_of_two_systems() -> None:
+    flow = np.array([0.3, 0.5, 0.8])
+    fitted = fit_system(flow, 60 + 400 * flow**2)
+    assert [fitted.fixed_pressure, fitted.coefficient] == pytest.approx([60, 400])
+    assert fit_system(flow, 400 * flow**2 - 5).fixed_pressure == 0
+    with pytest.raises(OutsideValidity, match="two readings"):
+        fit_system(flow[:1], flow[:1])
+    with pytest.raises(OutsideValidity, match="different settings"):
+        fit_system(flow, 300 - 100 * flow)
+    clean = SystemCurve(0.0, 400.0)
+    assert clean.with_more(50.0, 0.5).pressure_at(0.5) == pytest.approx(150.0)
+
+
+@given(
+    st.lists(st.floats(0.01, 1.0), min_size=3, max_size=9),
+    st.lists(st.integers(-50, 50), min_size=9, max_size=9),
+    st.floats(0, 1),
+)
+def test_the_curve_through_points_is_scipy_s_to_rounding(steps: list[float], heights: list[int], where: float) -> None:
+    """SciPy's PchipInterpolator is the reference; the product does without it, since its import alone takes a second."""
+    x, y = np.cumsum(steps), np.array(heights[: len(steps)], float)
+    at = float(x[0] + where * (x[-1] - x[0]))
+    assert curve_through(x, y)(at) == pytest.approx(float(PchipInterpolator(x, y)(at)), rel=1e-9, abs=1e-9)
+    assert curve_through(x, y)(np.array([at]))[0] == pytest.approx(curve_through(x, y)(at), rel=1e-12, abs=1e-12)
 
 
 @pytest.mark.parametrize(("speed", "watts", "tolerance"), [(1720, 220, 0.08), (1200, 75, 0.08), (400, 5, 0.2)])

@@ -1,17 +1,23 @@
-"""Fans and pumps: a generic shape put through one known point, and moved by the affinity laws."""
+"""Fans and pumps: a generic shape or the machine's own table, put through a known point and moved by the affinity laws."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 from functools import cache, cached_property
 
 import numpy as np
-from scipy.interpolate import PchipInterpolator
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
+from modest_rotor.core.physics.curve import MonotoneCurve, curve_through
+from modest_rotor.core.physics.fields import HAIR, NEVER_ZERO, Real
 from modest_rotor.core.tables import read_table
+
+FINE = 600
+"""Places along a curve, or sizes of one, at which a search looks; finer than any reading."""
+FEWEST_ROWS = 4
+"""Rows of a machine's own table: with fewer a peak or a dip cannot be seen. Our judgement, no source."""
 
 
 class Wheel(StrEnum):
@@ -28,18 +34,22 @@ class Shape:
     """A machine's curves at one speed, relative to its best-efficiency point (there flow, pressure and power are 1).
 
     :param best_efficiency: efficiency at that point, a fraction (static efficiency for fans).
-    :param last_flow: relative flow at which the pressure reaches zero.
+    :param first_flow: relative flow at which the curves begin.
+    :param last_flow: relative flow at which they end; of a generic shape, where the pressure reaches zero.
+    :param generic: whether it is the generic shape of its kind and not the machine's own table.
     """
 
     wheel: Wheel
     best_efficiency: float
+    first_flow: float
     last_flow: float
-    pressure: PchipInterpolator
-    power: PchipInterpolator
+    pressure: MonotoneCurve
+    power: MonotoneCurve
+    generic: bool = True
 
     def efficiency(self, flow: Array) -> Array:
         """Efficiency at a relative flow, a fraction."""
-        return self.best_efficiency * flow * np.asarray(self.pressure(flow)) / np.asarray(self.power(flow))
+        return np.asarray(self.best_efficiency * flow * self.pressure(flow) / self.power(flow))
 
 
 @cache
@@ -52,12 +62,12 @@ def generic_shape(wheel: Wheel) -> Shape:
     rows = [row for row in read_table("generic_shapes") if row["wheel"] == wheel]
     flow, pressure, power = (np.array([float(row[column]) for row in rows]) for column in ("flow", "pressure", "power"))
     efficiency = float(rows[0]["best_efficiency"])
-    return Shape(wheel, efficiency, float(flow[-1]), PchipInterpolator(flow, pressure), PchipInterpolator(flow, power))
+    return Shape(
+        wheel, efficiency, float(flow[0]), float(flow[-1]), curve_through(flow, pressure), curve_through(flow, power)
+    )
 
 
-def affinity_scale(
-    speed_ratio: Array, diameter_ratio: float = 1.0, density_ratio: float = 1.0
-) -> tuple[Array, Array, Array]:
+def affinity_scale(speed_ratio: Real, diameter_ratio: Real = 1.0, density_ratio: Real = 1.0) -> tuple[Real, Real, Real]:
     """Ratios of flow, pressure and shaft power: q ∝ n d³, p ∝ ρ n² d², P ∝ ρ n³ d⁵.
 
     :param speed_ratio: new speed over old.
@@ -75,9 +85,9 @@ def affinity_scale(
 
 @dataclass(frozen=True)
 class MachineCurve:
-    """A generic shape put through one known point.
+    """A shape put through one known point.
 
-    :param shape: the generic shape.
+    :param shape: the shape.
     :param flow: flow at the known point, m³/s (or 1 on relative axes).
     :param pressure: pressure there, Pa (or 1).
     :param power: shaft power there, W.
@@ -87,40 +97,150 @@ class MachineCurve:
     """
 
     shape: Shape
-    flow: Array
-    pressure: Array
-    power: Array
-    place: Array
+    flow: Real
+    pressure: Real
+    power: Real
+    place: Real
+
+    @cached_property
+    def flow_unit(self) -> Real:
+        """Flow of relative flow 1 at the known speed."""
+        return self.flow / self.place
+
+    @cached_property
+    def pressure_unit(self) -> Real:
+        """Pressure of relative pressure 1 at the known speed."""
+        return self.pressure / self.shape.pressure(self.place)
+
+    @cached_property
+    def power_unit(self) -> Real:
+        """Shaft power of relative power 1 at the known speed, W."""
+        return self.power / self.shape.power(self.place)
 
     def pressure_at(self, flow: Array, speed_ratio: Array) -> Array:
         """Pressure at a flow and speed, in the unit of ``pressure``; NaN beyond the curve's end."""
         flow_scale, pressure_scale, _ = affinity_scale(speed_ratio)
-        return self._pressure_unit * pressure_scale * self._on_shape(self.shape.pressure, flow / flow_scale)
+        return np.asarray(self.pressure_unit * pressure_scale * self._on_shape(self.shape.pressure, flow / flow_scale))
 
     def power_at(self, flow: Array, speed_ratio: Array) -> Array:
         """Shaft power at a flow and speed, W; NaN beyond the curve's end."""
         flow_scale, _, power_scale = affinity_scale(speed_ratio)
-        return self._power_unit * power_scale * self._on_shape(self.shape.power, flow / flow_scale)
+        return np.asarray(self.power_unit * power_scale * self._on_shape(self.shape.power, flow / flow_scale))
 
     def largest_flow(self, speed_ratio: float = 1.0) -> float:
         """Flow at free delivery for the nominal scenario."""
         return float(np.ravel(self.flow)[0] * speed_ratio * self.shape.last_flow / np.ravel(self.place)[0])
 
-    @cached_property
-    def _pressure_unit(self) -> Array:
-        return self.pressure / self.shape.pressure(self.place)
-
-    @cached_property
-    def _power_unit(self) -> Array:
-        return self.power / self.shape.power(self.place)
-
-    def _on_shape(self, curve: PchipInterpolator, flow: Array) -> Array:
-        here = self.place / self.flow * flow
-        inside = (here >= 0) & (here <= self.shape.last_flow)
+    def _on_shape(self, curve: MonotoneCurve, flow: Array) -> Array:
+        here = np.asarray(self.place / self.flow * flow)
+        inside = (here >= self.shape.first_flow) & (here <= self.shape.last_flow)
         return np.where(inside, curve(np.where(inside, here, 1.0)), np.nan)
 
 
-def shaft_power_from_air_w(flow_m3s: Array, pressure_pa: Array, efficiency: Array) -> Array:
+def machine_from_table(wheel: Wheel, flow: Array, pressure: Array, shaft_power: Array) -> MachineCurve:
+    """A machine from its own table at one speed.
+
+    :param flow: m³/s, growing, shape ``(rows,)``.
+    :param pressure: Pa at each flow.
+    :param shaft_power: W at each flow.
+    :raises OutsideValidity: fewer than four rows, flows that do not grow, or powers and pressures that no machine has.
+
+    Validity: between its first and last row. Source: AMCA 210 and ISO 9906 for what such tables mean; interpolation as in
+    :func:`curve_through`.
+    """
+    if len(flow) < FEWEST_ROWS:
+        raise OutsideValidity(
+            f"The machine's table has {len(flow)} rows; at least {FEWEST_ROWS} are needed, or else one point and the kind of"
+            " wheel."
+        )
+    if (shaft_power <= 0).any() or (pressure < 0).any() or (flow < 0).any():
+        raise OutsideValidity(
+            "The machine's table holds a shaft power that is not above zero, or a pressure or flow below it."
+        )
+    efficiency = flow * pressure / shaft_power
+    best = int(np.argmax(efficiency))
+    if efficiency[best] >= 1:
+        raise OutsideValidity(
+            f"The machine's table gives more air or water power than shaft power at {flow[best]:g} m³/s (efficiency"
+            f" {100 * efficiency[best]:.0f} %). One of its columns is in another unit."
+        )
+    at = flow[best], pressure[best], shaft_power[best]
+    shape = Shape(
+        wheel,
+        float(efficiency[best]),
+        float(flow[0] / at[0]),
+        float(flow[-1] / at[0]),
+        curve_through(flow / at[0], pressure / at[1], "machine's table of pressure"),
+        curve_through(flow / at[0], shaft_power / at[2], "machine's table of shaft power"),
+        generic=False,
+    )
+    return MachineCurve(shape, float(at[0]), float(at[1]), float(at[2]), 1.0)
+
+
+def machine_through_points(wheel: Wheel, flow: Array, pressure: Array, shaft_power: Array) -> MachineCurve:
+    """The generic shape of a kind, scaled in flow, pressure and power to fit a few measured points at one speed.
+
+    :param flow: m³/s, pressure in Pa and shaft power in W, each of shape ``(points,)``; two points or more.
+    :raises OutsideValidity: fewer than two points, or points that the shape can nowhere pass through.
+
+    The scale of flow is searched on a fine grid; the other two follow from it by least squares on logarithms. Validity: as
+    the generic shape. Source: our judgement, no source.
+    """
+    if len(flow) < 2 or (flow <= 0).any() or (pressure <= 0).any() or (shaft_power <= 0).any():
+        raise OutsideValidity("A shape is fitted to two points or more with flow, pressure and shaft power above zero.")
+    shape = generic_shape(wheel)
+    units = np.geomspace(float(flow.max()) / shape.last_flow * (1 + HAIR), 5 * float(flow.max()), FINE)[:, np.newaxis]
+    place = flow / units
+    log_p, log_w = np.log(pressure / shape.pressure(place)), np.log(shaft_power / shape.power(place))
+    misfit = np.var(log_p, axis=1) + np.var(log_w, axis=1)
+    if not np.isfinite(misfit).any():
+        raise OutsideValidity(f"No {wheel} curve passes near these points. Look again at the flows.")
+    best = int(np.nanargmin(misfit))
+    unit = float(units[best, 0])
+    pressure_unit, power_unit = np.exp(log_p[best].mean()), np.exp(log_w[best].mean())
+    return MachineCurve(shape, unit, float(pressure_unit), float(power_unit), 1.0)
+
+
+def resized(machine: MachineCurve, diameter_ratio: Real = 1.0, density_ratio: Real = 1.0) -> MachineCurve:
+    """The machine with another impeller of the same proportions, or in air of another density.
+
+    Source: affinity laws, as :func:`affinity_scale`.
+    """
+    flow, pressure, power = affinity_scale(1.0, diameter_ratio, density_ratio)
+    return replace(machine, flow=machine.flow * flow, pressure=machine.pressure * pressure, power=machine.power * power)
+
+
+def flow_for_pressure(machine: MachineCurve, pressure_pa: float) -> float:
+    """The flow at which a machine at its known speed makes a pressure, m³/s.
+
+    :param pressure_pa: Pa.
+    :raises OutsideValidity: a pressure that the machine makes nowhere, or at two flows, as a curve with a dip does.
+
+    Validity: the falling part of a curve. Source: AMCA Publication 201, on fan curves that have more than one flow for a
+    pressure.
+    """
+    shape = machine.shape
+    flows = np.linspace(shape.first_flow, shape.last_flow, FINE)
+    over = shape.pressure(flows) * machine.pressure_unit - pressure_pa
+    crossings = np.flatnonzero(over[:-1] * over[1:] <= 0)
+    if not len(crossings):
+        top = float(np.max(shape.pressure(flows)) * machine.pressure_unit)
+        raise OutsideValidity(
+            f"The machine makes {pressure_pa:,.0f} Pa at no flow of its curve; its highest is {top:,.0f} Pa."
+        )
+    at = [
+        float(flows[i] - over[i] * (flows[i + 1] - flows[i]) / (over[i + 1] - over[i] + NEVER_ZERO)) for i in crossings
+    ]
+    if at[-1] - at[0] > 2 * (flows[1] - flows[0]):
+        ends = " and ".join(f"{place * machine.flow_unit:.3g}" for place in (at[0], at[-1]))
+        raise OutsideValidity(
+            f"The curve has {pressure_pa:,.0f} Pa at two flows, {ends} m³/s: pressure alone does not tell which. Power, or a"
+            " second reading at another damper, does."
+        )
+    return at[-1] * float(machine.flow_unit)
+
+
+def shaft_power_from_air_w(flow_m3s: Real, pressure_pa: Real, efficiency: Real) -> Real:
     """Shaft power P = q p / η in W, from flow in m³/s, pressure in Pa and the machine's efficiency as a fraction.
 
     :raises OutsideValidity: an efficiency not above zero.

@@ -1,62 +1,202 @@
-"""Where machine and system meet."""
+"""Where motor and load agree: every stable speed, the point there, and what is to be said of it."""
 
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import dataclass, fields, is_dataclass, replace
+from enum import IntEnum
+from typing import Any, TypeVar
 
 import numpy as np
 
 from modest_rotor.core.estimate import Array
-from modest_rotor.core.physics.fan import MachineCurve
-from modest_rotor.core.physics.system import SystemCurve
+from modest_rotor.core.physics.fields import Real, choose
+from modest_rotor.core.physics.load import Load, LoadPoint
+from modest_rotor.core.physics.motor_point import MotorPoint
+from modest_rotor.core.physics.roots import crossing
+from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor
+from modest_rotor.core.physics.two_axis import SWITCH_SPEED_SHARE, Auxiliary, TwoAxisMotor
 
-BISECTIONS = 32
-"""Halvings of the bracket: 2⁻³² of its width is far below any meter."""
-HIGHEST_SPEED_RATIO = 3.0
-LOWEST_SPEED_RATIO = 0.02
+InductionMotor = TwoAxisMotor | ThreePhaseMotor
+T = TypeVar("T")
+
+LEAST_SLIP = 2e-4
+SLIPS = np.concatenate((np.geomspace(LEAST_SLIP, 0.3, 22), np.linspace(0.36, 1.0, 10)))
+"""Slips at which motor and load are compared: fine where motors run, even where they start."""
+CRAWL_RPM = 1.0
+CURVES = ("shape",)
+"""Fields that hold curves: the same for every element."""
 
 
-def speed_ratio_for_flow(machine: MachineCurve, system: SystemCurve, flow: Array) -> Array:
-    """Speed, relative to the known point, at which the machine gives ``flow`` into ``system``.
+class Condition(IntEnum):
+    """What is to be said of a point, the gravest first where several hold."""
 
-    :param machine: the machine's curve.
-    :param system: the system it stands in.
-    :param flow: wanted flow, m³/s, shape ``(scenarios, steps)``.
-    :returns: speed ratio of the same shape; NaN where no speed up to three times the known one gives the flow.
+    RUNS = 0
+    DEAD_HEADED = 1
+    OUTSIDE_CURVE = 2
+    LIMIT_REACHED = 3
+    TWO_STABLE_SPEEDS = 4
+    WILL_NOT_START = 5
+    CANNOT_HOLD = 6
+    STALLS = 7
+
+    @property
+    def words(self) -> str:
+        """In a few words, for a reader."""
+        return _WORDS[self]
+
+
+_WORDS = {
+    Condition.RUNS: "runs",
+    Condition.DEAD_HEADED: "turns, but moves nothing: dead-headed",
+    Condition.OUTSIDE_CURVE: "outside the machine's curve",
+    Condition.LIMIT_REACHED: "at the motor's limit, short of what is asked",
+    Condition.TWO_STABLE_SPEEDS: "two stable speeds: from rest it may stay at the slow one",
+    Condition.WILL_NOT_START: "runs once turning, but will not start by itself",
+    Condition.CANNOT_HOLD: "cannot hold this speed",
+    Condition.STALLS: "stalls: no stable speed",
+}
+
+
+@dataclass(frozen=True)
+class OperatingPoint:
+    """Motor and load at their common speed; numbers or arrays of one shape.
+
+    :param condition: a :class:`Condition` as a number. Where the motor stalls, the point is standstill with its amps.
+    :param slow_speed_rpm: the slowest stable speed, where there are two.
     """
-    needed = system.pressure_at(flow)
 
-    def surplus(speed: Array) -> Array:
-        given = machine.pressure_at(flow, speed)
-        # Too slow to carry the flow at all is the same verdict as too little pressure.
-        return np.where(np.isnan(given), -1.0, given - needed)
+    motor: MotorPoint
+    load: LoadPoint
+    condition: Real
+    slow_speed_rpm: Real
 
-    return _bisect(
-        surplus, np.full(np.shape(needed), LOWEST_SPEED_RATIO), np.full(np.shape(needed), HIGHEST_SPEED_RATIO)
+
+@dataclass(frozen=True)
+class Characteristic:
+    """Torque of an induction motor over its whole speed range on one supply, worked out once for any number of loads.
+
+    :param torque_nm: at each slip of ``slips``, which stand along a last axis.
+    """
+
+    motor: InductionMotor
+    supply: Supply
+    slips: Array
+    speed_rpm: Array
+    torque_nm: Array
+
+
+def characteristic(motor: InductionMotor, supply: Supply) -> Characteristic:
+    """The torque–speed characteristic of a motor on a supply; their arrays broadcast against each other.
+
+    A motor with a start switch is followed down to its switch speed: below, its start winding takes over. Source: the
+    equations of its kind.
+    """
+    motor, supply = _plain(motor), _plain(supply)
+    slips = SLIPS if _starts_by_itself(motor) else SLIPS[SLIPS <= 1 - SWITCH_SPEED_SHARE]
+    at = _with_axis(motor).at_slip(_with_axis(supply), slips)
+    # At standstill the load is asked for its torque at a crawl.
+    return Characteristic(motor, supply, slips, np.maximum(at.speed_rpm, CRAWL_RPM), at.torque_nm)
+
+
+def settle(motor: InductionMotor, supply: Supply, load: Load) -> OperatingPoint:
+    """The operating point of an induction motor on its load: :func:`settle_on` of its characteristic, with its source."""
+    return settle_on(characteristic(motor, supply), load)
+
+
+def settle_on(known: Characteristic, load: Load) -> OperatingPoint:
+    """The operating point of an induction motor on its load.
+
+    :param known: the motor's characteristic; its motors may be arrays.
+    :param load: what it turns. All arrays broadcast against each other.
+
+    Motor torque less load torque is followed over the whole speed range. Going up from standstill it falls through zero at
+    stable speeds and rises through zero at unstable ones; the fastest stable one is given. Validity: steady running.
+    Source: textbook stability of drives, for example Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6.
+    """
+    motor, supply, load, slips = known.motor, known.supply, _plain(load), known.slips
+    surplus = known.torque_nm - _with_axis(load).at_motor_speed(known.speed_rpm).torque_nm
+    # Slips grow, so speed falls, along the last axis: a stable point turns the surplus from minus to plus.
+    stable = (surplus[..., :-1] < 0) & (surplus[..., 1:] >= 0)
+    runs: Real = stable.any(axis=-1)
+    first = np.where(runs, np.argmax(stable, axis=-1), len(slips) - 2)
+    bracket: tuple[Real, ...] = (
+        slips[first],
+        slips[first + 1],
+        *(np.take_along_axis(surplus, (first + step)[..., np.newaxis], -1)[..., 0] for step in (0, 1)),
+    )
+    if not first.ndim:
+        bracket, runs = tuple(float(end) for end in bracket), bool(runs)
+    low, high, *ends = bracket
+    # Where nothing runs there is no bracket: the search is kept at standstill there.
+    slip = crossing(
+        lambda s: _surplus(motor, supply, load, choose(runs, s, float(slips[-1]))), low, high, ends=(ends[0], ends[1])
+    )
+    slip = choose(runs, choose(slip < LEAST_SLIP, LEAST_SLIP, slip), float(slips[-1]))
+    at = motor.at_slip(supply, slip)
+    turning = load.at_motor_speed(choose(runs, at.speed_rpm, CRAWL_RPM))
+    last = stable.shape[-1] - 1 - np.argmax(stable[..., ::-1], axis=-1)
+    two = stable.sum(axis=-1) > 1
+    slow = choose(two, motor.synchronous_rpm(supply) * (1 - slips[last]), at.speed_rpm)
+    condition = _condition(runs, two, surplus[..., -1] > 0, turning)
+    return OperatingPoint(at, turning if np.all(runs) else _at_rest(turning, runs), condition, slow)
+
+
+def _starts_by_itself(motor: InductionMotor) -> bool:
+    return not (isinstance(motor, TwoAxisMotor) and motor.auxiliary is Auxiliary.SWITCHED_OFF)
+
+
+def _surplus(motor: InductionMotor, supply: Supply, load: Load, slip: Real) -> Real:
+    at = motor.at_slip(supply, slip)
+    return at.torque_nm - load.at_motor_speed(choose(at.speed_rpm < CRAWL_RPM, CRAWL_RPM, at.speed_rpm)).torque_nm
+
+
+def _condition(runs: Real, two: Real, starts: Real, load: LoadPoint) -> Real:
+    condition: Real = int(Condition.RUNS)
+    for holds, code in (
+        (load.dead_headed, Condition.DEAD_HEADED),
+        (load.beyond, Condition.OUTSIDE_CURVE),
+        (two, Condition.TWO_STABLE_SPEEDS),
+        (~np.asarray(starts), Condition.WILL_NOT_START),
+        (~np.asarray(runs), Condition.STALLS),
+    ):
+        condition = np.where(holds, int(code), condition)
+    return condition
+
+
+def _at_rest(load: LoadPoint, runs: Real) -> LoadPoint:
+    """The load with everything at nought where the motor does not run."""
+    still = {
+        name: choose(runs, getattr(load, name), 0.0)
+        for name in ("flow", "machine_rpm", "machine_power_w", "motor_power_w")
+    }
+    fixed = load.pressure - load.pressure
+    return replace(
+        load, **still, pressure=choose(runs, load.pressure, fixed), dead_headed=load.dead_headed | ~np.asarray(runs)
     )
 
 
-def flow_at_speed(machine: MachineCurve, system: SystemCurve, speed_ratio: Array) -> Array:
-    """Flow at which the machine, at a speed relative to its known point, meets the system; zero when dead-headed.
-
-    :param speed_ratio: speed over that of the known point, shape ``(scenarios, steps)``.
-    :returns: flow in the unit of the machine's curve. On a curve with a dip the crossing at the highest flow is given.
-    """
-    shape = np.shape(speed_ratio + system.fixed_pressure)
-    top = np.broadcast_to(machine.flow * machine.shape.last_flow / machine.place * speed_ratio, shape)
-
-    def deficit(flow: Array) -> Array:
-        given = machine.pressure_at(flow, speed_ratio)
-        return system.pressure_at(flow) - np.where(np.isnan(given), 0.0, given)
-
-    flow = _bisect(deficit, np.zeros(shape), np.array(top))
-    return np.where(deficit(np.zeros(shape)) >= 0, 0.0, flow)
+def _plain(thing: T) -> T:
+    """The same dataclass with arrays of no axis turned into plain numbers, which Python reckons quickest."""
+    return _changed(thing, lambda value: value.item() if value.ndim == 0 else value)
 
 
-def _bisect(function: Callable[[Array], Array], low: Array, high: Array) -> Array:
-    reachable = function(high) >= 0
-    for _ in range(BISECTIONS):
-        middle = (low + high) / 2
-        above = function(middle) >= 0
-        low, high = np.where(above, low, middle), np.where(above, middle, high)
-    return np.where(reachable, (low + high) / 2, np.nan)
+def _with_axis(thing: T) -> T:
+    """The same dataclass with one more axis at the end of every array in it."""
+    return _changed(thing, lambda value: value[..., np.newaxis] if value.ndim else value)
+
+
+def _changed(thing: T, change: Callable[[Any], Any]) -> T:
+    changed: dict[str, Any] = {}
+    for item in fields(thing):  # type: ignore[arg-type]
+        value = before = getattr(thing, item.name)
+        if isinstance(value, (float, int)) and not isinstance(value, np.generic):
+            continue
+        if isinstance(value, (np.ndarray, np.generic)):
+            value = change(value)
+        elif is_dataclass(value) and item.name not in CURVES:
+            value = _changed(value, change)
+        if value is not before:
+            changed[item.name] = value
+    return replace(thing, **changed) if changed else thing  # type: ignore[type-var]

@@ -8,8 +8,13 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
+from modest_rotor.core.physics.fields import Real
 
 TURBULENT = 2.0
+LEAST_SPREAD = 0.05
+"""Share by which flows must differ for a fixed part to be told from them. Our judgement, no source."""
+LEAST_EXPONENT = 1.0
+"""A system that grows slower than flow itself does not exist: laminar flow has 1."""
 
 
 @dataclass(frozen=True)
@@ -23,16 +28,25 @@ class SystemCurve:
     Source: Darcy–Weisbach for turbulent flow; ASHRAE Handbook, Fundamentals, duct design chapter.
     """
 
-    fixed_pressure: Array
-    coefficient: Array
+    fixed_pressure: Real
+    coefficient: Real
     exponent: float = TURBULENT
 
-    def pressure_at(self, flow: Array) -> Array:
+    def pressure_at(self, flow: Real) -> Real:
         """Pressure needed at a flow, in the unit of ``fixed_pressure``."""
-        return self.fixed_pressure + self.coefficient * flow**self.exponent
+        power = flow * flow if self.exponent == TURBULENT else flow**self.exponent
+        return self.fixed_pressure + self.coefficient * power
+
+    def tightened(self, ratio: Real) -> SystemCurve:
+        """The system with its flow-dependent part multiplied, as by a loaded filter or a damper."""
+        return SystemCurve(self.fixed_pressure, self.coefficient * ratio, self.exponent)
+
+    def with_more(self, pressure: Real, flow: Real) -> SystemCurve:
+        """The system with one more resistance in it, for example a filter that drops ``pressure`` at ``flow``."""
+        return SystemCurve(self.fixed_pressure, self.coefficient + pressure / flow**self.exponent, self.exponent)
 
 
-def system_through(flow: Array, pressure: Array, fixed_pressure: Array, exponent: float = TURBULENT) -> SystemCurve:
+def system_through(flow: Real, pressure: Real, fixed_pressure: Real, exponent: float = TURBULENT) -> SystemCurve:
     """The system curve with a given fixed part that passes through one measured point.
 
     :param flow: measured flow, m³/s, above zero (array of scenarios allowed).
@@ -48,3 +62,35 @@ def system_through(flow: Array, pressure: Array, fixed_pressure: Array, exponent
             f"The pressure that stays at no flow, {fixed:,.0f} Pa, is not below the {whole:,.0f} Pa measured while running."
         )
     return SystemCurve(fixed_pressure, np.maximum(pressure - fixed_pressure, 0.0) / flow**exponent, exponent)
+
+
+def fit_system(flow: Array, pressure: Array, exponent: float = TURBULENT) -> SystemCurve:
+    """The system curve p = p_0 + k qⁿ nearest to two readings or more, by least squares.
+
+    :param flow: m³/s, above zero, shape ``(readings,)``; readings with one setting of dampers, filter and valves.
+    :param pressure: Pa.
+    :param exponent: n.
+    :raises OutsideValidity: one reading, readings at one flow, or a pressure that falls as flow grows.
+
+    A fixed part that comes out below zero is taken as none. Validity: the span of the readings. Source: ordinary least
+    squares; Darcy–Weisbach.
+    """
+    if len(flow) < 2 or np.ptp(flow) < LEAST_SPREAD * np.max(flow):
+        raise OutsideValidity(
+            "To tell a system's fixed part, two readings are needed whose flows differ by 5 % or more; with one, say the"
+            " fixed part and draw the curve through the reading."
+        )
+    if (flow <= 0).any() or exponent < LEAST_EXPONENT:
+        raise OutsideValidity(
+            f"A system's flows lie above zero, and its exponent is {LEAST_EXPONENT:g} or more; n = {exponent:g}."
+        )
+    q = flow**exponent
+    slope, fixed = np.polyfit(q, pressure, 1)
+    if slope <= 0:
+        raise OutsideValidity(
+            "The pressure falls as the flow grows: these readings belong to different settings of damper, valve or filter, not"
+            " to one system."
+        )
+    if fixed < 0:
+        return SystemCurve(0.0, float(q @ pressure / (q @ q)), exponent)
+    return SystemCurve(float(fixed), float(slope), exponent)

@@ -1,0 +1,223 @@
+"""What a motor has to turn: a fan or pump in its system, alone or beside others, straight on the shaft or over a belt."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cached_property
+
+import numpy as np
+
+from modest_rotor.core.physics.fan import MachineCurve, affinity_scale
+from modest_rotor.core.physics.fields import HAIR, RAD_S_PER_RPM, Real, choose
+from modest_rotor.core.physics.roots import crossing
+from modest_rotor.core.physics.system import TURBULENT, SystemCurve
+
+PLACES = 25
+"""Places along a curve at which a crossing is looked for; the dip of a generic shape spans several."""
+PLACE_ROUNDS, PLACE_HALVINGS = 6, 8
+"""Rounds of the root finder from a twenty-fourth of the curve, and halvings before it over the whole curve."""
+ROOT = 1 / 2
+
+
+@dataclass(frozen=True)
+class Belt:
+    """A belt between motor and machine.
+
+    :param ratio: machine's speed over the motor's without slip: motor sheave's pitch diameter over the machine's.
+    :param slip: share of speed lost; 0.01 to 0.02 when tight. Common practice.
+    :param loss_share: share of the motor's power lost by bending and rubbing; 0.03 to 0.07 for V-belts. Common practice.
+    """
+
+    ratio: Real = 1.0
+    slip: Real = 0.0
+    loss_share: Real = 0.0
+
+    def machine_speed(self, motor_rpm: Real) -> Real:
+        """Speed of the machine, rpm. Source: definition of the ratio and of belt slip."""
+        return motor_rpm * self.ratio * (1 - self.slip)
+
+    def motor_speed(self, machine_rpm: Real) -> Real:
+        """Speed of the motor, rpm. Source: the same."""
+        return machine_rpm / (self.ratio * (1 - self.slip))
+
+    def motor_power(self, machine_power_w: Real) -> Real:
+        """Power at the motor's shaft, W: slip loses speed at one torque, the rest loses torque. Source: the same."""
+        return machine_power_w / ((1 - self.loss_share) * (1 - self.slip))
+
+
+@dataclass(frozen=True)
+class LoadPoint:
+    """A machine in its system at one speed.
+
+    :param flow: of all machines together into the system, m³/s (or relative).
+    :param pressure: Pa (or relative).
+    :param machine_rpm: speed of the machine.
+    :param machine_power_w: at the shaft of one machine.
+    :param motor_power_w: at the shaft of its motor, belt loss and drag included.
+    :param torque_nm: the same as torque.
+    :param place: relative flow on the machine's shape.
+    :param dead_headed: whether nothing flows.
+    :param beyond: whether the system would take a flow that the curve does not have; the point is then the curve's end.
+    :param in_stall: whether pressure rises with flow there.
+    """
+
+    flow: Real
+    pressure: Real
+    machine_rpm: Real
+    machine_power_w: Real
+    motor_power_w: Real
+    torque_nm: Real
+    place: Real
+    dead_headed: Real
+    beyond: Real
+    in_stall: Real
+
+
+@dataclass(frozen=True)
+class Load:
+    """A machine, or several alike side by side, in a system.
+
+    :param machine: the curve of one machine.
+    :param speed_rpm: the machine's speed at the curve's known point.
+    :param system: what the machines together work against.
+    :param belt: between motor and machine.
+    :param drag_nm: torque that rubbing parts add at the motor's shaft, N·m.
+    :param running: number of machines running side by side, each with a motor of its own.
+    :param idle_leak: flow that runs back through idle machines at 1 Pa, m³/s; it grows with the root of pressure.
+    """
+
+    machine: MachineCurve
+    speed_rpm: Real
+    system: SystemCurve
+    belt: Belt = Belt()
+    drag_nm: Real = 0.0
+    running: int = 1
+    idle_leak: Real = 0.0
+
+    def at_motor_speed(self, motor_rpm: Real) -> LoadPoint:
+        """The machine and its system at a speed of the motor, rpm, above zero.
+
+        Validity: corresponding points move by the affinity laws; steady flow. Source: AMCA Publication 201 for fan and
+        system, and for fans in parallel.
+        """
+        machine_rpm = self.belt.machine_speed(motor_rpm)
+        ratio = machine_rpm / self.speed_rpm
+        place = self._free_place if self._is_free else self._place(ratio)
+        return self._point(motor_rpm, machine_rpm, ratio, place)
+
+    def at_flow(self, flow: Real) -> tuple[Real, Real]:
+        """Motor speed at which the machines give ``flow`` into the system, rpm, and whether any does.
+
+        Where none does the speed is that of the curve's nearest end. Source: as :meth:`at_motor_speed`, solved for the place
+        x at which ψ(x)/x² has the value that flow and pressure ask for.
+        """
+        machine, shape = self.machine, self.machine.shape
+        pressure = self.system.pressure_at(flow)
+        through_one = (flow + self.idle_leak * abs(pressure) ** ROOT) / self.running
+        wanted = pressure * (machine.flow_unit / through_one) ** 2 / machine.pressure_unit
+        first, last = max(shape.first_flow, 1 / PLACES**2), shape.last_flow * (1 - HAIR)
+
+        def surplus(place: Real) -> Real:
+            return shape.pressure(place) / (place * place) - wanted
+
+        # ψ(x)/x² falls all along a curve, steeply at first, so the root is sought from its logarithm's middle outward.
+        found = (surplus(first) >= 0) & (surplus(last) <= 0)
+        low, high = first + 0 * wanted, last + 0 * wanted
+        for _ in range(PLACE_HALVINGS):
+            middle = (low * high) ** ROOT
+            over = surplus(middle) > 0
+            low, high = choose(over, middle, low), choose(over, high, middle)
+        place = crossing(surplus, low, high, PLACE_ROUNDS)
+        ratio = through_one / (machine.flow_unit * place)
+        return self.belt.motor_speed(ratio * self.speed_rpm), found
+
+    @cached_property
+    def _is_free(self) -> bool:
+        fixed, leak = self.system.fixed_pressure, self.idle_leak
+        return bool(self.system.exponent == TURBULENT and not np.any(fixed) and not np.any(leak))
+
+    @cached_property
+    def _leaks(self) -> bool:
+        return bool(np.any(self.idle_leak))
+
+    @cached_property
+    def _free_place(self) -> Real:
+        """Where the whole pressure goes as flow squared, the place on the curve does not depend on speed."""
+        return self._place(1.0)
+
+    def _surplus(self, place: Real, psi: Real, ratio: Real) -> Real:
+        """Pressure that the machine makes at a place less what the system asks for at its flow."""
+        machine = self.machine
+        flow_scale, pressure_scale, _ = affinity_scale(ratio)
+        pressure = machine.pressure_unit * pressure_scale * psi
+        return pressure - self.system.pressure_at(self._flow(place, flow_scale, pressure))
+
+    def _flow(self, place: Real, flow_scale: Real, pressure: Real) -> Real:
+        through = self.running * self.machine.flow_unit * flow_scale * place
+        if not self._leaks:
+            return through
+        net = through - self.idle_leak * abs(pressure) ** ROOT
+        return choose(net > 0, net, 0 * net)
+
+    def _place(self, ratio: Real) -> Real:
+        """The last place along the curve where machine and system meet: there a fan with a dip runs."""
+        shape = self.machine.shape
+        width = (shape.last_flow * (1 - HAIR) - shape.first_flow) / (PLACES - 1)
+        low = self._last_place_above(ratio, width)
+        inside = (low >= 0) & (low < shape.first_flow + (PLACES - 1 - 1 / 2) * width)
+        start = choose(inside, low, shape.first_flow)
+        met = crossing(lambda x: self._surplus(x, shape.pressure(x), ratio), start, start + width, PLACE_ROUNDS)
+        return choose(inside, met, choose(low < 0, shape.first_flow, shape.last_flow * (1 - HAIR)))
+
+    def _last_place_above(self, ratio: Real, width: float) -> Real:
+        """The last of the places at which the machine makes more pressure than the system asks for; −1 where none does."""
+        shape = self.machine.shape
+        surplus = self._surplus(shape.first_flow, shape.pressure(shape.first_flow), ratio)
+        if isinstance(surplus, float):  # one point: all places at once
+            places = shape.first_flow + width * np.arange(PLACES)
+            above = np.flatnonzero(self._surplus(places, shape.pressure(places), ratio) > 0)
+            return float(places[above[-1]]) if len(above) else -1.0
+        low: Real = choose(surplus > 0, shape.first_flow, -1.0)
+        for index in range(1, PLACES):
+            place = shape.first_flow + index * width
+            low = choose(self._surplus(place, shape.pressure(place), ratio) > 0, place, low)
+        return low
+
+    def _point(self, motor_rpm: Real, machine_rpm: Real, ratio: Real, place: Real) -> LoadPoint:
+        machine, shape = self.machine, self.machine.shape
+        flow_scale, pressure_scale, power_scale = affinity_scale(ratio)
+        pressure = machine.pressure_unit * pressure_scale * shape.pressure(place)
+        power = machine.power_unit * power_scale * shape.power(place)
+        flow = self._flow(place, flow_scale, pressure)
+        rad_s = motor_rpm * RAD_S_PER_RPM
+        torque = self.belt.motor_power(power) / rad_s + self.drag_nm
+        return LoadPoint(
+            flow=flow,
+            pressure=pressure,
+            machine_rpm=machine_rpm,
+            machine_power_w=power,
+            motor_power_w=torque * rad_s,
+            torque_nm=torque,
+            place=place,
+            dead_headed=(flow <= 0) | ((place <= shape.first_flow) & (shape.first_flow == 0)),
+            beyond=(place >= shape.last_flow * (1 - 2 * HAIR)) | ((place <= shape.first_flow) & (shape.first_flow > 0)),
+            in_stall=shape.pressure.slope_at(place) > 0,
+        )
+
+
+def flow_at_speed(machine: MachineCurve, system: SystemCurve, speed_ratio: Real) -> Real:
+    """Flow at which a machine, at a speed relative to its known point, meets the system; zero when dead-headed.
+
+    On a curve with a dip the crossing at the highest flow is given. Source: as :meth:`Load.at_motor_speed`.
+    """
+    point = Load(machine, 1.0, system).at_motor_speed(speed_ratio)
+    return np.where(point.dead_headed, 0.0, point.flow)
+
+
+def speed_ratio_for_flow(machine: MachineCurve, system: SystemCurve, flow: Real) -> Real:
+    """Speed, relative to the known point, at which the machine gives ``flow`` into ``system``; NaN where no speed does.
+
+    Source: as :meth:`Load.at_flow`.
+    """
+    ratio, found = Load(machine, 1.0, system).at_flow(flow)
+    return np.where(found, ratio, np.nan)

@@ -1,0 +1,140 @@
+"""The three-phase induction motor by its equivalent circuit for one phase."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+import numpy as np
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.fields import (
+    RAD_S_PER_RPM,
+    Phasor,
+    Real,
+    field_impedance,
+    rotor_admittance,
+    settle_saturation,
+)
+from modest_rotor.core.physics.motor_point import MotorPoint
+from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, COPPER_PER_K, Supply, resistance_ratio
+
+PHASES = 3
+
+
+@dataclass(frozen=True)
+class ThreePhaseMotor:
+    """Parameters of one phase of the equivalent star, at rated frequency and 80 °C; floats, or arrays of one shape.
+
+    :param rated_voltage: line to line, V.
+    :param main_resistance: R_1, Ω.
+    :param main_reactance: X_1, Ω.
+    :param magnetising_reactance: X_m with little flux, Ω.
+    :param rotor_resistance: R_2, Ω.
+    :param rotor_reactance: X_2, Ω.
+    :param core_conductance: 1/R_c, S.
+    :param friction_nm: N·m.
+    :param stray_resistance: stray loss of all phases over line current squared, Ω.
+    :param saturation: k_s.
+    :param saturation_exponent: n.
+    """
+
+    poles: Real
+    rated_voltage: Real
+    rated_frequency: Real
+    main_resistance: Real
+    main_reactance: Real
+    magnetising_reactance: Real
+    rotor_resistance: Real
+    rotor_reactance: Real
+    core_conductance: Real = 0.0
+    friction_nm: Real = 0.0
+    stray_resistance: Real = 0.0
+    saturation: Real = 0.0
+    saturation_exponent: Real = 6.0
+
+    def synchronous_rpm(self, supply: Supply) -> Real:
+        """Synchronous speed on a supply, rpm."""
+        return 120 * supply.frequency / self.poles
+
+    def at_slip(self, supply: Supply, slip: Real) -> MotorPoint:
+        """See :func:`solve_three_phase`."""
+        return solve_three_phase(self, supply, slip)
+
+
+def solve_three_phase(motor: ThreePhaseMotor, supply: Supply, slip: Real) -> MotorPoint:
+    """Speed, torque, current, powers and losses of a three-phase induction motor at one slip.
+
+    :param motor: its parameters.
+    :param supply: balanced three-phase supply, volts line to line.
+    :param slip: above 0 and below 2; broadcasts against the parameters.
+    :raises OutsideValidity: a slip at or beyond synchronous speed.
+
+    Validity: balanced sinusoidal supply. Source: Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6; IEEE Std 112.
+    """
+    if not (np.min(slip) > 0 and np.max(slip) < 2):
+        raise OutsideValidity(
+            "A motor that drives a load turns below synchronous speed: slip above 0 % and below 200 %."
+        )
+    hertz = supply.frequency / motor.rated_frequency
+    phase_v = supply.voltage / math.sqrt(PHASES)
+    rotor_r = motor.rotor_resistance * resistance_ratio(supply.rotor_c, ALUMINIUM_PER_K)
+    rotor = rotor_admittance(slip, rotor_r, motor.rotor_reactance * hertz)
+    core = motor.core_conductance / hertz
+    own = motor.main_resistance * resistance_ratio(supply.winding_c, COPPER_PER_K) + 1j * motor.main_reactance * hertz
+    line = supply.series_resistance + 1j * supply.series_reactance
+    unsaturated = motor.magnetising_reactance * hertz
+    around = own + line
+
+    def flux_at(reactance: Real) -> Real:
+        gap = field_impedance(reactance, core, rotor)
+        return abs(gap / (around + gap)) * (supply.voltage / (motor.rated_voltage * hertz))
+
+    saturates = isinstance(motor.saturation, np.ndarray) or motor.saturation > 0
+    exponent = motor.saturation_exponent
+    reactance = settle_saturation(unsaturated, motor.saturation, exponent, flux_at) if saturates else unsaturated
+    gap = field_impedance(reactance, core, rotor)
+    current = phase_v / (around + gap)
+    return _point(motor, supply, slip, (own, line, gap, current), rotor, core)
+
+
+def _point(
+    motor: ThreePhaseMotor,
+    supply: Supply,
+    slip: Real,
+    circuit: tuple[Phasor, Phasor, Phasor, Phasor],
+    rotor: Phasor,
+    core: Real,
+) -> MotorPoint:
+    own, line, gap, current = circuit
+    phase_v = supply.voltage / math.sqrt(PHASES)
+    e2, i2 = abs(current * gap) ** 2, abs(current) ** 2
+    to_rotor = PHASES * e2 * rotor.real
+    synchronous_rpm = motor.synchronous_rpm(supply)
+    synchronous_rad = synchronous_rpm * RAD_S_PER_RPM
+    stray = motor.stray_resistance * i2 * (1 - slip)  # none at standstill
+    torque = (to_rotor - stray) / synchronous_rad - motor.friction_nm
+    speed = synchronous_rad * (1 - slip)
+    amps = abs(current)
+    power_in = PHASES * phase_v * current.real
+    losses = {
+        "windings": PHASES * own.real * i2,
+        "regulator and tap": PHASES * line.real * i2,
+        "rotor": slip * to_rotor,
+        "core": PHASES * core * e2,
+        "friction": motor.friction_nm * speed,
+        "stray": stray * (1 - slip),
+    }
+    return MotorPoint(
+        speed_rpm=synchronous_rpm * (1 - slip),
+        slip=slip,
+        torque_nm=torque,
+        shaft_power_w=torque * speed,
+        input_power_w=power_in,
+        current_a=amps,
+        power_factor=power_in / (PHASES * phase_v * amps),
+        main_current_a=amps,
+        auxiliary_current_a=0 * amps,
+        capacitor_voltage_v=0 * amps,
+        losses_w=losses,
+    )

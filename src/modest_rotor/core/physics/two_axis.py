@@ -1,0 +1,276 @@
+"""Single-phase induction motors: an unsymmetrical two-phase machine solved by its forward and backward fields.
+
+One set of equations serves the split-capacitor motor with its speed taps, its regulator and a drive on it, the kinds that
+run on their main winding alone once their start switch has opened, and the shaded-pole motor.
+"""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from enum import Enum
+
+import numpy as np
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.fields import (
+    HAIR,
+    RAD_S_PER_RPM,
+    Phasor,
+    Real,
+    field_impedance,
+    rotor_admittance,
+    settle_saturation,
+)
+from modest_rotor.core.physics.motor_point import MotorPoint
+from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, COPPER_PER_K, Supply, resistance_ratio
+
+SWITCH_SPEED_SHARE = 0.75
+"""Share of synchronous speed at which a start switch opens. Common practice."""
+
+
+class Auxiliary(Enum):
+    """What the auxiliary winding does while the motor runs."""
+
+    CAPACITOR = "on the line through the run capacitor"
+    SWITCHED_OFF = "off, its start switch open"
+    SHORTED = "shorted: shading rings"
+
+
+@dataclass(frozen=True)
+class TwoAxisMotor:
+    """Parameters at rated frequency and 80 °C, referred to the main winding; floats, or arrays of one shape.
+
+    :param main_resistance: R_1, Ω.
+    :param main_reactance: leakage X_1, Ω.
+    :param magnetising_reactance: X_m with little flux, Ω.
+    :param rotor_resistance: R_2, Ω.
+    :param rotor_reactance: X_2, Ω.
+    :param turns_ratio: a, effective turns of the auxiliary winding over those of the main.
+    :param auxiliary_resistance: Ω.
+    :param auxiliary_reactance: leakage, Ω.
+    :param capacitance: run capacitor, F; leave 0 where there is none.
+    :param capacitor_resistance: its series loss, Ω.
+    :param core_conductance: 1/R_c, S.
+    :param friction_nm: friction and windage of the motor itself, N·m.
+    :param stray_resistance: stray loss over line current squared, Ω.
+    :param saturation: k_s.
+    :param saturation_exponent: n.
+    :param deep_bar: R_2 against the backward field over R_2.
+    :param tilt: turns of a shading ring along the main axis, over those of the main winding.
+    """
+
+    poles: Real
+    rated_voltage: Real
+    rated_frequency: Real
+    main_resistance: Real
+    main_reactance: Real
+    magnetising_reactance: Real
+    rotor_resistance: Real
+    rotor_reactance: Real
+    turns_ratio: Real = 1.0
+    auxiliary_resistance: Real = 0.0
+    auxiliary_reactance: Real = 0.0
+    capacitance: Real = 0.0
+    capacitor_resistance: Real = 0.0
+    core_conductance: Real = 0.0
+    friction_nm: Real = 0.0
+    stray_resistance: Real = 0.0
+    saturation: Real = 0.0
+    saturation_exponent: Real = 6.0
+    deep_bar: Real = 1.0
+    tilt: Real = 0.0
+    auxiliary: Auxiliary = Auxiliary.CAPACITOR
+
+    def synchronous_rpm(self, supply: Supply) -> Real:
+        """Synchronous speed on a supply, rpm."""
+        return 120 * supply.frequency / self.poles
+
+    def at_slip(self, supply: Supply, slip: Real) -> MotorPoint:
+        """See :func:`solve_two_axis`."""
+        return solve_two_axis(self, supply, slip)
+
+
+@dataclass(frozen=True)
+class _Windings:
+    """The two windings on a supply: impedances outside the air gap, and how currents make fields."""
+
+    line: Phasor
+    main: Phasor
+    auxiliary: Phasor
+    turns: Real
+    tilt: Real
+    ratio: Real
+    leakage: Phasor
+    forward: Phasor
+    backward: Phasor
+    core: Real
+
+
+@dataclass(frozen=True)
+class _Solved:
+    main: Phasor
+    auxiliary: Phasor
+    forward_emf: Phasor
+    backward_emf: Phasor
+
+
+def solve_two_axis(motor: TwoAxisMotor, supply: Supply, slip: Real) -> MotorPoint:
+    """Speed, torque, currents, powers and losses of a single-phase induction motor at one slip.
+
+    With main-axis turns α = 1 + tap, tilt c and turns ratio a the winding currents make I_α = α I_m + c I_a and
+    I_β = a I_a; the fields I_f = I_α − j I_β and I_b = I_α + j I_β meet half the field impedances Z_f and Z_b. With
+    S = Z_f + Z_b and D = Z_f − Z_b the axes see U_α = S I_α − j D I_β and U_β = j D I_α + S I_β.
+
+    :param motor: its parameters.
+    :param supply: what feeds it.
+    :param slip: s against the forward field, above 0 and below 2; broadcasts against the parameters.
+    :raises OutsideValidity: a slip at or beyond synchronous speed of either field; a motor whose start switch would be
+        closed at this speed.
+
+    Validity: sinusoidal supply; flux up to 1.3 of rated. Source: Fitzgerald, Kingsley and Umans, Electric Machinery,
+    ch. 9 (unsymmetrical two-phase machines by rotating fields); saturation and temperature as in their own modules.
+    """
+    _refuse(motor, slip)
+    volts = supply.voltage + 0j
+    return _solve(motor, supply, slip, volts, volts * (motor.auxiliary is Auxiliary.CAPACITOR))
+
+
+def solve_two_windings(
+    motor: TwoAxisMotor, supply: Supply, slip: Real, main_voltage: Phasor, auxiliary_voltage: Phasor
+) -> MotorPoint:
+    """The same machine with a voltage of its own on each winding, V as rms phasors; ``supply`` gives the rest.
+
+    Arguments, errors, validity and source are those of :func:`solve_two_axis`.
+    """
+    _refuse(motor, slip)
+    return _solve(motor, supply, slip, main_voltage, auxiliary_voltage)
+
+
+def _refuse(motor: TwoAxisMotor, slip: Real) -> None:
+    low, high = (slip, slip) if isinstance(slip, (int, float)) else (np.min(slip), np.max(slip))
+    if not (low > 0 and high < 2):
+        raise OutsideValidity(
+            f"A slip of {100 * (high if low > 0 else low):.1f} % was asked; a motor that drives a load turns below synchronous"
+            " speed (slip above 0 %) and not faster than that backward (below 200 %)."
+        )
+    if motor.auxiliary is Auxiliary.SWITCHED_OFF and high > 1 - SWITCH_SPEED_SHARE + HAIR:
+        raise OutsideValidity(
+            f"At {100 * (1 - high):.0f} % of synchronous speed the start switch is closed (it opens near"
+            f" {100 * SWITCH_SPEED_SHARE:.0f} %), and the start winding is not in this model: ask above the switch speed."
+        )
+
+
+def _solve(
+    motor: TwoAxisMotor, supply: Supply, slip: Real, main_voltage: Phasor, auxiliary_voltage: Phasor
+) -> MotorPoint:
+    windings = _windings(motor, supply, slip)
+    unsaturated = motor.magnetising_reactance * (supply.frequency / motor.rated_frequency)
+    per_flux = motor.rated_frequency / (motor.rated_voltage * supply.frequency)
+
+    def flux_at(reactance: Real) -> Real:
+        return abs(_currents(motor, windings, reactance, main_voltage, auxiliary_voltage).forward_emf) * per_flux
+
+    saturates = isinstance(motor.saturation, np.ndarray) or motor.saturation > 0
+    exponent = motor.saturation_exponent
+    reactance = settle_saturation(unsaturated, motor.saturation, exponent, flux_at) if saturates else unsaturated
+    solved = _currents(motor, windings, reactance, main_voltage, auxiliary_voltage)
+    return _point(motor, supply, slip, windings, solved, (main_voltage, auxiliary_voltage))
+
+
+def _windings(motor: TwoAxisMotor, supply: Supply, slip: Real) -> _Windings:
+    hertz = supply.frequency / motor.rated_frequency
+    copper = resistance_ratio(supply.winding_c, COPPER_PER_K)
+    rotor = motor.rotor_resistance * resistance_ratio(supply.rotor_c, ALUMINIUM_PER_K)
+    extra = supply.tap * motor.main_resistance * copper
+    line = supply.series_resistance + 1j * supply.series_reactance + extra * supply.tap_in_line
+    auxiliary = motor.auxiliary_resistance * copper + 1j * motor.auxiliary_reactance * hertz
+    if motor.auxiliary is Auxiliary.CAPACITOR:
+        auxiliary = auxiliary + motor.capacitor_resistance
+        auxiliary = auxiliary - 1j / (2 * math.pi * supply.frequency * motor.capacitance * supply.capacitor_health)
+    return _Windings(
+        line=line,
+        main=motor.main_resistance * copper + extra * (1 - supply.tap_in_line),
+        auxiliary=auxiliary,
+        turns=1 + supply.tap,
+        tilt=motor.tilt + supply.tap * supply.tap_in_line,
+        ratio=motor.turns_ratio,
+        leakage=1j * motor.main_reactance * hertz,
+        forward=rotor_admittance(slip, rotor, motor.rotor_reactance * hertz),
+        backward=rotor_admittance(2 - slip, rotor * motor.deep_bar, motor.rotor_reactance * hertz),
+        core=motor.core_conductance / hertz,
+    )
+
+
+def _currents(
+    motor: TwoAxisMotor, w: _Windings, reactance: Real, main_voltage: Phasor, auxiliary_voltage: Phasor
+) -> _Solved:
+    z_f = field_impedance(reactance, w.core, w.forward) / 2
+    z_b = field_impedance(reactance, w.core, w.backward) / 2
+    s, cross = z_f + z_b, 1j * w.ratio * (z_f - z_b)
+    along = w.leakage + s
+    z_main = w.main + w.line + w.turns * w.turns * along
+    if motor.auxiliary is Auxiliary.SWITCHED_OFF:
+        i_m = main_voltage / z_main
+        i_a = 0 * i_m
+    else:
+        line = w.line if motor.auxiliary is Auxiliary.CAPACITOR else 0.0
+        shared = line + w.turns * w.tilt * along
+        there, back = shared - w.turns * cross, shared + w.turns * cross
+        z_aux = w.auxiliary + line + w.ratio * w.ratio * s + w.tilt * w.tilt * along
+        determinant = z_main * z_aux - there * back
+        i_m = (z_aux * main_voltage - there * auxiliary_voltage) / determinant
+        i_a = (z_main * auxiliary_voltage - back * main_voltage) / determinant
+    i_alpha, i_beta = w.turns * i_m + w.tilt * i_a, 1j * w.ratio * i_a
+    return _Solved(i_m, i_a, z_f * (i_alpha - i_beta), z_b * (i_alpha + i_beta))
+
+
+def _point(
+    motor: TwoAxisMotor,
+    supply: Supply,
+    slip: Real,
+    w: _Windings,
+    solved: _Solved,
+    voltages: tuple[Phasor, Phasor],
+) -> MotorPoint:
+    i_m, i_a = solved.main, solved.auxiliary
+    on_line = motor.auxiliary is Auxiliary.CAPACITOR
+    i_line = i_m + i_a if on_line else i_m
+    e2_f, e2_b = abs(solved.forward_emf) ** 2, abs(solved.backward_emf) ** 2
+    # Each field meets half of every impedance, so the branches behind its emf conduct twice as well.
+    gap_f, gap_b = 2 * e2_f * w.forward.real, 2 * e2_b * w.backward.real
+    synchronous_rpm = motor.synchronous_rpm(supply)
+    synchronous_rad = synchronous_rpm * RAD_S_PER_RPM
+    i2_line = abs(i_line) ** 2
+    speed = synchronous_rad * (1 - slip)
+    # Stray loss brakes a turning rotor: none at standstill.
+    stray = motor.stray_resistance * i2_line * (1 - slip)
+    torque = (gap_f - gap_b - stray) / synchronous_rad - motor.friction_nm
+    power_in = (voltages[0] * i_m.conjugate()).real + (voltages[1] * i_a.conjugate()).real
+    capacitor_a = abs(i_a) if on_line else 0 * abs(i_a)
+    losses = {
+        "windings": w.main.real * abs(i_m) ** 2 + w.auxiliary.real * abs(i_a) ** 2,
+        "regulator and tap": w.line.real * i2_line,
+        "rotor": slip * gap_f + (2 - slip) * gap_b,
+        "core": 2 * w.core * (e2_f + e2_b),
+        "friction": motor.friction_nm * speed,
+        "stray": stray * (1 - slip),
+    }
+    amps = abs(i_line)
+    return MotorPoint(
+        speed_rpm=synchronous_rpm * (1 - slip),
+        slip=slip,
+        torque_nm=torque,
+        shaft_power_w=torque * speed,
+        input_power_w=power_in,
+        current_a=amps,
+        power_factor=power_in / (abs(voltages[0]) * amps),
+        main_current_a=abs(i_m),
+        auxiliary_current_a=abs(i_a),
+        capacitor_voltage_v=(
+            capacitor_a / (2 * math.pi * supply.frequency * motor.capacitance * supply.capacitor_health)
+            if on_line
+            else capacitor_a
+        ),
+        losses_w=losses,
+    )
