@@ -46,7 +46,7 @@ def typical_motor(facts: PlateFacts, whose: str) -> TypicalMotor:
         raise OutsideValidity(
             f"The typical efficiency of a {facts.kind} motor is known here from {low:,.0f} W to {high:,.0f} W of rated power."
         )
-    mean = float(row["base"]) + float(row["slope"]) * math.log(facts.rated_power_w / EFFICIENCY_REFERENCE_W)
+    mean = typical_efficiency(facts)
     bound = plate_efficiency_bound(facts)
     mean, spread = _cut_below(mean, float(row["efficiency_sd"]), bound)
     return TypicalMotor(
@@ -54,6 +54,16 @@ def typical_motor(facts: PlateFacts, whose: str) -> TypicalMotor:
         fixed_share=measured(float(row["fixed_share"]), **{f"loss split of {whose}": float(row["fixed_share_sd"])}),
         bound=bound,
     )
+
+
+def typical_efficiency(facts: PlateFacts) -> float:
+    """Full-load efficiency that is typical of a kind at its rated power, a fraction.
+
+    :param facts: kind and rated power are needed. Source: table typical_motors, our judgement, no source.
+    """
+    assert facts.kind is not None and facts.rated_power_w is not None
+    row = find_row("typical_motors", motor=facts.kind)
+    return float(row["base"]) + float(row["slope"]) * math.log(facts.rated_power_w / EFFICIENCY_REFERENCE_W)
 
 
 def plate_efficiency_bound(facts: PlateFacts) -> float | None:

@@ -15,14 +15,23 @@ from modest_rotor.core.tables import read_table
 
 
 class Method(StrEnum):
-    """The ways to the load of a motor, in the order in which they are trusted before their bands are known."""
+    """The ways to the load of a motor: by the fitted motor, and by plain formulas where it could not be fitted."""
 
+    FITTED = "fitted"
+    FITTED_WATTS = "fitted watts"
+    FITTED_SPEED = "fitted speed"
+    FITTED_AMPS = "fitted amps"
     WATTS = "watts"
     SLIP = "slip"
     AMPS = "amps"
 
 
-BEST_UNFITTED_SHARE = {MotorKind.SPLIT_CAPACITOR: 0.13, MotorKind.SINGLE_PHASE: 0.13, MotorKind.THREE_PHASE: 0.07}
+BEST_UNFITTED_SHARE = {
+    MotorKind.SPLIT_CAPACITOR: 0.13,
+    MotorKind.SINGLE_PHASE: 0.13,
+    MotorKind.SHADED_POLE: 0.20,
+    MotorKind.THREE_PHASE: 0.07,
+}
 """Standard deviation, as a share of the result, below which watts × typical losses are not believed before the motor has
 been fitted to its readings. Our judgement, no source: wide enough for the textbook machines of the tests, of which the
 capacitor machine, without core loss and friction, lies at the edge."""

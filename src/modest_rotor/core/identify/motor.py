@@ -7,16 +7,21 @@ from enum import StrEnum
 
 
 class MotorKind(StrEnum):
-    """The kinds that a plate alone tells apart."""
+    """The kinds of induction motor that a plate, a capacitor and a look tell apart."""
 
     SPLIT_CAPACITOR = "split-capacitor"
     SINGLE_PHASE = "single-phase"
+    SHADED_POLE = "shaded-pole"
     THREE_PHASE = "three-phase"
 
 
 @dataclass(frozen=True)
 class PlateFacts:
-    """The plate's numbers in SI, as far as it has them; what later stations compute with."""
+    """The plate's numbers in SI, as far as it has them; what later stations compute with.
+
+    :param speed_step_rpm: how finely the rated speed is printed.
+    :param current_step_a: the same for full-load amps.
+    """
 
     kind: MotorKind | None
     rated_power_w: float | None
@@ -29,3 +34,6 @@ class PlateFacts:
     rated_slip: float | None
     rated_torque_nm: float | None
     speed_refusal: str | None = None
+    run_capacitance_f: float | None = None
+    speed_step_rpm: float = 5.0
+    current_step_a: float = 0.1

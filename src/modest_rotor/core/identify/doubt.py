@@ -1,0 +1,177 @@
+"""Do plate, readings and machine belong together, and if not, what is the likeliest culprit?"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.identify.fit import FittedMotor, fit_motor
+from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from modest_rotor.core.identify.rows import Reading
+
+ORDINARY_COST = 9.5
+"""Cost of a plate fit that 95 of 100 sound plates stay under. Our own study, benchmarks/estimation.py."""
+SMALLEST_CHANCE = 0.004
+"""Chance below which readings are said to disagree with the plate's motor."""
+FARTHEST_MISFIT = 2.2
+"""Standard deviations between motor and machine beyond which they are said to disagree."""
+ROUGH_ROUNDS = 7
+"""Rounds of the search that tell a likely culprit from an unlikely one."""
+FREED = 1.5
+"""Cost by which a culprit must relieve a fit to be named. Our judgement, no source."""
+
+
+@dataclass(frozen=True)
+class Culprit:
+    """Something that, taken as wrong, lets the rest agree.
+
+    :param field: the field to look at again, as the plate or a reading names it.
+    :param sentence: what may be the matter.
+    :param relief: by how much the disagreement falls, in units of the fit's cost.
+    """
+
+    field: str
+    sentence: str
+    relief: float
+
+
+def chance_of_readings(fit: FittedMotor, bare: FittedMotor) -> float:
+    """Chance of a disagreement between the plate's motor and its readings as large as this one, 0 to 1.
+
+    :param fit: fitted to plate and all readings.
+    :param bare: fitted to the plate and the speeds alone.
+
+    Twice the rise of the cost is chi-squared with as many degrees of freedom as rows were added. Source: likelihood ratio;
+    S. S. Wilks, Ann. Math. Stat. 9 (1938).
+    """
+    added = len(fit.residuals) - len(bare.residuals)
+    return chi_square_tail(2 * max(fit.cost - bare.cost, 0.0), added) if added > 0 else 1.0
+
+
+def chi_square_tail(square: float, freedom: int) -> float:
+    """Chance that a chi-squared variable exceeds ``square``.
+
+    :param freedom: degrees of freedom, 1 or more. Source: M. Abramowitz and I. Stegun, Handbook of Mathematical Functions, 26.4.
+    """
+    half = square / 2
+    if freedom % 2:
+        tail, term, start = math.erfc(math.sqrt(half)), math.exp(-half) * math.sqrt(half) / math.gamma(1.5), 1.5
+    else:
+        tail, term, start = math.exp(-half), math.exp(-half) * half, 2.0
+    steps = (freedom - 1) // 2
+    for step in range(steps):
+        tail, term = tail + term, term * half / (start + step)
+    return min(tail, 1.0)
+
+
+def disagrees(fit: FittedMotor, bare: FittedMotor, misfit: float) -> bool:
+    """Whether plate, readings and machine are said to disagree: the plate in itself, the readings with it, or the machine.
+
+    :param misfit: standard deviations between motor and machine side, 0 where only one is known.
+    """
+    return bare.cost > ORDINARY_COST or chance_of_readings(fit, bare) < SMALLEST_CHANCE or misfit > FARTHEST_MISFIT
+
+
+def plate_culprits(plate: PlateFacts) -> tuple[Culprit, ...]:
+    """The plate's fields that, read otherwise, would make it a plate that somebody prints; the likeliest first.
+
+    :param plate: one that a fit finds implausible.
+    """
+    worst = fit_motor(plate).cost
+    found = []
+    for field, sentence, other in _other_plates(plate):
+        try:
+            relief = worst - fit_motor(other, most_rounds=ROUGH_ROUNDS).cost
+        except OutsideValidity:
+            continue
+        if relief > FREED:
+            found.append(Culprit(field, sentence, relief))
+    return tuple(sorted(found, key=lambda culprit: -culprit.relief))
+
+
+def reading_culprits(plate: PlateFacts, readings: tuple[Reading, ...]) -> tuple[Culprit, ...]:
+    """The readings, or facts of the motor, that taken as wrong let the rest agree; the likeliest first."""
+    worst = fit_motor(plate, readings).cost
+    found = []
+    for field, sentence, other_plate, others in _other_readings(plate, readings):
+        # A reading left out takes its own row along: what it is relieved of beyond that is what counts.
+        relief = worst - fit_motor(other_plate, others, most_rounds=ROUGH_ROUNDS).cost
+        if relief > FREED:
+            found.append(Culprit(field, sentence, relief))
+    return tuple(sorted(found, key=lambda culprit: -culprit.relief))
+
+
+def _other_plates(plate: PlateFacts) -> Iterator[tuple[str, str, PlateFacts]]:
+    assert plate.rated_power_w and plate.rated_speed_rpm and plate.frequency_hz
+    if plate.rated_current_a:
+        for factor, words in ((0.5, "double"), (2.0, "half"), (10.0, "a tenth of"), (0.1, "ten times")):
+            yield (
+                "rated_current",
+                f"The amps read {words} what such a motor takes.",
+                replace(plate, rated_current_a=plate.rated_current_a * factor),
+            )
+        yield "rated_current", "The amps do not belong to this power and voltage.", replace(plate, rated_current_a=None)
+    for factor, words in ((0.5, "double"), (2.0, "half"), (0.1, "ten times"), (10.0, "a tenth of")):
+        yield (
+            "rated_power",
+            f"The power reads {words} what these amps and volts make.",
+            _with_power(plate, plate.rated_power_w * factor),
+        )
+    for volts in (115.0, 230.0, 277.0, 400.0, 460.0):
+        if plate.rated_voltage_v and not 0.85 < volts / plate.rated_voltage_v < 1.18:
+            yield (
+                "rated_voltage",
+                f"As a {volts:.0f} V motor the plate would be ordinary.",
+                replace(plate, rated_voltage_v=volts),
+            )
+    if plate.run_capacitance_f:
+        for factor in (0.1, 10.0):
+            yield (
+                "run_capacitance",
+                "The capacitor's value is off by ten: look at its decimal point.",
+                replace(plate, run_capacitance_f=plate.run_capacitance_f * factor),
+            )
+        yield "run_capacitance", "The capacitor does not belong to this motor.", replace(plate, run_capacitance_f=None)
+
+
+def _with_power(plate: PlateFacts, power: float) -> PlateFacts:
+    assert plate.rated_speed_rpm
+    return replace(plate, rated_power_w=power, rated_torque_nm=power / (plate.rated_speed_rpm * math.pi / 30))
+
+
+def _other_readings(
+    plate: PlateFacts, readings: tuple[Reading, ...]
+) -> Iterator[tuple[str, str, PlateFacts, tuple[Reading, ...]]]:
+    for place, reading in enumerate(readings):
+        for field, without, sentence in (
+            ("speed", replace(reading, speed=None), "The speed may be misread, or counted on more than one mark."),
+            (
+                "current",
+                replace(reading, current=None),
+                "The amps may be read low or high: one conductor alone in the clamp, the right range?",
+            ),
+            (
+                "input_power",
+                replace(reading, input_power=None),
+                "The watts may be volts × amps, or read on another circuit.",
+            ),
+        ):
+            if getattr(reading, field) is not None:
+                yield f"{reading.name}/{field}", sentence, plate, _swap(readings, place, without)
+        other = None if reading.tap else "low tap"
+        words = "high tap" if reading.tap else "lower tap"
+        yield (
+            f"{reading.name}/tap",
+            f"It may have run on the {words}.",
+            plate,
+            _swap(readings, place, replace(reading, tap=other)),
+        )
+    if plate.kind is MotorKind.SPLIT_CAPACITOR and plate.run_capacitance_f:
+        free = replace(plate, run_capacitance_f=None)
+        yield "run_capacitance", "The run capacitor may be weak: measure it out of circuit.", free, readings
+
+
+def _swap(readings: tuple[Reading, ...], place: int, reading: Reading) -> tuple[Reading, ...]:
+    return (*readings[:place], reading, *readings[place + 1 :])

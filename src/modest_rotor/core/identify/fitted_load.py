@@ -1,0 +1,111 @@
+"""The load of a motor by its fitted model, as the methods of a set of readings."""
+
+from __future__ import annotations
+
+import math
+
+from modest_rotor.core.estimate import Estimate, measured
+from modest_rotor.core.identify.fit import FittedMotor
+from modest_rotor.core.identify.load import LoadByMethod, Method
+from modest_rotor.core.identify.rows import Reading
+from modest_rotor.core.identify.shaft_power import Way, by_ways
+
+METHOD_OF = {
+    Way.WATTS: Method.FITTED_WATTS,
+    Way.SPEED: Method.FITTED_SPEED,
+    Way.AMPS: Method.FITTED_AMPS,
+    Way.ALL: Method.FITTED,
+}
+REASONS = {
+    Way.WATTS: "True watts times the efficiency that the fitted motor has at this speed and voltage.",
+    Way.SPEED: "The fitted motor at this speed, voltage and temperature; needs no contact with the line.",
+    Way.AMPS: "Volts × amps times the fitted motor's power factor and efficiency at this speed.",
+    Way.ALL: "The motor that agrees best with the plate and every reading, each weighed by how well it is known.",
+}
+LACKS = {Way.WATTS: ("watts", "speed"), Way.SPEED: ("speed",), Way.AMPS: ("line amps", "speed")}
+REGULATED_SD = 0.10
+"""How far cut volts put the equations off behind a regulator, standard deviation as a share. Our judgement, no source."""
+NAIVE = "Shown for comparison, never relied on: "
+
+
+def fitted_methods(bare: FittedMotor, full: FittedMotor, place: int, reading: Reading) -> tuple[LoadByMethod, ...]:
+    """Shaft power by watts, by speed and by volts × amps, each through the motor fitted to its plate; then by all together.
+
+    :param bare: fitted to the plate and the speeds alone, so that no way is fed with what it is then multiplied by.
+    :param full: fitted to every reading.
+    :param place: which of their readings.
+    :param reading: that reading, whole.
+
+    Source: our own study, benchmarks/estimation.py, for what each may promise.
+    """
+    apart = by_ways(bare, place, (Way.WATTS, Way.SPEED, Way.AMPS), reading)
+    together = Way.WATTS if reading.regulated and reading.input_power and reading.speed else Way.ALL
+    whole = by_ways(full, place, (together,), reading)[together]
+    rated = full.plate.rated_power_w or 1.0
+    return (
+        *(_method(power, METHOD_OF[way], way, reading, rated) for way, power in apart.items()),
+        _method(whole, Method.FITTED, together, reading, rated),
+    )
+
+
+def doubted(method: LoadByMethod) -> LoadByMethod:
+    """A plain formula beside the fitted motor: it is shown, with its known lean taken out, and never chosen."""
+    if not method.trusted:
+        return method
+    reason = NAIVE + method.reason[:1].lower() + method.reason[1:]
+    return LoadByMethod(**{**method.__dict__, "trusted": False, "reason": reason})
+
+
+def with_machine_side(method: LoadByMethod, machine: Estimate | None, rated_w: float) -> LoadByMethod:
+    """The motor's value weighed with the machine's own, which shares no error with it.
+
+    :param method: by the fitted motor.
+    :param machine: shaft power from flow, pressure and the machine's efficiency, W.
+    :param rated_w: rated power, W.
+
+    Source: inverse-variance weighting of independent values, JCGM 100 (GUM).
+    """
+    motor = method.shaft_power
+    if motor is None or machine is None or machine.standard <= 0 or motor.standard <= 0:
+        return method
+    share = motor.standard**2 / (motor.standard**2 + machine.standard**2)
+    return _as_method(method.method, motor * (1 - share) + machine * share, rated_w, method.reason)
+
+
+def _method(power: Estimate | None, method: Method, way: Way, reading: Reading, rated: float) -> LoadByMethod:
+    if power is None:
+        missing = tuple(word for word in LACKS.get(way, ()) if _lacking(reading, word))
+        return LoadByMethod(method, None, None, None, None, False, "not worked out", missing)
+    if not math.isfinite(power.value) or power.value <= 0:
+        return LoadByMethod(
+            method, None, None, None, None, False, "withheld: the fitted motor gives nothing at this point"
+        )
+    if reading.regulated:
+        power = power.with_part(f"cut volts, {reading.name}", REGULATED_SD * power.value)
+    return _as_method(method, power, rated, REASONS[way])
+
+
+def _lacking(reading: Reading, word: str) -> bool:
+    value = {"watts": reading.input_power, "speed": reading.speed, "line amps": reading.current}[word]
+    return value is None
+
+
+def _as_method(method: Method, power: Estimate, rated: float, reason: str) -> LoadByMethod:
+    load, band = power.value / rated, power.band / rated
+    return LoadByMethod(method, load, power, max(load - band, 0.0), load + band, True, reason)
+
+
+def machine_side_power(
+    flow: Estimate | None, pressure: Estimate | None, efficiency: float, share: float
+) -> Estimate | None:
+    """Shaft power that flow and pressure ask for, q p / η, in W; nothing without both.
+
+    :param flow: m³/s. :param pressure: Pa. :param efficiency: of the generic machine, a fraction.
+    :param share: standard deviation of that efficiency, as a share.
+
+    Source: definition of fan and pump efficiency.
+    """
+    if flow is None or pressure is None or flow.value <= 0 or pressure.value <= 0:
+        return None
+    power = flow * pressure * (1 / efficiency)
+    return power + measured(0.0, **{"efficiency of the generic machine": share * power.value})

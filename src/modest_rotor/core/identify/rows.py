@@ -1,0 +1,234 @@
+"""What a motor that fits has to agree with: its plate, the habits of its kind, and every reading; a row for each."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass, field, replace
+from functools import cached_property
+
+import numpy as np
+
+from modest_rotor.core.estimate import Array
+from modest_rotor.core.identify.candidate import Candidates, at_rated
+from modest_rotor.core.identify.efficiency import typical_efficiency
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.physics.motor_point import MotorPoint
+from modest_rotor.core.physics.operating_point import LEAST_SLIP
+from modest_rotor.core.physics.supply import REFERENCE_C, Supply, warm_temperature_c
+from modest_rotor.core.tables import find_row
+
+POWER_SD = 0.005
+"""How closely a fitted motor must give its rated power at its true rated slip: the plate's power is a definition."""
+AMPS_SD = 0.025
+"""Standard deviation of true full-load amps about the plate's, as a share: ± 5 % in 95 of 100. Common practice, no source."""
+EFFICIENCY_SD = 0.06
+STRUCTURE_SD = 0.02
+"""How far a real motor strays from these equations in amps and in watts, as a share. Our own study, benchmarks/estimation.py."""
+CAPACITOR_VOLTS_SD = 0.03
+UNLOADED_SLIP, LOCKED_SLIP = 0.006, 1.0
+PULL_OUT_SLIPS = (0.14, 0.2, 0.28, 0.38, 0.52)
+SWITCHED_PULL_OUT_SLIPS = (0.1, 0.14, 0.18, 0.22, 0.25)
+WARMTH_SD_K = 8.0
+"""How far the true temperature of a warm winding lies from the simple model of it, K. Our judgement, no source."""
+COLD_RUN_C = REFERENCE_C - 52.0
+UNREAD_SLIP_SD = 0.6
+"""Standard deviation of the logarithm of slip over rated slip where no speed was read."""
+UNREAD_SLIP = -0.3
+SHARED = ("voltmeter", "clamp meter", "wattmeter", "warmth of the winding")
+"""Errors that all readings share, after the numbers of the motor."""
+
+
+@dataclass(frozen=True)
+class Reading:
+    """A running point to which the motor must agree; what was not read is ``None``. SI, speed in rpm.
+
+    :param tap: name of the lower tap that was live, or ``None`` on the high tap.
+    :param speed_sd: standard deviation of the speed read, rpm.
+    :param shaft_power_w: shaft power where it is known: 0 with a bare shaft.
+    :param warm: whether the motor had run for half an hour.
+    :param regulated: whether a phase-cut regulator stood in the line.
+    """
+
+    name: str
+    voltage: float
+    frequency: float
+    tap: str | None = None
+    speed: float | None = None
+    current: float | None = None
+    input_power: float | None = None
+    capacitor_voltage: float | None = None
+    shaft_power_w: float | None = None
+    speed_sd: float = 0.51
+    current_sd: float = 0.0
+    input_sd: float = 0.0
+    warm: bool = True
+    regulated: bool = False
+
+    def with_only_speed(self) -> Reading:
+        """The same reading without amps, watts and capacitor volts."""
+        return replace(self, current=None, input_power=None, capacitor_voltage=None)
+
+
+@dataclass(frozen=True)
+class Agreement:
+    """All rows of a fit: ``residuals`` in standard deviations, ``names`` for each.
+
+    Numbers are those of the candidates, then the shared errors, then one for the speed of each reading.
+    """
+
+    family: Candidates
+    readings: tuple[Reading, ...] = ()
+    names: list[str] = field(default_factory=list, compare=False)
+
+    @property
+    def count(self) -> int:
+        """How many numbers."""
+        return self.family.count + len(SHARED) + len(self.readings)
+
+    def shared(self, numbers: Array, name: str) -> Array:
+        """One of the shared errors, in standard deviations."""
+        return numbers[..., self.family.count + SHARED.index(name)]
+
+    def residuals(self, numbers: Array) -> Array:
+        """Rows of shape ``(..., rows)`` for numbers of shape ``(..., count)``."""
+        rows: list[tuple[str, Array]] = []
+        rated = self._plate_rows(numbers, rows)
+        if self.readings:
+            self._reading_rows(numbers, rated, rows)
+        labels = (*self.family.labels, *SHARED, *(f"speed, {reading.name}" for reading in self.readings))
+        if not self.names:
+            self.names.extend([name for name, _ in rows] + [f"before: {label}" for label in labels])
+        return np.concatenate((np.stack(np.broadcast_arrays(*(row for _, row in rows)), axis=-1), numbers), axis=-1)
+
+    @cached_property
+    def _habits(self) -> dict[str, float]:
+        row = find_row("motor_habits", motor=str(self.family.plate.kind))
+        return {name: float(value) for name, value in row.items() if name != "motor"}
+
+    @cached_property
+    def _has_switch(self) -> bool:
+        return self.family.plate.kind is MotorKind.SINGLE_PHASE
+
+    def _plate_rows(self, numbers: Array, rows: list[tuple[str, Array]]) -> Array:
+        """Adds the plate's rows; returns the losses at rated load, W."""
+        plate, habits = self.family.plate, self._habits
+        assert plate.rated_power_w is not None and plate.rated_torque_nm is not None
+        slip = np.clip(self.family.true_rated_slip(numbers), LEAST_SLIP, 0.25 if self._has_switch else 0.9)[..., None]
+        high = SWITCHED_PULL_OUT_SLIPS if self._has_switch else (*PULL_OUT_SLIPS, LOCKED_SLIP)
+        rest = np.broadcast_to(np.array((UNLOADED_SLIP, *high)), (*slip.shape[:-1], 1 + len(high)))
+        at = self.family.motor(numbers[..., None, :]).at_slip(at_rated(plate), np.concatenate((slip, rest), axis=-1))
+        power, amps = at.shaft_power_w[..., 0], at.current_a[..., 0]
+        rows.append(("rated power", log_ratio(power / plate.rated_power_w) / POWER_SD))
+        full_load = plate.rated_current_a or amps
+        if plate.rated_current_a:
+            spread = math.hypot(AMPS_SD, plate.current_step_a / math.sqrt(12) / plate.rated_current_a)
+            rows.append(("full-load amps", np.log(amps / plate.rated_current_a) / spread))
+        efficiency = power / at.input_power_w[..., 0]
+        rows.append(("typical efficiency", (efficiency - typical_efficiency(plate)) / EFFICIENCY_SD))
+        pull_out = at.torque_nm[..., 2 : 2 + len(PULL_OUT_SLIPS)].max(axis=-1)
+        rows.append(
+            (
+                "usual pull-out torque",
+                log_ratio(pull_out / plate.rated_torque_nm / habits["pull_out"]) / habits["pull_out_sd"],
+            )
+        )
+        rows.append(
+            (
+                "usual unloaded amps",
+                (at.current_a[..., 1] / full_load - habits["unloaded_amps"]) / habits["unloaded_sd"],
+            )
+        )
+        if not self._has_switch:
+            rows.append(
+                (
+                    "usual locked-rotor amps",
+                    np.log(at.current_a[..., -1] / full_load / habits["locked_amps"]) / habits["locked_sd"],
+                )
+            )
+        if habits["capacitor_volts"]:
+            over = at.capacitor_voltage_v[..., 0] / habits["capacitor_volts"] - 1
+            rows.append(("capacitor volts", np.maximum(over, 0.0) / CAPACITOR_VOLTS_SD))
+        return np.asarray(at.total_loss_w[..., 0])
+
+    def _reading_rows(self, numbers: Array, rated_loss: Array, rows: list[tuple[str, Array]]) -> None:
+        at = self.at_readings(numbers, rated_loss)
+        plate = self.family.plate
+        clamp, watts = (
+            1 + meter_sd(quantity) * self.shared(numbers, meter)
+            for quantity, meter in (("current", "clamp meter"), ("input_power", "wattmeter"))
+        )
+        for place, reading in enumerate(self.readings):
+            if reading.current:
+                spread = math.hypot(STRUCTURE_SD, reading.current_sd / reading.current)
+                rows.append(
+                    (f"amps, {reading.name}", np.log(at.current_a[..., place] / (reading.current * clamp)) / spread)
+                )
+            if reading.input_power:
+                spread = math.hypot(STRUCTURE_SD, reading.input_sd / reading.input_power)
+                read = reading.input_power * watts
+                rows.append((f"watts, {reading.name}", log_ratio(at.input_power_w[..., place] / read) / spread))
+            if reading.capacitor_voltage:
+                rows.append(
+                    (
+                        f"capacitor volts, {reading.name}",
+                        np.log(at.capacitor_voltage_v[..., place] / reading.capacitor_voltage) / STRUCTURE_SD,
+                    )
+                )
+            if reading.shaft_power_w is not None:
+                assert plate.rated_power_w is not None
+                off = (at.shaft_power_w[..., place] - reading.shaft_power_w) / plate.rated_power_w
+                rows.append((f"known shaft power, {reading.name}", off / POWER_SD))
+
+    def at_readings(self, numbers: Array, rated_loss: Array) -> MotorPoint:
+        """The motors at the speeds, volts, taps and temperatures of all readings, shape ``(..., readings)``."""
+        slip = self._slips(numbers)
+        motor = self.family.motor(numbers[..., None, :])
+        supply = self._supply(numbers, self._temperature(numbers, rated_loss, None))
+        # Warm in proportion to the losses, which depend on warmth in turn: twice is enough.
+        first = motor.at_slip(supply, slip)
+        return motor.at_slip(self._supply(numbers, self._temperature(numbers, rated_loss, first)), slip)
+
+    def _slips(self, numbers: Array) -> Array:
+        plate, start = self.family.plate, self.family.count + len(SHARED)
+        columns = []
+        for place, reading in enumerate(self.readings):
+            off = numbers[..., start + place]
+            synchronous = 120 * reading.frequency / (plate.poles or 1)
+            if reading.speed is None:
+                assert plate.rated_slip is not None
+                slip = plate.rated_slip * np.exp(UNREAD_SLIP + UNREAD_SLIP_SD * off)
+            else:
+                slip = 1 - (reading.speed + reading.speed_sd * off) / synchronous
+            columns.append(np.clip(slip, LEAST_SLIP, 0.25 if self._has_switch else 1.0))
+        return np.stack(columns, axis=-1)
+
+    def _temperature(self, numbers: Array, rated_loss: Array, at: MotorPoint | None) -> Array:
+        ratio = 1.0 if at is None else at.total_loss_w / rated_loss[..., None]
+        off = (WARMTH_SD_K * self.shared(numbers, "warmth of the winding"))[..., None]
+        warm = np.array([reading.warm for reading in self.readings])
+        return np.where(warm, np.minimum(warm_temperature_c(COLD_RUN_C, ratio), 180.0), COLD_RUN_C) + off
+
+    def _supply(self, numbers: Array, temperature: Array) -> Supply:
+        read = np.array([reading.voltage for reading in self.readings])
+        volts = read * (1 + meter_sd("voltage") * self.shared(numbers, "voltmeter")[..., None])
+        none = np.zeros(numbers.shape[:-1])
+        taps = [self.family.tap(reading.tap, numbers) if reading.tap else none for reading in self.readings]
+        return Supply(
+            voltage=volts,
+            frequency=np.array([reading.frequency for reading in self.readings]),
+            tap=np.stack(taps, axis=-1),
+            tap_in_line=self.family.tap_in_line(numbers)[..., None],
+            winding_c=temperature,
+            rotor_c=temperature,
+        )
+
+
+def log_ratio(ratio: Array) -> Array:
+    """Ln of a ratio, carried on straight below 0.3, so that a search can come back from a motor that gives nothing."""
+    low = 0.3
+    return np.where(ratio > low, np.log(np.maximum(ratio, low)), np.log(low) + (ratio - low) / low)
+
+
+def meter_sd(quantity: str) -> float:
+    """Standard deviation of a meter's own error, as a share of the reading."""
+    return float(find_row("meter_accuracy", quantity=quantity)["relative"]) / 1.959964

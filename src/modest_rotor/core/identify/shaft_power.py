@@ -1,0 +1,84 @@
+"""Shaft power from readings by the fitted motor: each way by itself, and the one value that uses them all."""
+
+from __future__ import annotations
+
+from enum import StrEnum
+
+import numpy as np
+
+from modest_rotor.core.estimate import Array, Estimate, propagate
+from modest_rotor.core.identify.candidate import at_rated
+from modest_rotor.core.identify.fit import FittedMotor
+from modest_rotor.core.identify.rows import Agreement, Reading, meter_sd
+from modest_rotor.core.physics.operating_point import LEAST_SLIP
+
+
+class Way(StrEnum):
+    """The ways from a reading to shaft power that go through the fitted motor."""
+
+    SPEED = "fitted, speed"
+    AMPS = "fitted, volts × amps"
+    WATTS = "fitted, watts"
+    ALL = "fitted, all readings"
+
+
+STRUCTURE = {Way.SPEED: 0.025, Way.AMPS: 0.03, Way.WATTS: 0.03, Way.ALL: 0.015}
+"""How far a real motor strays from these equations in shaft power, standard deviation as a share. Our own study."""
+STRUCTURE_OF_RATED = {Way.SPEED: 0.008, Way.AMPS: 0.02, Way.WATTS: 0.02, Way.ALL: 0.012}
+"""The same as a share of rated power, which governs at low load. Our own study."""
+
+
+def by_ways(fit: FittedMotor, place: int, ways: tuple[Way, ...], reading: Reading) -> dict[Way, Estimate | None]:
+    """Shaft power at one reading by several ways, W; nothing where that reading lacks what a way needs.
+
+    :param fit: fitted to the plate and the speeds alone; for :attr:`Way.ALL` to every reading.
+    :param place: which of its readings.
+    :param ways: the ways.
+    :param reading: that reading with everything that was read.
+
+    By speed: P at the speed, volts and temperature read. By amps: V I cos φ η with the fitted power factor and efficiency at
+    that speed. By watts: W η likewise. Source: the equations of the motor's kind; spread our own study of simulated motors.
+    """
+    agreement = fit.agreement
+    needed = {Way.SPEED: reading.speed, Way.AMPS: reading.current, Way.WATTS: reading.input_power, Way.ALL: True}
+    wanted = [way for way in ways if needed[way] is not None and (way is Way.ALL or reading.speed is not None)]
+
+    def work(*columns: Array) -> Array:
+        numbers = np.concatenate(columns, axis=-1)
+        at = agreement.at_readings(numbers, rated_loss(agreement, numbers))
+        power = at.shaft_power_w[..., place]
+        watts = (reading.input_power or 0.0) * (1 + meter_sd("input_power") * agreement.shared(numbers, "wattmeter"))
+        amps = (reading.current or 0.0) * (1 + meter_sd("current") * agreement.shared(numbers, "clamp meter"))
+        of = {
+            Way.SPEED: power,
+            Way.ALL: power,
+            Way.WATTS: power / at.input_power_w[..., place] * watts,
+            Way.AMPS: power / at.current_a[..., place] * amps,
+        }
+        return np.stack([of[way] for way in wanted], axis=-1)
+
+    found = dict(zip(wanted, propagate(work, *fit.estimates), strict=True)) if wanted else {}
+    return {way: _with_structure(found[way], way, fit, reading) if way in found else None for way in ways}
+
+
+def by_way(fit: FittedMotor, place: int, way: Way, reading: Reading) -> Estimate | None:
+    """One of :func:`by_ways`."""
+    return by_ways(fit, place, (way,), reading)[way]
+
+
+def _with_structure(power: Estimate, way: Way, fit: FittedMotor, reading: Reading) -> Estimate:
+    rated = fit.plate.rated_power_w or 0.0
+    spread = float(np.hypot(STRUCTURE[way] * power.value, STRUCTURE_OF_RATED[way] * rated))
+    return power.with_part(f"equations of the motor, {reading.name}", spread)
+
+
+def with_structure_of_all(power: Estimate, fit: FittedMotor, reading: Reading) -> Estimate:
+    """A shaft power from all readings, W, widened by how far a real motor strays from the equations."""
+    return _with_structure(power, Way.ALL, fit, reading)
+
+
+def rated_loss(agreement: Agreement, numbers: Array) -> Array:
+    """Losses at rated load of the motors of an array of numbers, W."""
+    plate = agreement.family.plate
+    slip = np.clip(agreement.family.true_rated_slip(numbers), LEAST_SLIP, 0.25)
+    return np.asarray(agreement.family.motor(numbers).at_slip(at_rated(plate), slip).total_loss_w)
