@@ -36,7 +36,7 @@ def test_typed_text_is_read_saved_and_answered_with_what_follows(client: TestCli
     assert view["assessment"]["sets"][0]["methods"][2]["load"]["figure"]
     (named,) = client.get(f"/api/jobs/{job.id}/changes").json()
     assert (named["who"], named["path"], named["kind"]) == ("Ines", "readings/s1/current", "edit")
-    assert named["before"]["typed"] == "2.88 A"
+    assert named["before"]["typed"] == "3.19 A"
 
 
 def test_a_preview_saves_nothing(client: TestClient, job: StoredJob) -> None:

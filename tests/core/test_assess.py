@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
-from tests.jobs import KRAUSE, KRAUSE_SHAFT_W, assessed, changed, option, rules
+from tests.jobs import KRAUSE, KRAUSE_INPUT_W, KRAUSE_SHAFT_W, assessed, changed, option, rules
 
 EMPTY: dict[str, Any] = {"site": {"name": "S"}, "machine": {"name": "M"}, "document": {}}
 STATIONS = ["call", "plate", "readings", "findings", "duty", "options", "decision", "setup", "proof", "log"]
@@ -53,7 +53,7 @@ def test_the_textbook_machine_from_plate_and_readings_to_a_compared_saving() -> 
 
 
 def test_the_true_saving_of_the_textbook_machine_lies_in_the_band() -> None:
-    """Full flow from the published truth: 265.78 W in, 219.81 W at the shaft; the electronic motor by its formula at
+    """Full flow from the truth: 305.78 W in, 219.81 W at the shaft; the electronic motor by its formula at
     that truth; half flow by the cube. Kept at a damper, the book's machine at the same speed is not published, so only
     the full-flow step is held against it."""
     answer = assessed(
@@ -61,7 +61,7 @@ def test_the_true_saving_of_the_textbook_machine_lies_in_the_band() -> None:
     )
     losses = 2.0 + 0.130 * 186.4 * (KRAUSE_SHAFT_W / 1710 / (186.4 / 1725)) ** 2 + 0.039 * 186.4 * (1710 / 1725) ** 1.3
     standby = 2.0 * 6760
-    true = (265.78 * 2000 - (KRAUSE_SHAFT_W + losses) * 2000 - standby) / 1000
+    true = (KRAUSE_INPUT_W * 2000 - (KRAUSE_SHAFT_W + losses) * 2000 - standby) / 1000
     saved = option(answer, "C").saved_energy.figure
     assert abs(saved.value - true) <= saved.band
 
@@ -172,15 +172,13 @@ def test_the_next_reading_says_how_far_the_band_would_fall() -> None:
     answer = assessed(KRAUSE, readings__0__input_power=None, readings__0__current=None)
     step = next(step for step in answer.next if step.station == "readings")
     assert step.path == "readings/s1/current"
-    answer = assessed(
-        KRAUSE, readings__0__input_power=None, readings__0__speed="1,600 rpm", readings__0__current="4.4 A"
-    )
+    answer = assessed(KRAUSE, readings__0__input_power=None)
     step = next(step for step in answer.next if step.station == "readings")
     assert step.path == "readings/s1/input_power" and step.now and step.then and step.then.band < step.now.band
 
 
 def test_what_changed_between_two_sets_loses_the_meters_own_error() -> None:
-    second = {**KRAUSE["document"]["readings"][0], "id": "s2", "name": "again", "current": "2.70 A", "voltage": "110 V"}  # type: ignore[index]
+    second = {**KRAUSE["document"]["readings"][0], "id": "s2", "name": "again", "current": "3.01 A", "voltage": "110 V"}  # type: ignore[index]
     answer = assessed(KRAUSE, readings=[KRAUSE["document"]["readings"][0], second])  # type: ignore[index]
     changes = {change.field: change for change in answer.sets[1].changes}
     assert changes["current"].figure.value == pytest.approx(-0.18) and changes["current"].beyond
@@ -195,11 +193,11 @@ def test_one_sided_static_says_what_is_missing_from_it() -> None:
 
 
 SOUND = {
-    "readings__0__current": "2.5 A",
-    "readings__0__input_power": "240 W",
+    "readings__0__current": "2.83 A",
+    "readings__0__input_power": "261.5 W",
     "readings__0__speed": "1,728 rpm",
 }
-"""Readings of the same machine a little under its rated load, against which no rule has anything to say."""
+"""The same machine at a slip of 0.04, a little under its rated load: no rule has anything to say."""
 
 
 @pytest.mark.parametrize(
@@ -208,10 +206,12 @@ SOUND = {
         ({"readings__0__current": "3.4 A"}, "amps_over_plate"),
         ({"readings__0__voltage": "92 V"}, "volts_off_plate"),
         ({"readings__0__input_power": "360 W"}, "watts_over_volt_amperes"),
-        ({"readings__0__speed": "1,785 rpm", "readings__0__input_power": "310 W", "readings__0__current": "2.9 A"}, "methods_disagree"),
+        ({"readings__0__speed": "1,785 rpm", "readings__0__input_power": "310 W", "readings__0__current": "2.9 A"}, "readings_do_not_fit"),
         ({"readings__0__airflow": "1,200 L/s"}, "air_power_over_shaft_power"),
         ({"plate__rated_speed": "1,800 rpm"}, "plate_denies_itself"),
         ({"plate__rated_current": "1.2 A"}, "plate_denies_itself"),
+        ({"plate__rated_current": "5.8 A"}, "plate_is_doubtful"),
+        ({"readings__0__airflow": "100 L/s"}, "machine_does_not_fit"),
     ],
 )  # fmt: skip
 def test_evidence_that_does_not_hold_together_is_told(changes: dict[str, str], rule: str) -> None:
@@ -241,14 +241,14 @@ def test_a_pump_says_that_no_lift_is_assumed_until_it_is_typed() -> None:
 PIECES = {
     "plate__rated_power": st.sampled_from([None, "1/4 hp", "3/4 hp", "5 kW", "1 W", "400 kW"]),
     "plate__rated_voltage": st.sampled_from([None, "110 V", "208-230 V", "460 V"]),
-    "plate__rated_current": st.sampled_from([None, "0.05 A", "2.6 A", "28 A"]),
+    "plate__rated_current": st.sampled_from([None, "0.05 A", "2.9 A", "28 A"]),
     "plate__rated_speed": st.sampled_from([None, "1,725 rpm", "1,800 rpm", "2,600 rpm", "19,000 rpm", "1,075 rpm"]),
     "plate__frequency": st.sampled_from([None, "50 Hz", "60 Hz", "400 Hz"]),
     "plate__phases": st.sampled_from([None, 1, 3]),
     "plate__run_capacitance": st.sampled_from([None, "15 µF"]),
     "readings__0__speed": st.sampled_from([None, "0 rpm", "1,710 rpm", "1,799 rpm", "5,000 rpm"]),
     "readings__0__voltage": st.sampled_from([None, "0 V", "110 V"]),
-    "readings__0__current": st.sampled_from([None, "0 A", "2.88 A", "1,900 A"]),
+    "readings__0__current": st.sampled_from([None, "0 A", "3.19 A", "1,900 A"]),
     "readings__0__input_power": st.sampled_from([None, "0 W", "266 W", "900 kW"]),
     "readings__0__supply_static": st.sampled_from([None, "0 Pa", "-40 Pa", "130 Pa"]),
     "readings__0__airflow": st.sampled_from([None, "0 L/s", "510 L/s"]),

@@ -154,7 +154,7 @@ def test_bad_input_is_refused_beside_its_box_and_nothing_else_is_lost(
     assert field.get_property("value") == text and field.get_attribute("aria-invalid") == "true"
     assert screen.value("Supply, set 1") == "111"
     screen.press("put back what was there")
-    assert screen.value("Line amps, set 1") == "2.88"
+    assert screen.value("Line amps, set 1") == "3.19"
 
 
 def test_a_speed_above_synchronous_is_kept_and_asked_about(screen: Screen, application: Application) -> None:

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from modest_rotor import __version__
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.balance import draw_balance
@@ -13,19 +15,32 @@ from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.duty import assess_duty
+from modest_rotor.core.stations.motor_fit import MotorFit, fit_key, fit_plate_and_readings
 from modest_rotor.core.stations.plate import assess_plate, plate_facts
 from modest_rotor.core.stations.set_answer import answer_set
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, motor_of, set_facts
 
 
-def assess(job: Job) -> Assessment:
+def fit_job(job: Job) -> MotorFit:
+    """The motor fitted to a job's plate and readings: the slow part of an assessment, worth keeping under its key."""
+    return fit_plate_and_readings(plate_facts(job.document.plate), job.document.readings)
+
+
+def job_fit_key(job: Job) -> str:
+    """The name of the fit that belongs to a job."""
+    return fit_key(plate_facts(job.document.plate), job.document.readings)
+
+
+def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
     """Everything that follows from a job.
 
     :param job: what the technician said; any part may be missing.
+    :param fit: the motor as fitted before, by :func:`fit_job`; it is fitted anew when none is given. One that was made for
+        an earlier plate or earlier readings still draws a picture, which says that it is being refined.
     :returns: results with their workings and bands; what is missing is named in place of a result. Never refuses a
         valid job: contradictions come back as findings.
     """
-    case = build_case(job)
+    case = build_case(job, fit)
     earlier = (None, *case.sets)
     sets = tuple(answer_set(facts, earlier[i], case.plate, case.wheel) for i, facts in enumerate(case.sets))
     findings = judge(case)
@@ -45,16 +60,22 @@ def assess(job: Job) -> Assessment:
     )
 
 
-def build_case(job: Job) -> Case:
+def build_case(job: Job, fit: MotorFit | None = None) -> Case:
     """The job with its machine solved, ready for rules and summaries."""
+    fit = _for_this(job, fit) if fit else fit_job(job)
     document, wheel = job.document, job.machine.wheel
     plate = plate_facts(document.plate)
-    sets = tuple(set_facts(reading, number, plate, wheel) for number, reading in enumerate(document.readings, 1))
+    sets = tuple(set_facts(reading, number, plate, wheel, fit) for number, reading in enumerate(document.readings, 1))
     motor = motor_of(plate, THIS_MOTOR)
-    found = find_machine(wheel, plate, motor, sets, document.duty.fixed_part(wheel), document.call.is_dead)
+    found = find_machine(wheel, plate, motor, sets, document.duty.fixed_part(wheel), document.call.is_dead, fit)
     year = _year(job)
     options = compare(found, year)
-    return Case(job=job, plate=plate, motor=motor, sets=sets, found=found, year=year, options=options)
+    return Case(job=job, plate=plate, motor=motor, fit=fit, sets=sets, found=found, year=year, options=options)
+
+
+def _for_this(job: Job, fit: MotorFit) -> MotorFit:
+    """The fit as it is, or marked as one for earlier facts."""
+    return fit if fit.key == job_fit_key(job) else replace(fit, refining=True)
 
 
 def _year(job: Job) -> Year:

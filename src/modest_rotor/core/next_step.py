@@ -5,10 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from modest_rotor.core.assessment import Next
-from modest_rotor.core.entry import Entry
-from modest_rotor.core.estimate import Estimate
-from modest_rotor.core.identify.load import Method, load_by_watts
-from modest_rotor.core.identify.meters import read_by_meter
+from modest_rotor.core.identify.next_reading import Needle
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.contract import NEAR_FULL
 from modest_rotor.core.options.found_machine import reference_set
@@ -125,26 +122,12 @@ def _with_watts(case: Case, at: str) -> Next:
         "True watts, from a wattmeter.",
         "The best single reading of load; volts × amps is not watts.",
     )
-    machine, reference = case.machine, reference_set(case.sets)
-    if machine is None or reference is None or reference.shaft_power is None:
-        return step
-    then = _band_with_watts(case, machine.input_power)
-    if then is None or then.standard >= reference.shaft_power.standard:
-        return step
-    why = ("Narrows the shaft power.",)
-    now = figure("shaft_power", reference.shaft_power)
-    return step.model_copy(update={"why": why, "now": now, "then": figure("shaft_power", then)})
-
-
-def _band_with_watts(case: Case, expected: Estimate) -> Estimate | None:
-    """The shaft power if the wattmeter read just what is expected: the value of that reading, through the same door."""
     reference = reference_set(case.sets)
-    assert reference is not None and not isinstance(case.motor, str)
-    entry = Entry(typed=f"{expected.value:.0f}", unit="W", si=expected.value, resolution=1.0)
-    watts = read_by_meter(entry, "input_power", "the next reading")
-    running = type(reference.running)(**{**reference.running.__dict__, "input_power": watts})
-    method = load_by_watts(running, case.plate, case.motor)
-    return method.shaft_power if method.method is Method.WATTS else None
+    value = case.fit.worth_of_next(reference.id).get(Needle.WATTS) if reference else None
+    if value is None or value[1].standard >= value[0].standard:
+        return step
+    now, then = (figure("shaft_power", estimate) for estimate in value)
+    return step.model_copy(update={"why": ("Narrows the shaft power.",), "now": now, "then": then})
 
 
 def _duty(case: Case) -> Iterator[Next]:

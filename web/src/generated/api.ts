@@ -748,10 +748,10 @@ export interface components {
         };
         /**
          * Method
-         * @description The ways to the load of a motor, in the order in which they are trusted before their bands are known.
+         * @description The ways to the load of a motor: by the fitted motor, and by plain formulas where it could not be fitted.
          * @enum {string}
          */
-        Method: "watts" | "slip" | "amps";
+        Method: "fitted" | "fitted watts" | "fitted speed" | "fitted amps" | "watts" | "slip" | "amps";
         /**
          * MethodAnswer
          * @description The load by one method, and why it is or is not trusted here.
@@ -768,6 +768,12 @@ export interface components {
             /** Reason */
             reason: string;
         };
+        /**
+         * MotorKind
+         * @description The kinds of induction motor that a plate, a capacitor and a look tell apart.
+         * @enum {string}
+         */
+        MotorKind: "split-capacitor" | "single-phase" | "shaded-pole" | "three-phase";
         /**
          * NewJob
          * @description What a new job needs: a machine's name; a site by its number or a new name.
@@ -839,13 +845,18 @@ export interface components {
              * @description Motor, controls, labour; in the job's currency.
              */
             electronic_cost?: components["schemas"]["Entry"] | null;
+            /**
+             * On a drive, fitted
+             * @description Drive, motor where it is new, labour; in the job's currency.
+             */
+            drive_cost?: components["schemas"]["Entry"] | null;
         };
         /**
          * OptionKind
-         * @description The kinds of option of this release.
+         * @description The kinds of option.
          * @enum {string}
          */
-        OptionKind: "keep" | "same kind" | "electronic";
+        OptionKind: "keep" | "same kind" | "electronic" | "drive";
         /**
          * OptionsAnswer
          * @description All options, or what they wait for.
@@ -896,6 +907,11 @@ export interface components {
             frequency?: components["schemas"]["Entry"] | null;
             /** Phases */
             phases?: (1 | 3) | null;
+            /**
+             * Kind of motor
+             * @description Only where capacitor and phases do not tell it: a start switch, shading rings.
+             */
+            motor_kind?: components["schemas"]["MotorKind"] | null;
             /**
              * Run capacitor
              * @description Microfarads on the capacitor's own label.

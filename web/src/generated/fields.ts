@@ -103,6 +103,16 @@ export const fields = {
       3
     ]
   },
+  "plate/motor_kind": {
+    "label": "Kind of motor",
+    "help": "Only where capacitor and phases do not tell it: a start switch, shading rings.",
+    "choices": [
+      "split-capacitor",
+      "single-phase",
+      "shaded-pole",
+      "three-phase"
+    ]
+  },
   "plate/run_capacitance": {
     "label": "Run capacitor",
     "help": "Microfarads on the capacitor's own label.",
@@ -234,6 +244,12 @@ export const fields = {
   "options/electronic_cost": {
     "label": "Electronic, fitted",
     "help": "Motor, controls, labour; in the job's currency.",
+    "quantity": "cost",
+    "basis": "estimated"
+  },
+  "options/drive_cost": {
+    "label": "On a drive, fitted",
+    "help": "Drive, motor where it is new, labour; in the job's currency.",
     "quantity": "cost",
     "basis": "estimated"
   }

@@ -10,6 +10,7 @@ from modest_rotor.core.estimate import Estimate, exactly
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.options.contract import Demand, Option, OptionKind, SolvedStep
+from modest_rotor.core.options.drive import OnDrive
 from modest_rotor.core.options.electronic import Electronic, standby_power
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
@@ -22,7 +23,8 @@ from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR, Duty, DutyAnswer, D
 from modest_rotor.core.stations.options import OptionCosts
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
-OPTIONS: tuple[Option, ...] = (Keep(), SameKind(), Electronic())
+OPTIONS: tuple[Option, ...] = (Keep(), SameKind(), Electronic(), OnDrive())
+LETTERS = "ABCD"
 FULL_STEP = DutyStep(id="full", name="full flow")
 STOPPED = "withheld: the stop stands first"
 GENERIC = (
@@ -100,9 +102,11 @@ class Year:
 
     def cost(self, kind: OptionKind) -> Entry | None:
         """What an option costs fitted."""
-        return {OptionKind.SAME_KIND: self.costs.same_kind_cost, OptionKind.ELECTRONIC: self.costs.electronic_cost}.get(
-            kind
-        )
+        return {
+            OptionKind.SAME_KIND: self.costs.same_kind_cost,
+            OptionKind.ELECTRONIC: self.costs.electronic_cost,
+            OptionKind.DRIVE: self.costs.drive_cost,
+        }.get(kind)
 
 
 @dataclass(frozen=True)
@@ -129,7 +133,8 @@ def compare(found: FoundMachine | str, year: Year) -> OptionsAnswer:
     today = Keep().solve(found, demands, year.duty.part_flow)
     solutions = tuple(_solve(option, found, demands, today, year) for option in OPTIONS)
     answers = tuple(
-        _answer(letter, solution, solutions[0], found, year) for letter, solution in zip("ABC", solutions, strict=True)
+        _answer(letter, solution, solutions[0], found, year)
+        for letter, solution in zip(LETTERS, solutions, strict=True)
     )
     return OptionsAnswer(waits=None, options=answers, overlap=_overlap(solutions))
 
@@ -354,12 +359,26 @@ def _payback(
 
 
 def _overlap(solutions: tuple[Solution, ...]) -> str | None:
-    """One sentence on whether the saving chooses between the two replacements."""
-    _, new, electronic = (solution.energy for solution in solutions)
-    if isinstance(new, str) or isinstance(electronic, str):
+    """One sentence on whether the saving chooses among the replacements: which takes least, and which it cannot be told from."""
+    known = [
+        (letter, solution.energy)
+        for letter, solution in zip(LETTERS, solutions, strict=True)
+        if not solution.keeps and isinstance(solution.energy, Estimate)
+    ]
+    if len(known) < 2:
         return None
-    difference = new - electronic
-    if abs(difference.value) <= difference.band:
-        return "B and C overlap: the saving does not choose between them."
-    lower = "C" if difference.value > 0 else "B"
-    return f"{lower} takes less energy than {'B' if lower == 'C' else 'C'}, beyond both bands."
+    best, least = min(known, key=lambda pair: pair[1].value)
+    near = [letter for letter, energy in known if letter != best and _within_band(energy - least)]
+    clear = [letter for letter, energy in known if letter != best and not _within_band(energy - least)]
+    if not clear:
+        return f"{_listed([best, *near])} overlap: the saving does not choose between them."
+    words = f"{best} takes less energy than {_listed(clear)}, beyond their bands"
+    return f"{words}; it overlaps with {_listed(near)}." if near else f"{words}."
+
+
+def _within_band(difference: Estimate) -> bool:
+    return abs(difference.value) <= difference.band
+
+
+def _listed(letters: list[str]) -> str:
+    return " and ".join(sorted(letters))

@@ -21,11 +21,12 @@ NEAR_FULL = 0.995
 
 
 class OptionKind(StrEnum):
-    """The kinds of option of this release."""
+    """The kinds of option."""
 
     KEEP = "keep"
     SAME_KIND = "same kind"
     ELECTRONIC = "electronic"
+    DRIVE = "drive"
 
 
 class How(StrEnum):
@@ -37,6 +38,10 @@ class How(StrEnum):
     SLIP_LINE = "on the slip line"
     AS_TODAY = "as today"
     COMMANDED = "commanded"
+    SOLVED = "motor solved on its load"
+    SOLVED_THROTTLED = "motor solved, throttled"
+    SOLVED_TAP = "motor solved on a tap"
+    ON_DRIVE = "on a drive"
 
 
 @dataclass(frozen=True)
@@ -87,10 +92,13 @@ class Option(Protocol):
         ...
 
 
-def curve_and_system(
-    flow: Array, pressure: Array, power: Array, place: Array, fixed: Array, found: FoundMachine
-) -> tuple[MachineCurve, SystemCurve]:
+CURVE = 5
+"""How many of a step's columns make the machine's curve and its system: those of ``FoundMachine.curve_inputs``."""
+
+
+def curve_and_system(found: FoundMachine, *curve: Array) -> tuple[MachineCurve, SystemCurve]:
     """The machine's curve through the point found, and the system through the same point, for all scenarios."""
+    flow, pressure, power, place, fixed = curve
     return MachineCurve(found.shape, flow, pressure, power, place), system_through(flow, pressure, fixed)
 
 

@@ -9,7 +9,7 @@ from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import Demand, How, OptionKind, SolvedStep, curve_and_system, solve_steps
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics import electronic
-from modest_rotor.core.physics.operating_point import speed_ratio_for_flow
+from modest_rotor.core.physics.load import speed_ratio_for_flow
 from modest_rotor.core.stations.duty import PartFlow
 
 LOSS_SCATTER = measured(1.0, **{"losses of electronic motors": 0.20})
@@ -37,7 +37,7 @@ class Electronic:
         def work(
             flow: Array, pressure: Array, power: Array, place: Array, fixed: Array, speed: Array, scatter: Array
         ) -> tuple[Array, Array, Array, Array, Array]:
-            machine, system = curve_and_system(flow, pressure, power, place, fixed, found)
+            machine, system = curve_and_system(found, flow, pressure, power, place, fixed)
             part = flow * shares
             ratio = speed_ratio_for_flow(machine, system, part)
             shaft = machine.power_at(part, ratio)

@@ -7,10 +7,12 @@ from dataclasses import dataclass
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate, exactly, measured, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import Shape, Wheel, generic_shape, shaft_power_from_air_w
 from modest_rotor.core.physics.induction import input_power_w
+from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
 
 PLACE = measured(1.0, **{"place on the generic curve": 0.2})
@@ -49,6 +51,23 @@ class FoundMachine:
     shaft_power_basis: Basis
     input_power: Estimate
     input_power_basis: Basis
+    fit: MotorFit | None = None
+
+    @property
+    def own(self) -> FittedMotor | None:
+        """The motor that is in the machine, fitted to every reading."""
+        return self.fit.full if self.fit else None
+
+    @property
+    def new(self) -> FittedMotor | None:
+        """A motor of the same plate, of which nothing was read."""
+        return self.fit.bare if self.fit else None
+
+    @property
+    def volts(self) -> Estimate:
+        """Volts at the motor: as read, or else the plate's."""
+        read = self.reference.running.voltage if self.reference else None
+        return read if read and read.value > 0 else exactly(self.plate.rated_voltage_v or 0.0)
 
     @property
     def curve_inputs(self) -> tuple[Estimate, Estimate, Estimate, Estimate, Estimate]:
@@ -70,6 +89,7 @@ def find_machine(
     sets: tuple[SetFacts, ...],
     fixed_pressure: Entry | None,
     dead: bool,
+    fit: MotorFit | None = None,
 ) -> FoundMachine | str:
     """The machine as found, or the sentence that says what it waits for."""
     if wheel is None:
@@ -110,6 +130,7 @@ def find_machine(
         shaft_power_basis=power[1],
         input_power=input_power,
         input_power_basis=input_basis,
+        fit=fit,
     )
 
 

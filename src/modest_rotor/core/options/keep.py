@@ -16,6 +16,7 @@ from modest_rotor.core.options.contract import (
     solve_steps,
 )
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.keep_solved import solved_tap, solved_throttled
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -37,7 +38,8 @@ class Keep:
     ) -> tuple[SolvedStep, ...]:
         """The machine as found: full, throttled along its curve, or on the tap that was read."""
         throttled = tuple(demand for demand in demands if demand.share < NEAR_FULL and part_flow is PartFlow.THROTTLE)
-        solved = _throttled(found, throttled) if throttled else {}
+        solve = solved_throttled if found.own else _throttled
+        solved = solve(found, throttled) if throttled else {}
         return tuple(solved.get(demand.id) or _as_found(found, demand, part_flow) for demand in demands)
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
@@ -63,7 +65,9 @@ def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -
 def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     taps = [facts for facts in found.sets if not facts.on_full_tap]
     if not taps:
-        return SolvedStep(demand.id, note="waits for a set of readings on the lower tap")
+        return solved_tap(found, "low tap", demand.id) or SolvedStep(
+            demand.id, note="waits for a set of readings on the lower tap"
+        )
     points = [_tap_point(found, facts, demand.id) for facts in taps]
     enough = [
         point for point in points if point.flow and point.flow.value / found.flow.value >= demand.share - TAP_SLACK
@@ -77,6 +81,9 @@ def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
 def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep:
     speed, watts = facts.running.speed, facts.running.input_power
     if speed is None or watts is None:
+        solved = solved_tap(found, facts.tap_name, step_id) if facts.tap_name else None
+        if solved is not None:
+            return solved
         return SolvedStep(step_id, note=f"waits for speed and true watts in {facts.title}")
     ratio = speed.value / found.speed.value
     free_system = found.fixed_pressure.value == 0
@@ -125,7 +132,7 @@ def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, So
         efficiency: Array,
         loss_share: Array,
     ) -> tuple[Array, Array, Array, Array, Array]:
-        machine, _ = curve_and_system(flow, pressure, power, place, fixed, found)
+        machine, _ = curve_and_system(found, flow, pressure, power, place, fixed)
         part = flow * shares
         shaft = machine.power_at(part, np.ones_like(part))
         # The watts found are measured; only their change along the curve is modelled.

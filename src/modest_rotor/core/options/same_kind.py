@@ -9,6 +9,7 @@ import numpy as np
 from modest_rotor.core.estimate import COVERAGE_95, Array, Estimate, exactly, measured
 from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
 from modest_rotor.core.options.contract import (
+    CURVE,
     NEAR_FULL,
     Demand,
     How,
@@ -19,9 +20,11 @@ from modest_rotor.core.options.contract import (
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import UNSAID, Keep
+from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.induction import input_power_w, speed_on_slip_line_rpm
-from modest_rotor.core.physics.operating_point import flow_at_speed
+from modest_rotor.core.physics.load import Load, flow_at_speed
+from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import SystemCurve
 from modest_rotor.core.stations.duty import PartFlow
 
@@ -45,13 +48,14 @@ class SameKind:
     def solve(
         self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
     ) -> tuple[SolvedStep, ...]:
-        """The new motor's speed where its slip line meets the load, its watts by its own typical efficiency."""
+        """The new motor where it meets the load: solved from its plate, or on the slip line of a plate too bare for that."""
         torque_ratio = _torque_ratio(found)
         if torque_ratio > LARGEST_TORQUE:
             return tuple(SolvedStep(demand.id, note=OVERLOADED) for demand in demands)
         full = Demand("full", 1.0)
         direct = tuple(demand for demand in demands if _is_direct(demand, part_flow))
-        solved = _on_slip_line(found, (full, *direct), part_flow)
+        solve = _solved if found.new else _on_slip_line
+        solved = solve(found, (full, *direct), part_flow)
         ratio = _input_ratio(found, solved["full"])
         return tuple(solved.get(demand.id) or _as_today(found, demand, part_flow, ratio) for demand in demands)
 
@@ -89,6 +93,37 @@ def _as_today(found: FoundMachine, demand: Demand, part_flow: PartFlow | None, r
     return SolvedStep(demand.id, today.flow, today.pressure, today.speed, today.shaft_power, watts, note, How.AS_TODAY)
 
 
+def _solved(found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None) -> dict[str, SolvedStep]:
+    """Any motor that this plate could stand for, on the load found; a step that is throttled at its share of the flow."""
+    new = found.new
+    assert new is not None
+    throttled = part_flow is PartFlow.THROTTLE
+    shares = np.array([demand.share if throttled else 1.0 for demand in demands])
+
+    def work(*columns: Array) -> tuple[Array, Array, Array, Array, Array]:
+        curve, (speed, volts) = columns[:CURVE], columns[CURVE : len(fixed)]
+        machine, system = curve_and_system(found, *curve)
+        load = Load(machine, speed, system)
+        motor = stacked(new.family, columns[len(fixed) :])
+        supply = Supply(volts, new.plate.frequency_hz)
+        full = run_on(new.family, motor, supply, lambda rpm: load.at_motor_speed(rpm).torque_nm, speed.shape)
+        part = load.at_motor_speed(np.where(np.isnan(full.speed_rpm), speed, full.speed_rpm)).flow * shares
+        if not throttled:
+            ratio = full.speed_rpm / speed
+            return part, machine.pressure_at(part, ratio), full.speed_rpm, full.shaft_power_w, full.input_power_w
+
+        def torque_at(rpm: Array) -> Array:
+            return np.asarray(machine.power_at(part, rpm / speed) / (rpm * RAD_PER_RPM))
+
+        at = run_on(new.family, motor, supply, torque_at, part.shape)
+        ratio = at.speed_rpm / speed
+        return part, machine.pressure_at(part, ratio), at.speed_rpm, at.shaft_power_w, at.input_power_w
+
+    fixed = (*found.curve_inputs, found.speed, found.volts)
+    ids = tuple(demand.id for demand in demands)
+    return solve_steps(ids, work, (*fixed, *new.as_new), How.SOLVED, OVERLOADED)
+
+
 def _on_slip_line(
     found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
 ) -> dict[str, SolvedStep]:
@@ -110,7 +145,7 @@ def _on_slip_line(
         efficiency: Array,
         loss_share: Array,
     ) -> tuple[Array, Array, Array, Array, Array]:
-        machine, system = curve_and_system(flow, pressure, power, place, fixed, found)
+        machine, system = curve_and_system(found, flow, pressure, power, place, fixed)
         ratio = _new_speed_ratio(machine, system, speed, rated_speed, volts, found)
         full = flow_at_speed(machine, system, ratio)
         part = full * shares

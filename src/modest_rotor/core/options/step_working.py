@@ -17,6 +17,10 @@ from modest_rotor.core.working import Ingredient, Working, given
 GENERIC_CURVE = "Generic curve of the kind of wheel: our judgement, no source; moved by the affinity laws, AMCA 201."
 GENERIC_LOSSES = "Loss split of IEEE Std 112 reduced to two terms; efficiency and split: our judgement, no source."
 ELECTRONIC_LOSSES = "Losses of an electronic motor: our judgement, no source."
+FITTED_MOTOR = (
+    "Motor fitted to plate and readings; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6 and 9; typical parameters"
+    " our judgement, no source."
+)
 READ = "As read; the meter's accuracy is common practice."
 SPLIT = "W = P + L (f + (1 − f)(P ÷ P_N)²), L = P_N (1 ÷ η − 1)"
 AT_SPEED = "P = P_found × the generic power curve at q and n over that at the point found, P ∝ n³"
@@ -75,6 +79,38 @@ FORMULAS: dict[How, Formulas] = {
         "Affinity laws, AMCA 201.",
         GENERIC_LOSSES,
     ),
+    How.SOLVED: Formulas(
+        "q where the machine's curve at n meets p = p_0 + k q²",
+        "n at which the new motor's torque, solved by its fields, equals the wheel's",
+        AT_SPEED,
+        "W of the new motor at n, V and f: what its windings, iron and rotor take besides P",
+        GENERIC_CURVE,
+        FITTED_MOTOR,
+    ),
+    How.SOLVED_THROTTLED: Formulas(
+        "q = share × q_found",
+        "n = n_found × n of the fitted motor at q ÷ n of it at q_found",
+        AT_SPEED,
+        "W = W_found × W of the fitted motor at q ÷ W of it at q_found",
+        GENERIC_CURVE,
+        FITTED_MOTOR,
+    ),
+    How.SOLVED_TAP: Formulas(
+        "q where the machine's curve at n meets p = p_0 + k q²",
+        "n = n_found × n of the fitted motor on the tap ÷ n of it on the high tap",
+        AT_SPEED,
+        "W = W_found × W of the fitted motor on the tap ÷ W of it on the high tap",
+        GENERIC_CURVE,
+        FITTED_MOTOR,
+    ),
+    How.ON_DRIVE: Formulas(
+        "q = share × q_found, not below a protected flow",
+        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q²; f = n p ÷ (120 (1 − s))",
+        AT_SPEED,
+        "W = W of the motor at f and V(f), its losses up by 8 %, and the drive's own loss",
+        GENERIC_CURVE,
+        FITTED_MOTOR,
+    ),
     How.COMMANDED: Formulas(
         "q = share × q_found, not below a protected flow",
         "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q²",
@@ -84,6 +120,10 @@ FORMULAS: dict[How, Formulas] = {
         ELECTRONIC_LOSSES,
     ),
 }
+
+
+SOLVED = (How.SOLVED, How.SOLVED_THROTTLED, How.SOLVED_TAP, How.ON_DRIVE)
+"""Ways in which the motor itself was solved."""
 
 
 class StepWorkings(Frozen):
@@ -157,6 +197,19 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
         given("P", "shaft power", "shaft_power", step.shaft_power, "worked out"),
         given("P_N", "rated power", "rated_power", found.plate.rated_power_w, "plate", "plate"),
     )
+    if step.how in SOLVED:
+        return (
+            *own,
+            given("n", "speed", "speed", step.speed, "worked out"),
+            given(
+                "W_found",
+                "input power as found",
+                "input_power",
+                found.input_power,
+                found.input_power_basis,
+                _set(found),
+            ),
+        )
     if motor is None:
         return (
             *own,

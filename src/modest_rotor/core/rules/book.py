@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from modest_rotor.core.assessment import Finding, Severity
-from modest_rotor.core.rules import evidence, protection, safety
+from modest_rotor.core.rules import evidence, fit, protection, safety
 from modest_rotor.core.rules.case import Case
 
 Rule = Callable[[Case], tuple[Finding, ...]]
@@ -25,6 +25,9 @@ RULES: tuple[Rule, ...] = (
     evidence.volts_off_plate,
     evidence.watts_over_volt_amperes,
     evidence.air_power_over_shaft_power,
+    fit.plate_is_doubtful,
+    fit.readings_do_not_fit,
+    fit.machine_does_not_fit,
     evidence.methods_disagree,
     evidence.assumed_no_lift,
 )

@@ -11,6 +11,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.options.compare import OptionsAnswer, Year
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
 
 
@@ -21,6 +22,7 @@ class Case:
     job: Job
     plate: PlateFacts
     motor: TypicalMotor | str
+    fit: MotorFit
     sets: tuple[SetFacts, ...]
     found: FoundMachine | str
     year: Year

@@ -128,7 +128,7 @@ def methods_disagree(case: Case) -> tuple[Finding, ...]:
             "Our own study of simulated motors.",
         )
         for facts in case.sets
-        if facts.chosen and facts.disagreeing
+        if facts.chosen and facts.disagreeing and not case.fit.readings_disagree
     )
 
 

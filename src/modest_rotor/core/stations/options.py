@@ -15,3 +15,6 @@ class OptionCosts(Sheet):
     electronic_cost: Entry | None = asked(
         "cost", "Electronic, fitted", "estimated", "Motor, controls, labour; in the job's currency."
     )
+    drive_cost: Entry | None = asked(
+        "cost", "On a drive, fitted", "estimated", "Drive, motor where it is new, labour; in the job's currency."
+    )

@@ -24,13 +24,18 @@ class Plate(Sheet):
     rated_speed: Entry | None = asked("rated_speed", "Rated speed", "plate", "Full-load speed, on the high tap.")
     frequency: Entry | None = asked("frequency", "Frequency", "plate", "50 or 60 Hz.")
     phases: Literal[1, 3] | None = chosen("Phases")
+    motor_kind: MotorKind | None = chosen(
+        "Kind of motor", "Only where capacitor and phases do not tell it: a start switch, shading rings."
+    )
     run_capacitance: Entry | None = asked(
         "capacitance", "Run capacitor", "plate", "Microfarads on the capacitor's own label."
     )
 
     @property
     def kind(self) -> MotorKind | None:
-        """The kind of motor as far as the plate tells it."""
+        """The kind of motor: as said, or else as far as phases and capacitor tell it."""
+        if self.motor_kind is not None:
+            return self.motor_kind
         if self.phases == 3:
             return MotorKind.THREE_PHASE
         if self.run_capacitance is not None:
@@ -47,6 +52,8 @@ class PlateAnswer(Frozen):
     rated_torque: Result
 
 
+PLATE_SPEED_STEP_RPM = 5.0
+"""Plates are rounded to 5 rpm at the finest, often to 25. Common practice, no source."""
 DEFINITION = "Definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4."
 STANDARD_SLIP_REMARK = "By standard tolerance (NEMA MG 1) a motor's true slip may lie 20 % either side of its plate."
 
@@ -69,6 +76,11 @@ def plate_facts(plate: Plate) -> PlateFacts:
         rated_slip=slip(speed, synchronous) if speed and synchronous else None,
         rated_torque_nm=torque_nm(power, speed) if power and speed else None,
         speed_refusal=refusal,
+        run_capacitance_f=_si(plate.run_capacitance),
+        speed_step_rpm=max(plate.rated_speed.resolution, PLATE_SPEED_STEP_RPM)
+        if plate.rated_speed
+        else PLATE_SPEED_STEP_RPM,
+        current_step_a=plate.rated_current.resolution if plate.rated_current else 0.0,
     )
 
 

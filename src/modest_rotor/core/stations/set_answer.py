@@ -14,16 +14,37 @@ from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
 TYPICAL = "typical of the kind"
-METHOD_LABELS = {Method.WATTS: "By watts", Method.SLIP: "By slip", Method.AMPS: "By amps"}
+METHOD_LABELS = {
+    Method.FITTED: "All together",
+    Method.FITTED_WATTS: "By watts",
+    Method.FITTED_SPEED: "By speed",
+    Method.FITTED_AMPS: "By volts × amps",
+    Method.WATTS: "By watts",
+    Method.SLIP: "Plain slip",
+    Method.AMPS: "Plain amps",
+}
 LOAD_SHEET = "US Department of Energy, Motor Challenge fact sheet on motor load and efficiency (from memory)"
 SCATTER = "Its range is no narrower than simulated motors scatter about the formula: our own study, so optimistic."
 LEAN = "The formula's known lean is taken out and its scatter is the band: our own study of simulated motors, so optimistic."
+FITTED_REMARK = (
+    "Its band comes from the cloud of motors that plate and readings allow: our own study, simulated, so optimistic."
+)
+FITTED_SOURCE = (
+    "The motor's own equations (Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6 and 9) with parameters fitted to plate"
+    " and readings; typical parameters our judgement, no source."
+)
+FITTED_METHODS = (Method.FITTED, Method.FITTED_WATTS, Method.FITTED_SPEED, Method.FITTED_AMPS)
 FORMULAS = {
+    Method.FITTED: "P of the motor that agrees best with the plate and every reading, at n, V and its temperature",
+    Method.FITTED_WATTS: "P = W η(n, V), η of the fitted motor",
+    Method.FITTED_SPEED: "P(n, V, temperature) of the fitted motor",
+    Method.FITTED_AMPS: "P = V I λ η, λ and η of the fitted motor at n and V (× √3 with three phases)",
     Method.WATTS: "the shaft power P whose input P + L (f + (1 − f)(P ÷ P_N)²) is W, with L = P_N (1 ÷ η − 1)",
     Method.SLIP: "load = (n_s − n) ÷ (n_s − n_N) × (V ÷ V_N)²",
     Method.AMPS: "load = I ÷ I_N × V ÷ V_N",
 }
 SOURCES = {
+    **dict.fromkeys(FITTED_METHODS, FITTED_SOURCE),
     Method.WATTS: "Input–output with a two-term loss split (IEEE Std 112, reduced); efficiency: our judgement, no source.",
     Method.SLIP: f"{LOAD_SHEET}, slip method with volts compensation.",
     Method.AMPS: f"{LOAD_SHEET}, line-current method.",
@@ -119,13 +140,15 @@ def _method(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> MethodA
 
 def _method_result(method: LoadByMethod, label: str, facts: SetFacts, plate: PlateFacts) -> Result:
     assert method.formula_load is not None
-    by_watts = method.method is Method.WATTS
+    by_watts, fitted = method.method is Method.WATTS, method.method in FITTED_METHODS
     corrected = method.shaft_power and plate.rated_power_w
     value = method.shaft_power.value / plate.rated_power_w if corrected else method.formula_load  # type: ignore[union-attr, operator]
     shares = method.shaft_power.shares() if method.shaft_power else {}
     three_phase = plate.kind is MotorKind.THREE_PHASE
     remarks = (
-        (() if three_phase else (SCATTER,))
+        (FITTED_REMARK,)
+        if fitted
+        else (() if three_phase else (SCATTER,))
         if by_watts
         else (f"The plain formula gives {100 * method.formula_load:.0f} %. {LEAN}",)
     )
@@ -164,6 +187,8 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
         if running.voltage and plate.rated_voltage_v
         else []
     )
+    if method.method in FITTED_METHODS:
+        return _fitted_ingredients(method.method, facts, plate)
     if method.method is Method.SLIP:
         synchronous = plate.synchronous_speed_rpm or 0.0
         return (
@@ -181,6 +206,34 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
         *read("W", "input power", "input_power", running.input_power),
         *printed("P_N", "rated power", "rated_power", plate.rated_power_w),
         *motor_ingredients(motor),
+    )
+
+
+def _fitted_ingredients(method: Method, facts: SetFacts, plate: PlateFacts) -> tuple[Ingredient, ...]:
+    running = facts.running
+    wanted = {
+        "n": ("speed", "speed", running.speed),
+        "V": ("volts", "voltage", running.voltage),
+        "W": ("input power", "input_power", running.input_power if method is not Method.FITTED_AMPS else None),
+        "I": ("line amps", "current", running.current if method is not Method.FITTED_WATTS else None),
+    }
+    if method is Method.FITTED_SPEED:
+        del wanted["W"], wanted["I"]
+    read = tuple(
+        given(symbol, label, quantity, value, "measured", facts.title)
+        for symbol, (label, quantity, value) in wanted.items()
+        if value
+    )
+    printed = (
+        ("P_N", "rated power", "rated_power", plate.rated_power_w),
+        ("n_N", "rated speed", "rated_speed", plate.rated_speed_rpm),
+        ("I_N", "full-load amps", "rated_current", plate.rated_current_a),
+        ("V_N", "rated volts", "rated_voltage", plate.rated_voltage_v),
+        ("C", "run capacitor", "capacitance", plate.run_capacitance_f),
+    )
+    return (
+        *read,
+        *(given(symbol, label, name, value, "plate", "plate") for symbol, label, name, value in printed if value),
     )
 
 
@@ -230,11 +283,17 @@ def _shaft_power(facts: SetFacts) -> Result:
         "Shaft power",
         "shaft_power",
         facts.shaft_power,
-        "the best single method for this case; methods that share meters are not averaged",
+        _taken_by(facts.chosen.method),
         ingredients,
         "Our own study of simulated motors; choice of method common practice.",
         tuple(remarks),
     )
+
+
+def _taken_by(method: Method) -> str:
+    if method is Method.FITTED:
+        return "the fitted motor with every reading, weighed with flow × pressure ÷ efficiency where both were read"
+    return "the best single method for this case; methods that share meters are not averaged"
 
 
 def _load_waits(facts: SetFacts) -> Phrase:

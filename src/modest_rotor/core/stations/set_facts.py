@@ -3,20 +3,27 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify import load
 from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
+from modest_rotor.core.identify.fitted_load import doubted, machine_side_power, with_machine_side
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.identify.motor import PlateFacts
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, generic_shape
+from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit
 from modest_rotor.core.stations.readings import ReadingSet
 
 THIS_MOTOR = "this motor"
+OFF_BEST, GENERIC_SHARE = 0.95, 0.20
+"""Efficiency of a machine somewhere about its best point over its best one, and the standard deviation of a generic
+machine's, as a share. Our judgement, no source."""
+DISAGREEMENT_SHARE = 0.10
+"""By how much the band opens while plate and readings disagree, standard deviation as a share. Our judgement, no source."""
 
 
 @dataclass(frozen=True)
@@ -26,6 +33,9 @@ class SetFacts:
     :param pressure: total external static pressure of a fan, or differential of a pump, Pa.
     :param one_sided: whether a fan's pressure was read on one side only.
     :param disagreeing: trusted methods whose ranges do not touch that of the chosen one.
+    :param tap_name: the lower tap that was live, by the name under which a fit knows it.
+    :param motor_side: shaft power by the fitted motor alone, W.
+    :param machine_side: shaft power that flow and pressure ask for, W.
     """
 
     id: str
@@ -41,6 +51,9 @@ class SetFacts:
     disagreeing: tuple[LoadByMethod, ...]
     shaft_power: Estimate | None
     above_synchronous: bool
+    tap_name: str | None = None
+    motor_side: Estimate | None = None
+    machine_side: Estimate | None = None
 
     @property
     def title(self) -> str:
@@ -48,8 +61,10 @@ class SetFacts:
         return f"set {self.number}, {self.name}" if self.name else f"set {self.number}"
 
 
-def set_facts(reading: ReadingSet, number: int, plate: PlateFacts, wheel: Wheel | None) -> SetFacts:
-    """Read one set by its meters and work out the load by every method."""
+def set_facts(
+    reading: ReadingSet, number: int, plate: PlateFacts, wheel: Wheel | None, fit: MotorFit | None = None
+) -> SetFacts:
+    """Read one set by its meters and work out the load by every method; by the fitted motor where there is one."""
 
     def by_meter(entry: Entry | None, quantity: str) -> Estimate | None:
         return read_by_meter(entry, quantity, f"{quantity}, set {number}") if entry else None
@@ -66,9 +81,17 @@ def set_facts(reading: ReadingSet, number: int, plate: PlateFacts, wheel: Wheel 
     methods = _methods(running, plate)
     if above:
         methods = tuple(_withheld_above(method) for method in methods)
-    chosen = load.best_of(methods)
-    disagreeing = load.disagreement(chosen, methods) if chosen else ()
     pressure, one_sided = _pressure(reading, wheel, by_meter)
+    flow = by_meter(reading.flow(wheel), "water_flow" if wheel is Wheel.PUMP else "airflow")
+    machine_side = _machine_side(wheel, flow, pressure)
+    together = None if above else _fitted(reading, plate, fit, machine_side)
+    if together is not None:
+        ways, whole = together
+        chosen: LoadByMethod | None = whole
+        methods = (*ways, *(doubted(method) for method in methods if method.method is not Method.WATTS))
+    else:
+        chosen = load.best_of(methods)
+    disagreeing = load.disagreement(chosen, methods) if chosen else ()
     return SetFacts(
         id=reading.id,
         number=number,
@@ -77,13 +100,42 @@ def set_facts(reading: ReadingSet, number: int, plate: PlateFacts, wheel: Wheel 
         running=running,
         pressure=pressure,
         one_sided=one_sided,
-        flow=by_meter(reading.flow(wheel), "water_flow" if wheel is Wheel.PUMP else "airflow"),
+        flow=flow,
         methods=methods,
         chosen=chosen,
         disagreeing=disagreeing,
         shaft_power=load.widened(chosen, disagreeing) if chosen else None,
         above_synchronous=above,
+        tap_name=LOWER_TAPS.get(reading.tap) if reading.tap else None,
+        motor_side=_motor_side(reading, fit) if together else None,
+        machine_side=machine_side,
     )
+
+
+def _fitted(
+    reading: ReadingSet, plate: PlateFacts, fit: MotorFit | None, machine: Estimate | None
+) -> tuple[tuple[LoadByMethod, ...], LoadByMethod] | None:
+    """The ways through the fitted motor, and the value that uses all of them and the machine; nothing without a fit."""
+    found = fit.load_of(reading.id) if fit else ()
+    if fit is None or not found or found[-1].shaft_power is None or not plate.rated_power_w:
+        return None
+    *ways, whole = found
+    if fit.readings_disagree or fit.plate_is_doubtful:
+        assert whole.shaft_power is not None
+        spread = DISAGREEMENT_SHARE * whole.shaft_power.value
+        whole = replace(whole, shaft_power=whole.shaft_power.with_part("readings disagree", spread))
+    return tuple(ways), with_machine_side(whole, machine, plate.rated_power_w)
+
+
+def _motor_side(reading: ReadingSet, fit: MotorFit | None) -> Estimate | None:
+    found = fit.load_of(reading.id) if fit else ()
+    return found[-1].shaft_power if found else None
+
+
+def _machine_side(wheel: Wheel | None, flow: Estimate | None, pressure: Estimate | None) -> Estimate | None:
+    if wheel is None:
+        return None
+    return machine_side_power(flow, pressure, OFF_BEST * generic_shape(wheel).best_efficiency, GENERIC_SHARE)
 
 
 def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:

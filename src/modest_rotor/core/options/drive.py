@@ -1,0 +1,121 @@
+"""A three-phase motor on a drive: the motor that is there, or a new one where the old is single-phase."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from functools import lru_cache
+
+import numpy as np
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.estimate import Array, measured
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.identify.fit import FittedMotor, fit_motor
+from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from modest_rotor.core.options.contract import CURVE, Demand, How, OptionKind, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
+from modest_rotor.core.physics.drive import LINEAR, Drive, Rectifier, drive_input
+from modest_rotor.core.physics.load import Load
+from modest_rotor.core.stations.duty import PartFlow
+
+DRIVE_SCATTER = measured(1.0, **{"losses of drives": 0.15})
+"""How far the losses of real drives scatter about the typical ones. Our judgement, no source."""
+NEW_MOTOR_SLIP = 0.04
+"""Rated slip of a new three-phase motor of a few kilowatts or less. Common practice, no source."""
+NEW_MOTOR_VOLTS = 230.0
+LEAST_HZ_SHARE = 0.2
+"""Share of base frequency below which a motor that cools itself is not run for long. Common practice, no source."""
+WAITS = "waits for the plate: rated power, volts, speed, frequency and phases"
+
+
+class OnDrive:
+    """A three-phase motor on a drive that gives at each step the flow asked for."""
+
+    kind = OptionKind.DRIVE
+    title = "Three-phase on a drive"
+    series = "violet"
+
+    def solve(
+        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
+    ) -> tuple[SolvedStep, ...]:
+        """The hertz that give each step its flow, and the watts that drive and motor take; never below a protected flow."""
+        motor = _motor(found)
+        if motor is None:
+            return tuple(SolvedStep(demand.id, note=WAITS) for demand in demands)
+        shares = np.array([max(demand.share, demand.floor) for demand in demands])
+        own = found.plate.kind is MotorKind.THREE_PHASE
+        drive = _drive(motor, single_phase=not own)
+        line_v, poles = float(motor.plate.rated_voltage_v or 0), int(motor.plate.poles or 0)
+
+        def work(*columns: Array) -> tuple[Array, Array, Array, Array, Array]:
+            curve, (speed, scatter) = columns[:CURVE], columns[CURVE : len(fixed)]
+            machine, system = curve_and_system(found, *curve)
+            part = curve[0] * shares
+            rpm, reached = Load(machine, speed, system).at_flow(part)
+            rpm = np.where(reached, rpm, np.nan)
+            shaft = machine.power_at(part, rpm / speed)
+            machines = stacked(motor.family, columns[len(fixed) :])
+            at, _ = driven_at(machines, drive, rpm, shaft / (rpm * RAD_PER_RPM), poles, part.shape)
+            taken = drive_input(drive, at, line_v)
+            watts = at.input_power_w + scatter * (taken.input_power_w - at.input_power_w)
+            return part, system.pressure_at(part), rpm, shaft, watts
+
+        fixed = (*found.curve_inputs, found.speed, DRIVE_SCATTER)
+        estimates = motor.estimates if own else motor.as_new
+        ids = tuple(demand.id for demand in demands)
+        outside = "the motor on its drive would not carry this flow"
+        solved = solve_steps(ids, work, (*fixed, *estimates), How.ON_DRIVE, outside)
+        return tuple(_noted(solved[demand.id], demand, motor) for demand in demands)
+
+    def motor(self, found: FoundMachine) -> TypicalMotor | None:
+        """None: its watts rest on a motor solved at each frequency."""
+        return None
+
+
+def _motor(found: FoundMachine) -> FittedMotor | None:
+    plate = found.plate
+    if plate.kind is MotorKind.THREE_PHASE:
+        return found.own
+    if not (plate.rated_power_w and plate.frequency_hz and plate.synchronous_speed_rpm and plate.poles):
+        return None
+    try:
+        return _new_motor(plate.rated_power_w, plate.frequency_hz, plate.poles, plate.synchronous_speed_rpm)
+    except OutsideValidity:
+        return None
+
+
+@lru_cache(maxsize=64)
+def _new_motor(power_w: float, frequency_hz: float, poles: int, synchronous_rpm: float) -> FittedMotor:
+    """A typical three-phase motor of a rating; a pure function of it, kept because many jobs ask for the same."""
+    speed = synchronous_rpm * (1 - NEW_MOTOR_SLIP)
+    torque = power_w / (speed * RAD_PER_RPM)
+    kind, volts = MotorKind.THREE_PHASE, NEW_MOTOR_VOLTS
+    return fit_motor(
+        PlateFacts(kind, power_w, volts, None, speed, frequency_hz, poles, synchronous_rpm, NEW_MOTOR_SLIP, torque)
+    )
+
+
+def _drive(motor: FittedMotor, single_phase: bool) -> Drive:
+    plate = motor.plate
+    assert plate.rated_power_w and plate.rated_voltage_v and plate.frequency_hz and plate.rated_slip
+    amps = plate.rated_current_a or plate.rated_power_w / (0.6 * np.sqrt(3) * plate.rated_voltage_v)
+    rectifier = Rectifier.SINGLE_PHASE if single_phase else Rectifier.THREE_PHASE
+    return Drive(
+        plate.rated_power_w,
+        float(amps),
+        plate.frequency_hz,
+        plate.rated_voltage_v,
+        exponent=LINEAR,
+        rectifier=rectifier,
+    )
+
+
+def _noted(step: SolvedStep, demand: Demand, motor: FittedMotor) -> SolvedStep:
+    notes = []
+    if demand.floor > demand.share:
+        notes.append("held at the protected flow")
+    synchronous = motor.plate.synchronous_speed_rpm or 0.0
+    if step.speed and step.speed.value < LEAST_HZ_SHARE * synchronous:
+        notes.append("below a fifth of its speed a motor that cools itself overheats: set a floor")
+    return replace(step, note="; ".join(filter(None, [step.note, *notes])))

@@ -1,0 +1,94 @@
+"""The motor of today solved where nothing was read: throttled along its curve, or on a lower tap."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from modest_rotor.core.estimate import Array, exactly, measured
+from modest_rotor.core.identify.candidate import usual_tap
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.options.contract import CURVE, Demand, How, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
+from modest_rotor.core.physics.load import Load
+from modest_rotor.core.physics.supply import Supply
+
+TAP_ASSUMED = "low tap not read: its extra turns are assumed, so the band is wide"
+TAP_UNREAD = "a usual low tap would not carry this load: waits for a set of readings on the lower tap"
+TAP_SOLVED = "solved from the fitted motor: speed and watts were not both read on this tap"
+
+
+def solved_throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, SolvedStep]:
+    """Each step with the damper holding its flow: the fitted motor finds its own speed there.
+
+    Speed and watts found are measured; only their change along the curve is taken from the motor.
+    """
+    own = found.own
+    assert own is not None
+    shares = np.array([1.0, *(demand.share for demand in demands)])
+
+    def work(*columns: Array) -> tuple[Array, Array, Array, Array, Array]:
+        curve, (speed, watts, volts) = columns[:CURVE], columns[CURVE : len(fixed)]
+        machine, _ = curve_and_system(found, *curve)
+        part = curve[0] * shares
+        motor = stacked(own.family, columns[len(fixed) :])
+        supply = Supply(volts, own.plate.frequency_hz)
+
+        def torque_at(rpm: Array) -> Array:
+            return np.asarray(machine.power_at(part, rpm / speed) / (rpm * RAD_PER_RPM))
+
+        at = run_on(own.family, motor, supply, torque_at, part.shape)
+        rpm = speed * at.speed_rpm[:, 1:] / at.speed_rpm[:, :1]
+        power = machine.power_at(part[:, 1:], rpm / speed)
+        taken = watts * at.input_power_w[:, 1:] / at.input_power_w[:, :1]
+        return part[:, 1:], machine.pressure_at(part[:, 1:], rpm / speed), rpm, power, taken
+
+    fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts)
+    ids = tuple(demand.id for demand in demands)
+    outside = "the damper would shut beyond the generic curve, or the motor would not carry it"
+    solved = solve_steps(ids, work, (*fixed, *own.estimates), How.SOLVED_THROTTLED, outside)
+    return {
+        name: SolvedStep(**{**step.__dict__, "note": step.note or "throttled; the motor finds its speed"})
+        for name, step in solved.items()
+    }
+
+
+def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None:
+    """A lower tap of the fitted motor on the same system; nothing where the motor has no such tap or was not fitted.
+
+    :param tap: its name; where no reading on it taught its extra turns, they are taken as usual.
+    """
+    own = found.own
+    if own is None or own.plate.kind is not MotorKind.SPLIT_CAPACITOR:
+        return None
+    read = tap in own.family.index
+    usual = usual_tap(tap)
+    log_turns = exactly(0.0) if read else measured(0.0, **{f"extra turns of the {tap}": usual.spread})
+
+    def work(*columns: Array) -> tuple[Array, Array, Array, Array, Array]:
+        curve, (speed, watts, volts, off) = columns[:CURVE], columns[CURVE : len(fixed)]
+        machine, system = curve_and_system(found, *curve)
+        numbers = np.stack(np.broadcast_arrays(*columns[len(fixed) :]), axis=-1)
+        motor = stacked(own.family, columns[len(fixed) :])
+        load = Load(machine, speed, system)
+        turns = own.family.tap(tap, numbers) if read else usual.turns * np.exp(off)
+        line = own.family.tap_in_line(numbers) if read else 0.5 + 0 * turns
+        lower = Supply(volts, own.plate.frequency_hz, tap=turns, tap_in_line=line)
+        high = Supply(volts, own.plate.frequency_hz)
+
+        def torque_at(rpm: Array) -> Array:
+            return np.asarray(load.at_motor_speed(rpm).torque_nm)
+
+        slow = run_on(own.family, motor, lower, torque_at, speed.shape)
+        fast = run_on(own.family, motor, high, torque_at, speed.shape)
+        rpm = speed * slow.speed_rpm / fast.speed_rpm
+        point = load.at_motor_speed(rpm)
+        taken = watts * slow.input_power_w / fast.input_power_w
+        return point.flow, point.pressure, rpm, point.machine_power_w, taken
+
+    fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts, log_turns)
+    outside = "the fitted motor would not run on this tap" if read else TAP_UNREAD
+    solved = solve_steps((step_id,), work, (*fixed, *own.estimates), How.SOLVED_TAP, outside)
+    step = solved[step_id]
+    note = step.note or (TAP_SOLVED if read else TAP_ASSUMED)
+    return SolvedStep(**{**step.__dict__, "note": note})

@@ -1,0 +1,111 @@
+"""Motors solved at the duty steps: where a motor runs on a load, with every number a column of scenarios."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+import numpy as np
+import numpy.typing as npt
+
+from modest_rotor.core.estimate import Array
+from modest_rotor.core.identify.candidate import Candidates
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.physics.drive import Drive, output_voltage
+from modest_rotor.core.physics.motor_point import MotorPoint
+from modest_rotor.core.physics.operating_point import LEAST_SLIP, InductionMotor
+from modest_rotor.core.physics.roots import crossing
+from modest_rotor.core.physics.supply import Supply
+
+FARTHEST_SLIP, SWITCHED_SLIP = 0.35, 0.25
+"""Slips up to which a running point is sought: beyond lie pull-out, or the start switch."""
+HALVINGS, SECANTS, SECOND_GUESS = 4, 7, 0.8
+SETTLED, UNBALANCED = 1e-9, 1e-6
+"""Relative step at which a search ends, and the torque left over beyond which a point is none."""
+RAD_PER_RPM = np.pi / 30
+
+
+def stacked(family: Candidates, numbers: tuple[Array, ...]) -> InductionMotor:
+    """The motors of scenarios, from one ``(scenarios, 1)`` column for each number; parameters of shape ``(scenarios, 1)``."""
+    return family.motor(np.stack(np.broadcast_arrays(*numbers[: family.count]), axis=-1))
+
+
+def run_on(
+    family: Candidates,
+    motor: InductionMotor,
+    supply: Supply,
+    torque_at: Callable[[Array], Array],
+    shape: tuple[int, ...],
+) -> MotorPoint:
+    """Where motors run on loads whose torque is known at every speed; NaN where a motor does not carry its load.
+
+    :param torque_at: takes speed in rpm, shape ``(scenarios, steps)``, and returns the load's torque in N·m.
+    :param shape: ``(scenarios, steps)``.
+    """
+
+    def surplus(slip: Array) -> Array:
+        at = motor.at_slip(supply, _within(slip, top))
+        return np.asarray(at.torque_nm - torque_at(at.speed_rpm))
+
+    top = SWITCHED_SLIP if family.plate.kind is MotorKind.SINGLE_PHASE else FARTHEST_SLIP
+    slip = _search(surplus, (family.plate.rated_slip or top / 4) + np.zeros(shape), top)
+    at = motor.at_slip(supply, slip)
+    return _masked(at, (slip < top) & _balanced(at.torque_nm, torque_at(at.speed_rpm)))
+
+
+def driven_at(
+    motor: InductionMotor, drive: Drive, speed_rpm: Array, torque_nm: Array, poles: int, shape: tuple[int, ...]
+) -> tuple[MotorPoint, Array]:
+    """A motor on a drive at a wanted speed and torque, and the hertz for it; NaN where its volts do not carry the load.
+
+    :param speed_rpm: ``(scenarios, steps)``. :param torque_nm: the same.
+    """
+
+    def supply(slip: Array) -> Supply:
+        frequency = speed_rpm * poles / 120 / (1 - slip)
+        return Supply(output_voltage(drive, frequency), frequency)
+
+    def surplus(slip: Array) -> Array:
+        slip = _within(slip, FARTHEST_SLIP)
+        return np.asarray(motor.at_slip(supply(slip), slip).torque_nm - torque_nm)
+
+    slip = _search(surplus, 0.05 + np.zeros(shape), FARTHEST_SLIP)
+    at = motor.at_slip(supply(slip), slip)
+    sound = (slip < FARTHEST_SLIP) & _balanced(at.torque_nm, torque_nm)
+    return _masked(at, sound), speed_rpm * poles / 120 / (1 - slip)
+
+
+def _search(surplus: Callable[[Array], Array], start: Array, top: float) -> Array:
+    """Slip at which the surplus is nothing: by secants from near rated slip, and where those fail inside a bracket."""
+    before, now = start, start * SECOND_GUESS
+    f_before, f_now = surplus(before), surplus(now)
+    for _ in range(SECANTS):
+        step = f_now - f_before
+        trial = now - f_now * (now - before) / np.where(step == 0, 1.0, step)
+        trial = _within(np.where(step == 0, now, trial), top)
+        before, f_before, now = now, f_now, trial
+        f_now = surplus(now)
+        if np.nanmax(np.abs(now - before) / now) < SETTLED:
+            return now
+    low, high = np.full(start.shape, LEAST_SLIP), np.full(start.shape, top)
+    for _ in range(HALVINGS):
+        middle = np.sqrt(low * high)  # slips of interest span two decades
+        over = surplus(middle) > 0
+        low, high = np.where(over, low, middle), np.where(over, middle, high)
+    return _within(crossing(surplus, low, high), top)
+
+
+def _balanced(given: Array, taken: Array) -> npt.NDArray[np.bool_]:
+    return np.asarray(np.abs(given - taken) < UNBALANCED * np.abs(given) + 1e-9)
+
+
+def _within(slip: Array, top: float) -> Array:
+    """A slip that a motor can be asked for; a search that has lost its bracket is told apart afterwards."""
+    return np.clip(np.where(np.isnan(slip), top, slip), LEAST_SLIP / 4, top)
+
+
+def _masked(at: MotorPoint, sound: npt.NDArray[np.bool_]) -> MotorPoint:
+    def kept(value: Array) -> Array:
+        return np.where(sound, value, np.nan)
+
+    changed = {name: kept(value) for name, value in vars(at).items() if name != "losses_w"}
+    return MotorPoint(**changed, losses_w={name: kept(value) for name, value in at.losses_w.items()})

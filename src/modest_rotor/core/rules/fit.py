@@ -1,0 +1,86 @@
+"""Do plate, readings and machine fit a motor that somebody makes? What the fitted motor says of the evidence."""
+
+from __future__ import annotations
+
+from modest_rotor.core.assessment import Finding, Severity
+from modest_rotor.core.identify.doubt import FARTHEST_MISFIT
+from modest_rotor.core.job import Station
+from modest_rotor.core.phrase import figure
+from modest_rotor.core.rules.case import Case
+
+STUDY = "Our own study of simulated motors, benchmarks/estimation.py."
+MOST_CULPRITS = 2
+
+
+def plate_is_doubtful(case: Case) -> tuple[Finding, ...]:
+    """No motor that somebody makes carries this plate."""
+    fit = case.fit
+    if not fit.plate_is_doubtful:
+        return ()
+    told = _culprits(case) or "Power, volts, amps and speed are each possible; together they are not."
+    return (
+        Finding(
+            rule="plate_is_doubtful",
+            severity=Severity.CAUTION,
+            station=Station.PLATE,
+            sentence=("Hardly any motor is made that would carry this plate.",),
+            action=f"{told} Look at the plate again; what was typed is kept, and the bands are opened.",
+            source=STUDY,
+        ),
+    )
+
+
+def readings_do_not_fit(case: Case) -> tuple[Finding, ...]:
+    """The readings are none that the plate's motor shows at any load."""
+    if case.fit.plate_is_doubtful or not case.fit.readings_disagree:
+        return ()
+    told = (
+        _culprits(case) or "A figure read off the plate, the tap, a meter's range, a cold motor, a weak run capacitor."
+    )
+    return (
+        Finding(
+            rule="readings_do_not_fit",
+            severity=Severity.CAUTION,
+            station=Station.READINGS,
+            sentence=(
+                "The motor of this plate shows readings like these at no load: one of them, or the motor, is not right.",
+            ),
+            action=f"Likeliest first: {told} All readings are kept, and the bands are opened.",
+            source=STUDY,
+        ),
+    )
+
+
+def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
+    """Shaft power by the motor and by flow and pressure lie too far apart for both to be right.
+
+    Where flow × pressure alone is more than the motor gives, another rule says so already.
+    """
+    return tuple(
+        Finding(
+            rule="machine_does_not_fit",
+            severity=Severity.CAUTION,
+            station=Station.READINGS,
+            sentence=(
+                f"In {facts.title} flow and pressure ask for ",
+                figure("shaft_power", facts.machine_side),
+                " at the shaft; the motor gives ",
+                figure("shaft_power", facts.motor_side),
+                ".",
+            ),
+            action="Look for a fouled wheel, a static tap that misses part of the pressure, a slipping belt, or a kind of wheel other than typed.",
+            source=STUDY,
+        )
+        for facts in case.sets
+        if facts.machine_side
+        and facts.motor_side
+        and facts.flow
+        and facts.pressure
+        and facts.flow.value * facts.pressure.value < facts.motor_side.value
+        and abs(facts.machine_side.value - facts.motor_side.value)
+        > FARTHEST_MISFIT * (facts.machine_side - facts.motor_side).standard
+    )
+
+
+def _culprits(case: Case) -> str:
+    return " ".join(dict.fromkeys(culprit.sentence for culprit in case.fit.culprits[:MOST_CULPRITS]))

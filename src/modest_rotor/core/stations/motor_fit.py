@@ -1,0 +1,148 @@
+"""The motor fitted to a job's plate and readings: a value that is worked out once and passed in."""
+
+from __future__ import annotations
+
+import hashlib
+from dataclasses import dataclass
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.candidate import lacks
+from modest_rotor.core.identify.doubt import (
+    ORDINARY_COST,
+    SMALLEST_CHANCE,
+    Culprit,
+    chance_of_readings,
+    plate_culprits,
+    reading_culprits,
+)
+from modest_rotor.core.identify.fit import FittedMotor, fit_motor
+from modest_rotor.core.identify.fitted_load import fitted_methods
+from modest_rotor.core.identify.load import LoadByMethod
+from modest_rotor.core.identify.meters import RECTANGULAR
+from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.identify.next_reading import Needle, worth
+from modest_rotor.core.identify.rows import Reading
+from modest_rotor.core.physics.induction import synchronous_speed_rpm
+from modest_rotor.core.stations.readings import ReadingSet, SpeedTap
+
+LOWER_TAPS = {SpeedTap.MEDIUM: "medium tap", SpeedTap.LOW: "low tap"}
+TACHOMETER_SD_RPM = 0.51
+
+
+@dataclass(frozen=True)
+class MotorFit:
+    """The fitted motor of a job, or why there is none.
+
+    :param key: names the plate and readings it came from.
+    :param bare: fitted to the plate and the speeds alone; a new motor of the same plate is as uncertain.
+    :param full: fitted to every reading.
+    :param loads: the load of each set of readings by every way through the fitted motor, by the set's id; the last of them
+        uses all readings.
+    :param refusal: why the plate was not fitted, when it was not.
+    :param culprits: what, taken as wrong, would let plate and readings agree; empty while they do.
+    :param refining: whether it was made for an earlier plate or earlier readings, and a new one is on its way.
+    """
+
+    key: str
+    bare: FittedMotor | None = None
+    full: FittedMotor | None = None
+    loads: tuple[tuple[str, tuple[LoadByMethod, ...]], ...] = ()
+    refusal: str | None = None
+    culprits: tuple[Culprit, ...] = ()
+    refining: bool = False
+
+    def load_of(self, set_id: str) -> tuple[LoadByMethod, ...]:
+        """The ways of one set; empty where it says nothing of the motor."""
+        return dict(self.loads).get(set_id, ())
+
+    def worth_of_next(self, set_id: str) -> dict[Needle, tuple[Estimate, Estimate]]:
+        """Shaft power now and after each reading that one set still lacks, W; empty where nothing is fitted to the set."""
+        places = [name for name, _ in self.loads]
+        if self.full is None or set_id not in places:
+            return {}
+        place = places.index(set_id)
+        return worth(self.full, place, self.full.agreement.readings[place])
+
+    @property
+    def plate_is_doubtful(self) -> bool:
+        """Whether the plate in itself is one that nobody prints."""
+        return self.bare is not None and self.bare.cost > ORDINARY_COST
+
+    @property
+    def readings_disagree(self) -> bool:
+        """Whether the readings do not go with the plate's motor."""
+        return bool(self.full and self.bare and chance_of_readings(self.full, self.bare) < SMALLEST_CHANCE)
+
+
+def fit_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...]) -> tuple[tuple[str, Reading], ...]:
+    """The sets that say something of the motor, as readings of a fit, each with its id."""
+    found = []
+    for number, read in enumerate(sets, 1):
+        reading = _reading(plate, read, number)
+        if reading is not None:
+            found.append((read.id, reading))
+    return tuple(found)
+
+
+def fit_key(plate: PlateFacts, sets: tuple[ReadingSet, ...]) -> str:
+    """A name for a plate and its readings: what has the same name has the same fit."""
+    told = repr((plate, fit_readings(plate, sets)))
+    return hashlib.sha256(told.encode()).hexdigest()[:16]
+
+
+def fit_plate_and_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...]) -> MotorFit:
+    """Fit the motor of a plate to all sets of readings; where it cannot be fitted, say why."""
+    key = fit_key(plate, sets)
+    lacking = lacks(plate)
+    if lacking:
+        return MotorFit(key, refusal=f"waits for {' and '.join(lacking)} on the plate")
+    named = fit_readings(plate, sets)
+    readings = tuple(reading for _, reading in named)
+    try:
+        bare = fit_motor(plate, tuple(_speed_alone(reading) for reading in readings))
+        full = fit_motor(plate, tuple(_sound(reading) for reading in readings)) if readings else bare
+    except OutsideValidity as refusal:
+        return MotorFit(key, refusal=refusal.sentence)
+    loads = tuple((set_id, fitted_methods(bare, full, place, reading)) for place, (set_id, reading) in enumerate(named))
+    fit = MotorFit(key, bare, full, loads)
+    culprits: tuple[Culprit, ...] = ()
+    if fit.plate_is_doubtful:
+        culprits = plate_culprits(plate)
+    elif fit.readings_disagree:
+        culprits = reading_culprits(plate, tuple(_sound(reading) for reading in readings))
+    return MotorFit(key, bare, full, loads, culprits=culprits)
+
+
+def _reading(plate: PlateFacts, read: ReadingSet, number: int) -> Reading | None:
+    speed = read.speed.si if read.speed else None
+    if plate.frequency_hz is None or plate.rated_voltage_v is None or plate.poles is None:
+        return None
+    if speed is not None and not 0 < speed < synchronous_speed_rpm(plate.frequency_hz, plate.poles):
+        return None
+    current, watts = (entry.si if entry and entry.si > 0 else None for entry in (read.current, read.input_power))
+    if speed is None and current is None and watts is None:
+        return None
+    voltage = read.voltage.si if read.voltage and read.voltage.si > 0 else plate.rated_voltage_v
+    return Reading(
+        name=f"set {number}",
+        voltage=voltage,
+        frequency=plate.frequency_hz,
+        tap=LOWER_TAPS.get(read.tap) if read.tap else None,
+        speed=speed,
+        current=current,
+        input_power=watts,
+        speed_sd=(TACHOMETER_SD_RPM**2 + ((read.speed.resolution if read.speed else 0.0) / RECTANGULAR) ** 2) ** 0.5,
+        current_sd=(read.current.resolution if read.current else 0.0) / RECTANGULAR,
+        input_sd=(read.input_power.resolution if read.input_power else 0.0) / RECTANGULAR,
+        regulated=read.tap is SpeedTap.REGULATED,
+    )
+
+
+def _speed_alone(reading: Reading) -> Reading:
+    return reading.with_only_speed()
+
+
+def _sound(reading: Reading) -> Reading:
+    """Behind a regulator the waveform is cut and volts are doubtful: such a set teaches nothing of the motor itself."""
+    return reading.with_only_speed() if reading.regulated else reading
