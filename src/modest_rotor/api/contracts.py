@@ -94,6 +94,7 @@ class Draft(BaseModel):
     path: str = Field(max_length=120)
     text: Words = Field(max_length=4000)
     units: UnitSystem = "si"
+    refined: bool = Field(default=False, description="whether to wait for the motor to be fitted to the draft")
 
 
 class Preview(BaseModel):

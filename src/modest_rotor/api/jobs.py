@@ -19,7 +19,6 @@ from modest_rotor.api.contracts import (
     Words,
     view,
 )
-from modest_rotor.core.assess import assess
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
 from modest_rotor.core.entry import Entry
@@ -27,6 +26,7 @@ from modest_rotor.core.errors import ChangeRefused, Refusal
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
+from modest_rotor.store.fits import assess_job, assess_on_last_fit
 
 router = APIRouter(prefix="/api", tags=["jobs"])
 
@@ -82,14 +82,15 @@ def history(job_id: int) -> list[Change]:
 @router.post("/jobs/{job_id}/preview")
 @with_connection
 def preview(job_id: int, draft: Draft) -> Preview:
-    """What would follow from a draft; nothing is saved."""
+    """What would follow from a draft; nothing is saved. At once, on the motor as last fitted, unless ``refined`` is asked."""
     job = jobs.load(job_id).job
     try:
         after = read_for(job, draft.path, draft.text, draft.units)
         changed = with_change(job, draft.path, after)
     except Refusal as refusal:
         return Preview(problem=Problem(field=draft.path, sentence=refusal.sentence))
-    return Preview(entry=after if isinstance(after, Entry) else None, assessment=assess(changed))
+    assessment = assess_job(changed) if draft.refined else assess_on_last_fit(changed, job)
+    return Preview(entry=after if isinstance(after, Entry) else None, assessment=assessment)
 
 
 @router.post("/jobs/{job_id}/undo")
@@ -147,11 +148,11 @@ def take_in(file: JobFile) -> JobView:
 @router.post("/assess")
 def assess_file(file: JobFile) -> Assessment:
     """The assessment of a job file, without keeping it."""
-    return assess(job_from_data(file.job))
+    return assess_job(job_from_data(file.job))
 
 
 def _view(stored: jobs.StoredJob) -> JobView:
-    return view(stored, assess(stored.job))
+    return view(stored, assess_job(stored.job))
 
 
 def _label(field: str, after: Entry | str | None) -> str:

@@ -57,6 +57,7 @@ def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
         rail=draw_rail(case, findings),
         next=steps,
         board=tell_on_board(case, findings, steps),
+        refining=case.fit.refining,
     )
 
 

@@ -126,3 +126,6 @@ class Assessment(Frozen):
     rail: tuple[RailEntry, ...]
     next: tuple[Next, ...]
     board: BoardLine
+    refining: bool = Field(
+        default=False, description="drawn on an earlier fit of the motor; one for these facts is on its way"
+    )

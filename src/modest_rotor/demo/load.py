@@ -9,7 +9,13 @@ from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import keep_job
 from modest_rotor.store.models import SiteRow
 
-DEMO_JOBS = ("waiting_hall_air_handler.json", "kitchen_extract_fan.json")
+DEMO_JOBS = (
+    "waiting_hall_air_handler.json",
+    "heating_circulator.json",
+    "grey_water_lift_pump.json",
+    "kitchen_extract_fan.json",
+    "hall_supply_fan.json",
+)
 
 
 @with_connection

@@ -12,7 +12,6 @@ from typing import Any
 
 import modest_rotor.core
 from modest_rotor import __version__
-from modest_rotor.core.assess import assess
 from modest_rotor.core.assessment import BoardLine
 from modest_rotor.core.changes import label_of, value_at, with_change
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
@@ -20,6 +19,7 @@ from modest_rotor.core.job import Job, JobDocument, Machine, Site
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.store.database import database
+from modest_rotor.store.fits import assess_job
 from modest_rotor.store.models import ChangeRow, JobRow, MachineRow, SiteRow
 
 EDIT, UNDO, REDO = "edit", "undo", "redo"
@@ -242,7 +242,7 @@ def _board_job(row: JobRow) -> BoardJob:
     job = _job(row)
     key = f"{_revision(row)} {__version__} {core_fingerprint()}"
     if row.summary_key != key:
-        line = assess(job).board
+        line = assess_job(job).board
         # The cache is only worth keeping if the job has not moved on meanwhile.
         JobRow.update(summary=line.model_dump(mode="json"), summary_key=key).where(
             JobRow.id == row.id, JobRow.revision == row.revision

@@ -50,9 +50,20 @@ export function BalancePane({ station }: { station: Station }) {
         <Box as="h2" fontSize="title" fontWeight={600}>
           Balance
         </Box>
+        <Refining />
       </Box>
       <Picture shown={shown} />
     </>
+  );
+}
+
+/** While a draft is typed the picture stands on the motor as last fitted; it says so until the fit to the draft is there. */
+function Refining() {
+  const { assessment } = useJob();
+  return (
+    <Small role="status" fontStyle="italic">
+      {assessment.refining ? "being refined to what is typed" : ""}
+    </Small>
   );
 }
 

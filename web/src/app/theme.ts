@@ -53,6 +53,7 @@ const config = defineConfig({
         hair: colour("#D6CDBD", "#39342B"),
         copper: colour("#98480F", "#E59C64"),
         verdigris: colour("#0C6556", "#62C5B0"),
+        violet: colour("#554D92", "#B2AAF0"),
         ochre: colour("#775300", "#E2B857"),
         brick: colour("#7E1A16", "#F19382"),
       },

@@ -139,7 +139,7 @@ export interface paths {
         put?: never;
         /**
          * Preview
-         * @description What would follow from a draft; nothing is saved.
+         * @description What would follow from a draft; nothing is saved. At once, on the motor as last fitted, unless ``refined`` is asked.
          */
         post: operations["preview_api_jobs__job_id__preview_post"];
         delete?: never;
@@ -298,6 +298,12 @@ export interface components {
             /** Next */
             next: components["schemas"]["Next"][];
             board: components["schemas"]["BoardLine"];
+            /**
+             * Refining
+             * @description drawn on an earlier fit of the motor; one for these facts is on its way
+             * @default false
+             */
+            refining: boolean;
         };
         /**
          * Balance
@@ -441,6 +447,12 @@ export interface components {
              * @enum {string}
              */
             units: "ip" | "si";
+            /**
+             * Refined
+             * @description whether to wait for the motor to be fitted to the draft
+             * @default false
+             */
+            refined: boolean;
         };
         /**
          * Duty

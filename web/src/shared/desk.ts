@@ -247,15 +247,23 @@ export class JobDesk {
     this.previewing?.abort();
     const previewing = new AbortController();
     this.previewing = previewing;
-    try {
-      const { assessment } = await taken(
+    const look = (refined: boolean) =>
+      taken(
         api.POST("/api/jobs/{job_id}/preview", {
           params: { path: { job_id: this.id } },
-          body: { path, text, units: this.writer.units },
+          body: { path, text, units: this.writer.units, refined },
           signal: previewing.signal,
         }),
       );
-      if (previewing.signal.aborted || this.state.drafts[path]?.text !== text) return;
+    const overtaken = () => previewing.signal.aborted || this.state.drafts[path]?.text !== text;
+    try {
+      let { assessment } = await look(false);
+      if (overtaken()) return;
+      if (assessment?.refining) {
+        this.set({ preview: assessment });
+        ({ assessment } = await look(true));
+        if (overtaken()) return;
+      }
       // Half a value is no value yet: nothing is said until the field is left, and the balance stays.
       this.set({ preview: assessment ?? null });
       if (assessment && text.trim())

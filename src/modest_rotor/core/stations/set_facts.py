@@ -19,9 +19,11 @@ from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit
 from modest_rotor.core.stations.readings import ReadingSet
 
 THIS_MOTOR = "this motor"
-OFF_BEST, GENERIC_SHARE = 0.95, 0.20
-"""Efficiency of a machine somewhere about its best point over its best one, and the standard deviation of a generic
-machine's, as a share. Our judgement, no source."""
+FAN_OFF_BEST, FAN_SHARE = 0.75, 0.35
+"""Efficiency of a fan as it is fitted over the best one of its kind, and its standard deviation as a share: statics are often
+read outside a cabinet whose own resistance the wheel works against too. Our judgement, no source."""
+PUMP_OFF_BEST, PUMP_SHARE = 0.9, 0.22
+"""The same of a pump, whose gauges sit at its flanges."""
 DISAGREEMENT_SHARE = 0.10
 """By how much the band opens while plate and readings disagree, standard deviation as a share. Our judgement, no source."""
 
@@ -135,7 +137,8 @@ def _motor_side(reading: ReadingSet, fit: MotorFit | None) -> Estimate | None:
 def _machine_side(wheel: Wheel | None, flow: Estimate | None, pressure: Estimate | None) -> Estimate | None:
     if wheel is None:
         return None
-    return machine_side_power(flow, pressure, OFF_BEST * generic_shape(wheel).best_efficiency, GENERIC_SHARE)
+    off_best, share = (PUMP_OFF_BEST, PUMP_SHARE) if wheel is Wheel.PUMP else (FAN_OFF_BEST, FAN_SHARE)
+    return machine_side_power(flow, pressure, off_best * generic_shape(wheel).best_efficiency, share)
 
 
 def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:

@@ -1,0 +1,31 @@
+"""Fitted motors kept in memory: the slow part of an assessment, shared by everyone who looks at the same plate and readings."""
+
+from __future__ import annotations
+
+from threading import Lock
+
+from cachetools import LRUCache, cached
+
+from modest_rotor.core.assess import assess, fit_job, job_fit_key
+from modest_rotor.core.assessment import Assessment
+from modest_rotor.core.job import Job
+from modest_rotor.core.stations.motor_fit import MotorFit
+
+MOST_KEPT = 256
+"""Fits kept, the least lately used going first; each takes some ten kilobytes."""
+
+
+@cached(LRUCache(MOST_KEPT), key=job_fit_key, lock=Lock())
+def fit_of(job: Job) -> MotorFit:
+    """The motor fitted to a job's plate and readings, from memory where it was fitted before."""
+    return fit_job(job)
+
+
+def assess_job(job: Job) -> Assessment:
+    """The assessment of a job by its own fit."""
+    return assess(job, fit_of(job))
+
+
+def assess_on_last_fit(job: Job, before: Job) -> Assessment:
+    """The assessment of a job at once, on the fit of what it was before; it says so where that is not its own."""
+    return assess(job, fit_of(before))
