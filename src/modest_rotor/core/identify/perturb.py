@@ -1,0 +1,244 @@
+"""One thing changed on a solved machine: which way every needle moves, how far, and how sure that is."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from enum import IntEnum, StrEnum
+
+import numpy as np
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.estimate import Array, Estimate, propagate
+from modest_rotor.core.identify.candidate import Candidates
+from modest_rotor.core.physics.commanded import settle_commanded
+from modest_rotor.core.physics.electronic import Command, ElectronicMotor
+from modest_rotor.core.physics.fields import Real
+from modest_rotor.core.physics.load import Load
+from modest_rotor.core.physics.operating_point import Condition, InductionMotor, OperatingPoint, settle
+from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
+from modest_rotor.core.tables import find_row
+
+
+class Change(StrEnum):
+    """What may have changed on a machine that ran well."""
+
+    TIGHTER = "duct tighter"
+    MORE_OPEN = "duct more open"
+    FILTER_OUT = "filter out"
+    CAPACITOR_WEAK = "capacitor weak"
+    CAPACITOR_DEAD = "capacitor dead"
+    VOLTS_LOW = "volts low"
+    DRAG = "something drags"
+    FOULED = "wheel fouled"
+    OTHER_TAP = "another tap"
+    BELT_SLIPS = "belt slips"
+    THIN_AIR = "air thinner"
+
+
+class Needle(StrEnum):
+    """What a meter shows."""
+
+    SPEED = "speed"
+    AMPS = "amps"
+    WATTS = "watts"
+    POWER_FACTOR = "power factor"
+    FLOW = "flow"
+    PRESSURE = "pressure"
+    CAPACITOR_VOLTS = "capacitor volts"
+
+
+class Direction(IntEnum):
+    """Which way a needle moves; ``EITHER`` where the motors that fit the plate do not agree."""
+
+    DOWN = -1
+    STILL = 0
+    UP = 1
+    EITHER = 2
+
+
+READABLE = {Needle.SPEED: 0.001}
+READABLE_ELSE = 0.01
+"""Relative change below which the same meter, read twice, shows none. Our judgement, no source."""
+DRAGS_AT = 1e-6
+
+
+@dataclass(frozen=True)
+class Setup:
+    """A motor on its supply and load, as found.
+
+    :param motor: any kind; arrays in it broadcast with those of supply and load.
+    :param command: what an electronic motor holds, and ``value`` how much of it: share of rated torque, flow or rpm.
+    """
+
+    motor: InductionMotor | ElectronicMotor
+    supply: Supply
+    load: Load
+    command: Command = Command.SPEED
+    value: Real = 0.0
+
+    def settled(self) -> OperatingPoint:
+        """Where it runs."""
+        if isinstance(self.motor, ElectronicMotor):
+            return settle_commanded(self.motor, self.command, self.value, self.load, self.supply.voltage)
+        return settle(self.motor, self.supply, self.load)
+
+
+@dataclass(frozen=True)
+class Shift:
+    """How one needle moves.
+
+    :param ratio: after over before, less one.
+    :param direction: which way, where that is sure and can be read.
+    """
+
+    ratio: Estimate
+    direction: Direction
+
+
+def perturbed(setup: Setup, change: Change, size: float | None = None) -> Setup:
+    """The same machine with one thing changed.
+
+    :param setup: as found.
+    :param change: what changes.
+    :param size: how much, as table perturbations means it; its usual size where ``None``.
+    :raises OutsideValidity: the machine has no such part: no capacitor, no taps, no volts that tell on it.
+
+    Validity: the change alone; steady running, windings as warm as before. Source: the equations of motor and load; usual
+    sizes our judgement, no source.
+    """
+    much = usual_size(change) if size is None else size
+    if change in _ON_LOAD:
+        return replace(setup, load=_ON_LOAD[change](setup.load, much))
+    if change is Change.DRAG:
+        torque = setup.settled().load.torque_nm
+        return replace(setup, load=replace(setup.load, drag_nm=setup.load.drag_nm + much * torque))
+    return _with_supply_changed(setup, change, much)
+
+
+def usual_size(change: Change) -> float:
+    """How large a change is taken where nothing else is said. Source: table perturbations."""
+    return float(find_row("perturbations", change=str(change))["size"])
+
+
+def needles(point: OperatingPoint) -> dict[Needle, Real]:
+    """What the meters show at an operating point: rpm, A, W, −, m³/s, Pa, V."""
+    motor, load = point.motor, point.load
+    return {
+        Needle.SPEED: motor.speed_rpm,
+        Needle.AMPS: motor.current_a,
+        Needle.WATTS: motor.input_power_w,
+        Needle.POWER_FACTOR: motor.power_factor,
+        Needle.FLOW: load.flow,
+        Needle.PRESSURE: load.pressure,
+        Needle.CAPACITOR_VOLTS: motor.capacitor_voltage_v,
+    }
+
+
+def ratios(setup: Setup, change: Change, size: float | None = None) -> dict[Needle, Real]:
+    """Each needle after the change over before, less one; a needle that shows nothing before is left out.
+
+    Parameters, validity and source as :func:`perturbed`.
+    """
+    before, after = needles(setup.settled()), needles(perturbed(setup, change, size).settled())
+    return {
+        needle: after[needle] / before[needle] - 1 for needle in Needle if np.all(np.asarray(before[needle]) > DRAGS_AT)
+    }
+
+
+def condition_after(setup: Setup, change: Change, size: float | None = None) -> Condition:
+    """What is to be said of the machine after a change; of the first one where ``setup`` holds many.
+
+    Parameters, validity and source as :func:`perturbed`; a main winding alone makes no torque at rest (textbooks).
+    """
+    after = perturbed(setup, change, size)
+    condition = Condition(int(np.ravel(after.settled().condition)[0]))
+    lost = isinstance(after.motor, TwoAxisMotor) and change in (Change.CAPACITOR_DEAD, Change.CAPACITOR_WEAK)
+    alone = lost and after.motor.auxiliary is Auxiliary.SWITCHED_OFF  # type: ignore[union-attr]
+    return Condition.WILL_NOT_START if alone and condition < Condition.WILL_NOT_START else condition
+
+
+def shifts(
+    family: Candidates,
+    numbers: tuple[Estimate, ...],
+    build: Callable[[InductionMotor], Setup],
+    change: Change,
+    size: float | None = None,
+) -> tuple[dict[Needle, Shift], Condition]:
+    """Every needle's move with its band from the cloud of motors, and what is to be said of the machine afterwards.
+
+    :param family: the motors that the plate allows.
+    :param numbers: a fitted motor's numbers with their named errors.
+    :param build: puts motors, arrays of shape ``(scenarios,)``, on their supply and load.
+
+    A direction is told only where the whole 95 % band lies on one side of nothing; a needle that would move less than its
+    meter can show stands still. Validity and source as :func:`perturbed`.
+    """
+    seen: list[Needle] = []
+    conditions: list[Condition] = []
+
+    def work(*columns: Array) -> Array:
+        motors = family.motor(np.stack([column[:, 0] for column in columns], axis=-1)[:, : family.count])
+        setup = build(motors)
+        conditions.append(condition_after(setup, change, size))
+        moved = ratios(setup, change, size)
+        seen.extend(moved)
+        return np.stack([np.broadcast_to(moved[needle], columns[0].shape[:1]) for needle in moved], axis=-1)
+
+    found = propagate(work, *numbers)
+    told = {needle: Shift(ratio, _direction(needle, ratio)) for needle, ratio in zip(seen, found, strict=True)}
+    return told, conditions[0]
+
+
+def _direction(needle: Needle, ratio: Estimate) -> Direction:
+    least = READABLE.get(needle, READABLE_ELSE)
+    if abs(ratio.value) + ratio.band < least:
+        return Direction.STILL
+    if abs(ratio.value) < max(ratio.band, least):
+        return Direction.EITHER
+    return Direction.UP if ratio.value > 0 else Direction.DOWN
+
+
+def _with_supply_changed(setup: Setup, change: Change, much: float) -> Setup:
+    motor, supply = setup.motor, setup.supply
+    if isinstance(motor, ElectronicMotor):
+        if change is Change.VOLTS_LOW:
+            return replace(setup, supply=replace(supply, voltage=supply.voltage * much))
+        raise OutsideValidity(
+            f"An electronic motor has no part for “{change}”: neither run capacitor nor taps of a winding."
+        )
+    if change is Change.VOLTS_LOW:
+        return replace(setup, supply=replace(supply, voltage=supply.voltage * much))
+    if not isinstance(motor, TwoAxisMotor) or motor.auxiliary is not Auxiliary.CAPACITOR:
+        raise OutsideValidity(f"“{change}” needs a motor with a run capacitor and taps; this one has neither.")
+    if change is Change.OTHER_TAP:
+        return replace(setup, supply=replace(supply, tap=much, tap_in_line=supply.tap_in_line))
+    if much <= 0:  # an open capacitor leaves the auxiliary winding without current
+        return replace(setup, motor=replace(motor, auxiliary=Auxiliary.SWITCHED_OFF))
+    return replace(setup, supply=replace(supply, capacitor_health=supply.capacitor_health * much))
+
+
+def _fouled(load: Load, much: float) -> Load:
+    machine = load.machine
+    return replace(load, machine=replace(machine, pressure=machine.pressure * much, power=machine.power * much))
+
+
+def _slipping(load: Load, much: float) -> Load:
+    belt = load.belt
+    return replace(load, belt=replace(belt, slip=1 - (1 - belt.slip) * (1 - much)))
+
+
+def _in_thin_air(load: Load, much: float) -> Load:
+    system = replace(load.system, coefficient=load.system.coefficient * much)
+    return replace(_fouled(load, much), system=system)
+
+
+_ON_LOAD: dict[Change, Callable[[Load, float], Load]] = {
+    Change.TIGHTER: lambda load, much: replace(load, system=load.system.tightened(much)),
+    Change.MORE_OPEN: lambda load, much: replace(load, system=load.system.tightened(much)),
+    Change.FILTER_OUT: lambda load, much: replace(load, system=load.system.tightened(1 - much)),
+    Change.FOULED: _fouled,
+    Change.BELT_SLIPS: _slipping,
+    Change.THIN_AIR: _in_thin_air,
+}
