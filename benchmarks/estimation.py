@@ -326,14 +326,14 @@ def detection(
 
 
 def draw_cases(count: int, rng: np.random.Generator) -> list[Case]:
-    """Cases at high, middle and low load and on a low tap; every third motor away from what is typical."""
+    """Cases at high, middle and low load and on a low tap; every third sold motor lies away from what is typical."""
     cases: list[Case] = []
-    drawn = 0
+    sold = 0
     while len(cases) < count:
-        drawn += 1
-        truth = draw_truth(rng, off_centre=drawn % 3 == 0)
+        truth = draw_truth(rng, off_centre=sold % 3 == 2)
         if truth is None:
             continue
+        sold += 1
         wanted = (
             (False, rng.uniform(0.75, 1.15)), (False, rng.uniform(0.40, 0.75)), (False, rng.uniform(0.15, 0.40)), (True, 0.3),
         )  # fmt: skip
@@ -377,7 +377,11 @@ def print_table(answered: Answered, off_centre: bool) -> None:
     for method in (*answered[0][1].power, *answered[0][1].naive):
         cells = []
         for group in groups.values():
-            low, middle, high = np.percentile(errors_percent(group, method), (2.5, 50, 97.5))
+            error = errors_percent(group, method)
+            if not len(error):
+                cells.append("says nothing")
+                continue
+            low, middle, high = np.percentile(error, (2.5, 50, 97.5))
             held = f"{100 * coverage(group, method):3.0f} %" if method in answered[0][1].power else "never promised"
             cells.append(f"{middle:+4.0f} ({low:+4.0f} …{high:+4.0f}) {held}")
         print(f"{method:26}", " | ".join(cells))

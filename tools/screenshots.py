@@ -21,7 +21,7 @@ from tests.web.conftest import ARGUMENTS  # noqa: E402
 from tests.web.screen import Screen  # noqa: E402
 
 FOLDER = ROOT / "docs" / "screenshots"
-AIR_HANDLER, KITCHEN = 1, 2
+AIR_HANDLER, LIFT_PUMP, KITCHEN, HALL_FAN = 1, 3, 4, 5
 OPEN_SLIP = (
     "document.getElementById('opens-slip').click(); setTimeout(() => document.querySelector("
     "'[aria-label=\"Working: Rated slip\"]').scrollIntoView({block: 'end'}), 200)"
@@ -37,6 +37,8 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("options", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", ""),
     ("options-saving", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", SAVING),
     ("options-protected", f"/jobs/{KITCHEN}/options", 1280, 800, "light", ""),
+    ("options-lift-pump", f"/jobs/{LIFT_PUMP}/options", 1280, 800, "light", ""),
+    ("options-drive", f"/jobs/{HALL_FAN}/options", 1280, 800, "light", ""),
     ("readings-dark", f"/jobs/{KITCHEN}/readings", 1280, 800, "dark", ""),
     ("readings-tablet", f"/jobs/{AIR_HANDLER}/readings", 768, 1024, "light", ""),
     ("readings-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", ""),

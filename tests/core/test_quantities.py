@@ -1,11 +1,16 @@
 """Units against a reference library, and the tables against themselves."""
 
+from pathlib import Path
+
 import pint
 import pytest
 
+from modest_rotor.core import tables
+from modest_rotor.core.entry import read_entry
 from modest_rotor.core.quantities import all_quantities, dimension_of, quantity, units_of
 from modest_rotor.core.tables import find_row, heading, read_table
 
+TABLES = Path(tables.__file__).parent
 PINT = pint.UnitRegistry()
 # pint reads “cfm” as a tiny length, so what the trade calls its units is spelled out for it.
 IN_PINT = {
@@ -14,11 +19,18 @@ IN_PINT = {
     "mbar": "millibar", "bar": "bar", "in. w.g.": "inH2O", "mm w.g.": "millimeter_H2O", "psi": "psi",
     "ft w.": "foot_H2O", "m w.": "1000 * millimeter_H2O", "m³/s": "meter**3/second", "L/s": "liter/second",
     "m³/h": "meter**3/hour", "cfm": "foot**3/minute", "gpm": "gallon/minute", "N·m": "newton*meter",
-    "lbf·ft": "force_pound*foot", "ozf·in": "force_ounce*inch",
+    "lbf·ft": "force_pound*foot", "ozf·in": "force_ounce*inch", "K": "delta_degC", "°F": "delta_degF", "m": "meter",
+    "mm": "millimeter", "in.": "inch", "ft": "foot", "VA": "volt_ampere", "kVA": "kilovolt_ampere", "Ω": "ohm", "kΩ": "kiloohm",
+    "Btu/h": "Btu_it/hour", "ton": "12000 * Btu_it/hour", "kg/m³": "kilogram/meter**3", "lb/ft³": "pound/foot**3",
+    "kg": "kilogram", "lb": "pound", "s": "second", "min": "minute", "kg/kWh": "kilogram/kilowatt_hour",
+    "g/kWh": "gram/kilowatt_hour", "lb/MWh": "pound/megawatt_hour",
 }  # fmt: skip
 SI_OF = {
     "power": "watt", "voltage": "volt", "current": "ampere", "frequency": "hertz", "capacitance": "farad",
-    "pressure": "pascal", "volume flow": "meter**3/second", "torque": "newton*meter",
+    "pressure": "pascal", "volume flow": "meter**3/second", "torque": "newton*meter", "temperature": "delta_degC",
+    "temperature difference": "delta_degC", "length": "meter", "apparent power": "volt_ampere", "resistance": "ohm",
+    "heat flow": "watt", "density": "kilogram/meter**3", "mass": "kilogram", "duration": "second",
+    "emission rate": "kilogram/kilowatt_hour",
 }  # fmt: skip
 
 
@@ -26,10 +38,22 @@ SI_OF = {
 def test_factor_against_pint(row: dict[str, str]) -> None:
     """Source: pint 0.25, whose table follows NIST SP 811. Water: conventional 4 °C; pint rounds it to five figures."""
     if row["symbol"] not in IN_PINT:
-        assert row["dimension"] in ("rotation", "time", "share", "money rate", "money", "energy", "years", "count")
+        assert (
+            row["dimension"] in ("rotation", "time", "share", "money rate", "money", "energy", "years", "count")
+            or row["symbol"] == "°C"
+        )
         return
     expected = PINT(IN_PINT[row["symbol"]]).to(SI_OF[row["dimension"]]).magnitude
     assert float(row["factor"]) == pytest.approx(expected, rel=3e-5)
+
+
+@pytest.mark.parametrize(("fahrenheit", "celsius"), [(32, 0), (212, 100), (-40, -40), (98.6, 37)])
+def test_degrees_fahrenheit(fahrenheit: float, celsius: float) -> None:
+    """Definition: 32 °F is the ice point, 212 °F the steam point."""
+    unit = quantity("temperature").unit_named("°F")
+    assert unit is not None and unit.to_si(fahrenheit) == pytest.approx(celsius, abs=1e-9)
+    assert unit.from_si(celsius) == pytest.approx(fahrenheit)
+    assert read_entry("temperature", f"{fahrenheit} °F").si == pytest.approx(celsius, abs=1e-9)
 
 
 def test_constants_of_the_trade() -> None:
@@ -61,9 +85,7 @@ def test_case_of_a_symbol_decides_before_an_alias() -> None:
     assert dimension_of("furlong") is None
 
 
-@pytest.mark.parametrize(
-    "name", ["units", "quantities", "meter_accuracy", "typical_motors", "generic_shapes", "load_method_errors"]
-)
+@pytest.mark.parametrize("name", sorted(path.stem for path in TABLES.glob("*.csv")))
 def test_every_table_says_its_title_source_and_units(name: str) -> None:
     assert {"title", "source", "units"} <= set(heading(name))
     assert read_table(name)

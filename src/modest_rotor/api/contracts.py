@@ -36,10 +36,11 @@ class Health(BaseModel):
 
 
 class UnitFacts(BaseModel):
-    """How a reader sees a quantity: its unit, the factor to it from the unit used inside, the finest decimals shown."""
+    """How a reader sees a quantity: its unit, factor and offset to it from the unit used inside, the finest decimals shown."""
 
     unit: str
     factor: float
+    offset: float
     decimals: int
 
 

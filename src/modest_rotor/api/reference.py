@@ -39,4 +39,6 @@ def _facts(what: Quantity) -> QuantityFacts:
 
 def _unit(what: Quantity, system: UnitSystem) -> UnitFacts:
     unit = what.reader_unit(system)
-    return UnitFacts(unit=unit.symbol, factor=1 / unit.factor, decimals=what.decimals[system])
+    return UnitFacts(
+        unit=unit.symbol, factor=1 / unit.factor, offset=-unit.offset / unit.factor, decimals=what.decimals[system]
+    )

@@ -9,8 +9,9 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.balance import draw_balance
 from modest_rotor.core.job import Job
 from modest_rotor.core.next_step import next_steps
-from modest_rotor.core.options.compare import Year, compare
+from modest_rotor.core.options.compare import compare
 from modest_rotor.core.options.found_machine import find_machine
+from modest_rotor.core.options.year import Year
 from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge
 from modest_rotor.core.rules.case import Case

@@ -5,9 +5,11 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
+from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly
 
 WATTS_PER_KILOWATT = 1000.0
+SECONDS_PER_HOUR = 3600.0
 
 
 def energy_kwh(steps: tuple[tuple[Estimate, Estimate], ...]) -> Estimate:
@@ -21,6 +23,55 @@ def energy_kwh(steps: tuple[tuple[Estimate, Estimate], ...]) -> Estimate:
     for watts, hours in steps:
         total = total + watts * hours
     return total * (1 / WATTS_PER_KILOWATT)
+
+
+def start_energy_kwh(watts: Estimate, seconds: float, starts: float) -> Estimate:
+    """Energy of a year's starts, W t n ÷ 3,600,000, in kWh.
+
+    :param watts: mean input power from rest to full speed, W. :param seconds: time of one start, s.
+    :param starts: starts a year.
+
+    Validity: the mean is at most that with the rotor locked, so the energy is at most this. Source: definition.
+    """
+    return watts * (seconds * starts / SECONDS_PER_HOUR / WATTS_PER_KILOWATT)
+
+
+def emissions_kg(energy: Estimate, rate_kg_per_kwh: float) -> Estimate:
+    """Emissions of an energy, E e, in kg of CO₂ equivalent.
+
+    :param energy: kWh. :param rate_kg_per_kwh: of the supply, for example from the national grid's yearly figures.
+
+    Source: definition; Greenhouse Gas Protocol, scope 2, location-based.
+    """
+    return energy * rate_kg_per_kwh
+
+
+@dataclass(frozen=True)
+class HeatAndCold:
+    """What a saving does to heating and cooling: kWh of heat that must be made up, kWh of electricity that cooling saves."""
+
+    heat_kwh: Estimate
+    cooling_kwh: Estimate
+
+
+def heat_and_cold(
+    heat_saved: Estimate, heated_share: float, cooled_share: float, coefficient_of_performance: float
+) -> HeatAndCold:
+    """What heating and cooling make of heat that a machine no longer gives to its air or water.
+
+    :param heat_saved: kWh a year: watts saved at the line where the motor stands in the stream, else at the shaft.
+    :param heated_share: share of the hours in which the medium is being heated, 0 to 1.
+    :param cooled_share: share in which it is being cooled. :param coefficient_of_performance: of the cooling.
+    :raises OutsideValidity: shares that add up to more than all hours, or a cooling that makes nothing.
+
+    Validity: the saving spread evenly over the hours. Source: energy balance; ASHRAE Handbook, Fundamentals, on fan heat.
+    """
+    if heated_share + cooled_share > 1 or coefficient_of_performance <= 0:
+        raise OutsideValidity(
+            f"Heated and cooled hours are shares of the same hours: {heated_share:.0%} and {cooled_share:.0%} are more than"
+            " all of them. Both are kept; shorten one."
+        )
+    return HeatAndCold(heat_saved * heated_share, heat_saved * (cooled_share / coefficient_of_performance))
 
 
 @dataclass(frozen=True)

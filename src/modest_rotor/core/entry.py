@@ -71,8 +71,8 @@ def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbo
     negative = match["sign"] == "-"
     first, second = _number(match["first"]), match["second"] and _number(match["second"])
     chosen = second or first
-    value = (-1 if negative else 1) * chosen.value * unit.factor
-    low = first.value * unit.factor if second else None
+    value = unit.to_si((-1 if negative else 1) * chosen.value)
+    low = unit.to_si(first.value) if second else None
     if low is not None and (negative or low >= value):
         raise QuantityRefused(f"“{typed}” runs downward. A range is typed from low to high, for example 208-230 V.")
     for bound in (low, value):
@@ -133,7 +133,7 @@ def _unit(what: Quantity, typed: str, spelling: str, units: UnitSystem | None, u
 def _refuse_outside(what: Quantity, typed: str, unit: Unit, value: float | None) -> None:
     if value is None or (math.isfinite(value) and what.low <= value <= what.high):
         return
-    low, high = (f"{bound / unit.factor:,.6g}" for bound in (what.low, what.high))
+    low, high = (f"{unit.from_si(bound):,.6g}" for bound in (what.low, what.high))
     hint = ""
     if value > 0 and what.high == 0:
         hint = " It lies below the room's pressure: type it with a minus."

@@ -17,11 +17,20 @@ UnitSystem = Literal["ip", "si"]
 
 @dataclass(frozen=True)
 class Unit:
-    """A unit of one dimension: ``SI value = typed value × factor``."""
+    """A unit of one dimension: ``SI value = typed value × factor + offset``; only scales of temperature have an offset."""
 
     symbol: str
     factor: float
     aliases: tuple[str, ...]
+    offset: float = 0.0
+
+    def to_si(self, typed: float) -> float:
+        """A typed value in the unit used inside."""
+        return typed * self.factor + self.offset
+
+    def from_si(self, value: float) -> float:
+        """A value of the unit used inside in this unit."""
+        return (value - self.offset) / self.factor
 
     def answers_to(self, spelling: str) -> bool:
         """Whether ``spelling`` names this unit: exactly by symbol, or in any case by symbol or alias."""
@@ -60,7 +69,12 @@ class Quantity:
 def units_of(dimension: str) -> tuple[Unit, ...]:
     """The units of a dimension, in table order."""
     return tuple(
-        Unit(row["symbol"], float(row["factor"]), tuple(filter(None, row["aliases"].split("|"))))
+        Unit(
+            row["symbol"],
+            float(row["factor"]),
+            tuple(filter(None, row["aliases"].split("|"))),
+            float(row["offset"] or 0),
+        )
         for row in read_table("units")
         if row["dimension"] == dimension
     )

@@ -485,6 +485,46 @@ export interface components {
              */
             energy_price?: components["schemas"]["Entry"] | null;
             /**
+             * Starts a year
+             * @description Cycles of a thermostat or switch; counted as energy.
+             */
+            starts?: components["schemas"]["Entry"] | null;
+            /**
+             * Seconds to full speed
+             * @description From rest, of the motor of today.
+             */
+            run_up?: components["schemas"]["Entry"] | null;
+            /**
+             * Emissions of the supply
+             * @description CO₂ equivalent of a kilowatt-hour, as the supplier states it.
+             */
+            emission_rate?: components["schemas"]["Entry"] | null;
+            /**
+             * Where does the motor stand?
+             * @description In the stream all its watts warm what it moves; outside it, those at the shaft.
+             */
+            motor_place?: components["schemas"]["MotorPlace"] | null;
+            /**
+             * Hours in which it is heated
+             * @description Share of the hours it runs.
+             */
+            heated_share?: components["schemas"]["Entry"] | null;
+            /**
+             * Price of heat
+             * @description Per kWh of useful heat.
+             */
+            heat_price?: components["schemas"]["Entry"] | null;
+            /**
+             * Hours in which it is cooled
+             * @description Share of the hours it runs.
+             */
+            cooled_share?: components["schemas"]["Entry"] | null;
+            /**
+             * Cold per electricity
+             * @description COP of the cooling; 3 is taken where nothing is said.
+             */
+            cooling_performance?: components["schemas"]["Entry"] | null;
+            /**
              * Currency
              * @description Three letters, for example USD or EUR.
              */
@@ -787,6 +827,12 @@ export interface components {
          */
         MotorKind: "split-capacitor" | "single-phase" | "shaded-pole" | "three-phase";
         /**
+         * MotorPlace
+         * @description Where a motor's own heat goes.
+         * @enum {string}
+         */
+        MotorPlace: "in the air or water it moves" | "outside it";
+        /**
          * NewJob
          * @description What a new job needs: a machine's name; a site by its number or a new name.
          */
@@ -836,6 +882,10 @@ export interface components {
             saved_energy: components["schemas"]["Result"];
             saved_money: components["schemas"]["Result"];
             payback: components["schemas"]["Result"];
+            saved_emissions: components["schemas"]["Result"];
+            made_up_heat: components["schemas"]["Result"];
+            saved_cooling: components["schemas"]["Result"];
+            net_money: components["schemas"]["Result"];
             cost: components["schemas"]["Figure"] | null;
             /** Limits */
             limits: string[];
@@ -1207,13 +1257,15 @@ export interface components {
         };
         /**
          * UnitFacts
-         * @description How a reader sees a quantity: its unit, the factor to it from the unit used inside, the finest decimals shown.
+         * @description How a reader sees a quantity: its unit, factor and offset to it from the unit used inside, the finest decimals shown.
          */
         UnitFacts: {
             /** Unit */
             unit: string;
             /** Factor */
             factor: number;
+            /** Offset */
+            offset: number;
             /** Decimals */
             decimals: number;
         };

@@ -231,6 +231,56 @@ export const fields = {
     "quantity": "energy_price",
     "basis": "typed"
   },
+  "duty/starts": {
+    "label": "Starts a year",
+    "help": "Cycles of a thermostat or switch; counted as energy.",
+    "quantity": "starts",
+    "basis": "estimated"
+  },
+  "duty/run_up": {
+    "label": "Seconds to full speed",
+    "help": "From rest, of the motor of today.",
+    "quantity": "run_up",
+    "basis": "estimated"
+  },
+  "duty/emission_rate": {
+    "label": "Emissions of the supply",
+    "help": "CO₂ equivalent of a kilowatt-hour, as the supplier states it.",
+    "quantity": "emission_rate",
+    "basis": "typed"
+  },
+  "duty/motor_place": {
+    "label": "Where does the motor stand?",
+    "help": "In the stream all its watts warm what it moves; outside it, those at the shaft.",
+    "choices": [
+      "in the air or water it moves",
+      "outside it"
+    ]
+  },
+  "duty/heated_share": {
+    "label": "Hours in which it is heated",
+    "help": "Share of the hours it runs.",
+    "quantity": "share_of_hours",
+    "basis": "estimated"
+  },
+  "duty/heat_price": {
+    "label": "Price of heat",
+    "help": "Per kWh of useful heat.",
+    "quantity": "energy_price",
+    "basis": "typed"
+  },
+  "duty/cooled_share": {
+    "label": "Hours in which it is cooled",
+    "help": "Share of the hours it runs.",
+    "quantity": "share_of_hours",
+    "basis": "estimated"
+  },
+  "duty/cooling_performance": {
+    "label": "Cold per electricity",
+    "help": "COP of the cooling; 3 is taken where nothing is said.",
+    "quantity": "cooling_performance",
+    "basis": "estimated"
+  },
   "duty/currency": {
     "label": "Currency",
     "help": "Three letters, for example USD or EUR."

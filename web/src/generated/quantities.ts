@@ -5,11 +5,13 @@ export const quantities = {
     "ip": {
       "unit": "hp",
       "factor": 0.0013410220895950283,
+      "offset": -0.0,
       "decimals": 2
     },
     "si": {
       "unit": "W",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -23,11 +25,13 @@ export const quantities = {
     "ip": {
       "unit": "hp",
       "factor": 0.0013410220895950283,
+      "offset": -0.0,
       "decimals": 3
     },
     "si": {
       "unit": "W",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -41,11 +45,13 @@ export const quantities = {
     "ip": {
       "unit": "W",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "W",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -59,11 +65,13 @@ export const quantities = {
     "ip": {
       "unit": "V",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "V",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -76,11 +84,13 @@ export const quantities = {
     "ip": {
       "unit": "V",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "V",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -93,11 +103,13 @@ export const quantities = {
     "ip": {
       "unit": "A",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 2
     },
     "si": {
       "unit": "A",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 2
     },
     "typed_units": [
@@ -110,11 +122,13 @@ export const quantities = {
     "ip": {
       "unit": "A",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 2
     },
     "si": {
       "unit": "A",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 2
     },
     "typed_units": [
@@ -127,11 +141,13 @@ export const quantities = {
     "ip": {
       "unit": "rpm",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "rpm",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -144,11 +160,13 @@ export const quantities = {
     "ip": {
       "unit": "rpm",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "rpm",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -161,11 +179,13 @@ export const quantities = {
     "ip": {
       "unit": "Hz",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "Hz",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -177,11 +197,13 @@ export const quantities = {
     "ip": {
       "unit": "µF",
       "factor": 1000000.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "µF",
       "factor": 1000000.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -194,11 +216,13 @@ export const quantities = {
     "ip": {
       "unit": "in. w.g.",
       "factor": 0.004014630786618261,
+      "offset": -0.0,
       "decimals": 3
     },
     "si": {
       "unit": "Pa",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -218,11 +242,13 @@ export const quantities = {
     "ip": {
       "unit": "in. w.g.",
       "factor": 0.004014630786618261,
+      "offset": -0.0,
       "decimals": 3
     },
     "si": {
       "unit": "Pa",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -242,11 +268,13 @@ export const quantities = {
     "ip": {
       "unit": "in. w.g.",
       "factor": 0.004014630786618261,
+      "offset": -0.0,
       "decimals": 3
     },
     "si": {
       "unit": "Pa",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -266,11 +294,13 @@ export const quantities = {
     "ip": {
       "unit": "in. w.g.",
       "factor": 0.004014630786618261,
+      "offset": -0.0,
       "decimals": 3
     },
     "si": {
       "unit": "Pa",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -290,11 +320,13 @@ export const quantities = {
     "ip": {
       "unit": "ft w.",
       "factor": 0.00033455256555147697,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "m w.",
       "factor": 0.00010197162129779283,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -314,11 +346,13 @@ export const quantities = {
     "ip": {
       "unit": "ft w.",
       "factor": 0.00033455256555147697,
+      "offset": -0.0,
       "decimals": 2
     },
     "si": {
       "unit": "m w.",
       "factor": 0.00010197162129779283,
+      "offset": -0.0,
       "decimals": 2
     },
     "typed_units": [
@@ -338,11 +372,13 @@ export const quantities = {
     "ip": {
       "unit": "cfm",
       "factor": 2118.8800032893155,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "L/s",
       "factor": 1000.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -358,11 +394,13 @@ export const quantities = {
     "ip": {
       "unit": "gpm",
       "factor": 15850.323141488903,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "L/s",
       "factor": 1000.0,
+      "offset": -0.0,
       "decimals": 2
     },
     "typed_units": [
@@ -378,11 +416,13 @@ export const quantities = {
     "ip": {
       "unit": "lbf·ft",
       "factor": 0.7375621492772656,
+      "offset": -0.0,
       "decimals": 2
     },
     "si": {
       "unit": "N·m",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 2
     },
     "typed_units": [
@@ -396,11 +436,13 @@ export const quantities = {
     "ip": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -412,11 +454,13 @@ export const quantities = {
     "ip": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -428,11 +472,13 @@ export const quantities = {
     "ip": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -444,11 +490,13 @@ export const quantities = {
     "ip": {
       "unit": "h",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "h",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -460,11 +508,13 @@ export const quantities = {
     "ip": {
       "unit": "per kWh",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 4
     },
     "si": {
       "unit": "per kWh",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 4
     },
     "typed_units": [
@@ -476,11 +526,13 @@ export const quantities = {
     "ip": {
       "unit": "money",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "money",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -492,11 +544,13 @@ export const quantities = {
     "ip": {
       "unit": "money",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "money",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -508,11 +562,13 @@ export const quantities = {
     "ip": {
       "unit": "kWh",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "kWh",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -524,11 +580,13 @@ export const quantities = {
     "ip": {
       "unit": "years",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "years",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -540,11 +598,13 @@ export const quantities = {
     "ip": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "si": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 1
     },
     "typed_units": [
@@ -556,11 +616,13 @@ export const quantities = {
     "ip": {
       "unit": "",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "",
       "factor": 1.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -572,11 +634,13 @@ export const quantities = {
     "ip": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -588,11 +652,13 @@ export const quantities = {
     "ip": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
@@ -604,15 +670,403 @@ export const quantities = {
     "ip": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "si": {
       "unit": "%",
       "factor": 100.0,
+      "offset": -0.0,
       "decimals": 0
     },
     "typed_units": [
       "%"
+    ]
+  },
+  "power_factor": {
+    "label": "power factor",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "apparent_power": {
+    "label": "apparent power",
+    "ip": {
+      "unit": "VA",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "VA",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "VA",
+      "kVA"
+    ]
+  },
+  "resistance": {
+    "label": "resistance",
+    "ip": {
+      "unit": "Ω",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "Ω",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      "Ω",
+      "kΩ"
+    ]
+  },
+  "temperature": {
+    "label": "temperature",
+    "ip": {
+      "unit": "°F",
+      "factor": 1.7999999999999985,
+      "offset": 32.000000000000014,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "°C",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "°C",
+      "°F"
+    ]
+  },
+  "temperature_difference": {
+    "label": "temperature difference",
+    "ip": {
+      "unit": "°F",
+      "factor": 1.7999999999999985,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "K",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "K",
+      "°F"
+    ]
+  },
+  "altitude": {
+    "label": "altitude",
+    "ip": {
+      "unit": "ft",
+      "factor": 3.280839895013123,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "m",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "m",
+      "mm",
+      "in.",
+      "ft"
+    ]
+  },
+  "dimension": {
+    "label": "dimension",
+    "ip": {
+      "unit": "in.",
+      "factor": 39.37007874015748,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "mm",
+      "factor": 1000.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "m",
+      "mm",
+      "in.",
+      "ft"
+    ]
+  },
+  "air_pressure": {
+    "label": "pressure of the air",
+    "ip": {
+      "unit": "in. w.g.",
+      "factor": 0.004014630786618261,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "Pa",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "Pa",
+      "kPa",
+      "mbar",
+      "bar",
+      "in. w.g.",
+      "mm w.g.",
+      "psi",
+      "ft w.",
+      "m w."
+    ]
+  },
+  "density": {
+    "label": "density",
+    "ip": {
+      "unit": "lb/ft³",
+      "factor": 0.06242796059157827,
+      "offset": -0.0,
+      "decimals": 4
+    },
+    "si": {
+      "unit": "kg/m³",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 3
+    },
+    "typed_units": [
+      "kg/m³",
+      "lb/ft³"
+    ]
+  },
+  "humidity_ratio": {
+    "label": "humidity ratio",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "heat_flow": {
+    "label": "heat flow",
+    "ip": {
+      "unit": "Btu/h",
+      "factor": 3.4121416351330756,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "W",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "W",
+      "kW",
+      "Btu/h",
+      "ton"
+    ]
+  },
+  "emissions": {
+    "label": "emissions",
+    "ip": {
+      "unit": "lb",
+      "factor": 2.2046226218487757,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "kg",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "kg",
+      "lb"
+    ]
+  },
+  "emission_rate": {
+    "label": "emissions of the supply",
+    "ip": {
+      "unit": "lb/MWh",
+      "factor": 2204.622621848776,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "kg/kWh",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 3
+    },
+    "typed_units": [
+      "kg/kWh",
+      "g/kWh",
+      "lb/MWh"
+    ]
+  },
+  "service_factor": {
+    "label": "service factor",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      ""
+    ]
+  },
+  "run_up": {
+    "label": "seconds to full speed",
+    "ip": {
+      "unit": "s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "s",
+      "min"
+    ]
+  },
+  "starts": {
+    "label": "starts a year",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      ""
+    ]
+  },
+  "derating": {
+    "label": "derating",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "kva_per_hp": {
+    "label": "locked-rotor volt-amperes over rated power",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "share_of_hours": {
+    "label": "share of the hours",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "cooling_performance": {
+    "label": "cold per electricity",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      ""
     ]
   }
 } as const;

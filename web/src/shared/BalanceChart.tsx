@@ -180,7 +180,7 @@ function wrapped(sentence: string, width: number): string[] {
 
 /** Labels stand under the falling end of their curves, each at another height, where points seldom lie. */
 function labelPlace(curve: Curve) {
-  return curve.id === "found" ? 0.94 : 0.84 + 0.05 * (curve.id.charCodeAt(0) - "A".charCodeAt(0));
+  return curve.id === "found" ? 0.94 : 0.79 + 0.045 * (curve.id.charCodeAt(0) - "A".charCodeAt(0));
 }
 
 interface Converted {

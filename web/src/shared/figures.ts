@@ -20,7 +20,8 @@ export function unitOf(quantity: string, units: UnitSystem, currency?: string | 
 
 /** A value in the reader's unit. */
 export function inUnits(quantity: string, value: number, units: UnitSystem): number {
-  return value * facts(quantity, units).factor;
+  const { factor, offset } = facts(quantity, units);
+  return value * factor + offset;
 }
 
 /** A figure in the reader's units, no finer than its band allows. */
@@ -30,15 +31,16 @@ export function write(figure: Figure, units: UnitSystem, currency?: string | nul
     return { value: text, band: null, range: null, unit: unitOf(figure.quantity, units, currency) };
   }
   const { factor, decimals } = facts(figure.quantity, units);
+  const shown = (value: number) => inUnits(figure.quantity, value, units);
   const band = figure.band == null ? null : Math.abs(figure.band * factor);
-  const low = figure.low == null ? null : figure.low * factor;
-  const high = figure.high == null ? null : figure.high * factor;
+  const low = figure.low == null ? null : shown(figure.low);
+  const high = figure.high == null ? null : shown(figure.high);
   const width = low != null && high != null ? (high - low) / 2 : band;
   const step = stepFor(width, decimals);
   const text = (value: number) => grouped(value, step);
   const hasRange = low != null || high != null;
   return {
-    value: text(figure.value * factor),
+    value: text(shown(figure.value)),
     band: band == null || hasRange ? null : text(Math.max(band, step)),
     range: hasRange ? rangeWords(low, high, text) : null,
     unit: unitOf(figure.quantity, units, currency),
@@ -53,10 +55,11 @@ export function writeBand(quantity: string, half: number, units: UnitSystem): st
 
 /** A typed entry as this reader sees it, and the words that tell what was typed when that was in another unit. */
 export function writeEntry(quantity: string, entry: Entry, units: UnitSystem): { text: string; typed: string | null } {
-  const { unit, factor, decimals } = facts(quantity, units);
+  const { unit, decimals } = facts(quantity, units);
+  const shown = (value: number) => grouped(inUnits(quantity, value, units), 10 ** -decimals);
   if (entry.unit === unit) return { text: withoutUnit(entry.typed, unit), typed: null };
-  const low = entry.low == null ? "" : `${grouped(entry.low * factor, 10 ** -decimals)} to `;
-  const text = low + grouped(entry.si * factor, 10 ** -decimals);
+  const low = entry.low == null ? "" : `${shown(entry.low)} to `;
+  const text = low + shown(entry.si);
   return { text, typed: /[a-z%"]/i.test(entry.typed) ? entry.typed : `${entry.typed} ${entry.unit}` };
 }
 

@@ -4,32 +4,27 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from modest_rotor.core.economy import energy_kwh, simple_payback_years
-from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate, exactly
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.meters import read_by_meter
+from modest_rotor.core.options import year_results
 from modest_rotor.core.options.contract import Demand, Option, OptionKind, SolvedStep
 from modest_rotor.core.options.drive import OnDrive
-from modest_rotor.core.options.electronic import Electronic, standby_power
+from modest_rotor.core.options.electronic import Electronic
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_stop
 from modest_rotor.core.options.same_kind import SameKind
 from modest_rotor.core.options.step_working import StepWorkings, step_workings
+from modest_rotor.core.options.year import Year, year_energy, year_heat
 from modest_rotor.core.phrase import Figure, Frozen, figure
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR, Duty, DutyAnswer, DutyStep, step_hours
-from modest_rotor.core.stations.options import OptionCosts
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.stations.duty import DutyStep, step_hours
+from modest_rotor.core.working import Result
 
 OPTIONS: tuple[Option, ...] = (Keep(), SameKind(), Electronic(), OnDrive())
 LETTERS = "ABCD"
-FULL_STEP = DutyStep(id="full", name="full flow")
 STOPPED = "withheld: the stop stands first"
-GENERIC = (
-    "Generic curve of the kind of wheel and generic motor losses: our judgement, no source; affinity laws: AMCA 201."
-)
 
 
 class StepAnswer(Frozen):
@@ -60,6 +55,10 @@ class OptionAnswer(Frozen):
     saved_energy: Result
     saved_money: Result
     payback: Result
+    saved_emissions: Result
+    made_up_heat: Result
+    saved_cooling: Result
+    net_money: Result
     cost: Figure | None
     limits: tuple[str, ...]
     stop: str | None
@@ -74,48 +73,13 @@ class OptionsAnswer(Frozen):
 
 
 @dataclass(frozen=True)
-class Year:
-    """What turns watts into money: the steps, the price, the costs, and what protects the flow."""
-
-    duty: Duty
-    answer: DutyAnswer
-    costs: OptionCosts
-    currency: str | None
-    least_flow_m3s: float | None
-    protected: bool
-    dead: bool = False
-
-    @property
-    def steps(self) -> tuple[DutyStep, ...]:
-        """The duty steps, or full flow alone while none is typed."""
-        return self.duty.steps or (FULL_STEP,)
-
-    @property
-    def total_hours(self) -> float | None:
-        """Hours of all steps, when they make a possible year."""
-        return self.answer.hours.figure.value if self.answer.hours.figure else None
-
-    @property
-    def least_words(self) -> str:
-        """How the least flow of a protected duty is called."""
-        return "the flow found" if self.least_flow_m3s is None else "the documented least"
-
-    def cost(self, kind: OptionKind) -> Entry | None:
-        """What an option costs fitted."""
-        return {
-            OptionKind.SAME_KIND: self.costs.same_kind_cost,
-            OptionKind.ELECTRONIC: self.costs.electronic_cost,
-            OptionKind.DRIVE: self.costs.drive_cost,
-        }.get(kind)
-
-
-@dataclass(frozen=True)
 class Solution:
-    """One option solved over the year: its steps, its energy or what that waits for, and what it does not do."""
+    """One option solved over the year: its steps, its energy and heat or what they wait for, and what it does not do."""
 
     option: Option
     steps: tuple[SolvedStep, ...]
     energy: Estimate | str
+    heat: Estimate | str
     limits: tuple[str, ...]
     stop: str | None
 
@@ -144,7 +108,7 @@ def _solve(
 ) -> Solution:
     if option.kind is OptionKind.KEEP:
         limits = ("It is dead: it stands here as the yardstick only.",) if year.dead else ()
-        return Solution(option, today, _energy(option.kind, today, year), limits, None)
+        return _solution(option, today, limits, found, year)
     steps = option.solve(found, demands, year.duty.part_flow)
     compared = tuple(
         ComparedStep(asked.name or "a step", step, now, _least(found, now, year))
@@ -153,8 +117,15 @@ def _solve(
     stop = protected_stop(compared, year.least_words)
     if stop:
         withheld = tuple(SolvedStep(step.id, note=STOPPED) for step in steps)
-        return Solution(option, withheld, STOPPED, (), stop)
-    return Solution(option, steps, _energy(option.kind, steps, year), limits_of(compared, year.least_words), None)
+        return Solution(option, withheld, STOPPED, STOPPED, (), stop)
+    return _solution(option, steps, limits_of(compared, year.least_words), found, year)
+
+
+def _solution(
+    option: Option, steps: tuple[SolvedStep, ...], limits: tuple[str, ...], found: FoundMachine, year: Year
+) -> Solution:
+    energy, heat = (of(option.kind, steps, found, year) for of in (year_energy, year_heat))
+    return Solution(option, steps, energy, heat, limits, None)
 
 
 def _least(found: FoundMachine, today: SolvedStep, year: Year) -> Estimate | None:
@@ -186,31 +157,12 @@ def _floor(found: FoundMachine, today: SolvedStep, year: Year) -> float:
     return today.flow.value / found.flow.value if today.flow else 1.0
 
 
-def _energy(kind: OptionKind, steps: tuple[SolvedStep, ...], year: Year) -> Estimate | str:
-    if year.total_hours is None:
-        return year.answer.hours.waits[0] if year.answer.hours.waits else "waits for hours"  # type: ignore[return-value]
-    pairs = []
-    for asked, step in zip(year.steps, steps, strict=True):
-        hours = step_hours(asked)
-        named = f"“{asked.name}”" if asked.name else "a step"
-        if hours is None or asked.flow_share is None:
-            return f"waits for {'hours' if hours is None else 'share of flow'} of {named}"
-        if step.input_power is None:
-            return step.note or f"waits for the watts of {named}"
-        pairs.append((step.input_power, hours))
-    total = energy_kwh(tuple(pairs))
-    if kind is OptionKind.ELECTRONIC:
-        total = total + standby_power() * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
-    return total
-
-
 def _answer(letter: str, solution: Solution, yardstick: Solution, found: FoundMachine, year: Year) -> OptionAnswer:
-    option, energy, today = solution.option, solution.energy, yardstick.energy
-    saved = (
-        today - energy if isinstance(energy, Estimate) and isinstance(today, Estimate) else _first_words(energy, today)
-    )
-    price = year.duty.energy_price
-    money_wait = _money_waits(found, year)
+    option, keeps = solution.option, solution.keeps
+    saved, heat_saved = (_less(yardstick.energy, solution.energy), _less(yardstick.heat, solution.heat))
+    season = year_results.season(heat_saved, year)
+    heat, cold = year_results.heat_results(season, keeps)
+    price, waits = year.duty.energy_price, year_results.money_waits(found, year)
     cost = year.cost(option.kind)
     return OptionAnswer(
         letter=letter,
@@ -221,19 +173,26 @@ def _answer(letter: str, solution: Solution, yardstick: Solution, found: FoundMa
             _step(asked, step, found, option.motor(found))
             for asked, step in zip(year.steps, solution.steps, strict=True)
         ),
-        energy=_energy_result(option, solution.steps, energy, year),
-        money=_priced("Energy cost a year", energy, price, money_wait),
-        saved_energy=_saved_energy(saved, today, energy, solution.keeps),
-        saved_money=_priced("Saved a year", saved, price, money_wait, solution.keeps),
-        payback=_payback(saved, price, cost, money_wait, solution.keeps),
+        energy=year_results.energy_result(option, solution.steps, solution.energy, found, year),
+        money=year_results.priced("Energy cost a year", solution.energy, price, waits),
+        saved_energy=year_results.saved_energy_result(saved, yardstick.energy, solution.energy, keeps),
+        saved_money=year_results.priced("Saved a year", saved, price, waits, keeps),
+        payback=year_results.payback_result(saved, price, cost, waits, keeps),
+        saved_emissions=year_results.emissions_result(saved, year, keeps),
+        made_up_heat=heat,
+        saved_cooling=cold,
+        net_money=year_results.net_money(saved, season, year, waits, keeps),
         cost=figure("cost", read_by_meter(cost, "cost", "cost"), "estimated") if cost else None,
         limits=solution.limits,
         stop=solution.stop,
     )
 
 
-def _first_words(*values: Estimate | str) -> str:
-    return next(value for value in values if isinstance(value, str))
+def _less(today: Estimate | str, then: Estimate | str) -> Estimate | str:
+    """Today's less the option's; or the words that say what either waits for, the option's first."""
+    if isinstance(then, str):
+        return then
+    return today if isinstance(today, str) else today - then
 
 
 def flow_quantity(found: FoundMachine) -> str:
@@ -267,95 +226,6 @@ def _step(asked: DutyStep, step: SolvedStep, found: FoundMachine, motor: Typical
         note=step.note,
         workings=step_workings(step, _asked_share(asked), found, motor, flow_quantity(found), pressure_quantity(found)),
     )
-
-
-def _energy_result(option: Option, steps: tuple[SolvedStep, ...], energy: Estimate | str, year: Year) -> Result:
-    if isinstance(energy, str):
-        return waiting("Energy a year", energy)
-    ingredients: list[Ingredient] = []
-    for asked, step in zip(year.steps, steps, strict=True):
-        hours = step_hours(asked)
-        if step.input_power and hours:
-            ingredients.append(
-                given("W", f"input power, {asked.name or 'step'}", "input_power", step.input_power, "estimated")
-            )
-            ingredients.append(given("h", f"hours, {asked.name or 'step'}", "hours", hours, "estimated", "typed"))
-    remarks = ["Each step is solved by itself: the cube of the mean flow is not the mean of the cubes."]
-    if option.kind is OptionKind.ELECTRONIC and year.total_hours is not None:
-        off = max(HOURS_IN_A_YEAR - year.total_hours, 0.0)
-        ingredients.append(given("W₀", "standby power of the electronics", "input_power", standby_power(), "assumed"))
-        ingredients.append(given("h₀", "hours off, supply left on", "hours", off, "worked out"))
-        remarks.append("The electronics are taken as staying on the supply while the fan is off.")
-    return result("Energy a year", "energy", energy, "E = Σ W h ÷ 1000", tuple(ingredients), GENERIC, tuple(remarks))
-
-
-def _saved_energy(saved: Estimate | str, today: Estimate | str, energy: Estimate | str, keeps: bool) -> Result:
-    if isinstance(saved, str):
-        return waiting("Energy saved", saved)
-    if keeps:
-        return waiting("Energy saved", "the yardstick")
-    ingredients = (
-        given("E_A", "energy of A, kept as found", "energy", today, "worked out"),  # type: ignore[arg-type]
-        given("E", "energy of this option", "energy", energy, "worked out"),  # type: ignore[arg-type]
-    )
-    remarks = (
-        "Errors that both years share (wattmeter, hours, the machine's curve) fall out of the difference.",
-        "The yardstick is the machine as found. Heat given to the air or water is not in the saving.",
-    )
-    return result("Energy saved", "energy", saved, "E_A − E", ingredients, GENERIC, remarks)
-
-
-def _money_waits(found: FoundMachine, year: Year) -> str | None:
-    if not found.flow_is_measured:
-        return "money waits for a measured flow: without it the axes are relative"
-    if year.duty.energy_price is None:
-        return "waits for an energy price"
-    return None
-
-
-def _priced(
-    label: str, energy: Estimate | str, price: Entry | None, money_wait: str | None, keeps: bool = False
-) -> Result:
-    if keeps:
-        return waiting(label, "the yardstick")
-    if isinstance(energy, str):
-        return waiting(label, energy)
-    if money_wait or price is None:
-        return waiting(label, money_wait or "waits for an energy price")
-    ingredients = (
-        given("E", "energy", "energy", energy, "worked out"),
-        given("c", "energy price", "energy_price", price.si, "typed", "Duty"),
-    )
-    return result(label, "money", energy * price.si, "E × c", ingredients, "Arithmetic.")
-
-
-def _payback(
-    saved: Estimate | str, price: Entry | None, cost: Entry | None, money_wait: str | None, keeps: bool
-) -> Result:
-    label = "Simple payback"
-    if keeps:
-        return waiting(label, "the yardstick")
-    if isinstance(saved, str):
-        return waiting(label, saved)
-    if money_wait or price is None:
-        return waiting(label, money_wait or "waits for an energy price")
-    if cost is None:
-        return waiting(label, "waits for what it costs fitted")
-    spent, yearly = read_by_meter(cost, "cost", "cost"), saved * price.si
-    years = simple_payback_years(spent, yearly)
-    if years.value is None or (years.high is None and years.low is None):
-        return waiting(label, "never: no saving is expected")
-    ingredients = (
-        given("C", "cost fitted", "cost", spent, "estimated", "typed, within 10 %"),
-        given("S", "saved a year", "money", yearly, "worked out"),
-    )
-    source = "Definition; range of a ratio: Fieller, J. Roy. Stat. Soc. B 16 (1954)."
-    remarks = (
-        ("A saving of nothing lies inside the band, so the payback has no upper end.",) if years.high is None else ()
-    )
-    worked = result(label, "payback", years.value, "C ÷ S", ingredients, source, remarks)
-    assert worked.figure is not None
-    return worked.model_copy(update={"figure": worked.figure.model_copy(update={"low": years.low, "high": years.high})})
 
 
 def _overlap(solutions: tuple[Solution, ...]) -> str | None:

@@ -8,8 +8,9 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
-from modest_rotor.core.options.compare import OptionsAnswer, Year
+from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.year import Year
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts

@@ -27,6 +27,13 @@ class PartFlow(StrEnum):
     THROTTLE = "by a damper or valve"
 
 
+class MotorPlace(StrEnum):
+    """Where a motor's own heat goes."""
+
+    IN_STREAM = "in the air or water it moves"
+    OUTSIDE = "outside it"
+
+
 class DutyStep(Identified):
     """Part of the year at one flow."""
 
@@ -55,6 +62,32 @@ class Duty(Sheet):
     )
     energy_price: Entry | None = asked(
         "energy_price", "Energy price", "typed", "Per kWh, taxes as the customer pays them."
+    )
+    starts: Entry | None = asked(
+        "starts", "Starts a year", "estimated", "Cycles of a thermostat or switch; counted as energy."
+    )
+    run_up: Entry | None = asked("run_up", "Seconds to full speed", "estimated", "From rest, of the motor of today.")
+    emission_rate: Entry | None = asked(
+        "emission_rate",
+        "Emissions of the supply",
+        "typed",
+        "CO₂ equivalent of a kilowatt-hour, as the supplier states it.",
+    )
+    motor_place: MotorPlace | None = chosen(
+        "Where does the motor stand?", "In the stream all its watts warm what it moves; outside it, those at the shaft."
+    )
+    heated_share: Entry | None = asked(
+        "share_of_hours", "Hours in which it is heated", "estimated", "Share of the hours it runs."
+    )
+    heat_price: Entry | None = asked("energy_price", "Price of heat", "typed", "Per kWh of useful heat.")
+    cooled_share: Entry | None = asked(
+        "share_of_hours", "Hours in which it is cooled", "estimated", "Share of the hours it runs."
+    )
+    cooling_performance: Entry | None = asked(
+        "cooling_performance",
+        "Cold per electricity",
+        "estimated",
+        "COP of the cooling; 3 is taken where nothing is said.",
     )
     currency: str | None = Field(
         default=None, title="Currency", description="Three letters, for example USD or EUR.", pattern=r"^[A-Z]{3}$"

@@ -10,11 +10,10 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.candidate import lacks
 from modest_rotor.core.identify.doubt import (
     ORDINARY_COST,
-    SMALLEST_CHANCE,
     Culprit,
-    chance_of_readings,
     plate_culprits,
     reading_culprits,
+    readings_disagree,
 )
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.fitted_load import fitted_methods
@@ -72,7 +71,7 @@ class MotorFit:
     @property
     def readings_disagree(self) -> bool:
         """Whether the readings do not go with the plate's motor."""
-        return bool(self.full and self.bare and chance_of_readings(self.full, self.bare) < SMALLEST_CHANCE)
+        return bool(self.full and self.bare and readings_disagree(self.full, self.bare))
 
 
 def fit_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...]) -> tuple[tuple[str, Reading], ...]:

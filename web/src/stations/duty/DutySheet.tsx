@@ -40,8 +40,31 @@ export function DutySheet() {
         </Question>
         <AskedQuantity path={fixed} />
       </Box>
+      <Besides />
       <StandingKey />
     </Sheet>
+  );
+}
+
+/** What goes along with the energy: nothing of it is needed, each line says what it adds. */
+function Besides() {
+  return (
+    <Part title="Starts, emissions, heat and cold" note="none of it is needed; each adds its line to the options">
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
+        <AskedQuantity path="duty/starts" />
+        <AskedQuantity path="duty/run_up" />
+        <AskedQuantity path="duty/emission_rate" />
+      </Box>
+      <Question label={factsOf("duty/motor_place").label} help={factsOf("duty/motor_place").help}>
+        <ChoiceField path="duty/motor_place" />
+      </Question>
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="20px">
+        <AskedQuantity path="duty/heated_share" />
+        <AskedQuantity path="duty/heat_price" />
+        <AskedQuantity path="duty/cooled_share" />
+        <AskedQuantity path="duty/cooling_performance" />
+      </Box>
+    </Part>
   );
 }
 

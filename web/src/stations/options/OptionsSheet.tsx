@@ -18,8 +18,9 @@ type Option = Schemas["OptionAnswer"];
 const COST_FIELDS: Partial<Record<Option["kind"], string>> = {
   "same kind": "options/same_kind_cost",
   electronic: "options/electronic_cost",
+  drive: "options/drive_cost",
 };
-const GRID = { base: "repeat(3, minmax(0, 1fr))", md: "124px repeat(3, minmax(0, 1fr))" };
+const GRID = { base: "repeat(2, minmax(0, 1fr))", md: "112px repeat(4, minmax(0, 1fr))" };
 
 /** The options beside each other, question by question; none is put forward. */
 export function OptionsSheet() {
@@ -253,9 +254,38 @@ function Yearly({ options, overlap }: { options: Option[]; overlap: string | nul
         </Fragment>
       ))}
       {overlap && <Box pb="6px">{overlap}</Box>}
-      <Small display="block" pb="6px">
-        Heat given to the air or the water is not in the saving.
-      </Small>
+      <Besides options={options} />
+    </>
+  );
+}
+
+/** What goes along with the saving: emissions, heat to be made up, cooling saved. Shown as soon as Duty says enough. */
+function Besides({ options }: { options: Option[] }) {
+  const { currency } = useUnits();
+  const rows: { name: string; question: string; note: string; of: (option: Option) => Result }[] = [
+    { name: "emissions", question: "emissions saved", note: "a year", of: (option) => option.saved_emissions },
+    { name: "heat", question: "heat to be made up", note: "kWh a year", of: (option) => option.made_up_heat },
+    { name: "cold", question: "cooling saved as well", note: "kWh a year", of: (option) => option.saved_cooling },
+    { name: "net", question: "saved, heat and cold counted", note: currency ?? "", of: (option) => option.net_money },
+  ];
+  const known = rows.filter((row) => options.some((option) => row.of(option).figure));
+  return (
+    <>
+      {known.map((row) => (
+        <Fragment key={row.name}>
+          <Row question={row.question} note={row.note}>
+            {options.map((option) => (
+              <Worked key={option.letter} option={option} name={row.name} result={row.of(option)} />
+            ))}
+          </Row>
+          <Panels options={options} name={row.name} of={row.of} />
+        </Fragment>
+      ))}
+      {!known.some((row) => row.name === "heat") && (
+        <Small display="block" pb="6px">
+          Heat given to the air or the water is not in the saving; Duty can count it.
+        </Small>
+      )}
     </>
   );
 }
@@ -270,7 +300,7 @@ function savedDomain(options: Option[]): [number, number] | null {
 
 function Saved({ option, domain }: { option: Option; domain: [number, number] }) {
   return (
-    <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "34px minmax(0, 1fr)" }} alignItems="center" gap="4px">
+    <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "26px minmax(0, 1fr)" }} alignItems="center" gap="2px">
       <StandingMark
         figure={option.saved_energy.figure ?? null}
         domain={domain}

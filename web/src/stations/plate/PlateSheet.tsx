@@ -29,6 +29,9 @@ export function PlateSheet() {
         <ChoiceField path="plate/phases" said={(choice) => (choice === 1 ? "one" : "three")} />
       </Row>
       <FieldRow path="plate/run_capacitance" />
+      <Row label={factsOf("plate/motor_kind").label} unit="" help={factsOf("plate/motor_kind").help}>
+        <ChoiceField path="plate/motor_kind" />
+      </Row>
       <Box borderTop="1px solid" borderColor="rule" mt="6px">
         <WorkedRow name="poles" result={plate.poles} quantity="poles" />
         <WorkedRow name="synchronous" result={plate.synchronous_speed} quantity="speed" />

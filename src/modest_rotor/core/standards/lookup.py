@@ -1,0 +1,58 @@
+"""Looking a value up in a table: exactly, or between its rows; outside it refuses and says what the table holds."""
+
+from __future__ import annotations
+
+from bisect import bisect_right
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.tables import Row, heading, read_table
+
+SAME = 2e-3
+"""Relative difference within which a size is the same size: 0.333 hp is a third."""
+
+
+def rows_of(name: str, **wanted: str) -> list[Row]:
+    """The rows of a table whose columns equal ``wanted``.
+
+    :raises OutsideValidity: there is none; the sentence says which values each column has.
+    """
+    rows = [row for row in read_table(name) if all(row[column] == value for column, value in wanted.items())]
+    if not rows:
+        asked = ", ".join(f"{column.replace('_', ' ')} {value}" for column, value in wanted.items())
+        has = "; ".join(
+            f"{column.replace('_', ' ')}: {', '.join(dict.fromkeys(row[column] for row in read_table(name)))}"
+            for column in wanted
+        )
+        raise OutsideValidity(f"“{heading(name)['title']}” has no row for {asked}. It has {has}.")
+    return rows
+
+
+def at_size(name: str, rows: list[Row], column: str, value: float, unit: str) -> Row:
+    """The row whose size is ``value``; tables of standard sizes are not interpolated.
+
+    :raises OutsideValidity: no such size; the sentence names those that the table has.
+    """
+    for row in rows:
+        if abs(float(row[column]) / value - 1) <= SAME:
+            return row
+    sizes = ", ".join(f"{float(row[column]):g}" for row in rows)
+    raise OutsideValidity(
+        f"“{heading(name)['title']}” has no row for {value:g} {unit}. It has {sizes} {unit}; between them a standard gives nothing."
+    )
+
+
+def between(name: str, rows: list[Row], column: str, result: str, value: float, unit: str) -> float:
+    """A value between the rows of a table, linearly.
+
+    :param column: the column that grows and is looked in. :param result: the column that is given.
+    :raises OutsideValidity: ``value`` lies outside the table.
+    """
+    known = [float(row[column]) for row in rows]
+    if not known[0] <= value <= known[-1]:
+        raise OutsideValidity(
+            f"{value:g} {unit} lies outside “{heading(name)['title']}”, which goes from {known[0]:g} to {known[-1]:g} {unit}."
+        )
+    upper = min(bisect_right(known, value), len(known) - 1)
+    share = (value - known[upper - 1]) / (known[upper] - known[upper - 1])
+    low, high = (float(rows[place][result]) for place in (upper - 1, upper))
+    return low + share * (high - low)
