@@ -57,3 +57,29 @@ def test_the_installed_command_answers() -> None:
         [str(command), "assess"], input=json.dumps(KRAUSE), capture_output=True, text=True, check=True
     )
     assert json.loads(done.stdout)["program_version"]
+
+
+def test_a_calculation_is_worked_out_and_told(capsys: pytest.CaptureFixture[str]) -> None:
+    assert main(["calc", "synchronous_speed", "frequency=60 Hz", "poles=6"]) == 0
+    told = capsys.readouterr().out
+    assert (
+        told.startswith("Synchronous speed: 1,200 rpm") and "n_s = 120 f ÷ p" in told and "Source: Definition." in told
+    )
+    assert main(["calc", "torque", "shaft_power=1/2 hp", "speed=1,075 rpm ± 10", "--units", "ip"]) == 0
+    assert "lbf·ft" in capsys.readouterr().out
+    assert main(["calc", "ip_code", "code=IP54", "--json"]) == 0
+    assert json.loads(capsys.readouterr().out)["words"][0].endswith("dust in harmful amounts")
+
+
+def test_all_calculations_are_listed_as_json(capsys: pytest.CaptureFixture[str]) -> None:
+    assert main(["calc", "--list"]) == 0
+    listed = json.loads(capsys.readouterr().out)
+    first = next(facts for facts in listed if facts["name"] == "synchronous_speed")
+    assert first["inputs"][0]["units"] == ["Hz"] and first["source"]
+
+
+@pytest.mark.parametrize("arguments", [[], ["synchronous_speed", "poles"], ["nothing"], ["slip", "speed=x"]])
+def test_a_calculation_that_cannot_be_is_a_sentence(arguments: list[str], capsys: pytest.CaptureFixture[str]) -> None:
+    assert main(["calc", *arguments]) == 1
+    told = capsys.readouterr()
+    assert told.err.startswith("modest-rotor: ") and not told.out

@@ -49,6 +49,20 @@ def test_a_preview_saves_nothing(client: TestClient, job: StoredJob) -> None:
     assert now["assessment"]["balance"]["points"][0]["flow"]["value"] == 0.51
 
 
+def test_a_preview_draws_on_the_last_fit_and_says_so_until_it_is_asked_to_refine(
+    client: TestClient, job: StoredJob
+) -> None:
+    def looked(path: str, text: str, refined: bool) -> Any:
+        body = {"path": path, "text": text, "units": "si", "refined": refined}
+        return client.post(f"/api/jobs/{job.id}/preview", json=body).json()["assessment"]
+
+    at_once, refined = (looked("plate/rated_current", "3.1 A", refined) for refined in (False, True))
+    assert at_once["refining"] and not refined["refining"]
+    power = [seen["sets"][0]["shaft_power"]["figure"]["value"] for seen in (at_once, refined)]
+    assert power[0] != power[1] and power[0] == pytest.approx(power[1], rel=0.1)
+    assert not looked("duty/steps/s1/hours", "1,000 h", False)["refining"]  # the fit does not depend on it
+
+
 @pytest.mark.parametrize(
     ("path", "text", "words"),
     [

@@ -5,7 +5,14 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from modest_rotor.core.economy import energy_kwh, simple_payback_years
+from modest_rotor.core.economy import (
+    emissions_kg,
+    energy_kwh,
+    heat_and_cold,
+    simple_payback_years,
+    start_energy_kwh,
+)
+from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import exactly, measured
 
 
@@ -38,6 +45,25 @@ def test_option_a_saving_against_uncertainties() -> None:
     watts = measured(500.0, before=15.0) - measured(200.0, after=6.0)
     money = energy_kwh(((watts, hours),)) * 0.15
     assert (money.value, money.standard) == (pytest.approx(180.0), pytest.approx(20.44407, rel=1e-4))
+
+
+def test_starts_are_energy_but_little() -> None:
+    """1,500 W for two seconds, 3,600 times a year: 3 kWh."""
+    assert start_energy_kwh(exactly(1500.0), 2.0, 3600.0).value == pytest.approx(3.0)
+
+
+def test_emissions_of_a_grid() -> None:
+    """US EPA eGRID2023, US total: 770.884 lb/MWh make 349.67 kg of a thousand kWh."""
+    assert emissions_kg(exactly(1000.0), 770.884 * 0.45359237 / 1000).value == pytest.approx(349.6671, rel=1e-6)
+
+
+def test_heat_no_longer_given_is_made_up_and_cold_is_saved() -> None:
+    """1,000 kWh saved, 40 % of the hours heated, 30 % cooled at a COP of 3: 400 kWh of heat, 100 kWh of electricity."""
+    found = heat_and_cold(measured(1000.0, w=100.0), 0.4, 0.3, 3.0)
+    assert (found.heat_kwh.value, found.heat_kwh.standard) == pytest.approx((400.0, 40.0))
+    assert (found.cooling_kwh.value, found.cooling_kwh.standard) == pytest.approx((100.0, 10.0))
+    with pytest.raises(OutsideValidity, match="more than all of them"):
+        heat_and_cold(exactly(1.0), 0.7, 0.4, 3.0)
 
 
 def test_payback_by_definition() -> None:

@@ -21,6 +21,11 @@ const router = createBrowserRouter([
     HydrateFallback: Nothing,
     lazy: async () => ({ Component: (await import("./JobPage")).JobPage }),
   },
+  {
+    path: "/workings/:name?",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../workings/Workings")).Workings }),
+  },
   { path: "*", HydrateFallback: Nothing, lazy: async () => ({ Component: (await import("./NotFound")).NotFound }) },
 ]);
 

@@ -38,6 +38,7 @@ export function Board() {
             <Box as="span" color="ink2">
               {board.data ? counted(sites) : ""}
             </Box>
+            <WayTo to="/workings">Workings</WayTo>
           </Box>
           <Find>
             Find
@@ -223,6 +224,16 @@ function Away({ error, again }: { error: Refused; again: () => void }) {
     </Box>
   );
 }
+
+const WayTo = chakra(Link, {
+  base: {
+    display: "inline-flex",
+    alignItems: "center",
+    minHeight: "44px",
+    textUnderlineOffset: "3px",
+    fontSize: "small",
+  },
+});
 
 const Find = chakra("label", {
   base: {

@@ -272,10 +272,82 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calculations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Calculations
+         * @description Every calculation: what it asks for, what it gives, its formula and its source.
+         */
+        get: operations["calculations_api_calculations_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calculations/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Calculation
+         * @description Work a calculation; refused in a sentence when a value is missing, unreadable or outside where it holds.
+         */
+        post: operations["calculation_api_calculations__name__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * Asked
+         * @description Typed values for a calculation.
+         */
+        Asked: {
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
+            /** Units */
+            units?: ("ip" | "si") | null;
+        };
+        /**
+         * AskedInput
+         * @description An input as it is listed.
+         */
+        AskedInput: {
+            /** Name */
+            name: string;
+            /** Symbol */
+            symbol: string;
+            /** Label */
+            label: string;
+            /** Quantity */
+            quantity: string | null;
+            /** Units */
+            units: string[];
+            /** Choices */
+            choices: string[];
+            /** Default */
+            default: string | null;
+        };
         /**
          * Assessment
          * @description Everything that follows from a job.
@@ -398,6 +470,46 @@ export interface components {
             site: components["schemas"]["Site"];
             /** Jobs */
             jobs: components["schemas"]["BoardJob"][];
+        };
+        /**
+         * Calculated
+         * @description What a calculation gave: results with their workings, and what is told in words.
+         */
+        Calculated: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /** Results */
+            results: components["schemas"]["Result"][];
+            /**
+             * Words
+             * @description outputs that are words, each with its label
+             * @default []
+             */
+            words: string[];
+        };
+        /**
+         * CalculationFacts
+         * @description A calculation as it is listed: what it asks for, gives and rests on.
+         */
+        CalculationFacts: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /** Group */
+            group: string;
+            /** Formula */
+            formula: string;
+            /** Source */
+            source: string;
+            /** Validity */
+            validity: string;
+            /** Inputs */
+            inputs: components["schemas"]["AskedInput"][];
+            /** Outputs */
+            outputs: components["schemas"]["GivenOutput"][];
         };
         /**
          * Call
@@ -682,6 +794,16 @@ export interface components {
              * @default false
              */
             standing: boolean;
+        };
+        /**
+         * GivenOutput
+         * @description An output as it is listed.
+         */
+        GivenOutput: {
+            /** Label */
+            label: string;
+            /** Quantity */
+            quantity: string | null;
         };
         /** HTTPValidationError */
         HTTPValidationError: {
@@ -1812,6 +1934,61 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Assessment"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    calculations_api_calculations_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalculationFacts"][];
+                };
+            };
+        };
+    };
+    calculation_api_calculations__name__post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calculated"];
                 };
             };
             /** @description Validation Error */

@@ -110,22 +110,31 @@ export function WorkingPanel({ name, result }: { name: string; result: Result })
           close
         </Word>
       </Box>
+      <WorkingParts working={result.working} />
+    </Box>
+  );
+}
+
+/** Formula, values, band, remarks and source of a result. */
+export function WorkingParts({ working }: { working: Schemas["Working"] }) {
+  return (
+    <>
       <Part title="Formula">
         <Box fontSize="16.5px">
-          <Formula text={result.working.formula} />
+          <Formula text={working.formula} />
         </Box>
       </Part>
       <Part title="Values">
-        <Ingredients ingredients={result.working.ingredients} />
+        <Ingredients ingredients={working.ingredients} />
       </Part>
-      <Shares shares={result.working.shares ?? {}} />
-      {(result.working.remarks ?? []).map((remark) => (
+      <Shares shares={working.shares ?? {}} />
+      {(working.remarks ?? []).map((remark) => (
         <Part key={remark} title="">
           {remark}
         </Part>
       ))}
-      <Part title="Source">{result.working.source}</Part>
-    </Box>
+      <Part title="Source">{working.source}</Part>
+    </>
   );
 }
 

@@ -70,6 +70,27 @@ def slip(speed_rpm: float, synchronous_rpm: float) -> float:
     return (synchronous_rpm - speed_rpm) / synchronous_rpm
 
 
+NUMBER_WORDS = {2: "two", 4: "four", 6: "six", 8: "eight", 10: "ten", 12: "twelve"}
+
+
+def running_slip(speed_rpm: float, frequency_hz: float, poles: int) -> float:
+    """Slip of a motor that is driven by its own field, 0 to 1.
+
+    :param speed_rpm: rpm. :param frequency_hz: Hz. :param poles: poles, not pairs.
+    :raises OutsideValidity: a speed above synchronous, with what it usually means; and as :func:`synchronous_speed_rpm`.
+
+    Source: definition; what it means, common practice.
+    """
+    synchronous = synchronous_speed_rpm(frequency_hz, poles)
+    if speed_rpm > synchronous:
+        others = "two poles, " if poles > 2 else ""
+        raise OutsideValidity(
+            f"{speed_rpm:,.0f} rpm is above the synchronous {synchronous:,.0f} rpm of {NUMBER_WORDS.get(poles, poles)} poles at"
+            f" {frequency_hz:g} Hz: {others}another frequency, a wheel driven by the wind, or a tachometer counting two marks."
+        )
+    return slip(speed_rpm, synchronous)
+
+
 def torque_nm(shaft_power_w: float, speed_rpm: float) -> float:
     """Shaft torque T = P / ω in N·m.
 

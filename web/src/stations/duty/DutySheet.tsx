@@ -50,7 +50,7 @@ export function DutySheet() {
 function Besides() {
   return (
     <Part title="Starts, emissions, heat and cold" note="none of it is needed; each adds its line to the options">
-      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px" alignItems="end">
         <AskedQuantity path="duty/starts" />
         <AskedQuantity path="duty/run_up" />
         <AskedQuantity path="duty/emission_rate" />

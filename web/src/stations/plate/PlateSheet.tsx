@@ -5,7 +5,7 @@ import { ChoiceField, factsOf, QuantityField } from "../../shared/fields";
 import { unitOf } from "../../shared/figures";
 import { useField, useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
-import { Sheet, StandingKey } from "../../shared/Sheet";
+import { Question, Sheet, StandingKey } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 
@@ -16,6 +16,13 @@ const FIELDS = [
   "plate/rated_speed",
   "plate/frequency",
 ] as const;
+
+const KIND_WORDS: Record<string, string> = {
+  "split-capacitor": "run capacitor",
+  "single-phase": "start switch",
+  "shaded-pole": "shading rings",
+  "three-phase": "three-phase",
+};
 
 /** What the plate says, and at once what it means. */
 export function PlateSheet() {
@@ -29,9 +36,9 @@ export function PlateSheet() {
         <ChoiceField path="plate/phases" said={(choice) => (choice === 1 ? "one" : "three")} />
       </Row>
       <FieldRow path="plate/run_capacitance" />
-      <Row label={factsOf("plate/motor_kind").label} unit="" help={factsOf("plate/motor_kind").help}>
-        <ChoiceField path="plate/motor_kind" />
-      </Row>
+      <Question label={factsOf("plate/motor_kind").label} help={factsOf("plate/motor_kind").help}>
+        <ChoiceField path="plate/motor_kind" said={(kind) => KIND_WORDS[kind] ?? String(kind)} />
+      </Question>
       <Box borderTop="1px solid" borderColor="rule" mt="6px">
         <WorkedRow name="poles" result={plate.poles} quantity="poles" />
         <WorkedRow name="synchronous" result={plate.synchronous_speed} quantity="speed" />

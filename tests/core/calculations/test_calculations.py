@@ -1,0 +1,131 @@
+"""The book of calculations: every one can be worked, gives what its source gives, and refuses in sentences."""
+
+from __future__ import annotations
+
+import json
+import math
+
+import pytest
+
+from modest_rotor.core.calculations.book import CALCULATIONS, all_calculations, work_out
+from modest_rotor.core.errors import OutsideValidity, QuantityRefused, UnknownItem
+from modest_rotor.core.quantities import all_quantities
+
+WORKED: list[tuple[str, dict[str, str], list[float]]] = [  # name, typed, results in SI
+    ("synchronous_speed", {"frequency": "60 Hz", "poles": "6"}, [1200]),
+    ("poles", {"rated_speed": "1,075 rpm", "frequency": "60 Hz"}, [6]),
+    ("slip", {"speed": "1,075 rpm", "frequency": "60 Hz", "poles": "6"}, [125 / 1200]),
+    ("torque", {"shaft_power": "25 hp", "speed": "1,750 rpm"}, [101.73]),  # 5,252 hp ÷ rpm = 75.03 lbf·ft
+    ("shaft_power", {"torque": "75.03 lbf·ft", "speed": "1,750 rpm"}, [25 * 745.7]),
+    ("belt_speed", {"speed": "1,750 rpm", "motor_sheave": "4 in", "machine_sheave": "8 in", "belt_slip": "0 %"}, [875]),
+    ("apparent_power", {"voltage": "460 V", "current": "10 A", "phases": "3"}, [7967.4]),
+    ("power_factor", {"input_power": "240 W", "voltage": "115 V", "current": "3.8 A", "phases": "1"}, [0.54919908]),
+    ("input_power", {"voltage": "115 V", "current": "3.8 A", "power_factor": "55 %", "phases": "1"}, [240.35]),
+    ("efficiency", {"shaft_power": "15 hp", "input_power": "12.4 kW"}, [0.90205645]),  # DOE fact sheet
+    ("load_by_slip", {"frequency": "60 Hz", "poles": "4", "rated_speed": "1,750 rpm", "speed": "1,770 rpm", "rated_voltage": "460 V", "voltage": "414 V"}, [0.486]),  # DOE fact sheet
+    ("load_by_amps", {"current": "20 A", "rated_current": "28 A", "voltage": "455 V", "rated_voltage": "460 V"}, [0.70652174]),  # DOE fact sheet
+    ("capacitance_running", {"current": "1.05 A", "voltage": "370 V", "frequency": "60 Hz"}, [7.5275987e-6]),
+    ("capacitor_current", {"capacitance": "7.5 µF", "voltage": "370 V", "frequency": "60 Hz"}, [1.0461504]),
+    ("capacitors_together", {"first": "10 µF", "second": "10 µF"}, [20e-6, 5e-6]),
+    ("affinity", {"old_speed": "1,000 rpm", "new_speed": "500 rpm", "airflow": "1,000 L/s", "pressure": "400 Pa", "shaft_power": "800 W"}, [0.5, 100, 100]),
+    ("air_power", {"airflow": "6,356 cfm", "pressure": "1 in. w.g.", "efficiency": "100 %"}, [745.7 * 1.0010]),
+    ("pump_power", {"water_flow": "100 gpm", "pump_differential": "50 ft", "efficiency": "60 %"}, [2.1043771 * 745.7]),
+    ("hydraulic_power", {"water_flow": "1 L/s", "pump_differential": "100 kPa"}, [100]),
+    ("system_flow", {"airflow": "1,000 L/s", "pressure": "200 Pa", "held_pressure": "100 Pa", "wanted": "500 L/s"}, [125, 0.3125]),
+    ("altitude_pressure", {"altitude": "5,000 ft"}, [0.83208543 * 101325, 0.83208543]),
+    ("air_density", {"temperature": "70 °F"}, [1.2000143]),
+    ("air_heat", {"airflow": "1,000 cfm", "temperature_difference": "20 °F", "temperature": "70 °F"}, [21568 * 0.29307107]),  # 1.0784 × 1,000 × 20
+    ("water_heat", {"water_flow": "10 gpm", "temperature_difference": "20 °F", "temperature": "60 °F"}, [100065 * 0.29307107]),  # 500.3 × 10 × 20
+    ("locked_rotor_current", {"letter": "G", "rated_power": "10 hp", "rated_voltage": "460 V", "phases": "3"}, [70.28612, 79.071885]),
+    ("minimum_efficiency", {"nominal": "82.5 %"}, [0.80]),
+    ("iec_class", {"class": "ie3", "poles": "4", "rated_power": "1.5 kW"}, [0.853]),
+    ("us_efficiency", {"level": "premium", "enclosure": "enclosed", "poles": "4", "rated_power": "5 hp"}, [0.895]),
+    ("small_motor_efficiency", {"kind": "three-phase", "poles": "4", "rated_power": "1 hp"}, [0.835]),
+    ("insulation", {"class": "F"}, [155, 105, 115]),
+    ("winding_temperature", {"cold_resistance": "10 Ω", "cold_temperature": "20 °C", "warm_resistance": "13 Ω"}, [96.35]),
+    ("ip_code", {"code": "IP54"}, []),
+    ("nema_frame", {"frame": "56"}, [0.0889, 0.12395, 0.0762, 0.06985, 0.015875]),
+    ("voltage_unbalance", {"first": "460 V", "second": "467 V", "third": "450 V"}, [9 / 459, 0.95196]),
+    ("wiring_current", {"rated_power": "1/2 hp", "rated_voltage": "115 V", "phases": "1"}, [9.8]),
+    ("overload_setting", {"rated_current": "3.6 A"}, [4.14, 4.68]),
+    ("drive_efficiency", {"rated_power": "7.5 hp", "load": "12.5 %"}, [0.815]),
+    ("energy", {"input_power": "500 W", "hours": "4,000 h"}, [2000]),
+    ("energy_cost", {"energy": "2,000 kWh", "energy_price": "0.19"}, [380]),
+    ("start_energy", {"input_power": "1,500 W", "run_up": "2 s", "starts": "3,600"}, [3]),
+    ("emissions", {"energy": "1,000 kWh", "emission_rate": "770.884 lb/MWh"}, [349.6671]),  # EPA eGRID2023, US total
+    ("simple_payback", {"cost": "900", "saving": "300"}, [3]),
+]  # fmt: skip
+
+
+@pytest.mark.parametrize(("name", "typed", "expected"), WORKED, ids=[name for name, _, _ in WORKED])
+def test_worked_examples(name: str, typed: dict[str, str], expected: list[float]) -> None:
+    """Printed to four figures; 0.2 % covers the prints, handbook constants for water at 60 °F, and 0.24 Btu/lb °F for air. Each result carries formula, values, origin and source."""
+    calculated = work_out(name, typed)
+    values = [one.figure.value for one in calculated.results if one.figure]
+    assert values == pytest.approx(expected, rel=2e-3)
+    assert calculated.results or calculated.words
+    for one in calculated.results:
+        assert one.working and one.working.formula and one.working.source
+        assert {ingredient.figure.basis for ingredient in one.working.ingredients} <= {"typed", "assumed"}
+
+
+def test_every_calculation_has_its_worked_example_and_a_sound_heading() -> None:
+    assert {name for name, _, _ in WORKED} == {calculation.name for calculation in CALCULATIONS}
+    listed = json.loads(json.dumps([facts.model_dump() for facts in all_calculations()]))
+    assert len(listed) == len(CALCULATIONS) == len({facts["name"] for facts in listed})
+    for facts in listed:
+        assert facts["formula"] and facts["source"] and facts["label"]
+        for part in (*facts["inputs"], *facts["outputs"]):
+            assert part["label"] and (part["quantity"] is None or part["quantity"] in all_quantities())
+
+
+def test_a_typed_band_goes_through_to_the_result() -> None:
+    """T = P/ω: 2 % of power and 1 % of speed make √5 %, to first order."""
+    calculated = work_out("torque", {"shaft_power": "1,000 W ± 2 %", "speed": "1,000 rpm +/- 10 rpm"})
+    figure = calculated.results[0].figure
+    assert figure and figure.band == pytest.approx(math.sqrt(5) / 100 * figure.value, rel=1e-3)
+    working = calculated.results[0].working
+    assert working and working.shares == pytest.approx({"shaft power": 0.8, "speed": 0.2}, abs=0.001)
+
+
+def test_the_last_digit_typed_is_the_band_where_none_is_said() -> None:
+    """Half a watt either way, each place alike likely: 1.96/√12 of a watt. A count has none."""
+    figure = work_out("energy", {"input_power": "500 W", "hours": "1,000.0 h"}).results[0].figure
+    assert figure and figure.band == pytest.approx(1.96 / math.sqrt(12), rel=0.02)
+    assert work_out("synchronous_speed", {"frequency": "60 Hz", "poles": "6"}).results[0].figure.band is None  # type: ignore[union-attr]
+
+
+@pytest.mark.parametrize(
+    ("name", "typed", "words"),
+    [
+        ("slip", {"speed": "1,812 rpm", "frequency": "60 Hz", "poles": "4"}, "two poles, another frequency.*tachometer counting two marks"),
+        ("power_factor", {"input_power": "600 W", "voltage": "115 V", "current": "3.8 A", "phases": "1"}, "more watts than volts × amps"),
+        ("voltage_unbalance", {"first": "460", "second": "500", "third": "420"}, "do not run it"),
+        ("efficiency", {"shaft_power": "500 W", "input_power": "400 W"}, "gives less than it takes"),
+        ("capacitors_together", {"first": "10 µF", "second": "0.0 µF"}, "capacitance lies between"),
+        ("simple_payback", {"cost": "900", "saving": "-10"}, "never pays back"),
+        ("synchronous_speed", {"frequency": "60 Hz", "poles": "5"}, "even number of poles"),
+    ],
+)  # fmt: skip
+def test_what_cannot_be_is_refused_in_a_sentence(name: str, typed: dict[str, str], words: str) -> None:
+    with pytest.raises((OutsideValidity, QuantityRefused), match=words):
+        work_out(name, typed)
+
+
+@pytest.mark.parametrize(
+    ("typed", "words"),
+    [
+        ({"frequency": "60 Hz"}, "needs poles"), ({"frequency": "60 Hz", "poles": "4", "slip": "3 %"}, "no input called “slip”"),
+        ({"frequency": "60 V", "poles": "4"}, "unit of voltage"), ({"frequency": "60 Hz ± a bit", "poles": "4"}, "after ± stands a number"),
+    ],
+)  # fmt: skip
+def test_bad_typing_says_what_to_do(typed: dict[str, str], words: str) -> None:
+    with pytest.raises(QuantityRefused, match=words):
+        work_out("synchronous_speed", typed)
+
+
+def test_an_unknown_name_gets_its_neighbours() -> None:
+    with pytest.raises(UnknownItem, match="Did you mean synchronous_speed"):
+        work_out("synchronos_speed", {})
+    with pytest.raises(QuantityRefused, match="none of the answers for phases: 1, 3"):
+        work_out("apparent_power", {"voltage": "1 V", "current": "1 A", "phases": "2"})
