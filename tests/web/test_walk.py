@@ -37,7 +37,7 @@ def test_the_demo_job_is_walked_and_a_reading_moves_the_balance_and_is_kept(scre
     for station, words in (
         ("call", "Why are we here?"), ("plate", "Synchronous speed"), ("findings", "Not in this version yet"),
         ("duty", "The year in steps"), ("options", "What does it save?"), ("log", "Not in this version yet"),
-        ("readings", "Load, three ways"),
+        ("readings", "Load, every way"),
     ):  # fmt: skip
         screen.station(station)
         screen.sees(words)
@@ -234,3 +234,24 @@ def test_the_documentation_is_shown_without_fetching_anything(screen: Screen) ->
     screen.sees("/api/jobs/{job_id}/changes")
     with urllib.request.urlopen(f"{screen.address}/api/openapi.json", timeout=5) as answer:
         assert answer.status == 200
+
+
+def test_one_number_is_worked_out_by_itself_and_refused_in_a_sentence(screen: Screen) -> None:
+    screen.go("/", "Board")
+    screen.press("Workings", "a")
+    screen.until(lambda: screen.browser.find_element(By.LINK_TEXT, "Slip")).click()
+    screen.sees("waits for the values above")
+    fields = {"Speed": "1,075 rpm", "Frequency of the supply": "60 Hz", "Poles, not pole pairs": "6"}
+    for label, text in fields.items():
+        worked_field(screen, label).send_keys(text)
+    screen.sees("Slip: 10.4")
+    screen.sees("Definition.")
+    worked_field(screen, "Speed").send_keys(Keys.CONTROL, "a")
+    worked_field(screen, "Speed").send_keys("1,812 rpm")
+    screen.sees("1,812 rpm is above the synchronous 1,200 rpm of six poles")
+    screen.provoked.append("422")
+
+
+def worked_field(screen: Screen, label: str) -> Any:
+    """The field of a working by its label."""
+    return screen.browser.find_element(By.XPATH, f"//main//label[contains(., '{label}')]//input")

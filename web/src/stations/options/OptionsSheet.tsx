@@ -111,16 +111,15 @@ function Limits({ options }: { options: Option[] }) {
     <Row question="What can it not do?" heavy>
       {options.map((option) => (
         <Box key={option.letter} fontSize="small" css={option.stop ? HATCH : undefined}>
+          <Letter option={option} />
           {option.stop && (
             <>
               <SeverityWord severity="stop" /> {option.stop}
             </>
           )}
-          {option.limits.map((limit) => (
-            <Box key={limit}>{limit}</Box>
-          ))}
+          {option.limits.join(" ")}
           {!option.stop && option.limits.length === 0 && (
-            <Box color="ink2">
+            <Box as="span" color="ink2">
               {guarded && option.kind !== "keep" ? "Keeps the protected flow." : "Nothing that is known here."}
             </Box>
           )}
@@ -164,6 +163,7 @@ function Steps({ options, flowQuantity }: { options: Option[]; flowQuantity: str
         <Row>
           {options.map((option) => (
             <Micro key={option.letter} fontStyle="italic">
+              {option.steps[index]?.note && <Letter option={option} />}
               {option.steps[index]?.note}
             </Micro>
           ))}
@@ -200,6 +200,15 @@ function StepRow({ row, options, index, flowQuantity }: StepRowProps) {
   );
 }
 
+/** Where the columns fold into two, each cell says whose it is. */
+function Letter({ option }: { option: Option }) {
+  return (
+    <Box as="span" display={{ base: "inline", md: "none" }} color={colourOf(option.series)} fontWeight={600} mr="6px">
+      {option.letter}
+    </Box>
+  );
+}
+
 /** On a phone a band stands under its value. */
 const BAND_BELOW = {
   "@media (max-width: 560px)": { "& > span > span + span": { display: "block", fontSize: "12px" } },
@@ -208,6 +217,7 @@ const BAND_BELOW = {
 function Worked({ option, name, result }: { option: Option; name: string; result: Result }) {
   return (
     <Box css={option.stop ? HATCH : BAND_BELOW} minWidth={0}>
+      <Letter option={option} />
       {result.figure ? (
         <WorkedFigure name={`${name}-${option.letter}`} result={result} unit={false} />
       ) : (
@@ -300,7 +310,7 @@ function savedDomain(options: Option[]): [number, number] | null {
 
 function Saved({ option, domain }: { option: Option; domain: [number, number] }) {
   return (
-    <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "26px minmax(0, 1fr)" }} alignItems="center" gap="2px">
+    <Box display="grid" gridTemplateColumns={{ base: "1fr", lg: "26px minmax(0, 1fr)" }} alignItems="center" gap="2px">
       <StandingMark
         figure={option.saved_energy.figure ?? null}
         domain={domain}
@@ -321,6 +331,7 @@ function Costs({ options }: { options: Option[] }) {
           const path = COST_FIELDS[option.kind];
           return (
             <Box key={option.letter} maxWidth="130px">
+              <Letter option={option} />
               {path ? <QuantityField path={path} /> : <Micro>nothing now</Micro>}
             </Box>
           );

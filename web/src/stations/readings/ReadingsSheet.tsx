@@ -26,7 +26,7 @@ export function ReadingsSheet() {
         <SetsTable sets={sets} answers={answers} wheel={view.machine.wheel ?? null} current={current?.id ?? null} />
       )}
       {current && (
-        <Part title={`Load, three ways: ${setName(current)}`} note="share of rated power; bars hold 95 %">
+        <Part title={`Load, every way: ${setName(current)}`} note="share of rated power; bars hold 95 %">
           {answers.length > 1 && (
             <Box role="group" aria-label="Which set" display="flex" gap="8px" flexWrap="wrap" pb="6px">
               {answers.map((answer) => (
@@ -45,7 +45,8 @@ export function ReadingsSheet() {
           )}
           <LoadPicture answer={current} />
           <Small display="block" pt="6px">
-            The ways share meters and the motor’s plate, so they are not averaged: the best one for this case is taken.
+            The ways share meters and the motor’s plate, so they are never averaged. Taken is the motor that agrees best
+            with all of it; where none could be fitted, the best single way.
           </Small>
         </Part>
       )}
