@@ -232,11 +232,9 @@ def naive_answers(case: Case) -> dict[str, Ends]:
         input_power=measured(reading.input_power, wattmeter=0.01 * reading.input_power),
         full_tap=reading.tap is None,
     )
-    methods = (
-        load_by_slip(running, plate),
-        load_by_amps(running, plate),
-        load_by_watts(running, plate, typical_motor(plate, "this motor")),
-    )
+    methods = [load_by_slip(running, plate), load_by_amps(running, plate)]
+    with suppress(OutsideValidity):  # a wrong plate may deny itself
+        methods.append(load_by_watts(running, plate, typical_motor(plate, "this motor")))
     return {
         f"plain formula, {method.method}": tuple(
             math.nan if load is None else load * plate.rated_power_w

@@ -15,7 +15,7 @@ Basis = Literal["measured", "plate", "estimated", "assumed", "worked out", "type
 class Frozen(BaseModel):
     """Data that never changes once made."""
 
-    model_config = ConfigDict(frozen=True, extra="forbid")
+    model_config = ConfigDict(frozen=True, extra="forbid", defer_build=True)
 
 
 class Figure(Frozen):

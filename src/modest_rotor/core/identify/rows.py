@@ -186,7 +186,7 @@ class Agreement:
         supply = self._supply(numbers, self._temperature(numbers, rated_loss, None))
         # Warm in proportion to the losses, which depend on warmth in turn: twice is enough.
         first = motor.at_slip(supply, slip)
-        return motor.at_slip(self._supply(numbers, self._temperature(numbers, rated_loss, first)), slip)
+        return motor.at_slip(self._supply(numbers, self._temperature(numbers, rated_loss, first)), slip, first)
 
     def _slips(self, numbers: Array) -> Array:
         plate, start = self.family.plate, self.family.count + len(SHARED)

@@ -18,9 +18,11 @@ from modest_rotor.core.physics.supply import Supply
 
 FARTHEST_SLIP, SWITCHED_SLIP = 0.35, 0.25
 """Slips up to which a running point is sought: beyond lie pull-out, or the start switch."""
-HALVINGS, SECANTS, SECOND_GUESS = 4, 7, 0.8
-SETTLED, UNBALANCED = 1e-9, 1e-6
-"""Relative step at which a search ends, and the torque left over beyond which a point is none."""
+HALVINGS, SECANTS = 4, 7
+SECOND_GUESS = (0.1, 4.0)
+"""Shares of the first guess between which the second lies."""
+SETTLED, UNBALANCED = 1e-5, 1e-6
+"""Relative step at which a search ends, leaving less than its square, and the torque left over beyond which a point is none."""
 RAD_PER_RPM = np.pi / 30
 
 
@@ -41,13 +43,14 @@ def run_on(
     :param torque_at: takes speed in rpm, shape ``(scenarios, steps)``, and returns the load's torque in N·m.
     :param shape: ``(scenarios, steps)``.
     """
+    seen: list[MotorPoint] = []
 
-    def surplus(slip: Array) -> Array:
-        at = motor.at_slip(supply, _within(slip, top))
-        return np.asarray(at.torque_nm - torque_at(at.speed_rpm))
+    def torques(slip: Array) -> tuple[Array, Array]:
+        seen.append(motor.at_slip(supply, slip, seen.pop() if seen else None))
+        return seen[0].torque_nm, torque_at(seen[0].speed_rpm)
 
     top = SWITCHED_SLIP if family.plate.kind is MotorKind.SINGLE_PHASE else FARTHEST_SLIP
-    slip = _search(surplus, (family.plate.rated_slip or top / 4) + np.zeros(shape), top)
+    slip = _search(torques, (family.plate.rated_slip or top / 4) + np.zeros(shape), top)
     at = motor.at_slip(supply, slip)
     return _masked(at, (slip < top) & _balanced(at.torque_nm, torque_at(at.speed_rpm)))
 
@@ -64,28 +67,42 @@ def driven_at(
         frequency = speed_rpm * poles / 120 / (1 - slip)
         return Supply(output_voltage(drive, frequency), frequency)
 
-    def surplus(slip: Array) -> Array:
-        slip = _within(slip, FARTHEST_SLIP)
-        return np.asarray(motor.at_slip(supply(slip), slip).torque_nm - torque_nm)
+    seen: list[MotorPoint] = []
 
-    slip = _search(surplus, 0.05 + np.zeros(shape), FARTHEST_SLIP)
+    def torques(slip: Array) -> tuple[Array, Array]:
+        seen.append(motor.at_slip(supply(slip), slip, seen.pop() if seen else None))
+        return seen[0].torque_nm, torque_nm
+
+    slip = _search(torques, 0.05 + np.zeros(shape), FARTHEST_SLIP)
     at = motor.at_slip(supply(slip), slip)
     sound = (slip < FARTHEST_SLIP) & _balanced(at.torque_nm, torque_nm)
     return _masked(at, sound), speed_rpm * poles / 120 / (1 - slip)
 
 
-def _search(surplus: Callable[[Array], Array], start: Array, top: float) -> Array:
-    """Slip at which the surplus is nothing: by secants from near rated slip, and where those fail inside a bracket."""
-    before, now = start, start * SECOND_GUESS
-    f_before, f_now = surplus(before), surplus(now)
+def _search(torques: Callable[[Array], tuple[Array, Array]], start: Array, top: float) -> Array:
+    """Slip at which a motor gives what its load takes: by secants, and where those fail inside a bracket.
+
+    :param torques: what is given and what is taken at a slip, N·m.
+    """
+
+    def surplus(slip: Array) -> Array:
+        given, taken = torques(_within(slip, top))
+        return given - taken
+
+    before = start
+    given, taken = torques(start)
+    f_before = given - taken
+    # Torque goes nearly with slip, so the line through standstill of slip is the best second guess.
+    now = _within(start * np.clip(taken / np.where(given > 0, given, taken), *SECOND_GUESS), top)
+    f_now = surplus(now)
     for _ in range(SECANTS):
         step = f_now - f_before
         trial = now - f_now * (now - before) / np.where(step == 0, 1.0, step)
         trial = _within(np.where(step == 0, now, trial), top)
         before, f_before, now = now, f_now, trial
-        f_now = surplus(now)
         if np.nanmax(np.abs(now - before) / now) < SETTLED:
             return now
+        f_now = surplus(now)
     low, high = np.full(start.shape, LEAST_SLIP), np.full(start.shape, top)
     for _ in range(HALVINGS):
         middle = np.sqrt(low * high)  # slips of interest span two decades

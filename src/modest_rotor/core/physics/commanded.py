@@ -81,5 +81,6 @@ def _point(motor: ElectronicMotor, speed_rpm: Real, torque_nm: Real, voltage: Re
         main_current_a=0 * amps,
         auxiliary_current_a=0 * amps,
         capacitor_voltage_v=0 * amps,
+        flux=0 * amps,
         losses_w=losses,
     )

@@ -16,38 +16,37 @@ FEWEST_POINTS = 3
 
 @dataclass(frozen=True)
 class MonotoneCurve:
-    """Piecewise cubic through points ``(x, y)`` with the slopes of Fritsch and Butland; see :func:`curve_through`."""
+    """Piecewise cubic through points with the slopes of Fritsch and Butland; see :func:`curve_through`.
+
+    :param x: where each piece begins, and where the last ends.
+    :param pieces: of each piece y, slope and the two higher coefficients in the distance from its beginning.
+    :param arrays: the same as arrays, for many places at once: x, and the coefficients of shape ``(4, pieces)``.
+    """
 
     x: tuple[float, ...]
-    y: tuple[float, ...]
-    slopes: tuple[float, ...]
-    arrays: tuple[Array, Array, Array] = field(compare=False, repr=False)
+    pieces: tuple[tuple[float, ...], ...]
+    arrays: tuple[Array, Array] = field(compare=False, repr=False)
 
     def __call__(self, at: Real) -> Real:
         """The curve at ``at``, within its points; beyond them the last piece goes on, which the caller must refuse."""
-        y, second, third, slope, t, h = self._piece(at)
-        return y + t * (slope + t * (second + t * third)) + 0 * h
+        t, y, slope, second, third = self._piece(at)
+        return y + t * (slope + t * (second + t * third))
 
     def slope_at(self, at: Real) -> Real:
         """First derivative at ``at``."""
-        _, second, third, slope, t, _ = self._piece(at)
+        t, _, slope, second, third = self._piece(at)
         return slope + t * (2 * second + 3 * third * t)
 
-    def _piece(self, at: Real) -> tuple[Real, Real, Real, Real, Real, Real]:
-        last = len(self.x) - 2
+    def _piece(self, at: Real) -> tuple[Real, Real, Real, Real, Real]:
+        last = len(self.pieces) - 1
         if isinstance(at, (float, int)):
             i = min(max(bisect_right(self.x, at) - 1, 0), last)
-            x, y, d = self.x, self.y, self.slopes
-            x0, x1, y0, y1, d0, d1 = x[i], x[i + 1], y[i], y[i + 1], d[i], d[i + 1]
-        else:
-            index = np.clip(np.searchsorted(self.arrays[0], at, side="right") - 1, 0, last)
-            xs, ys, ds = self.arrays
-            x0, x1, y0, y1, d0, d1 = xs[index], xs[index + 1], ys[index], ys[index + 1], ds[index], ds[index + 1]
-        h = x1 - x0
-        chord = (y1 - y0) / h
-        second = (3 * chord - 2 * d0 - d1) / h
-        third = (d0 + d1 - 2 * chord) / (h * h)
-        return y0, second, third, d0, at - x0, h
+            y, slope, second, third = self.pieces[i]
+            return at - self.x[i], y, slope, second, third
+        x, coefficients = self.arrays
+        index = np.searchsorted(x[1:-1], at, side="right")
+        y, slope, second, third = coefficients[:, index]
+        return at - x[index], y, slope, second, third
 
 
 def curve_through(x: Array, y: Array, what: str = "curve") -> MonotoneCurve:
@@ -73,9 +72,12 @@ def curve_through(x: Array, y: Array, what: str = "curve") -> MonotoneCurve:
     slopes = np.concatenate(
         ([_end(h[0], h[1], chord[0], chord[1])], _inner(h, chord), [_end(h[-1], h[-2], chord[-1], chord[-2])])
     )
+    second = (3 * chord - 2 * slopes[:-1] - slopes[1:]) / h
+    third = (slopes[:-1] + slopes[1:] - 2 * chord) / (h * h)
+    coefficients = np.array((y[:-1], slopes[:-1], second, third), float)
     return MonotoneCurve(
-        tuple(map(float, x)), tuple(map(float, y)), tuple(map(float, slopes)), (np.array(x, float), np.array(y, float), slopes)
-    )  # fmt: skip
+        tuple(map(float, x)), tuple(map(tuple, coefficients.T.tolist())), (np.array(x, float), coefficients)
+    )
 
 
 def _inner(h: Array, chord: Array) -> Array:

@@ -65,19 +65,22 @@ def saturated_reactance(unsaturated: Real, share: Real, exponent: Real, flux: Re
     return unsaturated / (1 + share * flux**exponent)
 
 
-def settle_saturation(unsaturated: Real, share: Real, exponent: Real, flux_at: Callable[[Real], Real]) -> Real:
+def settle_saturation(
+    unsaturated: Real, share: Real, exponent: Real, flux_at: Callable[[Real], Real], near: Real | None = None
+) -> Real:
     """The magnetising reactance that agrees with the flux it leads to, in Ω.
 
     :param unsaturated: X_m with little flux, Ω.
     :param share: k_s.
     :param exponent: n.
     :param flux_at: relative flux that the machine has with a given reactance.
+    :param near: relative flux at a point nearby, which spares a round.
 
     Validity: as :func:`saturated_reactance`; the fixed point attracts, since flux hardly depends on the reactance. Source:
     A. C. Aitken, Proc. Roy. Soc. Edinburgh 46 (1926), for the acceleration.
     """
-    now = saturated_reactance(unsaturated, share, exponent, FIRST_FLUX)
-    for _ in range(AITKEN_ROUNDS):
+    now = saturated_reactance(unsaturated, share, exponent, FIRST_FLUX if near is None else near)
+    for _ in range(AITKEN_ROUNDS if near is None else 1):
         first = saturated_reactance(unsaturated, share, exponent, flux_at(now)) - now
         second = saturated_reactance(unsaturated, share, exponent, flux_at(now + first)) - now - first
         now = now + first + second * first / (first - second + NEVER_ZERO)

@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cached_property
+from typing import Any
 
 import numpy as np
 
+from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fan import MachineCurve, affinity_scale
 from modest_rotor.core.physics.fields import HAIR, RAD_S_PER_RPM, Real, choose
 from modest_rotor.core.physics.roots import crossing
@@ -16,6 +19,8 @@ PLACES = 25
 """Places along a curve at which a crossing is looked for; the dip of a generic shape spans several."""
 PLACE_ROUNDS, PLACE_HALVINGS = 6, 8
 """Rounds of the root finder from a twenty-fourth of the curve, and halvings before it over the whole curve."""
+FEW = 4000
+"""Points up to which all rungs are looked at in one go; beyond, memory counts for more than calls."""
 ROOT = 1 / 2
 
 
@@ -94,15 +99,17 @@ class Load:
     running: int = 1
     idle_leak: Real = 0.0
 
-    def at_motor_speed(self, motor_rpm: Real) -> LoadPoint:
+    def at_motor_speed(self, motor_rpm: Real, rounds: int = PLACE_ROUNDS) -> LoadPoint:
         """The machine and its system at a speed of the motor, rpm, above zero.
+
+        :param rounds: of the search for the place on the curve; one gives it to a thousandth, enough to find a bracket.
 
         Validity: corresponding points move by the affinity laws; steady flow. Source: AMCA Publication 201 for fan and
         system, and for fans in parallel.
         """
         machine_rpm = self.belt.machine_speed(motor_rpm)
         ratio = machine_rpm / self.speed_rpm
-        place = self._free_place if self._is_free else self._place(ratio)
+        place = self._free_place if self._is_free else self._place(ratio, rounds)
         return self._point(motor_rpm, machine_rpm, ratio, place)
 
     def at_flow(self, flow: Real) -> tuple[Real, Real]:
@@ -143,7 +150,7 @@ class Load:
     @cached_property
     def _free_place(self) -> Real:
         """Where the whole pressure goes as flow squared, the place on the curve does not depend on speed."""
-        return self._place(1.0)
+        return self._place(1.0, PLACE_ROUNDS)
 
     def _surplus(self, place: Real, psi: Real, ratio: Real) -> Real:
         """Pressure that the machine makes at a place less what the system asks for at its flow."""
@@ -159,29 +166,58 @@ class Load:
         net = through - self.idle_leak * abs(pressure) ** ROOT
         return choose(net > 0, net, 0 * net)
 
-    def _place(self, ratio: Real) -> Real:
+    def _place(self, ratio: Real, rounds: int) -> Real:
         """The last place along the curve where machine and system meet: there a fan with a dip runs."""
-        shape = self.machine.shape
-        width = (shape.last_flow * (1 - HAIR) - shape.first_flow) / (PLACES - 1)
-        low = self._last_place_above(ratio, width)
-        inside = (low >= 0) & (low < shape.first_flow + (PLACES - 1 - 1 / 2) * width)
-        start = choose(inside, low, shape.first_flow)
-        met = crossing(lambda x: self._surplus(x, shape.pressure(x), ratio), start, start + width, PLACE_ROUNDS)
-        return choose(inside, met, choose(low < 0, shape.first_flow, shape.last_flow * (1 - HAIR)))
+        shape, (places, psi) = self.machine.shape, self._ladder
+        surplus = self._surplus_at(ratio)
+        rung = self._last_rung_above(surplus)
+        inside = (rung >= 0) & (rung < PLACES - 1)
+        low = choose(inside, rung, 0)
+        high = low + 1
+        start, end = _at(places, low), _at(places, high)
+        ends = surplus(start, _at(psi, low)), surplus(end, _at(psi, high))
+        met = crossing(lambda x: surplus(x, shape.pressure(x)), start, end, rounds, ends)
+        return choose(inside, met, choose(rung < 0, shape.first_flow, shape.last_flow * (1 - HAIR)))
 
-    def _last_place_above(self, ratio: Real, width: float) -> Real:
-        """The last of the places at which the machine makes more pressure than the system asks for; −1 where none does."""
+    def _surplus_at(self, ratio: Real) -> Callable[[Real, Real], Real]:
+        """Pressure that the machine makes at a place, with ψ there, less what the system asks for at its flow.
+
+        On a turbulent system both grow as speed squared but for the fixed part: divided by it, only that part is left to
+        depend on speed, which saves most of the work.
+        """
+        if self._leaks or self.system.exponent != TURBULENT:
+            return lambda place, psi: self._surplus(place, psi, ratio)
+        machine, system = self.machine, self.system
+        growing = system.coefficient * (self.running * machine.flow_unit) ** 2
+        fixed = system.fixed_pressure / (ratio * ratio)
+        return lambda place, psi: machine.pressure_unit * psi - growing * (place * place) - fixed
+
+    def _last_rung_above(self, surplus: Callable[[Real, Real], Real]) -> Real:
+        """The last rung of the ladder at which the machine makes more pressure than the system asks for; −1 where none does."""
+        (places, psi), rungs = self._ladder, self._rungs
+        first = surplus(*rungs[0])
+        if isinstance(first, float):  # one point: from the far end, near which machines run
+            return next((index for index in reversed(range(PLACES)) if surplus(*rungs[index]) > 0), -1)
+        if first.size <= FEW:
+            column = (slice(None), *(np.newaxis,) * first.ndim)
+            above = surplus(places[column], psi[column]) > 0
+            return np.where(above.any(axis=0), PLACES - 1 - np.argmax(above[::-1], axis=0), -1)
+        rung: Real = np.where(first > 0, 0, -1)
+        for index, (place, here) in enumerate(rungs[1:], 1):
+            rung = np.where(surplus(place, here) > 0, index, rung)
+        return rung
+
+    @cached_property
+    def _rungs(self) -> list[tuple[float, float]]:
+        """The same as plain numbers."""
+        return list(zip(*(column.tolist() for column in self._ladder), strict=True))
+
+    @cached_property
+    def _ladder(self) -> tuple[Array, Array]:
+        """Places along the curve, and ψ there."""
         shape = self.machine.shape
-        surplus = self._surplus(shape.first_flow, shape.pressure(shape.first_flow), ratio)
-        if isinstance(surplus, float):  # one point: all places at once
-            places = shape.first_flow + width * np.arange(PLACES)
-            above = np.flatnonzero(self._surplus(places, shape.pressure(places), ratio) > 0)
-            return float(places[above[-1]]) if len(above) else -1.0
-        low: Real = choose(surplus > 0, shape.first_flow, -1.0)
-        for index in range(1, PLACES):
-            place = shape.first_flow + index * width
-            low = choose(self._surplus(place, shape.pressure(place), ratio) > 0, place, low)
-        return low
+        places = np.linspace(shape.first_flow, shape.last_flow * (1 - HAIR), PLACES)
+        return places, np.asarray(shape.pressure(places), float)
 
     def _point(self, motor_rpm: Real, machine_rpm: Real, ratio: Real, place: Real) -> LoadPoint:
         machine, shape = self.machine, self.machine.shape
@@ -203,6 +239,11 @@ class Load:
             beyond=(place >= shape.last_flow * (1 - 2 * HAIR)) | ((place <= shape.first_flow) & (shape.first_flow > 0)),
             in_stall=shape.pressure.slope_at(place) > 0,
         )
+
+
+def _at(rungs: Array, index: Any) -> Real:
+    """Rungs by their numbers; one rung as a plain number, which Python reckons quickest."""
+    return float(rungs[index]) if isinstance(index, int) else rungs[index]
 
 
 def flow_at_speed(machine: MachineCurve, system: SystemCurve, speed_ratio: Real) -> Real:

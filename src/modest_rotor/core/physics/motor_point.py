@@ -21,6 +21,7 @@ class MotorPoint:
     :param main_current_a: in the main winding (per phase with three phases).
     :param auxiliary_current_a: in the auxiliary winding.
     :param capacitor_voltage_v: across the run capacitor itself.
+    :param flux: of the forward field, over that of rated volts and hertz; 0 where the kind has none.
     :param losses_w: where the difference between input and shaft power goes, by name; they add up to it.
     """
 
@@ -34,6 +35,7 @@ class MotorPoint:
     main_current_a: Real
     auxiliary_current_a: Real
     capacitor_voltage_v: Real
+    flux: Real
     losses_w: dict[str, Real]
 
     @property

@@ -24,6 +24,8 @@ T = TypeVar("T")
 LEAST_SLIP = 2e-4
 SLIPS = np.concatenate((np.geomspace(LEAST_SLIP, 0.3, 22), np.linspace(0.36, 1.0, 10)))
 """Slips at which motor and load are compared: fine where motors run, even where they start."""
+MARGIN = 0.03
+"""Share of a bracket's width by which it is widened."""
 CRAWL_RPM = 1.0
 CURVES = ("shape",)
 """Fields that hold curves: the same for every element."""
@@ -116,7 +118,7 @@ def settle_on(known: Characteristic, load: Load) -> OperatingPoint:
     Source: textbook stability of drives, for example Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6.
     """
     motor, supply, load, slips = known.motor, known.supply, _plain(load), known.slips
-    surplus = known.torque_nm - _with_axis(load).at_motor_speed(known.speed_rpm).torque_nm
+    surplus = known.torque_nm - _with_axis(load).at_motor_speed(known.speed_rpm, rounds=1).torque_nm
     # Slips grow, so speed falls, along the last axis: a stable point turns the surplus from minus to plus.
     stable = (surplus[..., :-1] < 0) & (surplus[..., 1:] >= 0)
     runs: Real = stable.any(axis=-1)
@@ -128,10 +130,22 @@ def settle_on(known: Characteristic, load: Load) -> OperatingPoint:
     )
     if not first.ndim:
         bracket, runs = tuple(float(end) for end in bracket), bool(runs)
-    low, high, *ends = bracket
+    guess = _bent(slips, surplus, first, bracket) if np.all(runs) else None
+    low, high, *ends = _with_margin(bracket, slips)
     # Where nothing runs there is no bracket: the search is kept at standstill there.
+    seen: list[MotorPoint] = []  # each point is where the next one's saturation begins
+
+    def left_over(s: Real) -> Real:
+        seen.append(motor.at_slip(supply, choose(runs, s, float(slips[-1])), seen.pop() if seen else None))
+        rpm = seen[0].speed_rpm
+        return seen[0].torque_nm - load.at_motor_speed(choose(rpm < CRAWL_RPM, CRAWL_RPM, rpm)).torque_nm
+
     slip = crossing(
-        lambda s: _surplus(motor, supply, load, choose(runs, s, float(slips[-1]))), low, high, ends=(ends[0], ends[1])
+        left_over,
+        low,
+        high,
+        ends=(ends[0], ends[1]),
+        guess=guess,
     )
     slip = choose(runs, choose(slip < LEAST_SLIP, LEAST_SLIP, slip), float(slips[-1]))
     at = motor.at_slip(supply, slip)
@@ -143,13 +157,29 @@ def settle_on(known: Characteristic, load: Load) -> OperatingPoint:
     return OperatingPoint(at, turning if np.all(runs) else _at_rest(turning, runs), condition, slow)
 
 
+def _with_margin(bracket: tuple[Real, ...], slips: Array) -> tuple[Real, Real, Real, Real]:
+    """The bracket a little wider, and the surplus at its ends by a straight line: found roughly, it may miss by a hair."""
+    low, high, f_low, f_high = bracket
+    margin, rise = MARGIN * (high - low), MARGIN * (f_high - f_low)
+    upper = high + margin
+    top = float(slips[-1])
+    return low - margin, choose(upper < top, upper, top), f_low - rise, f_high + rise
+
+
+def _bent(slips: Array, surplus: Array, first: Any, bracket: tuple[Real, ...]) -> Real:
+    """Where the surplus crosses zero by a parabola through the bracket and the point below it; the middle where that fails."""
+    low, high, f_low, f_high = bracket
+    below = np.maximum(first - 1, 0)
+    s0, f0 = slips[below], np.take_along_axis(surplus, below[..., np.newaxis], -1)[..., 0]
+    d1, d2, d3 = f0 - f_low, f0 - f_high, f_low - f_high
+    with np.errstate(divide="ignore", invalid="ignore"):
+        at = s0 * f_low * f_high / (d1 * d2) - low * f0 * f_high / (d1 * d3) + high * f0 * f_low / (d2 * d3)
+    guess = np.where((at > low) & (at < high), at, (low + high) / 2)
+    return guess if guess.ndim else float(guess)
+
+
 def _starts_by_itself(motor: InductionMotor) -> bool:
     return not (isinstance(motor, TwoAxisMotor) and motor.auxiliary is Auxiliary.SWITCHED_OFF)
-
-
-def _surplus(motor: InductionMotor, supply: Supply, load: Load, slip: Real) -> Real:
-    at = motor.at_slip(supply, slip)
-    return at.torque_nm - load.at_motor_speed(choose(at.speed_rpm < CRAWL_RPM, CRAWL_RPM, at.speed_rpm)).torque_nm
 
 
 def _condition(runs: Real, two: Real, starts: Real, load: LoadPoint) -> Real:
@@ -179,16 +209,20 @@ def _at_rest(load: LoadPoint, runs: Real) -> LoadPoint:
 
 def _plain(thing: T) -> T:
     """The same dataclass with arrays of no axis turned into plain numbers, which Python reckons quickest."""
-    return _changed(thing, lambda value: value.item() if value.ndim == 0 else value)
+    return changed(thing, lambda value: value.item() if value.ndim == 0 else value)
 
 
 def _with_axis(thing: T) -> T:
     """The same dataclass with one more axis at the end of every array in it."""
-    return _changed(thing, lambda value: value[..., np.newaxis] if value.ndim else value)
+    return changed(thing, lambda value: value[..., np.newaxis] if value.ndim else value)
 
 
-def _changed(thing: T, change: Callable[[Any], Any]) -> T:
-    changed: dict[str, Any] = {}
+def changed(thing: T, change: Callable[[Any], Any]) -> T:
+    """The same dataclass, and those inside it, with a change made to every array of theirs; curves are left alone.
+
+    Source: none; a tool for shapes.
+    """
+    new: dict[str, Any] = {}
     for item in fields(thing):  # type: ignore[arg-type]
         value = before = getattr(thing, item.name)
         if isinstance(value, (float, int)) and not isinstance(value, np.generic):
@@ -196,7 +230,7 @@ def _changed(thing: T, change: Callable[[Any], Any]) -> T:
         if isinstance(value, (np.ndarray, np.generic)):
             value = change(value)
         elif is_dataclass(value) and item.name not in CURVES:
-            value = _changed(value, change)
+            value = changed(value, change)
         if value is not before:
-            changed[item.name] = value
-    return replace(thing, **changed) if changed else thing  # type: ignore[type-var]
+            new[item.name] = value
+    return replace(thing, **new) if new else thing  # type: ignore[type-var]

@@ -57,17 +57,18 @@ class ThreePhaseMotor:
         """Synchronous speed on a supply, rpm."""
         return 120 * supply.frequency / self.poles
 
-    def at_slip(self, supply: Supply, slip: Real) -> MotorPoint:
+    def at_slip(self, supply: Supply, slip: Real, near: MotorPoint | None = None) -> MotorPoint:
         """See :func:`solve_three_phase`."""
-        return solve_three_phase(self, supply, slip)
+        return solve_three_phase(self, supply, slip, near)
 
 
-def solve_three_phase(motor: ThreePhaseMotor, supply: Supply, slip: Real) -> MotorPoint:
+def solve_three_phase(motor: ThreePhaseMotor, supply: Supply, slip: Real, near: MotorPoint | None = None) -> MotorPoint:
     """Speed, torque, current, powers and losses of a three-phase induction motor at one slip.
 
     :param motor: its parameters.
     :param supply: balanced three-phase supply, volts line to line.
     :param slip: above 0 and below 2; broadcasts against the parameters.
+    :param near: a point of the same motor nearby, from which the search for the saturation begins.
     :raises OutsideValidity: a slip at or beyond synchronous speed.
 
     Validity: balanced sinusoidal supply. Source: Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6; IEEE Std 112.
@@ -92,7 +93,8 @@ def solve_three_phase(motor: ThreePhaseMotor, supply: Supply, slip: Real) -> Mot
 
     saturates = isinstance(motor.saturation, np.ndarray) or motor.saturation > 0
     exponent = motor.saturation_exponent
-    reactance = settle_saturation(unsaturated, motor.saturation, exponent, flux_at) if saturates else unsaturated
+    known = near.flux if near else None
+    reactance = settle_saturation(unsaturated, motor.saturation, exponent, flux_at, known) if saturates else unsaturated
     gap = field_impedance(reactance, core, rotor)
     current = phase_v / (around + gap)
     return _point(motor, supply, slip, (own, line, gap, current), rotor, core)
@@ -136,5 +138,6 @@ def _point(
         main_current_a=amps,
         auxiliary_current_a=0 * amps,
         capacitor_voltage_v=0 * amps,
+        flux=math.sqrt(PHASES) * abs(current * gap) * motor.rated_frequency / (motor.rated_voltage * supply.frequency),
         losses_w=losses,
     )

@@ -86,14 +86,19 @@ class TwoAxisMotor:
         """Synchronous speed on a supply, rpm."""
         return 120 * supply.frequency / self.poles
 
-    def at_slip(self, supply: Supply, slip: Real) -> MotorPoint:
+    def at_slip(self, supply: Supply, slip: Real, near: MotorPoint | None = None) -> MotorPoint:
         """See :func:`solve_two_axis`."""
-        return solve_two_axis(self, supply, slip)
+        return solve_two_axis(self, supply, slip, near)
 
 
 @dataclass(frozen=True)
 class _Windings:
-    """The two windings on a supply: impedances outside the air gap, and how currents make fields."""
+    """The two windings on a supply: impedances outside the air gap, and how currents make fields.
+
+    :param line: what both currents meet in the line; ``main`` and ``auxiliary`` in the windings themselves.
+    :param main_loop: all that the main winding's loop meets outside the air gap; ``auxiliary_loop`` and ``shared`` likewise.
+    :param forward: what a field meets beside the magnetising reactance, as an admittance; ``backward`` likewise.
+    """
 
     line: Phasor
     main: Phasor
@@ -101,7 +106,9 @@ class _Windings:
     turns: Real
     tilt: Real
     ratio: Real
-    leakage: Phasor
+    main_loop: Phasor
+    auxiliary_loop: Phasor
+    shared: Phasor
     forward: Phasor
     backward: Phasor
     core: Real
@@ -115,7 +122,7 @@ class _Solved:
     backward_emf: Phasor
 
 
-def solve_two_axis(motor: TwoAxisMotor, supply: Supply, slip: Real) -> MotorPoint:
+def solve_two_axis(motor: TwoAxisMotor, supply: Supply, slip: Real, near: MotorPoint | None = None) -> MotorPoint:
     """Speed, torque, currents, powers and losses of a single-phase induction motor at one slip.
 
     With main-axis turns α = 1 + tap, tilt c and turns ratio a the winding currents make I_α = α I_m + c I_a and
@@ -125,6 +132,7 @@ def solve_two_axis(motor: TwoAxisMotor, supply: Supply, slip: Real) -> MotorPoin
     :param motor: its parameters.
     :param supply: what feeds it.
     :param slip: s against the forward field, above 0 and below 2; broadcasts against the parameters.
+    :param near: a point of the same motor nearby, from which the search for the saturation begins.
     :raises OutsideValidity: a slip at or beyond synchronous speed of either field; a motor whose start switch would be
         closed at this speed.
 
@@ -133,7 +141,7 @@ def solve_two_axis(motor: TwoAxisMotor, supply: Supply, slip: Real) -> MotorPoin
     """
     _refuse(motor, slip)
     volts = supply.voltage + 0j
-    return _solve(motor, supply, slip, volts, volts * (motor.auxiliary is Auxiliary.CAPACITOR))
+    return _solve(motor, supply, slip, (volts, volts * (motor.auxiliary is Auxiliary.CAPACITOR)), near)
 
 
 def solve_two_windings(
@@ -144,7 +152,7 @@ def solve_two_windings(
     Arguments, errors, validity and source are those of :func:`solve_two_axis`.
     """
     _refuse(motor, slip)
-    return _solve(motor, supply, slip, main_voltage, auxiliary_voltage)
+    return _solve(motor, supply, slip, (main_voltage, auxiliary_voltage), None)
 
 
 def _refuse(motor: TwoAxisMotor, slip: Real) -> None:
@@ -162,20 +170,21 @@ def _refuse(motor: TwoAxisMotor, slip: Real) -> None:
 
 
 def _solve(
-    motor: TwoAxisMotor, supply: Supply, slip: Real, main_voltage: Phasor, auxiliary_voltage: Phasor
+    motor: TwoAxisMotor, supply: Supply, slip: Real, voltages: tuple[Phasor, Phasor], near: MotorPoint | None
 ) -> MotorPoint:
     windings = _windings(motor, supply, slip)
     unsaturated = motor.magnetising_reactance * (supply.frequency / motor.rated_frequency)
     per_flux = motor.rated_frequency / (motor.rated_voltage * supply.frequency)
 
     def flux_at(reactance: Real) -> Real:
-        return abs(_currents(motor, windings, reactance, main_voltage, auxiliary_voltage).forward_emf) * per_flux
+        return abs(_currents(motor, windings, reactance, *voltages).forward_emf) * per_flux
 
     saturates = isinstance(motor.saturation, np.ndarray) or motor.saturation > 0
     exponent = motor.saturation_exponent
-    reactance = settle_saturation(unsaturated, motor.saturation, exponent, flux_at) if saturates else unsaturated
-    solved = _currents(motor, windings, reactance, main_voltage, auxiliary_voltage)
-    return _point(motor, supply, slip, windings, solved, (main_voltage, auxiliary_voltage))
+    known = near.flux if near else None
+    reactance = settle_saturation(unsaturated, motor.saturation, exponent, flux_at, known) if saturates else unsaturated
+    solved = _currents(motor, windings, reactance, *voltages)
+    return _point(motor, supply, slip, windings, solved, voltages)
 
 
 def _windings(motor: TwoAxisMotor, supply: Supply, slip: Real) -> _Windings:
@@ -188,14 +197,20 @@ def _windings(motor: TwoAxisMotor, supply: Supply, slip: Real) -> _Windings:
     if motor.auxiliary is Auxiliary.CAPACITOR:
         auxiliary = auxiliary + motor.capacitor_resistance
         auxiliary = auxiliary - 1j / (2 * math.pi * supply.frequency * motor.capacitance * supply.capacitor_health)
+    main = motor.main_resistance * copper + extra * (1 - supply.tap_in_line)
+    turns, tilt = 1 + supply.tap, motor.tilt + supply.tap * supply.tap_in_line
+    leakage = 1j * motor.main_reactance * hertz
+    through = line if motor.auxiliary is Auxiliary.CAPACITOR else 0.0
     return _Windings(
         line=line,
-        main=motor.main_resistance * copper + extra * (1 - supply.tap_in_line),
+        main=main,
         auxiliary=auxiliary,
-        turns=1 + supply.tap,
-        tilt=motor.tilt + supply.tap * supply.tap_in_line,
+        turns=turns,
+        tilt=tilt,
         ratio=motor.turns_ratio,
-        leakage=1j * motor.main_reactance * hertz,
+        main_loop=main + line + turns * turns * leakage,
+        auxiliary_loop=auxiliary + through + tilt * tilt * leakage,
+        shared=through + turns * tilt * leakage,
         forward=rotor_admittance(slip, rotor, motor.rotor_reactance * hertz),
         backward=rotor_admittance(2 - slip, rotor * motor.deep_bar, motor.rotor_reactance * hertz),
         core=motor.core_conductance / hertz,
@@ -207,17 +222,15 @@ def _currents(
 ) -> _Solved:
     z_f = field_impedance(reactance, w.core, w.forward) / 2
     z_b = field_impedance(reactance, w.core, w.backward) / 2
-    s, cross = z_f + z_b, 1j * w.ratio * (z_f - z_b)
-    along = w.leakage + s
-    z_main = w.main + w.line + w.turns * w.turns * along
+    s = z_f + z_b
+    z_main = w.main_loop + w.turns * w.turns * s
     if motor.auxiliary is Auxiliary.SWITCHED_OFF:
         i_m = main_voltage / z_main
         i_a = 0 * i_m
     else:
-        line = w.line if motor.auxiliary is Auxiliary.CAPACITOR else 0.0
-        shared = line + w.turns * w.tilt * along
-        there, back = shared - w.turns * cross, shared + w.turns * cross
-        z_aux = w.auxiliary + line + w.ratio * w.ratio * s + w.tilt * w.tilt * along
+        cross, shared = 1j * w.turns * w.ratio * (z_f - z_b), w.shared + w.turns * w.tilt * s
+        there, back = shared - cross, shared + cross
+        z_aux = w.auxiliary_loop + (w.ratio * w.ratio + w.tilt * w.tilt) * s
         determinant = z_main * z_aux - there * back
         i_m = (z_aux * main_voltage - there * auxiliary_voltage) / determinant
         i_a = (z_main * auxiliary_voltage - back * main_voltage) / determinant
@@ -272,5 +285,6 @@ def _point(
             if on_line
             else capacitor_a
         ),
+        flux=abs(solved.forward_emf) * motor.rated_frequency / (motor.rated_voltage * supply.frequency),
         losses_w=losses,
     )
