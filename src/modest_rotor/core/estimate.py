@@ -36,7 +36,7 @@ class Estimate:
     @property
     def standard(self) -> float:
         """The standard uncertainty, in the unit of the value."""
-        return math.sqrt(sum(part**2 for part in self.parts.values()))
+        return math.hypot(*self.parts.values())
 
     @property
     def band(self) -> float:
@@ -95,16 +95,13 @@ def propagate(function: Callable[..., Array], *inputs: Estimate) -> tuple[Estima
     columns = [_scenarios(estimate, names) for estimate in inputs]
     results = np.atleast_2d(np.asarray(function(*columns), dtype=float))
     middle, raised, lowered = results[0], results[1 : 1 + len(names)], results[1 + len(names) :]
+    halves = ((raised - lowered) / 2).T.tolist()
     return tuple(
-        Estimate(float(middle[index]), _parts(names, raised, lowered, index)) for index in range(results.shape[1])
+        Estimate(value, {name: half for name, half in zip(names, parts, strict=True) if half})
+        for value, parts in zip(middle.tolist(), halves, strict=True)
     )
 
 
 def _scenarios(estimate: Estimate, names: list[str]) -> Array:
     shifts = np.array([estimate.parts.get(name, 0.0) for name in names])
     return (estimate.value + np.concatenate(([0.0], shifts, -shifts)))[:, np.newaxis]
-
-
-def _parts(names: list[str], raised: Array, lowered: Array, index: int) -> dict[str, float]:
-    halves = ((name, float(raised[row, index] - lowered[row, index]) / 2) for row, name in enumerate(names))
-    return {name: half for name, half in halves if half}

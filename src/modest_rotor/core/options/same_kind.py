@@ -115,7 +115,7 @@ def _solved(found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlo
         def torque_at(rpm: Array) -> Array:
             return np.asarray(machine.power_at(part, rpm / speed) / (rpm * RAD_PER_RPM))
 
-        at = run_on(new.family, motor, supply, torque_at, part.shape)
+        at = run_on(new.family, motor, supply, torque_at, part.shape, full)
         ratio = at.speed_rpm / speed
         return part, machine.pressure_at(part, ratio), at.speed_rpm, at.shaft_power_w, at.input_power_w
 

@@ -21,7 +21,7 @@ FARTHEST_SLIP, SWITCHED_SLIP = 0.35, 0.25
 HALVINGS, SECANTS = 4, 7
 SECOND_GUESS = (0.1, 4.0)
 """Shares of the first guess between which the second lies."""
-SETTLED, UNBALANCED = 1e-5, 1e-6
+SETTLED, UNBALANCED = 2e-6, 1e-4
 """Relative step at which a search ends, leaving less than its square, and the torque left over beyond which a point is none."""
 RAD_PER_RPM = np.pi / 30
 
@@ -37,21 +37,25 @@ def run_on(
     supply: Supply,
     torque_at: Callable[[Array], Array],
     shape: tuple[int, ...],
+    near: MotorPoint | None = None,
 ) -> MotorPoint:
     """Where motors run on loads whose torque is known at every speed; NaN where a motor does not carry its load.
 
     :param torque_at: takes speed in rpm, shape ``(scenarios, steps)``, and returns the load's torque in N·m.
     :param shape: ``(scenarios, steps)``.
+    :param near: the same motors on another load, where the search begins.
     """
-    seen: list[MotorPoint] = []
+    known = near is not None and not np.isnan(near.slip).any()
+    seen: list[MotorPoint] = [near] if near and known else []
 
     def torques(slip: Array) -> tuple[Array, Array]:
         seen.append(motor.at_slip(supply, slip, seen.pop() if seen else None))
         return seen[0].torque_nm, torque_at(seen[0].speed_rpm)
 
     top = SWITCHED_SLIP if family.plate.kind is MotorKind.SINGLE_PHASE else FARTHEST_SLIP
-    slip = _search(torques, (family.plate.rated_slip or top / 4) + np.zeros(shape), top)
-    at = motor.at_slip(supply, slip)
+    first = near.slip if near and known else family.plate.rated_slip or top / 4
+    slip = _search(torques, first + np.zeros(shape), top)
+    at = motor.at_slip(supply, slip, seen[0])
     return _masked(at, (slip < top) & _balanced(at.torque_nm, torque_at(at.speed_rpm)))
 
 
@@ -74,7 +78,7 @@ def driven_at(
         return seen[0].torque_nm, torque_nm
 
     slip = _search(torques, 0.05 + np.zeros(shape), FARTHEST_SLIP)
-    at = motor.at_slip(supply(slip), slip)
+    at = motor.at_slip(supply(slip), slip, seen[0])
     sound = (slip < FARTHEST_SLIP) & _balanced(at.torque_nm, torque_nm)
     return _masked(at, sound), speed_rpm * poles / 120 / (1 - slip)
 
@@ -95,12 +99,15 @@ def _search(torques: Callable[[Array], tuple[Array, Array]], start: Array, top: 
     # Torque goes nearly with slip, so the line through standstill of slip is the best second guess.
     now = _within(start * np.clip(taken / np.where(given > 0, given, taken), *SECOND_GUESS), top)
     f_now = surplus(now)
+    settled = np.zeros(start.shape, bool)
     for _ in range(SECANTS):
         step = f_now - f_before
         trial = now - f_now * (now - before) / np.where(step == 0, 1.0, step)
-        trial = _within(np.where(step == 0, now, trial), top)
+        # What has settled stays: further steps would only follow the last digits' noise.
+        trial = _within(np.where(settled | (step == 0), now, trial), top)
         before, f_before, now = now, f_now, trial
-        if np.nanmax(np.abs(now - before) / now) < SETTLED:
+        settled = settled | ((np.abs(now - before) < SETTLED * now) & (now > LEAST_SLIP) & (now < top))
+        if settled.all():
             return now
         f_now = surplus(now)
     low, high = np.full(start.shape, LEAST_SLIP), np.full(start.shape, top)

@@ -21,6 +21,8 @@ FIRST_FLUX = 0.85
 """Flux with which the search for the saturated reactance begins: about that of rated load."""
 AITKEN_ROUNDS = 2
 """Rounds of Aitken's acceleration; two leave less than a millionth of the reactance."""
+NOISE = 1e-12
+"""Relative change of a reactance below which its last digits are noise."""
 NEVER_ZERO = 1e-300
 HAIR = 1e-9
 """A part in a thousand million: how near two numbers count as the same."""
@@ -83,7 +85,10 @@ def settle_saturation(
     for _ in range(AITKEN_ROUNDS if near is None else 1):
         first = saturated_reactance(unsaturated, share, exponent, flux_at(now)) - now
         second = saturated_reactance(unsaturated, share, exponent, flux_at(now + first)) - now - first
-        now = now + first + second * first / (first - second + NEVER_ZERO)
+        bend = first - second
+        # Where nothing is left to gain, the quotient would only divide noise by noise.
+        telling = abs(bend) > NOISE * now
+        now = now + first + choose(telling, second * first / choose(telling, bend, 1.0), 0.0)
     return now
 
 
