@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import math
 from functools import cache
 
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
@@ -15,29 +14,11 @@ from modest_rotor.core.physics.system import SystemCurve, system_through
 CFM, IN_WG = 0.00047194745, 249.08891
 
 
-def plate(
-    kind: MotorKind,
-    power: float,
-    volts: float,
-    amps: float | None,
-    speed: float,
-    hertz: float,
-    poles: int,
-    farads: float | None = None,
-) -> PlateFacts:
-    """A plate in SI."""
-    synchronous = 120 * hertz / poles
-    torque = power / (speed * math.pi / 30)
-    return PlateFacts(
-        kind, power, volts, amps, speed, hertz, poles, synchronous, 1 - speed / synchronous, torque, None, farads
-    )
-
-
-BLOWER = plate(MotorKind.SPLIT_CAPACITOR, 373.0, 230.0, 3.2, 1075.0, 60.0, 6, 7.5e-6)
-FAN = plate(MotorKind.SPLIT_CAPACITOR, 186.5, 115.0, 2.6, 1720.0, 60.0, 4, 10e-6)
-PUMP = plate(MotorKind.THREE_PHASE, 1500.0, 400.0, 3.4, 1435.0, 50.0, 4)
-START_SWITCH = plate(MotorKind.SINGLE_PHASE, 373.0, 115.0, 7.4, 1725.0, 60.0, 4)
-SHADED = plate(MotorKind.SHADED_POLE, 9.0, 230.0, 0.28, 1300.0, 50.0, 4)
+BLOWER = PlateFacts.of(MotorKind.SPLIT_CAPACITOR, 373.0, 230.0, 3.2, 1075.0, 60.0, 7.5e-6)
+FAN = PlateFacts.of(MotorKind.SPLIT_CAPACITOR, 186.5, 115.0, 2.6, 1720.0, 60.0, 10e-6)
+PUMP = PlateFacts.of(MotorKind.THREE_PHASE, 1500.0, 400.0, 3.4, 1435.0, 50.0)
+START_SWITCH = PlateFacts.of(MotorKind.SINGLE_PHASE, 373.0, 115.0, 7.4, 1725.0, 60.0)
+SHADED = PlateFacts.of(MotorKind.SHADED_POLE, 9.0, 230.0, 0.28, 1300.0, 50.0)
 EVERY_KIND = (BLOWER, FAN, PUMP, START_SWITCH, SHADED)
 
 

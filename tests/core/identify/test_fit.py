@@ -24,7 +24,7 @@ from modest_rotor.core.identify.flow import locate
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.identify.shaft_power import Way, by_way, rated_loss
-from tests.machines import BLOWER, EVERY_KIND, WHEEL_1300, fitted, plate
+from tests.machines import BLOWER, EVERY_KIND, WHEEL_1300, fitted
 
 READING = Reading("set 1", 231.0, 60.0, None, 1085.0, 3.05, 565.0)
 
@@ -58,7 +58,7 @@ def test_random_sold_motors_are_ordinary_plates() -> None:
 def test_a_wrong_plate_shouts_and_the_field_is_named(wrong: dict[str, float], field: str) -> None:
     facts = replace(BLOWER, **wrong)
     if "rated_power_w" in wrong:
-        facts = plate(facts.kind, 746.0, 230.0, 3.2, 1075.0, 60.0, 6, 7.5e-6)  # type: ignore[arg-type]
+        facts = PlateFacts.of(facts.kind, 746.0, 230.0, 3.2, 1075.0, 60.0, 7.5e-6)  # type: ignore[arg-type]
     assert fit_motor(facts).cost > ORDINARY_COST
     assert field in [culprit.field for culprit in plate_culprits(facts)][:3]
 

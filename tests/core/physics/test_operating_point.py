@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 from scipy.optimize import brentq
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics import fleet
 from modest_rotor.core.physics.commanded import settle_commanded
 from modest_rotor.core.physics.drive import (
     Drive,
@@ -245,3 +246,29 @@ def test_the_characteristic_passes_through_rated_load() -> None:
     assert np.interp(1435.0, known.speed_rpm[::-1], known.torque_nm[::-1]) == pytest.approx(
         PUMP.rated_torque_nm, rel=0.06
     )
+
+
+def test_a_fleet_in_blocks_is_the_fleet_at_once(monkeypatch: pytest.MonkeyPatch) -> None:
+    """Forty motors of one plate on five ducts, in blocks of three, on all cores: the same to 1e-9, dead points included."""
+    fit = fitted(BLOWER)
+    numbers = fit.numbers + 0.5 * np.random.default_rng(4).standard_normal((40, 1, len(fit.numbers)))
+    tight = np.array([0.7, 1.0, 1.6, 4.0, 40.0])
+    load = Load(WHEEL_1300, 1075.0, SystemCurve(30.0 + 0 * tight, DUCT_1300.coefficient * tight))
+    motor = fit.family.motor(numbers)
+    monkeypatch.setattr(fleet, "BLOCK_POINTS", 15)
+    whole, blocks = settle(motor, rated(BLOWER), load), fleet.settle_fleet(motor, rated(BLOWER), load)
+    assert blocks.motor.speed_rpm.shape == (40, 5)
+    assert blocks.motor.speed_rpm == pytest.approx(whole.motor.speed_rpm, rel=1e-9)
+    assert blocks.load.flow == pytest.approx(whole.load.flow, rel=1e-9)
+    assert blocks.motor.losses_w["rotor"] == pytest.approx(whole.motor.losses_w["rotor"], rel=1e-8)
+    assert (blocks.condition == whole.condition).all()
+
+
+def test_a_point_found_from_its_neighbour_is_the_point() -> None:
+    """Saturation begun at the point itself, or at one near by: no rounding is blown up, the answer is the same."""
+    motor, supply = fitted(BLOWER).motor, rated(BLOWER)
+    alone = motor.at_slip(supply, 0.09)
+    for near in (alone, motor.at_slip(supply, 0.095), motor.at_slip(supply, 0.09, alone)):
+        again = motor.at_slip(supply, 0.09, near)
+        assert again.torque_nm == pytest.approx(alone.torque_nm, rel=1e-6)
+        assert again.input_power_w == pytest.approx(again.shaft_power_w + again.total_loss_w, rel=1e-9)

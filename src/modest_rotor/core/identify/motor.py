@@ -5,6 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 
+from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
+
 
 class MotorKind(StrEnum):
     """The kinds of induction motor that a plate, a capacitor and a look tell apart."""
@@ -37,3 +39,25 @@ class PlateFacts:
     run_capacitance_f: float | None = None
     speed_step_rpm: float = 5.0
     current_step_a: float = 0.1
+
+    @classmethod
+    def of(
+        cls,
+        kind: MotorKind,
+        power_w: float,
+        volts: float,
+        amps: float | None,
+        rpm: float,
+        hertz: float,
+        farads: float | None = None,
+    ) -> PlateFacts:
+        """The facts of a whole plate: power in W, volts, full-load amps, rated rpm, Hz, and the run capacitor in F.
+
+        :raises OutsideValidity: a speed that no pole count explains.
+        """
+        poles = poles_from_rated_speed(rpm, hertz)
+        synchronous = synchronous_speed_rpm(hertz, poles)
+        torque = torque_nm(power_w, rpm)
+        return cls(
+            kind, power_w, volts, amps, rpm, hertz, poles, synchronous, slip(rpm, synchronous), torque, None, farads
+        )
