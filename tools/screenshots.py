@@ -28,6 +28,12 @@ OPEN_SLIP = (
 )
 OPEN_BALANCE = "document.querySelector('[aria-label=\"Open the balance\"]').click()"
 SAVING = "document.getElementById('opens-saved-C').scrollIntoView({block: 'center'})"
+TYPE_HEAT = (
+    "const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;"
+    "[['Airflow', '1,000 cfm ± 7 %'], ['Temperature difference', '20 °F'], ['Temperature of the air', '70 °F']].forEach(([label, text]) => {"
+    " const field = [...document.querySelectorAll('main label')].find((one) => one.textContent.startsWith(label)).querySelector('input');"
+    " set.call(field, text); field.dispatchEvent(new Event('input', { bubbles: true })) })"
+)
 PICTURES = [  # name, path, width, height, scheme, script
     ("board", "/", 1280, 800, "light", ""),
     ("call", f"/jobs/{KITCHEN}/call", 1280, 800, "light", ""),
@@ -39,6 +45,7 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("options-protected", f"/jobs/{KITCHEN}/options", 1280, 800, "light", ""),
     ("options-lift-pump", f"/jobs/{LIFT_PUMP}/options", 1280, 800, "light", ""),
     ("options-drive", f"/jobs/{HALL_FAN}/options", 1280, 800, "light", ""),
+    ("workings", "/workings/air_heat", 1280, 800, "light", TYPE_HEAT),
     ("readings-dark", f"/jobs/{KITCHEN}/readings", 1280, 800, "dark", ""),
     ("readings-tablet", f"/jobs/{AIR_HANDLER}/readings", 768, 1024, "light", ""),
     ("readings-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", ""),

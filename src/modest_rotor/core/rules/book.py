@@ -17,6 +17,7 @@ RULES: tuple[Rule, ...] = (
     safety.isolate_before_plate,
     safety.live_readings,
     safety.electronic_wiring,
+    safety.drive_wiring,
     safety.heat_after_airflow,
     evidence.dead_motor,
     evidence.plate_denies_itself,

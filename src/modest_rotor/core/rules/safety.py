@@ -55,6 +55,21 @@ def electronic_wiring(case: Case) -> tuple[Finding, ...]:
     return (_caution("electronic_wiring", Station.OPTIONS, sentence, action),)
 
 
+def drive_wiring(case: Case) -> tuple[Finding, ...]:
+    """What a drive may feed, and what it keeps after the power is off."""
+    if not case.options.options:
+        return ()
+    sentence = (
+        "A drive feeds a three-phase motor alone: never a capacitor or shaded-pole motor, and never one with a start switch. Its DC"
+        " link stands at about 1.4 times the line volts for minutes after power is off."
+    )
+    action = (
+        "Wait the marked time and measure the link before opening. Ask the maker whether the motor's insulation and its own"
+        " fan suit a drive, and set a least frequency."
+    )
+    return (_caution("drive_wiring", Station.OPTIONS, sentence, action),)
+
+
 def heat_after_airflow(case: Case) -> tuple[Finding, ...]:
     """Airflow changed means limits checked."""
     if not case.options.options or case.wheel is None or case.wheel == "centrifugal pump":
