@@ -18,6 +18,7 @@ from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.duty import assess_duty
 from modest_rotor.core.stations.motor_fit import MotorFit, fit_key, fit_plate_and_readings
 from modest_rotor.core.stations.plate import assess_plate, plate_facts
+from modest_rotor.core.stations.plate_expected import expected_results
 from modest_rotor.core.stations.set_answer import answer_set
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, motor_of, set_facts
 
@@ -49,7 +50,7 @@ def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
     return Assessment(
         program_version=__version__,
         currency=job.currency,
-        plate=assess_plate(case.plate),
+        plate=assess_plate(case.plate, expected_results(case.fit)),
         sets=sets,
         duty=case.year.answer,
         options=case.options,

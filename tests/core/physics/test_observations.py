@@ -14,7 +14,7 @@ import pytest
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.physics.commanded import settle_commanded
 from modest_rotor.core.physics.drive import VARIABLE_TORQUE, Drive, Rectifier, drive_input, output_voltage
-from modest_rotor.core.physics.electronic import Command, ElectronicMotor
+from modest_rotor.core.physics.electronic import Command, ControlModule, ElectronicMotor
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import OperatingPoint, settle
@@ -90,7 +90,7 @@ def test_three_motors_when_static_rises_from_half_an_inch_to_eight_tenths() -> N
     """Capacitor motor −17 % of its air (the motor's own band of 1 point beside the 3), constant torque −8 %, constant air 0;
     shaft power −15, +7, +23 % on the same wheel from the same flow."""
     start = at_static(blower, 0.5)
-    strong = ElectronicMotor(746.0, 1200.0, torque_limit=2.0, power_limit=2.0, speed_limit=2.0)
+    strong = ElectronicMotor(746.0, 1200.0, module=ControlModule(torque_limit=2.0, power_limit=2.0, speed_limit=2.0))
     share = float(start.motor.torque_nm / strong.rated_torque_nm)
 
     def held(command: Command, value: float) -> Callable[[SystemCurve], OperatingPoint]:

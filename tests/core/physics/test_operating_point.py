@@ -20,7 +20,7 @@ from modest_rotor.core.physics.drive import (
     drive_input,
     output_voltage,
 )
-from modest_rotor.core.physics.electronic import Command, ElectronicMotor, losses_w
+from modest_rotor.core.physics.electronic import Command, ControlModule, ElectronicMotor, Stopping, losses_w
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape, machine_from_table, resized
 from modest_rotor.core.physics.load import Belt, Load
 from modest_rotor.core.physics.operating_point import Condition, OperatingPoint, characteristic, settle, settle_on
@@ -141,7 +141,9 @@ def test_constant_torque_and_speed_are_what_they_say() -> None:
 
 
 def test_electronic_torque_is_held_back_by_its_power() -> None:
-    fast = settle_commanded(replace(ELECTRONIC, power_limit=0.5), Command.SPEED, 1300.0, blower_load(), 230.0)
+    fast = settle_commanded(
+        replace(ELECTRONIC, module=ControlModule(power_limit=0.5)), Command.SPEED, 1300.0, blower_load(), 230.0
+    )
     assert condition(fast) is Condition.LIMIT_REACHED
     assert fast.motor.shaft_power_w == pytest.approx(0.5 * 373.0, rel=1e-6)
 
@@ -272,3 +274,24 @@ def test_a_point_found_from_its_neighbour_is_the_point() -> None:
         again = motor.at_slip(supply, 0.09, near)
         assert again.torque_nm == pytest.approx(alone.torque_nm, rel=1e-6)
         assert again.input_power_w == pytest.approx(again.shaft_power_w + again.total_loss_w, rel=1e-9)
+
+
+def test_a_module_is_replaced_without_its_motor() -> None:
+    """Another module: other standby, limits, power factor and stopping; the winding's loss stays."""
+    other = ControlModule(
+        standby_w=6.0, loss_share=0.06, power_factor=0.95, stopping=Stopping.BRAKES, soft_start_s=15.0
+    )
+    swapped = replace(ELECTRONIC, module=other)
+    before, after = (
+        settle_commanded(motor, Command.SPEED, 900.0, blower_load(), 230.0).motor for motor in (ELECTRONIC, swapped)
+    )
+    assert after.losses_w["windings"] == before.losses_w["windings"]
+    assert after.losses_w["standby"] == 6.0 and after.input_power_w > before.input_power_w
+    assert after.current_a < before.current_a and swapped.module.stopping is Stopping.BRAKES
+
+
+def test_efficiencies_multiply_from_the_line_to_the_air() -> None:
+    point = settle(fitted(BLOWER).motor, rated(BLOWER), blower_load())
+    wheel = point.load.fluid_power_w / point.load.machine_power_w
+    assert point.overall_efficiency() == pytest.approx(point.motor.efficiency * wheel, rel=1e-9)
+    assert 0 < point.overall_efficiency() < point.motor.efficiency < 1

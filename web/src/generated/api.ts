@@ -1111,6 +1111,8 @@ export interface components {
             synchronous_speed: components["schemas"]["Result"];
             rated_slip: components["schemas"]["Result"];
             rated_torque: components["schemas"]["Result"];
+            /** Expected */
+            expected: components["schemas"]["Result"][];
         };
         /**
          * Preview

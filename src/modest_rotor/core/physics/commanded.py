@@ -29,7 +29,7 @@ def settle_commanded(
     Where the command asks for more than torque, power or speed allow, the point on the limit is given and its condition
     says so. Validity: steady running. Source: torque balance; common practice for the three ways of command.
     """
-    top = motor.speed_limit * motor.rated_speed_rpm
+    top = motor.module.speed_limit * motor.rated_speed_rpm
     if command is Command.TORQUE:
         wanted, reachable = _speed_with_torque(motor, load, value, top), True
         limited = wanted >= top * (1 - HAIR)
@@ -69,7 +69,7 @@ def _point(motor: ElectronicMotor, speed_rpm: Real, torque_nm: Real, voltage: Re
     shaft = torque_nm * speed_rpm * RAD_S_PER_RPM
     losses = losses_w(motor, torque_nm, speed_rpm)
     watts = shaft + losses["standby"] + losses["windings"] + losses["core and module"]
-    amps = watts / (voltage * motor.power_factor)
+    amps = watts / (voltage * motor.module.power_factor)
     return MotorPoint(
         speed_rpm=speed_rpm,
         slip=0 * amps,
@@ -77,7 +77,7 @@ def _point(motor: ElectronicMotor, speed_rpm: Real, torque_nm: Real, voltage: Re
         shaft_power_w=shaft,
         input_power_w=watts,
         current_a=amps,
-        power_factor=motor.power_factor + 0 * amps,
+        power_factor=motor.module.power_factor + 0 * amps,
         main_current_a=0 * amps,
         auxiliary_current_a=0 * amps,
         capacitor_voltage_v=0 * amps,

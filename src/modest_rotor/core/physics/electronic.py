@@ -42,37 +42,45 @@ class Stopping(StrEnum):
 
 
 @dataclass(frozen=True)
+class ControlModule:
+    """The electronics of an electronic motor: a part of its own, replaced without the motor.
+
+    :param standby_w: taken with the rotor still.
+    :param loss_share: loss that grows with speed, at rated speed, over rated power; the motor's iron counted with it.
+    :param power_factor: true power factor of its rectifier.
+    :param torque_limit: over rated torque; ``power_limit`` over rated power; ``speed_limit`` over rated speed.
+    :param soft_start_s: time to full speed.
+    :param stopping: how it brings the rotor to rest.
+    """
+
+    standby_w: Real = STANDBY_W
+    loss_share: Real = SPEED_LOSS_SHARE
+    power_factor: Real = POWER_FACTOR_PLAIN
+    torque_limit: Real = TORQUE_LIMIT_SHARE
+    power_limit: Real = POWER_LIMIT_SHARE
+    speed_limit: Real = SPEED_LIMIT_SHARE
+    soft_start_s: float = SOFT_START_S
+    stopping: Stopping = Stopping.COASTS
+
+
+@dataclass(frozen=True)
 class ElectronicMotor:
-    """An electronic motor: a motor and its control module, which may be replaced apart.
+    """An electronic motor: one product of two parts, a motor with magnets and its control module.
 
     :param rated_power_w: shaft power.
     :param rated_speed_rpm: at rated power.
-    :param standby_w: taken with the rotor still.
-    :param copper_share: k_c, loss at rated torque over rated power; the motor's.
-    :param speed_share: k_i, loss at rated speed over rated power; the motor's and the module's.
+    :param copper_share: k_c, loss at rated torque over rated power; the winding's.
     :param loss_scale: m, 1 for the typical motor; carries how far real ones scatter.
-    :param torque_limit: over rated torque.
-    :param power_limit: over rated power.
-    :param speed_limit: over rated speed.
-    :param power_factor: true power factor of the module's rectifier.
-    :param soft_start_s: time to full speed.
-    :param stopping: how it comes to rest.
     :param poles: of a permanent-magnet motor on a drive; 0 where they do not matter.
+    :param module: its electronics; another is put in by ``dataclasses.replace``.
     """
 
     rated_power_w: Real
     rated_speed_rpm: Real
-    standby_w: Real = STANDBY_W
     copper_share: Real = COPPER_LOSS_SHARE
-    speed_share: Real = SPEED_LOSS_SHARE
     loss_scale: Real = 1.0
-    torque_limit: Real = TORQUE_LIMIT_SHARE
-    power_limit: Real = POWER_LIMIT_SHARE
-    speed_limit: Real = SPEED_LIMIT_SHARE
-    power_factor: Real = POWER_FACTOR_PLAIN
-    soft_start_s: float = SOFT_START_S
-    stopping: Stopping = Stopping.COASTS
     poles: int = 0
+    module: ControlModule = ControlModule()
 
     @property
     def rated_torque_nm(self) -> Real:
@@ -113,9 +121,12 @@ def losses_w(motor: ElectronicMotor, torque_nm: Real, speed_rpm: Real) -> dict[s
     """
     torque, speed = torque_nm / motor.rated_torque_nm, speed_rpm / motor.rated_speed_rpm
     return {
-        "standby": motor.loss_scale * motor.standby_w,
+        "standby": motor.loss_scale * motor.module.standby_w,
         "windings": motor.loss_scale * motor.copper_share * motor.rated_power_w * torque * torque,
-        "core and module": motor.loss_scale * motor.speed_share * motor.rated_power_w * speed**SPEED_LOSS_EXPONENT,
+        "core and module": motor.loss_scale
+        * motor.module.loss_share
+        * motor.rated_power_w
+        * speed**SPEED_LOSS_EXPONENT,
     }
 
 
@@ -124,6 +135,6 @@ def torque_limit_nm(motor: ElectronicMotor, speed_rpm: Real) -> Real:
 
     :param speed_rpm: rpm, above zero. Validity: up to the speed limit. Source: definition of the limits.
     """
-    by_power = motor.power_limit * motor.rated_power_w / (speed_rpm * RAD_S_PER_RPM)
-    by_torque = motor.torque_limit * motor.rated_torque_nm
+    by_power = motor.module.power_limit * motor.rated_power_w / (speed_rpm * RAD_S_PER_RPM)
+    by_torque = motor.module.torque_limit * motor.rated_torque_nm
     return (by_power + by_torque - abs(by_power - by_torque)) / 2

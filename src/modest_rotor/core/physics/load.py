@@ -77,6 +77,11 @@ class LoadPoint:
     beyond: Real
     in_stall: Real
 
+    @property
+    def fluid_power_w(self) -> Real:
+        """Power that all machines together give to the air or water, q p, W."""
+        return self.flow * self.pressure
+
 
 @dataclass(frozen=True)
 class Load:

@@ -39,6 +39,11 @@ class MotorPoint:
     losses_w: dict[str, Real]
 
     @property
+    def efficiency(self) -> Real:
+        """Shaft power over input power; nothing where nothing is taken."""
+        return self.shaft_power_w / self.input_power_w
+
+    @property
     def total_loss_w(self) -> Real:
         """All losses together, W."""
         return sum(self.losses_w.values())

@@ -74,6 +74,13 @@ class OperatingPoint:
     condition: Real
     slow_speed_rpm: Real
 
+    def overall_efficiency(self, running: int = 1) -> Real:
+        """From the line to the air or water, a fraction: q p over the input of all ``running`` motors.
+
+        Source: definition; AMCA 208 and ISO 9906 for what is counted.
+        """
+        return self.load.fluid_power_w / (running * self.motor.input_power_w)
+
 
 @dataclass(frozen=True)
 class Characteristic:

@@ -50,6 +50,7 @@ class PlateAnswer(Frozen):
     synchronous_speed: Result
     rated_slip: Result
     rated_torque: Result
+    expected: tuple[Result, ...]
 
 
 PLATE_SPEED_STEP_RPM = 5.0
@@ -84,13 +85,17 @@ def plate_facts(plate: Plate) -> PlateFacts:
     )
 
 
-def assess_plate(facts: PlateFacts) -> PlateAnswer:
-    """Poles, synchronous speed, rated slip and rated torque, each with its working or what it waits for."""
+def assess_plate(facts: PlateFacts, expected: tuple[Result, ...]) -> PlateAnswer:
+    """Poles, synchronous speed, rated slip and rated torque, each with its working or what it waits for.
+
+    :param expected: what a motor of this plate should show by itself.
+    """
     return PlateAnswer(
         poles=_poles_result(facts),
         synchronous_speed=_synchronous_result(facts),
         rated_slip=_slip_result(facts),
         rated_torque=_torque_result(facts),
+        expected=expected,
     )
 
 

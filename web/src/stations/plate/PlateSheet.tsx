@@ -5,7 +5,7 @@ import { ChoiceField, factsOf, QuantityField } from "../../shared/fields";
 import { unitOf } from "../../shared/figures";
 import { useField, useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
-import { Question, Sheet, StandingKey } from "../../shared/Sheet";
+import { Part, Question, Sheet, StandingKey } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 
@@ -45,6 +45,16 @@ export function PlateSheet() {
         <WorkedRow name="slip" result={plate.rated_slip} quantity="slip" />
         <WorkedRow name="torque" result={plate.rated_torque} quantity="torque" />
       </Box>
+      <Part title="What such a motor should show" note="by a motor fitted to this plate and every reading">
+        {plate.expected.map((result, index) => (
+          <WorkedRow
+            key={result.label}
+            name={`expected-${index}`}
+            result={result}
+            quantity={result.figure?.quantity ?? "efficiency"}
+          />
+        ))}
+      </Part>
       <StandingKey />
     </Sheet>
   );
