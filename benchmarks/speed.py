@@ -70,18 +70,18 @@ def one_point() -> None:
 
 
 def one_job() -> None:
-    """The demo air handler with twelve steps; and twelve options, each of the four solved three times."""
+    """The demo air handler with twelve steps. No job keeps its motor twice: twelve options are one kept, one of the same kind,
+    five electronic ones and five on drives."""
     job = read_job(files("modest_rotor.demo").joinpath("waiting_hall_air_handler.json").read_text(encoding="utf-8"))
     job = with_steps(job, STEPS)
     fit = fit_job(job)
     found = build_case(job, fit).machine
     assert isinstance(found, FoundMachine)
     demands = tuple(Demand(f"s{i}", float(share)) for i, share in enumerate(np.linspace(0.4, 1.0, STEPS)))
-    twelve = median_ms(
-        lambda: [option.solve(found, demands, PartFlow.THROTTLE) for option in (*OPTIONS, *OPTIONS, *OPTIONS)], 15
-    )
+    twelve = (*OPTIONS[:2], *OPTIONS[2:3] * 5, *OPTIONS[3:4] * 5)
+    solved = median_ms(lambda: [option.solve(found, demands, PartFlow.THROTTLE) for option in twelve], 15)
     print("a job with 12 options by 12 duty steps with bands: under 60 ms wanted")
-    print(f"  twelve options solved {twelve:14.1f} ms")
+    print(f"  twelve options solved {solved:14.1f} ms")
     print(f"  the whole assessment, 4 options {median_ms(lambda: assess(job, fit), 15):4.1f} ms")
     for kind, option in zip("ABCD", OPTIONS, strict=True):
         print(

@@ -90,18 +90,45 @@ def propagate(function: Callable[..., Array], *inputs: Estimate) -> tuple[Estima
         ``(scenarios, results)``; it is called once, with all scenarios stacked.
     :param inputs: the estimates; a source that several share moves them together.
     :returns: one estimate for each result.
+
+    Sources that move one and the same input alone are moved as one, and share what comes of it in proportion.
     """
-    names = list(dict.fromkeys(name for estimate in inputs for name in estimate.parts))
-    columns = [_scenarios(estimate, names) for estimate in inputs]
+    moves, share_of = _moves(inputs)
+    columns = [_scenarios(estimate, [move.get(place, 0.0) for move in moves]) for place, estimate in enumerate(inputs)]
     results = np.atleast_2d(np.asarray(function(*columns), dtype=float))
-    middle, raised, lowered = results[0], results[1 : 1 + len(names)], results[1 + len(names) :]
+    middle, raised, lowered = results[0], results[1 : 1 + len(moves)], results[1 + len(moves) :]
     halves = ((raised - lowered) / 2).T.tolist()
     return tuple(
-        Estimate(value, {name: half for name, half in zip(names, parts, strict=True) if half})
-        for value, parts in zip(middle.tolist(), halves, strict=True)
+        Estimate(value, {name: half[move] * share for name, (move, share) in share_of.items() if half[move]})
+        for value, half in zip(middle.tolist(), halves, strict=True)
     )
 
 
-def _scenarios(estimate: Estimate, names: list[str]) -> Array:
-    shifts = np.array([estimate.parts.get(name, 0.0) for name in names])
-    return (estimate.value + np.concatenate(([0.0], shifts, -shifts)))[:, np.newaxis]
+def _moves(inputs: tuple[Estimate, ...]) -> tuple[list[dict[int, float]], dict[str, tuple[int, float]]]:
+    """By how much each scenario moves which input; and for each source its scenario and its share of that move."""
+    touched: dict[str, dict[int, float]] = {}
+    for place, estimate in enumerate(inputs):
+        for name, part in estimate.parts.items():
+            if part:
+                touched.setdefault(name, {})[place] = part
+    alone: dict[int, float] = {}
+    for parts in touched.values():
+        if len(parts) == 1:
+            ((place, part),) = parts.items()
+            alone[place] = math.hypot(alone.get(place, 0.0), part)
+    moves = [{place: size} for place, size in alone.items()]
+    place_of = {place: number for number, place in enumerate(alone)}
+    share_of: dict[str, tuple[int, float]] = {}
+    for name, parts in touched.items():
+        if len(parts) == 1:
+            ((place, part),) = parts.items()
+            share_of[name] = (place_of[place], part / alone[place])
+        else:
+            share_of[name] = (len(moves), 1.0)
+            moves.append(parts)
+    return moves, share_of
+
+
+def _scenarios(estimate: Estimate, shifts: list[float]) -> Array:
+    moved = np.array(shifts)
+    return (estimate.value + np.concatenate(([0.0], moved, -moved)))[:, np.newaxis]

@@ -21,8 +21,8 @@ FARTHEST_SLIP, SWITCHED_SLIP = 0.35, 0.25
 HALVINGS, SECANTS = 4, 7
 SECOND_GUESS = (0.1, 4.0)
 """Shares of the first guess between which the second lies."""
-SETTLED, UNBALANCED = 2e-6, 1e-4
-"""Relative step at which a search ends, leaving less than its square, and the torque left over beyond which a point is none."""
+SETTLED, UNBALANCED = 1e-4, 1e-4
+"""Relative step at which a search ends, leaving a hundredth of it or less, and the torque left over beyond which a point is none."""
 RAD_PER_RPM = np.pi / 30
 
 
