@@ -71,7 +71,8 @@ def one_point() -> None:
 
 def one_job() -> None:
     """The demo air handler with twelve steps. No job keeps its motor twice: twelve options are one kept, one of the same kind,
-    five electronic ones and five on drives."""
+    five electronic ones and five on drives.
+    """
     job = read_job(files("modest_rotor.demo").joinpath("waiting_hall_air_handler.json").read_text(encoding="utf-8"))
     job = with_steps(job, STEPS)
     fit = fit_job(job)

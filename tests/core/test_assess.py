@@ -192,6 +192,18 @@ def test_one_sided_static_says_what_is_missing_from_it() -> None:
     assert answer.sets[0].pressure.working and "one side" in answer.sets[0].pressure.working.remarks[0]
 
 
+def test_an_unmeasured_flow_is_told_by_power_and_pressure_with_a_wide_band() -> None:
+    """q = η P ÷ p by hand; the true 510 L/s of the example lies inside, and money goes on waiting."""
+    answer = assessed(KRAUSE, readings__0__airflow=None)
+    told = answer.sets[0].flow_by_power
+    value = {one.symbol: one.figure.value for one in told.working.ingredients}
+    assert told.figure.value == pytest.approx(value["η"] * value["P"] / value["p"])
+    assert told.figure.value - told.figure.band < 0.510 < told.figure.value + told.figure.band
+    assert 0.5 < told.figure.band / told.figure.value < 0.9
+    assert "measured flow" in plain(option(answer, "C").saved_money.waits)
+    assert plain(assessed(KRAUSE).sets[0].flow_by_power.waits) == "measured"
+
+
 SOUND = {
     "readings__0__current": "2.83 A",
     "readings__0__input_power": "261.5 W",

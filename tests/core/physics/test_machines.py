@@ -13,9 +13,11 @@ from opendssdirect import dss
 from scipy.integrate import solve_ivp
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor, solve_two_windings
+from tests.machines import PUMP, fitted
 
 SYNCHRONOUS = 2 * math.pi * 30
 """Four poles at 60 Hz, rad/s."""
@@ -299,3 +301,17 @@ def test_below_its_switch_speed_a_split_phase_motor_is_refused_with_the_reason()
     motor = replace(KRAUSE, auxiliary=Auxiliary.SWITCHED_OFF)
     with pytest.raises(OutsideValidity, match="start switch is closed"):
         motor.at_slip(BOOK, 0.4)
+
+
+@pytest.mark.parametrize(
+    ("motor", "supply", "words"),
+    [
+        (KRAUSE, Supply(0.0, 60.0), "0 V at 60 Hz"), (KRAUSE, Supply(110.0, 0.0), "110 V at 0 Hz"),
+        (replace(KRAUSE, capacitance=0.0), Supply(110.0, 60.0), "0 µF is open"),
+        (KRAUSE, Supply(110.0, 60.0, capacitor_health=np.array([1.0, 0.0])), "0 µF is open"),
+        (fitted(PUMP).motor, Supply(-400.0, 50.0), "-400 V at 50 Hz"),
+    ],
+)  # fmt: skip
+def test_what_no_motor_runs_on_is_refused_in_a_sentence(motor: InductionMotor, supply: Supply, words: str) -> None:
+    with pytest.raises(OutsideValidity, match=words):
+        motor.at_slip(supply, 0.05)

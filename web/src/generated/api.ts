@@ -1298,6 +1298,7 @@ export interface components {
             shaft_power: components["schemas"]["Result"];
             pressure: components["schemas"]["Result"];
             flow: components["schemas"]["Figure"] | null;
+            flow_by_power: components["schemas"]["Result"];
             /** Questions */
             questions: (string | components["schemas"]["Figure"])[][];
             /** Changes */

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 
-from modest_rotor.core.estimate import Estimate, measured
+from modest_rotor.core.estimate import Estimate, propagate
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.load import LoadByMethod, Method
 from modest_rotor.core.identify.rows import Reading
@@ -95,17 +95,14 @@ def _as_method(method: Method, power: Estimate, rated: float, reason: str) -> Lo
     return LoadByMethod(method, load, power, max(load - band, 0.0), load + band, True, reason)
 
 
-def machine_side_power(
-    flow: Estimate | None, pressure: Estimate | None, efficiency: float, share: float
-) -> Estimate | None:
+def machine_side_power(flow: Estimate | None, pressure: Estimate | None, efficiency: Estimate) -> Estimate | None:
     """Shaft power that flow and pressure ask for, q p / η, in W; nothing without both.
 
-    :param flow: m³/s. :param pressure: Pa. :param efficiency: of the generic machine, a fraction.
-    :param share: standard deviation of that efficiency, as a share.
+    :param flow: m³/s. :param pressure: Pa. :param efficiency: of the machine, a fraction.
 
     Source: definition of fan and pump efficiency.
     """
     if flow is None or pressure is None or flow.value <= 0 or pressure.value <= 0:
         return None
-    power = flow * pressure * (1 / efficiency)
-    return power + measured(0.0, **{"efficiency of the generic machine": share * power.value})
+    (power,) = propagate(lambda q, p, eta: q * p / eta, flow, pressure, efficiency)
+    return power

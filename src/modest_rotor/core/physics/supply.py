@@ -4,6 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+import numpy as np
+
+from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.fields import Real
 
 COPPER_PER_K = 0.00393
@@ -42,6 +45,24 @@ class Supply:
     winding_c: Real = REFERENCE_C
     rotor_c: Real = REFERENCE_C
     capacitor_health: Real = 1.0
+
+
+def refuse_dead(supply: Supply) -> None:
+    """Refuses a supply without volts or hertz.
+
+    :raises OutsideValidity: either is not above zero. Source: no field turns without both.
+    """
+    volts, hertz = least(supply.voltage), least(supply.frequency)
+    if not (volts > 0 and hertz > 0):
+        raise OutsideValidity(
+            f"The supply has {volts:g} V at {hertz:g} Hz; a motor needs both above zero. No volts at a motor that runs is usually a"
+            " meter on the wrong lead, or one that was read after switching off."
+        )
+
+
+def least(value: Real) -> float:
+    """The smallest of an array, or the number itself. Source: definition."""
+    return float(value) if isinstance(value, (int, float)) else float(np.min(value))
 
 
 def resistance_ratio(temperature_c: Real, per_kelvin: float) -> Real:

@@ -17,7 +17,7 @@ from modest_rotor.core.physics.fields import (
     settle_saturation,
 )
 from modest_rotor.core.physics.motor_point import MotorPoint
-from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, COPPER_PER_K, Supply, resistance_ratio
+from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, COPPER_PER_K, Supply, refuse_dead, resistance_ratio
 
 PHASES = 3
 
@@ -69,7 +69,7 @@ def solve_three_phase(motor: ThreePhaseMotor, supply: Supply, slip: Real, near: 
     :param supply: balanced three-phase supply, volts line to line.
     :param slip: above 0 and below 2; broadcasts against the parameters.
     :param near: a point of the same motor nearby, from which the search for the saturation begins.
-    :raises OutsideValidity: a slip at or beyond synchronous speed.
+    :raises OutsideValidity: a slip at or beyond synchronous speed; a supply without volts or hertz.
 
     Validity: balanced sinusoidal supply. Source: Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6; IEEE Std 112.
     """
@@ -77,6 +77,7 @@ def solve_three_phase(motor: ThreePhaseMotor, supply: Supply, slip: Real, near: 
         raise OutsideValidity(
             "A motor that drives a load turns below synchronous speed: slip above 0 % and below 200 %."
         )
+    refuse_dead(supply)
     hertz = supply.frequency / motor.rated_frequency
     phase_v = supply.voltage / math.sqrt(PHASES)
     rotor_r = motor.rotor_resistance * resistance_ratio(supply.rotor_c, ALUMINIUM_PER_K)

@@ -23,7 +23,7 @@ from modest_rotor.core.physics.fields import (
     settle_saturation,
 )
 from modest_rotor.core.physics.motor_point import MotorPoint
-from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, COPPER_PER_K, Supply, resistance_ratio
+from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, COPPER_PER_K, Supply, least, refuse_dead, resistance_ratio
 
 SWITCH_SPEED_SHARE = 0.75
 """Share of synchronous speed at which a start switch opens. Common practice."""
@@ -134,12 +134,12 @@ def solve_two_axis(motor: TwoAxisMotor, supply: Supply, slip: Real, near: MotorP
     :param slip: s against the forward field, above 0 and below 2; broadcasts against the parameters.
     :param near: a point of the same motor nearby, from which the search for the saturation begins.
     :raises OutsideValidity: a slip at or beyond synchronous speed of either field; a motor whose start switch would be
-        closed at this speed.
+        closed at this speed; a supply without volts or hertz; a run capacitor of nothing.
 
     Validity: sinusoidal supply; flux up to 1.3 of rated. Source: Fitzgerald, Kingsley and Umans, Electric Machinery,
     ch. 9 (unsymmetrical two-phase machines by rotating fields); saturation and temperature as in their own modules.
     """
-    _refuse(motor, slip)
+    _refuse(motor, supply, slip)
     volts = supply.voltage + 0j
     return _solve(motor, supply, slip, (volts, volts * (motor.auxiliary is Auxiliary.CAPACITOR)), near)
 
@@ -151,16 +151,22 @@ def solve_two_windings(
 
     Arguments, errors, validity and source are those of :func:`solve_two_axis`.
     """
-    _refuse(motor, slip)
+    _refuse(motor, supply, slip)
     return _solve(motor, supply, slip, (main_voltage, auxiliary_voltage), None)
 
 
-def _refuse(motor: TwoAxisMotor, slip: Real) -> None:
+def _refuse(motor: TwoAxisMotor, supply: Supply, slip: Real) -> None:
+    refuse_dead(supply)
     low, high = (slip, slip) if isinstance(slip, (int, float)) else (np.min(slip), np.max(slip))
     if not (low > 0 and high < 2):
         raise OutsideValidity(
             f"A slip of {100 * (high if low > 0 else low):.1f} % was asked; a motor that drives a load turns below synchronous"
             " speed (slip above 0 %) and not faster than that backward (below 200 %)."
+        )
+    if motor.auxiliary is Auxiliary.CAPACITOR and not least(motor.capacitance * supply.capacitor_health) > 0:
+        raise OutsideValidity(
+            "A run capacitor of 0 µF is open: no current flows in the auxiliary winding, and the motor does not start. Read its label"
+            " again, or solve it with that winding switched off."
         )
     if motor.auxiliary is Auxiliary.SWITCHED_OFF and high > 1 - SWITCH_SPEED_SHARE + HAIR:
         raise OutsideValidity(

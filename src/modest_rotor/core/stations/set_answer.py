@@ -9,6 +9,7 @@ from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.induction import slip
+from modest_rotor.core.stations.flow_estimate import flow_by_power
 from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
@@ -75,6 +76,7 @@ class SetAnswer(Frozen):
     shaft_power: Result
     pressure: Result
     flow: Figure | None
+    flow_by_power: Result
     questions: tuple[Phrase, ...]
     changes: tuple[Change, ...]
 
@@ -92,6 +94,7 @@ def answer_set(facts: SetFacts, before: SetFacts | None, plate: PlateFacts, whee
         shaft_power=_shaft_power(facts),
         pressure=_pressure(facts, wheel),
         flow=figure("water_flow" if wheel is Wheel.PUMP else "airflow", facts.flow, "measured") if facts.flow else None,
+        flow_by_power=flow_by_power(facts, wheel),
         questions=_questions(facts, plate),
         changes=changes(before, facts, wheel) if before else (),
     )

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.estimate import Estimate, measured
 from modest_rotor.core.identify import load
 from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
 from modest_rotor.core.identify.fitted_load import doubted, machine_side_power, with_machine_side
@@ -135,10 +135,14 @@ def _motor_side(reading: ReadingSet, fit: MotorFit | None) -> Estimate | None:
 
 
 def _machine_side(wheel: Wheel | None, flow: Estimate | None, pressure: Estimate | None) -> Estimate | None:
-    if wheel is None:
-        return None
+    return machine_side_power(flow, pressure, fitted_efficiency(wheel)) if wheel else None
+
+
+def fitted_efficiency(wheel: Wheel) -> Estimate:
+    """Efficiency of a generic machine as it is fitted, somewhere about its best point; a fraction."""
     off_best, share = (PUMP_OFF_BEST, PUMP_SHARE) if wheel is Wheel.PUMP else (FAN_OFF_BEST, FAN_SHARE)
-    return machine_side_power(flow, pressure, off_best * generic_shape(wheel).best_efficiency, share)
+    value = off_best * generic_shape(wheel).best_efficiency
+    return measured(value, **{"efficiency of the generic machine": share * value})
 
 
 def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:

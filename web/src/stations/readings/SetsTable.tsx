@@ -93,8 +93,18 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
           </Cell>
         ))}
       </Line>
+      {answers.some((answer) => answer.flow_by_power.figure) && (
+        <Line grid={grid} label="Flow by power" change={null}>
+          {sets.map((set) => (
+            <Cell key={set.id} current={set.id === current}>
+              <Worked name={`flow-${set.id}`} result={answerOf(set)?.flow_by_power} />
+            </Cell>
+          ))}
+        </Line>
+      )}
       {answers.map((answer) => (
         <Box key={answer.id}>
+          <WorkingPanel name={`flow-${answer.id}`} result={answer.flow_by_power} />
           <WorkingPanel name={`pressure-${answer.id}`} result={answer.pressure} />
           <WorkingPanel name={`slip-${answer.id}`} result={answer.slip} />
         </Box>

@@ -1,0 +1,46 @@
+"""Flow where none was measured: what shaft power and pressure leave for it."""
+
+from __future__ import annotations
+
+from modest_rotor.core.estimate import propagate
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.set_facts import SetFacts, fitted_efficiency
+from modest_rotor.core.working import Result, given, result, waiting
+
+REMARKS = (
+    "The efficiency is that of a machine as it is usually fitted, so the band is wide: it tells a fan that moves half of what"
+    " it should, not one that moves nine tenths.",
+    "Options go on asking for a measured flow: money waits for it.",
+)
+
+
+def flow_by_power(facts: SetFacts, wheel: Wheel | None) -> Result:
+    """Flow q = η P ÷ p from shaft power and the pressure across the machine, or what it waits for."""
+    name = "Water flow" if wheel is Wheel.PUMP else "Airflow"
+    label = f"{name} by power"
+    if facts.flow is not None:
+        return waiting(label, "measured")
+    if wheel is None:
+        return waiting(label, "waits for what the motor drives")
+    power, pressure = facts.shaft_power, facts.pressure
+    if power is None or pressure is None or power.value <= 0 or pressure.value <= 0:
+        return waiting(label, "waits for a load and the pressure across it")
+    if facts.one_sided:
+        return waiting(label, "waits for the static on the other side")
+    efficiency = fitted_efficiency(wheel)
+    (flow,) = propagate(lambda p, w, eta: w * eta / p, pressure, power, efficiency)
+    ingredients = (
+        given("P", "shaft power", "shaft_power", power, "estimated", facts.title),
+        given(
+            "p",
+            "pressure",
+            "pump_differential" if wheel is Wheel.PUMP else "pressure",
+            pressure,
+            "measured",
+            facts.title,
+        ),
+        given("η", "efficiency of such a machine", "efficiency", efficiency, "assumed"),
+    )
+    quantity = "water_flow" if wheel is Wheel.PUMP else "airflow"
+    source = "Definition of efficiency, AMCA 210 and ISO 9906; the efficiency our judgement, no source."
+    return result(label, quantity, flow, "q = η P ÷ p", ingredients, source, REMARKS)
