@@ -236,6 +236,15 @@ def test_the_documentation_is_shown_without_fetching_anything(screen: Screen) ->
         assert answer.status == 200
 
 
+def test_what_would_move_which_needle_is_shown_when_asked_for(screen: Screen, application: Application) -> None:
+    screen.go(f"/jobs/{job_of(application, 'Waiting hall air handler')}/readings", "Readings")
+    screen.press("Show")
+    screen.sees("capacitor dead")
+    screen.sees("runs once turning, but will not start by itself")
+    cell = screen.browser.find_element(By.XPATH, "//*[@role='row'][contains(., 'duct tighter')]//*[@role='cell'][4]")
+    assert cell.get_attribute("aria-label") == "flow down"
+
+
 def test_one_number_is_worked_out_by_itself_and_refused_in_a_sentence(screen: Screen) -> None:
     screen.go("/", "Board")
     screen.press("Workings", "a")

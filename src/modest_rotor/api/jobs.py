@@ -23,10 +23,11 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused, Refusal
+from modest_rotor.core.options.needles import NeedleTable
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job, assess_on_last_fit
+from modest_rotor.store.fits import assess_job, assess_on_last_fit, needles_of_job
 
 router = APIRouter(prefix="/api", tags=["jobs"])
 
@@ -91,6 +92,13 @@ def preview(job_id: int, draft: Draft) -> Preview:
         return Preview(problem=Problem(field=draft.path, sentence=refusal.sentence))
     assessment = assess_job(changed) if draft.refined else assess_on_last_fit(changed, job)
     return Preview(entry=after if isinstance(after, Entry) else None, assessment=assessment)
+
+
+@router.get("/jobs/{job_id}/needles")
+@with_connection
+def needle_moves(job_id: int) -> NeedleTable:
+    """What every meter would show if one thing changed on the machine as found."""
+    return needles_of_job(jobs.load(job_id).job)
 
 
 @router.post("/jobs/{job_id}/undo")

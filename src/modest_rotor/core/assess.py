@@ -11,6 +11,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.next_step import next_steps
 from modest_rotor.core.options.compare import compare
 from modest_rotor.core.options.found_machine import find_machine
+from modest_rotor.core.options.needles import NeedleTable, needle_table
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge
@@ -61,6 +62,11 @@ def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
         board=tell_on_board(case, findings, steps),
         refining=case.fit.refining,
     )
+
+
+def needles(job: Job, fit: MotorFit | None = None) -> NeedleTable:
+    """What every meter would show if one thing changed on the machine as found; arguments as :func:`assess`."""
+    return needle_table(build_case(job, fit).found)
 
 
 def build_case(job: Job, fit: MotorFit | None = None) -> Case:

@@ -148,6 +148,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/needles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Needle Moves
+         * @description What every meter would show if one thing changed on the machine as found.
+         */
+        get: operations["needle_moves_api_jobs__job_id__needles_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/undo": {
         parameters: {
             query?: never;
@@ -544,6 +564,26 @@ export interface components {
             /** What the people here say */
             notes?: string | null;
         };
+        /**
+         * ChangeRow
+         * @description One change and what it does; ``told`` says more than the needles where there is more to say.
+         */
+        ChangeRow: {
+            /** Change */
+            change: string;
+            /** Size */
+            size: string;
+            /** Moves */
+            moves: components["schemas"]["NeedleMove"][];
+            /** Told */
+            told: string | null;
+        };
+        /**
+         * Direction
+         * @description Which way a needle moves; ``EITHER`` where the motors that fit the plate do not agree.
+         * @enum {integer}
+         */
+        Direction: -1 | 0 | 1 | 2;
         /**
          * Draft
          * @description Typed text that is not saved yet.
@@ -954,6 +994,33 @@ export interface components {
          * @enum {string}
          */
         MotorPlace: "in the air or water it moves" | "outside it";
+        /**
+         * Needle
+         * @description What a meter shows.
+         * @enum {string}
+         */
+        Needle: "speed" | "amps" | "watts" | "power factor" | "flow" | "pressure" | "capacitor volts";
+        /**
+         * NeedleMove
+         * @description How one needle moves: which way, and by how much of what it shows now.
+         */
+        NeedleMove: {
+            needle: components["schemas"]["Needle"];
+            direction: components["schemas"]["Direction"];
+            ratio: components["schemas"]["Figure"];
+        };
+        /**
+         * NeedleTable
+         * @description Every change that this machine can suffer, or what the table waits for.
+         */
+        NeedleTable: {
+            /** Waits */
+            waits: string | null;
+            /** Rows */
+            rows: components["schemas"]["ChangeRow"][];
+            /** Source */
+            source: string;
+        };
         /**
          * NewJob
          * @description What a new job needs: a machine's name; a site by its number or a new name.
@@ -1699,6 +1766,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    needle_moves_api_jobs__job_id__needles_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NeedleTable"];
                 };
             };
             /** @description Validation Error */

@@ -1068,6 +1068,24 @@ export const quantities = {
     "typed_units": [
       ""
     ]
+  },
+  "change": {
+    "label": "change of what is shown",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
   }
 } as const;
 

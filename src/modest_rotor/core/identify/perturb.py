@@ -192,12 +192,10 @@ def shifts(
 
 
 def _direction(needle: Needle, ratio: Estimate) -> Direction:
-    least = READABLE.get(needle, READABLE_ELSE)
-    if abs(ratio.value) + ratio.band < least:
-        return Direction.STILL
-    if abs(ratio.value) < max(ratio.band, least):
-        return Direction.EITHER
-    return Direction.UP if ratio.value > 0 else Direction.DOWN
+    least, size = READABLE.get(needle, READABLE_ELSE), abs(ratio.value)
+    if size >= least and size > ratio.band:
+        return Direction.UP if ratio.value > 0 else Direction.DOWN
+    return Direction.STILL if size + ratio.band < 2 * least else Direction.EITHER
 
 
 def _with_supply_changed(setup: Setup, change: Change, much: float) -> Setup:

@@ -6,6 +6,7 @@ import { useJob } from "../../shared/job";
 import { Part, Sheet, StandingKey } from "../../shared/Sheet";
 import { Press, Small } from "../../shared/parts";
 import { LoadPicture } from "./LoadPicture";
+import { Needles } from "./Needles";
 import { SetsTable } from "./SetsTable";
 
 /** Sets of readings beside each other, and what each says of the load. */
@@ -50,6 +51,7 @@ export function ReadingsSheet() {
           </Small>
         </Part>
       )}
+      {current && <Needles />}
       <StandingKey />
     </Sheet>
   );

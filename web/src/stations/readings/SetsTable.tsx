@@ -93,7 +93,7 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
           </Cell>
         ))}
       </Line>
-      {answers.some((answer) => answer.flow_by_power.figure) && (
+      {answers.some((answer) => answer.flow_by_power.figure) && answers.every((answer) => !answer.flow) && (
         <Line grid={grid} label="Flow by power" change={null}>
           {sets.map((set) => (
             <Cell key={set.id} current={set.id === current}>

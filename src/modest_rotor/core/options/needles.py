@@ -1,0 +1,92 @@
+"""If one thing changed on the machine as found: what every meter would show. The machine is solved anew for each change."""
+
+from __future__ import annotations
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.identify.fit import FittedMotor
+from modest_rotor.core.identify.perturb import Change, Direction, Needle, Setup, Shift, shifts
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.phrase import Figure, Frozen, figure
+from modest_rotor.core.physics.fan import MachineCurve, Wheel
+from modest_rotor.core.physics.load import Load
+from modest_rotor.core.physics.operating_point import Condition, InductionMotor
+from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.physics.system import system_through
+from modest_rotor.core.tables import find_row
+
+OF_FANS = (
+    Change.TIGHTER, Change.MORE_OPEN, Change.FILTER_OUT, Change.FOULED, Change.DRAG, Change.VOLTS_LOW, Change.CAPACITOR_WEAK,
+    Change.CAPACITOR_DEAD, Change.OTHER_TAP, Change.BELT_SLIPS, Change.THIN_AIR,
+)  # fmt: skip
+OF_PUMPS = tuple(change for change in OF_FANS if change not in (Change.FILTER_OUT, Change.BELT_SLIPS, Change.THIN_AIR))
+WORDS_OF_PUMPS = {Change.TIGHTER: "circuit tighter", Change.MORE_OPEN: "circuit more open"}
+SHOWN = (Needle.SPEED, Needle.AMPS, Needle.WATTS, Needle.FLOW, Needle.PRESSURE)
+SOURCE = "The fitted motor on the machine's curve and system, solved with one thing changed; sizes of changes our judgement, no source."
+
+
+class NeedleMove(Frozen):
+    """How one needle moves: which way, and by how much of what it shows now."""
+
+    needle: Needle
+    direction: Direction
+    ratio: Figure
+
+
+class ChangeRow(Frozen):
+    """One change and what it does; ``told`` says more than the needles where there is more to say."""
+
+    change: str
+    size: str
+    moves: tuple[NeedleMove, ...]
+    told: str | None
+
+
+class NeedleTable(Frozen):
+    """Every change that this machine can suffer, or what the table waits for."""
+
+    waits: str | None
+    rows: tuple[ChangeRow, ...]
+    source: str
+
+
+def needle_table(found: FoundMachine | str) -> NeedleTable:
+    """What every needle would show if one thing changed on the machine as found."""
+    if isinstance(found, str) or found.own is None:
+        words = found if isinstance(found, str) else (found.fit.refusal if found.fit else None) or "waits for the plate"
+        return NeedleTable(waits=words, rows=(), source=SOURCE)
+    changes = OF_PUMPS if found.wheel is Wheel.PUMP else OF_FANS
+    rows = tuple(row for change in changes if (row := _row(found, found.own, change)))
+    return NeedleTable(waits=None, rows=rows, source=SOURCE)
+
+
+def _row(found: FoundMachine, own: FittedMotor, change: Change) -> ChangeRow | None:
+    def build(motor: InductionMotor) -> Setup:
+        curve = MachineCurve(
+            found.shape, found.flow.value, found.pressure.value, found.shaft_power.value, found.place.value
+        )
+        system = system_through(found.flow.value, found.pressure.value, found.fixed_pressure.value)
+        supply = Supply(found.volts.value, own.plate.frequency_hz)
+        return Setup(motor, supply, Load(curve, found.speed.value, system))
+
+    try:
+        moved, condition = shifts(own.family, own.estimates, build, change)
+    except OutsideValidity:  # a part that this machine does not have
+        return None
+    words = WORDS_OF_PUMPS.get(change, str(change)) if found.wheel is Wheel.PUMP else str(change)
+    return ChangeRow(
+        change=words,
+        size=find_row("perturbations", change=str(change))["said"],
+        moves=tuple(_move(needle, moved[needle]) for needle in SHOWN if needle in moved),
+        told=condition.words if _is_sure(change, condition) else None,
+    )
+
+
+def _is_sure(change: Change, condition: Condition) -> bool:
+    """Starting torque hardly shows in plate and running readings: that a motor would not start is told only of a lost winding."""
+    if condition is Condition.WILL_NOT_START:
+        return change is Change.CAPACITOR_DEAD
+    return condition > Condition.OUTSIDE_CURVE
+
+
+def _move(needle: Needle, shift: Shift) -> NeedleMove:
+    return NeedleMove(needle=needle, direction=shift.direction, ratio=figure("change", shift.ratio, "estimated"))
