@@ -84,7 +84,17 @@ def test_fitzgerald_unbalanced_two_phase() -> None:
     """Fitzgerald, Kingsley and Umans, Electric Machinery, example on unbalanced two-phase operation: 230 and 210 V, 80°
     apart, slip 0.05; 4,149 W forward, 3,927 W mechanical (from memory)."""
     motor = TwoAxisMotor(
-        4, 230.0, 60.0, 0.534, 2.45, 70.1, 0.956, 2.96, 1.0, 0.534, 2.45, capacitance=1.0, auxiliary=Auxiliary.CAPACITOR
+        4,
+        230.0,
+        60.0,
+        0.534,
+        2.45,
+        70.1,
+        0.956,
+        2.96,
+        auxiliary_resistance=0.534,
+        auxiliary_reactance=2.45,
+        capacitance=1.0,
     )  # a farad of capacitor is none: its own 0.003 Ω lies below the printed figures
     leading = 210 * np.exp(1j * math.radians(80))
     point = solve_two_windings(motor, Supply(230.0, 60.0), 0.05, 230 + 0j, leading)
@@ -101,7 +111,18 @@ def test_fitzgerald_split_capacitor_motor() -> None:
     a, k2 = l_ar / l_mr, (l_mr / l_r) ** 2
     x_m = w * l_mr**2 / l_r  # all rotor leakage lies in the stators' own inductances in this frame
     motor = TwoAxisMotor(
-        2, 230.0, 60.0, 0.58, w * l_m - x_m, x_m, k2 * r_r, 0.0, a, 3.37, w * l_a - a**2 * x_m, capacitance=35e-6
+        2,
+        230.0,
+        60.0,
+        0.58,
+        w * l_m - x_m,
+        x_m,
+        k2 * r_r,
+        0.0,
+        turns_ratio=a,
+        auxiliary_resistance=3.37,
+        auxiliary_reactance=w * l_a - a**2 * x_m,
+        capacitance=35e-6,
     )
     point = motor.at_slip(Supply(230.0, 60.0), 1 - 3500 / 3600)
     assert [point.current_a, point.torque_nm] == pytest.approx([18.545977, 9.7458862], rel=1e-3)
@@ -222,16 +243,16 @@ def test_every_watt_is_accounted_for(values: list[float], slip: float, volts: fl
         20 * x1,
         r2,
         x2,
-        a,
-        ra,
-        xa,
-        c * 1e-5,
-        0.3,
         core / 400,
         friction,
         0.1,
         saturation,
         6.0,
+        a,
+        ra,
+        xa,
+        c * 1e-5,
+        0.3,
         1.3,
     )
     supply = Supply(volts, 55.0, 10 * series, 10 * choke, tap, line, 20 + 100 * warm, 120 - 100 * warm, 0.7)

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.circuit import InductionCircuit
 from modest_rotor.core.physics.fields import (
     RAD_S_PER_RPM,
     Phasor,
@@ -23,39 +24,8 @@ PHASES = 3
 
 
 @dataclass(frozen=True)
-class ThreePhaseMotor:
-    """Parameters of one phase of the equivalent star, at rated frequency and 80 °C; floats, or arrays of one shape.
-
-    :param rated_voltage: line to line, V.
-    :param main_resistance: R_1, Ω.
-    :param main_reactance: X_1, Ω.
-    :param magnetising_reactance: X_m with little flux, Ω.
-    :param rotor_resistance: R_2, Ω.
-    :param rotor_reactance: X_2, Ω.
-    :param core_conductance: 1/R_c, S.
-    :param friction_nm: N·m.
-    :param stray_resistance: stray loss of all phases over line current squared, Ω.
-    :param saturation: k_s.
-    :param saturation_exponent: n.
-    """
-
-    poles: Real
-    rated_voltage: Real
-    rated_frequency: Real
-    main_resistance: Real
-    main_reactance: Real
-    magnetising_reactance: Real
-    rotor_resistance: Real
-    rotor_reactance: Real
-    core_conductance: Real = 0.0
-    friction_nm: Real = 0.0
-    stray_resistance: Real = 0.0
-    saturation: Real = 0.0
-    saturation_exponent: Real = 6.0
-
-    def synchronous_rpm(self, supply: Supply) -> Real:
-        """Synchronous speed on a supply, rpm."""
-        return 120 * supply.frequency / self.poles
+class ThreePhaseMotor(InductionCircuit):
+    """A three-phase motor by one phase of the equivalent star."""
 
     def at_slip(self, supply: Supply, slip: Real, near: MotorPoint | None = None) -> MotorPoint:
         """See :func:`solve_three_phase`."""

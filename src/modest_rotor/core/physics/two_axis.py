@@ -13,6 +13,7 @@ from enum import Enum
 import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.circuit import InductionCircuit
 from modest_rotor.core.physics.fields import (
     HAIR,
     RAD_S_PER_RPM,
@@ -38,53 +39,24 @@ class Auxiliary(Enum):
 
 
 @dataclass(frozen=True)
-class TwoAxisMotor:
-    """Parameters at rated frequency and 80 °C, referred to the main winding; floats, or arrays of one shape.
+class TwoAxisMotor(InductionCircuit):
+    """A single-phase motor, everything referred to its main winding.
 
-    :param main_resistance: R_1, Ω.
-    :param main_reactance: leakage X_1, Ω.
-    :param magnetising_reactance: X_m with little flux, Ω.
-    :param rotor_resistance: R_2, Ω.
-    :param rotor_reactance: X_2, Ω.
     :param turns_ratio: a, effective turns of the auxiliary winding over those of the main.
-    :param auxiliary_resistance: Ω.
-    :param auxiliary_reactance: leakage, Ω.
-    :param capacitance: run capacitor, F; leave 0 where there is none.
-    :param capacitor_resistance: its series loss, Ω.
-    :param core_conductance: 1/R_c, S.
-    :param friction_nm: friction and windage of the motor itself, N·m.
-    :param stray_resistance: stray loss over line current squared, Ω.
-    :param saturation: k_s.
-    :param saturation_exponent: n.
+    :param auxiliary_resistance: Ω. :param auxiliary_reactance: leakage, Ω.
+    :param capacitance: run capacitor, F; leave 0 where there is none. :param capacitor_resistance: its series loss, Ω.
     :param deep_bar: R_2 against the backward field over R_2.
     :param tilt: turns of a shading ring along the main axis, over those of the main winding.
     """
 
-    poles: Real
-    rated_voltage: Real
-    rated_frequency: Real
-    main_resistance: Real
-    main_reactance: Real
-    magnetising_reactance: Real
-    rotor_resistance: Real
-    rotor_reactance: Real
     turns_ratio: Real = 1.0
     auxiliary_resistance: Real = 0.0
     auxiliary_reactance: Real = 0.0
     capacitance: Real = 0.0
     capacitor_resistance: Real = 0.0
-    core_conductance: Real = 0.0
-    friction_nm: Real = 0.0
-    stray_resistance: Real = 0.0
-    saturation: Real = 0.0
-    saturation_exponent: Real = 6.0
     deep_bar: Real = 1.0
     tilt: Real = 0.0
     auxiliary: Auxiliary = Auxiliary.CAPACITOR
-
-    def synchronous_rpm(self, supply: Supply) -> Real:
-        """Synchronous speed on a supply, rpm."""
-        return 120 * supply.frequency / self.poles
 
     def at_slip(self, supply: Supply, slip: Real, near: MotorPoint | None = None) -> MotorPoint:
         """See :func:`solve_two_axis`."""
