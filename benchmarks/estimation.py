@@ -401,11 +401,24 @@ def main(count: int = 2000) -> None:
         error = np.array([100 * (a.flow[method][0] / c.flow - 1) for c, a in answered])
         held = np.mean([a.flow[method][1] <= c.flow <= a.flow[method][2] for c, a in answered])
         print(f"{method:26} {np.percentile(error, 2.5):+.0f} … {np.percentile(error, 97.5):+.0f}   {100 * held:.1f} %")
-    print("\nplanted faults, percent flagged: with watts, without; the prototype")
-    for fault in FAULTS:
-        shares = detection(cases[: max(count // 2, 100)], rng, (fault,))[fault]
+    print_alarms(answered)
+    print("\nplanted faults in prior-centred cases, percent flagged: with watts, without; the prototype")
+    centred = [case for case in cases if not case.truth.off_centre]
+    for fault in list(FAULTS)[1:]:
+        shares = detection(centred[: max(count // 2, 100)], rng, (fault,))[fault]
         told = f"{100 * shares['with watts']:4.0f} {100 * shares['no wattmeter']:4.0f}   {FAULTS[fault]}"
         print(f"{fault:26} {told}", flush=True)
+
+
+def print_alarms(answered: Answered) -> None:
+    """How often a sound case is flagged, both kinds apart."""
+    print("\nfalse alarms, percent: with watts, without (at most 5 and 7 wanted)")
+    for off_centre in (False, True):
+        alarms = [answers.alarm for case, answers in answered if case.truth.off_centre is off_centre]
+        told = " ".join(
+            f"{100 * np.mean([alarm[name] for alarm in alarms]):5.1f}" for name in ("with watts", "no wattmeter")
+        )
+        print(f"{'off-prior' if off_centre else 'prior-centred':26} {told}", flush=True)
 
 
 if __name__ == "__main__":

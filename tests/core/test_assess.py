@@ -224,6 +224,7 @@ SOUND = {
         ({"plate__rated_current": "1.2 A"}, "plate_denies_itself"),
         ({"plate__rated_current": "5.8 A"}, "plate_is_doubtful"),
         ({"readings__0__airflow": "100 L/s"}, "machine_does_not_fit"),
+        ({"plate__motor_kind": "single-phase", "readings__0__speed": "1,300 rpm"}, "below_switch_speed"),
     ],
 )  # fmt: skip
 def test_evidence_that_does_not_hold_together_is_told(changes: dict[str, str], rule: str) -> None:
@@ -258,6 +259,10 @@ PIECES = {
     "plate__frequency": st.sampled_from([None, "50 Hz", "60 Hz", "400 Hz"]),
     "plate__phases": st.sampled_from([None, 1, 3]),
     "plate__run_capacitance": st.sampled_from([None, "15 µF"]),
+    "plate__motor_kind": st.sampled_from([None, "split-capacitor", "single-phase", "shaded-pole", "three-phase"]),
+    "duty__starts": st.sampled_from([None, "4,000"]),
+    "duty__heated_share": st.sampled_from([None, "30 %", "100 %"]),
+    "duty__cooled_share": st.sampled_from([None, "20 %"]),
     "readings__0__speed": st.sampled_from([None, "0 rpm", "1,710 rpm", "1,799 rpm", "5,000 rpm"]),
     "readings__0__voltage": st.sampled_from([None, "0 V", "110 V"]),
     "readings__0__current": st.sampled_from([None, "0 A", "3.19 A", "1,900 A"]),

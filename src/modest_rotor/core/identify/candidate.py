@@ -15,7 +15,7 @@ from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
-from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
+from modest_rotor.core.physics.two_axis import SWITCH_SPEED_SHARE, Auxiliary, TwoAxisMotor
 from modest_rotor.core.tables import find_row, read_table
 
 SATURATION, SATURATION_EXPONENT = 0.35, 6.0
@@ -42,6 +42,7 @@ UNREAD_VA_PER_W = {
 """Rated volt-amperes (volts × line amps) over rated power where the plate's amps were not read. Our judgement, no source."""
 CAPACITOR_LOSS_TANGENT = 0.002
 """Loss of a sound film capacitor over its reactance. Common practice."""
+NEARLY_AT_REST = 0.9
 CONNECTION, CONNECTION_STEEPNESS = "connection", 1.7
 """1.7 makes every share between the two connections about equally likely."""
 SLIP_SD = 0.05
@@ -230,6 +231,11 @@ def _size_w(plate: PlateFacts) -> float:
     if plate.rated_current_a:
         return plate.rated_voltage_v * plate.rated_current_a
     return UNREAD_VA_PER_W[plate.kind] * plate.rated_power_w
+
+
+def highest_slip(plate: PlateFacts) -> float:
+    """The slip up to which a motor of this plate may be asked: to its start switch, where it has one; else nearly to rest."""
+    return 1 - SWITCH_SPEED_SHARE if plate.kind is MotorKind.SINGLE_PHASE else NEARLY_AT_REST
 
 
 def with_capacitance(plate: PlateFacts, capacitance_f: float) -> PlateFacts:

@@ -8,7 +8,7 @@ from functools import cached_property
 import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate
-from modest_rotor.core.identify.candidate import Candidates, Tap, at_rated, candidates, usual_tap
+from modest_rotor.core.identify.candidate import Candidates, Tap, at_rated, candidates, highest_slip, usual_tap
 from modest_rotor.core.identify.least_squares import MOST_ROUNDS, minimise
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.rows import SHARED, Agreement, Reading, log_ratio
@@ -105,7 +105,7 @@ class FittedMotor:
     def _tells(self, numbers: Array) -> Array:
         """Logarithms of shaft power, watts and amps at a few slips and at every reading, along the last axis."""
         rated = self.plate.rated_power_w or 1.0
-        slips = np.array(TELLING_LOADS) * (self.plate.rated_slip or 0.05)
+        slips = np.minimum(np.array(TELLING_LOADS) * (self.plate.rated_slip or 0.05), highest_slip(self.plate))
         points = [self.family.motor(numbers[..., None, :]).at_slip(at_rated(self.plate), slips)]
         if self.agreement.readings:
             points.append(self.agreement.at_readings(numbers, points[0].total_loss_w[..., TELLING_LOADS.index(1.0)]))

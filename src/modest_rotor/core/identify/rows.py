@@ -9,7 +9,7 @@ from functools import cached_property
 import numpy as np
 
 from modest_rotor.core.estimate import Array
-from modest_rotor.core.identify.candidate import Candidates, at_rated
+from modest_rotor.core.identify.candidate import Candidates, at_rated, highest_slip
 from modest_rotor.core.identify.efficiency import typical_efficiency
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.physics.motor_point import MotorPoint
@@ -113,7 +113,7 @@ class Agreement:
         """Adds the plate's rows; returns the losses at rated load, W."""
         plate, habits = self.family.plate, self._habits
         assert plate.rated_power_w is not None and plate.rated_torque_nm is not None
-        slip = np.clip(self.family.true_rated_slip(numbers), LEAST_SLIP, 0.25 if self._has_switch else 0.9)[..., None]
+        slip = np.clip(self.family.true_rated_slip(numbers), LEAST_SLIP, highest_slip(plate))[..., None]
         high = SWITCHED_PULL_OUT_SLIPS if self._has_switch else (*PULL_OUT_SLIPS, LOCKED_SLIP)
         rest = np.broadcast_to(np.array((UNLOADED_SLIP, *high)), (*slip.shape[:-1], 1 + len(high)))
         at = self.family.motor(numbers[..., None, :]).at_slip(at_rated(plate), np.concatenate((slip, rest), axis=-1))
@@ -199,7 +199,7 @@ class Agreement:
                 slip = plate.rated_slip * np.exp(UNREAD_SLIP + UNREAD_SLIP_SD * off)
             else:
                 slip = 1 - (reading.speed + reading.speed_sd * off) / synchronous
-            columns.append(np.clip(slip, LEAST_SLIP, 0.25 if self._has_switch else 1.0))
+            columns.append(np.clip(slip, LEAST_SLIP, highest_slip(plate) if self._has_switch else 1.0))
         return np.stack(columns, axis=-1)
 
     def _temperature(self, numbers: Array, rated_loss: Array, at: MotorPoint | None) -> Array:

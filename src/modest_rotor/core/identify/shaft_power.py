@@ -7,7 +7,7 @@ from enum import StrEnum
 import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate, propagate
-from modest_rotor.core.identify.candidate import at_rated
+from modest_rotor.core.identify.candidate import at_rated, highest_slip
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.rows import Agreement, Reading, meter_sd
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
@@ -80,5 +80,5 @@ def with_structure_of_all(power: Estimate, fit: FittedMotor, reading: Reading) -
 def rated_loss(agreement: Agreement, numbers: Array) -> Array:
     """Losses at rated load of the motors of an array of numbers, W."""
     plate = agreement.family.plate
-    slip = np.clip(agreement.family.true_rated_slip(numbers), LEAST_SLIP, 0.25)
+    slip = np.clip(agreement.family.true_rated_slip(numbers), LEAST_SLIP, highest_slip(plate))
     return np.asarray(agreement.family.motor(numbers).at_slip(at_rated(plate), slip).total_loss_w)

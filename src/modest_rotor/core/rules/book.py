@@ -29,6 +29,7 @@ RULES: tuple[Rule, ...] = (
     fit.plate_is_doubtful,
     fit.readings_do_not_fit,
     fit.machine_does_not_fit,
+    fit.below_switch_speed,
     evidence.methods_disagree,
     evidence.assumed_no_lift,
 )

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from modest_rotor.core.assessment import Finding, Severity
 from modest_rotor.core.identify.doubt import FARTHEST_MISFIT
+from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.job import Station
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.stations.motor_fit import is_below_switch
 
 STUDY = "Our own study of simulated motors, benchmarks/estimation.py."
 MOST_CULPRITS = 2
@@ -48,6 +50,28 @@ def readings_do_not_fit(case: Case) -> tuple[Finding, ...]:
             action=f"Likeliest first: {told} All readings are kept, and the bands are opened.",
             source=STUDY,
         ),
+    )
+
+
+def below_switch_speed(case: Case) -> tuple[Finding, ...]:
+    """A motor with a start switch that turns too slowly for it to open."""
+    return tuple(
+        Finding(
+            rule="below_switch_speed",
+            severity=Severity.CAUTION,
+            station=Station.READINGS,
+            sentence=(
+                f"The speed in {facts.title}, ",
+                figure("speed", facts.running.speed, "measured"),
+                ", is below three quarters of synchronous speed, where a start switch is still closed.",
+            ),
+            action="Stop it: a start winding left on burns out in seconds. Look for drag, low volts, a welded switch; or the motor is of another kind.",
+            source="Common practice, no source.",
+        )
+        for facts in case.sets
+        if case.plate.kind is MotorKind.SINGLE_PHASE
+        and facts.running.speed
+        and is_below_switch(case.plate, facts.running.speed.value)
     )
 
 

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate
-from modest_rotor.core.identify.candidate import lacks
+from modest_rotor.core.identify.candidate import highest_slip, lacks
 from modest_rotor.core.identify.doubt import (
     ORDINARY_COST,
     Culprit,
@@ -117,7 +117,10 @@ def _reading(plate: PlateFacts, read: ReadingSet, number: int) -> Reading | None
     speed = read.speed.si if read.speed else None
     if plate.frequency_hz is None or plate.rated_voltage_v is None or plate.poles is None:
         return None
-    if speed is not None and not 0 < speed < synchronous_speed_rpm(plate.frequency_hz, plate.poles):
+    synchronous = synchronous_speed_rpm(plate.frequency_hz, plate.poles)
+    if speed is not None and not 0 < speed < synchronous:
+        return None
+    if speed is not None and is_below_switch(plate, speed):
         return None
     current, watts = (entry.si if entry and entry.si > 0 else None for entry in (read.current, read.input_power))
     if speed is None and current is None and watts is None:
@@ -136,6 +139,12 @@ def _reading(plate: PlateFacts, read: ReadingSet, number: int) -> Reading | None
         input_sd=(read.input_power.resolution if read.input_power else 0.0) / RECTANGULAR,
         regulated=read.tap is SpeedTap.REGULATED,
     )
+
+
+def is_below_switch(plate: PlateFacts, speed_rpm: float) -> bool:
+    """Whether a motor with a start switch turns so slowly that its start winding is on, which no plate tells of."""
+    synchronous = plate.synchronous_speed_rpm
+    return bool(synchronous) and 1 - speed_rpm / (synchronous or 1.0) > highest_slip(plate)
 
 
 def _speed_alone(reading: Reading) -> Reading:

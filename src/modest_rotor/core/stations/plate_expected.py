@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from modest_rotor.core.estimate import Array, propagate
-from modest_rotor.core.identify.candidate import at_rated
+from modest_rotor.core.identify.candidate import at_rated, highest_slip
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.rows import UNLOADED_SLIP
@@ -34,7 +34,7 @@ def expected_results(fit: MotorFit) -> tuple[Result, ...]:
 
     def work(*columns: Array) -> Array:
         numbers = np.concatenate(columns, axis=-1)[:, None, :]
-        slip = np.clip(motor.family.true_rated_slip(numbers), UNLOADED_SLIP, 0.25 if has_switch else 0.9)
+        slip = np.clip(motor.family.true_rated_slip(numbers), UNLOADED_SLIP, highest_slip(motor.plate))
         slips = np.concatenate((slip, 0 * slip + UNLOADED_SLIP, 0 * slip + (slip if has_switch else 1.0)), axis=-1)
         at = motor.family.motor(numbers).at_slip(at_rated(motor.plate), slips)
         full = (at.shaft_power_w[:, 0] / at.input_power_w[:, 0], at.power_factor[:, 0])
