@@ -6,7 +6,7 @@ from typing import Any
 
 import numpy as np
 import pytest
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from modest_rotor.core.assess import assess
@@ -280,6 +280,7 @@ PIECES = {
 }
 
 
+@settings(max_examples=25)  # each is a fit and a whole assessment
 @given(st.fixed_dictionaries(PIECES))
 def test_any_valid_job_is_answered_with_finite_numbers(pieces: dict[str, Any]) -> None:
     answer = assess(Job.model_validate(changed(KRAUSE, **pieces)))

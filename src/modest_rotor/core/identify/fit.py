@@ -21,9 +21,6 @@ TELLING_LOADS = (0.3, 0.65, 1.0, 1.5)
 """Slips over rated slip at which two motors are compared."""
 SMALLEST_DIRECTION, MOST_DIRECTIONS = 0.02, 6
 """Directions that move the outputs by less than this share of the greatest are dropped: under a thousandth of a band."""
-WIDEN = 1.0
-"""By how much the cloud is wider than the fit itself says, so that motors away from the typical one are covered too: our
-own study, benchmarks/estimation.py."""
 
 
 @dataclass(frozen=True)
@@ -144,5 +141,4 @@ def fit_motor(
     best = minimise(agreement.residuals, starts, most_rounds)
     normal = best.jacobian.T @ best.jacobian
     covariance = np.linalg.inv(normal)
-    covariance = WIDEN**2 * (covariance + covariance.T) / 2
-    return FittedMotor(agreement, best.numbers, best.residuals, covariance)
+    return FittedMotor(agreement, best.numbers, best.residuals, (covariance + covariance.T) / 2)
