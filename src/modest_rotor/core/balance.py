@@ -9,6 +9,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.compare import OptionAnswer, StepAnswer, flow_quantity, pressure_quantity
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import tap_pressure
+from modest_rotor.core.options.set_flow import set_flow
 from modest_rotor.core.phrase import Figure, figure
 from modest_rotor.core.physics.fan import MachineCurve, Wheel
 from modest_rotor.core.physics.system import system_through
@@ -102,8 +103,8 @@ def _set_point(machine: FoundMachine, facts: SetFacts) -> tuple[Estimate | None,
     if machine.reference and facts.id == machine.reference.id:
         return machine.flow, machine.pressure
     flow = facts.flow if machine.flow_is_measured else None
-    if flow is None and facts.running.speed and machine.fixed_pressure.value == 0 and not facts.above_synchronous:
-        flow = machine.flow * (facts.running.speed.value / machine.speed.value)
+    if flow is None:
+        flow = set_flow(machine, facts)
     pressure = tap_pressure(machine, facts, flow) if flow else None
     return flow, pressure
 
