@@ -261,6 +261,7 @@ PIECES = {
     "plate__run_capacitance": st.sampled_from([None, "15 µF"]),
     "plate__motor_kind": st.sampled_from([None, "split-capacitor", "single-phase", "shaded-pole", "three-phase"]),
     "duty__starts": st.sampled_from([None, "4,000"]),
+    "duty__run_up": st.sampled_from([None, "2 s"]),
     "duty__heated_share": st.sampled_from([None, "30 %", "100 %"]),
     "duty__cooled_share": st.sampled_from([None, "20 %"]),
     "readings__0__speed": st.sampled_from([None, "0 rpm", "1,710 rpm", "1,799 rpm", "5,000 rpm"]),

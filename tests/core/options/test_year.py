@@ -76,3 +76,10 @@ def test_a_three_phase_fan_on_a_drive_beats_its_damper() -> None:
     assert driven.flow.value == pytest.approx(kept.flow.value)
     assert driven.input_power.value < 0.5 * kept.input_power.value
     assert option(answer, "D").saved_energy.figure.value > option(answer, "D").saved_energy.figure.band
+
+
+def test_the_starts_of_a_motor_with_a_start_switch_are_counted_by_what_its_kind_takes() -> None:
+    """Some four and a half times the plate's amps at 110 V: about 1.1 kW for 1.5 s, 2,000 times."""
+    switch = {"plate__motor_kind": "single-phase", "plate__run_capacitance": None}
+    bare, counted = (option(assessed(KRAUSE, **switch, **changes), "A").energy.figure.value for changes in ({}, ALL))
+    assert counted - bare == pytest.approx(0.9 * 1.15 * 1.5 * 2000 / 3600, rel=0.15)

@@ -10,18 +10,22 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate, exactly, measured
 from modest_rotor.core.identify.candidate import at_rated
 from modest_rotor.core.identify.fit import FittedMotor
+from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import OptionKind, SolvedStep
 from modest_rotor.core.options.electronic import standby_power
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics.electronic import SOFT_START_S
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR, Duty, DutyAnswer, DutyStep, MotorPlace, step_hours
 from modest_rotor.core.stations.options import OptionCosts
+from modest_rotor.core.tables import find_row
 
 FULL_STEP = DutyStep(id="full", name="full flow")
 RUN_UP_SHARE = measured(0.9, **{"watts while running up": 0.1})
 """Mean input power from rest to full speed over that with the rotor locked. Our judgement, no source."""
 SOFT_START_SHARE = measured(0.5, **{"watts of a soft start": 0.15})
 """The same over running input power, of a motor that electronics bring up gently. Our judgement, no source."""
+STARTING_POWER_FACTOR = 0.8
+"""Power factor of a motor on its start winding. Common practice, no source."""
 ELECTRONIC_KINDS = (OptionKind.ELECTRONIC, OptionKind.DRIVE)
 
 
@@ -101,8 +105,16 @@ def starts_kwh(kind: OptionKind, steps: tuple[SolvedStep, ...], found: FoundMach
 
 
 def locked_input_w(motor: FittedMotor) -> float:
-    """Input power of a motor with its rotor held, at rated volts, W."""
-    return float(motor.motor.at_slip(at_rated(motor.plate), 1.0).input_power_w)
+    """Input power of a motor with its rotor held, at rated volts, W.
+
+    A motor with a start switch is not solved there: what its kind usually takes is, its amps on the plate times so many.
+    """
+    plate = motor.plate
+    if plate.kind is not MotorKind.SINGLE_PHASE:
+        return float(motor.motor.at_slip(at_rated(plate), 1.0).input_power_w)
+    at = motor.motor.at_slip(at_rated(plate), float(motor.family.true_rated_slip(motor.numbers)))
+    usual = float(find_row("motor_habits", motor=str(plate.kind))["locked_amps"])
+    return usual * float(at.current_a) * (plate.rated_voltage_v or 0.0) * STARTING_POWER_FACTOR
 
 
 def _running(
