@@ -15,8 +15,8 @@ ORDINARY_COST = 9.5
 """Cost of a plate fit that 95 of 100 sound plates stay under. Our own study, benchmarks/estimation.py."""
 SMALLEST_CHANCE, SMALLEST_CHANCE_OF_ONE = 0.003, 0.02
 """Chance below which readings are said to disagree with the plate's motor; the second where one row alone was added. Amps
-and watts of one reading stray from the equations together, so several rows are believed less. Set on our own study,
-benchmarks/estimation.py, and checked on cases drawn apart: under 5 % false alarms with watts, 6 % without."""
+and watts of one reading stray from the equations together, so several rows are believed less. Chosen on our own study and
+looked at again on fresh cases, docs/how-good.md."""
 FARTHEST_MISFIT = 2.1
 """Standard deviations between motor and machine beyond which they are said to disagree."""
 ROUGH_ROUNDS = 7
