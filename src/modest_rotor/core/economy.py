@@ -48,8 +48,15 @@ def emissions_kg(energy: Estimate, rate_kg_per_kwh: float) -> Estimate:
 
 @dataclass(frozen=True)
 class HeatAndCold:
-    """What a saving does to heating and cooling: kWh of heat that must be made up, kWh of electricity that cooling saves."""
+    """What a saving does to heating and cooling: kWh of heat that must be made up, kWh of electricity that cooling saves.
 
+    :param given_kwh: heat that the machine no longer gives, from which both follow by the shares and the COP kept here.
+    """
+
+    given_kwh: Estimate
+    heated_share: float
+    cooled_share: float
+    coefficient_of_performance: float
     heat_kwh: Estimate
     cooling_kwh: Estimate
 
@@ -71,7 +78,14 @@ def heat_and_cold(
             f"Heated and cooled hours are shares of the same hours: {heated_share:.0%} and {cooled_share:.0%} are more than"
             " all of them. Both are kept; shorten one."
         )
-    return HeatAndCold(heat_saved * heated_share, heat_saved * (cooled_share / coefficient_of_performance))
+    return HeatAndCold(
+        heat_saved,
+        heated_share,
+        cooled_share,
+        coefficient_of_performance,
+        heat_saved * heated_share,
+        heat_saved * (cooled_share / coefficient_of_performance),
+    )
 
 
 @dataclass(frozen=True)

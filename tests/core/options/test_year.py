@@ -83,3 +83,17 @@ def test_the_starts_of_a_motor_with_a_start_switch_are_counted_by_what_its_kind_
     switch = {"plate__motor_kind": "single-phase", "plate__run_capacitance": None}
     bare, counted = (option(assessed(KRAUSE, **switch, **changes), "A").energy.figure.value for changes in ({}, ALL))
     assert counted - bare == pytest.approx(0.9 * 1.15 * 1.5 * 2000 / 3600, rel=0.15)
+
+
+def test_starts_without_their_seconds_are_charged_to_no_option() -> None:
+    bare, half = (assessed(KRAUSE, **changes) for changes in ({}, {"duty__starts": "2,000"}))
+    for letter in "ACD":
+        assert option(half, letter).energy.figure.value == option(bare, letter).energy.figure.value
+
+
+def test_heat_and_cold_show_what_they_are_worked_from() -> None:
+    c = option(assessed(KRAUSE, **ALL), "C")
+    value = {one.symbol: one.figure.value for one in c.saved_cooling.working.ingredients}
+    assert c.saved_cooling.figure.value == pytest.approx(value["Q_0"] * value["k"] / value["COP"])
+    value = {one.symbol: one.figure.value for one in c.made_up_heat.working.ingredients}
+    assert c.made_up_heat.figure.value == pytest.approx(value["Q_0"] * value["h"])

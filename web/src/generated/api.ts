@@ -638,7 +638,7 @@ export interface components {
             energy_price?: components["schemas"]["Entry"] | null;
             /**
              * Starts a year
-             * @description Cycles of a thermostat or switch; counted as energy.
+             * @description Cycles of a thermostat or switch; counted once their seconds are said.
              */
             starts?: components["schemas"]["Entry"] | null;
             /**

@@ -233,7 +233,7 @@ export const fields = {
   },
   "duty/starts": {
     "label": "Starts a year",
-    "help": "Cycles of a thermostat or switch; counted as energy.",
+    "help": "Cycles of a thermostat or switch; counted once their seconds are said.",
     "quantity": "starts",
     "basis": "estimated"
   },

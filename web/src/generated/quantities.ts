@@ -1075,13 +1075,13 @@ export const quantities = {
       "unit": "%",
       "factor": 100.0,
       "offset": -0.0,
-      "decimals": 0
+      "decimals": 1
     },
     "si": {
       "unit": "%",
       "factor": 100.0,
       "offset": -0.0,
-      "decimals": 0
+      "decimals": 1
     },
     "typed_units": [
       "%"

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import cache, cached_property
 from typing import Any
 
@@ -236,8 +236,3 @@ def _size_w(plate: PlateFacts) -> float:
 def highest_slip(plate: PlateFacts) -> float:
     """The slip up to which a motor of this plate may be asked: to its start switch, where it has one; else nearly to rest."""
     return 1 - SWITCH_SPEED_SHARE if plate.kind is MotorKind.SINGLE_PHASE else NEARLY_AT_REST
-
-
-def with_capacitance(plate: PlateFacts, capacitance_f: float) -> PlateFacts:
-    """The plate with the run capacitor as measured out of circuit."""
-    return replace(plate, run_capacitance_f=capacitance_f)

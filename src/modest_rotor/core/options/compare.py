@@ -242,7 +242,7 @@ def _overlap(solutions: tuple[Solution, ...]) -> str | None:
     clear = [letter for letter, energy in known if letter != best and not _within_band(energy - least)]
     if not clear:
         return f"{_listed([best, *near])} overlap: the saving does not choose between them."
-    words = f"{best} takes less energy than {_listed(clear)}, beyond their bands"
+    words = f"{best} takes less energy than {_listed(clear)}, by more than the errors that they do not share"
     return f"{words}; it overlaps with {_listed(near)}." if near else f"{words}."
 
 

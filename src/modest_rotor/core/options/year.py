@@ -53,8 +53,8 @@ class Year:
 
     @property
     def starts(self) -> float:
-        """Starts a year; none where they were not said."""
-        return self.duty.starts.si if self.duty.starts else 0.0
+        """Starts a year; none while the seconds of one are not said, so that no option is charged for them alone."""
+        return self.duty.starts.si if self.duty.starts and self.duty.run_up else 0.0
 
     @property
     def least_words(self) -> str:
@@ -94,13 +94,11 @@ def standby_kwh(kind: OptionKind, year: Year) -> Estimate:
 
 def starts_kwh(kind: OptionKind, steps: tuple[SolvedStep, ...], found: FoundMachine, year: Year) -> Estimate:
     """What a year's starts take, kWh; nothing where starts were not said."""
-    if not year.starts or not steps or steps[0].input_power is None:
+    motor = found.own or found.new
+    if not year.starts or motor is None or year.duty.run_up is None or not steps or steps[0].input_power is None:
         return exactly(0.0)
     if kind in ELECTRONIC_KINDS:
         return start_energy_kwh(steps[0].input_power * SOFT_START_SHARE, SOFT_START_S, year.starts)
-    motor = found.own or found.new
-    if motor is None or year.duty.run_up is None:
-        return exactly(0.0)
     return start_energy_kwh(RUN_UP_SHARE * locked_input_w(motor), year.duty.run_up.si, year.starts)
 
 

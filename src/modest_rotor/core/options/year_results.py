@@ -164,17 +164,13 @@ def heat_results(found: HeatAndCold | str, keeps: bool) -> tuple[Result, Result]
         words = "the yardstick" if keeps else str(found)
         return waiting(labels[0], words), waiting(labels[1], words)
     remark = ("Watts that the machine no longer takes no longer warm what it moves.",)
-    heat = result(
-        labels[0], "energy", found.heat_kwh, "heat no longer given × share of hours heated", (), BALANCE, remark
-    )
+    no_longer = given("Q_0", "heat no longer given", "energy", found.given_kwh, "worked out")
+    heated = given("h", "hours in which it is heated", "share_of_hours", found.heated_share, "typed", "Duty")
+    cooled = given("k", "hours in which it is cooled", "share_of_hours", found.cooled_share, "typed", "Duty")
+    cop = given("COP", "cold per electricity", "cooling_performance", found.coefficient_of_performance, "typed", "Duty")
+    heat = result(labels[0], "energy", found.heat_kwh, "Q = Q_0 h", (no_longer, heated), BALANCE, remark)
     cold = result(
-        labels[1],
-        "energy",
-        found.cooling_kwh,
-        "heat no longer given × share of hours cooled ÷ COP",
-        (),
-        BALANCE,
-        remark,
+        labels[1], "energy", found.cooling_kwh, "E_c = Q_0 k ÷ COP", (no_longer, cooled, cop), BALANCE, remark
     )
     return heat, cold
 

@@ -64,7 +64,7 @@ class Duty(Sheet):
         "energy_price", "Energy price", "typed", "Per kWh, taxes as the customer pays them."
     )
     starts: Entry | None = asked(
-        "starts", "Starts a year", "estimated", "Cycles of a thermostat or switch; counted as energy."
+        "starts", "Starts a year", "estimated", "Cycles of a thermostat or switch; counted once their seconds are said."
     )
     run_up: Entry | None = asked("run_up", "Seconds to full speed", "estimated", "From rest, of the motor of today.")
     emission_rate: Entry | None = asked(
