@@ -24,13 +24,15 @@ IN_PINT = {
     "Btu/h": "Btu_it/hour", "ton": "12000 * Btu_it/hour", "kg/m³": "kilogram/meter**3", "lb/ft³": "pound/foot**3",
     "kg": "kilogram", "lb": "pound", "s": "second", "min": "minute", "kg/kWh": "kilogram/kilowatt_hour",
     "g/kWh": "gram/kilowatt_hour", "lb/MWh": "pound/megawatt_hour",
+    "MΩ": "megaohm", "m³": "meter**3", "ft³": "foot**3", "L": "liter", "cfm/ton": "foot**3/minute/(12000 * Btu_it/hour)",
+    "L/s per kW": "liter/second/kilowatt", "m³/h per kW": "meter**3/hour/kilowatt",
 }  # fmt: skip
 SI_OF = {
     "power": "watt", "voltage": "volt", "current": "ampere", "frequency": "hertz", "capacitance": "farad",
     "pressure": "pascal", "volume flow": "meter**3/second", "torque": "newton*meter", "temperature": "delta_degC",
     "temperature difference": "delta_degC", "length": "meter", "apparent power": "volt_ampere", "resistance": "ohm",
     "heat flow": "watt", "density": "kilogram/meter**3", "mass": "kilogram", "duration": "second",
-    "emission rate": "kilogram/kilowatt_hour",
+    "emission rate": "kilogram/kilowatt_hour", "volume": "meter**3", "flow per cooling": "meter**3/second/watt",
 }  # fmt: skip
 
 

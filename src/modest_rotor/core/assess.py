@@ -17,8 +17,9 @@ from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.duty import assess_duty
+from modest_rotor.core.stations.identity import identify
 from modest_rotor.core.stations.motor_fit import MotorFit, fit_key, fit_plate_and_readings
-from modest_rotor.core.stations.plate import assess_plate, plate_facts
+from modest_rotor.core.stations.plate_answer import assess_plate, plate_facts
 from modest_rotor.core.stations.plate_expected import expected_results
 from modest_rotor.core.stations.set_answer import answer_set
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, motor_of, set_facts
@@ -26,12 +27,14 @@ from modest_rotor.core.stations.set_facts import THIS_MOTOR, motor_of, set_facts
 
 def fit_job(job: Job) -> MotorFit:
     """The motor fitted to a job's plate and readings: the slow part of an assessment, worth keeping under its key."""
-    return fit_plate_and_readings(plate_facts(job.document.plate), job.document.readings)
+    document = job.document
+    return fit_plate_and_readings(plate_facts(document.plate), document.readings, document.meters.accuracies)
 
 
 def job_fit_key(job: Job) -> str:
     """The name of the fit that belongs to a job."""
-    return fit_key(plate_facts(job.document.plate), job.document.readings)
+    document = job.document
+    return fit_key(plate_facts(document.plate), document.readings, document.meters.accuracies)
 
 
 def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
@@ -51,7 +54,8 @@ def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
     return Assessment(
         program_version=__version__,
         currency=job.currency,
-        plate=assess_plate(case.plate, expected_results(case.fit)),
+        plate=assess_plate(job.document.plate, case.plate, expected_results(case.fit)),
+        identity=identify(job.document.identification, job.document.leads),
         sets=sets,
         duty=case.year.answer,
         options=case.options,
@@ -74,7 +78,10 @@ def build_case(job: Job, fit: MotorFit | None = None) -> Case:
     fit = _for_this(job, fit) if fit else fit_job(job)
     document, wheel = job.document, job.machine.wheel
     plate = plate_facts(document.plate)
-    sets = tuple(set_facts(reading, number, plate, wheel, fit) for number, reading in enumerate(document.readings, 1))
+    meters = document.meters.accuracies
+    sets = tuple(
+        set_facts(reading, number, plate, wheel, fit, meters) for number, reading in enumerate(document.readings, 1)
+    )
     motor = motor_of(plate, THIS_MOTOR)
     found = find_machine(wheel, plate, motor, sets, document.duty.fixed_part(wheel), document.call.is_dead, fit)
     year = _year(job)

@@ -10,7 +10,8 @@ from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.core.stations.duty import DutyAnswer
-from modest_rotor.core.stations.plate import PlateAnswer
+from modest_rotor.core.stations.identity import Identity
+from modest_rotor.core.stations.plate_answer import PlateAnswer
 from modest_rotor.core.stations.set_answer import SetAnswer
 
 
@@ -118,6 +119,7 @@ class Assessment(Frozen):
     program_version: str
     currency: str | None
     plate: PlateAnswer
+    identity: tuple[Identity, ...]
     sets: tuple[SetAnswer, ...]
     duty: DutyAnswer
     options: OptionsAnswer

@@ -13,12 +13,12 @@ from pydantic import BaseModel, ValidationError
 
 from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.errors import ChangeRefused, QuantityRefused
-from modest_rotor.core.job import Job
+from modest_rotor.core.job import Job, JobDocument
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.sheet import quantity_of
 
 PATH = re.compile(r"[a-z_0-9]+(/[a-z_0-9]+){0,3}")
-EDITABLE_ROOTS = ("machine", "call", "plate", "readings", "duty", "options")
+EDITABLE_ROOTS = ("machine", *JobDocument.model_fields)
 EMPTY_NOT_ALLOWED = ("machine/name",)
 
 

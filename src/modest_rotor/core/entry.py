@@ -13,6 +13,8 @@ from modest_rotor.core.quantities import Quantity, Unit, UnitSystem, dimension_o
 
 LONGEST_TYPED = 60
 CURRENCY_SIGNS = "$€£"
+OPEN_CIRCUIT = frozenset(("ol", "o.l.", "o.l", "open", "infinite", "∞"))
+"""What people type where an ohmmeter shows no connection; kept as the highest resistance that its quantity holds."""
 _VULGAR = str.maketrans({"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3", "⅛": " 1/8", "−": "-"})
 _DECIMAL = r"(?:\d{1,3}(?:,\d{3})+(?:\.\d*)?|\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,3})?(?!\d)"
 _NUMBER = rf"(?:\d+[ -]+\d+/\d+|\d+/\d+|{_DECIMAL})"
@@ -63,6 +65,8 @@ def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbo
     typed = text.strip()
     if len(typed) > LONGEST_TYPED:
         raise QuantityRefused(f"{_start(what)} takes at most {LONGEST_TYPED} characters. {_example(what, units)}")
+    if what.dimension == "resistance" and typed.lower() in OPEN_CIRCUIT:
+        return Entry(typed=typed, unit=what.reader_unit(units or "si").symbol, si=what.high)
     bare = typed.lstrip(CURRENCY_SIGNS) if what.dimension in ("money", "money rate") else typed
     match = _TYPED.fullmatch(bare.translate(_VULGAR).strip())
     _refuse_unreadable(what, typed, match is None, units)

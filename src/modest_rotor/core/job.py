@@ -10,15 +10,19 @@ from pydantic import Field, model_validator
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.call import Call
+from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.duty import Duty
+from modest_rotor.core.stations.identification import CallTap, Identification, Lead
+from modest_rotor.core.stations.meters import Meters
 from modest_rotor.core.stations.options import OptionCosts
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.readings import ReadingSet
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, chosen, told
+from modest_rotor.core.stations.target import Target
 
 FORMAT_NAME: Literal["modest-rotor job"] = "modest-rotor job"
 FORMAT_VERSION: Literal[1] = 1
-MOST_SETS = 60
+MOST_SETS, MOST_LEADS = 60, 16
 
 
 class Station(StrEnum):
@@ -57,13 +61,19 @@ class JobDocument(Sheet):
 
     call: Call = Call()
     plate: Plate = Plate()
+    identification: Identification = Identification()
+    leads: tuple[Lead, ...] = Field(default=(), max_length=MOST_LEADS)
+    call_taps: tuple[CallTap, ...] = Field(default=(), max_length=MOST_LEADS)
+    meters: Meters = Meters()
+    charts: Charts = Charts()
+    target: Target = Target()
     readings: tuple[ReadingSet, ...] = Field(default=(), max_length=MOST_SETS)
     duty: Duty = Duty()
     options: OptionCosts = OptionCosts()
 
     @model_validator(mode="after")
     def _items_are_distinct(self) -> JobDocument:
-        for items in (self.readings, self.duty.steps):
+        for items in (self.readings, self.duty.steps, self.leads, self.call_taps):
             names = [item.id for item in items]
             if len(names) != len(set(names)):
                 raise ValueError("two items of one list have the same id")

@@ -79,8 +79,8 @@ def _plate(case: Case) -> tuple[Phrase, bool]:
         pieces.append(as_typed("rated_power", plate.rated_power, "plate"))
     if case.plate.poles is not None:
         pieces.append(f"{case.plate.poles}-pole")
-    if plate.rated_current is not None:
-        pieces.append(as_typed("rated_current", plate.rated_current, "plate"))
+    if plate.wired_current is not None:
+        pieces.append(as_typed("rated_current", plate.wired_current, "plate"))
     return (_listed(pieces), False) if pieces else (("waits for a plate",), True)
 
 

@@ -9,18 +9,21 @@ from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, sy
 
 
 class MotorKind(StrEnum):
-    """The kinds of induction motor that a plate, a capacitor and a look tell apart."""
+    """The kinds of motor that a plate, a capacitor and a look tell apart; all but the last are induction motors."""
 
     SPLIT_CAPACITOR = "split-capacitor"
     SINGLE_PHASE = "single-phase"
     SHADED_POLE = "shaded-pole"
     THREE_PHASE = "three-phase"
+    ELECTRONIC = "electronic"
 
 
 @dataclass(frozen=True)
 class PlateFacts:
     """The plate's numbers in SI, as far as it has them; what later stations compute with.
 
+    :param kind: of an induction motor; ``None`` where it is not known, and of an electronic motor, which none of the
+        equations of slip belongs to.
     :param speed_step_rpm: how finely the rated speed is printed.
     :param current_step_a: the same for full-load amps.
     """
@@ -39,6 +42,7 @@ class PlateFacts:
     run_capacitance_f: float | None = None
     speed_step_rpm: float = 5.0
     current_step_a: float = 0.1
+    is_electronic: bool = False
 
     @classmethod
     def of(

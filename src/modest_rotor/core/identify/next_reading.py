@@ -10,7 +10,7 @@ import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.fit import FittedMotor
-from modest_rotor.core.identify.rows import STRUCTURE_SD, Reading, meter_sd
+from modest_rotor.core.identify.rows import STRUCTURE_SD, Agreement, Reading
 from modest_rotor.core.identify.shaft_power import rated_loss, with_structure_of_all
 
 
@@ -57,14 +57,14 @@ def worth(fit: FittedMotor, place: int, reading: Reading) -> dict[Needle, tuple[
     now = with_structure_of_all(power, fit, reading)
     found = {}
     for needle, shows in zip(missing, expected, strict=True):
-        after = _after(power, shows, _noise(needle), f"the next reading, {needle.value}")
+        after = _after(power, shows, _noise(needle, agreement), f"the next reading, {needle.value}")
         found[needle] = (now, with_structure_of_all(after, fit, reading))
     return found
 
 
-def _noise(needle: Needle) -> float:
+def _noise(needle: Needle, agreement: Agreement) -> float:
     """Standard deviation of the logarithm of what a needle will show about what the fitted motor expects."""
-    return TACHOMETER_SHARE if needle is Needle.SPEED else math.hypot(STRUCTURE_SD, meter_sd(needle.value))
+    return TACHOMETER_SHARE if needle is Needle.SPEED else math.hypot(STRUCTURE_SD, agreement.meter_sd(needle.value))
 
 
 def _after(power: Estimate, shown: Estimate, noise: float, name: str) -> Estimate:

@@ -8,9 +8,10 @@ from functools import cached_property
 
 import numpy as np
 
-from modest_rotor.core.estimate import Array
+from modest_rotor.core.estimate import COVERAGE_95, Array
 from modest_rotor.core.identify.candidate import Candidates, at_rated, highest_slip
 from modest_rotor.core.identify.efficiency import typical_efficiency
+from modest_rotor.core.identify.meters import Accuracies
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
@@ -46,6 +47,7 @@ class Reading:
     :param speed_sd: standard deviation of the speed read, rpm.
     :param shaft_power_w: shaft power where it is known: 0 with a bare shaft.
     :param warm: whether the motor had run for half an hour.
+    :param accuracies: of the meters, as :func:`read_by_meter` takes them.
     :param regulated: whether a phase-cut regulator stood in the line.
     """
 
@@ -63,6 +65,7 @@ class Reading:
     input_sd: float = 0.0
     warm: bool = True
     regulated: bool = False
+    accuracies: Accuracies = ()
 
     def with_only_speed(self) -> Reading:
         """The same reading without amps, watts and capacitor volts."""
@@ -99,6 +102,10 @@ class Agreement:
         if not self.names:
             self.names.extend([name for name, _ in rows] + [f"before: {label}" for label in labels])
         return np.concatenate((np.stack(np.broadcast_arrays(*(row for _, row in rows)), axis=-1), numbers), axis=-1)
+
+    def meter_sd(self, quantity: str) -> float:
+        """Standard deviation of the own error of the meter that reads a quantity, as a share of the reading."""
+        return meter_sd(quantity, self.readings[0].accuracies if self.readings else ())
 
     @cached_property
     def _habits(self) -> dict[str, float]:
@@ -154,7 +161,7 @@ class Agreement:
         at = self.at_readings(numbers, rated_loss)
         plate = self.family.plate
         clamp, watts = (
-            1 + meter_sd(quantity) * self.shared(numbers, meter)
+            1 + self.meter_sd(quantity) * self.shared(numbers, meter)
             for quantity, meter in (("current", "clamp meter"), ("input_power", "wattmeter"))
         )
         for place, reading in enumerate(self.readings):
@@ -210,7 +217,7 @@ class Agreement:
 
     def _supply(self, numbers: Array, temperature: Array) -> Supply:
         read = np.array([reading.voltage for reading in self.readings])
-        volts = read * (1 + meter_sd("voltage") * self.shared(numbers, "voltmeter")[..., None])
+        volts = read * (1 + self.meter_sd("voltage") * self.shared(numbers, "voltmeter")[..., None])
         none = np.zeros(numbers.shape[:-1])
         taps = [self.family.tap(reading.tap, numbers) if reading.tap else none for reading in self.readings]
         return Supply(
@@ -229,6 +236,7 @@ def log_ratio(ratio: Array) -> Array:
     return np.where(ratio > low, np.log(np.maximum(ratio, low)), np.log(low) + (ratio - low) / low)
 
 
-def meter_sd(quantity: str) -> float:
+def meter_sd(quantity: str, accuracies: Accuracies = ()) -> float:
     """Standard deviation of a meter's own error, as a share of the reading."""
-    return float(find_row("meter_accuracy", quantity=quantity)["relative"]) / 1.959964
+    row = find_row("meter_accuracy", quantity=quantity)
+    return dict(accuracies).get(row["meter"], float(row["relative"])) / COVERAGE_95

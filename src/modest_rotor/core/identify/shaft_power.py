@@ -9,7 +9,7 @@ import numpy as np
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.candidate import at_rated, highest_slip
 from modest_rotor.core.identify.fit import FittedMotor
-from modest_rotor.core.identify.rows import Agreement, Reading, meter_sd
+from modest_rotor.core.identify.rows import Agreement, Reading
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
 
 
@@ -47,8 +47,10 @@ def by_ways(fit: FittedMotor, place: int, ways: tuple[Way, ...], reading: Readin
         numbers = np.concatenate(columns, axis=-1)
         at = agreement.at_readings(numbers, rated_loss(agreement, numbers))
         power = at.shaft_power_w[..., place]
-        watts = (reading.input_power or 0.0) * (1 + meter_sd("input_power") * agreement.shared(numbers, "wattmeter"))
-        amps = (reading.current or 0.0) * (1 + meter_sd("current") * agreement.shared(numbers, "clamp meter"))
+        watts = (reading.input_power or 0.0) * (
+            1 + agreement.meter_sd("input_power") * agreement.shared(numbers, "wattmeter")
+        )
+        amps = (reading.current or 0.0) * (1 + agreement.meter_sd("current") * agreement.shared(numbers, "clamp meter"))
         of = {
             Way.SPEED: power,
             Way.ALL: power,

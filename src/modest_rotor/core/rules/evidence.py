@@ -35,7 +35,7 @@ def above_synchronous(case: Case) -> tuple[Finding, ...]:
 
 def amps_over_plate(case: Case) -> tuple[Finding, ...]:
     """Line amps above the plate's, beyond the meter's band."""
-    rated = case.job.document.plate.rated_current
+    rated = case.job.document.plate.wired_current
     return tuple(
         _finding(
             "amps_over_plate",
@@ -60,7 +60,7 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
 
 def volts_off_plate(case: Case) -> tuple[Finding, ...]:
     """Volts outside a tenth of the plate's."""
-    plate = case.job.document.plate.rated_voltage
+    plate = case.job.document.plate.wired_voltage
     if plate is None:
         return ()
     low, high = (plate.low or plate.si) * (1 - VOLTS_TOLERANCE), plate.si * (1 + VOLTS_TOLERANCE)
@@ -136,7 +136,7 @@ def plate_denies_itself(case: Case) -> tuple[Finding, ...]:
     """Power, volts, amps or speed on the plate do not belong together."""
     refusals = [
         case.plate.speed_refusal,
-        case.motor if isinstance(case.motor, str) and not case.motor.startswith("waits") else None,
+        case.motor if isinstance(case.motor, str) and not case.motor.startswith(("waits", "withheld")) else None,
     ]
     return tuple(
         Finding(
@@ -200,12 +200,12 @@ def _too_many_watts(case: Case, facts: SetFacts) -> bool:
 
 
 def _speed_sentence(case: Case, facts: SetFacts) -> Phrase:
-    assert facts.running.speed and case.plate.synchronous_speed_rpm
+    assert facts.running.speed and facts.synchronous_rpm
     return (
         f"The speed in {facts.title}, ",
         figure("speed", facts.running.speed, "measured"),
         ", is above synchronous speed, ",
-        figure("speed", case.plate.synchronous_speed_rpm),
+        figure("speed", facts.synchronous_rpm),
         ". It is kept; slip and load are withheld.",
     )
 

@@ -4,9 +4,12 @@ from __future__ import annotations
 
 from enum import StrEnum
 
+from pydantic import Field
+
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.sheet import Sheet, asked, chosen, told
+from modest_rotor.core.stations.identification import Mode
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, told
 
 
 class Reason(StrEnum):
@@ -34,6 +37,19 @@ class Protected(StrEnum):
     ELECTRIC_HEAT = "least airflow of electric heat"
 
 
+class Complaint(StrEnum):
+    """What the people in the building notice."""
+
+    WEAK_AIR = "weak air or flow"
+    NOISE = "noise"
+    SMELL = "smell"
+    TRIPS = "trips"
+    BILLS = "bills"
+    TOO_HOT = "too hot"
+    TOO_COLD = "too cold"
+    LEAKS = "water or frost"
+
+
 class Call(Sheet):
     """What is asked on arrival."""
 
@@ -51,7 +67,23 @@ class Call(Sheet):
     minimum_water_flow: Entry | None = asked(
         "water_flow", "Documented least water flow", "typed", "From the appliance's data; empty if none is recorded."
     )
-    notes: str | None = told("What the people here say")
+    complaints: tuple[Complaint, ...] = Field(
+        default=(),
+        title="What do the people here notice?",
+        description="All that they name.",
+        max_length=len(Complaint),
+    )
+    notes: str | None = told("In their words")
+    serves: str | None = told("What the machine serves", "Rooms, circuit or process.", longest=LONGEST_NAME)
+    called_by: Mode | None = chosen("Which call runs it?", "The one it mostly runs on.")
+    not_interrupted: str | None = told(
+        "What may not be interrupted",
+        "And from when to when; nothing is switched off without asking.",
+        longest=LONGEST_NAME,
+    )
+    serial: str | None = told("Serial", "As text, off the motor that will be removed.", longest=60)
+    date_code: str | None = told("Date code", "As text.", longest=60)
+    part_number: str | None = told("Part number", "As text.", longest=60)
 
     @property
     def is_protected(self) -> bool:

@@ -18,15 +18,21 @@ from modest_rotor.core.identify.doubt import (
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.fitted_load import fitted_methods
 from modest_rotor.core.identify.load import LoadByMethod
-from modest_rotor.core.identify.meters import RECTANGULAR
+from modest_rotor.core.identify.meters import RECTANGULAR, Accuracies
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.next_reading import Needle, worth
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
 from modest_rotor.core.stations.readings import ReadingSet, SpeedTap
+from modest_rotor.core.stations.trust import CHOPPED, believed
 
 LOWER_TAPS = {SpeedTap.MEDIUM: "medium tap", SpeedTap.LOW: "low tap"}
 TACHOMETER_SD_RPM = 0.51
+WARM_S = 1200.0
+"""Seconds of running after which a small motor's winding is warm. Common practice, no source."""
+ELECTRONIC_REFUSAL = (
+    "withheld: an electronic motor's load comes from true watts or its maker's table, never from slip or amps"
+)
 
 
 @dataclass(frozen=True)
@@ -74,29 +80,33 @@ class MotorFit:
         return bool(self.full and self.bare and readings_disagree(self.full, self.bare))
 
 
-def fit_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...]) -> tuple[tuple[str, Reading], ...]:
+def fit_readings(
+    plate: PlateFacts, sets: tuple[ReadingSet, ...], accuracies: Accuracies = ()
+) -> tuple[tuple[str, Reading], ...]:
     """The sets that say something of the motor, as readings of a fit, each with its id."""
     found = []
     for number, read in enumerate(sets, 1):
-        reading = _reading(plate, read, number)
+        reading = _reading(plate, believed(read, plate)[0], number, accuracies)
         if reading is not None:
             found.append((read.id, reading))
     return tuple(found)
 
 
-def fit_key(plate: PlateFacts, sets: tuple[ReadingSet, ...]) -> str:
+def fit_key(plate: PlateFacts, sets: tuple[ReadingSet, ...], accuracies: Accuracies = ()) -> str:
     """A name for a plate and its readings: what has the same name has the same fit."""
-    told = repr((plate, fit_readings(plate, sets)))
+    told = repr((plate, fit_readings(plate, sets, accuracies)))
     return hashlib.sha256(told.encode()).hexdigest()[:16]
 
 
-def fit_plate_and_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...]) -> MotorFit:
+def fit_plate_and_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...], accuracies: Accuracies = ()) -> MotorFit:
     """Fit the motor of a plate to all sets of readings; where it cannot be fitted, say why."""
-    key = fit_key(plate, sets)
+    key = fit_key(plate, sets, accuracies)
+    if plate.is_electronic:
+        return MotorFit(key, refusal=ELECTRONIC_REFUSAL)
     lacking = lacks(plate)
     if lacking:
         return MotorFit(key, refusal=f"waits for {' and '.join(lacking)} on the plate")
-    named = fit_readings(plate, sets)
+    named = fit_readings(plate, sets, accuracies)
     readings = tuple(reading for _, reading in named)
     try:
         bare = fit_motor(plate, tuple(_speed_alone(reading) for reading in readings))
@@ -113,11 +123,14 @@ def fit_plate_and_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...]) -> M
     return MotorFit(key, bare, full, loads, culprits=culprits)
 
 
-def _reading(plate: PlateFacts, read: ReadingSet, number: int) -> Reading | None:
+def _reading(plate: PlateFacts, read: ReadingSet, number: int, accuracies: Accuracies) -> Reading | None:
     speed = read.speed.si if read.speed else None
     if plate.frequency_hz is None or plate.rated_voltage_v is None or plate.poles is None:
         return None
-    synchronous = synchronous_speed_rpm(plate.frequency_hz, plate.poles)
+    hertz = read.frequency.si if read.frequency else plate.frequency_hz
+    if read.point in CHOPPED and read.voltage is None:
+        return None
+    synchronous = synchronous_speed_rpm(hertz, plate.poles)
     if speed is not None and not 0 < speed < synchronous:
         return None
     if speed is not None and is_below_switch(plate, speed):
@@ -129,7 +142,7 @@ def _reading(plate: PlateFacts, read: ReadingSet, number: int) -> Reading | None
     return Reading(
         name=f"set {number}",
         voltage=voltage,
-        frequency=plate.frequency_hz,
+        frequency=hertz,
         tap=LOWER_TAPS.get(read.tap) if read.tap else None,
         speed=speed,
         current=current,
@@ -137,7 +150,10 @@ def _reading(plate: PlateFacts, read: ReadingSet, number: int) -> Reading | None
         speed_sd=(TACHOMETER_SD_RPM**2 + ((read.speed.resolution if read.speed else 0.0) / RECTANGULAR) ** 2) ** 0.5,
         current_sd=(read.current.resolution if read.current else 0.0) / RECTANGULAR,
         input_sd=(read.input_power.resolution if read.input_power else 0.0) / RECTANGULAR,
+        capacitor_voltage=read.run_capacitor_volts.si if read.run_capacitor_volts else None,
+        warm=read.running is None or read.running.si >= WARM_S,
         regulated=read.tap is SpeedTap.REGULATED,
+        accuracies=accuracies,
     )
 
 

@@ -2,33 +2,87 @@
 
 from __future__ import annotations
 
+from enum import StrEnum
 from typing import Literal
 
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.identify.motor import MotorKind, PlateFacts
-from modest_rotor.core.phrase import Frozen
-from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
-from modest_rotor.core.stations.sheet import Sheet, asked, chosen
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.stations.sheet import Sheet, asked, chosen, told
+
+
+class Protection(StrEnum):
+    """What opens when the windings grow too hot."""
+
+    AUTOMATIC = "automatic reset"
+    MANUAL = "manual reset"
+    IMPEDANCE = "impedance protected"
+    NONE = "none"
+
+
+class Rotation(StrEnum):
+    """Which way the shaft turns; nothing without its viewpoint."""
+
+    CLOCKWISE = "clockwise"
+    COUNTER = "counter-clockwise"
+    EITHER = "reversible"
 
 
 class Plate(Sheet):
-    """What the plate says."""
+    """What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen."""
 
+    line: str | None = told(
+        "The plate in one line", "Type it as it stands, in any order; each piece is shown as what it was taken for.", longest=400
+    )  # fmt: skip
     rated_power: Entry | None = asked("rated_power", "Rated power", "plate", "Shaft power: 3/4 hp, 0.55 kW, 560 W.")
     rated_voltage: Entry | None = asked(
         "rated_voltage", "Rated volts", "plate", "A range such as 208-230 V is kept whole."
     )
     rated_current: Entry | None = asked("rated_current", "Full-load amps", "plate", "At rated volts and rated power.")
+    second_voltage: Entry | None = asked(
+        "rated_voltage", "Volts, other connection", "plate", "The higher one of a plate such as 230/460 V."
+    )
+    second_current: Entry | None = asked(
+        "rated_current", "Amps, other connection", "plate", "Those that go with the other volts."
+    )
+    wired_for: Literal["first volts", "other volts"] | None = chosen(
+        "Wired for", "By the links or lead numbers found in the terminal box, not by the supply."
+    )
     rated_speed: Entry | None = asked("rated_speed", "Rated speed", "plate", "Full-load speed, on the high tap.")
     frequency: Entry | None = asked("frequency", "Frequency", "plate", "50 or 60 Hz.")
     phases: Literal[1, 3] | None = chosen("Phases")
     motor_kind: MotorKind | None = chosen(
-        "Kind of motor", "Only where capacitor and phases do not tell it: a start switch, shading rings."
+        "Kind of motor", "Only where capacitor and phases do not tell it: a start switch, shading rings, electronics."
     )
     run_capacitance: Entry | None = asked(
         "capacitance", "Run capacitor", "plate", "Microfarads on the capacitor's own label."
+    )
+    capacitor_voltage: Entry | None = asked(
+        "capacitor_voltage", "Run capacitor volts", "plate", "Its own rating, not the motor's."
+    )
+    capacitor_tolerance: Entry | None = asked(
+        "tolerance", "Run capacitor ±", "plate", "As printed; ± 6 % is taken where none is."
+    )
+    shared_capacitor: Literal["yes", "no"] | None = chosen(
+        "Shared with a compressor?", "A dual capacitor keeps the compressor's section."
+    )
+    start_capacitance: Entry | None = asked("capacitance", "Start capacitor", "plate", "Only where there is one.")
+    service_factor: Entry | None = asked("service_factor", "Service factor", "plate", "1.0 where none is printed.")
+    service_factor_current: Entry | None = asked("rated_current", "Service-factor amps", "plate", "SFA, where printed.")
+    code_letter: str | None = told("Code letter", "Locked-rotor code, A to V.", longest=2)
+    nominal_efficiency: Entry | None = asked("efficiency", "Nominal efficiency", "plate", "Polyphase plates only.")
+    power_factor: Entry | None = asked("read_power_factor", "Power factor", "plate", "As printed: 0.62.")
+    frame: str | None = told("Frame", "With its suffix: 48Y, 56H, 145T.", longest=12)
+    enclosure: str | None = told("Enclosure", "IP54, or TEFC, TEAO, ODP.", longest=12)
+    insulation: Literal["A", "B", "F", "H"] | None = chosen("Insulation class")
+    ambient: Entry | None = asked("temperature", "Rated ambient", "plate", "40 °C where none is printed.")
+    duty: str | None = told("Rated duty", "Continuous, air over, S1, 30 min.", longest=40)
+    protection: Protection | None = chosen("Thermal protection")
+    rotation: Rotation | None = chosen("Rotation")
+    rotation_seen_from: Literal["shaft end", "lead end"] | None = chosen(
+        "Rotation seen from", "Without its viewpoint a rotation says nothing."
+    )
+    overload_setting: Entry | None = asked(
+        "rated_current", "Overload set at", "measured", "Amps on the overload relay or the drive, as found."
     )
 
     @property
@@ -42,134 +96,17 @@ class Plate(Sheet):
             return MotorKind.SPLIT_CAPACITOR
         return MotorKind.SINGLE_PHASE if self.phases == 1 else None
 
+    @property
+    def is_electronic(self) -> bool:
+        """Whether electronics turn the supply into what the windings get."""
+        return self.motor_kind is MotorKind.ELECTRONIC
 
-class PlateAnswer(Frozen):
-    """What the plate means."""
+    @property
+    def wired_voltage(self) -> Entry | None:
+        """Rated volts of the connection in which the motor is wired; the first where nobody said."""
+        return (self.second_voltage if self.wired_for == "other volts" else None) or self.rated_voltage
 
-    poles: Result
-    synchronous_speed: Result
-    rated_slip: Result
-    rated_torque: Result
-    expected: tuple[Result, ...]
-
-
-PLATE_SPEED_STEP_RPM = 5.0
-"""Plates are rounded to 5 rpm at the finest, often to 25. Common practice, no source."""
-DEFINITION = "Definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4."
-STANDARD_SLIP_REMARK = "By standard tolerance (NEMA MG 1) a motor's true slip may lie 20 % either side of its plate."
-
-
-def plate_facts(plate: Plate) -> PlateFacts:
-    """The plate's numbers with poles, synchronous speed, rated slip and torque where they follow."""
-    speed, frequency = _si(plate.rated_speed), _si(plate.frequency)
-    poles, refusal = _poles(speed, frequency)
-    synchronous = synchronous_speed_rpm(frequency, poles) if frequency and poles else None
-    power = _si(plate.rated_power)
-    return PlateFacts(
-        kind=plate.kind,
-        rated_power_w=power,
-        rated_voltage_v=_si(plate.rated_voltage),
-        rated_current_a=_si(plate.rated_current),
-        rated_speed_rpm=speed,
-        frequency_hz=frequency,
-        poles=poles,
-        synchronous_speed_rpm=synchronous,
-        rated_slip=slip(speed, synchronous) if speed and synchronous else None,
-        rated_torque_nm=torque_nm(power, speed) if power and speed else None,
-        speed_refusal=refusal,
-        run_capacitance_f=_si(plate.run_capacitance),
-        speed_step_rpm=max(plate.rated_speed.resolution, PLATE_SPEED_STEP_RPM)
-        if plate.rated_speed
-        else PLATE_SPEED_STEP_RPM,
-        current_step_a=plate.rated_current.resolution if plate.rated_current else 0.0,
-    )
-
-
-def assess_plate(facts: PlateFacts, expected: tuple[Result, ...]) -> PlateAnswer:
-    """Poles, synchronous speed, rated slip and rated torque, each with its working or what it waits for.
-
-    :param expected: what a motor of this plate should show by itself.
-    """
-    return PlateAnswer(
-        poles=_poles_result(facts),
-        synchronous_speed=_synchronous_result(facts),
-        rated_slip=_slip_result(facts),
-        rated_torque=_torque_result(facts),
-        expected=expected,
-    )
-
-
-def _si(entry: Entry | None) -> float | None:
-    return entry.si if entry else None
-
-
-def _poles(speed: float | None, frequency: float | None) -> tuple[int | None, str | None]:
-    if speed is None or frequency is None:
-        return None, None
-    try:
-        return poles_from_rated_speed(speed, frequency), None
-    except OutsideValidity as refusal:
-        return None, refusal.sentence
-
-
-def _waits_for_speed(facts: PlateFacts) -> str:
-    if facts.speed_refusal:
-        return facts.speed_refusal + " Check the plate's speed and frequency."
-    missing = [
-        name
-        for name, value in (("rated speed", facts.rated_speed_rpm), ("frequency", facts.frequency_hz))
-        if value is None
-    ]
-    return f"waits for {' and '.join(missing)}"
-
-
-def _speed_and_frequency(facts: PlateFacts) -> tuple[Ingredient, ...]:
-    assert facts.rated_speed_rpm is not None and facts.frequency_hz is not None
-    return (
-        given("n", "rated speed", "rated_speed", facts.rated_speed_rpm, "plate", "plate"),
-        given("f", "frequency", "frequency", facts.frequency_hz, "plate", "plate"),
-    )
-
-
-def _poles_result(facts: PlateFacts) -> Result:
-    if facts.poles is None:
-        return waiting("Poles", _waits_for_speed(facts))
-    remark = (
-        "A low tap or a strained motor can look like another pole count; the plate's speed is at full load, high tap."
-    )
-    return result(
-        "Poles",
-        "poles",
-        float(facts.poles),
-        "the pole count p whose 120 f ÷ p is the nearest at or above n",
-        _speed_and_frequency(facts),
-        DEFINITION,
-        (remark,),
-    )
-
-
-def _synchronous_result(facts: PlateFacts) -> Result:
-    if facts.synchronous_speed_rpm is None or facts.poles is None:
-        return waiting("Synchronous speed", _waits_for_speed(facts))
-    ingredients = (*_speed_and_frequency(facts)[1:], given("p", "poles", "poles", float(facts.poles), "worked out"))
-    return result("Synchronous speed", "speed", facts.synchronous_speed_rpm, "n_s = 120 f ÷ p", ingredients, DEFINITION)
-
-
-def _slip_result(facts: PlateFacts) -> Result:
-    if facts.rated_slip is None or facts.synchronous_speed_rpm is None:
-        return waiting("Rated slip", _waits_for_speed(facts))
-    synchronous = given("n_s", "synchronous speed", "speed", facts.synchronous_speed_rpm, "worked out")
-    ingredients = (synchronous, _speed_and_frequency(facts)[0])
-    remarks = (STANDARD_SLIP_REMARK,)
-    return result("Rated slip", "slip", facts.rated_slip, "s = (n_s − n) ÷ n_s", ingredients, DEFINITION, remarks)
-
-
-def _torque_result(facts: PlateFacts) -> Result:
-    if facts.rated_torque_nm is None or facts.rated_power_w is None or facts.rated_speed_rpm is None:
-        pairs = (("rated power", facts.rated_power_w), ("rated speed", facts.rated_speed_rpm))
-        return waiting("Rated torque", f"waits for {' and '.join(name for name, value in pairs if value is None)}")
-    ingredients = (
-        given("P", "rated power", "rated_power", facts.rated_power_w, "plate", "plate"),
-        given("n", "rated speed", "rated_speed", facts.rated_speed_rpm, "plate", "plate"),
-    )
-    return result("Rated torque", "torque", facts.rated_torque_nm, "T = P ÷ (2π n ÷ 60)", ingredients, "Definition.")
+    @property
+    def wired_current(self) -> Entry | None:
+        """Full-load amps of the same connection."""
+        return self.second_current if self.wired_for == "other volts" and self.second_voltage else self.rated_current

@@ -2,11 +2,19 @@
 
 from __future__ import annotations
 
+import calendar
+import re
 from enum import StrEnum
+from typing import Literal
+
+from pydantic import field_validator
 
 from modest_rotor.core.entry import Entry
+from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, asked, chosen, told
+
+WHEN = re.compile(r"(\d{4})-(0[1-9]|1[0-2])-(\d{2}) ([01]\d|2[0-3]):[0-5]\d")
 
 
 class SpeedTap(StrEnum):
@@ -22,35 +30,164 @@ class SpeedTap(StrEnum):
 FULL_TAPS = (SpeedTap.SINGLE, SpeedTap.HIGH)
 
 
+class DuctState(StrEnum):
+    """In which condition of damper, filter and duct a set was read."""
+
+    AS_FOUND = "as found"
+    PLATE_OPEN = "balancing plate wide open"
+    FILTER_OUT = "filter out"
+    DUCT_OFF = "duct off at the unit"
+    PANEL_OPEN = "panel open"
+    BLOCKED = "blocked"
+
+
+class MeasuringPoint(StrEnum):
+    """Where volts, amps and watts were read."""
+
+    SUPPLY = "supply"
+    DRIVE_INPUT = "drive input"
+    DRIVE_OUTPUT = "drive output"
+    WINDING = "winding"
+
+
+class MeterKind(StrEnum):
+    """How the meter makes one figure of a waveform."""
+
+    AVERAGE = "average-responding"
+    TRUE_RMS = "true-rms"
+    LOW_PASS = "true-rms, low-pass"
+
+
+class StaticSpan(StrEnum):
+    """What lies between the two static taps besides the fan."""
+
+    NEITHER = "neither filter nor coil"
+    FILTER = "filter"
+    COIL = "coil"
+    BOTH = "filter and coil"
+
+
+class FlowBy(StrEnum):
+    """How a flow was measured."""
+
+    HOOD = "hood"
+    TRAVERSE = "traverse"
+    STATION = "flow station"
+
+
 class ReadingSet(Identified):
     """One set of readings, taken at one tap or setting and in one condition of the duct."""
 
     name: str = told("What was this set?", "For example: as found, new filter.", default="", longest=LONGEST_NAME)
     tap: SpeedTap | None = chosen("Speed tap", "Which tap or setting was energised.")
+    signal: Entry | None = asked(
+        "signal", "Command", "measured", "Share of the command's range; 5 V of 0-10 V is 50 %."
+    )
+    frequency: Entry | None = asked("frequency", "Hertz at the motor", "measured", "Where it is not the plate's.")
+    duct: DuctState | None = chosen("Duct", "Damper, filter and panels while the set was read.")
+    known_good: Literal["yes", "no"] | None = chosen(
+        "Was it right then?", "A set from when nothing was wrong is the yardstick of the cause ladder."
+    )
+    running: Entry | None = asked("running_time", "Running for", "measured", "A cold motor reads other amps and speed.")
+    taken_at: str | None = told("When", "Year-month-day hour:minute, for example 2026-03-01 14:30.", longest=16)
+    taken_by: str | None = told("By whom", longest=LONGEST_NAME)
+    note: str | None = told("Note", longest=400)
+
+    point: MeasuringPoint | None = chosen("Electrical readings at", "A drive's input is not the motor.")
+    meter: MeterKind | None = chosen("Meter", "What it can read depends on the waveform.")
     voltage: Entry | None = asked("voltage", "Supply", "measured", "Volts at the motor, running.")
     current: Entry | None = asked("current", "Line amps", "measured", "Clamp on one line conductor alone.")
     input_power: Entry | None = asked(
         "input_power", "Input power", "measured", "Only from a true wattmeter; volts × amps is not watts."
     )
-    speed: Entry | None = asked("speed", "Speed", "measured", "Tachometer at the shaft or wheel.")
+    power_factor: Entry | None = asked("read_power_factor", "Power factor", "measured", "Only where a meter showed it.")
+    speed: Entry | None = asked("speed", "Speed", "measured", "Tachometer at the motor's shaft.")
+    fan_speed: Entry | None = asked("speed", "Fan speed", "measured", "Behind a belt.")
+    start_current: Entry | None = asked(
+        "current", "Start-winding amps", "measured", "Clamp on the lead between capacitor and motor."
+    )
+    run_capacitor_volts: Entry | None = asked(
+        "capacitor_voltage", "Volts across the capacitor", "measured", "Its own terminals, running; above line volts."
+    )
+    voltage_12: Entry | None = asked("voltage", "Volts 1-2", "measured", "Line to line.")
+    voltage_23: Entry | None = asked("voltage", "Volts 2-3", "measured", "Line to line.")
+    voltage_31: Entry | None = asked("voltage", "Volts 3-1", "measured", "Line to line.")
+    current_1: Entry | None = asked("current", "Amps 1", "measured", "One conductor in the clamp.")
+    current_2: Entry | None = asked("current", "Amps 2", "measured", "One conductor in the clamp.")
+    current_3: Entry | None = asked("current", "Amps 3", "measured", "One conductor in the clamp.")
+    highest_to_ground: Entry | None = asked(
+        "voltage", "Highest leg to ground", "measured", "208 V on one leg of a 240 V delta is a high leg."
+    )
+    command_volts: Entry | None = asked("command_voltage", "Command volts", "measured", "24 V tap to common, called.")
+
     supply_static: Entry | None = asked(
         "supply_static_pressure", "Static, supply", "measured", "After the fan, against the room; 0 if it blows free."
     )
     return_static: Entry | None = asked(
         "return_static_pressure", "Static, return", "measured", "Before the fan: below the room, so with a minus."
     )
-    pump_differential: Entry | None = asked(
-        "pump_differential", "Pump differential", "measured", "Discharge less suction, gauges at one height."
+    total_static: Entry | None = asked(
+        "pressure", "Static across", "measured", "Both hoses on one manometer: total external static."
     )
+    statics_hold: StaticSpan | None = chosen("Between the taps", "What the two taps have between them besides the fan.")
+    filter_drop: Entry | None = asked("pressure", "Across the filter", "measured", "Both sides of it.")
+    coil_drop: Entry | None = asked("pressure", "Across the coil", "measured", "Both sides of it.")
     airflow: Entry | None = asked(
         "airflow", "Airflow", "measured", "Only if it was measured: traverse, hood or flow station."
     )
+    flow_by: FlowBy | None = chosen("Measured by", "Hood, traverse or flow station.")
+    entering: Entry | None = asked("temperature", "Air entering", "measured", "Before heater or coil.")
+    leaving: Entry | None = asked(
+        "temperature", "Air leaving", "measured", "Mixed, out of sight of the heat exchanger."
+    )
+    fuel_heat: Entry | None = asked("heat_input", "Fuel burned", "measured", "Clocked at the meter, as heat.")
+    fuel_efficiency: Entry | None = asked("efficiency", "Its efficiency", "plate", "Off the appliance's plate.")
+    heater_volts: Entry | None = asked("voltage", "Heater volts", "measured", "At the electric heater.")
+    heater_amps: Entry | None = asked("current", "Heater amps", "measured", "Single-phase, one conductor.")
+    coil_is_wet: Literal["yes", "no"] | None = chosen(
+        "Is the coil wet?", "A wet coil takes heat that no thermometer shows."
+    )
+    in_sight: Literal["yes", "no"] | None = chosen(
+        "Does the thermometer see the heater?", "Radiant heat makes it read high."
+    )
+
+    suction: Entry | None = asked("gauge_pressure", "Suction", "measured", "Gauge; below the room with a minus.")
+    discharge: Entry | None = asked("gauge_pressure", "Discharge", "measured", "Gauge, at the same height.")
+    pump_differential: Entry | None = asked(
+        "pump_differential", "Pump differential", "measured", "Discharge less suction, gauges at one height."
+    )
     water_flow: Entry | None = asked("water_flow", "Water flow", "measured", "Only if it was measured.")
+
+    capacitance: Entry | None = asked(
+        "capacitance", "Capacitor, out of circuit", "measured", "Discharged, both leads off, on a capacitance meter."
+    )
+    shell: Entry | None = asked("shell_temperature", "Motor shell", "measured", "After half an hour of running.")
+    air: Entry | None = asked("temperature", "Air at the motor", "measured", "Beside it.")
+
+    @field_validator("frequency", mode="after")
+    @classmethod
+    def _one_frequency(cls, entry: Entry | None) -> Entry | None:
+        if entry is not None and entry.low is not None:
+            raise ValueError("one set is one condition; two frequencies need two sets")
+        return entry
+
+    @field_validator("taken_at", mode="after")
+    @classmethod
+    def _a_time(cls, text: str | None) -> str | None:
+        match = WHEN.fullmatch(text) if text else None
+        if text and not (match and 1 <= int(match[3]) <= calendar.monthrange(int(match[1]), int(match[2]))[1]):
+            raise ValueError(f"“{text}” is no time; type it as 2026-03-01 14:30")
+        return text or None
 
     @property
     def on_full_tap(self) -> bool:
         """Whether plate speed and amps apply; a set with no tap noted is taken as full, and says so."""
         return self.tap is None or self.tap in FULL_TAPS
+
+    @property
+    def is_good(self) -> bool:
+        """Whether it was read while nothing was wrong."""
+        return self.known_good == "yes"
 
     def flow(self, wheel: Wheel | None) -> Entry | None:
         """The measured flow of the medium that the wheel moves."""
@@ -59,5 +196,15 @@ class ReadingSet(Identified):
     @property
     def is_empty(self) -> bool:
         """Whether nothing was read yet."""
-        fields = set(type(self).model_fields) - {"id", "name", "tap"}
-        return all(getattr(self, field) is None for field in fields)
+        return all(not isinstance(getattr(self, field), Entry) for field in type(self).model_fields)
+
+
+def refuse_future(reading: ReadingSet, now: str) -> None:
+    """Refuse a set that says it was read later than now (written like 2026-03-01 14:30).
+
+    :raises ChangeRefused: it does.
+    """
+    if reading.taken_at and reading.taken_at > now:
+        raise ChangeRefused(
+            f"{reading.taken_at} lies in the future; now it is {now}. The set is kept as it was: correct the date or the clock."
+        )

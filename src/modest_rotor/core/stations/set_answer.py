@@ -108,7 +108,7 @@ def _bands(facts: SetFacts) -> dict[str, float]:
 
 
 def _slip(facts: SetFacts, plate: PlateFacts) -> Result:
-    speed, synchronous = facts.running.speed, plate.synchronous_speed_rpm
+    speed, synchronous = facts.running.speed, facts.synchronous_rpm
     if speed is None or synchronous is None:
         lacking = "a speed" if speed is None else "rated speed and frequency on the plate"
         return waiting("Slip now", f"waits for {lacking}")
@@ -325,14 +325,14 @@ def _pressure(facts: SetFacts, wheel: Wheel | None) -> Result:
 
 
 def _questions(facts: SetFacts, plate: PlateFacts) -> tuple[Phrase, ...]:
-    if not facts.above_synchronous or facts.running.speed is None or plate.synchronous_speed_rpm is None:
+    if not facts.above_synchronous or facts.running.speed is None or facts.synchronous_rpm is None:
         return ()
     three_phase = plate.kind is MotorKind.THREE_PHASE
     return (
         (
             figure("speed", facts.running.speed, "measured"),
             " is above synchronous speed, ",
-            figure("speed", plate.synchronous_speed_rpm),
+            figure("speed", facts.synchronous_rpm),
             ". The reading is kept; slip and load are withheld until it is explained.",
         ),
         (

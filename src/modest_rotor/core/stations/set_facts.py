@@ -12,11 +12,13 @@ from modest_rotor.core.identify import load
 from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
 from modest_rotor.core.identify.fitted_load import doubted, machine_side_power, with_machine_side
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
-from modest_rotor.core.identify.meters import read_by_meter
+from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.physics.fan import Wheel, generic_shape
-from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit
+from modest_rotor.core.physics.induction import synchronous_speed_rpm
+from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit
 from modest_rotor.core.stations.readings import ReadingSet
+from modest_rotor.core.stations.trust import Withheld, believed
 
 THIS_MOTOR = "this motor"
 FAN_OFF_BEST, FAN_SHARE = 0.75, 0.35
@@ -24,6 +26,9 @@ FAN_OFF_BEST, FAN_SHARE = 0.75, 0.35
 read outside a cabinet whose own resistance the wheel works against too. Our judgement, no source."""
 PUMP_OFF_BEST, PUMP_SHARE = 0.9, 0.22
 """The same of a pump, whose gauges sit at its flanges."""
+NOTHING_READ = ReadingSet(id="none")
+SAME_HERTZ = 0.02
+"""Share within which the hertz of a set are the plate's."""
 DISAGREEMENT_SHARE = 0.10
 """By how much the band opens while plate and readings disagree, standard deviation as a share. Our judgement, no source."""
 
@@ -38,6 +43,8 @@ class SetFacts:
     :param tap_name: the lower tap that was live, by the name under which a fit knows it.
     :param motor_side: shaft power by the fitted motor alone, W.
     :param machine_side: shaft power that flow and pressure ask for, W.
+    :param reading: the set as it is worked with. :param withheld: what was read but is not.
+    :param synchronous_rpm: synchronous speed at the hertz of this set.
     """
 
     id: str
@@ -56,6 +63,9 @@ class SetFacts:
     tap_name: str | None = None
     motor_side: Estimate | None = None
     machine_side: Estimate | None = None
+    reading: ReadingSet = NOTHING_READ
+    withheld: tuple[Withheld, ...] = ()
+    synchronous_rpm: float | None = None
 
     @property
     def title(self) -> str:
@@ -64,22 +74,29 @@ class SetFacts:
 
 
 def set_facts(
-    reading: ReadingSet, number: int, plate: PlateFacts, wheel: Wheel | None, fit: MotorFit | None = None
+    as_read: ReadingSet,
+    number: int,
+    plate: PlateFacts,
+    wheel: Wheel | None,
+    fit: MotorFit | None = None,
+    accuracies: Accuracies = (),
 ) -> SetFacts:
     """Read one set by its meters and work out the load by every method; by the fitted motor where there is one."""
+    reading, withheld = believed(as_read, plate)
+    synchronous, on_full = _synchronous(reading, plate), _on_full_setting(reading, plate)
 
     def by_meter(entry: Entry | None, quantity: str) -> Estimate | None:
-        return read_by_meter(entry, quantity, f"{quantity}, set {number}") if entry else None
+        return read_by_meter(entry, quantity, f"{quantity}, set {number}", accuracies) if entry else None
 
     running = Running(
         voltage=by_meter(reading.voltage, "voltage"),
         current=by_meter(reading.current, "current"),
         speed=by_meter(reading.speed, "speed"),
         input_power=by_meter(reading.input_power, "input_power"),
-        full_tap=reading.on_full_tap,
+        full_tap=on_full,
         tap_said=reading.tap is not None,
     )
-    above = bool(running.speed and plate.synchronous_speed_rpm and running.speed.value > plate.synchronous_speed_rpm)
+    above = bool(running.speed and synchronous and running.speed.value > synchronous)
     methods = _methods(running, plate)
     if above:
         methods = tuple(_withheld_above(method) for method in methods)
@@ -98,7 +115,7 @@ def set_facts(
         id=reading.id,
         number=number,
         name=reading.name,
-        on_full_tap=reading.on_full_tap,
+        on_full_tap=on_full,
         running=running,
         pressure=pressure,
         one_sided=one_sided,
@@ -111,7 +128,25 @@ def set_facts(
         tap_name=LOWER_TAPS.get(reading.tap) if reading.tap else None,
         motor_side=_motor_side(reading, fit) if together else None,
         machine_side=machine_side,
+        reading=reading,
+        withheld=withheld,
+        synchronous_rpm=synchronous,
     )
+
+
+def _on_full_setting(reading: ReadingSet, plate: PlateFacts) -> bool:
+    """Whether plate speed and amps apply: the full tap, the plate's hertz, and the whole command where there is one."""
+    hertz = reading.frequency.si if reading.frequency else None
+    same = hertz is None or plate.frequency_hz is None or abs(hertz / plate.frequency_hz - 1) <= SAME_HERTZ
+    whole = reading.signal is None or reading.signal.si >= 1 - SAME_HERTZ
+    return reading.on_full_tap and same and whole
+
+
+def _synchronous(reading: ReadingSet, plate: PlateFacts) -> float | None:
+    """Synchronous speed at the hertz of the set, rpm."""
+    if reading.frequency is None or plate.poles is None:
+        return plate.synchronous_speed_rpm
+    return synchronous_speed_rpm(reading.frequency.si, plate.poles)
 
 
 def _fitted(
@@ -147,6 +182,8 @@ def fitted_efficiency(wheel: Wheel) -> Estimate:
 
 def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:
     """The typical motor of a plate, or the sentence that says what is missing for it."""
+    if plate.is_electronic:
+        return ELECTRONIC_REFUSAL
     if plate.rated_power_w is None or plate.kind is None:
         return "waits for rated power and phases on the plate"
     try:
@@ -179,8 +216,14 @@ def _withheld_above(method: LoadByMethod) -> LoadByMethod:
 def _pressure(
     reading: ReadingSet, wheel: Wheel | None, by_meter: Callable[[Entry | None, str], Estimate | None]
 ) -> tuple[Estimate | None, bool]:
+    """Pressure across the machine, and whether it is that of one side only."""
     if wheel is Wheel.PUMP:
-        return by_meter(reading.pump_differential, "pump_differential"), False
+        across = by_meter(reading.pump_differential, "pump_differential")
+        suction = by_meter(reading.suction, "gauge_pressure")
+        discharge = by_meter(reading.discharge, "gauge_pressure")
+        return across or (discharge - suction if suction and discharge else None), False
+    if reading.total_static is not None:
+        return by_meter(reading.total_static, "pressure"), False
     supply = by_meter(reading.supply_static, "supply_static_pressure")
     back = by_meter(reading.return_static, "return_static_pressure")
     if supply is not None and back is not None:

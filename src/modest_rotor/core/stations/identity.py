@@ -1,0 +1,207 @@
+"""What a motor without a plate is: an answer with its confidence and its alternatives."""
+
+from __future__ import annotations
+
+import itertools
+from collections.abc import Iterator
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.identify.kinds import PARTS, LikelyKind, likely_kinds
+from modest_rotor.core.identify.poles import SURE_SHARE, PoleCount, possible_poles
+from modest_rotor.core.identify.windings import OPEN_OHM, WindingReading, Windings, order_of_speeds, read_windings
+from modest_rotor.core.phrase import Frozen, Phrase, figure
+from modest_rotor.core.stations.identification import SPEED_LEADS, Identification, Lead
+
+PRACTICE = "Common practice, no source."
+LEAST_GROUND_OHM = 1e6
+"""Insulation of a motor below 1,000 V is to be 1 MΩ at the least; IEEE Std 43 asks more of new ones (from memory)."""
+ORDER_WORDS = ("highest speed", "lowest speed")
+
+
+class Identity(Frozen):
+    """One question of the identification, answered as far as it can be.
+
+    :param share: how sure the answer is, 0 to 1; absent where it is not a matter of likelihood.
+    :param alternatives: what else it could be. :param ask: the reading that would settle it.
+    :param sets: the plate's field and the answer for it, ready to be taken over.
+    """
+
+    question: str
+    answer: Phrase
+    share: float | None = None
+    alternatives: tuple[str, ...] = ()
+    ask: str | None = None
+    doubtful: bool = False
+    sets: tuple[str, str | int] | None = None
+    details: tuple[str, ...] = ()
+    source: str = PRACTICE
+
+
+def identify(asked: Identification, leads: tuple[Lead, ...]) -> tuple[Identity, ...]:
+    """Everything that can be said of a motor without a plate: poles, windings, insulation, speeds, kind."""
+    windings = winding_reading(asked)
+    return (
+        *_poles(asked),
+        *_windings(asked, windings),
+        *_ground(asked),
+        *_speeds(leads),
+        *_kind(asked, windings),
+    )
+
+
+def winding_reading(asked: Identification) -> WindingReading | None:
+    """What the three resistances say, where all three were read."""
+    read = (asked.first_second, asked.second_third, asked.third_first)
+    ohms = [entry.si for entry in read if entry is not None]
+    return read_windings(*ohms) if len(ohms) == len(read) else None
+
+
+def terminal_names(asked: Identification) -> tuple[str, str, str]:
+    """The terminals as they are marked, or by their place."""
+    said = (asked.first_terminal, asked.second_terminal, asked.third_terminal)
+    first, second, third = (name or place for name, place in zip(said, ("first", "second", "third"), strict=True))
+    return first, second, third
+
+
+def _poles(asked: Identification) -> Iterator[Identity]:
+    if asked.speed is None or asked.frequency is None:
+        return
+    question = "Poles, from the speed"
+    try:
+        found = possible_poles(asked.speed.si, asked.frequency.si, asked.loading == "lightly loaded")
+    except OutsideValidity as refusal:
+        yield Identity(question=question, answer=(refusal.sentence,), doubtful=True)
+        return
+    best, *rest = found
+    sure = best.share >= SURE_SHARE
+    ask = (
+        None
+        if sure
+        else "Read the speed once more, lightly loaded, on the highest tap: a loaded tap can look like another pole count."
+    )
+    yield Identity(
+        question=question,
+        answer=_pole_words(best),
+        share=best.share,
+        alternatives=tuple(f"{one.poles} poles, slipping {100 * one.slip:.0f} %" for one in rest),
+        ask=ask,
+        doubtful=not sure,
+        source="Definition of slip; usual slips our judgement, no source.",
+    )
+
+
+def _pole_words(best: PoleCount) -> Phrase:
+    return (f"{best.poles} poles, slipping ", figure("slip", best.slip))
+
+
+def _windings(asked: Identification, found: WindingReading | None) -> Iterator[Identity]:
+    if found is None:
+        return
+    names = terminal_names(asked)
+    words, ask, doubtful = _winding_words(found, names)
+    yield Identity(
+        question="Windings, from three resistances",
+        answer=(words,),
+        ask=ask,
+        doubtful=doubtful,
+        source="Resistances in series; which winding has more is common practice, no source.",
+    )
+
+
+def _winding_words(found: WindingReading, names: tuple[str, str, str]) -> tuple[str, str | None, bool]:
+    """What to say, what to do, and whether it is in doubt."""
+    again = "Disconnect every lead and the capacitor, zero the meter's own leads, and read all three again."
+    if found.verdict is Windings.START_AND_RUN:
+        assert found.common is not None and found.start is not None and found.run is not None
+        words = f"{names[found.common]} is common, {names[found.start]} start, {names[found.run]} run"
+        return f"{words}; the highest is the sum of the other two within the meter's error.", None, False
+    if found.verdict is Windings.EQUAL:
+        return "Three equal pairs: three-phase, or the motor behind an electronic module.", None, False
+    if found.verdict is Windings.TWO_EQUAL:
+        assert found.common is not None
+        words = f"{names[found.common]} is common; start and run read the same, so they cannot be told apart"
+        return (
+            f"{words}: a reversible motor, or a meter too coarse.",
+            "Read with a finer range; else follow the capacitor.",
+            True,
+        )
+    if found.verdict is Windings.SHORTED:
+        return "A pair reads as good as nothing: a short between turns, or probes that touch.", again, True
+    if found.verdict is Windings.OPEN:
+        at = f" {names[found.common]} reads open to both others." if found.common is not None else ""
+        words = f"A winding is open, or the thermal switch inside is.{at}"
+        return (
+            words,
+            "Let it cool for half an hour and read again before condemning it: a thermal switch closes by itself.",
+            True,
+        )
+    return "The highest is not the sum of the other two: these are not the three ends of two windings.", again, True
+
+
+def _ground(asked: Identification) -> Iterator[Identity]:
+    if asked.to_ground is None:
+        return
+    good = asked.to_ground.si >= LEAST_GROUND_OHM
+    words = "holds" if good else "does not hold: a winding touches the frame, or is wet"
+    value: Phrase = (
+        ("open",)
+        if asked.to_ground.si >= OPEN_OHM**2
+        else (figure("ground_resistance", asked.to_ground.si, "measured"),)
+    )
+    yield Identity(
+        question="Insulation to ground",
+        answer=("Insulation ", f"{words} (", *value, ")."),
+        doubtful=not good,
+        source="IEEE Std 43, least insulation resistance (from memory); 1 MΩ common practice.",
+    )
+
+
+def _speeds(leads: tuple[Lead, ...]) -> Iterator[Identity]:
+    read = [lead for lead in leads if lead.ohms and (lead.function is None or lead.function in SPEED_LEADS)]
+    if len(read) < 2:
+        return
+    question = "Speeds, from resistance to common"
+    try:
+        order = order_of_speeds(tuple(lead.ohms.si for lead in read if lead.ohms))
+    except OutsideValidity as refusal:
+        yield Identity(question=question, answer=(refusal.sentence,), doubtful=True)
+        return
+    named = [read[place].colour or f"lead {place + 1}" for place in order]
+    words = f"From {ORDER_WORDS[0]} to {ORDER_WORDS[1]}: {', '.join(named)}. The most resistance is the lowest speed."
+    wrong = [
+        one
+        for one, other in itertools.pairwise(order)
+        if _rank(read[one]) is not None and _rank(read[other]) is not None and _rank(read[one]) > _rank(read[other])  # type: ignore[operator]
+    ]
+    ask = "The functions said do not go in that order: look at the leads again." if wrong else None
+    yield Identity(question=question, answer=(words,), ask=ask, doubtful=bool(wrong))
+
+
+def _rank(lead: Lead) -> int | None:
+    return SPEED_LEADS.index(lead.function) if lead.function in SPEED_LEADS else None
+
+
+def _kind(asked: Identification, windings: WindingReading | None) -> Iterator[Identity]:
+    parts = {part: getattr(asked, part) == "yes" for part in PARTS if getattr(asked, part) is not None}
+    if not parts:
+        return
+    best, *rest = likely_kinds(parts, windings.verdict if windings else None)
+    sure = best.share >= SURE_SHARE
+    yield Identity(
+        question="Kind, from what is on it",
+        answer=(f"{best.kind[0].upper()}{best.kind[1:]}.",),
+        share=best.share,
+        alternatives=tuple(one.kind for one in rest),
+        ask=None if sure else _what_tells(best, rest, parts),
+        doubtful=not sure,
+        sets=("motor_kind", str(best.motor_kind)),
+        details=(best.behaves, best.fails, f"May be replaced by: {best.replaced_by[0].lower()}{best.replaced_by[1:]}"),
+    )
+
+
+def _what_tells(best: LikelyKind, rest: list[LikelyKind], parts: dict[str, bool]) -> str:
+    open_parts = [part for part in PARTS if part not in parts]
+    if not open_parts:
+        return "The parts contradict each other: look at them once more."
+    named = [Identification.model_fields[part].title or part for part in open_parts]
+    return f"Look also for: {', '.join(title.rstrip('?').lower() for title in named)}."

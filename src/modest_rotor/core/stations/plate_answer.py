@@ -1,0 +1,157 @@
+"""What the plate's power, speed and frequency mean: poles, synchronous speed, slip and torque, each with its working."""
+
+from __future__ import annotations
+
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
+from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.plate_line import LinePiece, read_line
+from modest_rotor.core.stations.plate_meaning import Meaning, meanings
+from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+
+
+class PlateAnswer(Frozen):
+    """What the plate means.
+
+    :param line: each piece of the typed line, as what it was taken for.
+    :param meaning: what each further entry of the plate stands for.
+    """
+
+    poles: Result
+    synchronous_speed: Result
+    rated_slip: Result
+    rated_torque: Result
+    expected: tuple[Result, ...]
+    line: tuple[LinePiece, ...] = ()
+    meaning: tuple[Meaning, ...] = ()
+
+
+PLATE_SPEED_STEP_RPM = 5.0
+"""Plates are rounded to 5 rpm at the finest, often to 25. Common practice, no source."""
+DEFINITION = "Definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4."
+STANDARD_SLIP_REMARK = "By standard tolerance (NEMA MG 1) a motor's true slip may lie 20 % either side of its plate."
+
+
+def plate_facts(plate: Plate) -> PlateFacts:
+    """The plate's numbers with poles, synchronous speed, rated slip and torque where they follow."""
+    speed, frequency = _si(plate.rated_speed), _si(plate.frequency)
+    electronic, current = plate.is_electronic, plate.wired_current
+    poles, refusal = (None, None) if electronic else _poles(speed, frequency)
+    synchronous = synchronous_speed_rpm(frequency, poles) if frequency and poles else None
+    power = _si(plate.rated_power)
+    return PlateFacts(
+        kind=None if electronic else plate.kind,
+        rated_power_w=power,
+        rated_voltage_v=_si(plate.wired_voltage),
+        rated_current_a=_si(current),
+        rated_speed_rpm=speed,
+        frequency_hz=frequency,
+        poles=poles,
+        synchronous_speed_rpm=synchronous,
+        rated_slip=slip(speed, synchronous) if speed and synchronous else None,
+        rated_torque_nm=torque_nm(power, speed) if power and speed else None,
+        speed_refusal=refusal,
+        run_capacitance_f=_si(plate.run_capacitance),
+        speed_step_rpm=max(plate.rated_speed.resolution, PLATE_SPEED_STEP_RPM)
+        if plate.rated_speed
+        else PLATE_SPEED_STEP_RPM,
+        current_step_a=current.resolution if current else 0.0,
+        is_electronic=electronic,
+    )
+
+
+def assess_plate(plate: Plate, facts: PlateFacts, expected: tuple[Result, ...]) -> PlateAnswer:
+    """Poles, synchronous speed, rated slip and rated torque, each with its working or what it waits for; and the rest.
+
+    :param expected: what a motor of this plate should show by itself.
+    """
+    return PlateAnswer(
+        poles=_poles_result(facts),
+        synchronous_speed=_synchronous_result(facts),
+        rated_slip=_slip_result(facts),
+        rated_torque=_torque_result(facts),
+        expected=expected,
+        line=read_line(plate.line or "").pieces,
+        meaning=meanings(plate, facts),
+    )
+
+
+def _si(entry: Entry | None) -> float | None:
+    return entry.si if entry else None
+
+
+def _poles(speed: float | None, frequency: float | None) -> tuple[int | None, str | None]:
+    if speed is None or frequency is None:
+        return None, None
+    try:
+        return poles_from_rated_speed(speed, frequency), None
+    except OutsideValidity as refusal:
+        return None, refusal.sentence
+
+
+def _waits_for_speed(facts: PlateFacts) -> str:
+    if facts.is_electronic:
+        return "an electronic motor has no slip: its electronics set its speed"
+    if facts.speed_refusal:
+        return facts.speed_refusal + " Check the plate's speed and frequency."
+    missing = [
+        name
+        for name, value in (("rated speed", facts.rated_speed_rpm), ("frequency", facts.frequency_hz))
+        if value is None
+    ]
+    return f"waits for {' and '.join(missing)}"
+
+
+def _speed_and_frequency(facts: PlateFacts) -> tuple[Ingredient, ...]:
+    assert facts.rated_speed_rpm is not None and facts.frequency_hz is not None
+    return (
+        given("n", "rated speed", "rated_speed", facts.rated_speed_rpm, "plate", "plate"),
+        given("f", "frequency", "frequency", facts.frequency_hz, "plate", "plate"),
+    )
+
+
+def _poles_result(facts: PlateFacts) -> Result:
+    if facts.poles is None:
+        return waiting("Poles", _waits_for_speed(facts))
+    remark = (
+        "A low tap or a strained motor can look like another pole count; the plate's speed is at full load, high tap."
+    )
+    return result(
+        "Poles",
+        "poles",
+        float(facts.poles),
+        "the pole count p whose 120 f ÷ p is the nearest at or above n",
+        _speed_and_frequency(facts),
+        DEFINITION,
+        (remark,),
+    )
+
+
+def _synchronous_result(facts: PlateFacts) -> Result:
+    if facts.synchronous_speed_rpm is None or facts.poles is None:
+        return waiting("Synchronous speed", _waits_for_speed(facts))
+    ingredients = (*_speed_and_frequency(facts)[1:], given("p", "poles", "poles", float(facts.poles), "worked out"))
+    return result("Synchronous speed", "speed", facts.synchronous_speed_rpm, "n_s = 120 f ÷ p", ingredients, DEFINITION)
+
+
+def _slip_result(facts: PlateFacts) -> Result:
+    if facts.rated_slip is None or facts.synchronous_speed_rpm is None:
+        return waiting("Rated slip", _waits_for_speed(facts))
+    synchronous = given("n_s", "synchronous speed", "speed", facts.synchronous_speed_rpm, "worked out")
+    ingredients = (synchronous, _speed_and_frequency(facts)[0])
+    remarks = (STANDARD_SLIP_REMARK,)
+    return result("Rated slip", "slip", facts.rated_slip, "s = (n_s − n) ÷ n_s", ingredients, DEFINITION, remarks)
+
+
+def _torque_result(facts: PlateFacts) -> Result:
+    if facts.rated_torque_nm is None or facts.rated_power_w is None or facts.rated_speed_rpm is None:
+        pairs = (("rated power", facts.rated_power_w), ("rated speed", facts.rated_speed_rpm))
+        return waiting("Rated torque", f"waits for {' and '.join(name for name, value in pairs if value is None)}")
+    ingredients = (
+        given("P", "rated power", "rated_power", facts.rated_power_w, "plate", "plate"),
+        given("n", "rated speed", "rated_speed", facts.rated_speed_rpm, "plate", "plate"),
+    )
+    return result("Rated torque", "torque", facts.rated_torque_nm, "T = P ÷ (2π n ÷ 60)", ingredients, "Definition.")

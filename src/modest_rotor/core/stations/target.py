@@ -1,0 +1,126 @@
+"""The flow that is wanted, and the limits that machine and appliance set."""
+
+from __future__ import annotations
+
+from enum import StrEnum
+
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.phrase import Basis
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.medium import air_heat_per_flow, standard_pressure_pa
+from modest_rotor.core.stations.sheet import Sheet, asked, chosen
+from modest_rotor.core.tables import find_row
+from modest_rotor.core.working import Result, given, result, waiting
+
+SECONDS_PER_HOUR = 3600.0
+MIDDLE_C = 20.0
+CFM_PER_TON_SI = 1.3419596e-7
+
+
+class System(StrEnum):
+    """Kinds of cooling system that differ in the air they want per ton."""
+
+    ORDINARY = "ordinary cooling"
+    HUMID = "cooling in a humid climate"
+    DRY = "cooling in a dry climate, or a heat pump"
+    SMALL_DUCT = "small-duct, high-velocity"
+
+
+class Target(Sheet):
+    """Where the wanted flow comes from; the first that is complete is taken, a typed one before all."""
+
+    airflow: Entry | None = asked("airflow", "Airflow wanted", "typed", "From the design or the balancing report.")
+    water_flow: Entry | None = asked("water_flow", "Water flow wanted", "typed", "From the design.")
+    system: System | None = chosen("Kind of cooling", "It decides the air per ton: 400, 350, 450 or 250 cfm.")
+    cooling: Entry | None = asked("cooling_capacity", "Cooling capacity", "plate", "Off the outdoor unit's plate.")
+    per_cooling: Entry | None = asked("flow_per_cooling", "Air per cooling", "typed", "Goes before the kind's own.")
+    heat: Entry | None = asked("heat_input", "Heat output", "plate", "What the furnace or heater gives to the air.")
+    rise: Entry | None = asked(
+        "temperature_difference", "Temperature rise allowed", "plate", "The appliance's plate, as a range: 35-65 °F."
+    )
+    volume: Entry | None = asked("volume", "Volume served", "typed", "Length × width × height.")
+    changes: Entry | None = asked("air_changes", "Air changes an hour", "typed", "From the code or the design.")
+    rated_static: Entry | None = asked(
+        "pressure", "Static the blower is rated for", "plate", "Off the unit's plate or its data."
+    )
+    altitude: Entry | None = asked("altitude", "Altitude", "typed", "0 where it is not said.")
+    starts: Entry | None = asked("starts_per_hour", "Starts an hour", "measured", "As counted, or from the control.")
+
+
+def target_flow(target: Target, wheel: Wheel | None) -> Result:
+    """The flow that is wanted, m³/s, with its working, or what it waits for."""
+    if wheel is Wheel.PUMP:
+        return _typed("Water flow wanted", "water_flow", target.water_flow)
+    if target.airflow:
+        return _typed("Airflow wanted", "airflow", target.airflow)
+    for way in (_by_cooling, _by_heat, _by_changes):
+        found = way(target)
+        if found is not None:
+            return found
+    return waiting("Airflow wanted", "waits for a flow, tons and kind of cooling, heat and rise, or volume and changes")
+
+
+def per_cooling_of(target: Target) -> float | None:
+    """Air per cooling that is wanted, m³/s to a W: typed, or by the kind of cooling."""
+    if target.per_cooling:
+        return target.per_cooling.si
+    if target.system is None:
+        return None
+    return float(find_row("air_per_cooling", system=str(target.system))["cfm_per_ton"]) * CFM_PER_TON_SI
+
+
+def air_factor(target: Target, temperature_c: float = MIDDLE_C) -> float:
+    """Sensible heat that air carries at the place's altitude, W/(m³/s · K)."""
+    return float(air_heat_per_flow(temperature_c, standard_pressure_pa(target.altitude.si if target.altitude else 0.0)))
+
+
+def _typed(label: str, quantity: str, entry: Entry | None) -> Result:
+    if entry is None:
+        return waiting(label, "waits for a flow")
+    return result(
+        label, quantity, entry.si, "as typed", (given("q", "flow", quantity, entry.si, "typed"),), "The design."
+    )
+
+
+def _by_cooling(target: Target) -> Result | None:
+    per = per_cooling_of(target)
+    if target.cooling is None or per is None:
+        return None
+    basis: Basis = "typed" if target.per_cooling else "assumed"
+    origin = "typed" if target.per_cooling else f"{target.system}, table air_per_cooling"
+    ingredients = (
+        given("Q", "cooling capacity", "cooling_capacity", target.cooling.si, "plate"),
+        given("q/Q", "air per cooling", "flow_per_cooling", per, basis, origin),
+    )
+    flow = target.cooling.si * per
+    return result("Airflow wanted", "airflow", flow, "q = Q × (q/Q)", ingredients, "Common practice, no source.", (
+        "Schools: 400 cfm a ton ordinarily, 350 where it is humid, 450 where it is dry or for a heat pump, 250 in small ducts.",
+    ))  # fmt: skip
+
+
+def _by_heat(target: Target) -> Result | None:
+    if target.heat is None or target.rise is None or target.rise.si <= 0:
+        return None
+    middle = (target.rise.si + (target.rise.low if target.rise.low is not None else target.rise.si)) / 2
+    factor = air_factor(target)
+    ingredients = (
+        given("Q", "heat output", "heat_input", target.heat.si, "plate"),
+        given("ΔT", "middle of the rise allowed", "temperature_difference", middle, "plate"),
+        given("c", "heat per flow and kelvin, at altitude", "count", factor, "worked out"),
+    )
+    source = "Energy balance; ASHRAE Handbook, Fundamentals, sensible heat factor."
+    return result(
+        "Airflow wanted", "airflow", target.heat.si / (factor * middle), "q = Q ÷ (c ΔT)", ingredients, source
+    )
+
+
+def _by_changes(target: Target) -> Result | None:
+    if target.volume is None or target.changes is None or target.changes.si <= 0:
+        return None
+    ingredients = (
+        given("V", "volume", "volume", target.volume.si, "typed"),
+        given("N", "air changes an hour", "air_changes", target.changes.si, "typed"),
+    )
+    flow: Estimate | float = target.volume.si * target.changes.si / SECONDS_PER_HOUR
+    return result("Airflow wanted", "airflow", flow, "q = V N ÷ 3600", ingredients, "Definition of air changes.")

@@ -1,0 +1,81 @@
+"""The plate typed as one line: any order, any case, nothing lost."""
+
+from __future__ import annotations
+
+import itertools
+
+import pytest
+
+from modest_rotor.core.entry import read_entry
+from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.plate_line import read_line
+from modest_rotor.core.stations.sheet import quantity_of
+
+WHOLE = "3/4 HP 208-230V 4.8A 1075RPM 60HZ 1PH 10uF 370VAC SF1.0 FR48Y INS B"
+EXPECTED = {
+    "rated_power": "3/4 hp", "rated_voltage": "208-230 V", "rated_current": "4.8 A", "rated_speed": "1075 rpm",
+    "frequency": "60 Hz", "phases": 1, "run_capacitance": "10 µF", "capacitor_voltage": "370 V", "service_factor": "1.0",
+    "frame": "48Y", "insulation": "B",
+}  # fmt: skip
+
+
+def test_a_whole_plate() -> None:
+    assert read_line(WHOLE).values == EXPECTED
+    assert all(piece.taken_for for piece in read_line(WHOLE).pieces)
+
+
+def test_any_case_and_any_order() -> None:
+    assert read_line(WHOLE.lower()).values == EXPECTED
+    parts = ["3/4 HP", "208-230V", "4.8A", "1075RPM", "60HZ", "1PH", "10uF 370VAC", "SF1.0", "FR48Y", "INS B"]
+    for turn in range(len(parts)):
+        assert read_line(" ".join(parts[turn:] + parts[:turn])).values == EXPECTED
+    for first, second in itertools.permutations(range(4), 2):
+        shuffled = [parts[first], *parts[4:], parts[second], *(parts[i] for i in range(4) if i not in (first, second))]
+        assert read_line("  ".join(shuffled)).values == EXPECTED
+
+
+def test_what_is_not_recognised_stays_marked() -> None:
+    pieces = read_line("1/2 HP HARBOUR PAINT 230V").pieces
+    assert [(piece.text, piece.taken_for is None) for piece in pieces] == [
+        ("1/2 HP", False), ("HARBOUR PAINT", True), ("230V", False),
+    ]  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    ("line", "expected"),
+    [
+        ("230/460 V 28/14 A", {"rated_voltage": "230 V", "second_voltage": "460 V", "rated_current": "28 A", "second_current": "14 A"}),
+        ("115/208-230V", {"rated_voltage": "115 V", "second_voltage": "208-230 V"}),
+        ("208-230V 5.0-4.6A", {"rated_voltage": "208-230 V", "rated_current": "4.6 A"}),
+        ("35+5 MFD 440VAC", {"run_capacitance": "5 µF", "capacitor_voltage": "440 V", "shared_capacitor": "yes"}),
+        ("HZ 50 PH 3 0.75 KW", {"frequency": "50 Hz", "phases": 3, "rated_power": "0.75 kW"}),
+        ("1-1/2 hp sfa 6.1 fla 5.3", {"rated_power": "1-1/2 hp", "service_factor_current": "6.1 A", "rated_current": "5.3 A"}),
+        ("KVA CODE K NEMA NOM EFF 82.5 PF .62", {"code_letter": "K", "nominal_efficiency": "82.5 %", "power_factor": ".62"}),
+        ("TEAO AMB 60C AIR OVER CWLE", {"enclosure": "TEAO", "ambient": "60 °C", "duty": "air over", "rotation": "clockwise", "rotation_seen_from": "lead end"}),
+        ("thermally protected auto", {"protection": "automatic reset"}),
+        ("manual reset IP55 S1 rev", {"protection": "manual reset", "enclosure": "IP55", "duty": "s1", "rotation": "reversible"}),
+    ],
+)  # fmt: skip
+def test_abbreviations(line: str, expected: dict[str, object]) -> None:
+    assert read_line(line).values == expected
+
+
+def test_every_value_is_one_its_field_takes() -> None:
+    plate = Plate.model_validate(read_line(WHOLE).values)
+    assert plate.rated_power == read_entry("rated_power", "3/4 hp")
+    for name, value in EXPECTED.items():
+        quantity = quantity_of(Plate, name)
+        if quantity:
+            read_entry(quantity, str(value))
+
+
+def test_a_value_that_cannot_be_is_refused_in_place_and_the_rest_kept() -> None:
+    read = read_line("99999 HP 230V")
+    assert read.values == {"rated_voltage": "230 V"}
+    refused = read.pieces[0]
+    assert refused.refused and "99999 hp" in refused.refused
+
+
+def test_nothing_gives_nothing() -> None:
+    assert read_line("").pieces == ()
+    assert read_line(" , ; ").pieces == ()
