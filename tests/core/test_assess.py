@@ -31,6 +31,7 @@ def test_a_name_alone_gives_a_rail_that_says_what_it_waits_for() -> None:
         "call",
         "plate",
         "readings",
+        "findings",
         "duty",
         "options",
     }

@@ -14,15 +14,24 @@ from modest_rotor.core.options.found_machine import find_machine
 from modest_rotor.core.options.needles import NeedleTable, needle_table
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.rail import draw_rail, tell_on_board
-from modest_rotor.core.rules.book import judge
+from modest_rotor.core.rules.book import judge, ways_of
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.stations.charts import (
+    amps_chart,
+    amps_chart_state,
+    blower_table,
+    blower_table_state,
+    readable,
+)
 from modest_rotor.core.stations.duty import assess_duty
+from modest_rotor.core.stations.flow_ways import FlowContext
 from modest_rotor.core.stations.identity import identify
 from modest_rotor.core.stations.motor_fit import MotorFit, fit_key, fit_plate_and_readings
 from modest_rotor.core.stations.plate_answer import assess_plate, plate_facts
 from modest_rotor.core.stations.plate_expected import expected_results
 from modest_rotor.core.stations.set_answer import answer_set
-from modest_rotor.core.stations.set_facts import THIS_MOTOR, motor_of, set_facts
+from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of, set_facts
+from modest_rotor.core.stations.target import target_flow
 
 
 def fit_job(job: Job) -> MotorFit:
@@ -47,20 +56,24 @@ def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
         valid job: contradictions come back as findings.
     """
     case = build_case(job, fit)
-    earlier = (None, *case.sets)
-    sets = tuple(answer_set(facts, earlier[i], case.plate, case.wheel) for i, facts in enumerate(case.sets))
+    sets = case.answers
     findings = judge(case)
-    steps = next_steps(case)
+    ways = ways_of(case)
+    steps = next_steps(case, findings, ways)
     return Assessment(
         program_version=__version__,
         currency=job.currency,
         plate=assess_plate(job.document.plate, case.plate, expected_results(case.fit)),
         identity=identify(job.document.identification, job.document.leads),
         sets=sets,
+        wanted_flow=case.wanted,
+        amps_chart=amps_chart_state(job.document.charts),
+        blower_table=blower_table_state(job.document.charts),
         duty=case.year.answer,
         options=case.options,
         balance=draw_balance(case, sets),
         findings=findings,
+        ways=ways,
         rail=draw_rail(case, findings),
         next=steps,
         board=tell_on_board(case, findings, steps),
@@ -86,7 +99,34 @@ def build_case(job: Job, fit: MotorFit | None = None) -> Case:
     found = find_machine(wheel, plate, motor, sets, document.duty.fixed_part(wheel), document.call.is_dead, fit)
     year = _year(job)
     options = compare(found, year)
-    return Case(job=job, plate=plate, motor=motor, fit=fit, sets=sets, found=found, year=year, options=options)
+    wanted, context, earlier = target_flow(document.target, wheel), flow_context(job, sets), (None, *sets)
+    answers = tuple(answer_set(facts, earlier[i], plate, context, fit, wanted) for i, facts in enumerate(sets))
+    return Case(
+        job=job,
+        plate=plate,
+        motor=motor,
+        fit=fit,
+        sets=sets,
+        found=found,
+        year=year,
+        options=options,
+        wanted=wanted,
+        answers=answers,
+    )
+
+
+def flow_context(job: Job, sets: tuple[SetFacts, ...]) -> FlowContext:
+    """What all sets share of the flow: charts that can be read, the place, and the first set whose flow was measured."""
+    document = job.document
+    return FlowContext(
+        wheel=job.machine.wheel,
+        charts=document.charts,
+        amps=readable(amps_chart, document.charts) if document.charts.amps_chart else None,
+        table=readable(blower_table, document.charts) if document.charts.blower_table else None,
+        target=document.target,
+        known=next((facts for facts in sets if facts.flow and facts.flow.value > 0), None),
+        accuracies=document.meters.accuracies,
+    )
 
 
 def _for_this(job: Job, fit: MotorFit) -> MotorFit:

@@ -9,10 +9,13 @@ from pydantic import Field
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
+from modest_rotor.core.stations.charts import ChartState
 from modest_rotor.core.stations.duty import DutyAnswer
+from modest_rotor.core.stations.findings import Mark, MarkState
 from modest_rotor.core.stations.identity import Identity
 from modest_rotor.core.stations.plate_answer import PlateAnswer
 from modest_rotor.core.stations.set_answer import SetAnswer
+from modest_rotor.core.working import Result
 
 
 class Severity(StrEnum):
@@ -23,16 +26,77 @@ class Severity(StrEnum):
     STOP = "stop"
 
 
-class Finding(Frozen):
-    """One judgement of a rule: what was found, what it rests on, what to do next."""
+class Proof(Frozen):
+    """The test that would prove or clear a finding: caution first, both outcomes said before it is done."""
+
+    caution: str
+    how: str
+    proves: str
+    clears: str
+    path: str | None = Field(default=None, description="the field that its result is typed into")
+
+
+class RuleFacts(Frozen):
+    """A rule as the page of rules shows it."""
 
     rule: str
+    severity: Severity
+    station: Station
+    watches: str
+    threshold: str
+    source: str
+    repair: bool
+
+
+class Finding(Frozen):
+    """One judgement of a rule: what was found, what it rests on, what to do next, and what would prove it."""
+
+    rule: str
+    key: str = Field(description="the rule and the set it concerns: what a mark refers to")
     severity: Severity
     station: Station
     sentence: Phrase
     action: str
     source: str
     standing: bool = Field(default=False, description="stands on every job, so it says nothing of this one")
+    evidence: tuple[Phrase, ...] = ()
+    test: Proof | None = None
+    repair: bool = Field(default=False, description="to be put right before any replacement is thought of")
+    marks: tuple[Mark, ...] = Field(default=(), description="what the technician said of it, the newest last")
+
+    @property
+    def is_open(self) -> bool:
+        """Whether it still calls for something: neither cleared nor fixed."""
+        return not self.marks or self.marks[-1].state in (MarkState.CONFIRMED, MarkState.NOT_NOW)
+
+
+class StepState(StrEnum):
+    """How far a step of a way has come."""
+
+    GOOD = "good"
+    FAULT = "the fault"
+    NEXT = "next"
+    LATER = "later"
+
+
+class CheckStep(Frozen):
+    """One thing to look at: its caution first, what it would mean, and what was found."""
+
+    path: str | None
+    question: str
+    caution: str
+    state: StepState
+    told: Phrase = ()
+    if_not: str | None = None
+
+
+class Way(Frozen):
+    """A chain of checks, each of which decides the next; with the verdict once it is reached."""
+
+    title: str
+    steps: tuple[CheckStep, ...]
+    verdict: Phrase | None = None
+    action: str | None = None
 
 
 class BalanceCurve(Frozen):
@@ -121,10 +185,14 @@ class Assessment(Frozen):
     plate: PlateAnswer
     identity: tuple[Identity, ...]
     sets: tuple[SetAnswer, ...]
+    wanted_flow: Result
+    amps_chart: ChartState | None
+    blower_table: ChartState | None
     duty: DutyAnswer
     options: OptionsAnswer
     balance: Balance
     findings: tuple[Finding, ...]
+    ways: tuple[Way, ...]
     rail: tuple[RailEntry, ...]
     next: tuple[Next, ...]
     board: BoardLine

@@ -12,6 +12,7 @@ from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.call import Call
 from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.duty import Duty
+from modest_rotor.core.stations.findings import Checks, Mark
 from modest_rotor.core.stations.identification import CallTap, Identification, Lead
 from modest_rotor.core.stations.meters import Meters
 from modest_rotor.core.stations.options import OptionCosts
@@ -22,7 +23,7 @@ from modest_rotor.core.stations.target import Target
 
 FORMAT_NAME: Literal["modest-rotor job"] = "modest-rotor job"
 FORMAT_VERSION: Literal[1] = 1
-MOST_SETS, MOST_LEADS = 60, 16
+MOST_SETS, MOST_LEADS, MOST_MARKS = 60, 16, 500
 
 
 class Station(StrEnum):
@@ -68,12 +69,14 @@ class JobDocument(Sheet):
     charts: Charts = Charts()
     target: Target = Target()
     readings: tuple[ReadingSet, ...] = Field(default=(), max_length=MOST_SETS)
+    checks: Checks = Checks()
+    marks: tuple[Mark, ...] = Field(default=(), max_length=MOST_MARKS)
     duty: Duty = Duty()
     options: OptionCosts = OptionCosts()
 
     @model_validator(mode="after")
     def _items_are_distinct(self) -> JobDocument:
-        for items in (self.readings, self.duty.steps, self.leads, self.call_taps):
+        for items in (self.readings, self.duty.steps, self.leads, self.call_taps, self.marks):
             names = [item.id for item in items]
             if len(names) != len(set(names)):
                 raise ValueError("two items of one list have the same id")

@@ -9,9 +9,8 @@ from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Figure, Phrase, as_typed, figure
 from modest_rotor.core.rules.case import Case
 
-BUILT = (Station.CALL, Station.PLATE, Station.READINGS, Station.DUTY, Station.OPTIONS)
+BUILT = (Station.CALL, Station.PLATE, Station.READINGS, Station.FINDINGS, Station.DUTY, Station.OPTIONS)
 NOT_YET: dict[Station, str] = {
-    Station.FINDINGS: "not in this version yet",
     Station.DECISION: "not in this version yet",
     Station.SETUP: "not in this version yet",
     Station.PROOF: "not in this version yet",
@@ -31,7 +30,10 @@ def draw_rail(case: Case, findings: tuple[Finding, ...]) -> tuple[RailEntry, ...
     }
     entries = []
     for station in Station:
-        told, waits = tellers[station](case) if station in tellers else ((NOT_YET[station],), True)
+        if station is Station.FINDINGS:
+            told, waits = _findings(findings, bool(case.sets) or case.job.document.call.is_dead)
+        else:
+            told, waits = tellers[station](case) if station in tellers else ((NOT_YET[station],), True)
         entries.append(
             RailEntry(
                 station=station, built=station in BUILT, waits=waits, severity=_worst(station, findings), phrase=told
@@ -44,12 +46,12 @@ def tell_on_board(case: Case, findings: tuple[Finding, ...], steps: tuple[Next, 
     """The job in one line, what it waits for and where it stands."""
     # A stop that is known from the start (a protected duty) is told; the job itself goes on.
     first = steps[0] if steps else None
-    own = [finding for finding in findings if not finding.standing]
+    own = [finding for finding in findings if not finding.standing and finding.is_open]
     return BoardLine(
         sentence=_headline(case, own),
         waits_for=_as_wait(first.sentence) if first else "a decision",
         stands_at=first.station if first else Station.OPTIONS,
-        stopped=any(finding.severity is Severity.STOP for finding in findings),
+        stopped=any(finding.severity is Severity.STOP and finding.is_open for finding in findings),
     )
 
 
@@ -59,8 +61,25 @@ def _as_wait(sentence: Phrase) -> str:
 
 
 def _worst(station: Station, findings: tuple[Finding, ...]) -> Severity | None:
-    own = [finding for finding in findings if finding.station is station and not finding.standing]
+    own = [
+        finding
+        for finding in findings
+        if finding.is_open and not finding.standing and station in (finding.station, Station.FINDINGS)
+    ]
     return own[0].severity if own else None
+
+
+def _findings(findings: tuple[Finding, ...], looked: bool) -> tuple[Phrase, bool]:
+    """How many findings of each weight still call for something."""
+    own = {finding.key: finding for finding in findings if not finding.standing}
+    still = [finding for finding in own.values() if finding.is_open]
+    counts = [(sum(one.severity is severity for one in still), str(severity)) for severity in reversed(Severity)]
+    told = ", ".join(f"{count} {word}{'s' if count > 1 else ''}" for count, word in counts if count)
+    if told:
+        return (told,), False
+    if own:
+        return (f"all {len(own)} settled",), False
+    return (("nothing found",), False) if looked else (("waits for readings",), True)
 
 
 def _call(case: Case) -> tuple[Phrase, bool]:

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from modest_rotor.core.assessment import Finding, Severity
-from modest_rotor.core.rules import evidence, fit, protection, safety
+from modest_rotor.core.assessment import Finding, Severity, Way
+from modest_rotor.core.rules import air, capacitor, evidence, fit, load, protection, safety, supply, windings
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.rules.chain import short_of_air
+from modest_rotor.core.rules.dead import dead_way
 
 Rule = Callable[[Case], tuple[Finding, ...]]
 
@@ -20,7 +22,27 @@ RULES: tuple[Rule, ...] = (
     safety.drive_wiring,
     safety.heat_after_airflow,
     evidence.dead_motor,
+    windings.winding_to_ground,
+    windings.winding_fault,
+    supply.connection_does_not_match,
+    supply.high_leg,
+    load.amps_over_service_factor,
+    capacitor.capacitor_overvolted,
+    supply.volts_unbalanced,
     evidence.plate_denies_itself,
+    supply.connection_unsaid,
+    capacitor.capacitor_off_label,
+    capacitor.capacitor_under_load,
+    supply.two_oh_eight_on_230,
+    air.static_over_rating,
+    air.flow_per_ton,
+    air.rise_outside_plate,
+    load.blocked_air_cooks,
+    load.shell_too_hot,
+    load.regulator_turned_down,
+    load.overload_does_not_fit,
+    load.starts_too_often,
+    air.readings_contradict,
     evidence.above_synchronous,
     evidence.amps_over_plate,
     evidence.volts_off_plate,
@@ -31,12 +53,27 @@ RULES: tuple[Rule, ...] = (
     fit.machine_does_not_fit,
     fit.below_switch_speed,
     evidence.methods_disagree,
+    air.flow_under_target,
+    supply.amps_unbalanced,
+    load.far_under_load,
+    capacitor.capacitor_shared,
+    air.reading_withheld,
     evidence.assumed_no_lift,
 )
 
 
 def judge(case: Case) -> tuple[Finding, ...]:
-    """All findings of a case, stops first, otherwise in the book's order."""
-    findings = [finding for rule in RULES for finding in rule(case)]
+    """All findings of a case with what was said of each; open ones first, stops first among them, then the book's order."""
     weight = {Severity.STOP: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
-    return tuple(sorted(findings, key=lambda finding: weight[finding.severity]))
+    marks = case.job.document.marks
+    findings = [
+        finding.model_copy(update={"marks": tuple(mark for mark in marks if mark.finding == finding.key)})
+        for rule in RULES
+        for finding in rule(case)
+    ]
+    return tuple(sorted(findings, key=lambda finding: (not finding.is_open, weight[finding.severity])))
+
+
+def ways_of(case: Case) -> tuple[Way, ...]:
+    """The chains of checks that belong to a case."""
+    return tuple(way for way in (dead_way(case), short_of_air(case)) if way is not None)

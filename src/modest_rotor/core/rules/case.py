@@ -13,7 +13,9 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.motor_fit import MotorFit
+from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
+from modest_rotor.core.working import Result
 
 
 @dataclass(frozen=True)
@@ -28,6 +30,13 @@ class Case:
     found: FoundMachine | str
     year: Year
     options: OptionsAnswer
+    wanted: Result
+    answers: tuple[SetAnswer, ...]
+
+    @property
+    def answered(self) -> tuple[tuple[SetFacts, SetAnswer], ...]:
+        """Each set with its answer."""
+        return tuple(zip(self.sets, self.answers, strict=True))
 
     @property
     def machine(self) -> FoundMachine | None:

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 import math
 
-from modest_rotor.core.assessment import Finding, Severity
+from modest_rotor.core.assessment import Finding
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.job import Station
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.rules.found import found
 from modest_rotor.core.stations.set_answer import METHOD_LABELS
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -21,12 +21,11 @@ THREE_PHASE_FACTOR = math.sqrt(3)
 def above_synchronous(case: Case) -> tuple[Finding, ...]:
     """A speed above synchronous is kept, and asked about."""
     return tuple(
-        _finding(
+        found(
             "above_synchronous",
-            Severity.CAUTION,
-            _speed_sentence(case, facts),
+            _speed_sentence(facts),
             "Check hertz at the motor, tachometer marks, windmilling and the pole count.",
-            "Definition of slip.",
+            about=facts,
         )
         for facts in case.sets
         if facts.above_synchronous
@@ -37,9 +36,8 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
     """Line amps above the plate's, beyond the meter's band."""
     rated = case.job.document.plate.wired_current
     return tuple(
-        _finding(
+        found(
             "amps_over_plate",
-            Severity.CAUTION,
             (
                 f"Amps are over the plate in {facts.title}: ",
                 figure("current", facts.running.current, "measured"),
@@ -48,7 +46,7 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
                 ".",
             ),
             "The motor heats beyond its plate unless it has a service factor. Find the reason before leaving it so.",
-            "Plate; common practice.",
+            about=facts,
         )
         for facts in case.sets
         if rated
@@ -65,16 +63,15 @@ def volts_off_plate(case: Case) -> tuple[Finding, ...]:
         return ()
     low, high = (plate.low or plate.si) * (1 - VOLTS_TOLERANCE), plate.si * (1 + VOLTS_TOLERANCE)
     return tuple(
-        _finding(
+        found(
             "volts_off_plate",
-            Severity.CAUTION,
             (
                 f"Volts in {facts.title}, ",
                 figure("voltage", facts.running.voltage, "measured"),
                 ", are outside a tenth of the plate's.",
             ),
             "Check supply, connection and which voltage the motor is wired for.",
-            "NEMA MG 1, variation from rated voltage (from memory).",
+            about=facts,
         )
         for facts in case.sets
         if facts.on_full_tap and facts.running.voltage and not low <= facts.running.voltage.value <= high
@@ -84,12 +81,11 @@ def volts_off_plate(case: Case) -> tuple[Finding, ...]:
 def watts_over_volt_amperes(case: Case) -> tuple[Finding, ...]:
     """No load takes more watts than volts times amps."""
     return tuple(
-        _finding(
+        found(
             "watts_over_volt_amperes",
-            Severity.CAUTION,
             (f"In {facts.title} the watts read are more than volts × amps can carry.",),
             "Look again at the clamp (one conductor alone), the meter's range and the phases on the plate. All readings are kept.",
-            "Definition of apparent power.",
+            about=facts,
         )
         for facts in case.sets
         if _too_many_watts(case, facts)
@@ -112,20 +108,19 @@ def air_power_over_shaft_power(case: Case) -> tuple[Finding, ...]:
         " at the shaft.",
     )
     action = "Look again at flow, pressure and their units, at the plate, and at the watts. All readings are kept."
-    return (_finding("air_power_over_shaft_power", Severity.CAUTION, sentence, action, "Conservation of energy."),)
+    return (found("air_power_over_shaft_power", sentence, action, about=machine.reference),)
 
 
 def methods_disagree(case: Case) -> tuple[Finding, ...]:
     """Methods that should meet do not."""
     return tuple(
-        _finding(
+        found(
             "methods_disagree",
-            Severity.CAUTION,
             (
                 f"In {facts.title} the load {METHOD_LABELS[facts.chosen.method].lower()} does not agree with the load {' and '.join(METHOD_LABELS[other.method].lower() for other in facts.disagreeing)}.",
             ),
             "The band is opened. Likely culprits: another tap, a wrong figure read off the plate, a cold motor, a weak run capacitor (measure it).",
-            "Our own study of simulated motors.",
+            about=facts,
         )
         for facts in case.sets
         if facts.chosen and facts.disagreeing and not case.fit.readings_disagree
@@ -139,13 +134,10 @@ def plate_denies_itself(case: Case) -> tuple[Finding, ...]:
         case.motor if isinstance(case.motor, str) and not case.motor.startswith(("waits", "withheld")) else None,
     ]
     return tuple(
-        Finding(
-            rule="plate_denies_itself",
-            severity=Severity.CAUTION,
-            station=Station.PLATE,
+        found(
+            "plate_denies_itself",
             sentence=(refusal,),
             action="What was typed is kept. Look at the plate again.",
-            source="Definitions of slip and apparent power.",
         )
         for refusal in refusals
         if refusal
@@ -160,13 +152,10 @@ def assumed_no_lift(case: Case) -> tuple[Finding, ...]:
         "The pump's static lift is assumed to be none. With lift, slowing it saves far less, and below some speed it moves no water.",
     )
     return (
-        Finding(
-            rule="assumed_no_lift",
-            severity=Severity.CAUTION,
-            station=Station.DUTY,
+        found(
+            "assumed_no_lift",
             sentence=sentence,
             action="Type the static lift on Duty.",
-            source="Affinity laws hold on a system without static part only.",
         ),
     )
 
@@ -179,13 +168,10 @@ def dead_motor(case: Case) -> tuple[Finding, ...]:
         "The motor is dead: no running readings are needed. The yardstick is what its plate and the machine it drove give, with a wide band.",
     )
     return (
-        Finding(
-            rule="dead_motor",
-            severity=Severity.NOTE,
-            station=Station.CALL,
+        found(
+            "dead_motor",
             sentence=sentence,
             action="Go on with the plate, then Duty.",
-            source="Common practice.",
         ),
     )
 
@@ -199,7 +185,7 @@ def _too_many_watts(case: Case, facts: SetFacts) -> bool:
     return margin.value + margin.band < 0
 
 
-def _speed_sentence(case: Case, facts: SetFacts) -> Phrase:
+def _speed_sentence(facts: SetFacts) -> Phrase:
     assert facts.running.speed and facts.synchronous_rpm
     return (
         f"The speed in {facts.title}, ",
@@ -207,10 +193,4 @@ def _speed_sentence(case: Case, facts: SetFacts) -> Phrase:
         ", is above synchronous speed, ",
         figure("speed", facts.synchronous_rpm),
         ". It is kept; slip and load are withheld.",
-    )
-
-
-def _finding(rule: str, severity: Severity, sentence: Phrase, action: str, source: str) -> Finding:
-    return Finding(
-        rule=rule, severity=severity, station=Station.READINGS, sentence=sentence, action=action, source=source
     )

@@ -2,15 +2,14 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import Finding, Severity
+from modest_rotor.core.assessment import Finding
 from modest_rotor.core.identify.doubt import FARTHEST_MISFIT
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.job import Station
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.rules.found import found
 from modest_rotor.core.stations.motor_fit import is_below_switch
 
-STUDY = "Our own study of simulated motors, benchmarks/estimation.py."
 MOST_CULPRITS = 2
 
 
@@ -21,13 +20,10 @@ def plate_is_doubtful(case: Case) -> tuple[Finding, ...]:
         return ()
     told = _culprits(case) or "Power, volts, amps and speed are each possible; together they are not."
     return (
-        Finding(
-            rule="plate_is_doubtful",
-            severity=Severity.CAUTION,
-            station=Station.PLATE,
+        found(
+            "plate_is_doubtful",
             sentence=("Hardly any motor is made that would carry this plate.",),
             action=f"{told} Look at the plate again; what was typed is kept, and the bands are opened.",
-            source=STUDY,
         ),
     )
 
@@ -40,15 +36,12 @@ def readings_do_not_fit(case: Case) -> tuple[Finding, ...]:
         _culprits(case) or "A figure read off the plate, the tap, a meter's range, a cold motor, a weak run capacitor."
     )
     return (
-        Finding(
-            rule="readings_do_not_fit",
-            severity=Severity.CAUTION,
-            station=Station.READINGS,
+        found(
+            "readings_do_not_fit",
             sentence=(
                 "The motor of this plate shows readings like these at no load: one of them, or the motor, is not right.",
             ),
             action=f"Likeliest first: {told} All readings are kept, and the bands are opened.",
-            source=STUDY,
         ),
     )
 
@@ -56,17 +49,15 @@ def readings_do_not_fit(case: Case) -> tuple[Finding, ...]:
 def below_switch_speed(case: Case) -> tuple[Finding, ...]:
     """A motor with a start switch that turns too slowly for it to open."""
     return tuple(
-        Finding(
-            rule="below_switch_speed",
-            severity=Severity.CAUTION,
-            station=Station.READINGS,
+        found(
+            "below_switch_speed",
             sentence=(
                 f"The speed in {facts.title}, ",
                 figure("speed", facts.running.speed, "measured"),
                 ", is below three quarters of synchronous speed, where a start switch is still closed.",
             ),
             action="Stop it: a start winding left on burns out in seconds. Look for drag, low volts, a welded switch; or the motor is of another kind.",
-            source="Common practice, no source.",
+            about=facts,
         )
         for facts in case.sets
         if case.plate.kind is MotorKind.SINGLE_PHASE
@@ -81,10 +72,8 @@ def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
     Where flow × pressure alone is more than the motor gives, another rule says so already.
     """
     return tuple(
-        Finding(
-            rule="machine_does_not_fit",
-            severity=Severity.CAUTION,
-            station=Station.READINGS,
+        found(
+            "machine_does_not_fit",
             sentence=(
                 f"In {facts.title} flow and pressure ask for ",
                 figure("shaft_power", facts.machine_side),
@@ -93,7 +82,7 @@ def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
                 ".",
             ),
             action="Look for a fouled wheel, a static tap that misses part of the pressure, a slipping belt, or a kind of wheel other than typed.",
-            source=STUDY,
+            about=facts,
         )
         for facts in case.sets
         if facts.machine_side

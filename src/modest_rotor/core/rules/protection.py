@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import Finding, Severity
+from modest_rotor.core.assessment import Finding
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import flow_quantity
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
-
-PROTECTION = "Common practice; the code authority and the appliance's listing decide."
+from modest_rotor.core.rules.found import found
 
 
 def protected_duty(case: Case) -> tuple[Finding, ...]:
@@ -26,13 +25,11 @@ def protected_duty(case: Case) -> tuple[Finding, ...]:
     action = "Ask the code authority, and read the appliance's listing, before anything that could lower the flow."
     stations = (Station.CALL, Station.DUTY, Station.OPTIONS)
     return tuple(
-        Finding(
-            rule="protected_duty",
-            severity=Severity.STOP,
+        found(
+            "protected_duty",
+            sentence,
+            action,
             station=station,
-            sentence=sentence,
-            action=action,
-            source=PROTECTION,
         )
         for station in stations
     )
@@ -55,13 +52,10 @@ def found_below_minimum(case: Case) -> tuple[Finding, ...]:
     )
     action = "Report it before going on. Options are worked at the documented least, not at the flow found."
     return (
-        Finding(
-            rule="found_below_minimum",
-            severity=Severity.STOP,
-            station=Station.READINGS,
-            sentence=sentence,
-            action=action,
-            source=PROTECTION,
+        found(
+            "found_below_minimum",
+            sentence,
+            action,
         ),
     )
 
@@ -73,13 +67,10 @@ def protection_unanswered(case: Case) -> tuple[Finding, ...]:
     sentence: Phrase = ("Nobody has said yet whether this is a protected duty.",)
     action = "Answer it on Call before any lower flow is set."
     return (
-        Finding(
-            rule="protection_unanswered",
-            severity=Severity.CAUTION,
-            station=Station.OPTIONS,
-            sentence=sentence,
-            action=action,
-            source=PROTECTION,
+        found(
+            "protection_unanswered",
+            sentence,
+            action,
         ),
     )
 

@@ -2,11 +2,9 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import Finding, Severity
-from modest_rotor.core.job import Station
+from modest_rotor.core.assessment import Finding
 from modest_rotor.core.rules.case import Case
-
-SAFE_WORK = "Common practice; local code, the maker's instructions and licensed practice come before this page."
+from modest_rotor.core.rules.found import found
 
 
 def isolate_before_plate(case: Case) -> tuple[Finding, ...]:
@@ -21,7 +19,7 @@ def isolate_before_plate(case: Case) -> tuple[Finding, ...]:
     action = (
         "Before reaching for the plate or the capacitor." + capacitor + " At height: guard against falls and weather."
     )
-    return (_caution("isolate_before_plate", Station.PLATE, sentence, action),)
+    return (found("isolate_before_plate", (sentence,), action, standing=True),)
 
 
 def live_readings(case: Case) -> tuple[Finding, ...]:
@@ -29,7 +27,7 @@ def live_readings(case: Case) -> tuple[Finding, ...]:
     if case.job.document.call.is_dead:
         sentence = "A dead motor may have lost only one of its supplies, and can start by itself when its thermal switch cools."
         action = "Isolate, lock out, prove dead. No running readings are needed; this station can stay empty."
-        return (_caution("dead_motor_restart", Station.READINGS, sentence, action),)
+        return (found("dead_motor_restart", (sentence,), action, standing=True),)
     sentence = "Live measurements only by people qualified for them, with the right meter category and gloves. Hands, sleeves and cords clear of the wheel."
     taps = (
         ""
@@ -40,7 +38,7 @@ def live_readings(case: Case) -> tuple[Finding, ...]:
         "Prove the meter before and after. Volts on one conductor to ground are not the motor's volts on a high-leg system."
         + taps
     )
-    return (_caution("live_readings", Station.READINGS, sentence, action),)
+    return (found("live_readings", (sentence,), action, standing=True),)
 
 
 def electronic_wiring(case: Case) -> tuple[Finding, ...]:
@@ -52,7 +50,7 @@ def electronic_wiring(case: Case) -> tuple[Finding, ...]:
         " destroys it; line volts never go on a 24 V tap; its capacitors stay charged for minutes after power is off; a magnet rotor that windmills makes voltage."
     )
     action = "Secure the wheel. Set the link for the volts measured. Wait the marked time and measure before opening. Local code and the equipment's listing decide whether another kind may be fitted at all."
-    return (_caution("electronic_wiring", Station.OPTIONS, sentence, action),)
+    return (found("electronic_wiring", (sentence,), action, standing=True),)
 
 
 def drive_wiring(case: Case) -> tuple[Finding, ...]:
@@ -67,7 +65,7 @@ def drive_wiring(case: Case) -> tuple[Finding, ...]:
         "Wait the marked time and measure the link before opening. Ask the maker whether the motor's insulation and its own"
         " fan suit a drive, and set a least frequency."
     )
-    return (_caution("drive_wiring", Station.OPTIONS, sentence, action),)
+    return (found("drive_wiring", (sentence,), action, standing=True),)
 
 
 def heat_after_airflow(case: Case) -> tuple[Finding, ...]:
@@ -76,19 +74,5 @@ def heat_after_airflow(case: Case) -> tuple[Finding, ...]:
         return ()
     sentence = "After any change of airflow: check limits and temperature rise of gas or electric heat, and coils for frost or water carry-over."
     return (
-        _caution(
-            "heat_after_airflow", Station.OPTIONS, sentence, "Before leaving; by those licensed for the appliance."
-        ),
-    )
-
-
-def _caution(rule: str, station: Station, sentence: str, action: str) -> Finding:
-    return Finding(
-        rule=rule,
-        severity=Severity.CAUTION,
-        station=station,
-        sentence=(sentence,),
-        action=action,
-        source=SAFE_WORK,
-        standing=True,
+        found("heat_after_airflow", (sentence,), "Before leaving; by those licensed for the appliance.", standing=True),
     )

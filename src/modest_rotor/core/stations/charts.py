@@ -4,8 +4,9 @@ from __future__ import annotations
 
 import itertools
 import re
+from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, TypeVar
 
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.identify.chart import LEAST, AmpsChart, BlowerTable, Column
@@ -49,20 +50,20 @@ class Grid:
     rows: tuple[tuple[float, tuple[float | None, ...]], ...]
 
 
-class ChartState(Frozen):
-    """What a chart came to: what is wrong with it, or what is to be asked of it, and its lines for drawing (SI)."""
-
-    refused: str | None = None
-    questions: tuple[str, ...] = ()
-    columns: tuple[ChartLine, ...] = ()
-
-
 class ChartLine(Frozen):
     """One column, for drawing."""
 
     name: str
     across: tuple[float, ...]
     up: tuple[float, ...]
+
+
+class ChartState(Frozen):
+    """What a chart came to: what is wrong with it, or what is to be asked of it, and its lines for drawing (SI)."""
+
+    refused: str | None = None
+    questions: tuple[str, ...] = ()
+    columns: tuple[ChartLine, ...] = ()
 
 
 def read_grid(text: str) -> Grid:
@@ -163,7 +164,18 @@ def blower_table_state(charts: Charts) -> ChartState | None:
     return ChartState(questions=tuple(questions), columns=lines)
 
 
-def _splitter(text: str):  # type: ignore[no-untyped-def]
+Chart = TypeVar("Chart")
+
+
+def readable(read: Callable[[Charts], Chart], charts: Charts) -> Chart | None:
+    """A chart as ``read`` reads it, or nothing where it cannot be read, which its own state tells."""
+    try:
+        return read(charts)
+    except Refusal:
+        return None
+
+
+def _splitter(text: str) -> Callable[[str], list[str]]:
     mark = next((mark for mark in ("\t", ";", ",") if mark in text), None)
     if mark is None:
         return lambda line: re.split(r"\s+", line.strip())

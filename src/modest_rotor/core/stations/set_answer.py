@@ -10,6 +10,9 @@ from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.induction import slip
 from modest_rotor.core.stations.flow_estimate import flow_by_power
+from modest_rotor.core.stations.flow_together import FlowsAnswer, flows_answer
+from modest_rotor.core.stations.flow_ways import FlowContext, flow_ways
+from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
@@ -77,12 +80,21 @@ class SetAnswer(Frozen):
     pressure: Result
     flow: Figure | None
     flow_by_power: Result
+    flows: FlowsAnswer
+    withheld: tuple[Phrase, ...]
     questions: tuple[Phrase, ...]
     changes: tuple[Change, ...]
 
 
-def answer_set(facts: SetFacts, before: SetFacts | None, plate: PlateFacts, wheel: Wheel | None) -> SetAnswer:
-    """The set's answer for the reader, with what changed since the set before it."""
+def answer_set(
+    facts: SetFacts, before: SetFacts | None, plate: PlateFacts, context: FlowContext, fit: MotorFit, wanted: Result
+) -> SetAnswer:
+    """The set's answer for the reader, with what changed since the set before it.
+
+    :param context: what all sets share of the flow. :param wanted: the flow that is wanted.
+    """
+    wheel = context.wheel
+    by_power = flow_by_power(facts, wheel)
     return SetAnswer(
         id=facts.id,
         number=facts.number,
@@ -94,7 +106,9 @@ def answer_set(facts: SetFacts, before: SetFacts | None, plate: PlateFacts, whee
         shaft_power=_shaft_power(facts),
         pressure=_pressure(facts, wheel),
         flow=figure("water_flow" if wheel is Wheel.PUMP else "airflow", facts.flow, "measured") if facts.flow else None,
-        flow_by_power=flow_by_power(facts, wheel),
+        flow_by_power=by_power,
+        flows=flows_answer(facts, flow_ways(facts, context, by_power), context, fit, wanted),
+        withheld=tuple((f"{one.field.replace('_', ' ')}: {one.reason}",) for one in facts.withheld),
         questions=_questions(facts, plate),
         changes=changes(before, facts, wheel) if before else (),
     )

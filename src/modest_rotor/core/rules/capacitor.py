@@ -1,0 +1,140 @@
+"""The run capacitor: against its label, under load, its volts, and what it shares."""
+
+from __future__ import annotations
+
+from math import hypot, pi
+
+from modest_rotor.core.assessment import Finding
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.estimate import COVERAGE_95, Estimate, propagate
+from modest_rotor.core.identify.meters import read_by_meter
+from modest_rotor.core.phrase import Phrase, as_typed, figure
+from modest_rotor.core.rules.case import Case
+from modest_rotor.core.rules.found import found
+from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.set_facts import SetFacts
+
+UNPRINTED_TOLERANCE = 0.06
+"""Tolerance of a run capacitor that prints none. Common practice, no source."""
+OVERVOLTS = 1.10
+"""Highest volts across a capacitor over its rating, IEC 60252-1 (from memory)."""
+REPLACE_FIRST = "Repair first: replace the capacitor, same µF, same volts or more, before the motor is judged."
+
+
+def tolerance_of(plate: Plate) -> float:
+    """The tolerance of the run capacitor, a fraction: as printed, or what is common."""
+    return plate.capacitor_tolerance.si if plate.capacitor_tolerance else UNPRINTED_TOLERANCE
+
+
+def capacitance_under_load(amps: Estimate, volts: Estimate, hertz: float) -> Estimate:
+    """Capacitance from the amps through a capacitor and the volts across it, C = I ÷ (2π f V), F.
+
+    :param amps: through the capacitor, A: the lead between it and the motor. :param volts: across its own terminals, V.
+    :param hertz: f, Hz.
+
+    Validity: sinusoidal; a loss resistance makes it read 0.1 % low. Source: definition of capacitive reactance. In µF and V
+    the factor is 2,653 at 60 Hz and 3,183 at 50 Hz.
+    """
+    (found,) = propagate(lambda i, v: i / (2 * pi * hertz * v), amps, volts)
+    return found
+
+
+def capacitor_off_label(case: Case) -> tuple[Finding, ...]:
+    """Microfarads out of circuit outside the label's tolerance."""
+    plate = case.job.document.plate
+    label = plate.run_capacitance
+    if label is None:
+        return ()
+    share = tolerance_of(plate)
+    read: list[tuple[SetFacts | None, Entry]] = [
+        (facts, facts.reading.capacitance) for facts in case.sets if facts.reading.capacitance
+    ]
+    if case.job.document.checks.capacitance:
+        read.append((None, case.job.document.checks.capacitance))
+    return tuple(
+        found("capacitor_off_label", _off_label(facts, entry, label, share), REPLACE_FIRST, about=facts)
+        for facts, entry in read
+        if abs(entry.si / label.si - 1) > share
+    )
+
+
+def _off_label(facts: SetFacts | None, entry: Entry, label: Entry, share: float) -> Phrase:
+    estimate = read_by_meter(entry, "capacitance", "capacitor")
+    weak = entry.si < label.si
+    bound = (1 - share if weak else 1 + share) * label.si
+    doubtful = abs(estimate.value - bound) < estimate.band
+    where = f" in {facts.title}" if facts else ""
+    word = "weak" if weak else "over its label"
+    return (
+        f"The run capacitor{where} is {'probably ' if doubtful else ''}{word}: ",
+        figure("capacitance", estimate, "measured"),
+        ", label ",
+        as_typed("capacitance", label, "plate"),
+        f" ± {100 * share:.0f} %.",
+    )
+
+
+def capacitor_under_load(case: Case) -> tuple[Finding, ...]:
+    """Microfarads worked from amps and volts while running, outside the label's tolerance."""
+    plate = case.job.document.plate
+    label, hertz = plate.run_capacitance, case.plate.frequency_hz
+    if label is None or hertz is None:
+        return ()
+    return tuple(
+        finding for facts in case.sets if (finding := _judged_under_load(facts, label, hertz, tolerance_of(plate)))
+    )
+
+
+def _judged_under_load(facts: SetFacts, label: Entry, hertz: float, share: float) -> Finding | None:
+    amps, volts = facts.reading.start_current, facts.reading.run_capacitor_volts
+    if amps is None or volts is None or volts.si <= 0 or amps.si <= 0:
+        return None
+    value = capacitance_under_load(
+        read_by_meter(amps, "current", "start winding"), read_by_meter(volts, "capacitor_voltage", "capacitor"), hertz
+    )
+    allowed = hypot(share * label.si, COVERAGE_95 * value.standard)
+    if abs(value.value - label.si) <= allowed:
+        return None
+    sentence: Phrase = (
+        f"Running in {facts.title} the capacitor works as ",
+        figure("capacitance", value, "estimated"),
+        ", label ",
+        as_typed("capacitance", label, "plate"),
+        ".",
+    )
+    return found("capacitor_under_load", sentence, REPLACE_FIRST, about=facts, evidence=(
+        ("start-winding amps ", as_typed("current", amps, "measured")),
+        ("volts across it ", as_typed("capacitor_voltage", volts, "measured")),
+    ))  # fmt: skip
+
+
+def capacitor_overvolted(case: Case) -> tuple[Finding, ...]:
+    """More volts across the capacitor than it is made for."""
+    rating = case.job.document.plate.capacitor_voltage
+    if rating is None:
+        return ()
+    return tuple(
+        found(
+            "capacitor_overvolted",
+            (
+                f"In {facts.title} the capacitor stands at ",
+                as_typed("capacitor_voltage", volts, "measured"),
+                ", more than its ",
+                as_typed("capacitor_voltage", rating, "plate"),
+                " bear.",
+            ),
+            "Fit one of higher volts and the same µF; it stands highest at light load.",
+            about=facts,
+        )
+        for facts in case.sets
+        if (volts := facts.reading.run_capacitor_volts)
+        and volts.si - read_by_meter(volts, "capacitor_voltage", "capacitor").band > OVERVOLTS * rating.si
+    )
+
+
+def capacitor_shared(case: Case) -> tuple[Finding, ...]:
+    """A capacitor whose other section runs the compressor."""
+    if case.job.document.plate.shared_capacitor != "yes":
+        return ()
+    sentence = "The run capacitor is shared with a compressor: whatever becomes of this motor, that section stays."
+    return (found("capacitor_shared", (sentence,), "An electronic motor needs no capacitor; cap its lead and leave the compressor's section connected."),)  # fmt: skip

@@ -1,0 +1,116 @@
+"""The chain that practitioners follow when air is short: open the duct at the unit, read the amps, and go on from there."""
+
+from __future__ import annotations
+
+from modest_rotor.core.assessment import CheckStep, StepState, Way
+from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.rules.capacitor import tolerance_of
+from modest_rotor.core.rules.case import Case
+from modest_rotor.core.rules.evidence import VOLTS_TOLERANCE
+from modest_rotor.core.stations.readings import DuctState
+from modest_rotor.core.stations.set_facts import SetFacts
+
+TITLE = "Air under what is wanted"
+OPEN_DUCT = (DuctState.DUCT_OFF, DuctState.PANEL_OPEN)
+HANDS = "Stop the wheel, open the duct, keep hands and sleeves clear, then run it."
+LIVE = "Live work: only by those qualified."
+
+
+def short_of_air(case: Case) -> Way | None:
+    """The chain as far as it was gone, where the flow is under what is wanted on a blower; else nothing.
+
+    On a forward-curved wheel on an induction motor amps climb with air, so amps that climb when the duct is opened say that
+    the duct held the air back. On other wheels they need not, and the cause ladder is the way. Source: common practice; the
+    direction from the solved machine.
+    """
+    if case.wheel is not Wheel.FORWARD_CURVED or case.plate.is_electronic:
+        return None
+    closed = next((facts for facts in case.sets if facts.reading.duct not in OPEN_DUCT and facts.running.current), None)
+    if closed is None or not any(finding for finding in _under(case, closed)):
+        return None
+    opened = next((facts for facts in case.sets if facts.reading.duct in OPEN_DUCT and facts.running.current), None)
+    climbs = _climbs(closed, opened) if opened else None
+    steps = [_opening(closed, opened, climbs)]
+    if climbs is True:
+        verdict: Phrase = ("The amps climbed: the duct is too small, closed or blocked.",)
+        return Way(title=TITLE, steps=tuple(steps), verdict=verdict, action="Seal it again first; then look for closed outlets, a loaded filter or coil, a crushed duct.")  # fmt: skip
+    return _motor_side(case, closed, steps, climbs is False)
+
+
+def _under(case: Case, closed: SetFacts) -> tuple[bool, ...]:
+    wanted = case.wanted.figure
+    answer = next((answer for facts, answer in case.answered if facts is closed), None)
+    flow = answer.flows.together.figure if answer else None
+    return (True,) if wanted and flow and flow.value + (flow.band or 0.0) < wanted.value else ()
+
+
+def _climbs(closed: SetFacts, opened: SetFacts) -> bool:
+    assert closed.running.current and opened.running.current
+    change = opened.running.current - closed.running.current
+    return change.value > change.band
+
+
+def _opening(closed: SetFacts, opened: SetFacts | None, climbs: bool | None) -> CheckStep:
+    told: Phrase = ()
+    if opened and opened.running.current and closed.running.current:
+        told = ("amps ", figure("current", closed.running.current, "measured"), " → ", figure("current", opened.running.current, "measured"))  # fmt: skip
+    states = {None: StepState.NEXT, True: StepState.FAULT, False: StepState.GOOD}
+    return CheckStep(
+        path=None,
+        question="With the balancing plate wide open, open the duct at the unit and read volts and amps as a set of its own. Do the amps climb?",
+        caution=HANDS,
+        state=states[climbs],
+        told=told,
+        if_not="If they climb, the duct holds the air back.",
+    )
+
+
+def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: bool) -> Way:
+    """Capacitor, then volts, then bearings: what is left when the duct is not it."""
+    found: list[tuple[str, str, str, bool | None, Phrase, str]] = [
+        _capacitor(case, closed),
+        _volts(case, closed),
+        ("checks/turns", "Power off, belt or wheel free: does the shaft turn easily by hand, without play?", "Isolate, lock out; it can restart as it cools.", _free(case), (), "Bearings drag: replace the motor."),
+    ]  # fmt: skip
+    verdict: Phrase | None = None
+    waiting = go_on
+    for path, question, caution, good, told, if_not in found:
+        state = StepState.LATER
+        if verdict is None and waiting:
+            state = StepState.NEXT if good is None else StepState.GOOD if good else StepState.FAULT
+            waiting = state is StepState.GOOD
+        if state is StepState.FAULT:
+            verdict = (if_not,)
+        steps.append(CheckStep(path=path, question=question, caution=caution, state=state, told=told, if_not=if_not))
+    if verdict is None and waiting:
+        verdict = ("Duct, capacitor, volts and bearings are good: look at the wheel for dirt and turn, and at the chart's own tap.",)  # fmt: skip
+    return Way(title=TITLE, steps=tuple(steps), verdict=verdict)
+
+
+def _capacitor(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Phrase, str]:
+    label, read = case.job.document.plate.run_capacitance, next((facts.reading.capacitance for facts in case.sets if facts.reading.capacitance), None)  # fmt: skip
+    read = read or case.job.document.checks.capacitance
+    good = abs(read.si / label.si - 1) <= tolerance_of(case.job.document.plate) if read and label else None
+    return (
+        f"readings/{closed.id}/capacitance", "Out of circuit, does the run capacitor read its label?",
+        "Isolate; discharge it through a resistor and prove it; both leads off.", good, (),
+        "The capacitor is weak: replace it first, same µF, same volts or more.",
+    )  # fmt: skip
+
+
+def _volts(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Phrase, str]:
+    volts, rated = closed.running.voltage, case.job.document.plate.wired_voltage
+    good = None
+    if volts and rated:
+        good = volts.value >= (rated.low or rated.si) * (1 - VOLTS_TOLERANCE)
+    return (
+        f"readings/{closed.id}/voltage", "Running, are the volts at the motor those of its plate?", LIVE, good,
+        (figure("voltage", volts, "measured"),) if volts else (),
+        "The volts are low: supply, wiring or a contact.",
+    )  # fmt: skip
+
+
+def _free(case: Case) -> bool | None:
+    turns = case.job.document.checks.turns
+    return None if turns is None else turns == "free"

@@ -1,0 +1,138 @@
+"""A motor that is dead or does not start: what to look at, one thing after the other, until the fault is found."""
+
+from __future__ import annotations
+
+from modest_rotor.core.assessment import CheckStep, StepState, Way
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.identify.windings import Windings
+from modest_rotor.core.job import JobDocument
+from modest_rotor.core.phrase import Phrase, as_typed
+from modest_rotor.core.rules.capacitor import tolerance_of
+from modest_rotor.core.rules.case import Case
+from modest_rotor.core.stations.identity import LEAST_GROUND_OHM, winding_reading
+from modest_rotor.core.tables import read_table
+
+GROUPS = {
+    MotorKind.SPLIT_CAPACITOR: "capacitor",
+    MotorKind.SINGLE_PHASE: "switch",
+    MotorKind.SHADED_POLE: "shaded",
+    MotorKind.THREE_PHASE: "three-phase",
+    MotorKind.ELECTRONIC: "electronic",
+}
+TITLE = "Dead, or not starting"
+ALL_GOOD = {
+    "capacitor": "Supply, shaft, capacitor and windings are good: look at its leads and plugs, then replace the motor.",
+    "switch": "Supply, shaft, capacitors, switch and windings are good: look at its leads, then replace the motor.",
+    "shaded": "Supply, shaft and insulation are good: replace the motor.",
+    "three-phase": "Lines, shaft and windings are good: the motor is good. Look at its control, contactor and drive.",
+    "electronic": "The motor is good: three equal windings, sound insulation, a free shaft, with supply and command present.",
+}
+MODULE = {
+    "separate": " Replace the module, which is a separate part: same part number, taught for this machine.",
+    "one piece": " Its module is one piece with it: replace the whole.",
+}
+
+
+def dead_way(case: Case) -> Way | None:
+    """The way of a dead motor as far as it was gone, or nothing for a motor that runs.
+
+    Each step is done and good, done and the fault, the next to do, or still to come; both outcomes are said. Source: table
+    dead_steps, common practice.
+    """
+    document = case.job.document
+    if not document.call.is_dead:
+        return None
+    kind = document.plate.kind
+    if kind is None:
+        return Way(
+            title=TITLE,
+            steps=(),
+            verdict=("Say the kind of motor on Plate, or find it there by its parts: the way depends on it.",),
+            action=None,
+        )
+    return _walk(GROUPS[kind], case)
+
+
+def _walk(group: str, case: Case) -> Way:
+    document = case.job.document
+    steps: list[CheckStep] = []
+    verdict: Phrase | None = None
+    action: str | None = None
+    waiting = True
+    for row in read_table("dead_steps"):
+        if row["group"] != group or _does_not_apply(row["path"], document):
+            continue
+        good, told = _answer(row, document)
+        if verdict is not None:
+            state = StepState.LATER
+        elif good is None:
+            state = StepState.NEXT if waiting else StepState.LATER
+            waiting = False
+        else:
+            state = StepState.GOOD if good else StepState.FAULT
+        if state is StepState.FAULT:
+            verdict, action = (row["verdict"], *((" ", *told) if told else ())), row["action"]
+        steps.append(
+            CheckStep(
+                path=row["path"],
+                question=row["question"],
+                caution=row["caution"],
+                state=state,
+                told=told,
+                if_not=row["verdict"] or None,
+            )
+        )
+    if verdict is None and all(step.state is StepState.GOOD for step in steps):
+        verdict = (ALL_GOOD[group] + MODULE.get(document.checks.module or "", ""),)
+    return Way(title=TITLE, steps=tuple(steps), verdict=verdict, action=action)
+
+
+def _does_not_apply(path: str, document: JobDocument) -> bool:
+    """Steps that this motor has no part for: a run capacitor not on the plate, a drive without a word of one."""
+    checks = document.checks
+    if path == "checks/drive_output":
+        return not checks.fault_word and checks.drive_output is None
+    return path == "checks/start_capacitor" and document.identification.start_capacitor == "no"
+
+
+def _answer(row: dict[str, str], document: JobDocument) -> tuple[bool | None, Phrase]:
+    """Whether a step was found good, and what was found; nothing where it was not done."""
+    path = row["path"]
+    if path == "checks/capacitance":
+        return _capacitor(document)
+    if path == "identification/first_second":
+        return _windings(document)
+    if path == "identification/to_ground":
+        entry = document.identification.to_ground
+        return (
+            (None, ())
+            if entry is None
+            else (entry.si >= LEAST_GROUND_OHM, (as_typed("ground_resistance", entry, "measured"),))
+        )
+    station, field = path.split("/")
+    said = getattr(getattr(document, station), field)
+    if said is None:
+        return None, ()
+    return row["good"] == "*" or str(said) in row["good"].split("|"), (str(said),)
+
+
+def _capacitor(document: JobDocument) -> tuple[bool | None, Phrase]:
+    read: Entry | None = document.checks.capacitance
+    label: Entry | None = document.plate.run_capacitance
+    if read is None:
+        return None, ()
+    told: Phrase = (as_typed("capacitance", read, "measured"),)
+    if label is None:
+        return True, (*told, ", no label to hold it against")
+    share = tolerance_of(document.plate)
+    return abs(read.si / label.si - 1) <= share, (*told, " against ", as_typed("capacitance", label, "plate"))
+
+
+def _windings(document: JobDocument) -> tuple[bool | None, Phrase]:
+    reading = winding_reading(document.identification)
+    if reading is None:
+        return None, ()
+    three = document.plate.kind in (MotorKind.THREE_PHASE, MotorKind.ELECTRONIC)
+    sound = (Windings.EQUAL,) if three else (Windings.START_AND_RUN, Windings.TWO_EQUAL)
+    return reading.verdict in sound, (str(reading.verdict),)

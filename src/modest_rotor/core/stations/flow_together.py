@@ -1,0 +1,219 @@
+"""All ways to the flow taken together: what is believed, who disagrees, and which reading would narrow it most."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterator
+
+from modest_rotor.core.errors import Refusal
+from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
+from modest_rotor.core.identify.next_reading import Needle
+from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.flow_ways import FlowContext, FlowWay, Way
+from modest_rotor.core.stations.motor_fit import MotorFit
+from modest_rotor.core.stations.set_facts import SetFacts
+from modest_rotor.core.tables import read_table
+from modest_rotor.core.working import Result, given, result, waiting
+
+OPENED = 1 / 2
+"""Share of the way to a value that disagrees by which the band is opened. Our judgement, no source."""
+MOST_NEXT = 3
+LEAST_GAIN = 0.97
+
+
+class FlowAnswer(Frozen):
+    """The flow by one way, and why it is or is not trusted here."""
+
+    way: Way
+    flow: Result
+    trusted: bool
+    disagrees: bool
+    reason: str
+
+
+class NextReading(Frozen):
+    """A reading that is worth taking: what it narrows, how to take it, and its caution."""
+
+    path: str | None
+    what: str
+    narrows: str
+    how: str
+    caution: str
+    now: Figure
+    then: Figure
+
+
+class FlowsAnswer(Frozen):
+    """The flow of one set by every way, and taken together."""
+
+    ways: tuple[FlowAnswer, ...]
+    together: Result
+    clamp: Phrase | None = None
+    next: tuple[NextReading, ...] = ()
+
+
+def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Result, tuple[Way, ...]]:
+    """The flow that all trusted ways agree on, and the ways that do not go with it.
+
+    Ways that agree within their bands are weighed by them. Where some do not, the most direct is taken, its band opened half
+    the way to the others, and they are named: what contradicts is never averaged away. The rough ways count only where there
+    is nothing better.
+    """
+    told = [way for way in ways if way.flow is not None]
+    trusted = [way for way in told if way.voids is None] or told
+    if not trusted:
+        return waiting("Flow, together", "waits for one way that gives a flow"), ()
+    first = trusted[0]
+    assert first.flow is not None
+    against = [way for way in trusted if not _agree(first.flow, way.flow)]
+    with_it = [way for way in trusted if way not in against]
+    value = _weighed([way.flow for way in with_it if way.flow])
+    remarks = [f"Weighed: {', '.join(way.way for way in with_it)}."]
+    if against:
+        value = first.flow
+        farthest = max(abs(way.flow.value - value.value) for way in against if way.flow)
+        value = value.with_part("ways disagree", OPENED * farthest / COVERAGE_95)
+        names = " and ".join(way.way for way in against)
+        remarks = [f"{first.way[0].upper()}{first.way[1:]} is taken. {names[0].upper()}{names[1:]} does not go with it, so the band is opened.", *_why(against)]  # fmt: skip
+    ingredients = tuple(
+        given("q", str(way.way), context.quantity, way.flow, "measured" if way.way is Way.MEASURED else "estimated")
+        for way in trusted
+        if way.flow
+    )
+    source = "Weighted mean, JCGM 100 (GUM) and ISO/IEC practice; which ways to believe is common practice."
+    worked = result(
+        "Flow, together",
+        context.quantity,
+        value,
+        "ways that agree, weighed by their bands",
+        ingredients,
+        source,
+        tuple(remarks),
+    )
+    return worked, tuple(way.way for way in against)
+
+
+def flows_answer(
+    facts: SetFacts, ways: tuple[FlowWay, ...], context: FlowContext, fit: MotorFit, wanted: Result
+) -> FlowsAnswer:
+    """The ways of one set for the reader, with the clamp's target and the next best readings."""
+    together, against = taken_together(ways, context)
+    return FlowsAnswer(
+        ways=tuple(
+            FlowAnswer(
+                way=way.way,
+                flow=way.worked,
+                trusted=way.flow is not None and way.voids is None,
+                disagrees=way.way in against,
+                reason=way.voids or "",
+            )
+            for way in ways
+        ),
+        together=together,
+        clamp=_clamp(facts, context, wanted),
+        next=tuple(sorted(_next(facts, ways, context, fit, together), key=_gain)[:MOST_NEXT]),
+    )
+
+
+def _agree(one: Estimate, other: Estimate | None) -> bool:
+    return other is None or abs(one.value - other.value) <= COVERAGE_95 * math.hypot(one.standard, other.standard)
+
+
+def _weighed(flows: list[Estimate]) -> Estimate:
+    weights = [1 / max(flow.standard, 1e-9) ** 2 for flow in flows]
+    total = flows[0] * (weights[0] / sum(weights))
+    for flow, weight in zip(flows[1:], weights[1:], strict=True):
+        total = total + flow * (weight / sum(weights))
+    return total
+
+
+def _why(against: list[FlowWay]) -> Iterator[str]:
+    words = {
+        Way.CHART: "An amps chart is off when the motor, capacitor or tap is not the original one.",
+        Way.TABLE: "A blower table is off when the wheel is fouled, or when static is not counted as it counts it.",
+        Way.RISE: "A temperature rise is off with a wet coil, stratified air or radiant heat.",
+        Way.AFFINITY: "The affinity law holds on an unchanged system only.",
+        Way.CURVE: "The generic curve is not this wheel's own.",
+        Way.CURVE_POWER: "The generic curve is not this wheel's own.",
+        Way.POWER: "Such an efficiency is a guess for this machine.",
+    }
+    yield from (words[way.way] for way in against if way.way in words)
+
+
+def _clamp(facts: SetFacts, context: FlowContext, wanted: Result) -> Phrase | None:
+    """To reach the wanted flow at these volts: the amps that the chart wants, and which way to move the plate."""
+    volts, amps = facts.running.voltage, facts.running.current
+    if context.amps is None or volts is None or wanted.figure is None or context.wheel is Wheel.PUMP:
+        return None
+    flow = wanted.figure.value
+    try:
+        aim = context.amps.amps(volts.value, flow)
+    except Refusal as refusal:
+        return ("The chart does not reach ", figure("airflow", flow, "typed"), f": {refusal.sentence}")
+    said: Phrase = (
+        "To reach ", figure("airflow", flow, "typed"), " at ", figure("voltage", volts.value, "measured"),
+        " this chart wants ", figure("current", aim, "worked out"),
+    )  # fmt: skip
+    if amps is None:
+        return (*said, ".")
+    rising = all(column.rises for column in context.amps.columns)
+    if abs(aim - amps.value) <= amps.band:
+        return (*said, ": the clamp reads that now, within its error.")
+    if not rising:
+        return (*said, ". On this chart amps fall as air rises: move the plate in small steps and read both.")
+    move = "open" if aim > amps.value else "close"
+    speed = "fall" if aim > amps.value else "rise"
+    return (*said, f": {move} the plate until the clamp reads that; the speed will {speed} as you do.")
+
+
+def _gain(reading: NextReading) -> float:
+    return (reading.then.band or 0.0) / (reading.now.band or 1.0)
+
+
+def _next(
+    facts: SetFacts, ways: tuple[FlowWay, ...], context: FlowContext, fit: MotorFit, together: Result
+) -> Iterator[NextReading]:
+    yield from _next_for_load(facts, fit)
+    now = together.figure
+    missing = {way.way for way in ways if way.flow is None}
+    for row in read_table("worth_of_readings"):
+        way = Way(row["way"])
+        if way not in missing or (row["wheel"] == "pump") != (context.wheel is Wheel.PUMP):
+            continue
+        if (way is Way.CHART and context.amps is None) or (way is Way.TABLE and context.table is None):
+            continue
+        if now is None or not now.value:
+            continue
+        spread, own = (now.band or 0.0) / COVERAGE_95, float(row["sd"]) * now.value
+        then = spread * own / math.hypot(spread, own) if spread else own
+        if spread and then > LEAST_GAIN * spread:
+            continue
+        yield NextReading(
+            path=f"readings/{facts.id}/{row['field']}",
+            what=row["what"],
+            narrows="flow",
+            how=row["how"],
+            caution=row["caution"],
+            now=now,
+            then=figure(context.quantity, measured(now.value, then=then), "estimated"),
+        )
+
+
+def _next_for_load(facts: SetFacts, fit: MotorFit) -> Iterator[NextReading]:
+    for needle, (now, then) in fit.worth_of_next(facts.id).items():
+        if then.standard > LEAST_GAIN * now.standard:
+            continue
+        what, how, caution = LOAD_READINGS[needle]
+        yield NextReading(
+            path=f"readings/{facts.id}/{needle.value}", what=what, narrows="load", how=how, caution=caution,
+            now=figure("shaft_power", now, "estimated"), then=figure("shaft_power", then, "estimated"),
+        )  # fmt: skip
+
+
+LIVE = "Live work: only by those qualified, with the right meter and gloves."
+LOAD_READINGS = {
+    Needle.WATTS: ("True watts", "A wattmeter in the line; volts × amps is not watts.", LIVE),
+    Needle.AMPS: ("Line amps", "One conductor alone in the clamp.", LIVE),
+    Needle.SPEED: ("Speed", "Tachometer on a mark of the shaft or wheel, one mark a turn.", "Keep hands, sleeves and cords clear of the wheel."),
+}  # fmt: skip
