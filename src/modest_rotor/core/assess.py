@@ -11,7 +11,9 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.next_step import next_steps
 from modest_rotor.core.options.compare import compare
 from modest_rotor.core.options.found_machine import find_machine
+from modest_rotor.core.options.ladder import Ladder, build_ladder
 from modest_rotor.core.options.needles import NeedleTable, needle_table
+from modest_rotor.core.options.yardstick import yardstick
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge, ways_of
@@ -84,6 +86,16 @@ def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
 def needles(job: Job, fit: MotorFit | None = None) -> NeedleTable:
     """What every meter would show if one thing changed on the machine as found; arguments as :func:`assess`."""
     return needle_table(build_case(job, fit).found)
+
+
+def ladder(job: Job, fit: MotorFit | None = None) -> Ladder:
+    """What explains the last set of readings, the likeliest cause first; arguments as :func:`assess`."""
+    case = build_case(job, fit)
+    plate, target = job.document.plate, job.document.target
+    wanted = case.wanted.figure.value if case.wanted.figure else None
+    static = target.rated_static.si if target.rated_static else None
+    found = yardstick(case.plate, plate.holds, case.wheel, case.sets, case.fit, wanted, static)
+    return build_ladder(found, case.wheel)
 
 
 def build_case(job: Job, fit: MotorFit | None = None) -> Case:

@@ -6,9 +6,10 @@ from threading import Lock
 
 from cachetools import LRUCache, cached
 
-from modest_rotor.core.assess import assess, fit_job, job_fit_key, needles
+from modest_rotor.core.assess import assess, fit_job, job_fit_key, ladder, needles
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
 from modest_rotor.core.stations.motor_fit import MotorFit
 
@@ -38,3 +39,9 @@ def assess_on_last_fit(job: Job, before: Job) -> Assessment:
 def needles_of_job(job: Job) -> NeedleTable:
     """What would move which needle on a job's machine; a quarter of a second's work, so kept as well."""
     return needles(job, fit_of(job))
+
+
+@cached(LRUCache(MOST_TABLES), key=lambda job: job.model_dump_json(), lock=Lock())
+def ladder_of_job(job: Job) -> Ladder:
+    """What explains a job's last set of readings; a third of a second's work, so kept as well."""
+    return ladder(job, fit_of(job))

@@ -15,8 +15,10 @@ from modest_rotor.core.physics.commanded import settle_commanded
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fields import Real
 from modest_rotor.core.physics.load import Load
+from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import Condition, InductionMotor, OperatingPoint, settle
 from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
 from modest_rotor.core.tables import find_row
 
@@ -35,6 +37,14 @@ class Change(StrEnum):
     OTHER_TAP = "another tap"
     BELT_SLIPS = "belt slips"
     THIN_AIR = "air thinner"
+    FILTER_LOADED = "filter loaded"
+    UNBALANCED = "volts unbalanced"
+    OFF_SHAFT = "wheel off its shaft"
+    BACKWARDS = "wheel turns backwards"
+    RUNS_DRY = "pump runs dry"
+    AIR_BOUND = "pump air-bound"
+    CLOSED = "valve closed"
+    HERTZ = "other hertz"
 
 
 class Needle(StrEnum):
@@ -47,6 +57,8 @@ class Needle(StrEnum):
     FLOW = "flow"
     PRESSURE = "pressure"
     CAPACITOR_VOLTS = "capacitor volts"
+    VOLTS = "volts"
+    MACHINE_SPEED = "fan speed"
 
 
 class Direction(IntEnum):
@@ -62,6 +74,11 @@ READABLE = {Needle.SPEED: 0.001}
 READABLE_ELSE = 0.01
 """Relative change below which the same meter, read twice, shows none. Our judgement, no source."""
 DRAGS_AT = 1e-6
+FILTER_SHARE = 0.3
+"""Share of the flow-dependent resistance that a clean filter makes. Our judgement, no source."""
+BACKWARD_POWER, AIR_BOUND_POWER = 0.5, 0.75
+"""How a wheel's power falls with its pressure when it turns backwards, or a pump's when it is air-bound: exponents. Our
+judgement, no source."""
 
 
 @dataclass(frozen=True)
@@ -97,7 +114,7 @@ class Shift:
     direction: Direction
 
 
-def perturbed(setup: Setup, change: Change, size: float | None = None) -> Setup:
+def perturbed(setup: Setup, change: Change, size: Real | None = None) -> Setup:
     """The same machine with one thing changed.
 
     :param setup: as found.
@@ -109,6 +126,8 @@ def perturbed(setup: Setup, change: Change, size: float | None = None) -> Setup:
     sizes our judgement, no source.
     """
     much = usual_size(change) if size is None else size
+    if change is Change.UNBALANCED:
+        return _unbalanced(setup, much)
     if change in _ON_LOAD:
         return replace(setup, load=_ON_LOAD[change](setup.load, much))
     if change is Change.DRAG:
@@ -123,7 +142,7 @@ def usual_size(change: Change) -> float:
 
 
 def needles(point: OperatingPoint) -> dict[Needle, Real]:
-    """What the meters show at an operating point: rpm, A, W, −, m³/s, Pa, V."""
+    """What the meters show at an operating point: rpm, A, W, −, m³/s, Pa, V, rpm."""
     motor, load = point.motor, point.load
     return {
         Needle.SPEED: motor.speed_rpm,
@@ -133,18 +152,27 @@ def needles(point: OperatingPoint) -> dict[Needle, Real]:
         Needle.FLOW: load.flow,
         Needle.PRESSURE: load.pressure,
         Needle.CAPACITOR_VOLTS: motor.capacitor_voltage_v,
+        Needle.MACHINE_SPEED: load.machine_rpm,
     }
 
 
-def ratios(setup: Setup, change: Change, size: float | None = None) -> dict[Needle, Real]:
+def ratios(setup: Setup, change: Change, size: Real | None = None) -> dict[Needle, Real]:
     """Each needle after the change over before, less one; a needle that shows nothing before is left out.
 
     Parameters, validity and source as :func:`perturbed`.
     """
-    before, after = needles(setup.settled()), needles(perturbed(setup, change, size).settled())
-    return {
-        needle: after[needle] / before[needle] - 1 for needle in Needle if np.all(np.asarray(before[needle]) > DRAGS_AT)
+    much = usual_size(change) if size is None else size
+    changed = perturbed(setup, change, much)
+    point = changed.settled()
+    before, after = needles(setup.settled()), needles(point)
+    besides = _besides(setup, change, much, point)
+    found = {
+        needle: after[needle] / before[needle] * besides.get(needle, 1.0) - 1
+        for needle in before
+        if np.all(np.asarray(before[needle]) > DRAGS_AT)
     }
+    volts = changed.supply.voltage / setup.supply.voltage - 1 + 0 * after[Needle.SPEED]
+    return found | {Needle.VOLTS: volts}
 
 
 def condition_after(setup: Setup, change: Change, size: float | None = None) -> Condition:
@@ -198,8 +226,39 @@ def _direction(needle: Needle, ratio: Estimate) -> Direction:
     return Direction.STILL if size + ratio.band < 2 * least else Direction.EITHER
 
 
-def _with_supply_changed(setup: Setup, change: Change, much: float) -> Setup:
+def _unbalanced(setup: Setup, much: Real) -> Setup:
+    """The same machine dragged by the backward field of unbalanced volts.
+
+    The backward part is taken as unbalance × volts on the motor at slip 2 − s. Source: symmetrical components, textbooks;
+    NEMA MG 1, 14.36 defines unbalance, which is close to the ratio of backward to forward volts.
+    """
+    if not isinstance(setup.motor, ThreePhaseMotor):
+        raise OutsideValidity("Unbalanced line volts need a three-phase motor.")
+    braking = _backward_point(setup, setup.settled(), much).torque_nm
+    return replace(setup, load=replace(setup.load, drag_nm=setup.load.drag_nm + abs(braking)))
+
+
+def _backward_point(setup: Setup, point: OperatingPoint, much: Real) -> MotorPoint:
+    backward = replace(setup.supply, voltage=setup.supply.voltage * much)
+    assert isinstance(setup.motor, ThreePhaseMotor)
+    return setup.motor.at_slip(backward, 2 - point.motor.slip)
+
+
+def _besides(setup: Setup, change: Change, much: Real, after: OperatingPoint) -> dict[Needle, Real]:
+    """What a needle shows beyond the solved point: where its tap sits, which line the clamp is on."""
+    if change is Change.FILTER_LOADED:  # the filter lies between the static taps: they do not see its part
+        clean = FILTER_SHARE
+        loaded = (clean + much - 1) / much
+        return {Needle.PRESSURE: (1 - loaded) / (1 - clean)}
+    if change is Change.UNBALANCED:  # the worst line carries forward and backward amps together
+        return {Needle.AMPS: 1 + _backward_point(setup, after, much).current_a / after.motor.current_a}
+    return {}
+
+
+def _with_supply_changed(setup: Setup, change: Change, much: Real) -> Setup:
     motor, supply = setup.motor, setup.supply
+    if change is Change.HERTZ and not isinstance(motor, ElectronicMotor):
+        return replace(setup, supply=replace(supply, frequency=supply.frequency * much))
     if isinstance(motor, ElectronicMotor):
         if change is Change.VOLTS_LOW:
             return replace(setup, supply=replace(supply, voltage=supply.voltage * much))
@@ -212,31 +271,50 @@ def _with_supply_changed(setup: Setup, change: Change, much: float) -> Setup:
         raise OutsideValidity(f"“{change}” needs a motor with a run capacitor and taps; this one has neither.")
     if change is Change.OTHER_TAP:
         return replace(setup, supply=replace(supply, tap=much, tap_in_line=supply.tap_in_line))
-    if much <= 0:  # an open capacitor leaves the auxiliary winding without current
+    if isinstance(much, (int, float)) and much <= 0:  # an open capacitor leaves the auxiliary winding without current
         return replace(setup, motor=replace(motor, auxiliary=Auxiliary.SWITCHED_OFF))
     return replace(setup, supply=replace(supply, capacitor_health=supply.capacitor_health * much))
 
 
-def _fouled(load: Load, much: float) -> Load:
+def _scaled(pressure: float, power: float) -> Callable[[Load, Real], Load]:
+    """The machine with its pressure times ``size ** pressure`` and its power times ``size ** power``."""
+
+    def scale(load: Load, much: Real) -> Load:
+        machine = load.machine
+        return replace(
+            load,
+            machine=replace(machine, pressure=machine.pressure * much**pressure, power=machine.power * much**power),
+        )
+
+    return scale
+
+
+def _fouled(load: Load, much: Real) -> Load:
     machine = load.machine
     return replace(load, machine=replace(machine, pressure=machine.pressure * much, power=machine.power * much))
 
 
-def _slipping(load: Load, much: float) -> Load:
+def _slipping(load: Load, much: Real) -> Load:
     belt = load.belt
     return replace(load, belt=replace(belt, slip=1 - (1 - belt.slip) * (1 - much)))
 
 
-def _in_thin_air(load: Load, much: float) -> Load:
+def _in_thin_air(load: Load, much: Real) -> Load:
     system = replace(load.system, coefficient=load.system.coefficient * much)
     return replace(_fouled(load, much), system=system)
 
 
-_ON_LOAD: dict[Change, Callable[[Load, float], Load]] = {
+_ON_LOAD: dict[Change, Callable[[Load, Real], Load]] = {
     Change.TIGHTER: lambda load, much: replace(load, system=load.system.tightened(much)),
     Change.MORE_OPEN: lambda load, much: replace(load, system=load.system.tightened(much)),
     Change.FILTER_OUT: lambda load, much: replace(load, system=load.system.tightened(1 - much)),
     Change.FOULED: _fouled,
     Change.BELT_SLIPS: _slipping,
     Change.THIN_AIR: _in_thin_air,
+    Change.FILTER_LOADED: lambda load, much: replace(load, system=load.system.tightened(much)),
+    Change.CLOSED: lambda load, much: replace(load, system=load.system.tightened(much)),
+    Change.OFF_SHAFT: _scaled(1.0, 1.0),
+    Change.BACKWARDS: _scaled(1.0, BACKWARD_POWER),
+    Change.RUNS_DRY: _scaled(1.0, 1.0),
+    Change.AIR_BOUND: _scaled(1.0, AIR_BOUND_POWER),
 }

@@ -53,6 +53,10 @@ class Plate(Sheet):
     motor_kind: MotorKind | None = chosen(
         "Kind of motor", "Only where capacitor and phases do not tell it: a start switch, shading rings, electronics."
     )
+    holds: Literal["torque", "airflow", "speed"] | None = chosen(
+        "What does an electronic one hold?",
+        "Torque by taps, an airflow it was taught, or the speed that a signal asks for.",
+    )
     run_capacitance: Entry | None = asked(
         "capacitance", "Run capacitor", "plate", "Microfarads on the capacitor's own label."
     )

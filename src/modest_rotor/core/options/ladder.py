@@ -1,0 +1,135 @@
+"""The cause ladder: what explains the readings, what speaks for and against it, and the cheapest test between the top two."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterator
+
+from modest_rotor.core.estimate import COVERAGE_95
+from modest_rotor.core.identify.causes import Rung, rank_causes
+from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.options.yardstick import Yardstick, machine_word
+from modest_rotor.core.phrase import Frozen, Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.tables import Row, read_table
+
+MOST_RUNGS, LEAST_SHARE = 6, 0.01
+AGREES, DISAGREES = 1.5, 2.5
+"""Standard deviations within which a needle speaks for a cause, and beyond which against it."""
+STILL = 0.02
+SOURCE = (
+    "The fitted motor on its own wheel, solved anew for each cause at several sizes; how common each is, and how far machines"
+    " stray from the model, are our judgement, no source. One cause at a time: two at once can look like a third."
+)
+ALL_STILL = "Every needle stands where it should: nothing here says that something is wrong."
+
+
+class LadderRung(Frozen):
+    """One cause: how well it explains the needles, and what speaks for and against it."""
+
+    cause: str
+    words: str
+    share: float
+    repair: bool
+    speaks_for: tuple[Phrase, ...]
+    speaks_against: tuple[Phrase, ...]
+
+
+class SeparatingTest(Frozen):
+    """The cheapest test whose outcome differs between the first two causes."""
+
+    test: str
+    minutes: int
+    caution: str
+    how: str
+    if_first: str
+    if_second: str
+
+
+class Ladder(Frozen):
+    """The causes in order, or what the ladder waits for."""
+
+    waits: str | None
+    against: str | None = None
+    now: str | None = None
+    rough: bool = False
+    still: bool = False
+    rungs: tuple[LadderRung, ...] = ()
+    test: SeparatingTest | None = None
+    source: str = SOURCE
+
+
+def build_ladder(found: Yardstick | str, wheel: Wheel | None) -> Ladder:
+    """The ladder of a job's last set against the machine as it should be."""
+    if isinstance(found, str) or wheel is None:
+        return Ladder(waits=found if isinstance(found, str) else "waits for what the motor drives")
+    rungs = rank_causes(found.setup, found.observed, machine_word(wheel), found.belted)
+    still = all(
+        abs(seen.log_ratio) <= max(COVERAGE_95 * seen.sd, STILL if found.rough else 0.0)
+        for seen in found.observed.values()
+    )
+    shown = [rung for rung in rungs if rung.share >= LEAST_SHARE][:MOST_RUNGS]
+    return Ladder(
+        waits=None,
+        against=found.against,
+        now=found.now.title,
+        rough=found.rough,
+        still=still,
+        rungs=tuple(_told(rung, found) for rung in shown),
+        test=_separating(rungs[0], rungs[1]) if len(rungs) > 1 else None,
+    )
+
+
+def _told(rung: Rung, found: Yardstick) -> LadderRung:
+    said = [(needle, abs(strain)) for needle, strain in rung.strain.items()]
+    return LadderRung(
+        cause=rung.cause.name,
+        words=rung.cause.words,
+        share=rung.share,
+        repair=rung.cause.repair,
+        speaks_for=tuple(_needle(needle, rung, found) for needle, strain in said if strain <= AGREES and _moves(needle, rung, found)),
+        speaks_against=tuple(_needle(needle, rung, found) for needle, strain in said if strain >= DISAGREES),
+    )  # fmt: skip
+
+
+def _moves(needle: Needle, rung: Rung, found: Yardstick) -> bool:
+    """Whether the cause moves the needle enough for its agreement to say anything."""
+    return abs(rung.expected[needle]) > found.observed[needle].sd
+
+
+def _needle(needle: Needle, rung: Rung, found: Yardstick) -> Phrase:
+    seen = math.exp(found.observed[needle].log_ratio) - 1
+    expected = math.exp(rung.expected[needle]) - 1
+    return (
+        f"{needle} ",
+        figure("change", seen, "measured"),
+        ", it would make ",
+        figure("change", expected, "estimated"),
+    )
+
+
+def _separating(first: Rung, second: Rung) -> SeparatingTest | None:
+    return next(_tests_between(first.cause.name, second.cause.name), None)
+
+
+def _tests_between(first: str, second: str) -> Iterator[SeparatingTest]:
+    """Tests whose outcome differs between two causes, the cheapest first."""
+    names = dict.fromkeys(row["test"] for row in read_table("separating_tests"))
+    for name in names:
+        rows = [row for row in read_table("separating_tests") if row["test"] == name]
+        one, other = _shows(rows, first), _shows(rows, second)
+        if one != other:
+            usual = rows[0]
+            yield SeparatingTest(
+                test=name,
+                minutes=int(usual["minutes"]),
+                caution=usual["caution"],
+                how=usual["how"],
+                if_first=one,
+                if_second=other,
+            )
+
+
+def _shows(rows: list[Row], cause: str) -> str:
+    own = next((row["shows"] for row in rows if row["cause"] == cause), None)
+    return own or rows[0]["shows"]

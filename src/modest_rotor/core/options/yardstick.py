@@ -1,0 +1,215 @@
+"""The machine as it should be: what the cause ladder holds the readings of today against."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from modest_rotor.core.errors import Refusal
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.causes import REPEATS, Observed
+from modest_rotor.core.identify.fit import fit_motor
+from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.identify.perturb import Needle, Setup, needles
+from modest_rotor.core.identify.rows import Reading
+from modest_rotor.core.physics.electronic import Command, ElectronicMotor
+from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.load import Belt, Load
+from modest_rotor.core.physics.operating_point import InductionMotor
+from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.physics.system import system_through
+from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit, fit_readings
+from modest_rotor.core.stations.set_facts import SetFacts
+
+EXPECTED_LOAD = 0.85
+"""Load of a machine as it was sized, over rated power, where nothing better is known. Our judgement, no source."""
+EXPECTED_SD = {
+    Needle.SPEED: 0.012,
+    Needle.VOLTS: 0.01,
+    Needle.AMPS: 0.12,
+    Needle.WATTS: 0.13,
+    Needle.FLOW: 0.10,
+    Needle.PRESSURE: 0.20,
+}
+"""How far a machine in order strays from what plate and design promise, standard deviation of the logarithm. Our judgement,
+no source: a set that was read while all was well tells far more."""
+LEAST_RATIO = 0.01
+ORDINARY_EFFICIENCY = 0.8
+
+
+@dataclass(frozen=True)
+class Yardstick:
+    """The machine as it should be, and how each needle stands against it.
+
+    :param against: in words, what it is held against. :param rough: whether that is plate and design only.
+    """
+
+    setup: Setup
+    observed: dict[Needle, Observed]
+    now: SetFacts
+    against: str
+    rough: bool
+    belted: bool
+
+
+def yardstick(
+    plate: PlateFacts, holds: str | None, wheel: Wheel | None, sets: tuple[SetFacts, ...], fit: MotorFit,
+    wanted: float | None, static: float | None,
+) -> Yardstick | str:  # fmt: skip
+    """The machine as it should be, from a set that was read while it was right, or else from plate and design.
+
+    :param holds: what an electronic motor holds. :param wanted: wanted flow, m³/s. :param static: static of the design, Pa.
+    :returns: a sentence that says what is missing, where there is no yardstick.
+    """
+    if wheel is None:
+        return "waits for what the motor drives"
+    now = next((facts for facts in reversed(sets) if not facts.reading.is_good and not facts.reading.is_empty), None)
+    if now is None:
+        return "waits for a set of readings to judge"
+    good = next((facts for facts in sets if facts.reading.is_good and facts.reading.tap is now.reading.tap), None)
+    try:
+        if good is not None:
+            return _from_good_set(plate, holds, wheel, good, now)
+        return _from_design(plate, wheel, now, fit, wanted, static)
+    except Refusal as refusal:
+        return refusal.sentence
+
+
+def _from_good_set(
+    plate: PlateFacts, holds: str | None, wheel: Wheel, good: SetFacts, now: SetFacts
+) -> Yardstick | str:
+    motor = _electronic(plate, good, holds) if plate.is_electronic else _own(plate, good)
+    if isinstance(motor, str):
+        return motor
+    speed = good.running.speed
+    if speed is None or speed.value <= 0:
+        return f"waits for a speed in {good.title}, the set that was right"
+    setup = _setup(plate, motor, holds, wheel, good, speed.value)
+    if isinstance(setup, str):
+        return setup
+    observed = {
+        needle: _moved(before, after, needle)
+        for needle, (before, after) in _pairs(good, now, wheel).items()
+        if before is not None and after is not None and before.value > 0
+    }
+    belted = bool(good.reading.fan_speed and now.reading.fan_speed)
+    if len(observed) < 2:
+        return f"waits for two needles that were read both in {good.title} and in {now.title}"
+    return Yardstick(setup, observed, now, f"{good.title}, when it was right", False, belted)
+
+
+def _own(plate: PlateFacts, good: SetFacts) -> InductionMotor | str:
+    """The motor fitted to its plate and the good set alone: what is wrong today must not bend it."""
+    readings = fit_readings(plate, (good.reading,))
+    if not readings:
+        return f"waits for volts, amps and speed in {good.title}, and for the whole plate"
+    known: tuple[Reading, ...] = (readings[0][1],)
+    return fit_motor(plate, known).motor
+
+
+def _electronic(plate: PlateFacts, good: SetFacts, holds: str | None) -> ElectronicMotor | str:
+    if holds is None:
+        return "waits for what the electronic motor holds: torque, airflow or speed; say it on Plate"
+    if plate.rated_power_w is None or plate.rated_speed_rpm is None:
+        return "waits for rated power and speed on the plate"
+    return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm)
+
+
+def _setup(
+    plate: PlateFacts, motor: InductionMotor | ElectronicMotor, holds: str | None, wheel: Wheel, good: SetFacts, speed: float
+) -> Setup | str:  # fmt: skip
+    """Motor, supply and load so that they settle where the good set was read."""
+    volts = good.running.voltage.value if good.running.voltage else plate.rated_voltage_v
+    if not volts:
+        return "waits for volts"
+    flow = good.flow.value if good.flow and good.flow.value > 0 else 1.0
+    pressure = good.pressure.value if good.pressure and good.pressure.value > 0 else 1.0
+    if isinstance(motor, ElectronicMotor):
+        watts = good.running.input_power
+        power = ORDINARY_EFFICIENCY * (watts.value if watts else plate.rated_power_w or 0.0)
+        hertz = plate.frequency_hz or 50.0
+    else:
+        assert plate.frequency_hz and good.synchronous_rpm
+        hertz = good.reading.frequency.si if good.reading.frequency else plate.frequency_hz
+        at = motor.at_slip(_supply(good, volts, hertz), 1 - speed / good.synchronous_rpm)
+        power = float(np.ravel(at.shaft_power_w)[0])
+    if not power > 0:
+        return f"the motor gives no power at the speed of {good.title}: look at speed, hertz and poles"
+    fan = good.reading.fan_speed
+    belt = Belt(ratio=fan.si / speed) if fan and fan.si > 0 else Belt()
+    machine = MachineCurve(generic_shape(wheel), flow, pressure, power, 1.0)
+    load = Load(machine, belt.machine_speed(speed), system_through(flow, pressure, 0.0), belt)
+    if isinstance(motor, ElectronicMotor):
+        command = Command(holds or "speed")
+        torque = power / (speed * math.pi / 30) / motor.rated_torque_nm
+        value = {Command.TORQUE: torque, Command.AIRFLOW: flow, Command.SPEED: speed}[command]
+        return Setup(motor, Supply(volts, hertz), load, command, value)
+    return Setup(motor, _supply(good, volts, hertz), load)
+
+
+def _supply(good: SetFacts, volts: float, hertz: float) -> Supply:
+    taps = {"medium tap": 0.3, "low tap": 0.5}
+    tap = LOWER_TAPS.get(good.reading.tap) if good.reading.tap else None
+    return Supply(volts, hertz, tap=taps[tap] if tap else 0.0)
+
+
+def _from_design(
+    plate: PlateFacts, wheel: Wheel, now: SetFacts, fit: MotorFit, wanted: float | None, static: float | None
+) -> Yardstick | str:  # fmt: skip
+    if fit.bare is None:
+        return fit.refusal or "waits for the plate"
+    if not now.on_full_tap:
+        return "waits for a set on the full setting, or for one of this tap from when it was right"
+    assert plate.rated_power_w and plate.rated_speed_rpm and plate.frequency_hz and plate.rated_voltage_v
+    motor, flow, pressure = fit.bare.motor, wanted or 1.0, static or 1.0
+    machine = MachineCurve(generic_shape(wheel), flow, pressure, EXPECTED_LOAD * plate.rated_power_w, 1.0)
+    load = Load(machine, plate.rated_speed_rpm, system_through(flow, pressure, 0.0))
+    setup = Setup(motor, Supply(plate.rated_voltage_v, plate.frequency_hz), load)
+    shown = needles(setup.settled())
+    observed = {}
+    read = _read(now, wheel)
+    for needle, sd in EXPECTED_SD.items():
+        value = read[needle]
+        known = (needle is not Needle.FLOW or wanted) and (needle is not Needle.PRESSURE or static)
+        expected = plate.rated_voltage_v if needle is Needle.VOLTS else float(np.ravel(shown[needle])[0])
+        if value is None or not known or expected <= 0:
+            continue
+        ratio = max(value.value / expected, LEAST_RATIO)
+        observed[needle] = Observed(math.log(ratio), math.hypot(sd, value.standard / max(abs(value.value), 1e-9)))
+    if len(observed) < 3:
+        return "waits for three needles: volts, amps, and speed or watts; a set from when it was right tells far more"
+    return Yardstick(setup, observed, now, "what plate and design promise", True, False)
+
+
+def _read(facts: SetFacts, wheel: Wheel) -> dict[Needle, Estimate | None]:
+    running, reading = facts.running, facts.reading
+    return {
+        Needle.SPEED: running.speed,
+        Needle.VOLTS: running.voltage,
+        Needle.AMPS: running.current,
+        Needle.WATTS: running.input_power,
+        Needle.FLOW: facts.flow,
+        Needle.PRESSURE: None if facts.one_sided else facts.pressure,
+        Needle.CAPACITOR_VOLTS: Estimate(reading.run_capacitor_volts.si) if reading.run_capacitor_volts else None,
+        Needle.MACHINE_SPEED: Estimate(reading.fan_speed.si) if reading.fan_speed else None,
+    }
+
+
+def _pairs(good: SetFacts, now: SetFacts, wheel: Wheel) -> dict[Needle, tuple[Estimate | None, Estimate | None]]:
+    before, after = _read(good, wheel), _read(now, wheel)
+    return {needle: (before[needle], after[needle]) for needle in before}
+
+
+def _moved(before: Estimate, after: Estimate, needle: Needle) -> Observed:
+    """Logarithm of after over before; what one meter is off in both falls out."""
+    floor = LEAST_RATIO * before.value
+    later = after if after.value > floor else replace(after, value=floor, parts={})
+    change = later * (1 / later.value) - before * (1 / before.value)
+    return Observed(math.log(later.value / before.value), math.hypot(change.standard, REPEATS[needle]))
+
+
+def machine_word(wheel: Wheel) -> str:
+    """How the table of causes calls the kind of machine."""
+    return "pump" if wheel is Wheel.PUMP else "fan"
