@@ -10,7 +10,7 @@ from anyio.to_thread import current_default_thread_limiter
 from fastapi import FastAPI
 
 from modest_rotor import __version__
-from modest_rotor.api import calculations, jobs, reference
+from modest_rotor.api import attachments, calculations, jobs, reference
 from modest_rotor.api.guard import Guard, tell_refusals
 from modest_rotor.api.pages import serve_pages
 from modest_rotor.store.database import MOST_CONNECTIONS
@@ -34,6 +34,7 @@ def create_app(web_files: Path | None = None) -> FastAPI:
     )
     app.include_router(reference.router)
     app.include_router(jobs.router)
+    app.include_router(attachments.router)
     app.include_router(calculations.router)
 
     tell_refusals(app)

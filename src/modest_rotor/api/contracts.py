@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import datetime
+from datetime import UTC, datetime, timedelta
 from typing import Annotated, Any
 
 from pydantic import AfterValidator, BaseModel, Field
@@ -11,6 +11,7 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.job import Job, JobDocument, Machine
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.sheet import storable
 from modest_rotor.store.jobs import StoredJob
 
@@ -18,6 +19,20 @@ LONGEST_NAME = 120
 
 Words = Annotated[str, AfterValidator(storable)]
 """Text as it comes in: nothing that the database could not keep."""
+
+
+FARTHEST_ZONE = timedelta(hours=14)
+"""How far a clock somewhere on earth may be ahead of UTC."""
+
+
+def time_now() -> str:
+    """The time now in UTC, as sets and marks say it."""
+    return f"{datetime.now(UTC):%Y-%m-%d %H:%M}"
+
+
+def latest_time() -> str:
+    """The latest time that any clock on earth shows now; a set later than that was never read."""
+    return f"{datetime.now(UTC) + FARTHEST_ZONE:%Y-%m-%d %H:%M}"
 
 
 class Problem(BaseModel):
@@ -111,6 +126,14 @@ class Step(BaseModel):
 
     revision: str = Field(max_length=40)
     who: Words = Field(default="", max_length=LONGEST_NAME)
+
+
+class MarkIn(Step):
+    """What is said of a finding."""
+
+    finding: str = Field(max_length=120)
+    state: MarkState
+    note: Words = Field(default="", max_length=400)
 
 
 class Change(BaseModel):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import logging
+import re
 
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
@@ -14,11 +15,14 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from modest_rotor.core.errors import Conflict, Refusal, UnknownItem
 from modest_rotor.formats.job_file import JobFileRefused
+from modest_rotor.formats.photo import LARGEST_PHOTO
 from modest_rotor.store.database import drop_connections
 
 log = logging.getLogger(__name__)
 
 LARGEST_REQUEST = 1_000_000
+LARGEST_PHOTO_REQUEST = LARGEST_PHOTO + 1_000
+PHOTO_PATH = re.compile(r"/api/jobs/\d+/photos")
 EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
 """The hash of nothing: the styling library opens an empty style element and fills it by script."""
 HEADERS = {
@@ -55,14 +59,15 @@ class Guard:
                 ]
             await send(message)
 
-        refusal = _refusal(headers)
+        most = LARGEST_PHOTO_REQUEST if PHOTO_PATH.fullmatch(scope["path"]) else LARGEST_REQUEST
+        refusal = _refusal(headers, most)
         if refusal:
             await refusal(scope, receive, guarded_send)
             return
-        await self.app(scope, _bounded(receive), guarded_send)
+        await self.app(scope, _bounded(receive, most), guarded_send)
 
 
-def _refusal(headers: dict[bytes, bytes]) -> JSONResponse | None:
+def _refusal(headers: dict[bytes, bytes], most: int) -> JSONResponse | None:
     host = (
         headers.get(b"host", b"").decode("latin-1").rsplit(":", 1)[0]
         if b":" in headers.get(b"host", b"")
@@ -74,20 +79,20 @@ def _refusal(headers: dict[bytes, bytes]) -> JSONResponse | None:
     if origin and origin.decode("latin-1").split("://")[-1] != headers.get(b"host", b"").decode("latin-1"):
         return _problem(403, "Another page may not use this application.")
     length = headers.get(b"content-length", b"0")
-    if not length.isdigit() or int(length) > LARGEST_REQUEST:
-        return _problem(413, f"A request holds at most {LARGEST_REQUEST:,} bytes; nothing was taken in.")
+    if not length.isdigit() or int(length) > most:
+        return _problem(413, f"A request holds at most {most:,} bytes; nothing was taken in.")
     return None
 
 
-def _bounded(receive: Receive) -> Receive:
+def _bounded(receive: Receive, most: int) -> Receive:
     taken = 0
 
     async def bounded() -> Message:
         nonlocal taken
         message = await receive()
         taken += len(message.get("body", b""))
-        if taken > LARGEST_REQUEST:
-            raise HTTPException(413, f"A request holds at most {LARGEST_REQUEST:,} bytes; nothing was taken in.")
+        if taken > most:
+            raise HTTPException(413, f"A request holds at most {most:,} bytes; nothing was taken in.")
         return message
 
     return bounded

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from typing import Any
 
 from fastapi import APIRouter, Request, Response
 
@@ -12,27 +13,34 @@ from modest_rotor.api.contracts import (
     Edit,
     JobFile,
     JobView,
+    MarkIn,
     NewJob,
     Preview,
     Problem,
     Step,
     Words,
+    latest_time,
+    time_now,
     view,
 )
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused, Refusal
+from modest_rotor.core.job import Job
+from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
+from modest_rotor.core.stations.plate_line import read_line
+from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job, assess_on_last_fit, needles_of_job
+from modest_rotor.store.fits import assess_job, assess_on_last_fit, ladder_of_job, needles_of_job
 
 router = APIRouter(prefix="/api", tags=["jobs"])
 
 NO_SITE = "Jobs without a site"
-LISTS = {"readings": "set", "duty/steps": "step"}
+LISTS = {"readings": "set", "duty/steps": "step", "leads": "lead", "call_taps": "call"}
 
 
 @router.get("/board")
@@ -69,6 +77,8 @@ def change(job_id: int, edit: Edit, request: Request) -> JobView:
     if edit.text is not None:
         after = read_for(stored.job, edit.path, edit.text, edit.units)
         label = _label(label_of(stored.job, edit.path), after)
+    if edit.path.startswith("readings"):
+        refuse_sets_of_the_future(with_change(stored.job, edit.path, after))
     return _view(jobs.save_change(job_id, edit.revision, edit.path, after, edit.who, label))
 
 
@@ -117,12 +127,16 @@ def redo(job_id: int, step: Step) -> JobView:
 
 @router.post("/jobs/{job_id}/items/{name:path}")
 @with_connection
-def add_item(job_id: int, name: str, step: Step) -> JobView:
-    """Add an empty set of readings (``readings``) or duty step (``duty/steps``)."""
+def add_item(job_id: int, name: str, step: Step, like: str | None = None) -> JobView:
+    """Add a set of readings (``readings``), a duty step (``duty/steps``), a lead or a call; empty, or like another item."""
     job = jobs.load(job_id).job
     kind = _list_kind(name)
     items = value_at(job, name)
-    after = [*items, {"id": next_id(items)}]
+    model: dict[str, Any] = next((item for item in items if item["id"] == like), {})
+    new = {**model, "id": next_id(items)}
+    if name == "readings":
+        new |= {"taken_at": time_now(), "taken_by": step.who or None}
+    after = [*items, new]
     return _view(jobs.save_change(job_id, step.revision, name, after, step.who, f"{kind} {len(after)} added"))
 
 
@@ -134,6 +148,38 @@ def remove_item(job_id: int, name: str, revision: str, who: Words = "") -> JobVi
     kind = _list_kind(name)
     job = jobs.load(job_id).job
     return _view(jobs.save_change(job_id, revision, name, without_item(job, name, item), who, f"{kind} removed"))
+
+
+@router.post("/jobs/{job_id}/plate-line")
+@with_connection
+def fill_plate(job_id: int, step: Step) -> JobView:
+    """Put what the plate's typed line was taken for into the plate's fields, in one change."""
+    plate = jobs.load(job_id).job.document.plate
+    values = read_line(plate.line or "").values
+    if not values:
+        raise ChangeRefused("Nothing in the line was recognised; it is kept. Type it on, or field by field.")
+    after = plate.model_dump(mode="json") | values
+    return _view(jobs.save_change(job_id, step.revision, "plate", after, step.who, "the plate from its line"))
+
+
+@router.post("/jobs/{job_id}/marks")
+@with_connection
+def mark(job_id: int, said: MarkIn) -> JobView:
+    """Say of a finding what became of it; earlier marks stay."""
+    stored = jobs.load(job_id)
+    if said.finding not in {finding.key for finding in assess_job(stored.job).findings}:
+        raise ChangeRefused("That finding is not there any more: a reading that it rested on has changed.")
+    items = value_at(stored.job, "marks")
+    new = {"id": next_id(items), "finding": said.finding, "state": said.state, "note": said.note or None}
+    after = [*items, new | {"who": said.who or None, "at": time_now()}]
+    return _view(jobs.save_change(job_id, said.revision, "marks", after, said.who, f"a finding {said.state}"))
+
+
+@router.get("/jobs/{job_id}/ladder")
+@with_connection
+def cause_ladder(job_id: int) -> Ladder:
+    """What explains the last set of readings, the likeliest cause first."""
+    return ladder_of_job(jobs.load(job_id).job)
 
 
 @router.get("/jobs/{job_id}/file")
@@ -150,7 +196,9 @@ def take_out(job_id: int) -> Response:
 @with_connection
 def take_in(file: JobFile) -> JobView:
     """Take in a job file as a new job."""
-    return _view(jobs.keep_job(job_from_data(file.job)))
+    job = job_from_data(file.job)
+    refuse_sets_of_the_future(job)
+    return _view(jobs.keep_job(job))
 
 
 @router.post("/assess")
@@ -161,6 +209,12 @@ def assess_file(file: JobFile) -> Assessment:
 
 def _view(stored: jobs.StoredJob) -> JobView:
     return view(stored, assess_job(stored.job))
+
+
+def refuse_sets_of_the_future(job: Job) -> None:
+    """Refuse a job with a set that says it was read later than now."""
+    for reading in job.document.readings:
+        refuse_future(reading, latest_time())
 
 
 def _label(field: str, after: Entry | str | None) -> str:

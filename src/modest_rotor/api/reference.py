@@ -7,7 +7,9 @@ from fastapi.responses import JSONResponse
 
 from modest_rotor import __version__
 from modest_rotor.api.contracts import Health, QuantityFacts, UnitFacts
+from modest_rotor.core.assessment import RuleFacts
 from modest_rotor.core.quantities import Quantity, UnitSystem, all_quantities
+from modest_rotor.core.rules.found import all_rules
 from modest_rotor.store.database import database, drop_connections, newest_applied
 
 router = APIRouter(prefix="/api", tags=["reference"])
@@ -29,6 +31,12 @@ def health() -> Health | JSONResponse:
 def quantities() -> dict[str, QuantityFacts]:
     """Every quantity: its reader's units and the units that may be typed."""
     return {name: _facts(what) for name, what in all_quantities().items()}
+
+
+@router.get("/rules")
+def rules() -> tuple[RuleFacts, ...]:
+    """Every rule of judgement with its severity, threshold and source."""
+    return all_rules()
 
 
 def _facts(what: Quantity) -> QuantityFacts:

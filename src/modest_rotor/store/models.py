@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from peewee import BigAutoField, CharField, ForeignKeyField, IntegerField, Model, TextField
+from peewee import BigAutoField, BlobField, BooleanField, CharField, ForeignKeyField, IntegerField, Model, TextField
 from playhouse.postgres_ext import BinaryJSONField, DateTimeTZField
 
 from modest_rotor.store.database import database
@@ -65,4 +65,30 @@ class ChangeRow(Row):
         table_name = "change"
 
 
-MODELS = (SiteRow, MachineRow, JobRow, ChangeRow)
+class PhotoRow(Row):
+    """A photograph of a job; one that was removed stays, so that it can be put back."""
+
+    job = ForeignKeyField(JobRow, backref="photos", on_delete="RESTRICT")
+    of = CharField(max_length=8)
+    jpeg = BlobField()
+    width = IntegerField()
+    height = IntegerField()
+    who = TextField(default="")
+    at = DateTimeTZField()
+    removed = BooleanField(default=False)
+
+    class Meta:
+        table_name = "photo"
+
+
+class PersonRow(Row):
+    """Somebody who measures, with the meters in their bag."""
+
+    name = TextField(unique=True)
+    meters = BinaryJSONField()
+
+    class Meta:
+        table_name = "person"
+
+
+MODELS = (SiteRow, MachineRow, JobRow, ChangeRow, PhotoRow, PersonRow)

@@ -97,7 +97,8 @@ class AmpsChart:
         :raises OutsideValidity: outside the chart. Validity and source as :meth:`flow`.
         """
         low, high, share = self._around(volts)
-        one, other = low.amps_at(flow), high.amps_at(flow)
+        one = (low if share < 1 else high).amps_at(flow)
+        other = (high if share > 0 else low).amps_at(flow)
         return one + share * (other - one)
 
     def _around(self, volts: float) -> tuple[Column, Column, float]:

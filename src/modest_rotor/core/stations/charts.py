@@ -78,7 +78,7 @@ def read_grid(text: str) -> Grid:
         raise ChartRefused(f"A chart has at most {MOST_ROWS} rows; this has {len(lines) - 1:,}. It is kept as typed.")
     split = _splitter(text)
     corner, *head = split(lines[0])
-    if len(lines) > 1 and len(split(lines[1])) == len(head) + 2:  # a head without a corner
+    if corner[:1].isdigit() and len(split(lines[1])) == len(head) + 2:  # a head without a corner
         corner, head = "", [corner, *head]
     if not 1 <= len(head) <= MOST_COLUMNS:
         raise ChartRefused(f"A chart has 1 to {MOST_COLUMNS} columns; this has {len(head)}. It is kept as typed.")

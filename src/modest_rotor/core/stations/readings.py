@@ -206,5 +206,5 @@ def refuse_future(reading: ReadingSet, now: str) -> None:
     """
     if reading.taken_at and reading.taken_at > now:
         raise ChangeRefused(
-            f"{reading.taken_at} lies in the future; now it is {now}. The set is kept as it was: correct the date or the clock."
+            f"{reading.taken_at} lies in the future. The set is kept as it was: correct the date, or the clock it was read from."
         )

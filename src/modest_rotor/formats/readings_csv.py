@@ -1,0 +1,189 @@
+"""Sets of readings as CSV: out with what was typed, in with headings mapped, units to a column, and bad rows listed."""
+
+from __future__ import annotations
+
+import csv
+import io
+import re
+from collections.abc import Mapping
+from typing import Any
+
+from pydantic import BaseModel, Field, ValidationError
+
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.errors import QuantityRefused, Refusal
+from modest_rotor.core.job import MOST_SETS
+from modest_rotor.core.quantities import UnitSystem, quantity
+from modest_rotor.core.stations.readings import ReadingSet, refuse_future
+from modest_rotor.core.stations.sheet import quantity_of
+
+LARGEST_CSV = 500_000
+MOST_COLUMNS = 80
+MOST_TOLD = 50
+LEAVE_OUT = ""
+HEADING = re.compile(r"^(.*?)\s*(?:[\[(]([^\])]*)[\])])?\s*$")
+FIELDS = tuple(name for name in ReadingSet.model_fields if name != "id")
+
+
+class CsvRefused(Refusal):
+    """A file that is no table of readings."""
+
+
+class CsvColumn(BaseModel):
+    """A column of the file: what it is taken for, in which unit a bare number is meant, and a sample."""
+
+    heading: str
+    field: str = Field(description="the field it is taken for; empty leaves it out")
+    unit: str = Field(description="the unit of a bare number; empty takes the reader's")
+    sample: str
+
+
+class CsvRow(BaseModel):
+    """A row that cannot be taken, and why."""
+
+    line: int
+    reason: str
+
+
+class CsvProposal(BaseModel):
+    """What an import would do; nothing is taken in until it is confirmed."""
+
+    columns: list[CsvColumn]
+    unknown: list[str]
+    good: int
+    bad: list[CsvRow]
+    sets: list[dict[str, Any]] = Field(exclude=True)
+
+
+def write_sets(sets: tuple[ReadingSet, ...]) -> str:
+    """All sets as CSV, one to a row, each value as it was typed with its unit; empty columns are left out."""
+    used = [name for name in FIELDS if any(getattr(one, name) not in (None, "") for one in sets)] or ["name"]
+    out = io.StringIO()
+    writer = csv.writer(out, lineterminator="\r\n")
+    writer.writerow([title_of(name) for name in used])
+    for one in sets:
+        writer.writerow([_cell(getattr(one, name)) for name in used])
+    return out.getvalue()
+
+
+def propose(
+    text: str, mapping: Mapping[str, str], units_of: Mapping[str, str], units: UnitSystem, room: int, now: str
+) -> CsvProposal:
+    """What a CSV file would bring in.
+
+    :param mapping: for each heading the field it stands for, where a person said so; empty leaves it out.
+    :param units_of: for each heading the unit of its bare numbers, where a person said so.
+    :param units: the reader's units, for what neither heading nor person said.
+    :param room: how many sets the job still has room for. :param now: the time now, as sets say it.
+    :raises CsvRefused: no table, too large, or more rows than there is room for.
+    """
+    rows = _rows(text)
+    headings = [heading.strip() for heading in rows[0]]
+    if len(rows) - 1 > room:
+        raise CsvRefused(
+            f"The file has {len(rows) - 1:,} rows; a job has room for {room} more sets (of {MOST_SETS}). Nothing was taken in: keep the"
+            " rows that belong to this machine."
+        )
+    columns = [_column(heading, place, rows, mapping, units_of) for place, heading in enumerate(headings)]
+    taken = [column.field for column in columns if column.field]
+    twice = next((field for field in taken if taken.count(field) > 1), None)
+    if twice:
+        raise CsvRefused(f"Two columns are taken for “{title_of(twice)}”. Leave one of them out.")
+    sets, bad = [], []
+    for line, row in enumerate(rows[1:], 2):
+        try:
+            sets.append(_set(row, columns, units, now))
+        except Refusal as refusal:
+            bad.append(CsvRow(line=line, reason=refusal.sentence))
+    return CsvProposal(
+        columns=columns,
+        unknown=[column.heading for column in columns if not column.field and column.heading not in mapping],
+        good=len(sets),
+        bad=bad[:MOST_TOLD],
+        sets=sets,
+    )
+
+
+def title_of(field: str) -> str:
+    """How a field is called in the head of a table."""
+    return ReadingSet.model_fields[field].title or field
+
+
+def _rows(text: str) -> list[list[str]]:
+    if len(text) > LARGEST_CSV:
+        lines = text.count("\n")
+        raise CsvRefused(
+            f"The file has {lines:,} lines and {len(text):,} characters; a table of readings has at most {LARGEST_CSV:,}. Nothing was"
+            " taken in: cut out the rows that belong to this machine."
+        )
+    if "\0" in text:
+        raise CsvRefused("This is no text table. Nothing was taken in; save it as CSV first.")
+    sample = text[:4000]
+    mark = max(",;\t", key=sample.split("\n", 1)[0].count)
+    try:
+        rows = [row for row in csv.reader(io.StringIO(text), delimiter=mark) if any(cell.strip() for cell in row)]
+    except csv.Error as error:
+        raise CsvRefused(f"This is no CSV: {error}. Nothing was taken in.") from error
+    if len(rows) < 2 or len(rows[0]) > MOST_COLUMNS:
+        raise CsvRefused(
+            f"A table has a head, at least one row and at most {MOST_COLUMNS} columns. Nothing was taken in."
+        )
+    return rows
+
+
+def _column(
+    heading: str, place: int, rows: list[list[str]], mapping: Mapping[str, str], units_of: Mapping[str, str]
+) -> CsvColumn:
+    match = HEADING.match(heading)
+    bare, unit = (match[1], match[2] or "") if match else (heading, "")
+    field = mapping.get(heading, _guess(bare))
+    if field and field not in FIELDS:
+        raise CsvRefused(f"A set has no field called “{field[:40]}”.")
+    name = quantity_of(ReadingSet, field) if field else None
+    unit = units_of.get(heading, unit if name and quantity(name).unit_named(unit) else "")
+    if name and unit and quantity(name).unit_named(unit) is None:
+        raise CsvRefused(f"“{unit}” is no unit of {title_of(field)}.")
+    sample = next((row[place] for row in rows[1:] if place < len(row) and row[place].strip()), "")
+    return CsvColumn(heading=heading, field=field, unit=unit if name else "", sample=sample[:40])
+
+
+def _guess(heading: str) -> str:
+    plain = heading.strip().lower()
+    for field in FIELDS:
+        if plain in (field, field.replace("_", " "), title_of(field).lower().rstrip("?")):
+            return field
+    return LEAVE_OUT
+
+
+def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str) -> dict[str, Any]:
+    data: dict[str, Any] = {"id": "new"}
+    for column, cell in zip(columns, row, strict=False):
+        text = cell.strip()
+        if not column.field or not text:
+            continue
+        name = quantity_of(ReadingSet, column.field)
+        unit = column.unit or (quantity(name).reader_unit(units).symbol if name else "")
+        data[column.field] = {"typed": text, "unit": unit} if name else text
+    try:
+        reading = ReadingSet.model_validate(data)
+    except QuantityRefused:
+        raise
+    except ValidationError as error:
+        first = error.errors(include_url=False)[0]
+        field = str(first["loc"][0]) if first["loc"] else ""
+        told = title_of(field) if field in FIELDS else "The row"
+        raise CsvRefused(f"{told}: {first['msg'].removeprefix('Value error, ')}") from error
+    if reading.is_empty:
+        raise CsvRefused("No reading in it.")
+    refuse_future(reading, now)
+    return {
+        name: value for name, value in reading.model_dump(mode="json").items() if value is not None and name != "id"
+    }
+
+
+def _cell(value: Any) -> str:
+    if isinstance(value, Entry):
+        ends_in_unit = re.search(r"[^\d.,/ \-+eE]$", value.typed)
+        return value.typed if ends_in_unit else f"{value.typed} {value.unit}".strip()
+    text = "" if value is None else str(value)
+    return "'" + text if text[:1] in ("=", "+", "-", "@") else text

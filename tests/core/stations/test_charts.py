@@ -1,0 +1,105 @@
+"""The chart in the panel, the blower's table, and what they refuse."""
+
+from __future__ import annotations
+
+import pytest
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.stations.charts import (
+    ChartRefused,
+    Charts,
+    amps_chart,
+    amps_chart_state,
+    blower_table,
+    blower_table_state,
+    read_grid,
+)
+from tests.machines import CFM, IN_WG
+
+# Made up: a forward-curved blower, amps at two volts.
+CHART = "cfm 208 230\n1600 3.9 3.6\n1800 4.5 4.2\n2000 5.2 4.8"
+TABLE = "in. w.g.\tHigh\tMed\tLow\n0.2\t1400\t1200\t1000\n0.5\t1250\t1080\t900\n0.8\t1000\t-\t-"
+
+
+def chart(text: str = CHART) -> object:
+    return amps_chart(Charts(amps_chart=text))
+
+
+def test_on_a_column_and_a_row_the_chart_gives_its_own_cell() -> None:
+    read = chart().flow(230.0, 4.2)  # type: ignore[attr-defined]
+    assert read.between == pytest.approx(1800 * CFM) and read.nearest == pytest.approx(1800 * CFM)
+    assert not read.schools_differ
+
+
+def test_between_columns_both_schools_are_read() -> None:
+    # 219 V lies half way: straight interpolation by hand of 1,800 cfm at 4.35 A in the middle of both columns.
+    read = chart().flow(219.0, 4.35)  # type: ignore[attr-defined]
+    low, high = 1600 + 200 * (4.35 - 3.9) / 0.6, 1800 + 200 * (4.35 - 4.2) / 0.6
+    assert read.between == pytest.approx((low + high) / 2 * CFM)
+    assert read.nearest == pytest.approx(low * CFM)
+    assert read.schools_differ == (abs(low / ((low + high) / 2) - 1) > 0.03)
+
+
+def test_the_clamp_for_a_wanted_flow() -> None:
+    # 1,850 cfm at 230 V: a quarter of the way from 4.2 to 4.8 A.
+    assert chart().amps(230.0, 1850 * CFM) == pytest.approx(4.35)  # type: ignore[attr-defined]
+
+
+@pytest.mark.parametrize(
+    ("volts", "amps", "words"),
+    [(240.0, 4.0, "10 V outside"), (230.0, 5.5, "0.70 A outside"), (230.0, 3.0, "0.60 A outside")],
+)
+def test_outside_it_refuses_and_says_how_far(volts: float, amps: float, words: str) -> None:
+    with pytest.raises(OutsideValidity, match=words):
+        chart().flow(volts, amps)  # type: ignore[attr-defined]
+
+
+def test_two_answers_are_refused() -> None:
+    with pytest.raises(OutsideValidity, match="more than one answer"):
+        chart("cfm 230\n1000 3.0\n1400 4.0\n1800 3.2").flow(230.0, 3.5)  # type: ignore[attr-defined]
+
+
+def test_a_column_that_is_not_monotone_is_questioned_and_an_axial_one_named() -> None:
+    state = amps_chart_state(Charts(amps_chart="cfm 230\n1000 3.0\n1400 4.0\n1800 3.2"))
+    assert state and "rise and fall" in state.questions[0]
+    axial = amps_chart_state(Charts(amps_chart="cfm 230\n1000 3.0\n1400 2.8\n1800 2.5"))
+    assert axial and "axial" in axial.questions[0]
+
+
+def test_spreadsheets_commas_and_semicolons() -> None:
+    same = [
+        CHART.replace(" ", "\t"),
+        CHART.replace(" ", ","),
+        "m³/h;208;230\n2718,4;3,9;3,6\n3058,2;4,5;4,2\n3398;5,2;4,8",
+    ]
+    for text in same:
+        assert chart(text).flow(230.0, 4.2).between == pytest.approx(1800 * CFM, rel=1e-4)  # type: ignore[attr-defined]
+    assert read_grid("208 230\n1600 3.9 3.6\n1800 4.5 4.2").head == ("208", "230")
+
+
+@pytest.mark.parametrize(
+    ("text", "words"),
+    [
+        ("", "at least 2 rows"),
+        ("cfm 230\n1600 3.9\n1800 four", "“four” in line 3"),
+        ("cfm 230\n1600 3.9 4.0\n1800 4.2", "2 cells under 1 heads"),
+        ("208 230\n1600 3.9 3.6\n1800 4.5 4.2", "in which unit"),
+        ("cfm 230\n1600 3.9\n1600 4.2", "same number"),
+        ("cfm 230\n" + "\n".join(f"{row} 1" for row in range(200_000)), "at most 60 rows"),
+    ],
+)
+def test_what_is_no_chart_is_refused_in_words(text: str, words: str) -> None:
+    with pytest.raises(ChartRefused, match=words):
+        amps_chart(Charts.model_construct(amps_chart=text, amps_chart_flow=None))
+
+
+def test_a_blower_table() -> None:
+    charts = Charts(blower_table=TABLE, blower_table_flow="cfm")
+    table = blower_table(charts)
+    assert table.flow("med", 0.35 * IN_WG) == pytest.approx(1140 * CFM)
+    with pytest.raises(OutsideValidity, match="outside the tap's rows"):
+        table.flow("Low", 0.8 * IN_WG)
+    with pytest.raises(OutsideValidity, match="no tap"):
+        table.flow("turbo", 50.0)
+    state = blower_table_state(charts)
+    assert state and "counts as external" in state.questions[0] and len(state.columns) == 3
