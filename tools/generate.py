@@ -94,7 +94,8 @@ def _model_in(annotation: Any) -> type[BaseModel] | None:
 
 
 def _choices(annotation: Any) -> list[Any]:
-    parts = get_args(annotation) if get_origin(annotation) in (Union, UnionType) else (annotation,)
+    gathers = get_origin(annotation) in (Union, UnionType, tuple)  # one of several, or several of some
+    parts = get_args(annotation) if gathers else (annotation,)
     for part in parts:
         if get_origin(part) is Literal:
             return list(get_args(part))

@@ -37,11 +37,17 @@ def test_evidence_survives_as_typed() -> None:
     assert entry is not None and (entry.typed, entry.unit) == ("1/4 hp", "hp")
 
 
+CONTRADICTIONS = {
+    "plate_denies_itself", "plate_is_doubtful", "readings_do_not_fit", "machine_does_not_fit", "watts_over_volt_amperes",
+    "above_synchronous", "air_power_over_shaft_power", "methods_disagree", "readings_contradict",
+}  # fmt: skip
+
+
 @pytest.mark.parametrize("name", DEMO_JOBS)
 def test_demo_jobs_are_sound(name: str) -> None:
     job = read_job(files("modest_rotor.demo").joinpath(name).read_text(encoding="utf-8"))
     answer = assess(job)
-    assert rules(answer) <= {"protected_duty"}, "the demo's own readings contradict each other"
+    assert not rules(answer) & CONTRADICTIONS, "the demo's own readings contradict each other"
     assert not any(method.disagrees for facts in answer.sets for method in facts.methods)
     assert all(option.energy.figure for option in answer.options.options)
 

@@ -37,6 +37,12 @@ class CsvConfirmed(CsvIn):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
+class MetersIn(BaseModel):
+    """The meters in somebody's bag."""
+
+    meters: Meters
+
+
 class Removed(BaseModel):
     """Whether a photograph is taken away."""
 
@@ -118,9 +124,9 @@ def meters(name: str) -> Meters:
 
 @router.put("/people/{name}/meters")
 @with_connection
-def keep_meters(name: str, kept: Meters) -> Meters:
+def keep_meters(name: str, bag: MetersIn) -> Meters:
     """Keep a person's meters."""
-    return people.keep_meters(name, kept)
+    return people.keep_meters(name, bag.meters)
 
 
 def _proposal(file: CsvIn, stored: jobs.StoredJob) -> CsvProposal:

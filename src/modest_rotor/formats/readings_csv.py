@@ -148,7 +148,7 @@ def _column(
 
 
 def _guess(heading: str) -> str:
-    plain = heading.strip().lower()
+    plain = heading.strip().lower().rstrip("?")
     for field in FIELDS:
         if plain in (field, field.replace("_", " "), title_of(field).lower().rstrip("?")):
             return field

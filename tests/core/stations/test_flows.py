@@ -157,11 +157,14 @@ def test_next_readings_say_what_they_narrow_and_how() -> None:
 
 
 def test_chopped_waveforms_are_kept_but_not_worked_with() -> None:
-    answer = assessed(KRAUSE, readings__0__point="drive output", readings__0__meter="average-responding")
+    driven = {"readings__0__point": "drive output", "readings__0__frequency": "60 Hz"}
+    answer = assessed(KRAUSE, **driven, readings__0__meter="average-responding")
     assert len(answer.sets[0].withheld) == 3 and answer.sets[0].shaft_power.figure is None
-    low_pass = assessed(KRAUSE, readings__0__point="drive output", readings__0__meter="true-rms, low-pass")
+    low_pass = assessed(KRAUSE, **driven, readings__0__meter="true-rms, low-pass")
     assert not low_pass.sets[0].withheld and low_pass.sets[0].shaft_power.figure
     assert len(assessed(KRAUSE, readings__0__point="drive input").sets[0].withheld) == 3
+    unknown = assessed(KRAUSE, readings__0__point="drive output", readings__0__meter="true-rms, low-pass")
+    assert unknown.sets[0].slip.figure is None  # nobody said at which hertz
 
 
 def test_a_power_factor_that_was_read_stands_for_watts_but_never_on_an_electronic_motor() -> None:
@@ -173,6 +176,16 @@ def test_a_power_factor_that_was_read_stands_for_watts_but_never_on_an_electroni
         KRAUSE, readings__0__input_power=None, readings__0__power_factor="0.871", plate__motor_kind="electronic"
     )
     assert electronic.sets[0].shaft_power.figure is None
+
+
+def test_the_load_of_an_electronic_motor_comes_from_true_watts_and_speed() -> None:
+    # Common practice, no source: a quarter-horse electronic fan motor at its rating takes about 220 W at 1,720 rpm.
+    plate = {"plate__motor_kind": "electronic", "plate__rated_speed": "1720 rpm", "plate__run_capacitance": None}
+    answer = assessed(KRAUSE, **plate, readings__0__input_power="220 W", readings__0__speed="1720 rpm")
+    load = answer.sets[0].load.figure
+    assert load and load.value == pytest.approx(1.0, abs=0.05)
+    without = assessed(KRAUSE, **plate, readings__0__input_power="220 W", readings__0__speed=None)
+    assert without.sets[0].load.figure is None
 
 
 def test_own_meters_narrow_the_bands() -> None:

@@ -44,6 +44,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Rules
+         * @description Every rule of judgement with its severity, threshold and source.
+         */
+        get: operations["rules_api_rules_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/board": {
         parameters: {
             query?: never;
@@ -219,7 +239,7 @@ export interface paths {
         put?: never;
         /**
          * Add Item
-         * @description Add an empty set of readings (``readings``) or duty step (``duty/steps``).
+         * @description Add a set of readings (``readings``), a duty step (``duty/steps``), a lead or a call; empty, or like another item.
          */
         post: operations["add_item_api_jobs__job_id__items__name__post"];
         /**
@@ -227,6 +247,66 @@ export interface paths {
          * @description Remove a set (``readings/s2``) or step (``duty/steps/s3``); undo brings it back.
          */
         delete: operations["remove_item_api_jobs__job_id__items__name__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/plate-line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fill Plate
+         * @description Put what the plate's typed line was taken for into the plate's fields, in one change.
+         */
+        post: operations["fill_plate_api_jobs__job_id__plate_line_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mark
+         * @description Say of a finding what became of it; earlier marks stay.
+         */
+        post: operations["mark_api_jobs__job_id__marks_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Cause Ladder
+         * @description What explains the last set of readings, the likeliest cause first.
+         */
+        get: operations["cause_ladder_api_jobs__job_id__ladder_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -286,6 +366,154 @@ export interface paths {
          * @description The assessment of a job file, without keeping it.
          */
         post: operations["assess_file_api_assess_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Photographs
+         * @description Every photograph of a job.
+         */
+        get: operations["photographs_api_jobs__job_id__photos_get"];
+        put?: never;
+        /**
+         * Attach
+         * @description Attach a photograph: its content is looked into, and written anew without place and time.
+         */
+        post: operations["attach_api_jobs__job_id__photos_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Photograph
+         * @description A photograph as JPEG.
+         */
+        get: operations["photograph_api_jobs__job_id__photos__photo_id__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/photos/{photo_id}/removed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Remove Photo
+         * @description Take a photograph away, or put it back.
+         */
+        post: operations["remove_photo_api_jobs__job_id__photos__photo_id__removed_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/readings.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sets Out
+         * @description All sets as CSV.
+         */
+        get: operations["sets_out_api_jobs__job_id__readings_csv_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/readings-csv/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look At Sets
+         * @description What a CSV file would bring in; nothing is saved.
+         */
+        post: operations["look_at_sets_api_jobs__job_id__readings_csv_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/readings-csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sets In
+         * @description Take in the good rows of a CSV file as sets, in one change that one undo takes back.
+         */
+        post: operations["sets_in_api_jobs__job_id__readings_csv_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{name}/meters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Meters
+         * @description The meters that a person set once.
+         */
+        get: operations["meters_api_people__name__meters_get"];
+        /**
+         * Keep Meters
+         * @description Keep a person's meters.
+         */
+        put: operations["keep_meters_api_people__name__meters_put"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -378,13 +606,20 @@ export interface components {
             /** Currency */
             currency: string | null;
             plate: components["schemas"]["PlateAnswer"];
+            /** Identity */
+            identity: components["schemas"]["Identity"][];
             /** Sets */
             sets: components["schemas"]["SetAnswer"][];
+            wanted_flow: components["schemas"]["Result"];
+            amps_chart: components["schemas"]["ChartState"] | null;
+            blower_table: components["schemas"]["ChartState"] | null;
             duty: components["schemas"]["DutyAnswer"];
             options: components["schemas"]["OptionsAnswer"];
             balance: components["schemas"]["Balance"];
             /** Findings */
             findings: components["schemas"]["Finding"][];
+            /** Ways */
+            ways: components["schemas"]["modest_rotor__core__assessment__Way"][];
             /** Rail */
             rail: components["schemas"]["RailEntry"][];
             /** Next */
@@ -561,8 +796,67 @@ export interface components {
              * @description From the appliance's data; empty if none is recorded.
              */
             minimum_water_flow?: components["schemas"]["Entry"] | null;
-            /** What the people here say */
+            /**
+             * What do the people here notice?
+             * @description All that they name.
+             * @default []
+             */
+            complaints: components["schemas"]["Complaint"][];
+            /** In their words */
             notes?: string | null;
+            /**
+             * What the machine serves
+             * @description Rooms, circuit or process.
+             */
+            serves?: string | null;
+            /**
+             * Which call runs it?
+             * @description The one it mostly runs on.
+             */
+            called_by?: components["schemas"]["Mode"] | null;
+            /**
+             * What may not be interrupted
+             * @description And from when to when; nothing is switched off without asking.
+             */
+            not_interrupted?: string | null;
+            /**
+             * Serial
+             * @description As text, off the motor that will be removed.
+             */
+            serial?: string | null;
+            /**
+             * Date code
+             * @description As text.
+             */
+            date_code?: string | null;
+            /**
+             * Part number
+             * @description As text.
+             */
+            part_number?: string | null;
+        };
+        /**
+         * CallTap
+         * @description Which call energised which tap, as it was wired.
+         */
+        CallTap: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /** Call */
+            call?: components["schemas"]["Mode"] | null;
+            /**
+             * Tap or lead
+             * @description Its colour or number, as wired.
+             */
+            tap?: string | null;
+            /**
+             * Command volts
+             * @description Tap to common, while called.
+             */
+            volts?: components["schemas"]["Entry"] | null;
         };
         /**
          * ChangeRow
@@ -577,6 +871,282 @@ export interface components {
             moves: components["schemas"]["NeedleMove"][];
             /** Told */
             told: string | null;
+        };
+        /**
+         * ChartLine
+         * @description One column, for drawing.
+         */
+        ChartLine: {
+            /** Name */
+            name: string;
+            /** Across */
+            across: number[];
+            /** Up */
+            up: number[];
+        };
+        /**
+         * ChartState
+         * @description What a chart came to: what is wrong with it, or what is to be asked of it, and its lines for drawing (SI).
+         */
+        ChartState: {
+            /** Refused */
+            refused?: string | null;
+            /**
+             * Questions
+             * @default []
+             */
+            questions: string[];
+            /**
+             * Columns
+             * @default []
+             */
+            columns: components["schemas"]["ChartLine"][];
+        };
+        /**
+         * Charts
+         * @description What is glued inside the panel.
+         */
+        Charts: {
+            /**
+             * Amps-and-volts airflow chart
+             * @description Volts across, flow down, amps in the cells; typed, or pasted from a spreadsheet.
+             */
+            amps_chart?: string | null;
+            /** Its flow is in */
+            amps_chart_flow?: ("cfm" | "L/s" | "m³/h") | null;
+            /**
+             * Blower table
+             * @description Taps across, external static down, flow in the cells; typed, or pasted.
+             */
+            blower_table?: string | null;
+            /** Its flow is in */
+            blower_table_flow?: ("cfm" | "L/s" | "m³/h") | null;
+            /** Its static is in */
+            blower_table_static?: ("in. w.g." | "Pa") | null;
+            /**
+             * Parts that it counts as external
+             * @description Those whose resistance the static must hold as well.
+             */
+            counted_external?: ("filter and coil" | "coil" | "filter" | "neither") | null;
+        };
+        /**
+         * CheckStep
+         * @description One thing to look at: its caution first, what it would mean, and what was found.
+         */
+        CheckStep: {
+            /** Path */
+            path: string | null;
+            /** Question */
+            question: string;
+            /** Caution */
+            caution: string;
+            state: components["schemas"]["StepState"];
+            /**
+             * Told
+             * @default []
+             */
+            told: (string | components["schemas"]["Figure"])[];
+            /** If Not */
+            if_not?: string | null;
+        };
+        /**
+         * Checks
+         * @description What is looked at on a motor that is dead or does not start, in the order of the hands.
+         */
+        Checks: {
+            /**
+             * What does it do when called?
+             * @description Listen first. Never help a wheel round by hand under power.
+             */
+            sound?: ("hums" | "silent" | "clicks") | null;
+            /**
+             * Are line volts there?
+             * @description At the motor's own terminals, while it is called.
+             */
+            line_volts?: ("yes" | "no") | null;
+            /**
+             * Are all three lines there?
+             * @description Line to line, three readings alike.
+             */
+            all_phases?: ("yes" | "no") | null;
+            /**
+             * Does the shaft turn by hand?
+             * @description Power off, locked out, wheel secured against windmilling.
+             */
+            turns?: ("free" | "stiff" | "stuck") | null;
+            /**
+             * Run capacitor, out of circuit
+             * @description Discharged, both leads off.
+             */
+            capacitance?: components["schemas"]["Entry"] | null;
+            /**
+             * Start capacitor
+             * @description Discharged; by a meter, and by its look.
+             */
+            start_capacitor?: ("good" | "bad") | null;
+            /**
+             * Start switch or relay
+             * @description Contacts clean, spring free; relay coil not open.
+             */
+            switch?: ("good" | "stuck or burnt") | null;
+            /**
+             * Thermal switch
+             * @description Between its own leads, or common to both windings.
+             */
+            thermal?: ("closed" | "open and hot" | "open and cold") | null;
+            /**
+             * Does the supply stay on?
+             * @description An electronic motor's line is never switched to control it.
+             */
+            permanent?: ("yes" | "no") | null;
+            /**
+             * Is a command there?
+             * @description Tap to common, 24 V or the signal's volts, while called.
+             */
+            command?: ("yes" | "no") | null;
+            /**
+             * Is it on the right tap?
+             * @description As the call → tap table on Plate says.
+             */
+            right_tap?: ("yes" | "no") | null;
+            /**
+             * Are enable and voltage link right?
+             * @description Link for the volts measured; enable closed.
+             */
+            enable?: ("yes" | "no") | null;
+            /**
+             * Is the module a separate part?
+             * @description Held by screws, with a plug between.
+             */
+            module?: ("separate" | "one piece") | null;
+            /**
+             * Fault word or code
+             * @description As the drive or module shows it; as text.
+             */
+            fault_word?: string | null;
+            /**
+             * Are volts at the drive's output?
+             * @description With a meter made for it; motor disconnected.
+             */
+            drive_output?: ("yes" | "no") | null;
+            /**
+             * Overload
+             * @description Relay, breaker or the drive's own.
+             */
+            overload?: ("closed" | "tripped") | null;
+        };
+        /**
+         * Complaint
+         * @description What the people in the building notice.
+         * @enum {string}
+         */
+        Complaint: "weak air or flow" | "noise" | "smell" | "trips" | "bills" | "too hot" | "too cold" | "water or frost";
+        /**
+         * CsvColumn
+         * @description A column of the file: what it is taken for, in which unit a bare number is meant, and a sample.
+         */
+        CsvColumn: {
+            /** Heading */
+            heading: string;
+            /**
+             * Field
+             * @description the field it is taken for; empty leaves it out
+             */
+            field: string;
+            /**
+             * Unit
+             * @description the unit of a bare number; empty takes the reader's
+             */
+            unit: string;
+            /** Sample */
+            sample: string;
+        };
+        /**
+         * CsvConfirmed
+         * @description The same, confirmed.
+         */
+        CsvConfirmed: {
+            /** Text */
+            text: string;
+            /**
+             * Mapping
+             * @default {}
+             */
+            mapping: {
+                [key: string]: string;
+            };
+            /**
+             * Units Of
+             * @default {}
+             */
+            units_of: {
+                [key: string]: string;
+            };
+            /**
+             * Units
+             * @default si
+             * @enum {string}
+             */
+            units: "ip" | "si";
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+        };
+        /**
+         * CsvIn
+         * @description A CSV file with what a person said of its columns.
+         */
+        CsvIn: {
+            /** Text */
+            text: string;
+            /**
+             * Mapping
+             * @default {}
+             */
+            mapping: {
+                [key: string]: string;
+            };
+            /**
+             * Units Of
+             * @default {}
+             */
+            units_of: {
+                [key: string]: string;
+            };
+            /**
+             * Units
+             * @default si
+             * @enum {string}
+             */
+            units: "ip" | "si";
+        };
+        /**
+         * CsvProposal
+         * @description What an import would do; nothing is taken in until it is confirmed.
+         */
+        CsvProposal: {
+            /** Columns */
+            columns: components["schemas"]["CsvColumn"][];
+            /** Unknown */
+            unknown: string[];
+            /** Good */
+            good: number;
+            /** Bad */
+            bad: components["schemas"]["CsvRow"][];
+        };
+        /**
+         * CsvRow
+         * @description A row that cannot be taken, and why.
+         */
+        CsvRow: {
+            /** Line */
+            line: number;
+            /** Reason */
+            reason: string;
         };
         /**
          * Direction
@@ -606,6 +1176,12 @@ export interface components {
              */
             refined: boolean;
         };
+        /**
+         * DuctState
+         * @description In which condition of damper, filter and duct a set was read.
+         * @enum {string}
+         */
+        DuctState: "as found" | "balancing plate wide open" | "filter out" | "duct off at the unit" | "panel open" | "blocked";
         /**
          * Duty
          * @description The year of the machine and what its energy costs.
@@ -815,11 +1391,16 @@ export interface components {
         };
         /**
          * Finding
-         * @description One judgement of a rule: what was found, what it rests on, what to do next.
+         * @description One judgement of a rule: what was found, what it rests on, what to do next, and what would prove it.
          */
         Finding: {
             /** Rule */
             rule: string;
+            /**
+             * Key
+             * @description the rule and the set it concerns: what a mark refers to
+             */
+            key: string;
             severity: components["schemas"]["Severity"];
             station: components["schemas"]["Station"];
             /** Sentence */
@@ -834,6 +1415,60 @@ export interface components {
              * @default false
              */
             standing: boolean;
+            /**
+             * Evidence
+             * @default []
+             */
+            evidence: (string | components["schemas"]["Figure"])[][];
+            test?: components["schemas"]["Proof"] | null;
+            /**
+             * Repair
+             * @description to be put right before any replacement is thought of
+             * @default false
+             */
+            repair: boolean;
+            /**
+             * Marks
+             * @description what the technician said of it, the newest last
+             * @default []
+             */
+            marks: components["schemas"]["Mark"][];
+        };
+        /**
+         * FlowAnswer
+         * @description The flow by one way, and why it is or is not trusted here.
+         */
+        FlowAnswer: {
+            way: components["schemas"]["modest_rotor__core__stations__flow_ways__Way"];
+            flow: components["schemas"]["Result"];
+            /** Trusted */
+            trusted: boolean;
+            /** Disagrees */
+            disagrees: boolean;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * FlowBy
+         * @description How a flow was measured.
+         * @enum {string}
+         */
+        FlowBy: "hood" | "traverse" | "flow station";
+        /**
+         * FlowsAnswer
+         * @description The flow of one set by every way, and taken together.
+         */
+        FlowsAnswer: {
+            /** Ways */
+            ways: components["schemas"]["FlowAnswer"][];
+            together: components["schemas"]["Result"];
+            /** Clamp */
+            clamp?: (string | components["schemas"]["Figure"])[] | null;
+            /**
+             * Next
+             * @default []
+             */
+            next: components["schemas"]["NextReading"][];
         };
         /**
          * GivenOutput
@@ -863,6 +1498,145 @@ export interface components {
             version: string;
         };
         /**
+         * Identification
+         * @description What the hands can find out of a motor that does not say what it is.
+         */
+        Identification: {
+            /**
+             * Speed measured
+             * @description Tachometer, on the supply's own hertz.
+             */
+            speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Hertz of the supply
+             * @description 50 or 60 Hz.
+             */
+            frequency?: components["schemas"]["Entry"] | null;
+            /**
+             * How was it loaded?
+             * @description Lightly loaded: shaft bare, or the air shut off on a forward-curved wheel.
+             */
+            loading?: ("lightly loaded" | "loaded") | null;
+            /**
+             * First terminal
+             * @description Its mark or colour.
+             */
+            first_terminal?: string | null;
+            /**
+             * Second terminal
+             * @description Its mark or colour.
+             */
+            second_terminal?: string | null;
+            /**
+             * Third terminal
+             * @description Its mark or colour.
+             */
+            third_terminal?: string | null;
+            /**
+             * First to second
+             * @description Every lead disconnected, capacitor off. Type OL where the meter shows none.
+             */
+            first_second?: components["schemas"]["Entry"] | null;
+            /**
+             * Second to third
+             * @description Every lead disconnected, capacitor off. Type OL where the meter shows none.
+             */
+            second_third?: components["schemas"]["Entry"] | null;
+            /**
+             * Third to first
+             * @description Every lead disconnected, capacitor off. Type OL where the meter shows none.
+             */
+            third_first?: components["schemas"]["Entry"] | null;
+            /**
+             * Windings to ground
+             * @description Insulation tester, electronics unplugged. Type OL where it shows none.
+             */
+            to_ground?: components["schemas"]["Entry"] | null;
+            /**
+             * Run capacitor?
+             * @description Metal can, oil filled, a few to some tens of µF.
+             */
+            run_capacitor?: ("yes" | "no") | null;
+            /**
+             * Start capacitor?
+             * @description Black plastic can, some tens to hundreds of µF.
+             */
+            start_capacitor?: ("yes" | "no") | null;
+            /**
+             * Centrifugal switch?
+             * @description Clicks as it slows down.
+             */
+            switch?: ("yes" | "no") | null;
+            /**
+             * Start relay?
+             * @description Current or potential relay beside the motor.
+             */
+            relay?: ("yes" | "no") | null;
+            /**
+             * Three equal leads?
+             * @description Same gauge, marked alike; or nine or twelve numbered ones.
+             */
+            equal_leads?: ("yes" | "no") | null;
+            /**
+             * Control module?
+             * @description A finned or sealed can on the motor's end.
+             */
+            module?: ("yes" | "no") | null;
+            /**
+             * Low-voltage plug?
+             * @description A plug of thin wires beside that of the supply.
+             */
+            plug?: ("yes" | "no") | null;
+            /**
+             * 0-10 V command?
+             * @description Terminals or a plug marked 0-10 V or PWM.
+             */
+            analogue?: ("yes" | "no") | null;
+        };
+        /**
+         * Identity
+         * @description One question of the identification, answered as far as it can be.
+         *
+         *     :param share: how sure the answer is, 0 to 1; absent where it is not a matter of likelihood.
+         *     :param alternatives: what else it could be. :param ask: the reading that would settle it.
+         *     :param sets: the plate's field and the answer for it, ready to be taken over.
+         */
+        Identity: {
+            /** Question */
+            question: string;
+            /** Answer */
+            answer: (string | components["schemas"]["Figure"])[];
+            /** Share */
+            share?: number | null;
+            /**
+             * Alternatives
+             * @default []
+             */
+            alternatives: string[];
+            /** Ask */
+            ask?: string | null;
+            /**
+             * Doubtful
+             * @default false
+             */
+            doubtful: boolean;
+            /** Sets */
+            sets?: [
+                string,
+                string | number
+            ] | null;
+            /**
+             * Details
+             * @default []
+             */
+            details: string[];
+            /**
+             * Source
+             * @default Common practice, no source.
+             */
+            source: string;
+        };
+        /**
          * Ingredient
          * @description One value put into a formula.
          */
@@ -884,15 +1658,44 @@ export interface components {
          * @description What is said of one job, apart from the machine and the site it belongs to.
          */
         JobDocument: {
-            /** @default {} */
+            /**
+             * @default {
+             *       "complaints": []
+             *     }
+             */
             call: components["schemas"]["Call"];
             /** @default {} */
             plate: components["schemas"]["Plate"];
+            /** @default {} */
+            identification: components["schemas"]["Identification"];
+            /**
+             * Leads
+             * @default []
+             */
+            leads: components["schemas"]["Lead"][];
+            /**
+             * Call Taps
+             * @default []
+             */
+            call_taps: components["schemas"]["CallTap"][];
+            /** @default {} */
+            meters: components["schemas"]["Meters"];
+            /** @default {} */
+            charts: components["schemas"]["Charts"];
+            /** @default {} */
+            target: components["schemas"]["Target"];
             /**
              * Readings
              * @default []
              */
             readings: components["schemas"]["ReadingSet"][];
+            /** @default {} */
+            checks: components["schemas"]["Checks"];
+            /**
+             * Marks
+             * @default []
+             */
+            marks: components["schemas"]["Mark"][];
             /**
              * @default {
              *       "steps": []
@@ -946,6 +1749,129 @@ export interface components {
             assessment: components["schemas"]["Assessment"];
         };
         /**
+         * KeptPhoto
+         * @description A photograph as it is listed.
+         */
+        KeptPhoto: {
+            /** Id */
+            id: number;
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "plate" | "machine";
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Who */
+            who: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Removed */
+            removed: boolean;
+        };
+        /**
+         * Ladder
+         * @description The causes in order, or what the ladder waits for.
+         */
+        Ladder: {
+            /** Waits */
+            waits: string | null;
+            /** Against */
+            against?: string | null;
+            /** Now */
+            now?: string | null;
+            /**
+             * Rough
+             * @default false
+             */
+            rough: boolean;
+            /**
+             * Still
+             * @default false
+             */
+            still: boolean;
+            /**
+             * Rungs
+             * @default []
+             */
+            rungs: components["schemas"]["LadderRung"][];
+            test?: components["schemas"]["SeparatingTest"] | null;
+            /**
+             * Source
+             * @default The fitted motor on its own wheel, solved anew for each cause at several sizes; how common each is, and how far machines stray from the model, are our judgement, no source. One cause at a time: two at once can look like a third.
+             */
+            source: string;
+        };
+        /**
+         * LadderRung
+         * @description One cause: how well it explains the needles, and what speaks for and against it.
+         */
+        LadderRung: {
+            /** Cause */
+            cause: string;
+            /** Words */
+            words: string;
+            /** Share */
+            share: number;
+            /** Repair */
+            repair: boolean;
+            /** Speaks For */
+            speaks_for: (string | components["schemas"]["Figure"])[][];
+            /** Speaks Against */
+            speaks_against: (string | components["schemas"]["Figure"])[][];
+        };
+        /**
+         * Lead
+         * @description One lead, as it was found.
+         */
+        Lead: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Colour
+             * @description As found, before anything is undone.
+             */
+            colour?: string | null;
+            /** Function */
+            function?: components["schemas"]["LeadFunction"] | null;
+            /**
+             * Ω to common
+             * @description Every lead disconnected, capacitor off. Type OL where the meter shows none.
+             */
+            ohms?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts
+             * @description To common, energised.
+             */
+            volts?: components["schemas"]["Entry"] | null;
+        };
+        /**
+         * LeadFunction
+         * @description What a lead is for.
+         * @enum {string}
+         */
+        LeadFunction: "common" | "high" | "medium high" | "medium" | "medium low" | "low" | "capacitor" | "start" | "run" | "line" | "neutral" | "phase" | "ground" | "command" | "unused, capped";
+        /**
+         * LinePiece
+         * @description A stretch of the line: what it was taken for, or nothing where it was not recognised.
+         */
+        LinePiece: {
+            /** Text */
+            text: string;
+            /** Taken For */
+            taken_for?: string | null;
+            /** Refused */
+            refused?: string | null;
+        };
+        /**
          * Machine
          * @description The fan or pump that the motor drives; it outlives jobs and motors.
          */
@@ -959,6 +1885,136 @@ export interface components {
              * @description The kind of wheel settles the shape of its curve.
              */
             wheel?: components["schemas"]["Wheel"] | null;
+        };
+        /**
+         * Mark
+         * @description What was said of a finding, by whom and when; marks are added, never overwritten.
+         */
+        Mark: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Finding
+             * @default
+             */
+            finding: string;
+            /** @default confirmed */
+            state: components["schemas"]["MarkState"];
+            /** Note */
+            note?: string | null;
+            /** Who */
+            who?: string | null;
+            /** When */
+            at?: string | null;
+        };
+        /**
+         * MarkIn
+         * @description What is said of a finding.
+         */
+        MarkIn: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Finding */
+            finding: string;
+            state: components["schemas"]["MarkState"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+        };
+        /**
+         * MarkState
+         * @description What became of a finding.
+         * @enum {string}
+         */
+        MarkState: "confirmed" | "cleared by a test" | "fixed" | "not now";
+        /**
+         * Meaning
+         * @description One entry of the plate, in words and figures, with the source of the rule.
+         */
+        Meaning: {
+            /** Label */
+            label: string;
+            /** Said */
+            said: (string | components["schemas"]["Figure"])[];
+            /** Source */
+            source: string;
+        };
+        /**
+         * MeasuringPoint
+         * @description Where volts, amps and watts were read.
+         * @enum {string}
+         */
+        MeasuringPoint: "supply" | "drive input" | "drive output" | "winding";
+        /**
+         * MeterKind
+         * @description How the meter makes one figure of a waveform.
+         * @enum {string}
+         */
+        MeterKind: "average-responding" | "true-rms" | "true-rms, low-pass";
+        /**
+         * Meters
+         * @description Instruments, set once for each person, and kept with the job that they were used on.
+         */
+        Meters: {
+            /** Whose they are */
+            owner?: string | null;
+            /**
+             * Voltmeter ±
+             * @description Off its data sheet, as ± of the reading; empty takes what sound ones promise.
+             */
+            voltmeter?: components["schemas"]["Entry"] | null;
+            /**
+             * Clamp meter ±
+             * @description Off its data sheet, as ± of the reading; empty takes what sound ones promise.
+             */
+            clamp_meter?: components["schemas"]["Entry"] | null;
+            /**
+             * Wattmeter ±
+             * @description Off its data sheet, as ± of the reading; empty takes what sound ones promise.
+             */
+            wattmeter?: components["schemas"]["Entry"] | null;
+            /**
+             * Manometer ±
+             * @description Off its data sheet, as ± of the reading; empty takes what sound ones promise.
+             */
+            manometer?: components["schemas"]["Entry"] | null;
+            /**
+             * Pressure gauge ±
+             * @description Off its data sheet, as ± of the reading; empty takes what sound ones promise.
+             */
+            pressure_gauge?: components["schemas"]["Entry"] | null;
+            /**
+             * Capacitance meter ±
+             * @description Off its data sheet, as ± of the reading; empty takes what sound ones promise.
+             */
+            capacitance_meter?: components["schemas"]["Entry"] | null;
+            /**
+             * Airflow ±
+             * @description Hood or traverse; empty takes 7 %.
+             */
+            flow_measurement?: components["schemas"]["Entry"] | null;
+            /**
+             * Water flow ±
+             * @description Off its data sheet, as ± of the reading; empty takes what sound ones promise.
+             */
+            flow_meter?: components["schemas"]["Entry"] | null;
+        };
+        /**
+         * MetersIn
+         * @description The meters in somebody's bag.
+         */
+        MetersIn: {
+            meters: components["schemas"]["Meters"];
         };
         /**
          * Method
@@ -983,11 +2039,17 @@ export interface components {
             reason: string;
         };
         /**
-         * MotorKind
-         * @description The kinds of induction motor that a plate, a capacitor and a look tell apart.
+         * Mode
+         * @description What calls the machine to run.
          * @enum {string}
          */
-        MotorKind: "split-capacitor" | "single-phase" | "shaded-pole" | "three-phase";
+        Mode: "heat" | "cool" | "circulate" | "dehumidify" | "schedule" | "level" | "pressure";
+        /**
+         * MotorKind
+         * @description The kinds of motor that a plate, a capacitor and a look tell apart; all but the last are induction motors.
+         * @enum {string}
+         */
+        MotorKind: "split-capacitor" | "single-phase" | "shaded-pole" | "three-phase" | "electronic";
         /**
          * MotorPlace
          * @description Where a motor's own heat goes.
@@ -999,7 +2061,7 @@ export interface components {
          * @description What a meter shows.
          * @enum {string}
          */
-        Needle: "speed" | "amps" | "watts" | "power factor" | "flow" | "pressure" | "capacitor volts";
+        Needle: "speed" | "amps" | "watts" | "power factor" | "flow" | "pressure" | "capacitor volts" | "volts" | "fan speed";
         /**
          * NeedleMove
          * @description How one needle moves: which way, and by how much of what it shows now.
@@ -1051,6 +2113,24 @@ export interface components {
             why: (string | components["schemas"]["Figure"])[];
             now?: components["schemas"]["Figure"] | null;
             then?: components["schemas"]["Figure"] | null;
+        };
+        /**
+         * NextReading
+         * @description A reading that is worth taking: what it narrows, how to take it, and its caution.
+         */
+        NextReading: {
+            /** Path */
+            path: string | null;
+            /** What */
+            what: string;
+            /** Narrows */
+            narrows: string;
+            /** How */
+            how: string;
+            /** Caution */
+            caution: string;
+            now: components["schemas"]["Figure"];
+            then: components["schemas"]["Figure"];
         };
         /**
          * OptionAnswer
@@ -1128,9 +2208,14 @@ export interface components {
         PartFlow: "it runs full all the same" | "by a lower tap or regulator step" | "by a damper or valve";
         /**
          * Plate
-         * @description What the plate says.
+         * @description What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen.
          */
         Plate: {
+            /**
+             * The plate in one line
+             * @description Type it as it stands, in any order; each piece is shown as what it was taken for.
+             */
+            line?: string | null;
             /**
              * Rated power
              * @description Shaft power: 3/4 hp, 0.55 kW, 560 W.
@@ -1147,6 +2232,21 @@ export interface components {
              */
             rated_current?: components["schemas"]["Entry"] | null;
             /**
+             * Volts, other connection
+             * @description The higher one of a plate such as 230/460 V.
+             */
+            second_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Amps, other connection
+             * @description Those that go with the other volts.
+             */
+            second_current?: components["schemas"]["Entry"] | null;
+            /**
+             * Wired for
+             * @description By the links or lead numbers found in the terminal box, not by the supply.
+             */
+            wired_for?: ("first volts" | "other volts") | null;
+            /**
              * Rated speed
              * @description Full-load speed, on the high tap.
              */
@@ -1160,18 +2260,107 @@ export interface components {
             phases?: (1 | 3) | null;
             /**
              * Kind of motor
-             * @description Only where capacitor and phases do not tell it: a start switch, shading rings.
+             * @description Only where capacitor and phases do not tell it: a start switch, shading rings, electronics.
              */
             motor_kind?: components["schemas"]["MotorKind"] | null;
+            /**
+             * What does an electronic one hold?
+             * @description Torque by taps, an airflow it was taught, or the speed that a signal asks for.
+             */
+            holds?: ("torque" | "airflow" | "speed") | null;
             /**
              * Run capacitor
              * @description Microfarads on the capacitor's own label.
              */
             run_capacitance?: components["schemas"]["Entry"] | null;
+            /**
+             * Run capacitor volts
+             * @description Its own rating, not the motor's.
+             */
+            capacitor_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Run capacitor ±
+             * @description As printed; ± 6 % is taken where none is.
+             */
+            capacitor_tolerance?: components["schemas"]["Entry"] | null;
+            /**
+             * Shared with a compressor?
+             * @description A dual capacitor keeps the compressor's section.
+             */
+            shared_capacitor?: ("yes" | "no") | null;
+            /**
+             * Start capacitor
+             * @description Only where there is one.
+             */
+            start_capacitance?: components["schemas"]["Entry"] | null;
+            /**
+             * Service factor
+             * @description 1.0 where none is printed.
+             */
+            service_factor?: components["schemas"]["Entry"] | null;
+            /**
+             * Service-factor amps
+             * @description SFA, where printed.
+             */
+            service_factor_current?: components["schemas"]["Entry"] | null;
+            /**
+             * Code letter
+             * @description Locked-rotor code, A to V.
+             */
+            code_letter?: string | null;
+            /**
+             * Nominal efficiency
+             * @description Polyphase plates only.
+             */
+            nominal_efficiency?: components["schemas"]["Entry"] | null;
+            /**
+             * Power factor
+             * @description As printed: 0.62.
+             */
+            power_factor?: components["schemas"]["Entry"] | null;
+            /**
+             * Frame
+             * @description With its suffix: 48Y, 56H, 145T.
+             */
+            frame?: string | null;
+            /**
+             * Enclosure
+             * @description IP54, or TEFC, TEAO, ODP.
+             */
+            enclosure?: string | null;
+            /** Insulation class */
+            insulation?: ("A" | "B" | "F" | "H") | null;
+            /**
+             * Rated ambient
+             * @description 40 °C where none is printed.
+             */
+            ambient?: components["schemas"]["Entry"] | null;
+            /**
+             * Rated duty
+             * @description Continuous, air over, S1, 30 min.
+             */
+            duty?: string | null;
+            /** Thermal protection */
+            protection?: components["schemas"]["Protection"] | null;
+            /** Rotation */
+            rotation?: components["schemas"]["Rotation"] | null;
+            /**
+             * Rotation seen from
+             * @description Without its viewpoint a rotation says nothing.
+             */
+            rotation_seen_from?: ("shaft end" | "lead end") | null;
+            /**
+             * Overload set at
+             * @description Amps on the overload relay or the drive, as found.
+             */
+            overload_setting?: components["schemas"]["Entry"] | null;
         };
         /**
          * PlateAnswer
          * @description What the plate means.
+         *
+         *     :param line: each piece of the typed line, as what it was taken for.
+         *     :param meaning: what each further entry of the plate stands for.
          */
         PlateAnswer: {
             poles: components["schemas"]["Result"];
@@ -1180,6 +2369,16 @@ export interface components {
             rated_torque: components["schemas"]["Result"];
             /** Expected */
             expected: components["schemas"]["Result"][];
+            /**
+             * Line
+             * @default []
+             */
+            line: components["schemas"]["LinePiece"][];
+            /**
+             * Meaning
+             * @default []
+             */
+            meaning: components["schemas"]["Meaning"][];
         };
         /**
          * Preview
@@ -1204,11 +2403,36 @@ export interface components {
             sentence: string;
         };
         /**
+         * Proof
+         * @description The test that would prove or clear a finding: caution first, both outcomes said before it is done.
+         */
+        Proof: {
+            /** Caution */
+            caution: string;
+            /** How */
+            how: string;
+            /** Proves */
+            proves: string;
+            /** Clears */
+            clears: string;
+            /**
+             * Path
+             * @description the field that its result is typed into
+             */
+            path?: string | null;
+        };
+        /**
          * Protected
          * @description Duties whose flow a code authority or an appliance's listing decides.
          * @enum {string}
          */
         Protected: "no" | "grease or kitchen extract" | "smoke control" | "laboratory or hazardous area" | "garage" | "combustion air or venting" | "least outdoor air" | "refrigerant-leak ventilation" | "least airflow of electric heat";
+        /**
+         * Protection
+         * @description What opens when the windings grow too hot.
+         * @enum {string}
+         */
+        Protection: "automatic reset" | "manual reset" | "impedance protected" | "none";
         /**
          * QuantityFacts
          * @description A quantity as the front end needs it.
@@ -1257,6 +2481,50 @@ export interface components {
              */
             tap?: components["schemas"]["SpeedTap"] | null;
             /**
+             * Command
+             * @description Share of the command's range; 5 V of 0-10 V is 50 %.
+             */
+            signal?: components["schemas"]["Entry"] | null;
+            /**
+             * Hertz at the motor
+             * @description Where it is not the plate's.
+             */
+            frequency?: components["schemas"]["Entry"] | null;
+            /**
+             * Duct
+             * @description Damper, filter and panels while the set was read.
+             */
+            duct?: components["schemas"]["DuctState"] | null;
+            /**
+             * Was it right then?
+             * @description A set from when nothing was wrong is the yardstick of the cause ladder.
+             */
+            known_good?: ("yes" | "no") | null;
+            /**
+             * Running for
+             * @description A cold motor reads other amps and speed.
+             */
+            running?: components["schemas"]["Entry"] | null;
+            /**
+             * When
+             * @description Year-month-day hour:minute, for example 2026-03-01 14:30.
+             */
+            taken_at?: string | null;
+            /** By whom */
+            taken_by?: string | null;
+            /** Note */
+            note?: string | null;
+            /**
+             * Electrical readings at
+             * @description A drive's input is not the motor.
+             */
+            point?: components["schemas"]["MeasuringPoint"] | null;
+            /**
+             * Meter
+             * @description What it can read depends on the waveform.
+             */
+            meter?: components["schemas"]["MeterKind"] | null;
+            /**
              * Supply
              * @description Volts at the motor, running.
              */
@@ -1272,10 +2540,70 @@ export interface components {
              */
             input_power?: components["schemas"]["Entry"] | null;
             /**
+             * Power factor
+             * @description Only where a meter showed it.
+             */
+            power_factor?: components["schemas"]["Entry"] | null;
+            /**
              * Speed
-             * @description Tachometer at the shaft or wheel.
+             * @description Tachometer at the motor's shaft.
              */
             speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Fan speed
+             * @description Behind a belt.
+             */
+            fan_speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Start-winding amps
+             * @description Clamp on the lead between capacitor and motor.
+             */
+            start_current?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts across the capacitor
+             * @description Its own terminals, running; above line volts.
+             */
+            run_capacitor_volts?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts 1-2
+             * @description Line to line.
+             */
+            voltage_12?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts 2-3
+             * @description Line to line.
+             */
+            voltage_23?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts 3-1
+             * @description Line to line.
+             */
+            voltage_31?: components["schemas"]["Entry"] | null;
+            /**
+             * Amps 1
+             * @description One conductor in the clamp.
+             */
+            current_1?: components["schemas"]["Entry"] | null;
+            /**
+             * Amps 2
+             * @description One conductor in the clamp.
+             */
+            current_2?: components["schemas"]["Entry"] | null;
+            /**
+             * Amps 3
+             * @description One conductor in the clamp.
+             */
+            current_3?: components["schemas"]["Entry"] | null;
+            /**
+             * Highest leg to ground
+             * @description 208 V on one leg of a 240 V delta is a high leg.
+             */
+            highest_to_ground?: components["schemas"]["Entry"] | null;
+            /**
+             * Command volts
+             * @description 24 V tap to common, called.
+             */
+            command_volts?: components["schemas"]["Entry"] | null;
             /**
              * Static, supply
              * @description After the fan, against the room; 0 if it blows free.
@@ -1287,20 +2615,110 @@ export interface components {
              */
             return_static?: components["schemas"]["Entry"] | null;
             /**
-             * Pump differential
-             * @description Discharge less suction, gauges at one height.
+             * Static across
+             * @description Both hoses on one manometer: total external static.
              */
-            pump_differential?: components["schemas"]["Entry"] | null;
+            total_static?: components["schemas"]["Entry"] | null;
+            /**
+             * Between the taps
+             * @description What the two taps have between them besides the fan.
+             */
+            statics_hold?: components["schemas"]["StaticSpan"] | null;
+            /**
+             * Across the filter
+             * @description Both sides of it.
+             */
+            filter_drop?: components["schemas"]["Entry"] | null;
+            /**
+             * Across the coil
+             * @description Both sides of it.
+             */
+            coil_drop?: components["schemas"]["Entry"] | null;
             /**
              * Airflow
              * @description Only if it was measured: traverse, hood or flow station.
              */
             airflow?: components["schemas"]["Entry"] | null;
             /**
+             * Measured by
+             * @description Hood, traverse or flow station.
+             */
+            flow_by?: components["schemas"]["FlowBy"] | null;
+            /**
+             * Air entering
+             * @description Before heater or coil.
+             */
+            entering?: components["schemas"]["Entry"] | null;
+            /**
+             * Air leaving
+             * @description Mixed, out of sight of the heat exchanger.
+             */
+            leaving?: components["schemas"]["Entry"] | null;
+            /**
+             * Fuel burned
+             * @description Clocked at the meter, as heat.
+             */
+            fuel_heat?: components["schemas"]["Entry"] | null;
+            /**
+             * Its efficiency
+             * @description Off the appliance's plate.
+             */
+            fuel_efficiency?: components["schemas"]["Entry"] | null;
+            /**
+             * Heater volts
+             * @description At the electric heater.
+             */
+            heater_volts?: components["schemas"]["Entry"] | null;
+            /**
+             * Heater amps
+             * @description Single-phase, one conductor.
+             */
+            heater_amps?: components["schemas"]["Entry"] | null;
+            /**
+             * Is the coil wet?
+             * @description A wet coil takes heat that no thermometer shows.
+             */
+            coil_is_wet?: ("yes" | "no") | null;
+            /**
+             * Does the thermometer see the heater?
+             * @description Radiant heat makes it read high.
+             */
+            in_sight?: ("yes" | "no") | null;
+            /**
+             * Suction
+             * @description Gauge; below the room with a minus.
+             */
+            suction?: components["schemas"]["Entry"] | null;
+            /**
+             * Discharge
+             * @description Gauge, at the same height.
+             */
+            discharge?: components["schemas"]["Entry"] | null;
+            /**
+             * Pump differential
+             * @description Discharge less suction, gauges at one height.
+             */
+            pump_differential?: components["schemas"]["Entry"] | null;
+            /**
              * Water flow
              * @description Only if it was measured.
              */
             water_flow?: components["schemas"]["Entry"] | null;
+            /**
+             * Capacitor, out of circuit
+             * @description Discharged, both leads off, on a capacitance meter.
+             */
+            capacitance?: components["schemas"]["Entry"] | null;
+            /**
+             * Motor shell
+             * @description After half an hour of running.
+             */
+            shell?: components["schemas"]["Entry"] | null;
+            /**
+             * Air at the motor
+             * @description Beside it.
+             */
+            air?: components["schemas"]["Entry"] | null;
         };
         /**
          * Readout
@@ -1329,6 +2747,14 @@ export interface components {
          */
         Reason: "dead" | "noisy" | "hot" | "weak air or flow" | "costly" | "planned";
         /**
+         * Removed
+         * @description Whether a photograph is taken away.
+         */
+        Removed: {
+            /** Removed */
+            removed: boolean;
+        };
+        /**
          * Result
          * @description A figure with its working, or the reading it waits for.
          */
@@ -1342,6 +2768,48 @@ export interface components {
              */
             waits?: (string | components["schemas"]["Figure"])[] | null;
             working?: components["schemas"]["Working"] | null;
+        };
+        /**
+         * Rotation
+         * @description Which way the shaft turns; nothing without its viewpoint.
+         * @enum {string}
+         */
+        Rotation: "clockwise" | "counter-clockwise" | "reversible";
+        /**
+         * RuleFacts
+         * @description A rule as the page of rules shows it.
+         */
+        RuleFacts: {
+            /** Rule */
+            rule: string;
+            severity: components["schemas"]["Severity"];
+            station: components["schemas"]["Station"];
+            /** Watches */
+            watches: string;
+            /** Threshold */
+            threshold: string;
+            /** Source */
+            source: string;
+            /** Repair */
+            repair: boolean;
+        };
+        /**
+         * SeparatingTest
+         * @description The cheapest test whose outcome differs between the first two causes.
+         */
+        SeparatingTest: {
+            /** Test */
+            test: string;
+            /** Minutes */
+            minutes: number;
+            /** Caution */
+            caution: string;
+            /** How */
+            how: string;
+            /** If First */
+            if_first: string;
+            /** If Second */
+            if_second: string;
         };
         /**
          * SetAnswer
@@ -1366,6 +2834,9 @@ export interface components {
             pressure: components["schemas"]["Result"];
             flow: components["schemas"]["Figure"] | null;
             flow_by_power: components["schemas"]["Result"];
+            flows: components["schemas"]["FlowsAnswer"];
+            /** Withheld */
+            withheld: (string | components["schemas"]["Figure"])[][];
             /** Questions */
             questions: (string | components["schemas"]["Figure"])[][];
             /** Changes */
@@ -1399,6 +2870,12 @@ export interface components {
          * @enum {string}
          */
         SpeedTap: "one speed" | "high tap" | "medium tap" | "low tap" | "on a regulator";
+        /**
+         * StaticSpan
+         * @description What lies between the two static taps besides the fan.
+         * @enum {string}
+         */
+        StaticSpan: "neither filter nor coil" | "filter" | "coil" | "filter and coil";
         /**
          * Station
          * @description The stations of the route, in the order of the work.
@@ -1438,6 +2915,12 @@ export interface components {
             workings: components["schemas"]["StepWorkings"] | null;
         };
         /**
+         * StepState
+         * @description How far a step of a way has come.
+         * @enum {string}
+         */
+        StepState: "good" | "the fault" | "next" | "later";
+        /**
          * StepWorkings
          * @description The workings of a solved step.
          */
@@ -1446,6 +2929,78 @@ export interface components {
             speed: components["schemas"]["Working"];
             shaft_power: components["schemas"]["Working"];
             input_power: components["schemas"]["Working"];
+        };
+        /**
+         * System
+         * @description Kinds of cooling system that differ in the air they want per ton.
+         * @enum {string}
+         */
+        System: "ordinary cooling" | "cooling in a humid climate" | "cooling in a dry climate, or a heat pump" | "small-duct, high-velocity";
+        /**
+         * Target
+         * @description Where the wanted flow comes from; the first that is complete is taken, a typed one before all.
+         */
+        Target: {
+            /**
+             * Airflow wanted
+             * @description From the design or the balancing report.
+             */
+            airflow?: components["schemas"]["Entry"] | null;
+            /**
+             * Water flow wanted
+             * @description From the design.
+             */
+            water_flow?: components["schemas"]["Entry"] | null;
+            /**
+             * Kind of cooling
+             * @description It decides the air per ton: 400, 350, 450 or 250 cfm.
+             */
+            system?: components["schemas"]["System"] | null;
+            /**
+             * Cooling capacity
+             * @description Off the outdoor unit's plate.
+             */
+            cooling?: components["schemas"]["Entry"] | null;
+            /**
+             * Air per cooling
+             * @description Goes before the kind's own.
+             */
+            per_cooling?: components["schemas"]["Entry"] | null;
+            /**
+             * Heat output
+             * @description What the furnace or heater gives to the air.
+             */
+            heat?: components["schemas"]["Entry"] | null;
+            /**
+             * Temperature rise allowed
+             * @description The appliance's plate, as a range: 35-65 °F.
+             */
+            rise?: components["schemas"]["Entry"] | null;
+            /**
+             * Volume served
+             * @description Length × width × height.
+             */
+            volume?: components["schemas"]["Entry"] | null;
+            /**
+             * Air changes an hour
+             * @description From the code or the design.
+             */
+            changes?: components["schemas"]["Entry"] | null;
+            /**
+             * Static the blower is rated for
+             * @description Off the unit's plate or its data.
+             */
+            rated_static?: components["schemas"]["Entry"] | null;
+            /**
+             * Altitude
+             * @description 0 where it is not said.
+             */
+            altitude?: components["schemas"]["Entry"] | null;
+            /**
+             * Starts an hour
+             * @description As counted, or from the control.
+             */
+            starts?: components["schemas"]["Entry"] | null;
         };
         /**
          * UnitFacts
@@ -1533,6 +3088,26 @@ export interface components {
             kind: string;
         };
         /**
+         * Way
+         * @description A chain of checks, each of which decides the next; with the verdict once it is reached.
+         */
+        modest_rotor__core__assessment__Way: {
+            /** Title */
+            title: string;
+            /** Steps */
+            steps: components["schemas"]["CheckStep"][];
+            /** Verdict */
+            verdict?: (string | components["schemas"]["Figure"])[] | null;
+            /** Action */
+            action?: string | null;
+        };
+        /**
+         * Way
+         * @description How a flow is found, the most direct first.
+         * @enum {string}
+         */
+        modest_rotor__core__stations__flow_ways__Way: "hood, traverse or meter" | "temperature rise" | "blower table" | "amps-and-volts chart" | "speed, from the known point" | "speed and pressure on the curve" | "shaft power on the curve" | "power ÷ pressure";
+        /**
          * Change
          * @description One reading of a set less the same reading of the set before it.
          */
@@ -1590,6 +3165,26 @@ export interface operations {
                     "application/json": {
                         [key: string]: components["schemas"]["QuantityFacts"];
                     };
+                };
+            };
+        };
+    };
+    rules_api_rules_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleFacts"][];
                 };
             };
         };
@@ -1882,7 +3477,9 @@ export interface operations {
     };
     add_item_api_jobs__job_id__items__name__post: {
         parameters: {
-            query?: never;
+            query?: {
+                like?: string | null;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -1938,6 +3535,107 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    fill_plate_api_jobs__job_id__plate_line_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Step"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    mark_api_jobs__job_id__marks_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    cause_ladder_api_jobs__job_id__ladder_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ladder"];
                 };
             };
             /** @description Validation Error */
@@ -2035,6 +3733,310 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Assessment"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    photographs_api_jobs__job_id__photos_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPhoto"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    attach_api_jobs__job_id__photos_post: {
+        parameters: {
+            query?: {
+                of?: "plate" | "machine";
+                who?: string;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPhoto"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    photograph_api_jobs__job_id__photos__photo_id__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+                photo_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    remove_photo_api_jobs__job_id__photos__photo_id__removed_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+                photo_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Removed"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPhoto"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    sets_out_api_jobs__job_id__readings_csv_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    look_at_sets_api_jobs__job_id__readings_csv_look_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CsvProposal"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    sets_in_api_jobs__job_id__readings_csv_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvConfirmed"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    meters_api_people__name__meters_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meters"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    keep_meters_api_people__name__meters_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MetersIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meters"];
                 };
             };
             /** @description Validation Error */

@@ -61,9 +61,60 @@ export const fields = {
     "quantity": "water_flow",
     "basis": "typed"
   },
+  "call/complaints": {
+    "label": "What do the people here notice?",
+    "help": "All that they name.",
+    "choices": [
+      "weak air or flow",
+      "noise",
+      "smell",
+      "trips",
+      "bills",
+      "too hot",
+      "too cold",
+      "water or frost"
+    ]
+  },
   "call/notes": {
-    "label": "What the people here say",
+    "label": "In their words",
     "help": ""
+  },
+  "call/serves": {
+    "label": "What the machine serves",
+    "help": "Rooms, circuit or process."
+  },
+  "call/called_by": {
+    "label": "Which call runs it?",
+    "help": "The one it mostly runs on.",
+    "choices": [
+      "heat",
+      "cool",
+      "circulate",
+      "dehumidify",
+      "schedule",
+      "level",
+      "pressure"
+    ]
+  },
+  "call/not_interrupted": {
+    "label": "What may not be interrupted",
+    "help": "And from when to when; nothing is switched off without asking."
+  },
+  "call/serial": {
+    "label": "Serial",
+    "help": "As text, off the motor that will be removed."
+  },
+  "call/date_code": {
+    "label": "Date code",
+    "help": "As text."
+  },
+  "call/part_number": {
+    "label": "Part number",
+    "help": "As text."
+  },
+  "plate/line": {
+    "label": "The plate in one line",
+    "help": "Type it as it stands, in any order; each piece is shown as what it was taken for."
   },
   "plate/rated_power": {
     "label": "Rated power",
@@ -82,6 +133,26 @@ export const fields = {
     "help": "At rated volts and rated power.",
     "quantity": "rated_current",
     "basis": "plate"
+  },
+  "plate/second_voltage": {
+    "label": "Volts, other connection",
+    "help": "The higher one of a plate such as 230/460 V.",
+    "quantity": "rated_voltage",
+    "basis": "plate"
+  },
+  "plate/second_current": {
+    "label": "Amps, other connection",
+    "help": "Those that go with the other volts.",
+    "quantity": "rated_current",
+    "basis": "plate"
+  },
+  "plate/wired_for": {
+    "label": "Wired for",
+    "help": "By the links or lead numbers found in the terminal box, not by the supply.",
+    "choices": [
+      "first volts",
+      "other volts"
+    ]
   },
   "plate/rated_speed": {
     "label": "Rated speed",
@@ -105,12 +176,22 @@ export const fields = {
   },
   "plate/motor_kind": {
     "label": "Kind of motor",
-    "help": "Only where capacitor and phases do not tell it: a start switch, shading rings.",
+    "help": "Only where capacitor and phases do not tell it: a start switch, shading rings, electronics.",
     "choices": [
       "split-capacitor",
       "single-phase",
       "shaded-pole",
-      "three-phase"
+      "three-phase",
+      "electronic"
+    ]
+  },
+  "plate/holds": {
+    "label": "What does an electronic one hold?",
+    "help": "Torque by taps, an airflow it was taught, or the speed that a signal asks for.",
+    "choices": [
+      "torque",
+      "airflow",
+      "speed"
     ]
   },
   "plate/run_capacitance": {
@@ -118,6 +199,473 @@ export const fields = {
     "help": "Microfarads on the capacitor's own label.",
     "quantity": "capacitance",
     "basis": "plate"
+  },
+  "plate/capacitor_voltage": {
+    "label": "Run capacitor volts",
+    "help": "Its own rating, not the motor's.",
+    "quantity": "capacitor_voltage",
+    "basis": "plate"
+  },
+  "plate/capacitor_tolerance": {
+    "label": "Run capacitor ±",
+    "help": "As printed; ± 6 % is taken where none is.",
+    "quantity": "tolerance",
+    "basis": "plate"
+  },
+  "plate/shared_capacitor": {
+    "label": "Shared with a compressor?",
+    "help": "A dual capacitor keeps the compressor's section.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "plate/start_capacitance": {
+    "label": "Start capacitor",
+    "help": "Only where there is one.",
+    "quantity": "capacitance",
+    "basis": "plate"
+  },
+  "plate/service_factor": {
+    "label": "Service factor",
+    "help": "1.0 where none is printed.",
+    "quantity": "service_factor",
+    "basis": "plate"
+  },
+  "plate/service_factor_current": {
+    "label": "Service-factor amps",
+    "help": "SFA, where printed.",
+    "quantity": "rated_current",
+    "basis": "plate"
+  },
+  "plate/code_letter": {
+    "label": "Code letter",
+    "help": "Locked-rotor code, A to V."
+  },
+  "plate/nominal_efficiency": {
+    "label": "Nominal efficiency",
+    "help": "Polyphase plates only.",
+    "quantity": "efficiency",
+    "basis": "plate"
+  },
+  "plate/power_factor": {
+    "label": "Power factor",
+    "help": "As printed: 0.62.",
+    "quantity": "read_power_factor",
+    "basis": "plate"
+  },
+  "plate/frame": {
+    "label": "Frame",
+    "help": "With its suffix: 48Y, 56H, 145T."
+  },
+  "plate/enclosure": {
+    "label": "Enclosure",
+    "help": "IP54, or TEFC, TEAO, ODP."
+  },
+  "plate/insulation": {
+    "label": "Insulation class",
+    "help": "",
+    "choices": [
+      "A",
+      "B",
+      "F",
+      "H"
+    ]
+  },
+  "plate/ambient": {
+    "label": "Rated ambient",
+    "help": "40 °C where none is printed.",
+    "quantity": "temperature",
+    "basis": "plate"
+  },
+  "plate/duty": {
+    "label": "Rated duty",
+    "help": "Continuous, air over, S1, 30 min."
+  },
+  "plate/protection": {
+    "label": "Thermal protection",
+    "help": "",
+    "choices": [
+      "automatic reset",
+      "manual reset",
+      "impedance protected",
+      "none"
+    ]
+  },
+  "plate/rotation": {
+    "label": "Rotation",
+    "help": "",
+    "choices": [
+      "clockwise",
+      "counter-clockwise",
+      "reversible"
+    ]
+  },
+  "plate/rotation_seen_from": {
+    "label": "Rotation seen from",
+    "help": "Without its viewpoint a rotation says nothing.",
+    "choices": [
+      "shaft end",
+      "lead end"
+    ]
+  },
+  "plate/overload_setting": {
+    "label": "Overload set at",
+    "help": "Amps on the overload relay or the drive, as found.",
+    "quantity": "rated_current",
+    "basis": "measured"
+  },
+  "identification/speed": {
+    "label": "Speed measured",
+    "help": "Tachometer, on the supply's own hertz.",
+    "quantity": "speed",
+    "basis": "measured"
+  },
+  "identification/frequency": {
+    "label": "Hertz of the supply",
+    "help": "50 or 60 Hz.",
+    "quantity": "frequency",
+    "basis": "measured"
+  },
+  "identification/loading": {
+    "label": "How was it loaded?",
+    "help": "Lightly loaded: shaft bare, or the air shut off on a forward-curved wheel.",
+    "choices": [
+      "lightly loaded",
+      "loaded"
+    ]
+  },
+  "identification/first_terminal": {
+    "label": "First terminal",
+    "help": "Its mark or colour."
+  },
+  "identification/second_terminal": {
+    "label": "Second terminal",
+    "help": "Its mark or colour."
+  },
+  "identification/third_terminal": {
+    "label": "Third terminal",
+    "help": "Its mark or colour."
+  },
+  "identification/first_second": {
+    "label": "First to second",
+    "help": "Every lead disconnected, capacitor off. Type OL where the meter shows none.",
+    "quantity": "winding_resistance",
+    "basis": "measured"
+  },
+  "identification/second_third": {
+    "label": "Second to third",
+    "help": "Every lead disconnected, capacitor off. Type OL where the meter shows none.",
+    "quantity": "winding_resistance",
+    "basis": "measured"
+  },
+  "identification/third_first": {
+    "label": "Third to first",
+    "help": "Every lead disconnected, capacitor off. Type OL where the meter shows none.",
+    "quantity": "winding_resistance",
+    "basis": "measured"
+  },
+  "identification/to_ground": {
+    "label": "Windings to ground",
+    "help": "Insulation tester, electronics unplugged. Type OL where it shows none.",
+    "quantity": "ground_resistance",
+    "basis": "measured"
+  },
+  "identification/run_capacitor": {
+    "label": "Run capacitor?",
+    "help": "Metal can, oil filled, a few to some tens of µF.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/start_capacitor": {
+    "label": "Start capacitor?",
+    "help": "Black plastic can, some tens to hundreds of µF.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/switch": {
+    "label": "Centrifugal switch?",
+    "help": "Clicks as it slows down.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/relay": {
+    "label": "Start relay?",
+    "help": "Current or potential relay beside the motor.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/equal_leads": {
+    "label": "Three equal leads?",
+    "help": "Same gauge, marked alike; or nine or twelve numbered ones.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/module": {
+    "label": "Control module?",
+    "help": "A finned or sealed can on the motor's end.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/plug": {
+    "label": "Low-voltage plug?",
+    "help": "A plug of thin wires beside that of the supply.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/analogue": {
+    "label": "0-10 V command?",
+    "help": "Terminals or a plug marked 0-10 V or PWM.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "leads/*/colour": {
+    "label": "Colour",
+    "help": "As found, before anything is undone."
+  },
+  "leads/*/function": {
+    "label": "Function",
+    "help": "",
+    "choices": [
+      "common",
+      "high",
+      "medium high",
+      "medium",
+      "medium low",
+      "low",
+      "capacitor",
+      "start",
+      "run",
+      "line",
+      "neutral",
+      "phase",
+      "ground",
+      "command",
+      "unused, capped"
+    ]
+  },
+  "leads/*/ohms": {
+    "label": "Ω to common",
+    "help": "Every lead disconnected, capacitor off. Type OL where the meter shows none.",
+    "quantity": "winding_resistance",
+    "basis": "measured"
+  },
+  "leads/*/volts": {
+    "label": "Volts",
+    "help": "To common, energised.",
+    "quantity": "voltage",
+    "basis": "measured"
+  },
+  "call_taps/*/call": {
+    "label": "Call",
+    "help": "",
+    "choices": [
+      "heat",
+      "cool",
+      "circulate",
+      "dehumidify",
+      "schedule",
+      "level",
+      "pressure"
+    ]
+  },
+  "call_taps/*/tap": {
+    "label": "Tap or lead",
+    "help": "Its colour or number, as wired."
+  },
+  "call_taps/*/volts": {
+    "label": "Command volts",
+    "help": "Tap to common, while called.",
+    "quantity": "command_voltage",
+    "basis": "measured"
+  },
+  "meters/owner": {
+    "label": "Whose they are",
+    "help": ""
+  },
+  "meters/voltmeter": {
+    "label": "Voltmeter ±",
+    "help": "Off its data sheet, as ± of the reading; empty takes what sound ones promise.",
+    "quantity": "meter_accuracy",
+    "basis": "typed"
+  },
+  "meters/clamp_meter": {
+    "label": "Clamp meter ±",
+    "help": "Off its data sheet, as ± of the reading; empty takes what sound ones promise.",
+    "quantity": "meter_accuracy",
+    "basis": "typed"
+  },
+  "meters/wattmeter": {
+    "label": "Wattmeter ±",
+    "help": "Off its data sheet, as ± of the reading; empty takes what sound ones promise.",
+    "quantity": "meter_accuracy",
+    "basis": "typed"
+  },
+  "meters/manometer": {
+    "label": "Manometer ±",
+    "help": "Off its data sheet, as ± of the reading; empty takes what sound ones promise.",
+    "quantity": "meter_accuracy",
+    "basis": "typed"
+  },
+  "meters/pressure_gauge": {
+    "label": "Pressure gauge ±",
+    "help": "Off its data sheet, as ± of the reading; empty takes what sound ones promise.",
+    "quantity": "meter_accuracy",
+    "basis": "typed"
+  },
+  "meters/capacitance_meter": {
+    "label": "Capacitance meter ±",
+    "help": "Off its data sheet, as ± of the reading; empty takes what sound ones promise.",
+    "quantity": "meter_accuracy",
+    "basis": "typed"
+  },
+  "meters/flow_measurement": {
+    "label": "Airflow ±",
+    "help": "Hood or traverse; empty takes 7 %.",
+    "quantity": "meter_accuracy",
+    "basis": "typed"
+  },
+  "meters/flow_meter": {
+    "label": "Water flow ±",
+    "help": "Off its data sheet, as ± of the reading; empty takes what sound ones promise.",
+    "quantity": "meter_accuracy",
+    "basis": "typed"
+  },
+  "charts/amps_chart": {
+    "label": "Amps-and-volts airflow chart",
+    "help": "Volts across, flow down, amps in the cells; typed, or pasted from a spreadsheet."
+  },
+  "charts/amps_chart_flow": {
+    "label": "Its flow is in",
+    "help": "",
+    "choices": [
+      "cfm",
+      "L/s",
+      "m³/h"
+    ]
+  },
+  "charts/blower_table": {
+    "label": "Blower table",
+    "help": "Taps across, external static down, flow in the cells; typed, or pasted."
+  },
+  "charts/blower_table_flow": {
+    "label": "Its flow is in",
+    "help": "",
+    "choices": [
+      "cfm",
+      "L/s",
+      "m³/h"
+    ]
+  },
+  "charts/blower_table_static": {
+    "label": "Its static is in",
+    "help": "",
+    "choices": [
+      "in. w.g.",
+      "Pa"
+    ]
+  },
+  "charts/counted_external": {
+    "label": "Parts that it counts as external",
+    "help": "Those whose resistance the static must hold as well.",
+    "choices": [
+      "filter and coil",
+      "coil",
+      "filter",
+      "neither"
+    ]
+  },
+  "target/airflow": {
+    "label": "Airflow wanted",
+    "help": "From the design or the balancing report.",
+    "quantity": "airflow",
+    "basis": "typed"
+  },
+  "target/water_flow": {
+    "label": "Water flow wanted",
+    "help": "From the design.",
+    "quantity": "water_flow",
+    "basis": "typed"
+  },
+  "target/system": {
+    "label": "Kind of cooling",
+    "help": "It decides the air per ton: 400, 350, 450 or 250 cfm.",
+    "choices": [
+      "ordinary cooling",
+      "cooling in a humid climate",
+      "cooling in a dry climate, or a heat pump",
+      "small-duct, high-velocity"
+    ]
+  },
+  "target/cooling": {
+    "label": "Cooling capacity",
+    "help": "Off the outdoor unit's plate.",
+    "quantity": "cooling_capacity",
+    "basis": "plate"
+  },
+  "target/per_cooling": {
+    "label": "Air per cooling",
+    "help": "Goes before the kind's own.",
+    "quantity": "flow_per_cooling",
+    "basis": "typed"
+  },
+  "target/heat": {
+    "label": "Heat output",
+    "help": "What the furnace or heater gives to the air.",
+    "quantity": "heat_input",
+    "basis": "plate"
+  },
+  "target/rise": {
+    "label": "Temperature rise allowed",
+    "help": "The appliance's plate, as a range: 35-65 °F.",
+    "quantity": "temperature_difference",
+    "basis": "plate"
+  },
+  "target/volume": {
+    "label": "Volume served",
+    "help": "Length × width × height.",
+    "quantity": "volume",
+    "basis": "typed"
+  },
+  "target/changes": {
+    "label": "Air changes an hour",
+    "help": "From the code or the design.",
+    "quantity": "air_changes",
+    "basis": "typed"
+  },
+  "target/rated_static": {
+    "label": "Static the blower is rated for",
+    "help": "Off the unit's plate or its data.",
+    "quantity": "pressure",
+    "basis": "plate"
+  },
+  "target/altitude": {
+    "label": "Altitude",
+    "help": "0 where it is not said.",
+    "quantity": "altitude",
+    "basis": "typed"
+  },
+  "target/starts": {
+    "label": "Starts an hour",
+    "help": "As counted, or from the control.",
+    "quantity": "starts_per_hour",
+    "basis": "measured"
   },
   "readings/*/name": {
     "label": "What was this set?",
@@ -132,6 +680,75 @@ export const fields = {
       "medium tap",
       "low tap",
       "on a regulator"
+    ]
+  },
+  "readings/*/signal": {
+    "label": "Command",
+    "help": "Share of the command's range; 5 V of 0-10 V is 50 %.",
+    "quantity": "signal",
+    "basis": "measured"
+  },
+  "readings/*/frequency": {
+    "label": "Hertz at the motor",
+    "help": "Where it is not the plate's.",
+    "quantity": "frequency",
+    "basis": "measured"
+  },
+  "readings/*/duct": {
+    "label": "Duct",
+    "help": "Damper, filter and panels while the set was read.",
+    "choices": [
+      "as found",
+      "balancing plate wide open",
+      "filter out",
+      "duct off at the unit",
+      "panel open",
+      "blocked"
+    ]
+  },
+  "readings/*/known_good": {
+    "label": "Was it right then?",
+    "help": "A set from when nothing was wrong is the yardstick of the cause ladder.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "readings/*/running": {
+    "label": "Running for",
+    "help": "A cold motor reads other amps and speed.",
+    "quantity": "running_time",
+    "basis": "measured"
+  },
+  "readings/*/taken_at": {
+    "label": "When",
+    "help": "Year-month-day hour:minute, for example 2026-03-01 14:30."
+  },
+  "readings/*/taken_by": {
+    "label": "By whom",
+    "help": ""
+  },
+  "readings/*/note": {
+    "label": "Note",
+    "help": ""
+  },
+  "readings/*/point": {
+    "label": "Electrical readings at",
+    "help": "A drive's input is not the motor.",
+    "choices": [
+      "supply",
+      "drive input",
+      "drive output",
+      "winding"
+    ]
+  },
+  "readings/*/meter": {
+    "label": "Meter",
+    "help": "What it can read depends on the waveform.",
+    "choices": [
+      "average-responding",
+      "true-rms",
+      "true-rms, low-pass"
     ]
   },
   "readings/*/voltage": {
@@ -152,10 +769,82 @@ export const fields = {
     "quantity": "input_power",
     "basis": "measured"
   },
+  "readings/*/power_factor": {
+    "label": "Power factor",
+    "help": "Only where a meter showed it.",
+    "quantity": "read_power_factor",
+    "basis": "measured"
+  },
   "readings/*/speed": {
     "label": "Speed",
-    "help": "Tachometer at the shaft or wheel.",
+    "help": "Tachometer at the motor's shaft.",
     "quantity": "speed",
+    "basis": "measured"
+  },
+  "readings/*/fan_speed": {
+    "label": "Fan speed",
+    "help": "Behind a belt.",
+    "quantity": "speed",
+    "basis": "measured"
+  },
+  "readings/*/start_current": {
+    "label": "Start-winding amps",
+    "help": "Clamp on the lead between capacitor and motor.",
+    "quantity": "current",
+    "basis": "measured"
+  },
+  "readings/*/run_capacitor_volts": {
+    "label": "Volts across the capacitor",
+    "help": "Its own terminals, running; above line volts.",
+    "quantity": "capacitor_voltage",
+    "basis": "measured"
+  },
+  "readings/*/voltage_12": {
+    "label": "Volts 1-2",
+    "help": "Line to line.",
+    "quantity": "voltage",
+    "basis": "measured"
+  },
+  "readings/*/voltage_23": {
+    "label": "Volts 2-3",
+    "help": "Line to line.",
+    "quantity": "voltage",
+    "basis": "measured"
+  },
+  "readings/*/voltage_31": {
+    "label": "Volts 3-1",
+    "help": "Line to line.",
+    "quantity": "voltage",
+    "basis": "measured"
+  },
+  "readings/*/current_1": {
+    "label": "Amps 1",
+    "help": "One conductor in the clamp.",
+    "quantity": "current",
+    "basis": "measured"
+  },
+  "readings/*/current_2": {
+    "label": "Amps 2",
+    "help": "One conductor in the clamp.",
+    "quantity": "current",
+    "basis": "measured"
+  },
+  "readings/*/current_3": {
+    "label": "Amps 3",
+    "help": "One conductor in the clamp.",
+    "quantity": "current",
+    "basis": "measured"
+  },
+  "readings/*/highest_to_ground": {
+    "label": "Highest leg to ground",
+    "help": "208 V on one leg of a 240 V delta is a high leg.",
+    "quantity": "voltage",
+    "basis": "measured"
+  },
+  "readings/*/command_volts": {
+    "label": "Command volts",
+    "help": "24 V tap to common, called.",
+    "quantity": "command_voltage",
     "basis": "measured"
   },
   "readings/*/supply_static": {
@@ -170,10 +859,32 @@ export const fields = {
     "quantity": "return_static_pressure",
     "basis": "measured"
   },
-  "readings/*/pump_differential": {
-    "label": "Pump differential",
-    "help": "Discharge less suction, gauges at one height.",
-    "quantity": "pump_differential",
+  "readings/*/total_static": {
+    "label": "Static across",
+    "help": "Both hoses on one manometer: total external static.",
+    "quantity": "pressure",
+    "basis": "measured"
+  },
+  "readings/*/statics_hold": {
+    "label": "Between the taps",
+    "help": "What the two taps have between them besides the fan.",
+    "choices": [
+      "neither filter nor coil",
+      "filter",
+      "coil",
+      "filter and coil"
+    ]
+  },
+  "readings/*/filter_drop": {
+    "label": "Across the filter",
+    "help": "Both sides of it.",
+    "quantity": "pressure",
+    "basis": "measured"
+  },
+  "readings/*/coil_drop": {
+    "label": "Across the coil",
+    "help": "Both sides of it.",
+    "quantity": "pressure",
     "basis": "measured"
   },
   "readings/*/airflow": {
@@ -182,11 +893,249 @@ export const fields = {
     "quantity": "airflow",
     "basis": "measured"
   },
+  "readings/*/flow_by": {
+    "label": "Measured by",
+    "help": "Hood, traverse or flow station.",
+    "choices": [
+      "hood",
+      "traverse",
+      "flow station"
+    ]
+  },
+  "readings/*/entering": {
+    "label": "Air entering",
+    "help": "Before heater or coil.",
+    "quantity": "temperature",
+    "basis": "measured"
+  },
+  "readings/*/leaving": {
+    "label": "Air leaving",
+    "help": "Mixed, out of sight of the heat exchanger.",
+    "quantity": "temperature",
+    "basis": "measured"
+  },
+  "readings/*/fuel_heat": {
+    "label": "Fuel burned",
+    "help": "Clocked at the meter, as heat.",
+    "quantity": "heat_input",
+    "basis": "measured"
+  },
+  "readings/*/fuel_efficiency": {
+    "label": "Its efficiency",
+    "help": "Off the appliance's plate.",
+    "quantity": "efficiency",
+    "basis": "plate"
+  },
+  "readings/*/heater_volts": {
+    "label": "Heater volts",
+    "help": "At the electric heater.",
+    "quantity": "voltage",
+    "basis": "measured"
+  },
+  "readings/*/heater_amps": {
+    "label": "Heater amps",
+    "help": "Single-phase, one conductor.",
+    "quantity": "current",
+    "basis": "measured"
+  },
+  "readings/*/coil_is_wet": {
+    "label": "Is the coil wet?",
+    "help": "A wet coil takes heat that no thermometer shows.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "readings/*/in_sight": {
+    "label": "Does the thermometer see the heater?",
+    "help": "Radiant heat makes it read high.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "readings/*/suction": {
+    "label": "Suction",
+    "help": "Gauge; below the room with a minus.",
+    "quantity": "gauge_pressure",
+    "basis": "measured"
+  },
+  "readings/*/discharge": {
+    "label": "Discharge",
+    "help": "Gauge, at the same height.",
+    "quantity": "gauge_pressure",
+    "basis": "measured"
+  },
+  "readings/*/pump_differential": {
+    "label": "Pump differential",
+    "help": "Discharge less suction, gauges at one height.",
+    "quantity": "pump_differential",
+    "basis": "measured"
+  },
   "readings/*/water_flow": {
     "label": "Water flow",
     "help": "Only if it was measured.",
     "quantity": "water_flow",
     "basis": "measured"
+  },
+  "readings/*/capacitance": {
+    "label": "Capacitor, out of circuit",
+    "help": "Discharged, both leads off, on a capacitance meter.",
+    "quantity": "capacitance",
+    "basis": "measured"
+  },
+  "readings/*/shell": {
+    "label": "Motor shell",
+    "help": "After half an hour of running.",
+    "quantity": "shell_temperature",
+    "basis": "measured"
+  },
+  "readings/*/air": {
+    "label": "Air at the motor",
+    "help": "Beside it.",
+    "quantity": "temperature",
+    "basis": "measured"
+  },
+  "checks/sound": {
+    "label": "What does it do when called?",
+    "help": "Listen first. Never help a wheel round by hand under power.",
+    "choices": [
+      "hums",
+      "silent",
+      "clicks"
+    ]
+  },
+  "checks/line_volts": {
+    "label": "Are line volts there?",
+    "help": "At the motor's own terminals, while it is called.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "checks/all_phases": {
+    "label": "Are all three lines there?",
+    "help": "Line to line, three readings alike.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "checks/turns": {
+    "label": "Does the shaft turn by hand?",
+    "help": "Power off, locked out, wheel secured against windmilling.",
+    "choices": [
+      "free",
+      "stiff",
+      "stuck"
+    ]
+  },
+  "checks/capacitance": {
+    "label": "Run capacitor, out of circuit",
+    "help": "Discharged, both leads off.",
+    "quantity": "capacitance",
+    "basis": "measured"
+  },
+  "checks/start_capacitor": {
+    "label": "Start capacitor",
+    "help": "Discharged; by a meter, and by its look.",
+    "choices": [
+      "good",
+      "bad"
+    ]
+  },
+  "checks/switch": {
+    "label": "Start switch or relay",
+    "help": "Contacts clean, spring free; relay coil not open.",
+    "choices": [
+      "good",
+      "stuck or burnt"
+    ]
+  },
+  "checks/thermal": {
+    "label": "Thermal switch",
+    "help": "Between its own leads, or common to both windings.",
+    "choices": [
+      "closed",
+      "open and hot",
+      "open and cold"
+    ]
+  },
+  "checks/permanent": {
+    "label": "Does the supply stay on?",
+    "help": "An electronic motor's line is never switched to control it.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "checks/command": {
+    "label": "Is a command there?",
+    "help": "Tap to common, 24 V or the signal's volts, while called.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "checks/right_tap": {
+    "label": "Is it on the right tap?",
+    "help": "As the call → tap table on Plate says.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "checks/enable": {
+    "label": "Are enable and voltage link right?",
+    "help": "Link for the volts measured; enable closed.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "checks/module": {
+    "label": "Is the module a separate part?",
+    "help": "Held by screws, with a plug between.",
+    "choices": [
+      "separate",
+      "one piece"
+    ]
+  },
+  "checks/fault_word": {
+    "label": "Fault word or code",
+    "help": "As the drive or module shows it; as text."
+  },
+  "checks/drive_output": {
+    "label": "Are volts at the drive's output?",
+    "help": "With a meter made for it; motor disconnected.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "checks/overload": {
+    "label": "Overload",
+    "help": "Relay, breaker or the drive's own.",
+    "choices": [
+      "closed",
+      "tripped"
+    ]
+  },
+  "marks/*/finding": {
+    "label": "Finding",
+    "help": ""
+  },
+  "marks/*/note": {
+    "label": "Note",
+    "help": ""
+  },
+  "marks/*/who": {
+    "label": "Who",
+    "help": ""
+  },
+  "marks/*/at": {
+    "label": "When",
+    "help": ""
   },
   "duty/steps/*/name": {
     "label": "Step",

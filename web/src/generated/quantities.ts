@@ -736,7 +736,8 @@ export const quantities = {
     },
     "typed_units": [
       "Ω",
-      "kΩ"
+      "kΩ",
+      "MΩ"
     ]
   },
   "temperature": {
@@ -1085,6 +1086,356 @@ export const quantities = {
     },
     "typed_units": [
       "%"
+    ]
+  },
+  "read_power_factor": {
+    "label": "power factor",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      ""
+    ]
+  },
+  "capacitor_voltage": {
+    "label": "volts on the capacitor",
+    "ip": {
+      "unit": "V",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "V",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "V",
+      "kV"
+    ]
+  },
+  "winding_resistance": {
+    "label": "winding resistance",
+    "ip": {
+      "unit": "Ω",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "Ω",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      "Ω",
+      "kΩ",
+      "MΩ"
+    ]
+  },
+  "ground_resistance": {
+    "label": "resistance to ground",
+    "ip": {
+      "unit": "MΩ",
+      "factor": 1e-06,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "MΩ",
+      "factor": 1e-06,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      "Ω",
+      "kΩ",
+      "MΩ"
+    ]
+  },
+  "running_time": {
+    "label": "minutes running",
+    "ip": {
+      "unit": "min",
+      "factor": 0.016666666666666666,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "min",
+      "factor": 0.016666666666666666,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "s",
+      "min"
+    ]
+  },
+  "signal": {
+    "label": "command signal",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "heat_input": {
+    "label": "heat put in",
+    "ip": {
+      "unit": "Btu/h",
+      "factor": 3.4121416351330756,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "kW",
+      "factor": 0.001,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "W",
+      "kW",
+      "Btu/h",
+      "ton"
+    ]
+  },
+  "gauge_pressure": {
+    "label": "gauge pressure",
+    "ip": {
+      "unit": "psi",
+      "factor": 0.00014503773773021683,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "kPa",
+      "factor": 0.001,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "Pa",
+      "kPa",
+      "mbar",
+      "bar",
+      "in. w.g.",
+      "mm w.g.",
+      "psi",
+      "ft w.",
+      "m w."
+    ]
+  },
+  "volume": {
+    "label": "volume",
+    "ip": {
+      "unit": "ft³",
+      "factor": 35.31466672148859,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "m³",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "m³",
+      "ft³",
+      "L"
+    ]
+  },
+  "air_changes": {
+    "label": "air changes an hour",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      ""
+    ]
+  },
+  "flow_per_cooling": {
+    "label": "airflow per cooling",
+    "ip": {
+      "unit": "cfm/ton",
+      "factor": 7451789.104144498,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "L/s per kW",
+      "factor": 1000000.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "cfm/ton",
+      "L/s per kW",
+      "m³/h per kW"
+    ]
+  },
+  "cooling_capacity": {
+    "label": "cooling capacity",
+    "ip": {
+      "unit": "ton",
+      "factor": 0.0002843451360939682,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "kW",
+      "factor": 0.001,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "W",
+      "kW",
+      "Btu/h",
+      "ton"
+    ]
+  },
+  "starts_per_hour": {
+    "label": "starts an hour",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      ""
+    ]
+  },
+  "meter_accuracy": {
+    "label": "accuracy of a meter",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "tolerance": {
+    "label": "tolerance",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "shell_temperature": {
+    "label": "temperature",
+    "ip": {
+      "unit": "°F",
+      "factor": 1.7999999999999985,
+      "offset": 32.000000000000014,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "°C",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "°C",
+      "°F"
+    ]
+  },
+  "command_voltage": {
+    "label": "command volts",
+    "ip": {
+      "unit": "V",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "V",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "V",
+      "kV"
+    ]
+  },
+  "count": {
+    "label": "count",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      ""
     ]
   }
 } as const;

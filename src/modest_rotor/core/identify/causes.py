@@ -18,6 +18,7 @@ SIZES = 9
 """Sizes at which each cause is put into the machine, evenly in their logarithm."""
 PLACES = (0.8, 1.0, 1.25)
 """Where the known point may lie on its generic curve."""
+MIDDLE = len(PLACES) // 2
 MODEL_SHARE = 0.15
 """How far a real machine's change strays from the model's, as a share of it. Our judgement, no source."""
 METER_SPREAD = 0.25
@@ -98,33 +99,54 @@ def all_causes() -> tuple[Cause, ...]:
     )
 
 
-def rank_causes(setup: Setup, observed: Mapping[Needle, Observed], machine: str, belted: bool) -> tuple[Rung, ...]:
-    """The causes, the likeliest first, by how well each explains every needle that was read.
+@dataclass(frozen=True)
+class Solved:
+    """A cause put into one machine: each needle's logarithm of after over before, shape ``(places, sizes)``."""
 
-    :param setup: the machine as it should be; plain numbers.
-    :param observed: how each needle moved against it.
-    :param machine: ``fan`` or ``pump``. :param belted: whether a belt stands between motor and machine.
-    :returns: every cause that this machine can have, with its share; an empty tuple where nothing was read.
+    cause: Cause
+    moves: Mapping[Needle, Array]
 
-    Each cause is solved at several sizes and places of the curve; its likelihood is the mean over them, so that a cause that
-    explains by one lucky size alone stands lower than one that explains by most. Validity: one cause at a time; steady
-    running. Source: Bayes' rule over a small number of models; spreads and how common each is are our judgement, no source.
+
+def solve_causes(setup: Setup, machine: str, belted: bool) -> tuple[Solved, ...]:
+    """Every cause that a machine can have, put into it.
+
+    :param setup: the machine as it should be; plain numbers. :param machine: ``fan`` or ``pump``.
+    :param belted: whether a belt stands between motor and machine.
+
+    Validity: one cause at a time; steady running. Source: the equations of motor and load.
     """
-    if not observed:
-        return ()
-    found: list[tuple[Cause, float, Array, Mapping[Needle, Array]]] = []
+    found = []
     for cause in all_causes():
         if cause.machine not in (machine, "both") or (cause.change is Change.BELT_SLIPS and not belted):
             continue
         try:
-            found.append((cause, *_weighed(setup, cause, observed)))
-        except OutsideValidity:
+            moves = expected_moves(setup, cause.change, np.array(cause.sizes)) if cause.change else {}
+        except OutsideValidity:  # a part that this machine does not have
             continue
-    top = max((weight for _, weight, _, _ in found), default=0.0)
-    total = sum(cause.share * math.exp(weight - top) for cause, weight, _, _ in found) or 1.0
+        found.append(Solved(cause, moves))
+    return tuple(found)
+
+
+def rank_causes(solved: tuple[Solved, ...], observed: Mapping[Needle, Observed]) -> tuple[Rung, ...]:
+    """The causes, the likeliest first, by how well each explains every needle that was read.
+
+    :param solved: the causes put into the machine as it should be.
+    :param observed: how each needle moved against it.
+    :returns: every cause with its share; an empty tuple where nothing was read.
+
+    The likelihood of a cause is the mean over its sizes, so that one that explains by a single lucky size stands lower than
+    one that explains by most. Source: Bayes' rule over a small number of models; spreads and how common each is are our
+    judgement, no source.
+    """
+    if not observed:
+        return ()
+    found = [
+        (one, *_weighed(one, observed)) for one in solved if one.cause.needle is None or one.cause.needle in observed
+    ]
+    top = max((weight for _, weight, _ in found), default=0.0)
+    total = sum(one.cause.share * math.exp(weight - top) for one, weight, _ in found) or 1.0
     rungs = [
-        _rung(cause, cause.share * math.exp(weight - top) / total, each, moves, observed)
-        for cause, weight, each, moves in found
+        _rung(one, one.cause.share * math.exp(weight - top) / total, each, observed) for one, weight, each in found
     ]
     return tuple(sorted(rungs, key=lambda rung: -rung.share))
 
@@ -146,27 +168,20 @@ def expected_moves(setup: Setup, change: Change, sizes: Array) -> dict[Needle, A
     }
 
 
-def _weighed(
-    setup: Setup, cause: Cause, observed: Mapping[Needle, Observed]
-) -> tuple[float, Array, Mapping[Needle, Array]]:
-    """Log-likelihood of a cause, that of each of its sizes, and the moves of the needles at each size."""
-    if cause.change is None:
-        assert cause.needle is not None
-        if cause.needle not in observed:
-            raise OutsideValidity("That meter was not read.")
-        spread = {needle: METER_SPREAD if needle is cause.needle else 0.0 for needle in observed}
-        each = np.array([sum(_log_chance(seen, 0.0, spread[needle]) for needle, seen in observed.items())])
-        return float(each[0]), each, {needle: np.zeros(1) for needle in observed}
-    moves = expected_moves(setup, cause.change, np.array(cause.sizes))
-    middle = len(PLACES) // 2
-    each = np.zeros(len(cause.sizes))
+def _weighed(solved: Solved, observed: Mapping[Needle, Observed]) -> tuple[float, Array]:
+    """Log-likelihood of a cause, and that of each of its sizes."""
+    if solved.cause.change is None:
+        spread = {needle: METER_SPREAD if needle is solved.cause.needle else 0.0 for needle in observed}
+        alone = sum(_log_chance(seen, 0.0, spread[needle]) for needle, seen in observed.items())
+        return alone, np.array([alone])
+    each = np.zeros(len(solved.cause.sizes))
     for needle, seen in observed.items():
-        if needle in moves:
-            mean, spread_of_places = moves[needle][middle], np.ptp(moves[needle], axis=0) / 2
-            spread = np.hypot(MODEL_SHARE * mean, spread_of_places)
-            each = each + np.array([_log_chance(seen, *pair) for pair in zip(mean, spread, strict=True)])
+        if needle in solved.moves:
+            mean, between = solved.moves[needle][MIDDLE], np.ptp(solved.moves[needle], axis=0) / 2
+            spread_of_each = np.hypot(MODEL_SHARE * mean, between)
+            each = each + np.array([_log_chance(seen, *pair) for pair in zip(mean, spread_of_each, strict=True)])
     best = float(each.max())
-    return best + math.log(float(np.mean(np.exp(each - best))) + UNEXPLAINED), each, {needle: move[middle] for needle, move in moves.items()}  # fmt: skip
+    return best + math.log(float(np.mean(np.exp(each - best))) + UNEXPLAINED), each
 
 
 def _log_chance(seen: Observed, expected: float, spread: float) -> float:
@@ -176,13 +191,12 @@ def _log_chance(seen: Observed, expected: float, spread: float) -> float:
     return -2.5 * math.log1p(strain * strain / 4) - math.log(sd)
 
 
-def _rung(
-    cause: Cause, share: float, each: Array, moves: Mapping[Needle, Array], observed: Mapping[Needle, Observed]
-) -> Rung:
-    best = int(np.argmax(each))
-    expected = {needle: float(moves[needle][best]) for needle in observed if needle in moves}
-    if cause.needle is not None and cause.needle in observed:
-        expected[cause.needle] = observed[cause.needle].log_ratio
+def _rung(solved: Solved, share: float, each: Array, observed: Mapping[Needle, Observed]) -> Rung:
+    cause, best = solved.cause, int(np.argmax(each))
+    if cause.change is None:
+        expected = {needle: seen.log_ratio if needle is cause.needle else 0.0 for needle, seen in observed.items()}
+    else:
+        expected = {needle: float(solved.moves[needle][MIDDLE][best]) for needle in observed if needle in solved.moves}
     strain = {
         needle: (observed[needle].log_ratio - value) / math.hypot(observed[needle].sd, MODEL_SHARE * value)
         for needle, value in expected.items()

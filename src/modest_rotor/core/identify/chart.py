@@ -88,8 +88,11 @@ class AmpsChart:
         """
         low, high, share = self._around(volts)
         nearest = low if share <= 1 / 2 else high
-        one, other = self._flow_in(low, amps), self._flow_in(high, amps)
-        return ChartReading(self._flow_in(nearest, amps), nearest.key, one + share * (other - one), (low.key, high.key))
+        # On a column itself the other one is not asked: it may not reach these amps.
+        one = self._flow_in(low if share < 1 else high, amps)
+        other = self._flow_in(high if share > 0 else low, amps)
+        between = one + share * (other - one)
+        return ChartReading(self._flow_in(nearest, amps), nearest.key, between, (low.key, high.key))
 
     def amps(self, volts: float, flow: float) -> float:
         """Amps that the clamp reads at volts when a flow is reached, A.

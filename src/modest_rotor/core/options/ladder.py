@@ -6,7 +6,7 @@ import math
 from collections.abc import Iterator
 
 from modest_rotor.core.estimate import COVERAGE_95
-from modest_rotor.core.identify.causes import Rung, rank_causes
+from modest_rotor.core.identify.causes import Rung, rank_causes, solve_causes
 from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.options.yardstick import Yardstick, machine_word
 from modest_rotor.core.phrase import Frozen, Phrase, figure
@@ -63,7 +63,7 @@ def build_ladder(found: Yardstick | str, wheel: Wheel | None) -> Ladder:
     """The ladder of a job's last set against the machine as it should be."""
     if isinstance(found, str) or wheel is None:
         return Ladder(waits=found if isinstance(found, str) else "waits for what the motor drives")
-    rungs = rank_causes(found.setup, found.observed, machine_word(wheel), found.belted)
+    rungs = rank_causes(solve_causes(found.setup, machine_word(wheel), found.belted), found.observed)
     still = all(
         abs(seen.log_ratio) <= max(COVERAGE_95 * seen.sd, STILL if found.rough else 0.0)
         for seen in found.observed.values()

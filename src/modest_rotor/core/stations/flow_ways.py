@@ -147,20 +147,21 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
 def _numerically(chart: AmpsChart, volts: Estimate, amps: Estimate, middle: float) -> Estimate:
     """The chart's flow with the errors of its two meters, by small steps that stay inside the chart."""
     parts: dict[str, float] = {}
-    for source, move in ((volts, lambda step: (volts.value + step, amps.value)), (amps, lambda step: (volts.value, amps.value + step))):  # fmt: skip
-        slope = _slope(chart, move, source.standard or 1e-9, middle)
+    for source, move in ((volts, lambda step: chart.flow(volts.value + step, amps.value).between), (amps, lambda step: chart.flow(volts.value, amps.value + step).between)):  # fmt: skip
+        slope = _slope(move, source.standard or 1e-9, middle)
         for name, part in source.parts.items():
             parts[name] = parts.get(name, 0.0) + slope * part
     return Estimate(middle, parts)
 
 
-def _slope(chart: AmpsChart, move: Callable[[float], tuple[float, float]], step: float, middle: float) -> float:
+def _slope(flow_at: Callable[[float], float], step: float, middle: float) -> float:
+    """How fast a looked-up flow changes, by a small step to whichever side the chart or table still has."""
     for way in (step, -step):
         try:
-            return (chart.flow(*move(way)).between - middle) / way
+            return (flow_at(way) - middle) / way
         except Refusal:
             continue
-    return middle / step  # at a corner of the chart nothing is known of its slope: the whole flow is in doubt
+    return middle / step  # at a corner nothing is known of the slope: the whole flow is in doubt
 
 
 def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
@@ -174,11 +175,9 @@ def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
         return FlowWay(Way.TABLE, waiting(Way.TABLE, "waits for the speed tap, by the table's own names"))
     try:
         middle = context.table.flow(tap, static.value)
-        step = max(static.standard, 1.0)
-        beside = context.table.flow(tap, static.value - step) if static.value > step else middle
     except Refusal as refusal:
         return FlowWay(Way.TABLE, waiting(Way.TABLE, refusal.sentence))
-    slope = (middle - beside) / step
+    slope = _slope(lambda step: context.table.flow(tap, static.value + step), static.standard or 1.0, middle)  # type: ignore[union-attr]
     flow = Estimate(middle, {name: slope * part for name, part in static.parts.items()})
     flow = flow.with_part("the blower's table", TABLE_SD * middle)
     read = (given("p", f"static as the table counts it, tap {tap}", "pressure", static, "measured", facts.title),)

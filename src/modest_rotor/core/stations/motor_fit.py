@@ -23,8 +23,8 @@ from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.next_reading import Needle, worth
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
-from modest_rotor.core.stations.readings import ReadingSet, SpeedTap
-from modest_rotor.core.stations.trust import CHOPPED, believed
+from modest_rotor.core.stations.readings import MeasuringPoint, ReadingSet, SpeedTap
+from modest_rotor.core.stations.trust import CHOPPED, believed, on_a_drive
 
 LOWER_TAPS = {SpeedTap.MEDIUM: "medium tap", SpeedTap.LOW: "low tap"}
 TACHOMETER_SD_RPM = 0.51
@@ -128,7 +128,9 @@ def _reading(plate: PlateFacts, read: ReadingSet, number: int, accuracies: Accur
     if plate.frequency_hz is None or plate.rated_voltage_v is None or plate.poles is None:
         return None
     hertz = read.frequency.si if read.frequency else plate.frequency_hz
-    if read.point in CHOPPED and read.voltage is None:
+    if (on_a_drive(read) and read.frequency is None) or (
+        read.point in (*CHOPPED, MeasuringPoint.DRIVE_INPUT) and read.voltage is None
+    ):
         return None
     synchronous = synchronous_speed_rpm(hertz, plate.poles)
     if speed is not None and not 0 < speed < synchronous:

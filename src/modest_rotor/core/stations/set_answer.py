@@ -218,11 +218,12 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
         rated = printed("I_N", "full-load amps", "rated_current", plate.rated_current_a)
         return (*read("I", "line amps", "current", running.current), *rated, *volts)
     motor = motor_of(plate, THIS_MOTOR)
-    assert not isinstance(motor, str)
+    speed = read("n", "speed", "speed", running.speed) if isinstance(motor, str) else []
     return (
+        *speed,
         *read("W", "input power", "input_power", running.input_power),
         *printed("P_N", "rated power", "rated_power", plate.rated_power_w),
-        *motor_ingredients(motor),
+        *(() if isinstance(motor, str) else motor_ingredients(motor)),
     )
 
 

@@ -10,6 +10,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate, measured
 from modest_rotor.core.identify import load
 from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
+from modest_rotor.core.identify.electronic_load import electronic_load
 from modest_rotor.core.identify.fitted_load import doubted, machine_side_power, with_machine_side
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
@@ -18,7 +19,7 @@ from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
 from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit
 from modest_rotor.core.stations.readings import ReadingSet
-from modest_rotor.core.stations.trust import Withheld, believed
+from modest_rotor.core.stations.trust import Withheld, believed, on_a_drive
 
 THIS_MOTOR = "this motor"
 FAN_OFF_BEST, FAN_SHARE = 0.75, 0.35
@@ -139,7 +140,8 @@ def _on_full_setting(reading: ReadingSet, plate: PlateFacts) -> bool:
     hertz = reading.frequency.si if reading.frequency else None
     same = hertz is None or plate.frequency_hz is None or abs(hertz / plate.frequency_hz - 1) <= SAME_HERTZ
     whole = reading.signal is None or reading.signal.si >= 1 - SAME_HERTZ
-    return reading.on_full_tap and same and whole
+    known = not on_a_drive(reading) or (reading.frequency is not None and reading.voltage is not None)
+    return reading.on_full_tap and same and whole and known
 
 
 def _synchronous(reading: ReadingSet, plate: PlateFacts) -> float | None:
@@ -193,6 +195,12 @@ def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:
 
 
 def _methods(running: Running, plate: PlateFacts) -> tuple[LoadByMethod, ...]:
+    if plate.is_electronic:
+        withheld = (
+            LoadByMethod(method, None, None, None, None, False, ELECTRONIC_REFUSAL)
+            for method in (Method.SLIP, Method.AMPS)
+        )
+        return (load.guarded(Method.WATTS, lambda: electronic_load(running, plate)), *withheld)
     motor = motor_of(plate, THIS_MOTOR)
     by_watts = (
         LoadByMethod(Method.WATTS, None, None, None, None, False, motor, ("rated power and phases",))

@@ -30,6 +30,11 @@ class Withheld:
     reason: str
 
 
+def on_a_drive(reading: ReadingSet) -> bool:
+    """Whether a drive stands between supply and motor: its hertz and volts are the motor's, not the plate's."""
+    return reading.point in (MeasuringPoint.DRIVE_INPUT, MeasuringPoint.DRIVE_OUTPUT)
+
+
 def believed(reading: ReadingSet, plate: PlateFacts) -> tuple[ReadingSet, tuple[Withheld, ...]]:
     """A set as it is worked with, and the readings that are kept but left out.
 

@@ -1,0 +1,297 @@
+"""What each new rule finds, and what it leaves alone; the dead motor's way, the chain of short air, marks and proofs."""
+
+from __future__ import annotations
+
+import re
+from pathlib import Path
+from typing import Any
+
+import pytest
+
+import modest_rotor.core.rules as package
+from modest_rotor.core.assessment import Assessment, Finding, Way
+from modest_rotor.core.estimate import exactly
+from modest_rotor.core.phrase import Figure, plain
+from modest_rotor.core.rules.capacitor import capacitance_under_load
+from modest_rotor.core.rules.found import all_rules
+from modest_rotor.core.tables import read_table
+from tests.jobs import KRAUSE, assessed, rules
+
+SET = "readings__0__"
+THREE = {
+    "plate__phases": 3, "plate__run_capacitance": None, "plate__rated_power": "1.5 kW", "plate__rated_voltage": "400 V",
+    "plate__rated_current": "3.4 A", "plate__rated_speed": "1435 rpm", "plate__frequency": "50 Hz", f"{SET}input_power": None,
+    f"{SET}voltage": "400 V", f"{SET}current": "3.1 A", f"{SET}speed": "1443 rpm",
+}  # fmt: skip
+
+
+def finding(answer: Assessment, rule: str) -> Finding:
+    return next(one for one in answer.findings if one.rule == rule)
+
+
+def figure_of(answer: Assessment, rule: str, quantity: str) -> float:
+    return next(p.value for p in finding(answer, rule).sentence if isinstance(p, Figure) and p.quantity == quantity)
+
+
+@pytest.mark.parametrize(("hertz", "factor"), [(60.0, 2652.5824), (50.0, 3183.0989)])
+def test_capacitor_constants(hertz: float, factor: float) -> None:
+    # C = I ÷ (2π f V), in µF: 2,652.6 A/V at 60 Hz, 3,183.1 at 50 Hz; taking one for the other is 17 % wrong.
+    assert capacitance_under_load(exactly(1.0), exactly(370.0), hertz).value == pytest.approx(
+        factor / 370 * 1e-6, rel=1e-6
+    )
+
+
+def test_capacitor_of_the_textbook_machine_under_load() -> None:
+    # Krause, Wasynczuk and Sudhoff: 0.93095 A through the capacitor, 160.343 V across it: 15.40 µF, true 15.42.
+    read = {f"{SET}start_current": "0.931 A", f"{SET}run_capacitor_volts": "160.3 V"}
+    assert "capacitor_under_load" not in rules(assessed(KRAUSE, **read))
+    weak = assessed(KRAUSE, **{f"{SET}start_current": "0.6 A", f"{SET}run_capacitor_volts": "160.3 V"})
+    found = finding(weak, "capacitor_under_load")
+    assert found.repair and len(found.evidence) == 2 and "Repair first" in found.action
+
+
+@pytest.mark.parametrize(("read", "found"), [("14.6 µF", False), ("14.4 µF", True), ("16.5 µF", True), ("8 µF", True)])
+def test_capacitor_tolerance_where_none_is_printed(read: str, found: bool) -> None:
+    # ± 6 % of 15.4 µF is 14.48 to 16.32 µF. Common practice, no source.
+    assert ("capacitor_off_label" in rules(assessed(KRAUSE, **{f"{SET}capacitance": read}))) is found
+
+
+def test_capacitor_by_its_own_tolerance_and_volts() -> None:
+    assert "capacitor_off_label" not in rules(
+        assessed(KRAUSE, **{f"{SET}capacitance": "14 µF"}, plate__capacitor_tolerance="10 %")
+    )
+    over = assessed(KRAUSE, plate__capacitor_voltage="220 V", **{f"{SET}run_capacitor_volts": "260 V"})
+    assert finding(over, "capacitor_overvolted").severity == "stop"
+    assert "capacitor_shared" in rules(assessed(KRAUSE, plate__shared_capacitor="yes"))
+
+
+def test_over_service_factor_amps_is_a_stop() -> None:
+    over = assessed(KRAUSE, plate__service_factor="1.15", **{f"{SET}current": "3.6 A"})
+    assert finding(over, "amps_over_service_factor").severity == "stop"  # 2.9 A × 1.15 = 3.335 A
+    assert "amps_over_service_factor" not in rules(
+        assessed(KRAUSE, plate__service_factor="1.25", **{f"{SET}current": "3.6 A"})
+    )
+
+
+def test_far_under_load_is_a_note() -> None:
+    under = assessed(
+        KRAUSE,
+        **{f"{SET}current": "2.1 A", f"{SET}input_power": "80 W", f"{SET}speed": "1,785 rpm", f"{SET}airflow": None},
+    )
+    assert finding(under, "far_under_load").severity == "note"
+
+
+def test_the_wrong_connection_is_a_stop() -> None:
+    dual = {"plate__second_voltage": "220 V", "plate__second_current": "1.45 A", "plate__wired_for": "other volts"}
+    assert finding(assessed(KRAUSE, **dual), "connection_does_not_match").severity == "stop"
+    assert "connection_does_not_match" not in rules(assessed(KRAUSE, **{**dual, "plate__wired_for": "first volts"}))
+    assert "connection_unsaid" in rules(assessed(KRAUSE, **{**dual, "plate__wired_for": None}))
+
+
+def test_208_volts_on_a_motor_for_230_only() -> None:
+    on_208 = {f"{SET}voltage": "207 V", f"{SET}current": None, f"{SET}input_power": None}
+    assert "two_oh_eight_on_230" in rules(assessed(KRAUSE, plate__rated_voltage="230 V", **on_208))
+    assert "two_oh_eight_on_230" not in rules(assessed(KRAUSE, plate__rated_voltage="208-230 V", **on_208))
+
+
+def test_high_leg() -> None:
+    # 240 V delta with a grounded middle: 120 V, 120 V and 120 √3 = 207.8 V to ground. Geometry.
+    delta = {
+        "plate__rated_voltage": "240 V",
+        f"{SET}voltage": "240 V",
+        f"{SET}current": None,
+        f"{SET}input_power": None,
+    }
+    assert "high_leg" in rules(assessed(KRAUSE, **delta, **{f"{SET}highest_to_ground": "208 V"}))
+    assert "high_leg" not in rules(assessed(KRAUSE, **delta, **{f"{SET}highest_to_ground": "120 V"}))
+
+
+@pytest.mark.parametrize(
+    ("volts", "severity", "derating"),
+    # NEMA MG 1, 14.36: 460, 467, 450 V: 9 ÷ 459 = 1.96 %; figure 14-1 gives 0.95 at 2 % (± 0.015, read off the curve).
+    [((460, 467, 450), "caution", 0.95), ((400, 399, 401), None, None), ((400, 360, 400), "stop", None), ((400, 0, 400), "stop", None)],
+)  # fmt: skip
+def test_unbalanced_volts(volts: tuple[float, ...], severity: str | None, derating: float | None) -> None:
+    three = {f"{SET}voltage_{name}": f"{v} V" for name, v in zip(("12", "23", "31"), volts, strict=True)}
+    answer = assessed(KRAUSE, **{**THREE, "plate__rated_voltage": f"{max(volts)} V"}, **three)
+    assert ("volts_unbalanced" in rules(answer)) is (severity is not None)
+    if severity:
+        assert finding(answer, "volts_unbalanced").severity == severity
+    if derating:
+        assert figure_of(answer, "volts_unbalanced", "derating") == pytest.approx(derating, abs=0.015)
+
+
+def test_amps_that_differ() -> None:
+    assert "amps_unbalanced" in rules(
+        assessed(
+            KRAUSE, **THREE, **{f"{SET}current_1": "3.0 A", f"{SET}current_2": "3.6 A", f"{SET}current_3": "2.7 A"}
+        )
+    )
+
+
+def test_static_flow_per_ton_and_rise() -> None:
+    assert "static_over_rating" in rules(assessed(KRAUSE, target={"rated_static": "200 Pa"}))
+    assert "static_over_rating" not in rules(assessed(KRAUSE, target={"rated_static": "300 Pa"}))
+    cooling = {"system": "ordinary cooling"}
+    # 510 L/s is 1,081 cfm: 270 a ton on 4 tons, 360 on 3, 721 on 1.5; ordinary cooling asks 320 to 500. Common practice.
+    assert "flow_per_ton_low" in rules(assessed(KRAUSE, target={**cooling, "cooling": "4 ton"}))
+    assert not {"flow_per_ton_low", "flow_per_ton_high"} & rules(
+        assessed(KRAUSE, target={**cooling, "cooling": "3 ton"})
+    )
+    assert "flow_per_ton_high" in rules(assessed(KRAUSE, target={**cooling, "cooling": "1.5 ton"}))
+    rise = {f"{SET}entering": "70 °F", f"{SET}leaving": "145 °F"}
+    assert "rise_outside_plate" in rules(assessed(KRAUSE, target={"rise": "35-65 °F"}, **rise))
+    assert "rise_outside_plate" not in rules(assessed(KRAUSE, target={"rise": "45-80 °F"}, **rise))
+
+
+def test_blocked_air_cooks_though_it_draws_less() -> None:
+    blocked = assessed(KRAUSE, plate__duty="air over", **{f"{SET}duct": "blocked", f"{SET}current": "2.0 A"})
+    assert "draws less" in plain(finding(blocked, "blocked_air_cooks").sentence)
+    assert "blocked_air_cooks" not in rules(assessed(KRAUSE, plate__duty="air over"))
+
+
+def test_regulator_overload_starts_and_shell() -> None:
+    slowed = assessed(KRAUSE, **{f"{SET}tap": "on a regulator", f"{SET}speed": "1,200 rpm"})
+    # 1 − slip of 1,200 on 1,800 rpm is 66.7 %: no more of the air-gap power can become work (textbooks).
+    assert figure_of(slowed, "regulator_turned_down", "efficiency") == pytest.approx(2 / 3)
+    assert "regulator_turned_down" not in rules(
+        assessed(KRAUSE, **{f"{SET}tap": "on a regulator", f"{SET}speed": "1,500 rpm"})
+    )
+    # NEC 430.32 (from memory): 115 % of 2.9 A is 3.335 A, 125 % with a service factor of 1.15.
+    assert "overload_does_not_fit" in rules(assessed(KRAUSE, plate__overload_setting="3.5 A"))
+    assert "overload_does_not_fit" not in rules(
+        assessed(KRAUSE, plate__overload_setting="3.5 A", plate__service_factor="1.15")
+    )
+    switch = {"plate__run_capacitance": None, "plate__motor_kind": "single-phase"}
+    assert "starts_too_often" in rules(assessed(KRAUSE, **switch, target={"starts": "30"}))
+    assert "starts_too_often" not in rules(assessed(KRAUSE, target={"starts": "30"}))
+    assert "shell_too_hot" in rules(assessed(KRAUSE, plate__insulation="B", **{f"{SET}shell": "110 °C"}))
+
+
+def test_readings_that_contradict_each_other() -> None:
+    assert "readings_contradict" in rules(
+        assessed(KRAUSE, **{f"{SET}statics_hold": "coil", f"{SET}filter_drop": "400 Pa"})
+    )
+    assert "readings_contradict" in rules(assessed(KRAUSE, **{f"{SET}run_capacitor_volts": "40 V"}))
+    assert "readings_contradict" not in rules(assessed(KRAUSE, **{f"{SET}run_capacitor_volts": "160 V"}))
+
+
+def test_windings() -> None:
+    ohms = {"first_second": "11.6", "second_third": "8.5", "third_first": "3.1"}
+    assert not {"winding_fault", "winding_to_ground"} & rules(
+        assessed(KRAUSE, identification={**ohms, "to_ground": "OL"})
+    )
+    for wrong in ({"first_second": "OL"}, {"third_first": "0"}, {"first_second": "15"}):
+        assert finding(assessed(KRAUSE, identification={**ohms, **wrong}), "winding_fault").severity == "stop"
+    assert "winding_to_ground" in rules(assessed(KRAUSE, identification={"to_ground": "0.3 MΩ"}))
+
+
+def dead(**typed: Any) -> Way:
+    """The way of the textbook motor, dead."""
+    answer = assessed(KRAUSE, call={"reason": "dead", "protected": "no"}, readings=[], **typed)
+    (way,) = answer.ways
+    return way
+
+
+def states(way: Way) -> list[str]:
+    return [str(step.state) for step in way.steps]
+
+
+def test_a_dead_capacitor_motor_is_followed_step_by_step() -> None:
+    way = dead()
+    assert way.verdict is None and states(way)[0] == "next" and set(states(way)[1:]) == {"later"}
+    assert all(step.caution for step in way.steps)
+    way = dead(checks={"sound": "hums", "line_volts": "yes", "turns": "free", "capacitance": "6 µF"})
+    assert states(way)[:4] == ["good", "good", "good", "the fault"]
+    assert "run capacitor is the fault" in plain(way.verdict or ()) and "same µF" in (way.action or "")
+
+
+def test_a_dead_motor_whose_thermal_switch_is_open_waits() -> None:
+    way = dead(
+        checks={
+            "sound": "silent",
+            "line_volts": "yes",
+            "turns": "free",
+            "capacitance": "15.2 µF",
+            "thermal": "open and hot",
+        }
+    )
+    assert "thermal switch is open" in plain(way.verdict or ()) and "restarts by itself" in (way.action or "")
+
+
+def test_an_electronic_motor_that_is_good_has_its_module_replaced() -> None:
+    checks = dict.fromkeys(("line_volts", "permanent", "command", "right_tap", "enable"), "yes")
+    good = {"first_second": "4.1", "second_third": "4.0", "third_first": "4.1", "to_ground": "OL"}
+    way = dead(
+        plate__motor_kind="electronic", checks={**checks, "turns": "free", "module": "separate"}, identification=good
+    )
+    assert "The motor is good" in plain(way.verdict or ()) and "Replace the module" in plain(way.verdict or ())
+    no_command = dead(plate__motor_kind="electronic", checks={**checks, "command": "no"})
+    assert "No command" in plain(no_command.verdict or ())
+
+
+def test_a_three_phase_motor_on_two_lines() -> None:
+    way = dead(
+        plate__phases=3,
+        plate__run_capacitance=None,
+        checks={"fault_word": "E07", "overload": "closed", "all_phases": "no"},
+    )
+    assert "line is missing" in plain(way.verdict or "")
+
+
+def test_a_dead_motor_of_unknown_kind_is_sent_to_the_plate() -> None:
+    way = dead(plate={})
+    assert "kind of motor" in plain(way.verdict or ()) and not way.steps
+
+
+SHORT = {
+    "machine__wheel": "forward-curved",
+    "target": {"airflow": "700 L/s"},
+    f"{SET}duct": "balancing plate wide open",
+}
+
+
+def chain(**typed: Any) -> Way:
+    return next(way for way in assessed(KRAUSE, **{**SHORT, **typed}).ways if "Air under" in way.title)
+
+
+def test_short_air_first_opens_the_duct() -> None:
+    assert states(chain()) == ["next", "later", "later", "later"]
+
+
+def opened(amps: str) -> list[dict[str, Any]]:
+    first = {**KRAUSE["document"]["readings"][0], "duct": "balancing plate wide open"}  # type: ignore[index]
+    return [first, {**first, "id": "s2", "duct": "duct off at the unit", "current": amps, "airflow": None}]
+
+
+def test_amps_that_climb_blame_the_duct_and_amps_that_do_not_go_on_to_the_capacitor() -> None:
+    climbed = chain(readings=opened("3.6 A"))
+    assert "climbed" in plain(climbed.verdict or ()) and "closed outlets" in (climbed.action or "")
+    still = chain(readings=opened("3.19 A"))
+    assert states(still) == ["good", "next", "later", "later"]
+    weak = opened("3.19 A")
+    weak[0]["capacitance"] = "8 µF"
+    assert "capacitor is weak" in plain(chain(readings=weak).verdict or ())
+    weak[0]["capacitance"] = "15.3 µF"
+    assert states(chain(readings=weak)) == ["good", "good", "good", "next"]
+    assert "look at the wheel" in plain(chain(readings=weak, checks={"turns": "free"}).verdict or ())
+
+
+def test_marks_settle_a_finding_and_stay() -> None:
+    key = "capacitor_off_label/s1"
+    marked = [
+        {"id": "s1", "finding": key, "state": "confirmed", "who": "A"},
+        {"id": "s2", "finding": key, "state": "fixed", "note": "new one in"},
+    ]
+    answer = assessed(KRAUSE, **{f"{SET}capacitance": "8 µF"}, marks=marked)
+    found = finding(answer, "capacitor_off_label")
+    assert found.key == key and not found.is_open and [mark.state for mark in found.marks] == ["confirmed", "fixed"]
+    assert answer.findings[-1].rule == "capacitor_off_label"  # what is settled stands last
+
+
+def test_every_rule_stands_in_the_table_and_its_proof_says_both_outcomes() -> None:
+    code = "".join(path.read_text(encoding="utf-8") for path in Path(package.__file__).parent.glob("*.py"))
+    used = set(re.findall(r'found\(\s*"([a-z_0-9]+)"', code))
+    assert used == {rule.rule for rule in all_rules()}
+    for row in read_table("proofs"):
+        assert row["rule"] in used and row["caution"] and row["how"] and row["proves"] and row["clears"]
