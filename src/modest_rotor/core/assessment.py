@@ -90,7 +90,7 @@ class CheckStep(Frozen):
     if_not: str | None = None
 
 
-class Way(Frozen):
+class CheckWay(Frozen):
     """A chain of checks, each of which decides the next; with the verdict once it is reached."""
 
     title: str
@@ -192,7 +192,7 @@ class Assessment(Frozen):
     options: OptionsAnswer
     balance: Balance
     findings: tuple[Finding, ...]
-    ways: tuple[Way, ...]
+    ways: tuple[CheckWay, ...]
     rail: tuple[RailEntry, ...]
     next: tuple[Next, ...]
     board: BoardLine

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from modest_rotor.core.assessment import Finding, Next, StepState, Way
+from modest_rotor.core.assessment import CheckWay, Finding, Next, StepState
 from modest_rotor.core.identify.next_reading import Needle
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.contract import NEAR_FULL
@@ -23,7 +23,7 @@ PLATE_ORDER = (
 )
 
 
-def next_steps(case: Case, findings: tuple[Finding, ...], ways: tuple[Way, ...]) -> tuple[Next, ...]:
+def next_steps(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> tuple[Next, ...]:
     """For each station that is built, the first thing missing; nothing for a station that has what it needs."""
     stations = (_call(case), _plate(case), _readings(case), _findings(findings, ways), _duty(case), _options(case))
     return tuple(first for found in stations if (first := next(found, None)))
@@ -101,7 +101,7 @@ def _readings(case: Case) -> Iterator[Next]:
     yield from _fan_side(case, at)
 
 
-def _findings(findings: tuple[Finding, ...], ways: tuple[Way, ...]) -> Iterator[Next]:
+def _findings(findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> Iterator[Next]:
     """The next step of a way that was begun, or else the proof of the first finding that has none yet."""
     for way in ways:
         for step in way.steps:

@@ -9,7 +9,7 @@ from typing import Any
 import pytest
 
 import modest_rotor.core.rules as package
-from modest_rotor.core.assessment import Assessment, Finding, Way
+from modest_rotor.core.assessment import Assessment, CheckWay, Finding
 from modest_rotor.core.estimate import exactly
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.core.rules.capacitor import capacitance_under_load
@@ -186,14 +186,14 @@ def test_windings() -> None:
     assert "winding_to_ground" in rules(assessed(KRAUSE, identification={"to_ground": "0.3 MΩ"}))
 
 
-def dead(**typed: Any) -> Way:
+def dead(**typed: Any) -> CheckWay:
     """The way of the textbook motor, dead."""
     answer = assessed(KRAUSE, call={"reason": "dead", "protected": "no"}, readings=[], **typed)
     (way,) = answer.ways
     return way
 
 
-def states(way: Way) -> list[str]:
+def states(way: CheckWay) -> list[str]:
     return [str(step.state) for step in way.steps]
 
 
@@ -251,7 +251,7 @@ SHORT = {
 }
 
 
-def chain(**typed: Any) -> Way:
+def chain(**typed: Any) -> CheckWay:
     return next(way for way in assessed(KRAUSE, **{**SHORT, **typed}).ways if "Air under" in way.title)
 
 

@@ -122,7 +122,7 @@ def test_a_motor_without_a_plate() -> None:
     opened = identity("Windings", first_second="OL", second_third="8.5", third_first="open")
     assert "thermal switch" in plain(opened.answer) and "cool" in opened.ask  # type: ignore[attr-defined]
     kind = identity("Kind", module="yes", plug="yes", run_capacitor="no", analogue="no")
-    assert kind.sets == ("motor_kind", "electronic") and kind.alternatives  # type: ignore[attr-defined]
+    assert kind.motor_kind == "electronic" and kind.alternatives  # type: ignore[attr-defined]
     poles = identity("Poles", speed="820 rpm", frequency="60 Hz", loading="loaded")
     assert poles.doubtful and "lightly loaded" in poles.ask  # type: ignore[attr-defined]
 

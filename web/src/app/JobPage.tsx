@@ -19,6 +19,7 @@ const SHEETS = {
   call: lazy(async () => ({ default: (await import("../stations/call/CallSheet")).CallSheet })),
   plate: lazy(async () => ({ default: (await import("../stations/plate/PlateSheet")).PlateSheet })),
   readings: lazy(async () => ({ default: (await import("../stations/readings/ReadingsSheet")).ReadingsSheet })),
+  findings: lazy(async () => ({ default: (await import("../stations/findings/FindingsSheet")).FindingsSheet })),
   duty: lazy(async () => ({ default: (await import("../stations/duty/DutySheet")).DutySheet })),
   options: lazy(async () => ({ default: (await import("../stations/options/OptionsSheet")).OptionsSheet })),
 };

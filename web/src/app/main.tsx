@@ -26,6 +26,11 @@ const router = createBrowserRouter([
     HydrateFallback: Nothing,
     lazy: async () => ({ Component: (await import("../workings/Workings")).Workings }),
   },
+  {
+    path: "/rules",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../rules/Rules")).Rules }),
+  },
   { path: "*", HydrateFallback: Nothing, lazy: async () => ({ Component: (await import("./NotFound")).NotFound }) },
 ]);
 

@@ -619,7 +619,7 @@ export interface components {
             /** Findings */
             findings: components["schemas"]["Finding"][];
             /** Ways */
-            ways: components["schemas"]["modest_rotor__core__assessment__Way"][];
+            ways: components["schemas"]["CheckWay"][];
             /** Rail */
             rail: components["schemas"]["RailEntry"][];
             /** Next */
@@ -948,6 +948,20 @@ export interface components {
             told: (string | components["schemas"]["Figure"])[];
             /** If Not */
             if_not?: string | null;
+        };
+        /**
+         * CheckWay
+         * @description A chain of checks, each of which decides the next; with the verdict once it is reached.
+         */
+        CheckWay: {
+            /** Title */
+            title: string;
+            /** Steps */
+            steps: components["schemas"]["CheckStep"][];
+            /** Verdict */
+            verdict?: (string | components["schemas"]["Figure"])[] | null;
+            /** Action */
+            action?: string | null;
         };
         /**
          * Checks
@@ -1439,7 +1453,7 @@ export interface components {
          * @description The flow by one way, and why it is or is not trusted here.
          */
         FlowAnswer: {
-            way: components["schemas"]["modest_rotor__core__stations__flow_ways__Way"];
+            way: components["schemas"]["Way"];
             flow: components["schemas"]["Result"];
             /** Trusted */
             trusted: boolean;
@@ -1599,7 +1613,7 @@ export interface components {
          *
          *     :param share: how sure the answer is, 0 to 1; absent where it is not a matter of likelihood.
          *     :param alternatives: what else it could be. :param ask: the reading that would settle it.
-         *     :param sets: the plate's field and the answer for it, ready to be taken over.
+         *     :param motor_kind: the kind found, ready to be put on the plate.
          */
         Identity: {
             /** Question */
@@ -1620,11 +1634,7 @@ export interface components {
              * @default false
              */
             doubtful: boolean;
-            /** Sets */
-            sets?: [
-                string,
-                string | number
-            ] | null;
+            motor_kind?: components["schemas"]["MotorKind"] | null;
             /**
              * Details
              * @default []
@@ -3030,6 +3040,12 @@ export interface components {
             ctx?: Record<string, never>;
         };
         /**
+         * Way
+         * @description How a flow is found, the most direct first.
+         * @enum {string}
+         */
+        Way: "hood, traverse or meter" | "temperature rise" | "blower table" | "amps-and-volts chart" | "speed, from the known point" | "speed and pressure on the curve" | "shaft power on the curve" | "power ÷ pressure";
+        /**
          * Wheel
          * @description What the motor drives.
          * @enum {string}
@@ -3087,26 +3103,6 @@ export interface components {
             /** Kind */
             kind: string;
         };
-        /**
-         * Way
-         * @description A chain of checks, each of which decides the next; with the verdict once it is reached.
-         */
-        modest_rotor__core__assessment__Way: {
-            /** Title */
-            title: string;
-            /** Steps */
-            steps: components["schemas"]["CheckStep"][];
-            /** Verdict */
-            verdict?: (string | components["schemas"]["Figure"])[] | null;
-            /** Action */
-            action?: string | null;
-        };
-        /**
-         * Way
-         * @description How a flow is found, the most direct first.
-         * @enum {string}
-         */
-        modest_rotor__core__stations__flow_ways__Way: "hood, traverse or meter" | "temperature rise" | "blower table" | "amps-and-volts chart" | "speed, from the known point" | "speed and pressure on the curve" | "shaft power on the curve" | "power ÷ pressure";
         /**
          * Change
          * @description One reading of a set less the same reading of the set before it.

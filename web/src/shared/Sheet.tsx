@@ -7,6 +7,7 @@ import { factsOf, QuantityField } from "./fields";
 import { unitOf } from "./figures";
 import { IntervalMark } from "./IntervalMark";
 import { useJob } from "./job";
+import { reveal } from "./reveal";
 import { Cap, Micro, Press, SeverityWord, Small } from "./parts";
 import { nextAt, STATIONS } from "./stations";
 import { useUnits } from "./units";
@@ -16,16 +17,20 @@ interface SheetProps {
   station: Station;
   /** Where the cautions of every job stand: before the hand on a station of readings, at the foot of a desk's. */
   standing?: "top" | "foot";
+  /** Whether its findings are listed above the work; not where the sheet itself shows them all. */
+  listed?: boolean;
   /** What stands at the right of the title: the one thing that can be added here. */
   action?: { label: string; run: () => void };
   children: ReactNode;
 }
 
 /** One station's work: title, what to do next, what to beware of, then the fields in the order of the hands. */
-export function Sheet({ station, standing = "top", action, children }: SheetProps) {
+export function Sheet({ station, standing = "top", listed = true, action, children }: SheetProps) {
   const { title, question } = STATIONS.find((one) => one.id === station) ?? { title: station, question: "" };
   const { assessment } = useJob();
-  const findings = assessment.findings.filter((finding) => finding.station === station);
+  const findings = assessment.findings.filter(
+    (finding) => listed && finding.station === station && !isSettled(finding),
+  );
   const wanted = (useLocation().state as { field?: string } | null)?.field;
   useEffect(() => {
     if (wanted) focusField(wanted);
@@ -62,6 +67,12 @@ export function Sheet({ station, standing = "top", action, children }: SheetProp
       <Findings findings={findings.filter(atFoot)} />
     </>
   );
+}
+
+/** Whether a finding was fixed, or cleared by a test. */
+export function isSettled(finding: Finding) {
+  const last = finding.marks?.[finding.marks.length - 1]?.state;
+  return last === "fixed" || last === "cleared by a test";
 }
 
 /** Everything of one thought, under a rule, with its own small title. */
@@ -188,16 +199,33 @@ type FigureLike = Parameters<typeof FigureText>[0]["figure"];
 /** Put the cursor into the field at a path, if it stands on this sheet; says whether it does. */
 export function focusField(path: string): boolean {
   const field = document.querySelector<HTMLElement>(`[data-field="${CSS.escape(path)}"]`);
-  const target = field?.querySelector<HTMLElement>('[tabindex="0"]') ?? field;
-  target?.scrollIntoView({ block: "center" });
-  target?.focus();
-  return target !== null;
+  if (!field) {
+    const opened = reveal(path);
+    if (opened) window.setTimeout(() => focusField(path));
+    return opened;
+  }
+  const target = field.querySelector<HTMLElement>('[tabindex="0"]') ?? field;
+  target.scrollIntoView({ block: "center" });
+  target.focus();
+  return true;
 }
+
+const STATION_OF: Record<string, Station> = {
+  machine: "call",
+  identification: "plate",
+  leads: "plate",
+  call_taps: "plate",
+  charts: "readings",
+  target: "readings",
+  meters: "readings",
+  checks: "findings",
+  marks: "findings",
+};
 
 /** The station on whose sheet the field at a path stands. */
 function stationOf(path: string): Station {
-  const root = path.split("/")[0];
-  return root === "machine" ? "call" : (root as Station);
+  const root = path.split("/")[0] ?? "";
+  return STATION_OF[root] ?? (root as Station);
 }
 
 function Findings({ findings }: { findings: Finding[] }) {

@@ -1,4 +1,4 @@
-import { api, type Assessment, type JobView, Refused, taken } from "./api";
+import { api, type Assessment, type JobView, Refused, type Schemas, taken } from "./api";
 import { holds, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
 
@@ -131,16 +131,17 @@ export class JobDesk {
     this.set({ drafts, preview: null });
   }
 
-  choose(path: string, value: string | number | null) {
+  choose(path: string, value: unknown) {
     return this.enqueue((revision) => this.change({ revision, path, value }));
   }
 
-  add(list: string) {
+  /** Add an item to a list: empty, or like another one. */
+  add(list: string, like?: string) {
     const step = (revision: string) => ({ revision, who: this.writer.who });
     return this.enqueue((revision) =>
       taken(
         api.POST("/api/jobs/{job_id}/items/{name}", {
-          params: { path: { job_id: this.id, name: list } },
+          params: { path: { job_id: this.id, name: list }, query: like ? { like } : {} },
           body: step(revision),
         }),
       ),
@@ -152,6 +153,42 @@ export class JobDesk {
       taken(
         api.DELETE("/api/jobs/{job_id}/items/{name}", {
           params: { path: { job_id: this.id, name: item }, query: { revision, who: this.writer.who } },
+        }),
+      ),
+    );
+  }
+
+  /** Put what the plate's line was taken for into its fields. */
+  fillPlate() {
+    return this.enqueue((revision) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/plate-line", {
+          params: { path: { job_id: this.id } },
+          body: { revision, who: this.writer.who },
+        }),
+      ),
+    );
+  }
+
+  /** Say of a finding what became of it. */
+  mark(finding: string, state: Schemas["MarkState"], note: string) {
+    return this.enqueue((revision) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/marks", {
+          params: { path: { job_id: this.id } },
+          body: { revision, who: this.writer.who, finding, state, note },
+        }),
+      ),
+    );
+  }
+
+  /** Take in the good rows of a CSV file as sets. */
+  takeCsv(file: Schemas["CsvIn"]) {
+    return this.enqueue((revision) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/readings-csv", {
+          params: { path: { job_id: this.id } },
+          body: { ...file, revision, who: this.writer.who },
         }),
       ),
     );

@@ -174,6 +174,43 @@ export function ChoiceField({
   );
 }
 
+/** Any number of a few answers. */
+export function ChoicesField({ path, label }: FieldProps) {
+  const { value, desk } = useField<string[]>(path);
+  const facts = factsOf(path);
+  const chosen = value ?? [];
+  const toggle = (choice: string) =>
+    void desk.choose(path, chosen.includes(choice) ? chosen.filter((one) => one !== choice) : [...chosen, choice]);
+  return (
+    <Box
+      role="group"
+      aria-label={label ?? facts.label}
+      data-field={path}
+      display="grid"
+      gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(4, 1fr)" }}
+      gap="1px"
+      background="hair"
+      border="1px solid"
+      borderColor="rule"
+      width="fit-content"
+      maxWidth="100%"
+    >
+      {(facts.choices ?? []).map((choice) => (
+        <Cell
+          key={choice}
+          role="checkbox"
+          aria-checked={chosen.includes(String(choice))}
+          chosen={chosen.includes(String(choice)) ? "yes" : undefined}
+          many="yes"
+          onClick={() => toggle(String(choice))}
+        >
+          {choice}
+        </Cell>
+      ))}
+    </Box>
+  );
+}
+
 /** One of many answers, where cells would not fit. */
 export function SelectField({ path, label, empty = "not said" }: FieldProps & { empty?: string }) {
   const { value, desk } = useField<string>(path);

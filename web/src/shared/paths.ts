@@ -13,7 +13,7 @@ export function valueAt(view: JobView, path: string): unknown {
 
 /** The facts of a field are kept under its name, where an item of a list stands as a star. */
 export function fieldName(path: string): string {
-  return path.replace(/^(readings|duty\/steps)\/[^/]+\//, "$1/*/");
+  return path.replace(/^(readings|duty\/steps|leads|call_taps|marks)\/[^/]+\//, "$1/*/");
 }
 
 /** Whether what a job holds at a path is what was typed for it. */

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from modest_rotor.core.assessment import Finding, Severity, Way
+from modest_rotor.core.assessment import CheckWay, Finding, Severity
 from modest_rotor.core.rules import air, capacitor, evidence, fit, load, protection, safety, supply, windings
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.chain import short_of_air
@@ -74,6 +74,6 @@ def judge(case: Case) -> tuple[Finding, ...]:
     return tuple(sorted(findings, key=lambda finding: (not finding.is_open, weight[finding.severity])))
 
 
-def ways_of(case: Case) -> tuple[Way, ...]:
+def ways_of(case: Case) -> tuple[CheckWay, ...]:
     """The chains of checks that belong to a case."""
     return tuple(way for way in (dead_way(case), short_of_air(case)) if way is not None)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import CheckStep, StepState, Way
+from modest_rotor.core.assessment import CheckStep, CheckWay, StepState
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.capacitor import tolerance_of
@@ -17,7 +17,7 @@ HANDS = "Stop the wheel, open the duct, keep hands and sleeves clear, then run i
 LIVE = "Live work: only by those qualified."
 
 
-def short_of_air(case: Case) -> Way | None:
+def short_of_air(case: Case) -> CheckWay | None:
     """The chain as far as it was gone, where the flow is under what is wanted on a blower; else nothing.
 
     On a forward-curved wheel on an induction motor amps climb with air, so amps that climb when the duct is opened say that
@@ -34,7 +34,7 @@ def short_of_air(case: Case) -> Way | None:
     steps = [_opening(closed, opened, climbs)]
     if climbs is True:
         verdict: Phrase = ("The amps climbed: the duct is too small, closed or blocked.",)
-        return Way(title=TITLE, steps=tuple(steps), verdict=verdict, action="Seal it again first; then look for closed outlets, a loaded filter or coil, a crushed duct.")  # fmt: skip
+        return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict, action="Seal it again first; then look for closed outlets, a loaded filter or coil, a crushed duct.")  # fmt: skip
     return _motor_side(case, closed, steps, climbs is False)
 
 
@@ -66,7 +66,7 @@ def _opening(closed: SetFacts, opened: SetFacts | None, climbs: bool | None) -> 
     )
 
 
-def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: bool) -> Way:
+def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: bool) -> CheckWay:
     """Capacitor, then volts, then bearings: what is left when the duct is not it."""
     found: list[tuple[str, str, str, bool | None, Phrase, str]] = [
         _capacitor(case, closed),
@@ -85,7 +85,7 @@ def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: boo
         steps.append(CheckStep(path=path, question=question, caution=caution, state=state, told=told, if_not=if_not))
     if verdict is None and waiting:
         verdict = ("Duct, capacitor, volts and bearings are good: look at the wheel for dirt and turn, and at the chart's own tap.",)  # fmt: skip
-    return Way(title=TITLE, steps=tuple(steps), verdict=verdict)
+    return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict)
 
 
 def _capacitor(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Phrase, str]:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import CheckStep, StepState, Way
+from modest_rotor.core.assessment import CheckStep, CheckWay, StepState
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.windings import Windings
@@ -34,7 +34,7 @@ MODULE = {
 }
 
 
-def dead_way(case: Case) -> Way | None:
+def dead_way(case: Case) -> CheckWay | None:
     """The way of a dead motor as far as it was gone, or nothing for a motor that runs.
 
     Each step is done and good, done and the fault, the next to do, or still to come; both outcomes are said. Source: table
@@ -45,7 +45,7 @@ def dead_way(case: Case) -> Way | None:
         return None
     kind = document.plate.kind
     if kind is None:
-        return Way(
+        return CheckWay(
             title=TITLE,
             steps=(),
             verdict=("Say the kind of motor on Plate, or find it there by its parts: the way depends on it.",),
@@ -54,7 +54,7 @@ def dead_way(case: Case) -> Way | None:
     return _walk(GROUPS[kind], case)
 
 
-def _walk(group: str, case: Case) -> Way:
+def _walk(group: str, case: Case) -> CheckWay:
     document = case.job.document
     steps: list[CheckStep] = []
     verdict: Phrase | None = None
@@ -85,7 +85,7 @@ def _walk(group: str, case: Case) -> Way:
         )
     if verdict is None and all(step.state is StepState.GOOD for step in steps):
         verdict = (ALL_GOOD[group] + MODULE.get(document.checks.module or "", ""),)
-    return Way(title=TITLE, steps=tuple(steps), verdict=verdict, action=action)
+    return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict, action=action)
 
 
 def _does_not_apply(path: str, document: JobDocument) -> bool:

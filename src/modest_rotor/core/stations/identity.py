@@ -7,6 +7,7 @@ from collections.abc import Iterator
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.kinds import PARTS, LikelyKind, likely_kinds
+from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.poles import SURE_SHARE, PoleCount, possible_poles
 from modest_rotor.core.identify.windings import OPEN_OHM, WindingReading, Windings, order_of_speeds, read_windings
 from modest_rotor.core.phrase import Frozen, Phrase, figure
@@ -23,7 +24,7 @@ class Identity(Frozen):
 
     :param share: how sure the answer is, 0 to 1; absent where it is not a matter of likelihood.
     :param alternatives: what else it could be. :param ask: the reading that would settle it.
-    :param sets: the plate's field and the answer for it, ready to be taken over.
+    :param motor_kind: the kind found, ready to be put on the plate.
     """
 
     question: str
@@ -32,7 +33,7 @@ class Identity(Frozen):
     alternatives: tuple[str, ...] = ()
     ask: str | None = None
     doubtful: bool = False
-    sets: tuple[str, str | int] | None = None
+    motor_kind: MotorKind | None = None
     details: tuple[str, ...] = ()
     source: str = PRACTICE
 
@@ -194,7 +195,7 @@ def _kind(asked: Identification, windings: WindingReading | None) -> Iterator[Id
         alternatives=tuple(one.kind for one in rest),
         ask=None if sure else _what_tells(best, rest, parts),
         doubtful=not sure,
-        sets=("motor_kind", str(best.motor_kind)),
+        motor_kind=best.motor_kind,
         details=(best.behaves, best.fails, f"May be replaced by: {best.replaced_by[0].lower()}{best.replaced_by[1:]}"),
     )
 

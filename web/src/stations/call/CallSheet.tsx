@@ -1,8 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
 
-import { ChoiceField, factsOf, WordsField } from "../../shared/fields";
+import { FieldGrid } from "../../shared/AnyField";
+import { ChoiceField, ChoicesField, factsOf, WordsField } from "../../shared/fields";
+import { Fold, under } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
+import { Photos } from "../../shared/Photos";
 import { AskedQuantity, Part, Question, Sheet } from "../../shared/Sheet";
+
+const REMOVED = ["call/serial", "call/date_code", "call/part_number"] as const;
 
 /** Why are we here, what does the motor drive, and must its flow not fall? */
 export function CallSheet() {
@@ -19,14 +24,18 @@ export function CallSheet() {
       {isProtected && (
         <>
           <AskedQuantity path={least} />
-          <Question label={factsOf("call/who_was_asked").label} help={factsOf("call/who_was_asked").help}>
-            <WordsField path="call/who_was_asked" />
-          </Question>
+          <Words path="call/who_was_asked" />
         </>
       )}
+      <Question label={factsOf("call/complaints").label} help={factsOf("call/complaints").help}>
+        <ChoicesField path="call/complaints" />
+      </Question>
       <Question label={factsOf("call/notes").label}>
         <WordsField path="call/notes" lines={2} />
       </Question>
+      <Words path="call/serves" />
+      <Asked path="call/called_by" />
+      <Words path="call/not_interrupted" />
       <Part title="The machine">
         <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
           <label>
@@ -42,6 +51,15 @@ export function CallSheet() {
           take this job out as a file
         </FileLink>
       </Part>
+      <Fold
+        title="What will be removed"
+        note="its serial, date code and part number as text, and photographs"
+        holds={under(...REMOVED)}
+        startsOpen={REMOVED.some((path) => call?.[path.slice(5) as "serial"])}
+      >
+        <FieldGrid paths={REMOVED} />
+        <Photos of="machine" title="Photographs of machine and place" />
+      </Fold>
     </Sheet>
   );
 }
@@ -61,6 +79,15 @@ function Asked({ path }: { path: string }) {
   return (
     <Question label={facts.label} help={facts.help}>
       <ChoiceField path={path} />
+    </Question>
+  );
+}
+
+function Words({ path }: { path: string }) {
+  const facts = factsOf(path);
+  return (
+    <Question label={facts.label} help={facts.help}>
+      <WordsField path={path} />
     </Question>
   );
 }

@@ -1,13 +1,20 @@
 import { Box } from "@chakra-ui/react";
 
-import type { Entry, Result } from "../../shared/api";
+import { FieldGrid } from "../../shared/AnyField";
+import type { Entry, Result, Schemas } from "../../shared/api";
 import { ChoiceField, factsOf, QuantityField } from "../../shared/fields";
 import { unitOf } from "../../shared/figures";
+import { Fold, under } from "../../shared/Fold";
 import { useField, useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
+import { Photos } from "../../shared/Photos";
 import { Part, Question, Sheet, StandingKey } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
+import { PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { Identification } from "./Identification";
+import { Leads } from "./Leads";
+import { PlateLine } from "./PlateLine";
 
 const FIELDS = [
   "plate/rated_power",
@@ -22,13 +29,44 @@ const KIND_WORDS: Record<string, string> = {
   "single-phase": "start switch",
   "shaded-pole": "shading rings",
   "three-phase": "three-phase",
+  electronic: "electronic",
 };
+
+const SECOND = ["plate/second_voltage", "plate/second_current"] as const;
+const CAPACITOR = [
+  "plate/capacitor_voltage",
+  "plate/capacitor_tolerance",
+  "plate/shared_capacitor",
+  "plate/start_capacitance",
+] as const;
+const PRINTED = [
+  "plate/service_factor",
+  "plate/service_factor_current",
+  "plate/code_letter",
+  "plate/nominal_efficiency",
+  "plate/power_factor",
+  "plate/frame",
+  "plate/enclosure",
+  "plate/insulation",
+  "plate/ambient",
+  "plate/duty",
+  "plate/protection",
+  "plate/rotation",
+  "plate/rotation_seen_from",
+  "plate/overload_setting",
+] as const;
 
 /** What the plate says, and at once what it means. */
 export function PlateSheet() {
-  const { plate } = useJob().assessment;
+  const { view, assessment } = useJob();
+  const { plate } = assessment;
+  const said = view.document.plate;
+  const filled = (paths: readonly string[]) =>
+    paths.filter((path) => said?.[path.slice("plate/".length) as "frame"] != null).length;
+  const unread = !said?.rated_power && !said?.rated_speed;
   return (
     <Sheet station="plate">
+      <PlateLine />
       {FIELDS.map((path) => (
         <FieldRow key={path} path={path} />
       ))}
@@ -39,12 +77,47 @@ export function PlateSheet() {
       <Question label={factsOf("plate/motor_kind").label} help={factsOf("plate/motor_kind").help}>
         <ChoiceField path="plate/motor_kind" said={(kind) => KIND_WORDS[kind] ?? String(kind)} />
       </Question>
-      <Box borderTop="1px solid" borderColor="rule" mt="6px">
+      {said?.motor_kind === "electronic" && (
+        <Question label={factsOf("plate/holds").label} help={factsOf("plate/holds").help}>
+          <ChoiceField path="plate/holds" />
+        </Question>
+      )}
+      <Fold
+        title="Two voltages on the plate"
+        note={said?.wired_for ? `wired for ${said.wired_for}` : "for a plate such as 230/460 V"}
+        holds={under(...SECOND, "plate/wired_for")}
+        startsOpen={filled(SECOND) > 0}
+      >
+        <FieldGrid paths={[...SECOND, "plate/wired_for"]} />
+      </Fold>
+      <Fold
+        title="The capacitors’ own labels"
+        note="volts, tolerance, shared or not, start capacitor"
+        holds={under(...CAPACITOR)}
+        startsOpen={filled(CAPACITOR) > 0}
+      >
+        <FieldGrid paths={CAPACITOR} />
+      </Fold>
+      <Fold
+        title="All else that is printed"
+        note={
+          filled(PRINTED) ? `${filled(PRINTED)} entries` : "service factor, code letter, frame, enclosure, rotation"
+        }
+        holds={under(...PRINTED)}
+        startsOpen={filled(PRINTED) > 0}
+      >
+        <FieldGrid paths={PRINTED} />
+      </Fold>
+      <Photos of="plate" title="Photograph of the plate" />
+      <Part title="What it means" note="press a figure for its working">
         <WorkedRow name="poles" result={plate.poles} quantity="poles" />
         <WorkedRow name="synchronous" result={plate.synchronous_speed} quantity="speed" />
         <WorkedRow name="slip" result={plate.rated_slip} quantity="slip" />
         <WorkedRow name="torque" result={plate.rated_torque} quantity="torque" />
-      </Box>
+        {(plate.meaning ?? []).map((meaning, index) => (
+          <MeaningRow key={index} meaning={meaning} first={plate.meaning?.[index - 1]?.label !== meaning.label} />
+        ))}
+      </Part>
       <Part title="What such a motor should show" note="by a motor fitted to this plate and every reading">
         {plate.expected.map((result, index) => (
           <WorkedRow
@@ -55,8 +128,45 @@ export function PlateSheet() {
           />
         ))}
       </Part>
+      <Fold
+        title="No plate, or none that can be read"
+        note="from its speed, three windings, and what is on it"
+        holds={under("identification")}
+        startsOpen={unread || assessment.identity.length > 0}
+      >
+        <Identification />
+      </Fold>
+      <Fold
+        title="Leads and calls, as found"
+        note={leadsNote(view.document.leads?.length ?? 0, view.document.call_taps?.length ?? 0)}
+        holds={under("leads", "call_taps")}
+      >
+        <Leads />
+      </Fold>
       <StandingKey />
     </Sheet>
+  );
+}
+
+function leadsNote(leads: number, calls: number) {
+  return leads + calls ? `${leads} leads, ${calls} calls` : "kept for putting it back, and for set-up";
+}
+
+function MeaningRow({ meaning, first }: { meaning: Schemas["Meaning"]; first: boolean }) {
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "1fr", md: "130px minmax(0, 1fr)" }}
+      gap="0 14px"
+      py="6px"
+      borderBottom="1px solid"
+      borderColor="hair"
+    >
+      <Box>{first ? meaning.label : ""}</Box>
+      <Box>
+        <PhraseText phrase={meaning.said} /> <Micro>{meaning.source}</Micro>
+      </Box>
+    </Box>
   );
 }
 

@@ -3,45 +3,16 @@ import type { ReactNode } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
+import { Fold } from "../../shared/Fold";
 import { unitOf, writeBand } from "../../shared/figures";
 import { useJob } from "../../shared/job";
 import { Micro, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { type Field, FIRST, GROUPS, type Row, type Set } from "./rows";
 
-type Set = Schemas["ReadingSet"];
 type Answer = Schemas["SetAnswer"];
-type Field = keyof Set & string;
-
-interface Row {
-  label: string;
-  fields: { field: Field; micro?: string }[];
-  /** The change of this row from one set to the next, by the name the core gives it. */
-  change: string;
-}
-
-const ELECTRICAL: Row[] = [
-  { label: "Supply", fields: [{ field: "voltage" }], change: "voltage" },
-  { label: "Line amps", fields: [{ field: "current" }], change: "current" },
-  { label: "Input power", fields: [{ field: "input_power" }], change: "input_power" },
-  { label: "Speed", fields: [{ field: "speed" }], change: "speed" },
-];
-const AIR: Row[] = [
-  {
-    label: "Static pressure",
-    fields: [
-      { field: "supply_static", micro: "supply" },
-      { field: "return_static", micro: "return" },
-    ],
-    change: "pressure",
-  },
-  { label: "Airflow", fields: [{ field: "airflow" }], change: "flow" },
-];
-const WATER: Row[] = [
-  { label: "Pump differential", fields: [{ field: "pump_differential" }], change: "pressure" },
-  { label: "Water flow", fields: [{ field: "water_flow" }], change: "flow" },
-];
 
 interface SetsTableProps {
   sets: Set[];
@@ -52,7 +23,7 @@ interface SetsTableProps {
 
 /** Sets side by side, labels on the left, what changed on the right; on a phone the labels stand above. */
 export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
-  const rows = [...ELECTRICAL, ...(wheel === "centrifugal pump" ? WATER : AIR)];
+  const machine = wheel === "centrifugal pump" ? "pump" : "fan";
   const compares = sets.length > 1;
   const columns = `repeat(${sets.length}, minmax(128px, 1fr))`;
   const grid: GridColumns = {
@@ -62,6 +33,7 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
   };
   const answerOf = (set: Set) => answers.find((answer) => answer.id === set.id);
   const last = answers[answers.length - 1];
+  const shared = { sets, grid, current, answerOf, last: compares ? last : undefined };
   return (
     <Box overflowX="auto" tabIndex={sets.length > 2 ? 0 : undefined} role="group" aria-label="Sets of readings">
       <Line grid={grid} label="Set" change={compares ? <ChangeHead answers={answers} /> : null}>
@@ -71,21 +43,7 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
           </Cell>
         ))}
       </Line>
-      {rows.map((row) => (
-        <Line
-          key={row.label}
-          grid={grid}
-          label={row.label}
-          unit={row.fields[0]?.field}
-          change={compares ? <ChangeCell answer={last} name={row.change} /> : null}
-        >
-          {sets.map((set, index) => (
-            <Cell key={set.id} current={set.id === current}>
-              <Readings row={row} set={set} number={index + 1} answer={answerOf(set)} />
-            </Cell>
-          ))}
-        </Line>
-      ))}
+      <Rows rows={FIRST[machine]} {...shared} />
       <Line grid={grid} label="Slip now" change={null}>
         {sets.map((set) => (
           <Cell key={set.id} current={set.id === current}>
@@ -102,6 +60,17 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
           ))}
         </Line>
       )}
+      {GROUPS.filter((group) => !group.machine || group.machine === machine).map((group) => (
+        <Fold
+          key={group.title}
+          title={group.title}
+          note={readNote(group.rows, sets) ?? group.note}
+          holds={(path) => group.rows.some((row) => row.fields.some(({ field }) => path.endsWith(`/${field}`)))}
+          startsOpen={readNote(group.rows, sets) !== null && group.title !== "State of duct and set"}
+        >
+          <Rows rows={group.rows} {...shared} />
+        </Fold>
+      ))}
       {answers.map((answer) => (
         <Box key={answer.id}>
           <WorkingPanel name={`flow-${answer.id}`} result={answer.flow_by_power} />
@@ -111,6 +80,42 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
       ))}
     </Box>
   );
+}
+
+/** How many readings stand in some rows, or nothing where none does. */
+function readNote(rows: Row[], sets: Set[]): string | null {
+  const count = sets.flatMap((set) =>
+    rows.flatMap((row) => row.fields.filter(({ field }) => set[field] != null)),
+  ).length;
+  return count ? `${count} ${count === 1 ? "entry" : "entries"}` : null;
+}
+
+interface RowsProps {
+  rows: Row[];
+  sets: Set[];
+  grid: GridColumns;
+  current: string | null;
+  answerOf: (set: Set) => Answer | undefined;
+  /** The last answer, where a column tells what changed. */
+  last: Answer | undefined;
+}
+
+function Rows({ rows, sets, grid, current, answerOf, last }: RowsProps) {
+  return rows.map((row) => (
+    <Line
+      key={row.label}
+      grid={grid}
+      label={row.label}
+      unit={row.fields[0]?.field}
+      change={last && row.change ? <ChangeCell answer={last} name={row.change} /> : null}
+    >
+      {sets.map((set, index) => (
+        <Cell key={set.id} current={set.id === current}>
+          <Readings row={row} set={set} number={index + 1} answer={answerOf(set)} />
+        </Cell>
+      ))}
+    </Line>
+  ));
 }
 
 type GridColumns = Record<"base" | "md" | "lg", string>;
@@ -187,6 +192,15 @@ function SetHead({ set, number }: { set: Set; number: number }) {
         </Box>
         <Word
           type="button"
+          onClick={() => void desk.add("readings", set.id)}
+          aria-label={`Copy set ${number}`}
+          mx="0"
+          px="0"
+        >
+          copy
+        </Word>
+        <Word
+          type="button"
           onClick={() => void desk.remove(`readings/${set.id}`)}
           aria-label={`Remove set ${number}`}
           mx="0"
@@ -210,11 +224,11 @@ function Readings({ row, set, number, answer }: { row: Row; set: Set; number: nu
     <>
       <Box display="grid" gridTemplateColumns={pair ? "1fr 1fr" : "1fr"} gap="10px">
         {row.fields.map(({ field, micro }) => (
-          <QuantityField
+          <SetField
             key={field}
             path={`readings/${set.id}/${field}`}
             label={`${factsOf(`readings/x/${field}`).label}, set ${number}`}
-            {...(micro ? { micro } : {})}
+            micro={micro}
             band={bandOf(field)}
           />
         ))}
@@ -226,6 +240,21 @@ function Readings({ row, set, number, answer }: { row: Row; set: Set; number: nu
       )}
     </>
   );
+}
+
+interface SetFieldProps {
+  path: string;
+  label: string;
+  micro: string | undefined;
+  band: string | null;
+}
+
+/** A quantity, one of some answers, or words, as the field takes it. */
+function SetField({ path, label, micro, band }: SetFieldProps) {
+  const facts = factsOf(path);
+  if (facts.quantity) return <QuantityField path={path} label={label} {...(micro ? { micro } : {})} band={band} />;
+  if (facts.choices) return <SelectField path={path} label={label} />;
+  return <WordsField path={path} label={label} />;
 }
 
 function Worked({ name, result }: { name: string; result: Schemas["Result"] | undefined }) {

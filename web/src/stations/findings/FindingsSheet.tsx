@@ -1,0 +1,45 @@
+import { Box } from "@chakra-ui/react";
+import { Link } from "react-router";
+
+import { useJob } from "../../shared/job";
+import { Small } from "../../shared/parts";
+import { isSettled, Part, Sheet } from "../../shared/Sheet";
+import { FindingRow } from "./FindingRow";
+import { LadderPart } from "./LadderPart";
+import { WayPart } from "./WayPart";
+
+/** What is wrong, and what proves it: the way of checks, the cause ladder, and every finding with its proof. */
+export function FindingsSheet() {
+  const { view, assessment } = useJob();
+  const own = assessment.findings.filter((finding) => !finding.standing);
+  const found = own.filter((finding, index) => own.findIndex((other) => other.key === finding.key) === index);
+  const repair = found.filter((finding) => finding.repair && !isSettled(finding));
+  const dead = view.document.call?.reason === "dead";
+  return (
+    <Sheet station="findings" listed={false}>
+      {repair.length > 0 && (
+        <Box py="8px" borderBottom="1px solid" borderColor="rule" data-repair-first>
+          <b>Repair first.</b> {repair.length === 1 ? "One finding is" : `${repair.length} findings are`} put right
+          before any replacement is thought of: what is judged now would be judged wrongly.
+        </Box>
+      )}
+      {assessment.ways.map((way) => (
+        <WayPart key={way.title} way={way} />
+      ))}
+      {!(dead && (view.document.readings ?? []).length === 0) && <LadderPart />}
+      <Part title="Findings" note={found.length ? "open one for its evidence and its proof" : undefined}>
+        {found.length === 0 && (
+          <Box py="6px">Nothing was found. That proves nothing yet: it says what the readings so far allow.</Box>
+        )}
+        {found.map((finding) => (
+          <FindingRow key={finding.key} finding={finding} />
+        ))}
+      </Part>
+      <Box minHeight="44px" display="flex" alignItems="center">
+        <Link to="/rules">
+          <Small>every rule, with its threshold and source</Small>
+        </Link>
+      </Box>
+    </Sheet>
+  );
+}

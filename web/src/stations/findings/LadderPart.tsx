@@ -1,0 +1,104 @@
+import { Box } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+
+import { api, type Refused, type Schemas, taken } from "../../shared/api";
+import { useJob } from "../../shared/job";
+import { Micro, Small } from "../../shared/parts";
+import { Part } from "../../shared/Sheet";
+import { PhraseText } from "../../shared/Words";
+
+type Ladder = Schemas["Ladder"];
+type Rung = Schemas["LadderRung"];
+
+/** What explains all needles at once, the likeliest cause first, and the cheapest test between the first two. */
+export function LadderPart() {
+  const { view } = useJob();
+  const ladder = useQuery<Ladder, Refused>({
+    queryKey: ["ladder", view.id, view.revision],
+    queryFn: () => taken(api.GET("/api/jobs/{job_id}/ladder", { params: { path: { job_id: view.id } } })),
+    placeholderData: (before) => before,
+  });
+  const { data } = ladder;
+  return (
+    <Part title="What explains it" note={data?.now ? `${data.now}, against ${data.against ?? ""}` : undefined}>
+      {ladder.error && <Box role="alert">{ladder.error.message}</Box>}
+      {!data && !ladder.error && <Small fontStyle="italic">being worked out</Small>}
+      {data?.waits && <Small fontStyle="italic">{data.waits}</Small>}
+      {data?.still && (
+        <Box fontWeight={600}>Every needle stands where it should: nothing here says that something is wrong.</Box>
+      )}
+      {data?.rough && (
+        <Box color="ochre">
+          Held against plate and design only, which is rough. A set from when it was right tells far more: mark one on
+          Readings.
+        </Box>
+      )}
+      {!data?.still && data?.rungs?.map((rung, index) => <RungRow key={rung.cause} rung={rung} place={index + 1} />)}
+      {!data?.still && data?.test && data.rungs && <Test test={data.test} rungs={data.rungs} />}
+      {data && !data.waits && <Micro display="block">{data.source}</Micro>}
+    </Part>
+  );
+}
+
+function RungRow({ rung, place }: { rung: Rung; place: number }) {
+  const share = Math.round(100 * rung.share);
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "24px minmax(0, 1fr) 90px", md: "24px 190px minmax(0, 1fr)" }}
+      gap="2px 10px"
+      py="7px"
+      borderBottom="1px solid"
+      borderColor="hair"
+      data-rung={rung.cause}
+    >
+      <b>{place}</b>
+      <Box>
+        <Box fontWeight={600}>{rung.cause}</Box>
+        <Box as="svg" width="100%" height="10px" role="img" aria-label={`${share} % of the likelihood`} color="copper">
+          <rect width="100%" height="1" y="8" fill="currentColor" opacity={0.3} />
+          <rect width={`${Math.max(share, 1)}%`} height="8" y="1" fill="currentColor" opacity={0.8} />
+        </Box>
+        <Micro>{share < 1 ? "under 1" : share} % of the likelihood</Micro>
+      </Box>
+      <Box gridColumn={{ base: "2 / -1", md: "auto" }}>
+        {rung.repair && <Small fontWeight={600}>Repair first: {rung.words}.</Small>}
+        {!rung.repair && <Small>{rung.words}.</Small>}
+        <Said word="for" phrases={rung.speaks_for} />
+        <Said word="against" phrases={rung.speaks_against} />
+      </Box>
+    </Box>
+  );
+}
+
+function Said({ word, phrases }: { word: string; phrases: Rung["speaks_for"] }) {
+  if (phrases.length === 0) return null;
+  return (
+    <Small display="block">
+      <b>{word}</b>{" "}
+      {phrases.map((phrase, index) => (
+        <span key={index}>
+          {index > 0 && "; "}
+          <PhraseText phrase={phrase} />
+        </span>
+      ))}
+    </Small>
+  );
+}
+
+function Test({ test, rungs }: { test: Schemas["SeparatingTest"]; rungs: Rung[] }) {
+  return (
+    <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="8px" my="8px" data-separating>
+      <Box color="ochre">{test.caution}</Box>
+      <Box>
+        <b>
+          {test.test}, about {test.minutes} minutes,
+        </b>{" "}
+        tells the first two apart. {test.how}
+      </Box>
+      <Small display="block">
+        {rungs[0]?.cause}: {test.if_first}. {rungs[1]?.cause}: {test.if_second}.
+      </Small>
+    </Box>
+  );
+}

@@ -1,0 +1,89 @@
+import { Box } from "@chakra-ui/react";
+
+import { AnyField } from "../../shared/AnyField";
+import type { Schemas } from "../../shared/api";
+import { useJob } from "../../shared/job";
+import { Micro, Small } from "../../shared/parts";
+import { Part } from "../../shared/Sheet";
+import { Windings } from "../../shared/Windings";
+import { PhraseText } from "../../shared/Words";
+
+type Step = Schemas["CheckStep"];
+
+const WORDS: Record<Step["state"], string> = { good: "good", "the fault": "fault", next: "now", later: "later" };
+
+/** A chain of checks: each decides the next. The caution stands before the hand, both outcomes before the check. */
+export function WayPart({ way }: { way: Schemas["CheckWay"] }) {
+  return (
+    <Part title={way.title} note="one thing after the other, until the fault is found">
+      {(way.steps ?? []).map((step, index) => (
+        <StepRow key={`${step.path} ${index}`} step={step} number={index + 1} />
+      ))}
+      {way.verdict && (
+        <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="8px" mt="6px" data-verdict>
+          <Box fontWeight={600}>
+            <PhraseText phrase={way.verdict} />
+          </Box>
+          {way.action}
+        </Box>
+      )}
+    </Part>
+  );
+}
+
+function StepRow({ step, number }: { step: Step; number: number }) {
+  const now = step.state === "next";
+  const done = step.state === "good" || step.state === "the fault";
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "44px minmax(0, 1fr)", md: "64px minmax(0, 1fr)" }}
+      gap="2px 10px"
+      py="7px"
+      borderBottom="1px solid"
+      borderColor="hair"
+      background={now ? "desk" : undefined}
+      data-step={step.state}
+    >
+      <Box>
+        {number}{" "}
+        <Box
+          as="b"
+          display="block"
+          color={step.state === "the fault" ? "brick" : undefined}
+          fontWeight={done || now ? 600 : 400}
+        >
+          {WORDS[step.state]}
+        </Box>
+      </Box>
+      <Box opacity={step.state === "later" ? 0.7 : 1}>
+        {now && <Box color="ochre">{step.caution}</Box>}
+        <Box fontWeight={now ? 600 : 400}>{step.question}</Box>
+        {(step.told ?? []).length > 0 && (
+          <Small>
+            <PhraseText phrase={step.told ?? []} line />
+          </Small>
+        )}
+        {(now || done) && step.path && <StepField path={step.path} />}
+        {now && step.if_not && <Micro display="block">If not: {step.if_not}</Micro>}
+      </Box>
+    </Box>
+  );
+}
+
+/** The field of a step where its answer is given; readings of a set stand on their own sheet. */
+function StepField({ path }: { path: string }) {
+  const { view } = useJob();
+  if (path.startsWith("readings/"))
+    return (
+      <a href={`/jobs/${view.id}/readings`} style={{ minHeight: 44, display: "inline-flex", alignItems: "center" }}>
+        read it on Readings
+      </a>
+    );
+  if (path === "identification/first_second") return <Windings terminals={false} />;
+  return (
+    <Box maxWidth="420px">
+      <AnyField path={path} />
+    </Box>
+  );
+}

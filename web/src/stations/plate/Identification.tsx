@@ -1,0 +1,135 @@
+import { Box } from "@chakra-ui/react";
+
+import { FieldGrid } from "../../shared/AnyField";
+import type { Schemas } from "../../shared/api";
+import { ChoiceField, factsOf } from "../../shared/fields";
+import { useJob } from "../../shared/job";
+import { Micro, Press, Small } from "../../shared/parts";
+import { Windings } from "../../shared/Windings";
+import { PhraseText } from "../../shared/Words";
+
+const AT = "identification";
+const PARTS = [
+  "run_capacitor",
+  "start_capacitor",
+  "switch",
+  "relay",
+  "equal_leads",
+  "module",
+  "plug",
+  "analogue",
+] as const;
+
+/** A motor that does not say what it is: from its speed, from its windings, from what is on it. */
+export function Identification() {
+  const { assessment } = useJob();
+  const answers = assessment.identity;
+  const answerTo = (start: string) => answers.filter((answer) => answer.question.startsWith(start));
+  return (
+    <>
+      <Step title="From a speed" caution="Hands, sleeves and cords clear of the wheel.">
+        <FieldGrid paths={[`${AT}/speed`, `${AT}/frequency`, `${AT}/loading`]} />
+        <Answers answers={answerTo("Poles")} />
+      </Step>
+      <Step
+        title="From three windings"
+        caution="Isolate, lock out, prove dead. Discharge the capacitor through a resistor; every lead off."
+      >
+        <Windings />
+        <Answers answers={[...answerTo("Windings"), ...answerTo("Insulation")]} />
+      </Step>
+      <Step title="From what is on the motor" caution="Power off: its wheel can start by itself.">
+        <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px">
+          {PARTS.map((part) => (
+            <Box
+              key={part}
+              display="grid"
+              gridTemplateColumns="minmax(0, 1fr) auto"
+              gap="8px"
+              alignItems="center"
+              borderBottom="1px solid"
+              borderColor="hair"
+              py="3px"
+            >
+              <Box>
+                {factsOf(`${AT}/${part}`).label}
+                <Micro display="block">{factsOf(`${AT}/${part}`).help}</Micro>
+              </Box>
+              <ChoiceField path={`${AT}/${part}`} />
+            </Box>
+          ))}
+        </Box>
+        <Answers answers={answerTo("Kind")} />
+      </Step>
+    </>
+  );
+}
+
+function Step({ title, caution, children }: { title: string; caution: string; children: React.ReactNode }) {
+  return (
+    <Box pb="14px">
+      <Box display="flex" gap="4px 14px" flexWrap="wrap" alignItems="baseline" pt="6px">
+        <Box as="h3" fontWeight={600}>
+          {title}
+        </Box>
+        <Small color="ochre">{caution}</Small>
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** What was made of it: the answer, how sure it is, what else it could be, and what would settle it. */
+export function Answers({ answers }: { answers: Schemas["Identity"][] }) {
+  const { desk } = useJob();
+  return (
+    <>
+      {answers.map((answer) => (
+        <Box
+          key={answer.question}
+          borderTop="1px solid"
+          borderColor="rule"
+          mt="8px"
+          pt="6px"
+          data-identity={answer.question}
+        >
+          <Box>
+            <Box as="span" fontWeight={600}>
+              <PhraseText phrase={answer.answer} />
+            </Box>{" "}
+            {answer.share != null && <Small>{sureness(answer.share)}</Small>}
+          </Box>
+          {(answer.alternatives ?? []).length > 0 && (
+            <Small display="block">Or: {answer.alternatives?.join("; ")}.</Small>
+          )}
+          {(answer.details ?? []).map((line) => (
+            <Box key={line}>{line}</Box>
+          ))}
+          {answer.ask && (
+            <Box fontWeight={600} color={answer.doubtful ? "ochre" : undefined}>
+              {answer.ask}
+            </Box>
+          )}
+          {answer.motor_kind && (
+            <Press type="button" mt="4px" onClick={() => void desk.choose("plate/motor_kind", answer.motor_kind)}>
+              Put this kind on the plate
+            </Press>
+          )}
+          <Micro display="block">{answer.source}</Micro>
+        </Box>
+      ))}
+    </>
+  );
+}
+
+const WORDS: [number, string][] = [
+  [0.95, "as good as sure"],
+  [0.85, "very likely"],
+  [0.6, "likely"],
+  [0, "possible"],
+];
+
+function sureness(share: number) {
+  const word = WORDS.find(([least]) => share >= least)?.[1] ?? "possible";
+  return `${word}, ${Math.round(share * 100)} %`;
+}

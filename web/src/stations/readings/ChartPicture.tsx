@@ -1,0 +1,114 @@
+import { chakra } from "@chakra-ui/react";
+import { type ScaleLinear, scaleLinear } from "d3-scale";
+import { line } from "d3-shape";
+
+import type { Schemas } from "../../shared/api";
+import { inUnits, unitOf } from "../../shared/figures";
+import { useUnits } from "../../shared/units";
+
+const WIDTH = 320;
+const PLOT = { left: 40, right: 270, top: 14, bottom: 176 };
+const HEIGHT = 214;
+
+interface Mark {
+  label: string;
+  across: number;
+  up: number;
+}
+
+interface ChartPictureProps {
+  state: Schemas["ChartState"];
+  /** The quantity that stands upright; flow lies across. */
+  up: string;
+  marks: Mark[];
+  name: string;
+}
+
+/** A typed chart as lines, each named at its end, with the readings on it. */
+export function ChartPicture({ state, up, marks, name }: ChartPictureProps) {
+  const { units } = useUnits();
+  const columns = state.columns ?? [];
+  if (columns.length === 0) return null;
+  const flowIn = (value: number) => inUnits("airflow", value, units);
+  const upIn = (value: number) => inUnits(up, value, units);
+  const flows = columns.flatMap((column) => column.across.map(flowIn));
+  const ups = columns.flatMap((column) => column.up.map(upIn));
+  const x = scaleLinear([Math.min(...flows), Math.max(...flows)], [PLOT.left, PLOT.right]).nice(4);
+  const y = scaleLinear([Math.min(...ups), Math.max(...ups)], [PLOT.bottom, PLOT.top]).nice(4);
+  return (
+    <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${name}: ${columns.length} columns`}>
+      <Axes x={x} y={y} across={`airflow, ${unitOf("airflow", units)}`} up={`${nameOf(up)}, ${unitOf(up, units)}`} />
+      {columns.map((column) => {
+        const path = line<number>()
+          .x((index) => x(flowIn(column.across[index] ?? 0)))
+          .y((index) => y(upIn(column.up[index] ?? 0)))(column.across.map((_, index) => index));
+        const last = column.across.length - 1;
+        return (
+          <g key={column.name}>
+            <path d={path ?? ""} fill="none" stroke="currentColor" strokeWidth={1.6} />
+            <text x={x(flowIn(column.across[last] ?? 0)) + 4} y={y(upIn(column.up[last] ?? 0)) + 4} fill="currentColor">
+              {column.name}
+            </text>
+          </g>
+        );
+      })}
+      {marks.map((mark) => (
+        <Reading key={mark.label} cx={x(flowIn(mark.across))} cy={y(upIn(mark.up))} label={mark.label} />
+      ))}
+    </Svg>
+  );
+}
+
+const Svg = chakra("svg", { base: { width: "100%", maxWidth: "460px", fontSize: "12px", color: "ink" } });
+const Disc = chakra("circle", { base: { fill: "copper" } });
+const Named = chakra("text", { base: { fill: "copper", fontWeight: 600 } });
+const Quiet = chakra("text", { base: { fill: "ink2" } });
+const Rule = chakra("line", { base: { stroke: "hair" } });
+
+function Reading({ cx, cy, label }: { cx: number; cy: number; label: string }) {
+  return (
+    <g>
+      <Disc cx={cx} cy={cy} r={5} />
+      <Named x={cx - 4} y={cy - 9}>
+        {label}
+      </Named>
+    </g>
+  );
+}
+
+function nameOf(quantity: string) {
+  return quantity === "current" ? "line amps" : "external static";
+}
+
+interface AxesProps {
+  x: ScaleLinear<number, number>;
+  y: ScaleLinear<number, number>;
+  across: string;
+  up: string;
+}
+
+function Axes({ x, y, across, up }: AxesProps) {
+  return (
+    <>
+      {y.ticks(4).map((tick) => (
+        <g key={tick}>
+          <Rule x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} />
+          <Quiet x={PLOT.left - 6} y={y(tick) + 4} textAnchor="end">
+            {tick.toLocaleString("en")}
+          </Quiet>
+        </g>
+      ))}
+      {x.ticks(4).map((tick) => (
+        <Quiet key={tick} x={x(tick)} y={PLOT.bottom + 16} textAnchor="middle">
+          {tick.toLocaleString("en")}
+        </Quiet>
+      ))}
+      <Quiet x={(PLOT.left + PLOT.right) / 2} y={PLOT.bottom + 34} textAnchor="middle">
+        {across}
+      </Quiet>
+      <Quiet x={PLOT.left - 34} y={PLOT.top - 3}>
+        {up}
+      </Quiet>
+    </>
+  );
+}

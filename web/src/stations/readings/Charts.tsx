@@ -1,0 +1,84 @@
+import { Box } from "@chakra-ui/react";
+
+import type { Schemas } from "../../shared/api";
+import { ChoiceField, factsOf, WordsField } from "../../shared/fields";
+import { useJob } from "../../shared/job";
+import { Micro, Small } from "../../shared/parts";
+import { ChartPicture } from "./ChartPicture";
+
+type State = Schemas["ChartState"];
+
+/** The chart and the table glued inside the panel: typed or pasted, questioned where they are odd, drawn with the reading. */
+export function Charts() {
+  const { view, assessment } = useJob();
+  const sets = view.document.readings ?? [];
+  const marks = sets.flatMap((set, index) => {
+    const flow = assessment.sets[index]?.flows.ways.find((way) => way.way === "amps-and-volts chart")?.flow.figure;
+    return flow && set.current ? [{ label: String(index + 1), across: flow.value, up: set.current.si }] : [];
+  });
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: "1fr", lg: "1fr 1fr" }} gap="20px">
+      <Box>
+        <Typed path="charts/amps_chart" placeholder={"cfm 208 230\n1600 3.9 3.6\n1800 4.5 4.2"} />
+        <Unit path="charts/amps_chart_flow" />
+        <Judged state={assessment.amps_chart ?? null} />
+        {assessment.amps_chart && (
+          <ChartPicture state={assessment.amps_chart} up="current" marks={marks} name="Amps chart" />
+        )}
+      </Box>
+      <Box>
+        <Typed
+          path="charts/blower_table"
+          placeholder={"in. w.g. High Med Low\n0.2 1400 1200 1000\n0.5 1250 1080 900"}
+        />
+        <Unit path="charts/blower_table_flow" />
+        <Unit path="charts/blower_table_static" />
+        <Unit path="charts/counted_external" />
+        <Judged state={assessment.blower_table ?? null} />
+        {assessment.blower_table && (
+          <ChartPicture state={assessment.blower_table} up="pressure" marks={[]} name="Blower table" />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function Typed({ path, placeholder }: { path: string; placeholder: string }) {
+  const facts = factsOf(path);
+  return (
+    <Box as="label" display="block">
+      <Box as="span" fontWeight={600}>
+        {facts.label}
+      </Box>
+      <Micro display="block">{facts.help}</Micro>
+      <WordsField path={path} lines={5} placeholder={placeholder} />
+    </Box>
+  );
+}
+
+function Unit({ path }: { path: string }) {
+  return (
+    <Box display="flex" gap="10px" alignItems="center" py="2px" flexWrap="wrap">
+      <Small>{factsOf(path).label}</Small>
+      <ChoiceField path={path} />
+    </Box>
+  );
+}
+
+function Judged({ state }: { state: State | null }) {
+  if (!state) return null;
+  return (
+    <Box py="4px">
+      {state.refused && (
+        <Box role="alert" color="brick" fontWeight={600}>
+          {state.refused}
+        </Box>
+      )}
+      {(state.questions ?? []).map((question) => (
+        <Box key={question} color="ochre">
+          {question}
+        </Box>
+      ))}
+    </Box>
+  );
+}

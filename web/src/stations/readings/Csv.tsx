@@ -1,0 +1,142 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+
+import { fields } from "../../generated/fields";
+import { api, type Refused, type Schemas, taken } from "../../shared/api";
+import { useJob } from "../../shared/job";
+import { Micro, Press, Small } from "../../shared/parts";
+import { useUnits } from "../../shared/units";
+
+type Proposal = Schemas["CsvProposal"];
+
+const FIELDS = Object.entries(fields)
+  .filter(([name]) => name.startsWith("readings/*/"))
+  .map(([name, facts]) => ({ field: name.slice("readings/*/".length), label: facts.label }));
+
+/** Sets out as CSV; sets in by paste or file: headings mapped, units to a column, bad rows listed, then confirmed. */
+export function Csv() {
+  const { desk, view } = useJob();
+  const { units } = useUnits();
+  const [text, setText] = useState("");
+  const [mapping, setMapping] = useState<Record<string, string>>({});
+  const [unitsOf, setUnitsOf] = useState<Record<string, string>>({});
+  const file = { text, mapping, units_of: unitsOf, units };
+  const look = useMutation<Proposal, Refused, Schemas["CsvIn"]>({
+    mutationFn: (wanted) =>
+      taken(api.POST("/api/jobs/{job_id}/readings-csv/look", { params: { path: { job_id: view.id } }, body: wanted })),
+  });
+  const lookAgain = (next: Partial<typeof file>) => {
+    if (next.text !== undefined) setText(next.text);
+    if (next.mapping) setMapping(next.mapping);
+    if (next.units_of) setUnitsOf(next.units_of);
+    const wanted = { ...file, ...next };
+    if (wanted.text.trim()) look.mutate(wanted);
+    else look.reset();
+  };
+  const takeIn = async () => {
+    await desk.takeCsv(file);
+    setText("");
+    look.reset();
+  };
+  return (
+    <>
+      <Box display="flex" gap="20px" flexWrap="wrap" alignItems="center">
+        <a
+          href={`/api/jobs/${view.id}/readings.csv`}
+          download
+          style={{ minHeight: 44, display: "inline-flex", alignItems: "center" }}
+        >
+          take the sets out as CSV
+        </a>
+        <label>
+          <Small>bring a CSV file </Small>
+          <input
+            type="file"
+            accept=".csv,text/csv,text/plain"
+            aria-label="CSV file"
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              if (chosen) void chosen.text().then((read) => lookAgain({ text: read }));
+            }}
+          />
+        </label>
+      </Box>
+      <Paste
+        aria-label="CSV text"
+        rows={3}
+        placeholder="or paste rows from a spreadsheet, with their headings"
+        value={text}
+        onChange={(event) => lookAgain({ text: event.target.value })}
+      />
+      {look.error && (
+        <Box role="alert" color="brick">
+          {look.error.message}
+        </Box>
+      )}
+      {look.data && (
+        <>
+          <Box
+            display="grid"
+            gridTemplateColumns="minmax(0,1fr) minmax(0,1.4fr) 90px minmax(0,1fr)"
+            gap="4px 10px"
+            alignItems="center"
+            pt="8px"
+          >
+            {["heading", "stands for", "unit", "first value"].map((name) => (
+              <Micro key={name}>{name}</Micro>
+            ))}
+            {look.data.columns.map((column) => (
+              <Box key={column.heading} display="contents">
+                <span>{column.heading}</span>
+                <Pick
+                  aria-label={`${column.heading} stands for`}
+                  value={column.field}
+                  onChange={(event) => lookAgain({ mapping: { ...mapping, [column.heading]: event.target.value } })}
+                >
+                  <option value="">leave it out</option>
+                  {FIELDS.map(({ field, label }) => (
+                    <option key={field} value={field}>
+                      {label}
+                    </option>
+                  ))}
+                </Pick>
+                <Unit
+                  aria-label={`${column.heading}, unit`}
+                  value={unitsOf[column.heading] ?? column.unit}
+                  onChange={(event) => setUnitsOf({ ...unitsOf, [column.heading]: event.target.value })}
+                  onBlur={() => lookAgain({})}
+                />
+                <Micro>{column.sample}</Micro>
+              </Box>
+            ))}
+          </Box>
+          {look.data.unknown.length > 0 && (
+            <Box color="ochre" pt="4px">
+              Not recognised: {look.data.unknown.join(", ")}. Say what they stand for, or leave them out.
+            </Box>
+          )}
+          {look.data.bad.map((row) => (
+            <Box key={row.line} data-bad-row>
+              <b>Line {row.line}</b> cannot be taken: {row.reason}
+            </Box>
+          ))}
+          <Press type="button" mt="6px" disabled={look.data.good === 0} onClick={() => void takeIn()}>
+            Take in {look.data.good} {look.data.good === 1 ? "set" : "sets"}
+          </Press>{" "}
+          <Small>Nothing is taken in until then; one undo takes it back.</Small>
+        </>
+      )}
+    </>
+  );
+}
+
+const Paste = chakra("textarea", {
+  base: { width: "100%", border: "1px solid", borderColor: "rule", background: "paper", p: "6px", fontSize: "small" },
+});
+const Pick = chakra("select", {
+  base: { minHeight: "44px", width: "100%", border: "1px solid", borderColor: "rule", background: "paper", px: "4px" },
+});
+const Unit = chakra("input", {
+  base: { minHeight: "44px", width: "100%", borderBottom: "2px solid", borderColor: "rule", background: "transparent" },
+});

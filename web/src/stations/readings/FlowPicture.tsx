@@ -1,0 +1,71 @@
+import { Box } from "@chakra-ui/react";
+
+import type { Schemas } from "../../shared/api";
+import { Micro, Small } from "../../shared/parts";
+import { PhraseText } from "../../shared/Words";
+import { highEnd, MethodLine } from "./MethodLine";
+
+type Answer = Schemas["SetAnswer"];
+type Way = Schemas["FlowAnswer"];
+
+/** The flow by every way on one scale, and taken together; ways that wait stand below in one line. */
+export function FlowPicture({ answer }: { answer: Answer }) {
+  const { ways, together, clamp } = answer.flows;
+  const told = ways.filter((way) => way.flow.figure);
+  const waiting = ways.filter((way) => !way.flow.figure);
+  const domain: [number, number] = [
+    0,
+    1.1 * Math.max(highEnd(together.figure), ...told.map((way) => way.flow.figure?.value ?? 0)),
+  ];
+  return (
+    <>
+      {told.map((way) => (
+        <MethodLine
+          key={way.way}
+          name={`${answer.id}-flow-${way.way}`}
+          result={{ ...way.flow, label: capital(way.way) }}
+          domain={domain}
+          doubted={!way.trusted}
+          reason={way.reason}
+          word={verdict(way)}
+        />
+      ))}
+      <Box borderTop="1px solid" borderColor="rule">
+        <MethodLine
+          name={`${answer.id}-flow-together`}
+          result={{ ...together, label: "Together" }}
+          domain={domain}
+          doubted={false}
+          reason={together.working?.remarks?.[0] ?? ""}
+          word=""
+        />
+      </Box>
+      {clamp && (
+        <Box py="6px" fontWeight={600} data-clamp>
+          <PhraseText phrase={clamp} />
+        </Box>
+      )}
+      {waiting.length > 0 && (
+        <Box pt="6px">
+          <Small display="block" fontWeight={600}>
+            Other ways
+          </Small>
+          {waiting.map((way) => (
+            <Micro key={way.way} display="block">
+              {way.way}: <PhraseText phrase={way.flow.waits ?? []} />
+            </Micro>
+          ))}
+        </Box>
+      )}
+    </>
+  );
+}
+
+function verdict(way: Way): string {
+  if (way.disagrees) return "disagrees";
+  return way.trusted ? "agrees" : "doubted";
+}
+
+function capital(words: string) {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

@@ -1,0 +1,38 @@
+import { Box } from "@chakra-ui/react";
+
+import type { Schemas } from "../../shared/api";
+import { Press, Small } from "../../shared/parts";
+import { focusField } from "../../shared/Sheet";
+import { FigureText } from "../../shared/Words";
+
+/** The two or three readings that would narrow most: the band now and then, how to take each, its caution first. */
+export function NextReadings({ readings }: { readings: Schemas["NextReading"][] }) {
+  return readings.map((reading) => (
+    <Box
+      key={`${reading.what} ${reading.narrows}`}
+      display="grid"
+      gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1fr) auto" }}
+      gap="2px 14px"
+      alignItems="center"
+      borderBottom="1px solid"
+      borderColor="hair"
+      py="6px"
+    >
+      <Box>
+        <Box>
+          <b>{reading.what}</b> narrows the {reading.narrows}: <FigureText figure={reading.now} line={false} /> now,
+          then ± <FigureText figure={{ ...reading.then, value: reading.then.band ?? 0, band: null }} line={false} />.
+        </Box>
+        <Box color="ochre" fontSize="small">
+          {reading.caution}
+        </Box>
+        <Small>{reading.how}</Small>
+      </Box>
+      {reading.path && (
+        <Press type="button" onClick={() => focusField(reading.path ?? "")} justifySelf="start">
+          go there
+        </Press>
+      )}
+    </Box>
+  ));
+}
