@@ -26,7 +26,9 @@ from modest_rotor.core.stations.charts import (
     readable,
 )
 from modest_rotor.core.stations.duty import assess_duty
-from modest_rotor.core.stations.flow_ways import FlowContext
+from modest_rotor.core.stations.flow_estimate import flow_by_power
+from modest_rotor.core.stations.flow_together import with_flow
+from modest_rotor.core.stations.flow_ways import FlowContext, flow_ways
 from modest_rotor.core.stations.identity import identify
 from modest_rotor.core.stations.motor_fit import MotorFit, fit_key, fit_plate_and_readings
 from modest_rotor.core.stations.plate_answer import assess_plate, plate_facts
@@ -108,11 +110,14 @@ def build_case(job: Job, fit: MotorFit | None = None) -> Case:
         set_facts(reading, number, plate, wheel, fit, meters) for number, reading in enumerate(document.readings, 1)
     )
     motor = motor_of(plate, THIS_MOTOR)
+    context = flow_context(job, sets)
+    ways = tuple(flow_ways(facts, context, flow_by_power(facts, wheel)) for facts in sets)
+    wanted, earlier = target_flow(document.target, wheel), (None, *sets)
+    answers = tuple(answer_set(facts, earlier[i], plate, context, ways[i], fit, wanted) for i, facts in enumerate(sets))
+    sets = tuple(with_flow(facts, ways[i]) for i, facts in enumerate(sets))
     found = find_machine(wheel, plate, motor, sets, document.duty.fixed_part(wheel), document.call.is_dead, fit)
     year = _year(job)
     options = compare(found, year)
-    wanted, context, earlier = target_flow(document.target, wheel), flow_context(job, sets), (None, *sets)
-    answers = tuple(answer_set(facts, earlier[i], plate, context, fit, wanted) for i, facts in enumerate(sets))
     return Case(
         job=job,
         plate=plate,

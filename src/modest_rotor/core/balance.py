@@ -92,7 +92,7 @@ def _set_points(machine: FoundMachine, sets: tuple[SetFacts, ...]) -> tuple[Bala
                 label=f"{facts.number} {facts.name}".strip(),
                 series="copper",
                 group="sets",
-                flow=figure(flow_quantity(machine), flow, "measured" if facts.flow else "estimated"),
+                flow=figure(flow_quantity(machine), flow, facts.flow_basis if facts.flow else "estimated"),
                 pressure=figure(pressure_quantity(machine), pressure, "measured" if facts.pressure else "estimated"),
             )
         )

@@ -113,7 +113,7 @@ def _readings(case: Case) -> tuple[Phrase, bool]:
     count = f"{len(taken)} set{'s' if len(taken) > 1 else ''}"
     machine = case.machine
     if machine and machine.flow_is_measured:
-        return (f"{count}; moves ", figure(flow_quantity(machine), machine.flow, "measured")), False
+        return (f"{count}; moves ", figure(flow_quantity(machine), machine.flow, machine.flow_basis)), False
     with_power = next((facts for facts in taken if facts.shaft_power and case.plate.rated_power_w), None)
     if with_power and with_power.shaft_power and case.plate.rated_power_w:
         return (f"{count}; load ", figure("load", with_power.shaft_power * (1 / case.plate.rated_power_w))), False
@@ -153,7 +153,7 @@ def _headline(case: Case, findings: list[Finding]) -> Phrase:
     if electronic and electronic.saved_energy.figure:
         machine = case.machine
         moved: Phrase = (
-            ("Moves ", figure(flow_quantity(machine), machine.flow, "measured"), "; ")
+            ("Moves ", figure(flow_quantity(machine), machine.flow, machine.flow_basis), "; ")
             if machine and machine.flow_is_measured
             else ()
         )

@@ -15,6 +15,8 @@ DEMO_JOBS = (
     "grey_water_lift_pump.json",
     "kitchen_extract_fan.json",
     "hall_supply_fan.json",
+    "ticket_office_fan_coil.json",
+    "washroom_extract_north.json",
 )
 
 

@@ -2369,7 +2369,7 @@ export interface components {
          * PlateAnswer
          * @description What the plate means.
          *
-         *     :param line: each piece of the typed line, as what it was taken for.
+         *     :param line: each piece of the typed line, as what it was taken for. :param line_adds: the fields that it would change.
          *     :param meaning: what each further entry of the plate stands for.
          */
         PlateAnswer: {
@@ -2384,6 +2384,11 @@ export interface components {
              * @default []
              */
             line: components["schemas"]["LinePiece"][];
+            /**
+             * Line Adds
+             * @default []
+             */
+            line_adds: string[];
             /**
              * Meaning
              * @default []
@@ -2808,6 +2813,10 @@ export interface components {
          * @description The cheapest test whose outcome differs between the first two causes.
          */
         SeparatingTest: {
+            /** First */
+            first: string;
+            /** Second */
+            second: string;
             /** Test */
             test: string;
             /** Minutes */

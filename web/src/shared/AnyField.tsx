@@ -5,7 +5,7 @@ import { unitOf } from "./figures";
 import { Micro } from "./parts";
 import { useUnits } from "./units";
 
-const MOST_CELLS = 4;
+const MOST_LETTERS = 24;
 
 interface AnyFieldProps {
   path: string;
@@ -33,7 +33,8 @@ export function AnyField({ path, label, said }: AnyFieldProps) {
       </Box>
     );
   if (!facts.choices) return <WordsField path={path} {...shared} />;
-  if (facts.choices.length > MOST_CELLS) return <SelectField path={path} {...shared} />;
+  // Answers that would not stand in one line of a column are picked from a list.
+  if (facts.choices.join("").length > MOST_LETTERS) return <SelectField path={path} {...shared} />;
   return <ChoiceField path={path} {...shared} {...(said ? { said } : {})} />;
 }
 

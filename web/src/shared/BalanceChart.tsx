@@ -71,6 +71,15 @@ const Svg = chakra("svg", { base: { width: "100%", maxWidth: "560px", fontSize: 
 
 type Place = [number, number];
 
+const LETTER = 6.3;
+
+/** Where a lane's name stands: left of its band, right of it, or over its end where neither has room. */
+function besideLane(left: number, right: number, label: string): { x: number; textAnchor: "start" | "end" } {
+  if (left > PLOT.left + 90) return { x: left - 6, textAnchor: "end" };
+  if (right + 6 + LETTER * label.length <= WIDTH) return { x: right + 6, textAnchor: "start" };
+  return { x: WIDTH - 2, textAnchor: "end" };
+}
+
 const TOUCHING = 15;
 
 /** Points that touch are named together, once, at the first of them. */
@@ -244,12 +253,7 @@ function PointWithBands({ point, x, y, lane, flowIn, pressureIn, names }: Conver
       </text>
       <rect x={left} width={Math.max(right - left, 1)} y={lane - 4} height={8} fill="currentColor" opacity={0.26} />
       <line x1={atX} x2={atX} y1={lane - 6} y2={lane + 6} stroke="currentColor" strokeWidth={2.5} />
-      <text
-        x={left > PLOT.left + 90 ? left - 6 : right + 6}
-        y={lane + 4}
-        textAnchor={left > PLOT.left + 90 ? "end" : "start"}
-        fill="var(--chakra-colors-ink)"
-      >
+      <text {...besideLane(left, right, point.label)} y={lane + 4} fill="var(--chakra-colors-ink)">
         {point.label}
       </text>
     </g>

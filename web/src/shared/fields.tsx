@@ -129,7 +129,7 @@ export function WordsField({
   );
 }
 
-const MOST_IN_A_LINE = 6;
+const MOST_IN_A_LINE = 7;
 
 /** One of a few answers. */
 export function ChoiceField({

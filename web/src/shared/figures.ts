@@ -83,6 +83,6 @@ function rangeWords(low: number | null, high: number | null, text: (value: numbe
 }
 
 function withoutUnit(typed: string, unit: string): string {
-  const bare = typed.replace(/\s*[a-zµ%"].*$/i, "").trim();
+  const bare = typed.replace(/\s*[a-zµΩ°%"].*$/i, "").trim();
   return bare && unit !== "money" ? bare : typed;
 }

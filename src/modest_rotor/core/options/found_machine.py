@@ -29,7 +29,8 @@ UNREAD_SPEED_SHARE = 0.025
 class FoundMachine:
     """The machine of today on its full setting, with what its curve and system are worked from.
 
-    Flow and pressure are in m³/s and Pa, or relative (1 at the point found) where they were not measured.
+    Flow and pressure are in m³/s and Pa, or relative (1 at the point found) where they were not measured; a flow that chart,
+    table or temperature rise tell stands for a measured one, with its own band.
     """
 
     wheel: Wheel
@@ -62,6 +63,11 @@ class FoundMachine:
     def new(self) -> FittedMotor | None:
         """A motor of the same plate, of which nothing was read."""
         return self.fit.bare if self.fit else None
+
+    @property
+    def flow_basis(self) -> Basis:
+        """What the flow stands on: measured, told by chart, table or temperature rise, or assumed as 1."""
+        return self.reference.flow_basis if self.reference and self.flow_is_measured else "assumed"
 
     @property
     def volts(self) -> Estimate:

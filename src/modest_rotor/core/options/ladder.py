@@ -13,7 +13,7 @@ from modest_rotor.core.phrase import Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.tables import Row, read_table
 
-MOST_RUNGS, LEAST_SHARE = 6, 0.01
+LEAST_RUNGS, MOST_RUNGS, LEAST_SHARE = 2, 6, 0.01
 AGREES, DISAGREES = 1.5, 2.5
 """Standard deviations within which a needle speaks for a cause, and beyond which against it."""
 STILL = 0.02
@@ -38,6 +38,8 @@ class LadderRung(Frozen):
 class SeparatingTest(Frozen):
     """The cheapest test whose outcome differs between the first two causes."""
 
+    first: str
+    second: str
     test: str
     minutes: int
     caution: str
@@ -68,7 +70,7 @@ def build_ladder(found: Yardstick | str, wheel: Wheel | None) -> Ladder:
         abs(seen.log_ratio) <= max(COVERAGE_95 * seen.sd, STILL if found.rough else 0.0)
         for seen in found.observed.values()
     )
-    shown = [rung for rung in rungs if rung.share >= LEAST_SHARE][:MOST_RUNGS]
+    shown = [rung for place, rung in enumerate(rungs) if rung.share >= LEAST_SHARE or place < LEAST_RUNGS][:MOST_RUNGS]
     return Ladder(
         waits=None,
         against=found.against,
@@ -121,6 +123,8 @@ def _tests_between(first: str, second: str) -> Iterator[SeparatingTest]:
         if one != other:
             usual = rows[0]
             yield SeparatingTest(
+                first=first,
+                second=second,
                 test=name,
                 minutes=int(usual["minutes"]),
                 caution=usual["caution"],

@@ -154,7 +154,7 @@ def step_workings(
         "flow as found",
         flow_name,
         found.flow,
-        "measured" if found.flow_is_measured else "assumed",
+        found.flow_basis,
         _set(found),
     )
     n_found = given("n_found", "speed as found", "speed", found.speed, found.speed_basis, _set(found))

@@ -65,10 +65,16 @@ def yardstick(
     """
     if wheel is None:
         return "waits for what the motor drives"
-    now = next((facts for facts in reversed(sets) if not facts.reading.is_good and not facts.reading.is_empty), None)
+    judged = [facts for facts in reversed(sets) if not facts.reading.is_good and not facts.reading.is_empty]
+    good_on = {facts.reading.tap: facts for facts in sets if facts.reading.is_good}
+    # The last set with a good one of its own tap; else the last on the full setting; else the last of all.
+    now = next(
+        (facts for facts in judged if facts.reading.tap in good_on),
+        next((facts for facts in judged if facts.on_full_tap), next(iter(judged), None)),
+    )
     if now is None:
         return "waits for a set of readings to judge"
-    good = next((facts for facts in sets if facts.reading.is_good and facts.reading.tap is now.reading.tap), None)
+    good = good_on.get(now.reading.tap)
     try:
         if good is not None:
             return _from_good_set(plate, holds, wheel, good, now)

@@ -114,7 +114,7 @@ def _answer(row: dict[str, str], document: JobDocument) -> tuple[bool | None, Ph
     said = getattr(getattr(document, station), field)
     if said is None:
         return None, ()
-    return row["good"] == "*" or str(said) in row["good"].split("|"), (str(said),)
+    return row["good"] == "*" or str(said) in row["good"].split("|"), ()
 
 
 def _capacitor(document: JobDocument) -> tuple[bool | None, Phrase]:

@@ -171,7 +171,8 @@ def dead_motor(case: Case) -> tuple[Finding, ...]:
         found(
             "dead_motor",
             sentence=sentence,
-            action="Go on with the plate, then Duty.",
+            action="Go on with the plate, then follow the way on Findings.",
+            standing=True,
         ),
     )
 

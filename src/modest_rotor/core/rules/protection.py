@@ -45,7 +45,7 @@ def found_below_minimum(case: Case) -> tuple[Finding, ...]:
     name = flow_quantity(machine)
     sentence: Phrase = (
         "The flow found, ",
-        figure(name, machine.flow, "measured"),
+        figure(name, machine.flow, machine.flow_basis),
         ", is below the documented least of ",
         as_typed(name, least, "typed"),
         ".",

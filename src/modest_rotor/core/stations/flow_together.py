@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator
+from dataclasses import replace
 
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
@@ -20,6 +21,10 @@ OPENED = 1 / 2
 """Share of the way to a value that disagrees by which the band is opened. Our judgement, no source."""
 MOST_NEXT = 3
 LEAST_GAIN = 0.97
+
+
+STANDS_FOR_MEASURED = (Way.RISE, Way.TABLE, Way.CHART)
+"""Ways that are good enough to stand for a measured flow: each rests on the machine's own paper or on metered heat."""
 
 
 class FlowAnswer(Frozen):
@@ -92,6 +97,14 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
         tuple(remarks),
     )
     return worked, tuple(way.way for way in against)
+
+
+def with_flow(facts: SetFacts, ways: tuple[FlowWay, ...]) -> SetFacts:
+    """The set with the flow that chart, table or temperature rise tell, where none was measured; as an estimate."""
+    sound = [way.flow for way in ways if way.flow and way.voids is None and way.way in STANDS_FOR_MEASURED]
+    if facts.flow is not None or not sound or not all(_agree(sound[0], other) for other in sound):
+        return facts
+    return replace(facts, flow=_weighed(sound), flow_basis="estimated")
 
 
 def flows_answer(

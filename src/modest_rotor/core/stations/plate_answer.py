@@ -8,7 +8,7 @@ from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
 from modest_rotor.core.stations.plate import Plate
-from modest_rotor.core.stations.plate_line import LinePiece, read_line
+from modest_rotor.core.stations.plate_line import LinePiece, fields_changed, read_line
 from modest_rotor.core.stations.plate_meaning import Meaning, meanings
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
@@ -16,7 +16,7 @@ from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 class PlateAnswer(Frozen):
     """What the plate means.
 
-    :param line: each piece of the typed line, as what it was taken for.
+    :param line: each piece of the typed line, as what it was taken for. :param line_adds: the fields that it would change.
     :param meaning: what each further entry of the plate stands for.
     """
 
@@ -26,6 +26,7 @@ class PlateAnswer(Frozen):
     rated_torque: Result
     expected: tuple[Result, ...]
     line: tuple[LinePiece, ...] = ()
+    line_adds: tuple[str, ...] = ()
     meaning: tuple[Meaning, ...] = ()
 
 
@@ -75,6 +76,7 @@ def assess_plate(plate: Plate, facts: PlateFacts, expected: tuple[Result, ...]) 
         rated_torque=_torque_result(facts),
         expected=expected,
         line=read_line(plate.line or "").pieces,
+        line_adds=fields_changed(plate, read_line(plate.line or "").values),
         meaning=meanings(plate, facts),
     )
 

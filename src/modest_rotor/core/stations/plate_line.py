@@ -7,7 +7,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from typing import Any
 
-from modest_rotor.core.entry import read_entry
+from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.stations.plate import Plate, Protection, Rotation
@@ -68,6 +68,18 @@ def read_line(text: str) -> ReadLine:
             found.append((match.start(), match.end(), piece))
             left = left[: match.start()] + "\0" * (match.end() - match.start()) + left[match.end() :]
     return ReadLine(tuple(_with_the_rest(text, sorted(found, key=lambda one: one[0]))), values)
+
+
+def fields_changed(plate: Plate, values: Values) -> tuple[str, ...]:
+    """The titles of the fields that a line's values would change on a plate."""
+    now, then = plate, Plate.model_validate(plate.model_dump() | values)
+    differ = (name for name in values if _said(now, name) != _said(then, name))
+    return tuple(Plate.model_fields[name].title or name for name in differ)
+
+
+def _said(plate: Plate, name: str) -> Any:
+    value = getattr(plate, name)
+    return (value.low, value.si) if isinstance(value, Entry) else value
 
 
 def _with_the_rest(text: str, found: list[tuple[int, int, LinePiece]]) -> Iterator[LinePiece]:

@@ -9,9 +9,8 @@ from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.induction import slip
-from modest_rotor.core.stations.flow_estimate import flow_by_power
 from modest_rotor.core.stations.flow_together import FlowsAnswer, flows_answer
-from modest_rotor.core.stations.flow_ways import FlowContext, flow_ways
+from modest_rotor.core.stations.flow_ways import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
@@ -87,14 +86,19 @@ class SetAnswer(Frozen):
 
 
 def answer_set(
-    facts: SetFacts, before: SetFacts | None, plate: PlateFacts, context: FlowContext, fit: MotorFit, wanted: Result
+    facts: SetFacts,
+    before: SetFacts | None,
+    plate: PlateFacts,
+    context: FlowContext,
+    ways: tuple[FlowWay, ...],
+    fit: MotorFit,
+    wanted: Result,
 ) -> SetAnswer:
     """The set's answer for the reader, with what changed since the set before it.
 
-    :param context: what all sets share of the flow. :param wanted: the flow that is wanted.
+    :param context: what all sets share of the flow. :param ways: the flow by every way. :param wanted: the flow that is wanted.
     """
     wheel = context.wheel
-    by_power = flow_by_power(facts, wheel)
     return SetAnswer(
         id=facts.id,
         number=facts.number,
@@ -106,8 +110,8 @@ def answer_set(
         shaft_power=_shaft_power(facts),
         pressure=_pressure(facts, wheel),
         flow=figure("water_flow" if wheel is Wheel.PUMP else "airflow", facts.flow, "measured") if facts.flow else None,
-        flow_by_power=by_power,
-        flows=flows_answer(facts, flow_ways(facts, context, by_power), context, fit, wanted),
+        flow_by_power=next(way.worked for way in ways if way.way is Way.POWER),
+        flows=flows_answer(facts, ways, context, fit, wanted),
         withheld=tuple((f"{one.field.replace('_', ' ')}: {one.reason}",) for one in facts.withheld),
         questions=_questions(facts, plate),
         changes=changes(before, facts, wheel) if before else (),

@@ -15,6 +15,7 @@ from modest_rotor.core.identify.fitted_load import doubted, machine_side_power, 
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
 from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit
@@ -46,6 +47,7 @@ class SetFacts:
     :param machine_side: shaft power that flow and pressure ask for, W.
     :param reading: the set as it is worked with. :param withheld: what was read but is not.
     :param synchronous_rpm: synchronous speed at the hertz of this set.
+    :param flow_basis: whether the flow was measured, or is told by chart, table or temperature rise.
     """
 
     id: str
@@ -67,6 +69,7 @@ class SetFacts:
     reading: ReadingSet = NOTHING_READ
     withheld: tuple[Withheld, ...] = ()
     synchronous_rpm: float | None = None
+    flow_basis: Basis = "measured"
 
     @property
     def title(self) -> str:

@@ -34,7 +34,7 @@ export function LadderPart() {
         </Box>
       )}
       {!data?.still && data?.rungs?.map((rung, index) => <RungRow key={rung.cause} rung={rung} place={index + 1} />)}
-      {!data?.still && data?.test && data.rungs && <Test test={data.test} rungs={data.rungs} />}
+      {!data?.still && data?.test && <Test test={data.test} />}
       {data && !data.waits && <Micro display="block">{data.source}</Micro>}
     </Part>
   );
@@ -86,7 +86,7 @@ function Said({ word, phrases }: { word: string; phrases: Rung["speaks_for"] }) 
   );
 }
 
-function Test({ test, rungs }: { test: Schemas["SeparatingTest"]; rungs: Rung[] }) {
+function Test({ test }: { test: Schemas["SeparatingTest"] }) {
   return (
     <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="8px" my="8px" data-separating>
       <Box color="ochre">{test.caution}</Box>
@@ -97,7 +97,7 @@ function Test({ test, rungs }: { test: Schemas["SeparatingTest"]; rungs: Rung[] 
         tells the first two apart. {test.how}
       </Box>
       <Small display="block">
-        {rungs[0]?.cause}: {test.if_first}. {rungs[1]?.cause}: {test.if_second}.
+        If {test.first}: {test.if_first}. If {test.second}: {test.if_second}.
       </Small>
     </Box>
   );

@@ -12,7 +12,7 @@ type Piece = Schemas["LinePiece"];
 export function PlateLine() {
   const { desk, assessment } = useJob();
   const pieces = assessment.plate.line ?? [];
-  const taken = pieces.filter((piece) => piece.taken_for && !piece.refused).length;
+  const adds = assessment.plate.line_adds ?? [];
   const fill = async () => {
     await desk.keep("plate/line");
     await desk.fillPlate();
@@ -34,14 +34,12 @@ export function PlateLine() {
           ))}
         </Box>
       )}
-      {taken > 0 && (
+      {adds.length > 0 && (
         <Box display="flex" gap="14px" alignItems="center" flexWrap="wrap">
           <Press type="button" onClick={() => void fill()}>
             Fill the fields below
           </Press>
-          <Small>
-            {taken} {taken === 1 ? "piece" : "pieces"} recognised; one undo takes it back.
-          </Small>
+          <Small>{adds.join(", ")}; one undo takes it back.</Small>
         </Box>
       )}
     </Part>

@@ -225,7 +225,12 @@ function WorkedRow({ name, result, quantity }: { name: string; result: Result; q
   const { units } = useUnits();
   return (
     <>
-      <Row label={result.label} unit={unitOf(quantity, units)} help={result.figure ? "worked out" : ""} quiet>
+      <Row
+        label={result.label}
+        unit={result.figure ? unitOf(quantity, units) : ""}
+        help={result.figure ? "worked out" : ""}
+        quiet
+      >
         <Box textAlign="right" fontSize={result.figure ? "figure" : "small"}>
           <WorkedFigure name={name} result={result} unit={false} />
         </Box>

@@ -130,6 +130,7 @@ interface LineProps {
 
 function Line({ grid, label, unit, change, children }: LineProps) {
   const { units } = useUnits();
+  const quantity = unit && factsOf(`readings/x/${unit}`).quantity;
   return (
     <Box
       display="grid"
@@ -149,7 +150,7 @@ function Line({ grid, label, unit, change, children }: LineProps) {
         alignContent="center"
       >
         {label}
-        {unit && <Micro>{unitOf(factsOf(`readings/x/${unit}`).quantity ?? "", units)}</Micro>}
+        {quantity && <Micro>{unitOf(quantity, units)}</Micro>}
         <Box as="span" display={{ base: "inline", md: "none" }} ml="auto">
           {change}
         </Box>
