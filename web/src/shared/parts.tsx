@@ -32,6 +32,24 @@ export const Word = chakra("button", {
   },
 });
 
+/** A file is brought: looks like anything pressed, the input lies over it. */
+export const FilePress = chakra("label", {
+  base: {
+    minHeight: "44px",
+    px: "14px",
+    display: "inline-flex",
+    alignItems: "center",
+    border: "1px solid",
+    borderColor: "rule",
+    fontWeight: 600,
+    cursor: "pointer",
+    position: "relative",
+    _hover: { background: "desk" },
+    _focusWithin: { outline: "2.5px solid", outlineColor: "ink", outlineOffset: "2px" },
+    "& input": { position: "absolute", inset: 0, opacity: 0, cursor: "pointer", width: "100%" },
+  },
+});
+
 export const Micro = chakra("span", { base: { fontSize: "micro", color: "ink2" } });
 
 export const Small = chakra("span", { base: { fontSize: "small", color: "ink2" } });

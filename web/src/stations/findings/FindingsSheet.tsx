@@ -1,8 +1,7 @@
-import { Box } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 
 import { useJob } from "../../shared/job";
-import { Small } from "../../shared/parts";
 import { isSettled, Part, Sheet } from "../../shared/Sheet";
 import { FindingRow } from "./FindingRow";
 import { LadderPart } from "./LadderPart";
@@ -35,11 +34,17 @@ export function FindingsSheet() {
           <FindingRow key={finding.key} finding={finding} />
         ))}
       </Part>
-      <Box minHeight="44px" display="flex" alignItems="center">
-        <Link to="/rules">
-          <Small>every rule, with its threshold and source</Small>
-        </Link>
-      </Box>
+      <RulesLink to="/rules">every rule, with its threshold and source</RulesLink>
     </Sheet>
   );
 }
+
+const RulesLink = chakra(Link, {
+  base: {
+    minHeight: "44px",
+    display: "inline-flex",
+    alignItems: "center",
+    fontSize: "small",
+    textUnderlineOffset: "3px",
+  },
+});

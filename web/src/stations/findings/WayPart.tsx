@@ -1,4 +1,5 @@
-import { Box } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
 
 import { AnyField } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
@@ -76,9 +77,9 @@ function StepField({ path }: { path: string }) {
   const { view } = useJob();
   if (path.startsWith("readings/"))
     return (
-      <a href={`/jobs/${view.id}/readings`} style={{ minHeight: 44, display: "inline-flex", alignItems: "center" }}>
+      <ReadIt to={`/jobs/${view.id}/readings`} state={{ field: path }}>
         read it on Readings
-      </a>
+      </ReadIt>
     );
   if (path === "identification/first_second") return <Windings terminals={false} />;
   return (
@@ -87,3 +88,7 @@ function StepField({ path }: { path: string }) {
     </Box>
   );
 }
+
+const ReadIt = chakra(Link, {
+  base: { minHeight: "44px", display: "inline-flex", alignItems: "center", textUnderlineOffset: "3px" },
+});

@@ -18,7 +18,7 @@ export function PlateLine() {
     await desk.fillPlate();
   };
   return (
-    <Part title={factsOf("plate/line").label} note={factsOf("plate/line").help}>
+    <Part title="Typed as one line" note={factsOf("plate/line").help}>
       <WordsField path="plate/line" placeholder="3/4 HP 208-230V 4.8A 1075RPM 60HZ 1PH 10uF 370VAC SF1.0 FR48Y INS B" />
       {pieces.length > 0 && (
         <Box

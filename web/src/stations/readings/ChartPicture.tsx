@@ -7,8 +7,8 @@ import { inUnits, unitOf } from "../../shared/figures";
 import { useUnits } from "../../shared/units";
 
 const WIDTH = 320;
-const PLOT = { left: 40, right: 270, top: 14, bottom: 176 };
-const HEIGHT = 214;
+const PLOT = { left: 40, right: 270, top: 28, bottom: 190 };
+const HEIGHT = 228;
 
 interface Mark {
   label: string;
@@ -106,7 +106,7 @@ function Axes({ x, y, across, up }: AxesProps) {
       <Quiet x={(PLOT.left + PLOT.right) / 2} y={PLOT.bottom + 34} textAnchor="middle">
         {across}
       </Quiet>
-      <Quiet x={PLOT.left - 34} y={PLOT.top - 3}>
+      <Quiet x={PLOT.left - 34} y={PLOT.top - 14}>
         {up}
       </Quiet>
     </>

@@ -1,12 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useMutation } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 
 import { fields } from "../../generated/fields";
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { useJob } from "../../shared/job";
-import { Micro, Press, Small } from "../../shared/parts";
+import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
+
+const LOOK_AFTER_MS = 250;
 
 type Proposal = Schemas["CsvProposal"];
 
@@ -21,23 +23,32 @@ export function Csv() {
   const [text, setText] = useState("");
   const [mapping, setMapping] = useState<Record<string, string>>({});
   const [unitsOf, setUnitsOf] = useState<Record<string, string>>({});
+  const timer = useRef(0);
   const file = { text, mapping, units_of: unitsOf, units };
   const look = useMutation<Proposal, Refused, Schemas["CsvIn"]>({
+    onSuccess: (found) => setProposal(found),
     mutationFn: (wanted) =>
       taken(api.POST("/api/jobs/{job_id}/readings-csv/look", { params: { path: { job_id: view.id } }, body: wanted })),
   });
+  // A mapping that is refused leaves the table standing, so that it can be put right.
+  const [proposal, setProposal] = useState<Proposal | null>(null);
   const lookAgain = (next: Partial<typeof file>) => {
     if (next.text !== undefined) setText(next.text);
     if (next.mapping) setMapping(next.mapping);
     if (next.units_of) setUnitsOf(next.units_of);
     const wanted = { ...file, ...next };
-    if (wanted.text.trim()) look.mutate(wanted);
-    else look.reset();
+    window.clearTimeout(timer.current);
+    if (wanted.text.trim()) timer.current = window.setTimeout(() => look.mutate(wanted), LOOK_AFTER_MS);
+    else forget();
+  };
+  const forget = () => {
+    look.reset();
+    setProposal(null);
   };
   const takeIn = async () => {
     await desk.takeCsv(file);
     setText("");
-    look.reset();
+    forget();
   };
   return (
     <>
@@ -49,8 +60,8 @@ export function Csv() {
         >
           take the sets out as CSV
         </a>
-        <label>
-          <Small>bring a CSV file </Small>
+        <FilePress>
+          bring a CSV file
           <input
             type="file"
             accept=".csv,text/csv,text/plain"
@@ -60,7 +71,7 @@ export function Csv() {
               if (chosen) void chosen.text().then((read) => lookAgain({ text: read }));
             }}
           />
-        </label>
+        </FilePress>
       </Box>
       <Paste
         aria-label="CSV text"
@@ -74,7 +85,7 @@ export function Csv() {
           {look.error.message}
         </Box>
       )}
-      {look.data && (
+      {proposal && (
         <>
           <Box
             display="grid"
@@ -86,12 +97,12 @@ export function Csv() {
             {["heading", "stands for", "unit", "first value"].map((name) => (
               <Micro key={name}>{name}</Micro>
             ))}
-            {look.data.columns.map((column) => (
+            {proposal.columns.map((column) => (
               <Box key={column.heading} display="contents">
                 <span>{column.heading}</span>
                 <Pick
                   aria-label={`${column.heading} stands for`}
-                  value={column.field}
+                  value={mapping[column.heading] ?? column.field}
                   onChange={(event) => lookAgain({ mapping: { ...mapping, [column.heading]: event.target.value } })}
                 >
                   <option value="">leave it out</option>
@@ -111,18 +122,18 @@ export function Csv() {
               </Box>
             ))}
           </Box>
-          {look.data.unknown.length > 0 && (
+          {proposal.unknown.length > 0 && (
             <Box color="ochre" pt="4px">
-              Not recognised: {look.data.unknown.join(", ")}. Say what they stand for, or leave them out.
+              Not recognised: {proposal.unknown.join(", ")}. Say what they stand for, or leave them out.
             </Box>
           )}
-          {look.data.bad.map((row) => (
+          {proposal.bad.map((row) => (
             <Box key={row.line} data-bad-row>
               <b>Line {row.line}</b> cannot be taken: {row.reason}
             </Box>
           ))}
-          <Press type="button" mt="6px" disabled={look.data.good === 0} onClick={() => void takeIn()}>
-            Take in {look.data.good} {look.data.good === 1 ? "set" : "sets"}
+          <Press type="button" mt="6px" disabled={proposal.good === 0 || look.isError} onClick={() => void takeIn()}>
+            Take in {proposal.good} {proposal.good === 1 ? "set" : "sets"}
           </Press>{" "}
           <Small>Nothing is taken in until then; one undo takes it back.</Small>
         </>
@@ -138,5 +149,12 @@ const Pick = chakra("select", {
   base: { minHeight: "44px", width: "100%", border: "1px solid", borderColor: "rule", background: "paper", px: "4px" },
 });
 const Unit = chakra("input", {
-  base: { minHeight: "44px", width: "100%", borderBottom: "2px solid", borderColor: "rule", background: "transparent" },
+  base: {
+    minHeight: "44px",
+    width: "100%",
+    border: 0,
+    borderBottom: "2px solid",
+    borderColor: "rule",
+    background: "transparent",
+  },
 });

@@ -21,7 +21,11 @@ export function NextReadings({ readings }: { readings: Schemas["NextReading"][] 
       <Box>
         <Box>
           <b>{reading.what}</b> narrows the {reading.narrows}: <FigureText figure={reading.now} line={false} /> now,
-          then ± <FigureText figure={{ ...reading.then, value: reading.then.band ?? 0, band: null }} line={false} />.
+          then{" "}
+          <Box as="span" whiteSpace="nowrap">
+            ± <FigureText figure={{ ...reading.then, value: reading.then.band ?? 0, band: null }} line={false} />
+          </Box>
+          .
         </Box>
         <Box color="ochre" fontSize="small">
           {reading.caution}

@@ -191,24 +191,26 @@ function SetHead({ set, number }: { set: Set; number: number }) {
         <Box flex="1 1 110px">
           <SelectField path={`readings/${set.id}/tap`} label={`Set ${number}, speed tap`} empty="which speed tap?" />
         </Box>
-        <Word
-          type="button"
-          onClick={() => void desk.add("readings", set.id)}
-          aria-label={`Copy set ${number}`}
-          mx="0"
-          px="0"
-        >
-          copy
-        </Word>
-        <Word
-          type="button"
-          onClick={() => void desk.remove(`readings/${set.id}`)}
-          aria-label={`Remove set ${number}`}
-          mx="0"
-          px="0"
-        >
-          remove
-        </Word>
+        <Box display="flex" gap="14px">
+          <Word
+            type="button"
+            onClick={() => void desk.add("readings", set.id)}
+            aria-label={`Copy set ${number}`}
+            mx="0"
+            px="0"
+          >
+            copy
+          </Word>
+          <Word
+            type="button"
+            onClick={() => void desk.remove(`readings/${set.id}`)}
+            aria-label={`Remove set ${number}`}
+            mx="0"
+            px="0"
+          >
+            remove
+          </Word>
+        </Box>
       </Box>
     </>
   );
