@@ -35,7 +35,7 @@ def test_the_demo_job_is_walked_and_a_reading_moves_the_balance_and_is_kept(scre
     screen.press("Waiting hall air handler", "a")
     screen.sees("What could replace it?")
     for station, words in (
-        ("call", "Why are we here?"), ("plate", "Synchronous speed"), ("findings", "Not in this version yet"),
+        ("call", "Why are we here?"), ("plate", "Synchronous speed"), ("findings", "What explains it"),
         ("duty", "The year in steps"), ("options", "What does it save?"), ("log", "Not in this version yet"),
         ("readings", "Load, every way"),
     ):  # fmt: skip
@@ -173,19 +173,19 @@ def test_a_window_that_is_out_of_date_is_told_and_keeps_what_was_typed(
     screen.provoked = ["409"]
     job = taken_in(application, KRAUSE)
     screen.go(f"/jobs/{job}/call", "Call")
-    screen.field("What the people here say")
+    screen.field("In their words")
     revision = application.get(f"/api/jobs/{job}")["revision"]
     application.post(f"/api/jobs/{job}/changes", {"revision": revision, "path": "call/reason", "value": "hot"})
-    screen.type("What the people here say", "typed in the old window")
+    screen.type("In their words", "typed in the old window")
     screen.sees("out of date")
-    assert screen.value("What the people here say") == "typed in the old window"
+    assert screen.value("In their words") == "typed in the old window"
     assert application.get(f"/api/jobs/{job}")["document"]["call"]["notes"] is None
     screen.press("show the newest")
     screen.until(
         lambda: "out of date" not in screen.browser.find_element(By.TAG_NAME, "main").text.split("Why are we here?")[0]
     )
-    screen.field("What the people here say").click()
-    screen.field("What the people here say").send_keys(Keys.TAB)
+    screen.field("In their words").click()
+    screen.field("In their words").send_keys(Keys.TAB)
     screen.saved()
     kept = application.get(f"/api/jobs/{job}")["document"]["call"]
     assert (kept["notes"], kept["reason"]) == ("typed in the old window", "hot")
