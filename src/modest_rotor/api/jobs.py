@@ -6,6 +6,7 @@ import re
 from typing import Any
 
 from fastapi import APIRouter, Request, Response
+from pydantic import BaseModel
 
 from modest_rotor.api.contracts import (
     Change,
@@ -90,25 +91,25 @@ def history(job_id: int) -> list[Change]:
     return [Change(**{field: getattr(row, field) for field in fields}) for row in jobs.changes_of(job_id)]
 
 
-@router.post("/jobs/{job_id}/preview")
+@router.post("/jobs/{job_id}/preview", response_model=Preview)
 @with_connection
-def preview(job_id: int, draft: Draft) -> Preview:
+def preview(job_id: int, draft: Draft) -> Response:
     """What would follow from a draft; nothing is saved. At once, on the motor as last fitted, unless ``refined`` is asked."""
-    job = jobs.load(job_id).job
+    job = jobs.job_of(job_id)
     try:
         after = read_for(job, draft.path, draft.text, draft.units)
         changed = with_change(job, draft.path, after)
     except Refusal as refusal:
-        return Preview(problem=Problem(field=draft.path, sentence=refusal.sentence))
+        return _written(Preview(problem=Problem(field=draft.path, sentence=refusal.sentence)))
     assessment = assess_job(changed) if draft.refined else assess_on_last_fit(changed, job)
-    return Preview(entry=after if isinstance(after, Entry) else None, assessment=assessment)
+    return _written(Preview(entry=after if isinstance(after, Entry) else None, assessment=assessment))
 
 
 @router.get("/jobs/{job_id}/needles")
 @with_connection
 def needle_moves(job_id: int) -> NeedleTable:
     """What every meter would show if one thing changed on the machine as found."""
-    return needles_of_job(jobs.load(job_id).job)
+    return needles_of_job(jobs.job_of(job_id))
 
 
 @router.post("/jobs/{job_id}/undo")
@@ -179,7 +180,7 @@ def mark(job_id: int, said: MarkIn) -> JobView:
 @with_connection
 def cause_ladder(job_id: int) -> Ladder:
     """What explains the last set of readings, the likeliest cause first."""
-    return ladder_of_job(jobs.load(job_id).job)
+    return ladder_of_job(jobs.job_of(job_id))
 
 
 @router.get("/jobs/{job_id}/file")
@@ -205,6 +206,11 @@ def take_in(file: JobFile) -> JobView:
 def assess_file(file: JobFile) -> Assessment:
     """The assessment of a job file, without keeping it."""
     return assess_job(job_from_data(file.job))
+
+
+def _written(answer: BaseModel) -> Response:
+    """An answer written straight from its model: a picture that follows the typing cannot wait for a second reading of it."""
+    return Response(answer.model_dump_json(), media_type="application/json")
 
 
 def _view(stored: jobs.StoredJob) -> JobView:

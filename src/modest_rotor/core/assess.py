@@ -2,15 +2,18 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
+from collections.abc import Hashable
+from dataclasses import dataclass, replace
 
 from modest_rotor import __version__
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.balance import draw_balance
+from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
+from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.next_step import next_steps
 from modest_rotor.core.options.compare import compare
-from modest_rotor.core.options.found_machine import find_machine
+from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.ladder import Ladder, build_ladder
 from modest_rotor.core.options.needles import NeedleTable, needle_table
 from modest_rotor.core.options.yardstick import yardstick
@@ -33,9 +36,10 @@ from modest_rotor.core.stations.identity import identify
 from modest_rotor.core.stations.motor_fit import MotorFit, fit_key, fit_plate_and_readings
 from modest_rotor.core.stations.plate_answer import assess_plate, plate_facts
 from modest_rotor.core.stations.plate_expected import expected_results
-from modest_rotor.core.stations.set_answer import answer_set
+from modest_rotor.core.stations.set_answer import SetAnswer, answer_set
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of, set_facts
 from modest_rotor.core.stations.target import target_flow
+from modest_rotor.core.working import Result
 
 
 def fit_job(job: Job) -> MotorFit:
@@ -50,24 +54,26 @@ def job_fit_key(job: Job) -> str:
     return fit_key(plate_facts(document.plate), document.readings, document.meters.accuracies)
 
 
-def assess(job: Job, fit: MotorFit | None = None) -> Assessment:
+def assess(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> Assessment:
     """Everything that follows from a job.
 
     :param job: what the technician said; any part may be missing.
     :param fit: the motor as fitted before, by :func:`fit_job`; it is fitted anew when none is given. One that was made for
         an earlier plate or earlier readings still draws a picture, which says that it is being refined.
+    :param memo: where results of unchanged parts are kept between two assessments.
     :returns: results with their workings and bands; what is missing is named in place of a result. Never refuses a
         valid job: contradictions come back as findings.
     """
-    case = build_case(job, fit)
+    case = build_case(job, fit, memo)
     sets = case.answers
+    expected = memo.kept(("expected", case.fit.key), lambda: expected_results(case.fit))
     findings = judge(case)
     ways = ways_of(case)
     steps = next_steps(case, findings, ways)
     return Assessment(
         program_version=__version__,
         currency=job.currency,
-        plate=assess_plate(job.document.plate, case.plate, expected_results(case.fit)),
+        plate=assess_plate(job.document.plate, case.plate, expected),
         identity=identify(job.document.identification, job.document.leads),
         sets=sets,
         wanted_flow=case.wanted,
@@ -100,36 +106,80 @@ def ladder(job: Job, fit: MotorFit | None = None) -> Ladder:
     return build_ladder(found, case.wheel)
 
 
-def build_case(job: Job, fit: MotorFit | None = None) -> Case:
+def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> Case:
     """The job with its machine solved, ready for rules and summaries."""
     fit = _for_this(job, fit) if fit else fit_job(job)
     document, wheel = job.document, job.machine.wheel
     plate = plate_facts(document.plate)
-    meters = document.meters.accuracies
-    sets = tuple(
-        set_facts(reading, number, plate, wheel, fit, meters) for number, reading in enumerate(document.readings, 1)
-    )
+    seen = _see_sets(job, plate, fit, memo)
     motor = motor_of(plate, THIS_MOTOR)
-    context = flow_context(job, sets)
-    ways = tuple(flow_ways(facts, context, flow_by_power(facts, wheel)) for facts in sets)
-    wanted, earlier = target_flow(document.target, wheel), (None, *sets)
-    answers = tuple(answer_set(facts, earlier[i], plate, context, ways[i], fit, wanted) for i, facts in enumerate(sets))
-    sets = tuple(with_flow(facts, ways[i]) for i, facts in enumerate(sets))
-    found = find_machine(wheel, plate, motor, sets, document.duty.fixed_part(wheel), document.call.is_dead, fit)
+    found = find_machine(wheel, plate, motor, seen.sets, document.duty.fixed_part(wheel), document.call.is_dead, fit)
     year = _year(job)
-    options = compare(found, year)
+    told = "\n".join(part.model_dump_json() for part in (document.duty, document.options, document.call))
+    telling = seen.keys_of(found.telling_sets if isinstance(found, FoundMachine) else seen.sets)
+    rests_on = (repr(plate), wheel, told, job.currency, fit.key, telling)
+    options = memo.kept(("options", rests_on), lambda: compare(found, year))
     return Case(
         job=job,
         plate=plate,
         motor=motor,
         fit=fit,
-        sets=sets,
+        sets=seen.sets,
         found=found,
         year=year,
         options=options,
-        wanted=wanted,
-        answers=answers,
+        wanted=seen.wanted,
+        answers=seen.answers,
     )
+
+
+@dataclass(frozen=True)
+class _Seen:
+    """The sets of a job, read and answered; ``keys`` says what each rests on."""
+
+    sets: tuple[SetFacts, ...]
+    keys: tuple[Hashable, ...]
+    answers: tuple[SetAnswer, ...]
+    wanted: Result
+
+    def keys_of(self, some: tuple[SetFacts, ...]) -> tuple[Hashable, ...]:
+        """What some of the sets rest on."""
+        chosen = {facts.id for facts in some}
+        return tuple(key for facts, key in zip(self.sets, self.keys, strict=True) if facts.id in chosen)
+
+
+def _see_sets(job: Job, plate: PlateFacts, fit: MotorFit, memo: Memo) -> _Seen:
+    """Every set by its meters, with the flow by every way; only what changed is worked out anew."""
+    document, wheel, meters = job.document, job.machine.wheel, job.document.meters.accuracies
+    # As text, whose hash and comparison cost next to nothing.
+    common = f"{plate!r} {wheel} {fit.key} {meters}"
+    keys: tuple[Hashable, ...] = tuple(
+        (reading.model_dump_json(), number, common) for number, reading in enumerate(document.readings, 1)
+    )
+    sets = tuple(
+        memo.kept(("set", key), lambda reading=reading, n=n: set_facts(reading, n, plate, wheel, fit, meters))  # type: ignore[misc]
+        for n, (reading, key) in enumerate(zip(document.readings, keys, strict=True), 1)
+    )
+    wanted, context = target_flow(document.target, wheel), flow_context(job, sets)
+    known = next((key for facts, key in zip(sets, keys, strict=True) if facts is context.known), None)
+    shared = (document.charts.model_dump_json(), document.target.model_dump_json(), known)
+    ways = tuple(
+        memo.kept(
+            ("ways", key, shared),
+            lambda facts=facts: flow_ways(facts, context, flow_by_power(facts, wheel)),  # type: ignore[misc]
+        )
+        for facts, key in zip(sets, keys, strict=True)
+    )
+    before = (None, *keys)
+    answers = tuple(
+        memo.kept(
+            ("answer", key, before[i], shared),
+            lambda i=i: answer_set(sets[i], sets[i - 1] if i else None, plate, context, ways[i], fit, wanted),  # type: ignore[misc]
+        )
+        for i, key in enumerate(keys)
+    )
+    with_flows = tuple(with_flow(facts, found) for facts, found in zip(sets, ways, strict=True))
+    return _Seen(with_flows, tuple((key, shared) for key in keys), answers, wanted)
 
 
 def flow_context(job: Job, sets: tuple[SetFacts, ...]) -> FlowContext:

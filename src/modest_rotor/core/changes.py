@@ -7,7 +7,7 @@ A path names the place with slashes: ``plate/rated_power``, ``readings/s2/curren
 from __future__ import annotations
 
 import re
-from typing import Any
+from typing import Any, TypeVar
 
 from pydantic import BaseModel, ValidationError
 
@@ -17,6 +17,7 @@ from modest_rotor.core.job import Job, JobDocument
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.sheet import quantity_of
 
+Whole = TypeVar("Whole", bound=BaseModel)
 PATH = re.compile(r"[a-z_0-9]+(/[a-z_0-9]+){0,3}")
 EDITABLE_ROOTS = ("machine", *JobDocument.model_fields)
 EMPTY_NOT_ALLOWED = ("machine/name",)
@@ -44,13 +45,11 @@ def with_change(job: Job, path: str, after: Any) -> Job:
     _owner(job, path)
     if after in (None, "") and path in EMPTY_NOT_ALLOWED:
         raise ChangeRefused("A machine needs a name; the one it had is kept.")
-    data = job.model_dump(mode="json")
-    steps = path.split("/")
-    place = data["machine"] if steps[0] == "machine" else data["document"]
-    place = _descend(place, steps[1:-1] if steps[0] == "machine" else steps[:-1])
-    place[steps[-1]] = _plain(after)
+    root, *steps = path.split("/")
     try:
-        return Job.model_validate(data)
+        if root == "machine":
+            return job.model_copy(update={"machine": _replaced(job.machine, steps, _plain(after))})
+        return job.model_copy(update={"document": _replaced(job.document, [root, *steps], _plain(after))})
     except QuantityRefused as refusal:
         raise ChangeRefused(refusal.sentence) from refusal
     except ValidationError as error:
@@ -104,10 +103,18 @@ def _walk(job: Job, steps: list[str]) -> Any:
     return place
 
 
-def _descend(place: Any, steps: list[str]) -> Any:
-    for step in steps:
-        place = next(item for item in place if item["id"] == step) if isinstance(place, list) else place[step]
-    return place
+def _replaced(model: Whole, steps: list[str], after: Any) -> Whole:
+    """A model with the value at some steps replaced; only the innermost model is read anew, the rest stays as it is."""
+    first, *rest = steps
+    inner = getattr(model, first)
+    if not rest:
+        return type(model).model_validate({**model.model_dump(mode="json"), first: after})
+    if isinstance(inner, tuple):
+        name, *further = rest
+        changed: Any = tuple(_replaced(item, further, after) if item.id == name else item for item in inner)
+    else:
+        changed = _replaced(inner, rest, after)
+    return model.model_copy(update={first: changed})
 
 
 def _plain(value: Any) -> Any:

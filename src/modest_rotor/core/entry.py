@@ -4,6 +4,7 @@ import math
 import re
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 from typing import Any
 
 from pydantic import BaseModel, ConfigDict, Field, model_validator
@@ -52,6 +53,7 @@ class _Number:
     last_digit: float
 
 
+@lru_cache(maxsize=4096)
 def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbol: str | None = None) -> Entry:
     """Read a typed quantity.
 

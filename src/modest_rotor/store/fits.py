@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Hashable
 from threading import Lock
+from typing import Any, TypeVar
 
 from cachetools import LRUCache, cached
 
@@ -17,6 +19,9 @@ MOST_KEPT = 256
 """Fits kept, the least lately used going first; each takes some ten kilobytes."""
 
 MOST_TABLES = 32
+MOST_PARTS = 1000
+"""Parts of assessments kept: three to a set of readings; each takes some ten kilobytes."""
+Answer = TypeVar("Answer")
 
 
 @cached(LRUCache(MOST_KEPT), key=job_fit_key, lock=Lock())
@@ -25,14 +30,35 @@ def fit_of(job: Job) -> MotorFit:
     return fit_job(job)
 
 
+class NewestKept:
+    """The newest results of parts of assessments, for whoever types in the same job next."""
+
+    def __init__(self, most: int) -> None:
+        self._results: LRUCache[Hashable, Any] = LRUCache(most)
+        self._lock = Lock()
+
+    def kept(self, key: Hashable, work: Callable[[], Answer]) -> Answer:
+        """The result kept under a key, or else what ``work`` gives; two at once may both work, and the later one stays."""
+        with self._lock:
+            if key in self._results:
+                return self._results[key]  # type: ignore[no-any-return]
+        answer = work()
+        with self._lock:
+            self._results[key] = answer
+        return answer
+
+
+PARTS = NewestKept(MOST_PARTS)
+
+
 def assess_job(job: Job) -> Assessment:
     """The assessment of a job by its own fit."""
-    return assess(job, fit_of(job))
+    return assess(job, fit_of(job), PARTS)
 
 
 def assess_on_last_fit(job: Job, before: Job) -> Assessment:
     """The assessment of a job at once, on the fit of what it was before; it says so where that is not its own."""
-    return assess(job, fit_of(before))
+    return assess(job, fit_of(before), PARTS)
 
 
 @cached(LRUCache(MOST_TABLES), key=lambda job: job.model_dump_json(), lock=Lock())

@@ -62,6 +62,11 @@ def load(job_id: int) -> StoredJob:
     return _stored(_row(job_id))
 
 
+def job_of(job_id: int) -> Job:
+    """A job alone, without what could be taken back in it: for looking at drafts, which happens at every key."""
+    return _job(_row(job_id))
+
+
 def all_jobs_by_site() -> tuple[BoardSite, ...]:
     """Every site with its jobs, each told in one line."""
     sites = SiteRow.select().order_by(SiteRow.id)

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useRef, useState } from "react";
+import { memo, useRef, useState } from "react";
 
 import type { Figure, Schemas, Station } from "../shared/api";
 import { BalanceChart } from "../shared/BalanceChart";
@@ -61,7 +61,7 @@ export function BalancePane({ station }: { station: Station }) {
 function Refining() {
   const { assessment } = useJob();
   return (
-    <Small role="status" fontStyle="italic">
+    <Small role="status" fontStyle="italic" data-refining>
       {assessment.refining ? "being refined to what is typed" : ""}
     </Small>
   );
@@ -132,73 +132,103 @@ function Readouts({ readouts, balance }: { readouts: Readout[]; balance: Balance
   const { units, currency } = useUnits();
   const rows = ROWS.filter((row) => readouts.length === 0 || readouts.some((readout) => readout[row.key]));
   return (
-    <Box as="table" width="100%" borderCollapse="collapse" mt="14px" borderTop="1px solid" borderColor="rule">
+    <Box
+      as="table"
+      width="100%"
+      borderCollapse="collapse"
+      mt="14px"
+      borderTop="1px solid"
+      borderColor="rule"
+      css={readouts.length > 2 ? MANY_READOUTS : FEW_READOUTS}
+    >
       <thead>
         <tr>
           <td />
           <td />
           {readouts.map((readout) => (
-            <Box as="th" key={readout.id} textAlign="left" fontWeight={400} py="5px">
-              <Box as="span" color={colourOf(readout.series)} fontSize="small">
-                <InlineMark series={readout.series} /> {readout.label}
-              </Box>
-            </Box>
+            <th key={readout.id}>
+              <ReadoutHead series={readout.series} label={readout.label} />
+            </th>
           ))}
         </tr>
       </thead>
       <tbody>
         {rows.map((row) => (
-          <Box as="tr" key={row.key} borderTop="1px solid" borderColor="hair" verticalAlign="baseline">
-            <Box as="th" textAlign="left" fontWeight={400} fontSize="small" py="5px">
-              {row.label}
-            </Box>
-            <Box as="td" textAlign="right" pr="8px">
-              <Micro>{unitOf(quantityOfRow(row, balance), units, currency)}</Micro>
-            </Box>
+          <tr key={row.key} data-row={row.key}>
+            <th>{row.label}</th>
+            <td data-unit>{unitOf(quantityOfRow(row, balance), units, currency)}</td>
             {readouts.map((readout) => (
-              <Box
-                as="td"
-                key={readout.id}
-                fontSize={readouts.length > 2 ? "text" : row.key === "flow" ? "flow" : "figure"}
-              >
-                <Read figure={readout[row.key]} wrap={readouts.length > 2} />
-              </Box>
+              <td key={readout.id}>
+                <Read figure={readout[row.key]} />
+              </td>
             ))}
             {readouts.length === 0 && (
               <Box as="td" fontStyle="italic" color="ink2" fontSize="small">
                 {row.waits}
               </Box>
             )}
-          </Box>
+          </tr>
         ))}
       </tbody>
     </Box>
   );
 }
 
-function Read({ figure, wrap }: { figure?: Figure | null; wrap: boolean }) {
-  if (!figure) return <Micro>–</Micro>;
+const ReadoutHead = memo(function ReadoutHead({ series, label }: { series: string; label: string }) {
   return (
-    <Box as="span" css={wrap ? { "& > span > span + span": { display: "block", fontSize: "12px" } } : READ_BAND}>
-      <FigureText figure={figure} unit={false} />
+    <Box as="span" color={colourOf(series)} fontSize="small">
+      <InlineMark series={series} /> {label}
     </Box>
   );
-}
+});
 
-const READ_BAND = { "& > span > span + span": { fontSize: "13.5px" } };
+const Read = memo(function Read({ figure }: { figure?: Figure | null | undefined }) {
+  if (!figure) return <Micro>–</Micro>;
+  return (
+    <span data-read>
+      <FigureText figure={figure} unit={false} />
+    </span>
+  );
+});
+
+/** The look of all cells of the readouts, said once for the table. */
+const READOUTS = {
+  "& th": { textAlign: "left", fontWeight: 400, fontSize: "small", py: "5px" },
+  "& tbody tr": { borderTop: "1px solid", borderColor: "hair", verticalAlign: "baseline" },
+  "& td[data-unit]": { textAlign: "right", pr: "8px", fontSize: "micro", color: "ink2" },
+};
+const FEW_READOUTS = {
+  ...READOUTS,
+  "& td": { fontSize: "figure" },
+  "& tr[data-row=flow] td": { fontSize: "flow" },
+  "& td[data-unit], & tr[data-row=flow] td[data-unit]": READOUTS["& td[data-unit]"],
+  "& [data-read] > span > span + span": { fontSize: "13.5px" },
+};
+const MANY_READOUTS = {
+  ...READOUTS,
+  "& td": { fontSize: "text" },
+  "& td[data-unit]": READOUTS["& td[data-unit]"],
+  "& [data-read] > span > span + span": { display: "block", fontSize: "12px" },
+};
+const DOCK_READ = { "& [data-read] > span > span + span": { fontSize: "13.5px" } };
 
 /** On narrow screens the balance is its readouts, and one touch opens it over the sheet. */
 export function BalanceDock({ station }: { station: Station }) {
   const shown = useShown(station);
   const { units, currency } = useUnits();
   const dialog = useRef<HTMLDialogElement>(null);
+  const [open, setOpen] = useState(false);
   const sets = shown.balance.readouts.filter((readout) => readout.group === SETS);
   const latest = sets[sets.length - 1];
   const order = ["flow", "current", "speed", "slip", "shaft_power", "input_power"] as const;
   const rows = order.map((key) => ROWS.find((row) => row.key === key)).filter((row) => row !== undefined);
+  const show = () => {
+    setOpen(true);
+    dialog.current?.showModal();
+  };
   return (
     <>
-      <Dock type="button" onClick={() => dialog.current?.showModal()} aria-label="Open the balance">
+      <Dock type="button" onClick={show} aria-label="Open the balance">
         {rows.map((row, index) => (
           <Box
             key={row.key}
@@ -210,8 +240,8 @@ export function BalanceDock({ station }: { station: Station }) {
             <Micro display="block">
               {row.label}, {unitOf(quantityOfRow(row, shown.balance), units, currency) || "–"}
             </Micro>
-            <Box fontSize={{ base: "17px", md: "figure" }}>
-              <Read figure={latest?.[row.key]} wrap={false} />
+            <Box fontSize={{ base: "17px", md: "figure" }} css={DOCK_READ}>
+              <Read figure={latest?.[row.key]} />
             </Box>
           </Box>
         ))}
@@ -224,7 +254,7 @@ export function BalanceDock({ station }: { station: Station }) {
           )}
         </Box>
       </Dock>
-      <Over ref={dialog} aria-label="Balance">
+      <Over ref={dialog} aria-label="Balance" onClose={() => setOpen(false)}>
         <Box display="flex" justifyContent="space-between" alignItems="center" mb="6px">
           <Box as="h2" fontSize="title" fontWeight={600}>
             Balance
@@ -233,7 +263,7 @@ export function BalanceDock({ station }: { station: Station }) {
             close
           </Press>
         </Box>
-        <Picture shown={shown} />
+        {open && <Picture shown={shown} />}
       </Over>
     </>
   );

@@ -3,10 +3,11 @@ import { lazy, Suspense, useEffect, useMemo } from "react";
 import { Navigate, useParams } from "react-router";
 
 import type { Station } from "../shared/api";
-import type { DeskState, JobDesk } from "../shared/desk";
-import { JobProvider, useDesk, useJob } from "../shared/job";
+import type { JobDesk } from "../shared/desk";
+import { JobProvider, useDesk, useDeskState, useView } from "../shared/job";
 import { Press, Word } from "../shared/parts";
 import { stationNamed } from "../shared/stations";
+import { useIsWide } from "../shared/width";
 import { WorkingProvider } from "../shared/Working";
 import { BalanceDock, BalancePane } from "./BalancePane";
 import { NotFound } from "./NotFound";
@@ -15,6 +16,9 @@ import { SavedLine } from "./SavedLine";
 import { TopLine } from "./TopLine";
 import { useKeys } from "./useKeys";
 
+/** Widths from which the rail and the balance stand beside the sheet; the theme's breakpoints. */
+const RAIL_FROM = 561;
+const BALANCE_FROM = 1101;
 const SHEETS = {
   call: lazy(async () => ({ default: (await import("../stations/call/CallSheet")).CallSheet })),
   plate: lazy(async () => ({ default: (await import("../stations/plate/PlateSheet")).PlateSheet })),
@@ -36,17 +40,19 @@ export function JobPage() {
 }
 
 function JobAtDesk({ id, station }: { id: number; station: Station }) {
-  const { desk, state } = useDesk(id);
-  if (state.failure) return <Failed state={state} desk={desk} />;
+  const desk = useDesk(id);
+  const failure = useDeskState(desk, (state) => state.failure);
+  if (failure) return <Failed sentence={failure.message} desk={desk} />;
   return (
-    <JobProvider desk={desk} state={state}>
+    <JobProvider desk={desk}>
       <Page station={station} />
     </JobProvider>
   );
 }
 
 function Page({ station }: { station: Station }) {
-  const { desk, view } = useJob();
+  const { desk, view } = useView();
+  const wide = { rail: useIsWide(RAIL_FROM), balance: useIsWide(BALANCE_FROM) };
   const keys = useMemo(() => ({ jobId: view.id, station, desk }), [view.id, station, desk]);
   useKeys(keys);
   useEffect(() => {
@@ -59,7 +65,7 @@ function Page({ station }: { station: Station }) {
       <TopLine trail={[{ label: "Board", to: "/" }, { label: view.site_name }, { label: view.machine.name }]}>
         <SavedLine />
       </TopLine>
-      <RailStrip here={station} />
+      {!wide.rail && <RailStrip here={station} />}
       <Box
         display="grid"
         gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "150px minmax(0, 1fr)", lg: "186px minmax(0, 1fr) 372px" }}
@@ -94,15 +100,15 @@ function Page({ station }: { station: Station }) {
           <BalancePane station={station} />
         </Box>
       </Box>
-      <BalanceDock station={station} />
+      {!wide.balance && <BalanceDock station={station} />}
     </>
   );
 }
 
 /** Why nothing can be saved just now, and what to do. */
 function Trouble() {
-  const { desk, state } = useJob();
-  const { trouble } = state;
+  const { desk } = useView();
+  const trouble = useDeskState(desk, (state) => state.trouble);
   if (!trouble) return null;
   return (
     <Box role="alert" borderTop="2px solid" borderBottom="2px solid" borderColor="ochre" py="8px" mt="8px">
@@ -119,7 +125,7 @@ function Trouble() {
   );
 }
 
-function Failed({ state, desk }: { state: DeskState; desk: JobDesk }) {
+function Failed({ sentence, desk }: { sentence: string; desk: JobDesk }) {
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }]} />
@@ -127,7 +133,7 @@ function Failed({ state, desk }: { state: DeskState; desk: JobDesk }) {
         <Box as="h1" fontSize="title" fontWeight={600} pb="8px">
           This job cannot be shown
         </Box>
-        <Box pb="14px">{state.failure?.message}</Box>
+        <Box pb="14px">{sentence}</Box>
         <Press type="button" onClick={() => void desk.load()}>
           Try again
         </Press>

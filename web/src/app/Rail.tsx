@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import { NavLink } from "react-router";
 
 import type { Schemas, Station } from "../shared/api";
@@ -38,7 +39,15 @@ export function Rail({ here }: { here: Station }) {
   );
 }
 
-function Entry({ entry, here, jobId }: { entry: Schemas["RailEntry"]; here: boolean; jobId: number }) {
+const Entry = memo(function Entry({
+  entry,
+  here,
+  jobId,
+}: {
+  entry: Schemas["RailEntry"];
+  here: boolean;
+  jobId: number;
+}) {
   const station = STATIONS.find((one) => one.id === entry.station);
   return (
     <Go
@@ -56,10 +65,10 @@ function Entry({ entry, here, jobId }: { entry: Schemas["RailEntry"]; here: bool
       <Told entry={entry} />
     </Go>
   );
-}
+});
 
 /** A result in ink, and what a station waits for in italic. */
-function Told({ entry }: { entry: Schemas["RailEntry"] }) {
+const Told = memo(function Told({ entry }: { entry: Schemas["RailEntry"] }) {
   return (
     <Box
       as="span"
@@ -75,7 +84,7 @@ function Told({ entry }: { entry: Schemas["RailEntry"] }) {
       <PhraseText phrase={entry.phrase} />
     </Box>
   );
-}
+});
 
 const Go = chakra(NavLink, {
   base: {

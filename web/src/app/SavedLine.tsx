@@ -1,13 +1,14 @@
 import { Box } from "@chakra-ui/react";
 
 import type { DeskState } from "../shared/desk";
-import { useJob } from "../shared/job";
+import { useDeskState, useView } from "../shared/job";
 import { Cap } from "../shared/parts";
 import { TopButton } from "./TopLine";
 
 /** Whether everything is saved, and what Undo would take back. */
 export function SavedLine() {
-  const { desk, state, view } = useJob();
+  const { desk, view } = useView();
+  const state = useDeskState(desk, (now) => now);
   return (
     <>
       <Box

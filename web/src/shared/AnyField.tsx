@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { memo } from "react";
 
 import { ChoiceField, factsOf, QuantityField, SelectField, WordsField } from "./fields";
 import { unitOf } from "./figures";
@@ -53,7 +54,7 @@ export function LabelledField({ path, said, help = true }: AnyFieldProps & { hel
 }
 
 /** Fields in columns, as many as fit. */
-export function FieldGrid({ paths, help = true }: { paths: readonly string[]; help?: boolean }) {
+export const FieldGrid = memo(function FieldGrid({ paths, help = true }: { paths: readonly string[]; help?: boolean }) {
   return (
     <Box
       display="grid"
@@ -65,4 +66,4 @@ export function FieldGrid({ paths, help = true }: { paths: readonly string[]; he
       ))}
     </Box>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type ReactNode, useEffect, useState } from "react";
+import { memo, type ReactNode, useEffect, useState } from "react";
 
 import { Small } from "./parts";
 import { onReveal } from "./reveal";
@@ -40,19 +40,32 @@ export function Fold({ title, note, holds, startsOpen = false, children }: FoldP
   }, [open, holds]);
   return (
     <Box as="section" borderTop="1px solid" borderColor="rule" aria-label={title}>
-      <Opener type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
-        <Box as="span" width="12px" aria-hidden fontWeight={600}>
-          {open ? "−" : "+"}
-        </Box>
-        <Box as="h2" fontWeight={600}>
-          {title}
-        </Box>
-        {note && <Small>{note}</Small>}
-      </Opener>
+      <Head title={title} note={note} open={open} setOpen={setOpen} />
       {open && <Box pb="14px">{children}</Box>}
     </Box>
   );
 }
+
+interface HeadProps {
+  title: string;
+  note: ReactNode;
+  open: boolean;
+  setOpen: (open: boolean) => void;
+}
+
+const Head = memo(function Head({ title, note, open, setOpen }: HeadProps) {
+  return (
+    <Opener type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <Box as="span" width="12px" aria-hidden fontWeight={600}>
+        {open ? "−" : "+"}
+      </Box>
+      <Box as="h2" fontWeight={600}>
+        {title}
+      </Box>
+      {note && <Small>{note}</Small>}
+    </Opener>
+  );
+});
 
 /** Whether a path stands under one of some roots. */
 export function under(...roots: string[]) {

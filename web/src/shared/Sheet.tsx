@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { type ReactNode, useEffect } from "react";
+import { memo, type ReactNode, useEffect } from "react";
 import { useLocation, useNavigate } from "react-router";
 
 import type { Finding, Station } from "./api";
@@ -249,7 +249,7 @@ const EDGES = {
   stop: { borderTop: "4px solid", borderBottom: "4px solid", borderColor: "brick" },
 } as const;
 
-function FindingLine({ finding }: { finding: Finding }) {
+const FindingLine = memo(function FindingLine({ finding }: { finding: Finding }) {
   return (
     <Box
       role={finding.severity === "stop" ? "alert" : "note"}
@@ -270,7 +270,7 @@ function FindingLine({ finding }: { finding: Finding }) {
       </Box>
     </Box>
   );
-}
+});
 
 /** What the lines under figures mean; stands at the foot of a sheet with figures. */
 export function StandingKey() {

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import type { ReactNode } from "react";
+import { memo, type ReactNode } from "react";
 
 import type { Basis, Figure, Phrase } from "./api";
 import { write } from "./figures";
@@ -34,7 +34,7 @@ interface FigureTextProps {
   line?: boolean;
 }
 
-export function FigureText({ figure, unit = true, line = true }: FigureTextProps) {
+export const FigureText = memo(function FigureText({ figure, unit = true, line = true }: FigureTextProps) {
   const { units, currency } = useUnits();
   const written = write(figure, units, currency);
   const basis: Basis = line ? (figure.basis ?? "worked out") : "worked out";
@@ -45,11 +45,17 @@ export function FigureText({ figure, unit = true, line = true }: FigureTextProps
       {unit && written.unit && <Unit> {written.unit}</Unit>}
     </Whole>
   );
-}
+});
 
 /** A sentence of words and figures. */
-export function PhraseText({ phrase, line = false }: { phrase: Phrase; line?: boolean }): ReactNode {
+export const PhraseText = memo(function PhraseText({
+  phrase,
+  line = false,
+}: {
+  phrase: Phrase;
+  line?: boolean;
+}): ReactNode {
   return phrase.map((piece, index) =>
     typeof piece === "string" ? piece : <FigureText key={index} figure={piece} line={line} />,
   );
-}
+});

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
+import { memo, createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
 
 import type { Result, Schemas } from "./api";
 import { Micro, Word } from "./parts";
@@ -60,7 +60,7 @@ interface WorkedFigureProps {
 }
 
 /** A worked-out figure: press it, and its working opens where the sheet has put it. */
-export function WorkedFigure({ name, result, unit = true }: WorkedFigureProps) {
+export const WorkedFigure = memo(function WorkedFigure({ name, result, unit = true }: WorkedFigureProps) {
   const { open, toggle } = useContext(Context);
   if (!result.figure) return <Waits result={result} />;
   if (!result.working) return <FigureText figure={result.figure} unit={unit} />;
@@ -76,7 +76,7 @@ export function WorkedFigure({ name, result, unit = true }: WorkedFigureProps) {
       <FigureText figure={result.figure} unit={unit} line={false} />
     </Opener>
   );
-}
+});
 
 export function Waits({ result }: { result: Result }) {
   return (
@@ -87,7 +87,7 @@ export function Waits({ result }: { result: Result }) {
 }
 
 /** The working of a result, shown while its figure is open. */
-export function WorkingPanel({ name, result }: { name: string; result: Result }) {
+export const WorkingPanel = memo(function WorkingPanel({ name, result }: { name: string; result: Result }) {
   const { open, toggle } = useContext(Context);
   if (open !== name || !result.working || !result.figure) return null;
   const shut = () => close(name, () => toggle(name));
@@ -113,7 +113,7 @@ export function WorkingPanel({ name, result }: { name: string; result: Result })
       <WorkingParts working={result.working} />
     </Box>
   );
-}
+});
 
 /** Formula, values, band, remarks and source of a result. */
 export function WorkingParts({ working }: { working: Schemas["Working"] }) {

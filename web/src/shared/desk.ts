@@ -1,8 +1,10 @@
+import { replaceEqualDeep } from "@tanstack/react-query";
+
 import { api, type Assessment, type JobView, Refused, type Schemas, taken } from "./api";
 import { holds, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
 
-const PREVIEW_AFTER_MS = 120;
+const REFINE_AFTER_MS = 40;
 const SAVE_AFTER_MS = 1500;
 const TRY_AGAIN_AFTER_MS = 1500;
 
@@ -41,6 +43,15 @@ interface Target {
   text: string;
 }
 
+/** The same, with every part that did not change kept as the very object it was, so that nothing of it is drawn again. */
+function shared(state: DeskState, part: Partial<DeskState>): Partial<DeskState> {
+  const shown = state.preview ?? state.view?.assessment;
+  const kept = { ...part };
+  if (part.preview && shown) kept.preview = replaceEqualDeep(shown, part.preview);
+  if (part.view && state.view) kept.view = replaceEqualDeep({ ...state.view, assessment: shown }, part.view);
+  return kept;
+}
+
 const EMPTY: DeskState = { view: null, preview: null, drafts: {}, pending: 0, trouble: null, failure: null };
 
 /**
@@ -54,9 +65,11 @@ export class JobDesk {
   private queue: Promise<void> = Promise.resolve();
   private writer: Writer = { units: "si", who: "" };
   private focused: string | null = null;
-  private previewTimer = 0;
   private saveTimer = 0;
-  private previewing: AbortController | null = null;
+  /** The newest text that nobody has looked at yet, and whether one is being looked at. */
+  private wanted: Target | null = null;
+  private looking = false;
+  private refining: AbortController | null = null;
 
   constructor(readonly id: number) {}
 
@@ -100,9 +113,10 @@ export class JobDesk {
   /** A keystroke: the draft is kept, and the balance moves with it. */
   type(path: string, text: string) {
     this.setDraft(path, { text, state: "typing", sentence: null });
-    window.clearTimeout(this.previewTimer);
     window.clearTimeout(this.saveTimer);
-    this.previewTimer = window.setTimeout(() => void this.preview(path, text), PREVIEW_AFTER_MS);
+    this.refining?.abort();
+    this.wanted = { path, text };
+    void this.lookAtNewest();
   }
 
   /** The field is left: what stands in it is saved. */
@@ -280,25 +294,29 @@ export class JobDesk {
       this.setDraft(target.path, { text: target.text, state, sentence: refused.message });
   }
 
-  private async preview(path: string, text: string) {
-    this.previewing?.abort();
-    const previewing = new AbortController();
-    this.previewing = previewing;
-    const look = (refined: boolean) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/preview", {
-          params: { path: { job_id: this.id } },
-          body: { path, text, units: this.writer.units, refined },
-          signal: previewing.signal,
-        }),
-      );
-    const overtaken = () => previewing.signal.aborted || this.state.drafts[path]?.text !== text;
+  /** One look at a time, always at the newest text: the first key is answered at once, and none piles up behind another. */
+  private async lookAtNewest() {
+    if (this.looking) return;
+    this.looking = true;
+    while (this.wanted) {
+      const target = this.wanted;
+      this.wanted = null;
+      await this.preview(target);
+    }
+    this.looking = false;
+  }
+
+  private async preview({ path, text }: Target) {
+    const overtaken = () => this.wanted !== null || this.state.drafts[path]?.text !== text;
     try {
-      let { assessment } = await look(false);
-      if (overtaken()) return;
+      let { assessment } = await this.look(path, text, null);
+      if (this.state.drafts[path]?.text !== text) return;
       if (assessment?.refining) {
         this.set({ preview: assessment });
-        ({ assessment } = await look(true));
+        this.refining = new AbortController();
+        await new Promise((resolve) => window.setTimeout(resolve, REFINE_AFTER_MS));
+        if (overtaken()) return;
+        ({ assessment } = await this.look(path, text, this.refining.signal));
         if (overtaken()) return;
       }
       // Half a value is no value yet: nothing is said until the field is left, and the balance stays.
@@ -306,9 +324,20 @@ export class JobDesk {
       if (assessment && text.trim())
         this.saveTimer = window.setTimeout(() => this.saveWhileTyping(path, text), SAVE_AFTER_MS);
     } catch {
-      // No answer: the balance waits; the save that follows tells of it.
-      if (!previewing.signal.aborted) this.set({ preview: null });
+      // No answer: the balance waits; the save that follows tells of it. One that was overtaken says nothing.
+      if (!overtaken()) this.set({ preview: null });
     }
+  }
+
+  /** What would follow from a draft: at once on the last fit, or refined where a signal to stop it is given. */
+  private look(path: string, text: string, signal: AbortSignal | null) {
+    return taken(
+      api.POST("/api/jobs/{job_id}/preview", {
+        params: { path: { job_id: this.id } },
+        body: { path, text, units: this.writer.units, refined: signal !== null },
+        ...(signal ? { signal } : {}),
+      }),
+    );
   }
 
   private saveWhileTyping(path: string, text: string) {
@@ -325,7 +354,7 @@ export class JobDesk {
   }
 
   private set(part: Partial<DeskState>) {
-    this.state = { ...this.state, ...part };
+    this.state = { ...this.state, ...shared(this.state, part) };
     if (part.drafts) this.remember();
     this.listeners.forEach((listener) => listener());
   }

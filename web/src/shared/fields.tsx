@@ -1,5 +1,5 @@
 import { Box, chakra, defineRecipe } from "@chakra-ui/react";
-import { type KeyboardEvent, useId } from "react";
+import { type KeyboardEvent, memo, useId } from "react";
 
 import { fields, type FieldName } from "../generated/fields";
 import type { Basis, Entry } from "./api";
@@ -72,7 +72,7 @@ interface QuantityFieldProps extends FieldProps {
 }
 
 /** The only numeric input: keeps what is typed until it is left, understands units, and is empty when empty. */
-export function QuantityField({ path, label, micro, band }: QuantityFieldProps) {
+export const QuantityField = memo(function QuantityField({ path, label, micro, band }: QuantityFieldProps) {
   const { value, draft, desk } = useField<Entry>(path);
   const { units, currency } = useUnits();
   const facts = factsOf(path);
@@ -102,10 +102,10 @@ export function QuantityField({ path, label, micro, band }: QuantityFieldProps) 
       )}
     </FieldFrame>
   );
-}
+});
 
 /** Words, on one line or several. */
-export function WordsField({
+export const WordsField = memo(function WordsField({
   path,
   label,
   lines = 1,
@@ -127,7 +127,7 @@ export function WordsField({
       }
     </FieldFrame>
   );
-}
+});
 
 const MOST_IN_A_LINE = 7;
 
@@ -212,7 +212,11 @@ export function ChoicesField({ path, label }: FieldProps) {
 }
 
 /** One of many answers, where cells would not fit. */
-export function SelectField({ path, label, empty = "not said" }: FieldProps & { empty?: string }) {
+export const SelectField = memo(function SelectField({
+  path,
+  label,
+  empty = "not said",
+}: FieldProps & { empty?: string }) {
   const { value, desk } = useField<string>(path);
   const facts = factsOf(path);
   return (
@@ -228,7 +232,7 @@ export function SelectField({ path, label, empty = "not said" }: FieldProps & { 
       ))}
     </Picker>
   );
-}
+});
 
 const Picker = chakra("select", {
   base: {

@@ -70,10 +70,21 @@ function stepFor(width: number | null, decimals: number): number {
   return Math.max(finest, 10 ** (Math.floor(Math.log10(width)) - 1));
 }
 
+const formats = new Map<number, Intl.NumberFormat>();
+
+/** A format with so many decimals; making one takes far longer than using it. */
+function formatOf(places: number): Intl.NumberFormat {
+  const found =
+    formats.get(places) ??
+    new Intl.NumberFormat("en", { minimumFractionDigits: places, maximumFractionDigits: places });
+  formats.set(places, found);
+  return found;
+}
+
 function grouped(value: number, step: number): string {
   const places = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
   const rounded = Math.round(value / step) * step;
-  const text = Math.abs(rounded).toLocaleString("en", { minimumFractionDigits: places, maximumFractionDigits: places });
+  const text = formatOf(places).format(Math.abs(rounded));
   return Number(text.replaceAll(",", "")) !== 0 && rounded < 0 ? `−${text}` : text;
 }
 

@@ -6,20 +6,22 @@ import { valueAt } from "./paths";
 import { useReader } from "./reader";
 import { UnitsProvider } from "./units";
 
-interface JobHere {
+interface ViewHere {
   desk: JobDesk;
-  state: DeskState;
   view: JobView;
+}
+
+interface JobHere extends ViewHere {
   /** What follows from the job, with the draft being typed put in. */
   assessment: Assessment;
 }
 
 const Context = createContext<JobHere | null>(null);
+const ViewContext = createContext<ViewHere | null>(null);
 
 /** A desk for one job, alive as long as its page. */
-export function useDesk(id: number): { desk: JobDesk; state: DeskState } {
+export function useDesk(id: number): JobDesk {
   const [desk] = useState(() => new JobDesk(id));
-  const state = useSyncExternalStore(desk.subscribe, desk.snapshot);
   useEffect(() => {
     void desk.begin();
     const lookAgain = () => {
@@ -29,25 +31,34 @@ export function useDesk(id: number): { desk: JobDesk; state: DeskState } {
     document.addEventListener("visibilitychange", lookAgain);
     return () => document.removeEventListener("visibilitychange", lookAgain);
   }, [desk]);
-  return { desk, state };
+  return desk;
 }
 
-export function JobProvider({ desk, state, children }: { desk: JobDesk; state: DeskState; children: ReactNode }) {
+/** One thing of a desk's state: whoever asks for it is drawn again only when that changes. */
+export function useDeskState<Part>(desk: JobDesk, pick: (state: DeskState) => Part): Part {
+  return useSyncExternalStore(desk.subscribe, () => pick(desk.snapshot()));
+}
+
+export function JobProvider({ desk, children }: { desk: JobDesk; children: ReactNode }) {
   const reader = useReader();
-  const { view, preview } = state;
+  const view = useDeskState(desk, (state) => state.view);
+  const preview = useDeskState(desk, (state) => state.preview);
   const units = reader.units ?? view?.site_units ?? "si";
   const { who } = reader;
   useEffect(() => desk.write({ units, who }), [desk, units, who]);
   const here = useMemo(
-    () => (view ? { desk, state, view, assessment: preview ?? view.assessment } : null),
-    [desk, state, view, preview],
+    () => (view ? { desk, view, assessment: preview ?? view.assessment } : null),
+    [desk, view, preview],
   );
+  const seen = useMemo(() => (view ? { desk, view } : null), [desk, view]);
   if (!here) return null;
   return (
     <Context value={here}>
-      <UnitsProvider units={units} currency={here.assessment.currency ?? null}>
-        {children}
-      </UnitsProvider>
+      <ViewContext value={seen}>
+        <UnitsProvider units={units} currency={here.assessment.currency ?? null}>
+          {children}
+        </UnitsProvider>
+      </ViewContext>
     </Context>
   );
 }
@@ -58,8 +69,17 @@ export function useJob(): JobHere {
   return here;
 }
 
-/** What the job holds at a path, and the draft over it. */
+/** The job as it is kept: for whatever does not follow the typing. */
+export function useView(): ViewHere {
+  const here = useContext(ViewContext);
+  if (!here) throw new Error("useView stands outside its provider");
+  return here;
+}
+
+/** What the job holds at a path, and the draft over it. A field is drawn again when its own value or draft changes. */
 export function useField<Value>(path: string): { value: Value | null; draft: Draft | undefined; desk: JobDesk } {
-  const { view, state, desk } = useJob();
-  return { value: valueAt(view, path) as Value | null, draft: state.drafts[path], desk };
+  const { desk } = useView();
+  const value = useDeskState(desk, ({ view }) => (view ? valueAt(view, path) : null));
+  const draft = useDeskState(desk, ({ drafts }) => drafts[path]);
+  return { value: value as Value | null, draft, desk };
 }

@@ -8,7 +8,8 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import COVERAGE_95, Array
-from modest_rotor.core.physics.fan import MachineCurve, affinity_scale
+from modest_rotor.core.physics.fan import MachineCurve, Shape, affinity_scale
+from modest_rotor.core.physics.fields import Real
 
 PLACES = 240
 """Places along the flow axis; finer than any reading."""
@@ -75,22 +76,64 @@ def locate(
     flow = place * float(machine.flow_unit) * flow_scale
     made = shape.pressure(place) * float(machine.pressure_unit) * pressure_scale
     taken = shape.power(place) * float(machine.power_unit) * power_scale
-    p_sd, w_sd = (GENERIC_PRESSURE_SD, GENERIC_POWER_SD) if shape.generic else (TABLE_PRESSURE_SD, TABLE_POWER_SD)
-    square = np.zeros(PLACES)
-    if pressure is not None:
-        top = float(machine.pressure_unit) * pressure_scale
-        spread = np.sqrt(
-            pressure[1] ** 2 + (p_sd * np.maximum(made, 0.2 * top)) ** 2 + (TAP_POSITION_SD * pressure[0]) ** 2
-        )
-        square = square + ((pressure[0] - made) / spread) ** 2
-    if motor_power is not None:
-        spread = np.hypot(motor_power[1], w_sd * taken)
-        square = square + ((motor_power[0] - taken) / spread) ** 2
+    w_sd = GENERIC_POWER_SD if shape.generic else TABLE_POWER_SD
+    top = float(machine.pressure_unit) * pressure_scale
+    square = _square(shape, made, taken, top, motor_power, pressure)
     weight = np.exp(-(square - square.min()) / 2)
     weight /= weight.sum()
     power, power_sd = _combined(taken, w_sd, motor_power)
     misfit = float(np.sqrt(square.min())) if motor_power is not None and pressure is not None else 0.0
     return Place(_spread(flow, np.zeros(PLACES), weight), _spread(power, power_sd, weight), misfit)
+
+
+def flow_through_known_point(
+    shape: Shape,
+    known: tuple[float, float, float],
+    places: tuple[tuple[float, float], ...],
+    speed_ratio: float,
+    motor_power: tuple[float, float] | None,
+    pressure: tuple[float, float] | None,
+) -> tuple[float, float]:
+    """Flow of a machine whose known point lies somewhere on its generic curve: the mean of :func:`locate` over the places.
+
+    :param shape: the generic shape. :param known: flow, m³/s, pressure, Pa, and shaft power, W, of the known point.
+    :param places: where that point may lie, as relative flow, each with its weight.
+    :returns: the flow and its standard deviation, m³/s. The other parameters, errors, validity and source as :func:`locate`.
+    """
+    if motor_power is None and pressure is None:
+        raise OutsideValidity("To find where a machine runs, a shaft power or a static pressure is needed.")
+    flow_scale, pressure_scale, power_scale = affinity_scale(speed_ratio)
+    at, weights = (np.array(column)[:, None] for column in zip(*places, strict=True))
+    x = np.linspace(max(shape.first_flow, STRONGEST_PLACE_SHARE), shape.last_flow, PLACES)
+    flow = x * (known[0] / at) * flow_scale
+    top = known[1] / shape.pressure(at) * pressure_scale
+    made, taken = top * shape.pressure(x), known[2] / shape.power(at) * power_scale * shape.power(x)
+    square = _square(shape, made, taken, top, motor_power, pressure)
+    chance = np.exp(-(square - square.min(axis=1, keepdims=True)) / 2)
+    chance = chance / chance.sum(axis=1, keepdims=True) * weights
+    mean = float((chance * flow).sum())
+    return mean, float(np.sqrt((chance * (flow - mean) ** 2).sum()))
+
+
+def _square(
+    shape: Shape,
+    made: Array,
+    taken: Array,
+    top: Real,
+    motor_power: tuple[float, float] | None,
+    pressure: tuple[float, float] | None,
+) -> Array:
+    """Squared distance, in standard deviations, of what was read from what the machine makes and takes at each place."""
+    p_sd, w_sd = (GENERIC_PRESSURE_SD, GENERIC_POWER_SD) if shape.generic else (TABLE_PRESSURE_SD, TABLE_POWER_SD)
+    square = np.zeros(made.shape)
+    if pressure is not None:
+        own = p_sd * np.maximum(made, 0.2 * top)
+        spread = np.sqrt(pressure[1] ** 2 + own**2 + (TAP_POSITION_SD * pressure[0]) ** 2)
+        square = square + ((pressure[0] - made) / spread) ** 2
+    if motor_power is not None:
+        spread = np.hypot(motor_power[1], w_sd * taken)
+        square = square + ((motor_power[0] - taken) / spread) ** 2
+    return square
 
 
 def _combined(taken: Array, share: float, motor_power: tuple[float, float] | None) -> tuple[Array, Array]:

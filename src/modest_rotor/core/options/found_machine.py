@@ -65,6 +65,11 @@ class FoundMachine:
         return self.fit.bare if self.fit else None
 
     @property
+    def telling_sets(self) -> tuple[SetFacts, ...]:
+        """The sets that the options rest on: the one for the machine as found, and those of taps and regulator steps."""
+        return tuple(facts for facts in self.sets if facts is self.reference or not facts.on_full_tap)
+
+    @property
     def flow_basis(self) -> Basis:
         """What the flow stands on: measured, told by chart, table or temperature rise, or assumed as 1."""
         return self.reference.flow_basis if self.reference and self.flow_is_measured else "assumed"

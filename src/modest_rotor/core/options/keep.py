@@ -63,7 +63,7 @@ def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -
 
 
 def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
-    taps = [facts for facts in found.sets if not facts.on_full_tap]
+    taps = [facts for facts in found.telling_sets if not facts.on_full_tap]
     if not taps:
         return solved_tap(found, "low tap", demand.id) or SolvedStep(
             demand.id, note="waits for a set of readings on the lower tap"

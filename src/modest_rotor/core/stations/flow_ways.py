@@ -2,20 +2,17 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Callable
 from dataclasses import dataclass
 from enum import StrEnum
-
-import numpy as np
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import Estimate, measured, propagate
 from modest_rotor.core.identify.chart import AmpsChart, BlowerTable
-from modest_rotor.core.identify.flow import locate
+from modest_rotor.core.identify.flow import flow_through_known_point
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.medium import air_heat_per_flow, standard_pressure_pa, water_properties
 from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.readings import SpeedTap, StaticSpan
@@ -374,14 +371,8 @@ def _place(
         return FlowWay(way, waiting(way, waits))
     assert context.wheel and known.flow and known.pressure and known.shaft_power
     shape = generic_shape(context.wheel)
-    found = [
-        locate(MachineCurve(shape, known.flow.value, known.pressure.value, known.shaft_power.value, place), ratio, power, pressure).flow
-        for place, _ in PLACES
-    ]  # fmt: skip
-    weights = np.array([weight for _, weight in PLACES])
-    values = np.array([one.value for one in found])
-    mean = float(weights @ values)
-    spread = math.sqrt(float(weights @ ((values - mean) ** 2 + np.array([one.standard**2 for one in found]))))
+    point = (known.flow.value, known.pressure.value, known.shaft_power.value)
+    mean, spread = flow_through_known_point(shape, point, PLACES, ratio, power, pressure)
     flow = measured(mean, **{"generic curve": spread}) + (known.flow - known.flow.value) * (mean / known.flow.value)
     ingredients: list[Ingredient] = [given("q₁", "known flow", context.quantity, known.flow, "measured", known.title)]
     if pressure and facts.pressure:

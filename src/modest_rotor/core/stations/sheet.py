@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import cache
 from typing import Any, TypeVar
 
 from pydantic import BaseModel, Field, ValidationInfo, field_validator
@@ -29,6 +30,7 @@ def chosen(label: str, help_text: str = "") -> Any:
     return Field(default=None, title=label, description=help_text)
 
 
+@cache
 def quantity_of(model: type[BaseModel], field: str) -> str | None:
     """The quantity that a field takes, or ``None`` for words and choices."""
     extra = model.model_fields[field].json_schema_extra

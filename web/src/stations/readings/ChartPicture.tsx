@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import { type ScaleLinear, scaleLinear } from "d3-scale";
 import { line } from "d3-shape";
 
@@ -10,7 +11,7 @@ const WIDTH = 320;
 const PLOT = { left: 40, right: 270, top: 28, bottom: 190 };
 const HEIGHT = 228;
 
-interface Mark {
+export interface Mark {
   label: string;
   across: number;
   up: number;
@@ -25,7 +26,7 @@ interface ChartPictureProps {
 }
 
 /** A typed chart as lines, each named at its end, with the readings on it. */
-export function ChartPicture({ state, up, marks, name }: ChartPictureProps) {
+export const ChartPicture = memo(function ChartPicture({ state, up, marks, name }: ChartPictureProps) {
   const { units } = useUnits();
   const columns = state.columns ?? [];
   if (columns.length === 0) return null;
@@ -57,7 +58,7 @@ export function ChartPicture({ state, up, marks, name }: ChartPictureProps) {
       ))}
     </Svg>
   );
-}
+});
 
 const Svg = chakra("svg", { base: { width: "100%", maxWidth: "460px", fontSize: "12px", color: "ink" } });
 const Disc = chakra("circle", { base: { fill: "copper" } });

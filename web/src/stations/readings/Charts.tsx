@@ -1,10 +1,11 @@
 import { Box } from "@chakra-ui/react";
+import { memo, useMemo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { ChoiceField, factsOf, WordsField } from "../../shared/fields";
 import { useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
-import { ChartPicture } from "./ChartPicture";
+import { ChartPicture, type Mark } from "./ChartPicture";
 
 type State = Schemas["ChartState"];
 
@@ -12,10 +13,11 @@ type State = Schemas["ChartState"];
 export function Charts() {
   const { view, assessment } = useJob();
   const sets = view.document.readings ?? [];
-  const marks = sets.flatMap((set, index) => {
+  const told = sets.map((set, index) => {
     const flow = assessment.sets[index]?.flows.ways.find((way) => way.way === "amps-and-volts chart")?.flow.figure;
-    return flow && set.current ? [{ label: String(index + 1), across: flow.value, up: set.current.si }] : [];
+    return flow && set.current ? `${index + 1} ${flow.value} ${set.current.si}` : "";
   });
+  const marks = useMarks(told.join("|"));
   return (
     <Box display="grid" gridTemplateColumns={{ base: "1fr", lg: "1fr 1fr" }} gap="20px">
       <Box>
@@ -36,14 +38,31 @@ export function Charts() {
         <Unit path="charts/counted_external" />
         <Judged state={assessment.blower_table ?? null} />
         {assessment.blower_table && (
-          <ChartPicture state={assessment.blower_table} up="pressure" marks={[]} name="Blower table" />
+          <ChartPicture state={assessment.blower_table} up="pressure" marks={NO_MARKS} name="Blower table" />
         )}
       </Box>
     </Box>
   );
 }
 
-function Typed({ path, placeholder }: { path: string; placeholder: string }) {
+const NO_MARKS: Mark[] = [];
+
+/** Readings on the chart, as the same list for as long as none of them moves. */
+function useMarks(told: string): Mark[] {
+  return useMemo(
+    () =>
+      told
+        .split("|")
+        .filter(Boolean)
+        .map((one) => {
+          const [label = "", across, up] = one.split(" ");
+          return { label, across: Number(across), up: Number(up) };
+        }),
+    [told],
+  );
+}
+
+const Typed = memo(function Typed({ path, placeholder }: { path: string; placeholder: string }) {
   const facts = factsOf(path);
   return (
     <Box as="label" display="block">
@@ -54,18 +73,18 @@ function Typed({ path, placeholder }: { path: string; placeholder: string }) {
       <WordsField path={path} lines={5} placeholder={placeholder} />
     </Box>
   );
-}
+});
 
-function Unit({ path }: { path: string }) {
+const Unit = memo(function Unit({ path }: { path: string }) {
   return (
     <Box display="flex" gap="10px" alignItems="center" py="2px" flexWrap="wrap">
       <Small>{factsOf(path).label}</Small>
       <ChoiceField path={path} />
     </Box>
   );
-}
+});
 
-function Judged({ state }: { state: State | null }) {
+const Judged = memo(function Judged({ state }: { state: State | null }) {
   if (!state) return null;
   return (
     <Box py="4px">
@@ -81,4 +100,4 @@ function Judged({ state }: { state: State | null }) {
       ))}
     </Box>
   );
-}
+});

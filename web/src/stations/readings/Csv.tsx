@@ -1,10 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useMutation } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { memo, useRef, useState } from "react";
 
 import { fields } from "../../generated/fields";
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
-import { useJob } from "../../shared/job";
+import { useView } from "../../shared/job";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 
@@ -17,8 +17,8 @@ const FIELDS = Object.entries(fields)
   .map(([name, facts]) => ({ field: name.slice("readings/*/".length), label: facts.label }));
 
 /** Sets out as CSV; sets in by paste or file: headings mapped, units to a column, bad rows listed, then confirmed. */
-export function Csv() {
-  const { desk, view } = useJob();
+export const Csv = memo(function Csv() {
+  const { desk, view } = useView();
   const { units } = useUnits();
   const [text, setText] = useState("");
   const [mapping, setMapping] = useState<Record<string, string>>({});
@@ -140,7 +140,7 @@ export function Csv() {
       )}
     </>
   );
-}
+});
 
 const Paste = chakra("textarea", {
   base: { width: "100%", border: "1px solid", borderColor: "rule", background: "paper", p: "6px", fontSize: "small" },

@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { memo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { Micro, Small } from "../../shared/parts";
@@ -9,22 +10,20 @@ type Answer = Schemas["SetAnswer"];
 type Way = Schemas["FlowAnswer"];
 
 /** The flow by every way on one scale, and taken together; ways that wait stand below in one line. */
-export function FlowPicture({ answer }: { answer: Answer }) {
+export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answer }) {
   const { ways, together, clamp } = answer.flows;
   const told = ways.filter((way) => way.flow.figure);
   const waiting = ways.filter((way) => !way.flow.figure);
-  const domain: [number, number] = [
-    0,
-    1.1 * Math.max(highEnd(together.figure), ...told.map((way) => way.flow.figure?.value ?? 0)),
-  ];
+  const reach = 1.1 * Math.max(highEnd(together.figure), ...told.map((way) => way.flow.figure?.value ?? 0));
   return (
     <>
       {told.map((way) => (
         <MethodLine
           key={way.way}
           name={`${answer.id}-flow-${way.way}`}
-          result={{ ...way.flow, label: capital(way.way) }}
-          domain={domain}
+          label={capital(way.way)}
+          result={way.flow}
+          reach={reach}
           doubted={!way.trusted}
           reason={way.reason}
           word={verdict(way)}
@@ -33,8 +32,9 @@ export function FlowPicture({ answer }: { answer: Answer }) {
       <Box borderTop="1px solid" borderColor="rule">
         <MethodLine
           name={`${answer.id}-flow-together`}
-          result={{ ...together, label: "Together" }}
-          domain={domain}
+          label="Together"
+          result={together}
+          reach={reach}
           doubted={false}
           reason={together.working?.remarks?.[0] ?? ""}
           word=""
@@ -59,7 +59,7 @@ export function FlowPicture({ answer }: { answer: Answer }) {
       )}
     </>
   );
-}
+});
 
 function verdict(way: Way): string {
   if (way.disagrees) return "disagrees";

@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { memo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { Micro } from "../../shared/parts";
@@ -11,7 +12,7 @@ type Answer = Schemas["SetAnswer"];
 const SMALLEST_SCALE = 1.25;
 
 /** The load by each method on one scale, with its reason to be trusted or doubted, and the one that is taken. */
-export function LoadPicture({ answer }: { answer: Answer }) {
+export const LoadPicture = memo(function LoadPicture({ answer }: { answer: Answer }) {
   const figures = [...answer.methods.map((method) => method.load.figure), answer.load.figure];
   const domain: [number, number] = [0, Math.max(SMALLEST_SCALE, ...figures.map(highEnd))];
   return (
@@ -21,8 +22,9 @@ export function LoadPicture({ answer }: { answer: Answer }) {
         <MethodLine
           key={method.method}
           name={`${answer.id}-${method.method}`}
+          label={method.load.label}
           result={method.load}
-          domain={domain}
+          reach={domain[1]}
           doubted={!method.trusted}
           reason={method.load.figure ? method.reason : ""}
           word={verdict(method)}
@@ -31,8 +33,9 @@ export function LoadPicture({ answer }: { answer: Answer }) {
       <Box borderTop="1px solid" borderColor="rule">
         <MethodLine
           name={`${answer.id}-load`}
-          result={{ ...answer.load, label: "Taken here" }}
-          domain={domain}
+          label="Taken here"
+          result={answer.load}
+          reach={domain[1]}
           doubted={false}
           reason=""
           word=""
@@ -50,7 +53,7 @@ export function LoadPicture({ answer }: { answer: Answer }) {
       ))}
     </>
   );
-}
+});
 
 function verdict(method: Schemas["MethodAnswer"]): string {
   if (method.chosen) return "taken";

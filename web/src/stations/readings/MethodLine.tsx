@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { memo } from "react";
 
 import type { Figure, Result } from "../../shared/api";
 import { IntervalMark } from "../../shared/IntervalMark";
@@ -16,8 +17,10 @@ function lowEnd(figure: Figure): number {
 
 interface MethodLineProps {
   name: string;
+  label: string;
   result: Result;
-  domain: [number, number];
+  /** The far end of the common scale, which begins at nothing. */
+  reach: number;
   doubted: boolean;
   reason: string;
   word: string;
@@ -26,18 +29,26 @@ interface MethodLineProps {
 export const COLUMNS = { base: "86px minmax(0, 1fr) 118px", md: "104px minmax(0, 1fr) 150px 70px" };
 
 /** One way to a value: its band on the common scale, its working, and why it is or is not trusted here. */
-export function MethodLine({ name, result, domain, doubted, reason, word }: MethodLineProps) {
+export const MethodLine = memo(function MethodLine({
+  name,
+  label,
+  result,
+  reach,
+  doubted,
+  reason,
+  word,
+}: MethodLineProps) {
   const { figure } = result;
   return (
     <Box borderBottom="1px solid" borderColor="hair" py="1px">
       <Box display="grid" gridTemplateColumns={COLUMNS} gap="0 10px" alignItems="center" minHeight="44px">
-        <Box fontWeight={word === "taken" || word === "" ? 600 : 400}>{result.label}</Box>
+        <Box fontWeight={word === "taken" || word === "" ? 600 : 400}>{label}</Box>
         {figure ? (
           <Box opacity={doubted ? 0.55 : 1}>
             <IntervalMark
               mark={{ value: figure.value, low: Math.max(lowEnd(figure), 0), high: highEnd(figure) }}
-              domain={domain}
-              label={`${result.label}, with its band`}
+              domain={[0, reach]}
+              label={`${label}, with its band`}
             />
           </Box>
         ) : (
@@ -65,4 +76,4 @@ export function MethodLine({ name, result, domain, doubted, reason, word }: Meth
       <WorkingPanel name={name} result={result} />
     </Box>
   );
-}
+});

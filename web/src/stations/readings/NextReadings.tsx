@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { memo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { Press, Small } from "../../shared/parts";
@@ -6,7 +7,7 @@ import { focusField } from "../../shared/Sheet";
 import { FigureText } from "../../shared/Words";
 
 /** The two or three readings that would narrow most: the band now and then, how to take each, its caution first. */
-export function NextReadings({ readings }: { readings: Schemas["NextReading"][] }) {
+export const NextReadings = memo(function NextReadings({ readings }: { readings: Schemas["NextReading"][] }) {
   return readings.map((reading) => (
     <Box
       key={`${reading.what} ${reading.narrows}`}
@@ -39,4 +40,4 @@ export function NextReadings({ readings }: { readings: Schemas["NextReading"][] 
       )}
     </Box>
   ));
-}
+});

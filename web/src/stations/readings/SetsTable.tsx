@@ -1,11 +1,11 @@
 import { Box } from "@chakra-ui/react";
-import type { ReactNode } from "react";
+import { memo, type ReactNode, useMemo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
 import { Fold } from "../../shared/Fold";
 import { unitOf, writeBand } from "../../shared/figures";
-import { useJob } from "../../shared/job";
+import { useView } from "../../shared/job";
 import { Micro, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
@@ -26,17 +26,27 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
   const machine = wheel === "centrifugal pump" ? "pump" : "fan";
   const compares = sets.length > 1;
   const columns = `repeat(${sets.length}, minmax(128px, 1fr))`;
-  const grid: GridColumns = {
-    base: columns,
-    md: `104px ${columns}${compares ? " 104px" : ""}`,
-    lg: `120px ${columns}${compares ? " 112px" : ""}`,
-  };
+  const rules = useMemo(
+    () =>
+      tableRules({
+        base: columns,
+        md: `104px ${columns}${compares ? " 104px" : ""}`,
+        lg: `120px ${columns}${compares ? " 112px" : ""}`,
+      }),
+    [columns, compares],
+  );
   const answerOf = (set: Set) => answers.find((answer) => answer.id === set.id);
   const last = answers[answers.length - 1];
-  const shared = { sets, grid, current, answerOf, last: compares ? last : undefined };
+  const shared = { sets, current, answerOf, last: compares ? last : undefined };
   return (
-    <Box overflowX="auto" tabIndex={sets.length > 2 ? 0 : undefined} role="group" aria-label="Sets of readings">
-      <Line grid={grid} label="Set" change={compares ? <ChangeHead answers={answers} /> : null}>
+    <Box
+      overflowX="auto"
+      tabIndex={sets.length > 2 ? 0 : undefined}
+      role="group"
+      aria-label="Sets of readings"
+      css={rules}
+    >
+      <Line label="Set" change={compares ? <ChangeHead answers={answers} /> : null}>
         {sets.map((set, index) => (
           <Cell key={set.id} current={set.id === current}>
             <SetHead set={set} number={index + 1} />
@@ -44,7 +54,7 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
         ))}
       </Line>
       <Rows rows={FIRST[machine]} {...shared} />
-      <Line grid={grid} label="Slip now" change={null}>
+      <Line label="Slip now" change={null}>
         {sets.map((set) => (
           <Cell key={set.id} current={set.id === current}>
             <Worked name={`slip-${set.id}`} result={answerOf(set)?.slip} />
@@ -52,7 +62,7 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
         ))}
       </Line>
       {answers.some((answer) => answer.flow_by_power.figure) && answers.every((answer) => !answer.flow) && (
-        <Line grid={grid} label="Flow by power" change={null}>
+        <Line label="Flow by power" change={null}>
           {sets.map((set) => (
             <Cell key={set.id} current={set.id === current}>
               <Worked name={`flow-${set.id}`} result={answerOf(set)?.flow_by_power} />
@@ -93,88 +103,104 @@ function readNote(rows: Row[], sets: Set[]): string | null {
 interface RowsProps {
   rows: Row[];
   sets: Set[];
-  grid: GridColumns;
   current: string | null;
   answerOf: (set: Set) => Answer | undefined;
   /** The last answer, where a column tells what changed. */
   last: Answer | undefined;
 }
 
-function Rows({ rows, sets, grid, current, answerOf, last }: RowsProps) {
+function Rows({ rows, sets, current, answerOf, last }: RowsProps) {
   return rows.map((row) => (
     <Line
       key={row.label}
-      grid={grid}
       label={row.label}
       unit={row.fields[0]?.field}
       change={last && row.change ? <ChangeCell answer={last} name={row.change} /> : null}
     >
       {sets.map((set, index) => (
-        <Cell key={set.id} current={set.id === current}>
-          <Readings row={row} set={set} number={index + 1} answer={answerOf(set)} />
-        </Cell>
+        <SetCell
+          key={set.id}
+          row={row}
+          set={set}
+          number={index + 1}
+          band={bandOf(row, answerOf(set))}
+          pressure={row.fields.length > 1 ? answerOf(set)?.pressure : undefined}
+          current={set.id === current}
+        />
       ))}
     </Line>
   ));
 }
 
+function bandOf(row: Row, answer: Answer | undefined): number | undefined {
+  const [first, second] = row.fields;
+  return first && !second ? answer?.bands[first.field] : undefined;
+}
+
 type GridColumns = Record<"base" | "md" | "lg", string>;
 
 interface LineProps {
-  grid: GridColumns;
   label: string;
   unit?: Field | undefined;
   change: ReactNode;
   children: ReactNode;
 }
 
-function Line({ grid, label, unit, change, children }: LineProps) {
+function Line({ label, unit, change, children }: LineProps) {
+  return (
+    <div data-line>
+      <LineLabel label={label} unit={unit} change={change} />
+      {children}
+      {change && <div data-change>{change}</div>}
+    </div>
+  );
+}
+
+const LineLabel = memo(function LineLabel({ label, unit, change }: Omit<LineProps, "children">) {
   const { units } = useUnits();
   const quantity = unit && factsOf(`readings/x/${unit}`).quantity;
   return (
-    <Box
-      display="grid"
-      gridTemplateColumns={grid}
-      columnGap="14px"
-      borderBottom="1px solid"
-      borderColor="hair"
-      minHeight="49px"
-      minWidth="fit-content"
-    >
-      <Box
-        gridColumn={{ base: "1 / -1", md: "auto" }}
-        py="6px"
-        display="flex"
-        flexWrap="wrap"
-        gap="0 6px"
-        alignContent="center"
-      >
-        {label}
-        {quantity && <Micro>{unitOf(quantity, units)}</Micro>}
-        <Box as="span" display={{ base: "inline", md: "none" }} ml="auto">
-          {change}
-        </Box>
-      </Box>
-      {children}
-      {change && (
-        <Box display={{ base: "none", md: "block" }} py="8px">
-          {change}
-        </Box>
-      )}
-    </Box>
+    <div data-label>
+      {label}
+      {quantity && <Micro>{unitOf(quantity, units)}</Micro>}
+      {change && <span data-change-narrow>{change}</span>}
+    </div>
   );
-}
+});
 
 function Cell({ current, children }: { current: boolean; children: ReactNode }) {
-  return (
-    <Box background={current ? "desk" : undefined} px="8px" py="4px" minWidth={0}>
-      {children}
-    </Box>
-  );
+  return <div data-cell={current ? "current" : ""}>{children}</div>;
 }
 
-function SetHead({ set, number }: { set: Set; number: number }) {
-  const { desk } = useJob();
+/** The table's look, said once for all its lines and cells: hundreds of styled elements would make it slow to type in. */
+function tableRules(columns: GridColumns) {
+  return {
+    "& [data-line]": {
+      display: "grid",
+      gridTemplateColumns: columns,
+      columnGap: "14px",
+      borderBottom: "1px solid",
+      borderColor: "hair",
+      minHeight: "49px",
+      minWidth: "fit-content",
+    },
+    "& [data-label]": {
+      gridColumn: { base: "1 / -1", md: "auto" },
+      py: "6px",
+      display: "flex",
+      flexWrap: "wrap",
+      gap: "0 6px",
+      alignContent: "center",
+    },
+    "& [data-change-narrow]": { display: { base: "inline", md: "none" }, marginLeft: "auto" },
+    "& [data-change]": { display: { base: "none", md: "block" }, py: "8px" },
+    "& [data-cell]": { px: "8px", py: "4px", minWidth: 0 },
+    "& [data-cell=current]": { background: "desk" },
+  };
+}
+
+const SetHead = memo(function SetHead({ set, number }: { set: Set; number: number }) {
+  const { desk } = useView();
   return (
     <>
       <Box display="flex" alignItems="center" gap="6px">
@@ -214,15 +240,32 @@ function SetHead({ set, number }: { set: Set; number: number }) {
       </Box>
     </>
   );
+});
+
+interface SetCellProps {
+  row: Row;
+  set: Set;
+  number: number;
+  /** Half the band of the row's reading, in the unit used inside; pairs show theirs at their total. */
+  band: number | undefined;
+  pressure: Schemas["Result"] | undefined;
+  current: boolean;
 }
 
-function Readings({ row, set, number, answer }: { row: Row; set: Set; number: number; answer: Answer | undefined }) {
+/** One row's readings of one set; drawn again only when what it shows changes. */
+const SetCell = memo(function SetCell({ current, ...readings }: SetCellProps) {
+  return (
+    <Cell current={current}>
+      <Readings {...readings} />
+    </Cell>
+  );
+});
+
+function Readings({ row, set, number, band, pressure }: Omit<SetCellProps, "current">) {
   const { units } = useUnits();
   const pair = row.fields.length > 1;
-  const bandOf = (field: Field) => {
-    const half = answer?.bands[field];
-    return half ? writeBand(factsOf(`readings/x/${field}`).quantity ?? "", half, units) : null;
-  };
+  const written = (field: Field) =>
+    band ? writeBand(factsOf(`readings/x/${field}`).quantity ?? "", band, units) : null;
   return (
     <>
       <Box display="grid" gridTemplateColumns={pair ? "1fr 1fr" : "1fr"} gap="10px">
@@ -232,13 +275,13 @@ function Readings({ row, set, number, answer }: { row: Row; set: Set; number: nu
             path={`readings/${set.id}/${field}`}
             label={`${factsOf(`readings/x/${field}`).label}, set ${number}`}
             micro={micro}
-            band={bandOf(field)}
+            band={written(field)}
           />
         ))}
       </Box>
-      {pair && answer?.pressure.figure && (
+      {pressure?.figure && (
         <Box textAlign="right" fontSize="small">
-          <WorkedFigure name={`pressure-${set.id}`} result={answer.pressure} unit={false} /> total
+          <WorkedFigure name={`pressure-${set.id}`} result={pressure} unit={false} /> total
         </Box>
       )}
     </>
@@ -260,14 +303,14 @@ function SetField({ path, label, micro, band }: SetFieldProps) {
   return <WordsField path={path} label={label} />;
 }
 
-function Worked({ name, result }: { name: string; result: Schemas["Result"] | undefined }) {
+const Worked = memo(function Worked({ name, result }: { name: string; result: Schemas["Result"] | undefined }) {
   if (!result) return null;
   return (
     <Box textAlign="right">
       <WorkedFigure name={name} result={result} />
     </Box>
   );
-}
+});
 
 function ChangeHead({ answers }: { answers: Answer[] }) {
   return (
