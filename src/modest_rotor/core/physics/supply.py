@@ -61,8 +61,13 @@ def refuse_dead(supply: Supply) -> None:
 
 
 def least(value: Real) -> float:
-    """The smallest of an array, or the number itself. Source: definition."""
-    return float(value) if isinstance(value, (int, float)) else float(np.min(value))
+    """The smallest of an array, or the number itself; places without a number, where nothing was solved, do not count.
+
+    Source: definition.
+    """
+    if isinstance(value, (int, float)):
+        return float(value)
+    return float(np.min(value, where=np.isfinite(value), initial=np.inf))
 
 
 def resistance_ratio(temperature_c: Real, per_kelvin: float) -> Real:
