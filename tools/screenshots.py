@@ -21,11 +21,12 @@ from tests.web.conftest import ARGUMENTS  # noqa: E402
 from tests.web.screen import Screen  # noqa: E402
 
 FOLDER = ROOT / "docs" / "screenshots"
-AIR_HANDLER, LIFT_PUMP, KITCHEN, HALL_FAN = 1, 3, 4, 5
+AIR_HANDLER, LIFT_PUMP, KITCHEN, HALL_FAN, FAN_COIL, ROOF_FAN = 1, 3, 4, 5, 6, 7
 OPEN_SLIP = (
     "document.getElementById('opens-slip').click(); setTimeout(() => document.querySelector("
     "'[aria-label=\"Working: Rated slip\"]').scrollIntoView({block: 'end'}), 200)"
 )
+NO_PLATE = "document.querySelector('[aria-label=\"No plate, or none that can be read\"]').scrollIntoView()"
 OPEN_BALANCE = "document.querySelector('[aria-label=\"Open the balance\"]').click()"
 SAVING = "document.getElementById('opens-saved-C').scrollIntoView({block: 'center'})"
 TYPE_HEAT = (
@@ -38,7 +39,11 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("board", "/", 1280, 800, "light", ""),
     ("call", f"/jobs/{KITCHEN}/call", 1280, 800, "light", ""),
     ("plate", f"/jobs/{AIR_HANDLER}/plate", 1280, 800, "light", OPEN_SLIP),
-    ("readings", f"/jobs/{AIR_HANDLER}/readings", 1280, 800, "light", ""),
+    ("plate-line", f"/jobs/{FAN_COIL}/plate", 1280, 800, "light", ""),
+    ("no-plate", f"/jobs/{ROOF_FAN}/plate", 1280, 800, "light", NO_PLATE),
+    ("readings", f"/jobs/{FAN_COIL}/readings", 1280, 800, "light", ""),
+    ("findings", f"/jobs/{FAN_COIL}/findings", 1280, 800, "light", ""),
+    ("findings-dead", f"/jobs/{ROOF_FAN}/findings", 1280, 800, "light", ""),
     ("duty", f"/jobs/{AIR_HANDLER}/duty", 1280, 800, "light", ""),
     ("options", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", ""),
     ("options-saving", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", SAVING),

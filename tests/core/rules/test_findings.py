@@ -289,6 +289,13 @@ def test_marks_settle_a_finding_and_stay() -> None:
     assert answer.findings[-1].rule == "capacitor_off_label"  # what is settled stands last
 
 
+def test_options_say_what_is_repaired_first() -> None:
+    weak = assessed(KRAUSE, **{f"{SET}capacitance": "8 µF"})
+    assert "microfarads against the label" in plain(finding(weak, "repair_first").sentence)
+    fixed = [{"id": "s1", "finding": "capacitor_off_label/s1", "state": "fixed"}]
+    assert "repair_first" not in rules(assessed(KRAUSE, **{f"{SET}capacitance": "8 µF"}, marks=fixed))
+
+
 def test_every_rule_stands_in_the_table_and_its_proof_says_both_outcomes() -> None:
     code = "".join(path.read_text(encoding="utf-8") for path in Path(package.__file__).parent.glob("*.py"))
     used = set(re.findall(r'found\(\s*"([a-z_0-9]+)"', code))

@@ -93,7 +93,9 @@ def test_frames_and_their_suffixes(frame: str, words: str) -> None:
 
 def test_frame_dimensions() -> None:
     # NEMA MG 1, 4.4.1: frame 56 has D 3.5 in. and U 0.625 in.
-    height, shaft, *_ = figures("Frame", frame="56")
+    height, shaft, *_, keyway = figures("Frame", frame="56")
+    assert keyway == pytest.approx(3 / 16 * 0.0254)
+    assert "flat" in said("Frame", frame="48")[0]
     assert (height, shaft) == pytest.approx((3.5 * 0.0254, 0.625 * 0.0254))
 
 

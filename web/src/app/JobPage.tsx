@@ -111,7 +111,18 @@ function Trouble() {
   const trouble = useDeskState(desk, (state) => state.trouble);
   if (!trouble) return null;
   return (
-    <Box role="alert" borderTop="2px solid" borderBottom="2px solid" borderColor="ochre" py="8px" mt="8px">
+    <Box
+      role="alert"
+      borderTop="2px solid"
+      borderBottom="2px solid"
+      borderColor="ochre"
+      background="paper"
+      position="sticky"
+      top="46px"
+      zIndex={4}
+      py="8px"
+      mt="8px"
+    >
       <Box as="b" color="ochre">
         {trouble.isAway ? "Waiting" : "Not saved"}
       </Box>{" "}

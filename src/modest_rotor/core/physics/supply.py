@@ -67,7 +67,8 @@ def least(value: Real) -> float:
     """
     if isinstance(value, (int, float)):
         return float(value)
-    return float(np.min(value, where=np.isfinite(value), initial=np.inf))
+    numbers = np.asarray(value, float)
+    return float(np.min(numbers, where=np.isfinite(numbers), initial=np.inf))
 
 
 def resistance_ratio(temperature_c: Real, per_kelvin: float) -> Real:

@@ -9,6 +9,8 @@ from modest_rotor.core.rules import air, capacitor, evidence, fit, load, protect
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.chain import short_of_air
 from modest_rotor.core.rules.dead import dead_way
+from modest_rotor.core.rules.found import found
+from modest_rotor.core.tables import find_row
 
 Rule = Callable[[Case], tuple[Finding, ...]]
 
@@ -71,7 +73,20 @@ def judge(case: Case) -> tuple[Finding, ...]:
         for rule in RULES
         for finding in rule(case)
     ]
+    findings += repair_first(case, findings)
     return tuple(sorted(findings, key=lambda finding: (not finding.is_open, weight[finding.severity])))
+
+
+def repair_first(case: Case, findings: list[Finding]) -> tuple[Finding, ...]:
+    """Before the options: what has to be put right first, because it would be judged along with them."""
+    named = tuple(
+        dict.fromkeys(find_row("rules", rule=one.rule)["watches"] for one in findings if one.repair and one.is_open)
+    )
+    if not named or not case.options.options:
+        return ()
+    sentence = f"Repair first: {'; '.join(named)}. The machine as found is not the machine put right."
+    action = "Settle it on Findings, read the machine again, and compare then: the options below stand on the machine as found."
+    return (found("repair_first", (sentence,), action),)
 
 
 def ways_of(case: Case) -> tuple[CheckWay, ...]:

@@ -19,6 +19,7 @@ RULE_LOW_F_PER_W, RULE_HIGH_F_PER_W = 30e-9, 50e-9
 RULE_VOLTS, RULE_HERTZ = (220.0, 240.0), 50.0
 START_OVER_RUN = 3.0
 SLIGHT_FACTOR = 1.0
+SAME_SHAFT = 0.01
 PRACTICE = "Common practice, no source."
 STANDARD_FACTOR = "NEMA MG 1, 14.37 and 12.51 (from memory)."
 
@@ -209,13 +210,22 @@ def _frame(plate: Plate, facts: PlateFacts) -> Told:
         yield (
             "Shaft ", figure("dimension", frame.shaft_height_m), " above the feet, ", figure("dimension", frame.shaft_m),
             " thick; feet ", figure("dimension", frame.across_m), " by ", figure("dimension", frame.along_m),
-            " between holes; shoulder to near hole ", figure("dimension", frame.shoulder_m), ".",
+            " between holes; shoulder to near hole ", figure("dimension", frame.shoulder_m), "; ", *_keyway(frame.shaft_m), ".",
         ), source  # fmt: skip
     else:
         yield (f"Frame {number} is not in the table here: measure shaft height, feet and shaft.",), source
     letters = [row for row in read_table("frame_suffixes") if row["suffix"] == suffix]
     for row in letters or [row for letter in suffix for row in read_table("frame_suffixes") if row["suffix"] == letter]:
         yield (f"{row['suffix']}: {row['means']}.",), source
+
+
+def _keyway(shaft_m: float) -> Phrase:
+    """The keyway of a shaft, or the flat of a thin one."""
+    inches = shaft_m / motors.M_PER_INCH
+    row = next((row for row in read_table("keyways") if abs(float(row["shaft"]) / inches - 1) < SAME_SHAFT), None)
+    if row is None:
+        return ("a flat in place of a key",)
+    return ("keyway ", figure("dimension", float(row["width"]) * motors.M_PER_INCH), " wide")
 
 
 def _enclosure(plate: Plate, facts: PlateFacts) -> Told:
