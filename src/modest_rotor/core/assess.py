@@ -84,9 +84,9 @@ def assess(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> 
         balance=draw_balance(case, sets),
         findings=findings,
         ways=ways,
-        rail=draw_rail(case, findings),
+        rail=draw_rail(case, findings, ways),
         next=steps,
-        board=tell_on_board(case, findings, steps),
+        board=tell_on_board(case, findings, steps, ways),
         refining=case.fit.refining,
     )
 

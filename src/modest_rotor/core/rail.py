@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import BoardLine, Finding, Next, RailEntry, Severity
+from modest_rotor.core.assessment import BoardLine, CheckWay, Finding, Next, RailEntry, Severity, StepState
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import OptionAnswer, flow_quantity
 from modest_rotor.core.options.contract import OptionKind
@@ -19,7 +19,7 @@ NOT_YET: dict[Station, str] = {
 ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
 
 
-def draw_rail(case: Case, findings: tuple[Finding, ...]) -> tuple[RailEntry, ...]:
+def draw_rail(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> tuple[RailEntry, ...]:
     """One entry for every station of the route, in order."""
     tellers = {
         Station.CALL: _call,
@@ -31,7 +31,7 @@ def draw_rail(case: Case, findings: tuple[Finding, ...]) -> tuple[RailEntry, ...
     entries = []
     for station in Station:
         if station is Station.FINDINGS:
-            told, waits = _findings(findings, bool(case.sets) or case.job.document.call.is_dead)
+            told, waits = _findings(findings, ways, bool(case.sets))
         else:
             told, waits = tellers[station](case) if station in tellers else ((NOT_YET[station],), True)
         entries.append(
@@ -42,13 +42,15 @@ def draw_rail(case: Case, findings: tuple[Finding, ...]) -> tuple[RailEntry, ...
     return tuple(entries)
 
 
-def tell_on_board(case: Case, findings: tuple[Finding, ...], steps: tuple[Next, ...]) -> BoardLine:
+def tell_on_board(
+    case: Case, findings: tuple[Finding, ...], steps: tuple[Next, ...], ways: tuple[CheckWay, ...]
+) -> BoardLine:
     """The job in one line, what it waits for and where it stands."""
     # A stop that is known from the start (a protected duty) is told; the job itself goes on.
     first = steps[0] if steps else None
     own = [finding for finding in findings if not finding.standing and finding.is_open]
     return BoardLine(
-        sentence=_headline(case, own),
+        sentence=_headline(case, own, ways),
         waits_for=_as_wait(first.sentence) if first else "a decision",
         stands_at=first.station if first else Station.OPTIONS,
         stopped=any(finding.severity is Severity.STOP and finding.is_open for finding in findings),
@@ -69,14 +71,16 @@ def _worst(station: Station, findings: tuple[Finding, ...]) -> Severity | None:
     return own[0].severity if own else None
 
 
-def _findings(findings: tuple[Finding, ...], looked: bool) -> tuple[Phrase, bool]:
-    """How many findings of each weight still call for something."""
+def _findings(findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], looked: bool) -> tuple[Phrase, bool]:
+    """How many findings of each weight still call for something; or how far a way of checks has come."""
     own = {finding.key: finding for finding in findings if not finding.standing}
     still = [finding for finding in own.values() if finding.is_open]
     counts = [(sum(one.severity is severity for one in still), str(severity)) for severity in reversed(Severity)]
     told = ", ".join(f"{count} {word}{'s' if count > 1 else ''}" for count, word in counts if count)
     if told:
         return (told,), False
+    if ways:
+        return _way(ways[0]), False
     if own:
         return (f"all {len(own)} settled",), False
     return (("nothing found",), False) if looked else (("waits for readings",), True)
@@ -145,11 +149,21 @@ def _electronic(case: Case) -> OptionAnswer | None:
     return next((option for option in case.options.options if option.kind is OptionKind.ELECTRONIC), None)
 
 
-def _headline(case: Case, findings: list[Finding]) -> Phrase:
+def _way(way: CheckWay) -> Phrase:
+    """How far a way of checks has come: its verdict, or the step that is next."""
+    if way.verdict:
+        return way.verdict
+    number = next((place for place, step in enumerate(way.steps, 1) if step.state is StepState.NEXT), None)
+    return (f"step {number} of {len(way.steps)}",) if number else ("a way to follow",)
+
+
+def _headline(case: Case, findings: list[Finding], ways: tuple[CheckWay, ...]) -> Phrase:
     electronic = _electronic(case)
     stop = next((finding for finding in findings if finding.severity is Severity.STOP), None)
     if stop:
         return stop.sentence
+    if case.job.document.call.is_dead and ways:
+        return ("Dead: ", *_way(ways[0]), "." if ways[0].verdict is None else "")
     if electronic and electronic.saved_energy.figure:
         machine = case.machine
         moved: Phrase = (

@@ -206,6 +206,15 @@ def test_a_dead_capacitor_motor_is_followed_step_by_step() -> None:
     assert "run capacitor is the fault" in plain(way.verdict or ()) and "same µF" in (way.action or "")
 
 
+def test_rail_and_board_tell_how_far_the_way_has_come() -> None:
+    checks = {"sound": "hums", "line_volts": "yes"}
+    answer = assessed(
+        KRAUSE, call={"reason": "dead", "protected": "no"}, readings=[], checks=checks, plate__rated_current=None
+    )
+    rail = next(entry for entry in answer.rail if entry.station == "findings")
+    assert plain(rail.phrase) == "step 3 of 7"
+
+
 def test_a_dead_motor_whose_thermal_switch_is_open_waits() -> None:
     way = dead(
         checks={

@@ -162,11 +162,7 @@ function Readouts({ readouts, balance }: { readouts: Readout[]; balance: Balance
                 <Read figure={readout[row.key]} />
               </td>
             ))}
-            {readouts.length === 0 && (
-              <Box as="td" fontStyle="italic" color="ink2" fontSize="small">
-                {row.waits}
-              </Box>
-            )}
+            {readouts.length === 0 && <td data-waits>{row.waits}</td>}
           </tr>
         ))}
       </tbody>
@@ -197,11 +193,13 @@ const READOUTS = {
   "& tbody tr": { borderTop: "1px solid", borderColor: "hair", verticalAlign: "baseline" },
   "& td[data-unit]": { textAlign: "right", pr: "8px", fontSize: "micro", color: "ink2" },
 };
+const WAITS = { fontStyle: "italic", color: "ink2", fontSize: "small" };
 const FEW_READOUTS = {
   ...READOUTS,
   "& td": { fontSize: "figure" },
   "& tr[data-row=flow] td": { fontSize: "flow" },
   "& td[data-unit], & tr[data-row=flow] td[data-unit]": READOUTS["& td[data-unit]"],
+  "& td[data-waits], & tr[data-row=flow] td[data-waits]": WAITS,
   "& [data-read] > span > span + span": { fontSize: "13.5px" },
 };
 const MANY_READOUTS = {
