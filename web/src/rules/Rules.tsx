@@ -59,7 +59,9 @@ function RuleRow({ rule }: { rule: Rule }) {
       borderBottom="1px solid"
       borderColor="hair"
     >
-      <SeverityWord severity={rule.severity} />
+      <Box>
+        <SeverityWord severity={rule.severity} />
+      </Box>
       <Box>
         {rule.watches}
         <Micro display="block">

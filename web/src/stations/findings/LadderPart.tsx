@@ -59,7 +59,7 @@ function RungRow({ rung, place }: { rung: Rung; place: number }) {
           <rect width="100%" height="1" y="8" fill="currentColor" opacity={0.3} />
           <rect width={`${Math.max(share, 1)}%`} height="8" y="1" fill="currentColor" opacity={0.8} />
         </Box>
-        <Micro>{share < 1 ? "under 1" : share} % of the likelihood</Micro>
+        <Micro>{shareWords(share)} of the likelihood</Micro>
       </Box>
       <Box gridColumn={{ base: "2 / -1", md: "auto" }}>
         {rung.repair && <Small fontWeight={600}>Repair first: {rung.words}.</Small>}
@@ -69,6 +69,12 @@ function RungRow({ rung, place }: { rung: Rung; place: number }) {
       </Box>
     </Box>
   );
+}
+
+/** Never quite all and never quite nothing: the causes that nobody thought of have a share as well. */
+function shareWords(share: number) {
+  if (share < 1) return "under 1 %";
+  return share > 99 ? "over 99 %" : `${share} %`;
 }
 
 function Said({ word, phrases }: { word: string; phrases: Rung["speaks_for"] }) {
