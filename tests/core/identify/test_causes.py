@@ -24,6 +24,7 @@ from modest_rotor.core.tables import read_table
 from tests.jobs import KRAUSE, changed
 from tests.machines import BLOWER, PUMP, SHADED, START_SWITCH, fitted, rated
 
+pytestmark = pytest.mark.slow
 INDUCTION = {"split-capacitor": BLOWER, "three-phase": PUMP, "start switch": START_SWITCH, "shaded-pole": SHADED}
 READ = (Needle.SPEED, Needle.AMPS, Needle.WATTS, Needle.FLOW, Needle.PRESSURE, Needle.VOLTS, Needle.MACHINE_SPEED)
 APART = 3.0
@@ -48,7 +49,7 @@ def electronic(command: Command, wheel: Wheel) -> Setup:
     return Setup(motor, Supply(230.0, 60.0), load(wheel, 0.6 * 373.0 * 900 / 1050, 900.0), command, value)
 
 
-PAIRS = [(name, wheel) for name in (*INDUCTION, *Command) for wheel in Wheel]
+PAIRS = [pytest.param(name, wheel, id=f"{name}, {wheel}") for name in (*INDUCTION, *Command) for wheel in Wheel]
 
 
 def setup_of(name: str, wheel: Wheel) -> Setup:
@@ -72,7 +73,7 @@ def apart(solved: Solved, size: int) -> float:
     )  # fmt: skip
 
 
-@pytest.mark.parametrize(("name", "wheel"), PAIRS, ids=lambda value: str(value))
+@pytest.mark.parametrize(("name", "wheel"), PAIRS)
 def test_every_planted_fault_is_first_or_second(name: str, wheel: Wheel) -> None:
     """Our own equations on both sides, so optimistic; meters off by how well they repeat, three draws of each fault."""
     setup = setup_of(name, wheel)

@@ -17,6 +17,7 @@ from modest_rotor.core.rules.found import all_rules
 from modest_rotor.core.tables import read_table
 from tests.jobs import KRAUSE, assessed, rules
 
+pytestmark = pytest.mark.slow
 SET = "readings__0__"
 THREE = {
     "plate__phases": 3, "plate__run_capacitance": None, "plate__rated_power": "1.5 kW", "plate__rated_voltage": "400 V",

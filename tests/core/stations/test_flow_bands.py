@@ -22,6 +22,7 @@ from tests.machines import CFM, IN_WG
 
 WIDE = "cfm 208 230\n1000 2.1 1.9\n1500 3.5 3.2\n2000 5.2 4.8\n2500 7.2 6.7"
 CHARTS = Charts(amps_chart=WIDE, blower_table=TABLE, blower_table_flow="cfm")
+pytestmark = pytest.mark.slow
 CONTEXT = FlowContext(Wheel.FORWARD_CURVED, CHARTS, amps_chart(CHARTS), blower_table(CHARTS), Target(), None)
 PLATE = plate_facts(Plate())
 DRAWS = 1500

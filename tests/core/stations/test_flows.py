@@ -12,6 +12,7 @@ from tests.core.stations.test_charts import CHART, TABLE
 from tests.jobs import KRAUSE, assessed
 from tests.machines import CFM
 
+pytestmark = pytest.mark.slow
 BTUH = 0.29307107
 
 
