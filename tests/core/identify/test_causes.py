@@ -139,6 +139,14 @@ def test_a_tightened_duct_between_two_sets_of_a_job() -> None:
     assert any("flow" in plain(phrase) for phrase in tight.rungs[0].speaks_for)
 
 
+def test_on_a_low_tap_the_yardstick_is_a_good_set_of_that_tap() -> None:
+    low = {"id": "s1", "tap": "low tap", "known_good": "yes", "voltage": "110 V", "current": "2.4 A", "input_power": "215 W", "speed": "1,610 rpm", "airflow": "400 L/s"}  # fmt: skip
+    now = {**low, "id": "s2", "known_good": "no", "speed": "1,655 rpm", "current": "2.15 A", "input_power": "180 W", "airflow": "300 L/s"}  # fmt: skip
+    found = ladder(Job.model_validate(changed(KRAUSE, machine__wheel="forward-curved", readings=[low, now])))
+    assert found.waits is None and not found.rough
+    assert {rung.cause for rung in found.rungs[:2]} <= {"duct too tight", "filter or coil loaded"}
+
+
 def test_an_unchanged_machine_says_so() -> None:
     assert job().still
 

@@ -10,14 +10,13 @@ import numpy as np
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.causes import REPEATS, Observed
-from modest_rotor.core.identify.fit import fit_motor
+from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.perturb import Needle, Setup, needles
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from modest_rotor.core.physics.load import Belt, Load
-from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit, fit_readings
@@ -106,13 +105,13 @@ def _from_good_set(
     return Yardstick(setup, observed, now, f"{good.title}, when it was right", False, belted)
 
 
-def _own(plate: PlateFacts, good: SetFacts) -> InductionMotor | str:
+def _own(plate: PlateFacts, good: SetFacts) -> FittedMotor | str:
     """The motor fitted to its plate and the good set alone: what is wrong today must not bend it."""
     readings = fit_readings(plate, (good.reading,))
     if not readings:
         return f"waits for volts, amps and speed in {good.title}, and for the whole plate"
     known: tuple[Reading, ...] = (readings[0][1],)
-    return fit_motor(plate, known).motor
+    return fit_motor(plate, known)
 
 
 def _electronic(plate: PlateFacts, good: SetFacts, holds: str | None) -> ElectronicMotor | str:
@@ -124,7 +123,7 @@ def _electronic(plate: PlateFacts, good: SetFacts, holds: str | None) -> Electro
 
 
 def _setup(
-    plate: PlateFacts, motor: InductionMotor | ElectronicMotor, holds: str | None, wheel: Wheel, good: SetFacts, speed: float
+    plate: PlateFacts, motor: FittedMotor | ElectronicMotor, holds: str | None, wheel: Wheel, good: SetFacts, speed: float
 ) -> Setup | str:  # fmt: skip
     """Motor, supply and load so that they settle where the good set was read."""
     volts = good.running.voltage.value if good.running.voltage else plate.rated_voltage_v
@@ -139,7 +138,7 @@ def _setup(
     else:
         assert plate.frequency_hz and good.synchronous_rpm
         hertz = good.reading.frequency.si if good.reading.frequency else plate.frequency_hz
-        at = motor.at_slip(_supply(good, volts, hertz), 1 - speed / good.synchronous_rpm)
+        at = motor.motor.at_slip(_supply(motor, good, volts, hertz), 1 - speed / good.synchronous_rpm)
         power = float(np.ravel(at.shaft_power_w)[0])
     if not power > 0:
         return f"the motor gives no power at the speed of {good.title}: look at speed, hertz and poles"
@@ -152,13 +151,16 @@ def _setup(
         torque = power / (speed * math.pi / 30) / motor.rated_torque_nm
         value = {Command.TORQUE: torque, Command.AIRFLOW: flow, Command.SPEED: speed}[command]
         return Setup(motor, Supply(volts, hertz), load, command, value)
-    return Setup(motor, _supply(good, volts, hertz), load)
+    return Setup(motor.motor, _supply(motor, good, volts, hertz), load)
 
 
-def _supply(good: SetFacts, volts: float, hertz: float) -> Supply:
-    taps = {"medium tap": 0.3, "low tap": 0.5}
-    tap = LOWER_TAPS.get(good.reading.tap) if good.reading.tap else None
-    return Supply(volts, hertz, tap=taps[tap] if tap else 0.0)
+def _supply(fitted: FittedMotor, good: SetFacts, volts: float, hertz: float) -> Supply:
+    """The supply of the good set, on the tap that was live, with the turns that were fitted to it."""
+    name = LOWER_TAPS.get(good.reading.tap) if good.reading.tap else None
+    if name is None:
+        return Supply(volts, hertz)
+    family, numbers = fitted.family, fitted.numbers
+    return Supply(volts, hertz, tap=float(family.tap(name, numbers)), tap_in_line=float(family.tap_in_line(numbers)))
 
 
 def _from_design(
