@@ -14,7 +14,7 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
   const { ways, together, clamp } = answer.flows;
   const told = ways.filter((way) => way.flow.figure);
   const waiting = ways.filter((way) => !way.flow.figure);
-  const reach = 1.1 * Math.max(highEnd(together.figure), ...told.map((way) => way.flow.figure?.value ?? 0));
+  const reach = scaleEnd(Math.max(highEnd(together.figure), ...told.map((way) => way.flow.figure?.value ?? 0)));
   return (
     <>
       {told.map((way) => (
@@ -60,6 +60,14 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
     </>
   );
 });
+
+const STEPS = [1, 1.5, 2, 3, 4, 5, 6, 8, 10];
+
+/** A round end of the scale somewhat beyond the greatest flow, so that it does not move with every digit typed. */
+function scaleEnd(greatest: number): number {
+  const power = 10 ** Math.floor(Math.log10(greatest || 1));
+  return power * (STEPS.find((step) => step * power >= 1.05 * greatest) ?? 12);
+}
 
 function verdict(way: Way): string {
   if (way.disagrees) return "disagrees";
