@@ -104,13 +104,14 @@ def rise_outside_plate(case: Case) -> tuple[Finding, ...]:
     if allowed is None or case.wheel is Wheel.PUMP:
         return ()
     low, high = allowed.low if allowed.low is not None else 0.0, allowed.si
+    margin = float(find_row("meter_accuracy", quantity="temperature_difference")["absolute"])
     told = []
     for facts in case.sets:
         entering, leaving = facts.reading.entering, facts.reading.leaving
         if entering is None or leaving is None or leaving.si <= entering.si:
             continue
         rise = leaving.si - entering.si
-        if not low <= rise <= high:
+        if not low - margin <= rise <= high + margin:
             word = "above" if rise > high else "below"
             why = "too little air: limits will trip and the heat exchanger is strained" if rise > high else "too much air: flue gas may condense and rooms feel cold"  # fmt: skip
             sentence: Phrase = (f"In {facts.title} the temperature rise, ", figure("temperature_difference", rise, "measured"), f", is {word} the appliance's plate.")  # fmt: skip
