@@ -1,5 +1,7 @@
 import { createSystem, defaultBaseConfig, defineConfig } from "@chakra-ui/react";
 
+import { FIGURES } from "../shared/figureLook";
+
 /** One colour with its light and its dark value. */
 const colour = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
 
@@ -26,6 +28,7 @@ const config = defineConfig({
     button: { background: "none", border: 0, padding: 0, cursor: "pointer", textAlign: "inherit" },
     a: { color: "inherit" },
     "input::placeholder, textarea::placeholder": { color: "ink2", opacity: 1, fontWeight: 400 },
+    ...FIGURES,
     ":focus-visible": { outline: "2.5px solid", outlineColor: "ink", outlineOffset: "2px" },
   },
   theme: {

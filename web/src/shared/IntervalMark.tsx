@@ -1,4 +1,3 @@
-import { Box } from "@chakra-ui/react";
 import { scaleLinear } from "d3-scale";
 
 interface Mark {
@@ -22,15 +21,12 @@ export function IntervalMark({ mark, domain, series = "copper", label, height = 
   const x = scaleLinear(domain, [0, 100]).clamp(true);
   const middle = height / 2;
   return (
-    <Box
-      as="svg"
+    <svg
       role="img"
       aria-label={label}
       width="100%"
-      height={`${height}px`}
-      overflow="visible"
-      display="block"
-      color={series}
+      height={height}
+      style={{ overflow: "visible", display: "block", color: `var(--chakra-colors-${series})` }}
     >
       <rect
         x={`${x(mark.low)}%`}
@@ -48,6 +44,6 @@ export function IntervalMark({ mark, domain, series = "copper", label, height = 
         stroke="currentColor"
         strokeWidth={2.5}
       />
-    </Box>
+    </svg>
   );
 }

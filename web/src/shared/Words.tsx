@@ -1,30 +1,13 @@
 import { chakra } from "@chakra-ui/react";
 import { memo, type ReactNode } from "react";
 
+import { LINES } from "./figureLook";
 import type { Basis, Figure, Phrase } from "./api";
 import { write } from "./figures";
 import { useUnits } from "./units";
 
-/** A figure and its band never part at a line end. */
-const Whole = chakra("span");
-
 /** The line under a figure says what it stands on. */
-export const Standing = chakra("span", {
-  base: { fontWeight: 600 },
-  variants: {
-    basis: {
-      measured: { borderBottom: "2px solid", borderColor: "ink" },
-      plate: { borderTop: "1.5px solid", borderBottom: "1.5px solid", borderColor: "ink" },
-      estimated: { borderBottom: "2px dashed", borderColor: "ink" },
-      assumed: { borderBottom: "2px dotted", borderColor: "ink", fontStyle: "italic" },
-      typed: {},
-      "worked out": {},
-    },
-  },
-});
-
-const Band = chakra("span", { base: { color: "ink2", fontWeight: 400 } });
-const Unit = chakra("span", { base: { color: "ink2", fontWeight: 400, fontSize: "0.8em" } });
+export const Standing = chakra("span", { base: { fontWeight: 600 }, variants: { basis: LINES } });
 
 interface FigureTextProps {
   figure: Figure;
@@ -39,11 +22,12 @@ export const FigureText = memo(function FigureText({ figure, unit = true, line =
   const written = write(figure, units, currency);
   const basis: Basis = line ? (figure.basis ?? "worked out") : "worked out";
   return (
-    <Whole whiteSpace={written.range ? { base: "normal", md: "nowrap" } : "nowrap"}>
-      <Standing basis={basis}>{written.range ?? written.value}</Standing>
-      {written.band && <Band> ± {written.band}</Band>}
-      {unit && written.unit && <Unit> {written.unit}</Unit>}
-    </Whole>
+    // Plain elements whose look stands in FIGURES: there are hundreds of figures on a page, and they follow the typing.
+    <span data-figure={written.range ? "range" : ""}>
+      <span data-standing={basis}>{written.range ?? written.value}</span>
+      {written.band && <span data-figure-band> ± {written.band}</span>}
+      {unit && written.unit && <span data-figure-unit> {written.unit}</span>}
+    </span>
   );
 });
 

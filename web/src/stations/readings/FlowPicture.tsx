@@ -4,7 +4,7 @@ import { memo } from "react";
 import type { Schemas } from "../../shared/api";
 import { Micro, Small } from "../../shared/parts";
 import { PhraseText } from "../../shared/Words";
-import { highEnd, MethodLine } from "./MethodLine";
+import { highEnd, METHOD_LINES, MethodLine } from "./MethodLine";
 
 type Answer = Schemas["SetAnswer"];
 type Way = Schemas["FlowAnswer"];
@@ -16,7 +16,7 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
   const waiting = ways.filter((way) => !way.flow.figure);
   const reach = scaleEnd(Math.max(highEnd(together.figure), ...told.map((way) => way.flow.figure?.value ?? 0)));
   return (
-    <>
+    <Box css={METHOD_LINES}>
       {told.map((way) => (
         <MethodLine
           key={way.way}
@@ -57,7 +57,7 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
           ))}
         </Box>
       )}
-    </>
+    </Box>
   );
 });
 

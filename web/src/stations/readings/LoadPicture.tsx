@@ -5,7 +5,7 @@ import type { Schemas } from "../../shared/api";
 import { Micro } from "../../shared/parts";
 import { PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
-import { COLUMNS, highEnd, MethodLine } from "./MethodLine";
+import { COLUMNS, highEnd, METHOD_LINES, MethodLine } from "./MethodLine";
 
 type Answer = Schemas["SetAnswer"];
 
@@ -16,7 +16,7 @@ export const LoadPicture = memo(function LoadPicture({ answer }: { answer: Answe
   const figures = [...answer.methods.map((method) => method.load.figure), answer.load.figure];
   const domain: [number, number] = [0, Math.max(SMALLEST_SCALE, ...figures.map(highEnd))];
   return (
-    <>
+    <Box css={METHOD_LINES}>
       <Scale domain={domain} />
       {answer.methods.map((method) => (
         <MethodLine
@@ -51,7 +51,7 @@ export const LoadPicture = memo(function LoadPicture({ answer }: { answer: Answe
           <PhraseText phrase={question} />
         </Box>
       ))}
-    </>
+    </Box>
   );
 });
 

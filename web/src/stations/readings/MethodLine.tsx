@@ -1,9 +1,7 @@
-import { Box } from "@chakra-ui/react";
 import { memo } from "react";
 
 import type { Figure, Result } from "../../shared/api";
 import { IntervalMark } from "../../shared/IntervalMark";
-import { Micro, Small } from "../../shared/parts";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
 
 /** The far end of a figure's band; 0 where there is none. */
@@ -26,6 +24,23 @@ interface MethodLineProps {
   word: string;
 }
 
+/** The look of all lines of a picture, said once for the picture they stand in. */
+export const METHOD_LINES = {
+  "& [data-method]": { borderBottom: "1px solid", borderColor: "hair", py: "1px" },
+  "& [data-method-line]": {
+    display: "grid",
+    gridTemplateColumns: { base: "86px minmax(0, 1fr) 118px", md: "104px minmax(0, 1fr) 150px 70px" },
+    gap: "0 10px",
+    alignItems: "center",
+    minHeight: "44px",
+  },
+  "& [data-method-label=taken]": { fontWeight: 600 },
+  "& [data-method-waits]": { gridColumn: "2 / -1" },
+  "& [data-method-word]": { display: { base: "none", md: "block" }, fontSize: "micro", color: "ink2" },
+  "& [data-method-reason]": { fontSize: "small", color: "ink2", pl: { base: 0, md: "114px" }, pb: "6px" },
+  "& [data-method-reason] b": { display: { base: "inline", md: "none" } },
+};
+
 export const COLUMNS = { base: "86px minmax(0, 1fr) 118px", md: "104px minmax(0, 1fr) 150px 70px" };
 
 /** One way to a value: its band on the common scale, its working, and why it is or is not trusted here. */
@@ -40,40 +55,38 @@ export const MethodLine = memo(function MethodLine({
 }: MethodLineProps) {
   const { figure } = result;
   return (
-    <Box borderBottom="1px solid" borderColor="hair" py="1px">
-      <Box display="grid" gridTemplateColumns={COLUMNS} gap="0 10px" alignItems="center" minHeight="44px">
-        <Box fontWeight={word === "taken" || word === "" ? 600 : 400}>{label}</Box>
+    <div data-method>
+      <div data-method-line>
+        <div data-method-label={word === "taken" || word === "" ? "taken" : ""}>{label}</div>
         {figure ? (
-          <Box opacity={doubted ? 0.55 : 1}>
+          <div style={{ opacity: doubted ? 0.55 : 1 }}>
             <IntervalMark
               mark={{ value: figure.value, low: Math.max(lowEnd(figure), 0), high: highEnd(figure) }}
               domain={[0, reach]}
               label={`${label}, with its band`}
             />
-          </Box>
+          </div>
         ) : (
-          <Box gridColumn="2 / -1">
+          <div data-method-waits>
             <Waits result={result} />
-          </Box>
+          </div>
         )}
         {figure && (
           <>
-            <Box textAlign="right">
+            <div style={{ textAlign: "right" }}>
               <WorkedFigure name={name} result={result} />
-            </Box>
-            <Micro display={{ base: "none", md: "block" }}>{word}</Micro>
+            </div>
+            <span data-method-word>{word}</span>
           </>
         )}
-      </Box>
+      </div>
       {reason && (
-        <Small display="block" pl={{ base: 0, md: "114px" }} pb="6px">
-          <Box as="span" display={{ base: "inline", md: "none" }} fontWeight={600}>
-            {word}:{" "}
-          </Box>
+        <div data-method-reason>
+          <b>{word}: </b>
           {reason}
-        </Small>
+        </div>
       )}
       <WorkingPanel name={name} result={result} />
-    </Box>
+    </div>
   );
 });
