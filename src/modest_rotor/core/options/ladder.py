@@ -103,11 +103,16 @@ def _needle(needle: Needle, rung: Rung, found: Yardstick) -> Phrase:
     seen = math.exp(found.observed[needle].log_ratio) - 1
     expected = math.exp(rung.expected[needle]) - 1
     return (
-        f"{needle} ",
+        f"{needle} {_plus(seen)}",
         figure("change", seen, "measured"),
-        ", it would make ",
+        f", it would make {_plus(expected)}",
         figure("change", expected, "estimated"),
     )
+
+
+def _plus(change: float) -> str:
+    """A rise shows its sign, as a fall does."""
+    return "+" if change > 0 else ""
 
 
 def _separating(first: Rung, second: Rung) -> SeparatingTest | None:
