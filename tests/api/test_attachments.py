@@ -7,6 +7,9 @@ from typing import Any
 import pytest
 from fastapi.testclient import TestClient
 
+from modest_rotor.api.contracts import Preview
+from modest_rotor.core.assess import assess
+from modest_rotor.core.changes import with_change
 from modest_rotor.store.jobs import StoredJob
 from tests.formats.test_photo import picture
 
@@ -112,3 +115,13 @@ def test_the_ladder_and_the_rules_over_http(client: TestClient, job: StoredJob) 
     assert ladder["waits"] is None or "waits" in ladder["waits"]
     rules = client.get("/api/rules").json()
     assert len(rules) > 40 and all(rule["source"] and rule["threshold"] for rule in rules)
+
+
+def test_a_preview_written_in_parts_is_what_its_model_says(client: TestClient, job: StoredJob) -> None:
+    for text in ("3.1", "3.05"):  # the second time parts are found written already
+        draft = {"path": "readings/s1/current", "text": text, "units": "si", "refined": True}
+        seen = client.post(f"/api/jobs/{job.id}/preview", json=draft).json()
+        changed = with_change(job.job, draft["path"], seen["entry"])  # type: ignore[arg-type]
+        assert Preview.model_validate(seen).model_dump(mode="json") == {
+            "entry": seen["entry"], "assessment": assess(changed).model_dump(mode="json"), "problem": None,
+        }  # fmt: skip

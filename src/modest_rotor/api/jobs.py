@@ -6,7 +6,6 @@ import re
 from typing import Any
 
 from fastapi import APIRouter, Request, Response
-from pydantic import BaseModel
 
 from modest_rotor.api.contracts import (
     Change,
@@ -24,6 +23,7 @@ from modest_rotor.api.contracts import (
     time_now,
     view,
 )
+from modest_rotor.api.written import preview_as_text
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
 from modest_rotor.core.entry import Entry
@@ -93,16 +93,17 @@ def history(job_id: int) -> list[Change]:
 
 @router.post("/jobs/{job_id}/preview", response_model=Preview)
 @with_connection
-def preview(job_id: int, draft: Draft) -> Response:
+def preview(job_id: int, draft: Draft) -> Response | Preview:
     """What would follow from a draft; nothing is saved. At once, on the motor as last fitted, unless ``refined`` is asked."""
     job = jobs.job_of(job_id)
     try:
         after = read_for(job, draft.path, draft.text, draft.units)
         changed = with_change(job, draft.path, after)
     except Refusal as refusal:
-        return _written(Preview(problem=Problem(field=draft.path, sentence=refusal.sentence)))
+        return Preview(problem=Problem(field=draft.path, sentence=refusal.sentence))
     assessment = assess_job(changed) if draft.refined else assess_on_last_fit(changed, job)
-    return _written(Preview(entry=after if isinstance(after, Entry) else None, assessment=assessment))
+    text = preview_as_text(after if isinstance(after, Entry) else None, assessment)
+    return Response(text, media_type="application/json")
 
 
 @router.get("/jobs/{job_id}/needles")
@@ -206,11 +207,6 @@ def take_in(file: JobFile) -> JobView:
 def assess_file(file: JobFile) -> Assessment:
     """The assessment of a job file, without keeping it."""
     return assess_job(job_from_data(file.job))
-
-
-def _written(answer: BaseModel) -> Response:
-    """An answer written straight from its model: a picture that follows the typing cannot wait for a second reading of it."""
-    return Response(answer.model_dump_json(), media_type="application/json")
 
 
 def _view(stored: jobs.StoredJob) -> JobView:

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 from modest_rotor import __version__
 from modest_rotor.core.assessment import Assessment
-from modest_rotor.core.balance import draw_balance
+from modest_rotor.core.balance import draw_balance, draw_curves
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
 from modest_rotor.core.memo import NOTHING_KEPT, Memo
@@ -81,7 +81,7 @@ def assess(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> 
         blower_table=blower_table_state(job.document.charts),
         duty=case.year.answer,
         options=case.options,
-        balance=draw_balance(case, sets),
+        balance=draw_balance(case, sets, memo.kept(("curves", case.rests_on), lambda: draw_curves(case))),
         findings=findings,
         ways=ways,
         rail=draw_rail(case, findings, ways),
@@ -128,6 +128,7 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT)
         found=found,
         year=year,
         options=options,
+        rests_on=rests_on,
         wanted=seen.wanted,
         answers=seen.answers,
     )

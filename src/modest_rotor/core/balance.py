@@ -20,8 +20,16 @@ from modest_rotor.core.stations.set_facts import SetFacts
 CURVE_POINTS = 60
 
 
-def draw_balance(case: Case, answers: tuple[SetAnswer, ...]) -> Balance:
-    """Curves, points and readouts of a case; where they cannot be drawn, what each waits for."""
+def draw_curves(case: Case) -> tuple[BalanceCurve, ...]:
+    """The machine's curve at every speed considered, and the system's; none without a machine."""
+    return _curves(case.machine, case.options.options) if case.machine else ()
+
+
+def draw_balance(case: Case, answers: tuple[SetAnswer, ...], curves: tuple[BalanceCurve, ...]) -> Balance:
+    """Curves, points and readouts of a case; where they cannot be drawn, what each waits for.
+
+    :param curves: those of :func:`draw_curves`.
+    """
     machine = case.machine
     flow_name = flow_quantity(machine) if machine else ("water_flow" if case.wheel is Wheel.PUMP else "airflow")
     pressure_name = (
@@ -30,7 +38,7 @@ def draw_balance(case: Case, answers: tuple[SetAnswer, ...]) -> Balance:
     return Balance(
         flow_quantity=flow_name,
         pressure_quantity=pressure_name,
-        curves=_curves(machine, case.options.options) if machine else (),
+        curves=curves,
         points=(*_set_points(machine, case.sets), *_option_points(case.options.options)) if machine else (),
         readouts=(
             *(_set_readout(machine, facts, answer) for facts, answer in zip(case.sets, answers, strict=True)),

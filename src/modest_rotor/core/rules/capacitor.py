@@ -6,7 +6,7 @@ from math import hypot, pi
 
 from modest_rotor.core.assessment import Finding
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.estimate import COVERAGE_95, Estimate, propagate
+from modest_rotor.core.estimate import COVERAGE_95, Estimate
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.rules.case import Case
@@ -35,8 +35,9 @@ def capacitance_under_load(amps: Estimate, volts: Estimate, hertz: float) -> Est
     Validity: sinusoidal; a loss resistance makes it read 0.1 % low. Source: definition of capacitive reactance. In µF and V
     the factor is 2,653 at 60 Hz and 3,183 at 50 Hz.
     """
-    (found,) = propagate(lambda i, v: i / (2 * pi * hertz * v), amps, volts)
-    return found
+    farads = amps.value / (2 * pi * hertz * volts.value)
+    share = amps * (1 / amps.value) - volts * (1 / volts.value)  # to first order, what both share included
+    return Estimate(farads, (share * farads).parts)
 
 
 def capacitor_off_label(case: Case) -> tuple[Finding, ...]:

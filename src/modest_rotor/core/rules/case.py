@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Hashable
 from dataclasses import dataclass
 
 from modest_rotor.core.entry import Entry
@@ -20,7 +21,7 @@ from modest_rotor.core.working import Result
 
 @dataclass(frozen=True)
 class Case:
-    """The job and its solved machine."""
+    """The job and its solved machine; ``rests_on`` says by value what machine and options rest on."""
 
     job: Job
     plate: PlateFacts
@@ -30,6 +31,7 @@ class Case:
     found: FoundMachine | str
     year: Year
     options: OptionsAnswer
+    rests_on: Hashable
     wanted: Result
     answers: tuple[SetAnswer, ...]
 
