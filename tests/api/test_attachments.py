@@ -100,7 +100,9 @@ def test_a_set_is_copied_dated_and_never_of_the_future(client: TestClient, job: 
     at = f"/api/jobs/{job.id}/items/readings"
     view = client.post(f"{at}?like=s1", json={"revision": job.revision, "who": "Ines"}).json()
     copy = view["document"]["readings"][1]
-    assert copy["current"]["si"] == 3.19 and copy["taken_by"] == "Ines" and copy["taken_at"]
+    assert (
+        copy["known_good"] is None and copy["current"]["si"] == 3.19 and copy["taken_by"] == "Ines" and copy["taken_at"]
+    )
     ahead = {"revision": view["revision"], "path": "readings/s2/taken_at", "text": "2099-01-01 10:00"}
     refused = client.post(f"/api/jobs/{job.id}/changes", json=ahead)
     assert refused.status_code == 422 and "future" in refused.json()["sentence"]

@@ -137,7 +137,8 @@ def add_item(job_id: int, name: str, step: Step, like: str | None = None) -> Job
     model: dict[str, Any] = next((item for item in items if item["id"] == like), {})
     new = {**model, "id": next_id(items)}
     if name == "readings":
-        new |= {"taken_at": time_now(), "taken_by": step.who or None}
+        # Whether it was right then is said of each set by itself, never copied.
+        new |= {"taken_at": time_now(), "taken_by": step.who or None, "known_good": None}
     after = [*items, new]
     return _view(jobs.save_change(job_id, step.revision, name, after, step.who, f"{kind} {len(after)} added"))
 

@@ -70,6 +70,9 @@ def test_what_voids_a_temperature_rise(field: str, said: str, words: str) -> Non
     answer = assessed(KRAUSE, **{f"readings__0__{name}": value for name, value in heater.items()})
     told = way(answer, "temperature rise")
     assert words in told.reason and not told.trusted
+    # Without another way nothing is told at all: a void way is no flow.
+    alone = assessed(KRAUSE, **{f"readings__0__{name}": value for name, value in heater.items()}, readings__0__airflow=None, readings__0__supply_static=None, readings__0__return_static=None)  # fmt: skip
+    assert alone.sets[0].flows.together.figure is None
 
 
 def test_the_chart_is_read_and_the_clamp_told() -> None:

@@ -21,7 +21,6 @@ SOURCE = (
     "The fitted motor on its own wheel, solved anew for each cause at several sizes; how common each is, and how far machines"
     " stray from the model, are our judgement, no source. One cause at a time: two at once can look like a third."
 )
-ALL_STILL = "Every needle stands where it should: nothing here says that something is wrong."
 
 
 class LadderRung(Frozen):

@@ -11,7 +11,7 @@ from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
 from modest_rotor.core.identify.next_reading import Needle
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.flow_ways import FlowContext, FlowWay, Way
+from modest_rotor.core.stations.flow_ways import VOID, FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.tables import read_table
@@ -63,10 +63,11 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
 
     Ways that agree within their bands are weighed by them. Where some do not, the most direct is taken, its band opened half
     the way to the others, and they are named: what contradicts is never averaged away. The rough ways count only where there
-    is nothing better.
+    is nothing better; one that is void counts never.
     """
     told = [way for way in ways if way.flow is not None]
-    trusted = [way for way in told if way.voids is None] or told
+    usable = [way for way in told if not (way.voids or "").startswith(VOID)]
+    trusted = [way for way in usable if way.voids is None] or usable
     if not trusted:
         return waiting("Flow, together", "waits for one way that gives a flow"), ()
     first = trusted[0]

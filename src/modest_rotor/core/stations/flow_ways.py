@@ -31,6 +31,8 @@ FUEL_SD, EFFICIENCY_SD = 0.015, 0.01
 PLACES = ((0.7, 0.12), (0.85, 0.23), (1.0, 0.30), (1.15, 0.23), (1.3, 0.12))
 """Where a known point may lie on its generic curve, and the weight of each place. Our judgement, no source."""
 TAP_WORDS = {SpeedTap.SINGLE: "", SpeedTap.HIGH: "h", SpeedTap.MEDIUM: "m", SpeedTap.LOW: "l", SpeedTap.REGULATED: ""}
+VOID = "void"
+"""How the reason begins of a way that says nothing here, in place of one that is only rough."""
 HEAT_SOURCE = "Energy balance; sensible heat factor of ASHRAE Handbook, Fundamentals, at the place's density."
 
 
