@@ -12,7 +12,7 @@ from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
 from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.next_step import next_steps
-from modest_rotor.core.options.compare import compare
+from modest_rotor.core.options.compare import Compared, compare
 from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.ladder import Ladder, build_ladder
 from modest_rotor.core.options.needles import NeedleTable, needle_table
@@ -114,11 +114,23 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT)
     seen = _see_sets(job, plate, fit, memo)
     motor = motor_of(plate, THIS_MOTOR)
     found = find_machine(wheel, plate, motor, seen.sets, document.duty.fixed_part(wheel), document.call.is_dead, fit)
-    year = _year(job)
+    year = _year(job, seen.wanted)
     told = "\n".join(part.model_dump_json() for part in (document.duty, document.options, document.call))
     telling = seen.keys_of(found.telling_sets if isinstance(found, FoundMachine) else seen.sets)
-    rests_on = (repr(plate), wheel, told, job.currency, fit.key, telling)
-    options = memo.kept(("options", rests_on), lambda: compare(found, year))
+    fixed = document.duty.fixed_part(wheel)
+    machine_rests_on = (
+        repr(plate),
+        wheel,
+        fit.key,
+        telling,
+        fixed,
+        document.call.is_dead,
+        year.least_flow_m3s,
+        year.protected,
+    )
+    rests_on = (machine_rests_on, told, job.currency, year.wanted_flow_m3s, document.checks, document.plate)
+    given = Compared(document.plate, year, _capacitance(job), _measured_volts(seen.sets), memo, machine_rests_on)
+    options = memo.kept(("options", rests_on), lambda: compare(found, given))
     return Case(
         job=job,
         plate=plate,
@@ -202,7 +214,21 @@ def _for_this(job: Job, fit: MotorFit) -> MotorFit:
     return fit if fit.key == job_fit_key(job) else replace(fit, refining=True)
 
 
-def _year(job: Job) -> Year:
+def _capacitance(job: Job) -> float | None:
+    """µF of the run capacitor as measured out of circuit, on Findings or with the last set, F."""
+    document = job.document
+    read = [reading.capacitance for reading in document.readings if reading.capacitance]
+    entry = document.checks.capacitance or (read[-1] if read else None)
+    return entry.si if entry else None
+
+
+def _measured_volts(sets: tuple[SetFacts, ...]) -> float | None:
+    """Volts measured at this machine: those of the first set that has them."""
+    volts = [facts.running.voltage.value for facts in sets if facts.running.voltage]
+    return volts[0] if volts else None
+
+
+def _year(job: Job, wanted: Result) -> Year:
     call = job.document.call
     least = call.minimum_flow(job.machine.wheel)
     return Year(
@@ -213,4 +239,5 @@ def _year(job: Job) -> Year:
         least_flow_m3s=least.si if least else None,
         protected=call.is_protected,
         dead=call.is_dead,
+        wanted_flow_m3s=wanted.figure.value if wanted.figure else None,
     )

@@ -6,7 +6,8 @@ import numpy as np
 
 from modest_rotor.core.assessment import Balance, BalanceCurve, BalancePoint, Readout
 from modest_rotor.core.estimate import Estimate
-from modest_rotor.core.options.compare import OptionAnswer, StepAnswer, flow_quantity, pressure_quantity
+from modest_rotor.core.options.answer_steps import flow_quantity, pressure_quantity
+from modest_rotor.core.options.answers import OptionAnswer, StepAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import tap_pressure
 from modest_rotor.core.options.set_flow import set_flow

@@ -124,3 +124,41 @@ def simple_payback_years(cost: Estimate, yearly_saving: Estimate) -> PaybackRang
 def _lowest_reachable(cost: Estimate, yearly_saving: Estimate) -> float | None:
     best_saving = yearly_saving.value + yearly_saving.band
     return max(cost.value - cost.band, 0.0) / best_saving if best_saving > 0 else None
+
+
+def present_worth_factor(years: float, discount: float, escalation: float) -> float:
+    """What one unit of money a year, rising each year, is worth today, Σ (1 + e)^(t−1) ÷ (1 + d)^t.
+
+    :param years: of the saving; a part of a year counts in proportion. :param discount: d a year, a fraction, zero or more.
+    :param escalation: e a year, by which the yearly amount rises; the first year's is one.
+    :raises OutsideValidity: no years, or a discount rate below zero.
+
+    Validity: amounts at the end of each year. Source: engineering economics textbooks, growing annuity; NIST Handbook 135.
+    """
+    if years <= 0:
+        raise OutsideValidity(
+            "A life of no years saves nothing: type the years that machine and motor are expected to last."
+        )
+    if discount < 0:
+        raise OutsideValidity(
+            "A discount rate below zero would make later money worth more than today's; type zero or more."
+        )
+    whole = int(years)
+    worth = sum((1 + escalation) ** (year - 1) / (1 + discount) ** year for year in range(1, whole + 1))
+    return worth + (years - whole) * (1 + escalation) ** whole / (1 + discount) ** (whole + 1)
+
+
+def net_present_value(cost: Estimate, yearly_saving: Estimate, factor: float) -> Estimate:
+    """Present worth of a saving over the years less what it costs today, S A − C, in currency.
+
+    :param factor: A of :func:`present_worth_factor`. Source: as there.
+    """
+    return yearly_saving * factor - cost
+
+
+def break_even_hours(cost: Estimate, yearly_saving: Estimate, hours: Estimate) -> PaybackRange:
+    """Running hours after which a saving has paid its cost, C ÷ (S ÷ h), as a range.
+
+    :param hours: running hours a year. Source: definition; range as :func:`simple_payback_years`.
+    """
+    return simple_payback_years(cost, yearly_saving / hours)

@@ -55,6 +55,13 @@ class Estimate:
             return Estimate(self.value * factor.value, (first + second).parts)
         return Estimate(self.value * factor, {name: part * factor for name, part in self.parts.items()})
 
+    def __truediv__(self, divisor: Estimate | float) -> Estimate:
+        """The ratio to first order: what both share is counted once."""
+        if not isinstance(divisor, Estimate):
+            return self * (1 / divisor)
+        ratio = self.value / divisor.value
+        return Estimate(ratio, ((self - divisor * ratio) * (1 / divisor.value)).parts)
+
     def with_part(self, name: str, standard: float) -> Estimate:
         """The same value with one more independent source of the given standard uncertainty."""
         return Estimate(self.value, {**self.parts, name: math.hypot(self.parts.get(name, 0.0), standard)})

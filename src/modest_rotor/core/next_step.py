@@ -7,11 +7,14 @@ from collections.abc import Iterator
 from modest_rotor.core.assessment import CheckWay, Finding, Next, StepState
 from modest_rotor.core.identify.next_reading import Needle
 from modest_rotor.core.job import Station
+from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.contract import NEAR_FULL
 from modest_rotor.core.options.found_machine import reference_set
+from modest_rotor.core.options.year import cost_of
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.stations.duty import Wants, step_hours
 
 PLATE_ORDER = (
     ("rated_power", "Rated power off the plate.", "Load and losses are told as shares of it."),
@@ -21,6 +24,15 @@ PLATE_ORDER = (
     ("rated_voltage", "Rated volts off the plate.", "Load by slip and by amps is corrected with them."),
     ("rated_current", "Full-load amps off the plate.", "They give load by amps, and a floor under the efficiency."),
 )
+
+FLOW_FIELDS = {
+    None: "flow_share",
+    Wants.SHARE: "flow_share",
+    Wants.DESIGN: "design_share",
+    Wants.FLOW: "airflow",
+    Wants.TAP: "tap",
+}
+FLOW_WORDS = {None: "Share of full flow", Wants.SHARE: "Share of full flow", Wants.DESIGN: "Share of the wanted flow", Wants.FLOW: "The flow", Wants.TAP: "The tap"}  # fmt: skip
 
 
 def next_steps(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> tuple[Next, ...]:
@@ -151,14 +163,11 @@ def _duty(case: Case) -> Iterator[Next]:
             "Energy waits for hours.",
         )
     for step in duty.steps:
-        for field, words in (("hours", "Hours a year"), ("flow_share", "Share of full flow")):
-            if getattr(step, field) is None:
-                yield _next(
-                    Station.DUTY,
-                    f"duty/steps/{step.id}/{field}",
-                    f"{words} of {step.name or 'the step'}.",
-                    "Energy waits for it.",
-                )
+        named, at = step.name or "the step", f"duty/steps/{step.id}"
+        if step_hours(step) is None:
+            yield _next(Station.DUTY, f"{at}/hours", f"Hours a year of {named}.", "Energy waits for it.")
+        if not step.is_told:
+            yield _next(Station.DUTY, f"{at}/{FLOW_FIELDS[step.wants]}", f"{FLOW_WORDS[step.wants]} of {named}.", "Energy waits for it.")  # fmt: skip
     part = any(step.flow_share and step.flow_share.si < NEAR_FULL for step in duty.steps)
     if part and duty.part_flow is None:
         yield _next(
@@ -184,9 +193,13 @@ def _options(case: Case) -> Iterator[Next]:
             Station.OPTIONS, None, "Nothing can be compared yet.", case.found[:1].upper() + case.found[1:] + "."
         )
         return
-    for field, words in (
-        ("electronic_cost", "What the electronic motor costs fitted."),
-        ("same_kind_cost", "What the same kind costs fitted."),
-    ):
-        if getattr(case.job.document.options, field) is None:
-            yield _next(Station.OPTIONS, f"options/{field}", words, "Payback waits for it.")
+    for option, considered in zip(case.options.options[1:], case.job.document.options.considered, strict=False):
+        asked = next((one for one in option.checks if one.fits is Fits.UNKNOWN and one.path), None)
+        if asked:
+            told = asked.sentence if isinstance(asked.sentence, tuple) else (asked.sentence,)
+            yield Next(
+                station=Station.OPTIONS, path=asked.path, sentence=told, why=(f"For {option.letter}: {asked.question}",)
+            )
+        if cost_of(considered) is None and option.stop is None:
+            words = f"What {option.letter}, {option.title.lower()}, costs."
+            yield _next(Station.OPTIONS, f"options/considered/{considered.id}/price", words, "Payback waits for it.")

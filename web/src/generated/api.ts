@@ -1050,11 +1050,94 @@ export interface components {
             overload?: ("closed" | "tripped") | null;
         };
         /**
+         * CommandKind
+         * @description What tells a machine how fast to run.
+         * @enum {string}
+         */
+        CommandKind: "switched line" | "24 V calls" | "0-10 V" | "dial" | "none";
+        /**
          * Complaint
          * @description What the people in the building notice.
          * @enum {string}
          */
         Complaint: "weak air or flow" | "noise" | "smell" | "trips" | "bills" | "too hot" | "too cold" | "water or frost";
+        /**
+         * Considered
+         * @description One replacement that is considered; its product is a copy, so that the job stands by itself.
+         */
+        Considered: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Kind of option
+             * @default electronic
+             */
+            kind: components["schemas"]["OptionKind"];
+            /**
+             * Called
+             * @description Where several are of one kind.
+             */
+            name?: string | null;
+            /** Product */
+            product?: components["schemas"]["Product"] | null;
+            /**
+             * Price
+             * @description Equipment; the whole cost fitted where labour is left empty.
+             */
+            price?: components["schemas"]["Entry"] | null;
+            /**
+             * Labour
+             * @description Fitting, set-up, travel, disposal.
+             */
+            labour?: components["schemas"]["Entry"] | null;
+            /**
+             * Rebate
+             * @description What somebody else pays back.
+             */
+            rebate?: components["schemas"]["Entry"] | null;
+            /**
+             * Life
+             * @description Years it is expected to last.
+             */
+            life?: components["schemas"]["Entry"] | null;
+            /**
+             * Lead time
+             * @description Days until it can be here.
+             */
+            lead_time?: components["schemas"]["Entry"] | null;
+            /** What wears */
+            wears?: string | null;
+            /**
+             * Tap
+             * @description The tap that it would run on.
+             */
+            tap?: string | null;
+            /** How the volts are lowered */
+            regulator?: ("phase-cut" | "series resistance" | "lower volts") | null;
+            /**
+             * Wheel's speed
+             * @description Against today's; empty: just enough.
+             */
+            speed_share?: components["schemas"]["Entry"] | null;
+            /**
+             * Impeller's diameter
+             * @description Against today's; empty: just enough.
+             */
+            diameter_share?: components["schemas"]["Entry"] | null;
+            /**
+             * Pressure at the throttle
+             * @description Lost there at full flow.
+             */
+            throttle_drop?: components["schemas"]["Entry"] | null;
+            /**
+             * Pressure that is set
+             * @description Empty: today's at full flow.
+             */
+            set_pressure?: components["schemas"]["Entry"] | null;
+        };
         /**
          * CsvColumn
          * @description A column of the file: what it is taken for, in which unit a bare number is meant, and a sample.
@@ -1163,6 +1246,28 @@ export interface components {
             reason: string;
         };
         /**
+         * CurvePoint
+         * @description One row of a machine's own table, at its curve speed.
+         */
+        CurvePoint: {
+            /** Airflow */
+            airflow?: components["schemas"]["Entry"] | null;
+            /** Water flow */
+            water_flow?: components["schemas"]["Entry"] | null;
+            /**
+             * Pressure
+             * @description Static pressure of a fan.
+             */
+            pressure?: components["schemas"]["Entry"] | null;
+            /**
+             * Head
+             * @description Differential of a pump.
+             */
+            head?: components["schemas"]["Entry"] | null;
+            /** Shaft power */
+            shaft_power?: components["schemas"]["Entry"] | null;
+        };
+        /**
          * Direction
          * @description Which way a needle moves; ``EITHER`` where the motors that fit the plate do not agree.
          * @enum {integer}
@@ -1222,13 +1327,33 @@ export interface components {
              */
             static_lift?: components["schemas"]["Entry"] | null;
             /**
+             * Machines alike, side by side
+             * @description Readings are of one of them, all running.
+             */
+            machines?: components["schemas"]["Entry"] | null;
+            /**
+             * Tariff
+             * @description Flat where nothing is said.
+             */
+            tariff?: ("flat" | "seasonal") | null;
+            /**
              * Energy price
-             * @description Per kWh, taxes as the customer pays them.
+             * @description Per kWh, taxes as the customer pays them; of a seasonal one, in winter.
              */
             energy_price?: components["schemas"]["Entry"] | null;
             /**
+             * Energy price, summer
+             * @description Per kWh.
+             */
+            summer_price?: components["schemas"]["Entry"] | null;
+            /**
+             * Running hours in summer
+             * @description Share of the hours that fall under the summer price.
+             */
+            summer_share?: components["schemas"]["Entry"] | null;
+            /**
              * Starts a year
-             * @description Cycles of a thermostat or switch; counted once their seconds are said.
+             * @description Of switch or logger; a thermostat's cycles are added by themselves.
              */
             starts?: components["schemas"]["Entry"] | null;
             /**
@@ -1236,6 +1361,16 @@ export interface components {
              * @description From rest, of the motor of today.
              */
             run_up?: components["schemas"]["Entry"] | null;
+            /**
+             * Inrush amps
+             * @description Highest while it starts; the fitted motor's where nothing was read.
+             */
+            inrush?: components["schemas"]["Entry"] | null;
+            /**
+             * How does the fan run between calls?
+             * @description As the customer runs it now; the other is shown with its kWh.
+             */
+            circulation?: ("automatic" | "always on") | null;
             /**
              * Emissions of the supply
              * @description CO₂ equivalent of a kilowatt-hour, as the supplier states it.
@@ -1247,15 +1382,25 @@ export interface components {
              */
             motor_place?: components["schemas"]["MotorPlace"] | null;
             /**
+             * In a refrigerated room?
+             * @description There every watt saved is saved again in the compressor, all the hours it runs.
+             */
+            refrigerated?: ("yes" | "no") | null;
+            /**
              * Hours in which it is heated
              * @description Share of the hours it runs.
              */
             heated_share?: components["schemas"]["Entry"] | null;
             /**
-             * Price of heat
-             * @description Per kWh of useful heat.
+             * Price of heat or fuel
+             * @description Per kWh of heat, or of fuel.
              */
             heat_price?: components["schemas"]["Entry"] | null;
+            /**
+             * Efficiency of the heater
+             * @description Where the price is that of fuel; empty for heat.
+             */
+            heat_efficiency?: components["schemas"]["Entry"] | null;
             /**
              * Hours in which it is cooled
              * @description Share of the hours it runs.
@@ -1266,6 +1411,13 @@ export interface components {
              * @description COP of the cooling; 3 is taken where nothing is said.
              */
             cooling_performance?: components["schemas"]["Entry"] | null;
+            /**
+             * Years left in the machine
+             * @description Of the blower, fan or pump: nothing is saved after it.
+             */
+            remaining_life?: components["schemas"]["Entry"] | null;
+            /** What the logger said */
+            logged?: string | null;
             /**
              * Currency
              * @description Three letters, for example USD or EUR.
@@ -1279,6 +1431,7 @@ export interface components {
         DutyAnswer: {
             hours: components["schemas"]["Result"];
             off_hours: components["schemas"]["Result"];
+            starts: components["schemas"]["Result"];
         };
         /**
          * DutyStep
@@ -1297,15 +1450,61 @@ export interface components {
              */
             name: string;
             /**
+             * Called by
+             * @description The call that energises this step.
+             */
+            call?: components["schemas"]["Mode"] | null;
+            /**
              * Hours a year
              * @description All steps together at most 8,784.
              */
             hours?: components["schemas"]["Entry"] | null;
             /**
+             * Hours from
+             * @description Typed, a thermostat's cycles, a logger, or a template.
+             */
+            hours_from?: components["schemas"]["HoursFrom"] | null;
+            /**
+             * Hours ±
+             * @description At 95 %; a tenth where nothing is said.
+             */
+            hours_spread?: components["schemas"]["Entry"] | null;
+            /**
+             * Cycles an hour
+             * @description Starts in an hour of the season.
+             */
+            cycles?: components["schemas"]["Entry"] | null;
+            /**
+             * Minutes a cycle
+             * @description Running time of one start.
+             */
+            minutes?: components["schemas"]["Entry"] | null;
+            /**
+             * Season
+             * @description Days a year in which it cycles so.
+             */
+            season?: components["schemas"]["Entry"] | null;
+            /**
+             * Flow said as
+             * @description A share of full flow where nothing is said.
+             */
+            wants?: components["schemas"]["Wants"] | null;
+            /**
              * Share of full flow
-             * @description Full flow is the flow as found on the highest setting.
+             * @description Full flow is that of the machine put right, on its highest setting.
              */
             flow_share?: components["schemas"]["Entry"] | null;
+            /**
+             * Share of the wanted flow
+             * @description Wanted flow as on Readings.
+             */
+            design_share?: components["schemas"]["Entry"] | null;
+            /** Airflow */
+            airflow?: components["schemas"]["Entry"] | null;
+            /** Water flow */
+            water_flow?: components["schemas"]["Entry"] | null;
+            /** On its tap */
+            tap?: components["schemas"]["SpeedTap"] | null;
         };
         /**
          * Edit
@@ -1449,6 +1648,125 @@ export interface components {
             marks: components["schemas"]["Mark"][];
         };
         /**
+         * FitCheck
+         * @description One check: what was asked, what it says and on what, and who answers for it where it is a stop.
+         */
+        FitCheck: {
+            /** Check */
+            check: string;
+            /** Question */
+            question: string;
+            fits: components["schemas"]["Fits"];
+            /** Sentence */
+            sentence: (string | components["schemas"]["Figure"])[];
+            /**
+             * Path
+             * @description the field that answers it, where it is not known yet
+             */
+            path?: string | null;
+            /** Source */
+            source: string;
+            waived_by?: components["schemas"]["Waiver"] | null;
+            /**
+             * Can Be Waived
+             * @default true
+             */
+            can_be_waived: boolean;
+        };
+        /**
+         * Fits
+         * @description What a check says.
+         * @enum {string}
+         */
+        Fits: "fits" | "fits with work" | "cannot" | "not known yet";
+        /**
+         * Fitting
+         * @description The machine's place: its supply, what commands it, how the motor sits, who was asked.
+         */
+        Fitting: {
+            /**
+             * Phases at the machine
+             * @description Counted at the isolator, not off the plate.
+             */
+            phases?: (1 | 3) | null;
+            /**
+             * Is there a permanent supply?
+             * @description Line volts that no thermostat or relay switches.
+             */
+            permanent_supply?: ("yes" | "no") | null;
+            /**
+             * What commands it?
+             * @description Calls, a signal, a dial, or the line being switched.
+             */
+            command?: components["schemas"]["CommandKind"] | null;
+            /** How is the motor held? */
+            mounting?: components["schemas"]["Mounting"] | null;
+            /** Bore of wheel or coupling */
+            bore?: components["schemas"]["Entry"] | null;
+            /** Shaft length needed */
+            shaft_needed?: components["schemas"]["Entry"] | null;
+            /**
+             * Keyway in the hub?
+             * @description A set screw on a flat counts as none.
+             */
+            keyway?: ("yes" | "no") | null;
+            /** How does the shaft lie? */
+            attitude?: ("horizontal" | "shaft up" | "shaft down") | null;
+            /**
+             * Outdoors or wet?
+             * @description Then a rain shield, and the lowest drain open.
+             */
+            outdoors?: ("yes" | "no") | null;
+            /**
+             * In the machine's air?
+             * @description Air over the motor while it runs.
+             */
+            in_air?: ("yes" | "no") | null;
+            /**
+             * Altitude
+             * @description Motors are rated to 1,000 m.
+             */
+            altitude?: components["schemas"]["Entry"] | null;
+            /** Highest speed of wheel and bearings */
+            highest_speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Several motors on one controller?
+             * @description Each then needs an overload of its own.
+             */
+            several?: ("yes" | "no") | null;
+            /** Cable, drive to motor */
+            lead_length?: components["schemas"]["Entry"] | null;
+            /**
+             * Earth-leakage device
+             * @description Its type, on its front.
+             */
+            earth_leakage?: ("none" | "AC" | "A" | "F" | "B") | null;
+            /**
+             * Has the motor a start switch?
+             * @description A click as it runs up or down.
+             */
+            start_switch?: ("yes" | "no") | null;
+            /**
+             * Does the motor's maker approve a drive?
+             * @description In writing. Seen working is not approval.
+             */
+            motor_maker_agrees?: ("yes" | "no") | null;
+            /**
+             * Does the drive's maker approve this motor?
+             * @description In writing. Seen working is not approval.
+             */
+            drive_maker_agrees?: ("yes" | "no") | null;
+            /** Approvals, where kept */
+            approvals?: string | null;
+            /**
+             * Does the appliance's listing allow another kind?
+             * @description Ask its maker; local code decides as well.
+             */
+            listing_allows?: ("yes" | "no") | null;
+            /** Code letter that the controller was chosen for */
+            code_letter?: string | null;
+        };
+        /**
          * FlowAnswer
          * @description The flow by one way, and why it is or is not trusted here.
          */
@@ -1511,6 +1829,18 @@ export interface components {
             /** Version */
             version: string;
         };
+        /**
+         * Holds
+         * @description What a setting keeps when the system changes.
+         * @enum {string}
+         */
+        Holds: "the motor finds its speed" | "speed" | "torque" | "airflow";
+        /**
+         * HoursFrom
+         * @description Where the hours of a step come from.
+         * @enum {string}
+         */
+        HoursFrom: "typed" | "thermostat" | "logger" | "template, assumed";
         /**
          * Identification
          * @description What the hands can find out of a motor that does not say what it is.
@@ -1712,7 +2042,27 @@ export interface components {
              *     }
              */
             duty: components["schemas"]["Duty"];
-            /** @default {} */
+            /**
+             * @default {
+             *       "considered": [
+             *         {
+             *           "id": "same",
+             *           "kind": "same kind"
+             *         },
+             *         {
+             *           "id": "electronic",
+             *           "kind": "electronic"
+             *         },
+             *         {
+             *           "id": "drive",
+             *           "kind": "drive"
+             *         }
+             *       ],
+             *       "waivers": [],
+             *       "fitting": {},
+             *       "repairs": []
+             *     }
+             */
             options: components["schemas"]["OptionCosts"];
         };
         /**
@@ -1870,6 +2220,30 @@ export interface components {
          */
         LeadFunction: "common" | "high" | "medium high" | "medium" | "medium low" | "low" | "capacitor" | "start" | "run" | "line" | "neutral" | "phase" | "ground" | "command" | "unused, capped";
         /**
+         * Lever
+         * @description One input whose band moves the answer: its share of the variance, and what the saving is at its two ends.
+         */
+        Lever: {
+            /** Source */
+            source: string;
+            /** Share */
+            share: number;
+            low: components["schemas"]["Figure"];
+            high: components["schemas"]["Figure"];
+        };
+        /**
+         * Levers
+         * @description The inputs that move a saving most, and the reading that would narrow it most.
+         */
+        Levers: {
+            /** Levers */
+            levers: components["schemas"]["Lever"][];
+            /** Rest */
+            rest: number;
+            /** Narrow */
+            narrow: (string | components["schemas"]["Figure"])[];
+        };
+        /**
          * LinePiece
          * @description A stretch of the line: what it was taken for, or nothing where it was not recognised.
          */
@@ -1880,6 +2254,26 @@ export interface components {
             taken_for?: string | null;
             /** Refused */
             refused?: string | null;
+        };
+        /**
+         * LoadedAnswer
+         * @description What an option does as the filter loads: along the picture, and at the state that was asked for.
+         */
+        LoadedAnswer: {
+            holds: components["schemas"]["Holds"];
+            /** Points */
+            points: components["schemas"]["LoadedPoint"][];
+            asked: components["schemas"]["LoadedPoint"];
+        };
+        /**
+         * LoadedPoint
+         * @description An option's first step on a tighter system.
+         */
+        LoadedPoint: {
+            /** Factor */
+            factor: number;
+            flow: components["schemas"]["Figure"];
+            input_power: components["schemas"]["Figure"];
         };
         /**
          * Machine
@@ -2067,6 +2461,12 @@ export interface components {
          */
         MotorPlace: "in the air or water it moves" | "outside it";
         /**
+         * Mounting
+         * @description How a motor is held.
+         * @enum {string}
+         */
+        Mounting: "belly band" | "lugs" | "studs" | "foot" | "face" | "resilient ring" | "external rotor" | "close coupled";
+        /**
          * Needle
          * @description What a meter shows.
          * @enum {string}
@@ -2144,28 +2544,46 @@ export interface components {
         };
         /**
          * OptionAnswer
-         * @description One option: its steps, and its year.
+         * @description One option: whether it may be fitted, its steps, its year, its money.
          */
         OptionAnswer: {
             /** Letter */
             letter: string;
+            /** Id */
+            id: string;
             kind: components["schemas"]["OptionKind"];
             /** Title */
             title: string;
+            /** Product */
+            product: string | null;
             /** Series */
             series: string;
+            fits: components["schemas"]["Fits"];
+            /** Checks */
+            checks: components["schemas"]["FitCheck"][];
             /** Steps */
             steps: components["schemas"]["StepAnswer"][];
+            loaded: components["schemas"]["LoadedAnswer"] | null;
             energy: components["schemas"]["Result"];
             money: components["schemas"]["Result"];
             saved_energy: components["schemas"]["Result"];
             saved_money: components["schemas"]["Result"];
+            nominal_saving: components["schemas"]["Result"];
+            cube_promise: components["schemas"]["Result"];
+            always_on: components["schemas"]["Result"];
             payback: components["schemas"]["Result"];
+            break_even: components["schemas"]["Result"];
+            worth: components["schemas"]["Result"];
             saved_emissions: components["schemas"]["Result"];
             made_up_heat: components["schemas"]["Result"];
             saved_cooling: components["schemas"]["Result"];
             net_money: components["schemas"]["Result"];
+            levers: components["schemas"]["Levers"] | null;
             cost: components["schemas"]["Figure"] | null;
+            /** Wears */
+            wears: string;
+            /** Lead Time */
+            lead_time: (string | components["schemas"]["Figure"])[];
             /** Limits */
             limits: string[];
             /** Stop */
@@ -2173,31 +2591,79 @@ export interface components {
         };
         /**
          * OptionCosts
-         * @description Prices that only the technician knows.
+         * @description What is considered, what is put right first, and how money is reckoned.
          */
         OptionCosts: {
             /**
-             * Same kind, fitted
-             * @description Motor, capacitor, labour; in the job's currency.
+             * Considered
+             * @default [
+             *       {
+             *         "id": "same",
+             *         "kind": "same kind"
+             *       },
+             *       {
+             *         "id": "electronic",
+             *         "kind": "electronic"
+             *       },
+             *       {
+             *         "id": "drive",
+             *         "kind": "drive"
+             *       }
+             *     ]
              */
-            same_kind_cost?: components["schemas"]["Entry"] | null;
+            considered: components["schemas"]["Considered"][];
             /**
-             * Electronic, fitted
-             * @description Motor, controls, labour; in the job's currency.
+             * Waivers
+             * @default []
              */
-            electronic_cost?: components["schemas"]["Entry"] | null;
+            waivers: components["schemas"]["Waiver"][];
+            /** @default {} */
+            fitting: components["schemas"]["Fitting"];
             /**
-             * On a drive, fitted
-             * @description Drive, motor where it is new, labour; in the job's currency.
+             * Put right first
+             * @description What Findings say; every saving is against the machine put right.
+             * @default []
              */
-            drive_cost?: components["schemas"]["Entry"] | null;
+            repairs: components["schemas"]["Repair"][];
+            /**
+             * Filter's drop over a clean one's
+             * @description Pascals that a clean filter gives back at this flow.
+             */
+            filter_excess?: components["schemas"]["Entry"] | null;
+            /**
+             * Pressure lost by the fouled wheel
+             * @description A fifth is taken where nothing is said.
+             */
+            wheel_loss?: components["schemas"]["Entry"] | null;
+            /**
+             * Putting right costs
+             * @description Shown on its own line.
+             */
+            repair_cost?: components["schemas"]["Entry"] | null;
+            /**
+             * The system, against as found
+             * @description 100 % as found; 140 % with a loaded filter.
+             */
+            tightness?: components["schemas"]["Entry"] | null;
+            /**
+             * Discount rate
+             * @description 5 % where nothing is said.
+             */
+            discount_rate?: components["schemas"]["Entry"] | null;
+            /**
+             * Energy price rises a year
+             * @description 0 where nothing is said.
+             */
+            escalation?: components["schemas"]["Entry"] | null;
+            /** An hour of labour */
+            labour_rate?: components["schemas"]["Entry"] | null;
         };
         /**
          * OptionKind
          * @description The kinds of option.
          * @enum {string}
          */
-        OptionKind: "keep" | "same kind" | "electronic" | "drive";
+        OptionKind: "keep" | "same kind" | "another tap" | "voltage regulator" | "capacitor motor on a controller" | "electronic, torque taps" | "electronic, airflow held" | "electronic" | "electronic, one speed" | "external-rotor fan" | "drive" | "fans staged" | "fans slowed together" | "belt re-sheaved" | "impeller trimmed" | "throttle removed" | "circulator, constant speed" | "circulator, constant pressure" | "circulator, proportional pressure";
         /**
          * OptionsAnswer
          * @description All options, or what they wait for.
@@ -2209,6 +2675,9 @@ export interface components {
             options: components["schemas"]["OptionAnswer"][];
             /** Overlap */
             overlap: string | null;
+            repair?: components["schemas"]["RepairAnswer"] | null;
+            /** @description the machine before it is put right, where that changes it */
+            as_found?: components["schemas"]["OptionAnswer"] | null;
         };
         /**
          * PartFlow
@@ -2417,6 +2886,183 @@ export interface components {
             /** Sentence */
             sentence: string;
         };
+        /**
+         * Product
+         * @description What a data sheet says; the job that considers it keeps its own copy.
+         */
+        Product: {
+            /**
+             * Code
+             * @description Small letters, figures and dashes.
+             */
+            code: string;
+            /** Type */
+            type: components["schemas"]["ProductType"];
+            /**
+             * Name
+             * @description What it is, without a make.
+             */
+            name: string;
+            /** Kind of motor */
+            motor_kind?: components["schemas"]["MotorKind"] | null;
+            /**
+             * What it holds
+             * @description Electronic ones only.
+             */
+            holds?: ("torque" | "airflow" | "speed" | "pressure") | null;
+            /**
+             * Rated power
+             * @description At the shaft; of a drive, of its motor.
+             */
+            rated_power?: components["schemas"]["Entry"] | null;
+            /**
+             * Rated volts
+             * @description A range is kept whole.
+             */
+            rated_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts, other link
+             * @description Of a dual-voltage product.
+             */
+            other_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Phases
+             * @description Of its supply.
+             */
+            phases?: (1 | 3) | null;
+            /** Frequency */
+            frequency?: components["schemas"]["Entry"] | null;
+            /** Rated speed */
+            rated_speed?: components["schemas"]["Entry"] | null;
+            /** Full-load amps */
+            rated_current?: components["schemas"]["Entry"] | null;
+            /**
+             * Nominal efficiency
+             * @description At rated load.
+             */
+            nominal_efficiency?: components["schemas"]["Entry"] | null;
+            /**
+             * Guaranteed efficiency
+             * @description The least that its maker stands for; promises rest on it.
+             */
+            least_efficiency?: components["schemas"]["Entry"] | null;
+            /**
+             * Power factor
+             * @description True, at rated load.
+             */
+            power_factor?: components["schemas"]["Entry"] | null;
+            /** Service factor */
+            service_factor?: components["schemas"]["Entry"] | null;
+            /**
+             * Code letter
+             * @description Locked-rotor code, A to V.
+             */
+            code_letter?: string | null;
+            /** Run capacitor */
+            run_capacitance?: components["schemas"]["Entry"] | null;
+            /** Run capacitor volts */
+            capacitor_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Frame
+             * @description With its suffix.
+             */
+            frame?: string | null;
+            /** Shaft diameter */
+            shaft_diameter?: components["schemas"]["Entry"] | null;
+            /** Shaft length */
+            shaft_length?: components["schemas"]["Entry"] | null;
+            /**
+             * Keyway
+             * @description A flat counts as none.
+             */
+            keyway?: ("yes" | "no") | null;
+            /** Mounting */
+            mounting?: components["schemas"]["Mounting"] | null;
+            /**
+             * Rotation
+             * @description Facing the shaft end.
+             */
+            rotation?: components["schemas"]["Rotation"] | null;
+            /**
+             * Enclosure
+             * @description IP54, or TEFC, TEAO, ODP.
+             */
+            enclosure?: string | null;
+            /**
+             * Needs the machine's air
+             * @description Air-over motors are cooled by the wheel alone.
+             */
+            air_over?: ("yes" | "no") | null;
+            /** May stand shaft up */
+            shaft_up?: ("yes" | "no") | null;
+            /** Insulation made for a drive */
+            drive_ready?: ("yes" | "no") | null;
+            /** Torque taps */
+            torque_taps?: (2 | 3 | 4 | 5 | 6 | 8) | null;
+            /**
+             * Command
+             * @description What it is told by.
+             */
+            command?: components["schemas"]["CommandKind"] | null;
+            /**
+             * Least speed
+             * @description Share of rated speed.
+             */
+            least_speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Highest speed
+             * @description Of wheel and bearings.
+             */
+            highest_speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Standby power
+             * @description With the rotor still.
+             */
+            standby?: components["schemas"]["Entry"] | null;
+            /**
+             * May be fed with one phase
+             * @description A drive.
+             */
+            single_phase_input?: ("yes" | "no") | null;
+            /**
+             * Listed as a replacement
+             * @description By an appliance's maker or a listing.
+             */
+            listed_for_replacement?: ("yes" | "no") | null;
+            /**
+             * Taught this blower
+             * @description An airflow-holding motor must know its wheel.
+             */
+            blower_constants?: ("yes" | "no") | null;
+            /**
+             * Curve
+             * @default []
+             */
+            curve: components["schemas"]["CurvePoint"][];
+            /** Speed of the curve */
+            curve_speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Price
+             * @description In the catalogue's currency, without labour.
+             */
+            price?: components["schemas"]["Entry"] | null;
+            /** Lead time */
+            lead_time?: components["schemas"]["Entry"] | null;
+            /** In the van */
+            van_stock?: ("yes" | "no") | null;
+            /** Stated life */
+            life?: components["schemas"]["Entry"] | null;
+            /** What wears */
+            wears?: string | null;
+            /** Note */
+            note?: string | null;
+        };
+        /**
+         * ProductType
+         * @description What a product is.
+         * @enum {string}
+         */
+        ProductType: "motor" | "module" | "drive" | "regulator" | "fan" | "pump";
         /**
          * Proof
          * @description The test that would prove or clear a finding: caution first, both outcomes said before it is done.
@@ -2770,6 +3416,25 @@ export interface components {
             removed: boolean;
         };
         /**
+         * Repair
+         * @description What is put right on the machine before anything is replaced.
+         * @enum {string}
+         */
+        Repair: "run capacitor" | "wheel" | "filter" | "belt";
+        /**
+         * RepairAnswer
+         * @description What putting the machine right does by itself, on its own lines.
+         */
+        RepairAnswer: {
+            /** Done */
+            done: (string | components["schemas"]["Figure"])[][];
+            /** Lacking */
+            lacking: string[];
+            flow: components["schemas"]["Figure"] | null;
+            energy: components["schemas"]["Result"];
+            money: components["schemas"]["Result"];
+        };
+        /**
          * Result
          * @description A figure with its working, or the reading it waits for.
          */
@@ -2924,11 +3589,20 @@ export interface components {
             /** Name */
             name: string;
             hours: components["schemas"]["Figure"] | null;
+            demand: components["schemas"]["Figure"] | null;
             flow: components["schemas"]["Figure"] | null;
             pressure: components["schemas"]["Figure"] | null;
             speed: components["schemas"]["Figure"] | null;
             shaft_power: components["schemas"]["Figure"] | null;
             input_power: components["schemas"]["Figure"] | null;
+            current: components["schemas"]["Figure"] | null;
+            power_factor: components["schemas"]["Figure"] | null;
+            motor_efficiency: components["schemas"]["Figure"] | null;
+            whole_efficiency: components["schemas"]["Figure"] | null;
+            /** Setting */
+            setting: (string | components["schemas"]["Figure"])[];
+            /** @description by how much the flow falls short of what was asked, as a share */
+            short: components["schemas"]["Figure"] | null;
             /** Note */
             note: string;
             workings: components["schemas"]["StepWorkings"] | null;
@@ -3048,6 +3722,45 @@ export interface components {
             /** Context */
             ctx?: Record<string, never>;
         };
+        /**
+         * Waiver
+         * @description A stop that somebody answers for: which, who, and why.
+         */
+        Waiver: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Option
+             * @default
+             */
+            option: string;
+            /**
+             * Check
+             * @default
+             */
+            check: string;
+            /**
+             * Who answers for it
+             * @default
+             */
+            who: string;
+            /**
+             * Why
+             * @default
+             */
+            reason: string;
+            /** When */
+            at?: string | null;
+        };
+        /**
+         * Wants
+         * @description How a step says what flow it asks for.
+         * @enum {string}
+         */
+        Wants: "share of full flow" | "share of the wanted flow" | "a flow" | "a tap" | "as it runs now";
         /**
          * Way
          * @description How a flow is found, the most direct first.

@@ -1141,17 +1141,104 @@ export const fields = {
     "label": "Step",
     "help": "What the machine does in these hours."
   },
+  "duty/steps/*/call": {
+    "label": "Called by",
+    "help": "The call that energises this step.",
+    "choices": [
+      "heat",
+      "cool",
+      "circulate",
+      "dehumidify",
+      "schedule",
+      "level",
+      "pressure"
+    ]
+  },
   "duty/steps/*/hours": {
     "label": "Hours a year",
     "help": "All steps together at most 8,784.",
     "quantity": "hours",
     "basis": "estimated"
   },
+  "duty/steps/*/hours_from": {
+    "label": "Hours from",
+    "help": "Typed, a thermostat's cycles, a logger, or a template.",
+    "choices": [
+      "typed",
+      "thermostat",
+      "logger",
+      "template, assumed"
+    ]
+  },
+  "duty/steps/*/hours_spread": {
+    "label": "Hours ±",
+    "help": "At 95 %; a tenth where nothing is said.",
+    "quantity": "tolerance",
+    "basis": "estimated"
+  },
+  "duty/steps/*/cycles": {
+    "label": "Cycles an hour",
+    "help": "Starts in an hour of the season.",
+    "quantity": "cycles_per_hour",
+    "basis": "measured"
+  },
+  "duty/steps/*/minutes": {
+    "label": "Minutes a cycle",
+    "help": "Running time of one start.",
+    "quantity": "cycle_minutes",
+    "basis": "measured"
+  },
+  "duty/steps/*/season": {
+    "label": "Season",
+    "help": "Days a year in which it cycles so.",
+    "quantity": "season",
+    "basis": "estimated"
+  },
+  "duty/steps/*/wants": {
+    "label": "Flow said as",
+    "help": "A share of full flow where nothing is said.",
+    "choices": [
+      "share of full flow",
+      "share of the wanted flow",
+      "a flow",
+      "a tap",
+      "as it runs now"
+    ]
+  },
   "duty/steps/*/flow_share": {
     "label": "Share of full flow",
-    "help": "Full flow is the flow as found on the highest setting.",
+    "help": "Full flow is that of the machine put right, on its highest setting.",
     "quantity": "flow_share",
     "basis": "estimated"
+  },
+  "duty/steps/*/design_share": {
+    "label": "Share of the wanted flow",
+    "help": "Wanted flow as on Readings.",
+    "quantity": "design_share",
+    "basis": "typed"
+  },
+  "duty/steps/*/airflow": {
+    "label": "Airflow",
+    "help": "",
+    "quantity": "airflow",
+    "basis": "typed"
+  },
+  "duty/steps/*/water_flow": {
+    "label": "Water flow",
+    "help": "",
+    "quantity": "water_flow",
+    "basis": "typed"
+  },
+  "duty/steps/*/tap": {
+    "label": "On its tap",
+    "help": "",
+    "choices": [
+      "one speed",
+      "high tap",
+      "medium tap",
+      "low tap",
+      "on a regulator"
+    ]
   },
   "duty/part_flow": {
     "label": "How does it meet a part step today?",
@@ -1174,15 +1261,41 @@ export const fields = {
     "quantity": "static_lift",
     "basis": "estimated"
   },
+  "duty/machines": {
+    "label": "Machines alike, side by side",
+    "help": "Readings are of one of them, all running.",
+    "quantity": "machines",
+    "basis": "measured"
+  },
+  "duty/tariff": {
+    "label": "Tariff",
+    "help": "Flat where nothing is said.",
+    "choices": [
+      "flat",
+      "seasonal"
+    ]
+  },
   "duty/energy_price": {
     "label": "Energy price",
-    "help": "Per kWh, taxes as the customer pays them.",
+    "help": "Per kWh, taxes as the customer pays them; of a seasonal one, in winter.",
     "quantity": "energy_price",
     "basis": "typed"
   },
+  "duty/summer_price": {
+    "label": "Energy price, summer",
+    "help": "Per kWh.",
+    "quantity": "energy_price",
+    "basis": "typed"
+  },
+  "duty/summer_share": {
+    "label": "Running hours in summer",
+    "help": "Share of the hours that fall under the summer price.",
+    "quantity": "share_of_hours",
+    "basis": "estimated"
+  },
   "duty/starts": {
     "label": "Starts a year",
-    "help": "Cycles of a thermostat or switch; counted once their seconds are said.",
+    "help": "Of switch or logger; a thermostat's cycles are added by themselves.",
     "quantity": "starts",
     "basis": "estimated"
   },
@@ -1191,6 +1304,20 @@ export const fields = {
     "help": "From rest, of the motor of today.",
     "quantity": "run_up",
     "basis": "estimated"
+  },
+  "duty/inrush": {
+    "label": "Inrush amps",
+    "help": "Highest while it starts; the fitted motor's where nothing was read.",
+    "quantity": "current",
+    "basis": "measured"
+  },
+  "duty/circulation": {
+    "label": "How does the fan run between calls?",
+    "help": "As the customer runs it now; the other is shown with its kWh.",
+    "choices": [
+      "automatic",
+      "always on"
+    ]
   },
   "duty/emission_rate": {
     "label": "Emissions of the supply",
@@ -1206,6 +1333,14 @@ export const fields = {
       "outside it"
     ]
   },
+  "duty/refrigerated": {
+    "label": "In a refrigerated room?",
+    "help": "There every watt saved is saved again in the compressor, all the hours it runs.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
   "duty/heated_share": {
     "label": "Hours in which it is heated",
     "help": "Share of the hours it runs.",
@@ -1213,10 +1348,16 @@ export const fields = {
     "basis": "estimated"
   },
   "duty/heat_price": {
-    "label": "Price of heat",
-    "help": "Per kWh of useful heat.",
+    "label": "Price of heat or fuel",
+    "help": "Per kWh of heat, or of fuel.",
     "quantity": "energy_price",
     "basis": "typed"
+  },
+  "duty/heat_efficiency": {
+    "label": "Efficiency of the heater",
+    "help": "Where the price is that of fuel; empty for heat.",
+    "quantity": "efficiency",
+    "basis": "plate"
   },
   "duty/cooled_share": {
     "label": "Hours in which it is cooled",
@@ -1230,27 +1371,689 @@ export const fields = {
     "quantity": "cooling_performance",
     "basis": "estimated"
   },
+  "duty/remaining_life": {
+    "label": "Years left in the machine",
+    "help": "Of the blower, fan or pump: nothing is saved after it.",
+    "quantity": "life",
+    "basis": "estimated"
+  },
+  "duty/logged": {
+    "label": "What the logger said",
+    "help": ""
+  },
   "duty/currency": {
     "label": "Currency",
     "help": "Three letters, for example USD or EUR."
   },
-  "options/same_kind_cost": {
-    "label": "Same kind, fitted",
-    "help": "Motor, capacitor, labour; in the job's currency.",
+  "options/considered/*/kind": {
+    "label": "Kind of option",
+    "help": "",
+    "choices": [
+      "keep",
+      "same kind",
+      "another tap",
+      "voltage regulator",
+      "capacitor motor on a controller",
+      "electronic, torque taps",
+      "electronic, airflow held",
+      "electronic",
+      "electronic, one speed",
+      "external-rotor fan",
+      "drive",
+      "fans staged",
+      "fans slowed together",
+      "belt re-sheaved",
+      "impeller trimmed",
+      "throttle removed",
+      "circulator, constant speed",
+      "circulator, constant pressure",
+      "circulator, proportional pressure"
+    ]
+  },
+  "options/considered/*/name": {
+    "label": "Called",
+    "help": "Where several are of one kind."
+  },
+  "options/considered/*/product/code": {
+    "label": "Code",
+    "help": "Small letters, figures and dashes."
+  },
+  "options/considered/*/product/type": {
+    "label": "Type",
+    "help": "",
+    "choices": [
+      "motor",
+      "module",
+      "drive",
+      "regulator",
+      "fan",
+      "pump"
+    ]
+  },
+  "options/considered/*/product/name": {
+    "label": "Name",
+    "help": "What it is, without a make."
+  },
+  "options/considered/*/product/motor_kind": {
+    "label": "Kind of motor",
+    "help": "",
+    "choices": [
+      "split-capacitor",
+      "single-phase",
+      "shaded-pole",
+      "three-phase",
+      "electronic"
+    ]
+  },
+  "options/considered/*/product/holds": {
+    "label": "What it holds",
+    "help": "Electronic ones only.",
+    "choices": [
+      "torque",
+      "airflow",
+      "speed",
+      "pressure"
+    ]
+  },
+  "options/considered/*/product/rated_power": {
+    "label": "Rated power",
+    "help": "At the shaft; of a drive, of its motor.",
+    "quantity": "rated_power",
+    "basis": "plate"
+  },
+  "options/considered/*/product/rated_voltage": {
+    "label": "Rated volts",
+    "help": "A range is kept whole.",
+    "quantity": "rated_voltage",
+    "basis": "plate"
+  },
+  "options/considered/*/product/other_voltage": {
+    "label": "Volts, other link",
+    "help": "Of a dual-voltage product.",
+    "quantity": "rated_voltage",
+    "basis": "plate"
+  },
+  "options/considered/*/product/phases": {
+    "label": "Phases",
+    "help": "Of its supply.",
+    "choices": [
+      1,
+      3
+    ]
+  },
+  "options/considered/*/product/frequency": {
+    "label": "Frequency",
+    "help": "",
+    "quantity": "frequency",
+    "basis": "plate"
+  },
+  "options/considered/*/product/rated_speed": {
+    "label": "Rated speed",
+    "help": "",
+    "quantity": "rated_speed",
+    "basis": "plate"
+  },
+  "options/considered/*/product/rated_current": {
+    "label": "Full-load amps",
+    "help": "",
+    "quantity": "rated_current",
+    "basis": "plate"
+  },
+  "options/considered/*/product/nominal_efficiency": {
+    "label": "Nominal efficiency",
+    "help": "At rated load.",
+    "quantity": "efficiency",
+    "basis": "plate"
+  },
+  "options/considered/*/product/least_efficiency": {
+    "label": "Guaranteed efficiency",
+    "help": "The least that its maker stands for; promises rest on it.",
+    "quantity": "efficiency",
+    "basis": "plate"
+  },
+  "options/considered/*/product/power_factor": {
+    "label": "Power factor",
+    "help": "True, at rated load.",
+    "quantity": "read_power_factor",
+    "basis": "plate"
+  },
+  "options/considered/*/product/service_factor": {
+    "label": "Service factor",
+    "help": "",
+    "quantity": "service_factor",
+    "basis": "plate"
+  },
+  "options/considered/*/product/code_letter": {
+    "label": "Code letter",
+    "help": "Locked-rotor code, A to V."
+  },
+  "options/considered/*/product/run_capacitance": {
+    "label": "Run capacitor",
+    "help": "",
+    "quantity": "capacitance",
+    "basis": "plate"
+  },
+  "options/considered/*/product/capacitor_voltage": {
+    "label": "Run capacitor volts",
+    "help": "",
+    "quantity": "capacitor_voltage",
+    "basis": "plate"
+  },
+  "options/considered/*/product/frame": {
+    "label": "Frame",
+    "help": "With its suffix."
+  },
+  "options/considered/*/product/shaft_diameter": {
+    "label": "Shaft diameter",
+    "help": "",
+    "quantity": "dimension",
+    "basis": "plate"
+  },
+  "options/considered/*/product/shaft_length": {
+    "label": "Shaft length",
+    "help": "",
+    "quantity": "dimension",
+    "basis": "plate"
+  },
+  "options/considered/*/product/keyway": {
+    "label": "Keyway",
+    "help": "A flat counts as none.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/considered/*/product/mounting": {
+    "label": "Mounting",
+    "help": "",
+    "choices": [
+      "belly band",
+      "lugs",
+      "studs",
+      "foot",
+      "face",
+      "resilient ring",
+      "external rotor",
+      "close coupled"
+    ]
+  },
+  "options/considered/*/product/rotation": {
+    "label": "Rotation",
+    "help": "Facing the shaft end.",
+    "choices": [
+      "clockwise",
+      "counter-clockwise",
+      "reversible"
+    ]
+  },
+  "options/considered/*/product/enclosure": {
+    "label": "Enclosure",
+    "help": "IP54, or TEFC, TEAO, ODP."
+  },
+  "options/considered/*/product/air_over": {
+    "label": "Needs the machine's air",
+    "help": "Air-over motors are cooled by the wheel alone.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/considered/*/product/shaft_up": {
+    "label": "May stand shaft up",
+    "help": "",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/considered/*/product/drive_ready": {
+    "label": "Insulation made for a drive",
+    "help": "",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/considered/*/product/torque_taps": {
+    "label": "Torque taps",
+    "help": "",
+    "choices": [
+      2,
+      3,
+      4,
+      5,
+      6,
+      8
+    ]
+  },
+  "options/considered/*/product/command": {
+    "label": "Command",
+    "help": "What it is told by.",
+    "choices": [
+      "switched line",
+      "24 V calls",
+      "0-10 V",
+      "dial",
+      "none"
+    ]
+  },
+  "options/considered/*/product/least_speed": {
+    "label": "Least speed",
+    "help": "Share of rated speed.",
+    "quantity": "command",
+    "basis": "plate"
+  },
+  "options/considered/*/product/highest_speed": {
+    "label": "Highest speed",
+    "help": "Of wheel and bearings.",
+    "quantity": "speed",
+    "basis": "plate"
+  },
+  "options/considered/*/product/standby": {
+    "label": "Standby power",
+    "help": "With the rotor still.",
+    "quantity": "standby_power",
+    "basis": "plate"
+  },
+  "options/considered/*/product/single_phase_input": {
+    "label": "May be fed with one phase",
+    "help": "A drive.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/considered/*/product/listed_for_replacement": {
+    "label": "Listed as a replacement",
+    "help": "By an appliance's maker or a listing.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/considered/*/product/blower_constants": {
+    "label": "Taught this blower",
+    "help": "An airflow-holding motor must know its wheel.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/considered/*/product/curve/*/airflow": {
+    "label": "Airflow",
+    "help": "",
+    "quantity": "airflow",
+    "basis": "plate"
+  },
+  "options/considered/*/product/curve/*/water_flow": {
+    "label": "Water flow",
+    "help": "",
+    "quantity": "water_flow",
+    "basis": "plate"
+  },
+  "options/considered/*/product/curve/*/pressure": {
+    "label": "Pressure",
+    "help": "Static pressure of a fan.",
+    "quantity": "pressure",
+    "basis": "plate"
+  },
+  "options/considered/*/product/curve/*/head": {
+    "label": "Head",
+    "help": "Differential of a pump.",
+    "quantity": "pump_differential",
+    "basis": "plate"
+  },
+  "options/considered/*/product/curve/*/shaft_power": {
+    "label": "Shaft power",
+    "help": "",
+    "quantity": "shaft_power",
+    "basis": "plate"
+  },
+  "options/considered/*/product/curve_speed": {
+    "label": "Speed of the curve",
+    "help": "",
+    "quantity": "speed",
+    "basis": "plate"
+  },
+  "options/considered/*/product/price": {
+    "label": "Price",
+    "help": "In the catalogue's currency, without labour.",
+    "quantity": "price",
+    "basis": "typed"
+  },
+  "options/considered/*/product/lead_time": {
+    "label": "Lead time",
+    "help": "",
+    "quantity": "lead_time",
+    "basis": "typed"
+  },
+  "options/considered/*/product/van_stock": {
+    "label": "In the van",
+    "help": "",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/considered/*/product/life": {
+    "label": "Stated life",
+    "help": "",
+    "quantity": "life",
+    "basis": "typed"
+  },
+  "options/considered/*/product/wears": {
+    "label": "What wears",
+    "help": ""
+  },
+  "options/considered/*/product/note": {
+    "label": "Note",
+    "help": ""
+  },
+  "options/considered/*/price": {
+    "label": "Price",
+    "help": "Equipment; the whole cost fitted where labour is left empty.",
     "quantity": "cost",
     "basis": "estimated"
   },
-  "options/electronic_cost": {
-    "label": "Electronic, fitted",
-    "help": "Motor, controls, labour; in the job's currency.",
+  "options/considered/*/labour": {
+    "label": "Labour",
+    "help": "Fitting, set-up, travel, disposal.",
     "quantity": "cost",
     "basis": "estimated"
   },
-  "options/drive_cost": {
-    "label": "On a drive, fitted",
-    "help": "Drive, motor where it is new, labour; in the job's currency.",
+  "options/considered/*/rebate": {
+    "label": "Rebate",
+    "help": "What somebody else pays back.",
+    "quantity": "cost",
+    "basis": "typed"
+  },
+  "options/considered/*/life": {
+    "label": "Life",
+    "help": "Years it is expected to last.",
+    "quantity": "life",
+    "basis": "estimated"
+  },
+  "options/considered/*/lead_time": {
+    "label": "Lead time",
+    "help": "Days until it can be here.",
+    "quantity": "lead_time",
+    "basis": "estimated"
+  },
+  "options/considered/*/wears": {
+    "label": "What wears",
+    "help": ""
+  },
+  "options/considered/*/tap": {
+    "label": "Tap",
+    "help": "The tap that it would run on."
+  },
+  "options/considered/*/regulator": {
+    "label": "How the volts are lowered",
+    "help": "",
+    "choices": [
+      "phase-cut",
+      "series resistance",
+      "lower volts"
+    ]
+  },
+  "options/considered/*/speed_share": {
+    "label": "Wheel's speed",
+    "help": "Against today's; empty: just enough.",
+    "quantity": "speed_share",
+    "basis": "estimated"
+  },
+  "options/considered/*/diameter_share": {
+    "label": "Impeller's diameter",
+    "help": "Against today's; empty: just enough.",
+    "quantity": "diameter_share",
+    "basis": "estimated"
+  },
+  "options/considered/*/throttle_drop": {
+    "label": "Pressure at the throttle",
+    "help": "Lost there at full flow.",
+    "quantity": "pressure",
+    "basis": "measured"
+  },
+  "options/considered/*/set_pressure": {
+    "label": "Pressure that is set",
+    "help": "Empty: today's at full flow.",
+    "quantity": "pump_differential",
+    "basis": "typed"
+  },
+  "options/waivers/*/option": {
+    "label": "Option",
+    "help": ""
+  },
+  "options/waivers/*/check": {
+    "label": "Check",
+    "help": ""
+  },
+  "options/waivers/*/who": {
+    "label": "Who answers for it",
+    "help": ""
+  },
+  "options/waivers/*/reason": {
+    "label": "Why",
+    "help": ""
+  },
+  "options/waivers/*/at": {
+    "label": "When",
+    "help": ""
+  },
+  "options/fitting/phases": {
+    "label": "Phases at the machine",
+    "help": "Counted at the isolator, not off the plate.",
+    "choices": [
+      1,
+      3
+    ]
+  },
+  "options/fitting/permanent_supply": {
+    "label": "Is there a permanent supply?",
+    "help": "Line volts that no thermostat or relay switches.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/command": {
+    "label": "What commands it?",
+    "help": "Calls, a signal, a dial, or the line being switched.",
+    "choices": [
+      "switched line",
+      "24 V calls",
+      "0-10 V",
+      "dial",
+      "none"
+    ]
+  },
+  "options/fitting/mounting": {
+    "label": "How is the motor held?",
+    "help": "",
+    "choices": [
+      "belly band",
+      "lugs",
+      "studs",
+      "foot",
+      "face",
+      "resilient ring",
+      "external rotor",
+      "close coupled"
+    ]
+  },
+  "options/fitting/bore": {
+    "label": "Bore of wheel or coupling",
+    "help": "",
+    "quantity": "dimension",
+    "basis": "measured"
+  },
+  "options/fitting/shaft_needed": {
+    "label": "Shaft length needed",
+    "help": "",
+    "quantity": "dimension",
+    "basis": "measured"
+  },
+  "options/fitting/keyway": {
+    "label": "Keyway in the hub?",
+    "help": "A set screw on a flat counts as none.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/attitude": {
+    "label": "How does the shaft lie?",
+    "help": "",
+    "choices": [
+      "horizontal",
+      "shaft up",
+      "shaft down"
+    ]
+  },
+  "options/fitting/outdoors": {
+    "label": "Outdoors or wet?",
+    "help": "Then a rain shield, and the lowest drain open.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/in_air": {
+    "label": "In the machine's air?",
+    "help": "Air over the motor while it runs.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/altitude": {
+    "label": "Altitude",
+    "help": "Motors are rated to 1,000 m.",
+    "quantity": "altitude",
+    "basis": "estimated"
+  },
+  "options/fitting/highest_speed": {
+    "label": "Highest speed of wheel and bearings",
+    "help": "",
+    "quantity": "speed",
+    "basis": "plate"
+  },
+  "options/fitting/several": {
+    "label": "Several motors on one controller?",
+    "help": "Each then needs an overload of its own.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/lead_length": {
+    "label": "Cable, drive to motor",
+    "help": "",
+    "quantity": "cable_length",
+    "basis": "measured"
+  },
+  "options/fitting/earth_leakage": {
+    "label": "Earth-leakage device",
+    "help": "Its type, on its front.",
+    "choices": [
+      "none",
+      "AC",
+      "A",
+      "F",
+      "B"
+    ]
+  },
+  "options/fitting/start_switch": {
+    "label": "Has the motor a start switch?",
+    "help": "A click as it runs up or down.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/motor_maker_agrees": {
+    "label": "Does the motor's maker approve a drive?",
+    "help": "In writing. Seen working is not approval.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/drive_maker_agrees": {
+    "label": "Does the drive's maker approve this motor?",
+    "help": "In writing. Seen working is not approval.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/approvals": {
+    "label": "Approvals, where kept",
+    "help": ""
+  },
+  "options/fitting/listing_allows": {
+    "label": "Does the appliance's listing allow another kind?",
+    "help": "Ask its maker; local code decides as well.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "options/fitting/code_letter": {
+    "label": "Code letter that the controller was chosen for",
+    "help": ""
+  },
+  "options/repairs": {
+    "label": "Put right first",
+    "help": "What Findings say; every saving is against the machine put right.",
+    "choices": [
+      "run capacitor",
+      "wheel",
+      "filter",
+      "belt"
+    ]
+  },
+  "options/filter_excess": {
+    "label": "Filter's drop over a clean one's",
+    "help": "Pascals that a clean filter gives back at this flow.",
+    "quantity": "pressure",
+    "basis": "measured"
+  },
+  "options/wheel_loss": {
+    "label": "Pressure lost by the fouled wheel",
+    "help": "A fifth is taken where nothing is said.",
+    "quantity": "share_of_hours",
+    "basis": "estimated"
+  },
+  "options/repair_cost": {
+    "label": "Putting right costs",
+    "help": "Shown on its own line.",
     "quantity": "cost",
     "basis": "estimated"
+  },
+  "options/tightness": {
+    "label": "The system, against as found",
+    "help": "100 % as found; 140 % with a loaded filter.",
+    "quantity": "tightness",
+    "basis": "estimated"
+  },
+  "options/discount_rate": {
+    "label": "Discount rate",
+    "help": "5 % where nothing is said.",
+    "quantity": "discount_rate",
+    "basis": "typed"
+  },
+  "options/escalation": {
+    "label": "Energy price rises a year",
+    "help": "0 where nothing is said.",
+    "quantity": "escalation",
+    "basis": "estimated"
+  },
+  "options/labour_rate": {
+    "label": "An hour of labour",
+    "help": "",
+    "quantity": "price",
+    "basis": "typed"
   }
 } as const;
 

@@ -1437,6 +1437,336 @@ export const quantities = {
     "typed_units": [
       ""
     ]
+  },
+  "life": {
+    "label": "life",
+    "ip": {
+      "unit": "years",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "years",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "years"
+    ]
+  },
+  "discount_rate": {
+    "label": "discount rate",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "escalation": {
+    "label": "rise of prices a year",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "lead_time": {
+    "label": "lead time",
+    "ip": {
+      "unit": "days",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "days",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "days"
+    ]
+  },
+  "season": {
+    "label": "length of the season",
+    "ip": {
+      "unit": "days",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "days",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "days"
+    ]
+  },
+  "cable_length": {
+    "label": "length of the leads",
+    "ip": {
+      "unit": "ft",
+      "factor": 3.280839895013123,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "m",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "m",
+      "mm",
+      "in.",
+      "ft"
+    ]
+  },
+  "tightness": {
+    "label": "flow-dependent part of the system against as found",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "cycles_per_hour": {
+    "label": "cycles an hour",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      ""
+    ]
+  },
+  "cycle_minutes": {
+    "label": "minutes a cycle",
+    "ip": {
+      "unit": "min",
+      "factor": 0.016666666666666666,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "min",
+      "factor": 0.016666666666666666,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "s",
+      "min"
+    ]
+  },
+  "speed_share": {
+    "label": "speed against today's",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "diameter_share": {
+    "label": "diameter against today's",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "price": {
+    "label": "price",
+    "ip": {
+      "unit": "money",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "money",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "money"
+    ]
+  },
+  "running_hours": {
+    "label": "running hours",
+    "ip": {
+      "unit": "h",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "h",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "h"
+    ]
+  },
+  "standby_power": {
+    "label": "standby power",
+    "ip": {
+      "unit": "W",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "W",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "W",
+      "kW",
+      "hp"
+    ]
+  },
+  "design_share": {
+    "label": "share of the wanted flow",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "command": {
+    "label": "command",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "code_letter_kva": {
+    "label": "locked-rotor kVA per hp",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      ""
+    ]
+  },
+  "machines": {
+    "label": "machines alike side by side",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      ""
+    ]
   }
 } as const;
 

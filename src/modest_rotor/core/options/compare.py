@@ -1,254 +1,201 @@
-"""The options beside each other: every duty step solved, the year's energy and money, the saving against keeping it."""
+"""The options beside each other: each looked at, solved at every duty step, and held against the machine put right."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Hashable
+from dataclasses import dataclass, replace
 
 from modest_rotor.core.estimate import Estimate, exactly
-from modest_rotor.core.identify.efficiency import TypicalMotor
-from modest_rotor.core.identify.meters import read_by_meter
-from modest_rotor.core.options import year_results
-from modest_rotor.core.options.contract import Demand, Option, OptionKind, SolvedStep
-from modest_rotor.core.options.drive import OnDrive
-from modest_rotor.core.options.electronic import Electronic
+from modest_rotor.core.memo import NOTHING_KEPT, Memo
+from modest_rotor.core.options.answer_steps import flow_quantity, pressure_quantity
+from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer, RepairAnswer
+from modest_rotor.core.options.checks.book import look, verdict
+from modest_rotor.core.options.checks.place import FitCheck, Fits, Place
+from modest_rotor.core.options.contract import Asked, Demand, OptionKind, SolvedStep
+from modest_rotor.core.options.demands import demand_of
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_stop
-from modest_rotor.core.options.same_kind import SameKind
-from modest_rotor.core.options.step_working import StepWorkings, step_workings
-from modest_rotor.core.options.year import Year, year_energy, year_heat
-from modest_rotor.core.phrase import Figure, Frozen, figure
-from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.duty import DutyStep, step_hours
-from modest_rotor.core.working import Result
+from modest_rotor.core.options.option_answer import Reckoned, Yardstick, option_answer, overlap
+from modest_rotor.core.options.put_right import PutRight, put_right
+from modest_rotor.core.options.registry import BY_KIND
+from modest_rotor.core.options.year import Solved, Year, year_energy, year_heat
+from modest_rotor.core.options.year_results import energy_result, money_waits, priced
+from modest_rotor.core.phrase import figure
+from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.stations.plate import Plate
 
-OPTIONS: tuple[Option, ...] = (Keep(), SameKind(), Electronic(), OnDrive())
-LETTERS = "ABCD"
+__all__ = ["OptionAnswer", "OptionsAnswer", "compare", "flow_quantity", "pressure_quantity"]
+
+LETTERS = "ABCDEFGHIJKLMNOP"
 STOPPED = "withheld: the stop stands first"
-
-
-class StepAnswer(Frozen):
-    """One duty step of one option."""
-
-    id: str
-    name: str
-    hours: Figure | None
-    flow: Figure | None
-    pressure: Figure | None
-    speed: Figure | None
-    shaft_power: Figure | None
-    input_power: Figure | None
-    note: str
-    workings: StepWorkings | None
-
-
-class OptionAnswer(Frozen):
-    """One option: its steps, and its year."""
-
-    letter: str
-    kind: OptionKind
-    title: str
-    series: str
-    steps: tuple[StepAnswer, ...]
-    energy: Result
-    money: Result
-    saved_energy: Result
-    saved_money: Result
-    payback: Result
-    saved_emissions: Result
-    made_up_heat: Result
-    saved_cooling: Result
-    net_money: Result
-    cost: Figure | None
-    limits: tuple[str, ...]
-    stop: str | None
-
-
-class OptionsAnswer(Frozen):
-    """All options, or what they wait for."""
-
-    waits: str | None
-    options: tuple[OptionAnswer, ...]
-    overlap: str | None
+KEPT = Considered(id="keep", kind=OptionKind.KEEP)
 
 
 @dataclass(frozen=True)
-class Solution:
-    """One option solved over the year: its steps, its energy and heat or what they wait for, and what it does not do."""
+class Compared:
+    """What the comparison is given beside the machine: plate as typed, year, µF measured, volts measured, and what keeps.
 
-    option: Option
-    steps: tuple[SolvedStep, ...]
-    energy: Estimate | str
-    heat: Estimate | str
-    limits: tuple[str, ...]
-    stop: str | None
+    :param rests_on: by value, everything that the machine as found rests on.
+    """
 
-    @property
-    def keeps(self) -> bool:
-        """Whether this is the yardstick."""
-        return self.option.kind is OptionKind.KEEP
+    plate: Plate
+    year: Year
+    capacitance_f: float | None = None
+    volts_v: float | None = None
+    memo: Memo = NOTHING_KEPT
+    rests_on: Hashable = None
 
 
-def compare(found: FoundMachine | str, year: Year) -> OptionsAnswer:
-    """Solve every option at every step, and set the years beside each other."""
+def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
+    """Look at every option, solve it at every step, and set the years beside each other."""
     if isinstance(found, str):
         return OptionsAnswer(waits=found, options=(), overlap=None)
-    demands = _demands(found, year)
-    today = Keep().solve(found, demands, year.duty.part_flow)
-    solutions = tuple(_solve(option, found, demands, today, year) for option in OPTIONS)
-    answers = tuple(
-        _answer(letter, solution, solutions[0], found, year)
-        for letter, solution in zip(LETTERS, solutions, strict=True)
+    costs = given.year.costs
+    told = (costs.repairs, costs.filter_excess, costs.wheel_loss, given.capacitance_f)
+    right = given.memo.kept(("put right", given.rests_on, told), lambda: put_right(found, costs, given.capacitance_f))
+    comparison = _Comparison(right.machine, given, (given.rests_on, told))
+    reckoned = (comparison.reckon(KEPT), *(comparison.reckon(one) for one in costs.considered))
+    yardstick = Yardstick(reckoned[0], comparison.demands, right.machine, given.year)
+    answers = tuple(option_answer(letter, one, yardstick) for letter, one in zip(LETTERS, reckoned, strict=False))
+    as_found = _as_found(found, right, given, yardstick)
+    return OptionsAnswer(
+        waits=None,
+        options=answers,
+        overlap=overlap(tuple(zip(LETTERS, reckoned, strict=False))),
+        repair=_repair(found, right, given, reckoned[0], as_found),
+        as_found=option_answer("A", as_found, yardstick).model_copy(update={"title": "As found"}) if as_found else None,
     )
-    return OptionsAnswer(waits=None, options=answers, overlap=_overlap(solutions))
 
 
-def _solve(
-    option: Option, found: FoundMachine, demands: tuple[Demand, ...], today: tuple[SolvedStep, ...], year: Year
-) -> Solution:
-    if option.kind is OptionKind.KEEP:
-        limits = ("It is dead: it stands here as the yardstick only.",) if year.dead else ()
-        return _solution(option, today, limits, found, year)
-    steps = option.solve(found, demands, year.duty.part_flow)
-    compared = tuple(
-        ComparedStep(asked.name or "a step", step, now, _least(found, now, year))
-        for asked, step, now in zip(year.steps, steps, today, strict=True)
-    )
-    stop = protected_stop(compared, year.least_words)
-    if stop:
-        withheld = tuple(SolvedStep(step.id, note=STOPPED) for step in steps)
-        return Solution(option, withheld, STOPPED, STOPPED, (), stop)
-    return _solution(option, steps, limits_of(compared, year.least_words), found, year)
+class _Comparison:
+    """One machine and one year, against which options are reckoned."""
+
+    def __init__(self, machine: FoundMachine, given: Compared, rests_on: Hashable) -> None:
+        self.machine, self.given, self.year = machine, given, given.year
+        year = given.year
+        asked = [demand_of(step, machine, year.wanted_flow_m3s) for step in year.steps]
+        self.waits = next((one for one in asked if isinstance(one, str)), None) if year.duty.steps else None
+        bare = tuple(
+            Demand(step.id, 1.0) if isinstance(one, str) else one for step, one in zip(year.steps, asked, strict=True)
+        )
+        self.part_flow = year.duty.part_flow
+        rest = (rests_on, self.part_flow, year.machines)
+        self.rests_on: Hashable = (*rest, bare)
+        self.today = given.memo.kept(("today", self.rests_on), lambda: self._solve(KEPT, bare))
+        self.demands = self._with_floors(bare) if year.protected else bare
+        self.rests_on = (*rest, self.demands)
+
+    def reckon(self, considered: Considered) -> Reckoned:
+        """One option: looked at, solved unless a stop withholds it, and its year."""
+        option = BY_KIND[considered.kind]
+        checks = look(self._place(considered), self.year.costs.waivers)
+        first = next((one for one in checks if one.stops), None)
+        if first is not None:
+            return self._withheld(considered, checks, first)
+        technical = considered.model_copy(
+            update=dict.fromkeys(("price", "labour", "rebate", "life", "lead_time", "wears", "name"))
+        )
+        keeps = considered.kind is OptionKind.KEEP
+        steps = self.today if keeps else self.given.memo.kept(
+            ("steps", self.rests_on, technical.model_dump_json()), lambda: self._solve(considered, self.demands)
+        )  # fmt: skip
+        checks = look(self._place(considered, steps), self.year.costs.waivers)
+        first = next((one for one in checks if one.stops), None)
+        if first is not None:
+            return self._withheld(considered, checks, first)
+        stop = None if keeps else self._protected_stop(steps)
+        if stop:
+            return Reckoned(Solved(option, considered, self._blank()), STOPPED, STOPPED, checks, Fits.CANNOT, (), stop)
+        solved = Solved(option, considered, steps)
+        waits = self.waits
+        energy, heat = (waits or of(solved, self.machine, self.year) for of in (year_energy, year_heat))
+        limits = self._limits(solved, checks)
+        return Reckoned(solved, energy, heat, checks, verdict(checks), limits, None)
+
+    def _place(self, considered: Considered, steps: tuple[SolvedStep, ...] = ()) -> Place:
+        costs, given = self.year.costs, self.given
+        option = BY_KIND[considered.kind]
+        return Place(option, considered, given.plate, costs.fitting, self.machine, given.volts_v, steps)
+
+    def _solve(self, considered: Considered, demands: tuple[Demand, ...]) -> tuple[SolvedStep, ...]:
+        asked = Asked(self.part_flow, considered, self.year.machines)
+        return BY_KIND[considered.kind].solve(self.machine, demands, asked)
+
+    def _blank(self) -> tuple[SolvedStep, ...]:
+        return tuple(SolvedStep(step.id, note=STOPPED) for step in self.year.steps)
+
+    def _withheld(self, considered: Considered, checks: tuple[FitCheck, ...], first: FitCheck) -> Reckoned:
+        solved = Solved(BY_KIND[considered.kind], considered, self._blank())
+        return Reckoned(solved, STOPPED, STOPPED, checks, Fits.CANNOT, (), first.question)
+
+    def _with_floors(self, bare: tuple[Demand, ...]) -> tuple[Demand, ...]:
+        return tuple(replace(one, floor=self._floor(now)) for one, now in zip(bare, self.today, strict=True))
+
+    def _floor(self, today: SolvedStep) -> float:
+        least = self.year.least_flow_m3s
+        if least is not None and self.machine.flow_is_measured:
+            return least / self.machine.flow.value
+        return today.flow.value / self.machine.flow.value if today.flow else 1.0
+
+    def _least(self, today: SolvedStep) -> Estimate | None:
+        """The least flow allowed at a step: as documented, else as found there; nothing where the duty is not protected."""
+        if not self.year.protected:
+            return None
+        least = self.year.least_flow_m3s
+        return exactly(least) if least is not None and self.machine.flow_is_measured else today.flow
+
+    def _compared(self, steps: tuple[SolvedStep, ...]) -> tuple[ComparedStep, ...]:
+        return tuple(
+            ComparedStep(asked.name or "a step", step, now, self._least(now))
+            for asked, step, now in zip(self.year.steps, steps, self.today, strict=True)
+        )
+
+    def _protected_stop(self, steps: tuple[SolvedStep, ...]) -> str | None:
+        return protected_stop(self._compared(steps), self.year.least_words)
+
+    def _limits(self, solved: Solved, checks: tuple[FitCheck, ...]) -> tuple[str, ...]:
+        if solved.considered.kind is OptionKind.KEEP:
+            return ("It is dead: it stands here as the yardstick only.",) if self.year.dead else ()
+        waived = tuple(
+            f"{one.question} No, and {one.waived_by.who} answers for it: {one.waived_by.reason}"
+            for one in checks
+            if one.waived_by is not None
+        )
+        return (*limits_of(self._compared(solved.steps), self.year.least_words), *waived)
 
 
-def _solution(
-    option: Option, steps: tuple[SolvedStep, ...], limits: tuple[str, ...], found: FoundMachine, year: Year
-) -> Solution:
-    energy, heat = (of(option.kind, steps, found, year) for of in (year_energy, year_heat))
-    return Solution(option, steps, energy, heat, limits, None)
-
-
-def _least(found: FoundMachine, today: SolvedStep, year: Year) -> Estimate | None:
-    """The least flow allowed at a step: as documented, else as found there; nothing where the duty is not protected."""
-    if not year.protected:
+def _as_found(found: FoundMachine, right: PutRight, given: Compared, yardstick: Yardstick) -> Reckoned | None:
+    """The machine before it was put right, at the same demands; nothing where nothing was put right."""
+    if right.machine is found:
         return None
-    if year.least_flow_m3s is not None and found.flow_is_measured:
-        return exactly(year.least_flow_m3s)
-    return today.flow
+    steps = Keep().solve(found, yardstick.demands, Asked(given.year.duty.part_flow, KEPT, given.year.machines))
+    solved = Solved(Keep(), KEPT, steps)
+    energy, heat = (of(solved, found, given.year) for of in (year_energy, year_heat))
+    return Reckoned(solved, energy, heat, (), Fits.YES, (), None)
 
 
-def _demands(found: FoundMachine, year: Year) -> tuple[Demand, ...]:
-    bare = tuple(Demand(step.id, _asked_share(step)) for step in year.steps)
-    if not year.protected:
-        return bare
-    today = Keep().solve(found, bare, year.duty.part_flow)
-    return tuple(
-        Demand(demand.id, demand.share, _floor(found, step, year)) for demand, step in zip(bare, today, strict=True)
-    )
-
-
-def _asked_share(step: DutyStep) -> float:
-    return step.flow_share.si if step.flow_share else 1.0
-
-
-def _floor(found: FoundMachine, today: SolvedStep, year: Year) -> float:
-    if year.least_flow_m3s is not None and found.flow_is_measured:
-        return year.least_flow_m3s / found.flow.value
-    return today.flow.value / found.flow.value if today.flow else 1.0
-
-
-def _answer(letter: str, solution: Solution, yardstick: Solution, found: FoundMachine, year: Year) -> OptionAnswer:
-    option, keeps = solution.option, solution.keeps
-    saved, heat_saved = (_less(yardstick.energy, solution.energy), _less(yardstick.heat, solution.heat))
-    season = year_results.season(heat_saved, year)
-    heat, cold = year_results.heat_results(season, keeps)
-    price, waits = year.duty.energy_price, year_results.money_waits(found, year)
-    cost = year.cost(option.kind)
-    return OptionAnswer(
-        letter=letter,
-        kind=option.kind,
-        title=option.title,
-        series=option.series,
-        steps=tuple(
-            _step(asked, step, found, option.motor(found))
-            for asked, step in zip(year.steps, solution.steps, strict=True)
-        ),
-        energy=year_results.energy_result(option, solution.steps, solution.energy, found, year),
-        money=year_results.priced("Energy cost a year", solution.energy, price, waits),
-        saved_energy=year_results.saved_energy_result(saved, yardstick.energy, solution.energy, keeps),
-        saved_money=year_results.priced("Saved a year", saved, price, waits, keeps),
-        payback=year_results.payback_result(saved, price, cost, waits, keeps),
-        saved_emissions=year_results.emissions_result(saved, year, keeps),
-        made_up_heat=heat,
-        saved_cooling=cold,
-        net_money=year_results.net_money(saved, season, year, waits, keeps),
-        cost=figure("cost", read_by_meter(cost, "cost", "cost"), "estimated") if cost else None,
-        limits=solution.limits,
-        stop=solution.stop,
-    )
-
-
-def _less(today: Estimate | str, then: Estimate | str) -> Estimate | str:
-    """Today's less the option's; or the words that say what either waits for, the option's first."""
-    if isinstance(then, str):
-        return then
-    return today if isinstance(today, str) else today - then
-
-
-def flow_quantity(found: FoundMachine) -> str:
-    """The quantity in which flows of this machine are told."""
-    if not found.flow_is_measured:
-        return "relative_flow"
-    return "water_flow" if found.wheel is Wheel.PUMP else "airflow"
-
-
-def pressure_quantity(found: FoundMachine) -> str:
-    """The quantity in which pressures of this machine are told."""
-    if not found.pressure_is_measured:
-        return "relative_pressure"
-    return "pump_differential" if found.wheel is Wheel.PUMP else "pressure"
-
-
-def _step(asked: DutyStep, step: SolvedStep, found: FoundMachine, motor: TypicalMotor | None) -> StepAnswer:
-    def told(quantity: str, value: Estimate | None) -> Figure | None:
-        return figure(quantity, value, "estimated") if value else None
-
-    hours = step_hours(asked)
-    return StepAnswer(
-        id=asked.id,
-        name=asked.name,
-        hours=figure("hours", hours, "estimated") if hours else None,
-        flow=told(flow_quantity(found), step.flow),
-        pressure=told(pressure_quantity(found), step.pressure),
-        speed=told("speed", step.speed),
-        shaft_power=told("shaft_power", step.shaft_power),
-        input_power=told("input_power", step.input_power),
-        note=step.note,
-        workings=step_workings(step, _asked_share(asked), found, motor, flow_quantity(found), pressure_quantity(found)),
-    )
-
-
-def _overlap(solutions: tuple[Solution, ...]) -> str | None:
-    """One sentence on whether the saving chooses among the replacements: which takes least, and which it cannot be told from."""
-    known = [
-        (letter, solution.energy)
-        for letter, solution in zip(LETTERS, solutions, strict=True)
-        if not solution.keeps and isinstance(solution.energy, Estimate)
-    ]
-    if len(known) < 2:
+def _repair(
+    found: FoundMachine, right: PutRight, given: Compared, kept: Reckoned, before: Reckoned | None
+) -> RepairAnswer | None:
+    """What the repair does by itself: its energy and money stand apart from every option's saving."""
+    if not (right.done or right.lacking):
         return None
-    best, least = min(known, key=lambda pair: pair[1].value)
-    near = [letter for letter, energy in known if letter != best and _within_band(energy - least)]
-    clear = [letter for letter, energy in known if letter != best and not _within_band(energy - least)]
-    if not clear:
-        return f"{_listed([best, *near])} overlap: the saving does not choose between them."
-    words = f"{best} takes less energy than {_listed(clear)}, by more than the errors that they do not share"
-    return f"{words}; it overlaps with {_listed(near)}." if near else f"{words}."
-
-
-def _within_band(difference: Estimate) -> bool:
-    return abs(difference.value) <= difference.band
-
-
-def _listed(letters: list[str]) -> str:
-    return " and ".join(sorted(letters))
+    year = given.year
+    gain: Estimate | str = "nothing is put right yet"
+    if before is not None and isinstance(before.energy, Estimate):
+        gain = kept.energy if isinstance(kept.energy, str) else before.energy - kept.energy
+    elif before is not None:
+        gain = before.energy
+    price, waits = year.price, money_waits(found, year)
+    flow = right.machine.flow - found.flow if right.machine is not found else None
+    worked = energy_result(kept.solved, gain, right.machine, year).model_copy(
+        update={"label": "Saved by the repair alone"}
+    )
+    return RepairAnswer(
+        done=right.done,
+        lacking=right.lacking,
+        flow=figure(flow_quantity(found), flow, "estimated") if flow else None,
+        energy=worked,
+        money=priced("Saved by the repair alone", gain, price, waits),
+    )

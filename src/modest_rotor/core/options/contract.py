@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
-from typing import Protocol
+from typing import NamedTuple, Protocol
 
 import numpy as np
 
@@ -15,18 +15,15 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from modest_rotor.core.stations.duty import PartFlow
+from modest_rotor.core.stations.options import Considered, OptionKind
+
+__all__ = ["Asked", "Columns", "Demand", "How", "Option", "OptionKind", "SolvedStep"]
 
 NEAR_FULL = 0.995
 """A share of full flow from which on a step counts as full."""
 
 
-class OptionKind(StrEnum):
-    """The kinds of option."""
-
-    KEEP = "keep"
-    SAME_KIND = "same kind"
-    ELECTRONIC = "electronic"
-    DRIVE = "drive"
+NOBODY = Considered(id="none")
 
 
 class How(StrEnum):
@@ -42,26 +39,42 @@ class How(StrEnum):
     SOLVED_THROTTLED = "motor solved, throttled"
     SOLVED_TAP = "motor solved on a tap"
     ON_DRIVE = "on a drive"
+    REGULATED = "on lower volts"
+    HELD_TORQUE = "a torque held"
+    FIXED_SPEED = "one speed"
+    OWN_WHEEL = "with its own wheel"
+    FEWER_FANS = "fewer fans"
+    OTHER_WHEEL_SPEED = "wheel slowed or trimmed"
+    HELD_PRESSURE = "a pressure held"
 
 
 @dataclass(frozen=True)
 class Demand:
     """What a duty step asks for.
 
-    :param share: demanded flow as a share of full flow as found.
+    :param share: demanded flow as a share of full flow.
     :param floor: least share that may be proposed here (a protected duty); zero where nothing protects it.
+    :param tap: the tap that the step runs on today, where it was said by its tap.
     """
 
     id: str
     share: float
     floor: float = 0.0
+    tap: str | None = None
+
+    @property
+    def wanted(self) -> float:
+        """The share that an option aims at."""
+        return max(self.share, self.floor)
 
 
 @dataclass(frozen=True)
 class SolvedStep:
     """One duty step of one option; either all five estimates, or the words that say what it waits for.
 
-    Flow and pressure are in m³/s and Pa, or relative as on the machine as found.
+    Flow and pressure are in m³/s and Pa, or relative as on the machine as found. ``current`` is the line's, A; ``setting``
+    what the option is told there, in the unit of its quantity, with ``set_words`` before it. ``wheel_ratio`` is the wheel's
+    turns for one of the motor's, over today's; 0 where the wheel is another one.
     """
 
     id: str
@@ -72,18 +85,44 @@ class SolvedStep:
     input_power: Estimate | None = None
     note: str = ""
     how: How = How.AS_FOUND
+    current: Estimate | None = None
+    setting: Estimate | None = None
+    set_quantity: str = ""
+    set_words: str = ""
+    wheel_ratio: float | None = None
+
+    def noted(self, *notes: str) -> SolvedStep:
+        """The same with more said of it."""
+        return replace(self, note="; ".join(dict.fromkeys(filter(None, (self.note, *notes)))))
+
+
+@dataclass(frozen=True)
+class Asked:
+    """What an option is asked beside its demands.
+
+    :param part_flow: how part flow is met today. :param considered: what was said of this option.
+    :param machines: machines alike, side by side.
+    """
+
+    part_flow: PartFlow | None
+    considered: Considered = NOBODY
+    machines: int = 1
 
 
 class Option(Protocol):
-    """A kind of replacement."""
+    """A kind of replacement.
+
+    ``electronics`` says whether electronics stay on the supply and start it gently; ``commanded`` whether it is told each
+    step's flow, and so meets a part step by itself.
+    """
 
     kind: OptionKind
     title: str
     series: str
+    electronics: bool
+    commanded: bool
 
-    def solve(
-        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
-    ) -> tuple[SolvedStep, ...]:
+    def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Flow, pressure, speed, shaft power and input power at each demand."""
         ...
 
@@ -92,6 +131,20 @@ class Option(Protocol):
         ...
 
 
+class Columns(NamedTuple):
+    """What solving gives, each of shape ``(scenarios, steps)``: flow, pressure, rpm, W at the shaft and at the line, A, setting."""
+
+    flow: Array
+    pressure: Array
+    speed: Array
+    shaft_power: Array
+    input_power: Array
+    current: Array | float = np.nan
+    setting: Array | float = np.nan
+
+
+NEEDED = 5
+"""Columns without which a step is not solved."""
 CURVE = 5
 """How many of a step's columns make the machine's curve and its system: those of ``FoundMachine.curve_inputs``."""
 
@@ -102,21 +155,24 @@ def curve_and_system(found: FoundMachine, *curve: Array) -> tuple[MachineCurve, 
     return MachineCurve(found.shape, flow, pressure, power, place), system_through(flow, pressure, fixed)
 
 
+@dataclass(frozen=True)
+class Saying:
+    """How a family of steps is told: the way, what to say where there is no solution, and what its setting is."""
+
+    how: How
+    outside: str
+    set_quantity: str = ""
+    set_words: str = ""
+
+
 def solve_steps(
-    ids: tuple[str, ...],
-    function: Callable[..., tuple[Array, Array, Array, Array, Array]],
-    inputs: tuple[Estimate, ...],
-    how: How,
-    outside: str,
+    ids: tuple[str, ...], function: Callable[..., Columns], inputs: tuple[Estimate, ...], saying: Saying
 ) -> dict[str, SolvedStep]:
     """Solve all steps of an option in one vectorised call.
 
-    :param function: takes the inputs as ``(scenarios, 1)`` and returns flow, pressure, speed in rpm, shaft power and
-        input power in W, each ``(scenarios, steps)``.
-    :param how: the way in which they are solved.
-    :param outside: what to say of a step that has no solution.
+    :param function: takes the inputs as ``(scenarios, 1)`` and returns their columns.
     """
-    count = len(ids)
+    count, blocks = len(ids), len(Columns._fields)
 
     def stacked(*columns: Array) -> Array:
         return np.hstack([np.broadcast_to(block, (columns[0].shape[0], count)) for block in function(*columns)])
@@ -124,10 +180,32 @@ def solve_steps(
     estimates = propagate(stacked, *inputs)
     steps = {}
     for index, name in enumerate(ids):
-        flow, pressure, speed, shaft, watts = (estimates[block * count + index] for block in range(5))
-        sound = all(
-            np.isfinite([estimate.value, estimate.standard]).all() for estimate in (flow, pressure, speed, shaft, watts)
+        solved = [estimates[block * count + index] for block in range(blocks)]
+        if not all(_sound(estimate) for estimate in solved[:NEEDED]):
+            steps[name] = SolvedStep(name, note=saying.outside)
+            continue
+        flow, pressure, speed, shaft, watts = solved[:NEEDED]
+        current, setting = (estimate if _sound(estimate) else None for estimate in solved[NEEDED:])
+        steps[name] = SolvedStep(
+            name,
+            flow,
+            pressure,
+            speed,
+            shaft,
+            watts,
+            how=saying.how,
+            current=current,
+            setting=setting,
+            set_quantity=saying.set_quantity,
+            set_words=saying.set_words,
         )
-        solved = SolvedStep(name, flow, pressure, speed, shaft, watts, how=how)
-        steps[name] = solved if sound else SolvedStep(name, note=outside)
     return steps
+
+
+def waiting_steps(demands: tuple[Demand, ...], words: str) -> tuple[SolvedStep, ...]:
+    """Every step waiting for the same."""
+    return tuple(SolvedStep(demand.id, note=words) for demand in demands)
+
+
+def _sound(estimate: Estimate) -> bool:
+    return bool(np.isfinite([estimate.value, estimate.standard]).all())

@@ -2,22 +2,34 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
 from functools import lru_cache
 
 import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.estimate import Array, measured
+from modest_rotor.core.estimate import Array, exactly, measured
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
-from modest_rotor.core.options.contract import CURVE, Demand, How, OptionKind, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.options.contract import (
+    CURVE,
+    Asked,
+    Columns,
+    Demand,
+    How,
+    OptionKind,
+    Saying,
+    SolvedStep,
+    curve_and_system,
+    solve_steps,
+    waiting_steps,
+)
+from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
 from modest_rotor.core.physics.drive import LINEAR, Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
-from modest_rotor.core.stations.duty import PartFlow
 
 DRIVE_SCATTER = measured(1.0, **{"losses of drives": 0.15})
 """How far the losses of real drives scatter about the typical ones. Our judgement, no source."""
@@ -35,37 +47,40 @@ class OnDrive:
     kind = OptionKind.DRIVE
     title = "Three-phase on a drive"
     series = "violet"
+    electronics = True
+    commanded = True
 
-    def solve(
-        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
-    ) -> tuple[SolvedStep, ...]:
+    def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The hertz that give each step its flow, and the watts that drive and motor take; never below a protected flow."""
-        motor = _motor(found)
-        if motor is None:
-            return tuple(SolvedStep(demand.id, note=WAITS) for demand in demands)
-        shares = np.array([max(demand.share, demand.floor) for demand in demands])
-        own = found.plate.kind is MotorKind.THREE_PHASE
+        own = found.plate.kind is MotorKind.THREE_PHASE and asked.considered.product is None
+        motor = motor_on_drive(found, asked)
+        if motor is None or isinstance(motor, str):
+            return waiting_steps(demands, motor or WAITS)
+        shares = np.array([demand.wanted for demand in demands])
         drive = _drive(motor, single_phase=not own)
         line_v, poles = float(motor.plate.rated_voltage_v or 0), int(motor.plate.poles or 0)
 
-        def work(*columns: Array) -> tuple[Array, Array, Array, Array, Array]:
-            curve, (speed, scatter) = columns[:CURVE], columns[CURVE : len(fixed)]
+        def work(*columns: Array) -> Columns:
+            curve, (speed, scatter, worse) = columns[:CURVE], columns[CURVE : len(fixed)]
             machine, system = curve_and_system(found, *curve)
             part = curve[0] * shares
             rpm, reached = Load(machine, speed, system).at_flow(part)
             rpm = np.where(reached, rpm, np.nan)
             shaft = machine.power_at(part, rpm / speed)
             machines = stacked(motor.family, columns[len(fixed) :])
-            at, _ = driven_at(machines, drive, rpm, shaft / (rpm * RAD_PER_RPM), poles, part.shape)
+            at, hertz = driven_at(machines, drive, rpm, shaft / (rpm * RAD_PER_RPM), poles, part.shape)
             taken = drive_input(drive, at, line_v)
-            watts = at.input_power_w + scatter * (taken.input_power_w - at.input_power_w)
-            return part, system.pressure_at(part), rpm, shaft, watts
+            motor_w = at.shaft_power_w + worse * (at.input_power_w - at.shaft_power_w)
+            watts = motor_w + scatter * (taken.input_power_w - at.input_power_w)
+            amps = taken.current_a * watts / taken.input_power_w
+            return Columns(part, system.pressure_at(part), rpm, shaft, watts, np.asarray(amps), hertz)
 
-        fixed = (*found.curve_inputs, found.speed, DRIVE_SCATTER)
+        losses = exactly(1.0) if own else promised_losses(asked.considered, motor)
+        fixed = (*found.curve_inputs, found.speed, DRIVE_SCATTER, losses)
         estimates = motor.estimates if own else motor.as_new
         ids = tuple(demand.id for demand in demands)
         outside = "the motor on its drive would not carry this flow"
-        solved = solve_steps(ids, work, (*fixed, *estimates), How.ON_DRIVE, outside)
+        solved = solve_steps(ids, work, (*fixed, *estimates), Saying(How.ON_DRIVE, outside, "frequency"))
         return tuple(_noted(solved[demand.id], demand, motor) for demand in demands)
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
@@ -73,7 +88,11 @@ class OnDrive:
         return None
 
 
-def _motor(found: FoundMachine) -> FittedMotor | None:
+def motor_on_drive(found: FoundMachine, asked: Asked) -> FittedMotor | str | None:
+    """The three-phase motor that the drive would feed: a product's, the one that is there, or a new one of the same rating."""
+    named = product_motor(found, asked.considered, MotorKind.THREE_PHASE)
+    if named is not None:
+        return named
     plate = found.plate
     if plate.kind is MotorKind.THREE_PHASE:
         return found.own
@@ -112,10 +131,8 @@ def _drive(motor: FittedMotor, single_phase: bool) -> Drive:
 
 
 def _noted(step: SolvedStep, demand: Demand, motor: FittedMotor) -> SolvedStep:
-    notes = []
-    if demand.floor > demand.share:
-        notes.append("held at the protected flow")
+    notes = [HELD] if demand.floor > demand.share else []
     synchronous = motor.plate.synchronous_speed_rpm or 0.0
     if step.speed and step.speed.value < LEAST_HZ_SHARE * synchronous:
         notes.append("below a fifth of its speed a motor that cools itself overheats: set a floor")
-    return replace(step, note="; ".join(filter(None, [step.note, *notes])))
+    return step.noted(*notes)

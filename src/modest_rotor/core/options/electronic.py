@@ -1,71 +1,107 @@
-"""An electronically commutated motor with a speed command, of the plate's rating."""
+"""Electronic motors that are told a speed or an airflow, and give at each step the flow asked for."""
 
 from __future__ import annotations
 
 import numpy as np
 
-from modest_rotor.core.estimate import Array, Estimate, exactly, measured
+from modest_rotor.core.estimate import Array, Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
-from modest_rotor.core.options.contract import Demand, How, OptionKind, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.options.contract import (
+    CURVE,
+    Asked,
+    Columns,
+    Demand,
+    How,
+    OptionKind,
+    Saying,
+    SolvedStep,
+    curve_and_system,
+    solve_steps,
+)
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.load import speed_ratio_for_flow
-from modest_rotor.core.stations.duty import PartFlow
 
-LOSS_SCATTER = measured(1.0, **{"losses of electronic motors": 0.20})
-"""How far the losses of real electronic motors scatter about the typical formula. Our judgement, no source."""
 TORQUE_LIMIT = 1.0
 """Torque over rated torque at which an electronic motor holds its limit and no longer its speed."""
+HELD = "held at the protected flow"
+NO_SPEED = "no speed gives this flow on the machine's curve"
+SIGNAL = Saying(How.COMMANDED, NO_SPEED, "command", "command")
+FLOW = Saying(How.COMMANDED, NO_SPEED, "", "airflow typed in")
 
 
 class Electronic:
-    """An electronic motor that is told a speed, and gives at each step the flow asked for."""
+    """An electronic motor that is told a speed, by a signal or a dial."""
 
     kind = OptionKind.ELECTRONIC
     title = "Electronic, speed command"
     series = "verdigris"
+    electronics = True
+    commanded = True
+    saying = SIGNAL
 
-    def solve(
-        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
-    ) -> tuple[SolvedStep, ...]:
+    def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The speed that gives each step its flow, and the watts for it; never below a protected flow."""
-        plate = found.plate
-        assert plate.rated_power_w is not None
-        rated_power, rated_speed = plate.rated_power_w, plate.rated_speed_rpm or found.speed.value
-        shares = np.array([max(demand.share, demand.floor) for demand in demands])
+        rating = electronic_rating(found, asked.considered)
+        shares = np.array([demand.wanted for demand in demands])
 
-        def work(
-            flow: Array, pressure: Array, power: Array, place: Array, fixed: Array, speed: Array, scatter: Array
-        ) -> tuple[Array, Array, Array, Array, Array]:
-            machine, system = curve_and_system(found, flow, pressure, power, place, fixed)
-            part = flow * shares
+        def work(*columns: Array) -> Columns:
+            curve, (speed, scatter, factor) = columns[:CURVE], columns[CURVE:]
+            machine, system = curve_and_system(found, *curve)
+            part = curve[0] * shares
             ratio = speed_ratio_for_flow(machine, system, part)
             shaft = machine.power_at(part, ratio)
-            torque_ratio = (shaft / (speed * ratio)) / (rated_power / rated_speed)
-            watts = electronic.input_power_w(shaft, rated_power, torque_ratio, speed * ratio / rated_speed, scatter)
-            return part, system.pressure_at(part), speed * ratio, shaft, watts
+            return electronic_columns(rating, part, system.pressure_at(part), speed * ratio, shaft, scatter, factor)
 
-        inputs = (*found.curve_inputs, found.speed, LOSS_SCATTER)
-        ids = tuple(demand.id for demand in demands)
-        solved = solve_steps(ids, work, inputs, How.COMMANDED, "no speed gives this flow on the generic curve")
-        return tuple(_noted(solved[demand.id], demand, rated_power / rated_speed) for demand in demands)
+        inputs = (*found.curve_inputs, found.speed, rating.losses, rating.power_factor)
+        solved = solve_steps(tuple(demand.id for demand in demands), work, inputs, self.saying)
+        return tuple(noted(solved[demand.id], demand, rating) for demand in demands)
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """None: an electronic motor's watts rest on its own losses."""
         return None
 
 
-def standby_power() -> Estimate:
+class AirflowHeld(Electronic):
+    """An electronic motor that holds an airflow: its speed follows filter and dampers by itself."""
+
+    kind = OptionKind.AIRFLOW
+    title = "Electronic, airflow held"
+    series = "verdigris-open"
+    saying = FLOW
+
+
+class FansSlowed(Electronic):
+    """Fans side by side, all with electronic motors, all slowed together."""
+
+    kind = OptionKind.SLOWED
+    title = "Fans slowed together"
+    series = "verdigris"
+
+
+def electronic_columns(
+    rating: Rating, flow: Array, pressure: Array, rpm: Array, shaft: Array, scatter: Array, factor: Array
+) -> Columns:
+    """What an electronic motor takes at speeds and shaft powers; its setting is its speed over the rated one."""
+    speed_ratio = rpm / rating.speed_rpm
+    torque_ratio = shaft / rating.power_w / speed_ratio
+    watts = electronic.input_power_w(shaft, rating.power_w, torque_ratio, speed_ratio, scatter)
+    return Columns(flow, pressure, rpm, shaft, watts, watts / (rating.volts_per_amp * factor), speed_ratio)
+
+
+def standby_power(rating: Rating) -> Estimate:
     """What the electronics take while the rotor stands still, W, with the scatter of all electronic losses."""
-    return exactly(electronic.STANDBY_W) * LOSS_SCATTER
+    return rating.losses * (rating.standby_w / rating.losses.value)
 
 
-def _noted(step: SolvedStep, demand: Demand, rated_watts_per_rpm: float) -> SolvedStep:
-    notes = []
-    if demand.floor > demand.share:
-        notes.append("held at the protected flow")
+def noted(step: SolvedStep, demand: Demand, rating: Rating) -> SolvedStep:
+    """The step with what the motor's limits and a protected duty make of it."""
+    notes = [HELD] if demand.floor > demand.share else []
     if step.shaft_power and step.speed:
-        load = step.shaft_power.value / step.speed.value / rated_watts_per_rpm
+        load = step.shaft_power.value / step.speed.value / rating.torque_scale
         if load > TORQUE_LIMIT:
-            notes.append(f"needs {100 * load:.0f} % of the plate's torque: take the next size up")
-    return SolvedStep(**{**step.__dict__, "note": "; ".join(filter(None, [step.note, *notes]))})
+            notes.append(f"needs {100 * load:.0f} % of its torque: take the next size up")
+        if step.speed.value > rating.top_share * rating.speed_rpm:
+            notes.append("above the speed that its electronics allow")
+    return step.noted(*notes)

@@ -30,7 +30,8 @@ class FoundMachine:
     """The machine of today on its full setting, with what its curve and system are worked from.
 
     Flow and pressure are in m³/s and Pa, or relative (1 at the point found) where they were not measured; a flow that chart,
-    table or temperature rise tell stands for a measured one, with its own band.
+    table or temperature rise tell stands for a measured one, with its own band. ``is_moved`` says that it was put right, or
+    changed otherwise, since the set on which it stands.
     """
 
     wheel: Wheel
@@ -53,6 +54,7 @@ class FoundMachine:
     input_power: Estimate
     input_power_basis: Basis
     fit: MotorFit | None = None
+    is_moved: bool = False
 
     @property
     def own(self) -> FittedMotor | None:
@@ -79,6 +81,15 @@ class FoundMachine:
         """Volts at the motor: as read, or else the plate's."""
         read = self.reference.running.voltage if self.reference else None
         return read if read and read.value > 0 else exactly(self.plate.rated_voltage_v or 0.0)
+
+    @property
+    def current(self) -> Estimate | None:
+        """Line amps as read on the full setting, or carried with the watts where the machine was changed since."""
+        read = self.reference.running.current if self.reference else None
+        watts = self.reference.running.input_power if self.reference else None
+        if read is None or not self.is_moved:
+            return read
+        return read * (self.input_power.value / watts.value) if watts else None
 
     @property
     def curve_inputs(self) -> tuple[Estimate, Estimate, Estimate, Estimate, Estimate]:

@@ -8,9 +8,12 @@ from modest_rotor.core.estimate import Array, Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import (
     NEAR_FULL,
+    Asked,
+    Columns,
     Demand,
     How,
     OptionKind,
+    Saying,
     SolvedStep,
     curve_and_system,
     solve_steps,
@@ -32,11 +35,12 @@ class Keep:
     kind = OptionKind.KEEP
     title = "Keep it"
     series = "copper"
+    electronics = False
+    commanded = False
 
-    def solve(
-        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
-    ) -> tuple[SolvedStep, ...]:
+    def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The machine as found: full, throttled along its curve, or on the tap that was read."""
+        part_flow = asked.part_flow
         throttled = tuple(demand for demand in demands if demand.share < NEAR_FULL and part_flow is PartFlow.THROTTLE)
         solve = solved_throttled if found.own else _throttled
         solved = solve(found, throttled) if throttled else {}
@@ -49,10 +53,21 @@ class Keep:
 
 def full_step(found: FoundMachine, step_id: str, note: str = "") -> SolvedStep:
     """The point found, as the result of a step."""
-    return SolvedStep(step_id, found.flow, found.pressure, found.speed, found.shaft_power, found.input_power, note)
+    return SolvedStep(
+        step_id,
+        found.flow,
+        found.pressure,
+        found.speed,
+        found.shaft_power,
+        found.input_power,
+        note,
+        current=found.current,
+    )
 
 
 def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -> SolvedStep:
+    if demand.tap is not None:
+        return on_named_tap(found, demand)
     if demand.share >= NEAR_FULL:
         return full_step(found, demand.id)
     if part_flow is PartFlow.RUNS_FULL:
@@ -62,8 +77,21 @@ def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -
     return SolvedStep(demand.id, note=UNSAID)
 
 
+def on_named_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
+    """A step that was said by its tap: as read on it, or as the fitted motor gives it."""
+    assert demand.tap is not None
+    facts = next((facts for facts in found.telling_sets if facts.tap_name == demand.tap), None)
+    if facts is not None and not found.is_moved:
+        point = _tap_point(found, facts, demand.id)
+        if point.flow is not None:
+            return point
+    return solved_tap(found, demand.tap, demand.id) or SolvedStep(
+        demand.id, note=f"waits for a set of readings on the {demand.tap}"
+    )
+
+
 def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
-    taps = [facts for facts in found.telling_sets if not facts.on_full_tap]
+    taps = [] if found.is_moved else [facts for facts in found.telling_sets if not facts.on_full_tap]
     if not taps:
         return solved_tap(found, "low tap", demand.id) or SolvedStep(
             demand.id, note="waits for a set of readings on the lower tap"
@@ -105,6 +133,7 @@ def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep
         watts,
         f"as read in {facts.title}",
         How.ON_TAP,
+        facts.running.current,
     )
 
 
@@ -131,7 +160,7 @@ def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, So
         watts: Array,
         efficiency: Array,
         loss_share: Array,
-    ) -> tuple[Array, Array, Array, Array, Array]:
+    ) -> Columns:
         machine, _ = curve_and_system(found, flow, pressure, power, place, fixed)
         part = flow * shares
         shaft = machine.power_at(part, np.ones_like(part))
@@ -139,7 +168,7 @@ def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, So
         change = input_power_w(shaft, rated, efficiency, loss_share) - input_power_w(
             power, rated, efficiency, loss_share
         )
-        return part, machine.pressure_at(part, np.ones_like(part)), speed + 0 * part, shaft, watts + change
+        return Columns(part, machine.pressure_at(part, np.ones_like(part)), speed + 0 * part, shaft, watts + change)
 
     inputs = (
         *found.curve_inputs,
@@ -149,8 +178,8 @@ def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, So
         found.motor.fixed_share,
     )
     ids = tuple(demand.id for demand in demands)
-    solved = solve_steps(ids, work, inputs, How.THROTTLED, "the damper would shut beyond the generic curve")
+    solved = solve_steps(ids, work, inputs, Saying(How.THROTTLED, "the damper would shut beyond the generic curve"))
     return {
-        name: SolvedStep(**{**step.__dict__, "note": step.note or "throttled; its speed taken as unchanged"})
+        name: step if step.note else step.noted("throttled; its speed taken as unchanged")
         for name, step in solved.items()
     }

@@ -2,12 +2,23 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 import numpy as np
 
 from modest_rotor.core.estimate import Array, exactly, measured
 from modest_rotor.core.identify.candidate import usual_tap
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.options.contract import CURVE, Demand, How, SolvedStep, curve_and_system, solve_steps
+from modest_rotor.core.options.contract import (
+    CURVE,
+    Columns,
+    Demand,
+    How,
+    Saying,
+    SolvedStep,
+    curve_and_system,
+    solve_steps,
+)
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
 from modest_rotor.core.physics.load import Load
@@ -27,8 +38,8 @@ def solved_throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[s
     assert own is not None
     shares = np.array([1.0, *(demand.share for demand in demands)])
 
-    def work(*columns: Array) -> tuple[Array, Array, Array, Array, Array]:
-        curve, (speed, watts, volts) = columns[:CURVE], columns[CURVE : len(fixed)]
+    def work(*columns: Array) -> Columns:
+        curve, (speed, watts, volts, amps_found) = columns[:CURVE], columns[CURVE : len(fixed)]
         machine, _ = curve_and_system(found, *curve)
         part = curve[0] * shares
         motor = stacked(own.family, columns[len(fixed) :])
@@ -41,15 +52,15 @@ def solved_throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[s
         rpm = speed * at.speed_rpm[:, 1:] / at.speed_rpm[:, :1]
         power = machine.power_at(part[:, 1:], rpm / speed)
         taken = watts * at.input_power_w[:, 1:] / at.input_power_w[:, :1]
-        return part[:, 1:], machine.pressure_at(part[:, 1:], rpm / speed), rpm, power, taken
+        amps = amps_found * at.current_a[:, 1:] / at.current_a[:, :1]
+        return Columns(part[:, 1:], machine.pressure_at(part[:, 1:], rpm / speed), rpm, power, taken, amps)
 
-    fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts)
+    fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts, found.current or exactly(np.nan))
     ids = tuple(demand.id for demand in demands)
     outside = "the damper would shut beyond the generic curve, or the motor would not carry it"
-    solved = solve_steps(ids, work, (*fixed, *own.estimates), How.SOLVED_THROTTLED, outside)
+    solved = solve_steps(ids, work, (*fixed, *own.estimates), Saying(How.SOLVED_THROTTLED, outside))
     return {
-        name: SolvedStep(**{**step.__dict__, "note": step.note or "throttled; the motor finds its speed"})
-        for name, step in solved.items()
+        name: step if step.note else step.noted("throttled; the motor finds its speed") for name, step in solved.items()
     }
 
 
@@ -65,8 +76,8 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
     usual = usual_tap(tap)
     log_turns = exactly(0.0) if read else measured(0.0, **{f"extra turns of the {tap}": usual.spread})
 
-    def work(*columns: Array) -> tuple[Array, Array, Array, Array, Array]:
-        curve, (speed, watts, volts, off) = columns[:CURVE], columns[CURVE : len(fixed)]
+    def work(*columns: Array) -> Columns:
+        curve, (speed, watts, volts, off, amps_found) = columns[:CURVE], columns[CURVE : len(fixed)]
         machine, system = curve_and_system(found, *curve)
         numbers = np.stack(np.broadcast_arrays(*columns[len(fixed) :]), axis=-1)
         motor = stacked(own.family, columns[len(fixed) :])
@@ -84,11 +95,12 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
         rpm = speed * slow.speed_rpm / fast.speed_rpm
         point = load.at_motor_speed(rpm)
         taken = watts * slow.input_power_w / fast.input_power_w
-        return point.flow, point.pressure, rpm, point.machine_power_w, taken
+        amps = amps_found * slow.current_a / fast.current_a
+        return Columns(point.flow, point.pressure, rpm, point.machine_power_w, taken, amps)
 
-    fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts, log_turns)
+    amps = found.current or exactly(np.nan)
+    fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts, log_turns, amps)
     outside = "the fitted motor would not run on this tap" if read else TAP_UNREAD
-    solved = solve_steps((step_id,), work, (*fixed, *own.estimates), How.SOLVED_TAP, outside)
+    solved = solve_steps((step_id,), work, (*fixed, *own.estimates), Saying(How.SOLVED_TAP, outside))
     step = solved[step_id]
-    note = step.note or (TAP_SOLVED if read else TAP_ASSUMED)
-    return SolvedStep(**{**step.__dict__, "note": note})
+    return step if step.note else replace(step, note=TAP_SOLVED if read else TAP_ASSUMED, set_words=tap)

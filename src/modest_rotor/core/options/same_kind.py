@@ -3,27 +3,35 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 
 import numpy as np
 
 from modest_rotor.core.estimate import COVERAGE_95, Array, Estimate, exactly, measured
 from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
+from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.options.contract import (
     CURVE,
     NEAR_FULL,
+    Asked,
+    Columns,
     Demand,
     How,
     OptionKind,
+    Saying,
     SolvedStep,
     curve_and_system,
     solve_steps,
+    waiting_steps,
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import UNSAID, Keep
+from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.induction import input_power_w, speed_on_slip_line_rpm
 from modest_rotor.core.physics.load import Load, flow_at_speed
+from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import SystemCurve
 from modest_rotor.core.stations.duty import PartFlow
@@ -44,20 +52,31 @@ class SameKind:
     kind = OptionKind.SAME_KIND
     title = "Same kind, new"
     series = "copper-ring"
+    electronics = False
+    commanded = False
 
-    def solve(
-        self, found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None
-    ) -> tuple[SolvedStep, ...]:
+    def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The new motor where it meets the load: solved from its plate, or on the slip line of a plate too bare for that."""
-        torque_ratio = _torque_ratio(found)
-        if torque_ratio > LARGEST_TORQUE:
-            return tuple(SolvedStep(demand.id, note=OVERLOADED) for demand in demands)
+        part_flow = asked.part_flow
+        new = self._new(found, asked)
+        if isinstance(new, str):
+            return waiting_steps(demands, new)
+        if not asked.considered.product and _torque_ratio(found) > LARGEST_TORQUE:
+            return waiting_steps(demands, OVERLOADED)
         full = Demand("full", 1.0)
-        direct = tuple(demand for demand in demands if _is_direct(demand, part_flow))
-        solve = _solved if found.new else _on_slip_line
-        solved = solve(found, (full, *direct), part_flow)
+        direct = tuple(demand for demand in demands if demand.tap is None and _is_direct(demand, part_flow))
+        if new:
+            losses = promised_losses(asked.considered, new)
+            solved = _solved(found, new, losses, (full, *direct), part_flow)
+        else:
+            solved = _on_slip_line(found, (full, *direct), part_flow)
         ratio = _input_ratio(found, solved["full"])
         return tuple(solved.get(demand.id) or _as_today(found, demand, part_flow, ratio) for demand in demands)
+
+    def _new(self, found: FoundMachine, asked: Asked) -> FittedMotor | str | None:
+        """The new motor: its product's, or one of the plate in the machine; nothing where that plate is too bare for a fit."""
+        kind = found.plate.kind
+        return (product_motor(found, asked.considered, kind) if kind else None) or found.new
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """A new motor of the same plate."""
@@ -82,7 +101,7 @@ def _input_ratio(found: FoundMachine, full: SolvedStep) -> float | None:
 
 
 def _as_today(found: FoundMachine, demand: Demand, part_flow: PartFlow | None, ratio: float | None) -> SolvedStep:
-    (today,) = Keep().solve(found, (demand,), part_flow)
+    (today,) = Keep().solve(found, (demand,), Asked(part_flow))
     if today.input_power is None or ratio is None:
         return SolvedStep(demand.id, note=today.note or UNSAID)
     spread = (
@@ -90,18 +109,18 @@ def _as_today(found: FoundMachine, demand: Demand, part_flow: PartFlow | None, r
     )
     watts = (today.input_power * ratio).with_part(f"efficiency of {A_NEW_MOTOR}", spread)
     note = "its tap taken as the old one's; watts scaled as at full flow"
-    return SolvedStep(demand.id, today.flow, today.pressure, today.speed, today.shaft_power, watts, note, How.AS_TODAY)
+    return replace(today, input_power=watts, note=note, how=How.AS_TODAY, current=None)
 
 
-def _solved(found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlow | None) -> dict[str, SolvedStep]:
+def _solved(
+    found: FoundMachine, new: FittedMotor, losses: Estimate, demands: tuple[Demand, ...], part_flow: PartFlow | None
+) -> dict[str, SolvedStep]:
     """Any motor that this plate could stand for, on the load found; a step that is throttled at its share of the flow."""
-    new = found.new
-    assert new is not None
     throttled = part_flow is PartFlow.THROTTLE
     shares = np.array([demand.share if throttled else 1.0 for demand in demands])
 
-    def work(*columns: Array) -> tuple[Array, Array, Array, Array, Array]:
-        curve, (speed, volts) = columns[:CURVE], columns[CURVE : len(fixed)]
+    def work(*columns: Array) -> Columns:
+        curve, (speed, volts, worse) = columns[:CURVE], columns[CURVE : len(fixed)]
         machine, system = curve_and_system(found, *curve)
         load = Load(machine, speed, system)
         motor = stacked(new.family, columns[len(fixed) :])
@@ -110,18 +129,27 @@ def _solved(found: FoundMachine, demands: tuple[Demand, ...], part_flow: PartFlo
         part = load.at_motor_speed(np.where(np.isnan(full.speed_rpm), speed, full.speed_rpm)).flow * shares
         if not throttled:
             ratio = full.speed_rpm / speed
-            return part, machine.pressure_at(part, ratio), full.speed_rpm, full.shaft_power_w, full.input_power_w
+            return _columns(part, machine.pressure_at(part, ratio), full, worse)
 
         def torque_at(rpm: Array) -> Array:
             return np.asarray(machine.power_at(part, rpm / speed) / (rpm * RAD_PER_RPM))
 
         at = run_on(new.family, motor, supply, torque_at, part.shape, full)
         ratio = at.speed_rpm / speed
-        return part, machine.pressure_at(part, ratio), at.speed_rpm, at.shaft_power_w, at.input_power_w
+        return _columns(part, machine.pressure_at(part, ratio), at, worse)
 
-    fixed = (*found.curve_inputs, found.speed, found.volts)
+    fixed = (*found.curve_inputs, found.speed, found.volts, losses)
     ids = tuple(demand.id for demand in demands)
-    return solve_steps(ids, work, (*fixed, *new.as_new), How.SOLVED, OVERLOADED)
+    return solve_steps(ids, work, (*fixed, *new.as_new), Saying(How.SOLVED, OVERLOADED))
+
+
+def _columns(flow: Array, pressure: Array, at: MotorPoint, worse: Array) -> Columns:
+    """A motor's point with its losses as the data sheet stands for; its amps go with its watts."""
+    watts = at.shaft_power_w + worse * (at.input_power_w - at.shaft_power_w)
+    amps = at.current_a * watts / at.input_power_w
+    return Columns(
+        flow, pressure, np.asarray(at.speed_rpm), np.asarray(at.shaft_power_w), np.asarray(watts), np.asarray(amps)
+    )
 
 
 def _on_slip_line(
@@ -144,14 +172,16 @@ def _on_slip_line(
         volts: Array,
         efficiency: Array,
         loss_share: Array,
-    ) -> tuple[Array, Array, Array, Array, Array]:
+    ) -> Columns:
         machine, system = curve_and_system(found, flow, pressure, power, place, fixed)
         ratio = _new_speed_ratio(machine, system, speed, rated_speed, volts, found)
         full = flow_at_speed(machine, system, ratio)
         part = full * shares
         shaft = machine.power_at(part, ratio)
         given = np.where(shares >= NEAR_FULL, system.pressure_at(part), machine.pressure_at(part, ratio))
-        return part, given, speed * ratio + 0 * part, shaft, input_power_w(shaft, rated, efficiency, loss_share)
+        return Columns(
+            part, given, speed * ratio + 0 * part, shaft, input_power_w(shaft, rated, efficiency, loss_share)
+        )
 
     inputs = (
         *found.curve_inputs,
@@ -162,7 +192,7 @@ def _on_slip_line(
         motor.fixed_share,
     )
     ids = tuple(demand.id for demand in demands)
-    return solve_steps(ids, work, inputs, How.SLIP_LINE, "the new motor would run off the generic curve")
+    return solve_steps(ids, work, inputs, Saying(How.SLIP_LINE, "the new motor would run off the generic curve"))
 
 
 def _new_speed_ratio(

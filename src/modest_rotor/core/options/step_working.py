@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import How, SolvedStep
-from modest_rotor.core.options.electronic import LOSS_SCATTER
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.phrase import Basis, Frozen
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.stations.set_answer import motor_ingredients
@@ -21,6 +21,8 @@ FITTED_MOTOR = (
     "Motor fitted to plate and readings; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6 and 9; typical parameters"
     " our judgement, no source."
 )
+ELECTRONIC_INPUT = "W = P + m (P_0 + k_c P_N (T ÷ T_N)² + k_i P_N (n ÷ n_N)^1.3)"
+OWN_CURVE = "The product's own table, or else the generic curve of its kind at its best: our judgement, no source."
 READ = "As read; the meter's accuracy is common practice."
 SPLIT = "W = P + L (f + (1 − f)(P ÷ P_N)²), L = P_N (1 ÷ η − 1)"
 AT_SPEED = "P = P_found × the generic power curve at q and n over that at the point found, P ∝ n³"
@@ -115,14 +117,78 @@ FORMULAS: dict[How, Formulas] = {
         "q = share × q_found, not below a protected flow",
         "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q²",
         AT_SPEED,
-        "W = P + m (P_0 + k_c P_N (T ÷ T_N)² + k_i P_N (n ÷ n_N)^1.3)",
+        ELECTRONIC_INPUT,
         GENERIC_CURVE,
         ELECTRONIC_LOSSES,
+    ),
+    How.HELD_TORQUE: Formulas(
+        "q where the machine's curve at n meets p = p_0 + k q²",
+        "n at which P ÷ ω is the tap's share of rated torque",
+        AT_SPEED,
+        ELECTRONIC_INPUT,
+        GENERIC_CURVE,
+        ELECTRONIC_LOSSES,
+    ),
+    How.FIXED_SPEED: Formulas(
+        "q where the machine's curve at n meets p = p_0 + k q²; its share where the step is throttled",
+        "n as rated: it has one",
+        AT_SPEED,
+        ELECTRONIC_INPUT,
+        GENERIC_CURVE,
+        ELECTRONIC_LOSSES,
+    ),
+    How.OWN_WHEEL: Formulas(
+        "q = share × q_found, not below a protected flow",
+        "n of its own wheel at which its curve gives q at p_0 + k q²",
+        "P = q p ÷ η of its own wheel at q and n",
+        ELECTRONIC_INPUT,
+        OWN_CURVE,
+        ELECTRONIC_LOSSES,
+    ),
+    How.HELD_PRESSURE: Formulas(
+        "q = share × q_found: the valves of the circuit hold it",
+        "n at which its curve gives q at the pressure that it holds",
+        "P = q p ÷ η of its own wheel at q and n",
+        ELECTRONIC_INPUT,
+        OWN_CURVE,
+        ELECTRONIC_LOSSES,
+    ),
+    How.REGULATED: Formulas(
+        "q = share × q_found, not below a protected flow",
+        "n at which the machine's curve meets p = p_0 + k q²",
+        AT_SPEED,
+        "W of the fitted motor on the volts, or behind the ohms, that give P at n; carried to W_found by ratio at full flow",
+        GENERIC_CURVE,
+        FITTED_MOTOR,
+    ),
+    How.OTHER_WHEEL_SPEED: Formulas(
+        "q where the wheel's curve at its new speed meets p = p_0 + k q²; its share where the step is throttled",
+        "n = n_found × n of the fitted motor on the lighter wheel ÷ n of it today",
+        "P = P_found × the generic power curve at q and the wheel's speed, P ∝ n³",
+        "W = W_found × W of the fitted motor there ÷ W of it today",
+        GENERIC_CURVE,
+        FITTED_MOTOR,
+    ),
+    How.FEWER_FANS: Formulas(
+        "q where i of N curves side by side meet p = p_0 + k q²; told for each of the N",
+        "n = n_found × n of the fitted motor with i running ÷ n of it with N",
+        "P = P_found × the generic power curve at q and n, × i ÷ N",
+        "W = W_found × W of the fitted motor with i running ÷ W of it with N, × i ÷ N",
+        GENERIC_CURVE,
+        FITTED_MOTOR,
     ),
 }
 
 
-SOLVED = (How.SOLVED, How.SOLVED_THROTTLED, How.SOLVED_TAP, How.ON_DRIVE)
+SOLVED = (
+    How.SOLVED,
+    How.SOLVED_THROTTLED,
+    How.SOLVED_TAP,
+    How.ON_DRIVE,
+    How.REGULATED,
+    How.OTHER_WHEEL_SPEED,
+    How.FEWER_FANS,
+)
 """Ways in which the motor itself was solved."""
 
 
@@ -136,13 +202,18 @@ class StepWorkings(Frozen):
 
 
 def step_workings(
-    step: SolvedStep, share: float, found: FoundMachine, motor: TypicalMotor | None, flow_name: str, pressure_name: str
+    step: SolvedStep,
+    share: float,
+    found: FoundMachine,
+    motor: TypicalMotor | Rating,
+    flow_name: str,
+    pressure_name: str,
 ) -> StepWorkings | None:
     """How a step came about; nothing for a step that waits.
 
     :param step: the solved step.
     :param share: the share of full flow that the step asks for.
-    :param motor: the motor whose efficiency it rests on: the old one, or a new one; none for an electronic motor.
+    :param motor: the motor whose efficiency it rests on: the old one, or a new one; the rating of an electronic one.
     :param flow_name: the quantity in which flows of this machine are told.
     :param pressure_name: the same for pressures.
     """
@@ -191,11 +262,12 @@ def step_workings(
     )
 
 
-def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMotor | None) -> tuple[Ingredient, ...]:
-    assert step.shaft_power and step.speed and found.plate.rated_power_w is not None
+def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMotor | Rating) -> tuple[Ingredient, ...]:
+    assert step.shaft_power and step.speed
+    rated = found.plate.rated_power_w or step.shaft_power.value
     own = (
         given("P", "shaft power", "shaft_power", step.shaft_power, "worked out"),
-        given("P_N", "rated power", "rated_power", found.plate.rated_power_w, "plate", "plate"),
+        given("P_N", "rated power", "rated_power", rated, "plate", "plate"),
     )
     if step.how in SOLVED:
         return (
@@ -210,15 +282,16 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
                 _set(found),
             ),
         )
-    if motor is None:
+    if isinstance(motor, Rating):
         return (
-            *own,
+            own[0],
+            given("P_N", "rated power", "rated_power", motor.power_w, "plate"),
             given("n", "speed", "speed", step.speed, "worked out"),
-            *_plate_speed(found),
+            given("n_N", "rated speed", "rated_speed", motor.speed_rpm, "plate"),
             given("P_0", "taken by the electronics", "input_power", electronic.STANDBY_W, "assumed"),
             given("k_c", "loss with torque squared, of P_N", "efficiency", electronic.COPPER_LOSS_SHARE, "assumed"),
             given("k_i", "loss with speed, of P_N", "efficiency", electronic.SPEED_LOSS_SHARE, "assumed"),
-            given("m", "how far real motors scatter about it", "ratio", LOSS_SCATTER, "assumed"),
+            given("m", "losses over the typical ones", "ratio", motor.losses, "assumed"),
         )
     return (
         given(

@@ -6,17 +6,26 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from modest_rotor.core.economy import energy_kwh, start_energy_kwh
-from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate, exactly, measured
 from modest_rotor.core.identify.candidate import at_rated
 from modest_rotor.core.identify.fit import FittedMotor
+from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.options.contract import OptionKind, SolvedStep
+from modest_rotor.core.options.contract import Option, SolvedStep
 from modest_rotor.core.options.electronic import standby_power
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.rating import electronic_rating
 from modest_rotor.core.physics.electronic import SOFT_START_S
-from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR, Duty, DutyAnswer, DutyStep, MotorPlace, step_hours
-from modest_rotor.core.stations.options import OptionCosts
+from modest_rotor.core.stations.duty import (
+    HOURS_IN_A_YEAR,
+    Duty,
+    DutyAnswer,
+    DutyStep,
+    MotorPlace,
+    cycled_starts,
+    step_hours,
+)
+from modest_rotor.core.stations.options import Considered, OptionCosts, OptionKind
 from modest_rotor.core.tables import find_row
 
 FULL_STEP = DutyStep(id="full", name="full flow")
@@ -26,7 +35,6 @@ SOFT_START_SHARE = measured(0.5, **{"watts of a soft start": 0.15})
 """The same over running input power, of a motor that electronics bring up gently. Our judgement, no source."""
 STARTING_POWER_FACTOR = 0.8
 """Power factor of a motor on its start winding. Common practice, no source."""
-ELECTRONIC_KINDS = (OptionKind.ELECTRONIC, OptionKind.DRIVE)
 
 
 @dataclass(frozen=True)
@@ -40,6 +48,7 @@ class Year:
     least_flow_m3s: float | None
     protected: bool
     dead: bool = False
+    wanted_flow_m3s: float | None = None
 
     @property
     def steps(self) -> tuple[DutyStep, ...]:
@@ -52,54 +61,143 @@ class Year:
         return self.answer.hours.figure.value if self.answer.hours.figure else None
 
     @property
+    def hours(self) -> Estimate | None:
+        """The same with its band."""
+        if self.total_hours is None:
+            return None
+        total = exactly(0.0)
+        for step in self.steps:
+            total = total + (step_hours(step) or 0.0)
+        return total
+
+    @property
+    def machines(self) -> int:
+        """Machines alike, side by side; the readings are of one of them."""
+        return int(self.duty.machines.si) if self.duty.machines else 1
+
+    @property
     def starts(self) -> float:
         """Starts a year; none while the seconds of one are not said, so that no option is charged for them alone."""
-        return self.duty.starts.si if self.duty.starts and self.duty.run_up else 0.0
+        typed = self.duty.starts.si if self.duty.starts else 0.0
+        return typed + cycled_starts(self.duty) if self.duty.run_up else 0.0
+
+    @property
+    def price(self) -> float | None:
+        """What a kilowatt-hour costs over the hours that it runs; nothing while a price is missing."""
+        duty = self.duty
+        if duty.energy_price is None:
+            return None
+        if duty.tariff != "seasonal":
+            return duty.energy_price.si
+        if duty.summer_price is None or duty.summer_share is None:
+            return None
+        return duty.summer_share.si * duty.summer_price.si + (1 - duty.summer_share.si) * duty.energy_price.si
+
+    @property
+    def price_waits(self) -> str:
+        """What the price waits for."""
+        if self.duty.tariff == "seasonal" and self.duty.energy_price is not None:
+            return "waits for the summer price and the share of hours under it"
+        return "waits for an energy price"
+
+    @property
+    def heat_price(self) -> float | None:
+        """What a kilowatt-hour of useful heat costs; of fuel, over the heater's efficiency."""
+        price, efficiency = self.duty.heat_price, self.duty.heat_efficiency
+        if price is None:
+            return None
+        return price.si / efficiency.si if efficiency and efficiency.si > 0 else price.si
 
     @property
     def least_words(self) -> str:
         """How the least flow of a protected duty is called."""
         return "the flow found" if self.least_flow_m3s is None else "the documented least"
 
-    def cost(self, kind: OptionKind) -> Entry | None:
-        """What an option costs fitted."""
-        return {
-            OptionKind.SAME_KIND: self.costs.same_kind_cost,
-            OptionKind.ELECTRONIC: self.costs.electronic_cost,
-            OptionKind.DRIVE: self.costs.drive_cost,
-        }.get(kind)
+    def horizon(self, considered: Considered) -> float:
+        """Years over which a saving is counted: the option's life, and no longer than the machine it drives."""
+        lives = [considered.life, considered.product.life if considered.product else None]
+        own = next((life.si for life in lives if life), USUAL_LIFE[considered.kind in LONG_LIVED])
+        return min(own, self.duty.remaining_life.si) if self.duty.remaining_life else own
 
 
-def year_energy(kind: OptionKind, steps: tuple[SolvedStep, ...], found: FoundMachine, year: Year) -> Estimate | str:
+USUAL_LIFE = {False: 12.0, True: 15.0}
+"""Years that a motor or a drive lasts where nothing is said. Common practice, no source."""
+LONG_LIVED = (OptionKind.SAME_KIND, OptionKind.TRIM, OptionKind.RESHEAVE, OptionKind.OTHER_TAP, OptionKind.THROTTLE_OUT)
+
+
+def cost_of(considered: Considered) -> Estimate | None:
+    """What an option costs fitted: price and labour less rebate; nothing while no price is known."""
+    product = considered.product.price if considered.product else None
+    price = considered.price or product
+    if price is None:
+        return None
+    cost = read_by_meter(price, "cost", f"cost of {considered.id}")
+    if considered.labour:
+        cost = cost + read_by_meter(considered.labour, "cost", f"labour of {considered.id}")
+    return cost - considered.rebate.si if considered.rebate else cost
+
+
+@dataclass(frozen=True)
+class Solved:
+    """One option with its steps: what the year is reckoned from."""
+
+    option: Option
+    considered: Considered
+    steps: tuple[SolvedStep, ...]
+
+
+def year_energy(solved: Solved, found: FoundMachine, year: Year) -> Estimate | str:
     """Energy of a year at the line, kWh, with standby and starts; or the words that say what it waits for."""
-    running = _running(steps, year, lambda step: step.input_power)
+    running = _running(solved.steps, year, lambda step: step.input_power)
     if isinstance(running, str):
         return running
-    return running + standby_kwh(kind, year) + starts_kwh(kind, steps, found, year)
+    one = running + standby_kwh(solved, found, year) + starts_kwh(solved, found, year)
+    return one * float(year.machines)
 
 
-def year_heat(kind: OptionKind, steps: tuple[SolvedStep, ...], found: FoundMachine, year: Year) -> Estimate | str:
+def year_heat(solved: Solved, found: FoundMachine, year: Year) -> Estimate | str:
     """Heat that an option gives to what it moves in a year, kWh: all its watts, or those at the shaft."""
     if year.duty.motor_place is not MotorPlace.OUTSIDE:
-        return year_energy(kind, steps, found, year)
-    return _running(steps, year, lambda step: step.shaft_power)
+        return year_energy(solved, found, year)
+    heat = _running(solved.steps, year, lambda step: step.shaft_power)
+    return heat if isinstance(heat, str) else heat * float(year.machines)
 
 
-def standby_kwh(kind: OptionKind, year: Year) -> Estimate:
+def standby_of(solved: Solved, found: FoundMachine) -> Estimate:
+    """What an option's electronics take while it stands, W."""
+    if not solved.option.electronics:
+        return exactly(0.0)
+    return standby_power(electronic_rating(found, solved.considered))
+
+
+def standby_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
     """What electronics take while the machine is off, kWh a year."""
-    if kind not in ELECTRONIC_KINDS or year.total_hours is None:
+    if not solved.option.electronics or year.total_hours is None:
         return exactly(0.0)
-    return standby_power() * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
+    return standby_of(solved, found) * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
 
 
-def starts_kwh(kind: OptionKind, steps: tuple[SolvedStep, ...], found: FoundMachine, year: Year) -> Estimate:
+def starts_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
     """What a year's starts take, kWh; nothing where starts were not said."""
-    motor = found.own or found.new
-    if not year.starts or motor is None or year.duty.run_up is None or not steps or steps[0].input_power is None:
+    steps = solved.steps
+    if not year.starts or year.duty.run_up is None or not steps or steps[0].input_power is None:
         return exactly(0.0)
-    if kind in ELECTRONIC_KINDS:
+    if solved.option.electronics:
         return start_energy_kwh(steps[0].input_power * SOFT_START_SHARE, SOFT_START_S, year.starts)
-    return start_energy_kwh(RUN_UP_SHARE * locked_input_w(motor), year.duty.run_up.si, year.starts)
+    watts = inrush_w(found, year)
+    if watts is None:
+        return exactly(0.0)
+    return start_energy_kwh(RUN_UP_SHARE * watts, year.duty.run_up.si, year.starts)
+
+
+def inrush_w(found: FoundMachine, year: Year) -> float | None:
+    """Input power while the motor of today runs up: from inrush amps where they were read, else from its fit, W."""
+    volts = found.volts.value
+    if year.duty.inrush and volts:
+        phases = 3**0.5 if found.plate.kind is MotorKind.THREE_PHASE else 1.0
+        return year.duty.inrush.si * volts * phases * STARTING_POWER_FACTOR
+    motor = found.own or found.new
+    return locked_input_w(motor) if motor else None
 
 
 def locked_input_w(motor: FittedMotor) -> float:
@@ -115,6 +213,19 @@ def locked_input_w(motor: FittedMotor) -> float:
     return usual * float(at.current_a) * (plate.rated_voltage_v or 0.0) * STARTING_POWER_FACTOR
 
 
+def always_on_kwh(energy: Estimate, solved: Solved, found: FoundMachine, year: Year) -> Estimate | str:
+    """The year with the fan running between calls as well, at its lowest step, kWh."""
+    if year.total_hours is None:
+        return "waits for hours"
+    known = [step for step in solved.steps if step.input_power and step.flow]
+    if len(known) < len(solved.steps):
+        return "waits for every step"
+    lowest = min(known, key=lambda step: step.flow.value if step.flow else 0.0)
+    assert lowest.input_power is not None
+    between = (lowest.input_power - standby_of(solved, found)) * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
+    return energy + between * float(year.machines)
+
+
 def _running(
     steps: tuple[SolvedStep, ...], year: Year, power_of: Callable[[SolvedStep], Estimate | None]
 ) -> Estimate | str:
@@ -124,8 +235,8 @@ def _running(
     for asked, step in zip(year.steps, steps, strict=True):
         hours = step_hours(asked)
         named = f"“{asked.name}”" if asked.name else "a step"
-        if hours is None or asked.flow_share is None:
-            return f"waits for {'hours' if hours is None else 'share of flow'} of {named}"
+        if hours is None:
+            return f"waits for hours of {named}"
         power = power_of(step)
         if power is None:
             return step.note or f"waits for the watts of {named}"

@@ -2,15 +2,11 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.economy import HeatAndCold, emissions_kg, heat_and_cold, simple_payback_years
-from modest_rotor.core.entry import Entry
+from modest_rotor.core.economy import HeatAndCold, emissions_kg, heat_and_cold
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate
-from modest_rotor.core.identify.meters import read_by_meter
-from modest_rotor.core.options.contract import Option, SolvedStep
-from modest_rotor.core.options.electronic import standby_power
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.year import ELECTRONIC_KINDS, Year, starts_kwh
+from modest_rotor.core.options.year import Solved, Year, inrush_w, standby_of, starts_kwh
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR, step_hours
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
@@ -20,14 +16,12 @@ GENERIC = (
 BALANCE = "Energy balance."
 
 
-def energy_result(
-    option: Option, steps: tuple[SolvedStep, ...], energy: Estimate | str, found: FoundMachine, year: Year
-) -> Result:
+def energy_result(solved: Solved, energy: Estimate | str, found: FoundMachine, year: Year) -> Result:
     """Energy of a year with its working."""
     if isinstance(energy, str):
         return waiting("Energy a year", energy)
     ingredients: list[Ingredient] = []
-    for asked, step in zip(year.steps, steps, strict=True):
+    for asked, step in zip(year.steps, solved.steps, strict=True):
         hours = step_hours(asked)
         if step.input_power and hours:
             ingredients.append(
@@ -35,18 +29,35 @@ def energy_result(
             )
             ingredients.append(given("h", f"hours, {asked.name or 'step'}", "hours", hours, "estimated", "typed"))
     remarks = ["Each step is solved by itself: the cube of the mean flow is not the mean of the cubes."]
-    if option.kind in ELECTRONIC_KINDS and year.total_hours is not None:
+    if solved.option.electronics and year.total_hours is not None:
         off = max(HOURS_IN_A_YEAR - year.total_hours, 0.0)
-        ingredients.append(given("W₀", "standby power of the electronics", "input_power", standby_power(), "assumed"))
+        ingredients.append(
+            given("W₀", "standby power of the electronics", "input_power", standby_of(solved, found), "assumed")
+        )
         ingredients.append(given("h₀", "hours off, supply left on", "hours", off, "worked out"))
         remarks.append("The electronics are taken as staying on the supply while the fan is off.")
-    starts = starts_kwh(option.kind, steps, found, year)
+    if year.machines > 1:
+        ingredients.append(given("N", "machines side by side", "machines", float(year.machines), "measured", "Duty"))
+        remarks.append(f"For all {year.machines} machines together.")
+    starts = starts_kwh(solved, found, year)
     if starts.value:
+        ingredients += _start_ingredients(found, year)
         ingredients.append(given("E_s", "energy of the starts", "energy", starts, "estimated", "Duty"))
         share = 100 * starts.value / energy.value
-        remarks.append(f"The starts are {share:.2g} % of it: the hours decide, not the starts.")
+        remarks.append(f"The starts are {share:.2g} % of it, and counted: the hours decide, not the starts.")
     formula = "E = Σ W h ÷ 1000 + E_s" if starts.value else "E = Σ W h ÷ 1000"
     return result("Energy a year", "energy", energy, formula, tuple(ingredients), GENERIC, tuple(remarks))
+
+
+def _start_ingredients(found: FoundMachine, year: Year) -> list[Ingredient]:
+    """What the energy of the starts is worked from."""
+    watts, seconds = inrush_w(found, year), year.duty.run_up
+    rows = [given("n_s", "starts a year", "starts", year.starts, "estimated", "Duty")]
+    if watts is not None:
+        rows.append(given("W_s", "watts of today's motor while it runs up", "input_power", watts, "estimated"))
+    if seconds is not None:
+        rows.append(given("t_s", "seconds of a start", "run_up", seconds.si, "estimated", "Duty"))
+    return rows
 
 
 def saved_energy_result(saved: Estimate | str, today: Estimate | str, energy: Estimate | str, keeps: bool) -> Result:
@@ -56,12 +67,12 @@ def saved_energy_result(saved: Estimate | str, today: Estimate | str, energy: Es
     if keeps:
         return waiting("Energy saved", "the yardstick")
     ingredients = (
-        given("E_A", "energy of A, kept as found", "energy", today, "worked out"),  # type: ignore[arg-type]
+        given("E_A", "energy of A, the machine put right", "energy", today, "worked out"),  # type: ignore[arg-type]
         given("E", "energy of this option", "energy", energy, "worked out"),  # type: ignore[arg-type]
     )
     remarks = (
         "Errors that both years share (wattmeter, hours, the machine's curve) fall out of the difference.",
-        "The yardstick is the machine as found. Heat given to the air or water is not in the saving.",
+        "The yardstick is the machine put right. Heat given to the air or water is not in the saving.",
     )
     return result("Energy saved", "energy", saved, "E_A − E", ingredients, GENERIC, remarks)
 
@@ -70,13 +81,11 @@ def money_waits(found: FoundMachine, year: Year) -> str | None:
     """What money waits for, if it does."""
     if not found.flow_is_measured:
         return "money waits for a measured flow: without it the axes are relative"
-    if year.duty.energy_price is None:
-        return "waits for an energy price"
-    return None
+    return year.price_waits if year.price is None else None
 
 
 def priced(
-    label: str, energy: Estimate | str, price: Entry | None, money_wait: str | None, keeps: bool = False
+    label: str, energy: Estimate | str, price: float | None, money_wait: str | None, keeps: bool = False
 ) -> Result:
     """An energy in money, with its working."""
     if keeps:
@@ -87,39 +96,9 @@ def priced(
         return waiting(label, money_wait or "waits for an energy price")
     ingredients = (
         given("E", "energy", "energy", energy, "worked out"),
-        given("c", "energy price", "energy_price", price.si, "typed", "Duty"),
+        given("c", "energy price", "energy_price", price, "typed", "Duty"),
     )
-    return result(label, "money", energy * price.si, "E × c", ingredients, "Arithmetic.")
-
-
-def payback_result(
-    saved: Estimate | str, price: Entry | None, cost: Entry | None, money_wait: str | None, keeps: bool
-) -> Result:
-    """Cost over yearly saving, with its range."""
-    label = "Simple payback"
-    if keeps:
-        return waiting(label, "the yardstick")
-    if isinstance(saved, str):
-        return waiting(label, saved)
-    if money_wait or price is None:
-        return waiting(label, money_wait or "waits for an energy price")
-    if cost is None:
-        return waiting(label, "waits for what it costs fitted")
-    spent, yearly = read_by_meter(cost, "cost", "cost"), saved * price.si
-    years = simple_payback_years(spent, yearly)
-    if years.value is None or (years.high is None and years.low is None):
-        return waiting(label, "never: no saving is expected")
-    ingredients = (
-        given("C", "cost fitted", "cost", spent, "estimated", "typed, within 10 %"),
-        given("S", "saved a year", "money", yearly, "worked out"),
-    )
-    source = "Definition; range of a ratio: Fieller, J. Roy. Stat. Soc. B 16 (1954)."
-    remarks = (
-        ("A saving of nothing lies inside the band, so the payback has no upper end.",) if years.high is None else ()
-    )
-    worked = result(label, "payback", years.value, "C ÷ S", ingredients, source, remarks)
-    assert worked.figure is not None
-    return worked.model_copy(update={"figure": worked.figure.model_copy(update={"low": years.low, "high": years.high})})
+    return result(label, "money", energy * price, "E × c", ingredients, "Arithmetic.")
 
 
 def emissions_result(saved: Estimate | str, year: Year, keeps: bool) -> Result:
@@ -143,9 +122,12 @@ def season(heat_saved: Estimate | str, year: Year) -> HeatAndCold | str:
     duty = year.duty
     if isinstance(heat_saved, str):
         return heat_saved
-    if duty.heated_share is None and duty.cooled_share is None:
+    cold_room = duty.refrigerated == "yes"
+    if duty.heated_share is None and duty.cooled_share is None and not cold_room:
         return "waits for the share of hours that is heated or cooled (on Duty)"
     heated, cooled = (share.si if share else 0.0 for share in (duty.heated_share, duty.cooled_share))
+    if cold_room and duty.cooled_share is None:
+        cooled = 1.0 - heated  # all the hours it runs
     cop = duty.cooling_performance.si if duty.cooling_performance else USUAL_COP
     try:
         return heat_and_cold(heat_saved, heated, cooled, cop)
@@ -179,7 +161,7 @@ def net_money(
     saved: Estimate | str, found: HeatAndCold | str, year: Year, money_wait: str | None, keeps: bool
 ) -> Result:
     """The yearly saving in money with heat and cold counted."""
-    label, price, heat_price = "Saved a year, heat and cold counted", year.duty.energy_price, year.duty.heat_price
+    label, price, heat_price = "Saved a year, heat and cold counted", year.price, year.heat_price
     if keeps:
         return waiting(label, "the yardstick")
     for words in (saved, money_wait, found):
@@ -188,13 +170,13 @@ def net_money(
     assert isinstance(saved, Estimate) and isinstance(found, HeatAndCold) and price is not None
     if heat_price is None and found.heat_kwh.value:
         return waiting(label, "waits for what a kilowatt-hour of heat costs (on Duty)")
-    per_heat = heat_price.si if heat_price else 0.0
-    worth = saved * price.si + found.cooling_kwh * price.si - found.heat_kwh * per_heat
+    per_heat = heat_price or 0.0
+    worth = saved * price + found.cooling_kwh * price - found.heat_kwh * per_heat
     ingredients = (
         given("E", "energy saved", "energy", saved, "worked out"),
         given("E_c", "cooling saved as well", "energy", found.cooling_kwh, "worked out"),
         given("Q", "heat to be made up", "energy", found.heat_kwh, "worked out"),
-        given("c", "energy price", "energy_price", price.si, "typed", "Duty"),
+        given("c", "energy price", "energy_price", price, "typed", "Duty"),
         given("c_h", "price of heat", "energy_price", per_heat, "typed", "Duty"),
     )
     return result(label, "money", worth, "(E + E_c) c − Q c_h", ingredients, BALANCE)

@@ -1,0 +1,89 @@
+"""A solved step as it is told: in the machine's quantities, with its efficiencies and what it falls short by."""
+
+from __future__ import annotations
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.options.answers import StepAnswer
+from modest_rotor.core.options.contract import Demand, SolvedStep
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.rating import Rating
+from modest_rotor.core.options.step_working import step_workings
+from modest_rotor.core.phrase import Figure, Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.duty import DutyStep, step_hours
+
+SHORT = 0.03
+"""Share of the demand by which a flow must fall short to be called short; nearer no meter tells them apart."""
+
+
+def flow_quantity(found: FoundMachine) -> str:
+    """The quantity in which flows of this machine are told."""
+    if not found.flow_is_measured:
+        return "relative_flow"
+    return "water_flow" if found.wheel is Wheel.PUMP else "airflow"
+
+
+def pressure_quantity(found: FoundMachine) -> str:
+    """The quantity in which pressures of this machine are told."""
+    if not found.pressure_is_measured:
+        return "relative_pressure"
+    return "pump_differential" if found.wheel is Wheel.PUMP else "pressure"
+
+
+def step_answer(
+    asked: DutyStep, demand: Demand, step: SolvedStep, found: FoundMachine, motor: TypicalMotor | Rating
+) -> StepAnswer:
+    """One step with its workings."""
+    flow_name, pressure_name = flow_quantity(found), pressure_quantity(found)
+
+    def told(quantity: str, value: Estimate | None) -> Figure | None:
+        return figure(quantity, value, "estimated") if value else None
+
+    hours = step_hours(asked)
+    shaft, watts = step.shaft_power, step.input_power
+    on_axes = found.flow_is_measured and found.pressure_is_measured
+    moved = step.flow * step.pressure if step.flow and step.pressure and on_axes else None
+    return StepAnswer(
+        id=asked.id,
+        name=asked.name,
+        hours=figure("hours", hours, "estimated") if hours else None,
+        demand=figure(flow_name, found.flow.value * demand.wanted, "typed"),
+        flow=told(flow_name, step.flow),
+        pressure=told(pressure_name, step.pressure),
+        speed=told("speed", step.speed),
+        shaft_power=told("shaft_power", shaft),
+        input_power=told("input_power", watts),
+        current=told("current", step.current),
+        power_factor=told("power_factor", _power_factor(step, found)),
+        motor_efficiency=told("efficiency", shaft / watts if shaft and watts and watts.value > 0 else None),
+        whole_efficiency=told("efficiency", moved / watts if moved and watts and watts.value > 0 else None),
+        setting=_setting(step),
+        short=_short(step, demand, found),
+        note=step.note,
+        workings=step_workings(step, demand.share, found, motor, flow_name, pressure_name),
+    )
+
+
+def _power_factor(step: SolvedStep, found: FoundMachine) -> Estimate | None:
+    volts = found.volts.value
+    if not (step.current and step.input_power and volts) or step.current.value <= 0:
+        return None
+    phases = 3**0.5 if found.plate.kind is MotorKind.THREE_PHASE else 1.0
+    factor = step.input_power / (step.current * (volts * phases))
+    return factor if factor.value <= 1 else None
+
+
+def _setting(step: SolvedStep) -> Phrase:
+    if step.setting is None or not step.set_quantity:
+        return (step.set_words,) if step.set_words and step.flow else ()
+    words = (f"{step.set_words}, ",) if step.set_words else ()
+    return (*words, figure(step.set_quantity, step.setting.value))
+
+
+def _short(step: SolvedStep, demand: Demand, found: FoundMachine) -> Figure | None:
+    if step.flow is None or demand.wanted <= 0:
+        return None
+    missing = 1 - step.flow.value / (found.flow.value * demand.wanted)
+    return figure("ratio", missing) if missing > SHORT else None

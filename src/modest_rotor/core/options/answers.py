@@ -1,0 +1,124 @@
+"""What is told of the options: steps, checks, year, money, and what moves the answer."""
+
+from __future__ import annotations
+
+from pydantic import Field
+
+from modest_rotor.core.options.checks.place import FitCheck, Fits
+from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.loading import Holds
+from modest_rotor.core.options.step_working import StepWorkings
+from modest_rotor.core.phrase import Figure, Frozen, Phrase
+from modest_rotor.core.working import Result
+
+
+class StepAnswer(Frozen):
+    """One duty step of one option."""
+
+    id: str
+    name: str
+    hours: Figure | None
+    demand: Figure | None
+    flow: Figure | None
+    pressure: Figure | None
+    speed: Figure | None
+    shaft_power: Figure | None
+    input_power: Figure | None
+    current: Figure | None
+    power_factor: Figure | None
+    motor_efficiency: Figure | None
+    whole_efficiency: Figure | None
+    setting: Phrase
+    short: Figure | None = Field(description="by how much the flow falls short of what was asked, as a share")
+    note: str
+    workings: StepWorkings | None
+
+
+class LoadedPoint(Frozen):
+    """An option's first step on a tighter system."""
+
+    factor: float
+    flow: Figure
+    input_power: Figure
+
+
+class LoadedAnswer(Frozen):
+    """What an option does as the filter loads: along the picture, and at the state that was asked for."""
+
+    holds: Holds
+    points: tuple[LoadedPoint, ...]
+    asked: LoadedPoint
+
+
+class Lever(Frozen):
+    """One input whose band moves the answer: its share of the variance, and what the saving is at its two ends."""
+
+    source: str
+    share: float
+    low: Figure
+    high: Figure
+
+
+class Levers(Frozen):
+    """The inputs that move a saving most, and the reading that would narrow it most."""
+
+    levers: tuple[Lever, ...]
+    rest: float
+    narrow: Phrase
+
+
+class OptionAnswer(Frozen):
+    """One option: whether it may be fitted, its steps, its year, its money."""
+
+    letter: str
+    id: str
+    kind: OptionKind
+    title: str
+    product: str | None
+    series: str
+    fits: Fits
+    checks: tuple[FitCheck, ...]
+    steps: tuple[StepAnswer, ...]
+    loaded: LoadedAnswer | None
+    energy: Result
+    money: Result
+    saved_energy: Result
+    saved_money: Result
+    nominal_saving: Result
+    cube_promise: Result
+    always_on: Result
+    payback: Result
+    break_even: Result
+    worth: Result
+    saved_emissions: Result
+    made_up_heat: Result
+    saved_cooling: Result
+    net_money: Result
+    levers: Levers | None
+    cost: Figure | None
+    wears: str
+    lead_time: Phrase
+    limits: tuple[str, ...]
+    stop: str | None
+
+
+class RepairAnswer(Frozen):
+    """What putting the machine right does by itself, on its own lines."""
+
+    done: tuple[Phrase, ...]
+    lacking: tuple[str, ...]
+    flow: Figure | None
+    energy: Result
+    money: Result
+
+
+class OptionsAnswer(Frozen):
+    """All options, or what they wait for."""
+
+    waits: str | None
+    options: tuple[OptionAnswer, ...]
+    overlap: str | None
+    repair: RepairAnswer | None = None
+    as_found: OptionAnswer | None = Field(
+        default=None, description="the machine before it is put right, where that changes it"
+    )

@@ -1,0 +1,269 @@
+"""Shaft, frame, cooling, speed: may it stand there and turn the wheel?"""
+
+from __future__ import annotations
+
+from modest_rotor.core.options.checks.place import WHOLE_MACHINE, FitCheck, Fits, Place, check
+from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.phrase import figure
+from modest_rotor.core.stations.plate import Rotation
+
+SAME_SHAFT = 0.003
+"""Share within which shaft and bore count as one size. Common practice, no source."""
+RATED_ALTITUDE_M, DERATING_PER_M = 1000.0, 0.0001
+"""Altitude to which motors are rated, and share of power lost for each metre above. IEC 60034-1; common practice."""
+OPEN_ENCLOSURES = ("ODP", "DPG", "OPEN", "IP00", "IP10", "IP20", "IP21", "IP22", "IP23")
+
+
+def rotation(place: Place) -> FitCheck | None:
+    """Which way it turns, facing the shaft end."""
+    product, old = place.product, place.plate.rotation
+    if not place.brings_motor or product is None or product.rotation is None:
+        return None
+    if product.rotation is Rotation.EITHER:
+        return check("rotation", Fits.WORK, "Reversible: set it, and prove it facing the shaft end.")
+    if old is None or place.plate.rotation_seen_from is None:
+        return check("rotation", Fits.UNKNOWN, f"It turns {product.rotation} facing the shaft end: and the old one, seen from where?", path="plate/rotation")  # fmt: skip
+    facing_shaft = old if place.plate.rotation_seen_from == "shaft end" else _other(old)
+    if facing_shaft in (product.rotation, Rotation.EITHER):
+        return check("rotation", Fits.YES, f"{product.rotation.capitalize()} facing the shaft end, as now.")
+    return check(
+        "rotation", Fits.CANNOT, f"It turns {product.rotation} facing the shaft end, the machine needs {facing_shaft}."
+    )
+
+
+def _other(way: Rotation) -> Rotation:
+    return {Rotation.CLOCKWISE: Rotation.COUNTER, Rotation.COUNTER: Rotation.CLOCKWISE}.get(way, way)
+
+
+def frame(place: Place) -> FitCheck | None:
+    """Frame against frame."""
+    product = place.product
+    if not place.brings_motor or product is None or not product.frame:
+        return None
+    if not place.plate.frame:
+        return check(
+            "frame", Fits.UNKNOWN, f"It is frame {product.frame}: read or measure the old one's.", path="plate/frame"
+        )
+    new, old = (text.upper().replace(" ", "") for text in (product.frame, place.plate.frame))
+    if new == old:
+        return check("frame", Fits.YES, f"Frame {product.frame}, as now.")
+    return check(
+        "frame", Fits.WORK, f"Frame {product.frame} in place of {place.plate.frame}: compare feet, holes and height."
+    )
+
+
+def shaft(place: Place) -> FitCheck | None:
+    """Shaft against bore; a bushing makes up what is missing."""
+    product, bore = place.product, place.fitting.bore
+    if not place.brings_motor or product is None or product.shaft_diameter is None:
+        return None
+    new = product.shaft_diameter.si
+    said = figure("dimension", new, "plate")
+    if bore is None:
+        return check(
+            "shaft",
+            Fits.UNKNOWN,
+            "Its shaft is ",
+            said,
+            ": measure the bore of wheel or coupling.",
+            path="options/fitting/bore",
+        )
+    hole = figure("dimension", bore.si, "measured")
+    if abs(new / bore.si - 1) <= SAME_SHAFT:
+        return check("shaft", Fits.YES, "Shaft and bore are both ", said, ".")
+    if new < bore.si:
+        return check("shaft", Fits.WORK, "A bushing from ", said, " to ", hole, ".")
+    return check("shaft", Fits.CANNOT, "Its shaft of ", said, " does not go into a bore of ", hole, ".")
+
+
+def shaft_length(place: Place) -> FitCheck | None:
+    """Long enough to reach through the hub."""
+    product, needed = place.product, place.fitting.shaft_needed
+    if not place.brings_motor or product is None or product.shaft_length is None or needed is None:
+        return None
+    new = figure("dimension", product.shaft_length.si, "plate")
+    old = figure("dimension", needed.si, "measured")
+    if product.shaft_length.si >= needed.si:
+        return check("shaft_length", Fits.YES, new, " long; ", old, " is needed. Cut it where it would rub.")
+    return check("shaft_length", Fits.CANNOT, new, " long; ", old, " is needed.")
+
+
+def keyway(place: Place) -> FitCheck | None:
+    """A key in the hub needs one on the shaft."""
+    product, hub = place.product, place.fitting.keyway
+    if not place.brings_motor or product is None or product.keyway is None or hub is None:
+        return None
+    if product.keyway == hub:
+        return check("keyway", Fits.YES, "Keyed, as the hub." if hub == "yes" else "No key; a set screw on the flat.")
+    if hub == "yes":
+        return check("keyway", Fits.WORK, "The hub is keyed, its shaft is not: a bushing with a key, or another hub.")
+    return check(
+        "keyway", Fits.WORK, "Its shaft is keyed, the hub is not: leave the key out, and set the screw on a flat."
+    )
+
+
+def mounting(place: Place) -> FitCheck | None:
+    """How it is held."""
+    product, here = place.product, place.fitting.mounting
+    if not place.brings_motor or product is None or product.mounting is None:
+        return None
+    if here is None:
+        return check(
+            "mounting",
+            Fits.UNKNOWN,
+            f"It is held by {product.mounting}: and the old one?",
+            path="options/fitting/mounting",
+        )
+    if here is product.mounting:
+        return check("mounting", Fits.YES, f"Held by {here}, as now.")
+    return check("mounting", Fits.WORK, f"It is held by {product.mounting}, the old one by {here}: an adapter.")
+
+
+def attitude(place: Place) -> FitCheck | None:
+    """Shaft up or down."""
+    product, lies = place.product, place.fitting.attitude
+    if not place.brings_motor or lies is None:
+        return None
+    if lies == "shaft up":
+        if product is not None and product.shaft_up == "no":
+            return check("attitude", Fits.CANNOT, "Its maker does not allow the shaft up.")
+        if product is None or product.shaft_up is None:
+            return check("attitude", Fits.UNKNOWN, "Shaft up: ask its maker, and fit a slinger.")
+        return check("attitude", Fits.YES, "Shaft up is allowed.")
+    return check("attitude", Fits.YES, f"{lies.capitalize()}: ordinary.")
+
+
+def weather(place: Place) -> FitCheck | None:
+    """Outdoors or wet."""
+    if place.fitting.outdoors != "yes" or not (place.brings_motor or place.kind in WHOLE_MACHINE):
+        return None
+    code = (place.product.enclosure or "").upper().replace(" ", "") if place.product else ""
+    if code in OPEN_ENCLOSURES:
+        return check("weather", Fits.CANNOT, f"Enclosure {code} is open; here it is wet.")
+    drains = "Lowest drain open, the others shut; a rain shield over it; leads looped down."
+    return check("weather", Fits.WORK if code else Fits.UNKNOWN, drains if code else f"Which enclosure? {drains}")
+
+
+def air_over(place: Place) -> FitCheck | None:
+    """Motors that the machine's air cools."""
+    product, inside = place.product, place.fitting.in_air
+    if not place.brings_motor or product is None or product.air_over != "yes":
+        return None
+    if inside is None:
+        return check(
+            "air_over",
+            Fits.UNKNOWN,
+            "It needs the machine's air over it: is it in that air?",
+            path="options/fitting/in_air",
+        )
+    if inside == "yes":
+        return check("air_over", Fits.YES, "The machine's air passes over it.")
+    return check("air_over", Fits.CANNOT, "It needs air over it, and stands outside the machine's.")
+
+
+def altitude(place: Place) -> FitCheck | None:
+    """Thin air cools less."""
+    height, power = place.fitting.altitude, place.rated_power_w
+    hardest = _hardest(place)
+    if height is None or height.si <= RATED_ALTITUDE_M or power is None or hardest is None:
+        return None
+    allowed = power * (1 - DERATING_PER_M * (height.si - RATED_ALTITUDE_M))
+    said = (figure("altitude", height.si), ": good for ", figure("shaft_power", allowed), ", asked for ", figure("shaft_power", hardest), ".")  # fmt: skip
+    return check("altitude", Fits.YES if hardest <= allowed else Fits.CANNOT, *said)
+
+
+def load(place: Place) -> FitCheck | None:
+    """The hardest step against rated power and service factor."""
+    power, hardest = place.rated_power_w, _hardest(place)
+    if (
+        power is None
+        or hardest is None
+        or place.kind is OptionKind.KEEP
+        or (place.kind in WHOLE_MACHINE and not place.product)
+    ):
+        return None
+    product = place.product
+    factor = product.service_factor.si if product and product.service_factor else 1.0
+    share = figure("load", hardest / power)
+    if hardest <= power:
+        return check("load", Fits.YES, share, " of its rated power at the hardest step.")
+    if hardest <= power * factor:
+        return check(
+            "load",
+            Fits.WORK,
+            share,
+            f" of rated power, inside its service factor of {factor:g}: it runs hotter and shorter.",
+        )
+    too_much = (share, " of its rated power at the hardest step: take the next size up.")
+    return check("load", Fits.CANNOT if product and product.rated_power else Fits.WORK, *too_much)
+
+
+def top_speed(place: Place) -> FitCheck | None:
+    """Wheel and bearings at the fastest step."""
+    limit = place.fitting.highest_speed
+    if limit is None or place.kind in WHOLE_MACHINE:
+        return None
+    speeds = [step.speed.value for step in place.steps if step.speed]
+    if not speeds:
+        return None
+    said = (
+        figure("speed", max(speeds)),
+        " at the fastest step; wheel and bearings stand ",
+        figure("speed", limit.si, "plate"),
+        ".",
+    )
+    return check("top_speed", Fits.YES if max(speeds) <= limit.si else Fits.CANNOT, *said)
+
+
+def least_speed(place: Place) -> FitCheck | None:
+    """The slowest step against what the product can hold."""
+    product = place.product
+    if product is None or product.least_speed is None or product.rated_speed is None or not place.option.commanded:
+        return None
+    speeds = [step.speed.value for step in place.steps if step.speed]
+    floor = product.least_speed.si * product.rated_speed.si
+    if not speeds:
+        return None
+    said = (
+        figure("speed", min(speeds)),
+        " at the slowest step; it holds ",
+        figure("speed", floor, "plate"),
+        " and more.",
+    )
+    return check("least_speed", Fits.YES if min(speeds) >= floor else Fits.WORK, *said)
+
+
+def blower_constants(place: Place) -> FitCheck | None:
+    """An airflow-holding motor works from constants of its wheel."""
+    if place.kind is not OptionKind.AIRFLOW:
+        return None
+    taught = place.product.blower_constants if place.product else None
+    if taught == "yes":
+        return check("blower_constants", Fits.YES, "It is taught this blower.")
+    if taught == "no":
+        return check(
+            "blower_constants", Fits.CANNOT, "It does not know this blower: it would hold another airflow than it says."
+        )
+    return check("blower_constants", Fits.UNKNOWN, "Ask its maker for the constants of this blower.")
+
+
+def listing(place: Place) -> FitCheck | None:
+    """Another kind of motor in a listed appliance."""
+    if not (place.option.electronics or place.kind in WHOLE_MACHINE):
+        return None
+    allowed = place.fitting.listing_allows
+    if allowed == "yes" or (place.product is not None and place.product.listed_for_replacement == "yes"):
+        return check("listing", Fits.YES, "The listing allows it.")
+    if allowed == "no":
+        return check("listing", Fits.CANNOT, "The appliance's listing does not allow another kind.")
+    return check(
+        "listing",
+        Fits.UNKNOWN,
+        "Is the machine part of a listed appliance? Ask its maker.",
+        path="options/fitting/listing_allows",
+    )
+
+
+def _hardest(place: Place) -> float | None:
+    powers = [step.shaft_power.value for step in place.steps if step.shaft_power]
+    return max(powers) if powers else None

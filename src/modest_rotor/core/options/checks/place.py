@@ -1,0 +1,127 @@
+"""What a fit check is given, and what it gives."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+
+from pydantic import Field
+
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.options.contract import Option, OptionKind, SolvedStep
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.phrase import Figure, Frozen, Phrase
+from modest_rotor.core.stations.fitting import Fitting
+from modest_rotor.core.stations.options import Considered, Waiver
+from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.product import Product
+from modest_rotor.core.tables import find_row
+
+NEW_MOTOR = frozenset(
+    (
+        OptionKind.SAME_KIND,
+        OptionKind.TORQUE,
+        OptionKind.AIRFLOW,
+        OptionKind.ELECTRONIC,
+        OptionKind.ONE_SPEED,
+        OptionKind.SLOWED,
+    )
+)
+"""Kinds in which another motor goes on the shaft of today."""
+ELECTRONIC_MOTOR = frozenset(
+    (
+        OptionKind.TORQUE,
+        OptionKind.AIRFLOW,
+        OptionKind.ELECTRONIC,
+        OptionKind.ONE_SPEED,
+        OptionKind.SLOWED,
+        OptionKind.EC_FAN,
+    )
+)
+WHOLE_MACHINE = frozenset(
+    (OptionKind.EC_FAN, OptionKind.CIRCULATOR_SPEED, OptionKind.CIRCULATOR_CONSTANT, OptionKind.CIRCULATOR_PROPORTIONAL)
+)
+"""Kinds that bring their own wheel."""
+
+
+class Fits(StrEnum):
+    """What a check says."""
+
+    YES = "fits"
+    WORK = "fits with work"
+    CANNOT = "cannot"
+    UNKNOWN = "not known yet"
+
+
+class FitCheck(Frozen):
+    """One check: what was asked, what it says and on what, and who answers for it where it is a stop."""
+
+    check: str
+    question: str
+    fits: Fits
+    sentence: Phrase
+    path: str | None = Field(default=None, description="the field that answers it, where it is not known yet")
+    source: str
+    waived_by: Waiver | None = None
+    can_be_waived: bool = True
+
+    @property
+    def stops(self) -> bool:
+        """Whether it withholds every number of the option."""
+        return self.fits is Fits.CANNOT and self.waived_by is None
+
+
+@dataclass(frozen=True)
+class Place:
+    """An option at its machine; ``steps`` are empty while nothing is solved yet."""
+
+    option: Option
+    considered: Considered
+    plate: Plate
+    fitting: Fitting
+    found: FoundMachine
+    least_volts_v: float | None
+    steps: tuple[SolvedStep, ...] = ()
+
+    @property
+    def kind(self) -> OptionKind:
+        """The kind of option."""
+        return self.considered.kind
+
+    @property
+    def product(self) -> Product | None:
+        """The product, where one is named."""
+        return self.considered.product
+
+    @property
+    def new_on_drive(self) -> bool:
+        """Whether a new three-phase motor comes with the drive."""
+        return self.kind is OptionKind.DRIVE and self.found.plate.kind is not MotorKind.THREE_PHASE
+
+    @property
+    def brings_motor(self) -> bool:
+        """Whether another motor goes on the shaft of today."""
+        product = self.product
+        on_drive = self.kind is OptionKind.DRIVE and product is not None and product.motor_kind is not None
+        return self.kind in NEW_MOTOR or self.new_on_drive or on_drive
+
+    @property
+    def rated_power_w(self) -> float | None:
+        """Rated power of the motor that would do the work."""
+        product = self.product
+        own = product.rated_power.si if product and product.rated_power else None
+        return own or self.found.plate.rated_power_w
+
+
+def check(name: str, fits: Fits, *sentence: str | Figure, path: str | None = None) -> FitCheck:
+    """What a check says, its question and source taken from the table."""
+    row = find_row("fit_checks", check=name)
+    return FitCheck(
+        check=name,
+        question=row["question"],
+        fits=fits,
+        sentence=sentence,
+        path=path,
+        source=row["source"],
+        can_be_waived=row["waived"] == "person",
+    )

@@ -1,0 +1,65 @@
+"""A small electronic motor of one speed, in place of a shaded-pole motor or another small one."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from modest_rotor.core.estimate import Array
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.options.contract import (
+    CURVE,
+    NEAR_FULL,
+    Asked,
+    Columns,
+    Demand,
+    How,
+    OptionKind,
+    Saying,
+    SolvedStep,
+    curve_and_system,
+    solve_steps,
+)
+from modest_rotor.core.options.electronic import electronic_columns
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.rating import electronic_rating
+from modest_rotor.core.physics.load import Load
+from modest_rotor.core.stations.duty import PartFlow
+
+
+class OneSpeed:
+    """An electronic motor that runs at its one speed whenever it has its supply."""
+
+    kind = OptionKind.ONE_SPEED
+    title = "Electronic, one speed"
+    series = "verdigris"
+    electronics = True
+    commanded = False
+
+    def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
+        """The flow that its speed gives; a part step throttled where dampers do that today, and else at full flow."""
+        rating = electronic_rating(found, asked.considered)
+        throttled = asked.part_flow is PartFlow.THROTTLE
+        shares = np.array([demand.share if throttled else 1.0 for demand in demands])
+
+        def work(*columns: Array) -> Columns:
+            curve, (speed, scatter, factor) = columns[:CURVE], columns[CURVE:]
+            machine, system = curve_and_system(found, *curve)
+            rpm = rating.speed_rpm + 0 * speed
+            point = Load(machine, speed, system).at_motor_speed(rpm)
+            part = np.where(point.beyond, np.nan, point.flow) * shares
+            ratio = rpm / speed
+            shaft, pressure = machine.power_at(part, ratio), machine.pressure_at(part, ratio)
+            return electronic_columns(rating, part, pressure, rpm + 0 * part, shaft, scatter, factor)
+
+        inputs = (*found.curve_inputs, found.speed, rating.losses, rating.power_factor)
+        outside = "its one speed runs off the machine's curve"
+        solved = solve_steps(tuple(demand.id for demand in demands), work, inputs, Saying(How.FIXED_SPEED, outside))
+        full = "runs full all the same"
+        return tuple(
+            solved[demand.id].noted(full) if demand.share < NEAR_FULL and not throttled else solved[demand.id]
+            for demand in demands
+        )
+
+    def motor(self, found: FoundMachine) -> TypicalMotor | None:
+        """None: an electronic motor's watts rest on its own losses."""
+        return None

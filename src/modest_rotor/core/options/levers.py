@@ -1,0 +1,64 @@
+"""What moves an answer: the inputs whose bands contribute most, and the reading that would narrow it most."""
+
+from __future__ import annotations
+
+from modest_rotor.core.estimate import COVERAGE_95, Estimate
+from modest_rotor.core.options.answers import Lever, Levers
+from modest_rotor.core.phrase import figure
+from modest_rotor.core.tables import read_table
+
+MOST = 5
+OF_MOTOR = ("this motor", "a new motor")
+
+
+def levers(saved: Estimate, quantity: str) -> Levers | None:
+    """The five inputs that move a result most, each with what it makes of the result at the ends of its own band.
+
+    Sources of one kind (the directions in which a fitted motor is unsure, last digits of one meter) are told as one.
+    """
+    grouped: dict[str, float] = {}
+    for name, part in saved.parts.items():
+        kind = _kind(name)
+        grouped[kind] = grouped.get(kind, 0.0) + part**2
+    variance = sum(grouped.values())
+    if not variance:
+        return None
+    ranked = sorted(grouped.items(), key=lambda item: -item[1])[:MOST]
+    told = tuple(
+        Lever(
+            source=name,
+            share=part / variance,
+            low=figure(quantity, saved.value - COVERAGE_95 * part**0.5),
+            high=figure(quantity, saved.value + COVERAGE_95 * part**0.5),
+        )
+        for name, part in ranked
+    )
+    rest = 1 - sum(lever.share for lever in told)
+    first = next((words for lever in told if (words := _remedy(lever.source))), "")
+    share = next((lever.share for lever in told if _remedy(lever.source)), 0.0)
+    left = saved.band * (1 - share) ** 0.5
+    narrow = (
+        f"{first}: the band falls from ± ",
+        figure(quantity, saved.band),
+        " to about ± ",
+        figure(quantity, left),
+        ".",
+    )
+    return Levers(levers=told, rest=max(rest, 0.0), narrow=narrow if first else ())
+
+
+def _kind(name: str) -> str:
+    if name.startswith(OF_MOTOR):
+        return name.partition(",")[0] + "'s losses and slip"
+    if name.startswith("last digit"):
+        return "how finely it was read"
+    for start in ("hours of", "cycles of"):
+        if name.startswith(start):
+            return "hours a year"
+    return name
+
+
+def _remedy(source: str) -> str:
+    """The reading or paper that would narrow a source; empty for what nobody can read."""
+    row = next((row for row in read_table("narrowing") if source.startswith(row["source"])), None)
+    return row["reading"] if row else ""

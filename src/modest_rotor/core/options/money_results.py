@@ -1,0 +1,170 @@
+"""What an option is worth: payback, break-even hours, present value, and what the cube law alone would have promised."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.economy import (
+    PaybackRange,
+    break_even_hours,
+    energy_kwh,
+    net_present_value,
+    present_worth_factor,
+    simple_payback_years,
+)
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.options.contract import Demand
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.year import Solved, Year, cost_of
+from modest_rotor.core.stations.duty import step_hours
+from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+
+USUAL_DISCOUNT = 0.05
+"""Discount rate where nothing is said. Common practice, no source."""
+RANGE = "Definition; range of a ratio: Fieller, J. Roy. Stat. Soc. B 16 (1954)."
+NPV = "Growing annuity, engineering economics textbooks; NIST Handbook 135."
+CUBE = "Affinity law P ∝ n³ alone, applied to the watts read: what is often promised."
+OPEN_END = "A saving of nothing lies inside the band, so there is no upper end."
+
+
+@dataclass(frozen=True)
+class Money:
+    """What the three results of money share: saving a year in money, its cost, and what stands in the way."""
+
+    saved: Estimate | str
+    cost: Estimate | None
+    keeps: bool
+
+    @classmethod
+    def of(cls, saved: Estimate | str, solved: Solved, year: Year, waits: str | None, keeps: bool) -> Money:
+        """The saving in money, with its cost."""
+        price = year.price
+        if keeps or isinstance(saved, str):
+            return cls("the yardstick" if keeps else saved, None, keeps)
+        if waits or price is None:
+            return cls(waits or year.price_waits, None, keeps)
+        return cls(saved * price, cost_of(solved.considered), keeps)
+
+    @property
+    def waits(self) -> str | None:
+        """What payback and worth wait for, if they do."""
+        if isinstance(self.saved, str):
+            return self.saved
+        return "waits for what it costs fitted" if self.cost is None else None
+
+
+def payback_result(money: Money) -> Result:
+    """Cost over yearly saving, with its range."""
+    label = "Simple payback"
+    if money.waits or money.cost is None or isinstance(money.saved, str):
+        return waiting(label, money.waits or "")
+    years = simple_payback_years(money.cost, money.saved)
+    return _ranged(label, "payback", years, "C ÷ S", money, ())
+
+
+def break_even_result(money: Money, year: Year) -> Result:
+    """Running hours after which it has paid for itself."""
+    label = "Break-even hours"
+    if money.waits or money.cost is None or isinstance(money.saved, str) or year.hours is None:
+        return waiting(label, money.waits or "waits for hours")
+    if money.saved.value <= 0:
+        return waiting(label, "never: no saving is expected")
+    hours = break_even_hours(money.cost, money.saved, year.hours)
+    more = (given("h", "running hours a year", "hours", year.hours, "estimated", "Duty"),)
+    return _ranged(label, "running_hours", hours, "C ÷ (S ÷ h)", money, more)
+
+
+def _ranged(
+    label: str, quantity: str, found: PaybackRange, formula: str, money: Money, more: tuple[Ingredient, ...]
+) -> Result:
+    if found.value is None or (found.high is None and found.low is None):
+        return waiting(label, "never: no saving is expected")
+    assert money.cost is not None and isinstance(money.saved, Estimate)
+    ingredients = (
+        given("C", "cost fitted: price and labour less rebate", "cost", money.cost, "estimated", "typed, within 10 %"),
+        given("S", "saved a year", "money", money.saved, "worked out"),
+        *more,
+    )
+    remarks = (OPEN_END,) if found.high is None else ()
+    worked = result(label, quantity, found.value, formula, ingredients, RANGE, remarks)
+    assert worked.figure is not None
+    return worked.model_copy(update={"figure": worked.figure.model_copy(update={"low": found.low, "high": found.high})})
+
+
+def worth_result(money: Money, solved: Solved, year: Year) -> Result:
+    """Present value over the stated life, with escalation and discount."""
+    label = "Present value"
+    if money.waits or money.cost is None or isinstance(money.saved, str):
+        return waiting(label, money.waits or "")
+    costs, years = year.costs, year.horizon(solved.considered)
+    discount = costs.discount_rate.si if costs.discount_rate else USUAL_DISCOUNT
+    rise = costs.escalation.si if costs.escalation else 0.0
+    try:
+        factor = present_worth_factor(years, discount, rise)
+    except OutsideValidity as refusal:
+        return waiting(label, refusal.sentence)
+    ingredients = (
+        given("S", "saved in the first year", "money", money.saved, "worked out"),
+        given("C", "cost fitted", "cost", money.cost, "estimated"),
+        given("n", "years counted", "life", years, "estimated" if year.duty.remaining_life else "assumed"),
+        given("d", "discount rate", "discount_rate", discount, "typed" if costs.discount_rate else "assumed"),
+        given("e", "rise of the price a year", "escalation", rise, "typed" if costs.escalation else "assumed"),
+    )
+    remarks = [f"One unit a year is worth {factor:.2f} today."]
+    if year.duty.remaining_life and year.duty.remaining_life.si <= years:
+        remarks.append("Counted no longer than the machine that it drives has left.")
+    worth = net_present_value(money.cost, money.saved, factor)
+    return result(label, "money", worth, "S Σ (1 + e)^(t−1) ÷ (1 + d)^t − C", ingredients, NPV, tuple(remarks))
+
+
+def cube_result(
+    demands: tuple[Demand, ...], saved: Estimate | str, found: FoundMachine, year: Year, keeps: bool, slows: bool
+) -> Result:
+    """The saving that the cube law alone promises for the same flows, and why it is another one here."""
+    label = "By the cube law alone"
+    if keeps or isinstance(saved, str):
+        return waiting(label, "the yardstick" if keeps else str(saved))
+    if not slows:
+        return waiting(label, "not a matter of speed")
+    pairs = []
+    for asked, demand in zip(year.steps, demands, strict=True):
+        hours = step_hours(asked)
+        if hours is None:
+            return waiting(label, "waits for hours")
+        pairs.append((found.input_power * (1 - demand.wanted**3), hours))
+    promise = energy_kwh(tuple(pairs)) * float(year.machines)
+    ingredients = (
+        given("W", "watts of today at full flow", "input_power", found.input_power, found.input_power_basis),
+        given("E", "saving worked out here", "energy", saved, "worked out"),
+    )
+    return result(
+        label, "energy", promise, "Σ W (1 − share³) h ÷ 1000", ingredients, CUBE, _why(promise, saved, found, year)
+    )
+
+
+def _why(promise: Estimate, saved: Estimate, found: FoundMachine, year: Year) -> tuple[str, ...]:
+    """Why the cube law and the solved machines differ, by what this job has."""
+    reasons = []
+    share = found.fixed_pressure.value / found.pressure.value if found.pressure.value else 0.0
+    if share > 0:
+        reasons.append(f"{100 * share:.0f} % of the pressure stays at any flow, so slowing saves less.")
+    if year.duty.part_flow is not None and any(step.flow_share and step.flow_share.si < 1 for step in year.duty.steps):
+        reasons.append(f"Today part flow is met {year.duty.part_flow.removeprefix('by ')}, which already takes fewer watts." if "full" not in year.duty.part_flow else "Today it runs full all the same: that is the base.")  # fmt: skip
+    reasons.append(
+        "Losses of motor and electronics do not fall with the cube, and electronics stay awake while it is off."
+    )
+    if promise.value < saved.value:
+        reasons.append("At full flow the new motor itself loses less, which the cube law does not see.")
+    return tuple(reasons)
+
+
+def nominal_result(nominal: Estimate | str | None, saved: Estimate | str) -> Result:
+    """The saving at the nominal efficiency, where the promise rests on the guaranteed one."""
+    label = "At nominal efficiency"
+    if nominal is None or isinstance(nominal, str) or isinstance(saved, str):
+        return waiting(label, "the same: one efficiency is stated" if nominal is None else str(nominal))
+    ingredients = (given("E", "saving at the guaranteed efficiency", "energy", saved, "worked out"),)
+    return result(
+        label, "energy", nominal, "the same, losses at the nominal efficiency", ingredients, "The data sheet."
+    )

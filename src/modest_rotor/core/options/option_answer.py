@@ -1,0 +1,213 @@
+"""An option as it is told: its year against the machine put right, its money, what moves the answer."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.options import money_results, year_results
+from modest_rotor.core.options.answer_steps import flow_quantity, step_answer
+from modest_rotor.core.options.answers import LoadedAnswer, LoadedPoint, OptionAnswer
+from modest_rotor.core.options.checks.place import FitCheck, Fits
+from modest_rotor.core.options.contract import Demand, OptionKind
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.levers import levers
+from modest_rotor.core.options.loading import FACTORS, Loaded, loaded
+from modest_rotor.core.options.rating import Rating, electronic_rating
+from modest_rotor.core.options.year import Solved, Year, always_on_kwh, cost_of
+from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.working import Result, result, waiting
+
+USUAL_FACTOR = 1.4
+"""Flow-dependent part of the system with a loaded filter, over that with it as found. Our judgement, no source."""
+WEARS = {
+    OptionKind.KEEP: "bearings and run capacitor, of their age",
+    OptionKind.SAME_KIND: "bearings; the run capacitor in about ten years",
+    OptionKind.REGULATOR: "the motor, which runs hot where it is turned down far",
+    OptionKind.CAPACITOR_DRIVE: "the motor's insulation, the drive's capacitors",
+    OptionKind.DRIVE: "the drive's capacitors and fan; the motor's bearings",
+    OptionKind.RESHEAVE: "belts, as now",
+    OptionKind.TRIM: "nothing more than now; the impeller does not grow back",
+}
+ELECTRONICS_WEAR = "its electronics, by heat and surges; bearings"
+
+
+@dataclass(frozen=True)
+class Reckoned:
+    """One option solved over the year: its energy and heat or what they wait for, and whether it may be fitted."""
+
+    solved: Solved
+    energy: Estimate | str
+    heat: Estimate | str
+    checks: tuple[FitCheck, ...]
+    fits: Fits
+    limits: tuple[str, ...]
+    stop: str | None
+
+    @property
+    def keeps(self) -> bool:
+        """Whether this is the yardstick."""
+        return self.solved.considered.kind is OptionKind.KEEP
+
+
+@dataclass(frozen=True)
+class Yardstick:
+    """What every option is held against: the machine put right, at the demands of its year."""
+
+    kept: Reckoned
+    demands: tuple[Demand, ...]
+    machine: FoundMachine
+    year: Year
+
+
+def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswer:
+    """An option with every result."""
+    year, found, solved, keeps = against.year, against.machine, one.solved, one.keeps
+    saved, heat_saved = (
+        _less(kept, own) for kept, own in ((against.kept.energy, one.energy), (against.kept.heat, one.heat))
+    )
+    season = year_results.season(heat_saved, year)
+    heat, cold = year_results.heat_results(season, keeps)
+    price, waits = year.price, year_results.money_waits(found, year)
+    money = money_results.Money.of(saved, solved, year, waits, keeps)
+    cost, considered = cost_of(solved.considered), solved.considered
+    slows = solved.option.commanded and one.stop is None
+    return OptionAnswer(
+        letter=letter,
+        id=considered.id,
+        kind=considered.kind,
+        title=considered.name or solved.option.title,
+        product=considered.product.name if considered.product else None,
+        series=solved.option.series,
+        fits=one.fits,
+        checks=one.checks,
+        steps=tuple(
+            step_answer(asked, demand, step, found, _motor_of(solved, found))
+            for asked, demand, step in zip(year.steps, against.demands, solved.steps, strict=True)
+        ),
+        loaded=_loaded(one, found, year),
+        energy=year_results.energy_result(solved, one.energy, found, year),
+        money=year_results.priced("Energy cost a year", one.energy, price, waits),
+        saved_energy=year_results.saved_energy_result(saved, against.kept.energy, one.energy, keeps),
+        saved_money=year_results.priced("Saved a year", saved, price, waits, keeps),
+        nominal_saving=money_results.nominal_result(_nominal(one, saved), saved),
+        cube_promise=money_results.cube_result(against.demands, saved, found, year, keeps, slows),
+        always_on=_always_on(one, found, year),
+        payback=money_results.payback_result(money),
+        break_even=money_results.break_even_result(money, year),
+        worth=money_results.worth_result(money, solved, year),
+        saved_emissions=year_results.emissions_result(saved, year, keeps),
+        made_up_heat=heat,
+        saved_cooling=cold,
+        net_money=year_results.net_money(saved, season, year, waits, keeps),
+        levers=None if keeps or isinstance(saved, str) else levers(saved, "energy"),
+        cost=figure("cost", cost, "estimated") if cost else None,
+        wears=considered.wears or _wears(considered, solved),
+        lead_time=_lead_time(considered, keeps),
+        limits=one.limits,
+        stop=one.stop,
+    )
+
+
+def _motor_of(solved: Solved, found: FoundMachine) -> TypicalMotor | Rating:
+    return solved.option.motor(found) or electronic_rating(found, solved.considered)
+
+
+def _less(today: Estimate | str, then: Estimate | str) -> Estimate | str:
+    """Today's less the option's; or the words that say what either waits for, the option's first."""
+    if isinstance(then, str):
+        return then
+    return today if isinstance(today, str) else today - then
+
+
+def _wears(considered: Considered, solved: Solved) -> str:
+    product = considered.product
+    usual = ELECTRONICS_WEAR if solved.option.electronics else WEARS[OptionKind.KEEP]
+    return (product.wears if product else None) or WEARS.get(considered.kind, usual)
+
+
+def _lead_time(considered: Considered, keeps: bool) -> Phrase:
+    product = considered.product
+    if keeps:
+        return ("at once",)
+    if product is not None and product.van_stock == "yes":
+        return ("in the van",)
+    days = considered.lead_time or (product.lead_time if product else None)
+    return (figure("lead_time", days.si, "estimated"),) if days else ("not known",)
+
+
+def _loaded(one: Reckoned, found: FoundMachine, year: Year) -> LoadedAnswer | None:
+    if one.stop is not None:
+        return None
+    tightness = year.costs.tightness
+    asked = tightness.si if tightness else USUAL_FACTOR
+    factors = (*FACTORS, asked)
+    answer = loaded(one.solved, found, factors)
+    if answer is None:
+        return None
+    points = tuple(_point(answer, place, factor, found) for place, factor in enumerate(factors))
+    return LoadedAnswer(holds=answer.holds, points=points[:-1], asked=points[-1])
+
+
+def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> LoadedPoint:
+    return LoadedPoint(
+        factor=factor,
+        flow=figure(flow_quantity(found), answer.flow[place], "estimated"),
+        input_power=figure("input_power", answer.input_power[place], "estimated"),
+    )
+
+
+def _always_on(one: Reckoned, found: FoundMachine, year: Year) -> Result:
+    """The year with the fan running between calls as well; where it does so today, the year as typed is that already."""
+    label = "If the fan ran always"
+    energy = one.energy if isinstance(one.energy, str) else always_on_kwh(one.energy, one.solved, found, year)
+    if isinstance(energy, str):
+        return waiting(label, energy)
+    return result(
+        label, "energy", energy, "E + (W_lowest − W_0) h_off ÷ 1000", (), "Definition.",
+        ("Between calls it filters and mixes, and neither heats nor cools.",),
+    )  # fmt: skip
+
+
+def _nominal(one: Reckoned, saved: Estimate | str) -> Estimate | str | None:
+    """The saving with losses of the nominal in place of the guaranteed efficiency; nothing where only one is stated."""
+    product = one.solved.considered.product
+    if product is None or not (product.nominal_efficiency and product.least_efficiency) or isinstance(saved, str):
+        return None
+    nominal, least = product.nominal_efficiency.si, product.least_efficiency.si
+    if isinstance(one.energy, str) or nominal <= least:
+        return None
+    # Losses at rated load, in proportion: the share of the year's energy that is the motor's losses.
+    steps = [step for step in one.solved.steps if step.input_power and step.shaft_power]
+    lost = [
+        1 - step.shaft_power.value / step.input_power.value for step in steps if step.shaft_power and step.input_power
+    ]
+    if not lost:
+        return None
+    fewer = 1 - (1 / nominal - 1) / (1 / least - 1)
+    return saved + one.energy * (fewer * sum(lost) / len(lost))
+
+
+def overlap(known: tuple[tuple[str, Reckoned], ...]) -> str | None:
+    """One sentence on whether the saving chooses among the replacements: which takes least, and which it cannot be told from."""
+    energies = [(letter, one.energy) for letter, one in known if not one.keeps and isinstance(one.energy, Estimate)]
+    if len(energies) < 2:
+        return None
+    best, least = min(energies, key=lambda pair: pair[1].value)
+    near = [letter for letter, energy in energies if letter != best and _within_band(energy - least)]
+    clear = [letter for letter, energy in energies if letter != best and not _within_band(energy - least)]
+    if not clear:
+        return f"{_listed([best, *near])} overlap: the saving does not choose between them."
+    words = f"{best} takes less energy than {_listed(clear)}, by more than the errors that they do not share"
+    return f"{words}; it overlaps with {_listed(near)}." if near else f"{words}."
+
+
+def _within_band(difference: Estimate) -> bool:
+    return abs(difference.value) <= difference.band
+
+
+def _listed(letters: list[str]) -> str:
+    ordered = sorted(letters)
+    return " and ".join(ordered) if len(ordered) < 3 else f"{', '.join(ordered[:-1])} and {ordered[-1]}"

@@ -1,0 +1,34 @@
+"""Another tap of the motor that is there: slower, for nothing but a moved lead."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.options.contract import Asked, Demand, OptionKind, SolvedStep, waiting_steps
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.keep import on_named_tap
+
+USUAL = "low tap"
+
+
+class OtherTap:
+    """The motor of today on a lower tap all year."""
+
+    kind = OptionKind.OTHER_TAP
+    title = "Another tap of it"
+    series = "copper-ring"
+    electronics = False
+    commanded = False
+
+    def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
+        """The same point at every step: what the tap gives."""
+        if found.plate.kind is not MotorKind.SPLIT_CAPACITOR:
+            return waiting_steps(demands, "only a capacitor motor has speed taps")
+        tap = asked.considered.tap or USUAL
+        return tuple(on_named_tap(found, replace(demand, tap=tap)) for demand in demands)
+
+    def motor(self, found: FoundMachine) -> TypicalMotor | None:
+        """The motor that is in the machine."""
+        return found.motor

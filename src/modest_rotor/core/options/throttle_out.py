@@ -1,0 +1,50 @@
+"""The throttle that holds a machine back taken out, the motor as it is: more flow, seldom less watts."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from modest_rotor.core.estimate import exactly
+from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.options.contract import NEAR_FULL, Asked, Demand, OptionKind, SolvedStep, waiting_steps
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.keep import Keep
+from modest_rotor.core.options.moved import Moves, moved_machine
+
+
+class ThrottleOut:
+    """The machine of today on its system without a throttle."""
+
+    kind = OptionKind.THROTTLE_OUT
+    title = "Throttle removed"
+    series = "copper-ring"
+    electronics = False
+    commanded = False
+
+    def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
+        """Full steps on the opened system; part steps at the flow that they had, throttled again where they are today."""
+        drop = asked.considered.throttle_drop
+        if drop is None or not found.pressure_is_measured:
+            return waiting_steps(demands, "waits for the pressure lost at the throttle")
+        growing = found.pressure.value - found.fixed_pressure.value
+        if drop.si >= growing:
+            return waiting_steps(
+                demands, f"the throttle cannot take more than the {growing:,.0f} Pa that grow with flow"
+            )
+        opened = moved_machine(found, Moves(system=exactly(1 - drop.si / growing)))
+        if isinstance(opened, str):
+            return waiting_steps(demands, opened)
+        back = found.flow.value / opened.flow.value
+        eased = tuple(
+            demand if demand.share >= NEAR_FULL else replace(demand, share=demand.share * back) for demand in demands
+        )
+        return tuple(
+            step.noted("more flow than asked for: slow it, or trim the impeller as well")
+            if step.flow and demand.share >= NEAR_FULL
+            else step
+            for step, demand in zip(Keep().solve(opened, eased, asked), demands, strict=True)
+        )
+
+    def motor(self, found: FoundMachine) -> TypicalMotor | None:
+        """The motor that is in the machine."""
+        return found.motor
