@@ -136,6 +136,15 @@ class MarkIn(Step):
     note: Words = Field(default="", max_length=400)
 
 
+class WaiverIn(Step):
+    """A stop that somebody answers for."""
+
+    option: str = Field(max_length=16)
+    check: str = Field(max_length=40)
+    name: Words = Field(max_length=LONGEST_NAME)
+    reason: Words = Field(max_length=400)
+
+
 class Change(BaseModel):
     """One change of a job's history."""
 

@@ -22,7 +22,10 @@ log = logging.getLogger(__name__)
 
 LARGEST_REQUEST = 1_000_000
 LARGEST_PHOTO_REQUEST = LARGEST_PHOTO + 1_000
+LARGEST_FILE_REQUEST = 17_000_000
+"""A logger's weeks or a catalogue, as JSON text in which quotes and line ends take two places."""
 PHOTO_PATH = re.compile(r"/api/jobs/\d+/photos")
+FILE_PATH = re.compile(r"/api/(?:duty/log/look|jobs/\d+/duty/log|catalogue/(?:look|file))")
 EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
 """The hash of nothing: the styling library opens an empty style element and fills it by script."""
 HEADERS = {
@@ -59,12 +62,19 @@ class Guard:
                 ]
             await send(message)
 
-        most = LARGEST_PHOTO_REQUEST if PHOTO_PATH.fullmatch(scope["path"]) else LARGEST_REQUEST
+        most = _most(scope["path"])
         refusal = _refusal(headers, most)
         if refusal:
             await refusal(scope, receive, guarded_send)
             return
         await self.app(scope, _bounded(receive, most), guarded_send)
+
+
+def _most(path: str) -> int:
+    """Bytes that a request to a path may hold."""
+    if PHOTO_PATH.fullmatch(path):
+        return LARGEST_PHOTO_REQUEST
+    return LARGEST_FILE_REQUEST if FILE_PATH.fullmatch(path) else LARGEST_REQUEST
 
 
 def _refusal(headers: dict[bytes, bytes], most: int) -> JSONResponse | None:

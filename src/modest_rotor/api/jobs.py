@@ -18,6 +18,7 @@ from modest_rotor.api.contracts import (
     Preview,
     Problem,
     Step,
+    WaiverIn,
     Words,
     latest_time,
     time_now,
@@ -41,7 +42,15 @@ from modest_rotor.store.fits import assess_job, assess_on_last_fit, ladder_of_jo
 router = APIRouter(prefix="/api", tags=["jobs"])
 
 NO_SITE = "Jobs without a site"
-LISTS = {"readings": "set", "duty/steps": "step", "leads": "lead", "call_taps": "call"}
+LISTS = {
+    "readings": "set",
+    "duty/steps": "step",
+    "leads": "lead",
+    "call_taps": "call",
+    "options/considered": "option",
+    "options/waivers": "waiver",
+    "decision/approvals": "approval",
+}
 
 
 @router.get("/board")
@@ -163,6 +172,27 @@ def fill_plate(job_id: int, step: Step) -> JobView:
         raise ChangeRefused("Nothing in the line was recognised; it is kept. Type it on, or field by field.")
     after = plate.model_dump(mode="json") | values
     return _view(jobs.save_change(job_id, step.revision, "plate", after, step.who, "the plate from its line"))
+
+
+@router.post("/jobs/{job_id}/waivers")
+@with_connection
+def waive(job_id: int, said: WaiverIn) -> JobView:
+    """Answer for a stop, by name and with a reason; three stops nobody can answer for."""
+    stored = jobs.load(job_id)
+    option = next((one for one in assess_job(stored.job).options.options if one.id == said.option), None)
+    check = next((one for one in option.checks if one.check == said.check), None) if option else None
+    if check is None:
+        raise ChangeRefused("That stop is not there any more: something that it rested on has changed.")
+    if not check.can_be_waived:
+        raise ChangeRefused(f"{check.question} Nobody can answer for this one.")
+    if not said.name.strip() or not said.reason.strip():
+        raise ChangeRefused("A stop is answered for with a name and a reason; nothing was kept.")
+    items = value_at(stored.job, "options/waivers")
+    new = {"id": next_id(items), "option": said.option, "check": said.check, "who": said.name, "reason": said.reason}
+    after = [*items, new | {"at": time_now()}]
+    return _view(
+        jobs.save_change(job_id, said.revision, "options/waivers", after, said.who, f"{said.name} answers for a stop")
+    )
 
 
 @router.post("/jobs/{job_id}/marks")

@@ -11,6 +11,7 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.call import Call
 from modest_rotor.core.stations.charts import Charts
+from modest_rotor.core.stations.decision import Decision
 from modest_rotor.core.stations.duty import Duty
 from modest_rotor.core.stations.findings import Checks, Mark
 from modest_rotor.core.stations.identification import CallTap, Identification, Lead
@@ -73,10 +74,20 @@ class JobDocument(Sheet):
     marks: tuple[Mark, ...] = Field(default=(), max_length=MOST_MARKS)
     duty: Duty = Duty()
     options: OptionCosts = OptionCosts()
+    decision: Decision = Decision()
 
     @model_validator(mode="after")
     def _items_are_distinct(self) -> JobDocument:
-        for items in (self.readings, self.duty.steps, self.leads, self.call_taps, self.marks):
+        for items in (
+            self.readings,
+            self.duty.steps,
+            self.leads,
+            self.call_taps,
+            self.marks,
+            self.options.considered,
+            self.options.waivers,
+            self.decision.approvals,
+        ):
             names = [item.id for item in items]
             if len(names) != len(set(names)):
                 raise ValueError("two items of one list have the same id")

@@ -1,10 +1,12 @@
-"""The invented demo scenario, loaded once into an empty database."""
+"""The invented demo scenario and catalogue, each loaded once into an empty database."""
 
 from __future__ import annotations
 
 from importlib.resources import files
 
+from modest_rotor.formats.catalogue_files import read_catalogue
 from modest_rotor.formats.job_file import read_job
+from modest_rotor.store.catalogue import is_empty, keep_products
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import keep_job
 from modest_rotor.store.models import SiteRow
@@ -28,3 +30,13 @@ def load_demo_once() -> int:
     for name in DEMO_JOBS:
         keep_job(read_job(files(__package__).joinpath(name).read_text(encoding="utf-8")))
     return len(DEMO_JOBS)
+
+
+@with_connection
+def load_catalogue_once() -> int:
+    """Load the invented catalogue if there is none yet; gives how many entries were loaded."""
+    if not is_empty():
+        return 0
+    return keep_products(
+        read_catalogue(files(__package__).joinpath("catalogue.csv").read_text(encoding="utf-8")).products
+    )

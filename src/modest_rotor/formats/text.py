@@ -5,13 +5,21 @@ from __future__ import annotations
 import math
 
 from modest_rotor.core.calculations.calculation import Calculated
-from modest_rotor.core.phrase import Figure
+from modest_rotor.core.phrase import Figure, Phrase
 from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.working import Result
 
+OPEN_UPWARD = ("payback", "running_hours")
+"""Quantities whose range may have no upper end."""
+ONE_PLACE_BELOW = 100.0
 
-def written(figure: Figure, units: UnitSystem) -> str:
-    """A figure with its band and unit, no finer than the band allows."""
+
+def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> str:
+    """A figure with its band and unit, no finer than the band allows; a lopsided one as its range."""
+    if figure.entry is not None:
+        return as_entered(figure, units)
+    if figure.low is not None or (figure.high is None and figure.quantity in OPEN_UPWARD):
+        return _range(figure, units)
     what = quantity(figure.quantity)
     unit, finest = what.reader_unit(units), 10.0 ** -what.decimals[units]
     band = None if figure.band is None else figure.band / unit.factor
@@ -19,8 +27,37 @@ def written(figure: Figure, units: UnitSystem) -> str:
     places = max(0, -math.floor(math.log10(step) + 1e-9))
     value = round(unit.from_si(figure.value) / step) * step
     beside = f" ± {round(max(band, step) / step) * step:,.{places}f}" if band else ""
-    symbol = "" if unit.symbol == "money" else unit.symbol
+    symbol = (currency or "") if unit.symbol == "money" else unit.symbol
     return f"{value:,.{places}f}{beside} {symbol}".rstrip().replace("-", "−", 1 if value < 0 else 0)
+
+
+def sentence(phrase: Phrase, units: UnitSystem, currency: str | None = None) -> str:
+    """A phrase as text in a reader's units."""
+    return "".join(piece if isinstance(piece, str) else written(piece, units, currency) for piece in phrase)
+
+
+def as_entered(figure: Figure, units: UnitSystem) -> str:
+    """What was typed, with its unit where none was typed with it."""
+    assert figure.entry is not None
+    entry = figure.entry
+    bare = not any(letter.isalpha() or letter in "%°" for letter in entry.typed)
+    return f"{entry.typed} {entry.unit}".strip() if bare and entry.unit != "money" else entry.typed
+
+
+def _range(figure: Figure, units: UnitSystem) -> str:
+    what = quantity(figure.quantity)
+    unit = what.reader_unit(units)
+    low, high = (None if end is None else unit.from_si(end) for end in (figure.low, figure.high))
+    largest = max(abs(end) for end in (low, high, unit.from_si(figure.value)) if end is not None)
+    places = 1 if largest < ONE_PLACE_BELOW else 0
+    step = 10.0 ** (math.floor(math.log10(largest)) - 1) if largest >= 1 else 10.0**-places
+
+    def said(end: float) -> str:
+        return f"{round(end / step) * step:,.{places}f}"
+
+    if low is None or high is None:
+        return f"{said(low or 0.0)} {unit.symbol} or more"
+    return f"{said(low)} to {said(high)} {unit.symbol}"
 
 
 def told(calculated: Calculated, units: UnitSystem) -> str:

@@ -18,7 +18,7 @@ import uvicorn
 
 from modest_rotor.api.app import create_app
 from modest_rotor.core.errors import ModestRotorError
-from modest_rotor.demo.load import load_demo_once
+from modest_rotor.demo.load import load_catalogue_once, load_demo_once
 from modest_rotor.serve.cluster import Cluster
 from modest_rotor.store import database
 
@@ -124,6 +124,7 @@ def _serve(options: argparse.Namespace) -> None:
         cluster.start()
         database.connect(**cluster.parameters)
         database.migrate()
+        load_catalogue_once()
         if not options.no_demo:
             load_demo_once()
         threading.Thread(target=_keep_alive, args=(cluster, stopping), daemon=True).start()

@@ -91,4 +91,15 @@ class PersonRow(Row):
         table_name = "person"
 
 
-MODELS = (SiteRow, MachineRow, JobRow, ChangeRow, PhotoRow, PersonRow)
+class ProductRow(Row):
+    """An entry of the catalogue, found by its code."""
+
+    code = TextField(unique=True)
+    document = BinaryJSONField()
+    saved = DateTimeTZField()
+
+    class Meta:
+        table_name = "product"
+
+
+MODELS = (SiteRow, MachineRow, JobRow, ChangeRow, PhotoRow, PersonRow, ProductRow)

@@ -272,6 +272,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/waivers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Waive
+         * @description Answer for a stop, by name and with a reason; three stops nobody can answer for.
+         */
+        post: operations["waive_api_jobs__job_id__waivers_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/marks": {
         parameters: {
             query?: never;
@@ -560,10 +580,299 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/duty/log/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look At Log
+         * @description What a logger's file says of a year; nothing is saved.
+         */
+        post: operations["look_at_log_api_duty_log_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/duty/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Log
+         * @description Take a logger's year over as steps, starts and a sentence, in one change.
+         */
+        post: operations["take_log_api_jobs__job_id__duty_log_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/duty-templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Templates
+         * @description Years by kind of building, invented and marked assumed.
+         */
+        get: operations["templates_api_duty_templates_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/duty/template": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Template
+         * @description Take a template's steps over, each marked assumed.
+         */
+        post: operations["take_template_api_jobs__job_id__duty_template_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Products
+         * @description Every entry.
+         */
+        get: operations["products_api_catalogue_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Catalogue Schema
+         * @description The JSON schema of the open format.
+         */
+        get: operations["catalogue_schema_api_catalogue_schema_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/file/{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Take Out
+         * @description The whole catalogue as a file.
+         */
+        get: operations["take_out_api_catalogue_file__form__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description What a file would change; nothing is written.
+         */
+        post: operations["look_api_catalogue_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take In
+         * @description Take in the sound entries of a file, all in one transaction.
+         */
+        post: operations["take_in_api_catalogue_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep an entry, new or changed.
+         */
+        put: operations["keep_api_catalogue__code__put"];
+        post?: never;
+        /**
+         * Remove
+         * @description Take an entry out.
+         */
+        delete: operations["remove_api_catalogue__code__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Consider
+         * @description Add an option to a job, with its own copy of the product.
+         */
+        post: operations["consider_api_jobs__job_id__options_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Report Of
+         * @description The report as data, for the print view.
+         */
+        get: operations["report_of_api_jobs__job_id__report_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/report.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Report File
+         * @description The report as a file.
+         */
+        get: operations["report_file_api_jobs__job_id__report__form__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * Approval
+         * @description One approval: of what, by whom, in which role, when.
+         */
+        Approval: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Of what
+             * @default
+             */
+            of: string;
+            /** Who gave it */
+            who?: string | null;
+            /**
+             * In which role
+             * @description For example: code authority, motor's maker, owner.
+             */
+            role?: string | null;
+            /** When */
+            at?: string | null;
+        };
         /**
          * Asked
          * @description Typed values for a calculation.
@@ -683,6 +992,18 @@ export interface components {
             group: string;
             flow: components["schemas"]["Figure"];
             pressure: components["schemas"]["Figure"];
+        };
+        /**
+         * Bar
+         * @description One bar of the histogram: load over the highest, and share of the running time.
+         */
+        Bar: {
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Share */
+            share: number;
         };
         /**
          * BoardJob
@@ -857,6 +1178,30 @@ export interface components {
              * @description Tap to common, while called.
              */
             volts?: components["schemas"]["Entry"] | null;
+        };
+        /**
+         * CatalogueIn
+         * @description A catalogue file as text.
+         */
+        CatalogueIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * CatalogueProposal
+         * @description What an import would do; nothing is written until it is confirmed, and then only whole entries.
+         */
+        CatalogueProposal: {
+            /** New */
+            new: string[];
+            /** Replaced */
+            replaced: string[];
+            /** Unchanged */
+            unchanged: string[];
+            /** Refused */
+            refused: components["schemas"]["RowRefused"][];
+            /** Unknown Columns */
+            unknown_columns: string[];
         };
         /**
          * ChangeRow
@@ -1268,6 +1613,42 @@ export interface components {
             shaft_power?: components["schemas"]["Entry"] | null;
         };
         /**
+         * Decision
+         * @description The choice and its reason, as the customer's report tells them.
+         */
+        Decision: {
+            /**
+             * Chosen
+             * @description The option's own identifier.
+             */
+            chosen?: string | null;
+            /**
+             * Why
+             * @description In words that the customer reads.
+             */
+            why?: string | null;
+            /**
+             * What is left open
+             * @description What should still be measured or asked.
+             */
+            left_open?: string | null;
+            /**
+             * Approvals
+             * @default []
+             */
+            approvals: components["schemas"]["Approval"][];
+            /**
+             * For whom
+             * @description Who reads the report.
+             */
+            made_for?: string | null;
+            /**
+             * By whom
+             * @description Who answers for it.
+             */
+            made_by?: string | null;
+        };
+        /**
          * Direction
          * @description Which way a needle moves; ``EITHER`` where the motors that fit the plate do not agree.
          * @enum {integer}
@@ -1507,6 +1888,16 @@ export interface components {
             tap?: components["schemas"]["SpeedTap"] | null;
         };
         /**
+         * DutyTemplate
+         * @description A year by kind of building.
+         */
+        DutyTemplate: {
+            /** Building */
+            building: string;
+            /** Steps */
+            steps: components["schemas"]["TemplateStep"][];
+        };
+        /**
          * Edit
          * @description One edit of one field: typed text for quantities and words, a value for choices.
          */
@@ -1565,6 +1956,21 @@ export interface components {
              * @default 0
              */
             resolution: number;
+        };
+        /**
+         * Fact
+         * @description A line of the report: what, how much, and on what it stands.
+         */
+        Fact: {
+            /** Label */
+            label: string;
+            /** Value */
+            value: (string | components["schemas"]["Figure"])[];
+            /**
+             * Basis
+             * @enum {string}
+             */
+            basis: "measured" | "plate" | "estimated" | "assumed" | "worked out" | "typed";
         };
         /**
          * Figure
@@ -2064,6 +2470,12 @@ export interface components {
              *     }
              */
             options: components["schemas"]["OptionCosts"];
+            /**
+             * @default {
+             *       "approvals": []
+             *     }
+             */
+            decision: components["schemas"]["Decision"];
         };
         /**
          * JobFile
@@ -2220,6 +2632,17 @@ export interface components {
          */
         LeadFunction: "common" | "high" | "medium high" | "medium" | "medium low" | "low" | "capacitor" | "start" | "run" | "line" | "neutral" | "phase" | "ground" | "command" | "unused, capped";
         /**
+         * Level
+         * @description A load at which it ran for a while: hours a year, and its mean over the highest.
+         */
+        Level: {
+            hours: components["schemas"]["Figure"];
+            /** Load */
+            load: number;
+            /** Spread */
+            spread: number;
+        };
+        /**
          * Lever
          * @description One input whose band moves the answer: its share of the variance, and what the saving is at its two ends.
          */
@@ -2274,6 +2697,86 @@ export interface components {
             factor: number;
             flow: components["schemas"]["Figure"];
             input_power: components["schemas"]["Figure"];
+        };
+        /**
+         * LogConfirmed
+         * @description The same, to be taken over as one step or as one for each load found.
+         */
+        LogConfirmed: {
+            /** Text */
+            text: string;
+            /** Column */
+            column?: string | null;
+            /** Order */
+            order?: ("day first" | "month first") | null;
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /**
+             * By Load
+             * @default false
+             */
+            by_load: boolean;
+        };
+        /**
+         * LogIn
+         * @description A logger's file, with what a person said of it.
+         */
+        LogIn: {
+            /** Text */
+            text: string;
+            /** Column */
+            column?: string | null;
+            /** Order */
+            order?: ("day first" | "month first") | null;
+        };
+        /**
+         * LogReport
+         * @description What a logger's file says, and what was done with its doubtful rows; nothing is taken over until it is confirmed.
+         */
+        LogReport: {
+            /** Time Column */
+            time_column: string;
+            /** Value Column */
+            value_column: string;
+            /** Columns */
+            columns: string[];
+            /** Rows */
+            rows: number;
+            /** Remarks */
+            remarks: string[];
+            year: components["schemas"]["LoggedYear"];
+        };
+        /**
+         * LoggedKind
+         * @description What the logger wrote.
+         * @enum {string}
+         */
+        LoggedKind: "amps" | "watts" | "on or off";
+        /**
+         * LoggedYear
+         * @description What a logger's days say of a year.
+         */
+        LoggedYear: {
+            kind: components["schemas"]["LoggedKind"];
+            /** Days */
+            days: number;
+            /** Covered */
+            covered: number;
+            run_fraction: components["schemas"]["Figure"];
+            hours: components["schemas"]["Figure"];
+            /** Spread */
+            spread: number;
+            starts_per_hour: components["schemas"]["Figure"];
+            starts: components["schemas"]["Figure"];
+            /** Bars */
+            bars: components["schemas"]["Bar"][];
+            /** Levels */
+            levels: components["schemas"]["Level"][];
         };
         /**
          * Machine
@@ -2659,11 +3162,63 @@ export interface components {
             labour_rate?: components["schemas"]["Entry"] | null;
         };
         /**
+         * OptionIn
+         * @description An option to be considered: its kind, and a product of the catalogue if one is named.
+         */
+        OptionIn: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            kind: components["schemas"]["OptionKind"];
+            /** Code */
+            code?: string | null;
+        };
+        /**
          * OptionKind
          * @description The kinds of option.
          * @enum {string}
          */
         OptionKind: "keep" | "same kind" | "another tap" | "voltage regulator" | "capacitor motor on a controller" | "electronic, torque taps" | "electronic, airflow held" | "electronic" | "electronic, one speed" | "external-rotor fan" | "drive" | "fans staged" | "fans slowed together" | "belt re-sheaved" | "impeller trimmed" | "throttle removed" | "circulator, constant speed" | "circulator, constant pressure" | "circulator, proportional pressure";
+        /**
+         * OptionLine
+         * @description An option as one column.
+         */
+        OptionLine: {
+            /** Letter */
+            letter: string;
+            /** Title */
+            title: string;
+            /** Fits */
+            fits: string;
+            /** Stop */
+            stop: string | null;
+            /** Flow */
+            flow: (string | components["schemas"]["Figure"])[];
+            /** Watts */
+            watts: (string | components["schemas"]["Figure"])[];
+            /** Energy */
+            energy: (string | components["schemas"]["Figure"])[];
+            /** Saved */
+            saved: (string | components["schemas"]["Figure"])[];
+            /** Money */
+            money: (string | components["schemas"]["Figure"])[];
+            /** Cost */
+            cost: (string | components["schemas"]["Figure"])[];
+            /** Payback */
+            payback: (string | components["schemas"]["Figure"])[];
+            /** Worth */
+            worth: (string | components["schemas"]["Figure"])[];
+            /** Wrong */
+            wrong: string;
+            /** Soon */
+            soon: (string | components["schemas"]["Figure"])[];
+            /** Chosen */
+            chosen: boolean;
+        };
         /**
          * OptionsAnswer
          * @description All options, or what they wait for.
@@ -3058,6 +3613,16 @@ export interface components {
             note?: string | null;
         };
         /**
+         * ProductIn
+         * @description An entry as typed: each value text with its unit, or an object with “typed” and “unit”.
+         */
+        ProductIn: {
+            /** Product */
+            product: {
+                [key: string]: unknown;
+            };
+        };
+        /**
          * ProductType
          * @description What a product is.
          * @enum {string}
@@ -3435,6 +4000,65 @@ export interface components {
             money: components["schemas"]["Result"];
         };
         /**
+         * Report
+         * @description The whole report; pictures as numbers.
+         */
+        Report: {
+            /**
+             * Format
+             * @default modest-rotor report
+             * @constant
+             */
+            format: "modest-rotor report";
+            /**
+             * Version
+             * @default 1
+             * @constant
+             */
+            version: 1;
+            /** Title */
+            title: string;
+            /** Site */
+            site: string;
+            /** Made For */
+            made_for: string | null;
+            /** Made By */
+            made_by: string | null;
+            /** Date */
+            date: string;
+            /** Revision */
+            revision: string;
+            /** Program Version */
+            program_version: string;
+            /** Currency */
+            currency: string | null;
+            /** Machine */
+            machine: components["schemas"]["Fact"][];
+            /** Measured */
+            measured: components["schemas"]["Fact"][];
+            /** Found */
+            found: (string | components["schemas"]["Figure"])[][];
+            /** Options */
+            options: components["schemas"]["OptionLine"][];
+            /** Recommendation */
+            recommendation: (string | components["schemas"]["Figure"])[][];
+            /** Approvals */
+            approvals: string[];
+            /** Cautions */
+            cautions: (string | components["schemas"]["Figure"])[][];
+            /** Assumed */
+            assumed: string[];
+            balance: components["schemas"]["Balance"];
+            /** Balance Step */
+            balance_step: string;
+            /** Year */
+            year: components["schemas"]["YearBar"][];
+            /** Workings */
+            workings: components["schemas"]["Worked"][];
+            /** Bands */
+            bands: string;
+        };
+        /**
          * Result
          * @description A figure with its working, or the reading it waits for.
          */
@@ -3455,6 +4079,18 @@ export interface components {
          * @enum {string}
          */
         Rotation: "clockwise" | "counter-clockwise" | "reversible";
+        /**
+         * RowRefused
+         * @description An entry that cannot be taken, and every reason.
+         */
+        RowRefused: {
+            /** Row */
+            row: number;
+            /** Code */
+            code: string;
+            /** Reasons */
+            reasons: string[];
+        };
         /**
          * RuleFacts
          * @description A rule as the page of rules shows it.
@@ -3696,6 +4332,33 @@ export interface components {
             starts?: components["schemas"]["Entry"] | null;
         };
         /**
+         * TemplateChosen
+         * @description A template to be taken over.
+         */
+        TemplateChosen: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Building */
+            building: string;
+        };
+        /**
+         * TemplateStep
+         * @description One step of a template.
+         */
+        TemplateStep: {
+            /** Name */
+            name: string;
+            /** Hours */
+            hours: number;
+            /** Share */
+            share: number;
+        };
+        /**
          * UnitFacts
          * @description How a reader sees a quantity: its unit, factor and offset to it from the unit used inside, the finest decimals shown.
          */
@@ -3756,6 +4419,27 @@ export interface components {
             at?: string | null;
         };
         /**
+         * WaiverIn
+         * @description A stop that somebody answers for.
+         */
+        WaiverIn: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Option */
+            option: string;
+            /** Check */
+            check: string;
+            /** Name */
+            name: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
          * Wants
          * @description How a step says what flow it asks for.
          * @enum {string}
@@ -3773,6 +4457,15 @@ export interface components {
          * @enum {string}
          */
         Wheel: "forward-curved" | "backward-inclined" | "axial" | "centrifugal pump";
+        /**
+         * Worked
+         * @description A working of the appendix.
+         */
+        Worked: {
+            /** Title */
+            title: string;
+            result: components["schemas"]["Result"];
+        };
         /**
          * Working
          * @description How a result was worked out, so that anybody can check it by hand.
@@ -3799,6 +4492,22 @@ export interface components {
             shares?: {
                 [key: string]: number;
             };
+        };
+        /**
+         * YearBar
+         * @description A step of the year for the picture: hours, share of full flow, watts of today and of what was chosen.
+         */
+        YearBar: {
+            /** Name */
+            name: string;
+            /** Hours */
+            hours: number;
+            /** Flow Share */
+            flow_share: number;
+            /** Today W */
+            today_w: number | null;
+            /** Then W */
+            then_w: number | null;
         };
         /**
          * Change
@@ -4278,6 +4987,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Step"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    waive_api_jobs__job_id__waivers_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaiverIn"];
             };
         };
         responses: {
@@ -4810,6 +5554,432 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Calculated"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    look_at_log_api_duty_log_look_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogReport"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    take_log_api_jobs__job_id__duty_log_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogConfirmed"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    templates_api_duty_templates_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DutyTemplate"][];
+                };
+            };
+        };
+    };
+    take_template_api_jobs__job_id__duty_template_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemplateChosen"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    products_api_catalogue_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Product"][];
+                };
+            };
+        };
+    };
+    catalogue_schema_api_catalogue_schema_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+    };
+    take_out_api_catalogue_file__form__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                form: "csv" | "json";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    look_api_catalogue_look_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatalogueIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueProposal"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    take_in_api_catalogue_file_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatalogueIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueProposal"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    keep_api_catalogue__code__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Product"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    remove_api_catalogue__code__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    consider_api_jobs__job_id__options_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OptionIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    report_of_api_jobs__job_id__report_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    report_file_api_jobs__job_id__report__form__get: {
+        parameters: {
+            query?: {
+                units?: "ip" | "si";
+            };
+            header?: never;
+            path: {
+                job_id: number;
+                form: "pdf" | "xlsx" | "json";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
                 };
             };
             /** @description Validation Error */

@@ -2054,6 +2054,42 @@ export const fields = {
     "help": "",
     "quantity": "price",
     "basis": "typed"
+  },
+  "decision/chosen": {
+    "label": "Chosen",
+    "help": "The option's own identifier."
+  },
+  "decision/why": {
+    "label": "Why",
+    "help": "In words that the customer reads."
+  },
+  "decision/left_open": {
+    "label": "What is left open",
+    "help": "What should still be measured or asked."
+  },
+  "decision/approvals/*/of": {
+    "label": "Of what",
+    "help": ""
+  },
+  "decision/approvals/*/who": {
+    "label": "Who gave it",
+    "help": ""
+  },
+  "decision/approvals/*/role": {
+    "label": "In which role",
+    "help": "For example: code authority, motor's maker, owner."
+  },
+  "decision/approvals/*/at": {
+    "label": "When",
+    "help": ""
+  },
+  "decision/made_for": {
+    "label": "For whom",
+    "help": "Who reads the report."
+  },
+  "decision/made_by": {
+    "label": "By whom",
+    "help": "Who answers for it."
   }
 } as const;
 

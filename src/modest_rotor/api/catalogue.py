@@ -1,0 +1,127 @@
+"""The catalogue over HTTP: listed, edited, taken out, and taken in after every row was looked at."""
+
+from __future__ import annotations
+
+from typing import Any, Literal
+
+from fastapi import APIRouter, Response
+from pydantic import BaseModel, Field
+
+from modest_rotor.api.contracts import JobView, Step, Words, view
+from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.stations.options import OptionKind
+from modest_rotor.core.stations.product import Product
+from modest_rotor.formats.catalogue_files import (
+    LARGEST_CATALOGUE,
+    CatalogueProposal,
+    propose,
+    read_catalogue,
+    read_product,
+    schema,
+    write_csv,
+    write_json,
+)
+from modest_rotor.store import catalogue, jobs
+from modest_rotor.store.database import with_connection
+from modest_rotor.store.fits import assess_job
+
+router = APIRouter(prefix="/api", tags=["catalogue"])
+
+
+class CatalogueIn(BaseModel):
+    """A catalogue file as text."""
+
+    text: Words = Field(max_length=LARGEST_CATALOGUE)
+
+
+class ProductIn(BaseModel):
+    """An entry as typed: each value text with its unit, or an object with “typed” and “unit”."""
+
+    product: dict[str, Any]
+
+
+class OptionIn(Step):
+    """An option to be considered: its kind, and a product of the catalogue if one is named."""
+
+    kind: OptionKind
+    code: Words | None = Field(default=None, max_length=40)
+
+
+@router.get("/catalogue")
+@with_connection
+def products() -> tuple[Product, ...]:
+    """Every entry."""
+    return catalogue.all_products()
+
+
+@router.get("/catalogue/schema")
+def catalogue_schema() -> dict[str, Any]:
+    """The JSON schema of the open format."""
+    return schema()
+
+
+@router.get("/catalogue/file/{form}")
+@with_connection
+def take_out(form: Literal["csv", "json"]) -> Response:
+    """The whole catalogue as a file."""
+    kept = catalogue.all_products()
+    text, kind = (
+        (write_json(kept), "application/json")
+        if form == "json"
+        else ("\ufeff" + write_csv(kept), "text/csv; charset=utf-8")
+    )
+    headers = {"content-disposition": f'attachment; filename="catalogue.{form}"'}
+    return Response(text, media_type=kind, headers=headers)
+
+
+@router.post("/catalogue/look")
+@with_connection
+def look(file: CatalogueIn) -> CatalogueProposal:
+    """What a file would change; nothing is written."""
+    return propose(read_catalogue(file.text), catalogue.all_products())
+
+
+@router.post("/catalogue/file")
+@with_connection
+def take_in(file: CatalogueIn) -> CatalogueProposal:
+    """Take in the sound entries of a file, all in one transaction."""
+    read = read_catalogue(file.text)
+    told = propose(read, catalogue.all_products())
+    if not read.products:
+        raise ChangeRefused("No entry of the file can be taken in; the reasons stand beside each. Nothing was written.")
+    catalogue.keep_products(read.products)
+    return told
+
+
+@router.put("/catalogue/{code}")
+@with_connection
+def keep(code: str, said: ProductIn) -> Product:
+    """Keep an entry, new or changed."""
+    product, reasons = read_product(said.product | {"code": code})
+    if product is None or reasons:
+        raise ChangeRefused(f"It is not kept: {'; '.join(reasons)}.")
+    catalogue.keep_products((product,))
+    return product
+
+
+@router.delete("/catalogue/{code}", status_code=204)
+@with_connection
+def remove(code: str) -> None:
+    """Take an entry out."""
+    catalogue.remove_product(code)
+
+
+@router.post("/jobs/{job_id}/options")
+@with_connection
+def consider(job_id: int, option: OptionIn) -> JobView:
+    """Add an option to a job, with its own copy of the product."""
+    if option.kind is OptionKind.KEEP:
+        raise ChangeRefused("The machine put right is the yardstick of every job; it needs no second column.")
+    product = catalogue.product(option.code) if option.code else None
+    stored = jobs.load(job_id)
+    items: list[dict[str, Any]] = value_at(stored.job, "options/considered")
+    new = {"id": next_id(items), "kind": option.kind, "product": product.model_dump(mode="json") if product else None}
+    label = f"option {product.name if product else option.kind} added"
+    saved = jobs.save_change(job_id, option.revision, "options/considered", [*items, new], option.who, label)
+    return view(saved, assess_job(saved.job))

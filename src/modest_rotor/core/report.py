@@ -1,0 +1,310 @@
+"""The customer's report: what is told of a job, in the order in which somebody who is no technician asks."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from modest_rotor.core.assessment import Assessment, Balance, Finding, Severity
+from modest_rotor.core.job import Job, Station
+from modest_rotor.core.options.answers import OptionAnswer
+from modest_rotor.core.options.checks.place import Fits
+from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, as_typed
+from modest_rotor.core.working import Result
+
+SIMULATED = "Bands hold 95 %. They were tested on simulated machines, whose equations resemble those used here; real ones may stray further."
+NO_CHOICE = "Nothing is recommended yet: the options below are compared, none was chosen."
+MOST_FINDINGS, MOST_CAUTIONS = 8, 6
+
+
+class Fact(Frozen):
+    """A line of the report: what, how much, and on what it stands."""
+
+    label: str
+    value: Phrase
+    basis: Basis
+
+
+class OptionLine(Frozen):
+    """An option as one column."""
+
+    letter: str
+    title: str
+    fits: str
+    stop: str | None
+    flow: Phrase
+    watts: Phrase
+    energy: Phrase
+    saved: Phrase
+    money: Phrase
+    cost: Phrase
+    payback: Phrase
+    worth: Phrase
+    wrong: str
+    soon: Phrase
+    chosen: bool
+
+
+class Worked(Frozen):
+    """A working of the appendix."""
+
+    title: str
+    result: Result
+
+
+class YearBar(Frozen):
+    """A step of the year for the picture: hours, share of full flow, watts of today and of what was chosen."""
+
+    name: str
+    hours: float
+    flow_share: float
+    today_w: float | None
+    then_w: float | None
+
+
+class Report(Frozen):
+    """The whole report; pictures as numbers."""
+
+    format: Literal["modest-rotor report"] = "modest-rotor report"
+    version: Literal[1] = 1
+    title: str
+    site: str
+    made_for: str | None
+    made_by: str | None
+    date: str
+    revision: str
+    program_version: str
+    currency: str | None
+    machine: tuple[Fact, ...]
+    measured: tuple[Fact, ...]
+    found: tuple[Phrase, ...]
+    options: tuple[OptionLine, ...]
+    recommendation: tuple[Phrase, ...]
+    approvals: tuple[str, ...]
+    cautions: tuple[Phrase, ...]
+    assumed: tuple[str, ...]
+    balance: Balance
+    balance_step: str
+    year: tuple[YearBar, ...]
+    workings: tuple[Worked, ...]
+    bands: str
+
+
+def build_report(job: Job, answer: Assessment, date: str, revision: str) -> Report:
+    """The report of a job.
+
+    :param date: the day it is made, as text. :param revision: the revision of the job that it tells.
+    """
+    options, decision = answer.options.options, job.document.decision
+    chosen = next((one for one in options if one.id == decision.chosen), None)
+    if chosen is None and decision.chosen == "keep" and options:
+        chosen = options[0]
+    return Report(
+        title=job.machine.name,
+        site=job.site.name,
+        made_for=decision.made_for,
+        made_by=decision.made_by,
+        date=date,
+        revision=revision,
+        program_version=answer.program_version,
+        currency=answer.currency,
+        machine=_machine(job),
+        measured=_measured(job, answer),
+        found=_found(answer.findings),
+        options=tuple(_line(one, chosen) for one in options),
+        recommendation=_recommendation(job, options, chosen),
+        approvals=_approvals(job, options),
+        cautions=_cautions(answer.findings, chosen),
+        assumed=_assumed(job, options),
+        balance=answer.balance,
+        balance_step=options[0].steps[0].id if options and options[0].steps else "",
+        year=_year(options, chosen),
+        workings=_workings(options, chosen),
+        bands=SIMULATED,
+    )
+
+
+def _machine(job: Job) -> tuple[Fact, ...]:
+    plate, machine, call = job.document.plate, job.machine, job.document.call
+    facts = [
+        Fact(label="Machine", value=(machine.name,), basis="typed"),
+        *((Fact(label="Where", value=(machine.place,), basis="typed"),) if machine.place else ()),
+        *((Fact(label="Serves", value=(call.serves,), basis="typed"),) if call.serves else ()),
+        *(
+            (Fact(label="Moves air or water with", value=(str(machine.wheel),), basis="typed"),)
+            if machine.wheel
+            else ()
+        ),
+        *((Fact(label="Kind of motor", value=(str(plate.kind),), basis="plate"),) if plate.kind else ()),
+    ]
+    for label, quantity, entry in (
+        ("Rated power", "rated_power", plate.rated_power),
+        ("Volts", "rated_voltage", plate.wired_voltage),
+        ("Full-load amps", "rated_current", plate.wired_current),
+        ("Rated speed", "rated_speed", plate.rated_speed),
+    ):
+        if entry is not None:
+            facts.append(Fact(label=label, value=(as_typed(quantity, entry, "plate"),), basis="plate"))
+    if call.is_protected:
+        facts.append(Fact(label="Protected duty", value=(str(call.protected),), basis="typed"))
+    return tuple(facts)
+
+
+def _measured(job: Job, answer: Assessment) -> tuple[Fact, ...]:
+    facts: list[Fact] = []
+    for reading, told in zip(job.document.readings[:3], answer.sets[:3], strict=True):
+        name = reading.name or "as found"
+        for label, quantity, entry in (
+            ("volts", "voltage", reading.voltage),
+            ("amps", "current", reading.current),
+            ("watts", "input_power", reading.input_power),
+            ("speed", "speed", reading.speed),
+        ):
+            if entry is not None:
+                facts.append(
+                    Fact(label=f"{name}: {label}", value=(as_typed(quantity, entry, "measured"),), basis="measured")
+                )
+        for label, figure in (("flow", told.flow), ("shaft power", told.shaft_power.figure)):
+            if figure is not None:
+                facts.append(Fact(label=f"{name}: {label}", value=(figure,), basis=figure.basis))
+    return tuple(facts)
+
+
+def _found(findings: tuple[Finding, ...]) -> tuple[Phrase, ...]:
+    own = [one for one in findings if not one.standing and one.is_open]
+    return tuple((f"{one.severity.capitalize()}: ", *one.sentence, " ", one.action) for one in own[:MOST_FINDINGS])
+
+
+def _line(one: OptionAnswer, chosen: OptionAnswer | None) -> OptionLine:
+    step = one.steps[0] if one.steps else None
+    return OptionLine(
+        letter=one.letter,
+        title=one.title,
+        fits=str(one.fits),
+        stop=one.stop,
+        flow=_told(step.flow if step else None),
+        watts=_told(step.input_power if step else None),
+        energy=_of(one.energy),
+        saved=_of(one.saved_energy),
+        money=_of(one.saved_money),
+        cost=_told(one.cost),
+        payback=_of(one.payback),
+        worth=_of(one.worth),
+        wrong=" ".join(one.limits) or one.wears,
+        soon=one.lead_time,
+        chosen=chosen is not None and one.id == chosen.id,
+    )
+
+
+def _told(figure: Figure | None) -> Phrase:
+    return (figure,) if figure else ("not known",)
+
+
+def _of(result: Result) -> Phrase:
+    return (result.figure,) if result.figure else result.waits or ("not known",)
+
+
+def _recommendation(job: Job, options: tuple[OptionAnswer, ...], chosen: OptionAnswer | None) -> tuple[Phrase, ...]:
+    decision = job.document.decision
+    if chosen is None:
+        return ((NO_CHOICE,),)
+    told: list[Phrase] = [(f"{chosen.letter}, {chosen.title}.", f" {decision.why}" if decision.why else "")]
+    if chosen.stop:
+        told.append((f"It is stopped: {chosen.stop} Nothing is promised for it.",))
+        return tuple(told)
+    if chosen.saved_energy.figure:
+        told.append(
+            (
+                "It is expected to save ",
+                chosen.saved_energy.figure,
+                " of electricity a year against the machine put right.",
+            )
+        )
+    if chosen.saved_money.figure:
+        told.append(("In money, ", chosen.saved_money.figure, " a year."))
+    if chosen.payback.figure:
+        told.append(("It pays for itself in ", chosen.payback.figure, ", simply reckoned."))
+    if chosen.made_up_heat.figure and chosen.made_up_heat.figure.value:
+        told.append(("Heat that the old motor gave and that must be made up: ", chosen.made_up_heat.figure, " a year."))
+    if chosen.saved_cooling.figure and chosen.saved_cooling.figure.value:
+        told.append(("Cooling that is saved besides: ", chosen.saved_cooling.figure, " a year."))
+    if chosen.levers and chosen.levers.narrow:
+        told.append(("What would narrow this most: ", *chosen.levers.narrow))
+    if decision.left_open:
+        told.append((f"Left open: {decision.left_open}",))
+    return tuple(told)
+
+
+def _approvals(job: Job, options: tuple[OptionAnswer, ...]) -> tuple[str, ...]:
+    letters = {one.id: one.letter for one in options}
+    given = [
+        f"{approval.of}: {approval.who or 'nobody named'}{f', {approval.role}' if approval.role else ''}{f', {approval.at}' if approval.at else ''}"
+        for approval in job.document.decision.approvals
+    ]
+    waived = [
+        f"Stop “{waiver.check.replace('_', ' ')}” of {letters.get(waiver.option, 'a removed option')}: {waiver.who} answers for it, {waiver.reason}"
+        for waiver in job.document.options.waivers
+    ]
+    return (*given, *waived)
+
+
+def _cautions(findings: tuple[Finding, ...], chosen: OptionAnswer | None) -> tuple[Phrase, ...]:
+    stops = [one for one in findings if one.severity is Severity.STOP and one.is_open]
+    standing = [one for one in findings if one.standing and one.station is Station.OPTIONS]
+    told: list[Phrase] = [(f"{one.severity.capitalize()}: ", *one.sentence, " ", one.action) for one in {x.rule: x for x in (*stops, *standing)}.values()]  # fmt: skip
+    work = [one for one in chosen.checks if one.fits is Fits.WORK or one.waived_by] if chosen else []
+    told += [(f"{one.question} ", *one.sentence) for one in work]
+    return tuple(told[: MOST_CAUTIONS + len(work)])
+
+
+def _assumed(job: Job, options: tuple[OptionAnswer, ...]) -> tuple[str, ...]:
+    """What nobody measured, and what was measured in its place or not at all."""
+    found: dict[str, None] = {}
+    for one in options[:1]:
+        for step in one.steps[:1]:
+            for working in (step.workings.flow, step.workings.input_power) if step.workings else ():
+                for part in working.ingredients:
+                    if part.figure.basis == "assumed":
+                        found[part.label] = None
+    duty = job.document.duty
+    for step_ in duty.steps:
+        if step_.hours_from is not None and "assumed" in step_.hours_from:
+            found[f"hours of {step_.name}"] = None
+    if duty.remaining_life is None:
+        found["years left in the machine"] = None
+    if job.document.options.discount_rate is None:
+        found["discount rate, 5 %"] = None
+    return tuple(found)
+
+
+def _year(options: tuple[OptionAnswer, ...], chosen: OptionAnswer | None) -> tuple[YearBar, ...]:
+    if not options:
+        return ()
+    then = chosen.steps if chosen and not chosen.stop else options[0].steps
+    full = max((step.demand.value for step in options[0].steps if step.demand), default=0.0)
+    return tuple(
+        YearBar(
+            name=step.name or "step",
+            hours=step.hours.value if step.hours else 0.0,
+            flow_share=step.demand.value / full if step.demand and full else 0.0,
+            today_w=step.input_power.value if step.input_power else None,
+            then_w=after.input_power.value if after.input_power else None,
+        )
+        for step, after in zip(options[0].steps, then, strict=True)
+    )
+
+
+def _workings(options: tuple[OptionAnswer, ...], chosen: OptionAnswer | None) -> tuple[Worked, ...]:
+    told: list[Worked] = []
+    for one in (*options[:1], *((chosen,) if chosen and chosen is not options[0] else ())):
+        for result in (
+            one.energy,
+            one.saved_energy,
+            one.saved_money,
+            one.payback,
+            one.break_even,
+            one.worth,
+            one.cube_promise,
+        ):
+            if result.working is not None:
+                told.append(Worked(title=f"{one.letter}, {one.title}: {result.label}", result=result))
+    return tuple(told)

@@ -1,0 +1,258 @@
+"""A logger's file: which columns are time and value, in which order of day and month, and what was wrong with its rows."""
+
+from __future__ import annotations
+
+import csv
+import io
+import re
+from datetime import datetime, timedelta
+from typing import Literal
+
+import numpy as np
+from pydantic import BaseModel
+
+from modest_rotor.core.errors import OutsideValidity, Refusal
+from modest_rotor.core.stations.logger import Log, LoggedKind, LoggedYear, gaps_of, logged_year
+
+LARGEST_LOG = 8_000_000
+MOST_TOLD = 8
+FEWEST_ROWS = 12
+HOUR = timedelta(hours=1)
+BACK = timedelta(minutes=5)
+"""How far a clock that was put back may miss the whole hour."""
+Order = Literal["day first", "month first"]
+FORMS = {
+    "day first": ("%d/%m/%Y %H:%M:%S", "%d/%m/%Y %H:%M", "%d.%m.%Y %H:%M:%S", "%d.%m.%Y %H:%M", "%d-%m-%Y %H:%M:%S", "%d-%m-%Y %H:%M"),
+    "month first": ("%m/%d/%Y %H:%M:%S", "%m/%d/%Y %H:%M", "%m/%d/%Y %I:%M:%S %p", "%m/%d/%Y %I:%M %p", "%m-%d-%Y %H:%M:%S", "%m-%d-%Y %H:%M"),
+}  # fmt: skip
+TIME_HEAD = re.compile(r"time|date|stamp|clock", re.I)
+HEADS = {
+    LoggedKind.WATTS: re.compile(r"\b(?:k?w|watts?|power|leistung)\b", re.I),
+    LoggedKind.AMPS: re.compile(r"\b(?:m?a|amps?|amperes?|current|strom)\b", re.I),
+    LoggedKind.ON_OFF: re.compile(r"\b(?:on|off|state|status|run(?:ning)?|call)\b", re.I),
+}
+SCALES = {"kw": 1000.0, "ma": 0.001}
+WORDS = {"on": 1.0, "off": 0.0, "true": 1.0, "false": 0.0, "run": 1.0, "running": 1.0, "stop": 0.0, "stopped": 0.0}
+
+
+class LogRefused(Refusal):
+    """A file that is no log."""
+
+
+class LogReport(BaseModel):
+    """What a logger's file says, and what was done with its doubtful rows; nothing is taken over until it is confirmed."""
+
+    time_column: str
+    value_column: str
+    columns: list[str]
+    rows: int
+    remarks: list[str]
+    year: LoggedYear
+
+
+def read_log(text: str, column: str | None = None, order: Order | None = None) -> LogReport:
+    """A logger's CSV as a year.
+
+    :param column: heading of the values, where a person said so. :param order: of day and month, where they said so.
+    :raises LogRefused: no table, no times, no values, times that could be read two ways, or too little record.
+    """
+    head, rows = _table(text)
+    time_at, remarks = _time_column(head, rows)
+    value_at = _value_column(head, rows, time_at, column)
+    kind, scale = _kind(head[value_at], rows, value_at)
+    read_time = _reader(rows, time_at, order)
+    stamps: list[datetime] = []
+    values: list[float] = []
+    bad: list[str] = []
+    for line, row in enumerate(rows, 2):
+        stamp = read_time(_joined(row, time_at))
+        value = _number(row[value_at]) if value_at < len(row) else None
+        if stamp is None or value is None:
+            bad.append(f"line {line}")
+            continue
+        stamps.append(stamp)
+        values.append(value * scale)
+    if bad:
+        remarks.append(f"{len(bad)} rows left out, no time or no number in them: {_few(bad)}.")
+    seconds, kept = _ordered(stamps, remarks)
+    if len(seconds) < FEWEST_ROWS:
+        raise LogRefused(
+            f"Only {len(seconds)} rows have a time and a number; {FEWEST_ROWS} at the least are needed. Nothing was taken in."
+        )
+    gaps = gaps_of(seconds)
+    if len(gaps):
+        remarks.append(f"{len(gaps)} gaps, {gaps.sum() / 3600:.1f} h together: counted neither as running nor as off.")
+    try:
+        year = logged_year(Log(seconds, np.array(values)[kept], kind))
+    except OutsideValidity as refusal:
+        raise LogRefused(refusal.sentence) from refusal
+    time_name = " and ".join(head[place] for place in time_at)
+    return LogReport(time_column=time_name, value_column=head[value_at], columns=head, rows=len(rows), remarks=remarks, year=year)  # fmt: skip
+
+
+def _table(text: str) -> tuple[list[str], list[list[str]]]:
+    if len(text) > LARGEST_LOG:
+        raise LogRefused(
+            f"The file has {len(text):,} characters; a log has at most {LARGEST_LOG:,}. Cut it to some weeks."
+        )
+    if "\0" in text:
+        raise LogRefused("This is no text table. Nothing was taken in; save it as CSV first.")
+    lines = [line for line in text.lstrip("\ufeff").splitlines() if line.strip()]
+    if len(lines) < 2:
+        raise LogRefused("A log has a head and rows under it. Nothing was taken in.")
+    # A comma may be a decimal one, so it parts columns only where nothing else does.
+    mark = next((one for one in ";\t" if sum(one in line for line in lines) > len(lines) / 2), ",")
+    rows = [[cell.strip() for cell in row] for row in csv.reader(io.StringIO("\n".join(lines)), delimiter=mark)]
+    # Loggers write serial numbers and settings above the table: it begins where the rows have their usual width.
+    width = int(np.median([len(row) for row in rows]))
+    start = next((i for i, row in enumerate(rows) if len(row) == width and _number(row[-1]) is None), None)
+    if start is None or width < 2:
+        raise LogRefused("No head with a time and a value was found above the numbers. Nothing was taken in.")
+    return rows[start], rows[start + 1 :]
+
+
+def _time_column(head: list[str], rows: list[list[str]]) -> tuple[tuple[int, ...], list[str]]:
+    """Places of date and time: one column or two; and what to say where there are several clocks."""
+    named = [place for place, cell in enumerate(head) if TIME_HEAD.search(cell)] or [0]
+    sample = next((row for row in rows if len(row) > named[-1]), [])
+    whole = [place for place in named if sample and re.search(r"\d[-/.]\d.*\d:\d", sample[place])]
+    if whole:
+        words = f"{len(whole)} clocks, {' and '.join(head[place] for place in whole)}: {head[whole[0]]} is used."
+        return (whole[0],), [words] if len(whole) > 1 else []
+    date = next((place for place in named if sample and re.search(r"\d[-/.]\d", sample[place])), None)
+    clock = next((place for place in named if sample and ":" in sample[place]), None)
+    if date is None or clock is None:
+        raise LogRefused(f"No column with date and time was found among {', '.join(head)}. Nothing was taken in.")
+    return (date, clock), []
+
+
+def _value_column(head: list[str], rows: list[list[str]], time_at: tuple[int, ...], column: str | None) -> int:
+    if column is not None:
+        if column not in head:
+            raise LogRefused(f"The file has no column “{column[:40]}”. It has {', '.join(head)}.")
+        return head.index(column)
+    numbers = [
+        place for place in range(len(head))
+        if place not in time_at and sum(_number(row[place]) is not None for row in rows[:200] if place < len(row)) > len(rows[:200]) / 2
+    ]  # fmt: skip
+    for pattern in HEADS.values():
+        named = [place for place in numbers if pattern.search(head[place])]
+        if named:
+            return named[0]
+    if not numbers:
+        raise LogRefused(f"No column of numbers was found among {', '.join(head)}. Nothing was taken in.")
+    return numbers[0]
+
+
+def _kind(heading: str, rows: list[list[str]], place: int) -> tuple[LoggedKind, float]:
+    values = {value for row in rows if place < len(row) and (value := _number(row[place])) is not None}
+    if values <= {0.0, 1.0}:
+        return LoggedKind.ON_OFF, 1.0
+    scale = next((factor for unit, factor in SCALES.items() if re.search(rf"\b{unit}\b", heading, re.I)), 1.0)
+    return (LoggedKind.WATTS if HEADS[LoggedKind.WATTS].search(heading) else LoggedKind.AMPS), scale
+
+
+class _Reader:
+    """Reads one kind of time stamp."""
+
+    def __init__(self, forms: tuple[str, ...]) -> None:
+        self.forms = forms
+
+    def __call__(self, text: str) -> datetime | None:
+        """The time, in the logger's own clock; nothing where the text is none."""
+        try:
+            stamp = datetime.fromisoformat(text.replace("Z", "+00:00"))
+        except ValueError:
+            stamp = self._by_form(text)  # type: ignore[assignment]
+        if stamp is None or stamp.utcoffset() is None:
+            return stamp
+        return stamp.replace(tzinfo=None) - (stamp.utcoffset() or timedelta())
+
+    def _by_form(self, text: str) -> datetime | None:
+        for form in self.forms:
+            try:
+                return datetime.strptime(text, form)
+            except ValueError:
+                continue
+        return None
+
+
+def _reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | None) -> _Reader:
+    texts = [_joined(row, time_at) for row in rows if len(row) > max(time_at)]
+    if _Reader(())(texts[0]) is not None:
+        return _Reader(())
+    pairs = [match for text in texts if (match := re.match(r"(\d{1,2})[-/.](\d{1,2})[-/.]\d{4}", text))]
+    if not pairs:
+        raise LogRefused(
+            f"“{texts[0][:30]}” cannot be read as date and time. Nothing was taken in: save them as 2026-11-25 14:30."
+        )
+    day_first = any(int(match[1]) > 12 for match in pairs)
+    month_first = any(int(match[2]) > 12 for match in pairs)
+    if day_first and month_first:
+        raise LogRefused(
+            "Some dates have the day first and others the month: two clocks in one file. Nothing was taken in."
+        )
+    if not (day_first or month_first or order):
+        raise LogRefused(
+            f"“{texts[0][:20]}” could have the day first or the month first: say which. Nothing was taken in."
+        )
+    said: Order = "day first" if day_first else "month first" if month_first else order or "day first"
+    forms = FORMS[said]
+    # What fits is tried first: a log has one form throughout.
+    return _Reader(tuple(sorted(forms, key=lambda form: _Reader((form,))._by_form(texts[0]) is None)))
+
+
+def _joined(row: list[str], time_at: tuple[int, ...]) -> str:
+    return " ".join(row[place] for place in time_at if place < len(row))
+
+
+def _number(text: str) -> float | None:
+    plain = text.strip().lower()
+    if plain in WORDS:
+        return WORDS[plain]
+    plain = re.sub(r"\s*(?:k?w|m?a|watts?|amps?)$", "", plain)
+    if re.fullmatch(r"-?\d+,\d+", plain):
+        plain = plain.replace(",", ".")
+    try:
+        value = float(plain)
+    except ValueError:
+        return None
+    return value if np.isfinite(value) else None
+
+
+def _ordered(stamps: list[datetime], remarks: list[str]) -> tuple[np.ndarray, list[int]]:
+    """Seconds from the first stamp, growing, with a clock that was put back taken along; and which rows are kept."""
+    shift, last = timedelta(), None
+    seconds: list[float] = []
+    kept: list[int] = []
+    twice = backwards = put_back = 0
+    for place, bare in enumerate(stamps):
+        stamp = bare + shift
+        if last is not None and stamp < last:
+            step = last - stamp
+            if abs(step - HOUR) <= BACK or (step < HOUR and step > HOUR - 6 * BACK):
+                put_back += 1
+                shift += HOUR
+                stamp += HOUR
+            else:
+                backwards += 1
+                continue
+        if last is not None and stamp <= last:
+            twice += 1
+            continue
+        seconds.append((stamp - stamps[0]).total_seconds())
+        kept.append(place)
+        last = stamp
+    if put_back:
+        remarks.append(
+            f"The clock was put back {'once' if put_back == 1 else f'{put_back} times'}: the hour is counted, not folded."
+        )
+    if twice:
+        remarks.append(f"{twice} rows with a time that was there already: the first of each is kept.")
+    if backwards:
+        remarks.append(f"{backwards} rows that run backwards in time were left out.")
+    return np.array(seconds), kept
+
+
+def _few(names: list[str]) -> str:
+    return ", ".join(names[:MOST_TOLD]) + (" …" if len(names) > MOST_TOLD else "")

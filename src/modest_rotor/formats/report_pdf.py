@@ -1,0 +1,257 @@
+"""The report as PDF: two pages that a customer reads, and the workings behind them."""
+
+from __future__ import annotations
+
+import io
+import re
+from functools import cache
+from importlib.resources import files
+from typing import Any
+
+from reportlab.lib.colors import HexColor
+from reportlab.lib.pagesizes import A4, LETTER
+from reportlab.lib.styles import ParagraphStyle
+from reportlab.lib.units import mm
+from reportlab.pdfbase import pdfmetrics
+from reportlab.pdfbase.ttfonts import TTFont
+from reportlab.pdfgen.canvas import Canvas
+from reportlab.platypus import Flowable, KeepTogether, PageBreak, Paragraph, SimpleDocTemplate, Spacer, Table
+
+from modest_rotor.core.phrase import Phrase
+from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.report import Fact, Report
+from modest_rotor.formats.report_pictures import HAIR, INK2, balance_picture, year_picture
+from modest_rotor.formats.text import sentence, written
+
+INK, BRICK = HexColor("#1D1A15"), HexColor("#7E1A16")
+MARGIN = 16 * mm
+SIGNS = "µηπΣΔΩωφψθ−"
+WITHOUT_GLYPH = {
+    "√": "sqrt ",
+    "≤": "at most ",
+    "≥": "at least ",
+    "→": "to ",
+    "∑": "Σ",
+    "₀": "0",
+    "₁": "1",
+    "∞": "without end",
+    "₂": "2",
+}
+ROWS = (
+    ("May it be fitted?", "fits"),
+    ("What does it move?", "flow"),
+    ("What does it draw there?", "watts"),
+    ("Energy a year", "energy"),
+    ("Saved a year", "saved"),
+    ("Saved a year, money", "money"),
+    ("Cost fitted", "cost"),
+    ("Simple payback", "payback"),
+    ("Present value", "worth"),
+    ("What can go wrong?", "wrong"),
+    ("How soon?", "soon"),
+)
+MOST_ACROSS = 5
+"""Options beside each other on paper; more go into a second table."""
+
+
+class _Writer:
+    """Text of a report in one reader's units, with signs that the text face lacks set in another."""
+
+    def __init__(self, units: UnitSystem, currency: str | None) -> None:
+        self.units, self.currency = units, currency
+
+    def phrase(self, phrase: Phrase) -> str:
+        """A phrase, marked up."""
+        return self.text(sentence(phrase, self.units, self.currency))
+
+    def text(self, text: str) -> str:
+        """Plain words, marked up."""
+        for sign, said in WITHOUT_GLYPH.items():
+            text = text.replace(sign, said)
+        text = text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
+        return re.sub(f"[{SIGNS}]+", lambda match: f'<font name="Signs">{match[0]}</font>', text)
+
+
+def write_pdf(report: Report, units: UnitSystem) -> bytes:
+    """The report as PDF; on letter paper for inch-pound readers."""
+    _fonts()
+    out = io.BytesIO()
+    size = LETTER if units == "ip" else A4
+    title = f"{report.title}, {report.site}"
+    document = SimpleDocTemplate(
+        out, pagesize=size, leftMargin=MARGIN, rightMargin=MARGIN, topMargin=22 * mm, bottomMargin=18 * mm, title=title,
+        author=report.made_by or "", subject="Motor replacement report", creator=f"Modest Rotor {report.program_version}",
+    )  # fmt: skip
+    width = size[0] - 2 * MARGIN
+    writer = _Writer(units, report.currency)
+
+    def furniture(canvas: Canvas, _: Any) -> None:
+        _running_lines(canvas, report, size, title)
+
+    document.build(_story(report, writer, width), onFirstPage=furniture, onLaterPages=furniture)
+    return out.getvalue()
+
+
+@cache
+def _fonts() -> None:
+    folder = files(__package__).joinpath("fonts")
+    for name, file in (("Text", "text-regular"), ("Bold", "text-bold"), ("Signs", "signs")):
+        pdfmetrics.registerFont(TTFont(name, io.BytesIO(folder.joinpath(f"{file}.ttf").read_bytes())))
+
+
+def _style(size: float = 9, bold: bool = False, before: float = 0.0, colour: Any = INK) -> ParagraphStyle:
+    return ParagraphStyle(
+        "s",
+        fontName="Bold" if bold else "Text",
+        fontSize=size,
+        leading=1.25 * size,
+        spaceBefore=before,
+        spaceAfter=2,
+        textColor=colour,
+    )
+
+
+def _running_lines(canvas: Canvas, report: Report, size: tuple[float, float], title: str) -> None:
+    canvas.saveState()
+    canvas.setFont("Text", 8)
+    canvas.setFillColor(INK2)
+    canvas.drawString(MARGIN, size[1] - 13 * mm, title[:90])
+    canvas.drawRightString(size[0] - MARGIN, size[1] - 13 * mm, report.date)
+    canvas.setStrokeColor(HAIR)
+    canvas.line(MARGIN, size[1] - 15 * mm, size[0] - MARGIN, size[1] - 15 * mm)
+    foot = f"Modest Rotor {report.program_version} · job revision {report.revision} · {report.date}"
+    canvas.drawString(MARGIN, 10 * mm, foot)
+    canvas.drawRightString(size[0] - MARGIN, 10 * mm, f"page {canvas.getPageNumber()}")
+    canvas.restoreState()
+
+
+def _story(report: Report, writer: _Writer, width: float) -> list[Flowable]:
+    story: list[Flowable] = [
+        Paragraph(writer.text(f"{report.title}: which motor, and what it would save"), _style(15, bold=True))
+    ]
+    people = " · ".join(filter(None, (report.site, f"for {report.made_for}" if report.made_for else "", f"by {report.made_by}" if report.made_by else "")))  # fmt: skip
+    story.append(Paragraph(writer.text(people), _style(9, colour=INK2)))
+    story += _part("Recommendation", [writer.phrase(one) for one in report.recommendation], first_bold=True)
+    story += _facts("The machine", report.machine, writer, width)
+    story += _facts("What was measured", report.measured, writer, width)
+    if report.found:
+        story += _part("What was found", [writer.phrase(one) for one in report.found])
+    story += _options(report, writer, width)
+    story += _pictures(report, writer, width)
+    story += _part("Cautions", [writer.phrase(one) for one in report.cautions])
+    if report.approvals:
+        story += _part("Approvals on record", [writer.text(one) for one in report.approvals])
+    assumed = ", ".join(report.assumed) or "nothing that moves the result"
+    story += _part("Assumed, not measured", [writer.text(f"{assumed}."), writer.text(report.bands)])
+    if report.workings:
+        story += [PageBreak(), Paragraph("Appendix: the workings", _style(13, bold=True))]
+        for worked in report.workings:
+            story += _working(worked.title, worked.result, writer)
+    return story
+
+
+def _part(title: str, lines: list[str], first_bold: bool = False) -> list[Flowable]:
+    head = Paragraph(title, _style(11, bold=True, before=7))
+    rest: list[Flowable] = [Paragraph(line, _style(9.5 if first_bold and n == 0 else 9, bold=first_bold and n == 0)) for n, line in enumerate(lines)]  # fmt: skip
+    return [KeepTogether([head, *rest[:1]]), *rest[1:]]
+
+
+def _facts(title: str, facts: tuple[Fact, ...], writer: _Writer, width: float) -> list[Flowable]:
+    if not facts:
+        return []
+    cells = [
+        [
+            Paragraph(writer.text(fact.label), _style(8.5, colour=INK2)),
+            Paragraph(writer.phrase(fact.value), _style(8.5)),
+            Paragraph(fact.basis, _style(7.5, colour=INK2)),
+        ]
+        for fact in facts
+    ]
+    half = (len(cells) + 1) // 2
+    blank = ["", "", ""]
+    rows = [[*cells[i], "", *(cells[i + half] if i + half < len(cells) else blank)] for i in range(half)]
+    widths = [0.17 * width, 0.21 * width, 0.10 * width, 0.04 * width, 0.17 * width, 0.21 * width, 0.10 * width]
+    return [Paragraph(title, _style(11, bold=True, before=7)), Table(rows, colWidths=widths, style=_rules(0))]
+
+
+def _rules(head: int) -> list[tuple[Any, ...]]:
+    return [
+        ("VALIGN", (0, 0), (-1, -1), "TOP"),
+        ("LINEBELOW", (0, head), (-1, -1), 0.4, HAIR),
+        ("LEFTPADDING", (0, 0), (-1, -1), 2),
+        ("RIGHTPADDING", (0, 0), (-1, -1), 4),
+        ("TOPPADDING", (0, 0), (-1, -1), 1.5),
+        ("BOTTOMPADDING", (0, 0), (-1, -1), 1.5),
+    ]
+
+
+def _options(report: Report, writer: _Writer, width: float) -> list[Flowable]:
+    story: list[Flowable] = []
+    for start in range(0, len(report.options), MOST_ACROSS):
+        shown = report.options[start : start + MOST_ACROSS]
+        head = [""] + [
+            Paragraph(
+                writer.text(f"{one.letter}  {one.title}{' (chosen)' if one.chosen else ''}"), _style(9, bold=True)
+            )
+            for one in shown
+        ]
+        rows: list[list[Any]] = [head]
+        for label, field in ROWS:
+            cells = [Paragraph(label, _style(8.5, colour=INK2))]
+            for one in shown:
+                value = getattr(one, field)
+                said = writer.text(value) if isinstance(value, str) else writer.phrase(value)
+                if field == "fits" and one.stop:
+                    cells.append(Paragraph(f"Stop: {writer.text(one.stop)}", _style(8.5, bold=True, colour=BRICK)))
+                else:
+                    cells.append(Paragraph(said, _style(8.5)))
+            rows.append(cells)
+        first = 0.18 * width
+        widths = [first] + [(width - first) / len(shown)] * len(shown)
+        title = "The options" if start == 0 else "The options, continued"
+        story += [
+            Paragraph(title, _style(11, bold=True, before=7)),
+            Table(rows, colWidths=widths, style=_rules(0), repeatRows=1),
+        ]
+    if story:
+        story.append(
+            Paragraph("Saved is against A, the machine put right. ± and ranges hold 95 %.", _style(8, colour=INK2))
+        )
+    return story
+
+
+def _pictures(report: Report, writer: _Writer, width: float) -> list[Flowable]:
+    half = width / 2 - 4
+    balance, year = balance_picture(report, writer.units, half, 150), year_picture(report, half, 150)
+    if balance is None and year is None:
+        return []
+    words = (
+        "Where the machine meets its system; letters are the options." if balance else "",
+        "The year: today's watts as blocks, the choice dashed." if year else "",
+    )
+    captions = [Paragraph(one, _style(8, colour=INK2)) for one in words]
+    table = Table(
+        [[balance or "", year or ""], captions],
+        colWidths=[width / 2, width / 2],
+        style=[("LEFTPADDING", (0, 0), (-1, -1), 0)],
+    )
+    return [KeepTogether([Spacer(1, 6), table])]
+
+
+def _working(title: str, result: Any, writer: _Writer) -> list[Flowable]:
+    working = result.working
+    lines: list[Flowable] = [Paragraph(writer.text(title), _style(9.5, bold=True, before=6))]
+    if result.figure:
+        lines.append(
+            Paragraph(
+                writer.text(f"{written(result.figure, writer.units, writer.currency)} = {working.formula}"), _style(8.5)
+            )
+        )
+    given = "; ".join(
+        f"{one.symbol} {one.label} {written(one.figure, writer.units, writer.currency)} ({one.origin or one.figure.basis})"
+        for one in working.ingredients
+    )
+    lines.append(Paragraph(writer.text(given), _style(8)))
+    lines += [Paragraph(writer.text(remark), _style(8)) for remark in working.remarks]
+    lines.append(Paragraph(writer.text(f"Source: {working.source}"), _style(7.5, colour=INK2)))
+    return [KeepTogether(lines)]

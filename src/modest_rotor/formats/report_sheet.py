@@ -1,0 +1,122 @@
+"""The report's numbers as a spreadsheet: one table to a sheet, every value with its band and unit in columns of their own."""
+
+from __future__ import annotations
+
+import io
+from typing import Any
+
+from openpyxl import Workbook
+from openpyxl.styles import Font
+from openpyxl.utils import get_column_letter
+from openpyxl.worksheet.worksheet import Worksheet
+
+from modest_rotor.core.options.answers import OptionAnswer
+from modest_rotor.core.phrase import Figure
+from modest_rotor.core.quantities import UnitSystem, quantity
+from modest_rotor.core.report import Report
+from modest_rotor.core.working import Result
+from modest_rotor.formats.text import sentence
+
+WIDTH = 22
+RESULTS = (
+    "energy", "money", "saved_energy", "saved_money", "payback", "break_even", "worth", "cube_promise", "always_on",
+    "made_up_heat", "saved_cooling", "net_money", "saved_emissions",
+)  # fmt: skip
+STEP_PARTS = (
+    "flow",
+    "pressure",
+    "speed",
+    "shaft_power",
+    "input_power",
+    "current",
+    "power_factor",
+    "motor_efficiency",
+    "whole_efficiency",
+)
+
+
+def write_xlsx(report: Report, options: tuple[OptionAnswer, ...], units: UnitSystem) -> bytes:
+    """The numbers of a report as XLSX."""
+    book = Workbook()
+    first = book.active
+    assert isinstance(first, Worksheet)
+    _about(first, report, units)
+    _results(book.create_sheet("Options"), options, units, report.currency)
+    _steps(book.create_sheet("Duty steps"), options, units)
+    out = io.BytesIO()
+    book.save(out)
+    return out.getvalue()
+
+
+def _about(sheet: Worksheet, report: Report, units: UnitSystem) -> None:
+    sheet.title = "Machine"
+    _head(sheet, "what", "value", "stands on")
+    for fact in (*report.machine, *report.measured):
+        sheet.append([fact.label, _safe(sentence(fact.value, units, report.currency)), fact.basis])
+    for label, value in (
+        ("date", report.date),
+        ("job revision", report.revision),
+        ("program", report.program_version),
+        ("bands", report.bands),
+    ):
+        sheet.append([label, _safe(value), ""])
+
+
+def _results(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSystem, currency: str | None) -> None:
+    _head(sheet, "option", "title", "result", "value", "± (95 %)", "low", "high", "unit", "waits for")
+    for option in options:
+        for name in RESULTS:
+            result: Result = getattr(option, name)
+            waits = "" if result.figure else sentence(result.waits or ("not known",), units, currency)
+            sheet.append(
+                [
+                    option.letter,
+                    _safe(option.title),
+                    result.label,
+                    *_numbers(result.figure, units, currency),
+                    _safe(waits),
+                ]
+            )
+
+
+def _steps(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSystem) -> None:
+    _head(sheet, "option", "step", "hours", "quantity", "value", "± (95 %)", "low", "high", "unit", "note")
+    for option in options:
+        for step in option.steps:
+            hours = step.hours.value if step.hours else None
+            for part in STEP_PARTS:
+                figure: Figure | None = getattr(step, part)
+                if figure is not None:
+                    sheet.append(
+                        [
+                            option.letter,
+                            _safe(step.name),
+                            hours,
+                            part.replace("_", " "),
+                            *_numbers(figure, units, None),
+                            _safe(step.note),
+                        ]
+                    )
+
+
+def _numbers(figure: Figure | None, units: UnitSystem, currency: str | None) -> list[Any]:
+    """Value, band, low, high and unit in a reader's units."""
+    if figure is None:
+        return [None, None, None, None, ""]
+    unit = quantity(figure.quantity).reader_unit(units)
+    low, high = (None if end is None else unit.from_si(end) for end in (figure.low, figure.high))
+    band = None if figure.band is None else figure.band / unit.factor
+    return [unit.from_si(figure.value), band, low, high, (currency or "") if unit.symbol == "money" else unit.symbol]
+
+
+def _head(sheet: Worksheet, *names: str) -> None:
+    sheet.append(list(names))
+    for place, cell in enumerate(sheet[1], 1):
+        cell.font = Font(bold=True)
+        sheet.column_dimensions[get_column_letter(place)].width = WIDTH
+    sheet.freeze_panes = "A2"
+
+
+def _safe(text: str) -> str:
+    """Words that no spreadsheet takes for a formula."""
+    return "'" + text if text[:1] in ("=", "+", "-", "@") else text

@@ -1,0 +1,56 @@
+"""The catalogue as it is kept."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from datetime import UTC, datetime
+
+from modest_rotor.core.catalogue import MOST_PRODUCTS, refusals
+from modest_rotor.core.errors import ChangeRefused, UnknownItem
+from modest_rotor.core.stations.product import Product
+from modest_rotor.store.database import database
+from modest_rotor.store.models import ProductRow
+
+
+def all_products() -> tuple[Product, ...]:
+    """Every entry, by type and code."""
+    found = (Product.model_validate(row.document) for row in ProductRow.select())
+    return tuple(sorted(found, key=lambda product: (product.type, product.code)))
+
+
+def product(code: str) -> Product:
+    """One entry. :raises UnknownItem: there is none of that code."""
+    row = ProductRow.get_or_none(ProductRow.code == code)
+    if row is None:
+        raise UnknownItem(f"The catalogue has no entry “{code[:40]}”.")
+    return Product.model_validate(row.document)
+
+
+def keep_products(products: Iterable[Product]) -> int:
+    """Keep entries, all or none; those of the same code are replaced. :raises ChangeRefused: one of them is not sound."""
+    wanted = tuple(products)
+    for one in wanted:
+        reasons = refusals(one)
+        if reasons:
+            raise ChangeRefused(f"{one.name} {'; '.join(reasons)}. Nothing was written.")
+    with database.atomic():
+        now = datetime.now(UTC)
+        for one in wanted:
+            document = one.model_dump(mode="json")
+            ProductRow.insert(code=one.code, document=document, saved=now).on_conflict(
+                conflict_target=[ProductRow.code], update={ProductRow.document: document, ProductRow.saved: now}
+            ).execute()
+        if ProductRow.select().count() > MOST_PRODUCTS:
+            raise ChangeRefused(f"A catalogue has at most {MOST_PRODUCTS:,} entries; nothing was written.")
+    return len(wanted)
+
+
+def remove_product(code: str) -> None:
+    """Take an entry out; jobs that consider it keep their own copy. :raises UnknownItem: there is none of that code."""
+    if not ProductRow.delete().where(ProductRow.code == code).execute():
+        raise UnknownItem(f"The catalogue has no entry “{code[:40]}”.")
+
+
+def is_empty() -> bool:
+    """Whether nothing was ever put in."""
+    return not ProductRow.select().exists()
