@@ -35,14 +35,15 @@ def report_of(job_id: int) -> Report:
 
 @router.get("/jobs/{job_id}/report.{form}")
 @with_connection
-def report_file(job_id: int, form: Literal["pdf", "xlsx", "json"], units: UnitSystem = "si") -> Response:
-    """The report as a file."""
+def report_file(job_id: int, form: Literal["pdf", "xlsx", "json"], units: UnitSystem | None = None) -> Response:
+    """The report as a file, in the reader's units or else the site's."""
     stored = jobs.load(job_id)
     report, assessment = _report(stored)
     if form == "json":
         content = report.model_dump_json(indent=1).encode()
     else:
-        content = write_pdf(report, units) if form == "pdf" else write_xlsx(report, assessment.options.options, units)
+        said = units or report.units
+        content = write_pdf(report, said) if form == "pdf" else write_xlsx(report, assessment.options.options, said)
     name = re.sub(r"[^a-z0-9]+", "-", report.title.lower()).strip("-") or "report"
     headers = {"content-disposition": f'attachment; filename="{name}-report.{form}"'}
     return Response(content, media_type=KINDS[form], headers=headers)

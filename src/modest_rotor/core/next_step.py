@@ -37,7 +37,15 @@ FLOW_WORDS = {None: "Share of full flow", Wants.SHARE: "Share of full flow", Wan
 
 def next_steps(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> tuple[Next, ...]:
     """For each station that is built, the first thing missing; nothing for a station that has what it needs."""
-    stations = (_call(case), _plate(case), _readings(case), _findings(findings, ways), _duty(case), _options(case))
+    stations = (
+        _call(case),
+        _plate(case),
+        _readings(case),
+        _findings(findings, ways),
+        _duty(case),
+        _options(case),
+        _decision(case),
+    )
     return tuple(first for found in stations if (first := next(found, None)))
 
 
@@ -203,3 +211,13 @@ def _options(case: Case) -> Iterator[Next]:
         if cost_of(considered) is None and option.stop is None:
             words = f"What {option.letter}, {option.title.lower()}, costs."
             yield _next(Station.OPTIONS, f"options/considered/{considered.id}/price", words, "Payback waits for it.")
+
+
+def _decision(case: Case) -> Iterator[Next]:
+    decision = case.job.document.decision
+    if not case.options.options:
+        return
+    if decision.chosen is None:
+        yield _next(Station.DECISION, None, "Choose an option.", "The report says that nothing is chosen yet.")
+    elif not decision.why:
+        yield _next(Station.DECISION, "decision/why", "Say why.", "The customer reads it first.")

@@ -4,18 +4,27 @@ from __future__ import annotations
 
 from modest_rotor.core.assessment import BoardLine, CheckWay, Finding, Next, RailEntry, Severity, StepState
 from modest_rotor.core.job import Station
-from modest_rotor.core.options.compare import OptionAnswer, flow_quantity
+from modest_rotor.core.options.answer_steps import flow_quantity
+from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Figure, Phrase, as_typed, figure
 from modest_rotor.core.rules.case import Case
 
-BUILT = (Station.CALL, Station.PLATE, Station.READINGS, Station.FINDINGS, Station.DUTY, Station.OPTIONS)
+BUILT = (
+    Station.CALL,
+    Station.PLATE,
+    Station.READINGS,
+    Station.FINDINGS,
+    Station.DUTY,
+    Station.OPTIONS,
+    Station.DECISION,
+)
 NOT_YET: dict[Station, str] = {
-    Station.DECISION: "not in this version yet",
     Station.SETUP: "not in this version yet",
     Station.PROOF: "not in this version yet",
     Station.LOG: "not in this version yet",
 }
+ELECTRONIC = (OptionKind.ELECTRONIC, OptionKind.TORQUE, OptionKind.AIRFLOW, OptionKind.EC_FAN)
 ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
 
 
@@ -27,6 +36,7 @@ def draw_rail(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, .
         Station.READINGS: _readings,
         Station.DUTY: _duty,
         Station.OPTIONS: _options,
+        Station.DECISION: _decision,
     }
     entries = []
     for station in Station:
@@ -136,17 +146,37 @@ def _duty(case: Case) -> tuple[Phrase, bool]:
 
 
 def _options(case: Case) -> tuple[Phrase, bool]:
-    electronic = _electronic(case)
-    if electronic is None:
+    """The saving of what was chosen, or else of the option that the year tells most of; stops are counted."""
+    options = case.options.options
+    if not options:
         return ("waits for the machine as found",), True
-    saved = electronic.saved_energy
+    stopped = sum(option.stop is not None for option in options)
+    stops: Phrase = (f"; {stopped} stopped",) if stopped else ()
+    told = _told_option(case)
+    if told is None:
+        return (f"{len(options) - 1} considered", *stops), False
+    saved = told.saved_energy
     if saved.figure:
-        return ("electronic saves ", saved.figure, " a year"), False
-    return saved.waits or ("waits for Duty",), True
+        return (f"{told.letter} saves ", saved.figure, " a year", *stops), False
+    return (*(saved.waits or ("waits for Duty",)), *stops), True
 
 
-def _electronic(case: Case) -> OptionAnswer | None:
-    return next((option for option in case.options.options if option.kind is OptionKind.ELECTRONIC), None)
+def _told_option(case: Case) -> OptionAnswer | None:
+    """The option that stands for all in one line: the chosen one, else the first electronic one, else the first that saves."""
+    options = [option for option in case.options.options if option.kind is not OptionKind.KEEP]
+    chosen = next((option for option in options if option.id == case.job.document.decision.chosen), None)
+    electronic = next((option for option in options if option.kind in ELECTRONIC and option.stop is None), None)
+    return chosen or electronic or next((option for option in options if option.saved_energy.figure), None)
+
+
+def _decision(case: Case) -> tuple[Phrase, bool]:
+    decision, options = case.job.document.decision, case.options.options
+    chosen = next((option for option in options if option.id == decision.chosen), None)
+    if chosen is None:
+        return ("waits for your choice and its reason",), True
+    if chosen.stop:
+        return (f"{chosen.letter} chosen, but stopped",), True
+    return (f"{chosen.letter}, {chosen.title.lower()}", "" if decision.why else "; its reason is not said"), False
 
 
 def _way(way: CheckWay) -> Phrase:
@@ -158,20 +188,21 @@ def _way(way: CheckWay) -> Phrase:
 
 
 def _headline(case: Case, findings: list[Finding], ways: tuple[CheckWay, ...]) -> Phrase:
-    electronic = _electronic(case)
+    told_option = _told_option(case)
     stop = next((finding for finding in findings if finding.severity is Severity.STOP), None)
     if stop:
         return stop.sentence
     if case.job.document.call.is_dead and ways:
         return ("Dead: ", *_way(ways[0]), "." if ways[0].verdict is None else "")
-    if electronic and electronic.saved_energy.figure:
+    if told_option and told_option.saved_energy.figure:
         machine = case.machine
         moved: Phrase = (
             ("Moves ", figure(flow_quantity(machine), machine.flow, machine.flow_basis), "; ")
             if machine and machine.flow_is_measured
             else ()
         )
-        return (*moved, "an electronic motor would save ", electronic.saved_energy.figure, " a year.")
+        named = f"option {told_option.letter}, {told_option.title.lower()}, would save "
+        return (*moved, named, told_option.saved_energy.figure, " a year.")
     told = [_readings(case), _plate(case), _call(case)]
     return next((phrase for phrase, waits in told if not waits), ("Only its name is known.",))
 

@@ -9,6 +9,7 @@ from modest_rotor.core.job import Job, Station
 from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, as_typed
+from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.working import Result
 
 SIMULATED = "Bands hold 95 %. They were tested on simulated machines, whose equations resemble those used here; real ones may stray further."
@@ -74,6 +75,7 @@ class Report(Frozen):
     revision: str
     program_version: str
     currency: str | None
+    units: UnitSystem
     machine: tuple[Fact, ...]
     measured: tuple[Fact, ...]
     found: tuple[Phrase, ...]
@@ -107,6 +109,7 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str) -> Repo
         revision=revision,
         program_version=answer.program_version,
         currency=answer.currency,
+        units=job.site.units,
         machine=_machine(job),
         measured=_measured(job, answer),
         found=_found(answer.findings),

@@ -36,6 +36,7 @@ WITHOUT_GLYPH = {
     "₁": "1",
     "∞": "without end",
     "₂": "2",
+    "∝": "goes with",
 }
 ROWS = (
     ("May it be fitted?", "fits"),
@@ -209,10 +210,8 @@ def _options(report: Report, writer: _Writer, width: float) -> list[Flowable]:
         first = 0.18 * width
         widths = [first] + [(width - first) / len(shown)] * len(shown)
         title = "The options" if start == 0 else "The options, continued"
-        story += [
-            Paragraph(title, _style(11, bold=True, before=7)),
-            Table(rows, colWidths=widths, style=_rules(0), repeatRows=1),
-        ]
+        heading = Paragraph(title, _style(11, bold=True, before=7))
+        story.append(KeepTogether([heading, Table(rows, colWidths=widths, style=_rules(0), repeatRows=1)]))
     if story:
         story.append(
             Paragraph("Saved is against A, the machine put right. ± and ranges hold 95 %.", _style(8, colour=INK2))

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable
 from dataclasses import dataclass
 
@@ -17,7 +18,8 @@ COLOURS = {"copper": HexColor("#98480F"), "verdigris": HexColor("#0C6556"), "vio
 TEXT, SMALL = "Text", 7.5
 WHOLE_YEAR_H = 8760.0
 MARK = 3.2
-MOST_LABELS_W = 60.0
+LETTER_W = 4.2
+MOST_TICKS = 5
 
 
 @dataclass(frozen=True)
@@ -43,13 +45,16 @@ def colour_of(series: str) -> Color:
 
 def balance_picture(report: Report, units: UnitSystem, width: float, height: float) -> Drawing | None:
     """Curves of the first step, the system, and a mark for the machine and every option, each written at its mark."""
-    balance = report.balance
-    step = report.balance_step
-    points = [one for one in balance.points if one.group in ("sets", step)]
+    balance, step = report.balance, report.balance_step
+    letters = (
+        {report.options[0].letter, *(one.letter for one in report.options if one.chosen)} if report.options else set()
+    )
+    first_set = next((one for one in balance.points if one.group == "sets"), None)
+    points = [one for one in balance.points if one is first_set or (one.group == step and one.label in letters)]
     if not balance.curves or not points:
         return None
     flow, pressure = (_scale(name, units) for name in (balance.flow_quantity, balance.pressure_quantity))
-    most_x = 1.25 * max(flow(point.flow.value) for point in points)
+    most_x = 1.4 * max(flow(point.flow.value) for point in points)
     most_y = 1.6 * max(pressure(point.pressure.value) for point in points)
     axes = Axes(40, 26, width - 52, height - 40, most_x, most_y)
     drawing = Drawing(width, height)
@@ -67,10 +72,27 @@ def balance_picture(report: Report, units: UnitSystem, width: float, height: flo
         if len(line) > 1:
             dashed = [4, 3] if curve.kind == "system" else None
             drawing.add(PolyLine([part for place in line for part in place], strokeColor=colour_of(curve.series), strokeWidth=1.2, strokeDashArray=dashed))  # fmt: skip
-    taken: list[tuple[float, float]] = []
-    for point in points:
-        _mark(drawing, axes.at(flow(point.flow.value), pressure(point.pressure.value)), point, taken)
+    for place, labels, series in _gathered(
+        points, lambda one: axes.at(flow(one.flow.value), pressure(one.pressure.value))
+    ):
+        _mark(drawing, place, labels, series)
     return drawing
+
+
+def _gathered(
+    points: list[BalancePoint], at: Callable[[BalancePoint], tuple[float, float]]
+) -> list[tuple[tuple[float, float], str, str]]:
+    """Points whose marks would cover each other share one label."""
+    groups: list[tuple[tuple[float, float], str, str]] = []
+    for point in points:
+        x, y = at(point)
+        for index, ((other_x, other_y), labels, series) in enumerate(groups):
+            if abs(x - other_x) < 2 * MARK and abs(y - other_y) < 2 * MARK:
+                groups[index] = ((other_x, other_y), f"{labels}, {point.label}", series)
+                break
+        else:
+            groups.append(((x, y), point.label[:16], point.series))
+    return groups
 
 
 def year_picture(report: Report, width: float, height: float) -> Drawing | None:
@@ -100,53 +122,44 @@ def _block(drawing: Drawing, axes: Axes, bar: YearBar, start: float) -> None:
         drawing.add(
             Line(left, then, right - 1, then, strokeColor=COLOURS["verdigris"], strokeWidth=2, strokeDashArray=[5, 2])
         )
-    if right - left > MOST_LABELS_W:
-        drawing.add(String(left + 3, foot + 4, bar.name[:28], fontName=TEXT, fontSize=SMALL, fillColor=INK))
+    if right - left > LETTER_W * len(bar.name) + 4:
+        drawing.add(String(left + 3, foot + 4, bar.name, fontName=TEXT, fontSize=SMALL, fillColor=INK))
 
 
 def _frame(drawing: Drawing, axes: Axes, across: str, up: str) -> None:
-    for place in range(5):
-        x, y = axes.most_x * place / 4, axes.most_y * place / 4
-        at_x, _ = axes.at(x, 0.0)
+    for y in _ticks(axes.most_y):
         _, at_y = axes.at(0.0, y)
         drawing.add(Line(axes.left, at_y, axes.left + axes.width, at_y, strokeColor=HAIR, strokeWidth=0.5))
-        drawing.add(
-            String(at_x, axes.foot - 10, _number(x), fontName=TEXT, fontSize=SMALL, fillColor=INK2, textAnchor="middle")
-        )
-        drawing.add(
-            String(
-                axes.left - 4, at_y - 2.5, _number(y), fontName=TEXT, fontSize=SMALL, fillColor=INK2, textAnchor="end"
-            )
-        )
-    drawing.add(
-        String(
-            axes.left + axes.width,
-            axes.foot - 20,
-            across,
-            fontName=TEXT,
-            fontSize=SMALL,
-            fillColor=INK2,
-            textAnchor="end",
-        )
-    )
-    drawing.add(String(axes.left - 34, axes.foot + axes.height + 6, up, fontName=TEXT, fontSize=SMALL, fillColor=INK2))
+        drawing.add(_words(axes.left - 4, at_y - 2.5, _number(y), "end"))
+    for x in _ticks(axes.most_x):
+        drawing.add(_words(axes.at(x, 0.0)[0], axes.foot - 10, _number(x), "middle"))
+    drawing.add(_words(axes.left + axes.width, axes.foot - 20, across, "end"))
+    drawing.add(_words(axes.left - 34, axes.foot + axes.height + 6, up, "start"))
 
 
-def _mark(drawing: Drawing, place: tuple[float, float], point: BalancePoint, taken: list[tuple[float, float]]) -> None:
-    """A mark of the series with its label, moved up where another stands."""
+def _words(x: float, y: float, text: str, anchor: str) -> String:
+    return String(x, y, text, fontName=TEXT, fontSize=SMALL, fillColor=INK2, textAnchor=anchor)
+
+
+def _ticks(most: float) -> list[float]:
+    """Round numbers from nought, five at most."""
+    rough = most / MOST_TICKS
+    power = 10.0 ** math.floor(math.log10(rough))
+    step = next(power * factor for factor in (1, 2, 2.5, 5, 10) if power * factor >= rough)
+    return [step * place for place in range(int(most / step + 1e-9) + 1)]
+
+
+def _mark(drawing: Drawing, place: tuple[float, float], labels: str, series: str) -> None:
+    """A mark of the series with what it stands for."""
     x, y = place
-    colour = colour_of(point.series)
-    if point.series.startswith("verdigris"):
+    colour = colour_of(series)
+    if series.startswith("verdigris"):
         drawing.add(Rect(x - MARK, y - MARK, 2 * MARK, 2 * MARK, fillColor=colour, strokeColor=None))
-    elif point.series.startswith("violet"):
+    elif series.startswith("violet"):
         drawing.add(Polygon([x, y + MARK, x + MARK, y - MARK, x - MARK, y - MARK], fillColor=colour, strokeColor=None))
     else:
-        drawing.add(Circle(x, y, MARK, fillColor=colour if point.series == "copper" else None, strokeColor=colour))
-    label_y = y + 6
-    while any(abs(x - other_x) < 18 and abs(label_y - other_y) < 8 for other_x, other_y in taken):
-        label_y += 8
-    taken.append((x, label_y))
-    drawing.add(String(x + 5, label_y, point.label[:14], fontName=TEXT, fontSize=SMALL, fillColor=colour))
+        drawing.add(Circle(x, y, MARK, fillColor=colour if series == "copper" else None, strokeColor=colour))
+    drawing.add(String(x + 6, y + 5, labels, fontName=TEXT, fontSize=SMALL, fillColor=colour))
 
 
 def _scale(name: str, units: UnitSystem) -> Callable[[float], float]:
@@ -158,4 +171,4 @@ def _unit(name: str, units: UnitSystem) -> str:
 
 
 def _number(value: float) -> str:
-    return f"{value:,.0f}" if value >= 10 or value == 0 else f"{value:.2g}"
+    return f"{value:,.0f}" if value >= MOST_TICKS or value == 0 else f"{value:.3g}"

@@ -15,6 +15,7 @@ type Readout = Schemas["Readout"];
 
 const SETS = "sets";
 const MOST_SETS_SHOWN = 2;
+const MOST_DRAWN = 3;
 
 /** What the balance shows: the sets as read, or the options at one step of the year. */
 interface Shown {
@@ -23,6 +24,10 @@ interface Shown {
   groups: { id: string; label: string }[];
   balance: Balance;
   readouts: Readout[];
+  /** The options that can be drawn, and whether each is; empty where all are. */
+  letters: { letter: string; series: string; drawn: boolean }[];
+  /** Draw an option, or leave it out; the one drawn longest goes first. */
+  draw: (letter: string) => void;
 }
 
 /** The balance follows the work: what was read until Duty, then the options at a step that the reader picks. */
@@ -30,6 +35,7 @@ function useShown(station: Station): Shown {
   const { assessment } = useJob();
   const { balance, options } = assessment;
   const [picked, setPicked] = useState<string | null>(null);
+  const [drawn, setDrawn] = useState<string[] | null>(null);
   const steps = options.options[0]?.steps ?? [];
   const groups = [
     { id: SETS, label: "as read" },
@@ -38,7 +44,22 @@ function useShown(station: Station): Shown {
   const usual = ["duty", "options"].includes(station) ? (steps[0]?.id ?? SETS) : SETS;
   const group = picked && groups.some(({ id }) => id === picked) ? picked : usual;
   const own = balance.readouts.filter((readout) => readout.group === group);
-  return { group, setGroup: setPicked, groups, balance, readouts: group === SETS ? own.slice(-MOST_SETS_SHOWN) : own };
+  const solved = own.filter((readout) => readout.flow).map((readout) => readout.label);
+  const kept = (drawn ?? []).filter((letter) => solved.includes(letter));
+  const letters = kept.length ? kept : solved.slice(0, MOST_DRAWN);
+  const draw = (letter: string) =>
+    setDrawn(
+      letters.includes(letter) ? letters.filter((one) => one !== letter) : [...letters, letter].slice(-MOST_DRAWN),
+    );
+  const shared = { group, setGroup: setPicked, groups, balance, draw };
+  if (group === SETS) return { ...shared, readouts: own.slice(-MOST_SETS_SHOWN), letters: [] };
+  return {
+    ...shared,
+    readouts: own.filter((readout) => letters.includes(readout.label)),
+    letters: own
+      .filter((readout) => readout.flow)
+      .map(({ label, series }) => ({ letter: label, series, drawn: letters.includes(label) })),
+  };
 }
 
 /** The balance beside the sheet on a wide screen. */
@@ -68,9 +89,13 @@ function Refining() {
 }
 
 function Picture({ shown }: { shown: Shown }) {
-  const { group, setGroup, groups, balance } = shown;
-  const curves = balance.curves.filter((curve) => curve.kind === "system" || curveGroup(curve.id) === group);
-  const points = balance.points.filter((point) => point.group === group);
+  const { group, setGroup, groups, balance, letters } = shown;
+  const isDrawn = (letter: string) => letters.every((one) => one.letter !== letter || one.drawn);
+  const curves = balance.curves.filter(
+    (curve) =>
+      curve.kind === "system" || (curveGroup(curve.id) === group && isDrawn(curve.id.slice(0, curve.id.indexOf("-")))),
+  );
+  const points = balance.points.filter((point) => point.group === group && isDrawn(point.label));
   return (
     <>
       {groups.length > 1 && balance.curves.length > 0 && (
@@ -84,6 +109,31 @@ function Picture({ shown }: { shown: Shown }) {
               onClick={() => setGroup(id)}
             >
               {label}
+            </GroupCell>
+          ))}
+        </Box>
+      )}
+      {letters.length > MOST_DRAWN && (
+        <Box
+          role="group"
+          aria-label="Options that are drawn"
+          display="flex"
+          flexWrap="wrap"
+          alignItems="center"
+          mb="4px"
+        >
+          <Micro pr="4px">drawn, three at most</Micro>
+          {letters.map(({ letter, series, drawn }) => (
+            <GroupCell
+              key={letter}
+              type="button"
+              aria-pressed={drawn}
+              chosen={drawn ? "yes" : undefined}
+              onClick={() => shown.draw(letter)}
+            >
+              <Box as="span" color={colourOf(series)}>
+                {letter}
+              </Box>
             </GroupCell>
           ))}
         </Box>

@@ -26,6 +26,7 @@ const SHEETS = {
   findings: lazy(async () => ({ default: (await import("../stations/findings/FindingsSheet")).FindingsSheet })),
   duty: lazy(async () => ({ default: (await import("../stations/duty/DutySheet")).DutySheet })),
   options: lazy(async () => ({ default: (await import("../stations/options/OptionsSheet")).OptionsSheet })),
+  decision: lazy(async () => ({ default: (await import("../stations/decision/DecisionSheet")).DecisionSheet })),
 };
 const LaterSheet = lazy(async () => ({ default: (await import("../stations/later/LaterSheet")).LaterSheet }));
 

@@ -17,6 +17,16 @@ const Nothing = () => null;
 const router = createBrowserRouter([
   { path: "/", HydrateFallback: Nothing, lazy: async () => ({ Component: (await import("../board/Board")).Board }) },
   {
+    path: "/jobs/:jobId/report",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../report/ReportPage")).ReportPage }),
+  },
+  {
+    path: "/catalogue",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../catalogue/Catalogue")).Catalogue }),
+  },
+  {
     path: "/jobs/:jobId/:station?",
     HydrateFallback: Nothing,
     lazy: async () => ({ Component: (await import("./JobPage")).JobPage }),

@@ -29,6 +29,7 @@ const config = defineConfig({
     a: { color: "inherit" },
     "input::placeholder, textarea::placeholder": { color: "ink2", opacity: 1, fontWeight: 400 },
     ...FIGURES,
+    "[data-screen-only]": { "@media print": { display: "none" } },
     ":focus-visible": { outline: "2.5px solid", outlineColor: "ink", outlineOffset: "2px" },
   },
   theme: {

@@ -39,6 +39,7 @@ export function Board() {
               {board.data ? counted(sites) : ""}
             </Box>
             <WayTo to="/workings">Workings</WayTo>
+            <WayTo to="/catalogue">Catalogue</WayTo>
           </Box>
           <Find>
             Find

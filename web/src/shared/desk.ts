@@ -208,6 +208,54 @@ export class JobDesk {
     );
   }
 
+  /** Consider one more option, with a product of the catalogue where one is named. */
+  consider(kind: Schemas["OptionKind"], code: string | null) {
+    return this.enqueue((revision) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/options", {
+          params: { path: { job_id: this.id } },
+          body: { revision, who: this.writer.who, kind, code },
+        }),
+      ),
+    );
+  }
+
+  /** Answer for a stop. */
+  waive(option: string, check: string, name: string, reason: string) {
+    return this.enqueue((revision) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/waivers", {
+          params: { path: { job_id: this.id } },
+          body: { revision, who: this.writer.who, option, check, name, reason },
+        }),
+      ),
+    );
+  }
+
+  /** Take a logger's year over as steps. */
+  takeLog(file: Schemas["LogIn"], byLoad: boolean) {
+    return this.enqueue((revision) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/duty/log", {
+          params: { path: { job_id: this.id } },
+          body: { ...file, revision, who: this.writer.who, by_load: byLoad },
+        }),
+      ),
+    );
+  }
+
+  /** Take a template's year over, each step marked assumed. */
+  takeTemplate(building: string) {
+    return this.enqueue((revision) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/duty/template", {
+          params: { path: { job_id: this.id } },
+          body: { revision, who: this.writer.who, building },
+        }),
+      ),
+    );
+  }
+
   undo() {
     return this.stepBack("/api/jobs/{job_id}/undo");
   }

@@ -1,8 +1,7 @@
-/** The mark of a series: colour never speaks alone. */
-export type Series = "copper" | "copper-ring" | "verdigris" | "violet" | "ink";
-
+/** The colour of a series; what stands after a dash is its mark's form. */
 export function colourOf(series: string): string {
-  return { copper: "copper", "copper-ring": "copper", verdigris: "verdigris", violet: "violet" }[series] ?? "ink";
+  const [colour = ""] = series.split("-");
+  return ["copper", "verdigris", "violet"].includes(colour) ? colour : "ink";
 }
 
 interface MarkProps {
@@ -12,16 +11,18 @@ interface MarkProps {
   size?: number;
 }
 
+/** The mark of a series: colour never speaks alone. Open forms: of the same kind, a flow held, on this motor. */
 export function SeriesMark({ series, x, y, size = 5.5 }: MarkProps) {
-  if (series === "verdigris")
-    return <rect x={x - size} y={y - size} width={size * 2} height={size * 2} fill="currentColor" />;
-  if (series === "violet") {
+  const [colour, form] = series.split("-");
+  const look = form
+    ? { fill: "var(--chakra-colors-paper)", stroke: "currentColor", strokeWidth: 2.2 }
+    : { fill: "currentColor" };
+  if (colour === "verdigris") return <rect x={x - size} y={y - size} width={size * 2} height={size * 2} {...look} />;
+  if (colour === "violet") {
     const [half, top, foot] = [size * 1.15, y - size * 1.2, y + size];
-    return <path d={`M${x} ${top} L${x + half} ${foot} L${x - half} ${foot} Z`} fill="currentColor" />;
+    return <path d={`M${x} ${top} L${x + half} ${foot} L${x - half} ${foot} Z`} {...look} />;
   }
-  if (series === "copper-ring")
-    return <circle cx={x} cy={y} r={size} fill="var(--chakra-colors-paper)" stroke="currentColor" strokeWidth={2.2} />;
-  return <circle cx={x} cy={y} r={size} fill="currentColor" />;
+  return <circle cx={x} cy={y} r={size} {...look} />;
 }
 
 /** A mark that stands in a line of text. */

@@ -11,9 +11,12 @@ export function valueAt(view: JobView, path: string): unknown {
   return place ?? null;
 }
 
+const ITEM =
+  /^(readings|duty\/steps|leads|call_taps|marks|options\/considered|options\/waivers|decision\/approvals)\/[^/]+\//;
+
 /** The facts of a field are kept under its name, where an item of a list stands as a star. */
 export function fieldName(path: string): string {
-  return path.replace(/^(readings|duty\/steps|leads|call_taps|marks)\/[^/]+\//, "$1/*/");
+  return path.replace(ITEM, "$1/*/");
 }
 
 /** Whether what a job holds at a path is what was typed for it. */

@@ -135,6 +135,8 @@ def _lead_time(considered: Considered, keeps: bool) -> Phrase:
     if product is not None and product.van_stock == "yes":
         return ("in the van",)
     days = considered.lead_time or (product.lead_time if product else None)
+    if days is not None and days.si <= 1:
+        return ("a day" if days.si else "at once",)
     return (figure("lead_time", days.si, "estimated"),) if days else ("not known",)
 
 

@@ -1,22 +1,37 @@
 import { Box } from "@chakra-ui/react";
+import { useState } from "react";
 
 import type { Schemas } from "../../shared/api";
-import { ChoiceField, factsOf, QuantityField, WordsField } from "../../shared/fields";
+import { FieldGrid, LabelledField } from "../../shared/AnyField";
+import { ChoiceField, factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
+import { Fold, under } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
-import { Micro, Word } from "../../shared/parts";
+import { Micro, Small, Word } from "../../shared/parts";
 import { AskedQuantity, Part, Question, Sheet, StandingKey } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
+import { FigureText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { LogPart } from "./LogPart";
+import { Templates } from "./Templates";
 import { YearPicture } from "./YearPicture";
 
-const COLUMNS = { base: "minmax(0, 1fr) 92px 74px", md: "minmax(0, 1fr) 130px 120px 64px" };
+const COLUMNS = { base: "minmax(0, 1fr) 92px 84px", md: "minmax(0, 1fr) 120px 150px 108px" };
+const HEAT = [
+  "duty/motor_place",
+  "duty/refrigerated",
+  "duty/heated_share",
+  "duty/heat_price",
+  "duty/heat_efficiency",
+  "duty/cooled_share",
+  "duty/cooling_performance",
+] as const;
+const holdsStarts = under("duty/starts", "duty/run_up", "duty/inrush", "duty/emission_rate", "duty/circulation");
+const holdsHeat = under(...HEAT);
 
 /** The year in steps, how part flow is met today, and what a kilowatt-hour costs. */
 export function DutySheet() {
-  const { desk, view, assessment } = useJob();
-  const { currency } = useUnits();
+  const { desk, view } = useJob();
   const steps = view.document.duty?.steps ?? [];
-  const fixed = view.machine.wheel === "centrifugal pump" ? "duty/static_lift" : "duty/held_pressure";
   const partial = steps.some((step) => step.flow_share && step.flow_share.si < 1);
   return (
     <Sheet station="duty" action={{ label: "Add a step", run: () => void desk.add("duty/steps") }}>
@@ -26,13 +41,31 @@ export function DutySheet() {
           <StepLine key={step.id} step={step} number={index + 1} />
         ))}
         <Total />
-        <YearPicture steps={steps} />
+        <YearPicture />
+        {view.document.duty?.logged && <Small display="block">Logger: {view.document.duty.logged}</Small>}
       </Part>
+      <LogPart />
+      <Templates />
       {partial && (
         <Question label={factsOf("duty/part_flow").label} help={factsOf("duty/part_flow").help}>
           <ChoiceField path="duty/part_flow" />
         </Question>
       )}
+      <Prices />
+      <Besides />
+      <StandingKey />
+    </Sheet>
+  );
+}
+
+/** Price, tariff, and what of the system does not change with flow. */
+function Prices() {
+  const { view, assessment } = useJob();
+  const { currency } = useUnits();
+  const duty = view.document.duty;
+  const fixed = view.machine.wheel === "centrifugal pump" ? "duty/static_lift" : "duty/held_pressure";
+  return (
+    <Part title="Price and machine">
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
         <AskedQuantity path="duty/energy_price" />
         <Question label={factsOf("duty/currency").label} help={factsOf("duty/currency").help}>
@@ -40,31 +73,46 @@ export function DutySheet() {
         </Question>
         <AskedQuantity path={fixed} />
       </Box>
-      <Besides />
-      <StandingKey />
-    </Sheet>
+      <Question label={factsOf("duty/tariff").label} help={factsOf("duty/tariff").help}>
+        <ChoiceField path="duty/tariff" />
+      </Question>
+      {duty?.tariff === "seasonal" && <FieldGrid paths={["duty/summer_price", "duty/summer_share"]} />}
+      <FieldGrid paths={["duty/machines", "duty/remaining_life"]} />
+    </Part>
   );
 }
 
 /** What goes along with the energy: nothing of it is needed, each line says what it adds. */
 function Besides() {
+  const { assessment } = useJob();
   return (
-    <Part title="Starts, emissions, heat and cold" note="none of it is needed; each adds its line to the options">
-      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px" alignItems="end">
-        <AskedQuantity path="duty/starts" />
-        <AskedQuantity path="duty/run_up" />
-        <AskedQuantity path="duty/emission_rate" />
-      </Box>
-      <Question label={factsOf("duty/motor_place").label} help={factsOf("duty/motor_place").help}>
-        <ChoiceField path="duty/motor_place" />
-      </Question>
-      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="20px">
-        <AskedQuantity path="duty/heated_share" />
-        <AskedQuantity path="duty/heat_price" />
-        <AskedQuantity path="duty/cooled_share" />
-        <AskedQuantity path="duty/cooling_performance" />
-      </Box>
-    </Part>
+    <>
+      <Fold title="Starts, fan between calls, emissions" note="worked out, not argued about" holds={holdsStarts}>
+        <FieldGrid paths={["duty/starts", "duty/run_up", "duty/inrush", "duty/emission_rate"]} />
+        <Box py="6px">
+          {assessment.duty.starts.label} <WorkedFigure name="starts" result={assessment.duty.starts} />
+        </Box>
+        <WorkingPanel name="starts" result={assessment.duty.starts} />
+        <LabelledField path="duty/circulation" />
+        <AlwaysOn />
+      </Fold>
+      <Fold title="Heat and cold" note="each stands on its own line, so that nobody counts it unseen" holds={holdsHeat}>
+        <FieldGrid paths={HEAT} />
+      </Fold>
+    </>
+  );
+}
+
+/** The year with the fan running between calls, beside the year as it is run. */
+function AlwaysOn() {
+  const [keep] = useJob().assessment.options.options;
+  if (!keep?.energy.figure || !keep.always_on.figure) return null;
+  return (
+    <Box maxWidth="62ch" py="6px">
+      The machine of today takes <FigureText figure={keep.energy.figure} /> in the year as typed, and{" "}
+      <FigureText figure={keep.always_on.figure} /> if it ran between calls as well, at its lowest step. Running always
+      filters and mixes the air; it neither heats nor cools it, and can cost more than a motor saves.
+    </Box>
   );
 }
 
@@ -73,40 +121,92 @@ function Head() {
     <Box display="grid" gridTemplateColumns={COLUMNS} columnGap="14px" borderBottom="1px solid" borderColor="rule">
       <Micro>{factsOf("duty/steps/x/name").label}</Micro>
       <Micro textAlign="right">{factsOf("duty/steps/x/hours").label}, h</Micro>
-      <Micro textAlign="right">flow, % of full</Micro>
+      <Micro textAlign="right">flow asked for</Micro>
     </Box>
   );
 }
 
+const FLOW_FIELD = {
+  "share of full flow": "flow_share",
+  "share of the wanted flow": "design_share",
+  "a flow": "airflow",
+  "a tap": "tap",
+  "as it runs now": null,
+} as const;
+
 function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number }) {
-  const { desk } = useJob();
+  const { desk, view } = useJob();
+  const { units } = useUnits();
   const path = `duty/steps/${step.id}`;
+  const [open, setOpen] = useState(false);
+  const note = stepNote(step);
+  const pump = view.machine.wheel === "centrifugal pump";
+  const named = FLOW_FIELD[step.wants ?? "share of full flow"];
+  const flow = named === "airflow" && pump ? "water_flow" : named;
+  const unit = flow === "airflow" ? (units === "ip" ? "cfm" : "L/s") : flow === "water_flow" ? "" : "%";
   return (
-    <Box
-      display="grid"
-      gridTemplateColumns={COLUMNS}
-      columnGap="14px"
-      alignItems="center"
-      minHeight="49px"
-      borderBottom="1px solid"
-      borderColor="hair"
-    >
-      <WordsField path={`${path}/name`} label={`Step ${number}, what it does`} placeholder="for example: cooling" />
-      <QuantityField path={`${path}/hours`} label={`Step ${number}, hours a year`} />
-      <QuantityField path={`${path}/flow_share`} label={`Step ${number}, share of full flow`} />
-      <Word
-        type="button"
-        onClick={() => void desk.remove(path)}
-        aria-label={`Remove step ${number}`}
-        gridColumn={{ base: "1 / -1", md: "auto" }}
-        textAlign={{ base: "left", md: "right" }}
-        mx="0"
-        px="0"
-      >
-        remove
-      </Word>
+    <Box borderBottom="1px solid" borderColor="hair">
+      <Box display="grid" gridTemplateColumns={COLUMNS} columnGap="14px" alignItems="center" minHeight="49px">
+        <WordsField path={`${path}/name`} label={`Step ${number}, what it does`} placeholder="for example: cooling" />
+        {step.hours || !step.cycles ? (
+          <QuantityField path={`${path}/hours`} label={`Step ${number}, hours a year`} />
+        ) : (
+          <Micro textAlign="right">from its cycles</Micro>
+        )}
+        <Box display="flex" alignItems="center" gap="4px">
+          <Box flex="1" minWidth={0}>
+            {flow === null ? (
+              <Micro display="block" textAlign="right">
+                as it runs now
+              </Micro>
+            ) : flow === "tap" ? (
+              <SelectField path={`${path}/tap`} label={`Step ${number}, tap`} />
+            ) : (
+              <QuantityField path={`${path}/${flow}`} label={`Step ${number}, ${factsOf(`${path}/${flow}`).label}`} />
+            )}
+          </Box>
+          {flow !== null && flow !== "tap" && <Micro width="14px">{unit}</Micro>}
+        </Box>
+        <Box
+          gridColumn={{ base: "1 / -1", md: "auto" }}
+          display="flex"
+          gap="14px"
+          justifyContent={{ base: "flex-start", md: "flex-end" }}
+        >
+          <Word
+            type="button"
+            mx="0"
+            px="0"
+            aria-expanded={open}
+            aria-label={`More of step ${number}`}
+            onClick={() => setOpen(!open)}
+          >
+            {open ? "less" : "more"}
+          </Word>
+          <Word type="button" mx="0" px="0" onClick={() => void desk.remove(path)} aria-label={`Remove step ${number}`}>
+            remove
+          </Word>
+        </Box>
+      </Box>
+      {!open && note && <Micro display="block">{note}</Micro>}
+      {open && (
+        <Box pb="8px">
+          <FieldGrid
+            paths={["call", "wants", "cycles", "minutes", "season", "hours_from", "hours_spread"].map(
+              (field) => `${path}/${field}`,
+            )}
+          />
+        </Box>
+      )}
     </Box>
   );
+}
+
+/** What is said of a step beside its hours and flow, in a few words. */
+function stepNote(step: Schemas["DutyStep"]): string {
+  return [step.call ? `called by ${step.call}` : "", step.hours_from ?? "", step.wants ?? ""]
+    .filter(Boolean)
+    .join("; ");
 }
 
 function Total() {

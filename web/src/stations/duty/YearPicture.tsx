@@ -2,58 +2,66 @@ import { chakra } from "@chakra-ui/react";
 import { scaleLinear } from "d3-scale";
 
 import type { Schemas } from "../../shared/api";
+import { useJob } from "../../shared/job";
 
-const SIZE = { width: 682, height: 118, foot: 92, top: 10, left: 44 };
+const SIZE = { width: 682, height: 148, foot: 118, top: 22, left: 44, right: 640 };
 const WHOLE_YEAR_H = 8760;
 const NARROWEST_LABEL = 56;
 
-/** The year as it is run: hours across, flow up; what is left over is off. */
-export function YearPicture({ steps }: { steps: Schemas["DutyStep"][] }) {
-  const told = steps.filter((step) => step.hours && step.flow_share);
+interface Drawn {
+  id: string;
+  name: string;
+  hours: number;
+  share: number;
+  watts: number | null;
+}
+
+/** The year as it is run: hours across, flow up as blocks, and along them the watts that the machine of today takes. */
+export function YearPicture() {
+  const { view, assessment } = useJob();
+  const told = drawnSteps(assessment.options.options[0], view.document.duty?.steps ?? []);
   if (told.length === 0) return null;
-  const total = told.reduce((sum, step) => sum + (step.hours?.si ?? 0), 0);
-  const x = scaleLinear([0, Math.max(total, WHOLE_YEAR_H)], [SIZE.left, SIZE.width]);
+  const most = Math.max(...told.map((step) => step.watts ?? 0));
+  const total = told.reduce((sum, step) => sum + step.hours, 0);
+  const x = scaleLinear([0, Math.max(total, WHOLE_YEAR_H)], [SIZE.left, SIZE.right]);
   const y = scaleLinear([0, 1], [SIZE.foot, SIZE.top]);
-  const starts = told.map((_, index) => told.slice(0, index).reduce((sum, step) => sum + (step.hours?.si ?? 0), 0));
+  const watts = scaleLinear([0, most || 1], [SIZE.foot, SIZE.top]).nice(3);
+  const starts = told.map((_, index) => told.slice(0, index).reduce((sum, step) => sum + step.hours, 0));
   return (
-    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label="The year: hours across, flow up">
+    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label="The year: hours across, flow and watts up">
       {[0, 0.5, 1].map((share) => (
         <g key={share}>
-          <line x1={SIZE.left} x2={SIZE.width} y1={y(share)} y2={y(share)} stroke="var(--chakra-colors-hair)" />
+          <line x1={SIZE.left} x2={SIZE.right} y1={y(share)} y2={y(share)} stroke="var(--chakra-colors-hair)" />
           <text x={SIZE.left - 6} y={y(share) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
             {share * 100} %
           </text>
         </g>
       ))}
-      {told.map((step, index) => {
-        const [left, right] = [x(starts[index] ?? 0), x((starts[index] ?? 0) + (step.hours?.si ?? 0))];
-        const top = y(step.flow_share?.si ?? 0);
-        return (
-          <g key={step.id} color="var(--chakra-colors-copper)">
-            <rect
-              x={left}
-              y={top}
-              width={Math.max(right - left - 1, 1)}
-              height={SIZE.foot - top}
-              fill="currentColor"
-              opacity={0.26}
-            />
-            <line
-              x1={left}
-              x2={Math.max(right - 1, left + 1)}
-              y1={top}
-              y2={top}
-              stroke="currentColor"
-              strokeWidth={2.5}
-            />
-            {right - left > NARROWEST_LABEL && (
-              <text x={left + 5} y={SIZE.foot - 6} fill="var(--chakra-colors-ink)">
-                {step.name || `step ${index + 1}`}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      <text x={SIZE.left} y={11} fill="var(--chakra-colors-ink2)">
+        blocks: flow asked for, % of full
+      </text>
+      {most > 0 && (
+        <>
+          {watts.ticks(3).map((tick) => (
+            <text key={tick} x={SIZE.right + 6} y={watts(tick) + 4} fill="var(--chakra-colors-ink2)">
+              {tick.toLocaleString("en")}
+            </text>
+          ))}
+          <text x={SIZE.width} y={11} textAnchor="end" fill="var(--chakra-colors-ink)">
+            line: watts of today
+          </text>
+        </>
+      )}
+      {told.map((step, index) => (
+        <StepBlock
+          key={step.id}
+          left={x(starts[index] ?? 0)}
+          right={x((starts[index] ?? 0) + step.hours)}
+          top={y(step.share)}
+          watts={step.watts === null ? null : watts(step.watts)}
+          name={step.name || `step ${index + 1}`}
+        />
+      ))}
       {[0, 2000, 4000, 6000, 8000].map((hours) => (
         <text key={hours} x={x(hours)} y={SIZE.foot + 17} textAnchor="middle" fill="var(--chakra-colors-ink2)">
           {hours.toLocaleString("en")}
@@ -63,6 +71,56 @@ export function YearPicture({ steps }: { steps: Schemas["DutyStep"][] }) {
         hours
       </text>
     </Svg>
+  );
+}
+
+interface BlockProps {
+  left: number;
+  right: number;
+  top: number;
+  watts: number | null;
+  name: string;
+}
+
+function StepBlock({ left, right, top, watts, name }: BlockProps) {
+  return (
+    <g color="var(--chakra-colors-copper)">
+      <rect
+        x={left}
+        y={top}
+        width={Math.max(right - left - 1, 1)}
+        height={SIZE.foot - top}
+        fill="currentColor"
+        opacity={0.22}
+      />
+      {watts !== null && (
+        <line
+          x1={left}
+          x2={Math.max(right - 1, left + 1)}
+          y1={watts}
+          y2={watts}
+          stroke="currentColor"
+          strokeWidth={2.5}
+        />
+      )}
+      {right - left > NARROWEST_LABEL && (
+        <text x={left + 5} y={SIZE.foot - 6} fill="var(--chakra-colors-ink)">
+          {name}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** The steps as the machine of today meets them; while it is not worked out, as they were typed. */
+function drawnSteps(keep: Schemas["OptionAnswer"] | undefined, typed: readonly Schemas["DutyStep"][]): Drawn[] {
+  if (!keep)
+    return typed.flatMap(({ id, name, hours, flow_share: share }) =>
+      hours && share ? [{ id, name, hours: hours.si, share: share.si, watts: null }] : [],
+    );
+  const full = Math.max(...keep.steps.map((step) => step.demand?.value ?? 0));
+  return keep.steps.flatMap(({ id, name, hours, demand, input_power: power }) =>
+    hours && demand ? [{ id, name, hours: hours.value, share: demand.value / full, watts: power?.value ?? null }] : [],
   );
 }
 

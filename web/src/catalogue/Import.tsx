@@ -1,0 +1,83 @@
+import { Box } from "@chakra-ui/react";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+
+import { api, type Refused, type Schemas, taken } from "../shared/api";
+import { FilePress, Press, Small } from "../shared/parts";
+
+type Proposal = Schemas["CatalogueProposal"];
+
+/** A catalogue file: every row is looked at first; nothing is written until the good ones are taken in. */
+export function Import() {
+  const queries = useQueryClient();
+  const [text, setText] = useState("");
+  const look = useMutation<Proposal, Refused, string>({
+    mutationFn: (read) => taken(api.POST("/api/catalogue/look", { body: { text: read } })),
+  });
+  const takeIn = useMutation<Proposal, Refused>({
+    mutationFn: () => taken(api.POST("/api/catalogue/file", { body: { text } })),
+    onSuccess: async () => {
+      look.reset();
+      setText("");
+      await queries.invalidateQueries({ queryKey: ["catalogue"] });
+    },
+  });
+  const error = look.error ?? takeIn.error;
+  return (
+    <>
+      <FilePress>
+        bring a file
+        <input
+          type="file"
+          accept=".csv,.json,text/csv,application/json,text/plain"
+          aria-label="Catalogue file"
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            if (chosen)
+              void chosen.text().then((read) => {
+                setText(read);
+                takeIn.reset();
+                look.mutate(read);
+              });
+          }}
+        />
+      </FilePress>
+      {error && (
+        <Box role="alert" color="brick" width="100%">
+          {error.message}
+        </Box>
+      )}
+      {look.data && <Found proposal={look.data} takeIn={() => takeIn.mutate()} />}
+      {takeIn.data && (
+        <Box role="status" width="100%">
+          Taken in: {takeIn.data.new.length} new, {takeIn.data.replaced.length} replaced.
+        </Box>
+      )}
+    </>
+  );
+}
+
+function Found({ proposal, takeIn }: { proposal: Proposal; takeIn: () => void }) {
+  const good = proposal.new.length + proposal.replaced.length;
+  return (
+    <Box role="region" aria-label="What the file would change" width="100%">
+      <Box>
+        {proposal.new.length} new, {proposal.replaced.length} that replace what is here, {proposal.unchanged.length} the
+        same, {proposal.refused.length} that cannot be taken.
+      </Box>
+      {proposal.unknown_columns.length > 0 && <Small>Columns left out: {proposal.unknown_columns.join(", ")}.</Small>}
+      {proposal.refused.map((row) => (
+        <Box key={row.row} data-bad-row>
+          <b>
+            Row {row.row} {row.code}
+          </b>
+          : {row.reasons.join("; ")}
+        </Box>
+      ))}
+      <Press type="button" mt="6px" disabled={good === 0} onClick={takeIn}>
+        Take in {good} {good === 1 ? "entry" : "entries"}
+      </Press>{" "}
+      <Small>Nothing is written until then.</Small>
+    </Box>
+  );
+}

@@ -1,0 +1,219 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { useParams } from "react-router";
+
+import { TopLine } from "../app/TopLine";
+import { api, type Phrase, type Refused, type Schemas, taken } from "../shared/api";
+import { BalanceChart } from "../shared/BalanceChart";
+import { Micro, Press } from "../shared/parts";
+import { useReader } from "../shared/reader";
+import { UnitsProvider } from "../shared/units";
+import { PhraseText } from "../shared/Words";
+
+type Report = Schemas["Report"];
+type Line = Schemas["OptionLine"];
+
+/** The report as one page to print: what a customer asks first, without the workings. */
+export function ReportPage() {
+  const id = Number(useParams().jobId);
+  const reader = useReader();
+  const report = useQuery<Report, Refused>({
+    queryKey: ["report", id],
+    queryFn: () => taken(api.GET("/api/jobs/{job_id}/report", { params: { path: { job_id: id } } })),
+    gcTime: 0,
+  });
+  useEffect(() => {
+    document.title = "Report · Modest Rotor";
+  }, []);
+  return (
+    <>
+      <Box data-screen-only>
+        <TopLine
+          trail={[{ label: "Board", to: "/" }, { label: "Decision", to: `/jobs/${id}/decision` }, { label: "Report" }]}
+        />
+      </Box>
+      <Page>
+        {report.error && <Box role="alert">{report.error.message}</Box>}
+        {report.data && (
+          <UnitsProvider units={reader.units ?? report.data.units} currency={report.data.currency ?? null}>
+            <Body report={report.data} />
+          </UnitsProvider>
+        )}
+      </Page>
+    </>
+  );
+}
+
+function Body({ report }: { report: Report }) {
+  return (
+    <>
+      <Box display="flex" justifyContent="space-between" gap="14px" alignItems="baseline" flexWrap="wrap">
+        <Box as="h1" fontSize="title" fontWeight={600}>
+          {report.title}
+        </Box>
+        <Press type="button" data-screen-only onClick={() => window.print()}>
+          Print
+        </Press>
+      </Box>
+      <Micro display="block" pb="6px">
+        {[
+          report.site,
+          report.made_for && `for ${report.made_for}`,
+          report.made_by && `by ${report.made_by}`,
+          report.date,
+          `revision ${report.revision}`,
+          `Modest Rotor ${report.program_version}`,
+        ]
+          .filter(Boolean)
+          .join(" · ")}
+      </Micro>
+      <Section title="Recommendation" lines={report.recommendation} />
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 24px">
+        <Facts title="The machine" facts={report.machine} />
+        <Facts title="What was measured" facts={report.measured} />
+      </Box>
+      {report.found.length > 0 && <Section title="What was found" lines={report.found} />}
+      <Options options={report.options} />
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "360px 1fr" }} gap="0 24px" css={KEEP}>
+        <Box as="section" aria-label="Balance">
+          <Head>Where machine and system meet</Head>
+          <Balance report={report} />
+        </Box>
+        <Section title="Cautions" lines={report.cautions} small />
+      </Box>
+      <Section
+        title="Assumed, not measured"
+        lines={[[`${report.assumed.join(", ") || "nothing"}.`], [report.bands]]}
+        small
+      />
+      {report.approvals.length > 0 && <Section title="Approvals" lines={report.approvals.map((one) => [one])} small />}
+    </>
+  );
+}
+
+function Balance({ report }: { report: Report }) {
+  const { balance, balance_step: step } = report;
+  const points = balance.points.filter((point) => point.group === step || point.group === "sets");
+  const curves = balance.curves.filter((curve) => curve.kind === "system" || curve.id === "found");
+  return (
+    <BalanceChart
+      flowQuantity={balance.flow_quantity}
+      pressureQuantity={balance.pressure_quantity}
+      curves={curves}
+      points={points}
+      waits={balance.waits}
+    />
+  );
+}
+
+function Head({ children }: { children: string }) {
+  return (
+    <Box as="h2" fontWeight={600} pt="8px" borderTop="1px solid" borderColor="rule">
+      {children}
+    </Box>
+  );
+}
+
+function Section({ title, lines, small }: { title: string; lines: readonly Phrase[]; small?: boolean }) {
+  return (
+    <Box as="section" aria-label={title} pb="8px">
+      <Head>{title}</Head>
+      {lines.map((line, index) => (
+        <Box key={index} fontSize={small ? "small" : "text"} pt="2px">
+          <PhraseText phrase={line} />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Facts({ title, facts }: { title: string; facts: readonly Schemas["Fact"][] }) {
+  return (
+    <Box as="section" aria-label={title} pb="8px">
+      <Head>{title}</Head>
+      {facts.map((fact) => (
+        <Box
+          key={fact.label}
+          display="grid"
+          gridTemplateColumns="150px 1fr"
+          fontSize="small"
+          borderBottom="1px solid"
+          borderColor="hair"
+        >
+          <Box color="ink2">{fact.label}</Box>
+          <Box>
+            <PhraseText phrase={fact.value} /> <Micro>{fact.basis}</Micro>
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const ROWS: readonly { label: string; of: (line: Line) => Phrase }[] = [
+  { label: "May it be fitted?", of: (line) => [line.stop ? `Stop: ${line.stop}` : line.fits] },
+  { label: "moves", of: (line) => line.flow },
+  { label: "draws", of: (line) => line.watts },
+  { label: "takes a year", of: (line) => line.energy },
+  { label: "saves a year", of: (line) => line.saved },
+  { label: "in money", of: (line) => line.money },
+  { label: "costs, fitted", of: (line) => line.cost },
+  { label: "pays back in", of: (line) => line.payback },
+  { label: "can be here", of: (line) => line.soon },
+];
+
+function Options({ options }: { options: readonly Line[] }) {
+  return (
+    <Box as="section" aria-label="The options" pb="8px" overflowX="auto" css={KEEP}>
+      <Head>The options</Head>
+      <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
+        <thead>
+          <tr>
+            <td />
+            {options.map((line) => (
+              <th key={line.letter}>
+                {line.letter} {line.title}
+                {line.chosen ? " (chosen)" : ""}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ROWS.map((row) => (
+            <tr key={row.label}>
+              <td>{row.label}</td>
+              {options.map((line) => (
+                <td key={line.letter}>
+                  <PhraseText phrase={row.of(line)} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+const KEEP = { breakInside: "avoid" };
+const TABLE = {
+  "& th": { textAlign: "left", fontSize: "small", pr: "10px", verticalAlign: "bottom" },
+  "& td": {
+    fontSize: "small",
+    pr: "10px",
+    py: "2px",
+    borderTop: "1px solid",
+    borderColor: "hair",
+    verticalAlign: "top",
+  },
+  "& td:first-of-type": { color: "ink2", whiteSpace: "nowrap" },
+};
+const Page = chakra("main", {
+  base: {
+    maxWidth: "980px",
+    px: { base: "14px", lg: "20px" },
+    py: "10px",
+    "@media print": { maxWidth: "none", px: 0, py: 0, fontSize: "11px", zoom: 0.72 },
+  },
+});

@@ -1,0 +1,185 @@
+import { Box } from "@chakra-ui/react";
+
+import { factsOf, WordsField } from "../../shared/fields";
+import { useJob } from "../../shared/job";
+import { colourOf, InlineMark } from "../../shared/marks";
+import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
+import { Part, Question, Sheet } from "../../shared/Sheet";
+import { useUnits } from "../../shared/units";
+import { FigureText } from "../../shared/Words";
+import { Waits } from "../../shared/Working";
+import type { Schemas } from "../../shared/api";
+
+type Option = Schemas["OptionAnswer"];
+
+/** Which option, why, who agreed to what; and the report that a customer reads. */
+export function DecisionSheet() {
+  const { assessment, view } = useJob();
+  const { options } = assessment.options;
+  const chosen = view.document.decision?.chosen ?? null;
+  return (
+    <Sheet station="decision">
+      <Part title="Which?" note="none is put forward; the numbers are those of Options">
+        {options.length === 0 && <Box>Nothing can be chosen yet: {assessment.options.waits}.</Box>}
+        {options.map((option) => (
+          <Choice key={option.id} option={option} chosen={option.id === chosen} />
+        ))}
+        {chosen && !options.some((option) => option.id === chosen) && (
+          <Box role="alert" color="ochre">
+            What was chosen has been taken out of the options. Choose again.
+          </Box>
+        )}
+      </Part>
+      <Question label={factsOf("decision/why").label} help={factsOf("decision/why").help}>
+        <WordsField path="decision/why" lines={3} />
+      </Question>
+      <Question label={factsOf("decision/left_open").label} help={factsOf("decision/left_open").help}>
+        <WordsField path="decision/left_open" lines={2} />
+      </Question>
+      <Approvals />
+      <ReportPart />
+    </Sheet>
+  );
+}
+
+function Choice({ option, chosen }: { option: Option; chosen: boolean }) {
+  const { desk } = useJob();
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "minmax(0, 1fr) 110px", md: "minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1fr) 120px" }}
+      gap="2px 14px"
+      alignItems="center"
+      py="6px"
+      borderTop="1px solid"
+      borderColor="hair"
+      background={chosen ? "desk" : undefined}
+      px="4px"
+    >
+      <Box>
+        <Box as="span" color={colourOf(option.series)} fontWeight={600}>
+          <InlineMark series={option.series} /> {option.letter}
+        </Box>{" "}
+        <b>{option.title}</b>
+        {option.stop ? (
+          <Box fontSize="small">
+            <SeverityWord severity="stop" /> {option.stop}
+          </Box>
+        ) : (
+          <Micro display="block">{option.fits}</Micro>
+        )}
+      </Box>
+      <Box fontSize="small" gridColumn={{ base: "1", md: "auto" }}>
+        saving:{" "}
+        {option.saved_energy.figure ? (
+          <FigureText figure={option.saved_energy.figure} />
+        ) : (
+          <Waits result={option.saved_energy} />
+        )}
+      </Box>
+      <Box fontSize="small" gridColumn={{ base: "1", md: "auto" }}>
+        payback:{" "}
+        {option.payback.figure ? <FigureText figure={option.payback.figure} /> : <Waits result={option.payback} />}
+      </Box>
+      <Press
+        type="button"
+        aria-pressed={chosen}
+        disabled={!!option.stop && !chosen}
+        gridColumn={{ base: "2", md: "auto" }}
+        gridRow={{ base: "1", md: "auto" }}
+        onClick={() => void desk.choose("decision/chosen", chosen ? null : option.id)}
+      >
+        {chosen ? "Chosen" : option.stop ? "Stopped" : `Choose ${option.letter}`}
+      </Press>
+    </Box>
+  );
+}
+
+/** Approvals that stops ask for, and those that somebody else gave. */
+function Approvals() {
+  const { desk, view } = useJob();
+  const approvals = view.document.decision?.approvals ?? [];
+  const waivers = view.document.options?.waivers ?? [];
+  return (
+    <Part title="Approvals" note="who gave them, in which role">
+      {waivers.map((waiver) => (
+        <Box key={waiver.id} py="4px" borderTop="1px solid" borderColor="hair">
+          Stop “{waiver.check?.replaceAll("_", " ")}”: <b>{waiver.who}</b> answers for it, {waiver.reason}{" "}
+          <Micro>{waiver.at}</Micro>
+        </Box>
+      ))}
+      {approvals.map((approval, index) => {
+        const path = `decision/approvals/${approval.id}`;
+        return (
+          <Box
+            key={approval.id}
+            display="grid"
+            gridTemplateColumns={{ base: "1fr", md: "1.2fr 1fr 1fr 64px" }}
+            gap="2px 14px"
+            alignItems="center"
+            borderTop="1px solid"
+            borderColor="hair"
+          >
+            <WordsField path={`${path}/of`} label={`Approval ${index + 1}, of what`} placeholder="of what" />
+            <WordsField path={`${path}/who`} label={`Approval ${index + 1}, who gave it`} placeholder="who gave it" />
+            <WordsField
+              path={`${path}/role`}
+              label={`Approval ${index + 1}, in which role`}
+              placeholder="in which role"
+            />
+            <Word
+              type="button"
+              mx="0"
+              px="0"
+              aria-label={`Remove approval ${index + 1}`}
+              onClick={() => void desk.remove(path)}
+            >
+              remove
+            </Word>
+          </Box>
+        );
+      })}
+      <Press type="button" mt="6px" onClick={() => void desk.add("decision/approvals")}>
+        Add an approval
+      </Press>
+    </Part>
+  );
+}
+
+/** The report: for whom, by whom, and out it goes. */
+function ReportPart() {
+  const { view } = useJob();
+  const { units } = useUnits();
+  const at = `/api/jobs/${view.id}/report`;
+  return (
+    <Part title="The customer’s report" note="two pages and the workings">
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="20px">
+        <Question label={factsOf("decision/made_for").label} help={factsOf("decision/made_for").help}>
+          <WordsField path="decision/made_for" />
+        </Question>
+        <Question label={factsOf("decision/made_by").label} help={factsOf("decision/made_by").help}>
+          <WordsField path="decision/made_by" />
+        </Question>
+      </Box>
+      <Box display="flex" gap="8px 20px" flexWrap="wrap" alignItems="center" pt="6px">
+        <Out href={`${at}.pdf?units=${units}`} name="PDF" />
+        <Out href={`${at}.xlsx?units=${units}`} name="spreadsheet" />
+        <Out href={`${at}.json`} name="numbers as JSON" />
+        <a href={`/jobs/${view.id}/report`} style={LINK}>
+          view to print, one page
+        </a>
+      </Box>
+      <Small>It tells job revision {view.revision}; the date is that of the day it is made.</Small>
+    </Part>
+  );
+}
+
+const LINK = { minHeight: 44, display: "inline-flex", alignItems: "center" };
+
+function Out({ href, name }: { href: string; name: string }) {
+  return (
+    <a href={href} download style={LINK}>
+      {name}
+    </a>
+  );
+}

@@ -1,0 +1,56 @@
+import { Box } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+
+import { api, type Refused, type Schemas, taken } from "../../shared/api";
+import { Fold } from "../../shared/Fold";
+import { useView } from "../../shared/job";
+import { Press, Small } from "../../shared/parts";
+
+/** Years by kind of building, to begin with where nobody knows better. */
+export function Templates() {
+  return (
+    <Fold title="Begin from a kind of building" note="invented years; every hour from here is marked assumed">
+      <List />
+    </Fold>
+  );
+}
+
+function List() {
+  const { desk } = useView();
+  const templates = useQuery<readonly Schemas["DutyTemplate"][], Refused>({
+    queryKey: ["duty templates"],
+    queryFn: () => taken(api.GET("/api/duty-templates")),
+    staleTime: Infinity,
+  });
+  return (
+    <>
+      {templates.error && <Box role="alert">{templates.error.message}</Box>}
+      {(templates.data ?? []).map((template) => (
+        <Box
+          key={template.building}
+          display="grid"
+          gridTemplateColumns={{ base: "1fr", md: "190px minmax(0, 1fr) 130px" }}
+          gap="2px 14px"
+          alignItems="center"
+          py="4px"
+          borderBottom="1px solid"
+          borderColor="hair"
+        >
+          <Box fontWeight={600}>{template.building}</Box>
+          <Small>
+            {template.steps
+              .map((step) => `${step.name} ${step.hours.toLocaleString("en")} h at ${Math.round(100 * step.share)} %`)
+              .join("; ")}
+          </Small>
+          <Press
+            type="button"
+            aria-label={`Take over the year of ${template.building}`}
+            onClick={() => void desk.takeTemplate(template.building)}
+          >
+            Take it over
+          </Press>
+        </Box>
+      ))}
+    </>
+  );
+}

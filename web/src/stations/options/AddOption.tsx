@@ -1,0 +1,105 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+
+import { fields } from "../../generated/fields";
+import { api, type Refused, type Schemas, taken } from "../../shared/api";
+import { useJob } from "../../shared/job";
+import { Micro, Press } from "../../shared/parts";
+
+type Product = Schemas["Product"];
+type Kind = Schemas["OptionKind"];
+
+const KINDS = fields["options/considered/*/kind"].choices.filter((kind) => kind !== "keep") as Kind[];
+
+/** The kinds of option that a product can stand for. */
+function suits(kind: Kind, product: Product): boolean {
+  const electronic = product.type === "motor" && product.motor_kind === "electronic";
+  if (kind === "same kind") return product.type === "motor" && !electronic;
+  if (kind === "electronic, torque taps") return electronic && product.holds === "torque";
+  if (kind === "electronic, airflow held")
+    return (electronic || product.type === "module") && product.holds === "airflow";
+  if (kind === "electronic" || kind === "fans slowed together") return electronic && product.holds === "speed";
+  if (kind === "electronic, one speed") return electronic && product.command === "switched line";
+  if (kind === "external-rotor fan") return product.type === "fan";
+  if (kind === "drive") return product.type === "drive" || product.motor_kind === "three-phase";
+  if (kind === "capacitor motor on a controller") return product.type === "drive";
+  if (kind === "voltage regulator") return product.type === "regulator";
+  return kind.startsWith("circulator") && product.type === "pump";
+}
+
+/** One more option: its kind, and a product of the catalogue where one is named. */
+export function AddOption({ close }: { close: () => void }) {
+  const { desk } = useJob();
+  const [kind, setKind] = useState<Kind | null>(null);
+  const products = useQuery<readonly Product[], Refused>({
+    queryKey: ["catalogue"],
+    queryFn: () => taken(api.GET("/api/catalogue")),
+  });
+  const fitting = kind ? (products.data ?? []).filter((product) => suits(kind, product)) : [];
+  const add = async (code: string | null) => {
+    if (!kind) return;
+    await desk.consider(kind, code);
+    close();
+  };
+  return (
+    <Box role="region" aria-label="Add an option" borderBottom="2px solid" borderColor="ink" py="8px">
+      <Box fontWeight={600}>Which kind?</Box>
+      <Box display="flex" flexWrap="wrap" gap="4px" py="4px">
+        {KINDS.map((one) => (
+          <KindCell key={one} type="button" aria-pressed={one === kind} onClick={() => setKind(one)}>
+            {one}
+          </KindCell>
+        ))}
+      </Box>
+      {kind && (
+        <>
+          <Box fontWeight={600} pt="6px">
+            With which product?
+          </Box>
+          {products.error && <Box role="alert">{products.error.message}</Box>}
+          <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="4px" py="4px">
+            <Press type="button" textAlign="left" fontWeight={400} onClick={() => void add(null)}>
+              none yet: a typical one of the plate’s rating
+            </Press>
+            {fitting.map((product) => (
+              <Press
+                key={product.code}
+                type="button"
+                textAlign="left"
+                fontWeight={400}
+                onClick={() => void add(product.code)}
+              >
+                {product.name}
+                <Micro display="block">
+                  {[
+                    product.rated_voltage?.typed,
+                    product.frame,
+                    product.price && `price ${product.price.typed}`,
+                    product.van_stock === "yes" ? "in the van" : product.lead_time?.typed,
+                  ]
+                    .filter(Boolean)
+                    .join(" · ")}
+                </Micro>
+              </Press>
+            ))}
+          </Box>
+          <a href="/catalogue">the whole catalogue</a>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const KindCell = chakra("button", {
+  base: {
+    minHeight: "44px",
+    px: "10px",
+    border: "1px solid",
+    borderColor: "rule",
+    fontSize: "small",
+    background: "paper",
+    _hover: { background: "desk" },
+    "&[aria-pressed=true]": { background: "desk", fontWeight: 600, borderBottomWidth: "3px", borderBottomColor: "ink" },
+  },
+});

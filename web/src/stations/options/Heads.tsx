@@ -1,0 +1,37 @@
+import { Box } from "@chakra-ui/react";
+
+import { useJob } from "../../shared/job";
+import { colourOf, InlineMark } from "../../shared/marks";
+import { Micro, Word } from "../../shared/parts";
+import { Row, useColumns } from "./columns";
+
+export function Heads() {
+  const { shown } = useColumns();
+  const { desk } = useJob();
+  return (
+    <Row note="compared with A, the machine put right" align="start">
+      {shown.map((option) => (
+        <Box key={option.letter} pt="8px" minWidth={0}>
+          <Box color={colourOf(option.series)} fontSize="figure" fontWeight={600}>
+            <InlineMark series={option.series} /> {option.letter}
+          </Box>
+          <Box fontWeight={600} lineHeight="1.25">
+            {option.title}
+          </Box>
+          {option.product && <Micro display="block">{option.product}</Micro>}
+          {option.kind !== "keep" && (
+            <Word
+              type="button"
+              mx="0"
+              px="0"
+              aria-label={`Take option ${option.letter} out`}
+              onClick={() => void desk.remove(`options/considered/${option.id}`)}
+            >
+              take out
+            </Word>
+          )}
+        </Box>
+      ))}
+    </Row>
+  );
+}

@@ -1,0 +1,148 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { scaleLinear } from "d3-scale";
+
+import type { Figure, Schemas } from "../../shared/api";
+import { inUnits, unitOf } from "../../shared/figures";
+import { useJob } from "../../shared/job";
+import { colourOf, InlineMark, SeriesMark } from "../../shared/marks";
+import { Small } from "../../shared/parts";
+import { Part } from "../../shared/Sheet";
+import { useUnits } from "../../shared/units";
+import { FigureText } from "../../shared/Words";
+import type { Option } from "./columns";
+
+type Loaded = NonNullable<Option["loaded"]>;
+type Point = Schemas["LoadedPoint"];
+
+/** What happens when the filter loads: every setting kept as it is, on a system that grows tighter. */
+export function LoadedPart({ options }: { options: readonly Option[] }) {
+  const drawn = options.filter((option) => option.loaded);
+  const { balance } = useJob().assessment;
+  const { units } = useUnits();
+  const [first] = drawn;
+  if (!first?.loaded) return null;
+  const asked = Math.round(100 * first.loaded.asked.factor);
+  return (
+    <Part title="What happens when the filter loads?" note="first step, every setting left as it was">
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
+        <Picture options={drawn} title={`flow, ${unitOf(balance.flow_quantity, units)}`} of={(point) => point.flow} />
+        <Picture options={drawn} title="input power, W" of={(point) => point.input_power} />
+      </Box>
+      <Small display="block" py="4px">
+        Across: the system’s flow-dependent part, as found 100 %. At {asked} %:
+      </Small>
+      <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
+        <thead>
+          <tr>
+            <th>option</th>
+            <th>holds</th>
+            <th>flow, {unitOf(balance.flow_quantity, units)}</th>
+            <th>input power, W</th>
+          </tr>
+        </thead>
+        <tbody>
+          {drawn.map((option) => (
+            <LoadedLine key={option.id} option={option} loaded={option.loaded as Loaded} />
+          ))}
+        </tbody>
+      </Box>
+    </Part>
+  );
+}
+
+function LoadedLine({ option, loaded }: { option: Option; loaded: Loaded }) {
+  return (
+    <tr>
+      <td>
+        <Box as="span" color={colourOf(option.series)}>
+          <InlineMark series={option.series} /> {option.letter}
+        </Box>{" "}
+        {option.title}
+      </td>
+      <td>{loaded.holds}</td>
+      <td>
+        <FigureText figure={loaded.asked.flow} unit={false} />
+      </td>
+      <td>
+        <FigureText figure={loaded.asked.input_power} unit={false} />
+      </td>
+    </tr>
+  );
+}
+
+const TABLE = {
+  "& th": { textAlign: "left", fontWeight: 400, fontSize: "micro", color: "ink2", py: "4px", pr: "12px" },
+  "& td": { py: "4px", pr: "12px", borderTop: "1px solid", borderColor: "hair", fontSize: "small" },
+};
+const SIZE = { width: 330, height: 190, left: 44, right: 306, top: 20, foot: 164 };
+const LABEL_APART = 12;
+
+interface PictureProps {
+  options: readonly Option[];
+  title: string;
+  of: (point: Point) => Figure;
+}
+
+/** One line to an option, each written at its end; labels that would meet are moved apart. */
+function Picture({ options, title, of }: PictureProps) {
+  const { units } = useUnits();
+  const lines = options.map((option) => ({
+    option,
+    points: (option.loaded as Loaded).points.map((point) => {
+      const figure = of(point);
+      return { x: point.factor, y: inUnits(figure.quantity, figure.value, units) };
+    }),
+  }));
+  const all = lines.flatMap(({ points }) => points);
+  const x = scaleLinear([1, Math.max(...all.map((point) => point.x))], [SIZE.left, SIZE.right]);
+  const y = scaleLinear([0, Math.max(...all.map((point) => point.y))], [SIZE.foot, SIZE.top]).nice(4);
+  const ends = spread(lines.map(({ points }) => y(points[points.length - 1]?.y ?? 0)));
+  return (
+    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={`${title} as the filter loads`}>
+      <text x={0} y={11} fill="var(--chakra-colors-ink2)">
+        {title}
+      </text>
+      {y.ticks(4).map((tick) => (
+        <g key={tick}>
+          <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+          <text x={SIZE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+            {tick.toLocaleString("en")}
+          </text>
+        </g>
+      ))}
+      {[1, 1.5, 2, 2.5].map((factor) => (
+        <text key={factor} x={x(factor)} y={SIZE.foot + 16} textAnchor="middle" fill="var(--chakra-colors-ink2)">
+          {100 * factor} %
+        </text>
+      ))}
+      {lines.map(({ option, points }, index) => (
+        <g key={option.id} color={`var(--chakra-colors-${colourOf(option.series)})`}>
+          <path
+            d={points.map((point, n) => `${n ? "L" : "M"}${x(point.x)} ${y(point.y)}`).join(" ")}
+            fill="none"
+            stroke="currentColor"
+            strokeWidth={1.8}
+          />
+          {points[0] && <SeriesMark series={option.series} x={x(points[0].x)} y={y(points[0].y)} size={4} />}
+          <text x={SIZE.right + 5} y={(ends[index] ?? 0) + 4} fill="currentColor" fontWeight={600}>
+            {option.letter}
+          </text>
+        </g>
+      ))}
+    </Svg>
+  );
+}
+
+/** Places moved apart until no two labels meet. */
+function spread(places: readonly number[]): number[] {
+  const order = places.map((_, index) => index).sort((a, b) => (places[a] ?? 0) - (places[b] ?? 0));
+  const moved = [...places];
+  order.forEach((index, rank) => {
+    const before = order[rank - 1];
+    if (before !== undefined) moved[index] = Math.max(moved[index] ?? 0, (moved[before] ?? 0) + LABEL_APART);
+  });
+  const over = Math.max(0, Math.max(...moved) - SIZE.foot);
+  return moved.map((place) => place - over);
+}
+
+const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "12px" } });

@@ -1,0 +1,67 @@
+import { Box } from "@chakra-ui/react";
+
+import { FieldGrid } from "../../shared/AnyField";
+import { ChoicesField, factsOf, QuantityField } from "../../shared/fields";
+import { Fold, under } from "../../shared/Fold";
+import { useJob } from "../../shared/job";
+import { Small } from "../../shared/parts";
+import { FigureText, PhraseText } from "../../shared/Words";
+import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
+
+const holds = under("options/repairs", "options/filter_excess", "options/wheel_loss", "options/repair_cost");
+
+/** What is put right before anything is replaced: it is the yardstick, and what it gains stands by itself. */
+export function Repair() {
+  const { view, assessment } = useJob();
+  const { repair } = assessment.options;
+  const chosen = view.document.options?.repairs ?? [];
+  const note = chosen.length
+    ? `${chosen.join(", ")}: the savings below do not count it`
+    : "nothing is; A is the machine as found";
+  return (
+    <Fold title="Put right first" note={note} holds={holds} startsOpen={chosen.length > 0}>
+      <Small display="block" pb="4px">
+        {factsOf("options/repairs").help}
+      </Small>
+      <ChoicesField path="options/repairs" />
+      {chosen.includes("filter") && <FieldGrid paths={["options/filter_excess"]} />}
+      {chosen.includes("wheel") && <FieldGrid paths={["options/wheel_loss"]} />}
+      {repair && (
+        <Box pt="8px" role="group" aria-label="What the repair does by itself">
+          {repair.done.map((done, index) => (
+            <Box key={index}>
+              <PhraseText phrase={done} />
+            </Box>
+          ))}
+          {repair.lacking.map((lacking) => (
+            <Box key={lacking} fontStyle="italic" color="ink2">
+              {lacking}
+            </Box>
+          ))}
+          <Box display="flex" gap="4px 20px" flexWrap="wrap" alignItems="baseline">
+            {repair.flow && (
+              <Box>
+                flow changes by <FigureText figure={repair.flow} />
+              </Box>
+            )}
+            <Box>
+              saves by itself{" "}
+              {repair.energy.figure ? (
+                <>
+                  <WorkedFigure name="repair" result={repair.energy} /> a year
+                </>
+              ) : (
+                <Waits result={repair.energy} />
+              )}
+            </Box>
+            {repair.money.figure && <FigureText figure={repair.money.figure} />}
+            <Box display="flex" alignItems="center" gap="6px">
+              costs <Box width="110px">{<QuantityField path="options/repair_cost" />}</Box>
+            </Box>
+          </Box>
+          <WorkingPanel name="repair" result={repair.energy} />
+        </Box>
+      )}
+    </Fold>
+  );
+}
