@@ -17,7 +17,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.contract import Demand
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Solved, Year, cost_of
-from modest_rotor.core.stations.duty import step_hours
+from modest_rotor.core.stations.duty import PartFlow, step_hours
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
 USUAL_DISCOUNT = 0.05
@@ -149,8 +149,11 @@ def _why(promise: Estimate, saved: Estimate, found: FoundMachine, year: Year) ->
     share = found.fixed_pressure.value / found.pressure.value if found.pressure.value else 0.0
     if share > 0:
         reasons.append(f"{100 * share:.0f} % of the pressure stays at any flow, so slowing saves less.")
-    if year.duty.part_flow is not None and any(step.flow_share and step.flow_share.si < 1 for step in year.duty.steps):
-        reasons.append(f"Today part flow is met {year.duty.part_flow.removeprefix('by ')}, which already takes fewer watts." if "full" not in year.duty.part_flow else "Today it runs full all the same: that is the base.")  # fmt: skip
+    partial = any(step.flow_share and step.flow_share.si < 1 for step in year.duty.steps)
+    if partial and year.duty.part_flow is PartFlow.RUNS_FULL:
+        reasons.append("Today it runs full all the same: that is the base.")
+    elif partial and year.duty.part_flow is not None:
+        reasons.append(f"Today part flow is met {year.duty.part_flow}, which already takes fewer watts.")
     reasons.append(
         "Losses of motor and electronics do not fall with the cube, and electronics stay awake while it is off."
     )

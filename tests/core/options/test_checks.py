@@ -1,0 +1,180 @@
+"""May it be fitted? Every check on both sides of its line, the stops, and who may answer for them."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import pytest
+
+from modest_rotor.core.tables import read_table
+from tests.jobs import KRAUSE, assessed, option
+
+MOTOR: dict[str, Any] = {
+    "code": "new", "type": "motor", "name": "New motor", "motor_kind": "electronic", "rated_power": "1/2 hp",
+    "rated_voltage": "115 V", "phases": 1, "rated_speed": "1,725 rpm", "rated_current": "5 A", "command": "0-10 V",
+    "frame": "48Y", "shaft_diameter": "0.5 in.", "shaft_length": "4 in.", "keyway": "no", "mounting": "belly band",
+    "rotation": "clockwise", "enclosure": "OPEN", "air_over": "yes", "shaft_up": "no",
+}  # fmt: skip
+
+
+def looked(
+    check: str, fitting: dict[str, Any] | None = None, kind: str = "electronic", own: Any = None, **changes: Any
+) -> Any:
+    """One check of one option; nothing where it says nothing."""
+    product = {**MOTOR, **(own or {})}
+    considered = [
+        {"id": "one", "kind": kind, "product": {name: value for name, value in product.items() if value is not None}}
+    ]
+    asked = {"considered": considered, "fitting": fitting or {}}
+    one = option(assessed(KRAUSE, options=asked, **changes), "B")
+    return next((found for found in one.checks if found.check == check), None)
+
+
+@pytest.mark.parametrize(
+    ("check", "fitting", "changes", "fits"),
+    [
+        ("volts", {}, {}, "fits"),
+        ("volts", {}, {"own": {"rated_voltage": "230 V"}}, "cannot"),
+        ("volts", {}, {"own": {"rated_voltage": "230 V", "other_voltage": "115 V"}}, "fits with work"),
+        ("phases", {"phases": 3}, {}, "cannot"),
+        ("phases", {"phases": 1}, {}, "fits"),
+        ("permanent_supply", {}, {}, "not known yet"),
+        ("permanent_supply", {"permanent_supply": "no"}, {}, "fits with work"),
+        ("command", {"command": "0-10 V"}, {}, "fits"),
+        ("command", {"command": "24 V calls"}, {}, "fits with work"),
+        ("rotation", {}, {"plate__rotation": "clockwise", "plate__rotation_seen_from": "shaft end"}, "fits"),
+        ("rotation", {}, {"plate__rotation": "clockwise", "plate__rotation_seen_from": "lead end"}, "cannot"),
+        ("rotation", {}, {"plate__rotation": "clockwise"}, "not known yet"),
+        ("frame", {}, {"plate__frame": "48 Y"}, "fits"),
+        ("frame", {}, {"plate__frame": "56H"}, "fits with work"),
+        ("shaft", {"bore": "12.7 mm"}, {}, "fits"),
+        ("shaft", {"bore": "5/8 in."}, {}, "fits with work"),
+        ("shaft", {"bore": "3/8 in."}, {}, "cannot"),
+        ("shaft_length", {"shaft_needed": "3 in."}, {}, "fits"),
+        ("shaft_length", {"shaft_needed": "5 in."}, {}, "cannot"),
+        ("keyway", {"keyway": "yes"}, {}, "fits with work"),
+        ("mounting", {"mounting": "belly band"}, {}, "fits"),
+        ("mounting", {"mounting": "foot"}, {}, "fits with work"),
+        ("attitude", {"attitude": "shaft up"}, {}, "cannot"),
+        ("attitude", {"attitude": "shaft down"}, {}, "fits"),
+        ("weather", {"outdoors": "yes"}, {}, "cannot"),
+        ("weather", {"outdoors": "yes"}, {"own": {"enclosure": "IP55"}}, "fits with work"),
+        ("air_over", {"in_air": "no"}, {}, "cannot"),
+        ("air_over", {"in_air": "yes"}, {}, "fits"),
+        ("load", {}, {}, "fits"),
+        ("load", {}, {"own": {"rated_power": "1/5 hp"}}, "cannot"),
+        ("load", {}, {"own": {"rated_power": "200 W", "service_factor": "1.25"}}, "fits with work"),
+        ("altitude", {"altitude": "8,000 ft"}, {"own": {"rated_power": "235 W"}}, "cannot"),
+        ("altitude", {"altitude": "8,000 ft"}, {}, "fits"),
+        ("top_speed", {"highest_speed": "1,600 rpm"}, {}, "cannot"),
+        ("least_speed", {}, {"own": {"least_speed": "60 %"}}, "fits with work"),
+        ("listing", {"listing_allows": "no"}, {}, "cannot"),
+        ("listing", {"listing_allows": "yes"}, {}, "fits"),
+        ("earth_leakage", {"earth_leakage": "AC"}, {}, "fits with work"),
+        ("earth_leakage", {"earth_leakage": "A"}, {}, "fits"),
+        ("protection", {}, {}, "fits with work"),
+        ("capacitor", {}, {}, "fits with work"),
+        ("harmonics", {"several": "yes"}, {}, "fits with work"),
+        ("code_letter", {"code_letter": "G"}, {"own": {"code_letter": "J"}}, "fits with work"),
+        ("code_letter", {"code_letter": "K"}, {"own": {"code_letter": "J"}}, "fits"),
+        ("blower_constants", {}, {"kind": "electronic, airflow held"}, "not known yet"),
+        ("blower_constants", {}, {"kind": "electronic, airflow held", "own": {"blower_constants": "no"}}, "cannot"),
+        ("both_makers", {"motor_maker_agrees": "yes"}, {"kind": "capacitor motor on a controller"}, "cannot"),
+        (
+            "both_makers", {"motor_maker_agrees": "yes", "drive_maker_agrees": "yes"},
+            {"kind": "capacitor motor on a controller"}, "fits",
+        ),
+        ("start_switch", {"start_switch": "yes"}, {"kind": "voltage regulator"}, "cannot"),
+        ("start_switch", {"start_switch": "no"}, {"kind": "voltage regulator"}, "fits"),
+        ("cable", {"lead_length": "40 m"}, {"kind": "drive"}, "fits with work"),
+        ("cable", {"lead_length": "6 m"}, {"kind": "drive"}, "fits"),
+        ("several_motors", {"several": "yes"}, {"kind": "drive"}, "fits with work"),
+        ("drive_insulation", {}, {"kind": "drive"}, "fits with work"),
+        ("hertz", {}, {"kind": "same kind", "own": {"motor_kind": "split-capacitor", "frequency": "50 Hz"}}, "cannot"),
+        ("machine", {}, {"kind": "impeller trimmed"}, "cannot"),
+        ("line_on_tap", {"command": "switched line"}, {"kind": "electronic, torque taps", "own": {"command": "24 V calls"}}, "cannot"),
+        (
+            "line_on_tap", {"command": "switched line", "permanent_supply": "yes"},
+            {"kind": "electronic, torque taps", "own": {"command": "24 V calls"}}, "fits with work",
+        ),
+    ],
+)  # fmt: skip
+def test_a_check_on_both_sides_of_its_line(
+    check: str, fitting: dict[str, Any], changes: dict[str, Any], fits: str
+) -> None:
+    found = looked(check, fitting, **changes)
+    assert found is not None and found.fits == fits, found
+    assert found.question and found.source and found.sentence
+
+
+def test_three_stops_nobody_can_answer_for_and_the_table_says_so() -> None:
+    """A start switch on a drive, line volts on a low-voltage tap, a voltage link that does not match; and what is for another
+    machine altogether."""
+    nobody = {row["check"] for row in read_table("fit_checks") if row["waived"] == "nobody"}
+    assert nobody == {"volts", "line_on_tap", "start_switch", "machine"}
+
+
+def test_a_stop_withholds_every_number_until_somebody_answers_for_it() -> None:
+    considered = [{"id": "one", "kind": "electronic", "product": MOTOR, "price": "300"}]
+    stopped = {"considered": considered, "fitting": {"listing_allows": "no"}}
+    one = option(assessed(KRAUSE, options=stopped), "B")
+    assert one.fits == "cannot" and one.stop == "Does the appliance's listing allow another kind?"
+    assert all(step.flow is None and step.input_power is None for step in one.steps)
+    assert one.energy.figure is None and one.saved_money.figure is None and one.loaded is None
+    waiver = {
+        "id": "w1",
+        "option": "one",
+        "check": "listing",
+        "who": "Site engineer",
+        "reason": "not a listed appliance",
+    }
+    waived = option(assessed(KRAUSE, options={**stopped, "waivers": [waiver]}), "B")
+    assert waived.stop is None and waived.energy.figure
+    assert any("Site engineer answers for it" in words for words in waived.limits)
+
+
+@pytest.mark.parametrize("missing", ["who", "reason"])
+def test_a_waiver_without_name_or_reason_waives_nothing(missing: str) -> None:
+    waiver = {"id": "w1", "option": "one", "check": "listing", "who": "Site engineer", "reason": "asked", missing: ""}
+    asked = {
+        "considered": [{"id": "one", "kind": "electronic"}],
+        "fitting": {"listing_allows": "no"},
+        "waivers": [waiver],
+    }
+    assert option(assessed(KRAUSE, options=asked), "B").stop
+
+
+def test_a_waiver_for_what_nobody_may_waive_waives_nothing() -> None:
+    wrong = {**MOTOR, "rated_voltage": "230 V"}
+    waiver = {"id": "w1", "option": "one", "check": "volts", "who": "Anybody", "reason": "it will do"}
+    asked = {"considered": [{"id": "one", "kind": "electronic", "product": wrong}], "waivers": [waiver]}
+    one = option(assessed(KRAUSE, options=asked), "B")
+    assert one.stop and one.energy.figure is None
+
+
+def test_a_protected_duty_is_kept_by_kinds_that_can_and_stops_those_that_cannot() -> None:
+    """No flow below the documented least; where none is recorded, none below as found. Nobody can waive that."""
+    kinds = ["electronic", "electronic, torque taps", "voltage regulator", "another tap"]
+    asked = {
+        "considered": [{"id": f"k{n}", "kind": kind} for n, kind in enumerate(kinds)],
+        "fitting": {"start_switch": "no"},
+    }
+    answer = assessed(
+        KRAUSE, options=asked, call__protected="grease or kitchen extract", call__minimum_airflow="450 L/s",
+        duty__part_flow="it runs full all the same",
+    )  # fmt: skip
+    for one in answer.options.options:
+        for step in one.steps:
+            if step.flow is not None:
+                assert step.flow.value + (step.flow.band or 0.0) >= 0.450
+    electronic = option(answer, "B")
+    assert electronic.steps[1].flow.value == pytest.approx(0.450)
+    assert "held at the protected flow" in electronic.steps[1].note
+
+
+def test_without_a_product_the_rating_of_the_plate_is_judged_softly() -> None:
+    """A typical motor of the plate's rating that is too small is work, a next size up; a named product is a stop."""
+    asked = {"considered": [{"id": "one", "kind": "electronic"}]}
+    one = option(assessed(KRAUSE, options=asked), "B")
+    load = next(check for check in one.checks if check.check == "load")
+    assert load.fits == "fits with work" and one.stop is None

@@ -1,0 +1,145 @@
+"""The report: what it tells, what it never tells without its band, and that it reads back from its files."""
+
+from __future__ import annotations
+
+import io
+import json
+from typing import Any
+
+import openpyxl
+import pytest
+from pypdf import PdfReader
+
+from modest_rotor.core.assess import assess
+from modest_rotor.core.job import Job
+from modest_rotor.core.phrase import Figure, plain
+from modest_rotor.core.report import NO_CHOICE, SIMULATED, Report, build_report
+from modest_rotor.formats.report_pdf import write_pdf
+from modest_rotor.formats.report_sheet import write_xlsx
+from tests.jobs import KRAUSE, changed
+
+CHOSEN: dict[str, Any] = {
+    "decision": {
+        "chosen": "electronic",
+        "why": "It halves the watts.",
+        "made_for": "The owner",
+        "made_by": "The technician",
+    }
+}
+
+
+def report(**changes: Any) -> tuple[Report, Any]:
+    job = Job.model_validate(changed(KRAUSE, **{**CHOSEN, **changes}))
+    answer = assess(job)
+    return build_report(job, answer, "25 November 2026", "7.1"), answer
+
+
+def pdf_text(told: Report, units: Any = "si") -> list[str]:
+    return [page.extract_text() for page in PdfReader(io.BytesIO(write_pdf(told, units))).pages]
+
+
+def test_the_choice_its_reason_and_its_range_come_first() -> None:
+    told, answer = report()
+    first, saving, *_ = (plain(line) for line in told.recommendation)
+    assert first == "C, Electronic, speed command. It halves the watts."
+    assert "expected to save" in saving
+    figures = [piece for line in told.recommendation for piece in line if isinstance(piece, Figure)]
+    assert figures and all(
+        figure.band or figure.low is not None for figure in figures[:3]
+    )  # no promise without its band
+
+
+def test_without_a_choice_nothing_is_recommended() -> None:
+    told, _ = report(decision={})
+    assert [plain(line) for line in told.recommendation] == [NO_CHOICE]
+
+
+def test_a_stopped_choice_promises_nothing() -> None:
+    told, _ = report(
+        options={"considered": [{"id": "electronic", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
+    )
+    words = " ".join(plain(line) for line in told.recommendation)
+    assert "Nothing is promised for it" in words and "expected to save" not in words
+
+
+def test_measured_and_assumed_stand_apart() -> None:
+    told, _ = report()
+    assert any(fact.basis == "measured" and "watts" in fact.label for fact in told.measured)
+    assert "years left in the machine" in told.assumed
+    assert told.bands == SIMULATED
+
+
+def test_approvals_and_answered_stops_are_on_record() -> None:
+    waiver = {
+        "id": "w1",
+        "option": "electronic",
+        "check": "listing",
+        "who": "Site engineer",
+        "reason": "no listed appliance",
+    }
+    told, _ = report(
+        options={
+            "considered": [{"id": "electronic", "kind": "electronic"}],
+            "fitting": {"listing_allows": "no"},
+            "waivers": [waiver],
+        },
+        decision={
+            **CHOSEN["decision"],
+            "approvals": [{"id": "a1", "of": "another kind", "who": "Owner", "role": "owner"}],
+        },
+    )
+    assert any("another kind: Owner, owner" in one for one in told.approvals)
+    assert any("Site engineer answers for it" in one for one in told.approvals)
+
+
+@pytest.mark.parametrize("units", ["si", "ip"])
+def test_the_pdf_reads_back_two_pages_and_the_workings(units: Any) -> None:
+    told, _ = report()
+    pages = pdf_text(told, units)
+    assert len(pages) in (3, 4)
+    assert "Recommendation" in pages[0] and "It halves the watts." in pages[0]
+    assert "Appendix: the workings" in "".join(pages[2:])
+    for number, page in enumerate(pages, 1):
+        assert (
+            f"page {number}" in page
+            and "25 November 2026" in page
+            and "revision 7.1" in page
+            and "Modest Rotor 0." in page
+        )
+    text = " ".join(pages)
+    assert "simulated machines" in text
+    assert ("cfm" in text) == (units == "ip")
+    assert "±" in pages[0]
+
+
+def test_the_pdf_of_a_job_of_which_only_the_name_is_known() -> None:
+    job = Job.model_validate({"site": {"name": "S"}, "machine": {"name": "Nothing known"}})
+    told = build_report(job, assess(job), "today", "1.1")
+    assert "Nothing known" in pdf_text(told)[0]
+
+
+def test_the_sheet_holds_each_value_with_its_band_and_unit() -> None:
+    told, answer = report()
+    book = openpyxl.load_workbook(io.BytesIO(write_xlsx(told, answer.options.options, "si")))
+    rows = list(book["Options"].iter_rows(values_only=True))
+    saved = next(row for row in rows if row[0] == "C" and row[2] == "Energy saved")
+    figure = answer.options.options[2].saved_energy.figure
+    assert saved[3] == pytest.approx(figure.value) and saved[4] == pytest.approx(figure.band) and saved[7] == "kWh"
+    steps = list(book["Duty steps"].iter_rows(values_only=True))
+    assert {row[3] for row in steps[1:]} >= {"flow", "input power", "whole efficiency"}
+
+
+def test_the_numbers_go_out_as_json() -> None:
+    told, _ = report()
+    data = json.loads(told.model_dump_json())
+    assert data["format"] == "modest-rotor report" and data["options"][2]["chosen"]
+
+
+def test_words_that_a_spreadsheet_or_a_page_would_run_are_only_words() -> None:
+    told, answer = report(decision={**CHOSEN["decision"], "why": "<b>bold</b> & =1+1"})
+    assert "<b>bold</b> & =1+1" in pdf_text(told)[0]
+    named = [{"id": "electronic", "kind": "electronic", "name": "=HYPERLINK(1)"}]
+    told, answer = report(options={"considered": named})
+    book = openpyxl.load_workbook(io.BytesIO(write_xlsx(told, answer.options.options, "si")))
+    titles = [row[1] for row in book["Options"].iter_rows(values_only=True)]
+    assert "'=HYPERLINK(1)" in titles
