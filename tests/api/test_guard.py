@@ -20,7 +20,7 @@ SPOKEN_STATUSES = {200, 201, 404, 405, 409, 413, 421, 422}
 def test_health_says_which_migration_it_is_at(client: TestClient) -> None:
     answer = client.get("/api/health")
     assert answer.status_code == 200
-    assert answer.json()["database"] is True and answer.json()["migration"].startswith("0003")
+    assert answer.json()["database"] is True and answer.json()["migration"].startswith("0004")
 
 
 def test_a_database_that_is_away_is_a_sentence_and_503(client: TestClient, parameters: dict[str, object]) -> None:

@@ -39,7 +39,7 @@ def pdf_text(told: Report, units: Any = "si") -> list[str]:
 
 
 def test_the_choice_its_reason_and_its_range_come_first() -> None:
-    told, answer = report()
+    told, _answer = report()
     first, saving, *_ = (plain(line) for line in told.recommendation)
     assert first == "C, Electronic, speed command. It halves the watts."
     assert "expected to save" in saving

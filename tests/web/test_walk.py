@@ -94,8 +94,8 @@ def test_the_textbook_machine_through_the_screen_gives_what_the_core_gives(
     screen.type("Currency", "EUR")
     screen.type("Duct pressure", "0 Pa")
     screen.station("options")
-    screen.type("Same kind, fitted", "220")
-    screen.type("Electronic, fitted", "420")
+    screen.type("B, price", "220")
+    screen.type("C, price", "420")
     screen.saved()
     job = job_of(application, "Krause on a fan")
     shown = application.get(f"/api/jobs/{job}")["assessment"]

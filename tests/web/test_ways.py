@@ -16,13 +16,14 @@ from tests.web.conftest import AXE
 from tests.web.screen import Screen
 from tests.web.test_walk import job_of, taken_in
 
-PAGES = ["/", "call", "plate", "readings", "findings", "duty", "options"]
+PAGES = ["/", "call", "plate", "readings", "findings", "duty", "options", "decision", "/catalogue"]
+HEADINGS = {"/": "Board", "/catalogue": "Catalogue"}
 
 
 def open_page(screen: Screen, application: Application, page: str, machine: str = "Kitchen extract fan") -> None:
-    path = page if page == "/" else f"/jobs/{job_of(application, machine)}/{page}"
-    screen.go(path, "Board" if page == "/" else page.capitalize())
-    screen.sees(machine)
+    path = page if page in HEADINGS else f"/jobs/{job_of(application, machine)}/{page}"
+    screen.go(path, HEADINGS.get(page, page.capitalize()))
+    screen.sees("Electronic motor" if page == "/catalogue" else machine)
 
 
 @pytest.mark.parametrize("scheme", ["light", "dark"])
@@ -47,9 +48,7 @@ def test_narrow_screens_cut_nothing_off(
     screen: Screen, application: Application, page: str, width: int, height: int
 ) -> None:
     screen.size(width, height)
-    open_page(screen, application, page, "Waiting hall air handler") if page != "/" else open_page(
-        screen, application, page
-    )
+    open_page(screen, application, page, "Kitchen extract fan" if page in HEADINGS else "Waiting hall air handler")
     assert screen.run("return document.documentElement.scrollWidth") <= width
     small = screen.run(
         """return [...document.querySelectorAll('button, a, input, select, textarea')]

@@ -146,17 +146,17 @@ function ProductLine({ product, edit, copy }: { product: Product; edit: () => vo
       <Box fontSize="small">{product.price?.typed ?? "no price"}</Box>
       <Box fontSize="small">{product.van_stock === "yes" ? "in the van" : (product.lead_time?.typed ?? "")}</Box>
       <Box display="flex" gap="14px">
-        <Word type="button" mx="0" px="0" onClick={edit} aria-label={`Change ${product.name}`}>
+        <Word type="button" mx="0" px="0" onClick={edit} aria-label={`change ${product.name}`}>
           change
         </Word>
-        <Word type="button" mx="0" px="0" onClick={copy} aria-label={`Copy ${product.name}`}>
+        <Word type="button" mx="0" px="0" onClick={copy} aria-label={`copy ${product.name}`}>
           copy
         </Word>
         <Word
           type="button"
           mx="0"
           px="0"
-          aria-label={`Take ${product.name} out`}
+          aria-label={`${sure ? "press again" : "take out"}: ${product.name}`}
           onClick={() => (sure ? remove.mutate() : setSure(true))}
           onBlur={() => setSure(false)}
         >

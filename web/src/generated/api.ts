@@ -833,7 +833,7 @@ export interface paths {
         };
         /**
          * Report File
-         * @description The report as a file.
+         * @description The report as a file, in the reader's units or else the site's.
          */
         get: operations["report_file_api_jobs__job_id__report__form__get"];
         put?: never;
@@ -4032,6 +4032,11 @@ export interface components {
             program_version: string;
             /** Currency */
             currency: string | null;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "ip" | "si";
             /** Machine */
             machine: components["schemas"]["Fact"][];
             /** Measured */
@@ -5962,7 +5967,7 @@ export interface operations {
     report_file_api_jobs__job_id__report__form__get: {
         parameters: {
             query?: {
-                units?: "ip" | "si";
+                units?: ("ip" | "si") | null;
             };
             header?: never;
             path: {

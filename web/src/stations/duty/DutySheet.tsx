@@ -162,7 +162,10 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
             ) : flow === "tap" ? (
               <SelectField path={`${path}/tap`} label={`Step ${number}, tap`} />
             ) : (
-              <QuantityField path={`${path}/${flow}`} label={`Step ${number}, ${factsOf(`${path}/${flow}`).label}`} />
+              <QuantityField
+                path={`${path}/${flow}`}
+                label={`Step ${number}, ${lower(factsOf(`${path}/${flow}`).label)}`}
+              />
             )}
           </Box>
           {flow !== null && flow !== "tap" && <Micro width="14px">{unit}</Micro>}
@@ -178,7 +181,7 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
             mx="0"
             px="0"
             aria-expanded={open}
-            aria-label={`More of step ${number}`}
+            aria-label={`${open ? "less" : "more"} of step ${number}`}
             onClick={() => setOpen(!open)}
           >
             {open ? "less" : "more"}
@@ -200,6 +203,10 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
       )}
     </Box>
   );
+}
+
+function lower(words: string) {
+  return words.slice(0, 1).toLowerCase() + words.slice(1);
 }
 
 /** What is said of a step beside its hours and flow, in a few words. */

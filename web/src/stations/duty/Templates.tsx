@@ -44,7 +44,7 @@ function List() {
           </Small>
           <Press
             type="button"
-            aria-label={`Take over the year of ${template.building}`}
+            aria-label={`Take it over: the year of ${template.building}`}
             onClick={() => void desk.takeTemplate(template.building)}
           >
             Take it over

@@ -24,7 +24,7 @@ export function Heads() {
               type="button"
               mx="0"
               px="0"
-              aria-label={`Take option ${option.letter} out`}
+              aria-label={`take out option ${option.letter}`}
               onClick={() => void desk.remove(`options/considered/${option.id}`)}
             >
               take out

@@ -113,8 +113,8 @@ export function WhatIf() {
 const Range = chakra("input", {
   base: {
     width: "100%",
-    minHeight: "32px",
-    "@media (pointer: coarse)": { minHeight: "44px" },
+    minHeight: "44px",
+    my: "-6px",
     accentColor: "var(--chakra-colors-ink)",
     cursor: "pointer",
   },

@@ -101,7 +101,7 @@ export function Row({ question, note, heavy = false, align = "baseline", sort, c
           <Sort
             type="button"
             aria-pressed={sortedBy === sort}
-            aria-label={`Put the columns in the order of ${question || note || sort}`}
+            aria-label={`${sortedBy === sort ? "in this order" : "sort"}: the columns by ${question || note || sort}`}
             onClick={() => sortBy(sort)}
           >
             {sortedBy === sort ? "in this order" : "sort"}
@@ -119,8 +119,9 @@ const Sort = chakra("button", {
     color: "ink2",
     textDecoration: "underline",
     textUnderlineOffset: "3px",
-    minHeight: "24px",
-    "@media (pointer: coarse)": { minHeight: "44px" },
+    // A finger's height without making a dense row taller than its words.
+    minHeight: "44px",
+    my: "-12px",
     ml: "4px",
     "&[aria-pressed=true]": { color: "ink", fontWeight: 600 },
   },
