@@ -28,9 +28,9 @@ from tests.machines import BLOWER, CFM, IN_WG, WHEEL_1300, fitted, rated  # noqa
 from benchmarks.door import with_steps  # noqa: E402
 from modest_rotor.core.assess import assess, build_case, fit_job  # noqa: E402
 from modest_rotor.core.identify.fit import fit_motor  # noqa: E402
-from modest_rotor.core.options.compare import OPTIONS  # noqa: E402
-from modest_rotor.core.options.contract import Demand  # noqa: E402
+from modest_rotor.core.options.contract import Asked, Demand, OptionKind  # noqa: E402
 from modest_rotor.core.options.found_machine import FoundMachine  # noqa: E402
+from modest_rotor.core.options.registry import BY_KIND  # noqa: E402
 from modest_rotor.core.physics.fan import MachineCurve  # noqa: E402
 from modest_rotor.core.physics.fleet import settle_fleet  # noqa: E402
 from modest_rotor.core.physics.load import Load  # noqa: E402
@@ -79,15 +79,15 @@ def one_job() -> None:
     found = build_case(job, fit).machine
     assert isinstance(found, FoundMachine)
     demands = tuple(Demand(f"s{i}", float(share)) for i, share in enumerate(np.linspace(0.4, 1.0, STEPS)))
-    twelve = (*OPTIONS[:2], *OPTIONS[2:3] * 5, *OPTIONS[3:4] * 5)
-    solved = median_ms(lambda: [option.solve(found, demands, PartFlow.THROTTLE) for option in twelve], 15)
+    asked = Asked(PartFlow.THROTTLE)
+    usual = [BY_KIND[kind] for kind in (OptionKind.KEEP, OptionKind.SAME_KIND, OptionKind.ELECTRONIC, OptionKind.DRIVE)]
+    twelve = (*usual[:2], *usual[2:3] * 5, *usual[3:] * 5)
+    solved = median_ms(lambda: [option.solve(found, demands, asked) for option in twelve], 15)
     print("a job with 12 options by 12 duty steps with bands: under 60 ms wanted")
     print(f"  twelve options solved {solved:14.1f} ms")
     print(f"  the whole assessment, 4 options {median_ms(lambda: assess(job, fit), 15):4.1f} ms")
-    for kind, option in zip("ABCD", OPTIONS, strict=True):
-        print(
-            f"    option {kind} {median_ms(lambda option=option: option.solve(found, demands, PartFlow.THROTTLE), 15):6.1f} ms"
-        )
+    for option in BY_KIND.values():
+        print(f"    {option.kind:34} {median_ms(lambda option=option: option.solve(found, demands, asked), 5):6.1f} ms")
 
 
 def one_fit() -> None:

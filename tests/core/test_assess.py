@@ -107,7 +107,8 @@ def test_the_balance_draws_every_option_at_every_step_through_its_own_point() ->
             curve, point = curves[f"{letter}-{step}"], points[f"{letter}-{step}"]
             on_curve = np.interp(point.flow.value, curve.flow, curve.pressure)
             assert on_curve == pytest.approx(point.pressure.value, rel=0.01)  # sixty points a curve
-    assert {readout.group for readout in answer.balance.readouts} == {"sets", "s1", "s2"}
+    assert {readout.group for readout in answer.balance.readouts} == {"sets"}
+    assert {point.group for point in answer.balance.points} == {"sets", "s1", "s2"}
 
 
 def test_without_a_flow_the_axes_are_relative_and_money_waits() -> None:

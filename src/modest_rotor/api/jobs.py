@@ -28,10 +28,11 @@ from modest_rotor.api.written import preview_as_text
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.errors import ChangeRefused, Refusal
+from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
+from modest_rotor.core.options.step_working import StepWorkings
 from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.formats.job_file import job_from_data, write_job
@@ -213,6 +214,18 @@ def mark(job_id: int, said: MarkIn) -> JobView:
 def cause_ladder(job_id: int) -> Ladder:
     """What explains the last set of readings, the likeliest cause first."""
     return ladder_of_job(jobs.job_of(job_id))
+
+
+@router.get("/jobs/{job_id}/options/{option_id}/steps/{step_id}/workings")
+@with_connection
+def workings(job_id: int, option_id: str, step_id: str) -> StepWorkings:
+    """How one step of one option came about."""
+    options = assess_job(jobs.job_of(job_id)).options.options
+    steps = next((one.steps for one in options if one.id == option_id), ())
+    found = next((step.workings for step in steps if step.id == step_id), None)
+    if found is None:
+        raise UnknownItem("That step has no working: it waits, or something that it rested on has changed.")
+    return found
 
 
 @router.get("/jobs/{job_id}/file")

@@ -81,7 +81,7 @@ def assess(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> 
         blower_table=blower_table_state(job.document.charts),
         duty=case.year.answer,
         options=case.options,
-        balance=draw_balance(case, sets, memo.kept(("curves", case.rests_on), lambda: draw_curves(case))),
+        balance=draw_balance(case, sets, draw_curves(case, memo)),
         findings=findings,
         ways=ways,
         rail=draw_rail(case, findings, ways),
@@ -141,6 +141,7 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT)
         year=year,
         options=options,
         rests_on=rests_on,
+        machine_rests_on=machine_rests_on,
         wanted=seen.wanted,
         answers=seen.answers,
     )

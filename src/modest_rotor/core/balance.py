@@ -5,9 +5,10 @@ from __future__ import annotations
 import numpy as np
 
 from modest_rotor.core.assessment import Balance, BalanceCurve, BalancePoint, Readout
-from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.estimate import Array, Estimate
+from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.options.answer_steps import flow_quantity, pressure_quantity
-from modest_rotor.core.options.answers import OptionAnswer, StepAnswer
+from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import tap_pressure
 from modest_rotor.core.options.set_flow import set_flow
@@ -18,12 +19,21 @@ from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
 
-CURVE_POINTS = 60
+CURVE_POINTS = 48
 
 
-def draw_curves(case: Case) -> tuple[BalanceCurve, ...]:
+def draw_curves(case: Case, memo: Memo = NOTHING_KEPT) -> tuple[BalanceCurve, ...]:
     """The machine's curve at every speed considered, and the system's; none without a machine."""
-    return _curves(case.machine, case.options.options) if case.machine else ()
+    if not case.machine:
+        return ()
+    machine, options = case.machine, case.options.options
+    shown = tuple(
+        (option.letter, option.series, step.id, step.name, step.speed.value, step.wheel_ratio)
+        for option in options
+        for step in option.steps
+        if step.speed
+    )
+    return memo.kept(("curves", case.machine_rests_on, shown), lambda: _curves(machine, options))
 
 
 def draw_balance(case: Case, answers: tuple[SetAnswer, ...], curves: tuple[BalanceCurve, ...]) -> Balance:
@@ -41,10 +51,7 @@ def draw_balance(case: Case, answers: tuple[SetAnswer, ...], curves: tuple[Balan
         pressure_quantity=pressure_name,
         curves=curves,
         points=(*_set_points(machine, case.sets), *_option_points(case.options.options)) if machine else (),
-        readouts=(
-            *(_set_readout(machine, facts, answer) for facts, answer in zip(case.sets, answers, strict=True)),
-            *(_option_readout(option, step) for option in case.options.options for step in option.steps),
-        ),
+        readouts=tuple(_set_readout(machine, facts, answer) for facts, answer in zip(case.sets, answers, strict=True)),
         waits=_waits(case),
     )
 
@@ -68,16 +75,16 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
             label="system",
             kind="system",
             series="ink",
-            flow=tuple(flow[shown]),
-            pressure=tuple(wanted[shown]),
+            flow=_drawn(flow[shown]),
+            pressure=_drawn(wanted[shown]),
         ),
     ]
     for option in options:
         for step in option.steps:
-            if step.speed is None:
-                continue
+            if step.speed is None or step.wheel_ratio == 0:
+                continue  # a wheel of its own has a curve of its own, of which only the point is drawn
             name = f"{option.letter}, {step.name or 'step'}"
-            ratio = step.speed.value / machine.speed.value
+            ratio = step.speed.value / machine.speed.value * (1.0 if step.wheel_ratio is None else step.wheel_ratio)
             drawn.append(_machine_curve(f"{option.letter}-{step.id}", name, option.series, curve, ratio))
     return tuple(drawn)
 
@@ -86,7 +93,14 @@ def _machine_curve(name: str, label: str, series: str, curve: MachineCurve, rati
     # A hair inside free delivery, where rounding could step off the table.
     flow = np.linspace(0.0, curve.largest_flow(ratio) * (1 - 1e-9), CURVE_POINTS)
     pressure = curve.pressure_at(flow, np.array(ratio))
-    return BalanceCurve(id=name, label=label, kind="machine", series=series, flow=tuple(flow), pressure=tuple(pressure))
+    return BalanceCurve(
+        id=name, label=label, kind="machine", series=series, flow=_drawn(flow), pressure=_drawn(pressure)
+    )
+
+
+def _drawn(values: Array) -> tuple[float, ...]:
+    """Numbers no finer than a picture shows them."""
+    return tuple(float(f"{value:.4g}") for value in values.tolist())
 
 
 def _set_points(machine: FoundMachine, sets: tuple[SetFacts, ...]) -> tuple[BalancePoint, ...]:
@@ -152,19 +166,6 @@ def _set_readout(machine: FoundMachine | None, facts: SetFacts, answer: SetAnswe
         shaft_power=answer.shaft_power.figure,
         input_power=read("input_power", running.input_power),
         current=read("current", running.current),
-    )
-
-
-def _option_readout(option: OptionAnswer, step: StepAnswer) -> Readout:
-    return Readout(
-        id=f"{option.letter}-{step.id}",
-        label=option.letter,
-        series=option.series,
-        group=step.id,
-        flow=step.flow,
-        speed=step.speed,
-        shaft_power=step.shaft_power,
-        input_power=step.input_power,
     )
 
 

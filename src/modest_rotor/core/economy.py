@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly
+from modest_rotor.core.estimate import COVERAGE_95, Estimate
 
 WATTS_PER_KILOWATT = 1000.0
 SECONDS_PER_HOUR = 3600.0
@@ -19,10 +19,17 @@ def energy_kwh(steps: tuple[tuple[Estimate, Estimate], ...]) -> Estimate:
 
     Source: definition. The mean of the cubes is not the cube of the mean: each step is solved by itself.
     """
-    total = exactly(0.0)
-    for watts, hours in steps:
-        total = total + watts * hours
-    return total * (1 / WATTS_PER_KILOWATT)
+    total = 0.0
+    parts: dict[str, float] = {}
+    for (
+        watts,
+        hours,
+    ) in steps:  # products to first order, summed part by part: the same as adding them one after another
+        total += watts.value * hours.value
+        for one, other in ((watts, hours.value), (hours, watts.value)):
+            for name, part in one.parts.items():
+                parts[name] = parts.get(name, 0.0) + part * other / WATTS_PER_KILOWATT
+    return Estimate(total / WATTS_PER_KILOWATT, parts)
 
 
 def start_energy_kwh(watts: Estimate, seconds: float, starts: float) -> Estimate:

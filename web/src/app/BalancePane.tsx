@@ -43,7 +43,7 @@ function useShown(station: Station): Shown {
   ];
   const usual = ["duty", "options"].includes(station) ? (steps[0]?.id ?? SETS) : SETS;
   const group = picked && groups.some(({ id }) => id === picked) ? picked : usual;
-  const own = balance.readouts.filter((readout) => readout.group === group);
+  const own = group === SETS ? balance.readouts : options.options.flatMap((option) => readoutOf(option, group));
   const solved = own.filter((readout) => readout.flow).map((readout) => readout.label);
   const kept = (drawn ?? []).filter((letter) => solved.includes(letter));
   const letters = kept.length ? kept : solved.slice(0, MOST_DRAWN);
@@ -60,6 +60,15 @@ function useShown(station: Station): Shown {
       .filter((readout) => readout.flow)
       .map(({ label, series }) => ({ letter: label, series, drawn: letters.includes(label) })),
   };
+}
+
+/** An option at a step, as a column of the band of readouts. */
+function readoutOf(option: Schemas["OptionAnswer"], group: string): Readout[] {
+  const step = option.steps.find(({ id }) => id === group);
+  if (!step) return [];
+  const { flow, speed, shaft_power, input_power, current } = step;
+  const { letter: label, series } = option;
+  return [{ id: `${label}-${group}`, label, series, group, flow, speed, shaft_power, input_power, current }];
 }
 
 /** The balance beside the sheet on a wide screen. */

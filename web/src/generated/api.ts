@@ -332,6 +332,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/options/{option_id}/steps/{step_id}/workings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Workings
+         * @description How one step of one option came about.
+         */
+        get: operations["workings_api_jobs__job_id__options__option_id__steps__step_id__workings_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/file": {
         parameters: {
             query?: never;
@@ -4246,7 +4266,11 @@ export interface components {
             short: components["schemas"]["Figure"] | null;
             /** Note */
             note: string;
-            workings: components["schemas"]["StepWorkings"] | null;
+            /**
+             * Wheel Ratio
+             * @description turns of the wheel for one of the motor, over today's
+             */
+            wheel_ratio?: number | null;
         };
         /**
          * StepState
@@ -5103,6 +5127,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ladder"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    workings_api_jobs__job_id__options__option_id__steps__step_id__workings_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+                option_id: string;
+                step_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepWorkings"];
                 };
             };
             /** @description Validation Error */

@@ -57,13 +57,20 @@ interface WorkedFigureProps {
   name: string;
   result: Result;
   unit?: boolean;
+  /** Whether its working is fetched when it is opened. */
+  later?: boolean;
+}
+
+/** Whether the working of a name is the open one. */
+export function useIsOpen(name: string): boolean {
+  return useContext(Context).open === name;
 }
 
 /** A worked-out figure: press it, and its working opens where the sheet has put it. */
-export const WorkedFigure = memo(function WorkedFigure({ name, result, unit = true }: WorkedFigureProps) {
+export const WorkedFigure = memo(function WorkedFigure({ name, result, unit = true, later }: WorkedFigureProps) {
   const { open, toggle } = useContext(Context);
   if (!result.figure) return <Waits result={result} />;
-  if (!result.working) return <FigureText figure={result.figure} unit={unit} />;
+  if (!result.working && !later) return <FigureText figure={result.figure} unit={unit} />;
   return (
     <Opener
       type="button"

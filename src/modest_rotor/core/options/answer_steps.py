@@ -12,7 +12,6 @@ from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.options.step_working import step_workings
 from modest_rotor.core.phrase import Figure, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.duty import DutyStep, step_hours
 
 SHORT = 0.03
 """Share of the demand by which a flow must fall short to be called short; nearer no meter tells them apart."""
@@ -32,23 +31,20 @@ def pressure_quantity(found: FoundMachine) -> str:
     return "pump_differential" if found.wheel is Wheel.PUMP else "pressure"
 
 
-def step_answer(
-    asked: DutyStep, demand: Demand, step: SolvedStep, found: FoundMachine, motor: TypicalMotor | Rating
-) -> StepAnswer:
-    """One step with its workings."""
+def step_answer(demand: Demand, step: SolvedStep, found: FoundMachine, motor: TypicalMotor | Rating) -> StepAnswer:
+    """One step with its workings, as yet without its name and its hours."""
     flow_name, pressure_name = flow_quantity(found), pressure_quantity(found)
 
     def told(quantity: str, value: Estimate | None) -> Figure | None:
         return figure(quantity, value, "estimated") if value else None
 
-    hours = step_hours(asked)
     shaft, watts = step.shaft_power, step.input_power
     on_axes = found.flow_is_measured and found.pressure_is_measured
     moved = step.flow * step.pressure if step.flow and step.pressure and on_axes else None
     return StepAnswer(
-        id=asked.id,
-        name=asked.name,
-        hours=figure("hours", hours, "estimated") if hours else None,
+        id=demand.id,
+        name="",
+        hours=None,
         demand=figure(flow_name, found.flow.value * demand.wanted, "typed"),
         flow=told(flow_name, step.flow),
         pressure=told(pressure_name, step.pressure),
@@ -62,6 +58,7 @@ def step_answer(
         setting=_setting(step),
         short=_short(step, demand, found),
         note=step.note,
+        wheel_ratio=step.wheel_ratio,
         workings=step_workings(step, demand.share, found, motor, flow_name, pressure_name),
     )
 

@@ -31,7 +31,10 @@ class StepAnswer(Frozen):
     setting: Phrase
     short: Figure | None = Field(description="by how much the flow falls short of what was asked, as a share")
     note: str
-    workings: StepWorkings | None
+    wheel_ratio: float | None = Field(default=None, description="turns of the wheel for one of the motor, over today's")
+    workings: StepWorkings | None = Field(
+        exclude=True, description="asked for by themselves: they are long, and seldom read"
+    )
 
 
 class LoadedPoint(Frozen):

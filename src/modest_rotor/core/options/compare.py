@@ -56,7 +56,7 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
     right = given.memo.kept(("put right", given.rests_on, told), lambda: put_right(found, costs, given.capacitance_f))
     comparison = _Comparison(right.machine, given, (given.rests_on, told))
     reckoned = (comparison.reckon(KEPT), *(comparison.reckon(one) for one in costs.considered))
-    yardstick = Yardstick(reckoned[0], comparison.demands, right.machine, given.year)
+    yardstick = Yardstick(reckoned[0], comparison.demands, right.machine, given.year, given.memo)
     answers = tuple(option_answer(letter, one, yardstick) for letter, one in zip(LETTERS, reckoned, strict=False))
     as_found = _as_found(found, right, given, yardstick)
     return OptionsAnswer(
@@ -97,9 +97,8 @@ class _Comparison:
             update=dict.fromkeys(("price", "labour", "rebate", "life", "lead_time", "wears", "name"))
         )
         keeps = considered.kind is OptionKind.KEEP
-        steps = self.today if keeps else self.given.memo.kept(
-            ("steps", self.rests_on, technical.model_dump_json()), lambda: self._solve(considered, self.demands)
-        )  # fmt: skip
+        key = (self.rests_on, technical.model_dump_json())
+        steps = self.today if keeps else self.given.memo.kept(("steps", key), lambda: self._solve(considered, self.demands))  # fmt: skip
         checks = look(self._place(considered, steps), self.year.costs.waivers)
         first = next((one for one in checks if one.stops), None)
         if first is not None:
@@ -109,9 +108,10 @@ class _Comparison:
             return Reckoned(Solved(option, considered, self._blank()), STOPPED, STOPPED, checks, Fits.CANNOT, (), stop)
         solved = Solved(option, considered, steps)
         waits = self.waits
-        energy, heat = (waits or of(solved, self.machine, self.year) for of in (year_energy, year_heat))
+        energy = waits or year_energy(solved, self.machine, self.year)
+        heat = waits or year_heat(solved, energy, self.year)
         limits = self._limits(solved, checks)
-        return Reckoned(solved, energy, heat, checks, verdict(checks), limits, None)
+        return Reckoned(solved, energy, heat, checks, verdict(checks), limits, None, key)
 
     def _place(self, considered: Considered, steps: tuple[SolvedStep, ...] = ()) -> Place:
         costs, given = self.year.costs, self.given
@@ -167,12 +167,13 @@ class _Comparison:
 
 def _as_found(found: FoundMachine, right: PutRight, given: Compared, yardstick: Yardstick) -> Reckoned | None:
     """The machine before it was put right, at the same demands; nothing where nothing was put right."""
-    if right.machine is found:
+    if not right.done:
         return None
     steps = Keep().solve(found, yardstick.demands, Asked(given.year.duty.part_flow, KEPT, given.year.machines))
     solved = Solved(Keep(), KEPT, steps)
-    energy, heat = (of(solved, found, given.year) for of in (year_energy, year_heat))
-    return Reckoned(solved, energy, heat, (), Fits.YES, (), None)
+    energy = year_energy(solved, found, given.year)
+    heat = year_heat(solved, energy, given.year)
+    return Reckoned(solved, energy, heat, (), Fits.YES, (), None, ("as found", given.rests_on, yardstick.demands))
 
 
 def _repair(
@@ -188,7 +189,7 @@ def _repair(
     elif before is not None:
         gain = before.energy
     price, waits = year.price, money_waits(found, year)
-    flow = right.machine.flow - found.flow if right.machine is not found else None
+    flow = right.machine.flow - found.flow if right.done else None
     worked = energy_result(kept.solved, gain, right.machine, year).model_copy(
         update={"label": "Saved by the repair alone"}
     )

@@ -17,7 +17,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.contract import Demand
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Solved, Year, cost_of
-from modest_rotor.core.stations.duty import PartFlow, step_hours
+from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
 USUAL_DISCOUNT = 0.05
@@ -128,8 +128,7 @@ def cube_result(
     if not slows:
         return waiting(label, "not a matter of speed")
     pairs = []
-    for asked, demand in zip(year.steps, demands, strict=True):
-        hours = step_hours(asked)
+    for hours, demand in zip(year.hours_of_steps, demands, strict=True):
         if hours is None:
             return waiting(label, "waits for hours")
         pairs.append((found.input_power * (1 - demand.wanted**3), hours))

@@ -2,18 +2,20 @@
 
 from __future__ import annotations
 
+from collections.abc import Hashable
 from dataclasses import dataclass
 
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.options import money_results, year_results
 from modest_rotor.core.options.answer_steps import flow_quantity, step_answer
-from modest_rotor.core.options.answers import LoadedAnswer, LoadedPoint, OptionAnswer
+from modest_rotor.core.options.answers import LoadedAnswer, LoadedPoint, OptionAnswer, StepAnswer
 from modest_rotor.core.options.checks.place import FitCheck, Fits
 from modest_rotor.core.options.contract import Demand, OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.levers import levers
-from modest_rotor.core.options.loading import FACTORS, Loaded, loaded
+from modest_rotor.core.options.loading import FACTORS, HELD, Loaded, loaded
 from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.year import Solved, Year, always_on_kwh, cost_of
 from modest_rotor.core.phrase import Phrase, figure
@@ -36,7 +38,10 @@ ELECTRONICS_WEAR = "its electronics, by heat and surges; bearings"
 
 @dataclass(frozen=True)
 class Reckoned:
-    """One option solved over the year: its energy and heat or what they wait for, and whether it may be fitted."""
+    """One option solved over the year: its energy and heat or what they wait for, and whether it may be fitted.
+
+    :param key: by value, everything that its solved steps rest on.
+    """
 
     solved: Solved
     energy: Estimate | str
@@ -45,6 +50,7 @@ class Reckoned:
     fits: Fits
     limits: tuple[str, ...]
     stop: str | None
+    key: Hashable = None
 
     @property
     def keeps(self) -> bool:
@@ -60,6 +66,7 @@ class Yardstick:
     demands: tuple[Demand, ...]
     machine: FoundMachine
     year: Year
+    memo: Memo = NOTHING_KEPT
 
 
 def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswer:
@@ -83,11 +90,8 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         series=solved.option.series,
         fits=one.fits,
         checks=one.checks,
-        steps=tuple(
-            step_answer(asked, demand, step, found, _motor_of(solved, found))
-            for asked, demand, step in zip(year.steps, against.demands, solved.steps, strict=True)
-        ),
-        loaded=_loaded(one, found, year),
+        steps=_steps(one, against),
+        loaded=_loaded(one, against),
         energy=year_results.energy_result(solved, one.energy, found, year),
         money=year_results.priced("Energy cost a year", one.energy, price, waits),
         saved_energy=year_results.saved_energy_result(saved, against.kept.energy, one.energy, keeps),
@@ -108,6 +112,22 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         lead_time=_lead_time(considered, keeps),
         limits=one.limits,
         stop=one.stop,
+    )
+
+
+def _steps(one: Reckoned, against: Yardstick) -> tuple[StepAnswer, ...]:
+    """Every step as it is told; what does not hang on names and hours is kept from one assessment to the next."""
+    motor, found = _motor_of(one.solved, against.machine), against.machine
+    bare = against.memo.kept(
+        ("step answers", one.key, one.stop is None),
+        lambda: tuple(
+            step_answer(demand, step, found, motor)
+            for demand, step in zip(against.demands, one.solved.steps, strict=True)
+        ),
+    )
+    return tuple(
+        step.model_copy(update={"name": asked.name, "hours": figure("hours", hours, "estimated") if hours else None})
+        for asked, hours, step in zip(against.year.steps, against.year.hours_of_steps, bare, strict=True)
     )
 
 
@@ -140,17 +160,26 @@ def _lead_time(considered: Considered, keeps: bool) -> Phrase:
     return (figure("lead_time", days.si, "estimated"),) if days else ("not known",)
 
 
-def _loaded(one: Reckoned, found: FoundMachine, year: Year) -> LoadedAnswer | None:
+def _loaded(one: Reckoned, against: Yardstick) -> LoadedAnswer | None:
+    """The picture along its usual states, kept; and the one state that was asked for."""
     if one.stop is not None:
         return None
-    tightness = year.costs.tightness
+    tightness = against.year.costs.tightness
     asked = tightness.si if tightness else USUAL_FACTOR
-    factors = (*FACTORS, asked)
-    answer = loaded(one.solved, found, factors)
-    if answer is None:
+    picture, wanted = (_points(one, against, factors) for factors in (FACTORS, (asked,)))
+    if picture is None or wanted is None:
         return None
-    points = tuple(_point(answer, place, factor, found) for place, factor in enumerate(factors))
-    return LoadedAnswer(holds=answer.holds, points=points[:-1], asked=points[-1])
+    return LoadedAnswer(holds=HELD[one.solved.considered.kind], points=picture, asked=wanted[0])
+
+
+def _points(one: Reckoned, against: Yardstick, factors: tuple[float, ...]) -> tuple[LoadedPoint, ...] | None:
+    def work() -> tuple[LoadedPoint, ...] | None:
+        answer = loaded(one.solved, against.machine, factors)
+        if answer is None:
+            return None
+        return tuple(_point(answer, place, factor, against.machine) for place, factor in enumerate(factors))
+
+    return against.memo.kept(("loaded", one.key, factors), work)
 
 
 def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> LoadedPoint:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from functools import cached_property
 
 from modest_rotor.core.economy import energy_kwh, start_energy_kwh
 from modest_rotor.core.estimate import Estimate, exactly, measured
@@ -60,14 +61,19 @@ class Year:
         """Hours of all steps, when they make a possible year."""
         return self.answer.hours.figure.value if self.answer.hours.figure else None
 
-    @property
+    @cached_property
+    def hours_of_steps(self) -> tuple[Estimate | None, ...]:
+        """Hours of each step with their band, read once for all options."""
+        return tuple(step_hours(step) for step in self.steps)
+
+    @cached_property
     def hours(self) -> Estimate | None:
-        """The same with its band."""
+        """Hours of all steps with their band."""
         if self.total_hours is None:
             return None
         total = exactly(0.0)
-        for step in self.steps:
-            total = total + (step_hours(step) or 0.0)
+        for hours in self.hours_of_steps:
+            total = total + (hours or 0.0)
         return total
 
     @property
@@ -155,10 +161,10 @@ def year_energy(solved: Solved, found: FoundMachine, year: Year) -> Estimate | s
     return one * float(year.machines)
 
 
-def year_heat(solved: Solved, found: FoundMachine, year: Year) -> Estimate | str:
-    """Heat that an option gives to what it moves in a year, kWh: all its watts, or those at the shaft."""
+def year_heat(solved: Solved, energy: Estimate | str, year: Year) -> Estimate | str:
+    """Heat that an option gives to what it moves in a year, kWh: all its energy, or what goes through the shaft."""
     if year.duty.motor_place is not MotorPlace.OUTSIDE:
-        return year_energy(solved, found, year)
+        return energy
     heat = _running(solved.steps, year, lambda step: step.shaft_power)
     return heat if isinstance(heat, str) else heat * float(year.machines)
 
@@ -232,8 +238,7 @@ def _running(
     if year.total_hours is None:
         return year.answer.hours.waits[0] if year.answer.hours.waits else "waits for hours"  # type: ignore[return-value]
     pairs = []
-    for asked, step in zip(year.steps, steps, strict=True):
-        hours = step_hours(asked)
+    for asked, hours, step in zip(year.steps, year.hours_of_steps, steps, strict=True):
         named = f"“{asked.name}”" if asked.name else "a step"
         if hours is None:
             return f"waits for hours of {named}"

@@ -7,7 +7,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Solved, Year, inrush_w, standby_of, starts_kwh
-from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR, step_hours
+from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
 GENERIC = (
@@ -21,8 +21,7 @@ def energy_result(solved: Solved, energy: Estimate | str, found: FoundMachine, y
     if isinstance(energy, str):
         return waiting("Energy a year", energy)
     ingredients: list[Ingredient] = []
-    for asked, step in zip(year.steps, solved.steps, strict=True):
-        hours = step_hours(asked)
+    for asked, hours, step in zip(year.steps, year.hours_of_steps, solved.steps, strict=True):
         if step.input_power and hours:
             ingredients.append(
                 given("W", f"input power, {asked.name or 'step'}", "input_power", step.input_power, "estimated")

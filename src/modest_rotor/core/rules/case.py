@@ -21,7 +21,9 @@ from modest_rotor.core.working import Result
 
 @dataclass(frozen=True)
 class Case:
-    """The job and its solved machine; ``rests_on`` says by value what machine and options rest on."""
+    """The job and its solved machine; ``rests_on`` says by value what machine and options rest on, ``machine_rests_on`` what
+    the machine alone does.
+    """
 
     job: Job
     plate: PlateFacts
@@ -32,6 +34,7 @@ class Case:
     year: Year
     options: OptionsAnswer
     rests_on: Hashable
+    machine_rests_on: Hashable
     wanted: Result
     answers: tuple[SetAnswer, ...]
 

@@ -4,7 +4,7 @@ Lines that begin with ``#`` are the heading. A look-up that finds nothing refuse
 """
 
 import csv
-from functools import cache
+from functools import cache, lru_cache
 from importlib.resources import files
 
 from modest_rotor.core.errors import OutsideValidity
@@ -28,10 +28,16 @@ def heading(name: str) -> dict[str, str]:
     return {key.strip(): value.strip() for key, value in pairs}
 
 
+@lru_cache(maxsize=4096)
+def _row(name: str, wanted: tuple[tuple[str, str], ...]) -> Row | None:
+    """The first row that fits; the tables never change, so what was found once is found."""
+    return next((row for row in read_table(name) if all(row[column] == value for column, value in wanted)), None)
+
+
 def find_row(name: str, **wanted: str) -> Row:
     """The one row whose columns equal ``wanted``; refuses when there is none."""
-    for row in read_table(name):
-        if all(row[column] == value for column, value in wanted.items()):
-            return row
+    found = _row(name, tuple(wanted.items()))
+    if found is not None:
+        return found
     described = ", ".join(f"{column} {value}" for column, value in wanted.items())
     raise OutsideValidity(f"The table “{heading(name)['title']}” has no row for {described}.")

@@ -3,11 +3,13 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 
 import type { Schemas } from "../../shared/api";
-import { useJob } from "../../shared/job";
+import { useView } from "../../shared/job";
 import { Micro, Press, SeverityWord, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { PhraseText } from "../../shared/Words";
-import { Cell, HATCH, InSight, type Option, Row, useColumns } from "./columns";
+import { Cell, InSight, memoByCells, type Option, Row } from "./columns";
+
+type Looked = Pick<Option, "letter" | "id" | "title" | "series" | "stop" | "fits" | "checks" | "limits">;
 
 type Check = Schemas["FitCheck"];
 
@@ -19,15 +21,14 @@ const VERDICTS: Record<Option["fits"], string> = {
 };
 
 /** May it be fitted? The verdict of every option, its checks one press away, and what it cannot do. */
-export function Fits() {
-  const { shown } = useColumns();
+export const Fits = memoByCells(function Fits({ cells }: { cells: readonly Looked[] }) {
   const [open, setOpen] = useState<string | null>(null);
-  const looked = shown.find((option) => option.id === open);
+  const looked = cells.find((option) => option.id === open);
   return (
     <>
       <Row question="May it be fitted?" heavy align="start">
-        {shown.map((option) => (
-          <Box key={option.letter} fontSize="small" css={option.stop ? HATCH : undefined} minWidth={0}>
+        {cells.map((option) => (
+          <Cell key={option.letter} whose={option}>
             <Verdict option={option} />
             {option.checks.length > 0 && (
               <Word
@@ -40,7 +41,7 @@ export function Fits() {
                 {option.stop ? "what lifts it" : `${option.checks.length} checks`}
               </Word>
             )}
-          </Box>
+          </Cell>
         ))}
       </Row>
       {looked && (
@@ -49,8 +50,8 @@ export function Fits() {
         </InSight>
       )}
       <Row question="What can it not do?" align="start">
-        {shown.map((option) => (
-          <Cell key={option.letter} option={option}>
+        {cells.map((option) => (
+          <Cell key={option.letter} whose={option}>
             <Box as="span" fontSize="small" color={option.limits.length ? undefined : "ink2"}>
               {option.limits.join(" ") || (option.stop ? "withheld" : "Nothing that is known here.")}
             </Box>
@@ -59,12 +60,12 @@ export function Fits() {
       </Row>
     </>
   );
-}
+});
 
-function Verdict({ option }: { option: Option }) {
+function Verdict({ option }: { option: Looked }) {
   if (option.stop)
     return (
-      <Box>
+      <Box fontSize="small">
         <SeverityWord severity="stop" /> {option.stop}
       </Box>
     );
@@ -82,7 +83,7 @@ function Verdict({ option }: { option: Option }) {
 const WEIGHT: Record<Check["fits"], number> = { cannot: 0, "not known yet": 1, "fits with work": 2, fits: 3 };
 
 /** Every check of one option with what it rests on; a stop that may be answered for takes a name and a reason. */
-function Checks({ option, close }: { option: Option; close: () => void }) {
+function Checks({ option, close }: { option: Looked; close: () => void }) {
   const ordered = [...option.checks].sort((a, b) => WEIGHT[a.fits] - WEIGHT[b.fits]);
   return (
     <Box
@@ -109,9 +110,9 @@ function Checks({ option, close }: { option: Option; close: () => void }) {
   );
 }
 
-function CheckLine({ option, check }: { option: Option; check: Check }) {
+function CheckLine({ option, check }: { option: Looked; check: Check }) {
   const navigate = useNavigate();
-  const { view } = useJob();
+  const { view } = useView();
   const stops = check.fits === "cannot" && !check.waived_by;
   const ask = check.fits === "not known yet" && check.path;
   const station = check.path?.startsWith("plate/") ? "plate" : "options";
@@ -153,8 +154,8 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
 }
 
 /** A name and a reason, or the stop stands. */
-function Waive({ option, check }: { option: Option; check: Check }) {
-  const { desk } = useJob();
+function Waive({ option, check }: { option: Looked; check: Check }) {
+  const { desk } = useView();
   const reader = useReader();
   const [name, setName] = useState(reader.who);
   const [reason, setReason] = useState("");

@@ -1,16 +1,17 @@
 import { Box } from "@chakra-ui/react";
 
-import { useJob } from "../../shared/job";
+import { useView } from "../../shared/job";
 import { colourOf, InlineMark } from "../../shared/marks";
 import { Micro, Word } from "../../shared/parts";
-import { Row, useColumns } from "./columns";
+import { memoByCells, type Option, Row } from "./columns";
 
-export function Heads() {
-  const { shown } = useColumns();
-  const { desk } = useJob();
+type Head = Pick<Option, "letter" | "id" | "kind" | "title" | "series" | "product">;
+
+export const Heads = memoByCells(function Heads({ cells }: { cells: readonly Head[] }) {
+  const { desk } = useView();
   return (
     <Row note="compared with A, the machine put right" align="start">
-      {shown.map((option) => (
+      {cells.map((option) => (
         <Box key={option.letter} pt="8px" minWidth={0}>
           <Box color={colourOf(option.series)} fontSize="figure" fontWeight={600}>
             <InlineMark series={option.series} /> {option.letter}
@@ -34,4 +35,4 @@ export function Heads() {
       ))}
     </Row>
   );
-}
+});

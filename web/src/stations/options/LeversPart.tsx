@@ -9,13 +9,14 @@ import { Press, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { PhraseText } from "../../shared/Words";
-import type { Option } from "./columns";
+import { memoByCells, type Option } from "./columns";
 
 type Levers = Schemas["Levers"];
+type Moved = Pick<Option, "id" | "letter" | "series" | "levers">;
 
 /** What moves a saving: the inputs whose bands contribute most, and the reading that would narrow it most. */
-export function LeversPart({ options }: { options: readonly Option[] }) {
-  const told = options.filter((option) => option.levers);
+export const LeversPart = memoByCells(function LeversPart({ cells }: { cells: readonly Moved[] }) {
+  const told = cells.filter((option) => option.levers);
   const [picked, setPicked] = useState<string | null>(null);
   const shown = told.find((option) => option.id === picked) ?? told[0];
   if (!shown?.levers) return null;
@@ -46,7 +47,7 @@ export function LeversPart({ options }: { options: readonly Option[] }) {
       {shown.levers.rest > 0.01 && <Small>All other inputs together: {percent(shown.levers.rest)} of the band.</Small>}
     </Part>
   );
-}
+});
 
 const SIZE = { width: 682, left: 220, right: 560, row: 30, top: 8 };
 

@@ -3,21 +3,25 @@ import { scaleLinear } from "d3-scale";
 
 import type { Figure, Schemas } from "../../shared/api";
 import { inUnits, unitOf } from "../../shared/figures";
-import { useJob } from "../../shared/job";
 import { colourOf, InlineMark, SeriesMark } from "../../shared/marks";
 import { Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
-import type { Option } from "./columns";
+import { memoByCells, type Option } from "./columns";
 
 type Loaded = NonNullable<Option["loaded"]>;
+type Drawn = Pick<Option, "id" | "letter" | "series" | "title" | "loaded">;
 type Point = Schemas["LoadedPoint"];
 
+interface LoadedProps {
+  cells: readonly Drawn[];
+  flow: string;
+}
+
 /** What happens when the filter loads: every setting kept as it is, on a system that grows tighter. */
-export function LoadedPart({ options }: { options: readonly Option[] }) {
-  const drawn = options.filter((option) => option.loaded);
-  const { balance } = useJob().assessment;
+export const LoadedPart = memoByCells(function LoadedPart({ cells, flow }: LoadedProps) {
+  const drawn = cells.filter((option) => option.loaded);
   const { units } = useUnits();
   const [first] = drawn;
   if (!first?.loaded) return null;
@@ -25,7 +29,7 @@ export function LoadedPart({ options }: { options: readonly Option[] }) {
   return (
     <Part title="What happens when the filter loads?" note="first step, every setting left as it was">
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
-        <Picture options={drawn} title={`flow, ${unitOf(balance.flow_quantity, units)}`} of={(point) => point.flow} />
+        <Picture options={drawn} title={`flow, ${unitOf(flow, units)}`} of={(point) => point.flow} />
         <Picture options={drawn} title="input power, W" of={(point) => point.input_power} />
       </Box>
       <Small display="block" py="4px">
@@ -36,7 +40,7 @@ export function LoadedPart({ options }: { options: readonly Option[] }) {
           <tr>
             <th>option</th>
             <th>holds</th>
-            <th>flow, {unitOf(balance.flow_quantity, units)}</th>
+            <th>flow, {unitOf(flow, units)}</th>
             <th>input power, W</th>
           </tr>
         </thead>
@@ -48,9 +52,9 @@ export function LoadedPart({ options }: { options: readonly Option[] }) {
       </Box>
     </Part>
   );
-}
+});
 
-function LoadedLine({ option, loaded }: { option: Option; loaded: Loaded }) {
+function LoadedLine({ option, loaded }: { option: Drawn; loaded: Loaded }) {
   return (
     <tr>
       <td>
@@ -78,7 +82,7 @@ const SIZE = { width: 330, height: 190, left: 44, right: 306, top: 20, foot: 164
 const LABEL_APART = 12;
 
 interface PictureProps {
-  options: readonly Option[];
+  options: readonly Drawn[];
   title: string;
   of: (point: Point) => Figure;
 }

@@ -7,7 +7,7 @@ import { Press } from "../../shared/parts";
 import { Sheet, StandingKey } from "../../shared/Sheet";
 import { useIsWide } from "../../shared/width";
 import { AddOption } from "./AddOption";
-import { ColumnsProvider, Grid, type Option } from "./columns";
+import { ColumnsProvider, Grid, type Option, pick } from "./columns";
 import { Fits } from "./Fits";
 import { Heads } from "./Heads";
 import { LoadedPart } from "./LoadedPart";
@@ -23,7 +23,7 @@ const COLUMNS_FROM = 561;
 
 /** The options beside each other, question by question in the order of a decision; none is put forward. */
 export function OptionsSheet() {
-  const { options } = useJob().assessment;
+  const { options, balance } = useJob().assessment;
   const [adding, setAdding] = useState(false);
   return (
     <Sheet
@@ -42,8 +42,11 @@ export function OptionsSheet() {
           <WhatIf />
           <Repair />
           <Comparison options={options.options} overlap={options.overlap ?? null} />
-          <LoadedPart options={options.options} />
-          <LeversPart options={options.options} />
+          <LoadedPart
+            cells={pick(options.options, "id", "letter", "series", "title", "loaded")}
+            flow={balance.flow_quantity}
+          />
+          <LeversPart cells={pick(options.options, "id", "letter", "series", "levers")} />
           <StandingKey />
         </>
       )}
@@ -82,19 +85,25 @@ function Comparison({ options, overlap }: { options: readonly Option[]; overlap:
     if (columns) return [first, ...ordered];
     return [first, ...ordered.filter((one) => one.id === (beside ?? ordered[0]?.id))];
   }, [options, sortedBy, columns, beside]);
+  const { balance } = useJob().assessment;
+  const count = shown.length;
   const value = useMemo(
-    () => ({ shown, sortedBy, sortBy: (row: string) => setSortedBy((now) => (now === row ? null : row)) }),
-    [shown, sortedBy],
+    () => ({ count, sortedBy, sortBy: (row: string) => setSortedBy((now) => (now === row ? null : row)) }),
+    [count, sortedBy],
   );
   return (
     <ColumnsProvider value={value}>
       {!columns && <Beside options={options} chosen={shown[1]?.id ?? ""} choose={setBeside} />}
       <Grid>
-        <Heads />
-        <Fits />
-        <Steps />
-        <Yearly overlap={overlap} />
-        <Money />
+        <Heads cells={pick(shown, "letter", "id", "kind", "title", "series", "product")} />
+        <Fits cells={pick(shown, "letter", "id", "title", "series", "stop", "fits", "checks", "limits")} />
+        <Steps
+          cells={pick(shown, "letter", "id", "series", "stop", "steps")}
+          flow={balance.flow_quantity}
+          pressure={balance.pressure_quantity}
+        />
+        <Yearly shown={shown} overlap={overlap} />
+        <Money shown={shown} />
       </Grid>
     </ColumnsProvider>
   );

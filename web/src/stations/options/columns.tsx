@@ -1,53 +1,89 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { createContext, type ReactNode, useContext } from "react";
+import { type ComponentType, createContext, memo, type ReactNode, useContext } from "react";
 
 import type { Result, Schemas } from "../../shared/api";
 import { colourOf } from "../../shared/marks";
-import { Micro } from "../../shared/parts";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
 
 export type Option = Schemas["OptionAnswer"];
+/** What every cell says of the option that it belongs to. */
+export type Whose = Pick<Option, "letter" | "series" | "stop">;
 
 interface Columns {
-  /** The options in the order in which they stand, as many as are shown. */
-  shown: readonly Option[];
+  count: number;
   sortedBy: string | null;
   sortBy: (row: string) => void;
 }
 
-const Context = createContext<Columns>({ shown: [], sortedBy: null, sortBy: () => undefined });
+const Context = createContext<Columns>({ count: 0, sortedBy: null, sortBy: () => undefined });
 
 export const ColumnsProvider = Context.Provider;
 
-export function useColumns(): Columns {
-  return useContext(Context);
+/** The part of each option that a section shows; only when one of these changes is the section drawn again. */
+export function pick<Key extends keyof Option>(options: readonly Option[], ...keys: Key[]): Pick<Option, Key>[] {
+  return options.map((option) => Object.fromEntries(keys.map((key) => [key, option[key]])) as Pick<Option, Key>);
+}
+
+/** A section that is drawn again only when one of its cells, or another of its properties, has changed. */
+export function memoByCells<Props extends { cells: readonly object[] }>(Section: ComponentType<Props>) {
+  return memo(Section, ({ cells, ...rest }, { cells: now, ...next }) => sameCells(cells, now) && same(rest, next));
+}
+
+function sameCells(cells: readonly object[], now: readonly object[]) {
+  return cells.length === now.length && cells.every((cell, index) => same(cell, now[index] ?? {}));
+}
+
+function same(one: object, other: object) {
+  const now = other as Record<string, unknown>;
+  const entries = Object.entries(one);
+  return entries.length === Object.keys(now).length && entries.every(([key, value]) => Object.is(value, now[key]));
 }
 
 const LABEL_WIDTH = 118;
 const COLUMN_WIDTH = 134;
 
-/** What is withheld is hatched. */
-export const HATCH = {
-  backgroundImage: "repeating-linear-gradient(-45deg, transparent 0 11px, var(--chakra-colors-hair) 11px 12px)",
-};
-/** On a phone a band stands under its value. */
-const BAND_BELOW = {
-  "@media (max-width: 560px)": { "& [data-figure-band]": { display: "block", fontSize: "12px" } },
+/** The look of all rows and cells, said once: there are hundreds, and they follow what is dragged. */
+const LOOK = {
+  containerType: "inline-size",
+  "& [data-row]": {
+    display: "grid",
+    gridTemplateColumns: `${LABEL_WIDTH}px repeat(var(--count), minmax(0, 1fr))`,
+    columnGap: "12px",
+    py: "1px",
+    alignItems: "baseline",
+  },
+  "& [data-row~=start]": { alignItems: "start" },
+  "& [data-row~=center]": { alignItems: "center" },
+  "& [data-row~=heavy]": { borderTop: "1px solid", borderColor: "rule", py: "6px" },
+  "& [data-question]": { position: "sticky", left: 0, background: "paper", zIndex: 1, fontSize: "small" },
+  "& [data-row~=heavy] > [data-question] > b": { fontSize: "text", fontWeight: 600 },
+  "& [data-question] > b": { fontWeight: 400 },
+  "& [data-question] > span": { fontSize: "micro", color: "ink2" },
+  "& [data-row~=heavy] > [data-question] > span": { display: { md: "block" } },
+  "& [data-cell]": { minWidth: 0 },
+  "& [data-cell=stopped]": {
+    backgroundImage: "repeating-linear-gradient(-45deg, transparent 0 11px, var(--chakra-colors-hair) 11px 12px)",
+  },
+  "& [data-letter]": { display: "none", fontWeight: 600, mr: "6px" },
+  "@media (max-width: 560px)": {
+    "& [data-row]": { gridTemplateColumns: "repeat(var(--count), minmax(0, 1fr))" },
+    "& [data-question]": { gridColumn: "1 / -1", position: "static" },
+    "& [data-letter]": { display: "inline" },
+    // On a phone a band stands under its value.
+    "& [data-figure-band]": { display: "block", fontSize: "12px" },
+  },
 };
 
 /** The grid that every row of the comparison shares: the question first, then one column to an option. */
 export function Grid({ children }: { children: ReactNode }) {
-  const { shown } = useColumns();
+  const { count } = useContext(Context);
+  const width = count > 4 ? LABEL_WIDTH + count * COLUMN_WIDTH : undefined;
   return (
-    <Box overflowX="auto" mx={{ base: 0, md: "-4px" }} px={{ base: 0, md: "4px" }} css={SEEN_FROM} data-comparison>
-      <Box style={{ minWidth: shown.length > 4 ? LABEL_WIDTH + shown.length * COLUMN_WIDTH : undefined }}>
-        {children}
-      </Box>
+    <Box overflowX="auto" mx={{ base: 0, md: "-4px" }} px={{ base: 0, md: "4px" }} css={LOOK} data-comparison>
+      <div style={{ "--count": count, minWidth: width } as object}>{children}</div>
     </Box>
   );
 }
-
-const SEEN_FROM = { containerType: "inline-size" };
 
 /** What belongs to a row but not to a column keeps to the part of the comparison that is in sight. */
 export function InSight({ children }: { children: ReactNode }) {
@@ -62,54 +98,36 @@ interface RowProps {
   question?: string;
   note?: string;
   heavy?: boolean;
-  align?: "baseline" | "center" | "start";
+  align?: "start" | "center";
   /** The row's name, where its columns can be put in its order. */
   sort?: string;
   children: ReactNode;
 }
 
-export function Row({ question, note, heavy = false, align = "baseline", sort, children }: RowProps) {
-  const { shown, sortedBy, sortBy } = useColumns();
-  const columns = `repeat(${shown.length}, minmax(0, 1fr))`;
+export function Row({ question, note, heavy = false, align, sort, children }: RowProps) {
   return (
-    <Box
-      display="grid"
-      css={{
-        gridTemplateColumns: `${LABEL_WIDTH}px ${columns}`,
-        "@media (max-width: 560px)": { gridTemplateColumns: columns },
-      }}
-      columnGap="12px"
-      borderTop={heavy ? "1px solid" : undefined}
-      borderColor="rule"
-      py={heavy ? "6px" : "1px"}
-      alignItems={align}
-    >
-      <Box
-        gridColumn={{ base: "1 / -1", md: "auto" }}
-        position={{ base: "static", md: "sticky" }}
-        left="0"
-        background="paper"
-        zIndex={1}
-      >
-        {question && (
-          <Box as="span" fontWeight={heavy ? 600 : 400} fontSize={heavy ? "text" : "small"}>
-            {question}
-          </Box>
-        )}{" "}
-        {note && <Micro display={{ base: "inline", md: heavy ? "block" : "inline" }}>{note}</Micro>}
-        {sort && (
-          <Sort
-            type="button"
-            aria-pressed={sortedBy === sort}
-            aria-label={`${sortedBy === sort ? "in this order" : "sort"}: the columns by ${question || note || sort}`}
-            onClick={() => sortBy(sort)}
-          >
-            {sortedBy === sort ? "in this order" : "sort"}
-          </Sort>
-        )}
-      </Box>
+    <div data-row={`${heavy ? "heavy" : ""} ${align ?? ""}`}>
+      <div data-question>
+        {question && <b>{question}</b>} {note && <span>{note}</span>}
+        {sort && <SortBy row={sort} name={question ?? note ?? sort} />}
+      </div>
       {children}
-    </Box>
+    </div>
+  );
+}
+
+function SortBy({ row, name }: { row: string; name: string }) {
+  const { sortedBy, sortBy } = useContext(Context);
+  const word = sortedBy === row ? "in this order" : "sort";
+  return (
+    <Sort
+      type="button"
+      aria-pressed={sortedBy === row}
+      aria-label={`${word}: the columns by ${name}`}
+      onClick={() => sortBy(row)}
+    >
+      {word}
+    </Sort>
   );
 }
 
@@ -128,59 +146,75 @@ const Sort = chakra("button", {
 });
 
 /** Where the question stands above its columns, each cell says whose it is. */
-export function Letter({ option }: { option: Option }) {
+export function Letter({ whose }: { whose: Whose }) {
   return (
-    <Box as="span" display={{ base: "inline", md: "none" }} color={colourOf(option.series)} fontWeight={600} mr="6px">
-      {option.letter}
-    </Box>
+    <span data-letter style={{ color: `var(--chakra-colors-${colourOf(whose.series)})` }}>
+      {whose.letter}
+    </span>
   );
 }
 
-export function Cell({ option, children, strong }: { option: Option; children: ReactNode; strong?: boolean }) {
+export function Cell({ whose, children }: { whose: Whose; children: ReactNode }) {
   return (
-    <Box css={option.stop ? HATCH : BAND_BELOW} minWidth={0} fontWeight={strong ? 600 : undefined}>
-      <Letter option={option} />
+    <div data-cell={whose.stop ? "stopped" : ""}>
+      <Letter whose={whose} />
       {children}
-    </Box>
+    </div>
   );
 }
 
-export function Worked({ option, name, result }: { option: Option; name: string; result: Result }) {
+export interface ResultCell extends Whose {
+  result: Result;
+}
+
+/** The cells of a row of results. */
+export function resultsOf(options: readonly Option[], of: (option: Option) => Result): ResultCell[] {
+  return options.map((option) => ({
+    letter: option.letter,
+    series: option.series,
+    stop: option.stop,
+    result: of(option),
+  }));
+}
+
+export function Worked({ name, cell }: { name: string; cell: ResultCell }) {
   return (
-    <Cell option={option}>
-      {result.figure ? (
-        <WorkedFigure name={`${name}-${option.letter}`} result={result} unit={false} />
+    <Cell whose={cell}>
+      {cell.result.figure ? (
+        <WorkedFigure name={`${name}-${cell.letter}`} result={cell.result} unit={false} />
       ) : (
-        <Waits result={result} />
+        <Waits result={cell.result} />
       )}
     </Cell>
   );
 }
 
 /** The workings of a row, of which at most one is open. */
-export function Panels({ name, of }: { name: string; of: (option: Option) => Result }) {
-  const { shown } = useColumns();
+export function Panels({ name, cells }: { name: string; cells: readonly ResultCell[] }) {
   return (
     <InSight>
-      {shown.map((option) => (
-        <WorkingPanel key={option.letter} name={`${name}-${option.letter}`} result={of(option)} />
+      {cells.map(({ letter, result }) => (
+        <WorkingPanel key={letter} name={`${name}-${letter}`} result={result} />
       ))}
     </InSight>
   );
 }
 
+interface ResultRowProps extends Omit<RowProps, "children"> {
+  name: string;
+  cells: readonly ResultCell[];
+}
+
 /** A row of worked results with its workings under it. */
-export function ResultRow(props: Omit<RowProps, "children"> & { name: string; of: (option: Option) => Result }) {
-  const { name, of, ...row } = props;
-  const { shown } = useColumns();
+export const ResultRow = memoByCells(function ResultRow({ name, cells, ...row }: ResultRowProps) {
   return (
     <>
       <Row {...row}>
-        {shown.map((option) => (
-          <Worked key={option.letter} option={option} name={name} result={of(option)} />
+        {cells.map((cell) => (
+          <Worked key={cell.letter} name={name} cell={cell} />
         ))}
       </Row>
-      <Panels name={name} of={of} />
+      <Panels name={name} cells={cells} />
     </>
   );
-}
+});

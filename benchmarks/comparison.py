@@ -1,0 +1,131 @@
+"""Twelve options by twelve steps with bands: what a dragged price, hours or filter costs, on the server and on the screen.
+
+``python benchmarks/comparison.py`` after the front end was built, on a quiet machine. Each drag is timed from the slider's
+event to the frame after the comparison has changed; wanted are under 150 ms at the 95th percentile.
+"""
+
+from __future__ import annotations
+
+import json
+import statistics
+import sys
+import tempfile
+import time
+import urllib.request
+from collections.abc import Callable
+from pathlib import Path
+from typing import Any
+
+from selenium import webdriver
+from selenium.webdriver.chrome.service import Service
+from selenium.webdriver.common.keys import Keys
+
+ROOT = Path(__file__).resolve().parents[1]
+sys.path.insert(0, str(ROOT))
+
+from tests.jobs import KRAUSE, changed  # noqa: E402
+from tests.running import Application  # noqa: E402
+from tests.web.conftest import ARGUMENTS  # noqa: E402
+from tests.web.screen import Screen  # noqa: E402
+
+from modest_rotor.core.job import Job  # noqa: E402
+from modest_rotor.store.fits import assess_job  # noqa: E402
+
+KINDS = (
+    "same kind", "another tap", "voltage regulator", "capacitor motor on a controller", "electronic, torque taps",
+    "electronic, airflow held", "electronic", "electronic, one speed", "external-rotor fan", "drive", "belt re-sheaved",
+)  # fmt: skip
+STEPS, DRAGS, BETWEEN_S = 12, 50, 0.45
+WATCH = """
+window.__times = []; let moved = 0, seen = true;
+document.querySelector(arguments[0]).addEventListener('input', () => { moved = performance.now(); seen = false }, true);
+new MutationObserver(() => { if (seen) return; seen = true;
+  requestAnimationFrame(() => window.__times.push(performance.now() - moved)) })
+  .observe(document.querySelector(arguments[1]), {subtree: true, childList: true, characterData: true});
+"""
+SLIDERS = (  # what is dragged, its slider, and what must change
+    ("price", '[data-slider="duty/energy_price"] input', "[data-comparison]"),
+    ("hours", '[data-slider^="duty/steps"] input', "[data-comparison]"),
+    ("filter", '[data-slider="options/tightness"] input', '[aria-label="What happens when the filter loads?"]'),
+)
+
+
+def twelve_by_twelve(**changes: Any) -> dict[str, Any]:
+    """The textbook motor with eleven options beside it, over a year in twelve steps."""
+    steps = [
+        {"id": f"s{n + 1}", "name": f"step {n + 1}", "hours": f"{300 + 20 * n} h", "flow_share": f"{100 - 5 * n} %"}
+        for n in range(STEPS)
+    ]
+    considered = [
+        {"id": f"k{n}", "kind": kind, "price": f"{300 + 20 * n}", "labour": "150"} for n, kind in enumerate(KINDS)
+    ]
+    fitting = {"motor_maker_agrees": "yes", "drive_maker_agrees": "yes", "start_switch": "no"}
+    return changed(KRAUSE, duty__steps=steps, options={"considered": considered, "fitting": fitting}, **changes)
+
+
+def median_ms(work: Callable[[int], object], runs: int = 15) -> float:
+    """Median time of a call, ms; the first is for warming up."""
+    taken = []
+    for run in range(runs + 1):
+        start = time.perf_counter()
+        work(run)
+        taken.append(time.perf_counter() - start)
+    return 1000 * statistics.median(taken[1:])
+
+
+def on_the_server() -> None:
+    """Assessments with one thing changed, by the cache that the application uses."""
+
+    def assessed(**changes: Any) -> int:
+        return len(assess_job(Job.model_validate(twelve_by_twelve(**changes))).model_dump_json())
+
+    size = assessed()
+    same = median_ms(lambda _: assessed())
+    rows = {
+        "a price": lambda n: assessed(duty__energy_price=f"{0.2 + n / 1000:.3f} per kWh"),
+        "hours": lambda n: assessed(duty__steps__0__hours=f"{200 + n} h"),
+        "the filter's state": lambda n: assessed(options__tightness=f"{100 + n} %"),
+        "a share of flow (solved anew)": lambda n: assessed(duty__steps__11__flow_share=f"{40 + n / 10:.1f} %"),
+    }
+    print(f"server: nothing changed {same:.0f} ms, {size / 1000:.0f} kB")
+    for what, work in rows.items():
+        print(f"server: {what} {median_ms(work):.0f} ms")
+
+
+def on_the_screen() -> None:
+    """Drag each slider by its keys, and print what it took."""
+    application = Application().start()
+    options = webdriver.ChromeOptions()
+    options.binary_location = "/usr/bin/chromium"
+    for argument in (*ARGUMENTS, f"--user-data-dir={tempfile.mkdtemp()}"):
+        options.add_argument(argument)
+    driver = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
+    try:
+        body = json.dumps({"job": twelve_by_twelve()}).encode()
+        request = urllib.request.Request(
+            f"{application.address}/api/jobs/file", body, {"content-type": "application/json"}
+        )
+        with urllib.request.urlopen(request) as answer:
+            job = json.load(answer)["id"]
+        screen = Screen(driver, application.address)
+        screen.size(1280, 800)
+        screen.go(f"/jobs/{job}/options", "Options")
+        for what, slider, follows in SLIDERS:
+            box = screen.until(lambda slider=slider: driver.find_element("css selector", slider))
+            screen.run(WATCH, slider, follows)
+            for drag in range(DRAGS):
+                box.send_keys(Keys.ARROW_LEFT if drag % 2 else Keys.ARROW_RIGHT)
+                time.sleep(BETWEEN_S)
+            ranked = sorted(screen.run("return window.__times"))
+            print(
+                f"screen: {what:8} median {statistics.median(ranked):4.0f} ms   95 % {ranked[int(0.95 * len(ranked)) - 1]:4.0f} ms"
+                f"   of {len(ranked)} drags"
+            )
+    finally:
+        driver.quit()
+        application.remove()
+
+
+if __name__ == "__main__":
+    on_the_server()
+    on_the_screen()
