@@ -21,13 +21,12 @@ from tests.web.conftest import ARGUMENTS  # noqa: E402
 from tests.web.screen import Screen  # noqa: E402
 
 FOLDER = ROOT / "docs" / "screenshots"
-AIR_HANDLER, LIFT_PUMP, KITCHEN, HALL_FAN, FAN_COIL, ROOF_FAN = 1, 3, 4, 5, 6, 7
+AIR_HANDLER, LIFT_PUMP, KITCHEN, FAN_COIL, ROOF_FAN, COLD_STORE = 1, 3, 4, 6, 7, 8
 OPEN_SLIP = (
     "document.getElementById('opens-slip').click(); setTimeout(() => document.querySelector("
     "'[aria-label=\"Working: Rated slip\"]').scrollIntoView({block: 'end'}), 200)"
 )
 NO_PLATE = "document.querySelector('[aria-label=\"No plate, or none that can be read\"]').scrollIntoView()"
-OPEN_BALANCE = "document.querySelector('[aria-label=\"Open the balance\"]').click()"
 SAVING = "document.getElementById('opens-saved-C').scrollIntoView({block: 'center'})"
 TYPE_HEAT = (
     "const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;"
@@ -49,12 +48,12 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("options-saving", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", SAVING),
     ("options-protected", f"/jobs/{KITCHEN}/options", 1280, 800, "light", ""),
     ("options-lift-pump", f"/jobs/{LIFT_PUMP}/options", 1280, 800, "light", ""),
-    ("options-drive", f"/jobs/{HALL_FAN}/options", 1280, 800, "light", ""),
+    ("decision", f"/jobs/{COLD_STORE}/decision", 1280, 800, "light", ""),
+    ("report", f"/jobs/{COLD_STORE}/report", 1280, 800, "light", ""),
+    ("catalogue", "/catalogue", 1280, 800, "light", ""),
     ("workings", "/workings/air_heat", 1280, 800, "light", TYPE_HEAT),
     ("readings-dark", f"/jobs/{KITCHEN}/readings", 1280, 800, "dark", ""),
-    ("readings-tablet", f"/jobs/{AIR_HANDLER}/readings", 768, 1024, "light", ""),
     ("readings-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", ""),
-    ("balance-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", OPEN_BALANCE),
 ]
 
 

@@ -34,6 +34,7 @@ def test_a_name_alone_gives_a_rail_that_says_what_it_waits_for() -> None:
         "findings",
         "duty",
         "options",
+        "decision",
     }
     assert plain(answer.board.sentence) == "Only its name is known."
     assert answer.options.waits is not None and "waits for what the motor drives" in answer.options.waits

@@ -19,6 +19,7 @@ DEMO_JOBS = (
     "hall_supply_fan.json",
     "ticket_office_fan_coil.json",
     "washroom_extract_north.json",
+    "bait_cold_store.json",
 )
 
 

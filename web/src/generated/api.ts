@@ -3094,6 +3094,7 @@ export interface components {
             nominal_saving: components["schemas"]["Result"];
             cube_promise: components["schemas"]["Result"];
             always_on: components["schemas"]["Result"];
+            start_energy: components["schemas"]["Result"];
             payback: components["schemas"]["Result"];
             break_even: components["schemas"]["Result"];
             worth: components["schemas"]["Result"];
@@ -4254,6 +4255,7 @@ export interface components {
             flow: components["schemas"]["Figure"] | null;
             pressure: components["schemas"]["Figure"] | null;
             speed: components["schemas"]["Figure"] | null;
+            torque: components["schemas"]["Figure"] | null;
             shaft_power: components["schemas"]["Figure"] | null;
             input_power: components["schemas"]["Figure"] | null;
             current: components["schemas"]["Figure"] | null;
@@ -4264,6 +4266,11 @@ export interface components {
             setting: (string | components["schemas"]["Figure"])[];
             /** @description by how much the flow falls short of what was asked, as a share */
             short: components["schemas"]["Figure"] | null;
+            /**
+             * Differs
+             * @description parts that differ from the yardstick's by more than what they do not share
+             */
+            differs: string[];
             /** Note */
             note: string;
             /**

@@ -24,6 +24,8 @@ class Needle(StrEnum):
 
 TACHOMETER_SHARE = 5e-4
 """Standard deviation of a tachometer, as a share of the speed; far finer than the slip it tells. Common practice, no source."""
+LEAST_SHOWN = 1e-9
+"""Below it no meter shows anything, and no logarithm is taken."""
 
 
 def worth(fit: FittedMotor, place: int, reading: Reading) -> dict[Needle, tuple[Estimate, Estimate]]:
@@ -47,9 +49,9 @@ def worth(fit: FittedMotor, place: int, reading: Reading) -> dict[Needle, tuple[
         numbers = np.concatenate(columns, axis=-1)
         at = agreement.at_readings(numbers, rated_loss(agreement, numbers))
         shown = {
-            Needle.SPEED: np.log(at.speed_rpm),
-            Needle.WATTS: np.log(at.input_power_w),
-            Needle.AMPS: np.log(at.current_a),
+            Needle.SPEED: np.log(np.maximum(at.speed_rpm, LEAST_SHOWN)),
+            Needle.WATTS: np.log(np.maximum(at.input_power_w, LEAST_SHOWN)),
+            Needle.AMPS: np.log(np.maximum(at.current_a, LEAST_SHOWN)),
         }
         return np.stack([at.shaft_power_w[..., place], *(shown[needle][..., place] for needle in missing)], axis=-1)
 

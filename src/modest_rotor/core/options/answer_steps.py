@@ -12,7 +12,11 @@ from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.options.step_working import step_workings
 from modest_rotor.core.phrase import Figure, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fields import RAD_S_PER_RPM
 
+COMPARED = ("flow", "speed", "shaft_power", "input_power")
+SAME = 0.005
+"""Share by which two values must differ to be told apart in print."""
 SHORT = 0.03
 """Share of the demand by which a flow must fall short to be called short; nearer no meter tells them apart."""
 
@@ -31,8 +35,13 @@ def pressure_quantity(found: FoundMachine) -> str:
     return "pump_differential" if found.wheel is Wheel.PUMP else "pressure"
 
 
-def step_answer(demand: Demand, step: SolvedStep, found: FoundMachine, motor: TypicalMotor | Rating) -> StepAnswer:
-    """One step with its workings, as yet without its name and its hours."""
+def step_answer(
+    demand: Demand, step: SolvedStep, kept: SolvedStep, found: FoundMachine, motor: TypicalMotor | Rating
+) -> StepAnswer:
+    """One step with its workings, as yet without its name and its hours.
+
+    :param kept: the same step of the yardstick.
+    """
     flow_name, pressure_name = flow_quantity(found), pressure_quantity(found)
 
     def told(quantity: str, value: Estimate | None) -> Figure | None:
@@ -49,6 +58,7 @@ def step_answer(demand: Demand, step: SolvedStep, found: FoundMachine, motor: Ty
         flow=told(flow_name, step.flow),
         pressure=told(pressure_name, step.pressure),
         speed=told("speed", step.speed),
+        torque=told("torque", shaft / (step.speed * RAD_S_PER_RPM) if shaft and step.speed else None),
         shaft_power=told("shaft_power", shaft),
         input_power=told("input_power", watts),
         current=told("current", step.current),
@@ -57,10 +67,19 @@ def step_answer(demand: Demand, step: SolvedStep, found: FoundMachine, motor: Ty
         whole_efficiency=told("efficiency", moved / watts if moved and watts and watts.value > 0 else None),
         setting=_setting(step),
         short=_short(step, demand, found),
+        differs=tuple(part for part in COMPARED if _differs(getattr(step, part), getattr(kept, part))),
         note=step.note,
         wheel_ratio=step.wheel_ratio,
         workings=step_workings(step, demand.share, found, motor, flow_name, pressure_name),
     )
+
+
+def _differs(one: Estimate | None, other: Estimate | None) -> bool:
+    """Whether two estimates differ by more than the errors that they do not share."""
+    if one is None or other is None:
+        return False
+    apart = one - other
+    return abs(apart.value) > max(apart.band, SAME * abs(other.value))
 
 
 def _power_factor(step: SolvedStep, found: FoundMachine) -> Estimate | None:

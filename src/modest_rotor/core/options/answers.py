@@ -22,6 +22,7 @@ class StepAnswer(Frozen):
     flow: Figure | None
     pressure: Figure | None
     speed: Figure | None
+    torque: Figure | None
     shaft_power: Figure | None
     input_power: Figure | None
     current: Figure | None
@@ -30,10 +31,13 @@ class StepAnswer(Frozen):
     whole_efficiency: Figure | None
     setting: Phrase
     short: Figure | None = Field(description="by how much the flow falls short of what was asked, as a share")
+    differs: tuple[str, ...] = Field(
+        description="parts that differ from the yardstick's by more than what they do not share"
+    )
     note: str
     wheel_ratio: float | None = Field(default=None, description="turns of the wheel for one of the motor, over today's")
     workings: StepWorkings | None = Field(
-        exclude=True, description="asked for by themselves: they are long, and seldom read"
+        default=None, exclude=True, description="asked for by themselves: they are long, and seldom read"
     )
 
 
@@ -90,6 +94,7 @@ class OptionAnswer(Frozen):
     nominal_saving: Result
     cube_promise: Result
     always_on: Result
+    start_energy: Result
     payback: Result
     break_even: Result
     worth: Result

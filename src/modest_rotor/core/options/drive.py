@@ -52,12 +52,12 @@ class OnDrive:
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The hertz that give each step its flow, and the watts that drive and motor take; never below a protected flow."""
-        own = found.plate.kind is MotorKind.THREE_PHASE and asked.considered.product is None
         motor = motor_on_drive(found, asked)
         if motor is None or isinstance(motor, str):
             return waiting_steps(demands, motor or WAITS)
+        own = motor is found.own
         shares = np.array([demand.wanted for demand in demands])
-        drive = _drive(motor, single_phase=not own)
+        drive = _drive(motor, single_phase=found.plate.kind is not MotorKind.THREE_PHASE)
         line_v, poles = float(motor.plate.rated_voltage_v or 0), int(motor.plate.poles or 0)
 
         def work(*columns: Array) -> Columns:

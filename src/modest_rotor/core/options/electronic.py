@@ -27,7 +27,7 @@ TORQUE_LIMIT = 1.0
 """Torque over rated torque at which an electronic motor holds its limit and no longer its speed."""
 HELD = "held at the protected flow"
 NO_SPEED = "no speed gives this flow on the machine's curve"
-SIGNAL = Saying(How.COMMANDED, NO_SPEED, "command", "command")
+SIGNAL = Saying(How.COMMANDED, NO_SPEED, "command", "speed")
 FLOW = Saying(How.COMMANDED, NO_SPEED, "", "airflow typed in")
 
 

@@ -20,12 +20,13 @@ from modest_rotor.core.options.contract import (
     solve_steps,
 )
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
+from modest_rotor.core.options.solved import FARTHEST_SLIP, RAD_PER_RPM, TAP_SLIP, run_on, stacked
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 
 TAP_ASSUMED = "low tap not read: its extra turns are assumed, so the band is wide"
 TAP_UNREAD = "a usual low tap would not carry this load: waits for a set of readings on the lower tap"
+TAP_MOVED = "the fitted motor on this tap, on the machine put right"
 TAP_SOLVED = "solved from the fitted motor: speed and watts were not both read on this tap"
 
 
@@ -90,7 +91,7 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
         def torque_at(rpm: Array) -> Array:
             return np.asarray(load.at_motor_speed(rpm).torque_nm)
 
-        slow = run_on(own.family, motor, lower, torque_at, speed.shape)
+        slow = run_on(own.family, motor, lower, torque_at, speed.shape, farthest=TAP_SLIP if read else FARTHEST_SLIP)
         fast = run_on(own.family, motor, high, torque_at, speed.shape)
         rpm = speed * slow.speed_rpm / fast.speed_rpm
         point = load.at_motor_speed(rpm)
@@ -103,4 +104,11 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
     outside = "the fitted motor would not run on this tap" if read else TAP_UNREAD
     solved = solve_steps((step_id,), work, (*fixed, *own.estimates), Saying(How.SOLVED_TAP, outside))
     step = solved[step_id]
-    return step if step.note else replace(step, note=TAP_SOLVED if read else TAP_ASSUMED, set_words=tap)
+    return step if step.note else replace(step, note=_told_of(found, read), set_words=tap)
+
+
+def _told_of(found: FoundMachine, read: bool) -> str:
+    """What a solved tap rests on."""
+    if found.is_moved:
+        return TAP_MOVED
+    return TAP_SOLVED if read else TAP_ASSUMED

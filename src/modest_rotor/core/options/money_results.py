@@ -25,6 +25,8 @@ USUAL_DISCOUNT = 0.05
 RANGE = "Definition; range of a ratio: Fieller, J. Roy. Stat. Soc. B 16 (1954)."
 NPV = "Growing annuity, engineering economics textbooks; NIST Handbook 135."
 CUBE = "Affinity law P ∝ n³ alone, applied to the watts read: what is often promised."
+LONGEST_PAYBACK = 60.0
+"""Years beyond which a payback is no longer told as a number."""
 OPEN_END = "A saving of nothing lies inside the band, so there is no upper end."
 
 
@@ -80,6 +82,8 @@ def _ranged(
 ) -> Result:
     if found.value is None or (found.high is None and found.low is None):
         return waiting(label, "never: no saving is expected")
+    if quantity == "payback" and found.low is not None and found.low > LONGEST_PAYBACK:
+        return waiting(label, "longer than anything here lasts")
     assert money.cost is not None and isinstance(money.saved, Estimate)
     ingredients = (
         given("C", "cost fitted: price and labour less rebate", "cost", money.cost, "estimated", "typed, within 10 %"),

@@ -99,6 +99,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         nominal_saving=money_results.nominal_result(_nominal(one, saved), saved),
         cube_promise=money_results.cube_result(against.demands, saved, found, year, keeps, slows),
         always_on=_always_on(one, found, year),
+        start_energy=year_results.start_result(solved, found, year, one.stop is not None),
         payback=money_results.payback_result(money),
         break_even=money_results.break_even_result(money, year),
         worth=money_results.worth_result(money, solved, year),
@@ -121,8 +122,8 @@ def _steps(one: Reckoned, against: Yardstick) -> tuple[StepAnswer, ...]:
     bare = against.memo.kept(
         ("step answers", one.key, one.stop is None),
         lambda: tuple(
-            step_answer(demand, step, found, motor)
-            for demand, step in zip(against.demands, one.solved.steps, strict=True)
+            step_answer(demand, step, kept, found, motor)
+            for demand, step, kept in zip(against.demands, one.solved.steps, against.kept.solved.steps, strict=True)
         ),
     )
     return tuple(

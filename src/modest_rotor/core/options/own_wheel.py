@@ -146,7 +146,7 @@ def _solve(
 
     every = (*found.curve_inputs, rating.losses, rating.power_factor, *inputs)
     quantity = "command" if aim is None or fixed_speed else ""
-    saying = Saying(how, NO_SPEED, quantity, "command" if quantity else "set pressure")
+    saying = Saying(how, NO_SPEED, quantity, "speed" if quantity else "set pressure")
     solved = solve_steps(tuple(demand.id for demand in demands), work, every, saying)
     return tuple(
         replace(noted(solved[demand.id], demand, _grown(rating, asked)), wheel_ratio=0.0) for demand in demands

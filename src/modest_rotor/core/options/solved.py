@@ -16,8 +16,9 @@ from modest_rotor.core.physics.operating_point import LEAST_SLIP, InductionMotor
 from modest_rotor.core.physics.roots import crossing
 from modest_rotor.core.physics.supply import Supply
 
-FARTHEST_SLIP, SWITCHED_SLIP = 0.35, 0.25
-"""Slips up to which a running point is sought: beyond lie pull-out, or the start switch."""
+FARTHEST_SLIP, SWITCHED_SLIP, TAP_SLIP = 0.35, 0.25, 0.6
+"""Slips up to which a running point is sought: beyond lie pull-out, or the start switch. On a lower tap a fan is held steady
+by its own steep torque far below that."""
 HALVINGS, SECANTS = 4, 7
 SECOND_GUESS = (0.1, 4.0)
 """Shares of the first guess between which the second lies."""
@@ -38,12 +39,14 @@ def run_on(
     torque_at: Callable[[Array], Array],
     shape: tuple[int, ...],
     near: MotorPoint | None = None,
+    farthest: float = FARTHEST_SLIP,
 ) -> MotorPoint:
     """Where motors run on loads whose torque is known at every speed; NaN where a motor does not carry its load.
 
     :param torque_at: takes speed in rpm, shape ``(scenarios, steps)``, and returns the load's torque in N·m.
     :param shape: ``(scenarios, steps)``.
     :param near: the same motors on another load, where the search begins.
+    :param farthest: slip beyond which no running point is sought.
     """
     known = near is not None and not np.isnan(near.slip).any()
     seen: list[MotorPoint] = [near] if near and known else []
@@ -52,7 +55,7 @@ def run_on(
         seen.append(motor.at_slip(supply, slip, seen.pop() if seen else None))
         return seen[0].torque_nm, torque_at(seen[0].speed_rpm)
 
-    top = SWITCHED_SLIP if family.plate.kind is MotorKind.SINGLE_PHASE else FARTHEST_SLIP
+    top = SWITCHED_SLIP if family.plate.kind is MotorKind.SINGLE_PHASE else farthest
     first = near.slip if near and known else family.plate.rated_slip or top / 4
     slip = _search(torques, first + np.zeros(shape), top)
     at = motor.at_slip(supply, slip, seen[0])

@@ -48,6 +48,21 @@ def energy_result(solved: Solved, energy: Estimate | str, found: FoundMachine, y
     return result("Energy a year", "energy", energy, formula, tuple(ingredients), GENERIC, tuple(remarks))
 
 
+def start_result(solved: Solved, found: FoundMachine, year: Year, stopped: bool) -> Result:
+    """What a year's starts take, by themselves: worked out, so that nobody need argue about them."""
+    label = "Energy of the starts"
+    if stopped or not year.starts:
+        return waiting(
+            label, "withheld: the stop stands first" if stopped else "waits for starts and their seconds (on Duty)"
+        )
+    energy = starts_kwh(solved, found, year) * float(year.machines)
+    if not energy.value:
+        return waiting(label, "waits for a fitted motor, or for inrush amps (on Duty)")
+    gently = ("Brought up gently by its electronics.",) if solved.option.electronics else ()
+    rows = tuple(_start_ingredients(found, year))
+    return result(label, "energy", energy, "W_s t_s n_s ÷ 3,600,000", rows, "Definition.", gently)
+
+
 def _start_ingredients(found: FoundMachine, year: Year) -> list[Ingredient]:
     """What the energy of the starts is worked from."""
     watts, seconds = inrush_w(found, year), year.duty.run_up

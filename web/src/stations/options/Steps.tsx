@@ -12,7 +12,7 @@ import { StepPanel } from "./StepPanel";
 
 type Step = Schemas["StepAnswer"];
 type WorkedPart = "flow" | "speed" | "shaft_power" | "input_power";
-type ToldPart = "pressure" | "current" | "power_factor" | "motor_efficiency" | "whole_efficiency";
+type ToldPart = "pressure" | "torque" | "current" | "power_factor" | "motor_efficiency" | "whole_efficiency";
 type Answering = Pick<Option, "letter" | "id" | "series" | "stop" | "steps">;
 
 /** One option at one step. */
@@ -36,6 +36,7 @@ const WORKED_MORE: readonly { part: WorkedPart; label: string; sort?: string }[]
 ];
 const TOLD: readonly { part: ToldPart; label: string; unit: string }[] = [
   { part: "pressure", label: "pressure", unit: "" },
+  { part: "torque", label: "torque", unit: "torque" },
   { part: "current", label: "line amps", unit: "current" },
   { part: "power_factor", label: "power factor", unit: "power_factor" },
   { part: "motor_efficiency", label: "motor and control", unit: "efficiency" },
@@ -71,7 +72,7 @@ export const Steps = memoByCells(function Steps({ cells, flow, pressure }: Steps
         />
       ))}
       <Word type="button" mx="0" px="0" aria-expanded={more} onClick={() => setMore(!more)}>
-        {more ? "fewer rows" : "speed, shaft power, amps, power factor, efficiencies"}
+        {more ? "fewer rows" : "speed, torque, shaft power, amps, power factor, efficiencies"}
       </Word>
     </>
   );
@@ -180,8 +181,8 @@ function StepRow({ part, label, quantity, cells, sort }: StepRowProps) {
   return (
     <>
       <Row question={label} note={unitOf(quantity, units)} {...(sort ? { sort } : {})}>
-        {cells.map((cell) => (
-          <Cell key={cell.letter} whose={cell}>
+        {cells.map((cell, index) => (
+          <Cell key={cell.letter} whose={cell} alike={index > 0 && !cell.step?.differs.includes(part)}>
             <StepFigure
               name={`${name}-${cell.letter}`}
               label={`${cell.letter}, ${cell.step?.name || "full flow"}: ${label}`}

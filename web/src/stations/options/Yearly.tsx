@@ -94,6 +94,7 @@ interface Line {
 }
 
 const OTHER_PROMISES: readonly Line[] = [
+  { name: "starts", question: "of it, the starts", note: "kWh a year", of: (one) => one.start_energy },
   { name: "cube", question: "the cube law alone", note: "promises kWh", of: (one) => one.cube_promise },
   { name: "nominal", question: "at nominal efficiency", note: "kWh", of: (one) => one.nominal_saving },
   { name: "emissions", question: "emissions saved", note: "a year", of: (one) => one.saved_emissions },

@@ -64,10 +64,12 @@ const LOOK = {
   "& [data-cell=stopped]": {
     backgroundImage: "repeating-linear-gradient(-45deg, transparent 0 11px, var(--chakra-colors-hair) 11px 12px)",
   },
+  "& [data-cell=alike] [data-standing]": { fontWeight: 400, color: "ink2" },
   "& [data-letter]": { display: "none", fontWeight: 600, mr: "6px" },
   "@media (max-width: 560px)": {
     "& [data-row]": { gridTemplateColumns: "repeat(var(--count), minmax(0, 1fr))" },
     "& [data-question]": { gridColumn: "1 / -1", position: "static" },
+    "& [data-cell=alike] [data-standing]": { fontWeight: 400, color: "ink2" },
     "& [data-letter]": { display: "inline" },
     // On a phone a band stands under its value.
     "& [data-figure-band]": { display: "block", fontSize: "12px" },
@@ -154,9 +156,10 @@ export function Letter({ whose }: { whose: Whose }) {
   );
 }
 
-export function Cell({ whose, children }: { whose: Whose; children: ReactNode }) {
+/** A cell; one that does not differ from the yardstick's stands back, so that what differs is seen. */
+export function Cell({ whose, children, alike }: { whose: Whose; children: ReactNode; alike?: boolean }) {
   return (
-    <div data-cell={whose.stop ? "stopped" : ""}>
+    <div data-cell={whose.stop ? "stopped" : alike ? "alike" : ""}>
       <Letter whose={whose} />
       {children}
     </div>
