@@ -20,6 +20,8 @@ from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
 
 CURVE_POINTS = 48
+SAME_SYSTEM = 0.01
+"""Share by which a point may lie off a system curve and still be on it."""
 
 
 def draw_curves(case: Case, memo: Memo = NOTHING_KEPT) -> tuple[BalanceCurve, ...]:
@@ -79,6 +81,7 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
             pressure=_drawn(wanted[shown]),
         ),
     ]
+    drawn += _system_put_right(machine, options)
     for option in options:
         for step in option.steps:
             if step.speed is None or step.wheel_ratio == 0:
@@ -87,6 +90,28 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
             ratio = step.speed.value / machine.speed.value * (1.0 if step.wheel_ratio is None else step.wheel_ratio)
             drawn.append(_machine_curve(f"{option.letter}-{step.id}", name, option.series, curve, ratio))
     return tuple(drawn)
+
+
+def _system_put_right(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> list[BalanceCurve]:
+    """The system through the yardstick's first point, where a repair has changed it."""
+    first = options[0].steps[0] if options and options[0].steps else None
+    if first is None or first.flow is None or first.pressure is None:
+        return []
+    was = system_through(machine.flow.value, machine.pressure.value, machine.fixed_pressure.value)
+    if abs(first.pressure.value / float(was.pressure_at(first.flow.value)) - 1) < SAME_SYSTEM:
+        return []
+    system = system_through(first.flow.value, first.pressure.value, machine.fixed_pressure.value)
+    flow = np.linspace(0.0, 1.4 * first.flow.value, CURVE_POINTS)
+    return [
+        BalanceCurve(
+            id="system-right",
+            label="system, put right",
+            kind="system",
+            series="ink",
+            flow=_drawn(flow),
+            pressure=_drawn(np.asarray(system.pressure_at(flow))),
+        )
+    ]
 
 
 def _machine_curve(name: str, label: str, series: str, curve: MachineCurve, ratio: float) -> BalanceCurve:

@@ -100,9 +100,11 @@ function Refining() {
 function Picture({ shown }: { shown: Shown }) {
   const { group, setGroup, groups, balance, letters } = shown;
   const isDrawn = (letter: string) => letters.every((one) => one.letter !== letter || one.drawn);
+  const right = group !== SETS && balance.curves.some((curve) => curve.id === "system-right");
   const curves = balance.curves.filter(
     (curve) =>
-      curve.kind === "system" || (curveGroup(curve.id) === group && isDrawn(curve.id.slice(0, curve.id.indexOf("-")))),
+      curve.id === (right ? "system-right" : "system") ||
+      (curveGroup(curve.id) === group && isDrawn(curve.id.slice(0, curve.id.indexOf("-")))),
   );
   const points = balance.points.filter((point) => point.group === group && isDrawn(point.label));
   return (

@@ -3151,7 +3151,7 @@ export interface components {
             repairs: components["schemas"]["Repair"][];
             /**
              * Filter's drop over a clean one's
-             * @description Pascals that a clean filter gives back at this flow.
+             * @description What a clean filter gives back at this flow.
              */
             filter_excess?: components["schemas"]["Entry"] | null;
             /**

@@ -2015,7 +2015,7 @@ export const fields = {
   },
   "options/filter_excess": {
     "label": "Filter's drop over a clean one's",
-    "help": "Pascals that a clean filter gives back at this flow.",
+    "help": "What a clean filter gives back at this flow.",
     "quantity": "pressure",
     "basis": "measured"
   },

@@ -58,6 +58,8 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
     reckoned = (comparison.reckon(KEPT), *(comparison.reckon(one) for one in costs.considered))
     yardstick = Yardstick(reckoned[0], comparison.demands, right.machine, given.year, given.memo)
     answers = tuple(option_answer(letter, one, yardstick) for letter, one in zip(LETTERS, reckoned, strict=False))
+    if right.done:
+        answers = (answers[0].model_copy(update={"title": "Put right, same motor"}), *answers[1:])
     as_found = _as_found(found, right, given, yardstick)
     return OptionsAnswer(
         waits=None,

@@ -111,7 +111,7 @@ class OptionCosts(Sheet):
         "pressure",
         "Filter's drop over a clean one's",
         "measured",
-        "Pascals that a clean filter gives back at this flow.",
+        "What a clean filter gives back at this flow.",
     )
     wheel_loss: Entry | None = asked(
         "share_of_hours", "Pressure lost by the fouled wheel", "estimated", "A fifth is taken where nothing is said."

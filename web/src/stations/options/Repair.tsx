@@ -15,11 +15,16 @@ export function Repair() {
   const { view, assessment } = useJob();
   const { repair } = assessment.options;
   const chosen = view.document.options?.repairs ?? [];
-  const note = chosen.length
-    ? `${chosen.join(", ")}: the savings below do not count it`
-    : "nothing is; A is the machine as found";
+  const note = chosen.length ? (
+    <>
+      {chosen.join(", ")}: saves by itself{" "}
+      {repair?.energy.figure ? <FigureText figure={repair.energy.figure} /> : "what is not known yet"}
+    </>
+  ) : (
+    "nothing is; A is the machine as found"
+  );
   return (
-    <Fold title="Put right first" note={note} holds={holds} startsOpen={chosen.length > 0}>
+    <Fold title="Put right first" note={note} holds={holds}>
       <Small display="block" pb="4px">
         {factsOf("options/repairs").help}
       </Small>
