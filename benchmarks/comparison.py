@@ -6,28 +6,22 @@ event to the frame after the comparison has changed; wanted are under 150 ms at 
 
 from __future__ import annotations
 
-import json
 import statistics
 import sys
-import tempfile
 import time
-import urllib.request
 from collections.abc import Callable
 from pathlib import Path
 from typing import Any
 
-from selenium import webdriver
-from selenium.webdriver.chrome.service import Service
+from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
 ROOT = Path(__file__).resolve().parents[1]
 sys.path.insert(0, str(ROOT))
 
 from tests.jobs import KRAUSE, changed  # noqa: E402
-from tests.running import Application  # noqa: E402
-from tests.web.conftest import ARGUMENTS  # noqa: E402
-from tests.web.screen import Screen  # noqa: E402
 
+from benchmarks.browser import screen_with  # noqa: E402
 from modest_rotor.core.job import Job  # noqa: E402
 from modest_rotor.store.fits import assess_job  # noqa: E402
 
@@ -94,24 +88,10 @@ def on_the_server() -> None:
 
 def on_the_screen() -> None:
     """Drag each slider by its keys, and print what it took."""
-    application = Application().start()
-    options = webdriver.ChromeOptions()
-    options.binary_location = "/usr/bin/chromium"
-    for argument in (*ARGUMENTS, f"--user-data-dir={tempfile.mkdtemp()}"):
-        options.add_argument(argument)
-    driver = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
-    try:
-        body = json.dumps({"job": twelve_by_twelve()}).encode()
-        request = urllib.request.Request(
-            f"{application.address}/api/jobs/file", body, {"content-type": "application/json"}
-        )
-        with urllib.request.urlopen(request) as answer:
-            job = json.load(answer)["id"]
-        screen = Screen(driver, application.address)
-        screen.size(1280, 800)
+    with screen_with(twelve_by_twelve()) as (screen, job):
         screen.go(f"/jobs/{job}/options", "Options")
         for what, slider, follows in SLIDERS:
-            box = screen.until(lambda slider=slider: driver.find_element("css selector", slider))
+            box = screen.until(lambda slider=slider: screen.browser.find_element(By.CSS_SELECTOR, slider))
             screen.run(WATCH, slider, follows)
             for drag in range(DRAGS):
                 box.send_keys(Keys.ARROW_LEFT if drag % 2 else Keys.ARROW_RIGHT)
@@ -121,9 +101,6 @@ def on_the_screen() -> None:
                 f"screen: {what:8} median {statistics.median(ranked):4.0f} ms   95 % {ranked[int(0.95 * len(ranked)) - 1]:4.0f} ms"
                 f"   of {len(ranked)} drags"
             )
-    finally:
-        driver.quit()
-        application.remove()
 
 
 if __name__ == "__main__":

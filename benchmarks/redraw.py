@@ -7,26 +7,20 @@ frame after the sheet or the balance has changed; wanted are under 100 ms at the
 
 from __future__ import annotations
 
-import json
 import statistics
 import sys
-import tempfile
 import time
-import urllib.request
 from pathlib import Path
 from typing import Any
 
-from selenium import webdriver
-from selenium.webdriver.chrome.service import Service
 from selenium.webdriver.common.keys import Keys
 
 ROOT = Path(__file__).resolve().parents[1]
 sys.path.insert(0, str(ROOT))
 
 from tests.jobs import KRAUSE, changed  # noqa: E402
-from tests.running import Application  # noqa: E402
-from tests.web.conftest import ARGUMENTS  # noqa: E402
-from tests.web.screen import Screen  # noqa: E402
+
+from benchmarks.browser import screen_with  # noqa: E402
 
 SETS, KEYS, BETWEEN_KEYS_S = 10, 60, 0.55
 WATCH = """
@@ -69,21 +63,7 @@ def ten_sets() -> dict[str, Any]:
 
 def main() -> None:
     """Type, and print what it took."""
-    application = Application().start()
-    options = webdriver.ChromeOptions()
-    options.binary_location = "/usr/bin/chromium"
-    for argument in (*ARGUMENTS, f"--user-data-dir={tempfile.mkdtemp()}"):
-        options.add_argument(argument)
-    driver = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
-    try:
-        body = json.dumps({"job": ten_sets()}).encode()
-        request = urllib.request.Request(
-            f"{application.address}/api/jobs/file", body, {"content-type": "application/json"}
-        )
-        with urllib.request.urlopen(request) as answer:
-            job = json.load(answer)["id"]
-        screen = Screen(driver, application.address)
-        screen.size(1280, 800)
+    with screen_with(ten_sets()) as (screen, job):
         screen.go(f"/jobs/{job}/readings", "Readings")
         for field in ("Line amps, set 10", "Airflow, set 10"):
             box = screen.field(field)
@@ -95,9 +75,6 @@ def main() -> None:
                 time.sleep(BETWEEN_KEYS_S)
             told("on the last fit", field, screen.run("return window.__times"))
             told("refined", field, screen.run("return window.__refined"))
-    finally:
-        driver.quit()
-        application.remove()
 
 
 def told(what: str, field: str, times: list[float]) -> None:

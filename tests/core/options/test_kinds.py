@@ -7,8 +7,15 @@ from typing import Any
 import numpy as np
 import pytest
 
+from modest_rotor.core.identify.fit import FittedMotor
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.phrase import plain
-from modest_rotor.core.stations.options import OptionKind
+from modest_rotor.core.physics.drive import drive_loss_w
+from modest_rotor.core.standards.drives import drive_efficiency
+from modest_rotor.core.standards.motors import W_PER_HP
+from modest_rotor.core.stations.options import Considered, OptionKind
+from modest_rotor.core.stations.product import Product
 from tests.jobs import KRAUSE, assessed, option
 
 PLACE = {"motor_maker_agrees": "yes", "drive_maker_agrees": "yes", "start_switch": "no"}
@@ -304,3 +311,41 @@ def test_a_drive_that_is_fed_with_one_phase_may_give_half() -> None:
         KRAUSE, OptionKind.DRIVE, own={"product": {**drive, "rated_power": "600 W"}}, fitting={**PLACE, "phases": 1}
     )
     assert large.fits != "cannot"
+
+
+@pytest.mark.parametrize("load", [0.25, 0.5, 0.75, 1.0])
+@pytest.mark.parametrize("hp", [3, 5, 10, 20])
+def test_drives_lose_at_part_load_what_the_handbook_s_table_says(hp: float, load: float) -> None:
+    """Source: US Department of Energy, Motor Systems Tip Sheet 11. Two points: the table is told in whole points. Current is taken
+    as falling to no less than 45 %, the magnetising one."""
+    loss = drive_loss_w(hp * W_PER_HP, max(load, 0.45)) / (hp * W_PER_HP)
+    assert load / (load + loss) == pytest.approx(drive_efficiency(hp * W_PER_HP, load), abs=0.02)
+
+
+def test_a_nominal_efficiency_promises_the_guaranteed_minimum_of_the_standard() -> None:
+    """Source: NEMA MG 1, Table 12-10: a nominal 85.5 % guarantees 82.5 %. The motor's losses at rated load follow the latter."""
+    data = {"code": "ind", "type": "motor", "name": "m", "motor_kind": "three-phase", "rated_power": "1.5 kW", "rated_voltage": "400 V",
+            "rated_current": "3.4 A", "rated_speed": "1,435 rpm", "frequency": "50 Hz", "phases": 3}  # fmt: skip
+    nominal, stated = (
+        Considered(id="m", product=Product.model_validate(data | said))
+        for said in ({"nominal_efficiency": "85.5 %"}, {"least_efficiency": "82.5 %"})
+    )
+    motor = product_motor(nominal, MotorKind.THREE_PHASE)
+    assert isinstance(motor, FittedMotor)
+    assert promised_losses(nominal, motor).value == pytest.approx(promised_losses(stated, motor).value)
+
+
+def test_what_differs_from_the_yardstick_is_named_and_what_does_not_is_not() -> None:
+    one = of_kind(KRAUSE, OptionKind.ELECTRONIC)
+    assert "input_power" in one.steps[1].differs and "flow" not in one.steps[0].differs
+    assert option(assessed(KRAUSE), "A").steps[0].differs == ()
+
+
+def test_torque_efficiencies_and_power_factor_belong_together() -> None:
+    """P = T ω; efficiency P ÷ W; wire to air q p ÷ W; W = V I λ. Definitions."""
+    step = of_kind(KRAUSE, OptionKind.ELECTRONIC).steps[0]
+    omega = step.speed.value * np.pi / 30
+    assert step.torque.value * omega == pytest.approx(step.shaft_power.value)
+    assert step.motor_efficiency.value == pytest.approx(step.shaft_power.value / step.input_power.value)
+    assert step.whole_efficiency.value == pytest.approx(step.flow.value * step.pressure.value / step.input_power.value)
+    assert step.power_factor.value * 110 * step.current.value == pytest.approx(step.input_power.value)

@@ -86,7 +86,7 @@ def _si(product: Product | None, field: str) -> float | None:
     return entry.si if entry else None
 
 
-def product_motor(found: FoundMachine, considered: Considered, kind: MotorKind) -> FittedMotor | str | None:
+def product_motor(considered: Considered, kind: MotorKind) -> FittedMotor | str | None:
     """The induction motor of a product, fitted to its data sheet; nothing where no product, or one of another kind, is named.
 
     A sentence where the data sheet does not make a motor.

@@ -12,10 +12,13 @@ from modest_rotor.core.physics.motor_point import MotorPoint
 
 HARMONIC_LOSS = 0.08
 """Losses that the drive's waveform adds in the motor, as a share of the motor's losses. Our judgement, no source."""
-FIXED_LOSS = 0.015
-"""Loss of a drive at no load, over its rated power. Our judgement, no source."""
-CURRENT_LOSS = 0.025
-"""Loss that grows with current, at rated current, over its rated power; near 96 % in all at full load. Our judgement."""
+FIXED_LOSS, CURRENT_LOSS = 0.031, 0.032
+"""Loss of a small drive at no load, and loss that grows with current, at rated current, over its rated power: drawn through the
+efficiencies at part load of US Department of Energy, Motor Systems Tip Sheet 11."""
+SMALL_DRIVE_W = 2237.0
+"""Rating (3 hp) at which that table begins; smaller drives are taken as its smallest."""
+FIXED_FALL, CURRENT_FALL = 0.45, 0.25
+"""Powers of the rating by which both shares fall in larger drives; drawn through the same table up to 20 hp."""
 LINEAR, VARIABLE_TORQUE = 1.0, 1.7
 """Exponents of V(f): 1 holds the flux, 1.5 to 2.9 starve a fan motor at low frequency on purpose. Common practice."""
 SINGLE_PHASE_INPUT_SHARE = 0.5
@@ -82,17 +85,29 @@ def output_voltage(drive: Drive, frequency_hz: Real) -> Real:
     return drive.base_voltage_v * (drive.boost * (1 - within) + within**drive.exponent)
 
 
+def drive_loss_w(rated_power_w: Real, current_ratio: Real) -> Real:
+    """What a drive itself loses, P_N (f + c I ÷ I_N), in W.
+
+    :param rated_power_w: motor power that it is sold for, W. :param current_ratio: output current over the rated one.
+
+    Validity: up to 20 hp. Source: US Department of Energy, Motor Systems Tip Sheet 11, to within two points of efficiency.
+    """
+    larger = rated_power_w / SMALL_DRIVE_W
+    size = choose(larger > 1, larger, 1.0)
+    return rated_power_w * (FIXED_LOSS * size**-FIXED_FALL + CURRENT_LOSS * size**-CURRENT_FALL * current_ratio)
+
+
 def drive_input(drive: Drive, motor: MotorPoint, line_voltage: Real) -> DriveInput:
     """What a drive takes from the line for a motor at a solved point.
 
     :param motor: the motor as solved on a sinusoidal supply of the drive's volts and hertz.
     :param line_voltage: V, line to line.
 
-    Validity: output up to the drive's rating. Source: our judgement, no source, for the loss shares; true power factor
-    common practice.
+    Validity: output up to the drive's rating. Source: losses as :func:`drive_loss_w`; those that its wave adds in the motor
+    our judgement, no source; true power factor common practice.
     """
     harmonic = HARMONIC_LOSS * motor.total_loss_w
-    own = drive.rated_power_w * (FIXED_LOSS + CURRENT_LOSS * motor.current_a / drive.rated_current_a)
+    own = drive_loss_w(drive.rated_power_w, motor.current_a / drive.rated_current_a)
     watts = motor.input_power_w + harmonic + own
     factor = TRUE_POWER_FACTOR[drive.rectifier]
     amps = watts / (line_voltage * LINE_FACTOR[drive.rectifier] * factor)
