@@ -147,6 +147,10 @@ def _machine(job: Job) -> tuple[Fact, ...]:
     ):
         if entry is not None:
             facts.append(Fact(label=label, value=(as_typed(quantity, entry, "plate"),), basis="plate"))
+    machines = job.document.duty.machines
+    if machines is not None and machines.si > 1:
+        words = f"{machines.si:.0f}; readings and steps are of one, years and money of all"
+        facts.append(Fact(label="Machines alike", value=(words,), basis="typed"))
     if call.is_protected:
         facts.append(Fact(label="Protected duty", value=(str(call.protected),), basis="typed"))
     return tuple(facts)

@@ -6,8 +6,11 @@ from typing import Any
 
 import pytest
 
+from modest_rotor.core.assess import assess, fit_job
+from modest_rotor.core.job import Job
 from modest_rotor.core.tables import read_table
-from tests.jobs import KRAUSE, assessed, option
+from modest_rotor.store.fits import NewestKept
+from tests.jobs import KRAUSE, assessed, changed, option
 
 MOTOR: dict[str, Any] = {
     "code": "new", "type": "motor", "name": "New motor", "motor_kind": "electronic", "rated_power": "1/2 hp",
@@ -150,6 +153,22 @@ def test_a_waiver_for_what_nobody_may_waive_waives_nothing() -> None:
     asked = {"considered": [{"id": "one", "kind": "electronic", "product": wrong}], "waivers": [waiver]}
     one = option(assessed(KRAUSE, options=asked), "B")
     assert one.stop and one.energy.figure is None
+
+
+def test_what_is_kept_of_one_job_is_never_told_of_another() -> None:
+    """One memory for jobs with stops, other steps, other repairs: each answer is the one that it has without a memory."""
+    kept = NewestKept(1000)
+    stopped = {"considered": [{"id": "one", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
+    one_step = [{"id": "s1", "name": "one", "hours": "1,000 h", "flow_share": "100 %"}]
+    jobs = (
+        {"options": stopped}, {"options": stopped, "duty__steps": one_step}, {}, {"duty__steps": one_step},
+        {"options": {"repairs": ["filter"], "filter_excess": "80 Pa"}}, {"options": {"repairs": ["filter"], "filter_excess": "40 Pa"}},
+        {"duty__part_flow": "it runs full all the same"}, {"duty__held_pressure": "100 Pa"}, {"options": {"tightness": "200 %"}},
+    )  # fmt: skip
+    for changes in (*jobs, *reversed(jobs)):
+        job = Job.model_validate(changed(KRAUSE, **changes))
+        fit = fit_job(job)
+        assert assess(job, fit, kept).model_dump_json() == assess(job, fit).model_dump_json()
 
 
 def test_a_protected_duty_is_kept_by_kinds_that_can_and_stops_those_that_cannot() -> None:

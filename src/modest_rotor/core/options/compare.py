@@ -66,8 +66,13 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
         options=answers,
         overlap=overlap(tuple(zip(LETTERS, reckoned, strict=False))),
         repair=_repair(found, right, given, reckoned[0], as_found),
-        as_found=option_answer("A", as_found, yardstick).model_copy(update={"title": "As found"}) if as_found else None,
+        as_found=_before(as_found, replace(yardstick, machine=found)) if as_found else None,
     )
+
+
+def _before(as_found: Reckoned, against: Yardstick) -> OptionAnswer:
+    """The machine before it was put right, told as an option."""
+    return option_answer("A", as_found, against).model_copy(update={"title": "As found"})
 
 
 class _Comparison:
@@ -164,7 +169,9 @@ class _Comparison:
             for one in checks
             if one.waived_by is not None
         )
-        return (*limits_of(self._compared(solved.steps), self.year.least_words), *waived)
+        told = limits_of(self._compared(solved.steps), self.year.least_words)
+        keeps = ("Keeps the protected flow.",) if self.year.protected and not told else ()
+        return (*told, *keeps, *waived)
 
 
 def _as_found(found: FoundMachine, right: PutRight, given: Compared, yardstick: Yardstick) -> Reckoned | None:

@@ -119,8 +119,10 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
 def _steps(one: Reckoned, against: Yardstick) -> tuple[StepAnswer, ...]:
     """Every step as it is told; what does not hang on names and hours is kept from one assessment to the next."""
     motor, found = _motor_of(one.solved, against.machine), against.machine
-    bare = against.memo.kept(
-        ("step answers", one.key, one.stop is None),
+    # What a stop withholds has no key: it costs nothing to say again.
+    memo = against.memo if one.key is not None else NOTHING_KEPT
+    bare = memo.kept(
+        ("step answers", one.key, against.kept.key),
         lambda: tuple(
             step_answer(demand, step, kept, found, motor)
             for demand, step, kept in zip(against.demands, one.solved.steps, against.kept.solved.steps, strict=True)

@@ -8,9 +8,11 @@ import { memoByCells, type Option, Row } from "./columns";
 type Head = Pick<Option, "letter" | "id" | "kind" | "title" | "series" | "product">;
 
 export const Heads = memoByCells(function Heads({ cells }: { cells: readonly Head[] }) {
-  const { desk } = useView();
+  const { desk, view } = useView();
+  const machines = view.document.duty?.machines?.si ?? 1;
+  const alike = machines > 1 ? `; steps of one machine, years and money of all ${machines}` : "";
   return (
-    <Row note="compared with A, the machine put right" align="start">
+    <Row note={`compared with A, the machine put right${alike}`} align="start">
       {cells.map((option) => (
         <Box key={option.letter} pt="8px" minWidth={0}>
           <Box color={colourOf(option.series)} fontSize="figure" fontWeight={600}>
