@@ -3,6 +3,7 @@ import { scaleLinear } from "d3-scale";
 
 import type { Figure, Schemas } from "../../shared/api";
 import { inUnits, unitOf } from "../../shared/figures";
+import { useView } from "../../shared/job";
 import { colourOf, InlineMark, SeriesMark } from "../../shared/marks";
 import { Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
@@ -23,11 +24,15 @@ interface LoadedProps {
 export const LoadedPart = memoByCells(function LoadedPart({ cells, flow }: LoadedProps) {
   const drawn = cells.filter((option) => option.loaded);
   const { units } = useUnits();
+  const pump = useView().view.machine.wheel === "centrifugal pump";
   const [first] = drawn;
   if (!first?.loaded) return null;
   const asked = Math.round(100 * first.loaded.asked.factor);
   return (
-    <Part title="What happens when the filter loads?" note="first step, every setting left as it was">
+    <Part
+      title={pump ? "What happens when the circuit tightens?" : "What happens when the filter loads?"}
+      note="first step, every setting left as it was"
+    >
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
         <Picture options={drawn} title={`flow, ${unitOf(flow, units)}`} of={(point) => point.flow} />
         <Picture options={drawn} title="input power, W" of={(point) => point.input_power} />

@@ -94,7 +94,7 @@ export function WhatIf() {
       )}
       <Slider
         path="options/tightness"
-        label="System, filter loaded"
+        label={view.machine.wheel === "centrifugal pump" ? "Circuit, tighter" : "System, filter loaded"}
         low={60}
         high={250}
         step={5}
