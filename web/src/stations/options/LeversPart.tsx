@@ -5,7 +5,7 @@ import { useState } from "react";
 import type { Schemas } from "../../shared/api";
 import { write } from "../../shared/figures";
 import { colourOf, InlineMark } from "../../shared/marks";
-import { Press, Small } from "../../shared/parts";
+import { Micro, Press, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { PhraseText } from "../../shared/Words";
@@ -49,46 +49,44 @@ export const LeversPart = memoByCells(function LeversPart({ cells }: { cells: re
   );
 });
 
-const SIZE = { width: 682, left: 220, right: 560, row: 30, top: 8 };
-
-/** One bar to an input, from what the saving is at its low end to what it is at its high one. */
+/** One line to an input: what the saving is at its low end and at its high one, on one scale for all, and its share. */
 function Picture({ levers, series, letter }: { levers: Levers; series: string; letter: string }) {
   const { units } = useUnits();
   const ends = levers.levers.flatMap(({ low, high }) => [low.value, high.value]);
-  const x = scaleLinear([Math.min(...ends), Math.max(...ends)], [SIZE.left, SIZE.right]);
-  const height = SIZE.top + levers.levers.length * SIZE.row + 6;
-  const middle = levers.levers[0] ? (levers.levers[0].low.value + levers.levers[0].high.value) / 2 : 0;
+  const place = scaleLinear([Math.min(...ends), Math.max(...ends)], [0, 100]);
   return (
-    <Svg viewBox={`0 0 ${SIZE.width} ${height}`} role="img" aria-label={`What moves the saving of ${letter}`}>
-      <line x1={x(middle)} x2={x(middle)} y1={2} y2={height - 4} stroke="var(--chakra-colors-rule)" />
-      {levers.levers.map((lever, index) => {
-        const y = SIZE.top + index * SIZE.row;
+    <Box role="group" aria-label={`What moves the saving of ${letter}`}>
+      {levers.levers.map(({ source, share, low, high }) => {
+        const [from, to] = [place(low.value), place(high.value)];
         return (
-          <g key={lever.source} color={`var(--chakra-colors-${colourOf(series)})`}>
-            <text x={0} y={y + 15} fill="var(--chakra-colors-ink)">
-              {lever.source}
-            </text>
-            <rect
-              x={x(lever.low.value)}
-              y={y + 4}
-              width={Math.max(x(lever.high.value) - x(lever.low.value), 2)}
-              height={14}
-              fill="currentColor"
-              opacity={0.3}
-            />
-            <text x={x(lever.low.value) - 5} y={y + 15} textAnchor="end" fill="var(--chakra-colors-ink2)">
-              {write(lever.low, units).value}
-            </text>
-            <text x={x(lever.high.value) + 5} y={y + 15} fill="var(--chakra-colors-ink2)">
-              {write(lever.high, units).value}
-            </text>
-            <text x={SIZE.width} y={y + 15} textAnchor="end" fill="var(--chakra-colors-ink)" fontWeight={600}>
-              {percent(lever.share)}
-            </text>
-          </g>
+          <Box
+            key={source}
+            display="grid"
+            gridTemplateColumns={{ base: "minmax(0, 1fr) 48px", md: "210px minmax(0, 1fr) 48px" }}
+            gap="0 12px"
+            alignItems="center"
+            py="3px"
+            borderTop="1px solid"
+            borderColor="hair"
+          >
+            <Box fontSize="small">{source}</Box>
+            <Box gridRow={{ base: 2, md: "auto" }} gridColumn={{ base: "1 / -1", md: "auto" }}>
+              <Box position="relative" height="12px" color={colourOf(series)}>
+                <Bar style={{ left: `${from}%`, width: `max(2px, ${to - from}%)` }} />
+                <Middle style={{ left: `${(from + to) / 2}%` }} />
+              </Box>
+              <Box display="flex" justifyContent="space-between">
+                <Micro>{write(low, units).value}</Micro>
+                <Micro>{write(high, units).value}</Micro>
+              </Box>
+            </Box>
+            <Box textAlign="right" fontWeight={600}>
+              {percent(share)}
+            </Box>
+          </Box>
         );
       })}
-    </Svg>
+    </Box>
   );
 }
 
@@ -96,4 +94,9 @@ function percent(share: number) {
   return `${Math.round(100 * share)} %`;
 }
 
-const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "12.5px" } });
+const Bar = chakra("div", {
+  base: { position: "absolute", top: 0, bottom: 0, background: "currentColor", opacity: 0.3 },
+});
+const Middle = chakra("div", {
+  base: { position: "absolute", top: "-2px", bottom: "-2px", width: "2.5px", ml: "-1px", background: "currentColor" },
+});
