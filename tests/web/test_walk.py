@@ -125,7 +125,10 @@ def test_any_result_opens_its_working_and_closes_as_before(screen: Screen, appli
 def test_a_step_of_an_option_opens_its_working_too(screen: Screen, application: Application) -> None:
     screen.go(f"/jobs/{job_of(application, 'Waiting hall air handler')}/options", "Options")
     screen.until(lambda: screen.browser.find_element(By.ID, "opens-input_power-s2-C")).click()
-    panel = screen.browser.find_element(By.CSS_SELECTOR, "[aria-label^='Working: C, heating']").text
+    # The workings of steps are asked for when one is opened.
+    panel = screen.until(
+        lambda: screen.browser.find_element(By.CSS_SELECTOR, "[aria-label^='Working: C, heating']").text
+    )
     assert "1.3" in panel and "our judgement, no source" in panel and "losses of electronic motors" in panel
 
 
