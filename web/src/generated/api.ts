@@ -3179,8 +3179,6 @@ export interface components {
              * @description 0 where nothing is said.
              */
             escalation?: components["schemas"]["Entry"] | null;
-            /** An hour of labour */
-            labour_rate?: components["schemas"]["Entry"] | null;
         };
         /**
          * OptionIn

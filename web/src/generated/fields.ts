@@ -2049,12 +2049,6 @@ export const fields = {
     "quantity": "escalation",
     "basis": "estimated"
   },
-  "options/labour_rate": {
-    "label": "An hour of labour",
-    "help": "",
-    "quantity": "price",
-    "basis": "typed"
-  },
   "decision/chosen": {
     "label": "Chosen",
     "help": "The option's own identifier."

@@ -1732,24 +1732,6 @@ export const quantities = {
       "%"
     ]
   },
-  "code_letter_kva": {
-    "label": "locked-rotor kVA per hp",
-    "ip": {
-      "unit": "",
-      "factor": 1.0,
-      "offset": -0.0,
-      "decimals": 1
-    },
-    "si": {
-      "unit": "",
-      "factor": 1.0,
-      "offset": -0.0,
-      "decimals": 1
-    },
-    "typed_units": [
-      ""
-    ]
-  },
   "machines": {
     "label": "machines alike side by side",
     "ip": {

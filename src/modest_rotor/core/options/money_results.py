@@ -111,7 +111,7 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
     ingredients = (
         given("S", "saved in the first year", "money", money.saved, "worked out"),
         given("C", "cost fitted", "cost", money.cost, "estimated"),
-        given("n", "years counted", "life", years, "estimated" if year.duty.remaining_life else "assumed"),
+        given("n", "years counted", "life", years, "estimated" if _life_is_said(solved, year) else "assumed"),
         given("d", "discount rate", "discount_rate", discount, "typed" if costs.discount_rate else "assumed"),
         given("e", "rise of the price a year", "escalation", rise, "typed" if costs.escalation else "assumed"),
     )
@@ -120,6 +120,12 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
         remarks.append("Counted no longer than the machine that it drives has left.")
     worth = net_present_value(money.cost, money.saved, factor)
     return result(label, "money", worth, "S Σ (1 + e)^(t−1) ÷ (1 + d)^t − C", ingredients, NPV, tuple(remarks))
+
+
+def _life_is_said(solved: Solved, year: Year) -> bool:
+    """Whether the years counted come from anybody: of the option, its product, or the machine."""
+    product = solved.considered.product
+    return any((solved.considered.life, product and product.life, year.duty.remaining_life))
 
 
 def cube_result(

@@ -92,8 +92,7 @@ def _solve(
         taken = at.input_power_w + line + extra
         taken = np.where(sound | full, taken, np.nan) * watts / taken[:, :1]
         setting = np.asarray(supply.series_resistance if series else supply.voltage) + 0 * slip
-        amps = np.asarray(at.current_a) * np.where(full, 1.0, 1.0)
-        blocks = (part, system.pressure_at(part), rpm, shaft, taken, amps, setting)
+        blocks = (part, system.pressure_at(part), rpm, shaft, taken, np.asarray(at.current_a), setting)
         return Columns(*(np.broadcast_to(block, part.shape)[:, 1:] for block in blocks))
 
     fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts, PHASE_CUT_LOSS)

@@ -122,7 +122,6 @@ class OptionCosts(Sheet):
     )
     discount_rate: Entry | None = asked("discount_rate", "Discount rate", "typed", "5 % where nothing is said.")
     escalation: Entry | None = asked("escalation", "Energy price rises a year", "estimated", "0 where nothing is said.")
-    labour_rate: Entry | None = asked("price", "An hour of labour", "typed")
 
     @model_validator(mode="before")
     @classmethod
