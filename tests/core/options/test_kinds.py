@@ -349,3 +349,13 @@ def test_torque_efficiencies_and_power_factor_belong_together() -> None:
     assert step.motor_efficiency.value == pytest.approx(step.shaft_power.value / step.input_power.value)
     assert step.whole_efficiency.value == pytest.approx(step.flow.value * step.pressure.value / step.input_power.value)
     assert step.power_factor.value * 110 * step.current.value == pytest.approx(step.input_power.value)
+
+
+@pytest.mark.parametrize("kind", [OptionKind.RESHEAVE, OptionKind.REGULATOR, OptionKind.EC_FAN], ids=str)
+def test_a_loading_filter_takes_air_from_every_setting_that_does_not_hold_it(kind: OptionKind) -> None:
+    """At its own system an option moves what its first step says; on a tighter one, less, and ever less."""
+    one = of_kind(KRAUSE, kind, own={"speed_share": "95 %"} if kind is OptionKind.RESHEAVE else None)
+    flows = [point.flow.value for point in one.loaded.points]
+    assert flows[0] == pytest.approx(one.steps[0].flow.value, rel=5e-3)
+    assert one.loaded.points[0].input_power.value == pytest.approx(one.steps[0].input_power.value, rel=5e-3)
+    assert flows == sorted(flows, reverse=True) and flows[-1] < 0.9 * flows[0]

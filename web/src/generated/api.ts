@@ -2260,7 +2260,7 @@ export interface components {
          * @description What a setting keeps when the system changes.
          * @enum {string}
          */
-        Holds: "the motor finds its speed" | "speed" | "torque" | "airflow";
+        Holds: "the motor finds its speed" | "speed" | "torque" | "airflow" | "speed of its own wheel";
         /**
          * HoursFrom
          * @description Where the hours of a step come from.

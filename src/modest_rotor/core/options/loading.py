@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from enum import StrEnum
 
@@ -9,12 +10,13 @@ import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.fit import FittedMotor
-from modest_rotor.core.options.contract import CURVE, OptionKind, curve_and_system
+from modest_rotor.core.options.contract import CURVE, NEAR_FULL, OptionKind, curve_and_system
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.solved import run_on, stacked
 from modest_rotor.core.options.year import Solved
 from modest_rotor.core.physics import electronic
+from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from modest_rotor.core.physics.load import Load, speed_ratio_for_flow
 from modest_rotor.core.physics.roots import crossing
 from modest_rotor.core.physics.supply import Supply
@@ -31,6 +33,7 @@ class Holds(StrEnum):
     SPEED = "speed"
     TORQUE = "torque"
     AIRFLOW = "airflow"
+    OWN_WHEEL = "speed of its own wheel"
 
 
 HELD = {
@@ -43,8 +46,14 @@ HELD = {
     OptionKind.CAPACITOR_DRIVE: Holds.SPEED,
     OptionKind.KEEP: Holds.MOTOR,
     OptionKind.SAME_KIND: Holds.MOTOR,
+    OptionKind.RESHEAVE: Holds.MOTOR,
+    OptionKind.TRIM: Holds.MOTOR,
+    OptionKind.REGULATOR: Holds.MOTOR,
+    OptionKind.EC_FAN: Holds.OWN_WHEEL,
 }
-"""Kinds whose answer to a tighter system is drawn; the others have a wheel of their own, or are pumps."""
+"""Kinds whose answer to a tighter system is drawn. A regulator's first step is drawn where it is wide open."""
+CHOSEN_PLACE = 0.95
+"""Where a fan that was chosen for its duty lies on the generic curve, as in ``own_wheel``."""
 
 
 @dataclass(frozen=True)
@@ -68,16 +77,19 @@ def loaded(solved: Solved, found: FoundMachine, factors: tuple[float, ...]) -> L
     motor = _motor(solved, found) if holds is Holds.MOTOR else None
     if holds is Holds.MOTOR and motor is None:
         return None
+    if solved.considered.kind is OptionKind.REGULATOR and step.flow.value < NEAR_FULL * found.flow.value:
+        return None
     rating = electronic_rating(found, solved.considered)
-    count = len(factors)
+    count, wheel = len(factors), 1.0 if step.wheel_ratio is None else step.wheel_ratio
 
     def work(*columns: Array) -> Array:
-        setting = _Setting(found, columns, np.array(factors), rating, motor)
+        setting = _Setting(found, columns, np.array(factors), rating, motor, wheel)
         flow, power = {
             Holds.MOTOR: setting.by_motor,
             Holds.SPEED: setting.at_speed,
             Holds.TORQUE: setting.at_torque,
             Holds.AIRFLOW: setting.at_flow,
+            Holds.OWN_WHEEL: setting.with_own_wheel,
         }[holds]()
         return np.hstack([flow + 0 * power, power])
 
@@ -90,7 +102,7 @@ def loaded(solved: Solved, found: FoundMachine, factors: tuple[float, ...]) -> L
 
 
 def _motor(solved: Solved, found: FoundMachine) -> FittedMotor | None:
-    return found.own if solved.considered.kind is OptionKind.KEEP else found.new
+    return found.new if solved.considered.kind is OptionKind.SAME_KIND else found.own
 
 
 GIVEN = CURVE + 6
@@ -100,14 +112,20 @@ class _Setting:
     """One setting on many systems; every answer is ``(scenarios, factors)``."""
 
     def __init__(
-        self, found: FoundMachine, columns: tuple[Array, ...], factors: Array, rating: Rating, motor: FittedMotor | None
+        self,
+        found: FoundMachine,
+        columns: tuple[Array, ...],
+        factors: Array,
+        rating: Rating,
+        motor: FittedMotor | None,
+        wheel: float,
     ) -> None:
         curve = columns[:CURVE]
         self.base, self.speed, self.shaft, self.watts, self.flow, self.volts = columns[CURVE:GIVEN]
         self.machine, system = curve_and_system(found, *curve)
         self.system = system.tightened(factors)
         self.was = system
-        self.rating, self.motor, self.numbers = rating, motor, columns[GIVEN:]
+        self.rating, self.motor, self.numbers, self.wheel = rating, motor, columns[GIVEN:], wheel
 
     def at_speed(self) -> tuple[Array, Array]:
         """The same speed; losses other than the shaft's taken in proportion."""
@@ -140,19 +158,30 @@ class _Setting:
         point = load.at_motor_speed(rpm)
         return np.asarray(point.flow), self._electronic(np.asarray(point.machine_power_w), rpm)
 
+    def with_own_wheel(self) -> tuple[Array, Array]:
+        """The same speed of a backward-inclined wheel through the step's point; losses in proportion."""
+        shape = generic_shape(Wheel.BACKWARD_INCLINED)
+        pressure = self.was.pressure_at(self.flow)
+        own = MachineCurve(shape, self.flow, pressure, self.shaft, CHOSEN_PLACE)
+        point = Load(own, 1.0, self.system).at_motor_speed(1.0 + 0 * self.speed)
+        return np.asarray(point.flow), self.watts * point.machine_power_w / self.shaft
+
     def by_motor(self) -> tuple[Array, Array]:
         """The induction motor's own speed on each system, carried to the point by ratio."""
         assert self.motor is not None
         motor, hertz = stacked(self.motor.family, self.numbers), self.motor.plate.frequency_hz or 0.0
         supply = Supply(self.volts, hertz)
         before, after = (Load(self.machine, self.base, system) for system in (self.was, self.system))
-        was = run_on(
-            self.motor.family, motor, supply, lambda rpm: before.at_motor_speed(rpm).torque_nm, self.base.shape
-        )
+        turns = self.wheel
+
+        def torque_on(load: Load) -> Callable[[Array], Array]:
+            return lambda rpm: np.asarray(turns * load.at_motor_speed(turns * rpm).torque_nm)
+
+        was = run_on(self.motor.family, motor, supply, torque_on(before), self.base.shape)
         shape = (self.base.shape[0], self.system.coefficient.shape[1])
-        now = run_on(self.motor.family, motor, supply, lambda rpm: after.at_motor_speed(rpm).torque_nm, shape)
+        now = run_on(self.motor.family, motor, supply, torque_on(after), shape)
         rpm = self.speed * now.speed_rpm / was.speed_rpm
-        flow = after.at_motor_speed(np.where(np.isnan(rpm), self.speed, rpm)).flow
+        flow = after.at_motor_speed(turns * np.where(np.isnan(rpm), self.speed, rpm)).flow
         return np.asarray(flow), self.watts * now.input_power_w / was.input_power_w
 
     def _electronic(self, power: Array, rpm: Array) -> Array:

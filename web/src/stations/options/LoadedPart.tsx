@@ -38,8 +38,8 @@ export const LoadedPart = memoByCells(function LoadedPart({ cells, flow }: Loade
         <Picture options={drawn} title="input power, W" of={(point) => point.input_power} />
       </Box>
       <Small display="block" py="4px">
-        Across: the system’s flow-dependent part, as found 100 %. Options with a wheel of their own, on a tap or a
-        regulator are not drawn. At {asked} %:
+        Across: the system’s flow-dependent part, as found 100 %. Circulators, staged fans, and options on a lower tap
+        are not drawn. At {asked} %:
       </Small>
       <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
         <thead>
