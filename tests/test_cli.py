@@ -75,7 +75,7 @@ def test_all_calculations_are_listed_as_json(capsys: pytest.CaptureFixture[str])
     assert main(["calc", "--list"]) == 0
     listed = json.loads(capsys.readouterr().out)
     first = next(facts for facts in listed if facts["name"] == "synchronous_speed")
-    assert first["inputs"][0]["units"] == ["Hz"] and first["source"]
+    assert first["inputs"][0]["units"] == ["Hz", "kHz"] and first["source"]
 
 
 @pytest.mark.parametrize("arguments", [[], ["synchronous_speed", "poles"], ["nothing"], ["slip", "speed=x"]])

@@ -12,15 +12,17 @@ from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
 from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.next_step import next_steps
-from modest_rotor.core.options.compare import Compared, compare
+from modest_rotor.core.options.compare import Compared, compare, machine_put_right
 from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.ladder import Ladder, build_ladder
 from modest_rotor.core.options.needles import NeedleTable, needle_table
 from modest_rotor.core.options.yardstick import yardstick
 from modest_rotor.core.options.year import Year
+from modest_rotor.core.proof.answer import ProofAnswer, proof_answer
 from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge, ways_of
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.setup.answer import SetupAnswer, setup_answer
 from modest_rotor.core.stations.charts import (
     amps_chart,
     amps_chart_state,
@@ -41,17 +43,20 @@ from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of,
 from modest_rotor.core.stations.target import target_flow
 from modest_rotor.core.working import Result
 
+NO_PLATE = PlateFacts(None, None, None, None, None, None, None, None, None, None)
+OTHER_MOTOR = MotorFit("another motor", refusal="the motor that was fitted is not the one of the plate")
+
 
 def fit_job(job: Job) -> MotorFit:
     """The motor fitted to a job's plate and readings: the slow part of an assessment, worth keeping under its key."""
     document = job.document
-    return fit_plate_and_readings(plate_facts(document.plate), document.readings, document.meters.accuracies)
+    return fit_plate_and_readings(plate_facts(document.plate), document.before, document.meters.accuracies)
 
 
 def job_fit_key(job: Job) -> str:
     """The name of the fit that belongs to a job."""
     document = job.document
-    return fit_key(plate_facts(document.plate), document.readings, document.meters.accuracies)
+    return fit_key(plate_facts(document.plate), document.before, document.meters.accuracies)
 
 
 def assess(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> Assessment:
@@ -65,11 +70,13 @@ def assess(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> 
         valid job: contradictions come back as findings.
     """
     case = build_case(job, fit, memo)
-    sets = case.answers
+    sets = tuple(answer for _, answer in sorted(case.all_answered, key=lambda pair: pair[0].number))
     expected = memo.kept(("expected", case.fit.key), lambda: expected_results(case.fit))
     findings = judge(case)
     ways = ways_of(case)
-    steps = next_steps(case, findings, ways)
+    setup = _setup(case, memo)
+    proof = _proof(case, setup, memo)
+    steps = next_steps(case, findings, ways, setup, proof)
     return Assessment(
         program_version=__version__,
         currency=job.currency,
@@ -81,14 +88,32 @@ def assess(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> 
         blower_table=blower_table_state(job.document.charts),
         duty=case.year.answer,
         options=case.options,
-        balance=draw_balance(case, sets, draw_curves(case, memo)),
+        balance=draw_balance(case, draw_curves(case, memo)),
+        setup=setup,
+        proof=proof,
         findings=findings,
         ways=ways,
-        rail=draw_rail(case, findings, ways),
+        rail=draw_rail(case, findings, ways, setup, proof),
         next=steps,
-        board=tell_on_board(case, findings, steps, ways),
+        board=tell_on_board(case, findings, steps, ways, setup, proof),
         refining=case.fit.refining,
     )
+
+
+def _setup(case: Case, memo: Memo) -> SetupAnswer:
+    document = case.job.document
+    told = "\n".join(
+        part.model_dump_json() for part in (document.setup, document.decision, document.charts, document.target)
+    )
+    key = ("setup", case.rests_on, told, document.meters.accuracies)
+    return memo.kept(key, lambda: setup_answer(case.job, case.options, case.right))
+
+
+def _proof(case: Case, setup: SetupAnswer, memo: Memo) -> ProofAnswer:
+    document = case.job.document
+    told = "\n".join(part.model_dump_json() for part in (document.proof, document.decision, *document.readings))
+    key = ("proof", case.rests_on, told, document.meters.accuracies, setup.stops)
+    return memo.kept(key, lambda: proof_answer(case.job, case.options, case.right, case.year, case.sets, case.after))
 
 
 def needles(job: Job, fit: MotorFit | None = None) -> NeedleTable:
@@ -144,17 +169,22 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT)
         machine_rests_on=machine_rests_on,
         wanted=seen.wanted,
         answers=seen.answers,
+        right=found if isinstance(found, str) else machine_put_right(found, given).machine,
+        after=seen.after,
+        after_answers=seen.after_answers,
     )
 
 
 @dataclass(frozen=True)
 class _Seen:
-    """The sets of a job, read and answered; ``keys`` says what each rests on."""
+    """The sets of a job, read and answered; ``keys`` says what each rests on. ``after`` are those of the machine set up anew."""
 
     sets: tuple[SetFacts, ...]
     keys: tuple[Hashable, ...]
     answers: tuple[SetAnswer, ...]
     wanted: Result
+    after: tuple[SetFacts, ...] = ()
+    after_answers: tuple[SetAnswer, ...] = ()
 
     def keys_of(self, some: tuple[SetFacts, ...]) -> tuple[Hashable, ...]:
         """What some of the sets rest on."""
@@ -163,18 +193,24 @@ class _Seen:
 
 
 def _see_sets(job: Job, plate: PlateFacts, fit: MotorFit, memo: Memo) -> _Seen:
-    """Every set by its meters, with the flow by every way; only what changed is worked out anew."""
+    """Every set by its meters, with the flow by every way; only what changed is worked out anew.
+
+    Sets of the machine set up anew say nothing of the motor that was in it: they are read without its plate and its fit.
+    """
     document, wheel, meters = job.document, job.machine.wheel, job.document.meters.accuracies
+    after_ids = {reading.id for reading in document.after}
     # As text, whose hash and comparison cost next to nothing.
     common = f"{plate!r} {wheel} {fit.key} {meters}"
     keys: tuple[Hashable, ...] = tuple(
         (reading.model_dump_json(), number, common) for number, reading in enumerate(document.readings, 1)
     )
+    of_motor = tuple((NO_PLATE, OTHER_MOTOR) if one.id in after_ids else (plate, fit) for one in document.readings)
     sets = tuple(
-        memo.kept(("set", key), lambda reading=reading, n=n: set_facts(reading, n, plate, wheel, fit, meters))  # type: ignore[misc]
-        for n, (reading, key) in enumerate(zip(document.readings, keys, strict=True), 1)
+        memo.kept(("set", key), lambda reading=reading, n=n, of=of: set_facts(reading, n, of[0], wheel, of[1], meters))  # type: ignore[misc]
+        for n, (reading, key, of) in enumerate(zip(document.readings, keys, of_motor, strict=True), 1)
     )
-    wanted, context = target_flow(document.target, wheel), flow_context(job, sets)
+    before = tuple(facts for facts in sets if facts.id not in after_ids)
+    wanted, context = target_flow(document.target, wheel), flow_context(job, before)
     known = next((key for facts, key in zip(sets, keys, strict=True) if facts is context.known), None)
     shared = (document.charts.model_dump_json(), document.target.model_dump_json(), known)
     ways = tuple(
@@ -184,16 +220,27 @@ def _see_sets(job: Job, plate: PlateFacts, fit: MotorFit, memo: Memo) -> _Seen:
         )
         for facts, key in zip(sets, keys, strict=True)
     )
-    before = (None, *keys)
+    earlier = (None, *keys)
     answers = tuple(
         memo.kept(
-            ("answer", key, before[i], shared),
-            lambda i=i: answer_set(sets[i], sets[i - 1] if i else None, plate, context, ways[i], fit, wanted),  # type: ignore[misc]
+            ("answer", key, earlier[i], shared),
+            lambda i=i: answer_set(  # type: ignore[misc]
+                sets[i], sets[i - 1] if i else None, of_motor[i][0], context, ways[i], of_motor[i][1], wanted
+            ),
         )
         for i, key in enumerate(keys)
     )
-    with_flows = tuple(with_flow(facts, found) for facts, found in zip(sets, ways, strict=True))
-    return _Seen(with_flows, tuple((key, shared) for key in keys), answers, wanted)
+    seen = tuple((with_flow(facts, found), (key, shared)) for facts, found, key in zip(sets, ways, keys, strict=True))
+    found = tuple(pair for pair in seen if pair[0].id not in after_ids)
+    of = dict(zip((facts.id for facts in sets), answers, strict=True))
+    return _Seen(
+        sets=tuple(facts for facts, _ in found),
+        keys=tuple(key for _, key in found),
+        answers=tuple(of[facts.id] for facts, _ in found),
+        wanted=wanted,
+        after=tuple(facts for facts, _ in seen if facts.id in after_ids),
+        after_answers=tuple(of[facts.id] for facts, _ in seen if facts.id in after_ids),
+    )
 
 
 def flow_context(job: Job, sets: tuple[SetFacts, ...]) -> FlowContext:
@@ -218,7 +265,7 @@ def _for_this(job: Job, fit: MotorFit) -> MotorFit:
 def _capacitance(job: Job) -> float | None:
     """µF of the run capacitor as measured out of circuit, on Findings or with the last set, F."""
     document = job.document
-    read = [reading.capacitance for reading in document.readings if reading.capacitance]
+    read = [reading.capacitance for reading in document.before if reading.capacitance]
     entry = document.checks.capacitance or (read[-1] if read else None)
     return entry.si if entry else None
 

@@ -9,6 +9,8 @@ from pydantic import Field
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
+from modest_rotor.core.proof.answer import ProofAnswer
+from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.stations.charts import ChartState
 from modest_rotor.core.stations.duty import DutyAnswer
 from modest_rotor.core.stations.findings import Mark, MarkState
@@ -151,7 +153,6 @@ class RailEntry(Frozen):
     """One station's result in a few words."""
 
     station: Station
-    built: bool
     waits: bool
     severity: Severity | None
     phrase: Phrase
@@ -191,6 +192,8 @@ class Assessment(Frozen):
     duty: DutyAnswer
     options: OptionsAnswer
     balance: Balance
+    setup: SetupAnswer
+    proof: ProofAnswer
     findings: tuple[Finding, ...]
     ways: tuple[CheckWay, ...]
     rail: tuple[RailEntry, ...]

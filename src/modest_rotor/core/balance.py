@@ -38,12 +38,12 @@ def draw_curves(case: Case, memo: Memo = NOTHING_KEPT) -> tuple[BalanceCurve, ..
     return memo.kept(("curves", case.machine_rests_on, shown), lambda: _curves(machine, options))
 
 
-def draw_balance(case: Case, answers: tuple[SetAnswer, ...], curves: tuple[BalanceCurve, ...]) -> Balance:
+def draw_balance(case: Case, curves: tuple[BalanceCurve, ...]) -> Balance:
     """Curves, points and readouts of a case; where they cannot be drawn, what each waits for.
 
     :param curves: those of :func:`draw_curves`.
     """
-    machine = case.machine
+    machine, after = case.machine, case.all_answered[len(case.sets) :]
     flow_name = flow_quantity(machine) if machine else ("water_flow" if case.wheel is Wheel.PUMP else "airflow")
     pressure_name = (
         pressure_quantity(machine) if machine else ("pump_differential" if case.wheel is Wheel.PUMP else "pressure")
@@ -52,8 +52,11 @@ def draw_balance(case: Case, answers: tuple[SetAnswer, ...], curves: tuple[Balan
         flow_quantity=flow_name,
         pressure_quantity=pressure_name,
         curves=curves,
-        points=(*_set_points(machine, case.sets), *_option_points(case.options.options)) if machine else (),
-        readouts=tuple(_set_readout(machine, facts, answer) for facts, answer in zip(case.sets, answers, strict=True)),
+        points=(*_set_points(machine, case.sets), *_after_points(machine, case), *_option_points(case.options.options))
+        if machine
+        else (),
+        readouts=tuple(_set_readout(machine, facts, answer) for facts, answer in case.answered)
+        + tuple(_set_readout(None, facts, answer, _series_after(case)) for facts, answer in after),
         waits=_waits(case),
     )
 
@@ -147,6 +150,31 @@ def _set_points(machine: FoundMachine, sets: tuple[SetFacts, ...]) -> tuple[Bala
     return tuple(points)
 
 
+def _after_points(machine: FoundMachine, case: Case) -> tuple[BalancePoint, ...]:
+    """Sets of the machine set up anew, where flow and pressure were both read: nothing of the old motor tells them."""
+    if not (machine.flow_is_measured and machine.pressure_is_measured):
+        return ()
+    series = _series_after(case)
+    return tuple(
+        BalancePoint(
+            id=facts.id,
+            label=f"{facts.number} {facts.name}".strip(),
+            series=series,
+            group="sets",
+            flow=figure(flow_quantity(machine), facts.flow, "measured"),
+            pressure=figure(pressure_quantity(machine), facts.pressure, "measured"),
+        )
+        for facts in case.after
+        if facts.flow and facts.pressure
+    )
+
+
+def _series_after(case: Case) -> str:
+    """How the option that was fitted is drawn."""
+    chosen = case.job.document.decision.chosen
+    return next((one.series for one in case.options.options if one.id == chosen), "copper")
+
+
 def _set_point(machine: FoundMachine, facts: SetFacts) -> tuple[Estimate | None, Estimate | None]:
     if machine.reference and facts.id == machine.reference.id:
         return machine.flow, machine.pressure
@@ -173,7 +201,7 @@ def _option_points(options: tuple[OptionAnswer, ...]) -> tuple[BalancePoint, ...
     )
 
 
-def _set_readout(machine: FoundMachine | None, facts: SetFacts, answer: SetAnswer) -> Readout:
+def _set_readout(machine: FoundMachine | None, facts: SetFacts, answer: SetAnswer, series: str = "copper") -> Readout:
     running = facts.running
     flow = _set_point(machine, facts)[0] if machine else None
 
@@ -183,7 +211,7 @@ def _set_readout(machine: FoundMachine | None, facts: SetFacts, answer: SetAnswe
     return Readout(
         id=facts.id,
         label=f"{facts.number} {facts.name}".strip(),
-        series="copper",
+        series=series,
         group="sets",
         flow=answer.flow or (figure(flow_quantity(machine), flow, "estimated") if machine and flow else None),
         speed=read("speed", running.speed),

@@ -18,7 +18,7 @@ from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.sheet import quantity_of
 
 Whole = TypeVar("Whole", bound=BaseModel)
-PATH = re.compile(r"[a-z_0-9]+(/[a-z_0-9]+){0,3}")
+PATH = re.compile(r"[a-z_0-9]+(/[a-z_0-9]+){0,4}")
 EDITABLE_ROOTS = ("machine", *JobDocument.model_fields)
 EMPTY_NOT_ALLOWED = ("machine/name",)
 

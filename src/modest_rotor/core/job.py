@@ -18,7 +18,9 @@ from modest_rotor.core.stations.identification import CallTap, Identification, L
 from modest_rotor.core.stations.meters import Meters
 from modest_rotor.core.stations.options import OptionCosts
 from modest_rotor.core.stations.plate import Plate
-from modest_rotor.core.stations.readings import ReadingSet
+from modest_rotor.core.stations.proof import Proof
+from modest_rotor.core.stations.readings import ReadingSet, Stage
+from modest_rotor.core.stations.setup import Setup
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, chosen, told
 from modest_rotor.core.stations.target import Target
 
@@ -75,6 +77,8 @@ class JobDocument(Sheet):
     duty: Duty = Duty()
     options: OptionCosts = OptionCosts()
     decision: Decision = Decision()
+    setup: Setup = Setup()
+    proof: Proof = Proof()
 
     @model_validator(mode="after")
     def _items_are_distinct(self) -> JobDocument:
@@ -87,11 +91,25 @@ class JobDocument(Sheet):
             self.options.considered,
             self.options.waivers,
             self.decision.approvals,
+            self.setup.signs,
+            self.setup.trials,
+            self.setup.sweep.marks,
+            self.proof.pairs,
         ):
             names = [item.id for item in items]
             if len(names) != len(set(names)):
                 raise ValueError("two items of one list have the same id")
         return self
+
+    @property
+    def before(self) -> tuple[ReadingSet, ...]:
+        """The sets read on the machine as it was found, with the motor that was in it."""
+        return tuple(reading for reading in self.readings if reading.stage is not Stage.AFTER)
+
+    @property
+    def after(self) -> tuple[ReadingSet, ...]:
+        """The sets read once the machine was set up anew."""
+        return tuple(reading for reading in self.readings if reading.stage is Stage.AFTER)
 
 
 class Job(Sheet):

@@ -13,7 +13,10 @@ from modest_rotor.core.options.found_machine import reference_set
 from modest_rotor.core.options.year import cost_of
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.proof.answer import ProofAnswer
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.setup.answer import SetupAnswer
+from modest_rotor.core.setup.balancing import Outcome
 from modest_rotor.core.stations.duty import Wants, step_hours
 
 PLATE_ORDER = (
@@ -35,8 +38,10 @@ FLOW_FIELDS = {
 FLOW_WORDS = {None: "Share of full flow", Wants.SHARE: "Share of full flow", Wants.DESIGN: "Share of the wanted flow", Wants.FLOW: "The flow", Wants.TAP: "The tap"}  # fmt: skip
 
 
-def next_steps(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> tuple[Next, ...]:
-    """For each station that is built, the first thing missing; nothing for a station that has what it needs."""
+def next_steps(
+    case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
+) -> tuple[Next, ...]:
+    """For each station, the first thing missing; nothing for a station that has what it needs."""
     stations = (
         _call(case),
         _plate(case),
@@ -45,6 +50,8 @@ def next_steps(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, 
         _duty(case),
         _options(case),
         _decision(case),
+        _setup(setup),
+        _proof(proof),
     )
     return tuple(first for found in stations if (first := next(found, None)))
 
@@ -221,3 +228,36 @@ def _decision(case: Case) -> Iterator[Next]:
         yield _next(Station.DECISION, None, "Choose an option.", "The report says that nothing is chosen yet.")
     elif not decision.why:
         yield _next(Station.DECISION, "decision/why", "Say why.", "The customer reads it first.")
+
+
+def _setup(setup: SetupAnswer) -> Iterator[Next]:
+    """The first step that is open, and on the step of commands the next setting."""
+    step = next((one for one in setup.steps if one.is_open), None)
+    if setup.waits or step is None:
+        return
+    path = step.fields[0] if step.fields else None
+    if step.step == "commands":
+        going = next(
+            (
+                one.advice
+                for one in setup.commands
+                if one.advice and one.advice.outcome in (Outcome.BEGIN, Outcome.AGAIN)
+            ),
+            None,
+        )
+        if going:
+            yield Next(station=Station.SETUP, path=None, sentence=going.sentence, why=(step.caution,))
+    yield Next(station=Station.SETUP, path=path, sentence=(f"Step {step.number}: {step.do}",), why=(step.caution,))
+
+
+def _proof(proof: ProofAnswer) -> Iterator[Next]:
+    if proof.waits:
+        return
+    for step in proof.steps:
+        if step.watts.waits:
+            yield Next(
+                station=Station.PROOF,
+                path=None,
+                sentence=(f"Read “{step.name}” after: watts at the line, and flow.",),
+                why=("Only true watts prove a saving.",),
+            )

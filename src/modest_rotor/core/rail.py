@@ -8,28 +8,19 @@ from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Figure, Phrase, as_typed, figure
+from modest_rotor.core.proof.answer import ProofAnswer, Verdict
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.setup.answer import SetupAnswer
 
-BUILT = (
-    Station.CALL,
-    Station.PLATE,
-    Station.READINGS,
-    Station.FINDINGS,
-    Station.DUTY,
-    Station.OPTIONS,
-    Station.DECISION,
-)
-NOT_YET: dict[Station, str] = {
-    Station.SETUP: "not in this version yet",
-    Station.PROOF: "not in this version yet",
-    Station.LOG: "not in this version yet",
-}
+LOG_WAITS = "waits for readings over time"
 ELECTRONIC = (OptionKind.ELECTRONIC, OptionKind.TORQUE, OptionKind.AIRFLOW, OptionKind.EC_FAN)
 ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
 
 
-def draw_rail(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> tuple[RailEntry, ...]:
-    """One entry for every station of the route, in order."""
+def draw_rail(
+    case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
+) -> tuple[RailEntry, ...]:
+    """One entry for every station of the route, in order; the log's own words come from the machine's readings over time."""
     tellers = {
         Station.CALL: _call,
         Station.PLATE: _plate,
@@ -42,28 +33,35 @@ def draw_rail(case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, .
     for station in Station:
         if station is Station.FINDINGS:
             told, waits = _findings(findings, ways, bool(case.sets))
+        elif station is Station.SETUP:
+            told, waits = _setup(setup)
+        elif station is Station.PROOF:
+            told, waits = _proof(proof, setup)
         else:
-            told, waits = tellers[station](case) if station in tellers else ((NOT_YET[station],), True)
-        entries.append(
-            RailEntry(
-                station=station, built=station in BUILT, waits=waits, severity=_worst(station, findings), phrase=told
-            )
-        )
+            told, waits = tellers[station](case) if station in tellers else ((LOG_WAITS,), True)
+        stopped = station in (Station.SETUP, Station.PROOF) and setup.stops
+        severity = Severity.STOP if stopped else _worst(station, findings)
+        entries.append(RailEntry(station=station, waits=waits, severity=severity, phrase=told))
     return tuple(entries)
 
 
 def tell_on_board(
-    case: Case, findings: tuple[Finding, ...], steps: tuple[Next, ...], ways: tuple[CheckWay, ...]
+    case: Case,
+    findings: tuple[Finding, ...],
+    steps: tuple[Next, ...],
+    ways: tuple[CheckWay, ...],
+    setup: SetupAnswer,
+    proof: ProofAnswer,
 ) -> BoardLine:
     """The job in one line, what it waits for and where it stands."""
     # A stop that is known from the start (a protected duty) is told; the job itself goes on.
     first = steps[0] if steps else None
     own = [finding for finding in findings if not finding.standing and finding.is_open]
     return BoardLine(
-        sentence=_headline(case, own, ways),
-        waits_for=_as_wait(first.sentence) if first else "a decision",
-        stands_at=first.station if first else Station.OPTIONS,
-        stopped=any(finding.severity is Severity.STOP and finding.is_open for finding in findings),
+        sentence=_headline(case, own, ways, setup, proof),
+        waits_for=_as_wait(first.sentence) if first else "nothing: it goes on in the log",
+        stands_at=first.station if first else Station.LOG,
+        stopped=bool(setup.stops) or any(finding.severity is Severity.STOP and finding.is_open for finding in findings),
     )
 
 
@@ -118,9 +116,7 @@ def _plate(case: Case) -> tuple[Phrase, bool]:
 
 
 def _readings(case: Case) -> tuple[Phrase, bool]:
-    taken = [
-        facts for facts, reading in zip(case.sets, case.job.document.readings, strict=True) if not reading.is_empty
-    ]
+    taken = [facts for facts, reading in zip(case.sets, case.job.document.before, strict=True) if not reading.is_empty]
     if not taken:
         dead = case.job.document.call.is_dead
         return (("none needed: the motor is dead",), False) if dead else (("waits for volts and amps",), True)
@@ -187,7 +183,36 @@ def _way(way: CheckWay) -> Phrase:
     return (f"step {number} of {len(way.steps)}",) if number else ("a way to follow",)
 
 
-def _headline(case: Case, findings: list[Finding], ways: tuple[CheckWay, ...]) -> Phrase:
+def _setup(setup: SetupAnswer) -> tuple[Phrase, bool]:
+    """How far the step list has come; a stop that is not cleared keeps it open and says so."""
+    if setup.waits:
+        return (setup.waits,), True
+    if setup.stops:
+        count = len(setup.stops)
+        return (f"{count} stop{'s' if count > 1 else ''} not cleared",), True
+    whole = len(setup.steps)
+    if setup.done < whole:
+        return (f"{setup.done} of {whole} steps signed",), setup.done == 0
+    return (f"all {whole} steps signed",), False
+
+
+def _proof(proof: ProofAnswer, setup: SetupAnswer) -> tuple[Phrase, bool]:
+    if setup.stops:
+        return ("held up: Set-up is stopped",), True
+    if proof.waits:
+        return (proof.waits.split(":")[0],), True
+    if proof.saved.figure and proof.verdict is not Verdict.WAITS:
+        return ("saves ", proof.saved.figure, f", {proof.verdict}"), False
+    return (str(proof.verdict) if proof.verdict is not Verdict.WAITS else "waits for watts after",), True
+
+
+def _headline(
+    case: Case, findings: list[Finding], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
+) -> Phrase:
+    if setup.stops:
+        return ("Set-up is stopped. ", *setup.stops[0])
+    if proof.saved.figure and proof.verdict not in (Verdict.WAITS, Verdict.UNPROVABLE):
+        return ("Proved: saves ", proof.saved.figure, f" a year, {proof.verdict}.")
     told_option = _told_option(case)
     stop = next((finding for finding in findings if finding.severity is Severity.STOP), None)
     if stop:

@@ -671,6 +671,14 @@ export const fields = {
     "label": "What was this set?",
     "help": "For example: as found, new filter."
   },
+  "readings/*/stage": {
+    "label": "Before or after?",
+    "help": "After: with the new motor in, or the machine set up anew.",
+    "choices": [
+      "before",
+      "after"
+    ]
+  },
   "readings/*/tap": {
     "label": "Speed tap",
     "help": "Which tap or setting was energised.",
@@ -2084,6 +2092,393 @@ export const fields = {
   "decision/made_by": {
     "label": "By whom",
     "help": "Who answers for it."
+  },
+  "setup/tolerance": {
+    "label": "Tolerance of flow",
+    "help": "± 5 % where nothing is said.",
+    "quantity": "tolerance",
+    "basis": "typed"
+  },
+  "setup/first_volts": {
+    "label": "Volts measured here",
+    "help": "At this machine, before power is put on the motor.",
+    "quantity": "voltage",
+    "basis": "measured"
+  },
+  "setup/second_volts": {
+    "label": "The same, measured again",
+    "help": "Typed a second time from the meter, not from memory.",
+    "quantity": "voltage",
+    "basis": "measured"
+  },
+  "setup/link": {
+    "label": "Link or tap is set for",
+    "help": "As it stands on the new motor: 115, 208-230, 277 V.",
+    "quantity": "rated_voltage",
+    "basis": "plate"
+  },
+  "setup/device": {
+    "label": "Device",
+    "help": "The drive or electronic motor that is set."
+  },
+  "setup/rotation_output": {
+    "label": "Rotation from the drive",
+    "help": "Facing the shaft end, as the wheel's arrow.",
+    "choices": [
+      "right",
+      "wrong"
+    ]
+  },
+  "setup/rotation_bypass": {
+    "label": "Rotation on the bypass",
+    "help": "",
+    "choices": [
+      "right",
+      "wrong",
+      "no bypass"
+    ]
+  },
+  "setup/signs/*/step": {
+    "label": "Step",
+    "help": ""
+  },
+  "setup/signs/*/found": {
+    "label": "What was found",
+    "help": ""
+  },
+  "setup/signs/*/who": {
+    "label": "Who",
+    "help": ""
+  },
+  "setup/signs/*/at": {
+    "label": "When",
+    "help": ""
+  },
+  "setup/trials/*/step": {
+    "label": "Duty step",
+    "help": ""
+  },
+  "setup/trials/*/signal": {
+    "label": "Command",
+    "help": "Share of full; 5 V of 0-10 V is 50 %.",
+    "quantity": "signal",
+    "basis": "measured"
+  },
+  "setup/trials/*/frequency": {
+    "label": "Hertz",
+    "help": "At the drive's output.",
+    "quantity": "output_frequency",
+    "basis": "measured"
+  },
+  "setup/trials/*/tap": {
+    "label": "Torque tap",
+    "help": "",
+    "choices": [
+      1,
+      2,
+      3,
+      4,
+      5,
+      6,
+      7,
+      8
+    ]
+  },
+  "setup/trials/*/airflow": {
+    "label": "Airflow",
+    "help": "Hood, traverse or flow station.",
+    "quantity": "airflow",
+    "basis": "measured"
+  },
+  "setup/trials/*/water_flow": {
+    "label": "Water flow",
+    "help": "",
+    "quantity": "water_flow",
+    "basis": "measured"
+  },
+  "setup/trials/*/static": {
+    "label": "Static across",
+    "help": "In place of a flow: on the duct's own curve.",
+    "quantity": "pressure",
+    "basis": "measured"
+  },
+  "setup/trials/*/current": {
+    "label": "Line amps",
+    "help": "In place of a flow: by the amps chart.",
+    "quantity": "current",
+    "basis": "measured"
+  },
+  "setup/trials/*/rise": {
+    "label": "Temperature rise",
+    "help": "In place of a flow: with the heat as said on Readings.",
+    "quantity": "temperature_difference",
+    "basis": "measured"
+  },
+  "setup/trials/*/source": {
+    "label": "Read from",
+    "help": "A person, or a device."
+  },
+  "setup/trials/*/who": {
+    "label": "Who",
+    "help": ""
+  },
+  "setup/trials/*/at": {
+    "label": "When",
+    "help": ""
+  },
+  "setup/sweep/cleared": {
+    "label": "Old skips cleared?",
+    "help": "A band that is skipped is never heard.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "setup/sweep/low": {
+    "label": "From",
+    "help": "Empty: the lowest that the drive may run.",
+    "quantity": "output_frequency",
+    "basis": "typed"
+  },
+  "setup/sweep/high": {
+    "label": "To",
+    "help": "Empty: the highest.",
+    "quantity": "output_frequency",
+    "basis": "typed"
+  },
+  "setup/sweep/step": {
+    "label": "In steps of",
+    "help": "1 Hz where nothing is said.",
+    "quantity": "step_frequency",
+    "basis": "typed"
+  },
+  "setup/sweep/hold": {
+    "label": "Hold each for",
+    "help": "4 s where nothing is said.",
+    "quantity": "hold_time",
+    "basis": "typed"
+  },
+  "setup/sweep/margin": {
+    "label": "Margin beside",
+    "help": "Half a step where nothing is said.",
+    "quantity": "margin_frequency",
+    "basis": "typed"
+  },
+  "setup/sweep/limit": {
+    "label": "Loud from",
+    "help": "Only where a level is read; an ear marks by itself.",
+    "quantity": "sound_level",
+    "basis": "typed"
+  },
+  "setup/sweep/swept_up": {
+    "label": "Swept up?",
+    "help": "",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "setup/sweep/swept_down": {
+    "label": "Swept down?",
+    "help": "",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "setup/sweep/marks/*/frequency": {
+    "label": "Loud at",
+    "help": "",
+    "quantity": "output_frequency",
+    "basis": "measured"
+  },
+  "setup/sweep/marks/*/level": {
+    "label": "Sound level",
+    "help": "",
+    "quantity": "sound_level",
+    "basis": "measured"
+  },
+  "setup/sweep/marks/*/going": {
+    "label": "On the way",
+    "help": "",
+    "choices": [
+      "up",
+      "down"
+    ]
+  },
+  "setup/sweep/marks/*/who": {
+    "label": "Who",
+    "help": ""
+  },
+  "setup/sweep/marks/*/at": {
+    "label": "When",
+    "help": ""
+  },
+  "setup/drive/mode": {
+    "label": "Control mode",
+    "help": "Volts per hertz where nothing is said.",
+    "choices": [
+      "volts per hertz",
+      "vector, without encoder",
+      "permanent magnet, without encoder",
+      "with encoder"
+    ]
+  },
+  "setup/drive/shape": {
+    "label": "Volts over hertz",
+    "help": "Straight where nothing is said.",
+    "choices": [
+      "straight",
+      "square"
+    ]
+  },
+  "setup/drive/base_frequency": {
+    "label": "Base frequency",
+    "help": "Empty: the motor's plate.",
+    "quantity": "output_frequency",
+    "basis": "plate"
+  },
+  "setup/drive/base_voltage": {
+    "label": "Base volts",
+    "help": "Empty: the motor's plate.",
+    "quantity": "rated_voltage",
+    "basis": "plate"
+  },
+  "setup/drive/trim": {
+    "label": "Volts trim",
+    "help": "Over or under the straight line.",
+    "quantity": "volts_trim",
+    "basis": "typed"
+  },
+  "setup/drive/carrier": {
+    "label": "Carrier frequency",
+    "help": "4 kHz where nothing is said.",
+    "quantity": "carrier_frequency",
+    "basis": "typed"
+  },
+  "setup/drive/lowest": {
+    "label": "Lowest hertz",
+    "help": "Never below what is worked out.",
+    "quantity": "output_frequency",
+    "basis": "typed"
+  },
+  "setup/drive/highest": {
+    "label": "Highest hertz",
+    "help": "Never above what is worked out.",
+    "quantity": "output_frequency",
+    "basis": "typed"
+  },
+  "setup/drive/ramp_up": {
+    "label": "Ramp up",
+    "help": "",
+    "quantity": "ramp",
+    "basis": "typed"
+  },
+  "setup/drive/ramp_down": {
+    "label": "Ramp down",
+    "help": "",
+    "quantity": "ramp",
+    "basis": "typed"
+  },
+  "setup/drive/new_current": {
+    "label": "Full-load amps, new plate",
+    "help": "Of the motor that it feeds.",
+    "quantity": "rated_current",
+    "basis": "plate"
+  },
+  "setup/drive/new_speed": {
+    "label": "Rated speed, new plate",
+    "help": "",
+    "quantity": "rated_speed",
+    "basis": "plate"
+  },
+  "proof/pairs/*/step": {
+    "label": "Duty step",
+    "help": ""
+  },
+  "proof/pairs/*/before": {
+    "label": "Set before",
+    "help": ""
+  },
+  "proof/pairs/*/after": {
+    "label": "Set after",
+    "help": ""
+  },
+  "proof/same_meters": {
+    "label": "Same meters before and after?",
+    "help": "What one meter is off falls out of a difference; taken as the same where nothing is said.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "proof/filter_changed": {
+    "label": "Filter changed meanwhile?",
+    "help": "",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "proof/damper_changed": {
+    "label": "Damper or duct changed meanwhile?",
+    "help": "",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "proof/season_changed": {
+    "label": "Other season?",
+    "help": "Other air, other load; said, not corrected.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "proof/cycles_before": {
+    "label": "Cycles an hour, before",
+    "help": "Comfort, apart from energy.",
+    "quantity": "cycles_per_hour",
+    "basis": "measured"
+  },
+  "proof/cycles_after": {
+    "label": "Cycles an hour, after",
+    "help": "",
+    "quantity": "cycles_per_hour",
+    "basis": "measured"
+  },
+  "proof/humidity_before": {
+    "label": "Humidity, before",
+    "help": "Comfort, apart from energy.",
+    "quantity": "humidity",
+    "basis": "measured"
+  },
+  "proof/humidity_after": {
+    "label": "Humidity, after",
+    "help": "",
+    "quantity": "humidity",
+    "basis": "measured"
+  },
+  "proof/logged_days": {
+    "label": "Days logged after",
+    "help": "By a logger of watts or energy.",
+    "quantity": "days",
+    "basis": "measured"
+  },
+  "proof/logged_energy": {
+    "label": "Energy logged after",
+    "help": "Over those days; what the year's steps are held against.",
+    "quantity": "energy",
+    "basis": "measured"
+  },
+  "proof/logged": {
+    "label": "What the logger said",
+    "help": ""
+  },
+  "proof/notes": {
+    "label": "What else changed",
+    "help": ""
   }
 } as const;
 

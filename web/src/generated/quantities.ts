@@ -189,7 +189,8 @@ export const quantities = {
       "decimals": 1
     },
     "typed_units": [
-      "Hz"
+      "Hz",
+      "kHz"
     ]
   },
   "capacitance": {
@@ -1748,6 +1749,266 @@ export const quantities = {
     },
     "typed_units": [
       ""
+    ]
+  },
+  "output_frequency": {
+    "label": "frequency",
+    "ip": {
+      "unit": "Hz",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "Hz",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "Hz",
+      "kHz"
+    ]
+  },
+  "ramp": {
+    "label": "seconds of a ramp",
+    "ip": {
+      "unit": "s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "s",
+      "min"
+    ]
+  },
+  "volts_trim": {
+    "label": "volts trim",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "link_voltage": {
+    "label": "volts of the DC link",
+    "ip": {
+      "unit": "V",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "V",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "V",
+      "kV"
+    ]
+  },
+  "sound_level": {
+    "label": "sound level",
+    "ip": {
+      "unit": "dB(A)",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "dB(A)",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "dB(A)"
+    ]
+  },
+  "meter_noise": {
+    "label": "noise of a meter",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "hold_time": {
+    "label": "hold time",
+    "ip": {
+      "unit": "s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "s",
+      "min"
+    ]
+  },
+  "step_frequency": {
+    "label": "step of the sweep",
+    "ip": {
+      "unit": "Hz",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "Hz",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "Hz",
+      "kHz"
+    ]
+  },
+  "margin_frequency": {
+    "label": "margin beside a loud frequency",
+    "ip": {
+      "unit": "Hz",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "Hz",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "Hz",
+      "kHz"
+    ]
+  },
+  "carrier_frequency": {
+    "label": "carrier frequency",
+    "ip": {
+      "unit": "kHz",
+      "factor": 0.001,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "kHz",
+      "factor": 0.001,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "Hz",
+      "kHz"
+    ]
+  },
+  "humidity": {
+    "label": "relative humidity",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%"
+    ]
+  },
+  "wall_temperature": {
+    "label": "temperature of a hot surface",
+    "ip": {
+      "unit": "°F",
+      "factor": 1.7999999999999985,
+      "offset": 32.000000000000014,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "°C",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "°C",
+      "°F"
+    ]
+  },
+  "days": {
+    "label": "days",
+    "ip": {
+      "unit": "days",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "days",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "days"
+    ]
+  },
+  "volts_per_hertz": {
+    "label": "volts per hertz",
+    "ip": {
+      "unit": "V/Hz",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "V/Hz",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      "V/Hz"
     ]
   }
 } as const;

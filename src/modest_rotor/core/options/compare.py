@@ -51,11 +51,9 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
     """Look at every option, solve it at every step, and set the years beside each other."""
     if isinstance(found, str):
         return OptionsAnswer(waits=found, options=(), overlap=None)
-    costs = given.year.costs
-    told = (costs.repairs, costs.filter_excess, costs.wheel_loss, given.capacitance_f)
-    right = given.memo.kept(("put right", given.rests_on, told), lambda: put_right(found, costs, given.capacitance_f))
-    comparison = _Comparison(right.machine, given, (given.rests_on, told))
-    reckoned = (comparison.reckon(KEPT), *(comparison.reckon(one) for one in costs.considered))
+    right = machine_put_right(found, given)
+    comparison = _Comparison(right.machine, given, (given.rests_on, _repairs_told(given)))
+    reckoned = (comparison.reckon(KEPT), *(comparison.reckon(one) for one in given.year.costs.considered))
     yardstick = Yardstick(reckoned[0], comparison.demands, right.machine, given.year, given.memo)
     answers = tuple(option_answer(letter, one, yardstick) for letter, one in zip(LETTERS, reckoned, strict=False))
     if right.done:
@@ -68,6 +66,18 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
         repair=_repair(found, right, given, reckoned[0], as_found),
         as_found=_before(as_found, replace(yardstick, machine=found)) if as_found else None,
     )
+
+
+def machine_put_right(found: FoundMachine, given: Compared) -> PutRight:
+    """The machine with the repairs that were chosen, worked out once for everybody who asks."""
+    costs = given.year.costs
+    key = ("put right", given.rests_on, _repairs_told(given))
+    return given.memo.kept(key, lambda: put_right(found, costs, given.capacitance_f))
+
+
+def _repairs_told(given: Compared) -> Hashable:
+    costs = given.year.costs
+    return (costs.repairs, costs.filter_excess, costs.wheel_loss, given.capacitance_f)
 
 
 def _before(as_found: Reckoned, against: Yardstick) -> OptionAnswer:

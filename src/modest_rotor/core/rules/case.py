@@ -22,7 +22,7 @@ from modest_rotor.core.working import Result
 @dataclass(frozen=True)
 class Case:
     """The job and its solved machine; ``rests_on`` says by value what machine and options rest on, ``machine_rests_on`` what
-    the machine alone does.
+    the machine alone does. ``right`` is the machine put right, ``after`` are the sets of the machine set up anew.
     """
 
     job: Job
@@ -37,11 +37,19 @@ class Case:
     machine_rests_on: Hashable
     wanted: Result
     answers: tuple[SetAnswer, ...]
+    right: FoundMachine | str = ""
+    after: tuple[SetFacts, ...] = ()
+    after_answers: tuple[SetAnswer, ...] = ()
 
     @property
     def answered(self) -> tuple[tuple[SetFacts, SetAnswer], ...]:
-        """Each set with its answer."""
+        """Each set of the machine as found with its answer."""
         return tuple(zip(self.sets, self.answers, strict=True))
+
+    @property
+    def all_answered(self) -> tuple[tuple[SetFacts, SetAnswer], ...]:
+        """Every set with its answer, those of the machine set up anew last."""
+        return (*self.answered, *zip(self.after, self.after_answers, strict=True))
 
     @property
     def machine(self) -> FoundMachine | None:

@@ -67,6 +67,13 @@ class StaticSpan(StrEnum):
     BOTH = "filter and coil"
 
 
+class Stage(StrEnum):
+    """On which machine a set was read: as it was found, or set up anew."""
+
+    BEFORE = "before"
+    AFTER = "after"
+
+
 class FlowBy(StrEnum):
     """How a flow was measured."""
 
@@ -79,6 +86,7 @@ class ReadingSet(Identified):
     """One set of readings, taken at one tap or setting and in one condition of the duct."""
 
     name: str = told("What was this set?", "For example: as found, new filter.", default="", longest=LONGEST_NAME)
+    stage: Stage | None = chosen("Before or after?", "After: with the new motor in, or the machine set up anew.")
     tap: SpeedTap | None = chosen("Speed tap", "Which tap or setting was energised.")
     signal: Entry | None = asked(
         "signal", "Command", "measured", "Share of the command's range; 5 V of 0-10 V is 50 %."

@@ -76,6 +76,10 @@ class SetFacts:
         """How the set is called in a sentence."""
         return f"set {self.number}, {self.name}" if self.name else f"set {self.number}"
 
+    def reading_as_typed(self, readings: tuple[ReadingSet, ...]) -> ReadingSet:
+        """The set as it was typed, with what is kept but not worked with."""
+        return next(reading for reading in readings if reading.id == self.id)
+
 
 def set_facts(
     as_read: ReadingSet,

@@ -1,0 +1,291 @@
+"""What is told of a machine's log: the judgement with its evidence, pictures, the capacitor, and the next visit."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+import numpy as np
+
+from modest_rotor.core.drift.judge import CapacitorTrend, Judgement, NeedleTrend, capacitor_trend, frozen_since, judge
+from modest_rotor.core.drift.log import LOGGED, Log, Reference
+from modest_rotor.core.drift.machine import machine_since
+from modest_rotor.core.drift.trend import thinned
+from modest_rotor.core.errors import Refusal
+from modest_rotor.core.estimate import COVERAGE_95
+from modest_rotor.core.identify.causes import Rung, Solved, solve_causes
+from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.job import Job
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.yardstick import machine_word
+from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+
+USUAL_TOLERANCE = 0.06
+"""Share below its label at which a run capacitor is weak, where its plate prints no other. Common practice, no source."""
+MOST_DRAWN = 240
+ORDINARY_WANDER = 0.01
+MOST_CAUSES, LEAST_SHARE = 3, 0.05
+SOURCE = (
+    "Robust lines (Theil–Sen) of every needle on the setting that was read most, against the state at sign-off or the meter's own"
+    " first readings; causes are put into the solved machine. Spreads are our judgement, tested on simulated years: optimistic."
+)
+TITLES = {
+    "voltage": "Volts", "current": "Line amps", "input_power": "Input power", "speed": "Speed", "static": "Static across",
+    "airflow": "Airflow", "water_flow": "Water flow", "differential": "Pump differential", "air": "Air", "capacitance": "Run capacitor",
+}  # fmt: skip
+
+
+class Series(Frozen):
+    """One column over time, for drawing: days since 1970 and values in SI, with the healthy state and the trend's two ends."""
+
+    column: str
+    title: str
+    quantity: str
+    days: tuple[float, ...]
+    values: tuple[float, ...]
+    healthy: float | None = None
+    healthy_low: float | None = None
+    healthy_high: float | None = None
+    trend: tuple[tuple[float, float], tuple[float, float]] | None = None
+    moved: bool = False
+
+
+class DriftCause(Frozen):
+    """A cause that may explain the drift."""
+
+    cause: str
+    words: str
+    share: float
+    repair: bool
+    needles: tuple[Phrase, ...]
+
+
+class LogAnswer(Frozen):
+    """The log of a machine as it is told."""
+
+    readings: int
+    waits: str | None
+    drifts: bool
+    sentence: Phrase
+    since_day: float | None
+    setting: str | None
+    source: str | None
+    series: tuple[Series, ...]
+    causes: tuple[DriftCause, ...]
+    capacitor: Phrase
+    frozen: Phrase
+    next_day: float | None
+    next_why: Phrase
+    rail: Phrase
+    source_words: str = SOURCE
+
+
+@dataclass(frozen=True)
+class Due:
+    """When something is due by the calendar: days since 1970, and what."""
+
+    day: float
+    what: str
+
+
+def log_answer(
+    log: Log,
+    job: Job,
+    machine: FoundMachine | str,
+    references: tuple[Reference, ...],
+    dues: tuple[Due, ...],
+    today: float,
+) -> LogAnswer:
+    """Everything told of a machine's log.
+
+    :param machine: as signed off, put right. :param references: its state at sign-off. :param dues: services due by the calendar.
+    :param today: days since 1970.
+    """
+    wheel = job.machine.wheel
+    fan = wheel is not None and wheel is not Wheel.PUMP
+    first = judge(log, references, None, fan) if len(log) else "waits for readings over time"
+    told = first
+    why_no_cause = ""
+    if isinstance(first, Judgement) and first.drifts:
+        solved = _solved(job, machine, first)
+        if isinstance(solved, str):
+            why_no_cause = solved
+        else:
+            told = judge(log, references, solved, fan)
+    capacitor = _capacitor(job, log)
+    frozen = frozen_since(log) if len(log) else None
+    judged = told if isinstance(told, Judgement) else None
+    next_day, next_why = _next(judged, capacitor, dues, today)
+    return LogAnswer(
+        readings=len(log),
+        waits=told if isinstance(told, str) else None,
+        drifts=bool(judged and judged.drifts),
+        sentence=_sentence(judged, why_no_cause) if judged else (str(told),),
+        since_day=judged.since if judged else None,
+        setting=judged.setting if judged else None,
+        source=judged.source if judged else None,
+        series=_series(log, judged, references),
+        causes=tuple(
+            _cause(rung) for rung in (judged.causes if judged else ())[:MOST_CAUSES] if rung.share >= LEAST_SHARE
+        ),
+        capacitor=_capacitor_words(capacitor),
+        frozen=("Every value has stood still to its last digit: the meter or its link is frozen, not the machine.",)
+        if frozen
+        else (),
+        next_day=next_day,
+        next_why=next_why,
+        rail=_rail(judged, told, len(log)),
+    )
+
+
+def _solved(job: Job, machine: FoundMachine | str, judged: Judgement) -> tuple[Solved, ...] | str:
+    healthy = {one.needle: one.healthy for one in judged.needles}
+    setup = machine_since(job, machine, healthy)
+    if isinstance(setup, str):
+        return setup
+    wheel = job.machine.wheel
+    assert wheel is not None
+    try:
+        return solve_causes(setup, machine_word(wheel), belted=False)
+    except Refusal as refusal:
+        return refusal.sentence
+
+
+def _sentence(judged: Judgement, why_no_cause: str) -> Phrase:
+    if not judged.drifts:
+        largest = max(judged.needles, key=lambda one: abs(one.level) / one.sd)
+        return (
+            f"No drift: of {judged.readings} readings on {judged.setting} no needle has left what a healthy machine wanders; {largest.needle} stands at ",
+            _moved(largest),
+            ".",
+        )
+    moved = sorted(
+        (one for one in judged.needles if abs(one.level) > 2 * one.sd), key=lambda one: -abs(one.level) / one.sd
+    )
+    pieces: list[str | Figure] = ["It drifts: "]
+    for place, one in enumerate(moved[:4]):
+        pieces += [", " if place else "", f"{one.needle} ", "+" if one.level > 0 else "", _moved(one)]
+    likely = judged.causes[0] if judged.causes else None
+    end = (
+        f". Likeliest: {likely.cause.words.rstrip('.')}."
+        if likely
+        else f". No cause is named: {why_no_cause}."
+        if why_no_cause
+        else "."
+    )
+    return (*pieces, end)
+
+
+def _moved(one: NeedleTrend) -> Figure:
+    change = math.exp(one.level) - 1
+    return figure("change", change).model_copy(update={"band": COVERAGE_95 * one.sd, "basis": "estimated"})
+
+
+def _cause(rung: Rung) -> DriftCause:
+    def needle(name: Needle) -> Phrase:
+        expected = math.exp(rung.expected[name]) - 1
+        return (f"{name}: it would make ", "+" if expected > 0 else "", figure("change", expected, "estimated"))
+
+    return DriftCause(
+        cause=rung.cause.name,
+        words=rung.cause.words,
+        share=rung.share,
+        repair=rung.cause.repair,
+        needles=tuple(needle(name) for name in rung.expected if abs(rung.expected[name]) > 0.003),
+    )
+
+
+def _series(log: Log, judged: Judgement | None, references: tuple[Reference, ...]) -> tuple[Series, ...]:
+    """Every column that was read, on the setting that was judged, thinned for drawing."""
+    if not len(log):
+        return ()
+    setting = judged.setting if judged else log.settings[-1]
+    here = log.chosen(np.array([one == setting for one in log.settings]))
+    reference = next((one for one in references if one.setting == setting), None)
+    told = []
+    for column, quantity in LOGGED.items():
+        values = here.columns.get(column)
+        if values is None or not np.isfinite(values).any():
+            continue
+        sound = np.isfinite(values)
+        days, shown = thinned(here.days[sound], values[sound], MOST_DRAWN)
+        trend = next((one for one in judged.needles if one.column == column), None) if judged else None
+        told.append(_one_series(column, quantity, days.tolist(), shown.tolist(), trend, reference))
+    return tuple(told)
+
+
+def _one_series(
+    column: str,
+    quantity: str,
+    days: list[float],
+    values: list[float],
+    one: NeedleTrend | None,
+    reference: Reference | None,
+) -> Series:
+    healthy = one.healthy if one else reference.values.get(column) if reference else None
+    spread = None
+    if healthy is not None:
+        band = (reference.bands.get(column) if reference else None) or 0.0
+        spread = max(band, COVERAGE_95 * (one.sd if one else ORDINARY_WANDER) * healthy)
+    line = None
+    if one:
+        line = tuple((day, one.healthy * math.exp(one.trend.at(day))) for day in one.days)
+    return Series(
+        column=column,
+        title=TITLES[column],
+        quantity=quantity,
+        days=tuple(round(day, 3) for day in days),
+        values=tuple(float(f"{value:.5g}") for value in values),
+        healthy=healthy,
+        healthy_low=healthy - spread if healthy is not None and spread is not None else None,
+        healthy_high=healthy + spread if healthy is not None and spread is not None else None,
+        trend=line,
+        moved=bool(one and abs(one.level) > 2 * one.sd),
+    )
+
+
+def _capacitor(job: Job, log: Log) -> CapacitorTrend | None:
+    label = job.document.plate.run_capacitance
+    return capacitor_trend(log, label.si, USUAL_TOLERANCE) if label and len(log) else None
+
+
+def _capacitor_words(trend: CapacitorTrend | None) -> Phrase:
+    if trend is None:
+        return ()
+    now = figure("ratio", trend.now, "measured")
+    if trend.is_out:
+        return ("The run capacitor stands at ", now, " of its label: outside its tolerance. Change it.")
+    if trend.leaves[1] is None:
+        return ("The run capacitor stands at ", now, " of its label and does not fall.")
+    return (
+        "The run capacitor stands at ",
+        now,
+        " of its label and loses ",
+        figure("change", -trend.slope_a_year, "estimated"),
+        " of it a year.",
+    )
+
+
+def _next(
+    judged: Judgement | None, capacitor: CapacitorTrend | None, dues: tuple[Due, ...], today: float
+) -> tuple[float | None, Phrase]:
+    """The next visit: what drifts is due now, else what leaves its tolerance or is due by the calendar first."""
+    if judged and judged.drifts:
+        likely = judged.causes[0].cause.words if judged.causes else "find out why"
+        return today, (f"it drifts; {likely}",)
+    wanted: list[tuple[float, Phrase]] = [(due.day, (due.what,)) for due in dues]
+    if capacitor and capacitor.is_out:
+        wanted.append((today, ("the run capacitor is outside its tolerance",)))
+    elif capacitor and capacitor.leaves[0] is not None:
+        wanted.append((capacitor.leaves[0], ("the run capacitor may leave its tolerance",)))
+    return min(wanted, key=lambda one: one[0]) if wanted else (None, ())
+
+
+def _rail(judged: Judgement | None, told: Judgement | str, readings: int) -> Phrase:
+    if judged is None:
+        return (f"{readings} readings; {told}",) if readings else ("waits for readings over time",)
+    if not judged.drifts:
+        return (f"{readings:,} readings, no drift",)
+    likely = judged.causes[0].cause.name if judged.causes else "cause not known"
+    return (f"drifts: {likely}",)

@@ -1,0 +1,106 @@
+"""A machine's log as numbers: readings over time, service events, and the state that both are held against."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from enum import StrEnum
+
+import numpy as np
+
+from modest_rotor.core.estimate import Array
+from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.tables import read_table
+
+
+class EventKind(StrEnum):
+    """What is done on a machine in service."""
+
+    FILTER = "filter"
+    BELT = "belt"
+    CAPACITOR = "capacitor"
+    BEARINGS = "bearings"
+    CLEANING = "cleaning"
+    SETTING = "setting"
+    OTHER = "other"
+
+
+LOGGED = {
+    "voltage": "voltage",
+    "current": "current",
+    "input_power": "input_power",
+    "speed": "speed",
+    "static": "pressure",
+    "airflow": "airflow",
+    "water_flow": "water_flow",
+    "differential": "pump_differential",
+    "air": "temperature",
+    "capacitance": "capacitance",
+}
+"""What a reading of the log can hold, each with its quantity."""
+NEEDLE_OF = {
+    "voltage": Needle.VOLTS,
+    "current": Needle.AMPS,
+    "input_power": Needle.WATTS,
+    "speed": Needle.SPEED,
+    "static": Needle.PRESSURE,
+    "differential": Needle.PRESSURE,
+    "airflow": Needle.FLOW,
+    "water_flow": Needle.FLOW,
+}
+
+
+@dataclass(frozen=True)
+class Event:
+    """A service event: when in days since 1970, and what."""
+
+    day: float
+    kind: EventKind
+    note: str = ""
+
+
+@dataclass(frozen=True)
+class Log:
+    """Readings in the order of their times; ``days`` since 1970 in UTC, columns in SI with NaN where nothing was read.
+
+    :param settings: on which tap, signal or hertz each was read, as a word. :param sources: who or what read it.
+    """
+
+    days: Array
+    settings: tuple[str, ...]
+    sources: tuple[str, ...]
+    columns: dict[str, Array] = field(default_factory=dict)
+    events: tuple[Event, ...] = ()
+
+    def __len__(self) -> int:
+        return len(self.days)
+
+    def chosen(self, here: np.ndarray) -> Log:
+        """The readings at some places."""
+        places = np.flatnonzero(here)
+        return Log(
+            self.days[here],
+            tuple(self.settings[place] for place in places),
+            tuple(self.sources[place] for place in places),
+            {name: column[here] for name, column in self.columns.items()},
+            self.events,
+        )
+
+
+class Reference(Frozen):
+    """The state at sign-off on one setting: values in SI, and when it was signed, days since 1970."""
+
+    setting: str
+    values: dict[str, float]
+    bands: dict[str, float]
+    day: float | None = None
+
+
+def resets(kind: EventKind) -> str:
+    """What of the log begins anew after an event: ``air``, ``capacitor`` or nothing."""
+    return next(row["resets"] for row in read_table("service_events") if row["event"] == kind)
+
+
+def last_reset(events: tuple[Event, ...], of: str) -> float | None:
+    """The day of the last event that lets a part of the log begin anew."""
+    return max((event.day for event in events if resets(event.kind) == of), default=None)

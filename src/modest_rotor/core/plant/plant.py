@@ -1,0 +1,283 @@
+"""A machine that runs in time: a motor with inertia on its load, told what to do by a drive or a signal."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass, replace
+
+from modest_rotor.core.physics.commanded import settle_commanded
+from modest_rotor.core.physics.drive import Drive, drive_input
+from modest_rotor.core.physics.electronic import Command, ElectronicMotor
+from modest_rotor.core.physics.fields import RAD_S_PER_RPM
+from modest_rotor.core.physics.load import Load
+from modest_rotor.core.physics.motor_point import MotorPoint
+from modest_rotor.core.physics.operating_point import LEAST_SLIP
+from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor
+from modest_rotor.core.setup.command import share_of_signal
+from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
+
+STEP_S = 0.005
+"""Step of the time integration; motor and wheel settle in some tenths of a second."""
+LONGEST_S = 120.0
+"""Time that is followed in one go; after it everything has settled."""
+CRAWL_RPM = 3.0
+STILL_HZ = 0.05
+AIR_HEAT = 1210.0
+"""Heat that a cubic metre of room air takes to warm by one kelvin, J."""
+SOUND_PER_DECADE = 50.0
+"""Rise of a fan's sound level for ten times the speed, dB. Common practice: the fan laws of sound."""
+QUIET_DB = 20.0
+LINK_FACTOR = math.sqrt(2)
+ANY_DRIVE, ANY_SIGNAL = DriveTraits(), SignalTraits()
+
+
+@dataclass(frozen=True)
+class Resonance:
+    """Something that rings at one speed: its frequency of supply in Hz, how wide it is, and how much louder it makes it, dB."""
+
+    at_hz: float
+    width_hz: float
+    louder_db: float
+
+
+@dataclass(frozen=True)
+class Plant:
+    """A machine as it stands.
+
+    :param motor: three-phase on a drive, or electronic. :param load: what it turns.
+    :param inertia_kgm2: of rotor and wheel. :param volts: of the supply, line to line.
+    :param drive: how a drive is rated; none for an electronic motor.
+    :param supply_share: share of the static pressure that stands behind the fan.
+    :param sound_db: at ``sound_hz``, or at rated speed of an electronic motor.
+    """
+
+    motor: ThreePhaseMotor | ElectronicMotor
+    load: Load
+    inertia_kgm2: float
+    volts: float
+    poles: int = 4
+    drive: Drive | None = None
+    drive_traits: DriveTraits = ANY_DRIVE
+    signal: SignalTraits = ANY_SIGNAL
+    supply_share: float = 0.45
+    entering_c: float = 21.0
+    sound_db: float = 58.0
+    sound_hz: float = 50.0
+    resonances: tuple[Resonance, ...] = ()
+
+
+@dataclass(frozen=True)
+class Told:
+    """What the machine is told: by registers or by the signal wire."""
+
+    run: bool = False
+    frequency_hz: float = 0.0
+    low_hz: float = 0.0
+    high_hz: float = 50.0
+    skips: tuple[tuple[float, float], ...] = ()
+    ramp_up_s: float = 20.0
+    ramp_down_s: float = 20.0
+    base_hz: float = 50.0
+    base_v: float = 400.0
+    trim: float = 0.0
+    signal_v: float = 0.0
+
+
+@dataclass(frozen=True)
+class State:
+    """Where it has come: speed of the shaft, hertz at the drive's output, seconds since it was told to run."""
+
+    speed_rpm: float = 0.0
+    output_hz: float = 0.0
+    running_s: float = 0.0
+
+
+@dataclass(frozen=True)
+class Shown:
+    """What stands to be measured, in SI and rpm."""
+
+    speed_rpm: float
+    output_hz: float
+    output_v: float
+    output_a: float
+    line_a: float
+    input_w: float
+    power_factor: float
+    link_v: float
+    flow_m3s: float
+    pressure_pa: float
+    supply_static_pa: float
+    return_static_pa: float
+    entering_c: float
+    leaving_c: float
+    sound_db: float
+    limited: bool
+
+
+def target_hz(traits: DriveTraits, told: Told, from_hz: float, running_s: float) -> float:
+    """The frequency that a drive goes to: within limits, out of skipped bands, above its own start-up run while that lasts.
+
+    :param from_hz: where it stands now: a band is left on the side that it is entered from.
+
+    Source: how drives handle limits and skipped bands, common practice.
+    """
+    if not told.run:
+        return 0.0
+    low, high = max(told.low_hz, traits.floor_hz), min(told.high_hz, traits.top_hz)
+    wanted = min(max(told.frequency_hz, low), high)
+    if running_s < traits.start_up_s:
+        wanted = max(wanted, min(traits.start_up_hz, high))
+    for first, last in told.skips:
+        if first < wanted < last:
+            wanted = first if from_hz <= first else last
+    return min(max(wanted, low), high)
+
+
+def output_voltage_v(told: Told, hertz: float, line_v: float) -> float:
+    """Volts per hertz up to base frequency, with the trim, and never above the line's, V."""
+    share = min(hertz / told.base_hz, 1.0) if told.base_hz > 0 else 0.0
+    return min(told.base_v * share * (1 + told.trim), line_v)
+
+
+def advance(plant: Plant, told: Told, state: State, seconds: float) -> State:
+    """The state after some seconds: the shaft's torques integrated with its inertia, J dω/dt = T_motor − T_load.
+
+    :param seconds: at most two minutes are followed; after them everything has settled.
+    """
+    left = min(max(seconds, 0.0), LONGEST_S)
+    electronic = isinstance(plant.motor, ElectronicMotor)
+    while left > 0:
+        step = min(STEP_S * (10 if electronic else 1), left)
+        after = _electronic_step(plant, told, state, step) if electronic else _drive_step(plant, told, state, step)
+        settled = abs(after.speed_rpm - state.speed_rpm) < 1e-4 and after.output_hz == state.output_hz
+        state, left = after, left - step
+        if settled and state.running_s > plant.drive_traits.start_up_s:
+            return replace(state, running_s=state.running_s + left)
+    return state
+
+
+def _drive_step(plant: Plant, told: Told, state: State, step: float) -> State:
+    goal = target_hz(plant.drive_traits, told, state.output_hz, state.running_s)
+    rate = told.base_hz / (told.ramp_up_s if goal > state.output_hz else told.ramp_down_s)
+    hertz = _toward(state.output_hz, goal, rate * step)
+    torque = _motor_torque(plant, told, hertz, state.speed_rpm) - _load_torque(plant, state.speed_rpm)
+    speed = max(state.speed_rpm + torque / plant.inertia_kgm2 * step / RAD_S_PER_RPM, 0.0)
+    return State(speed, hertz, state.running_s + step if told.run else 0.0)
+
+
+def _electronic_step(plant: Plant, told: Told, state: State, step: float) -> State:
+    assert isinstance(plant.motor, ElectronicMotor)
+    goal = _electronic_goal(plant, told)
+    rate = plant.motor.rated_speed_rpm / plant.motor.module.soft_start_s
+    return State(_toward(state.speed_rpm, goal, float(rate) * step), 0.0, state.running_s + step if goal else 0.0)
+
+
+def _electronic_goal(plant: Plant, told: Told) -> float:
+    assert isinstance(plant.motor, ElectronicMotor)
+    share = share_of_signal(plant.signal, told.signal_v)
+    if not told.run or share <= 0:
+        return 0.0
+    wanted = share * plant.motor.rated_speed_rpm
+    return float(settle_commanded(plant.motor, Command.SPEED, wanted, plant.load, plant.volts).motor.speed_rpm)
+
+
+def _toward(now: float, goal: float, most: float) -> float:
+    return goal if abs(goal - now) <= most else now + math.copysign(most, goal - now)
+
+
+def _load_torque(plant: Plant, speed_rpm: float) -> float:
+    if speed_rpm < CRAWL_RPM:
+        return 0.0
+    return float(plant.load.at_motor_speed(speed_rpm).torque_nm)
+
+
+def _motor_point(plant: Plant, told: Told, hertz: float, speed_rpm: float) -> MotorPoint | None:
+    """The motor at the present speed; nothing while its field stands or the shaft overruns it."""
+    assert isinstance(plant.motor, ThreePhaseMotor)
+    volts = output_voltage_v(told, hertz, plant.volts)
+    if hertz < STILL_HZ or volts <= 0:
+        return None
+    slip = 1 - speed_rpm * plant.poles / (120 * hertz)
+    return plant.motor.at_slip(Supply(volts, hertz), slip) if slip > LEAST_SLIP else None
+
+
+def _motor_torque(plant: Plant, told: Told, hertz: float, speed_rpm: float) -> float:
+    point = _motor_point(plant, told, hertz, speed_rpm)
+    return float(point.torque_nm) if point else 0.0
+
+
+def shown(plant: Plant, told: Told, state: State) -> Shown:
+    """Everything that stands to be measured on a machine in a state."""
+    turning = state.speed_rpm > CRAWL_RPM
+    point = plant.load.at_motor_speed(state.speed_rpm) if turning else None
+    flow, pressure = (float(point.flow), float(point.pressure)) if point else (0.0, 0.0)
+    electric = _electric(plant, told, state)
+    watts = electric["input_w"]
+    leaving = plant.entering_c + (watts / (AIR_HEAT * flow) if flow > 1e-3 else 0.0)
+    return Shown(
+        speed_rpm=state.speed_rpm,
+        output_hz=state.output_hz,
+        flow_m3s=flow,
+        pressure_pa=pressure,
+        supply_static_pa=plant.supply_share * pressure,
+        return_static_pa=-(1 - plant.supply_share) * pressure,
+        entering_c=plant.entering_c,
+        leaving_c=leaving,
+        sound_db=_sound(plant, state),
+        **electric,  # type: ignore[arg-type]
+    )
+
+
+def _electric(plant: Plant, told: Told, state: State) -> dict[str, float | bool]:
+    if isinstance(plant.motor, ElectronicMotor):
+        return _electronic_electric(plant, told, state)
+    assert plant.drive is not None
+    standby = float(drive_input_at_rest(plant.drive))
+    link = LINK_FACTOR * plant.volts
+    point = _motor_point(plant, told, state.output_hz, state.speed_rpm)
+    if point is None:
+        return {"output_v": 0.0, "output_a": 0.0, "line_a": 0.0, "input_w": standby, "power_factor": 0.0, "link_v": link, "limited": False}  # fmt: skip
+    taken = drive_input(plant.drive, point, plant.volts)
+    volts = output_voltage_v(told, state.output_hz, plant.volts)
+    return {
+        "output_v": volts,
+        "output_a": float(point.current_a),
+        "line_a": float(taken.current_a),
+        "input_w": float(taken.input_power_w),
+        "power_factor": float(taken.power_factor),
+        "link_v": link,
+        "limited": False,
+    }
+
+
+def drive_input_at_rest(drive: Drive) -> float:
+    """What a drive takes while its motor stands, W: its electronics alone. Our judgement, no source."""
+    return 0.006 * float(drive.rated_power_w)
+
+
+def _electronic_electric(plant: Plant, told: Told, state: State) -> dict[str, float | bool]:
+    motor = plant.motor
+    assert isinstance(motor, ElectronicMotor)
+    if state.speed_rpm <= CRAWL_RPM:
+        watts, limited = float(motor.module.standby_w), False
+    else:
+        at = settle_commanded(motor, Command.SPEED, state.speed_rpm, plant.load, plant.volts)
+        watts = float(at.motor.input_power_w)
+        wanted = share_of_signal(plant.signal, told.signal_v) * float(motor.rated_speed_rpm)
+        limited = wanted > _electronic_goal(plant, told) + 1
+    factor = float(motor.module.power_factor)
+    amps = watts / (plant.volts * factor)
+    return {"output_v": 0.0, "output_a": 0.0, "line_a": amps, "input_w": watts, "power_factor": factor, "link_v": LINK_FACTOR * plant.volts, "limited": limited}  # fmt: skip
+
+
+def _sound(plant: Plant, state: State) -> float:
+    """Sound beside the machine, dB(A): fan laws of sound, and whatever rings at this speed."""
+    electronic = isinstance(plant.motor, ElectronicMotor)
+    hertz = state.speed_rpm * plant.poles / 120 if electronic else state.output_hz
+    if state.speed_rpm <= CRAWL_RPM or hertz <= STILL_HZ:
+        return QUIET_DB
+    level = plant.sound_db + SOUND_PER_DECADE * math.log10(hertz / plant.sound_hz)
+    for one in plant.resonances:
+        level += one.louder_db * math.exp(-(((hertz - one.at_hz) / one.width_hz) ** 2))
+    return max(level, QUIET_DB)

@@ -1,0 +1,1 @@
+"""Proof: what was promised against what was measured, with the bands that meters and hours leave."""

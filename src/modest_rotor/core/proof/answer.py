@@ -1,0 +1,196 @@
+"""Measured against promised and before, at the same flow and at each duty step; and whether these meters can tell."""
+
+from __future__ import annotations
+
+import math
+from enum import StrEnum
+
+from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly
+from modest_rotor.core.job import Job
+from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.year import Year
+from modest_rotor.core.phrase import Frozen, Phrase, as_typed, figure
+from modest_rotor.core.proof.steps import ProofReader, StepProof, StepRead
+from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR
+from modest_rotor.core.stations.set_facts import SetFacts
+from modest_rotor.core.working import Result, result, waiting
+
+W_PER_KW, HOURS_PER_DAY = 1000.0, 24.0
+
+
+class Verdict(StrEnum):
+    """What became of the promise."""
+
+    WAITS = "waits"
+    INSIDE = "inside its band"
+    ABOVE = "above its band"
+    BELOW = "below its band"
+    UNPROVABLE = "not provable with these meters"
+
+
+class ProofAnswer(Frozen):
+    """The proof of a job, or what it waits for."""
+
+    waits: str | None
+    option: str | None = None
+    title: str | None = None
+    steps: tuple[StepProof, ...] = ()
+    saved: Result = waiting("Saved a year, measured", "waits for readings after")
+    promised: Result = waiting("Promised for these steps", "waits for Options")
+    verdict: Verdict = Verdict.WAITS
+    sentence: Phrase = ()
+    changed: tuple[Phrase, ...] = ()
+    comfort: tuple[Phrase, ...] = ()
+    logged: Phrase = ()
+
+
+def proof_answer(
+    job: Job,
+    options: OptionsAnswer,
+    right: FoundMachine | str,
+    year: Year,
+    before: tuple[SetFacts, ...],
+    after: tuple[SetFacts, ...],
+) -> ProofAnswer:
+    """The proof of what was chosen.
+
+    :param right: the machine put right, against which the saving was promised. :param before: the sets as found.
+    :param after: the sets of the machine set up anew.
+    """
+    option = next((one for one in options.options if one.id == job.document.decision.chosen), None)
+    if isinstance(right, str):
+        return ProofAnswer(waits=right)
+    if option is None:
+        return ProofAnswer(waits="waits for a choice on Decision")
+    if not after:
+        return ProofAnswer(
+            waits="waits for readings after: on Readings, a set marked “after”",
+            option=option.letter,
+            title=option.title,
+        )
+    keeper = ProofReader(job, options.options[0], option, right, year, before, after)
+    read = tuple(keeper.step(step) for step in option.steps)
+    saved, promised = _year(read, year), _promised(read, option)
+    verdict, sentence = _verdict(saved, promised, read)
+    return ProofAnswer(
+        waits=None,
+        option=option.letter,
+        title=option.product or option.title,
+        steps=tuple(one.told for one in read),
+        saved=_saved_result(saved),
+        promised=_promised_result(promised),
+        verdict=verdict,
+        sentence=sentence,
+        changed=keeper.changed(),
+        comfort=_comfort(job),
+        logged=_logged(job, read, year),
+    )
+
+
+def _year(read: tuple[StepRead, ...], year: Year) -> Estimate | str:
+    """Energy saved in a year over the steps that were read, kWh."""
+    total, any_read = exactly(0.0), False
+    for one in read:
+        if one.saved is None or one.hours is None:
+            continue
+        total, any_read = total + one.saved * one.hours * (year.machines / W_PER_KW), True
+    if any_read:
+        return total
+    lacking = next((one.told.watts.waits for one in read if one.told.watts.waits), None)
+    if lacking:
+        return "".join(piece for piece in lacking if isinstance(piece, str))
+    return "waits for hours a year, on Duty"
+
+
+def _promised(read: tuple[StepRead, ...], option: OptionAnswer) -> Estimate | str:
+    """The part of the promise that belongs to the steps that were read, kWh, with the promise's own band."""
+    promise = option.saved_energy.figure
+    if promise is None:
+        return "waits for a promise, on Options"
+    weights = [(one, (one.promised_w or 0.0) * (one.hours.value if one.hours else 0.0)) for one in read]
+    whole = sum(weight for _, weight in weights)
+    part = sum(weight for one, weight in weights if one.saved is not None)
+    share = part / whole if whole else 1.0
+    band = promise.band or 0.0
+    return Estimate(promise.value * share, {"promise": band * abs(share) / COVERAGE_95})
+
+
+def _verdict(saved: Estimate | str, promised: Estimate | str, read: tuple[StepRead, ...]) -> tuple[Verdict, Phrase]:
+    """The saving against its promise. Where the measured band holds both nought and the promise, these meters cannot tell."""
+    unread = [one.told.name or "a step" for one in read if one.saved is None and one.told.after is not None]
+    if isinstance(saved, str):
+        provable = any(one.told.after for one in read)
+        return (Verdict.UNPROVABLE, (f"Not provable: {saved}.",)) if provable else (Verdict.WAITS, (saved,))
+    if isinstance(promised, str):
+        return Verdict.WAITS, (promised,)
+    told_saved, told_promised = figure("energy", saved, "measured"), figure("energy", promised, "estimated")
+    base: Phrase = ("Measured ", told_saved, " a year; promised ", told_promised, " for the same steps")
+    rest: Phrase = (f". Not counted: {', '.join(unread)}.",) if unread else (".",)
+    apart = abs(saved.value - promised.value)
+    if abs(saved.value) <= saved.band and apart <= math.hypot(saved.band, promised.band):
+        return Verdict.UNPROVABLE, (
+            *base,
+            ". The measured band holds nought as well as the promise: these meters cannot tell",
+            *rest,
+        )
+    if apart <= math.hypot(saved.band, promised.band):
+        return Verdict.INSIDE, (*base, ": it kept its promise, inside its band", *rest)
+    if saved.value > promised.value:
+        return Verdict.ABOVE, (*base, ": it saves more than was promised", *rest)
+    return Verdict.BELOW, (*base, ": it falls short of its promise", *rest)
+
+
+def _saved_result(saved: Estimate | str) -> Result:
+    label = "Saved a year, measured"
+    if isinstance(saved, str):
+        return waiting(label, saved)
+    return result(
+        label, "energy", saved, "Σ (W_0 − W_1) h ÷ 1000", (), "Energy by definition; JCGM 100 (GUM) 5.2.2 for what meters share.",
+        ("Over the steps that were read after; the hours are those of Duty, with their band.",),
+    )  # fmt: skip
+
+
+def _promised_result(promised: Estimate | str) -> Result:
+    label = "Promised for these steps"
+    if isinstance(promised, str):
+        return waiting(label, promised)
+    return result(label, "energy", promised, "the option's saving, by the share of these steps", (), "Options.")
+
+
+def _comfort(job: Job) -> tuple[Phrase, ...]:
+    """Evidence of comfort, apart from energy."""
+    said = job.document.proof
+    told: list[Phrase] = []
+    for quantity, words, before, after in (
+        ("cycles_per_hour", "Cycles an hour: ", said.cycles_before, said.cycles_after),
+        ("humidity", "Humidity: ", said.humidity_before, said.humidity_after),
+    ):
+        if before and after:
+            told.append(
+                (
+                    words,
+                    as_typed(quantity, before, "measured"),
+                    " before, ",
+                    as_typed(quantity, after, "measured"),
+                    " after.",
+                )
+            )
+    return tuple(told)
+
+
+def _logged(job: Job, read: tuple[StepRead, ...], year: Year) -> Phrase:
+    """A logger's energy against the year that the steps give."""
+    said = job.document.proof
+    if not (said.logged_days and said.logged_energy and said.logged_days.si > 0):
+        return ()
+    a_year = said.logged_energy.si / said.logged_days.si * HOURS_IN_A_YEAR / HOURS_PER_DAY
+    by_steps = sum(
+        one.told.watts.figure.value * one.hours.value * year.machines / W_PER_KW
+        for one in read
+        if one.told.watts.figure and one.hours
+    )
+    return (
+        "The logger's ", as_typed("energy", said.logged_energy, "measured"), " in ", as_typed("days", said.logged_days, "measured"),
+        " make ", figure("energy", a_year, "measured"), " a year if every week is like it; the steps read make ", figure("energy", by_steps, "measured"), ".",
+    )  # fmt: skip

@@ -1,0 +1,263 @@
+"""One duty step of the proof: which sets belong to it, the watts before and after at the same flow, and what was promised."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.job import Job
+from modest_rotor.core.options.answer_steps import flow_quantity
+from modest_rotor.core.options.answers import OptionAnswer, StepAnswer
+from modest_rotor.core.options.contract import Asked, Demand
+from modest_rotor.core.options.demands import MOST_SHARE
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.keep import Keep
+from modest_rotor.core.options.year import Year
+from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.proof.watts import of_other_meters, paid_watts
+from modest_rotor.core.stations.duty import step_hours
+from modest_rotor.core.stations.set_facts import SetFacts
+from modest_rotor.core.working import Result, given, result, waiting
+
+NEAR = 0.15
+"""Share by which a set's flow may lie off a step's to be taken for it where nobody said which belongs to which. Our judgement, no source."""
+SYSTEM_SPREAD = 0.04
+"""Relative change of a system's coefficient that two readings of flow and static cannot tell. Our judgement, no source."""
+
+
+class StepProof(Frozen):
+    """One duty step: the flow reached, the watts before and after at the same flow, and against the promise."""
+
+    step: str
+    name: str
+    before: str | None
+    after: str | None
+    hours: Figure | None
+    wanted: Figure | None
+    flow: Figure | None
+    reached: Phrase
+    before_watts: Figure | None
+    same_flow: Result
+    watts: Result
+    promised_watts: Figure | None
+    saved_watts: Result
+    system: Phrase = ()
+
+
+@dataclass(frozen=True)
+class StepRead:
+    """One step with its estimates: W saved, hours, W promised to be saved."""
+
+    told: StepProof
+    saved: Estimate | None
+    hours: Estimate | None
+    promised_w: float | None
+
+
+class ProofReader:
+    """One job's readings after, held against its option and its machine."""
+
+    def __init__(
+        self,
+        job: Job,
+        kept: OptionAnswer,
+        option: OptionAnswer,
+        right: FoundMachine,
+        year: Year,
+        before: tuple[SetFacts, ...],
+        after: tuple[SetFacts, ...],
+    ) -> None:
+        self.job, self.kept, self.option, self.right, self.year = job, kept, option, right, year
+        self.before = {facts.id: facts for facts in before}
+        self.after = {facts.id: facts for facts in after}
+        self.same_meters = job.document.proof.same_meters != "no"
+        self.pairs = self._pairs()
+
+    def _pairs(self) -> dict[str, tuple[str | None, str | None]]:
+        """For each step the sets before and after: as said, or by the flow that lies nearest."""
+        said = {pair.step: (pair.before, pair.after) for pair in self.job.document.proof.pairs}
+        free = [facts for facts in self.after.values() if facts.id not in {after for _, after in said.values()}]
+        found: dict[str, tuple[str | None, str | None]] = {}
+        for step in self.option.steps:
+            before, after = said.get(step.id, (None, None))
+            if after is None and (near := _nearest(step, free)):
+                after = near.id
+                free.remove(near)
+            found[step.id] = (before, after)
+        if len(self.option.steps) == 1 and len(self.after) == 1:
+            only = self.option.steps[0].id
+            found[only] = (found[only][0], found[only][1] or next(iter(self.after)))
+        return found
+
+    def step(self, step: StepAnswer) -> StepRead:
+        """One step."""
+        before_id, after_id = self.pairs[step.id]
+        before, after = self.before.get(before_id or ""), self.after.get(after_id or "")
+        hours = next((step_hours(one) for one in self.job.document.duty.steps if one.id == step.id), None)
+        watts = self._watts(after) if after else "waits for a set read after on this step"
+        baseline = self._baseline(step, after)
+        saved = baseline - watts if isinstance(baseline, Estimate) and isinstance(watts, Estimate) else None
+        kept = next((one for one in self.kept.steps if one.id == step.id), None)
+        promised_w = (
+            kept.input_power.value - step.input_power.value if kept and kept.input_power and step.input_power else None
+        )
+        flow = self._flow(after)
+        told = StepProof(
+            step=step.id,
+            name=step.name,
+            before=before.title if before else None,
+            after=after.title if after else None,
+            hours=step.hours,
+            wanted=step.demand,
+            flow=figure(flow_quantity(self.right), flow, "measured") if flow and self.right.flow_is_measured else None,
+            reached=self._reached(step, flow),
+            before_watts=_watts_figure(before),
+            same_flow=self._same_flow(baseline, flow),
+            watts=_watts_result(watts, after),
+            promised_watts=step.input_power,
+            saved_watts=_saved_watts(saved, baseline, watts),
+            system=self._system(after),
+        )
+        return StepRead(told, saved, hours, promised_w)
+
+    def _watts(self, after: SetFacts) -> Estimate | str:
+        return paid_watts(
+            after.reading_as_typed(self.job.document.readings),
+            after.number,
+            self.job.document.meters.accuracies,
+            self.same_meters,
+        )
+
+    def _flow(self, after: SetFacts | None) -> Estimate | None:
+        """The flow after; by the same meters as before its error is shared with the flow before."""
+        if after is None or after.flow is None:
+            return None
+        return after.flow if self.same_meters else of_other_meters(after.flow)
+
+    def _baseline(self, step: StepAnswer, after: SetFacts | None) -> Estimate | str:
+        """What the machine put right would take at the flow that was reached, as it meets part flow today, W."""
+        full = self.right.flow.value
+        flow = self._flow(after)
+        if flow is not None and self.right.flow_is_measured:
+            share = flow.value / full
+        elif step.demand is not None:
+            share = step.demand.value / full if self.right.flow_is_measured else step.demand.value
+        else:
+            return "waits for a flow"
+        demand = Demand(step.id, min(share, MOST_SHARE))
+        (solved,) = Keep().solve(self.right, (demand,), Asked(self.year.duty.part_flow, machines=self.year.machines))
+        return solved.input_power or solved.note or "waits for the machine as found"
+
+    def _reached(self, step: StepAnswer, flow: Estimate | None) -> Phrase:
+        if flow is None:
+            return ("flow not read: watts are held against those at the flow asked for",)
+        if step.demand is None or not self.right.flow_is_measured:
+            return ()
+        tolerance = self.job.document.setup.tolerance
+        allowed = tolerance.si if tolerance else 0.05
+        off = flow.value / step.demand.value - 1
+        if abs(off) <= allowed:
+            return (
+                ("reached",)
+                if abs(off) + flow.band / step.demand.value <= allowed
+                else ("reached, as near as this reading tells",)
+            )
+        return ("missed by ", figure("change", off, "measured"))
+
+    def _same_flow(self, baseline: Estimate | str, flow: Estimate | None) -> Result:
+        label = "Put-right machine at the same flow"
+        if isinstance(baseline, str):
+            return waiting(label, baseline)
+        quantity = flow_quantity(self.right)
+        ingredients = (
+            (given("q", "flow after", quantity, flow, "measured"),) if flow and self.right.flow_is_measured else ()
+        )
+        return result(
+            label, "input_power", baseline, "W of the machine put right, solved at q", ingredients,
+            "The machine as found and its motor, solved at this flow as Options does.",
+        )  # fmt: skip
+
+    def _system(self, after: SetFacts | None) -> Phrase:
+        """How the system stands against the one before, where flow and static were read both times."""
+        ratio = self._coefficient_ratio(after)
+        if ratio is None or abs(ratio.value - 1) <= max(ratio.band, SYSTEM_SPREAD):
+            return ()
+        word = "tighter" if ratio.value > 1 else "freer"
+        return (
+            "The system is ", figure("change", abs(ratio.value - 1), "measured"), f" {word} than before: at one flow the option then takes about ",
+            figure("change", ratio.value - 1, "estimated"), " more at the shaft." if ratio.value > 1 else " at the shaft.",
+        )  # fmt: skip
+
+    def _coefficient_ratio(self, after: SetFacts | None) -> Estimate | None:
+        right = self.right
+        if after is None or not (
+            after.flow and after.pressure and right.flow_is_measured and right.pressure_is_measured
+        ):
+            return None
+        fixed = right.fixed_pressure.value
+        now, then = after.pressure - fixed, right.pressure - fixed
+        if now.value <= 0 or then.value <= 0 or after.flow.value <= 0:
+            return None
+        flows = right.flow / after.flow
+        return now / then * flows * flows
+
+    def changed(self) -> tuple[Phrase, ...]:
+        """What else changed, as was said, and what that does to the proof."""
+        said = self.job.document.proof
+        told: list[Phrase] = []
+        if said.filter_changed == "yes":
+            told.append(
+                (
+                    "The filter was changed meanwhile: what a clean one gives is the repair's, not the option's. Watts are compared at the same flow.",
+                )
+            )
+        if said.damper_changed == "yes":
+            told.append(
+                (
+                    "Damper or duct were changed meanwhile: the saving is held at the flow that was reached, not at that asked for.",
+                )
+            )
+        if said.season_changed == "yes":
+            told.append(
+                (
+                    "It is another season: colder air is denser, watts and static rise with it, about 1 % for 3 K. It is said, not corrected.",
+                )
+            )
+        if said.notes:
+            told.append((said.notes,))
+        return tuple(told)
+
+
+def _nearest(step: StepAnswer, free: list[SetFacts]) -> SetFacts | None:
+    if step.demand is None:
+        return None
+    wanted = step.demand.value
+    near = [facts for facts in free if facts.flow and abs(facts.flow.value / wanted - 1) <= NEAR]
+    return min(near, key=lambda facts: abs((facts.flow.value if facts.flow else 0.0) - wanted), default=None)
+
+
+def _watts_figure(before: SetFacts | None) -> Figure | None:
+    watts = before.running.input_power if before else None
+    return figure("input_power", watts, "measured") if watts else None
+
+
+def _watts_result(watts: Estimate | str, after: SetFacts | None) -> Result:
+    label = "Watts after"
+    if isinstance(watts, str):
+        return waiting(label, watts)
+    ingredients = (given("W", "input power", "input_power", watts, "measured", after.title if after else ""),)
+    return result(label, "input_power", watts, "as read at the line", ingredients, "A true wattmeter.")
+
+
+def _saved_watts(saved: Estimate | None, baseline: Estimate | str, watts: Estimate | str) -> Result:
+    label = "Watts saved at the same flow"
+    if saved is None:
+        return waiting(label, watts if isinstance(watts, str) else str(baseline))
+    assert isinstance(baseline, Estimate) and isinstance(watts, Estimate)
+    ingredients = (
+        given("W_0", "put right, at the same flow", "input_power", baseline, "estimated"),
+        given("W_1", "after", "input_power", watts, "measured"),
+    )
+    return result(
+        label, "input_power", saved, "W_0 − W_1", ingredients, "JCGM 100 (GUM) 5.2.2: what both share of one meter falls out of the difference.",
+    )  # fmt: skip

@@ -1,0 +1,34 @@
+"""Which watts prove a saving: those that a wattmeter read where they are paid for."""
+
+from __future__ import annotations
+
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.meters import Accuracies, read_by_meter
+from modest_rotor.core.stations.readings import MeasuringPoint, ReadingSet
+
+PAID_FOR = (None, MeasuringPoint.SUPPLY, MeasuringPoint.DRIVE_INPUT)
+LAST_DIGIT = "last digit"
+
+
+def paid_watts(reading: ReadingSet, number: int, accuracies: Accuracies, same_meters: bool) -> Estimate | str:
+    """Watts at the line, W, or the sentence that says why there are none.
+
+    :param same_meters: whether the meters are those of the readings before: then what they are off is shared with them.
+
+    Amps alone never prove watts on an electronic motor or a drive: their power factor lies anywhere from a half to one.
+    Source: definition of power; common practice.
+    """
+    if reading.input_power is None:
+        if reading.current is not None:
+            return "amps alone never prove watts on an electronic motor or a drive: read true watts"
+        return "waits for watts"
+    if reading.point not in PAID_FOR:
+        return f"watts were read at the {reading.point}, not where they are paid for"
+    watts = read_by_meter(reading.input_power, "input_power", f"input_power, set {number}", accuracies)
+    return watts if same_meters else of_other_meters(watts)
+
+
+def of_other_meters(value: Estimate) -> Estimate:
+    """The same by other instruments than before: their errors are their own."""
+    parts = {name if name.startswith(LAST_DIGIT) else f"{name}, other one": part for name, part in value.parts.items()}
+    return Estimate(value.value, parts)

@@ -1,0 +1,194 @@
+"""Everything that Set-up answers: steps, commands, the drive, the sweep, what is left behind; or what it waits for."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.job import Job
+from modest_rotor.core.options.compare import OptionsAnswer
+from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.setup.commands import CommandAnswer, command_answers
+from modest_rotor.core.setup.drive_settings import DriveAnswer, drive_answer, frequency_limits
+from modest_rotor.core.setup.facts import SetupFacts
+from modest_rotor.core.setup.steps import SetupStep, setup_steps
+from modest_rotor.core.setup.sweep import SweepPlan, frequencies, plan_sweep
+from modest_rotor.core.setup.volts import LinkAnswer, link_answer
+from modest_rotor.core.stations.options import Considered
+
+USUAL_STEP_HZ, USUAL_HOLD_S = 1.0, 4.0
+"""Step and hold time of a sweep where nothing is said. Common practice, no source."""
+KEPT = Considered(id="keep", kind=OptionKind.KEEP)
+
+
+class SkipBand(Frozen):
+    """A band of frequencies."""
+
+    low: Figure
+    high: Figure
+
+
+class SweepAnswer(Frozen):
+    """The sweep: its frequencies, what it came to, in words and as values for the drive."""
+
+    frequencies: tuple[float, ...]
+    step: Figure
+    hold: Figure
+    loud: tuple[Figure, ...]
+    skips: tuple[SkipBand, ...]
+    low: Figure
+    high: Figure
+    sentences: tuple[Phrase, ...]
+    stop: str | None = None
+    done: bool = False
+    most_bands: int
+
+
+class SetupAnswer(Frozen):
+    """The answer of Set-up."""
+
+    waits: str | None
+    option: str | None = None
+    title: str | None = None
+    steps: tuple[SetupStep, ...] = ()
+    link: LinkAnswer = LinkAnswer()
+    commands: tuple[CommandAnswer, ...] = ()
+    drive: DriveAnswer | None = None
+    sweep: SweepAnswer | None = None
+    stops: tuple[Phrase, ...] = ()
+    done: int = 0
+    tolerance: Figure | None = None
+
+
+def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | str) -> SetupAnswer:
+    """Set-up of the option that was chosen, on the machine put right.
+
+    :param machine: put right, or the sentence that says what it waits for.
+    """
+    decision = job.document.decision
+    option = next((one for one in options.options if one.id == decision.chosen), None)
+    if isinstance(machine, str):
+        return SetupAnswer(waits=machine)
+    if option is None:
+        return SetupAnswer(waits="waits for a choice on Decision")
+    if option.stop:
+        return SetupAnswer(waits=f"{option.letter} is stopped: {option.stop}", option=option.letter, title=option.title)
+    considered = next((one for one in job.document.options.considered if one.id == option.id), KEPT)
+    facts = SetupFacts(job, option, considered, machine)
+    drive = drive_answer(facts) if facts.on_drive else None
+    sweep, plan = _sweep(facts) if facts.on_drive else (None, None)
+    link = link_answer(job.document.setup)
+    steps = setup_steps(facts, link, drive)
+    stops = tuple(phrase for step in steps if step.stopped for phrase in (_stop_words(step),))
+    if sweep and sweep.stop:
+        stops = (*stops, (sweep.stop,))
+    return SetupAnswer(
+        waits=None,
+        option=option.letter,
+        title=option.product or option.title,
+        steps=steps,
+        link=link,
+        commands=command_answers(facts, plan),
+        drive=drive,
+        sweep=sweep,
+        stops=stops,
+        done=sum(not step.is_open for step in steps),
+        tolerance=figure("tolerance", facts.tolerance, "typed" if job.document.setup.tolerance else "assumed"),
+    )
+
+
+def _stop_words(step: SetupStep) -> Phrase:
+    if step.stop:
+        return (f"Step {step.number}: ", *step.stop)
+    assert step.signed is not None
+    said = f", {step.signed.found}" if step.signed.found else ""
+    return (f"Step {step.number} is stopped by {step.signed.who}{said}.",)
+
+
+def _sweep(facts: SetupFacts) -> tuple[SweepAnswer, SweepPlan | None]:
+    asked, limits, traits = facts.job.document.setup.sweep, frequency_limits(facts), facts.drive_traits
+    low = max(asked.low.si if asked.low else limits.low, limits.low)
+    high = min(asked.high.si if asked.high else limits.high, limits.high)
+    step = asked.step.si if asked.step else USUAL_STEP_HZ
+    margin = asked.margin.si if asked.margin else step / 2
+    marks = tuple(mark.frequency.si for mark in asked.marks if mark.frequency)
+    done = asked.swept_up == "yes" and asked.swept_down == "yes"
+    common: dict[str, Any] = {
+        "step": figure("step_frequency", step),
+        "hold": figure("hold_time", asked.hold.si if asked.hold else USUAL_HOLD_S),
+        "loud": tuple(figure("output_frequency", mark, "measured") for mark in sorted(set(marks))),
+        "most_bands": traits.most_bands,
+        "done": done,
+    }
+    try:
+        grid = frequencies(low, high, step)
+        plan = plan_sweep(marks, low, high, step, margin, traits)
+    except OutsideValidity as refusal:
+        ends = {"low": figure("output_frequency", low), "high": figure("output_frequency", high)}
+        return SweepAnswer(**common, **ends, frequencies=(), skips=(), sentences=(), stop=refusal.sentence), None
+    answer = SweepAnswer(
+        **common,
+        frequencies=grid,
+        skips=tuple(SkipBand(low=_hz(band.low), high=_hz(band.high)) for band in plan.skips),
+        low=_hz(plan.low),
+        high=_hz(plan.high),
+        sentences=_sentences(plan, low, high, bool(marks)),
+        stop=MOSTLY_LOUD if plan.mostly else None,
+    )
+    return answer, plan if marks and not plan.mostly else None
+
+
+MOSTLY_LOUD = "Most of the range is loud: that is no resonance. Look at motor, mounts, coupling and wheel first; nothing is skipped."
+
+
+def _hz(value: float) -> Figure:
+    return figure("output_frequency", value)
+
+
+def _sentences(plan: SweepPlan, low: float, high: float, marked: bool) -> tuple[Phrase, ...]:
+    if plan.mostly or not marked:
+        return ()
+    said: list[Phrase] = []
+    if plan.high < high:
+        said.append(
+            (
+                "Loud at the top, which it cannot skip: highest frequency ",
+                _hz(plan.high),
+                " in place of ",
+                _hz(high),
+                ".",
+            )
+        )
+    if plan.low > low:
+        said.append(
+            (
+                "Loud at the bottom, which it cannot skip: lowest frequency ",
+                _hz(plan.low),
+                " in place of ",
+                _hz(low),
+                ".",
+            )
+        )
+    for band in plan.skips:
+        said.append(("Skip from ", _hz(band.low), " to ", _hz(band.high), "."))
+    if plan.joined:
+        said.append(
+            (
+                "More bands than it can skip: two were joined, which gives up ",
+                _hz(plan.joined),
+                " of quiet.",
+            )
+        )
+    for band in plan.left:
+        said.append(
+            (
+                "Loud from ",
+                _hz(band.low),
+                " to ",
+                _hz(band.high),
+                " and not skipped: try the volts trim, 5 % down then up, and listen again.",
+            )
+        )
+    return tuple(said)

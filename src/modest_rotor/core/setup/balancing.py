@@ -1,0 +1,160 @@
+"""The balancing loop: the next setting from the machine's curve, corrected by what was just measured."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable
+from dataclasses import dataclass
+from enum import StrEnum
+
+from modest_rotor.core.errors import OutsideValidity
+
+HALVINGS = 48
+LEAST_STEP = 0.02
+"""Logarithm of the ratio of two commands below which their slope is mostly meter noise. Our judgement, no source."""
+SLOPES = (0.4, 3.0)
+"""Exponents of flow against command between which a measured slope is believed. Our judgement, no source."""
+NUDGE = 1.02
+"""Share by which a setting is moved where the curve itself proposes none that is new. Our judgement, no source."""
+
+Curve = Callable[[float], float]
+
+
+@dataclass(frozen=True)
+class Tried:
+    """A setting, and the flow measured on it (m³/s, or relative)."""
+
+    command: float
+    flow: float
+
+
+class Outcome(StrEnum):
+    """What is to be done next."""
+
+    BEGIN = "begin"
+    AGAIN = "again"
+    INSIDE = "inside"
+    CANNOT = "cannot be reached"
+
+
+@dataclass(frozen=True)
+class Advice:
+    """The next setting, or why there is none; ``proved`` where the band of the flow lies inside the tolerance too."""
+
+    outcome: Outcome
+    command: float | None = None
+    reason: str = ""
+    proved: bool = False
+
+
+def advise(
+    curve: Curve, tried: tuple[Tried, ...], target: float, low: float, high: float, tolerance: float, band: float = 0.0
+) -> Advice:
+    """The next setting on the way to a flow.
+
+    :param curve: flow at a command by the solved machine; it grows with the command.
+    :param tried: settings tried so far, in order; the last decides whether the flow is inside.
+    :param target: the flow wanted. :param low: least command. :param high: highest command.
+    :param tolerance: share of the target within which a flow is right. :param band: of the last flow, ± at 95 %.
+    :raises OutsideValidity: a target or tolerance not above zero, or limits that hold nothing.
+
+    With one reading the whole curve is moved by the ratio of measured to expected; with two or more its steepness as well,
+    by the two readings that lie nearest to the target in the logarithm. Source: our own method, no source; the curve itself
+    is fan and system by the affinity laws.
+    """
+    if not (target > 0 and tolerance > 0 and 0 < low < high):
+        raise OutsideValidity("A balancing loop needs a flow, a tolerance and a range of settings, all above zero.")
+    sound = tuple(one for one in tried if one.flow > 0 and one.command > 0)
+    if sound:
+        error = abs(sound[-1].flow / target - 1)
+        if error <= tolerance:
+            return Advice(Outcome.INSIDE, sound[-1].command, proved=error + band / target <= tolerance)
+        stuck = _stuck(sound, target, low, high, tolerance)
+        if stuck:
+            return stuck
+    corrected = _corrected(curve, sound, target)
+    command = _solve(corrected, target, low, high)
+    ends = corrected(low), corrected(high)
+    if ends[1] < target * (1 - tolerance) and _at(sound, high):
+        return Advice(
+            Outcome.CANNOT, reason=f"at its highest setting it gives {100 * ends[1] / target:.0f} % of what is wanted"
+        )
+    if ends[0] > target * (1 + tolerance) and _at(sound, low):
+        return Advice(
+            Outcome.CANNOT,
+            reason=f"at its lowest setting it still gives {100 * ends[0] / target:.0f} % of what is wanted",
+        )
+    return Advice(Outcome.AGAIN if sound else Outcome.BEGIN, _unlike(command, sound, target, low, high))
+
+
+def advise_tap(
+    flows: tuple[float, ...], tried: tuple[tuple[int, float], ...], target: float, tolerance: float
+) -> tuple[Outcome, int]:
+    """The tap whose flow lies nearest to the target, and whether it has been read.
+
+    :param flows: flow on each tap by the solved machine, the lowest first. :param tried: taps tried, from nought, each with its flow.
+    :returns: the outcome and a tap, counted from nought. Taps are steps: the nearest counts as right even outside the tolerance.
+
+    Source: as :func:`advise`.
+    """
+    measured = dict(tried)
+    ratio = (
+        math.exp(sum(math.log(flow / flows[tap]) for tap, flow in measured.items()) / len(measured))
+        if measured
+        else 1.0
+    )
+    told = [measured.get(tap, flow * ratio) for tap, flow in enumerate(flows)]
+    best = min(range(len(told)), key=lambda tap: abs(told[tap] - target))
+    if best not in measured:
+        return Outcome.AGAIN if measured else Outcome.BEGIN, best
+    return (Outcome.INSIDE if abs(measured[best] / target - 1) <= tolerance else Outcome.CANNOT), best
+
+
+def _corrected(curve: Curve, tried: tuple[Tried, ...], target: float) -> Curve:
+    """The curve through what was measured."""
+    if not tried:
+        return curve
+    nearest = sorted(tried, key=lambda one: abs(math.log(one.flow / target)))
+    first = nearest[0]
+    other = next((one for one in nearest[1:] if abs(math.log(one.command / first.command)) > LEAST_STEP), None)
+    if other is None:
+        ratio = first.flow / max(curve(first.command), 1e-12)
+        return lambda command: ratio * curve(command)
+    slope = math.log(other.flow / first.flow) / math.log(other.command / first.command)
+    slope = min(max(slope, SLOPES[0]), SLOPES[1])
+    return lambda command: first.flow * (command / first.command) ** slope
+
+
+def _stuck(tried: tuple[Tried, ...], target: float, low: float, high: float, tolerance: float) -> Advice | None:
+    """Whether an end of the range was measured and does not reach the target."""
+    for one in tried:
+        share = f"{100 * one.flow / target:.0f} % of what is wanted"
+        if one.command >= high * (1 - 1e-6) and one.flow < target * (1 - tolerance):
+            return Advice(Outcome.CANNOT, reason=f"at its highest setting it gives {share}")
+        if one.command <= low * (1 + 1e-6) and one.flow > target * (1 + tolerance):
+            return Advice(Outcome.CANNOT, reason=f"at its lowest setting it still gives {share}")
+    return None
+
+
+def _at(tried: tuple[Tried, ...], command: float) -> bool:
+    return any(abs(one.command / command - 1) < 1e-6 for one in tried)
+
+
+def _solve(curve: Curve, target: float, low: float, high: float) -> float:
+    """The command at which a growing curve gives the target, or the nearer end."""
+    if curve(low) >= target:
+        return low
+    if curve(high) <= target:
+        return high
+    for _ in range(HALVINGS):
+        middle = (low + high) / 2
+        low, high = (middle, high) if curve(middle) < target else (low, middle)
+    return (low + high) / 2
+
+
+def _unlike(command: float, tried: tuple[Tried, ...], target: float, low: float, high: float) -> float:
+    """A setting that was not tried yet: what was measured there was outside already."""
+    last = tried[-1] if tried else None
+    if last is None or abs(command / last.command - 1) > 1e-3:
+        return command
+    return min(max(last.command * (NUDGE if last.flow < target else 1 / NUDGE), low), high)

@@ -1,0 +1,390 @@
+"""The command of each duty step: tap, dial, volts or hertz; what its neighbours would give; and the way to the right flow."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from typing import Any
+
+from modest_rotor.core.errors import OutsideValidity, Refusal
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.meters import read_by_meter
+from modest_rotor.core.options.answer_steps import flow_quantity
+from modest_rotor.core.options.answers import StepAnswer
+from modest_rotor.core.options.contract import Asked, OptionKind
+from modest_rotor.core.options.rating import electronic_rating
+from modest_rotor.core.options.torque_taps import solve_taps, torques
+from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.setup.balancing import Advice, Outcome, Tried, advise, advise_tap
+from modest_rotor.core.setup.command import signal_for_share
+from modest_rotor.core.setup.drive_settings import frequency_limits
+from modest_rotor.core.setup.facts import BY_SIGNAL, HELD_BY_ITSELF, SetupFacts
+from modest_rotor.core.setup.sweep import SweepPlan, out_of_bands
+from modest_rotor.core.stations.charts import amps_chart
+from modest_rotor.core.stations.setup import Trial
+from modest_rotor.core.stations.target import air_factor
+
+LEAST_SHARE = 0.10
+"""Least share of full speed that is tried where the device says no more. Our judgement, no source."""
+MOVED = 0.1
+"""Hertz by which a step must be moved to be told."""
+
+
+A_HAIR_MORE = 1.02
+
+
+class Neighbour(Frozen):
+    """What another setting would give."""
+
+    words: str
+    flow: Figure
+
+
+class TrialAnswer(Frozen):
+    """A setting that was tried, and the flow that its reading stands for."""
+
+    id: str
+    told: Phrase
+    flow: Figure | None
+    by: str
+
+
+class AdviceAnswer(Frozen):
+    """What to do next on one step."""
+
+    outcome: Outcome
+    command: Figure | None = None
+    told: Phrase
+    sentence: Phrase
+    proved: bool = False
+
+
+class CommandAnswer(Frozen):
+    """One duty step: what it is told, what that is expected to give, and how far the loop has come."""
+
+    step: str
+    name: str
+    call: str | None
+    told: Phrase
+    command: Figure | None
+    wanted: Figure | None
+    expected: Figure | None
+    moved: Phrase = ()
+    neighbours: tuple[Neighbour, ...] = ()
+    note: str = ""
+    trials: tuple[TrialAnswer, ...] = ()
+    advice: AdviceAnswer | None = None
+    waits: str | None = None
+
+
+def command_answers(facts: SetupFacts, plan: SweepPlan | None) -> tuple[CommandAnswer, ...]:
+    """The command of every duty step.
+
+    :param plan: what the noise sweep came to, where there was one.
+    """
+    taps = _taps(facts) if facts.kind is OptionKind.TORQUE else ()
+    duty = {step.id: step for step in facts.job.document.duty.steps}
+    answers = []
+    for step in facts.option.steps:
+        asked = duty.get(step.id)
+        call = str(asked.call) if asked and asked.call else None
+        answers.append(_answer(facts, step, call, plan, taps))
+    return tuple(answers)
+
+
+def _answer(
+    facts: SetupFacts,
+    step: StepAnswer,
+    call: str | None,
+    plan: SweepPlan | None,
+    taps: tuple[tuple[str, Estimate], ...],
+) -> CommandAnswer:
+    solved = next((piece for piece in step.setting if not isinstance(piece, str)), None)
+    wanted = step.demand
+    common: dict[str, Any] = {"step": step.id, "name": step.name, "call": call, "wanted": wanted, "expected": step.flow}
+    if step.flow is None:
+        return CommandAnswer(**common, told=(), command=None, waits=step.note or "waits for Options")
+    if facts.kind is OptionKind.TORQUE:
+        return _tap_answer(facts, step, taps, common)
+    if solved is None or facts.kind in HELD_BY_ITSELF:
+        told: Phrase = step.setting or ("as it stands",)
+        if facts.kind in HELD_BY_ITSELF and wanted:
+            told = (
+                ("airflow typed in: ", wanted)
+                if facts.kind is OptionKind.AIRFLOW
+                else ("its pressure set, ", *step.setting)
+            )
+        return CommandAnswer(**common, told=told, command=None, **_loop(facts, step, None))
+    hertz = solved.value
+    moved: Phrase = ()
+    if facts.on_drive:
+        limits = frequency_limits(facts)
+        inside = out_of_bands(hertz, plan or SweepPlan((), limits.low, limits.high))
+        if abs(inside - hertz) > MOVED and facts.curve:
+            moved = _moved(facts, hertz, inside, step.flow)
+            common["expected"] = figure(
+                step.flow.quantity, facts.curve(inside) / facts.curve(hertz) * step.flow.value, "estimated"
+            )
+        hertz = inside
+    told, note = command_words(facts, hertz)
+    command = figure("output_frequency" if facts.on_drive else "signal", hertz)
+    return CommandAnswer(**common, told=told, command=command, moved=moved, note=note, **_loop(facts, step, plan))
+
+
+def command_words(facts: SetupFacts, value: float) -> tuple[Phrase, str]:
+    """A command as it is typed, dialled or measured; and what is to be said of it."""
+    if facts.on_drive:
+        return (figure("output_frequency", value),), ""
+    if 1 < value <= A_HAIR_MORE:  # what no dial and no meter tells from full
+        value = 1.0
+    if facts.kind not in BY_SIGNAL or facts.by_dial:
+        return ("dial at ", figure("signal", value)), "" if value <= 1 else "more than its full speed"
+    if value > 1:
+        return (figure("signal", value), " of its speed"), "more than its full speed: take the next size up"
+    try:
+        volts = signal_for_share(facts.signal_traits, value)
+    except OutsideValidity as refusal:
+        return (figure("signal", value),), refusal.sentence
+    return (figure("command_voltage", volts), ", ", figure("signal", value), " of its speed"), ""
+
+
+def _moved(facts: SetupFacts, from_hz: float, to_hz: float, flow: Figure) -> Phrase:
+    assert facts.curve is not None
+    change = facts.curve(to_hz) / facts.curve(from_hz) - 1
+    return (
+        "moved from ", figure("output_frequency", from_hz), " to ", figure("output_frequency", to_hz), ": flow ",
+        "+" if change > 0 else "", figure("change", change, "estimated"),
+    )  # fmt: skip
+
+
+def _taps(facts: SetupFacts) -> tuple[tuple[str, Estimate], ...]:
+    """Every torque tap with its flow on this machine, those that find no point left out."""
+    rating = electronic_rating(facts.machine, facts.considered)
+    solved = solve_taps(facts.machine, rating, torques(Asked(None, facts.considered)))
+    return tuple((tap.id, tap.flow) for tap in solved if tap.flow is not None)
+
+
+def _tap_answer(
+    facts: SetupFacts, step: StepAnswer, taps: tuple[tuple[str, Estimate], ...], common: Mapping[str, Any]
+) -> CommandAnswer:
+    name = flow_quantity(facts.machine)
+    named = next((piece for piece in step.setting if isinstance(piece, str)), "").split(",")[0].strip()
+    place = next((i for i, (tap, _) in enumerate(taps) if tap == named), None)
+    around = () if place is None else tuple(taps[i] for i in (place - 1, place + 1) if 0 <= i < len(taps))
+    neighbours = tuple(Neighbour(words=tap, flow=figure(name, flow, "estimated")) for tap, flow in around)
+    trials = _trials(facts, step.id)
+    advice = None
+    if taps and step.demand and facts.machine.flow_is_measured:
+        numbers = {trial.id: trial.tap for trial in facts.job.document.setup.trials}
+        read = tuple(
+            (number - 1, answer.flow.value)
+            for answer in trials
+            if answer.flow and (number := numbers[answer.id]) is not None and number <= len(taps)
+        )
+        outcome, best = advise_tap(tuple(flow.value for _, flow in taps), read, step.demand.value, facts.tolerance)
+        advice = AdviceAnswer(outcome=outcome, told=(taps[best][0],), sentence=_tap_sentence(outcome, taps[best][0]))
+    return CommandAnswer(**common, told=(named,), command=None, neighbours=neighbours, trials=trials, advice=advice)
+
+
+def _tap_sentence(outcome: Outcome, tap: str) -> Phrase:
+    return {
+        Outcome.BEGIN: (f"Put it on {tap} and read the flow.",),
+        Outcome.AGAIN: (f"Now {tap}: by what was read it comes nearest.",),
+        Outcome.INSIDE: (f"{tap} is inside.",),
+        Outcome.CANNOT: (f"{tap} comes nearest, and is outside: taps are steps. Take it, or another motor.",),
+    }[outcome]
+
+
+def _loop(facts: SetupFacts, step: StepAnswer, plan: SweepPlan | None) -> dict[str, object]:
+    """The readings of one step, and what follows from the last."""
+    trials = _trials(facts, step.id)
+    if step.demand is None or not facts.machine.flow_is_measured:
+        return {"trials": trials}
+    if facts.curve is None:
+        return {"trials": trials, "advice": _held_advice(trials, step.demand, facts)}
+    commands = {trial.id: trial.frequency or trial.signal for trial in facts.job.document.setup.trials}
+    pairs = [
+        (Tried(entry.si, answer.flow.value), answer.flow.band or 0.0)
+        for answer in trials
+        if answer.flow and (entry := commands[answer.id]) is not None
+    ]
+    low, high = _range(facts, plan)
+    band = pairs[-1][1] if pairs else 0.0
+    try:
+        advice = advise(
+            facts.curve, tuple(one for one, _ in pairs), step.demand.value, low, high, facts.tolerance, band
+        )
+    except Refusal as refusal:
+        return {"trials": trials, "note": refusal.sentence}
+    last = next((answer.flow for answer in reversed(trials) if answer.flow), None)
+    return {"trials": trials, "advice": _told(facts, advice, step.demand, last, plan)}
+
+
+def _range(facts: SetupFacts, plan: SweepPlan | None) -> tuple[float, float]:
+    if facts.on_drive:
+        limits = frequency_limits(facts)
+        return (plan.low, plan.high) if plan else (limits.low, limits.high)
+    product, signal = facts.considered.product, facts.signal_traits
+    least = product.least_speed.si if product and product.least_speed else LEAST_SHARE
+    dead = (signal.off_below_v - signal.zero_at_v) / (signal.full_at_v - signal.zero_at_v)
+    return max(least, dead), 1.0
+
+
+def _told(
+    facts: SetupFacts, advice: Advice, wanted: Figure, last: Figure | None, plan: SweepPlan | None
+) -> AdviceAnswer:
+    command = advice.command
+    if command is not None and facts.on_drive and plan:
+        command = out_of_bands(command, plan)
+    told, _ = command_words(facts, command) if command is not None else ((), "")
+    quantity = "output_frequency" if facts.on_drive else "signal"
+    return AdviceAnswer(
+        outcome=advice.outcome,
+        command=figure(quantity, command) if command is not None else None,
+        told=told,
+        sentence=_sentence(facts, advice, told, wanted, last),
+        proved=advice.proved,
+    )
+
+
+def _sentence(facts: SetupFacts, advice: Advice, told: Phrase, wanted: Figure, last: Figure | None) -> Phrase:
+    if advice.outcome is Outcome.BEGIN:
+        return ("Set ", *told, ", let it run steady, and read the flow.")
+    if advice.outcome is Outcome.AGAIN:
+        return ("Read ", *_piece(last), "; wanted ", wanted, ". Set ", *told, " and read again.")
+    if advice.outcome is Outcome.CANNOT:
+        return ("It cannot be reached: ", advice.reason, ". ", _why(facts))
+    within: Phrase = ("Inside ± ", figure("tolerance", facts.tolerance), ": ", *_piece(last), ", wanted ", wanted, ".")
+    if advice.proved or last is None:
+        return within
+    share = (last.band or 0.0) / last.value
+    return (
+        *within,
+        " A reading of ± ",
+        figure("ratio", share),
+        " cannot prove ± ",
+        figure("tolerance", facts.tolerance),
+        "; it does not speak against it.",
+    )
+
+
+def _piece(flow: Figure | None) -> Phrase:
+    return (flow,) if flow else ()
+
+
+def _why(facts: SetupFacts) -> str:
+    if facts.on_drive:
+        return "Look at limits and skipped bands, at the system, or at another wheel or sheave."
+    return "Look at filter, dampers and duct first; then at the next size of motor or wheel."
+
+
+def _held_advice(trials: tuple[TrialAnswer, ...], wanted: Figure, facts: SetupFacts) -> AdviceAnswer:
+    """A machine that holds its flow by itself, or stays as it is: read, and say whether it is inside."""
+    last = next((answer.flow for answer in reversed(trials) if answer.flow), None)
+    if last is None:
+        return AdviceAnswer(outcome=Outcome.BEGIN, told=(), sentence=("Let it run steady, and read the flow.",))
+    error = abs(last.value / wanted.value - 1)
+    proved = error + (last.band or 0.0) / wanted.value <= facts.tolerance
+    advice = Advice(
+        Outcome.INSIDE if error <= facts.tolerance else Outcome.CANNOT,
+        reason=f"it reads {100 * last.value / wanted.value:.0f} % of what is wanted",
+        proved=proved,
+    )
+    return AdviceAnswer(
+        outcome=advice.outcome, told=(), sentence=_sentence(facts, advice, (), wanted, last), proved=proved
+    )
+
+
+def _trials(facts: SetupFacts, step: str) -> tuple[TrialAnswer, ...]:
+    own = [trial for trial in facts.job.document.setup.trials if trial.step == step]
+    answers = []
+    for trial in own:
+        flow, by = flow_of(facts, trial)
+        quantity = flow_quantity(facts.machine)
+        answers.append(
+            TrialAnswer(
+                id=trial.id,
+                told=_setting(facts, trial),
+                flow=figure(quantity, flow, "measured") if flow else None,
+                by=by,
+            )
+        )
+    return tuple(answers)
+
+
+def _setting(facts: SetupFacts, trial: Trial) -> Phrase:
+    if trial.tap is not None:
+        return (f"tap {trial.tap}",)
+    entry = trial.frequency or trial.signal
+    return command_words(facts, entry.si)[0] if entry else ("setting not said",)
+
+
+def flow_of(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
+    """The flow that a trial's reading stands for, m³/s, and how it was had; the flow itself goes before what stands for it.
+
+    Static: q = q_0 √((p − p_f) ÷ (p_0 − p_f)) on the duct's own curve through the point found. Amps: by the amps chart at the
+    volts measured. Rise: q = Q ÷ (c ΔT). Sources: turbulent flow in ducts, ASHRAE Handbook, Fundamentals; the maker's chart;
+    energy balance.
+    """
+    pump = facts.machine.wheel is Wheel.PUMP
+    accuracies = facts.job.document.meters.accuracies
+    direct = trial.water_flow if pump else trial.airflow
+    if direct:
+        return read_by_meter(direct, "water_flow" if pump else "airflow", f"trial {trial.id}", accuracies), "measured"
+    for way in (_by_static, _by_rise, _by_amps):
+        found = way(facts, trial)
+        if found[0] is not None or found[1]:
+            return found
+    return None, "no flow read yet"
+
+
+def _by_static(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
+    machine = facts.machine
+    if trial.static is None:
+        return None, ""
+    if not (machine.flow_is_measured and machine.pressure_is_measured):
+        return None, "static tells a flow only where one flow and its static were read before"
+    over, known = trial.static.si - machine.fixed_pressure.value, machine.pressure.value - machine.fixed_pressure.value
+    if over <= 0 or known <= 0:
+        return None, "the static read is not above the pressure that stays at no flow"
+    read = read_by_meter(trial.static, "pressure", f"trial {trial.id}", facts.job.document.meters.accuracies)
+    ratio = (over / known) ** 0.5
+    spread = Estimate(
+        ratio, {f"static, trial {trial.id}": ratio * read.standard / over / 2, "duct's curve": DUCT_SPREAD * ratio}
+    )
+    return machine.flow * spread, "by static, on the duct's own curve"
+
+
+DUCT_SPREAD = 0.03
+"""Standard deviation of a flow told by static on an unchanged duct, as a share. Our judgement, no source."""
+RISE_SPREAD = 0.06
+"""Standard deviation of a flow told by temperature rise, as a share: mixing, radiation, fuel. Our judgement, no source."""
+CHART_SPREAD = 0.05
+"""Standard deviation of a flow off an amps chart, as a share. Our judgement, no source."""
+
+
+def _by_rise(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
+    if trial.rise is None:
+        return None, ""
+    heat = facts.job.document.target.heat
+    if heat is None or trial.rise.si <= 0:
+        return None, "a rise tells a flow with the heat output, on Readings"
+    flow = heat.si / (air_factor(facts.job.document.target) * trial.rise.si)
+    return Estimate(flow, {f"rise, trial {trial.id}": RISE_SPREAD * flow}), "by temperature rise"
+
+
+def _by_amps(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
+    if trial.current is None:
+        return None, ""
+    volts = facts.job.document.setup.first_volts
+    if not facts.job.document.charts.amps_chart or "electronic" in facts.features or facts.on_drive:
+        return None, "amps tell a flow only by the machine's amps chart, of the motor that the chart was made for"
+    try:
+        flow = (
+            amps_chart(facts.job.document.charts)
+            .flow(volts.si if volts else facts.machine.volts.value, trial.current.si)
+            .between
+        )
+    except Refusal as refusal:
+        return None, refusal.sentence
+    return Estimate(flow, {f"amps, trial {trial.id}": CHART_SPREAD * flow}), "by the amps chart"

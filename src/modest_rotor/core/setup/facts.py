@@ -1,0 +1,142 @@
+"""What set-up is given: the job, the option that was chosen, the machine it goes on; and which features decide its steps."""
+
+from __future__ import annotations
+
+import itertools
+import math
+from collections.abc import Callable
+from dataclasses import dataclass
+from functools import cached_property
+
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.job import Job
+from modest_rotor.core.options.answers import OptionAnswer
+from modest_rotor.core.options.checks.place import ELECTRONIC_MOTOR, NEW_MOTOR, WHOLE_MACHINE, Fits
+from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.call import Protected
+from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.stations.product import CommandKind
+from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
+
+ON_DRIVE = (OptionKind.DRIVE, OptionKind.CAPACITOR_DRIVE)
+BY_SIGNAL = (OptionKind.ELECTRONIC, OptionKind.EC_FAN, OptionKind.SLOWED, OptionKind.CIRCULATOR_SPEED)
+HELD_BY_ITSELF = (OptionKind.AIRFLOW, OptionKind.CIRCULATOR_CONSTANT, OptionKind.CIRCULATOR_PROPORTIONAL)
+STANDS = (OptionKind.KEEP, OptionKind.OTHER_TAP, OptionKind.RESHEAVE, OptionKind.TRIM, OptionKind.THROTTLE_OUT)
+"""Kinds in which the motor of today stays."""
+
+
+@dataclass(frozen=True)
+class SetupFacts:
+    """The chosen option on its machine."""
+
+    job: Job
+    option: OptionAnswer
+    considered: Considered
+    machine: FoundMachine
+
+    @property
+    def kind(self) -> OptionKind:
+        """What is fitted."""
+        return self.option.kind
+
+    @property
+    def on_drive(self) -> bool:
+        """Whether a drive sets the speed."""
+        return self.kind in ON_DRIVE
+
+    @property
+    def drive_traits(self) -> DriveTraits:
+        """What the drive can do; of an ordinary one where no profile was chosen."""
+        traits = self.job.document.setup.traits
+        return (traits.drive if traits else None) or DriveTraits(top_hz=max(60.0, self.plate_hz))
+
+    @property
+    def signal_traits(self) -> SignalTraits:
+        """How volts become speed; straight from 0 to 10 V where no profile was chosen."""
+        traits = self.job.document.setup.traits
+        return (traits.signal if traits else None) or SignalTraits()
+
+    @property
+    def plate_hz(self) -> float:
+        """Hertz of the motor on the drive: the product's, or the plate's."""
+        product = self.considered.product
+        entry = product.frequency if product else None
+        return entry.si if entry else (self.machine.plate.frequency_hz or 50.0)
+
+    @property
+    def by_dial(self) -> bool:
+        """Whether the command is a dial in place of volts."""
+        product = self.considered.product
+        said = (product.command if product else None) or self.job.document.options.fitting.command
+        return said is CommandKind.DIAL
+
+    @property
+    def tolerance(self) -> float:
+        """Share of the wanted flow within which a flow is right."""
+        entry = self.job.document.setup.tolerance
+        return entry.si if entry else USUAL_TOLERANCE
+
+    @cached_property
+    def features(self) -> frozenset[str]:
+        """The features by which the table of steps chooses."""
+        document, plate, kind = self.job.document, self.machine.plate, self.kind
+        fitting, duty_call = document.options.fitting, document.call
+        electronic = kind in ELECTRONIC_MOTOR or kind in WHOLE_MACHINE
+        pump = self.machine.wheel is Wheel.PUMP
+        said = {
+            "all": True,
+            "electric": kind not in STANDS,
+            "turning": True,
+            "replaced": kind in NEW_MOTOR or kind in WHOLE_MACHINE or self.on_drive or kind is OptionKind.REGULATOR,
+            "electronic": electronic,
+            "drive": self.on_drive,
+            "pump": pump,
+            "fan": not pump,
+            "taps": plate.kind is MotorKind.SPLIT_CAPACITOR and kind in (OptionKind.SAME_KIND, OptionKind.OTHER_TAP, OptionKind.TORQUE),
+            "old capacitor": plate.run_capacitance_f is not None and kind not in STANDS,
+            "capacitor motor": kind in (OptionKind.SAME_KIND, OptionKind.CAPACITOR_DRIVE) and plate.run_capacitance_f is not None,
+            "shaft differs": any(check.check == "shaft" and check.fits is not Fits.YES for check in self.option.checks),
+            "calls": fitting.command is CommandKind.CALLS or document.target.heat is not None or document.target.cooling is not None,
+            "chart": document.charts.amps_chart is not None,
+            "heat": document.target.heat is not None,
+            "electric heat": duty_call.protected is Protected.ELECTRIC_HEAT,
+            "cooling": document.target.cooling is not None or document.target.system is not None,
+        }  # fmt: skip
+        return frozenset(name for name, holds in said.items() if holds)
+
+    @cached_property
+    def curve(self) -> Callable[[float], float] | None:
+        """Flow at a command, by the option's own solved steps; nothing where none has both."""
+        points = sorted(
+            {
+                (piece.value, step.flow.value)
+                for step in self.option.steps
+                for piece in step.setting
+                if not isinstance(piece, str) and step.flow and piece.value > 0 and step.flow.value > 0
+            }
+        )
+        return curve_through(tuple(points)) if points else None
+
+
+USUAL_TOLERANCE = 0.05
+"""Share of the design flow within which a balanced flow usually has to lie. Common practice, no source."""
+
+
+def curve_through(points: tuple[tuple[float, float], ...]) -> Callable[[float], float]:
+    """Flow at a command through known points: straight in logarithms between them, in proportion beyond them.
+
+    :param points: command and flow, both rising. Source: flow goes with speed on a free system, the affinity laws.
+    """
+
+    def flow(command: float) -> float:
+        if command <= points[0][0]:
+            return points[0][1] * command / points[0][0]
+        for (c0, q0), (c1, q1) in itertools.pairwise(points):
+            if command <= c1:
+                exponent = math.log(q1 / q0) / math.log(c1 / c0)
+                return q0 * math.pow(command / c0, exponent)
+        return points[-1][1] * command / points[-1][0]
+
+    return flow
