@@ -1,4 +1,4 @@
-"""Writes what is generated from the core: the API's description, the facts of every field, the schema of the job file.
+"""Writes what is generated from the core: the API's description, the facts of every field, the schemas of job file and device profile.
 
 ``python tools/generate.py`` rewrites the files; ``--check`` only says whether they are up to date.
 """
@@ -19,6 +19,7 @@ from modest_rotor.api.app import create_app
 from modest_rotor.api.reference import quantities
 from modest_rotor.core.job import JobDocument, Machine
 from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.fieldbus.profile import profile_schema
 from modest_rotor.formats.job_file import job_schema
 
 ROOT = Path(__file__).resolve().parents[1]
@@ -33,6 +34,7 @@ def main() -> int:
         GENERATED / "fields.ts": _fields(),
         GENERATED / "quantities.ts": _quantities(),
         ROOT / "docs" / "formats" / "job-1.schema.json": _pretty(job_schema()),
+        ROOT / "docs" / "formats" / "device-1.schema.json": _pretty(profile_schema()),
     }
     files[GENERATED / "api.ts"] = _types(files[GENERATED / "openapi.json"])
     if "--check" in sys.argv:

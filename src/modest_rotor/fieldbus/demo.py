@@ -1,0 +1,27 @@
+"""The stand-ins that ship: a drive and an electronic fan, each with a meter panel at the same machine."""
+
+from __future__ import annotations
+
+from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
+from modest_rotor.core.plant.plant import Told
+from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
+from modest_rotor.fieldbus.profile import shipped_profiles
+from modest_rotor.fieldbus.stand_in import RunningPlant, StandIn, StandIns
+
+DRIVE, HALL_PANEL, FAN, BLOWER_PANEL = "hall-drive", "hall-panel", "blower-fan", "blower-panel"
+
+
+def demo_stand_ins() -> StandIns:
+    """The four devices, not yet answering."""
+    profiles = shipped_profiles()
+    drive, fan, panel = profiles["quay-drive-15"], profiles["slip-fan-75"], profiles["gull-panel"]
+    hall = RunningPlant(hall_fan(drive.traits.drive or DriveTraits()), Told(high_hz=50.0))
+    blower = RunningPlant(waiting_hall_blower(fan.traits.signal or SignalTraits()), Told(run=True))
+    return StandIns(
+        (
+            StandIn(DRIVE, "Hall supply fan, drive", drive, hall),
+            StandIn(HALL_PANEL, "Hall supply fan, meter panel", panel, hall, seed=11),
+            StandIn(FAN, "Waiting hall blower, electronic motor", fan, blower),
+            StandIn(BLOWER_PANEL, "Waiting hall blower, meter panel", panel, blower, seed=13),
+        )
+    )

@@ -1,0 +1,313 @@
+"""Stand-ins: simulated devices that speak Modbus TCP on loopback, showing the plant's machines as they run."""
+
+from __future__ import annotations
+
+import asyncio
+import random
+import time
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from enum import StrEnum
+from threading import RLock, Thread
+
+from pymodbus.constants import ExcCodes
+from pymodbus.server import ModbusTcpServer
+from pymodbus.simulator import DataType, SimData, SimDevice
+
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.plant.plant import Plant, Shown, State, Told, advance, shown
+from modest_rotor.fieldbus.codec import value_of, words_of
+from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Register, Role
+
+HOST = "127.0.0.1"
+BITS = SimData(0, values=[False] * 16, datatype=DataType.BITS)
+UNIT_PLACE = 6
+"""Where the number of the device stands in a frame of Modbus TCP."""
+READ_INPUTS = 4
+SLOW_S = 3.0
+MOST_CONNECTIONS_WAIT_S = 5.0
+METERED = (Role.CURRENT, Role.INPUT_POWER, Role.SUPPLY_STATIC, Role.RETURN_STATIC)
+NOISE_FREE = (Role.IDENTITY, Role.NOISE, Role.DROP_OUTS, Role.DRIFT)
+
+
+class Trouble(StrEnum):
+    """What a stand-in can be made to do wrong, so that the client is tested against it."""
+
+    NONE = "none"
+    SILENT = "silent"
+    SLOW = "slow"
+    BUSY = "busy"
+    HALF_A_FRAME = "half a frame"
+    OUTSIDE = "outside its profile"
+    OTHER_UNIT = "another answers"
+    FROZEN = "frozen"
+
+
+class RunningPlant:
+    """A plant in real time: whoever looks at it first lets it run up to now."""
+
+    def __init__(self, plant: Plant, told: Told, clock: Callable[[], float] = time.monotonic) -> None:
+        self.plant, self.told = plant, told
+        self._state = State()
+        self._clock, self._at = clock, clock()
+        self._lock = RLock()
+
+    def look(self) -> Shown:
+        """What stands to be measured now."""
+        with self._lock:
+            self._run_on()
+            return shown(self.plant, self.told, self._state)
+
+    def tell(self, **changes: float | bool | tuple[tuple[float, float], ...]) -> None:
+        """Tell it something else from now on."""
+        with self._lock:
+            self._run_on()
+            self.told = replace(self.told, **changes)  # type: ignore[arg-type]
+
+    @property
+    def ramping(self) -> bool:
+        """Whether the drive is still on its way."""
+        return self.told.run and abs(self._state.output_hz - self.told.frequency_hz) > 0.05
+
+    def _run_on(self) -> None:
+        now = self._clock()
+        self._state = advance(self.plant, self.told, self._state, now - self._at)
+        self._at = now
+
+
+@dataclass
+class Panel:
+    """How a meter panel errs: all shares."""
+
+    noise: float = 0.004
+    drop_outs: float = 0.0
+    drift: float = 0.0
+
+
+class StandIn:
+    """One simulated device: its registers worked out at every request from the plant."""
+
+    def __init__(self, key: str, name: str, profile: DeviceProfile, plant: RunningPlant, seed: int = 7) -> None:
+        self.key, self.name, self.profile, self.plant = key, name, profile, plant
+        self.trouble = Trouble.NONE
+        self.panel = Panel()
+        self.held: dict[Role, float] = dict(_FIRST.get(profile.kind, {}))
+        self.port = 0
+        self._random = random.Random(seed)
+        self._frozen: dict[Role, float] | None = None
+
+    def values(self) -> dict[Role, float]:
+        """Every role's value now, in SI."""
+        now = self._shown() | {Role.IDENTITY: float(self.profile.identity)}
+        if self.trouble is not Trouble.FROZEN:
+            self._frozen = None
+            return now
+        self._frozen = self._frozen or now
+        return self._frozen
+
+    def _shown(self) -> dict[Role, float]:
+        seen = self.plant.look()
+        if self.profile.kind is DeviceKind.DRIVE:
+            return self.held | _drive_values(seen, self.plant)
+        if self.profile.kind is DeviceKind.FAN:
+            return self.held | _fan_values(seen, self.plant)
+        return self._as_metered(_meter_values(seen))
+
+    def _as_metered(self, values: dict[Role, float]) -> dict[Role, float]:
+        panel = self.panel
+        noisy = {
+            role: value * (1 + self._random.gauss(0.0, panel.noise)) * (1 + (panel.drift if role in METERED else 0.0))
+            for role, value in values.items()
+        }
+        return noisy | {Role.NOISE: panel.noise, Role.DROP_OUTS: panel.drop_outs, Role.DRIFT: panel.drift}
+
+    def write(self, role: Role, value: float) -> None:
+        """Take a value that was written."""
+        if role in (Role.NOISE, Role.DROP_OUTS, Role.DRIFT):
+            setattr(self.panel, role.value, value)
+            return
+        self.held[role] = value
+        self.plant.tell(**_told_by(self.held, self.profile.kind))
+
+    async def serve(self) -> ModbusTcpServer:
+        """Begin to answer, on a port that is free."""
+        server = ModbusTcpServer(self._device(), address=(HOST, self.port), trace_packet=self._on_wire)
+        await server.serve_forever(background=True)
+        self.port = int(server.transport.sockets[0].getsockname()[1])  # type: ignore[attr-defined]
+        return server
+
+    def _device(self) -> SimDevice:
+        def block(kind: str) -> list[SimData]:
+            found = [one for one in self.profile.registers if one.kind == kind]
+            return [SimData(one.address, count=one.words, datatype=DataType.REGISTERS) for one in found] or [SimData(65000, datatype=DataType.REGISTERS)]  # fmt: skip
+
+        return SimDevice(id=1, simdata=([BITS], [BITS], block("holding"), block("input")), action=self._asked)
+
+    async def _asked(
+        self,
+        function: int,
+        start: int,
+        address: int,
+        count: int,
+        current: list[int],
+        new: list[int] | list[bool] | None,
+    ) -> ExcCodes | None:
+        if self.trouble is Trouble.SLOW:
+            await asyncio.sleep(SLOW_S)
+        if self.trouble is Trouble.BUSY:
+            return ExcCodes.DEVICE_BUSY
+        kind = "input" if function == READ_INPUTS else "holding"
+        if new is not None:
+            return self._written(address, [int(word) for word in new])
+        values = self.values()
+        for register in self.profile.registers:
+            if register.kind == kind and register.role in values:
+                words = self._words(register, values[register.role])
+                current[register.address - start : register.address - start + len(words)] = words
+        return None
+
+    def _words(self, register: Register, value: float) -> list[int]:
+        if self.trouble is Trouble.OUTSIDE and register.role is not Role.IDENTITY:
+            return [0xFFFF] * register.words if register.type != "float32" else [0x7FC0, 0]
+        low, high = (None if end is None else register.to_si(end) for end in (register.low, register.high))
+        kept = min(max(value, low if low is not None else value), high if high is not None else value)
+        return words_of(self.profile, register, kept)
+
+    def _written(self, address: int, words: list[int]) -> ExcCodes | None:
+        register = next(
+            (one for one in self.profile.registers if one.kind == "holding" and one.address == address), None
+        )
+        if register is None or register.words != len(words) or register.access != "write":
+            return ExcCodes.ILLEGAL_ADDRESS
+        try:
+            self.write(register.role, value_of(self.profile, register, words))
+        except OutsideValidity:
+            return ExcCodes.ILLEGAL_VALUE
+        return None
+
+    def _on_wire(self, sending: bool, data: bytes) -> bytes:
+        if not sending:
+            return data
+        if self.trouble is Trouble.SILENT or self._random.random() < self.panel.drop_outs:
+            return b""
+        if self.trouble is Trouble.HALF_A_FRAME:
+            return data[: len(data) // 2]
+        if self.trouble is Trouble.OTHER_UNIT:
+            return data[:UNIT_PLACE] + bytes([data[UNIT_PLACE] + 1]) + data[UNIT_PLACE + 1 :]
+        return data
+
+
+class StandIns:
+    """All stand-ins, served by one thread of their own."""
+
+    def __init__(self, devices: tuple[StandIn, ...]) -> None:
+        self.devices = devices
+        self._loop = asyncio.new_event_loop()
+        self._thread = Thread(target=self._loop.run_forever, daemon=True, name="stand-ins")
+        self._servers: list[ModbusTcpServer] = []
+
+    def start(self) -> StandIns:
+        """Begin to answer; every device has its port afterwards."""
+        self._thread.start()
+        for device in self.devices:
+            self._servers.append(
+                asyncio.run_coroutine_threadsafe(device.serve(), self._loop).result(MOST_CONNECTIONS_WAIT_S)
+            )
+        return self
+
+    def stop(self) -> None:
+        """Fall silent, and end the thread."""
+        for server in self._servers:
+            ending = server.shutdown()  # type: ignore[no-untyped-call]
+            asyncio.run_coroutine_threadsafe(ending, self._loop).result(MOST_CONNECTIONS_WAIT_S)
+        self._servers.clear()
+        self._loop.call_soon_threadsafe(self._loop.stop)
+        self._thread.join(MOST_CONNECTIONS_WAIT_S)
+        if not self._loop.is_running():
+            self._loop.close()
+
+    def called(self, key: str) -> StandIn:
+        """A device by its key."""
+        return next(device for device in self.devices if device.key == key)
+
+
+_FIRST: dict[DeviceKind, dict[Role, float]] = {
+    DeviceKind.DRIVE: {
+        Role.RUN: 0.0,
+        Role.FREQUENCY_COMMAND: 25.0,
+        Role.LOW_LIMIT: 10.0,
+        Role.HIGH_LIMIT: 50.0,
+        **dict.fromkeys((Role.SKIP_1_LOW, Role.SKIP_1_HIGH, Role.SKIP_2_LOW, Role.SKIP_2_HIGH, Role.SKIP_3_LOW, Role.SKIP_3_HIGH), 0.0),
+        Role.RAMP_UP: 10.0,
+        Role.RAMP_DOWN: 10.0,
+        Role.BASE_FREQUENCY: 50.0,
+        Role.BASE_VOLTAGE: 400.0,
+        Role.VOLTS_TRIM: 0.0,
+        Role.OVERLOAD_CURRENT: 4.1,
+    },
+    DeviceKind.FAN: {Role.SIGNAL_INPUT: 0.0},
+}  # fmt: skip
+
+
+def _told_by(held: dict[Role, float], kind: DeviceKind) -> dict[str, float | bool | tuple[tuple[float, float], ...]]:
+    if kind is DeviceKind.FAN:
+        return {"run": True, "signal_v": held[Role.SIGNAL_INPUT]}
+    pairs = (
+        (Role.SKIP_1_LOW, Role.SKIP_1_HIGH),
+        (Role.SKIP_2_LOW, Role.SKIP_2_HIGH),
+        (Role.SKIP_3_LOW, Role.SKIP_3_HIGH),
+    )
+    return {
+        "run": held[Role.RUN] >= 1,
+        "frequency_hz": held[Role.FREQUENCY_COMMAND],
+        "low_hz": held[Role.LOW_LIMIT],
+        "high_hz": held[Role.HIGH_LIMIT],
+        "skips": tuple((held[low], held[high]) for low, high in pairs if held[high] > held[low]),
+        "ramp_up_s": held[Role.RAMP_UP],
+        "ramp_down_s": held[Role.RAMP_DOWN],
+        "base_hz": held[Role.BASE_FREQUENCY],
+        "base_v": held[Role.BASE_VOLTAGE],
+        "trim": held[Role.VOLTS_TRIM],
+    }
+
+
+def _drive_values(seen: Shown, plant: RunningPlant) -> dict[Role, float]:
+    runs = seen.output_hz > 0
+    return {
+        Role.STATUS: float(runs + 2 * plant.ramping),
+        Role.FAULT: 0.0,
+        Role.OUTPUT_FREQUENCY: seen.output_hz,
+        Role.OUTPUT_CURRENT: seen.output_a,
+        Role.OUTPUT_VOLTAGE: seen.output_v,
+        Role.INPUT_POWER: seen.input_w,
+        Role.LINK_VOLTAGE: seen.link_v,
+    }
+
+
+def _fan_values(seen: Shown, plant: RunningPlant) -> dict[Role, float]:
+    rated = float(plant.plant.motor.rated_speed_rpm)  # type: ignore[union-attr]
+    return {
+        Role.SPEED_COMMAND: min(seen.speed_rpm / rated, 1.0),
+        Role.SPEED: seen.speed_rpm,
+        Role.INPUT_POWER: seen.input_w,
+        Role.CURRENT: seen.line_a,
+        Role.STATUS: float(seen.speed_rpm > 0),
+        Role.WARNING: float(seen.limited),
+        Role.FAULT: 0.0,
+    }
+
+
+def _meter_values(seen: Shown) -> dict[Role, float]:
+    return {
+        Role.VOLTAGE: seen.link_v / 2**0.5,
+        Role.CURRENT: seen.line_a,
+        Role.INPUT_POWER: seen.input_w,
+        Role.POWER_FACTOR: seen.power_factor,
+        Role.SPEED: seen.speed_rpm,
+        Role.SUPPLY_STATIC: seen.supply_static_pa,
+        Role.RETURN_STATIC: seen.return_static_pa,
+        Role.ENTERING: seen.entering_c,
+        Role.LEAVING: seen.leaving_c,
+        Role.AIRFLOW: seen.flow_m3s,
+        Role.SOUND_LEVEL: seen.sound_db,
+    }
