@@ -84,7 +84,7 @@ class Application:
         """End it by a signal to its first process alone; gives its exit code."""
         assert self.process
         self.process.send_signal(by)
-        return self.process.wait(30)
+        return self.process.wait(LONGEST_START_S)
 
     def output(self) -> str:
         """What it has printed so far."""

@@ -2,7 +2,17 @@
 
 from __future__ import annotations
 
-from peewee import BigAutoField, BlobField, BooleanField, CharField, ForeignKeyField, IntegerField, Model, TextField
+from peewee import (
+    BigAutoField,
+    BlobField,
+    BooleanField,
+    CharField,
+    DoubleField,
+    ForeignKeyField,
+    IntegerField,
+    Model,
+    TextField,
+)
 from playhouse.postgres_ext import BinaryJSONField, DateTimeTZField
 
 from modest_rotor.store.database import database
@@ -102,4 +112,138 @@ class ProductRow(Row):
         table_name = "product"
 
 
-MODELS = (SiteRow, MachineRow, JobRow, ChangeRow, PhotoRow, PersonRow, ProductRow)
+class DeviceRow(Row):
+    """A device that may be read: its profile and where it answers. ``stand_in`` names those that ship."""
+
+    name = TextField()
+    profile = BinaryJSONField(index=False)
+    host = TextField()
+    port = IntegerField()
+    unit = IntegerField()
+    stand_in = CharField(max_length=40, null=True, unique=True)
+    saved = DateTimeTZField()
+
+    class Meta:
+        table_name = "device"
+
+
+class ArmedRow(Row):
+    """Leave to write some registers of a device for a job, until a time; given by a person who saw what would be written."""
+
+    device = ForeignKeyField(DeviceRow, on_delete="CASCADE")
+    job = ForeignKeyField(JobRow, on_delete="RESTRICT")
+    roles = BinaryJSONField(index=False)
+    who = TextField()
+    at = DateTimeTZField()
+    until = DateTimeTZField()
+
+    class Meta:
+        table_name = "armed"
+
+
+class WrittenRow(Row):
+    """One write to a device, kept for ever: old, wanted and read back, in SI."""
+
+    device = ForeignKeyField(DeviceRow, null=True, on_delete="SET NULL")
+    device_name = TextField()
+    job = ForeignKeyField(JobRow, null=True, on_delete="RESTRICT")
+    role = TextField()
+    address = IntegerField()
+    before = DoubleField(null=True)
+    wanted = DoubleField()
+    after = DoubleField(null=True)
+    outcome = TextField()
+    who = TextField()
+    at = DateTimeTZField()
+
+    class Meta:
+        table_name = "written"
+
+
+class LogReadingRow(Row):
+    """One reading of a machine over time, values in SI; what was not read is null."""
+
+    machine = ForeignKeyField(MachineRow, on_delete="RESTRICT")
+    at = DateTimeTZField()
+    setting = TextField()
+    source = TextField()
+    who = TextField(default="")
+    voltage = DoubleField(null=True)
+    current = DoubleField(null=True)
+    input_power = DoubleField(null=True)
+    speed = DoubleField(null=True)
+    static = DoubleField(null=True)
+    airflow = DoubleField(null=True)
+    water_flow = DoubleField(null=True)
+    differential = DoubleField(null=True)
+    air = DoubleField(null=True)
+    capacitance = DoubleField(null=True)
+
+    class Meta:
+        table_name = "log_reading"
+        indexes = ((("machine", "at", "setting", "source"), True),)
+
+
+class ServiceRow(Row):
+    """A service event of a machine; one that was removed stays."""
+
+    machine = ForeignKeyField(MachineRow, on_delete="RESTRICT")
+    at = DateTimeTZField()
+    kind = CharField(max_length=12)
+    note = TextField(default="")
+    due_days = IntegerField(null=True)
+    who = TextField(default="")
+    removed = BooleanField(default=False)
+
+    class Meta:
+        table_name = "service"
+
+
+class WatchRow(Row):
+    """A meter panel that is read into a machine's log at an interval."""
+
+    machine = ForeignKeyField(MachineRow, unique=True, on_delete="CASCADE")
+    device = ForeignKeyField(DeviceRow, on_delete="CASCADE")
+    every_s = IntegerField()
+    setting = TextField()
+    who = TextField()
+    began = DateTimeTZField()
+
+    class Meta:
+        table_name = "watch"
+
+
+class SignedRow(Row):
+    """A job as it was signed off: job, assessment and program version together; only added, never changed."""
+
+    job = ForeignKeyField(JobRow, on_delete="RESTRICT")
+    number = IntegerField()
+    at = DateTimeTZField()
+    who = TextField()
+    role = TextField(default="")
+    program_version = TextField()
+    revision = TextField()
+    job_file = BinaryJSONField(index=False)
+    assessment = BinaryJSONField(index=False)
+
+    class Meta:
+        table_name = "signed"
+        indexes = ((("job", "number"), True),)
+
+
+MODELS = (
+    SiteRow,
+    MachineRow,
+    JobRow,
+    ChangeRow,
+    PhotoRow,
+    PersonRow,
+    ProductRow,
+    DeviceRow,
+    ArmedRow,
+    WrittenRow,
+    LogReadingRow,
+    ServiceRow,
+    WatchRow,
+    SignedRow,
+)

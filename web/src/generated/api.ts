@@ -869,6 +869,23 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AdviceAnswer
+         * @description What to do next on one step.
+         */
+        AdviceAnswer: {
+            outcome: components["schemas"]["Outcome"];
+            command?: components["schemas"]["Figure"] | null;
+            /** Told */
+            told: (string | components["schemas"]["Figure"])[];
+            /** Sentence */
+            sentence: (string | components["schemas"]["Figure"])[];
+            /**
+             * Proved
+             * @default false
+             */
+            proved: boolean;
+        };
+        /**
          * Approval
          * @description One approval: of what, by whom, in which role, when.
          */
@@ -945,6 +962,8 @@ export interface components {
             duty: components["schemas"]["DutyAnswer"];
             options: components["schemas"]["OptionsAnswer"];
             balance: components["schemas"]["Balance"];
+            setup: components["schemas"]["SetupAnswer"];
+            proof: components["schemas"]["ProofAnswer"];
             /** Findings */
             findings: components["schemas"]["Finding"][];
             /** Ways */
@@ -1415,6 +1434,46 @@ export interface components {
             overload?: ("closed" | "tripped") | null;
         };
         /**
+         * CommandAnswer
+         * @description One duty step: what it is told, what that is expected to give, and how far the loop has come.
+         */
+        CommandAnswer: {
+            /** Step */
+            step: string;
+            /** Name */
+            name: string;
+            /** Call */
+            call: string | null;
+            /** Told */
+            told: (string | components["schemas"]["Figure"])[];
+            command: components["schemas"]["Figure"] | null;
+            wanted: components["schemas"]["Figure"] | null;
+            expected: components["schemas"]["Figure"] | null;
+            /**
+             * Moved
+             * @default []
+             */
+            moved: (string | components["schemas"]["Figure"])[];
+            /**
+             * Neighbours
+             * @default []
+             */
+            neighbours: components["schemas"]["Neighbour"][];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Trials
+             * @default []
+             */
+            trials: components["schemas"]["TrialAnswer"][];
+            advice?: components["schemas"]["AdviceAnswer"] | null;
+            /** Waits */
+            waits?: string | null;
+        };
+        /**
          * CommandKind
          * @description What tells a machine how fast to run.
          * @enum {string}
@@ -1503,6 +1562,12 @@ export interface components {
              */
             set_pressure?: components["schemas"]["Entry"] | null;
         };
+        /**
+         * ControlMode
+         * @description How a drive controls its motor.
+         * @enum {string}
+         */
+        ControlMode: "volts per hertz" | "vector, without encoder" | "permanent magnet, without encoder" | "with encoder";
         /**
          * CsvColumn
          * @description A column of the file: what it is taken for, in which unit a bare number is meant, and a sample.
@@ -1695,6 +1760,135 @@ export interface components {
              * @default false
              */
             refined: boolean;
+        };
+        /**
+         * DriveAnswer
+         * @description The drive's settings, each with its working; and the words on how it controls.
+         */
+        DriveAnswer: {
+            /** Mode */
+            mode: string;
+            /** Mode Words */
+            mode_words: string;
+            /** Mode Needs */
+            mode_needs: string;
+            volts_per_hertz: components["schemas"]["Result"];
+            lowest: components["schemas"]["Result"];
+            highest: components["schemas"]["Result"];
+            overload: components["schemas"]["Result"];
+            overload_most: components["schemas"]["Result"];
+            ramp_up: components["schemas"]["Result"];
+            ramp_down: components["schemas"]["Result"];
+            carrier: components["schemas"]["Result"];
+            /** Start Up */
+            start_up: (string | components["schemas"]["Figure"])[];
+            /** Shape */
+            shape: (string | components["schemas"]["Figure"])[];
+        };
+        /**
+         * DriveSettings
+         * @description What is typed into the drive, where it is not what was worked out.
+         */
+        DriveSettings: {
+            /**
+             * Control mode
+             * @description Volts per hertz where nothing is said.
+             */
+            mode?: components["schemas"]["ControlMode"] | null;
+            /**
+             * Volts over hertz
+             * @description Straight where nothing is said.
+             */
+            shape?: ("straight" | "square") | null;
+            /**
+             * Base frequency
+             * @description Empty: the motor's plate.
+             */
+            base_frequency?: components["schemas"]["Entry"] | null;
+            /**
+             * Base volts
+             * @description Empty: the motor's plate.
+             */
+            base_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts trim
+             * @description Over or under the straight line.
+             */
+            trim?: components["schemas"]["Entry"] | null;
+            /**
+             * Carrier frequency
+             * @description 4 kHz where nothing is said.
+             */
+            carrier?: components["schemas"]["Entry"] | null;
+            /**
+             * Lowest hertz
+             * @description Never below what is worked out.
+             */
+            lowest?: components["schemas"]["Entry"] | null;
+            /**
+             * Highest hertz
+             * @description Never above what is worked out.
+             */
+            highest?: components["schemas"]["Entry"] | null;
+            /** Ramp up */
+            ramp_up?: components["schemas"]["Entry"] | null;
+            /** Ramp down */
+            ramp_down?: components["schemas"]["Entry"] | null;
+            /**
+             * Full-load amps, new plate
+             * @description Of the motor that it feeds.
+             */
+            new_current?: components["schemas"]["Entry"] | null;
+            /** Rated speed, new plate */
+            new_speed?: components["schemas"]["Entry"] | null;
+        };
+        /**
+         * DriveTraits
+         * @description What a drive can be told of frequencies.
+         */
+        DriveTraits: {
+            /**
+             * Most Bands
+             * @description bands that it can skip
+             * @default 3
+             */
+            most_bands: number;
+            /**
+             * Widest Band Hz
+             * @description widest band that it can skip, Hz
+             * @default 60
+             */
+            widest_band_hz: number;
+            /**
+             * Skips Ends
+             * @description whether a band may touch its lowest or highest frequency
+             * @default false
+             */
+            skips_ends: boolean;
+            /**
+             * Floor Hz
+             * @description lowest frequency that it runs at all, Hz
+             * @default 0
+             */
+            floor_hz: number;
+            /**
+             * Top Hz
+             * @description highest frequency that it gives, Hz
+             * @default 60
+             */
+            top_hz: number;
+            /**
+             * Start Up S
+             * @description seconds of its own start-up run
+             * @default 0
+             */
+            start_up_s: number;
+            /**
+             * Start Up Hz
+             * @description hertz of that run
+             * @default 0
+             */
+            start_up_hz: number;
         };
         /**
          * DuctState
@@ -2059,7 +2253,7 @@ export interface components {
              * @default []
              */
             evidence: (string | components["schemas"]["Figure"])[][];
-            test?: components["schemas"]["Proof"] | null;
+            test?: components["schemas"]["modest_rotor__core__assessment__Proof"] | null;
             /**
              * Repair
              * @description to be put right before any replacement is thought of
@@ -2496,6 +2690,23 @@ export interface components {
              *     }
              */
             decision: components["schemas"]["Decision"];
+            /**
+             * @default {
+             *       "signs": [],
+             *       "trials": [],
+             *       "sweep": {
+             *         "marks": []
+             *       },
+             *       "drive": {}
+             *     }
+             */
+            setup: components["schemas"]["Setup"];
+            /**
+             * @default {
+             *       "pairs": []
+             *     }
+             */
+            proof: components["schemas"]["modest_rotor__core__stations__proof__Proof"];
         };
         /**
          * JobFile
@@ -2699,6 +2910,24 @@ export interface components {
             refused?: string | null;
         };
         /**
+         * LinkAnswer
+         * @description Whether the link suits: a stop, what is still waited for, or that it is confirmed.
+         */
+        LinkAnswer: {
+            /**
+             * Stop
+             * @default []
+             */
+            stop: (string | components["schemas"]["Figure"])[];
+            /** Waits */
+            waits?: string | null;
+            /**
+             * Confirmed
+             * @default false
+             */
+            confirmed: boolean;
+        };
+        /**
          * LoadedAnswer
          * @description What an option does as the filter loads: along the picture, and at the state that was asked for.
          */
@@ -2797,6 +3026,27 @@ export interface components {
             bars: components["schemas"]["Bar"][];
             /** Levels */
             levels: components["schemas"]["Level"][];
+        };
+        /**
+         * LoudMark
+         * @description A frequency that was loud, as heard or by a level.
+         */
+        LoudMark: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /** Loud at */
+            frequency?: components["schemas"]["Entry"] | null;
+            /** Sound level */
+            level?: components["schemas"]["Entry"] | null;
+            /** On the way */
+            going?: ("up" | "down") | null;
+            /** Who */
+            who?: string | null;
+            /** When */
+            at?: string | null;
         };
         /**
          * Machine
@@ -3015,6 +3265,15 @@ export interface components {
             rows: components["schemas"]["ChangeRow"][];
             /** Source */
             source: string;
+        };
+        /**
+         * Neighbour
+         * @description What another setting would give.
+         */
+        Neighbour: {
+            /** Words */
+            words: string;
+            flow: components["schemas"]["Figure"];
         };
         /**
          * NewJob
@@ -3252,6 +3511,32 @@ export interface components {
             repair?: components["schemas"]["RepairAnswer"] | null;
             /** @description the machine before it is put right, where that changes it */
             as_found?: components["schemas"]["OptionAnswer"] | null;
+        };
+        /**
+         * Outcome
+         * @description What is to be done next.
+         * @enum {string}
+         */
+        Outcome: "begin" | "again" | "inside" | "cannot be reached";
+        /**
+         * Pair
+         * @description A duty step, and the sets read on it before and after.
+         */
+        Pair: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Duty step
+             * @default
+             */
+            step: string;
+            /** Set before */
+            before?: string | null;
+            /** Set after */
+            after?: string | null;
         };
         /**
          * PartFlow
@@ -3648,23 +3933,61 @@ export interface components {
          */
         ProductType: "motor" | "module" | "drive" | "regulator" | "fan" | "pump";
         /**
-         * Proof
-         * @description The test that would prove or clear a finding: caution first, both outcomes said before it is done.
+         * ProofAnswer
+         * @description The proof of a job, or what it waits for.
          */
-        Proof: {
-            /** Caution */
-            caution: string;
-            /** How */
-            how: string;
-            /** Proves */
-            proves: string;
-            /** Clears */
-            clears: string;
+        ProofAnswer: {
+            /** Waits */
+            waits: string | null;
+            /** Option */
+            option?: string | null;
+            /** Title */
+            title?: string | null;
             /**
-             * Path
-             * @description the field that its result is typed into
+             * Steps
+             * @default []
              */
-            path?: string | null;
+            steps: components["schemas"]["StepProof"][];
+            /**
+             * @default {
+             *       "label": "Saved a year, measured",
+             *       "waits": [
+             *         "waits for readings after"
+             *       ]
+             *     }
+             */
+            saved: components["schemas"]["Result"];
+            /**
+             * @default {
+             *       "label": "Promised for these steps",
+             *       "waits": [
+             *         "waits for Options"
+             *       ]
+             *     }
+             */
+            promised: components["schemas"]["Result"];
+            /** @default waits */
+            verdict: components["schemas"]["Verdict"];
+            /**
+             * Sentence
+             * @default []
+             */
+            sentence: (string | components["schemas"]["Figure"])[];
+            /**
+             * Changed
+             * @default []
+             */
+            changed: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Comfort
+             * @default []
+             */
+            comfort: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Logged
+             * @default []
+             */
+            logged: (string | components["schemas"]["Figure"])[];
         };
         /**
          * Protected
@@ -3696,8 +4019,6 @@ export interface components {
          */
         RailEntry: {
             station: components["schemas"]["Station"];
-            /** Built */
-            built: boolean;
             /** Waits */
             waits: boolean;
             severity: components["schemas"]["Severity"] | null;
@@ -3720,6 +4041,11 @@ export interface components {
              * @default
              */
             name: string;
+            /**
+             * Before or after?
+             * @description After: with the new motor in, or the machine set up anew.
+             */
+            stage?: components["schemas"]["Stage"] | null;
             /**
              * Speed tap
              * @description Which tap or setting was energised.
@@ -4187,11 +4513,212 @@ export interface components {
             changes: components["schemas"]["modest_rotor__core__stations__set_change__Change"][];
         };
         /**
+         * Setup
+         * @description Everything that is said while the machine is set.
+         */
+        Setup: {
+            /**
+             * Tolerance of flow
+             * @description ± 5 % where nothing is said.
+             */
+            tolerance?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts measured here
+             * @description At this machine, before power is put on the motor.
+             */
+            first_volts?: components["schemas"]["Entry"] | null;
+            /**
+             * The same, measured again
+             * @description Typed a second time from the meter, not from memory.
+             */
+            second_volts?: components["schemas"]["Entry"] | null;
+            /**
+             * Link or tap is set for
+             * @description As it stands on the new motor: 115, 208-230, 277 V.
+             */
+            link?: components["schemas"]["Entry"] | null;
+            /**
+             * Device
+             * @description The drive or electronic motor that is set.
+             */
+            device?: string | null;
+            /**
+             * Traits
+             * @description Of the device, as its profile says them.
+             */
+            traits?: components["schemas"]["Traits"] | null;
+            /**
+             * Rotation from the drive
+             * @description Facing the shaft end, as the wheel's arrow.
+             */
+            rotation_output?: ("right" | "wrong") | null;
+            /** Rotation on the bypass */
+            rotation_bypass?: ("right" | "wrong" | "no bypass") | null;
+            /**
+             * Signs
+             * @default []
+             */
+            signs: components["schemas"]["Sign"][];
+            /**
+             * Trials
+             * @default []
+             */
+            trials: components["schemas"]["Trial"][];
+            /**
+             * @default {
+             *       "marks": []
+             *     }
+             */
+            sweep: components["schemas"]["Sweep"];
+            /** @default {} */
+            drive: components["schemas"]["DriveSettings"];
+        };
+        /**
+         * SetupAnswer
+         * @description The answer of Set-up.
+         */
+        SetupAnswer: {
+            /** Waits */
+            waits: string | null;
+            /** Option */
+            option?: string | null;
+            /** Title */
+            title?: string | null;
+            /**
+             * Steps
+             * @default []
+             */
+            steps: components["schemas"]["SetupStep"][];
+            /**
+             * @default {
+             *       "stop": [],
+             *       "confirmed": false
+             *     }
+             */
+            link: components["schemas"]["LinkAnswer"];
+            /**
+             * Commands
+             * @default []
+             */
+            commands: components["schemas"]["CommandAnswer"][];
+            drive?: components["schemas"]["DriveAnswer"] | null;
+            sweep?: components["schemas"]["SweepAnswer"] | null;
+            /**
+             * Stops
+             * @default []
+             */
+            stops: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Done
+             * @default 0
+             */
+            done: number;
+            tolerance?: components["schemas"]["Figure"] | null;
+        };
+        /**
+         * SetupStep
+         * @description One step: what to beware of, what to do, its value, and how it was signed.
+         */
+        SetupStep: {
+            /** Step */
+            step: string;
+            /** Group */
+            group: string;
+            /** Number */
+            number: number;
+            /** Caution */
+            caution: string;
+            /** Do */
+            do: string;
+            /** Find */
+            find: string;
+            /**
+             * Value
+             * @default []
+             */
+            value: (string | components["schemas"]["Figure"])[];
+            /**
+             * Fields
+             * @default []
+             */
+            fields: string[];
+            /**
+             * Stop
+             * @default []
+             */
+            stop: (string | components["schemas"]["Figure"])[];
+            /** Waits */
+            waits?: string | null;
+            signed?: components["schemas"]["Sign"] | null;
+            /**
+             * Earlier
+             * @default []
+             */
+            earlier: components["schemas"]["Sign"][];
+        };
+        /**
          * Severity
          * @description How much a finding weighs.
          * @enum {string}
          */
         Severity: "note" | "caution" | "stop";
+        /**
+         * Sign
+         * @description A step signed: what was found, by whom, when. A stop is lifted by signing the step again.
+         */
+        Sign: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Step
+             * @default
+             */
+            step: string;
+            /** @default done */
+            state: components["schemas"]["SignState"];
+            /** What was found */
+            found?: string | null;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** When */
+            at?: string | null;
+        };
+        /**
+         * SignState
+         * @description What became of a step.
+         * @enum {string}
+         */
+        SignState: "done" | "not needed here" | "stop";
+        /**
+         * SignalTraits
+         * @description How a command in volts becomes a share of full speed: a straight line, with a dead band below.
+         */
+        SignalTraits: {
+            /**
+             * Zero At V
+             * @description volts at which the straight line stands at nought
+             * @default 0
+             */
+            zero_at_v: number;
+            /**
+             * Full At V
+             * @description volts of full speed
+             * @default 10
+             */
+            full_at_v: number;
+            /**
+             * Off Below V
+             * @description volts below which it stands still
+             * @default 0
+             */
+            off_below_v: number;
+        };
         /**
          * Site
          * @description A place with machines.
@@ -4209,11 +4736,25 @@ export interface components {
             currency?: string | null;
         };
         /**
+         * SkipBand
+         * @description A band of frequencies.
+         */
+        SkipBand: {
+            low: components["schemas"]["Figure"];
+            high: components["schemas"]["Figure"];
+        };
+        /**
          * SpeedTap
          * @description How the motor was switched while the set was read.
          * @enum {string}
          */
         SpeedTap: "one speed" | "high tap" | "medium tap" | "low tap" | "on a regulator";
+        /**
+         * Stage
+         * @description On which machine a set was read: as it was found, or set up anew.
+         * @enum {string}
+         */
+        Stage: "before" | "after";
         /**
          * StaticSpan
          * @description What lies between the two static taps besides the fan.
@@ -4278,6 +4819,35 @@ export interface components {
             wheel_ratio?: number | null;
         };
         /**
+         * StepProof
+         * @description One duty step: the flow reached, the watts before and after at the same flow, and against the promise.
+         */
+        StepProof: {
+            /** Step */
+            step: string;
+            /** Name */
+            name: string;
+            /** Before */
+            before: string | null;
+            /** After */
+            after: string | null;
+            hours: components["schemas"]["Figure"] | null;
+            wanted: components["schemas"]["Figure"] | null;
+            flow: components["schemas"]["Figure"] | null;
+            /** Reached */
+            reached: (string | components["schemas"]["Figure"])[];
+            before_watts: components["schemas"]["Figure"] | null;
+            same_flow: components["schemas"]["Result"];
+            watts: components["schemas"]["Result"];
+            promised_watts: components["schemas"]["Figure"] | null;
+            saved_watts: components["schemas"]["Result"];
+            /**
+             * System
+             * @default []
+             */
+            system: (string | components["schemas"]["Figure"])[];
+        };
+        /**
          * StepState
          * @description How far a step of a way has come.
          * @enum {string}
@@ -4292,6 +4862,83 @@ export interface components {
             speed: components["schemas"]["Working"];
             shaft_power: components["schemas"]["Working"];
             input_power: components["schemas"]["Working"];
+        };
+        /**
+         * Sweep
+         * @description The noise sweep: from where to where, in which steps, and what was loud.
+         */
+        Sweep: {
+            /**
+             * Old skips cleared?
+             * @description A band that is skipped is never heard.
+             */
+            cleared?: ("yes" | "no") | null;
+            /**
+             * From
+             * @description Empty: the lowest that the drive may run.
+             */
+            low?: components["schemas"]["Entry"] | null;
+            /**
+             * To
+             * @description Empty: the highest.
+             */
+            high?: components["schemas"]["Entry"] | null;
+            /**
+             * In steps of
+             * @description 1 Hz where nothing is said.
+             */
+            step?: components["schemas"]["Entry"] | null;
+            /**
+             * Hold each for
+             * @description 4 s where nothing is said.
+             */
+            hold?: components["schemas"]["Entry"] | null;
+            /**
+             * Margin beside
+             * @description Half a step where nothing is said.
+             */
+            margin?: components["schemas"]["Entry"] | null;
+            /**
+             * Loud from
+             * @description Only where a level is read; an ear marks by itself.
+             */
+            limit?: components["schemas"]["Entry"] | null;
+            /** Swept up? */
+            swept_up?: ("yes" | "no") | null;
+            /** Swept down? */
+            swept_down?: ("yes" | "no") | null;
+            /**
+             * Marks
+             * @default []
+             */
+            marks: components["schemas"]["LoudMark"][];
+        };
+        /**
+         * SweepAnswer
+         * @description The sweep: its frequencies, what it came to, in words and as values for the drive.
+         */
+        SweepAnswer: {
+            /** Frequencies */
+            frequencies: number[];
+            step: components["schemas"]["Figure"];
+            hold: components["schemas"]["Figure"];
+            /** Loud */
+            loud: components["schemas"]["Figure"][];
+            /** Skips */
+            skips: components["schemas"]["SkipBand"][];
+            low: components["schemas"]["Figure"];
+            high: components["schemas"]["Figure"];
+            /** Sentences */
+            sentences: (string | components["schemas"]["Figure"])[][];
+            /** Stop */
+            stop?: string | null;
+            /**
+             * Done
+             * @default false
+             */
+            done: boolean;
+            /** Most Bands */
+            most_bands: number;
         };
         /**
          * System
@@ -4393,6 +5040,86 @@ export interface components {
             share: number;
         };
         /**
+         * Traits
+         * @description The traits of one device; only the part of its own kind is given.
+         */
+        Traits: {
+            drive?: components["schemas"]["DriveTraits"] | null;
+            signal?: components["schemas"]["SignalTraits"] | null;
+        };
+        /**
+         * Trial
+         * @description One setting tried, and what was read on it: the flow itself, or what stands for it.
+         */
+        Trial: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Duty step
+             * @default
+             */
+            step: string;
+            /**
+             * Command
+             * @description Share of full; 5 V of 0-10 V is 50 %.
+             */
+            signal?: components["schemas"]["Entry"] | null;
+            /**
+             * Hertz
+             * @description At the drive's output.
+             */
+            frequency?: components["schemas"]["Entry"] | null;
+            /** Torque tap */
+            tap?: (1 | 2 | 3 | 4 | 5 | 6 | 7 | 8) | null;
+            /**
+             * Airflow
+             * @description Hood, traverse or flow station.
+             */
+            airflow?: components["schemas"]["Entry"] | null;
+            /** Water flow */
+            water_flow?: components["schemas"]["Entry"] | null;
+            /**
+             * Static across
+             * @description In place of a flow: on the duct's own curve.
+             */
+            static?: components["schemas"]["Entry"] | null;
+            /**
+             * Line amps
+             * @description In place of a flow: by the amps chart.
+             */
+            current?: components["schemas"]["Entry"] | null;
+            /**
+             * Temperature rise
+             * @description In place of a flow: with the heat as said on Readings.
+             */
+            rise?: components["schemas"]["Entry"] | null;
+            /**
+             * Read from
+             * @description A person, or a device.
+             */
+            source?: string | null;
+            /** Who */
+            who?: string | null;
+            /** When */
+            at?: string | null;
+        };
+        /**
+         * TrialAnswer
+         * @description A setting that was tried, and the flow that its reading stands for.
+         */
+        TrialAnswer: {
+            /** Id */
+            id: string;
+            /** Told */
+            told: (string | components["schemas"]["Figure"])[];
+            flow: components["schemas"]["Figure"] | null;
+            /** By */
+            by: string;
+        };
+        /**
          * UnitFacts
          * @description How a reader sees a quantity: its unit, factor and offset to it from the unit used inside, the finest decimals shown.
          */
@@ -4419,6 +5146,12 @@ export interface components {
             /** Context */
             ctx?: Record<string, never>;
         };
+        /**
+         * Verdict
+         * @description What became of the promise.
+         * @enum {string}
+         */
+        Verdict: "waits" | "inside its band" | "above its band" | "below its band" | "not provable with these meters";
         /**
          * Waiver
          * @description A stop that somebody answers for: which, who, and why.
@@ -4567,6 +5300,78 @@ export interface components {
             at: string;
             /** Kind */
             kind: string;
+        };
+        /**
+         * Proof
+         * @description The test that would prove or clear a finding: caution first, both outcomes said before it is done.
+         */
+        modest_rotor__core__assessment__Proof: {
+            /** Caution */
+            caution: string;
+            /** How */
+            how: string;
+            /** Proves */
+            proves: string;
+            /** Clears */
+            clears: string;
+            /**
+             * Path
+             * @description the field that its result is typed into
+             */
+            path?: string | null;
+        };
+        /**
+         * Proof
+         * @description What is said for the proof.
+         */
+        modest_rotor__core__stations__proof__Proof: {
+            /**
+             * Pairs
+             * @default []
+             */
+            pairs: components["schemas"]["Pair"][];
+            /**
+             * Same meters before and after?
+             * @description What one meter is off falls out of a difference; taken as the same where nothing is said.
+             */
+            same_meters?: ("yes" | "no") | null;
+            /** Filter changed meanwhile? */
+            filter_changed?: ("yes" | "no") | null;
+            /** Damper or duct changed meanwhile? */
+            damper_changed?: ("yes" | "no") | null;
+            /**
+             * Other season?
+             * @description Other air, other load; said, not corrected.
+             */
+            season_changed?: ("yes" | "no") | null;
+            /**
+             * Cycles an hour, before
+             * @description Comfort, apart from energy.
+             */
+            cycles_before?: components["schemas"]["Entry"] | null;
+            /** Cycles an hour, after */
+            cycles_after?: components["schemas"]["Entry"] | null;
+            /**
+             * Humidity, before
+             * @description Comfort, apart from energy.
+             */
+            humidity_before?: components["schemas"]["Entry"] | null;
+            /** Humidity, after */
+            humidity_after?: components["schemas"]["Entry"] | null;
+            /**
+             * Days logged after
+             * @description By a logger of watts or energy.
+             */
+            logged_days?: components["schemas"]["Entry"] | null;
+            /**
+             * Energy logged after
+             * @description Over those days; what the year's steps are held against.
+             */
+            logged_energy?: components["schemas"]["Entry"] | null;
+            /** What the logger said */
+            logged?: string | null;
+            /** What else changed */
+            notes?: string | null;
         };
         /**
          * Change

@@ -1,0 +1,216 @@
+"""A machine's readings over time, its service events, and what is told of both; kept by what they rest on."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import UTC, datetime, timedelta
+from threading import Lock
+from typing import Any
+
+import numpy as np
+from cachetools import LRUCache
+
+from modest_rotor.core.assess import build_case
+from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
+from modest_rotor.core.drift.log import LOGGED, Event, EventKind, Log
+from modest_rotor.core.drift.reference import references_of
+from modest_rotor.core.errors import ChangeRefused, UnknownItem
+from modest_rotor.core.job import Job
+from modest_rotor.core.tables import find_row
+from modest_rotor.store import jobs, signed
+from modest_rotor.store.database import database
+from modest_rotor.store.fits import PARTS, assess_job, fit_of
+from modest_rotor.store.models import JobRow, LogReadingRow, MachineRow, ServiceRow, WatchRow
+
+EPOCH = datetime(1970, 1, 1, tzinfo=UTC)
+DAY_S = 86_400.0
+MOST_READINGS = 200_000
+AHEAD = timedelta(minutes=5)
+"""How far a reading's clock may run ahead of ours."""
+COLUMNS = tuple(LOGGED)
+_answers: LRUCache[Any, LogAnswer] = LRUCache(64)
+_lock = Lock()
+
+
+@dataclass(frozen=True)
+class NewReading:
+    """A reading to be kept: when, on what setting, read by what, and values in SI."""
+
+    at: datetime
+    setting: str
+    source: str
+    values: dict[str, float]
+    who: str = ""
+
+
+def day_of(at: datetime) -> float:
+    """Days since 1970."""
+    return (at - EPOCH).total_seconds() / DAY_S
+
+
+def at_of(day: float) -> datetime:
+    """The time of a day since 1970."""
+    return EPOCH + timedelta(days=day)
+
+
+def machine_job(machine_id: int) -> tuple[int, Job]:
+    """The newest job of a machine, with its number. :raises UnknownItem: there is no such machine."""
+    row = JobRow.select(JobRow.id).where(JobRow.machine == machine_id).order_by(JobRow.id.desc()).first()
+    if row is None:
+        raise UnknownItem(f"There is no machine {machine_id}.")
+    return row.id, jobs.job_of(row.id)
+
+
+def keep_readings(machine_id: int, readings: Iterable[NewReading]) -> tuple[int, int]:
+    """Keep readings, all or none; one that is there already is left as it is.
+
+    :returns: how many were kept, and how many were there already. :raises ChangeRefused: a reading of the future, an empty one,
+        or more than a machine keeps.
+    """
+    wanted = list(readings)
+    latest = datetime.now(UTC) + AHEAD
+    for one in wanted:
+        if one.at > latest:
+            raise ChangeRefused(
+                f"{one.at:%Y-%m-%d %H:%M} UTC lies in the future: a clock runs ahead. Nothing was taken in."
+            )
+        if not one.values:
+            raise ChangeRefused("A reading without a value says nothing; nothing was taken in.")
+    with database.atomic():
+        _machine(machine_id)
+        before = LogReadingRow.select().where(LogReadingRow.machine == machine_id).count()
+        if before + len(wanted) > MOST_READINGS:
+            raise ChangeRefused(f"A machine keeps at most {MOST_READINGS:,} readings; nothing was taken in.")
+        rows = [
+            {"machine": machine_id, "at": one.at, "setting": one.setting, "source": one.source, "who": one.who}
+            | {name: one.values.get(name) for name in COLUMNS}
+            for one in wanted
+        ]
+        for start in range(0, len(rows), 1000):
+            LogReadingRow.insert_many(rows[start : start + 1000]).on_conflict_ignore().execute()
+        kept = LogReadingRow.select().where(LogReadingRow.machine == machine_id).count() - before
+    return kept, len(wanted) - kept
+
+
+def log_of(machine_id: int) -> Log:
+    """Every reading and event of a machine, as numbers."""
+    names = ", ".join(f'"{name}"' for name in COLUMNS)
+    cursor = database.execute_sql(
+        f"SELECT extract(epoch FROM at)::float8, setting, source, {names} FROM log_reading WHERE machine_id = %s ORDER BY at",
+        (machine_id,),
+    )
+    rows = cursor.fetchall()
+    columns = {name: np.array([row[3 + i] for row in rows], float) for i, name in enumerate(COLUMNS)}
+    return Log(
+        days=np.array([row[0] for row in rows], float) / DAY_S,
+        settings=tuple(row[1] for row in rows),
+        sources=tuple(row[2] for row in rows),
+        columns={name: column for name, column in columns.items() if np.isfinite(column).any()},
+        events=tuple(Event(day_of(row.at), EventKind(row.kind), row.note) for row in events_of(machine_id)),
+    )
+
+
+def events_of(machine_id: int) -> tuple[ServiceRow, ...]:
+    """Service events that stand, oldest first."""
+    rows = ServiceRow.select().where(ServiceRow.machine == machine_id, ~ServiceRow.removed).order_by(ServiceRow.at)
+    return tuple(rows)
+
+
+def add_event(machine_id: int, at: datetime, kind: EventKind, note: str, due_days: int | None, who: str) -> None:
+    """Keep a service event. :raises ChangeRefused: one of the future."""
+    if at > datetime.now(UTC) + AHEAD:
+        raise ChangeRefused(f"{at:%Y-%m-%d} lies in the future; a service is noted once it is done. Nothing was kept.")
+    _machine(machine_id)
+    ServiceRow.create(machine=machine_id, at=at, kind=str(kind), note=note, due_days=due_days, who=who)
+
+
+def remove_event(machine_id: int, event_id: int) -> None:
+    """Take an event out of sight; it stays in the database."""
+    done = ServiceRow.update(removed=True).where(ServiceRow.id == event_id, ServiceRow.machine == machine_id).execute()
+    if not done:
+        raise UnknownItem(f"There is no service event {event_id} of this machine.")
+
+
+def answer_of(machine_id: int) -> LogAnswer:
+    """What is told of a machine's log; worked out anew only when a reading, an event, the job or the day is another."""
+    _, job = machine_job(machine_id)
+    signed_now = signed.newest_of_machine(machine_id)
+    today = float(int(day_of(datetime.now(UTC))))
+    newest = LogReadingRow.select(LogReadingRow.id).where(LogReadingRow.machine == machine_id).order_by(LogReadingRow.id.desc()).first()  # fmt: skip
+    events = events_of(machine_id)
+    told = tuple((event.id, event.at) for event in events)
+    sign_key = (signed_now[0], signed_now[1].line.number) if signed_now else job.model_dump_json()
+    key = (machine_id, jobs.core_fingerprint(), newest.id if newest else 0, told, sign_key, today)
+    with _lock:
+        if key in _answers:
+            return _answers[key]
+    answer = _work_out(machine_id, job, signed_now[1] if signed_now else None, events, today)
+    with _lock:
+        _answers[key] = answer
+    return answer
+
+
+def _work_out(
+    machine_id: int, job: Job, frozen: signed.SignedJob | None, events: tuple[ServiceRow, ...], today: float
+) -> LogAnswer:
+    stands = frozen.job if frozen else job
+    assessment = frozen.assessment if frozen else assess_job(job)
+    case = build_case(stands, fit_of(stands), PARTS)
+    references = references_of(stands, assessment, day_of(frozen.line.at) if frozen else None)
+    dues = tuple(
+        Due(
+            day_of(event.at) + event.due_days,
+            f"{find_row('service_events', event=event.kind)['words'].lower()}, due again",
+        )
+        for event in _newest_of_each_kind(events)
+        if event.due_days
+    )
+    return log_answer(log_of(machine_id), stands, case.right, references, dues, today)
+
+
+def _newest_of_each_kind(events: tuple[ServiceRow, ...]) -> tuple[ServiceRow, ...]:
+    newest: dict[str, ServiceRow] = {}
+    for event in events:
+        newest[event.kind] = event
+    return tuple(newest.values())
+
+
+def machines_with_logs() -> tuple[tuple[int, int, str, str], ...]:
+    """Machine, newest job, machine's name and site's name, for every machine with readings over time or service events."""
+    cursor = database.execute_sql(
+        "SELECT m.id, max(j.id), m.document->>'name', s.name FROM machine m JOIN job j ON j.machine_id = m.id JOIN site s ON"
+        " s.id = m.site_id WHERE EXISTS (SELECT 1 FROM log_reading r WHERE r.machine_id = m.id) OR EXISTS (SELECT 1 FROM"
+        " service e WHERE e.machine_id = m.id AND NOT e.removed) GROUP BY m.id, s.name ORDER BY m.id"
+    )
+    return tuple(cursor.fetchall())
+
+
+def watch_of(machine_id: int) -> WatchRow | None:
+    """The meter panel that is read into a machine's log, if one is."""
+    return WatchRow.get_or_none(WatchRow.machine == machine_id)
+
+
+def all_watches() -> tuple[WatchRow, ...]:
+    """Every panel that is read at an interval."""
+    return tuple(WatchRow.select())
+
+
+def keep_watch(machine_id: int, device_id: int, every_s: int, setting: str, who: str) -> None:
+    """Read a panel into a machine's log from now on."""
+    _machine(machine_id)
+    with database.atomic():
+        WatchRow.delete().where(WatchRow.machine == machine_id).execute()
+        WatchRow.create(
+            machine=machine_id, device=device_id, every_s=every_s, setting=setting, who=who, began=datetime.now(UTC)
+        )
+
+
+def end_watch(machine_id: int) -> None:
+    """Read it no longer."""
+    WatchRow.delete().where(WatchRow.machine == machine_id).execute()
+
+
+def _machine(machine_id: int) -> None:
+    if MachineRow.get_or_none(MachineRow.id == machine_id) is None:
+        raise UnknownItem(f"There is no machine {machine_id}.")

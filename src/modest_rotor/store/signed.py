@@ -1,0 +1,126 @@
+"""What was signed off: job, assessment and program version, frozen together. Later changes open a new revision."""
+
+from __future__ import annotations
+
+from datetime import UTC, datetime
+from typing import Any
+
+from modest_rotor import __version__
+from modest_rotor.core.assessment import Assessment
+from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
+from modest_rotor.core.job import Job
+from modest_rotor.core.phrase import Frozen
+from modest_rotor.store import jobs
+from modest_rotor.store.database import database
+from modest_rotor.store.fits import assess_job
+from modest_rotor.store.models import JobRow, SignedRow
+
+
+class SignedLine(Frozen):
+    """A sign-off as it is listed."""
+
+    number: int
+    at: datetime
+    who: str
+    role: str
+    program_version: str
+    revision: str
+
+
+class SignedJob(Frozen):
+    """A sign-off with everything that was frozen."""
+
+    line: SignedLine
+    job: Job
+    assessment: Assessment
+
+
+def sign(job_id: int, revision: str, who: str, role: str) -> SignedLine:
+    """Freeze a job as it stands.
+
+    :raises Conflict: the job has moved on since ``revision``. :raises ChangeRefused: nobody signs, a stop stands open, there
+        is no proof yet, or nothing changed since it was signed.
+    """
+    if not who.strip():
+        raise ChangeRefused("A sign-off carries the name of whoever signs; nothing was signed.")
+    with database.atomic():
+        JobRow.select().where(JobRow.id == job_id).for_update().first()
+        stored = jobs.load(job_id)
+        if stored.revision != revision:
+            raise Conflict("The job was changed meanwhile, in another window. Look at it once more, then sign.")
+        assessment = assess_job(stored.job)
+        _refuse_open(assessment)
+        before = signed_lines(job_id)
+        if before and before[-1].revision == stored.revision:
+            raise ChangeRefused(f"{before[-1].who} has signed just this revision already; nothing was signed twice.")
+        row = SignedRow.create(
+            job=job_id,
+            number=len(before) + 1,
+            at=datetime.now(UTC),
+            who=who.strip(),
+            role=role.strip(),
+            program_version=__version__,
+            revision=stored.revision,
+            job_file=stored.job.model_dump(mode="json"),
+            assessment=assessment.model_dump(mode="json"),
+        )
+    return _line(row)
+
+
+def _refuse_open(assessment: Assessment) -> None:
+    if assessment.setup.stops:
+        raise ChangeRefused("A stop in Set-up is not cleared. It is lifted there, not here; nothing was signed.")
+    if assessment.proof.waits:
+        raise ChangeRefused(f"There is nothing to sign yet: the proof {assessment.proof.waits}.")
+
+
+def signed_lines(job_id: int) -> tuple[SignedLine, ...]:
+    """Every sign-off of a job, oldest first."""
+    columns = (
+        SignedRow.number,
+        SignedRow.at,
+        SignedRow.who,
+        SignedRow.role,
+        SignedRow.program_version,
+        SignedRow.revision,
+    )
+    return tuple(
+        _line(row) for row in SignedRow.select(*columns).where(SignedRow.job == job_id).order_by(SignedRow.number)
+    )
+
+
+def signed(job_id: int, number: int) -> SignedJob:
+    """One sign-off, whole. :raises UnknownItem: there is none of that number."""
+    row = SignedRow.get_or_none(SignedRow.job == job_id, SignedRow.number == number)
+    if row is None:
+        raise UnknownItem(f"Job {job_id} has no sign-off {number}.")
+    return _whole(row)
+
+
+def newest_of_machine(machine_id: int) -> tuple[int, SignedJob] | None:
+    """The newest sign-off of any job of a machine, with the job's number."""
+    row = (
+        SignedRow.select(SignedRow)
+        .join(JobRow)
+        .where(JobRow.machine == machine_id)
+        .order_by(SignedRow.at.desc())
+        .first()
+    )
+    return (row.job_id, _whole(row)) if row else None
+
+
+def _whole(row: Any) -> SignedJob:
+    return SignedJob(
+        line=_line(row), job=Job.model_validate(row.job_file), assessment=Assessment.model_validate(row.assessment)
+    )
+
+
+def _line(row: Any) -> SignedLine:
+    return SignedLine(
+        number=row.number,
+        at=row.at,
+        who=row.who,
+        role=row.role,
+        program_version=row.program_version,
+        revision=row.revision,
+    )
