@@ -42,7 +42,8 @@ def test_factor_against_pint(row: dict[str, str]) -> None:
     """Source: pint 0.25, whose table follows NIST SP 811. Water: conventional 4 °C; pint rounds it to five figures."""
     if row["symbol"] not in IN_PINT:
         assert (
-            row["dimension"] in ("rotation", "time", "share", "money rate", "money", "energy", "years", "days", "count", "sound level")
+            row["dimension"]
+            in ("rotation", "time", "share", "money rate", "money", "energy", "years", "days", "count", "sound level")
             or row["symbol"] == "°C"
         )
         return

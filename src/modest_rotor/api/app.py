@@ -10,7 +10,19 @@ from anyio.to_thread import current_default_thread_limiter
 from fastapi import FastAPI
 
 from modest_rotor import __version__
-from modest_rotor.api import attachments, calculations, catalogue, duty, jobs, reference, report
+from modest_rotor.api import (
+    attachments,
+    calculations,
+    catalogue,
+    devices,
+    duty,
+    jobs,
+    log,
+    proof,
+    reference,
+    report,
+    setup,
+)
 from modest_rotor.api.guard import Guard, tell_refusals
 from modest_rotor.api.pages import serve_pages
 from modest_rotor.store.database import MOST_CONNECTIONS
@@ -39,6 +51,10 @@ def create_app(web_files: Path | None = None) -> FastAPI:
     app.include_router(duty.router)
     app.include_router(catalogue.router)
     app.include_router(report.router)
+    app.include_router(devices.router)
+    app.include_router(setup.router)
+    app.include_router(proof.router)
+    app.include_router(log.router)
 
     tell_refusals(app)
     if web_files is not None:

@@ -10,10 +10,13 @@ from pydantic import AfterValidator, BaseModel, Field
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.job import Job, JobDocument, Machine
+from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.sheet import storable
+from modest_rotor.store import logs
 from modest_rotor.store.jobs import StoredJob
+from modest_rotor.store.signed import SignedLine, signed_lines
 
 LONGEST_NAME = 120
 
@@ -83,6 +86,9 @@ class JobView(BaseModel):
     site_units: UnitSystem
     document: JobDocument
     assessment: Assessment
+    signed: tuple[SignedLine, ...] = ()
+    log: Phrase = Field(default=(), description="what the machine's readings over time say, in a few words")
+    drifts: bool = False
 
 
 class NewJob(BaseModel):
@@ -167,6 +173,7 @@ class JobFile(BaseModel):
 def view(stored: StoredJob, assessment: Assessment) -> JobView:
     """A stored job as it goes over the wire."""
     job: Job = stored.job
+    told = logs.told_of(stored.machine_id)
     return JobView(
         id=stored.id,
         site_id=stored.site_id,
@@ -180,4 +187,7 @@ def view(stored: StoredJob, assessment: Assessment) -> JobView:
         site_units=job.site.units,
         document=job.document,
         assessment=assessment,
+        signed=signed_lines(stored.id),
+        log=told.rail,
+        drifts=told.drifts,
     )

@@ -14,6 +14,7 @@ from starlette.exceptions import HTTPException
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from modest_rotor.core.errors import Conflict, Refusal, UnknownItem
+from modest_rotor.fieldbus.errors import DeviceTrouble
 from modest_rotor.formats.job_file import JobFileRefused
 from modest_rotor.formats.photo import LARGEST_PHOTO
 from modest_rotor.store.database import drop_connections
@@ -25,7 +26,9 @@ LARGEST_PHOTO_REQUEST = LARGEST_PHOTO + 1_000
 LARGEST_FILE_REQUEST = 17_000_000
 """A logger's weeks or a catalogue, as JSON text in which quotes and line ends take two places."""
 PHOTO_PATH = re.compile(r"/api/jobs/\d+/photos")
-FILE_PATH = re.compile(r"/api/(?:duty/log/look|jobs/\d+/duty/log|catalogue/(?:look|file))")
+FILE_PATH = re.compile(
+    r"/api/(?:duty/log/look|jobs/\d+/duty/log|catalogue/(?:look|file)|log/look|machines/\d+/log/csv)"
+)
 EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
 """The hash of nothing: the styling library opens an empty style element and fills it by script."""
 HEADERS = {
@@ -115,6 +118,8 @@ def tell_refusals(app: FastAPI) -> None:
         Refusal, lambda request, error: _problem(422, error.sentence, getattr(request.state, "path", None))
     )
     app.add_exception_handler(UnknownItem, lambda _, error: _problem(404, error.sentence))
+    # Not 502 nor 504: the application itself is well, and what was sent to the device must not be sent again by itself.
+    app.add_exception_handler(DeviceTrouble, lambda _, error: _problem(424, error.sentence))
     app.add_exception_handler(Conflict, lambda _, error: _problem(409, error.sentence))
     app.add_exception_handler(RequestValidationError, _unreadable)  # type: ignore[arg-type]
     app.add_exception_handler(HTTPException, _told)  # type: ignore[arg-type]

@@ -51,7 +51,11 @@ LISTS = {
     "options/considered": "option",
     "options/waivers": "waiver",
     "decision/approvals": "approval",
+    "setup/trials": "setting tried",
+    "setup/sweep/marks": "loud mark",
+    "proof/pairs": "pair of sets",
 }
+SIGNED_PATHS = ("setup/signs", "setup/traits", "setup/device", "setup/panel")
 
 
 @router.get("/board")
@@ -83,6 +87,8 @@ def read(job_id: int) -> JobView:
 def change(job_id: int, edit: Edit, request: Request) -> JobView:
     """Save one edit of one field; refused when the job has moved on since ``revision``."""
     request.state.path = edit.path
+    if edit.path.startswith(SIGNED_PATHS) or edit.path == "setup":
+        raise ChangeRefused("Steps are signed and devices chosen, not edited; the earlier ones stay.")
     stored = jobs.load(job_id)
     after, label = edit.value, None
     if edit.text is not None:

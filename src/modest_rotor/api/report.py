@@ -37,8 +37,14 @@ def report_of(job_id: int) -> Report:
 @with_connection
 def report_file(job_id: int, form: Literal["pdf", "xlsx", "json"], units: UnitSystem | None = None) -> Response:
     """The report as a file, in the reader's units or else the site's."""
-    stored = jobs.load(job_id)
-    report, assessment = _report(stored)
+    report, assessment = _report(jobs.load(job_id))
+    return report_response(report, assessment, form, units)
+
+
+def report_response(
+    report: Report, assessment: Assessment, form: Literal["pdf", "xlsx", "json"], units: UnitSystem | None
+) -> Response:
+    """A report as a file that is taken out."""
     if form == "json":
         content = report.model_dump_json(indent=1).encode()
     else:

@@ -86,6 +86,16 @@ def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbo
     return Entry(typed=typed, unit=unit.symbol, si=value, low=low, resolution=chosen.last_digit * unit.factor)
 
 
+def entry_said(name: str, si: float, units: UnitSystem = "si") -> Entry:
+    """A value that a device said, as an entry in a reader's unit and no finer than that quantity is told.
+
+    :param name: of the table of quantities. :param si: the value in the unit used inside. :raises QuantityRefused: outside its limits.
+    """
+    what = quantity(name)
+    unit = what.reader_unit(units)
+    return read_entry(name, f"{unit.from_si(si):.{what.decimals[units]}f} {unit.symbol}")
+
+
 def entry_from_data(name: str, data: Any) -> Entry | None:
     """An entry from a job file: text with a unit, ``{"typed", "unit"}``, or a whole entry, whose SI value must agree."""
     if data is None or isinstance(data, Entry):

@@ -10,6 +10,7 @@ from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, as_typed
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.report_proof import ReportProof, report_proof
 from modest_rotor.core.working import Result
 
 SIMULATED = "Bands hold 95 %. They were tested on simulated machines, whose equations resemble those used here; real ones may stray further."
@@ -89,12 +90,15 @@ class Report(Frozen):
     year: tuple[YearBar, ...]
     workings: tuple[Worked, ...]
     bands: str
+    proof: ReportProof | None = None
+    stops: tuple[Phrase, ...] = ()
 
 
-def build_report(job: Job, answer: Assessment, date: str, revision: str) -> Report:
+def build_report(job: Job, answer: Assessment, date: str, revision: str, signed: str | None = None) -> Report:
     """The report of a job.
 
     :param date: the day it is made, as text. :param revision: the revision of the job that it tells.
+    :param signed: who signed, where it tells what was signed off.
     """
     options, decision = answer.options.options, job.document.decision
     chosen = next((one for one in options if one.id == decision.chosen), None)
@@ -123,6 +127,8 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str) -> Repo
         year=_year(options, chosen),
         workings=_workings(options, chosen),
         bands=SIMULATED,
+        proof=report_proof(answer, signed),
+        stops=answer.setup.stops,
     )
 
 
@@ -158,7 +164,8 @@ def _machine(job: Job) -> tuple[Fact, ...]:
 
 def _measured(job: Job, answer: Assessment) -> tuple[Fact, ...]:
     facts: list[Fact] = []
-    for reading, told in zip(job.document.readings[:3], answer.sets[:3], strict=True):
+    found = [pair for pair in zip(job.document.readings, answer.sets, strict=True) if pair[0] in job.document.before]
+    for reading, told in found[:3]:
         name = reading.name or "as found"
         for label, quantity, entry in (
             ("volts", "voltage", reading.voltage),

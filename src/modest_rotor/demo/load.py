@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from importlib.resources import files
 
+from modest_rotor.core.job import Job
+from modest_rotor.demo.finished import keep_capacitor, keep_finished, today
 from modest_rotor.formats.catalogue_files import read_catalogue
 from modest_rotor.formats.job_file import read_job
 from modest_rotor.store.catalogue import is_empty, keep_products
@@ -21,6 +23,8 @@ DEMO_JOBS = (
     "washroom_extract_north.json",
     "bait_cold_store.json",
 )
+FINISHED = "baggage_hall_air_handler.json"
+OLD_CAPACITOR = "ticket_office_fan_coil.json"
 
 
 @with_connection
@@ -28,9 +32,17 @@ def load_demo_once() -> int:
     """Load the demo jobs if there is no site yet; gives how many were loaded."""
     if SiteRow.select().exists():
         return 0
+    now = today()
     for name in DEMO_JOBS:
-        keep_job(read_job(files(__package__).joinpath(name).read_text(encoding="utf-8")))
-    return len(DEMO_JOBS)
+        stored = keep_job(_job(name))
+        if name == OLD_CAPACITOR:
+            keep_capacitor(stored, now)
+    keep_finished(_job(FINISHED), now)
+    return len(DEMO_JOBS) + 1
+
+
+def _job(name: str) -> Job:
+    return read_job(files(__package__).joinpath(name).read_text(encoding="utf-8"))
 
 
 @with_connection

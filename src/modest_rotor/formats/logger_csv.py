@@ -56,24 +56,24 @@ def read_log(text: str, column: str | None = None, order: Order | None = None) -
     :param column: heading of the values, where a person said so. :param order: of day and month, where they said so.
     :raises LogRefused: no table, no times, no values, times that could be read two ways, or too little record.
     """
-    head, rows = _table(text)
-    time_at, remarks = _time_column(head, rows)
+    head, rows = table_of(text)
+    time_at, remarks = time_column(head, rows)
     value_at = _value_column(head, rows, time_at, column)
     kind, scale = _kind(head[value_at], rows, value_at)
-    read_time = _reader(rows, time_at, order)
+    read_time = time_reader(rows, time_at, order)
     stamps: list[datetime] = []
     values: list[float] = []
     bad: list[str] = []
     for line, row in enumerate(rows, 2):
-        stamp = read_time(_joined(row, time_at))
-        value = _number(row[value_at]) if value_at < len(row) else None
+        stamp = read_time(joined(row, time_at))
+        value = number_of(row[value_at]) if value_at < len(row) else None
         if stamp is None or value is None:
             bad.append(f"line {line}")
             continue
         stamps.append(stamp)
         values.append(value * scale)
     if bad:
-        remarks.append(f"{len(bad)} rows left out, no time or no number in them: {_few(bad)}.")
+        remarks.append(f"{len(bad)} rows left out, no time or no number in them: {few(bad)}.")
     seconds, kept = _ordered(stamps, remarks)
     if len(seconds) < FEWEST_ROWS:
         raise LogRefused(
@@ -90,7 +90,8 @@ def read_log(text: str, column: str | None = None, order: Order | None = None) -
     return LogReport(time_column=time_name, value_column=head[value_at], columns=head, rows=len(rows), remarks=remarks, year=year)  # fmt: skip
 
 
-def _table(text: str) -> tuple[list[str], list[list[str]]]:
+def table_of(text: str) -> tuple[list[str], list[list[str]]]:
+    """Head and rows of a logger's file, without what stands above the table. :raises LogRefused: there is none."""
     if len(text) > LARGEST_LOG:
         raise LogRefused(
             f"The file has {len(text):,} characters; a log has at most {LARGEST_LOG:,}. Cut it to some weeks."
@@ -105,13 +106,13 @@ def _table(text: str) -> tuple[list[str], list[list[str]]]:
     rows = [[cell.strip() for cell in row] for row in csv.reader(io.StringIO("\n".join(lines)), delimiter=mark)]
     # Loggers write serial numbers and settings above the table: it begins where the rows have their usual width.
     width = int(np.median([len(row) for row in rows]))
-    start = next((i for i, row in enumerate(rows) if len(row) == width and _number(row[-1]) is None), None)
+    start = next((i for i, row in enumerate(rows) if len(row) == width and number_of(row[-1]) is None), None)
     if start is None or width < 2:
         raise LogRefused("No head with a time and a value was found above the numbers. Nothing was taken in.")
     return rows[start], rows[start + 1 :]
 
 
-def _time_column(head: list[str], rows: list[list[str]]) -> tuple[tuple[int, ...], list[str]]:
+def time_column(head: list[str], rows: list[list[str]]) -> tuple[tuple[int, ...], list[str]]:
     """Places of date and time: one column or two; and what to say where there are several clocks."""
     named = [place for place, cell in enumerate(head) if TIME_HEAD.search(cell)] or [0]
     sample = next((row for row in rows if len(row) > named[-1]), [])
@@ -133,7 +134,7 @@ def _value_column(head: list[str], rows: list[list[str]], time_at: tuple[int, ..
         return head.index(column)
     numbers = [
         place for place in range(len(head))
-        if place not in time_at and sum(_number(row[place]) is not None for row in rows[:200] if place < len(row)) > len(rows[:200]) / 2
+        if place not in time_at and sum(number_of(row[place]) is not None for row in rows[:200] if place < len(row)) > len(rows[:200]) / 2
     ]  # fmt: skip
     for pattern in HEADS.values():
         named = [place for place in numbers if pattern.search(head[place])]
@@ -145,14 +146,14 @@ def _value_column(head: list[str], rows: list[list[str]], time_at: tuple[int, ..
 
 
 def _kind(heading: str, rows: list[list[str]], place: int) -> tuple[LoggedKind, float]:
-    values = {value for row in rows if place < len(row) and (value := _number(row[place])) is not None}
+    values = {value for row in rows if place < len(row) and (value := number_of(row[place])) is not None}
     if values <= {0.0, 1.0}:
         return LoggedKind.ON_OFF, 1.0
     scale = next((factor for unit, factor in SCALES.items() if re.search(rf"\b{unit}\b", heading, re.I)), 1.0)
     return (LoggedKind.WATTS if HEADS[LoggedKind.WATTS].search(heading) else LoggedKind.AMPS), scale
 
 
-class _Reader:
+class TimeReader:
     """Reads one kind of time stamp."""
 
     def __init__(self, forms: tuple[str, ...]) -> None:
@@ -177,10 +178,11 @@ class _Reader:
         return None
 
 
-def _reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | None) -> _Reader:
-    texts = [_joined(row, time_at) for row in rows if len(row) > max(time_at)]
-    if _Reader(())(texts[0]) is not None:
-        return _Reader(())
+def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | None) -> TimeReader:
+    """What reads the times of these rows. :raises LogRefused: none, or times that could be read two ways."""
+    texts = [joined(row, time_at) for row in rows if len(row) > max(time_at)]
+    if TimeReader(())(texts[0]) is not None:
+        return TimeReader(())
     pairs = [match for text in texts if (match := re.match(r"(\d{1,2})[-/.](\d{1,2})[-/.]\d{4}", text))]
     if not pairs:
         raise LogRefused(
@@ -199,14 +201,16 @@ def _reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | None
     said: Order = "day first" if day_first else "month first" if month_first else order or "day first"
     forms = FORMS[said]
     # What fits is tried first: a log has one form throughout.
-    return _Reader(tuple(sorted(forms, key=lambda form: _Reader((form,))._by_form(texts[0]) is None)))
+    return TimeReader(tuple(sorted(forms, key=lambda form: TimeReader((form,))._by_form(texts[0]) is None)))
 
 
-def _joined(row: list[str], time_at: tuple[int, ...]) -> str:
+def joined(row: list[str], time_at: tuple[int, ...]) -> str:
+    """Date and time of a row as one text."""
     return " ".join(row[place] for place in time_at if place < len(row))
 
 
-def _number(text: str) -> float | None:
+def number_of(text: str) -> float | None:
+    """A cell as a number, with its unit or a decimal comma; nothing where it is none."""
     plain = text.strip().lower()
     if plain in WORDS:
         return WORDS[plain]
@@ -254,5 +258,6 @@ def _ordered(stamps: list[datetime], remarks: list[str]) -> tuple[np.ndarray, li
     return np.array(seconds), kept
 
 
-def _few(names: list[str]) -> str:
+def few(names: list[str]) -> str:
+    """The first few of many."""
     return ", ".join(names[:MOST_TOLD]) + (" …" if len(names) > MOST_TOLD else "")

@@ -20,6 +20,7 @@ from reportlab.platypus import Flowable, KeepTogether, PageBreak, Paragraph, Sim
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Fact, Report
+from modest_rotor.core.report_proof import ReportProof
 from modest_rotor.formats.report_pictures import HAIR, INK2, balance_picture, year_picture
 from modest_rotor.formats.text import sentence, written
 
@@ -132,6 +133,9 @@ def _story(report: Report, writer: _Writer, width: float) -> list[Flowable]:
     ]
     people = " · ".join(filter(None, (report.site, f"for {report.made_for}" if report.made_for else "", f"by {report.made_by}" if report.made_by else "")))  # fmt: skip
     story.append(Paragraph(writer.text(people), _style(9, colour=INK2)))
+    if report.stops:
+        stops = [writer.phrase(("Stop, not cleared: ", *one)) for one in report.stops]
+        story += [Paragraph(one, _style(9.5, bold=True, colour=BRICK)) for one in stops]
     story += _part("Recommendation", [writer.phrase(one) for one in report.recommendation], first_bold=True)
     story += _facts("The machine", report.machine, writer, width)
     story += _facts("What was measured", report.measured, writer, width)
@@ -144,6 +148,8 @@ def _story(report: Report, writer: _Writer, width: float) -> list[Flowable]:
         story += _part("Approvals on record", [writer.text(one) for one in report.approvals])
     assumed = ", ".join(report.assumed) or "nothing that moves the result"
     story += _part("Assumed, not measured", [writer.text(f"{assumed}."), writer.text(report.bands)])
+    if report.proof:
+        story += [PageBreak(), *_proof(report.proof, writer, width)]
     if report.workings:
         story += [PageBreak(), Paragraph("Appendix: the workings", _style(13, bold=True))]
         for worked in report.workings:
@@ -217,6 +223,29 @@ def _options(report: Report, writer: _Writer, width: float) -> list[Flowable]:
             Paragraph("Saved is against A, the machine put right. ± and ranges hold 95 %.", _style(8, colour=INK2))
         )
     return story
+
+
+PROOF_HEADS = ("Duty step", "Hours", "Before", "Put right, same flow", "After", "Promised", "Saved", "Flow after")
+PROOF_FIELDS = ("hours", "before", "same_flow", "after", "promised", "saved", "flow")
+
+
+def _proof(proof: ReportProof, writer: _Writer, width: float) -> list[Flowable]:
+    """The page of the proof: verdict, steps, what else changed, who signed."""
+    story = [Paragraph(writer.text(f"Proof: {proof.option}"), _style(13, bold=True))]
+    story += _part(proof.verdict.capitalize(), [writer.phrase(proof.sentence)], first_bold=True)
+    told = ("Saved a year, measured: ", *proof.saved, "; promised for the same steps: ", *proof.promised, ".")
+    story += [Paragraph(writer.phrase(told), _style(9))]
+    rows: list[list[Any]] = [[Paragraph(head, _style(8, bold=True)) for head in PROOF_HEADS]]
+    for line in proof.lines:
+        cells = [Paragraph(writer.phrase(getattr(line, field)), _style(8.5)) for field in PROOF_FIELDS]
+        rows.append([Paragraph(writer.text(line.name), _style(8.5)), *cells])
+    first = 0.14 * width
+    widths = [first] + [(width - first) / len(PROOF_FIELDS)] * len(PROOF_FIELDS)
+    story += [Spacer(1, 6), Table(rows, colWidths=widths, style=_rules(0), repeatRows=1)]
+    if proof.besides:
+        story += _part("Besides", [writer.phrase(one) for one in proof.besides])
+    signed = f"Signed off by {proof.signed}." if proof.signed else "Not signed off yet."
+    return [*story, *_part("Sign-off", [writer.text(signed)])]
 
 
 def _pictures(report: Report, writer: _Writer, width: float) -> list[Flowable]:

@@ -14,6 +14,7 @@ from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.phrase import Figure
 from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.report import Report
+from modest_rotor.core.report_proof import ReportProof
 from modest_rotor.core.working import Result
 from modest_rotor.formats.text import sentence
 
@@ -43,6 +44,8 @@ def write_xlsx(report: Report, options: tuple[OptionAnswer, ...], units: UnitSys
     _about(first, report, units)
     _results(book.create_sheet("Options"), options, units, report.currency)
     _steps(book.create_sheet("Duty steps"), options, units)
+    if report.proof:
+        _proof(book.create_sheet("Proof"), report.proof, units, report.currency)
     out = io.BytesIO()
     book.save(out)
     return out.getvalue()
@@ -97,6 +100,22 @@ def _steps(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSyste
                             _safe(step.note),
                         ]
                     )
+
+
+PROOF_HEADS = ("step", "hours", "before", "put right, same flow", "after", "promised", "saved", "flow after")
+
+
+def _proof(sheet: Worksheet, proof: ReportProof, units: UnitSystem, currency: str | None) -> None:
+    _head(sheet, *PROOF_HEADS)
+    for line in proof.lines:
+        told = (line.hours, line.before, line.same_flow, line.after, line.promised, line.saved, line.flow)
+        sheet.append([_safe(line.name), *(_safe(sentence(one, units, currency)) for one in told)])
+    for label, said in (
+        ("verdict", (proof.verdict,)),
+        ("in words", proof.sentence),
+        *(("besides", one) for one in proof.besides),
+    ):
+        sheet.append([label, _safe(sentence(said, units, currency))])
 
 
 def _numbers(figure: Figure | None, units: UnitSystem, currency: str | None) -> list[Any]:

@@ -1,4 +1,4 @@
-"""Start the database, load the demo once, serve until interrupted, and stop what was started."""
+"""Start the database, load the demo once, let stand-ins answer, serve until interrupted, and stop what was started."""
 
 from __future__ import annotations
 
@@ -19,12 +19,17 @@ import uvicorn
 from modest_rotor.api.app import create_app
 from modest_rotor.core.errors import ModestRotorError
 from modest_rotor.demo.load import load_catalogue_once, load_demo_once
+from modest_rotor.devices.links import LINKS
+from modest_rotor.devices.panel_watch import watch_panels
+from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.devices.sweep_run import stop_all
 from modest_rotor.serve.cluster import Cluster
 from modest_rotor.store import database
 
 HOST = "127.0.0.1"
 DEFAULT_PORT = 8420
 WATCH_EVERY_S = 0.5
+LONGEST_GOODBYE_S = 3.0
 WEB_FILES = Path(__file__).resolve().parents[3] / "web" / "dist"
 
 
@@ -120,6 +125,7 @@ def _serve(options: argparse.Namespace) -> None:
     listener = _listen(options.port)
     cluster = Cluster(options.data)
     stopping = threading.Event()
+    watcher = threading.Thread(target=watch_panels, args=(stopping,), daemon=True)
     try:
         cluster.start()
         database.connect(**cluster.parameters)
@@ -127,7 +133,9 @@ def _serve(options: argparse.Namespace) -> None:
         load_catalogue_once()
         if not options.no_demo:
             load_demo_once()
+            database.with_connection(start_stand_ins)()
         threading.Thread(target=_keep_alive, args=(cluster, stopping), daemon=True).start()
+        watcher.start()
         config = uvicorn.Config(create_app(WEB_FILES), log_level="warning", timeout_graceful_shutdown=3)
         _Server(config, f"http://{HOST}:{options.port}").run(sockets=[listener])
     except KeyboardInterrupt:
@@ -135,8 +143,18 @@ def _serve(options: argparse.Namespace) -> None:
     finally:
         stopping.set()
         listener.close()
+        _let_devices_go(watcher)
         database.drop_connections()
         cluster.stop()
+
+
+def _let_devices_go(watcher: threading.Thread) -> None:
+    """Sweeps stay where they are, links and stand-ins end."""
+    stop_all()
+    if watcher.is_alive():
+        watcher.join(LONGEST_GOODBYE_S)
+    LINKS.close()
+    stop_stand_ins()
 
 
 def _listen(port: int) -> socket.socket:

@@ -63,6 +63,16 @@ def device(device_id: int) -> KeptDevice:
     return _kept(row)
 
 
+def device_named(name: str | None) -> KeptDevice:
+    """The device of a name. :raises UnknownItem: none is kept under it."""
+    row = DeviceRow.get_or_none(DeviceRow.name == name) if name else None
+    if row is None:
+        raise UnknownItem(
+            f"No device called “{name}” is kept here; choose one." if name else "No device is chosen yet."
+        )
+    return _kept(row)
+
+
 def add_device(
     name: str, profile: dict[str, Any], host: str, port: int, unit: int, stand_in: str | None = None
 ) -> KeptDevice:
@@ -77,6 +87,8 @@ def add_device(
                 return _kept(row)
         if DeviceRow.select().count() >= MOST_DEVICES:
             raise ChangeRefused(f"At most {MOST_DEVICES} devices are kept; this one was not. Remove one first.")
+        if DeviceRow.select().where(DeviceRow.name == name).exists():
+            raise ChangeRefused(f"There is a device called “{name}” already; give this one another name.")
         row = DeviceRow.create(
             name=name, profile=profile, host=host, port=port, unit=unit, stand_in=stand_in, saved=now
         )

@@ -8,9 +8,10 @@ from typing import Any, TypeVar
 
 from cachetools import LRUCache, cached
 
-from modest_rotor.core.assess import assess, fit_job, job_fit_key, ladder, needles
+from modest_rotor.core.assess import assess, build_case, fit_job, job_fit_key, ladder, needles
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
 from modest_rotor.core.stations.motor_fit import MotorFit
@@ -54,6 +55,11 @@ PARTS = NewestKept(MOST_PARTS)
 def assess_job(job: Job) -> Assessment:
     """The assessment of a job by its own fit."""
     return assess(job, fit_of(job), PARTS)
+
+
+def put_right(job: Job) -> FoundMachine | str:
+    """A job's machine put right, or the sentence that says what it waits for."""
+    return build_case(job, fit_of(job), PARTS).right
 
 
 def assess_on_last_fit(job: Job, before: Job) -> Assessment:

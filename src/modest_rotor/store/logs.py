@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import time
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
@@ -11,16 +12,16 @@ from typing import Any
 import numpy as np
 from cachetools import LRUCache
 
-from modest_rotor.core.assess import build_case
 from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
 from modest_rotor.core.drift.log import LOGGED, Event, EventKind, Log
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.job import Job
+from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.tables import find_row
 from modest_rotor.store import jobs, signed
 from modest_rotor.store.database import database
-from modest_rotor.store.fits import PARTS, assess_job, fit_of
+from modest_rotor.store.fits import assess_job, put_right
 from modest_rotor.store.models import JobRow, LogReadingRow, MachineRow, ServiceRow, WatchRow
 
 EPOCH = datetime(1970, 1, 1, tzinfo=UTC)
@@ -30,6 +31,9 @@ AHEAD = timedelta(minutes=5)
 """How far a reading's clock may run ahead of ours."""
 COLUMNS = tuple(LOGGED)
 _answers: LRUCache[Any, LogAnswer] = LRUCache(64)
+TOLD_FOR_S = 60.0
+_newest: LRUCache[int, tuple[LogAnswer, float]] = LRUCache(256)
+"""The newest answer of each machine, for its rail: an edit of the job does not wait for the log to be worked out anew."""
 _lock = Lock()
 
 
@@ -93,6 +97,12 @@ def keep_readings(machine_id: int, readings: Iterable[NewReading]) -> tuple[int,
     return kept, len(wanted) - kept
 
 
+def forget_told(machine_id: int) -> None:
+    """What the rail says of a machine is worked out anew: it was signed off."""
+    with _lock:
+        _newest.pop(machine_id, None)
+
+
 def log_of(machine_id: int) -> Log:
     """Every reading and event of a machine, as numbers."""
     names = ", ".join(f'"{name}"' for name in COLUMNS)
@@ -144,11 +154,35 @@ def answer_of(machine_id: int) -> LogAnswer:
     key = (machine_id, jobs.core_fingerprint(), newest.id if newest else 0, told, sign_key, today)
     with _lock:
         if key in _answers:
+            _newest[machine_id] = (_answers[key], time.monotonic())
             return _answers[key]
     answer = _work_out(machine_id, job, signed_now[1] if signed_now else None, events, today)
     with _lock:
         _answers[key] = answer
+        _newest[machine_id] = (answer, time.monotonic())
     return answer
+
+
+@dataclass(frozen=True)
+class Told:
+    """A machine's log in a few words."""
+
+    rail: Phrase
+    drifts: bool = False
+
+
+NOTHING_TOLD = Told(("waits for readings over time",))
+
+
+def told_of(machine_id: int) -> Told:
+    """A machine's log in a few words: worked out, where it has readings, and else nothing but that."""
+    if not LogReadingRow.select(LogReadingRow.id).where(LogReadingRow.machine == machine_id).limit(1).exists():
+        return NOTHING_TOLD
+    with _lock:
+        answer, at = _newest.get(machine_id, (None, 0.0))
+    if answer is None or time.monotonic() - at > TOLD_FOR_S:
+        answer = answer_of(machine_id)
+    return Told(answer.rail, answer.drifts)
 
 
 def _work_out(
@@ -156,7 +190,6 @@ def _work_out(
 ) -> LogAnswer:
     stands = frozen.job if frozen else job
     assessment = frozen.assessment if frozen else assess_job(job)
-    case = build_case(stands, fit_of(stands), PARTS)
     references = references_of(stands, assessment, day_of(frozen.line.at) if frozen else None)
     dues = tuple(
         Due(
@@ -166,7 +199,7 @@ def _work_out(
         for event in _newest_of_each_kind(events)
         if event.due_days
     )
-    return log_answer(log_of(machine_id), stands, case.right, references, dues, today)
+    return log_answer(log_of(machine_id), stands, put_right(stands), references, dues, today)
 
 
 def _newest_of_each_kind(events: tuple[ServiceRow, ...]) -> tuple[ServiceRow, ...]:
@@ -196,13 +229,22 @@ def all_watches() -> tuple[WatchRow, ...]:
     return tuple(WatchRow.select())
 
 
-def keep_watch(machine_id: int, device_id: int, every_s: int, setting: str, who: str) -> None:
-    """Read a panel into a machine's log from now on."""
+def keep_watch(machine_id: int, device_id: int, commander: int | None, every_s: int, setting: str, who: str) -> None:
+    """Read a panel into a machine's log from now on.
+
+    :param commander: the drive or fan that tells on what it runs; else every reading is on ``setting``.
+    """
     _machine(machine_id)
     with database.atomic():
         WatchRow.delete().where(WatchRow.machine == machine_id).execute()
         WatchRow.create(
-            machine=machine_id, device=device_id, every_s=every_s, setting=setting, who=who, began=datetime.now(UTC)
+            machine=machine_id,
+            device=device_id,
+            commander=commander,
+            every_s=every_s,
+            setting=setting,
+            who=who,
+            began=datetime.now(UTC),
         )
 
 
@@ -214,3 +256,12 @@ def end_watch(machine_id: int) -> None:
 def _machine(machine_id: int) -> None:
     if MachineRow.get_or_none(MachineRow.id == machine_id) is None:
         raise UnknownItem(f"There is no machine {machine_id}.")
+
+
+def settings_of(machine_id: int) -> tuple[str, ...]:
+    """Settings on which a machine was read, the one read most first."""
+    cursor = database.execute_sql(
+        "SELECT setting FROM log_reading WHERE machine_id = %s GROUP BY setting ORDER BY count(*) DESC LIMIT 24",
+        (machine_id,),
+    )
+    return tuple(row[0] for row in cursor.fetchall())

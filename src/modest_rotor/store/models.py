@@ -204,6 +204,7 @@ class WatchRow(Row):
 
     machine = ForeignKeyField(MachineRow, unique=True, on_delete="CASCADE")
     device = ForeignKeyField(DeviceRow, on_delete="CASCADE")
+    commander = ForeignKeyField(DeviceRow, null=True, on_delete="SET NULL")
     every_s = IntegerField()
     setting = TextField()
     who = TextField()
@@ -211,6 +212,22 @@ class WatchRow(Row):
 
     class Meta:
         table_name = "watch"
+
+
+class SweepRow(Row):
+    """A noise sweep that is run through a drive: how far it has come, and what the drive was told before."""
+
+    job = ForeignKeyField(JobRow, unique=True, on_delete="CASCADE")
+    device = ForeignKeyField(DeviceRow, on_delete="CASCADE")
+    panel = ForeignKeyField(DeviceRow, null=True, on_delete="SET NULL")
+    place = IntegerField(default=0)
+    original = BinaryJSONField(index=False)
+    levels = BinaryJSONField(index=False)
+    who = TextField()
+    at = DateTimeTZField()
+
+    class Meta:
+        table_name = "sweep"
 
 
 class SignedRow(Row):
@@ -245,5 +262,6 @@ MODELS = (
     LogReadingRow,
     ServiceRow,
     WatchRow,
+    SweepRow,
     SignedRow,
 )

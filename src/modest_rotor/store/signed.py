@@ -35,8 +35,10 @@ class SignedJob(Frozen):
     assessment: Assessment
 
 
-def sign(job_id: int, revision: str, who: str, role: str) -> SignedLine:
+def sign(job_id: int, revision: str, who: str, role: str, at: datetime | None = None) -> SignedLine:
     """Freeze a job as it stands.
+
+    :param at: when it was signed; now where nothing is said.
 
     :raises Conflict: the job has moved on since ``revision``. :raises ChangeRefused: nobody signs, a stop stands open, there
         is no proof yet, or nothing changed since it was signed.
@@ -56,7 +58,7 @@ def sign(job_id: int, revision: str, who: str, role: str) -> SignedLine:
         row = SignedRow.create(
             job=job_id,
             number=len(before) + 1,
-            at=datetime.now(UTC),
+            at=at or datetime.now(UTC),
             who=who.strip(),
             role=role.strip(),
             program_version=__version__,

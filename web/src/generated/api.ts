@@ -864,6 +864,678 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Devices
+         * @description Every device with what it said last; nothing is asked.
+         */
+        get: operations["list_devices_api_devices_get"];
+        put?: never;
+        /**
+         * Add
+         * @description Keep a device, on this machine or on a private network.
+         */
+        post: operations["add_api_devices_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Forget a device; what was written to it stays kept.
+         */
+        delete: operations["remove_api_devices__device_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask
+         * @description Ask a device for everything now; where it does not answer, that is what is told.
+         */
+        post: operations["ask_api_devices__device_id__ask_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Disarm
+         * @description End the leave to write a device.
+         */
+        delete: operations["disarm_api_devices__device_id__leave_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}/writes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Writes
+         * @description The newest writes of a device; they are kept for ever.
+         */
+        get: operations["writes_api_devices__device_id__writes_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}/trouble": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Make Trouble
+         * @description Let a stand-in do something wrong, to see what becomes of it.
+         */
+        put: operations["make_trouble_api_devices__device_id__trouble_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}/panel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Panel
+         * @description Let a stand-in panel be noisy, drop answers or drift, through its own registers.
+         */
+        put: operations["set_panel_api_devices__device_id__panel_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/profiles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Profiles
+         * @description The profiles that ship.
+         */
+        get: operations["profiles_api_profiles_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/profiles/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look At Profile
+         * @description What a profile's file says; refused where it overlaps or lies. Nothing is kept.
+         */
+        post: operations["look_at_profile_api_profiles_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sign
+         * @description Sign a step by name. Earlier signatures stay; a step that somebody else signed meanwhile is shown first.
+         */
+        post: operations["sign_api_jobs__job_id__setup_sign_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Setting
+         * @description A reading of the balancing loop: the setting as advised, and with ``read`` the flow from the panel.
+         */
+        post: operations["try_setting_api_jobs__job_id__setup_trials_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Choose Device
+         * @description Say which device is set or which panel is read; the job keeps the device's traits with its name.
+         */
+        post: operations["choose_device_api_jobs__job_id__setup_device_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Plan
+         * @description What would be written: register, old and new value. Nothing is written.
+         */
+        post: operations["plan_api_jobs__job_id__setup_plan_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Give Leave
+         * @description Arm a device for this job and a time, after its registers were seen.
+         */
+        post: operations["give_leave_api_jobs__job_id__setup_leave_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/writes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Write
+         * @description Write what was seen, read back, compare, keep.
+         */
+        post: operations["write_api_jobs__job_id__setup_writes_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/sweep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sweep
+         * @description Where the sweep stands.
+         */
+        get: operations["sweep_api_jobs__job_id__setup_sweep_get"];
+        put?: never;
+        /**
+         * Start Sweep
+         * @description Clear old skips, start the machine and begin to step, after that was seen.
+         */
+        post: operations["start_sweep_api_jobs__job_id__setup_sweep_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/sweep/{act}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Steer Sweep
+         * @description Pause the sweep, let it go on, or end it and put back what the drive was told before.
+         */
+        post: operations["steer_sweep_api_jobs__job_id__setup_sweep__act__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/loud": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mark Loud
+         * @description Mark a frequency as loud: the one said, or the one that the drive gives just now.
+         */
+        post: operations["mark_loud_api_jobs__job_id__setup_loud_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/readings-from-panel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Into
+         * @description A new set of readings from the panel, with the command that the device holds.
+         */
+        post: operations["read_into_api_jobs__job_id__readings_from_panel_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/sign-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sign Off
+         * @description Freeze job, assessment and program version together; later changes open a new revision.
+         */
+        post: operations["sign_off_api_jobs__job_id__sign_off_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/signed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Signed Lines
+         * @description Every sign-off of a job.
+         */
+        get: operations["signed_lines_api_jobs__job_id__signed_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/signed/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Signed
+         * @description One sign-off as it was signed.
+         */
+        get: operations["read_signed_api_jobs__job_id__signed__number__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/signed/{number}/report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Signed Report
+         * @description The report of what was signed.
+         */
+        get: operations["signed_report_api_jobs__job_id__signed__number__report_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/signed/{number}/report.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Signed Report File
+         * @description The same as a file.
+         */
+        get: operations["signed_report_file_api_jobs__job_id__signed__number__report__form__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine_id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read
+         * @description A machine's log, judged.
+         */
+        get: operations["read_api_machines__machine_id__log_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine_id}/log/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Reading
+         * @description A reading typed in.
+         */
+        post: operations["add_reading_api_machines__machine_id__log_readings_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine_id}/log/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Set
+         * @description A set of readings of this machine's job.
+         */
+        post: operations["add_set_api_machines__machine_id__log_sets_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description What a file of readings says; nothing is taken in.
+         */
+        post: operations["look_api_log_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine_id}/log/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take File
+         * @description Take in a file's readings, all or none; those that are there already are left as they are.
+         */
+        post: operations["take_file_api_machines__machine_id__log_csv_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine_id}/log/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Event
+         * @description Note a service that was done.
+         */
+        post: operations["add_event_api_machines__machine_id__log_events_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine_id}/log/events/{event_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove Event
+         * @description Take a service event away again.
+         */
+        delete: operations["remove_event_api_machines__machine_id__log_events__event_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine_id}/log/watch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Watch
+         * @description Read a panel into this log from now on.
+         */
+        put: operations["watch_api_machines__machine_id__log_watch_put"];
+        post?: never;
+        /**
+         * End Watch
+         * @description Read it no longer.
+         */
+        delete: operations["end_watch_api_machines__machine_id__log_watch_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Visits
+         * @description Every machine with a log, the one that wants a visit first at the top.
+         */
+        get: operations["visits_api_visits_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -873,7 +1545,7 @@ export interface components {
          * @description What to do next on one step.
          */
         AdviceAnswer: {
-            outcome: components["schemas"]["Outcome"];
+            outcome: components["schemas"]["modest_rotor__core__setup__balancing__Outcome"];
             command?: components["schemas"]["Figure"] | null;
             /** Told */
             told: (string | components["schemas"]["Figure"])[];
@@ -1486,6 +2158,27 @@ export interface components {
          */
         Complaint: "weak air or flow" | "noise" | "smell" | "trips" | "bills" | "too hot" | "too cold" | "water or frost";
         /**
+         * Confirmed
+         * @description The same, seen and confirmed.
+         */
+        Confirmed: {
+            what: components["schemas"]["What"];
+            /** Step */
+            step?: string | null;
+            /**
+             * Value
+             * @description share of full speed, or hertz
+             */
+            value?: number | null;
+            /** Digest */
+            digest: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+        };
+        /**
          * Considered
          * @description One replacement that is considered; its product is a copy, so that the job stands by itself.
          */
@@ -1734,6 +2427,87 @@ export interface components {
             made_by?: string | null;
         };
         /**
+         * DeviceChosen
+         * @description The device that is set, or the panel that is read, by name; nothing lets it go.
+         */
+        DeviceChosen: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /**
+             * Which
+             * @enum {string}
+             */
+            which: "device" | "panel";
+            /** Name */
+            name?: string | null;
+        };
+        /**
+         * DeviceKind
+         * @description What a device is.
+         * @enum {string}
+         */
+        DeviceKind: "drive" | "electronic fan" | "meter panel";
+        /**
+         * DeviceValue
+         * @description One register as it was answered.
+         */
+        DeviceValue: {
+            role: components["schemas"]["Role"];
+            /** Words */
+            words: string;
+            /** Address */
+            address: number;
+            /** Kind */
+            kind: string;
+            /** Writable */
+            writable: boolean;
+            /** Told */
+            told: (string | components["schemas"]["Figure"])[];
+            /** Refused */
+            refused?: string | null;
+        };
+        /**
+         * DeviceView
+         * @description A device, and what it said last. ``fresh`` only where it answered the very last time it was asked.
+         */
+        DeviceView: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            kind: components["schemas"]["DeviceKind"];
+            /** Profile */
+            profile: string;
+            /** Profile Name */
+            profile_name: string;
+            traits: components["schemas"]["Traits"];
+            /** Address */
+            address: string;
+            /** Stand In */
+            stand_in: boolean;
+            /** Fresh */
+            fresh: boolean;
+            /** Trouble */
+            trouble: string | null;
+            /** Answered */
+            answered: string | null;
+            /** Age S */
+            age_s: number | null;
+            /** Values */
+            values: components["schemas"]["DeviceValue"][];
+            /** Armed Until */
+            armed_until: string | null;
+            /** Armed By */
+            armed_by: string | null;
+            /** @description what a stand-in is made to do wrong */
+            wrong?: components["schemas"]["Trouble"] | null;
+        };
+        /**
          * Direction
          * @description Which way a needle moves; ``EITHER`` where the motors that fit the plate do not agree.
          * @enum {integer}
@@ -1762,6 +2536,22 @@ export interface components {
             refined: boolean;
         };
         /**
+         * DriftCause
+         * @description A cause that may explain the drift.
+         */
+        DriftCause: {
+            /** Cause */
+            cause: string;
+            /** Words */
+            words: string;
+            /** Share */
+            share: number;
+            /** Repair */
+            repair: boolean;
+            /** Needles */
+            needles: (string | components["schemas"]["Figure"])[][];
+        };
+        /**
          * DriveAnswer
          * @description The drive's settings, each with its working; and the words on how it controls.
          */
@@ -1773,6 +2563,9 @@ export interface components {
             /** Mode Needs */
             mode_needs: string;
             volts_per_hertz: components["schemas"]["Result"];
+            base_frequency: components["schemas"]["Figure"];
+            base_voltage: components["schemas"]["Figure"] | null;
+            trim: components["schemas"]["Figure"];
             lowest: components["schemas"]["Result"];
             highest: components["schemas"]["Result"];
             overload: components["schemas"]["Result"];
@@ -2172,6 +2965,55 @@ export interface components {
             resolution: number;
         };
         /**
+         * EventIn
+         * @description A service event.
+         */
+        EventIn: {
+            /** At */
+            at?: string | null;
+            kind: components["schemas"]["EventKind"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Due Days */
+            due_days?: number | null;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+        };
+        /**
+         * EventKind
+         * @description What is done on a machine in service.
+         * @enum {string}
+         */
+        EventKind: "filter" | "belt" | "capacitor" | "bearings" | "cleaning" | "setting" | "other";
+        /**
+         * EventLine
+         * @description A service event.
+         */
+        EventLine: {
+            /** Id */
+            id: number;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            kind: components["schemas"]["EventKind"];
+            /** Words */
+            words: string;
+            /** Note */
+            note: string;
+            /** Due */
+            due: string | null;
+            /** Who */
+            who: string;
+        };
+        /**
          * Fact
          * @description A line of the report: what, how much, and on what it stands.
          */
@@ -2221,6 +3063,51 @@ export interface components {
             basis: "measured" | "plate" | "estimated" | "assumed" | "worked out" | "typed";
             /** @description what was typed, where the figure is just that */
             entry?: components["schemas"]["Entry"] | null;
+        };
+        /**
+         * FileIn
+         * @description A file of readings with what a person said of it.
+         */
+        FileIn: {
+            /** Text */
+            text: string;
+            /**
+             * Mapping
+             * @default {}
+             */
+            mapping: {
+                [key: string]: string;
+            };
+            /**
+             * Units Of
+             * @default {}
+             */
+            units_of: {
+                [key: string]: string;
+            };
+            /** Order */
+            order?: ("day first" | "month first") | null;
+            /**
+             * Setting
+             * @default as it runs
+             */
+            setting: string;
+            /**
+             * Source
+             * @default file
+             */
+            source: string;
+            /**
+             * Units
+             * @default si
+             * @enum {string}
+             */
+            units: "ip" | "si";
+            /**
+             * Who
+             * @default
+             */
+            who: string;
         };
         /**
          * Finding
@@ -2614,6 +3501,80 @@ export interface components {
             origin: string;
         };
         /**
+         * Job
+         * @description A whole job: the file that goes in and out.
+         */
+        Job: {
+            /**
+             * Format
+             * @default modest-rotor job
+             * @constant
+             */
+            format: "modest-rotor job";
+            /**
+             * Version
+             * @default 1
+             * @constant
+             */
+            version: 1;
+            site: components["schemas"]["Site"];
+            machine: components["schemas"]["Machine"];
+            /**
+             * @default {
+             *       "call": {
+             *         "complaints": []
+             *       },
+             *       "plate": {},
+             *       "identification": {},
+             *       "leads": [],
+             *       "call_taps": [],
+             *       "meters": {},
+             *       "charts": {},
+             *       "target": {},
+             *       "readings": [],
+             *       "checks": {},
+             *       "marks": [],
+             *       "duty": {
+             *         "steps": []
+             *       },
+             *       "options": {
+             *         "considered": [
+             *           {
+             *             "id": "same",
+             *             "kind": "same kind"
+             *           },
+             *           {
+             *             "id": "electronic",
+             *             "kind": "electronic"
+             *           },
+             *           {
+             *             "id": "drive",
+             *             "kind": "drive"
+             *           }
+             *         ],
+             *         "fitting": {},
+             *         "repairs": [],
+             *         "waivers": []
+             *       },
+             *       "decision": {
+             *         "approvals": []
+             *       },
+             *       "setup": {
+             *         "drive": {},
+             *         "signs": [],
+             *         "sweep": {
+             *           "marks": []
+             *         },
+             *         "trials": []
+             *       },
+             *       "proof": {
+             *         "pairs": []
+             *       }
+             *     }
+             */
+            document: components["schemas"]["JobDocument"];
+        };
+        /**
          * JobDocument
          * @description What is said of one job, apart from the machine and the site it belongs to.
          */
@@ -2750,6 +3711,22 @@ export interface components {
             site_units: "ip" | "si";
             document: components["schemas"]["JobDocument"];
             assessment: components["schemas"]["Assessment"];
+            /**
+             * Signed
+             * @default []
+             */
+            signed: components["schemas"]["SignedLine"][];
+            /**
+             * Log
+             * @description what the machine's readings over time say, in a few words
+             * @default []
+             */
+            log: (string | components["schemas"]["Figure"])[];
+            /**
+             * Drifts
+             * @default false
+             */
+            drifts: boolean;
         };
         /**
          * KeptPhoto
@@ -2863,6 +3840,29 @@ export interface components {
          */
         LeadFunction: "common" | "high" | "medium high" | "medium" | "medium low" | "low" | "capacitor" | "start" | "run" | "line" | "neutral" | "phase" | "ground" | "command" | "unused, capped";
         /**
+         * LeaveIn
+         * @description Leave to write a device for this job.
+         */
+        LeaveIn: {
+            what: components["schemas"]["What"];
+            /** Step */
+            step?: string | null;
+            /**
+             * Value
+             * @description share of full speed, or hertz
+             */
+            value?: number | null;
+            /** Digest */
+            digest: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Minutes */
+            minutes: number;
+        };
+        /**
          * Level
          * @description A load at which it ran for a while: hours a year, and its mean over the highest.
          */
@@ -2948,6 +3948,59 @@ export interface components {
             input_power: components["schemas"]["Figure"];
         };
         /**
+         * LogAnswer
+         * @description The log of a machine as it is told.
+         */
+        LogAnswer: {
+            /** Readings */
+            readings: number;
+            /** Waits */
+            waits: string | null;
+            /** Drifts */
+            drifts: boolean;
+            /** Sentence */
+            sentence: (string | components["schemas"]["Figure"])[];
+            /** Since Day */
+            since_day: number | null;
+            /** Setting */
+            setting: string | null;
+            /** Source */
+            source: string | null;
+            /** Series */
+            series: components["schemas"]["Series"][];
+            /** Causes */
+            causes: components["schemas"]["DriftCause"][];
+            /** Capacitor */
+            capacitor: (string | components["schemas"]["Figure"])[];
+            /** Frozen */
+            frozen: (string | components["schemas"]["Figure"])[];
+            /** Next Day */
+            next_day: number | null;
+            /** Next Why */
+            next_why: (string | components["schemas"]["Figure"])[];
+            /** Rail */
+            rail: (string | components["schemas"]["Figure"])[];
+            /**
+             * Source Words
+             * @default Robust lines (Theil–Sen) of every needle on the setting that was read most, against the state at sign-off or the meter's own first readings; causes are put into the solved machine. Spreads are our judgement, tested on simulated years: optimistic.
+             */
+            source_words: string;
+        };
+        /**
+         * LogColumn
+         * @description A column of the file: what it was taken for, and in which unit.
+         */
+        LogColumn: {
+            /** Heading */
+            heading: string;
+            /** Column */
+            column: string;
+            /** Unit */
+            unit: string;
+            /** Units */
+            units: string[];
+        };
+        /**
          * LogConfirmed
          * @description The same, to be taken over as one step or as one for each load found.
          */
@@ -2970,6 +4023,26 @@ export interface components {
              * @default false
              */
             by_load: boolean;
+        };
+        /**
+         * LogFile
+         * @description What a file says, before anything is taken in.
+         */
+        LogFile: {
+            /** Time Column */
+            time_column: string;
+            /** Columns */
+            columns: components["schemas"]["LogColumn"][];
+            /** Rows */
+            rows: number;
+            /** Readings */
+            readings: number;
+            /** First */
+            first: string | null;
+            /** Last */
+            last: string | null;
+            /** Remarks */
+            remarks: string[];
         };
         /**
          * LogIn
@@ -2999,6 +4072,29 @@ export interface components {
             /** Remarks */
             remarks: string[];
             year: components["schemas"]["LoggedYear"];
+        };
+        /**
+         * LogView
+         * @description A machine's log as it is shown.
+         */
+        LogView: {
+            /** Machine Id */
+            machine_id: number;
+            answer: components["schemas"]["LogAnswer"];
+            /** Next Visit */
+            next_visit: string | null;
+            /** Since */
+            since: string | null;
+            /** Events */
+            events: components["schemas"]["EventLine"][];
+            watch: components["schemas"]["WatchView"] | null;
+            signed: components["schemas"]["SignedLine"] | null;
+            /** Settings */
+            settings: string[];
+            /** Columns */
+            columns: string[];
+            /** Kinds */
+            kinds: components["schemas"]["EventKind"][];
         };
         /**
          * LoggedKind
@@ -3107,6 +4203,21 @@ export interface components {
              * @default
              */
             note: string;
+        };
+        /**
+         * MarkLoud
+         * @description A frequency that is loud: the one said, or what the drive gives just now.
+         */
+        MarkLoud: {
+            /** Hertz */
+            hertz?: number | null;
+            /** Going */
+            going?: ("up" | "down") | null;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
         };
         /**
          * MarkState
@@ -3274,6 +4385,30 @@ export interface components {
             /** Words */
             words: string;
             flow: components["schemas"]["Figure"];
+        };
+        /**
+         * NewDevice
+         * @description A device to be kept: a shipped profile by its code, or the text of a profile's file.
+         */
+        NewDevice: {
+            /** Name */
+            name: string;
+            /** Code */
+            code?: string | null;
+            /** Text */
+            text?: string | null;
+            /** Host */
+            host: string;
+            /**
+             * Port
+             * @default 502
+             */
+            port: number;
+            /**
+             * Unit
+             * @default 1
+             */
+            unit: number;
         };
         /**
          * NewJob
@@ -3513,12 +4648,6 @@ export interface components {
             as_found?: components["schemas"]["OptionAnswer"] | null;
         };
         /**
-         * Outcome
-         * @description What is to be done next.
-         * @enum {string}
-         */
-        Outcome: "begin" | "again" | "inside" | "cannot be reached";
-        /**
          * Pair
          * @description A duty step, and the sets read on it before and after.
          */
@@ -3539,11 +4668,53 @@ export interface components {
             after?: string | null;
         };
         /**
+         * PanelIn
+         * @description How a stand-in panel is to err, as shares.
+         */
+        PanelIn: {
+            /**
+             * Noise
+             * @default 0.004
+             */
+            noise: number;
+            /**
+             * Drop Outs
+             * @default 0
+             */
+            drop_outs: number;
+            /**
+             * Drift
+             * @default 0
+             */
+            drift: number;
+        };
+        /**
          * PartFlow
          * @description How the machine of today meets a step that asks for less than full flow.
          * @enum {string}
          */
         PartFlow: "it runs full all the same" | "by a lower tap or regulator step" | "by a damper or valve";
+        /**
+         * PlanLine
+         * @description One register: what it holds and what it is to hold, values in SI.
+         */
+        PlanLine: {
+            role: components["schemas"]["Role"];
+            /** Words */
+            words: string;
+            /** Address */
+            address: number;
+            /** Before */
+            before: (string | components["schemas"]["Figure"])[];
+            /** Wanted */
+            wanted: (string | components["schemas"]["Figure"])[];
+            /** Before Si */
+            before_si: number;
+            /** Wanted Si */
+            wanted_si: number;
+            /** Changes */
+            changes: boolean;
+        };
         /**
          * Plate
          * @description What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen.
@@ -3933,6 +5104,30 @@ export interface components {
          */
         ProductType: "motor" | "module" | "drive" | "regulator" | "fan" | "pump";
         /**
+         * ProfileLine
+         * @description A profile as it is listed.
+         */
+        ProfileLine: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            kind: components["schemas"]["DeviceKind"];
+            /** Registers */
+            registers: number;
+            /** Writable */
+            writable: number;
+            traits: components["schemas"]["Traits"];
+        };
+        /**
+         * ProfileText
+         * @description The text of a profile's file.
+         */
+        ProfileText: {
+            /** Text */
+            text: string;
+        };
+        /**
          * ProofAnswer
          * @description The proof of a job, or what it waits for.
          */
@@ -3990,6 +5185,28 @@ export interface components {
             logged: (string | components["schemas"]["Figure"])[];
         };
         /**
+         * ProofLine
+         * @description A duty step of the proof.
+         */
+        ProofLine: {
+            /** Name */
+            name: string;
+            /** Hours */
+            hours: (string | components["schemas"]["Figure"])[];
+            /** Before */
+            before: (string | components["schemas"]["Figure"])[];
+            /** Same Flow */
+            same_flow: (string | components["schemas"]["Figure"])[];
+            /** After */
+            after: (string | components["schemas"]["Figure"])[];
+            /** Promised */
+            promised: (string | components["schemas"]["Figure"])[];
+            /** Saved */
+            saved: (string | components["schemas"]["Figure"])[];
+            /** Flow */
+            flow: (string | components["schemas"]["Figure"])[];
+        };
+        /**
          * Protected
          * @description Duties whose flow a code authority or an appliance's listing decides.
          * @enum {string}
@@ -4024,6 +5241,61 @@ export interface components {
             severity: components["schemas"]["Severity"] | null;
             /** Phrase */
             phrase: (string | components["schemas"]["Figure"])[];
+        };
+        /**
+         * ReadInto
+         * @description A set of readings taken from the panel.
+         */
+        ReadInto: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /**
+             * Stage
+             * @default after
+             * @enum {string}
+             */
+            stage: "before" | "after";
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+        };
+        /**
+         * ReadingIn
+         * @description A reading typed: values by column, as text.
+         */
+        ReadingIn: {
+            /**
+             * At
+             * @description empty: now; else 2026-03-01 14:30, UTC
+             */
+            at?: string | null;
+            /**
+             * Setting
+             * @default as it runs
+             */
+            setting: string;
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
+            /**
+             * Units
+             * @default si
+             * @enum {string}
+             */
+            units: "ip" | "si";
+            /**
+             * Who
+             * @default
+             */
+            who: string;
         };
         /**
          * ReadingSet
@@ -4407,6 +5679,34 @@ export interface components {
             workings: components["schemas"]["Worked"][];
             /** Bands */
             bands: string;
+            proof?: components["schemas"]["ReportProof"] | null;
+            /**
+             * Stops
+             * @default []
+             */
+            stops: (string | components["schemas"]["Figure"])[][];
+        };
+        /**
+         * ReportProof
+         * @description The proof as it is told.
+         */
+        ReportProof: {
+            /** Option */
+            option: string;
+            /** Verdict */
+            verdict: string;
+            /** Sentence */
+            sentence: (string | components["schemas"]["Figure"])[];
+            /** Saved */
+            saved: (string | components["schemas"]["Figure"])[];
+            /** Promised */
+            promised: (string | components["schemas"]["Figure"])[];
+            /** Lines */
+            lines: components["schemas"]["ProofLine"][];
+            /** Besides */
+            besides: (string | components["schemas"]["Figure"])[][];
+            /** Signed */
+            signed: string | null;
         };
         /**
          * Result
@@ -4423,6 +5723,12 @@ export interface components {
             waits?: (string | components["schemas"]["Figure"])[] | null;
             working?: components["schemas"]["Working"] | null;
         };
+        /**
+         * Role
+         * @description What a register means; the same in every profile.
+         * @enum {string}
+         */
+        Role: "identity" | "run" | "frequency_command" | "low_limit" | "high_limit" | "skip_1_low" | "skip_1_high" | "skip_2_low" | "skip_2_high" | "skip_3_low" | "skip_3_high" | "ramp_up" | "ramp_down" | "base_frequency" | "base_voltage" | "volts_trim" | "overload_current" | "status" | "fault" | "output_frequency" | "output_current" | "output_voltage" | "link_voltage" | "signal_input" | "speed_command" | "warning" | "voltage" | "current" | "input_power" | "power_factor" | "speed" | "supply_static" | "return_static" | "entering" | "leaving" | "airflow" | "sound_level" | "noise" | "drop_outs" | "drift";
         /**
          * Rotation
          * @description Which way the shaft turns; nothing without its viewpoint.
@@ -4482,6 +5788,44 @@ export interface components {
             if_second: string;
         };
         /**
+         * Series
+         * @description One column over time, for drawing: days since 1970 and values in SI, with the healthy state and the trend's two ends.
+         */
+        Series: {
+            /** Column */
+            column: string;
+            /** Title */
+            title: string;
+            /** Quantity */
+            quantity: string;
+            /** Days */
+            days: number[];
+            /** Values */
+            values: number[];
+            /** Healthy */
+            healthy?: number | null;
+            /** Healthy Low */
+            healthy_low?: number | null;
+            /** Healthy High */
+            healthy_high?: number | null;
+            /** Trend */
+            trend?: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * Moved
+             * @default false
+             */
+            moved: boolean;
+        };
+        /**
          * SetAnswer
          * @description What one set of readings says.
          */
@@ -4513,6 +5857,21 @@ export interface components {
             changes: components["schemas"]["modest_rotor__core__stations__set_change__Change"][];
         };
         /**
+         * SetIn
+         * @description A set of a job, taken over into its machine's log.
+         */
+        SetIn: {
+            /** Job Id */
+            job_id: number;
+            /** Set Id */
+            set_id: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+        };
+        /**
          * Setup
          * @description Everything that is said while the machine is set.
          */
@@ -4542,6 +5901,11 @@ export interface components {
              * @description The drive or electronic motor that is set.
              */
             device?: string | null;
+            /**
+             * Meter panel
+             * @description The panel that is read at this machine.
+             */
+            panel?: string | null;
             /**
              * Traits
              * @description Of the device, as its profile says them.
@@ -4690,6 +6054,51 @@ export interface components {
             at?: string | null;
         };
         /**
+         * SignIn
+         * @description A step signed.
+         */
+        SignIn: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Step */
+            step: string;
+            /** @default done */
+            state: components["schemas"]["SignState"];
+            /**
+             * Found
+             * @default
+             */
+            found: string;
+            /**
+             * Seen
+             * @description the signature that the page shows for this step, if any
+             */
+            seen?: string | null;
+        };
+        /**
+         * SignOff
+         * @description A sign-off: the revision that was looked at, who signs, in which role.
+         */
+        SignOff: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /**
+             * Role
+             * @default
+             */
+            role: string;
+        };
+        /**
          * SignState
          * @description What became of a step.
          * @enum {string}
@@ -4718,6 +6127,45 @@ export interface components {
              * @default 0
              */
             off_below_v: number;
+        };
+        /**
+         * SignedJob
+         * @description A sign-off with everything that was frozen.
+         */
+        SignedJob: {
+            line: components["schemas"]["SignedLine"];
+            job: components["schemas"]["Job"];
+            assessment: components["schemas"]["Assessment"];
+        };
+        /**
+         * SignedLine
+         * @description A sign-off as it is listed.
+         */
+        SignedLine: {
+            /** Number */
+            number: number;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Who */
+            who: string;
+            /** Role */
+            role: string;
+            /** Program Version */
+            program_version: string;
+            /** Revision */
+            revision: string;
+        };
+        /**
+         * SignedView
+         * @description What was signed, whole; ``newer`` where the job has moved on since.
+         */
+        SignedView: {
+            signed: components["schemas"]["SignedJob"];
+            /** Newer */
+            newer: boolean;
         };
         /**
          * Site
@@ -4941,11 +6389,67 @@ export interface components {
             most_bands: number;
         };
         /**
+         * SweepAnswerView
+         * @description The sweep of a job, if one is under way or just ended.
+         */
+        SweepAnswerView: {
+            run: components["schemas"]["SweepView"] | null;
+        };
+        /**
+         * SweepLevel
+         * @description A level read on the way.
+         */
+        SweepLevel: {
+            /** Hertz */
+            hertz: number;
+            /** Level */
+            level: number;
+            /** Going */
+            going: string;
+        };
+        /**
+         * SweepState
+         * @description Where a sweep stands.
+         * @enum {string}
+         */
+        SweepState: "running" | "paused" | "done" | "stopped";
+        /**
+         * SweepView
+         * @description A sweep as the page shows it.
+         */
+        SweepView: {
+            state: components["schemas"]["SweepState"];
+            /** Sentence */
+            sentence: string;
+            at: components["schemas"]["Figure"] | null;
+            /** Going */
+            going: string | null;
+            /** Done */
+            done: number;
+            /** Of */
+            of: number;
+            /** Levels */
+            levels: components["schemas"]["SweepLevel"][];
+            /** Who */
+            who: string;
+        };
+        /**
          * System
          * @description Kinds of cooling system that differ in the air they want per ton.
          * @enum {string}
          */
         System: "ordinary cooling" | "cooling in a humid climate" | "cooling in a dry climate, or a heat pump" | "small-duct, high-velocity";
+        /**
+         * TakenIn
+         * @description What became of readings that were given.
+         */
+        TakenIn: {
+            /** Kept */
+            kept: number;
+            /** Already */
+            already: number;
+            view: components["schemas"]["LogView"];
+        };
         /**
          * Target
          * @description Where the wanted flow comes from; the first that is complete is taken, a typed one before all.
@@ -5120,6 +6624,39 @@ export interface components {
             by: string;
         };
         /**
+         * TrialIn
+         * @description A setting tried on a duty step; read from the panel, or to be typed.
+         */
+        TrialIn: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Step */
+            step: string;
+            /**
+             * Read
+             * @default false
+             */
+            read: boolean;
+        };
+        /**
+         * Trouble
+         * @description What a stand-in can be made to do wrong, so that the client is tested against it.
+         * @enum {string}
+         */
+        Trouble: "none" | "silent" | "slow" | "busy" | "half a frame" | "outside its profile" | "another answers" | "frozen";
+        /**
+         * TroubleIn
+         * @description What a stand-in is to do wrong.
+         */
+        TroubleIn: {
+            trouble: components["schemas"]["Trouble"];
+        };
+        /**
          * UnitFacts
          * @description How a reader sees a quantity: its unit, factor and offset to it from the unit used inside, the finest decimals shown.
          */
@@ -5152,6 +6689,30 @@ export interface components {
          * @enum {string}
          */
         Verdict: "waits" | "inside its band" | "above its band" | "below its band" | "not provable with these meters";
+        /**
+         * Visit
+         * @description A machine that wants to be visited.
+         */
+        Visit: {
+            /** Machine Id */
+            machine_id: number;
+            /** Job Id */
+            job_id: number;
+            /** Machine */
+            machine: string;
+            /** Site */
+            site: string;
+            /** Drifts */
+            drifts: boolean;
+            /** Due */
+            due: string | null;
+            /** Overdue */
+            overdue: boolean;
+            /** Why */
+            why: (string | components["schemas"]["Figure"])[];
+            /** Readings */
+            readings: number;
+        };
         /**
          * Waiver
          * @description A stop that somebody answers for: which, who, and why.
@@ -5207,17 +6768,82 @@ export interface components {
             reason: string;
         };
         /**
+         * Wanted
+         * @description What is to be written: a purpose, and for a command its duty step and perhaps another value.
+         */
+        Wanted: {
+            what: components["schemas"]["What"];
+            /** Step */
+            step?: string | null;
+            /**
+             * Value
+             * @description share of full speed, or hertz
+             */
+            value?: number | null;
+        };
+        /**
          * Wants
          * @description How a step says what flow it asks for.
          * @enum {string}
          */
         Wants: "share of full flow" | "share of the wanted flow" | "a flow" | "a tap" | "as it runs now";
         /**
+         * WatchIn
+         * @description A panel to be read at an interval.
+         */
+        WatchIn: {
+            /** Panel */
+            panel: string;
+            /** Commander */
+            commander?: string | null;
+            /** Every S */
+            every_s: number;
+            /**
+             * Setting
+             * @default as it runs
+             */
+            setting: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+        };
+        /**
+         * WatchView
+         * @description The panel that is read into this log.
+         */
+        WatchView: {
+            /** Panel */
+            panel: string;
+            /** Commander */
+            commander: string | null;
+            /** Every S */
+            every_s: number;
+            /** Setting */
+            setting: string;
+            /** Who */
+            who: string;
+            /**
+             * Began
+             * Format: date-time
+             */
+            began: string;
+            /** Trouble */
+            trouble: string | null;
+        };
+        /**
          * Way
          * @description How a flow is found, the most direct first.
          * @enum {string}
          */
         Way: "hood, traverse or meter" | "temperature rise" | "blower table" | "amps-and-volts chart" | "speed, from the known point" | "speed and pressure on the curve" | "shaft power on the curve" | "power ÷ pressure";
+        /**
+         * What
+         * @description What is written together.
+         * @enum {string}
+         */
+        What: "clear skips" | "settings" | "bands" | "command" | "sweep" | "stop";
         /**
          * Wheel
          * @description What the motor drives.
@@ -5259,6 +6885,66 @@ export interface components {
             shares?: {
                 [key: string]: number;
             };
+        };
+        /**
+         * WriteAnswer
+         * @description What became of a write.
+         */
+        WriteAnswer: {
+            /** Outcomes */
+            outcomes: components["schemas"]["modest_rotor__devices__writing__Outcome"][];
+            /** Agrees */
+            agrees: boolean;
+        };
+        /**
+         * WriteLine
+         * @description One write as it is kept.
+         */
+        WriteLine: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Job */
+            job: number | null;
+            /** Words */
+            words: string;
+            /** Address */
+            address: number;
+            /** Before */
+            before: number | null;
+            /** Wanted */
+            wanted: number;
+            /** After */
+            after: number | null;
+            /** Outcome */
+            outcome: string;
+            /** Who */
+            who: string;
+        };
+        /**
+         * WritePlan
+         * @description Everything that would be written, for a person to look at; ``digest`` names exactly this.
+         */
+        WritePlan: {
+            /** Device Id */
+            device_id: number;
+            /** Device */
+            device: string;
+            what: components["schemas"]["What"];
+            /** Lines */
+            lines: components["schemas"]["PlanLine"][];
+            /** Starts */
+            starts: boolean;
+            /** Cautions */
+            cautions: string[];
+            /** Needs Leave */
+            needs_leave: boolean;
+            /** Leave Until */
+            leave_until: string | null;
+            /** Digest */
+            digest: string;
         };
         /**
          * YearBar
@@ -5320,6 +7006,12 @@ export interface components {
              */
             path?: string | null;
         };
+        /**
+         * Outcome
+         * @description What is to be done next.
+         * @enum {string}
+         */
+        modest_rotor__core__setup__balancing__Outcome: "begin" | "again" | "inside" | "cannot be reached";
         /**
          * Proof
          * @description What is said for the proof.
@@ -5383,6 +7075,25 @@ export interface components {
             figure: components["schemas"]["Figure"];
             /** Beyond */
             beyond: boolean;
+        };
+        /**
+         * Outcome
+         * @description What became of one register.
+         */
+        modest_rotor__devices__writing__Outcome: {
+            role: components["schemas"]["Role"];
+            /** Words */
+            words: string;
+            /** Address */
+            address: number;
+            /** Wanted */
+            wanted: (string | components["schemas"]["Figure"])[];
+            /** After */
+            after: (string | components["schemas"]["Figure"])[];
+            /** Agrees */
+            agrees: boolean;
+            /** Sentence */
+            sentence: string;
         };
     };
     responses: never;
@@ -6861,6 +8572,1167 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    list_devices_api_devices_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    add_api_devices_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewDevice"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    remove_api_devices__device_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    ask_api_devices__device_id__ask_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    disarm_api_devices__device_id__leave_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    writes_api_devices__device_id__writes_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WriteLine"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    make_trouble_api_devices__device_id__trouble_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TroubleIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    set_panel_api_devices__device_id__panel_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PanelIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    profiles_api_profiles_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProfileLine"][];
+                };
+            };
+        };
+    };
+    look_at_profile_api_profiles_look_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProfileText"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProfileLine"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    sign_api_jobs__job_id__setup_sign_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    try_setting_api_jobs__job_id__setup_trials_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    choose_device_api_jobs__job_id__setup_device_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceChosen"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    plan_api_jobs__job_id__setup_plan_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wanted"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WritePlan"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    give_leave_api_jobs__job_id__setup_leave_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeaveIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WritePlan"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    write_api_jobs__job_id__setup_writes_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Confirmed"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WriteAnswer"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    sweep_api_jobs__job_id__setup_sweep_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepAnswerView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    start_sweep_api_jobs__job_id__setup_sweep_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Confirmed"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepAnswerView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    steer_sweep_api_jobs__job_id__setup_sweep__act__post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+                act: "pause" | "go-on" | "stop";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepAnswerView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    mark_loud_api_jobs__job_id__setup_loud_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkLoud"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    read_into_api_jobs__job_id__readings_from_panel_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadInto"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    sign_off_api_jobs__job_id__sign_off_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignOff"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    signed_lines_api_jobs__job_id__signed_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignedLine"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    read_signed_api_jobs__job_id__signed__number__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignedView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    signed_report_api_jobs__job_id__signed__number__report_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    signed_report_file_api_jobs__job_id__signed__number__report__form__get: {
+        parameters: {
+            query?: {
+                units?: ("ip" | "si") | null;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+                number: number;
+                form: "pdf" | "xlsx" | "json";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    read_api_machines__machine_id__log_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    add_reading_api_machines__machine_id__log_readings_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenIn"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    add_set_api_machines__machine_id__log_sets_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenIn"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    look_api_log_look_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogFile"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    take_file_api_machines__machine_id__log_csv_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenIn"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    add_event_api_machines__machine_id__log_events_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    remove_event_api_machines__machine_id__log_events__event_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine_id: number;
+                event_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    watch_api_machines__machine_id__log_watch_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WatchIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    end_watch_api_machines__machine_id__log_watch_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    visits_api_visits_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Visit"][];
                 };
             };
         };

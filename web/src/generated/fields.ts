@@ -2121,6 +2121,10 @@ export const fields = {
     "label": "Device",
     "help": "The drive or electronic motor that is set."
   },
+  "setup/panel": {
+    "label": "Meter panel",
+    "help": "The panel that is read at this machine."
+  },
   "setup/rotation_output": {
     "label": "Rotation from the drive",
     "help": "Facing the shaft end, as the wheel's arrow.",

@@ -168,7 +168,7 @@ def _sentence(judged: Judgement, why_no_cause: str) -> Phrase:
         pieces += [", " if place else "", f"{one.needle} ", "+" if one.level > 0 else "", _moved(one)]
     likely = judged.causes[0] if judged.causes else None
     end = (
-        f". Likeliest: {likely.cause.words.rstrip('.')}."
+        f". Likeliest: {likely.cause.name}; {likely.cause.words.rstrip('.')}."
         if likely
         else f". No cause is named: {why_no_cause}."
         if why_no_cause
@@ -272,8 +272,8 @@ def _next(
 ) -> tuple[float | None, Phrase]:
     """The next visit: what drifts is due now, else what leaves its tolerance or is due by the calendar first."""
     if judged and judged.drifts:
-        likely = judged.causes[0].cause.words if judged.causes else "find out why"
-        return today, (f"it drifts; {likely}",)
+        first = judged.causes[0].cause if judged.causes else None
+        return today, (f"it drifts: {first.name}; {first.words}" if first else "it drifts: find out why",)
     wanted: list[tuple[float, Phrase]] = [(due.day, (due.what,)) for due in dues]
     if capacitor and capacitor.is_out:
         wanted.append((today, ("the run capacitor is outside its tolerance",)))

@@ -14,7 +14,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
-from modest_rotor.core.proof.watts import of_other_meters, paid_watts
+from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
 from modest_rotor.core.stations.duty import step_hours
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.working import Result, given, result, waiting
@@ -146,7 +146,9 @@ class ProofReader:
             return "waits for a flow"
         demand = Demand(step.id, min(share, MOST_SHARE))
         (solved,) = Keep().solve(self.right, (demand,), Asked(self.year.duty.part_flow, machines=self.year.machines))
-        return solved.input_power or solved.note or "waits for the machine as found"
+        if solved.input_power is None:
+            return solved.note or "waits for the machine as found"
+        return repeated(solved.input_power, "before")
 
     def _reached(self, step: StepAnswer, flow: Estimate | None) -> Phrase:
         if flow is None:

@@ -3,11 +3,14 @@
 from __future__ import annotations
 
 from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
+from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.stations.readings import MeasuringPoint, ReadingSet
 
 PAID_FOR = (None, MeasuringPoint.SUPPLY, MeasuringPoint.DRIVE_INPUT)
-LAST_DIGIT = "last digit"
+LAST_DIGIT, REPEATING = "last digit", "repeating"
+OWN = (LAST_DIGIT, REPEATING)
 
 
 def paid_watts(reading: ReadingSet, number: int, accuracies: Accuracies, same_meters: bool) -> Estimate | str:
@@ -24,11 +27,21 @@ def paid_watts(reading: ReadingSet, number: int, accuracies: Accuracies, same_me
         return "waits for watts"
     if reading.point not in PAID_FOR:
         return f"watts were read at the {reading.point}, not where they are paid for"
-    watts = read_by_meter(reading.input_power, "input_power", f"input_power, set {number}", accuracies)
+    read = read_by_meter(reading.input_power, "input_power", f"input_power, set {number}", accuracies)
+    watts = repeated(read, f"set {number}")
     return watts if same_meters else of_other_meters(watts)
+
+
+def repeated(watts: Estimate, name: str) -> Estimate:
+    """The same with how well watts repeat on an unchanged machine: a part that falls out of no difference.
+
+    :param name: of the reading, which shares it with none. Source: our judgement, as the cause ladder takes it.
+    """
+    spread = REPEATS[Needle.WATTS] * abs(watts.value)
+    return watts + Estimate(0.0, {f"{REPEATING}, {name}": spread})
 
 
 def of_other_meters(value: Estimate) -> Estimate:
     """The same by other instruments than before: their errors are their own."""
-    parts = {name if name.startswith(LAST_DIGIT) else f"{name}, other one": part for name, part in value.parts.items()}
+    parts = {name if name.startswith(OWN) else f"{name}, other one": part for name, part in value.parts.items()}
     return Estimate(value.value, parts)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from typing import Any
 
 from modest_rotor.core.errors import OutsideValidity
@@ -124,20 +125,36 @@ def _sweep(facts: SetupFacts) -> tuple[SweepAnswer, SweepPlan | None]:
     }
     try:
         grid = frequencies(low, high, step)
-        plan = plan_sweep(marks, low, high, step, margin, traits)
+        swept = plan_sweep(marks, low, high, step, margin, traits)
     except OutsideValidity as refusal:
         ends = {"low": figure("output_frequency", low), "high": figure("output_frequency", high)}
         return SweepAnswer(**common, **ends, frequencies=(), skips=(), sentences=(), stop=refusal.sentence), None
+    # What was not swept stays allowed: only what was heard moves a limit.
+    plan = replace(
+        swept,
+        low=limits.low if swept.low == low else swept.low,
+        high=limits.high if swept.high == high else swept.high,
+    )
     answer = SweepAnswer(
         **common,
         frequencies=grid,
         skips=tuple(SkipBand(low=_hz(band.low), high=_hz(band.high)) for band in plan.skips),
         low=_hz(plan.low),
         high=_hz(plan.high),
-        sentences=_sentences(plan, low, high, bool(marks)),
+        sentences=(*_sentences(swept, low, high, bool(marks)), *_not_swept(plan, low, high)),
         stop=MOSTLY_LOUD if plan.mostly else None,
     )
     return answer, plan if marks and not plan.mostly else None
+
+
+def _not_swept(plan: SweepPlan, low: float, high: float) -> tuple[Phrase, ...]:
+    """What the drive may run at and nobody has listened to."""
+    said: list[Phrase] = []
+    if plan.low < low:
+        said.append(("Not swept: below ", _hz(low), ", though it may run from ", _hz(plan.low), "."))
+    if plan.high > high:
+        said.append(("Not swept: above ", _hz(high), ", though it may run up to ", _hz(plan.high), "."))
+    return tuple(said)
 
 
 MOSTLY_LOUD = "Most of the range is loud: that is no resonance. Look at motor, mounts, coupling and wheel first; nothing is skipped."

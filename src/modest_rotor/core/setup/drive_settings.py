@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.drive import LEAST_HZ_SHARE
-from modest_rotor.core.phrase import Frozen, Phrase, as_typed, figure
+from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.standards.wiring import overload_setting_a
@@ -32,6 +32,9 @@ class DriveAnswer(Frozen):
     mode_words: str
     mode_needs: str
     volts_per_hertz: Result
+    base_frequency: Figure
+    base_voltage: Figure | None
+    trim: Figure
     lowest: Result
     highest: Result
     overload: Result
@@ -92,6 +95,16 @@ def base_frequency(facts: SetupFacts) -> float:
     return typed.si if typed else facts.plate_hz
 
 
+def base_voltage(facts: SetupFacts) -> float | None:
+    """Volts at base frequency, V: as typed, else the plate of the motor that it feeds."""
+    product, typed = facts.considered.product, facts.job.document.setup.drive
+    if typed.base_voltage:
+        return typed.base_voltage.si
+    if product and product.rated_voltage and product.motor_kind:
+        return product.rated_voltage.si
+    return facts.machine.plate.rated_voltage_v
+
+
 def _protected_floor(facts: SetupFacts) -> float | None:
     """The lowest hertz of any step while the duty is protected: no setting below it is proposed."""
     if not facts.job.document.call.is_protected:
@@ -112,6 +125,9 @@ def drive_answer(facts: SetupFacts) -> DriveAnswer:
         mode_words=row["words"],
         mode_needs=row["needs"],
         volts_per_hertz=_volts_per_hertz(facts),
+        base_frequency=figure("output_frequency", base_frequency(facts), "plate"),
+        base_voltage=figure("rated_voltage", volts, "plate") if (volts := base_voltage(facts)) else None,
+        trim=figure("volts_trim", typed.trim.si if typed.trim else 0.0, "typed"),
         lowest=_limit("Lowest frequency", limits.low, limits.low_reason),
         highest=_limit("Highest frequency", limits.high, limits.high_reason),
         overload=_overload(facts, most=False),
@@ -132,13 +148,7 @@ def drive_answer(facts: SetupFacts) -> DriveAnswer:
 
 def _volts_per_hertz(facts: SetupFacts) -> Result:
     """Base volts over base hertz: the flux that the motor was made for."""
-    label, product, typed = "Volts per hertz", facts.considered.product, facts.job.document.setup.drive
-    plate_v = (
-        product.rated_voltage.si
-        if product and product.rated_voltage and product.motor_kind
-        else facts.machine.plate.rated_voltage_v
-    )
-    volts = typed.base_voltage.si if typed.base_voltage else plate_v
+    label, volts = "Volts per hertz", base_voltage(facts)
     if volts is None:
         return waiting(label, "waits for rated volts on the motor's plate")
     base = base_frequency(facts)

@@ -125,6 +125,7 @@ class Setup(Sheet):
         "rated_voltage", "Link or tap is set for", "plate", "As it stands on the new motor: 115, 208-230, 277 V."
     )
     device: str | None = told("Device", "The drive or electronic motor that is set.", longest=LONGEST_NAME)
+    panel: str | None = told("Meter panel", "The panel that is read at this machine.", longest=LONGEST_NAME)
     traits: Traits | None = Field(default=None, title="Traits", description="Of the device, as its profile says them.")
     rotation_output: Literal["right", "wrong"] | None = chosen(
         "Rotation from the drive", "Facing the shaft end, as the wheel's arrow."

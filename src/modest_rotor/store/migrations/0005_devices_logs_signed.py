@@ -1,4 +1,4 @@
-"""Devices and who may write them, readings over time, service events, and what was signed."""
+"""Devices and who may write them, sweeps, readings over time, service events, and what was signed."""
 
 from typing import Any
 
@@ -81,10 +81,21 @@ def up(migrator: Any, db: Any) -> None:
     class Watch(Base):
         machine = ForeignKeyField(Machine, unique=True, on_delete="CASCADE")
         device = ForeignKeyField(Device, on_delete="CASCADE")
+        commander = ForeignKeyField(Device, null=True, on_delete="SET NULL")
         every_s = IntegerField()
         setting = TextField()
         who = TextField()
         began = DateTimeTZField()
+
+    class Sweep(Base):
+        job = ForeignKeyField(Job, unique=True, on_delete="CASCADE")
+        device = ForeignKeyField(Device, on_delete="CASCADE")
+        panel = ForeignKeyField(Device, null=True, on_delete="SET NULL")
+        place = IntegerField(default=0)
+        original = BinaryJSONField(index=False)
+        levels = BinaryJSONField(index=False)
+        who = TextField()
+        at = DateTimeTZField()
 
     class Signed(Base):
         job = ForeignKeyField(Job, on_delete="RESTRICT")
@@ -100,4 +111,4 @@ def up(migrator: Any, db: Any) -> None:
         class Meta:
             indexes = ((("job", "number"), True),)
 
-    db.create_tables([Device, Armed, Written, LogReading, Service, Watch, Signed])
+    db.create_tables([Device, Armed, Written, LogReading, Service, Watch, Sweep, Signed])

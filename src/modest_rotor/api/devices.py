@@ -1,0 +1,278 @@
+"""Devices over HTTP: which are kept, what they said and when, their profiles, and what stand-ins are made to do wrong."""
+
+from __future__ import annotations
+
+from contextlib import suppress
+from datetime import UTC, datetime
+from typing import Any
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from modest_rotor.api.contracts import LONGEST_NAME, Words
+from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
+from modest_rotor.core.phrase import Phrase
+from modest_rotor.core.stations.traits import Traits
+from modest_rotor.devices.links import LINKS, profile_of
+from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.fieldbus.client import address_of
+from modest_rotor.fieldbus.errors import DeviceTrouble, NotAllowed
+from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Role, read_profile, shipped_profiles
+from modest_rotor.fieldbus.stand_in import Trouble
+from modest_rotor.fieldbus.words import role_words, said
+from modest_rotor.store import devices
+from modest_rotor.store.database import with_connection
+from modest_rotor.store.devices import KeptDevice
+
+router = APIRouter(prefix="/api", tags=["devices"])
+SETTINGS_OF_A_PANEL = (Role.NOISE, Role.DROP_OUTS, Role.DRIFT)
+
+
+class DeviceValue(BaseModel):
+    """One register as it was answered."""
+
+    role: Role
+    words: str
+    address: int
+    kind: str
+    writable: bool
+    told: Phrase
+    refused: str | None = None
+
+
+class DeviceView(BaseModel):
+    """A device, and what it said last. ``fresh`` only where it answered the very last time it was asked."""
+
+    id: int
+    name: str
+    kind: DeviceKind
+    profile: str
+    profile_name: str
+    traits: Traits
+    address: str
+    stand_in: bool
+    fresh: bool
+    trouble: str | None
+    answered: datetime | None
+    age_s: float | None
+    values: list[DeviceValue]
+    armed_until: datetime | None
+    armed_by: str | None
+    wrong: Trouble | None = Field(default=None, description="what a stand-in is made to do wrong")
+
+
+class ProfileLine(BaseModel):
+    """A profile as it is listed."""
+
+    code: str
+    name: str
+    kind: DeviceKind
+    registers: int
+    writable: int
+    traits: Traits
+
+
+class ProfileText(BaseModel):
+    """The text of a profile's file."""
+
+    text: str = Field(max_length=200_000)
+
+
+class NewDevice(BaseModel):
+    """A device to be kept: a shipped profile by its code, or the text of a profile's file."""
+
+    name: Words = Field(max_length=LONGEST_NAME)
+    code: str | None = Field(default=None, max_length=40)
+    text: str | None = Field(default=None, max_length=200_000)
+    host: Words = Field(max_length=60)
+    port: int = 502
+    unit: int = 1
+
+
+class TroubleIn(BaseModel):
+    """What a stand-in is to do wrong."""
+
+    trouble: Trouble
+
+
+class PanelIn(BaseModel):
+    """How a stand-in panel is to err, as shares."""
+
+    noise: float = Field(default=0.004, ge=0, le=0.2)
+    drop_outs: float = Field(default=0.0, ge=0, le=1)
+    drift: float = Field(default=0.0, ge=-0.5, le=0.5)
+
+
+class WriteLine(BaseModel):
+    """One write as it is kept."""
+
+    at: datetime
+    job: int | None
+    words: str
+    address: int
+    before: float | None
+    wanted: float
+    after: float | None
+    outcome: str
+    who: str
+
+
+@router.get("/devices")
+@with_connection
+def list_devices() -> list[DeviceView]:
+    """Every device with what it said last; nothing is asked."""
+    return [view_device(kept) for kept in devices.all_devices()]
+
+
+@router.post("/devices", status_code=201)
+@with_connection
+def add(new: NewDevice) -> DeviceView:
+    """Keep a device, on this machine or on a private network."""
+    name = new.name.strip()
+    if not name:
+        raise ChangeRefused("A device needs a name; it was not kept.")
+    profile = read_profile(new.text) if new.text else shipped_profiles().get(new.code or "")
+    if profile is None:
+        raise ChangeRefused("Choose a profile, or bring one as a file; the device was not kept.")
+    address = address_of(new.host, new.port, new.unit)
+    data = profile.model_dump(mode="json")
+    return view_device(devices.add_device(name, data, address.host, address.port, address.unit))
+
+
+@router.delete("/devices/{device_id}", status_code=204)
+@with_connection
+def remove(device_id: int) -> None:
+    """Forget a device; what was written to it stays kept."""
+    devices.remove_device(device_id)
+    LINKS.forget(device_id)
+
+
+@router.post("/devices/{device_id}/ask")
+@with_connection
+def ask(device_id: int) -> DeviceView:
+    """Ask a device for everything now; where it does not answer, that is what is told."""
+    kept = devices.device(device_id)
+    with suppress(DeviceTrouble, Refusal):  # told in the view, with the age of what it said before
+        LINKS.read(kept)
+    return view_device(kept)
+
+
+@router.delete("/devices/{device_id}/leave", status_code=204)
+@with_connection
+def disarm(device_id: int) -> None:
+    """End the leave to write a device."""
+    devices.disarm(device_id)
+
+
+@router.get("/devices/{device_id}/writes")
+@with_connection
+def writes(device_id: int) -> list[WriteLine]:
+    """The newest writes of a device; they are kept for ever."""
+    devices.device(device_id)
+    return [
+        WriteLine(
+            at=row.at,
+            job=row.job.id if row.job else None,
+            words=role_words(Role(row.role)) if row.role in set(Role) else row.role,
+            address=row.address,
+            before=row.before,
+            wanted=row.wanted,
+            after=row.after,
+            outcome=row.outcome,
+            who=row.who,
+        )
+        for row in devices.writes_of(device_id)
+    ]
+
+
+@router.put("/devices/{device_id}/trouble")
+@with_connection
+def make_trouble(device_id: int, said_: TroubleIn) -> DeviceView:
+    """Let a stand-in do something wrong, to see what becomes of it."""
+    kept = devices.device(device_id)
+    stand_in = stand_in_of(kept)
+    if stand_in is None:
+        raise NotAllowed("Only a stand-in that runs here can be made to do wrong.")
+    stand_in.trouble = said_.trouble
+    return view_device(kept)
+
+
+@router.put("/devices/{device_id}/panel")
+@with_connection
+def set_panel(device_id: int, wanted: PanelIn) -> DeviceView:
+    """Let a stand-in panel be noisy, drop answers or drift, through its own registers."""
+    kept = devices.device(device_id)
+    if stand_in_of(kept) is None or profile_of(kept).kind is not DeviceKind.METER:
+        raise NotAllowed("Only a stand-in panel that runs here can be made to err.")
+    for role, value in zip(SETTINGS_OF_A_PANEL, (wanted.noise, wanted.drop_outs, wanted.drift), strict=True):
+        LINKS.link(kept).write(role, value)
+    return ask(device_id)
+
+
+@router.get("/profiles")
+def profiles() -> list[ProfileLine]:
+    """The profiles that ship."""
+    return [_line(profile) for profile in shipped_profiles().values()]
+
+
+@router.post("/profiles/look")
+def look_at_profile(file: ProfileText) -> ProfileLine:
+    """What a profile's file says; refused where it overlaps or lies. Nothing is kept."""
+    return _line(read_profile(file.text))
+
+
+def view_device(kept: KeptDevice) -> DeviceView:
+    """A device with what it said last."""
+    profile, seen = profile_of(kept), LINKS.seen(kept)
+    stand_in = stand_in_of(kept)
+    leaves = devices.armed_for(kept.id)
+    return DeviceView(
+        id=kept.id,
+        name=kept.name,
+        kind=profile.kind,
+        profile=profile.code,
+        profile_name=profile.name,
+        traits=profile.traits,
+        address=f"{kept.host}:{kept.port}, device {kept.unit}",
+        stand_in=kept.stand_in is not None,
+        fresh=seen.at is not None and seen.trouble is None,
+        trouble=seen.trouble,
+        answered=seen.at,
+        age_s=(datetime.now(UTC) - seen.at).total_seconds() if seen.at else None,
+        values=[
+            _value(profile, role, seen.values, seen.refused) for role in _told_roles(profile, seen.values, seen.refused)
+        ],
+        armed_until=max((leave.until for leave in leaves), default=None),
+        armed_by=leaves[-1].who if leaves else None,
+        wrong=stand_in.trouble if stand_in else None,
+    )
+
+
+def _told_roles(profile: DeviceProfile, *answers: dict[Role, Any]) -> list[Role]:
+    return [one.role for one in profile.registers if any(one.role in answer for answer in answers)]
+
+
+def _value(profile: DeviceProfile, role: Role, values: dict[Role, float], refused: dict[Role, str]) -> DeviceValue:
+    register = profile.register(role)
+    if register is None:
+        raise UnknownItem(f"{profile.name} has no {role}.")
+    return DeviceValue(
+        role=role,
+        words=role_words(role),
+        address=register.address,
+        kind=register.kind,
+        writable=register.access == "write",
+        told=said(profile, role, values[role]) if role in values else (),
+        refused=refused.get(role),
+    )
+
+
+def _line(profile: DeviceProfile) -> ProfileLine:
+    return ProfileLine(
+        code=profile.code,
+        name=profile.name,
+        kind=profile.kind,
+        registers=len(profile.registers),
+        writable=sum(one.access == "write" for one in profile.registers),
+        traits=profile.traits,
+    )

@@ -1,0 +1,397 @@
+"""Set-up over HTTP: steps signed, settings tried, devices read and written, the sweep run."""
+
+from __future__ import annotations
+
+from typing import Any, Literal
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, time_now, view
+from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.core.entry import Entry, entry_said
+from modest_rotor.core.errors import ChangeRefused, Conflict
+from modest_rotor.core.setup.answer import SetupAnswer
+from modest_rotor.core.setup.command import share_of_signal
+from modest_rotor.core.setup.steps import SetupStep
+from modest_rotor.core.stations.setup import SignState
+from modest_rotor.core.stations.traits import SignalTraits
+from modest_rotor.devices.links import LINKS, profile_of
+from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.devices.sweep_run import SweepOrder, SweepRun, SweepState, SweepView, add_mark, begin_sweep, run_of
+from modest_rotor.devices.writing import Outcome, What, WritePlan, carry_out, plan_write, values_for
+from modest_rotor.fieldbus.profile import DeviceKind, Role
+from modest_rotor.store import devices, jobs
+from modest_rotor.store.database import with_connection
+from modest_rotor.store.devices import KeptDevice
+from modest_rotor.store.fits import assess_job
+from modest_rotor.store.jobs import StoredJob
+from modest_rotor.store.sweeps import KeptSweep
+
+router = APIRouter(prefix="/api", tags=["set-up"])
+BEFORE_POWER = ("Take out", "Fit", "Link or tap", "First power")
+METERED = {
+    "voltage": Role.VOLTAGE,
+    "current": Role.CURRENT,
+    "input_power": Role.INPUT_POWER,
+    "power_factor": Role.POWER_FACTOR,
+    "speed": Role.SPEED,
+    "supply_static": Role.SUPPLY_STATIC,
+    "return_static": Role.RETURN_STATIC,
+    "entering": Role.ENTERING,
+    "leaving": Role.LEAVING,
+    "airflow": Role.AIRFLOW,
+}
+QUANTITY_OF_FIELD = {
+    "power_factor": "read_power_factor",
+    "supply_static": "supply_static_pressure",
+    "return_static": "return_static_pressure",
+    "entering": "temperature",
+    "leaving": "temperature",
+}
+
+
+class SignIn(Step):
+    """A step signed."""
+
+    step: str = Field(max_length=60)
+    state: SignState = SignState.DONE
+    found: Words = Field(default="", max_length=400)
+    seen: str | None = Field(default=None, description="the signature that the page shows for this step, if any")
+
+
+class TrialIn(Step):
+    """A setting tried on a duty step; read from the panel, or to be typed."""
+
+    step: str = Field(max_length=16)
+    read: bool = False
+
+
+class DeviceChosen(Step):
+    """The device that is set, or the panel that is read, by name; nothing lets it go."""
+
+    which: Literal["device", "panel"]
+    name: Words | None = Field(default=None, max_length=LONGEST_NAME)
+
+
+class Wanted(BaseModel):
+    """What is to be written: a purpose, and for a command its duty step and perhaps another value."""
+
+    what: What
+    step: str | None = Field(default=None, max_length=16)
+    value: float | None = Field(default=None, ge=0, le=400, description="share of full speed, or hertz")
+
+
+class Confirmed(Wanted):
+    """The same, seen and confirmed."""
+
+    digest: str = Field(max_length=40)
+    who: Words = Field(default="", max_length=LONGEST_NAME)
+
+
+class LeaveIn(Confirmed):
+    """Leave to write a device for this job."""
+
+    minutes: int = Field(ge=1, le=60)
+
+
+class WriteAnswer(BaseModel):
+    """What became of a write."""
+
+    outcomes: tuple[Outcome, ...]
+    agrees: bool
+
+
+class SweepAnswerView(BaseModel):
+    """The sweep of a job, if one is under way or just ended."""
+
+    run: SweepView | None
+
+
+class MarkLoud(BaseModel):
+    """A frequency that is loud: the one said, or what the drive gives just now."""
+
+    hertz: float | None = Field(default=None, gt=0, le=400)
+    going: Literal["up", "down"] | None = None
+    who: Words = Field(default="", max_length=LONGEST_NAME)
+
+
+class ReadInto(Step):
+    """A set of readings taken from the panel."""
+
+    stage: Literal["before", "after"] = "after"
+    name: Words = Field(default="", max_length=LONGEST_NAME)
+
+
+@router.post("/jobs/{job_id}/setup/sign")
+@with_connection
+def sign(job_id: int, said: SignIn) -> JobView:
+    """Sign a step by name. Earlier signatures stay; a step that somebody else signed meanwhile is shown first."""
+    stored = jobs.load(job_id)
+    step = _step(assess_job(stored.job).setup, said.step)
+    if not said.who.strip():
+        raise ChangeRefused("A step is signed by a person: say who you are at the top of the page. Nothing was signed.")
+    if step.signed and step.signed.id != said.seen:
+        raise Conflict(
+            f"{step.signed.who} signed this step meanwhile: {step.signed.state}. Look at it, then sign once more if you still mean to."
+        )
+    if said.state is SignState.DONE and step.stop:
+        raise ChangeRefused("A stop stands on this step; it is cleared by its cause, not by a signature.")
+    if said.state is SignState.DONE and step.waits:
+        raise ChangeRefused(f"This step {step.waits}; it is signed after that.")
+    if said.state is SignState.NOT_NEEDED and step.step == "link":
+        raise ChangeRefused("The link is confirmed on every new motor; nobody can leave it out.")
+    items = value_at(stored.job, "setup/signs")
+    new = {"id": next_id(items), "step": said.step, "state": said.state, "found": said.found.strip() or None}
+    after = [*items, new | {"who": said.who.strip(), "at": time_now()}]
+    label = f"step {step.number} signed: {said.state}"
+    return _view(jobs.save_change(job_id, said.revision, "setup/signs", after, said.who, label))
+
+
+@router.post("/jobs/{job_id}/setup/trials")
+@with_connection
+def try_setting(job_id: int, said: TrialIn) -> JobView:
+    """A reading of the balancing loop: the setting as advised, and with ``read`` the flow from the panel."""
+    stored = jobs.load(job_id)
+    answer = next((one for one in assess_job(stored.job).setup.commands if one.step == said.step), None)
+    if answer is None:
+        raise ChangeRefused("That duty step is not there any more.")
+    items = value_at(stored.job, "setup/trials")
+    new: dict[str, Any] = {"id": next_id(items), "step": said.step, "who": said.who or None, "at": time_now()}
+    advised = (answer.advice.command if answer.advice else None) or answer.command
+    if advised:
+        field = "frequency" if advised.quantity == "output_frequency" else "signal"
+        new[field] = _entry(advised.quantity, advised.value, stored)
+    if said.read:
+        new |= _read_trial(stored)
+    label = "a setting tried, read from the panel" if said.read else "a setting tried"
+    return _view(jobs.save_change(job_id, said.revision, "setup/trials", [*items, new], said.who, label))
+
+
+@router.post("/jobs/{job_id}/setup/device")
+@with_connection
+def choose_device(job_id: int, said: DeviceChosen) -> JobView:
+    """Say which device is set or which panel is read; the job keeps the device's traits with its name."""
+    stored = jobs.load(job_id)
+    setup = value_at(stored.job, "setup")
+    kept = devices.device_named(said.name) if said.name else None
+    is_meter = kept is not None and profile_of(kept).kind is DeviceKind.METER
+    if kept and is_meter != (said.which == "panel"):
+        raise ChangeRefused(f"{kept.name} is a {profile_of(kept).kind}; choose another here.")
+    setup[said.which] = kept.name if kept else None
+    if said.which == "device":
+        setup["traits"] = profile_of(kept).traits.model_dump(mode="json") if kept else None
+    label = f"{said.which}, {kept.name}" if kept else f"no {said.which}"
+    return _view(jobs.save_change(job_id, said.revision, "setup", setup, said.who, label))
+
+
+@router.post("/jobs/{job_id}/setup/plan")
+@with_connection
+def plan(job_id: int, wanted: Wanted) -> WritePlan:
+    """What would be written: register, old and new value. Nothing is written."""
+    return _plan(jobs.load(job_id), wanted)[1]
+
+
+@router.post("/jobs/{job_id}/setup/leave")
+@with_connection
+def give_leave(job_id: int, said: LeaveIn) -> WritePlan:
+    """Arm a device for this job and a time, after its registers were seen."""
+    if not said.who.strip():
+        raise ChangeRefused("Whoever arms a device says who they are, at the top of the page. Nothing was armed.")
+    stored = jobs.load(job_id)
+    kept, shown = _plan(stored, said)
+    if shown.digest != said.digest:
+        raise Conflict("The device holds something else than what you looked at. Nothing was armed; look again.")
+    roles = {str(line.role) for line in shown.lines} | {
+        str(Role.RUN),
+        str(Role.SIGNAL_INPUT),
+        str(Role.FREQUENCY_COMMAND),
+    }
+    devices.arm(kept.id, job_id, tuple(sorted(roles)), said.who.strip(), said.minutes)
+    return _plan(stored, said)[1]
+
+
+@router.post("/jobs/{job_id}/setup/writes")
+@with_connection
+def write(job_id: int, said: Confirmed) -> WriteAnswer:
+    """Write what was seen, read back, compare, keep."""
+    stored = jobs.load(job_id)
+    kept, shown = _plan(stored, said)
+    run = run_of(job_id, _order(stored, None))
+    if run and run.state is SweepState.RUNNING:
+        raise ChangeRefused("A sweep is running; pause or stop it first. Nothing was written.")
+    outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
+    return WriteAnswer(outcomes=outcomes, agrees=all(one.agrees for one in outcomes))
+
+
+@router.get("/jobs/{job_id}/setup/sweep")
+@with_connection
+def sweep(job_id: int) -> SweepAnswerView:
+    """Where the sweep stands."""
+    return _sweep_view(run_of(job_id, _order(jobs.load(job_id), None)))
+
+
+@router.post("/jobs/{job_id}/setup/sweep")
+@with_connection
+def start_sweep(job_id: int, said: Confirmed) -> SweepAnswerView:
+    """Clear old skips, start the machine and begin to step, after that was seen."""
+    stored = jobs.load(job_id)
+    kept, shown = _plan(stored, Wanted(what=What.SWEEP))
+    panel = _named_or_none(stored.job.document.setup.panel)
+    order = _order(stored, panel)
+    if not order.frequencies:
+        raise ChangeRefused("There is nothing to sweep: look at its ends and its step.")
+    before = {str(line.role): line.before_si for line in shown.lines}
+    outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
+    if not all(one.agrees for one in outcomes):
+        raise ChangeRefused(f"The drive did not take it: {next(one.sentence for one in outcomes if not one.agrees)}.")
+    begun = KeptSweep(job_id, kept.id, panel.id if panel else None, 0, before, (), said.who.strip())
+    return _sweep_view(begin_sweep(begun, order))
+
+
+@router.post("/jobs/{job_id}/setup/sweep/{act}")
+@with_connection
+def steer_sweep(job_id: int, act: Literal["pause", "go-on", "stop"]) -> SweepAnswerView:
+    """Pause the sweep, let it go on, or end it and put back what the drive was told before."""
+    stored = jobs.load(job_id)
+    run = run_of(job_id, _order(stored, _named_or_none(stored.job.document.setup.panel)))
+    if run is None:
+        raise ChangeRefused("No sweep is under way.")
+    if act == "pause" and run.state is SweepState.RUNNING:
+        run.pause()
+    elif act == "go-on" and run.state is SweepState.PAUSED:
+        run.start()
+    elif act == "stop" and run.state in (SweepState.RUNNING, SweepState.PAUSED):
+        run.stop()
+    return _sweep_view(run)
+
+
+@router.post("/jobs/{job_id}/setup/loud")
+@with_connection
+def mark_loud(job_id: int, said: MarkLoud) -> JobView:
+    """Mark a frequency as loud: the one said, or the one that the drive gives just now."""
+    stored = jobs.load(job_id)
+    hertz, going = said.hertz, said.going
+    if hertz is None:
+        kept = devices.device_named(stored.job.document.setup.device)
+        run = run_of(job_id, _order(stored, None))
+        hertz = SweepRun.output_hz(kept.id)
+        going = run.order.way[run.kept.place][1] if run and run.state is SweepState.RUNNING else None  # type: ignore[assignment]
+    grid = _order(stored, None).frequencies
+    near = min(grid, key=lambda one: abs(one - hertz), default=hertz)
+    return _view(add_mark(job_id, near, said.who.strip(), going))
+
+
+@router.post("/jobs/{job_id}/readings-from-panel")
+@with_connection
+def read_into(job_id: int, said: ReadInto) -> JobView:
+    """A new set of readings from the panel, with the command that the device holds."""
+    stored = jobs.load(job_id)
+    setup = stored.job.document.setup
+    panel = devices.device_named(setup.panel)
+    read = LINKS.read(panel)
+    if read.refused:
+        raise ChangeRefused(f"{next(iter(read.refused.values()))} No set was made.")
+    items = value_at(stored.job, "readings")
+    new: dict[str, Any] = {
+        "id": next_id(items),
+        "name": said.name,
+        "stage": said.stage,
+        "note": f"read from {panel.name}",
+    }
+    for field, role in METERED.items():
+        if role in read.values:
+            new[field] = _entry(QUANTITY_OF_FIELD.get(field, field), read.values[role], stored)
+    new |= _setting_now(stored, "frequency")
+    new |= {"taken_at": time_now(), "taken_by": said.who or None}
+    return _view(
+        jobs.save_change(job_id, said.revision, "readings", [*items, new], said.who, "a set read from the panel")
+    )
+
+
+def _read_trial(stored: StoredJob) -> dict[str, Any]:
+    """Flow, or what stands for it, from the panel; and the setting that the device holds."""
+    panel = devices.device_named(stored.job.document.setup.panel)
+    read = LINKS.read(panel)
+    if Role.AIRFLOW in read.refused or read.values.get(Role.SPEED, 1.0) <= 0:
+        raise ChangeRefused(read.refused.get(Role.AIRFLOW, "The machine stands still: there is no flow to read."))
+    told: dict[str, Any] = {"source": panel.name}
+    if Role.AIRFLOW in read.values:
+        told["airflow"] = _entry("airflow", read.values[Role.AIRFLOW], stored)
+    elif Role.SUPPLY_STATIC in read.values and Role.RETURN_STATIC in read.values:
+        across = read.values[Role.SUPPLY_STATIC] - read.values[Role.RETURN_STATIC]
+        told["static"] = _entry("pressure", across, stored)
+    else:
+        raise ChangeRefused(f"{panel.name} reads no flow and no static; type what you read.")
+    return told | _setting_now(stored, "frequency")
+
+
+def _setting_now(stored: StoredJob, hertz_field: str) -> dict[str, Any]:
+    """The command that the chosen device holds, as a share or as hertz; nothing where none is chosen."""
+    setup = stored.job.document.setup
+    kept = _named_or_none(setup.device)
+    if kept is None:
+        return {}
+    profile, link = profile_of(kept), LINKS.link(kept)
+    if profile.kind is DeviceKind.DRIVE:
+        hertz = link.read((Role.OUTPUT_FREQUENCY,)).values[Role.OUTPUT_FREQUENCY]
+        return {hertz_field: _entry("output_frequency", hertz, stored)}
+    if profile.register(Role.SIGNAL_INPUT):
+        volts = link.read((Role.SIGNAL_INPUT,)).values[Role.SIGNAL_INPUT]
+        share = share_of_signal(profile.traits.signal or SignalTraits(), volts)
+        return {"signal": _entry("signal", share, stored)}
+    return {}
+
+
+def _entry(name: str, si: float, stored: StoredJob) -> dict[str, Any]:
+    entry: Entry = entry_said(name, si, stored.job.site.units)
+    return entry.model_dump(mode="json")
+
+
+def _named_or_none(name: str | None) -> KeptDevice | None:
+    return next((one for one in devices.all_devices() if one.name == name), None) if name else None
+
+
+def _step(setup: SetupAnswer, step: str) -> SetupStep:
+    found = next((one for one in setup.steps if one.step == step), None)
+    if found is None:
+        raise ChangeRefused("That step is not there any more: something that it rested on has changed.")
+    return found
+
+
+def _plan(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
+    """The device of a job and what would be written to it; nothing starts while a stop stands open."""
+    setup = assess_job(stored.job).setup
+    if setup.waits:
+        raise ChangeRefused(f"Set-up {setup.waits}; nothing is written before.")
+    if setup.stops and wanted.what not in (What.STOP, What.CLEAR):
+        raise ChangeRefused("A stop in Set-up is not cleared: nothing is written that could start the machine.")
+    kept = devices.device_named(stored.job.document.setup.device)
+    values = values_for(wanted.what, profile_of(kept), setup, wanted.step, wanted.value)
+    return kept, plan_write(kept, stored.id, wanted.what, values, _cautions(setup, kept))
+
+
+def _cautions(setup: SetupAnswer, kept: KeptDevice) -> tuple[str, ...]:
+    unsigned = [str(step.number) for step in setup.steps if step.group in BEFORE_POWER and step.is_open]
+    said = []
+    if unsigned:
+        said.append(f"Steps before power are not signed: {', '.join(unsigned)}.")
+    if stand_in_of(kept) is None:
+        said.append("This is no stand-in: a real machine may start.")
+    return tuple(said)
+
+
+def _order(stored: StoredJob, panel: KeptDevice | None) -> SweepOrder:
+    answer = assess_job(stored.job).setup.sweep
+    limit = stored.job.document.setup.sweep.limit
+    if answer is None:
+        return SweepOrder((), 0.0, None)
+    return SweepOrder(answer.frequencies, answer.hold.value, limit.si if limit and panel else None)
+
+
+def _sweep_view(run: SweepRun | None) -> SweepAnswerView:
+    return SweepAnswerView(run=run.view() if run else None)
+
+
+def _view(stored: StoredJob) -> JobView:
+    return view(stored, assess_job(stored.job))

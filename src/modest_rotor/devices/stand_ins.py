@@ -1,0 +1,33 @@
+"""The stand-ins of this run: started, kept as devices under their new ports, and known again when something is to be written."""
+
+from __future__ import annotations
+
+from modest_rotor.fieldbus.demo import demo_stand_ins
+from modest_rotor.fieldbus.stand_in import HOST, StandIn, StandIns
+from modest_rotor.store.devices import KeptDevice, add_device
+
+_running: list[StandIns] = []
+
+
+def start_stand_ins() -> StandIns:
+    """Start the stand-ins that ship and keep them as devices."""
+    running = demo_stand_ins().start()
+    _running.append(running)
+    for device in running.devices:
+        profile = device.profile.model_dump(mode="json")
+        add_device(device.name, profile, HOST, device.port, 1, stand_in=device.key)
+    return running
+
+
+def stop_stand_ins() -> None:
+    """Let them fall silent."""
+    while _running:
+        _running.pop().stop()
+
+
+def stand_in_of(kept: KeptDevice) -> StandIn | None:
+    """The stand-in behind a device, if it runs here at this very address: the only thing that is written to without leave."""
+    if kept.stand_in is None or kept.host != HOST:
+        return None
+    found = (device for running in _running for device in running.devices if device.key == kept.stand_in)
+    return next((device for device in found if device.port == kept.port), None)

@@ -1,0 +1,283 @@
+"""A noise sweep through the drive: every frequency up and down, held, listened to; paused by any trouble, put back at the end."""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from enum import StrEnum
+from threading import Event, Lock, Thread
+from typing import Any
+
+from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.core.entry import read_entry
+from modest_rotor.core.errors import ChangeRefused, Conflict, ModestRotorError
+from modest_rotor.core.phrase import Figure, Frozen, figure
+from modest_rotor.devices.links import LINKS
+from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.devices.writing import SKIPS
+from modest_rotor.fieldbus.profile import Role
+from modest_rotor.store import jobs
+from modest_rotor.store.database import with_connection
+from modest_rotor.store.devices import Written, armed_for, device, keep_write
+from modest_rotor.store.sweeps import KeptSweep, Level, forget_sweep, keep_sweep, sweep_of
+
+LOOK_EVERY_S = 0.05
+REACHED_HZ = 0.3
+LONGEST_RAMP_S = 90.0
+TELL_AGAIN = 3
+PUT_BACK = (Role.FREQUENCY_COMMAND, Role.RUN)
+OLD_SKIPS = tuple(role for pair in SKIPS for role in pair)
+
+
+class SweepState(StrEnum):
+    """Where a sweep stands."""
+
+    RUNNING = "running"
+    PAUSED = "paused"
+    DONE = "done"
+    STOPPED = "stopped"
+
+
+class SweepLevel(Frozen):
+    """A level read on the way."""
+
+    hertz: float
+    level: float
+    going: str
+
+
+class SweepView(Frozen):
+    """A sweep as the page shows it."""
+
+    state: SweepState
+    sentence: str
+    at: Figure | None
+    going: str | None
+    done: int
+    of: int
+    levels: tuple[SweepLevel, ...]
+    who: str
+
+
+@dataclass(frozen=True)
+class SweepOrder:
+    """What to run: frequencies upward, seconds each is held, and from which level on it is loud, if a panel hears."""
+
+    frequencies: tuple[float, ...]
+    hold_s: float
+    loud_db: float | None
+
+    @property
+    def way(self) -> tuple[tuple[float, str], ...]:
+        """Every frequency in order: up, then down."""
+        up = tuple((hertz, "up") for hertz in self.frequencies)
+        return (*up, *((hertz, "down") for hertz in reversed(self.frequencies)))
+
+
+class SweepRun:
+    """One sweep in a thread of its own."""
+
+    def __init__(self, kept: KeptSweep, order: SweepOrder) -> None:
+        self.kept, self.order = kept, order
+        self.state = SweepState.RUNNING
+        self.sentence = ""
+        self._pause, self._stop = Event(), Event()
+        self._thread: Thread | None = None
+
+    def start(self) -> SweepRun:
+        """Go, from where it stands."""
+        self._pause.clear()
+        self.state, self.sentence = SweepState.RUNNING, ""
+        self._thread = Thread(target=with_connection(self._run), daemon=True, name=f"sweep {self.kept.job_id}")
+        self._thread.start()
+        return self
+
+    def pause(self) -> None:
+        """Stay on this frequency."""
+        self._pause.set()
+        self._join()
+
+    def stop(self) -> None:
+        """End it, and put back what the drive was told before."""
+        self._stop.set()
+        self._join()
+        if self.state is not SweepState.DONE:
+            self._end(SweepState.STOPPED, "Stopped.", (*OLD_SKIPS, *PUT_BACK))
+
+    def _join(self) -> None:
+        if self._thread is not None:
+            self._thread.join(LONGEST_RAMP_S)
+            self._thread = None
+
+    def _run(self) -> None:
+        way = self.order.way
+        try:
+            self._write(Role.FREQUENCY_COMMAND, way[self.kept.place][0])
+            self._write(Role.RUN, 1.0)
+            while self.kept.place < len(way):
+                hertz, going = way[self.kept.place]
+                self._write(Role.FREQUENCY_COMMAND, hertz)
+                if not (self._reached(hertz) and self._held()):
+                    self._paused("Paused here.")
+                    return
+                self._listen(hertz, going)
+                self.kept = replace(self.kept, place=self.kept.place + 1)
+                keep_sweep(self.kept)
+                if self.kept.place == len(self.order.frequencies):
+                    self._said("setup/sweep/swept_up")
+            self._said("setup/sweep/swept_down")
+        except ModestRotorError as trouble:
+            self._paused(f"{trouble.sentence} The sweep waits; look at the machine, then go on.")
+            return
+        self._end(SweepState.DONE, "Swept up and down.", PUT_BACK)
+
+    def _paused(self, sentence: str) -> None:
+        self.state, self.sentence = SweepState.PAUSED, sentence
+
+    def _reached(self, hertz: float) -> bool:
+        """Wait for the drive to come there; whether it may go on."""
+        return self._wait(LONGEST_RAMP_S, lambda: abs(self._output() - hertz) <= REACHED_HZ)
+
+    def _held(self) -> bool:
+        self._wait(self.order.hold_s, lambda: False)
+        return not (self._pause.is_set() or self._stop.is_set())
+
+    def _wait(self, longest_s: float, ready: Callable[[], bool]) -> bool:
+        until = time.monotonic() + longest_s
+        while time.monotonic() < until:
+            if self._pause.is_set() or self._stop.is_set():
+                return False
+            if ready():
+                return True
+            time.sleep(LOOK_EVERY_S)
+        return True
+
+    def _output(self) -> float:
+        return self.output_hz(self.kept.device_id)
+
+    @staticmethod
+    def output_hz(device_id: int) -> float:
+        """What the drive gives just now, Hz. :raises DeviceTrouble: it does not answer."""
+        seen = LINKS.link(device(device_id)).read((Role.OUTPUT_FREQUENCY,))
+        if Role.OUTPUT_FREQUENCY in seen.refused:
+            raise ChangeRefused(seen.refused[Role.OUTPUT_FREQUENCY])
+        return seen.values[Role.OUTPUT_FREQUENCY]
+
+    def _listen(self, hertz: float, going: str) -> None:
+        if self.kept.panel_id is None:
+            return
+        level = LINKS.link(device(self.kept.panel_id)).read((Role.SOUND_LEVEL,)).values.get(Role.SOUND_LEVEL)
+        if level is None:
+            return
+        heard = Level(hertz, round(level, 1), going)
+        self.kept = replace(self.kept, levels=(*self.kept.levels, heard))
+        if self.order.loud_db is not None and level >= self.order.loud_db:
+            add_mark(self.kept.job_id, hertz, self.kept.who, going, level)
+
+    def _write(self, role: Role, value: float) -> None:
+        kept = device(self.kept.device_id)
+        if stand_in_of(kept) is None:
+            leaves = [one for one in armed_for(kept.id) if one.job_id == self.kept.job_id and role in one.roles]
+            if not leaves:
+                raise ChangeRefused(f"The leave to write {kept.name} has run out.")
+        LINKS.link(kept).write(role, value)
+
+    def _said(self, path: str) -> None:
+        _change(self.kept.job_id, path, lambda _: "yes", self.kept.who, None)
+
+    def _end(self, state: SweepState, sentence: str, roles: tuple[Role, ...]) -> None:
+        """Put back what the drive was told before, keep that, and forget the sweep."""
+        self.state = state
+        told = self.kept.original
+        trouble = ""
+        # Its run command last where it stood, first where it is to stand still.
+        ordered = sorted(roles, key=lambda role: role is Role.RUN, reverse=told.get(Role.RUN, 0.0) < 1)
+        for role in ordered:
+            if role not in told:
+                continue
+            try:
+                self._write(role, told[role])
+            except ModestRotorError as error:
+                trouble = f" Not put back: {error.sentence} Look at the drive."
+                break
+        self.sentence = f"{sentence}{trouble or ' The drive is told again what it was told before.'}"
+        kept = device(self.kept.device_id)
+        before = told.get(Role.FREQUENCY_COMMAND, 0.0)
+        keep_write(kept, self.kept.job_id, Written("sweep", 0, None, before, None, self.sentence), self.kept.who)
+        forget_sweep(self.kept.job_id)
+
+    def view(self) -> SweepView:
+        """The sweep for the page."""
+        way = self.order.way
+        place = min(self.kept.place, len(way) - 1)
+        under_way = self.state in (SweepState.RUNNING, SweepState.PAUSED)
+        return SweepView(
+            state=self.state,
+            sentence=self.sentence,
+            at=figure("output_frequency", way[place][0]) if under_way else None,
+            going=way[place][1] if under_way else None,
+            done=min(self.kept.place, len(way)),
+            of=len(way),
+            levels=tuple(SweepLevel(hertz=one.hertz, level=one.level, going=one.going) for one in self.kept.levels),
+            who=self.kept.who,
+        )
+
+
+RUNS: dict[int, SweepRun] = {}
+_lock = Lock()
+
+
+def begin_sweep(kept: KeptSweep, order: SweepOrder) -> SweepRun:
+    """Begin a sweep. :raises ChangeRefused: one runs already, for this job or on this drive."""
+    with _lock:
+        for job_id, run in RUNS.items():
+            if run.state is SweepState.RUNNING and (job_id == kept.job_id or run.kept.device_id == kept.device_id):
+                raise ChangeRefused(f"A sweep runs on this drive already, begun by {run.kept.who or 'somebody'}.")
+        keep_sweep(kept)
+        RUNS[kept.job_id] = SweepRun(kept, order).start()
+        return RUNS[kept.job_id]
+
+
+def run_of(job_id: int, order: SweepOrder) -> SweepRun | None:
+    """The sweep of a job; one that a restart of the application cut off stands paused where it was."""
+    with _lock:
+        if job_id not in RUNS and (kept := sweep_of(job_id)) is not None:
+            run = SweepRun(kept, order)
+            run.state = SweepState.PAUSED
+            run.sentence = "The application was restarted meanwhile. The drive goes on as it was told last: look at it, then go on or stop."
+            RUNS[job_id] = run
+        return RUNS.get(job_id)
+
+
+def stop_all() -> None:
+    """Pause every sweep, so that it can go on after a restart."""
+    for run in list(RUNS.values()):
+        if run.state is SweepState.RUNNING:
+            run.pause()
+    RUNS.clear()
+
+
+def add_mark(
+    job_id: int, hertz: float, who: str, going: str | None = None, level: float | None = None
+) -> jobs.StoredJob:
+    """Mark a frequency as loud, on the job as it now is."""
+
+    def with_mark(items: list[dict[str, Any]]) -> list[dict[str, Any]]:
+        entry = read_entry("output_frequency", f"{hertz:.1f} Hz").model_dump(mode="json")
+        sound = read_entry("sound_level", f"{level:.1f} dB(A)").model_dump(mode="json") if level is not None else None
+        new = {"id": next_id(items), "frequency": entry, "level": sound, "going": going, "who": who or None}
+        return [*items, new]
+
+    return _change(job_id, "setup/sweep/marks", with_mark, who, f"loud at {hertz:.1f} Hz")
+
+
+def _change(job_id: int, path: str, work: Callable[[Any], Any], who: str, label: str | None) -> jobs.StoredJob:
+    """A change from a run beside the page: tried again on what the page saved meanwhile."""
+    for _ in range(TELL_AGAIN):
+        stored = jobs.load(job_id)
+        try:
+            return jobs.save_change(job_id, stored.revision, path, work(value_at(stored.job, path)), who, label)
+        except Conflict:
+            continue
+    raise ChangeRefused("The job was being changed all the while; mark it once more.")

@@ -1,0 +1,245 @@
+"""What is to be written to a device, seen before it is done, done once, read back and kept."""
+
+from __future__ import annotations
+
+import hashlib
+from datetime import datetime
+from enum import StrEnum
+
+from modest_rotor.core.errors import ChangeRefused, Conflict, OutsideValidity
+from modest_rotor.core.phrase import Frozen, Phrase
+from modest_rotor.core.setup.answer import SetupAnswer
+from modest_rotor.core.setup.command import signal_for_share
+from modest_rotor.core.stations.traits import SignalTraits
+from modest_rotor.devices.links import LINKS, profile_of
+from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.fieldbus.codec import resolution_of
+from modest_rotor.fieldbus.errors import DeviceTrouble, NotAllowed
+from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Role
+from modest_rotor.fieldbus.words import role_words, said
+from modest_rotor.store.devices import KeptDevice, Written, armed_for, keep_write
+
+SKIPS = (
+    (Role.SKIP_1_LOW, Role.SKIP_1_HIGH),
+    (Role.SKIP_2_LOW, Role.SKIP_2_HIGH),
+    (Role.SKIP_3_LOW, Role.SKIP_3_HIGH),
+)
+CAUTION = "A write can start a machine or change its speed: nobody at wheel, belt or pump, guards on, and somebody who sees it."
+
+
+class What(StrEnum):
+    """What is written together."""
+
+    CLEAR = "clear skips"
+    SETTINGS = "settings"
+    BANDS = "bands"
+    COMMAND = "command"
+    SWEEP = "sweep"
+    STOP = "stop"
+
+
+class PlanLine(Frozen):
+    """One register: what it holds and what it is to hold, values in SI."""
+
+    role: Role
+    words: str
+    address: int
+    before: Phrase
+    wanted: Phrase
+    before_si: float
+    wanted_si: float
+    changes: bool
+
+
+class WritePlan(Frozen):
+    """Everything that would be written, for a person to look at; ``digest`` names exactly this."""
+
+    device_id: int
+    device: str
+    what: What
+    lines: tuple[PlanLine, ...]
+    starts: bool
+    cautions: tuple[str, ...]
+    needs_leave: bool
+    leave_until: datetime | None
+    digest: str
+
+
+class Outcome(Frozen):
+    """What became of one register."""
+
+    role: Role
+    words: str
+    address: int
+    wanted: Phrase
+    after: Phrase
+    agrees: bool
+    sentence: str
+
+
+def values_for(
+    what: What, profile: DeviceProfile, setup: SetupAnswer, step: str | None = None, value: float | None = None
+) -> dict[Role, float]:
+    """The registers that a purpose asks for, in the order in which they are written.
+
+    :param step: duty step of a command. :param value: share of full speed or hertz, in place of the one worked out.
+    :raises ChangeRefused: the purpose does not fit the device or waits for something.
+    """
+    if what is What.STOP:
+        return {Role.SIGNAL_INPUT: 0.0} if profile.kind is DeviceKind.FAN else {Role.RUN: 0.0}
+    if what is What.COMMAND:
+        return _command(profile, setup, step, value)
+    if setup.drive is None or setup.sweep is None or profile.kind is not DeviceKind.DRIVE:
+        raise ChangeRefused("Limits and bands are a drive's; what was chosen on Decision is none.")
+    cleared = {role: 0.0 for pair in SKIPS for role in pair if profile.register(role)}
+    if what is What.CLEAR:
+        return cleared
+    if what is What.SWEEP:
+        low = setup.sweep.frequencies[0] if setup.sweep.frequencies else setup.sweep.low.value
+        return cleared | {Role.FREQUENCY_COMMAND: low, Role.RUN: 1.0}
+    limits = {Role.LOW_LIMIT: setup.sweep.low.value, Role.HIGH_LIMIT: setup.sweep.high.value}
+    if what is What.BANDS:
+        return _bands(setup, cleared) | limits
+    return _settings(setup) | limits
+
+
+def _command(profile: DeviceProfile, setup: SetupAnswer, step: str | None, value: float | None) -> dict[Role, float]:
+    answer = next((one for one in setup.commands if one.step == step), None)
+    if answer is None:
+        raise ChangeRefused("That duty step is not there any more.")
+    advised = answer.advice.command if answer.advice else None
+    figure = advised or answer.command
+    wanted = value if value is not None else figure.value if figure else None
+    if wanted is None:
+        raise ChangeRefused("This step has no command that could be written.")
+    if profile.kind is DeviceKind.DRIVE:
+        return {Role.FREQUENCY_COMMAND: wanted, Role.RUN: 1.0}
+    if profile.kind is DeviceKind.FAN:
+        return {Role.SIGNAL_INPUT: signal_for_share(profile.traits.signal or SignalTraits(), min(wanted, 1.0))}
+    raise ChangeRefused(f"{profile.name} takes no command: it only measures.")
+
+
+def _bands(setup: SetupAnswer, cleared: dict[Role, float]) -> dict[Role, float]:
+    assert setup.sweep is not None
+    values = dict(cleared)
+    for (low, high), band in zip(SKIPS, setup.sweep.skips, strict=False):
+        if low in values and high in values:
+            values |= {low: band.low.value, high: band.high.value}
+    return values
+
+
+def _settings(setup: SetupAnswer) -> dict[Role, float]:
+    drive = setup.drive
+    assert drive is not None
+    figures = {
+        Role.BASE_FREQUENCY: drive.base_frequency,
+        Role.BASE_VOLTAGE: drive.base_voltage,
+        Role.VOLTS_TRIM: drive.trim,
+        Role.RAMP_UP: drive.ramp_up.figure,
+        Role.RAMP_DOWN: drive.ramp_down.figure,
+        Role.OVERLOAD_CURRENT: drive.overload.figure,
+    }
+    return {role: figure.value for role, figure in figures.items() if figure is not None}
+
+
+def plan_write(
+    kept: KeptDevice, job_id: int, what: What, wanted: dict[Role, float], cautions: tuple[str, ...] = ()
+) -> WritePlan:
+    """Read what a device holds and lay what is wanted beside it.
+
+    :raises DeviceTrouble: it does not answer. :raises NotAllowed: it has nothing of that to write.
+    """
+    profile = profile_of(kept)
+    writable = {role: one for role in wanted if (one := profile.register(role)) and one.access == "write"}
+    if not writable:
+        raise NotAllowed(f"{kept.name} has no register for this that may be written.")
+    held = LINKS.link(kept).read(writable)
+    if held.refused:
+        raise NotAllowed(next(iter(held.refused.values())))
+    lines = tuple(
+        PlanLine(
+            role=role,
+            words=role_words(role),
+            address=register.address,
+            before=said(profile, role, held.values[role]),
+            wanted=said(profile, role, wanted[role]),
+            before_si=held.values[role],
+            wanted_si=wanted[role],
+            changes=abs(held.values[role] - wanted[role]) > _near(profile, role),
+        )
+        for role, register in writable.items()
+    )
+    started = (Role.RUN, Role.SIGNAL_INPUT)
+    starts = any(one.role in started and one.wanted_si > 0 and one.changes for one in lines)
+    free = stand_in_of(kept) is not None
+    roles = {line.role for line in lines}
+    leave = next((one for one in armed_for(kept.id) if one.job_id == job_id and roles <= set(one.roles)), None)
+    return WritePlan(
+        device_id=kept.id,
+        device=kept.name,
+        what=what,
+        lines=lines,
+        starts=starts,
+        cautions=(CAUTION, *cautions) if what is not What.STOP else (),
+        needs_leave=not free,
+        leave_until=leave.until if leave else None,
+        digest=_digest(kept, lines),
+    )
+
+
+def carry_out(kept: KeptDevice, job_id: int, plan: WritePlan, digest: str, who: str) -> tuple[Outcome, ...]:
+    """Write what was seen, register by register; each is read back and kept. After trouble nothing more is written.
+
+    :raises Conflict: the device holds something else than was seen. :raises NotAllowed: nobody gave leave.
+    """
+    if plan.digest != digest:
+        raise Conflict(f"{kept.name} holds something else than what you looked at. Nothing was written; look again.")
+    if plan.needs_leave and plan.leave_until is None:
+        raise NotAllowed(
+            f"{kept.name} is no stand-in: it is written only after somebody has armed it for this job. Nothing was written;"
+            " to stop it now, use its own stop."
+        )
+    profile, link = profile_of(kept), LINKS.link(kept)
+    outcomes: list[Outcome] = []
+    trouble = ""
+    for line in plan.lines:
+        if trouble:
+            outcomes.append(_outcome(line, (), False, "not written: the one before it failed"))
+            continue
+        if not line.changes:
+            outcomes.append(_outcome(line, line.before, True, "held it already"))
+            continue
+        after: float | None = None
+        try:
+            after = link.write(line.role, line.wanted_si)
+        except (DeviceTrouble, OutsideValidity) as error:
+            trouble = error.sentence
+        agrees = after is not None and abs(after - line.wanted_si) <= _near(profile, line.role)
+        sentence = trouble or ("written, reads back the same" if agrees else "written, but it reads back another value")
+        outcomes.append(_outcome(line, said(profile, line.role, after) if after is not None else (), agrees, sentence))
+        written = Written(str(line.role), line.address, line.before_si, line.wanted_si, after, sentence)
+        keep_write(kept, job_id, written, who)
+    return tuple(outcomes)
+
+
+def _outcome(line: PlanLine, after: Phrase, agrees: bool, sentence: str) -> Outcome:
+    return Outcome(
+        role=line.role,
+        words=line.words,
+        address=line.address,
+        wanted=line.wanted,
+        after=after,
+        agrees=agrees,
+        sentence=sentence,
+    )
+
+
+def _near(profile: DeviceProfile, role: Role) -> float:
+    """How near two values must lie to be the same in a register."""
+    register = profile.register(role)
+    return 0.51 * resolution_of(register) + 1e-9 if register else 0.0
+
+
+def _digest(kept: KeptDevice, lines: tuple[PlanLine, ...]) -> str:
+    told = [(kept.id, kept.host, kept.port), *((line.role, line.before_si, line.wanted_si) for line in lines)]
+    return hashlib.sha256(repr(told).encode()).hexdigest()[:16]

@@ -1,0 +1,191 @@
+"""A file of readings over months: which column holds what in which unit, and what was wrong with its rows."""
+
+from __future__ import annotations
+
+import itertools
+import math
+import re
+from datetime import UTC, datetime, timedelta
+
+from pydantic import BaseModel
+
+from modest_rotor.core.drift.log import LOGGED
+from modest_rotor.core.quantities import Unit, UnitSystem, quantity
+from modest_rotor.formats.logger_csv import (
+    LogRefused,
+    Order,
+    few,
+    joined,
+    number_of,
+    table_of,
+    time_column,
+    time_reader,
+)
+
+EARLIEST = datetime(2000, 1, 1, tzinfo=UTC)
+AHEAD = timedelta(minutes=5)
+NOT_TAKEN = ""
+GUESSES = {
+    "voltage": r"\bvolt|\bsupply v|^v\b|_v\b",
+    "input_power": r"watt|\bpower\b|\bk?w\b",
+    "current": r"\bamp|current|^a\b|\ba\b",
+    "speed": r"rpm|speed|rev",
+    "static": r"static|pressure across|esp",
+    "airflow": r"air ?flow|cfm|\bflow\b",
+    "water_flow": r"water|gpm",
+    "differential": r"differential|head",
+    "air": r"temp|entering|\bair\b",
+    "capacitance": r"capac|µf|uf\b|mfd",
+}
+
+
+class LogColumn(BaseModel):
+    """A column of the file: what it was taken for, and in which unit."""
+
+    heading: str
+    column: str
+    unit: str
+    units: list[str]
+
+
+class LogFile(BaseModel):
+    """What a file says, before anything is taken in."""
+
+    time_column: str
+    columns: list[LogColumn]
+    rows: int
+    readings: int
+    first: datetime | None
+    last: datetime | None
+    remarks: list[str]
+
+
+class TimedValues(BaseModel):
+    """One row: when, and its values in SI."""
+
+    at: datetime
+    values: dict[str, float]
+
+
+def read_log_file(
+    text: str,
+    now: datetime,
+    mapping: dict[str, str] | None = None,
+    units_of: dict[str, str] | None = None,
+    order: Order | None = None,
+    units: UnitSystem = "si",
+) -> tuple[LogFile, tuple[TimedValues, ...]]:
+    """The readings of a file, in the order of their times, and what was done with doubtful rows.
+
+    :param now: nothing later is taken. :param mapping: what a person said that a heading is; empty leaves it out.
+    :param units_of: units by heading, where a person said so. :param units: where a heading names none.
+    :raises LogRefused: no table, no times, times that could be read two ways, or nothing that the log holds.
+    """
+    head, rows = table_of(text)
+    time_at, remarks = time_column(head, rows)
+    columns = [
+        _column(heading, mapping or {}, units_of or {}, units)
+        for place, heading in enumerate(head)
+        if place not in time_at
+    ]
+    chosen = [(head.index(one.heading), one) for one in columns if one.column]
+    if not chosen:
+        raise LogRefused(
+            f"No column that the log holds was found among {', '.join(head)}: say what each is. Nothing was taken in."
+        )
+    twice = next((one.column for i, (_, one) in enumerate(chosen) if one.column in {other.column for _, other in chosen[:i]}), None)  # fmt: skip
+    if twice:
+        raise LogRefused(
+            f"Two columns were taken for {twice.replace('_', ' ')}: say which it is. Nothing was taken in."
+        )
+    read_time = time_reader(rows, time_at, order)
+    found: list[TimedValues] = []
+    bad: list[str] = []
+    outside = 0
+    for line, row in enumerate(rows, 2):
+        stamp = read_time(joined(row, time_at))
+        values, wrong = _values(row, chosen)
+        outside += wrong
+        if stamp is None or not values:
+            bad.append(f"line {line}")
+            continue
+        found.append(TimedValues(at=stamp.replace(tzinfo=UTC), values=values))
+    if bad:
+        remarks.append(f"{len(bad)} rows left out, no time or no number in them: {few(bad)}.")
+    if outside:
+        remarks.append(f"{outside} values left out: outside what such a reading can be. Look at their units.")
+    kept = _in_time(found, now, remarks)
+    report = LogFile(
+        time_column=" and ".join(head[place] for place in time_at),
+        columns=columns,
+        rows=len(rows),
+        readings=len(kept),
+        first=kept[0].at if kept else None,
+        last=kept[-1].at if kept else None,
+        remarks=remarks,
+    )
+    return report, tuple(kept)
+
+
+def _in_time(found: list[TimedValues], now: datetime, remarks: list[str]) -> list[TimedValues]:
+    """The readings in order, without those that a wrong clock dated."""
+    back = sum(after.at < before.at for before, after in itertools.pairwise(found))
+    if back:
+        remarks.append(
+            f"The clock jumps back {back} times: rows are put in the order of their times. Look whether it was set."
+        )
+    future = [one for one in found if one.at > now + AHEAD]
+    early = [one for one in found if one.at < EARLIEST]
+    if future:
+        remarks.append(f"{len(future)} rows of the future left out: a clock runs ahead.")
+    if early:
+        remarks.append(f"{len(early)} rows from before {EARLIEST.year} left out: a clock that was never set.")
+    kept: dict[datetime, TimedValues] = {}
+    for one in found:
+        if EARLIEST <= one.at <= now + AHEAD:
+            kept.setdefault(one.at, one)
+    twice = len(found) - len(future) - len(early) - len(kept)
+    if twice:
+        remarks.append(f"{twice} rows with a time that was there already: the first of each is kept.")
+    return [kept[at] for at in sorted(kept)]
+
+
+def _column(heading: str, mapping: dict[str, str], units_of: dict[str, str], units: UnitSystem) -> LogColumn:
+    name = mapping.get(heading, _guess(heading))
+    if name not in LOGGED:
+        return LogColumn(heading=heading, column=NOT_TAKEN, unit="", units=[])
+    what = quantity(LOGGED[name])
+    said = what.unit_named(units_of[heading]) if heading in units_of else None
+    unit = said or _unit_in(heading, what.units) or what.reader_unit(units)
+    return LogColumn(heading=heading, column=name, unit=unit.symbol, units=[one.symbol for one in what.units])
+
+
+def _guess(heading: str) -> str:
+    lowered = heading.lower()
+    return next((name for name, pattern in GUESSES.items() if re.search(pattern, lowered)), NOT_TAKEN)
+
+
+def _unit_in(heading: str, units: tuple[Unit, ...]) -> Unit | None:
+    """The unit that a heading names, in brackets or as its last word."""
+    brackets = re.search(r"[(\[]([^)\]]+)[)\]]", heading)
+    said = [brackets[1]] if brackets else [heading.split()[-1], heading.rsplit("_", 1)[-1]] if heading.split() else []
+    exact = (unit for text in said for unit in units if unit.symbol == text)
+    loose = (unit for text in said for unit in units if unit.answers_to(text))
+    return next(exact, None) or next(loose, None)
+
+
+def _values(row: list[str], chosen: list[tuple[int, LogColumn]]) -> tuple[dict[str, float], int]:
+    values: dict[str, float] = {}
+    wrong = 0
+    for place, column in chosen:
+        number = number_of(row[place]) if place < len(row) else None
+        if number is None:
+            continue
+        what = quantity(LOGGED[column.column])
+        unit = what.unit_named(column.unit)
+        value = unit.to_si(number) if unit else math.nan
+        if what.low <= value <= what.high:
+            values[column.column] = value
+        else:
+            wrong += 1
+    return values, wrong
