@@ -3,7 +3,7 @@ import reactHooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
 // A station may use what is shared and what is generated, never another station.
-const stations = ["call", "plate", "readings", "duty", "options", "later"];
+const stations = ["call", "plate", "readings", "findings", "duty", "options", "decision", "setup", "proof", "log"];
 const walls = stations.map((station) => ({
   files: [`src/stations/${station}/**`],
   rules: {

@@ -28,7 +28,7 @@ class Severity(StrEnum):
     STOP = "stop"
 
 
-class Proof(Frozen):
+class ProvingTest(Frozen):
     """The test that would prove or clear a finding: caution first, both outcomes said before it is done."""
 
     caution: str
@@ -62,7 +62,7 @@ class Finding(Frozen):
     source: str
     standing: bool = Field(default=False, description="stands on every job, so it says nothing of this one")
     evidence: tuple[Phrase, ...] = ()
-    test: Proof | None = None
+    test: ProvingTest | None = None
     repair: bool = Field(default=False, description="to be put right before any replacement is thought of")
     marks: tuple[Mark, ...] = Field(default=(), description="what the technician said of it, the newest last")
 

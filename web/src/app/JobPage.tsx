@@ -27,8 +27,10 @@ const SHEETS = {
   duty: lazy(async () => ({ default: (await import("../stations/duty/DutySheet")).DutySheet })),
   options: lazy(async () => ({ default: (await import("../stations/options/OptionsSheet")).OptionsSheet })),
   decision: lazy(async () => ({ default: (await import("../stations/decision/DecisionSheet")).DecisionSheet })),
+  setup: lazy(async () => ({ default: (await import("../stations/setup/SetupSheet")).SetupSheet })),
+  proof: lazy(async () => ({ default: (await import("../stations/proof/ProofSheet")).ProofSheet })),
+  log: lazy(async () => ({ default: (await import("../stations/log/LogSheet")).LogSheet })),
 };
-const LaterSheet = lazy(async () => ({ default: (await import("../stations/later/LaterSheet")).LaterSheet }));
 
 /** One job: its rail, the sheet of one station, and the balance that stays. */
 export function JobPage() {
@@ -60,7 +62,7 @@ function Page({ station }: { station: Station }) {
     document.title = `${view.machine.name}, ${stationNamed(station)?.title ?? ""} · Modest Rotor`;
     window.scrollTo(0, 0);
   }, [view.machine.name, station]);
-  const Station = station in SHEETS ? SHEETS[station as keyof typeof SHEETS] : null;
+  const Station = SHEETS[station];
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: view.site_name }, { label: view.machine.name }]}>
@@ -82,7 +84,9 @@ function Page({ station }: { station: Station }) {
         >
           <Trouble />
           <WorkingProvider key={station}>
-            <Suspense fallback={null}>{Station ? <Station /> : <LaterSheet station={station} />}</Suspense>
+            <Suspense fallback={null}>
+              <Station />
+            </Suspense>
           </WorkingProvider>
         </Box>
         <Box

@@ -5,7 +5,7 @@ import { NavLink } from "react-router";
 import type { Schemas, Station } from "../shared/api";
 import { useJob } from "../shared/job";
 import { SeverityWord, Small } from "../shared/parts";
-import { keyOf, STATIONS } from "../shared/stations";
+import { keyOf, railOf, STATIONS } from "../shared/stations";
 import { PhraseText } from "../shared/Words";
 
 /** The job's own summary: each station with its result in a few words. */
@@ -29,7 +29,7 @@ export function Rail({ here }: { here: Station }) {
         <Box fontWeight={600}>{view.machine.name}</Box>
         <Small>{[view.site_name, view.machine.place].filter(Boolean).join(", ")}</Small>
       </Box>
-      {assessment.rail.map((entry) => (
+      {railOf(view, assessment).map((entry) => (
         <Entry key={entry.station} entry={entry} here={entry.station === here} jobId={view.id} />
       ))}
       <Box mt="auto" px={{ md: "10px", lg: "16px" }} py="8px" fontSize="small" color="ink2" fontStyle="italic">
@@ -110,7 +110,7 @@ const Go = chakra(NavLink, {
 export function RailStrip({ here }: { here: Station }) {
   const { view, assessment } = useJob();
   const index = STATIONS.findIndex((one) => one.id === here);
-  const entry = assessment.rail[index];
+  const entry = railOf(view, assessment)[index];
   const [before, next] = [STATIONS[index - 1], STATIONS[index + 1]];
   return (
     <Box

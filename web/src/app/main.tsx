@@ -22,6 +22,26 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import("../report/ReportPage")).ReportPage }),
   },
   {
+    path: "/jobs/:jobId/signed/:number",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../report/ReportPage")).ReportPage }),
+  },
+  {
+    path: "/jobs/:jobId/card",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../report/PanelCard")).PanelCard }),
+  },
+  {
+    path: "/devices",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../devices/DevicesPage")).DevicesPage }),
+  },
+  {
+    path: "/visits",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../visits/Visits")).Visits }),
+  },
+  {
     path: "/catalogue",
     HydrateFallback: Nothing,
     lazy: async () => ({ Component: (await import("../catalogue/Catalogue")).Catalogue }),

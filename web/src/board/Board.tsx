@@ -40,6 +40,8 @@ export function Board() {
             </Box>
             <WayTo to="/workings">Workings</WayTo>
             <WayTo to="/catalogue">Catalogue</WayTo>
+            <WayTo to="/devices">Devices</WayTo>
+            <WayTo to="/visits">Next visits</WayTo>
           </Box>
           <Find>
             Find

@@ -3140,7 +3140,7 @@ export interface components {
              * @default []
              */
             evidence: (string | components["schemas"]["Figure"])[][];
-            test?: components["schemas"]["modest_rotor__core__assessment__Proof"] | null;
+            test?: components["schemas"]["ProvingTest"] | null;
             /**
              * Repair
              * @description to be put right before any replacement is thought of
@@ -3667,7 +3667,7 @@ export interface components {
              *       "pairs": []
              *     }
              */
-            proof: components["schemas"]["modest_rotor__core__stations__proof__Proof"];
+            proof: components["schemas"]["Proof"];
         };
         /**
          * JobFile
@@ -5128,6 +5128,59 @@ export interface components {
             text: string;
         };
         /**
+         * Proof
+         * @description What is said for the proof.
+         */
+        Proof: {
+            /**
+             * Pairs
+             * @default []
+             */
+            pairs: components["schemas"]["Pair"][];
+            /**
+             * Same meters before and after?
+             * @description What one meter is off falls out of a difference; taken as the same where nothing is said.
+             */
+            same_meters?: ("yes" | "no") | null;
+            /** Filter changed meanwhile? */
+            filter_changed?: ("yes" | "no") | null;
+            /** Damper or duct changed meanwhile? */
+            damper_changed?: ("yes" | "no") | null;
+            /**
+             * Other season?
+             * @description Other air, other load; said, not corrected.
+             */
+            season_changed?: ("yes" | "no") | null;
+            /**
+             * Cycles an hour, before
+             * @description Comfort, apart from energy.
+             */
+            cycles_before?: components["schemas"]["Entry"] | null;
+            /** Cycles an hour, after */
+            cycles_after?: components["schemas"]["Entry"] | null;
+            /**
+             * Humidity, before
+             * @description Comfort, apart from energy.
+             */
+            humidity_before?: components["schemas"]["Entry"] | null;
+            /** Humidity, after */
+            humidity_after?: components["schemas"]["Entry"] | null;
+            /**
+             * Days logged after
+             * @description By a logger of watts or energy.
+             */
+            logged_days?: components["schemas"]["Entry"] | null;
+            /**
+             * Energy logged after
+             * @description Over those days; what the year's steps are held against.
+             */
+            logged_energy?: components["schemas"]["Entry"] | null;
+            /** What the logger said */
+            logged?: string | null;
+            /** What else changed */
+            notes?: string | null;
+        };
+        /**
          * ProofAnswer
          * @description The proof of a job, or what it waits for.
          */
@@ -5218,6 +5271,25 @@ export interface components {
          * @enum {string}
          */
         Protection: "automatic reset" | "manual reset" | "impedance protected" | "none";
+        /**
+         * ProvingTest
+         * @description The test that would prove or clear a finding: caution first, both outcomes said before it is done.
+         */
+        ProvingTest: {
+            /** Caution */
+            caution: string;
+            /** How */
+            how: string;
+            /** Proves */
+            proves: string;
+            /** Clears */
+            clears: string;
+            /**
+             * Path
+             * @description the field that its result is typed into
+             */
+            path?: string | null;
+        };
         /**
          * QuantityFacts
          * @description A quantity as the front end needs it.
@@ -5808,17 +5880,11 @@ export interface components {
             healthy_low?: number | null;
             /** Healthy High */
             healthy_high?: number | null;
-            /** Trend */
-            trend?: [
-                [
-                    number,
-                    number
-                ],
-                [
-                    number,
-                    number
-                ]
-            ] | null;
+            /**
+             * Trend
+             * @default []
+             */
+            trend: components["schemas"]["TrendEnd"][];
             /**
              * Moved
              * @default false
@@ -6552,6 +6618,16 @@ export interface components {
             signal?: components["schemas"]["SignalTraits"] | null;
         };
         /**
+         * TrendEnd
+         * @description One end of a trend's line: days since 1970, value in SI.
+         */
+        TrendEnd: {
+            /** Day */
+            day: number;
+            /** Value */
+            value: number;
+        };
+        /**
          * Trial
          * @description One setting tried, and what was read on it: the flow itself, or what stands for it.
          */
@@ -6988,83 +7064,11 @@ export interface components {
             kind: string;
         };
         /**
-         * Proof
-         * @description The test that would prove or clear a finding: caution first, both outcomes said before it is done.
-         */
-        modest_rotor__core__assessment__Proof: {
-            /** Caution */
-            caution: string;
-            /** How */
-            how: string;
-            /** Proves */
-            proves: string;
-            /** Clears */
-            clears: string;
-            /**
-             * Path
-             * @description the field that its result is typed into
-             */
-            path?: string | null;
-        };
-        /**
          * Outcome
          * @description What is to be done next.
          * @enum {string}
          */
         modest_rotor__core__setup__balancing__Outcome: "begin" | "again" | "inside" | "cannot be reached";
-        /**
-         * Proof
-         * @description What is said for the proof.
-         */
-        modest_rotor__core__stations__proof__Proof: {
-            /**
-             * Pairs
-             * @default []
-             */
-            pairs: components["schemas"]["Pair"][];
-            /**
-             * Same meters before and after?
-             * @description What one meter is off falls out of a difference; taken as the same where nothing is said.
-             */
-            same_meters?: ("yes" | "no") | null;
-            /** Filter changed meanwhile? */
-            filter_changed?: ("yes" | "no") | null;
-            /** Damper or duct changed meanwhile? */
-            damper_changed?: ("yes" | "no") | null;
-            /**
-             * Other season?
-             * @description Other air, other load; said, not corrected.
-             */
-            season_changed?: ("yes" | "no") | null;
-            /**
-             * Cycles an hour, before
-             * @description Comfort, apart from energy.
-             */
-            cycles_before?: components["schemas"]["Entry"] | null;
-            /** Cycles an hour, after */
-            cycles_after?: components["schemas"]["Entry"] | null;
-            /**
-             * Humidity, before
-             * @description Comfort, apart from energy.
-             */
-            humidity_before?: components["schemas"]["Entry"] | null;
-            /** Humidity, after */
-            humidity_after?: components["schemas"]["Entry"] | null;
-            /**
-             * Days logged after
-             * @description By a logger of watts or energy.
-             */
-            logged_days?: components["schemas"]["Entry"] | null;
-            /**
-             * Energy logged after
-             * @description Over those days; what the year's steps are held against.
-             */
-            logged_energy?: components["schemas"]["Entry"] | null;
-            /** What the logger said */
-            logged?: string | null;
-            /** What else changed */
-            notes?: string | null;
-        };
         /**
          * Change
          * @description One reading of a set less the same reading of the set before it.

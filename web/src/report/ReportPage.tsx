@@ -8,6 +8,7 @@ import { api, type Phrase, type Refused, type Schemas, taken } from "../shared/a
 import { BalanceChart } from "../shared/BalanceChart";
 import { Micro, Press } from "../shared/parts";
 import { useReader } from "../shared/reader";
+import { Stops } from "../shared/Stops";
 import { UnitsProvider } from "../shared/units";
 import { PhraseText } from "../shared/Words";
 
@@ -16,11 +17,18 @@ type Line = Schemas["OptionLine"];
 
 /** The report as one page to print: what a customer asks first, without the workings. */
 export function ReportPage() {
-  const id = Number(useParams().jobId);
+  const params = useParams();
+  const id = Number(params.jobId);
+  const signed = params.number ? Number(params.number) : null;
   const reader = useReader();
   const report = useQuery<Report, Refused>({
-    queryKey: ["report", id],
-    queryFn: () => taken(api.GET("/api/jobs/{job_id}/report", { params: { path: { job_id: id } } })),
+    queryKey: ["report", id, signed],
+    queryFn: () =>
+      signed === null
+        ? taken(api.GET("/api/jobs/{job_id}/report", { params: { path: { job_id: id } } }))
+        : taken(
+            api.GET("/api/jobs/{job_id}/signed/{number}/report", { params: { path: { job_id: id, number: signed } } }),
+          ),
     gcTime: 0,
   });
   useEffect(() => {
@@ -30,18 +38,46 @@ export function ReportPage() {
     <>
       <Box data-screen-only>
         <TopLine
-          trail={[{ label: "Board", to: "/" }, { label: "Decision", to: `/jobs/${id}/decision` }, { label: "Report" }]}
+          trail={[
+            { label: "Board", to: "/" },
+            signed === null
+              ? { label: "Decision", to: `/jobs/${id}/decision` }
+              : { label: "Proof", to: `/jobs/${id}/proof` },
+            { label: signed === null ? "Report" : `Signed, ${signed}` },
+          ]}
         />
       </Box>
       <Page>
         {report.error && <Box role="alert">{report.error.message}</Box>}
         {report.data && (
           <UnitsProvider units={reader.units ?? report.data.units} currency={report.data.currency ?? null}>
+            {signed !== null && <SignedLine id={id} number={signed} report={report.data} />}
             <Body report={report.data} />
           </UnitsProvider>
         )}
       </Page>
     </>
+  );
+}
+
+/** What was signed is told as it was then; the files are made from it, whatever changed since. */
+function SignedLine({ id, number, report }: { id: number; number: number; report: Report }) {
+  const at = `/api/jobs/${id}/signed/${number}/report`;
+  return (
+    <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="6px" mb="8px">
+      <b>As signed off by {report.proof?.signed}.</b> Later changes are not in it.{" "}
+      <Box as="span" data-screen-only>
+        <a href={`${at}.pdf`} download>
+          PDF
+        </a>{" "}
+        <a href={`${at}.xlsx`} download>
+          spreadsheet
+        </a>{" "}
+        <a href={`${at}.json`} download>
+          JSON
+        </a>
+      </Box>
+    </Box>
   );
 }
 
@@ -68,6 +104,7 @@ function Body({ report }: { report: Report }) {
           .filter(Boolean)
           .join(" · ")}
       </Micro>
+      <Stops stops={report.stops ?? []} />
       <Section title="Recommendation" lines={report.recommendation} />
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 24px">
         <Facts title="The machine" facts={report.machine} />
@@ -87,6 +124,7 @@ function Body({ report }: { report: Report }) {
         lines={[[`${report.assumed.join(", ") || "nothing"}.`], [report.bands]]}
         small
       />
+      {report.proof && <ProofPart proof={report.proof} />}
       {report.approvals.length > 0 && <Section title="Approvals" lines={report.approvals.map((one) => [one])} small />}
     </>
   );
@@ -192,6 +230,55 @@ function Options({ options }: { options: readonly Line[] }) {
           ))}
         </tbody>
       </Box>
+    </Box>
+  );
+}
+
+const PROOF_ROWS: readonly { label: string; of: (line: Schemas["ProofLine"]) => Phrase }[] = [
+  { label: "hours a year", of: (line) => line.hours },
+  { label: "read before", of: (line) => line.before },
+  { label: "put right, same flow", of: (line) => line.same_flow },
+  { label: "read after", of: (line) => line.after },
+  { label: "promised", of: (line) => line.promised },
+  { label: "saved", of: (line) => line.saved },
+  { label: "flow after", of: (line) => line.flow },
+];
+
+function ProofPart({ proof }: { proof: NonNullable<Report["proof"]> }) {
+  return (
+    <Box as="section" aria-label="Proof" pb="8px" css={KEEP}>
+      <Head>{`Proof, ${proof.option}: ${proof.verdict}`}</Head>
+      <Box pt="2px">
+        <PhraseText phrase={proof.sentence} />
+      </Box>
+      <Box as="table" borderCollapse="collapse" css={TABLE}>
+        <thead>
+          <tr>
+            <td />
+            {proof.lines.map((line) => (
+              <th key={line.name}>{line.name}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {PROOF_ROWS.map((row) => (
+            <tr key={row.label}>
+              <td>{row.label}</td>
+              {proof.lines.map((line) => (
+                <td key={line.name}>
+                  <PhraseText phrase={row.of(line)} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      {proof.besides.map((line, index) => (
+        <Box key={index} fontSize="small">
+          <PhraseText phrase={line} />
+        </Box>
+      ))}
+      <Box fontSize="small">{proof.signed ? `Signed off by ${proof.signed}.` : "Not signed off yet."}</Box>
     </Box>
   );
 }

@@ -172,6 +172,11 @@ export class JobDesk {
     );
   }
 
+  /** Something else that changes the job: sent with the revision and the name of whoever works here. */
+  does(send: (step: { revision: string; who: string }) => Promise<JobView>) {
+    return this.enqueue((revision) => send({ revision, who: this.writer.who }));
+  }
+
   /** Put what the plate's line was taken for into its fields. */
   fillPlate() {
     return this.enqueue((revision) =>

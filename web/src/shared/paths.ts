@@ -12,7 +12,7 @@ export function valueAt(view: JobView, path: string): unknown {
 }
 
 const ITEM =
-  /^(readings|duty\/steps|leads|call_taps|marks|options\/considered|options\/waivers|decision\/approvals)\/[^/]+\//;
+  /^(readings|duty\/steps|leads|call_taps|marks|options\/considered|options\/waivers|decision\/approvals|setup\/trials|setup\/sweep\/marks|proof\/pairs)\/[^/]+\//;
 
 /** The facts of a field are kept under its name, where an item of a list stands as a star. */
 export function fieldName(path: string): string {

@@ -1,4 +1,4 @@
-import type { Schemas, Station } from "./api";
+import type { Assessment, JobView, Schemas, Station } from "./api";
 
 /** The stations in the order of the work, each with its name and the question it answers. */
 export const STATIONS: readonly { id: Station; title: string; question: string }[] = [
@@ -26,4 +26,18 @@ export function keyOf(station: Station): string {
 /** The first thing to do at a station, if the core names one. */
 export function nextAt(next: Schemas["Next"][], station: Station) {
   return next.find((step) => step.station === station);
+}
+
+/** The rail of a job; its log tells of the machine, whatever is typed in the job. */
+export function railOf(view: JobView, assessment: Assessment): Schemas["RailEntry"][] {
+  return assessment.rail.map((entry) =>
+    entry.station === "log" && (view.log ?? []).length > 0
+      ? {
+          ...entry,
+          phrase: view.log ?? [],
+          waits: String((view.log ?? [])[0]).startsWith("waits"),
+          severity: view.drifts ? "caution" : null,
+        }
+      : entry,
+  );
 }

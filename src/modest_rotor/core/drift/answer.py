@@ -36,6 +36,13 @@ TITLES = {
 }  # fmt: skip
 
 
+class TrendEnd(Frozen):
+    """One end of a trend's line: days since 1970, value in SI."""
+
+    day: float
+    value: float
+
+
 class Series(Frozen):
     """One column over time, for drawing: days since 1970 and values in SI, with the healthy state and the trend's two ends."""
 
@@ -47,7 +54,7 @@ class Series(Frozen):
     healthy: float | None = None
     healthy_low: float | None = None
     healthy_high: float | None = None
-    trend: tuple[tuple[float, float], tuple[float, float]] | None = None
+    trend: tuple[TrendEnd, ...] = ()
     moved: bool = False
 
 
@@ -228,9 +235,9 @@ def _one_series(
     if healthy is not None:
         band = (reference.bands.get(column) if reference else None) or 0.0
         spread = max(band, COVERAGE_95 * (one.sd if one else ORDINARY_WANDER) * healthy)
-    line = None
+    line: tuple[TrendEnd, ...] = ()
     if one:
-        line = tuple((day, one.healthy * math.exp(one.trend.at(day))) for day in one.days)
+        line = tuple(TrendEnd(day=day, value=one.healthy * math.exp(one.trend.at(day))) for day in one.days)
     return Series(
         column=column,
         title=TITLES[column],

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from functools import cache
 
-from modest_rotor.core.assessment import Finding, Proof, RuleFacts, Severity
+from modest_rotor.core.assessment import Finding, ProvingTest, RuleFacts, Severity
 from modest_rotor.core.job import Station
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -64,10 +64,10 @@ def _rule(name: str) -> RuleFacts:
     )
 
 
-def _proof(rule: str, about: SetFacts | None) -> Proof | None:
+def _proof(rule: str, about: SetFacts | None) -> ProvingTest | None:
     row = next((row for row in read_table("proofs") if row["rule"] == rule), None)
     if row is None:
         return None
     concerns_set = "{set}" in row["path"]
     path = "" if concerns_set and about is None else row["path"].replace("{set}", about.id if about else "")
-    return Proof(caution=row["caution"], how=row["how"], proves=row["proves"], clears=row["clears"], path=path or None)
+    return ProvingTest(caution=row["caution"], how=row["how"], proves=row["proves"], clears=row["clears"], path=path or None)

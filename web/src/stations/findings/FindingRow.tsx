@@ -49,7 +49,7 @@ export function FindingRow({ finding }: { finding: Finding }) {
   );
 }
 
-function Proof({ test }: { test: Schemas["Proof"] }) {
+function Proof({ test }: { test: Schemas["ProvingTest"] }) {
   const { view } = useJob();
   const navigate = useNavigate();
   const go = (path: string) => {

@@ -56,8 +56,9 @@ export const FIRST: Record<"fan" | "pump", Row[]> = {
 export const GROUPS: Group[] = [
   {
     title: "State of duct and set",
-    note: "duct, signal, hertz, how long it ran, when and who",
+    note: "before or after, duct, signal, hertz, when and who",
     rows: [
+      one("Before or after?", "stage"),
       one("Duct", "duct"),
       one("Right then?", "known_good"),
       one("Command", "signal"),

@@ -1,0 +1,232 @@
+import { Box } from "@chakra-ui/react";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+
+import { TopLine } from "../app/TopLine";
+import { api, type Refused, type Schemas, taken } from "../shared/api";
+import { Age, type Device, Pick, useDevices } from "../shared/devices";
+import { Micro, Press, Small, Word } from "../shared/parts";
+import { useReader } from "../shared/reader";
+import { UnitsProvider } from "../shared/units";
+import { PhraseText } from "../shared/Words";
+import { AddDevice } from "./AddDevice";
+
+/** Every device: whether it answers, what it said and how long ago; stand-ins can be made to do wrong. */
+export function DevicesPage() {
+  const reader = useReader();
+  const devices = useDevices();
+  useEffect(() => {
+    document.title = "Devices · Modest Rotor";
+  }, []);
+  return (
+    <>
+      <TopLine trail={[{ label: "Board", to: "/" }, { label: "Devices" }]} />
+      <Box as="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1100px">
+        <Box borderBottom="2px solid" borderColor="ink">
+          <Box as="h1" fontSize="title" fontWeight={600} py="8px">
+            Devices
+          </Box>
+        </Box>
+        <Small display="block" py="6px" maxWidth="80ch">
+          Drives, electronic motors and meter panels over Modbus TCP, on this machine or a private network. Stand-ins
+          ship with the application and answer from simulated machines. Anything else is only read, until somebody arms
+          it on a job’s Set-up.
+        </Small>
+        {devices.error && <Box role="alert">{devices.error.message}</Box>}
+        <UnitsProvider units={reader.units ?? "si"} currency={null}>
+          {(devices.data ?? []).map((device) => (
+            <OneDevice key={device.id} device={device} />
+          ))}
+        </UnitsProvider>
+        <AddDevice />
+      </Box>
+    </>
+  );
+}
+
+function OneDevice({ device }: { device: Device }) {
+  const queries = useQueryClient();
+  const [open, setOpen] = useState(false);
+  const renew = () => queries.invalidateQueries({ queryKey: ["devices"] });
+  const path = { params: { path: { device_id: device.id } } };
+  const ask = useMutation<Device, Refused>({
+    mutationFn: () => taken(api.POST("/api/devices/{device_id}/ask", path)),
+    onSuccess: () => {
+      setOpen(true);
+      void renew();
+    },
+  });
+  const disarm = useMutation<unknown, Refused>({
+    mutationFn: () => taken(api.DELETE("/api/devices/{device_id}/leave", path)),
+    onSettled: renew,
+  });
+  const remove = useMutation<unknown, Refused>({
+    mutationFn: () => taken(api.DELETE("/api/devices/{device_id}", path)),
+    onSettled: renew,
+  });
+  const { values } = device;
+  const state = device.trouble ? "silent" : device.fresh ? "answers" : "not asked";
+  return (
+    <Box borderTop="1px solid" borderColor="rule" py="6px" data-device={device.name} data-state={state}>
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.4fr) minmax(0, 1fr) auto" }}
+        gap="2px 20px"
+        alignItems="center"
+      >
+        <Box>
+          <Box fontWeight={600}>{device.name}</Box>
+          <Micro>
+            {device.kind}, {device.profile_name}
+            {device.stand_in ? "; stand-in" : ""} · {device.address}
+          </Micro>
+        </Box>
+        <Box>
+          <Age device={device} />
+          {device.armed_until && (
+            <Box color="ochre" fontWeight={600} fontSize="small">
+              armed until {new Date(device.armed_until).toLocaleTimeString()} by {device.armed_by}{" "}
+              <Word type="button" mx="0" px="4px" onClick={() => disarm.mutate()}>
+                disarm
+              </Word>
+            </Box>
+          )}
+        </Box>
+        <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
+          <Press type="button" onClick={() => ask.mutate()} disabled={ask.isPending}>
+            Ask it now
+          </Press>
+          {values.length > 0 && (
+            <Word type="button" mx="0" onClick={() => setOpen(!open)}>
+              {open ? "close" : "values"}
+            </Word>
+          )}
+          {!device.stand_in && (
+            <Word type="button" mx="0" aria-label={`Remove ${device.name}`} onClick={() => remove.mutate()}>
+              remove
+            </Word>
+          )}
+        </Box>
+      </Box>
+      {device.trouble && (
+        <Box role="alert" color="ochre" fontWeight={600} py="2px">
+          {device.trouble}
+        </Box>
+      )}
+      {open && (
+        <>
+          <Values device={device} />
+          {device.stand_in && <Wrong device={device} renew={() => void renew()} />}
+        </>
+      )}
+    </Box>
+  );
+}
+
+function Values({ device }: { device: Device }) {
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "1fr", md: "repeat(auto-fill, minmax(300px, 1fr))" }}
+      columnGap="24px"
+      pt="6px"
+      opacity={device.fresh ? 1 : 0.6}
+    >
+      {device.values.map((value) => (
+        <Box
+          key={value.role}
+          display="flex"
+          justifyContent="space-between"
+          gap="10px"
+          borderTop="1px solid"
+          borderColor="hair"
+          fontSize="small"
+          py="3px"
+        >
+          <span>
+            {value.words} <Micro>{`${value.kind} ${value.address}${value.writable ? ", may be written" : ""}`}</Micro>
+          </span>
+          <b>{value.refused ? <Box color="brick">{value.refused}</Box> : <PhraseText phrase={value.told} />}</b>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const TROUBLES: readonly Schemas["Trouble"][] = [
+  "none",
+  "silent",
+  "slow",
+  "busy",
+  "half a frame",
+  "outside its profile",
+  "another answers",
+  "frozen",
+];
+
+/** What a stand-in is made to do wrong, and how a stand-in panel errs. */
+function Wrong({ device, renew }: { device: Device; renew: () => void }) {
+  const path = { params: { path: { device_id: device.id } } };
+  const set = useMutation<Device, Refused, Schemas["Trouble"]>({
+    mutationFn: (trouble) => taken(api.PUT("/api/devices/{device_id}/trouble", { ...path, body: { trouble } })),
+    onSuccess: renew,
+  });
+  const err = useMutation<Device, Refused, Schemas["PanelIn"]>({
+    mutationFn: (body) => taken(api.PUT("/api/devices/{device_id}/panel", { ...path, body })),
+    onSuccess: renew,
+  });
+  const now = {
+    noise: shareOf(device, "noise"),
+    drop_outs: shareOf(device, "drop_outs"),
+    drift: shareOf(device, "drift"),
+  };
+  return (
+    <Box display="flex" gap="6px 20px" flexWrap="wrap" alignItems="end" pt="8px">
+      <Box as="label" width="200px">
+        <Micro>let it do wrong</Micro>
+        <Pick
+          aria-label={`Let ${device.name} do wrong`}
+          value={device.wrong ?? "none"}
+          onChange={(event) => set.mutate(event.target.value as Schemas["Trouble"])}
+        >
+          {TROUBLES.map((trouble) => (
+            <option key={trouble}>{trouble}</option>
+          ))}
+        </Pick>
+      </Box>
+      {device.kind === "meter panel" &&
+        (
+          [
+            ["noise", "noise", [0, 0.004, 0.02, 0.05]],
+            ["drop_outs", "answers dropped", [0, 0.1, 0.3]],
+            ["drift", "drift", [-0.05, 0, 0.02, 0.05]],
+          ] as const
+        ).map(([name, label, choices]) => (
+          <Box as="label" key={name} width="130px">
+            <Micro>{label}</Micro>
+            <Pick
+              aria-label={`${label} of ${device.name}`}
+              value={nearest(choices, now[name])}
+              onChange={(event) => err.mutate({ ...now, [name]: Number(event.target.value) })}
+            >
+              {choices.map((choice) => (
+                <option key={choice} value={choice}>
+                  {100 * choice} %
+                </option>
+              ))}
+            </Pick>
+          </Box>
+        ))}
+      {(set.error ?? err.error) && <Box role="alert">{(set.error ?? err.error)?.message}</Box>}
+    </Box>
+  );
+}
+
+function shareOf(device: Device, role: string): number {
+  const piece = device.values.find((value) => value.role === role)?.told[0];
+  return piece && typeof piece !== "string" ? piece.value : 0;
+}
+
+function nearest(choices: readonly number[], value: number): number {
+  return choices.reduce((best, one) => (Math.abs(one - value) < Math.abs(best - value) ? one : best));
+}

@@ -1,0 +1,93 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+
+import { api, type Refused, type Schemas, taken } from "./api";
+import { useView } from "./job";
+import { Micro, Small } from "./parts";
+
+export type Device = Schemas["DeviceView"];
+
+/** Every device that is kept, with what it said last; nothing is asked. */
+export function useDevices() {
+  return useQuery<Device[], Refused>({ queryKey: ["devices"], queryFn: () => taken(api.GET("/api/devices")) });
+}
+
+interface PickProps {
+  which: "device" | "panel";
+  label: string;
+  help: string;
+  kinds: readonly Device["kind"][];
+}
+
+/** Choose the device that is set here, or the panel that is read; the job keeps its name and traits. */
+export function DevicePick({ which, label, help, kinds }: PickProps) {
+  const { desk, view } = useView();
+  const devices = useDevices();
+  const chosen = view.document.setup?.[which] ?? "";
+  const fitting = (devices.data ?? []).filter((device) => kinds.includes(device.kind));
+  const choose = (name: string | null) =>
+    void desk.does((step) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/setup/device", {
+          params: { path: { job_id: view.id } },
+          body: { ...step, which, name },
+        }),
+      ),
+    );
+  return (
+    <Box as="label" display="block" minWidth={0}>
+      <Box fontSize="small" fontWeight={600}>
+        {label}
+      </Box>
+      <Pick aria-label={label} value={chosen} onChange={(event) => choose(event.target.value || null)}>
+        <option value="">none: by hand</option>
+        {chosen && !fitting.some((device) => device.name === chosen) && (
+          <option value={chosen}>{chosen} (not kept here)</option>
+        )}
+        {fitting.map((device) => (
+          <option key={device.id} value={device.name}>
+            {device.name}
+          </option>
+        ))}
+      </Pick>
+      <Micro display="block">{help}</Micro>
+    </Box>
+  );
+}
+
+export const Pick = chakra("select", {
+  base: {
+    width: "100%",
+    minHeight: "44px",
+    background: "paper",
+    border: "1px solid",
+    borderColor: "rule",
+    px: "6px",
+    fontSize: "text",
+  },
+});
+
+export const Line = chakra("input", {
+  base: {
+    width: "100%",
+    minHeight: "44px",
+    background: "transparent",
+    border: 0,
+    borderBottom: "1px solid",
+    borderColor: "rule",
+    fontSize: "text",
+    px: "2px",
+  },
+});
+
+/** How old an answer is, so that an old value is never taken for a fresh one. */
+export function Age({ device }: { device: Device }) {
+  if (device.age_s == null) return <Small>{device.trouble ? "no answer" : "not asked yet"}</Small>;
+  const said = device.age_s < 90 ? `${Math.round(device.age_s)} s` : `${Math.round(device.age_s / 60)} min`;
+  if (device.fresh) return <Small>answered {said} ago</Small>;
+  return (
+    <Box as="span" color="ochre" fontWeight={600} fontSize="small">
+      no answer now; what stands here is {said} old
+    </Box>
+  );
+}

@@ -1,0 +1,181 @@
+import { Box } from "@chakra-ui/react";
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+
+import { api, type Refused, type Schemas, taken } from "../../shared/api";
+import { Line, Pick } from "../../shared/devices";
+import { Fold } from "../../shared/Fold";
+import { FilePress, Micro, Press, Small } from "../../shared/parts";
+import { useReader } from "../../shared/reader";
+import { useUnits } from "../../shared/units";
+import { columnLabel } from "./AddReading";
+import { type LogView, useTakeLog } from "./LogSheet";
+
+type FileIn = Schemas["FileIn"];
+type Taken = Schemas["TakenIn"];
+
+/** A file of readings: looked at first, each column said what it is; taken in only when that is confirmed. */
+export function BringFile({ log }: { log: LogView }) {
+  const { units } = useUnits();
+  const { who } = useReader();
+  const take = useTakeLog();
+  const [file, setFile] = useState<FileIn | null>(null);
+  const look = useMutation<Schemas["LogFile"], Refused, FileIn>({
+    mutationFn: (wanted) => taken(api.POST("/api/log/look", { body: wanted })),
+  });
+  const bring = useMutation<Taken, Refused, FileIn>({
+    mutationFn: (wanted) =>
+      taken(
+        api.POST("/api/machines/{machine_id}/log/csv", {
+          params: { path: { machine_id: log.machine_id } },
+          body: wanted,
+        }),
+      ),
+    onSuccess: (answer) => {
+      take(answer.view);
+      setFile(null);
+      look.reset();
+    },
+  });
+  const lookAt = (wanted: FileIn) => {
+    setFile(wanted);
+    look.mutate(wanted);
+  };
+  const error = look.error ?? bring.error;
+  return (
+    <Fold title="From a file" note="CSV with times, weeks to years">
+      <Box display="flex" gap="14px" flexWrap="wrap" alignItems="center">
+        <FilePress>
+          bring a CSV of readings
+          <input
+            type="file"
+            accept=".csv,.txt,text/csv,text/plain"
+            aria-label="CSV of readings over time"
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              if (!chosen) return;
+              const setting = log.settings[0] ?? "as it runs";
+              void chosen
+                .text()
+                .then((text) =>
+                  lookAt({ text, mapping: {}, units_of: {}, units, who, setting, source: chosen.name.slice(0, 100) }),
+                );
+            }}
+          />
+        </FilePress>
+        <Small>Nothing is taken in until you say so.</Small>
+        {bring.data && !file && (
+          <Small role="status">
+            {bring.data.kept.toLocaleString("en")} readings taken in
+            {bring.data.already ? `, ${bring.data.already.toLocaleString("en")} were there already` : ""}.
+          </Small>
+        )}
+      </Box>
+      {error && (
+        <Box role="alert" color="brick" py="6px">
+          {error.message}
+          {error.message.includes("day first") && file && (
+            <Box display="flex" gap="8px" pt="6px">
+              {(["day first", "month first"] as const).map((order) => (
+                <Press key={order} type="button" onClick={() => lookAt({ ...file, order })}>
+                  {order}
+                </Press>
+              ))}
+            </Box>
+          )}
+        </Box>
+      )}
+      {look.data && file && (
+        <Box role="region" aria-label="What the file says" pt="8px">
+          <Box>
+            {look.data.readings.toLocaleString("en")} readings of {look.data.rows.toLocaleString("en")} rows
+            {look.data.first && look.data.last
+              ? `, ${look.data.first.slice(0, 10)} to ${look.data.last.slice(0, 10)}`
+              : ""}
+            ; times in “{look.data.time_column}”, taken as UTC.
+          </Box>
+          {look.data.remarks.map((remark) => (
+            <Small key={remark} display="block">
+              {remark}
+            </Small>
+          ))}
+          <Columns file={file} found={look.data} columns={log.columns} change={lookAt} />
+          <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="end" pt="6px">
+            <Box as="label" width="160px">
+              <Micro>on which setting</Micro>
+              <Pick
+                aria-label="Setting of the file"
+                value={file.setting}
+                onChange={(event) => setFile({ ...file, setting: event.target.value })}
+              >
+                {log.settings.map((one) => (
+                  <option key={one}>{one}</option>
+                ))}
+              </Pick>
+            </Box>
+            <Box as="label" width="220px">
+              <Micro>read by</Micro>
+              <Line
+                aria-label="Read by"
+                value={file.source}
+                maxLength={120}
+                onChange={(event) => setFile({ ...file, source: event.target.value })}
+              />
+            </Box>
+            <Press type="button" data-take-file disabled={bring.isPending} onClick={() => bring.mutate(file)}>
+              Take in {look.data.readings.toLocaleString("en")} readings
+            </Press>
+          </Box>
+        </Box>
+      )}
+    </Fold>
+  );
+}
+
+interface ColumnsProps {
+  file: FileIn;
+  found: Schemas["LogFile"];
+  columns: readonly string[];
+  change: (file: FileIn) => void;
+}
+
+function Columns({ file, found, columns, change }: ColumnsProps) {
+  return found.columns.map((column) => (
+    <Box
+      key={column.heading}
+      display="grid"
+      gridTemplateColumns={{ base: "1fr 1fr 90px", md: "220px 200px 110px" }}
+      gap="4px 14px"
+      alignItems="center"
+      borderTop="1px solid"
+      borderColor="hair"
+    >
+      <Box fontSize="small">{column.heading}</Box>
+      <Pick
+        aria-label={`What is ${column.heading}`}
+        value={column.column}
+        onChange={(event) => change({ ...file, mapping: { ...file.mapping, [column.heading]: event.target.value } })}
+      >
+        <option value="">not taken</option>
+        {columns.map((one) => (
+          <option key={one} value={one}>
+            {columnLabel(one)}
+          </option>
+        ))}
+      </Pick>
+      {column.column && (
+        <Pick
+          aria-label={`Unit of ${column.heading}`}
+          value={column.unit}
+          onChange={(event) =>
+            change({ ...file, units_of: { ...file.units_of, [column.heading]: event.target.value } })
+          }
+        >
+          {column.units.map((unit) => (
+            <option key={unit}>{unit}</option>
+          ))}
+        </Pick>
+      )}
+    </Box>
+  ));
+}

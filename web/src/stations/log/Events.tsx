@@ -1,0 +1,159 @@
+import { Box } from "@chakra-ui/react";
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+
+import { api, type Refused, type Schemas, taken } from "../../shared/api";
+import { Line, Pick } from "../../shared/devices";
+import { Fold } from "../../shared/Fold";
+import { Micro, Press, Small, Word } from "../../shared/parts";
+import { useReader } from "../../shared/reader";
+import { Part } from "../../shared/Sheet";
+import { dayOf, type LogView, useTakeLog } from "./LogSheet";
+
+/** What was serviced when; each lets begin anew what it should. */
+export function Events({ log }: { log: LogView }) {
+  const { events } = log;
+  return (
+    <Part title="Services" note={events.length === 0 ? "none noted yet" : "each lets its part of the log begin anew"}>
+      {[...events].reverse().map((event) => (
+        <OneEvent key={event.id} log={log} event={event} />
+      ))}
+      <AddEvent log={log} />
+    </Part>
+  );
+}
+
+function OneEvent({ log, event }: { log: LogView; event: Schemas["EventLine"] }) {
+  const take = useTakeLog();
+  const remove = useMutation<LogView, Refused>({
+    mutationFn: () =>
+      taken(
+        api.DELETE("/api/machines/{machine_id}/log/events/{event_id}", {
+          params: { path: { machine_id: log.machine_id, event_id: event.id } },
+        }),
+      ),
+    onSuccess: take,
+  });
+  return (
+    <Box
+      display="flex"
+      gap="2px 14px"
+      flexWrap="wrap"
+      alignItems="center"
+      borderTop="1px solid"
+      borderColor="hair"
+      data-service={event.kind}
+    >
+      <Box minWidth="150px">{dayOf(event.at)}</Box>
+      <Box flex="1">
+        <b>{event.words}</b>
+        {event.note ? `: ${event.note}` : ""} <Micro>{event.who}</Micro>
+      </Box>
+      {event.due && <Small>due again {dayOf(event.due)}</Small>}
+      <Word
+        type="button"
+        mx="0"
+        px="0"
+        aria-label={`Remove ${event.words}, ${dayOf(event.at)}`}
+        onClick={() => remove.mutate()}
+      >
+        remove
+      </Word>
+    </Box>
+  );
+}
+
+const WORDS: Record<string, string> = {
+  filter: "filter changed",
+  belt: "belt changed or tightened",
+  capacitor: "run capacitor changed",
+  bearings: "bearings changed or greased",
+  cleaning: "wheel or coil cleaned",
+  setting: "set anew",
+  other: "something else",
+};
+
+function AddEvent({ log }: { log: LogView }) {
+  const { who } = useReader();
+  const take = useTakeLog();
+  const [kind, setKind] = useState<Schemas["EventKind"]>("filter");
+  const [at, setAt] = useState("");
+  const [note, setNote] = useState("");
+  const [due, setDue] = useState("");
+  const add = useMutation<LogView, Refused>({
+    mutationFn: () =>
+      taken(
+        api.POST("/api/machines/{machine_id}/log/events", {
+          params: { path: { machine_id: log.machine_id } },
+          body: { kind, note, who, at: at || null, due_days: due ? Math.round(30.4 * Number(due)) || null : null },
+        }),
+      ),
+    onSuccess: (next) => {
+      take(next);
+      setNote("");
+      setAt("");
+      setDue("");
+    },
+  });
+  return (
+    <Fold title="Note a service">
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "1fr", md: "210px 150px 1fr 130px auto" }}
+        gap="4px 14px"
+        alignItems="end"
+      >
+        <Box as="label">
+          <Micro>what was done</Micro>
+          <Pick
+            aria-label="What was done"
+            value={kind}
+            onChange={(e) => setKind(e.target.value as Schemas["EventKind"])}
+          >
+            {log.kinds.map((one) => (
+              <option key={one} value={one}>
+                {WORDS[one] ?? one}
+              </option>
+            ))}
+          </Pick>
+        </Box>
+        <Field label="day" value={at} set={setAt} placeholder="today" />
+        <Field label="note" value={note} set={setNote} placeholder="" />
+        <Field label="due again in months" value={due} set={setDue} placeholder="not said" />
+        <Press type="button" data-add-service onClick={() => add.mutate()}>
+          Note it
+        </Press>
+      </Box>
+      {add.error && (
+        <Box role="alert" color="brick">
+          {add.error.message}
+        </Box>
+      )}
+    </Fold>
+  );
+}
+
+function Field({
+  label,
+  value,
+  set,
+  placeholder,
+}: {
+  label: string;
+  value: string;
+  set: (text: string) => void;
+  placeholder: string;
+}) {
+  return (
+    <Box as="label" minWidth={0}>
+      <Micro>{label}</Micro>
+      <Line
+        aria-label={label}
+        value={value}
+        placeholder={placeholder}
+        maxLength={400}
+        onChange={(event) => set(event.target.value)}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,153 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { scaleLinear, scaleUtc } from "d3-scale";
+import { memo } from "react";
+
+import type { Schemas } from "../../shared/api";
+import { inUnits, unitOf, write } from "../../shared/figures";
+import { useUnits } from "../../shared/units";
+
+const SIZE = { width: 640, height: 104, left: 56, right: 632, top: 10, foot: 80 };
+const DAY_MS = 86_400_000;
+const ROOM = 0.12;
+
+interface SeriesProps {
+  series: Schemas["Series"];
+  events: readonly Schemas["EventLine"][];
+  /** First and last time that all pictures share. */
+  span: [Date, Date];
+}
+
+/** One needle over months: points, the healthy state with its band, the trend, and what was serviced when. */
+export const SeriesPicture = memo(function SeriesPicture({ series, events, span }: SeriesProps) {
+  const { units } = useUnits();
+  const say = (value: number) => inUnits(series.quantity, value, units);
+  const values = series.values.map(say);
+  const healthy = [series.healthy_low, series.healthy, series.healthy_high].map((one) =>
+    one == null ? null : say(one),
+  );
+  const trend = (series.trend ?? []).map(({ day, value }) => [new Date(day * DAY_MS), say(value)] as const);
+  const ends = [...values, ...healthy.filter((one) => one !== null), ...trend.map(([, value]) => value)];
+  // Wild readings stand at the edge rather than flatten all others.
+  const [low, high] = middle(ends);
+  const room = ROOM * (high - low || Math.abs(high) || 1);
+  const x = scaleUtc(span, [SIZE.left, SIZE.right]);
+  const y = scaleLinear([low - room, high + room], [SIZE.foot, SIZE.top])
+    .clamp(true)
+    .nice(3);
+  const [bandLow, now, bandHigh] = healthy;
+  const first = trend[0];
+  const last = trend[trend.length - 1];
+  const colour = series.moved ? "var(--chakra-colors-brick)" : "var(--chakra-colors-ink)";
+  const told =
+    series.healthy == null
+      ? null
+      : write({ quantity: series.quantity, value: series.healthy, basis: "measured" }, units);
+  return (
+    <Box
+      data-series={series.column}
+      data-moved={series.moved ? "yes" : "no"}
+      borderTop="1px solid"
+      borderColor="hair"
+      pt="4px"
+    >
+      <Box display="flex" justifyContent="space-between" fontSize="small" gap="10px">
+        <Box>
+          <b>{series.title}</b> {unitOf(series.quantity, units)}
+        </Box>
+        <Box color="ink2">{told ? `at sign-off ${told.value}` : ""}</Box>
+      </Box>
+      <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={`${series.title} over time`}>
+        {y.ticks(3).map((tick) => (
+          <g key={tick}>
+            <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+            <text x={SIZE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+              {tick.toLocaleString("en")}
+            </text>
+          </g>
+        ))}
+        {bandLow != null && bandHigh != null && (
+          <rect
+            x={SIZE.left}
+            width={SIZE.right - SIZE.left}
+            y={y(bandHigh)}
+            height={Math.max(y(bandLow) - y(bandHigh), 1)}
+            fill="var(--chakra-colors-verdigris)"
+            opacity={0.24}
+          />
+        )}
+        {now != null && (
+          <line
+            x1={SIZE.left}
+            x2={SIZE.right}
+            y1={y(now)}
+            y2={y(now)}
+            stroke="var(--chakra-colors-verdigris)"
+            strokeWidth={1.5}
+          />
+        )}
+        <path
+          d={values
+            .map((value, index) => {
+              const at = x(new Date((series.days[index] ?? 0) * DAY_MS));
+              return `M${at.toFixed(1)} ${y(value).toFixed(1)}h.01`;
+            })
+            .join("")}
+          stroke="var(--chakra-colors-ink2)"
+          strokeWidth={3.4}
+          strokeLinecap="round"
+          opacity={0.55}
+        />
+        {first && last && (
+          <line
+            x1={x(first[0])}
+            y1={y(first[1])}
+            x2={x(last[0])}
+            y2={y(last[1])}
+            stroke={colour}
+            strokeWidth={series.moved ? 3 : 1.6}
+          />
+        )}
+        {events.map((event) => {
+          const at = new Date(event.at);
+          if (at < span[0] || at > span[1]) return null;
+          return (
+            <line
+              key={event.id}
+              x1={x(at)}
+              x2={x(at)}
+              y1={SIZE.top}
+              y2={SIZE.foot}
+              stroke="var(--chakra-colors-ink)"
+              strokeDasharray="2 3"
+            />
+          );
+        })}
+        {x.ticks(7).map((tick) => (
+          <text
+            key={tick.getTime()}
+            x={x(tick)}
+            y={SIZE.foot + 17}
+            textAnchor="middle"
+            fill="var(--chakra-colors-ink2)"
+          >
+            {monthWord(tick)}
+          </text>
+        ))}
+      </Svg>
+    </Box>
+  );
+});
+
+function monthWord(at: Date) {
+  const month = at.toLocaleString("en", { month: "short", timeZone: "UTC" });
+  return at.getUTCMonth() === 0 ? `${month} ${at.getUTCFullYear()}` : month;
+}
+
+/** The range that all but the wildest values lie in. */
+function middle(values: number[]): [number, number] {
+  const sorted = [...values].sort((a, b) => a - b);
+  const at = (share: number) => sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+  return sorted.length > 30 ? [at(0.02), at(0.98)] : [at(0), at(1)];
+}
+
+const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "12px" } });

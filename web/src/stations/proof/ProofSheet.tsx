@@ -1,0 +1,309 @@
+import { Box } from "@chakra-ui/react";
+import { useState } from "react";
+import { Link } from "react-router";
+
+import { FieldGrid, LabelledField } from "../../shared/AnyField";
+import { api, type Result, type Schemas, taken } from "../../shared/api";
+import { Line, Pick } from "../../shared/devices";
+import { WordsField } from "../../shared/fields";
+import { Fold, under } from "../../shared/Fold";
+import { useJob, useView } from "../../shared/job";
+import { Micro, Press, Small } from "../../shared/parts";
+import { Part, Sheet, StandingKey } from "../../shared/Sheet";
+import { Stops } from "../../shared/Stops";
+import { WhoField } from "../../shared/WhoField";
+import { FigureText, PhraseText } from "../../shared/Words";
+import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
+
+type StepProof = Schemas["StepProof"];
+
+/** Did it keep its promise: what was measured after, against what was promised and what was found before. */
+export function ProofSheet() {
+  const { assessment } = useJob();
+  const { proof, setup } = assessment;
+  const steps = proof.steps ?? [];
+  return (
+    <Sheet station="proof">
+      <Stops stops={setup.stops ?? []} />
+      {proof.waits ? (
+        <Box py="12px" maxWidth="62ch" fontStyle="italic">
+          {proof.waits.charAt(0).toUpperCase() + proof.waits.slice(1)}.
+        </Box>
+      ) : (
+        <Verdict />
+      )}
+      <ReadAfter />
+      {steps.length > 0 && (
+        <Part title="At each duty step" note="watts before are those of the machine put right, at the flow reached">
+          {steps.map((step) => (
+            <StepRow key={step.step} step={step} />
+          ))}
+        </Part>
+      )}
+      <Fold
+        title="What else changed"
+        note={(proof.changed ?? []).length ? "said" : "filter, damper, season, meters"}
+        holds={under("proof")}
+      >
+        <FieldGrid
+          paths={["same_meters", "filter_changed", "damper_changed", "season_changed"].map((name) => `proof/${name}`)}
+        />
+        <Box pt="4px">
+          <LabelledField path="proof/notes" />
+        </Box>
+        {(proof.changed ?? []).map((line, index) => (
+          <Box key={index} py="2px">
+            <PhraseText phrase={line} />
+          </Box>
+        ))}
+      </Fold>
+      <Fold title="Comfort, apart from energy" note="cycles an hour, humidity" holds={under("proof")}>
+        <FieldGrid
+          paths={["cycles_before", "cycles_after", "humidity_before", "humidity_after"].map((name) => `proof/${name}`)}
+        />
+        {(proof.comfort ?? []).map((line, index) => (
+          <Box key={index} py="2px">
+            <PhraseText phrase={line} />
+          </Box>
+        ))}
+      </Fold>
+      <Fold title="A logger’s energy after" note="held against the year of the steps" holds={under("proof")}>
+        <FieldGrid paths={["proof/logged_days", "proof/logged_energy"]} />
+        <WordsField path="proof/logged" placeholder="what the logger said" />
+        {(proof.logged ?? []).length > 0 && (
+          <Box py="4px">
+            <PhraseText phrase={proof.logged ?? []} />
+          </Box>
+        )}
+      </Fold>
+      <SignOff />
+      <StandingKey />
+    </Sheet>
+  );
+}
+
+const VERDICT_COLOURS: Record<string, string> = {
+  "inside its band": "verdigris",
+  "above its band": "verdigris",
+  "below its band": "brick",
+  "not provable with these meters": "ochre",
+};
+
+function Verdict() {
+  const { proof } = useJob().assessment;
+  return (
+    <Box borderBottom="1px solid" borderColor="rule" py="10px" data-verdict={proof.verdict}>
+      <Box fontSize="title" fontWeight={600} color={VERDICT_COLOURS[proof.verdict ?? ""] ?? "ink"}>
+        {proof.option} {proof.title}: {proof.verdict}
+      </Box>
+      <Box py="4px" fontSize="16.5px">
+        <PhraseText phrase={proof.sentence ?? []} />
+      </Box>
+      <Box display="flex" gap="2px 24px" flexWrap="wrap">
+        {([proof.saved, proof.promised] as (Result | undefined)[]).map(
+          (result) =>
+            result && (
+              <span key={result.label}>
+                {result.label} <WorkedFigure name={result.label} result={result} />
+              </span>
+            ),
+        )}
+      </Box>
+      {([proof.saved, proof.promised] as (Result | undefined)[]).map(
+        (result) => result && <WorkingPanel key={result.label} name={result.label} result={result} />,
+      )}
+    </Box>
+  );
+}
+
+/** Sets after: from the panel in one press, or typed on Readings. */
+function ReadAfter() {
+  const { desk, view, assessment } = useJob();
+  const { panel } = view.document.setup ?? {};
+  const [name, setName] = useState("");
+  const after = (view.document.readings ?? []).filter((set) => set.stage === "after");
+  const read = () =>
+    void desk
+      .does((step) =>
+        taken(
+          api.POST("/api/jobs/{job_id}/readings-from-panel", {
+            params: { path: { job_id: view.id } },
+            body: { ...step, stage: "after", name },
+          }),
+        ),
+      )
+      .then(() => setName(""));
+  if (!assessment.setup.option) return null;
+  return (
+    <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="flex-end" py="8px">
+      <Box flex="1 1 200px">
+        {after.length === 0
+          ? "No set after yet."
+          : `${after.length} set${after.length > 1 ? "s" : ""} after: ${after.map((set) => set.name || set.id).join(", ")}.`}{" "}
+        <Link to={`/jobs/${view.id}/readings`}>type one on Readings</Link>
+        <Small>, marked “after”</Small>
+      </Box>
+      {panel && (
+        <>
+          <Box as="label" width="170px">
+            <Micro>what it is</Micro>
+            <Line
+              aria-label="Name of the set"
+              value={name}
+              placeholder="full, after"
+              onChange={(event) => setName(event.target.value)}
+            />
+          </Box>
+          <Press type="button" onClick={read}>
+            Read a set from the panel
+          </Press>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const COLUMNS = { base: "1fr 1fr", md: "minmax(0, 1.5fr) repeat(4, minmax(0, 1fr))" };
+
+function StepRow({ step }: { step: StepProof }) {
+  const names = [`same ${step.step}`, `after ${step.step}`, `saved ${step.step}`] as const;
+  return (
+    <Box borderTop="1px solid" borderColor="rule" py="8px" data-proof-step={step.step}>
+      <Box display="grid" gridTemplateColumns={COLUMNS} gap="4px 14px" alignItems="start">
+        <Box gridColumn={{ base: "1 / -1", md: "auto" }}>
+          <b>{step.name || "step"}</b>{" "}
+          {step.hours && (
+            <Small>
+              <FigureText figure={step.hours} />
+            </Small>
+          )}
+          <Box fontSize="small">
+            {step.flow && (
+              <>
+                flow <FigureText figure={step.flow} />,{" "}
+              </>
+            )}
+            <PhraseText phrase={step.reached} />
+          </Box>
+        </Box>
+        <Cell label="put right, at that flow">
+          <WorkedFigure name={names[0]} result={step.same_flow} />
+        </Cell>
+        <Cell label="after">
+          <WorkedFigure name={names[1]} result={step.watts} />
+        </Cell>
+        <Cell label="promised">{step.promised_watts ? <FigureText figure={step.promised_watts} /> : <i>none</i>}</Cell>
+        <Cell label="saved">
+          {step.saved_watts.figure ? (
+            <b>
+              <WorkedFigure name={names[2]} result={step.saved_watts} />
+            </b>
+          ) : (
+            <Waits result={step.saved_watts} />
+          )}
+        </Cell>
+      </Box>
+      {(step.system ?? []).length > 0 && (
+        <Box fontSize="small" pt="4px">
+          <PhraseText phrase={step.system ?? []} />
+        </Box>
+      )}
+      <Pairing step={step} />
+      {[step.same_flow, step.watts, step.saved_watts].map((result, index) => (
+        <WorkingPanel key={names[index]} name={names[index] ?? ""} result={result} />
+      ))}
+    </Box>
+  );
+}
+
+function Cell({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <Box minWidth={0}>
+      <Micro display="block">{label}</Micro>
+      {children}
+    </Box>
+  );
+}
+
+/** Which sets belong to a step; without a word, the one whose flow lies nearest. */
+function Pairing({ step }: { step: StepProof }) {
+  const { desk, view } = useView();
+  const sets = view.document.readings ?? [];
+  const pairs = view.document.proof?.pairs ?? [];
+  const own = pairs.find((pair) => pair.step === step.step);
+  const choose = (side: "before" | "after", id: string | null) => {
+    const rest = pairs.filter((pair) => pair.step !== step.step);
+    const ids = pairs.map((pair) => Number(pair.id.slice(1)) || 0);
+    const pair = own ?? { id: `s${Math.max(0, ...ids) + 1}`, step: step.step, before: null, after: null };
+    void desk.choose("proof/pairs", [...rest, { ...pair, [side]: id }]);
+  };
+  return (
+    <Box display="flex" gap="4px 14px" flexWrap="wrap" alignItems="center" pt="2px">
+      {(["before", "after"] as const).map((side) => (
+        <Box as="label" key={side} display="flex" gap="6px" alignItems="center">
+          <Micro>set {side}</Micro>
+          <Pick
+            width="auto"
+            aria-label={`Set ${side}, ${step.name}`}
+            value={own?.[side] ?? ""}
+            onChange={(event) => choose(side, event.target.value || null)}
+          >
+            <option value="">{step[side] ? `nearest: ${step[side]}` : "not said"}</option>
+            {sets
+              .filter((set) => (set.stage === "after") === (side === "after"))
+              .map((set) => (
+                <option key={set.id} value={set.id}>
+                  {set.name || set.id}
+                </option>
+              ))}
+          </Pick>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Freeze job, assessment and program together; what was signed stays readable, whatever changes later. */
+function SignOff() {
+  const { desk, view, assessment } = useJob();
+  const [role, setRole] = useState("");
+  const signed = view.signed ?? [];
+  const newest = signed[signed.length - 1];
+  const moved = newest && newest.revision !== view.revision;
+  const sign = () =>
+    void desk.does((step) =>
+      taken(
+        api.POST("/api/jobs/{job_id}/sign-off", { params: { path: { job_id: view.id } }, body: { ...step, role } }),
+      ),
+    );
+  const stopped = (assessment.setup.stops ?? []).length > 0;
+  return (
+    <Part title="Sign-off" note="freezes job, numbers and program version">
+      {signed.map((line) => (
+        <Box key={line.number} py="2px" data-signed-off={line.number}>
+          {line.number}. <b>{line.who}</b>
+          {line.role ? `, ${line.role}` : ""}, {line.at.slice(0, 10)} <Micro>revision {line.revision}</Micro>{" "}
+          <Link to={`/jobs/${view.id}/signed/${line.number}`}>read what was signed</Link>
+        </Box>
+      ))}
+      {moved && (
+        <Box py="4px" color="ochre" fontWeight={600}>
+          The job was changed since: this is revision {view.revision}, not signed.
+        </Box>
+      )}
+      {(!newest || moved) && (
+        <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr auto" }} gap="4px 20px" alignItems="end">
+          <WhoField />
+          <Box as="label">
+            <Small>in which role</Small>
+            <Line aria-label="Role" value={role} maxLength={120} onChange={(event) => setRole(event.target.value)} />
+          </Box>
+          <Press type="button" data-sign-off disabled={stopped || Boolean(assessment.proof.waits)} onClick={sign}>
+            Sign off
+          </Press>
+        </Box>
+      )}
+      {stopped && <Small>A stop in Set-up is not cleared; it is lifted there.</Small>}
+    </Part>
+  );
+}

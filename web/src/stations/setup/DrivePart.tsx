@@ -1,0 +1,91 @@
+import { Box } from "@chakra-ui/react";
+
+import { FieldGrid } from "../../shared/AnyField";
+import type { Result } from "../../shared/api";
+import { Fold, under } from "../../shared/Fold";
+import { useJob } from "../../shared/job";
+import { Micro, Small } from "../../shared/parts";
+import { FigureText, PhraseText } from "../../shared/Words";
+import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { WriteButton } from "./WritePanel";
+
+const TYPED = [
+  "mode",
+  "shape",
+  "base_frequency",
+  "base_voltage",
+  "trim",
+  "carrier",
+  "lowest",
+  "highest",
+  "ramp_up",
+  "ramp_down",
+  "new_current",
+  "new_speed",
+].map((field) => `setup/drive/${field}`);
+
+/** The drive's settings, each worked out; typed over where somebody knows better; written and read back. */
+export function DrivePart() {
+  const { view, assessment } = useJob();
+  const { drive } = assessment.setup;
+  if (!drive) return null;
+  const results: [string, Result][] = [
+    ["volts_per_hertz", drive.volts_per_hertz],
+    ["lowest", drive.lowest],
+    ["highest", drive.highest],
+    ["ramp_up", drive.ramp_up],
+    ["ramp_down", drive.ramp_down],
+    ["carrier", drive.carrier],
+    ["overload", drive.overload],
+    ["overload_most", drive.overload_most],
+  ];
+  return (
+    <>
+      <Box py="4px">
+        <b>Control: {drive.mode}.</b> {drive.mode_words} <Small>{drive.mode_needs}</Small>
+      </Box>
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="24px">
+        <Cell label="Base frequency and volts">
+          <FigureText figure={drive.base_frequency} />
+          {drive.base_voltage && (
+            <>
+              , <FigureText figure={drive.base_voltage} />
+            </>
+          )}
+        </Cell>
+        {results.map(([name, result]) => (
+          <Cell key={name} label={result.label}>
+            <WorkedFigure name={name} result={result} />
+          </Cell>
+        ))}
+      </Box>
+      {results.map(([name, result]) => (
+        <WorkingPanel key={name} name={name} result={result} />
+      ))}
+      <Micro display="block" py="4px">
+        <PhraseText phrase={drive.shape} /> <PhraseText phrase={drive.start_up} />
+      </Micro>
+      <Fold title="Type a setting over" note="where the manual or the plate says more" holds={under("setup/drive")}>
+        <FieldGrid paths={TYPED} />
+      </Fold>
+      {view.document.setup?.device && <WriteButton wanted={{ what: "settings" }} label="Write the settings" />}
+    </>
+  );
+}
+
+function Cell({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <Box
+      display="flex"
+      justifyContent="space-between"
+      alignItems="center"
+      gap="10px"
+      borderTop="1px solid"
+      borderColor="hair"
+      minHeight="34px"
+    >
+      <Box fontSize="small">{label}</Box>
+      <Box textAlign="right">{children}</Box>
+    </Box>
+  );
+}

@@ -1,0 +1,121 @@
+import { Box } from "@chakra-ui/react";
+import { useCallback, useState } from "react";
+import { Link } from "react-router";
+
+import { LabelledField } from "../../shared/AnyField";
+import type { Schemas } from "../../shared/api";
+import { Age, DevicePick, useDevices } from "../../shared/devices";
+import { useJob } from "../../shared/job";
+import { Small } from "../../shared/parts";
+import { Stops } from "../../shared/Stops";
+import { Part, Sheet } from "../../shared/Sheet";
+import { Commands } from "./Commands";
+import { DrivePart } from "./DrivePart";
+import { StepLine } from "./StepLine";
+import { SweepPart } from "./SweepPart";
+
+type Step = Schemas["SetupStep"];
+
+/** How is it set: the steps in the order of the hands, each with its caution first and its value worked out. */
+export function SetupSheet() {
+  const { assessment, view } = useJob();
+  const { setup } = assessment;
+  if (setup.waits)
+    return (
+      <Sheet station="setup">
+        <Box py="14px" maxWidth="62ch" fontStyle="italic">
+          {setup.waits.charAt(0).toUpperCase() + setup.waits.slice(1)}.
+        </Box>
+      </Sheet>
+    );
+  return (
+    <Sheet station="setup" standing="foot">
+      <Stops stops={setup.stops ?? []} />
+      <Box display="flex" justifyContent="space-between" gap="4px 20px" flexWrap="wrap" py="8px" alignItems="baseline">
+        <Box>
+          <b>
+            {setup.option} {setup.title}
+          </b>
+          : {setup.done} of {(setup.steps ?? []).length} steps signed
+        </Box>
+        <Link to={`/jobs/${view.id}/card`}>panel card to print</Link>
+      </Box>
+      <Chosen />
+      <Steps steps={setup.steps ?? []} />
+    </Sheet>
+  );
+}
+
+function Chosen() {
+  const { view, assessment } = useJob();
+  const devices = useDevices();
+  const drive = Boolean(assessment.setup.drive);
+  const names = [view.document.setup?.device, view.document.setup?.panel];
+  const chosen = (devices.data ?? []).filter((device) => names.includes(device.name));
+  return (
+    <Part title="Read and written here" note={<Link to="/devices">all devices</Link>}>
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="8px 24px">
+        <DevicePick
+          which="device"
+          label={drive ? "Drive" : "Electronic motor"}
+          help="its traits decide bands, limits and volts"
+          kinds={drive ? ["drive"] : ["electronic fan"]}
+        />
+        <DevicePick which="panel" label="Meter panel" help="reads in place of typing" kinds={["meter panel"]} />
+      </Box>
+      {chosen
+        .filter((device) => device.trouble)
+        .map((device) => (
+          <Box key={device.id} pt="4px">
+            {device.name}: <Age device={device} />
+          </Box>
+        ))}
+      <Box maxWidth="260px" pt="4px">
+        <LabelledField path="setup/tolerance" />
+      </Box>
+    </Part>
+  );
+}
+
+const PARTS: Record<string, () => React.ReactNode> = {
+  commands: () => <Commands />,
+  drive_settings: () => <DrivePart />,
+  sweep: () => <SweepPart />,
+};
+
+/** The list under its groups; the first step that is open stands open, and any other opens at a press. */
+function Steps({ steps }: { steps: readonly Step[] }) {
+  const [pressed, setPressed] = useState<Record<string, boolean>>({});
+  const first = steps.find(isOpen)?.step;
+  const toggle = useCallback((step: string, open: boolean) => setPressed((now) => ({ ...now, [step]: !open })), []);
+  const groups = [...new Set(steps.map((step) => step.group))];
+  return (
+    <>
+      {groups.map((group) => {
+        const own = steps.filter((step) => step.group === group);
+        const left = own.filter(isOpen).length;
+        return (
+          <Part key={group} title={group} note={left ? `${left} of ${own.length} open` : "all signed"}>
+            {own.map((step) => {
+              const open = pressed[step.step] ?? step.step === first;
+              const part = PARTS[step.step];
+              return (
+                <StepLine key={step.step} step={step} open={open} toggle={() => toggle(step.step, open)}>
+                  {open && part ? part() : null}
+                </StepLine>
+              );
+            })}
+          </Part>
+        );
+      })}
+      <Small>
+        Cautions here are not the whole of safe work; local code, the maker’s papers and licensed practice come first.
+      </Small>
+    </>
+  );
+}
+
+/** Whether a step still waits for a hand, or is stopped. */
+function isOpen(step: Step) {
+  return (step.stop ?? []).length > 0 || !step.signed || step.signed.state === "stop";
+}

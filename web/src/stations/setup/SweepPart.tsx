@@ -1,0 +1,264 @@
+import { Box } from "@chakra-ui/react";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback, useEffect, useState } from "react";
+
+import { LabelledField } from "../../shared/AnyField";
+import type { Refused, Schemas } from "../../shared/api";
+import { Fold, under } from "../../shared/Fold";
+import { useJob, useView } from "../../shared/job";
+import { Cap, Press, SeverityWord, Small, Word } from "../../shared/parts";
+import { useReader } from "../../shared/reader";
+import { FigureText, PhraseText } from "../../shared/Words";
+import { markedLoud, sweepBegun, sweepNow, sweepSteered } from "./acts";
+import { SweepPicture } from "./SweepPicture";
+import { WriteButton } from "./WritePanel";
+
+const LOOK_EVERY_MS = 500;
+const SET = ["low", "high", "step", "hold", "margin", "limit"].map((field) => `setup/sweep/${field}`);
+
+/** Step through every hertz with an ear at the duct; what is loud becomes bands that the drive skips. */
+export function SweepPart() {
+  const { view, assessment } = useJob();
+  const { sweep } = assessment.setup;
+  const [byHand, setByHand] = useState(false);
+  if (!sweep) return null;
+  const through = Boolean(view.document.setup?.device) && !byHand;
+  return (
+    <>
+      <Box display="flex" gap="6px 20px" flexWrap="wrap" alignItems="center">
+        <Small>
+          {sweep.frequencies.length > 0 && (
+            <>
+              {sweep.frequencies[0]} to {sweep.frequencies[sweep.frequencies.length - 1]} Hz in steps of{" "}
+              <FigureText figure={sweep.step} />, each held <FigureText figure={sweep.hold} />, up and down
+            </>
+          )}
+        </Small>
+        {view.document.setup?.device && (
+          <Word type="button" onClick={() => setByHand(!byHand)}>
+            {byHand ? "step it through the drive" : "step it by hand"}
+          </Word>
+        )}
+      </Box>
+      <Fold
+        title="From, to, step, hold"
+        note="and from which level on it is loud, where a panel hears"
+        holds={under("setup/sweep")}
+      >
+        <Box
+          display="grid"
+          gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(auto-fill, minmax(200px, 1fr))" }}
+          gap="4px 20px"
+        >
+          {SET.map((path) => (
+            <LabelledField key={path} path={path} />
+          ))}
+        </Box>
+      </Fold>
+      {through ? <ByDrive /> : <ByHand frequencies={sweep.frequencies} />}
+      <Outcome sweep={sweep} />
+    </>
+  );
+}
+
+/** Mark a frequency as loud, by the one large button or its key. */
+function useMark(hertz: number | null, going: "up" | "down" | null) {
+  const { desk, view } = useView();
+  const { who } = useReader();
+  const mark = useCallback(
+    () => void desk.does(() => markedLoud(view.id, { hertz, going, who })),
+    [desk, view.id, hertz, going, who],
+  );
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.matches("input, select, textarea");
+      if (event.key.toLowerCase() === "l" && !typing && !event.ctrlKey && !event.altKey && !event.metaKey) mark();
+    };
+    window.addEventListener("keydown", onKeyDown);
+    return () => window.removeEventListener("keydown", onKeyDown);
+  }, [mark]);
+  return mark;
+}
+
+function LoudButton({ mark }: { mark: () => void }) {
+  return (
+    <Press
+      type="button"
+      data-loud
+      width="100%"
+      minHeight="92px"
+      fontSize="25px"
+      borderColor="ink"
+      borderWidth="2px"
+      onClick={mark}
+    >
+      LOUD <Cap ml="10px">L</Cap>
+    </Press>
+  );
+}
+
+function ByDrive() {
+  const { desk, view } = useView();
+  const queries = useQueryClient();
+  const key = ["sweep", view.id];
+  const now = useQuery<Schemas["SweepAnswerView"], Refused>({
+    queryKey: key,
+    queryFn: () => sweepNow(view.id),
+    refetchInterval: (query) => (query.state.data?.run?.state === "running" ? LOOK_EVERY_MS : false),
+  });
+  const run = now.data?.run ?? null;
+  const state = run?.state ?? null;
+  useEffect(() => {
+    if (state === "done" || state === "stopped" || state === "paused") void desk.load();
+  }, [state, desk]);
+  const mark = useMark(null, null);
+  const steer = useMutation<unknown, Refused, "pause" | "go-on" | "stop">({
+    mutationFn: (act) => sweepSteered(view.id, act),
+    onSuccess: () => queries.invalidateQueries({ queryKey: key }),
+  });
+  const under_way = state === "running" || state === "paused";
+  return (
+    <Box py="8px" data-sweep={state ?? "none"}>
+      {!under_way && (
+        <WriteButton
+          wanted={{ what: "sweep" }}
+          label={state ? "Sweep again through the drive" : "Sweep through the drive"}
+          confirmLabel="Begin"
+          confirm={(confirmed) => sweepBegun(view.id, confirmed)}
+          done={() => void queries.invalidateQueries({ queryKey: key })}
+        />
+      )}
+      {under_way && run && (
+        <>
+          <Box display="flex" gap="20px" alignItems="baseline" flexWrap="wrap">
+            <Box fontSize="33px" fontWeight={600}>
+              {run.at && <FigureText figure={run.at} line={false} />}
+            </Box>
+            <Box>
+              going {run.going}; {run.done} of {run.of}
+              {state === "paused" ? "; paused" : ""}
+            </Box>
+          </Box>
+          <LoudButton mark={mark} />
+          <Box display="flex" gap="8px" pt="8px">
+            {state === "running" ? (
+              <Press type="button" onClick={() => steer.mutate("pause")}>
+                Pause
+              </Press>
+            ) : (
+              <Press type="button" onClick={() => steer.mutate("go-on")}>
+                Go on: the machine may start
+              </Press>
+            )}
+            <Press type="button" color="brick" onClick={() => steer.mutate("stop")}>
+              Stop, and put back
+            </Press>
+          </Box>
+        </>
+      )}
+      {run?.sentence && (
+        <Box role="status" pt="6px" color={state === "paused" ? "ochre" : "ink"} fontWeight={600}>
+          {run.sentence}
+        </Box>
+      )}
+      {steer.error && <Box role="alert">{steer.error.message}</Box>}
+      {now.error && <Box role="alert">{now.error.message}</Box>}
+      <SweepPicture levels={run?.levels ?? []} />
+    </Box>
+  );
+}
+
+/** Stepped at the drive's own keypad: this page counts along. */
+function ByHand({ frequencies }: { frequencies: readonly number[] }) {
+  const { desk } = useView();
+  const [place, setPlace] = useState(0);
+  const way = [
+    ...frequencies.map((hertz) => ({ hertz, going: "up" as const })),
+    ...[...frequencies].reverse().map((hertz) => ({ hertz, going: "down" as const })),
+  ];
+  const at = way[Math.min(place, way.length - 1)];
+  const mark = useMark(at?.hertz ?? null, at?.going ?? null);
+  if (!at) return null;
+  const next = () => {
+    if (place + 1 === frequencies.length) void desk.choose("setup/sweep/swept_up", "yes");
+    if (place + 1 === way.length) void desk.choose("setup/sweep/swept_down", "yes");
+    setPlace(Math.min(place + 1, way.length));
+  };
+  if (place >= way.length)
+    return (
+      <Box py="8px">
+        <b>Swept up and down.</b>{" "}
+        <Word type="button" onClick={() => setPlace(0)}>
+          sweep again
+        </Word>
+      </Box>
+    );
+  return (
+    <Box py="8px" data-sweep="by hand">
+      <Box display="flex" gap="20px" alignItems="baseline" flexWrap="wrap">
+        <Box fontSize="33px" fontWeight={600} data-at={at.hertz}>
+          {at.hertz} Hz
+        </Box>
+        <Box>
+          going {at.going}; {place + 1} of {way.length}. Set this at the drive, hold it, listen.
+        </Box>
+      </Box>
+      <LoudButton mark={mark} />
+      <Box display="flex" gap="8px" pt="8px">
+        <Press type="button" onClick={() => setPlace(Math.max(place - 1, 0))} disabled={place === 0}>
+          back
+        </Press>
+        <Press type="button" onClick={next} flex="1">
+          next
+        </Press>
+      </Box>
+    </Box>
+  );
+}
+
+/** What the marks come to: bands, limits, what stays loud; written and read back. */
+function Outcome({ sweep }: { sweep: Schemas["SweepAnswer"] }) {
+  const { desk, view } = useJob();
+  const marks = view.document.setup?.sweep?.marks ?? [];
+  return (
+    <Box pt="4px">
+      <LabelledField path="setup/sweep/cleared" />
+      {marks.length > 0 && (
+        <Box display="flex" gap="2px 16px" flexWrap="wrap" py="4px" alignItems="center">
+          <Small>loud at</Small>
+          {marks.map((mark) => (
+            <Box key={mark.id} as="span" data-mark={mark.frequency?.si}>
+              <b>{mark.frequency?.typed}</b>
+              {mark.level ? ` ${mark.level.typed}` : ""}
+              {mark.going ? ` ${mark.going}` : ""}{" "}
+              <Word
+                type="button"
+                mx="0"
+                px="4px"
+                aria-label={`Remove the mark at ${mark.frequency?.typed ?? ""}`}
+                onClick={() => void desk.remove(`setup/sweep/marks/${mark.id}`)}
+              >
+                remove
+              </Word>
+            </Box>
+          ))}
+        </Box>
+      )}
+      {sweep.stop && (
+        <Box borderTop="4px solid" borderBottom="4px solid" borderColor="brick" py="6px" role="alert">
+          <SeverityWord severity="stop" /> {sweep.stop}
+        </Box>
+      )}
+      <Box data-sweep-outcome>
+        {sweep.sentences.map((sentence, index) => (
+          <Box key={index} fontWeight={600} py="2px">
+            <PhraseText phrase={sentence} />
+          </Box>
+        ))}
+      </Box>
+      {view.document.setup?.device && marks.length > 0 && !sweep.stop && (
+        <WriteButton wanted={{ what: "bands" }} label="Write bands and limits" />
+      )}
+    </Box>
+  );
+}

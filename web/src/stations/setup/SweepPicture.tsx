@@ -1,0 +1,97 @@
+import { chakra } from "@chakra-ui/react";
+import { scaleLinear } from "d3-scale";
+
+import type { Schemas } from "../../shared/api";
+import { useJob } from "../../shared/job";
+
+const SIZE = { width: 640, height: 170, left: 40, right: 632, top: 14, foot: 138 };
+const QUIETEST = 30;
+const LOUDEST = 80;
+
+/** What was heard over the frequencies: levels up and down, marks, and the bands that come of them. */
+export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"][] }) {
+  const { view, assessment } = useJob();
+  const { sweep } = assessment.setup;
+  const marks = view.document.setup?.sweep?.marks ?? [];
+  if (!sweep || sweep.frequencies.length === 0 || (levels.length === 0 && marks.length === 0)) return null;
+  const first = sweep.frequencies[0] ?? 0;
+  const last = sweep.frequencies[sweep.frequencies.length - 1] ?? 50;
+  const limit = view.document.setup?.sweep?.limit?.si ?? null;
+  const x = scaleLinear([first, last], [SIZE.left, SIZE.right]);
+  const seen = levels.map((one) => one.level).concat(limit ?? []);
+  const y = scaleLinear([Math.min(QUIETEST, ...seen), Math.max(LOUDEST, ...seen)], [SIZE.foot, SIZE.top]).nice();
+  const line = (going: string) =>
+    levels
+      .filter((one) => one.going === going)
+      .map((one) => `${x(one.hertz).toFixed(1)},${y(one.level).toFixed(1)}`)
+      .join(" ");
+  return (
+    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label="Sound level over frequency, and bands">
+      {levels.length > 0 &&
+        y.ticks(4).map((tick) => (
+          <g key={tick}>
+            <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+            <text x={SIZE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+              {tick}
+            </text>
+          </g>
+        ))}
+      {sweep.skips.map((band) => (
+        <rect
+          key={band.low.value}
+          x={x(band.low.value)}
+          width={Math.max(x(band.high.value) - x(band.low.value), 2)}
+          y={SIZE.top}
+          height={SIZE.foot - SIZE.top}
+          fill="var(--chakra-colors-brick)"
+          opacity={0.22}
+        />
+      ))}
+      {limit !== null && levels.length > 0 && (
+        <line
+          x1={SIZE.left}
+          x2={SIZE.right}
+          y1={y(limit)}
+          y2={y(limit)}
+          stroke="var(--chakra-colors-ink)"
+          strokeDasharray="2 4"
+        />
+      )}
+      <polyline points={line("up")} fill="none" stroke="var(--chakra-colors-violet)" strokeWidth={2} />
+      <polyline
+        points={line("down")}
+        fill="none"
+        stroke="var(--chakra-colors-violet)"
+        strokeWidth={2}
+        strokeDasharray="5 4"
+      />
+      {marks.map((mark) =>
+        mark.frequency ? (
+          <path
+            key={mark.id}
+            d={`M${x(mark.frequency.si)} ${SIZE.foot} l-5 9 h10 z`}
+            fill="var(--chakra-colors-brick)"
+          />
+        ) : null,
+      )}
+      <line x1={SIZE.left} x2={SIZE.right} y1={SIZE.foot} y2={SIZE.foot} stroke="var(--chakra-colors-rule)" />
+      {x.ticks(8).map((tick) => (
+        <text key={tick} x={x(tick)} y={SIZE.foot + 24} textAnchor="middle" fill="var(--chakra-colors-ink2)">
+          {tick}
+        </text>
+      ))}
+      <text x={SIZE.right} y={SIZE.height - 1} textAnchor="end" fill="var(--chakra-colors-ink2)">
+        Hz at the drive’s output
+      </text>
+      {levels.length > 0 && (
+        <text x={SIZE.left} y={10} fill="var(--chakra-colors-ink2)">
+          dB(A); line up, dashed down, dotted: loud from here
+        </text>
+      )}
+    </Svg>
+  );
+}
+
+const Svg = chakra("svg", {
+  base: { width: "100%", display: "block", fontSize: "12px", mt: "6px", maxWidth: "720px" },
+});
