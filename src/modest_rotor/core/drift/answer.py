@@ -192,7 +192,7 @@ def _moved(one: NeedleTrend) -> Figure:
 def _cause(rung: Rung) -> DriftCause:
     def needle(name: Needle) -> Phrase:
         expected = math.exp(rung.expected[name]) - 1
-        return (f"{name}: it would make ", "+" if expected > 0 else "", figure("change", expected, "estimated"))
+        return (f"{name} ", "+" if expected > 0 else "", figure("change", expected, "estimated"))
 
     return DriftCause(
         cause=rung.cause.name,
@@ -237,7 +237,10 @@ def _one_series(
         spread = max(band, COVERAGE_95 * (one.sd if one else ORDINARY_WANDER) * healthy)
     line: tuple[TrendEnd, ...] = ()
     if one:
-        line = tuple(TrendEnd(day=day, value=one.healthy * math.exp(one.trend.at(day))) for day in one.days)
+        line = tuple(
+            TrendEnd(day=day, value=one.healthy * math.exp(one.trend.at(day)))
+            for day in (max(one.days[0], one.trend.start), one.days[1])
+        )
     return Series(
         column=column,
         title=TITLES[column],

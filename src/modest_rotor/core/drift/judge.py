@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from modest_rotor.core.drift.log import NEEDLE_OF, Log, Reference, last_reset
-from modest_rotor.core.drift.trend import Trend, robust_trend, thinned
+from modest_rotor.core.drift.trend import Trend, bent_trend, robust_trend, thinned
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.causes import REPEATS, Observed, Rung, Solved, rank_causes
 from modest_rotor.core.identify.perturb import Needle
@@ -16,6 +16,8 @@ from modest_rotor.core.identify.perturb import Needle
 FEWEST_READINGS = 5
 FIRST_SHARE, FEWEST_FIRST = 0.08, 5
 """Share of the readings of one meter, and their least number, that stand for the healthy state as that meter shows it."""
+MOST_JUDGED = 150
+"""Points of a needle's line: more would only take longer."""
 MANY = 40
 """Readings by one meter from which on its own first ones are the yardstick, and not the sign-off by other meters."""
 WANDER = {
@@ -133,10 +135,10 @@ def _needle(column: str, whole: Log, recent: Log, reference: Reference | None, f
     healthy, healthy_sd = _healthy(column, whole, reference, fan)
     if healthy is None:
         return None
-    time, ratio = thinned(recent.days[sound], np.log(values[sound] / healthy))
+    time, ratio = thinned(recent.days[sound], np.log(values[sound] / healthy), MOST_JUDGED)
     if len(time) < FEWEST_READINGS or np.ptp(time) <= 0:
         return None
-    trend = robust_trend(time, ratio)
+    trend = bent_trend(time, ratio)
     needle = NEEDLE_OF[column]
     level = trend.at(float(time[-1]))
     sd = math.hypot(math.hypot(trend.end_sd, healthy_sd), WANDER[needle])
@@ -170,7 +172,7 @@ def _since(one: NeedleTrend) -> float | None:
         return None
     edge = math.copysign(least, one.level)
     day = (edge - one.trend.intercept) / one.trend.slope
-    return min(max(day, one.days[0]), one.days[1])
+    return min(max(day, one.days[0], one.trend.start), one.days[1])
 
 
 @dataclass(frozen=True)

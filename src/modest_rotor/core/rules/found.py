@@ -70,4 +70,6 @@ def _proof(rule: str, about: SetFacts | None) -> ProvingTest | None:
         return None
     concerns_set = "{set}" in row["path"]
     path = "" if concerns_set and about is None else row["path"].replace("{set}", about.id if about else "")
-    return ProvingTest(caution=row["caution"], how=row["how"], proves=row["proves"], clears=row["clears"], path=path or None)
+    return ProvingTest(
+        caution=row["caution"], how=row["how"], proves=row["proves"], clears=row["clears"], path=path or None
+    )

@@ -91,7 +91,7 @@ function Told({ log }: { log: LogView }) {
             <Box
               key={cause.cause}
               display="grid"
-              gridTemplateColumns="64px minmax(0, 1fr)"
+              gridTemplateColumns="84px minmax(0, 1fr)"
               gap="10px"
               py="6px"
               borderTop="1px solid"
@@ -99,14 +99,15 @@ function Told({ log }: { log: LogView }) {
               data-cause={cause.cause}
             >
               <Box fontWeight={600} textAlign="right">
-                {Math.round(100 * cause.share)} %
+                {shareWords(cause.share)}
               </Box>
               <Box>
                 <b>{cause.cause}</b>: {cause.words}
                 <Micro display="block">
+                  would make{" "}
                   {cause.needles.map((needle, index) => (
                     <span key={index}>
-                      {index > 0 ? "; " : ""}
+                      {index > 0 ? ", " : ""}
                       <PhraseText phrase={needle} />
                     </span>
                   ))}
@@ -153,6 +154,11 @@ function Pictures({ log }: { log: LogView }) {
       </Micro>
     </Part>
   );
+}
+
+/** A share of the likelihood; the model is never so sure that it could say all. */
+function shareWords(share: number) {
+  return share > 0.99 ? "over 99 %" : `${Math.round(100 * share)} %`;
 }
 
 function sentenceOf(words: string) {

@@ -139,7 +139,7 @@ function ReadAfter() {
       <Box flex="1 1 200px">
         {after.length === 0
           ? "No set after yet."
-          : `${after.length} set${after.length > 1 ? "s" : ""} after: ${after.map((set) => set.name || set.id).join(", ")}.`}{" "}
+          : `${after.length} set${after.length > 1 ? "s" : ""} after: ${after.map((set) => `“${set.name || set.id}”`).join(", ")}.`}{" "}
         <Link to={`/jobs/${view.id}/readings`}>type one on Readings</Link>
         <Small>, marked “after”</Small>
       </Box>

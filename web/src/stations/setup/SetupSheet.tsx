@@ -54,7 +54,7 @@ function Chosen() {
   const chosen = (devices.data ?? []).filter((device) => names.includes(device.name));
   return (
     <Part title="Read and written here" note={<Link to="/devices">all devices</Link>}>
-      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="8px 24px">
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 150px" }} gap="8px 24px">
         <DevicePick
           which="device"
           label={drive ? "Drive" : "Electronic motor"}
@@ -62,6 +62,7 @@ function Chosen() {
           kinds={drive ? ["drive"] : ["electronic fan"]}
         />
         <DevicePick which="panel" label="Meter panel" help="reads in place of typing" kinds={["meter panel"]} />
+        <LabelledField path="setup/tolerance" />
       </Box>
       {chosen
         .filter((device) => device.trouble)
@@ -70,9 +71,6 @@ function Chosen() {
             {device.name}: <Age device={device} />
           </Box>
         ))}
-      <Box maxWidth="260px" pt="4px">
-        <LabelledField path="setup/tolerance" />
-      </Box>
     </Part>
   );
 }
