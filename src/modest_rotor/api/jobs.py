@@ -36,7 +36,7 @@ from modest_rotor.core.options.step_working import StepWorkings
 from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.formats.job_file import job_from_data, write_job
-from modest_rotor.store import jobs
+from modest_rotor.store import jobs, logs
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.fits import assess_job, assess_on_last_fit, ladder_of_job, needles_of_job
 
@@ -61,8 +61,16 @@ SIGNED_PATHS = ("setup/signs", "setup/traits", "setup/device", "setup/panel")
 @router.get("/board")
 @with_connection
 def board() -> tuple[jobs.BoardSite, ...]:
-    """Every site with its jobs, each told in one line."""
-    return jobs.all_jobs_by_site()
+    """Every site with its jobs, each told in one line; a machine whose log drifts says so."""
+    return tuple(
+        site.model_copy(update={"jobs": tuple(_with_drift(job) for job in site.jobs)})
+        for site in jobs.all_jobs_by_site()
+    )
+
+
+def _with_drift(job: jobs.BoardJob) -> jobs.BoardJob:
+    told = logs.told_of(job.machine_id)
+    return job.model_copy(update={"drifts": told.rail}) if told.drifts else job
 
 
 @router.post("/jobs", status_code=201)

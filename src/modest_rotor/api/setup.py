@@ -18,7 +18,16 @@ from modest_rotor.core.stations.setup import SignState
 from modest_rotor.core.stations.traits import SignalTraits
 from modest_rotor.devices.links import LINKS, profile_of
 from modest_rotor.devices.stand_ins import stand_in_of
-from modest_rotor.devices.sweep_run import SweepOrder, SweepRun, SweepState, SweepView, add_mark, begin_sweep, run_of
+from modest_rotor.devices.sweep_run import (
+    SweepOrder,
+    SweepRun,
+    SweepState,
+    SweepView,
+    add_mark,
+    begin_sweep,
+    run_of,
+    say,
+)
 from modest_rotor.devices.writing import Outcome, What, WritePlan, carry_out, plan_write, values_for
 from modest_rotor.fieldbus.profile import DeviceKind, Role
 from modest_rotor.store import devices, jobs
@@ -245,6 +254,7 @@ def start_sweep(job_id: int, said: Confirmed) -> SweepAnswerView:
     outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
     if not all(one.agrees for one in outcomes):
         raise ChangeRefused(f"The drive did not take it: {next(one.sentence for one in outcomes if not one.agrees)}.")
+    say(job_id, "setup/sweep/cleared", "yes", said.who.strip())
     begun = KeptSweep(job_id, kept.id, panel.id if panel else None, 0, before, (), said.who.strip())
     return _sweep_view(begin_sweep(begun, order))
 

@@ -55,7 +55,9 @@ def tell_on_board(
 ) -> BoardLine:
     """The job in one line, what it waits for and where it stands."""
     # A stop that is known from the start (a protected duty) is told; the job itself goes on.
-    first = steps[0] if steps else None
+    later = [step for step in steps if step.station in (Station.SETUP, Station.PROOF)]
+    # Once it is decided, what is still open of other options holds nothing up.
+    first = next(iter(later if setup.option and not setup.waits else steps), None)
     own = [finding for finding in findings if not finding.standing and finding.is_open]
     return BoardLine(
         sentence=_headline(case, own, ways, setup, proof),

@@ -21,6 +21,7 @@ SIGNED_DAYS_AGO = 372
 SEED = 20251117
 PANEL = "Baggage hall panel"
 FILTER_LOADS = Fault(Change.FILTER_LOADED, 1.7, begins=205.0)
+HALL_AIR_C = (19.0, 4.0)
 SHARE_READ = 0.97
 CAPACITANCE_UF = ((-1010, 7.45), (-820, 7.40), (-640, 7.34), (-455, 7.27), (-270, 7.22), (-95, 7.16))
 """Days before today, and what the run capacitor of the ticket office's fan coil was read at."""
@@ -64,7 +65,9 @@ def _year(
     if isinstance(setup, str):
         raise ValueError(setup)
     season = YEAR_D - (begun.timetuple().tm_yday - 110)
-    log = simulated_log(setup, rng, days, FILTER_LOADS, season=season, setting=reference.setting, source=PANEL)
+    log = simulated_log(
+        setup, rng, days, FILTER_LOADS, season=season, air_c=HALL_AIR_C, setting=reference.setting, source=PANEL
+    )
     return [
         logs.NewReading(
             begun + timedelta(days=float(day)),

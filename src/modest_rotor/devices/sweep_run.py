@@ -184,7 +184,7 @@ class SweepRun:
         LINKS.link(kept).write(role, value)
 
     def _said(self, path: str) -> None:
-        _change(self.kept.job_id, path, lambda _: "yes", self.kept.who, None)
+        say(self.kept.job_id, path, "yes", self.kept.who)
 
     def _end(self, state: SweepState, sentence: str, roles: tuple[Role, ...]) -> None:
         """Put back what the drive was told before, keep that, and forget the sweep."""
@@ -270,6 +270,11 @@ def add_mark(
         return [*items, new]
 
     return _change(job_id, "setup/sweep/marks", with_mark, who, f"loud at {hertz:.1f} Hz")
+
+
+def say(job_id: int, path: str, value: str, who: str) -> None:
+    """Answer a question of the job as it now is."""
+    _change(job_id, path, lambda _: value, who, None)
 
 
 def _change(job_id: int, path: str, work: Callable[[Any], Any], who: str, label: str | None) -> jobs.StoredJob:

@@ -16,7 +16,7 @@ from modest_rotor.core.assessment import BoardLine
 from modest_rotor.core.changes import label_of, value_at, with_change
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job, JobDocument, Machine, Site
-from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.phrase import Frozen, Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.store.database import database
 from modest_rotor.store.fits import assess_job
@@ -43,9 +43,11 @@ class BoardJob(Frozen):
     """A job as the Board shows it."""
 
     id: int
+    machine_id: int
     machine: str
     place: str | None
     line: BoardLine
+    drifts: Phrase = ()
     saved: datetime
 
 
@@ -254,4 +256,11 @@ def _board_job(row: JobRow) -> BoardJob:
         ).execute()
     else:
         line = BoardLine.model_validate(row.summary)
-    return BoardJob(id=row.id, machine=job.machine.name, place=job.machine.place, line=line, saved=row.saved)
+    return BoardJob(
+        id=row.id,
+        machine_id=row.machine.id,
+        machine=job.machine.name,
+        place=job.machine.place,
+        line=line,
+        saved=row.saved,
+    )

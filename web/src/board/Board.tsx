@@ -31,7 +31,7 @@ export function Board() {
       <TopLine trail={[{ label: "Board" }]} manySites />
       <Box as="main" px={{ base: "14px", lg: "20px" }} pb="30px">
         <Box display="flex" alignItems="flex-end" gap="16px 30px" flexWrap="wrap" py="10px">
-          <Box display="flex" gap="14px" alignItems="baseline" minHeight="44px" flex="1 1 260px">
+          <Box display="flex" gap="0 18px" alignItems="baseline" minHeight="44px" flex="1 1 100%" flexWrap="wrap">
             <Box as="h1" fontSize="title" fontWeight={600}>
               Board
             </Box>
@@ -153,6 +153,11 @@ function JobLine({ job }: { job: Job }) {
         {line.stopped && (
           <>
             <SeverityWord severity="stop" />{" "}
+          </>
+        )}
+        {(job.drifts ?? []).length > 0 && (
+          <>
+            <SeverityWord severity="caution" /> It <PhraseText phrase={(job.drifts ?? []) as Phrase} />.{" "}
           </>
         )}
         <PhraseText phrase={line.sentence as Phrase} />

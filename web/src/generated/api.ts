@@ -73,7 +73,7 @@ export interface paths {
         };
         /**
          * Board
-         * @description Every site with its jobs, each told in one line.
+         * @description Every site with its jobs, each told in one line; a machine whose log drifts says so.
          */
         get: operations["board_api_board_get"];
         put?: never;
@@ -1723,11 +1723,18 @@ export interface components {
         BoardJob: {
             /** Id */
             id: number;
+            /** Machine Id */
+            machine_id: number;
             /** Machine */
             machine: string;
             /** Place */
             place: string | null;
             line: components["schemas"]["BoardLine"];
+            /**
+             * Drifts
+             * @default []
+             */
+            drifts: (string | components["schemas"]["Figure"])[];
             /**
              * Saved
              * Format: date-time
@@ -5870,6 +5877,11 @@ export interface components {
             title: string;
             /** Quantity */
             quantity: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
             /** Days */
             days: number[];
             /** Values */

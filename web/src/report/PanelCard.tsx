@@ -18,12 +18,12 @@ export function PanelCard() {
   }, []);
   return (
     <>
-      <Box data-screen-only>
-        <TopLine
-          trail={[{ label: "Board", to: "/" }, { label: "Set-up", to: `/jobs/${id}/setup` }, { label: "Panel card" }]}
-        />
-      </Box>
       <JobProvider desk={desk}>
+        <Box data-screen-only>
+          <TopLine
+            trail={[{ label: "Board", to: "/" }, { label: "Set-up", to: `/jobs/${id}/setup` }, { label: "Panel card" }]}
+          />
+        </Box>
         <Card />
       </JobProvider>
     </>

@@ -7,7 +7,16 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from modest_rotor.core.drift.judge import CapacitorTrend, Judgement, NeedleTrend, capacitor_trend, frozen_since, judge
+from modest_rotor.core.drift.judge import (
+    DENSE,
+    CapacitorTrend,
+    Judgement,
+    NeedleTrend,
+    capacitor_trend,
+    corrected,
+    frozen_since,
+    judge,
+)
 from modest_rotor.core.drift.log import LOGGED, Log, Reference
 from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.trend import thinned
@@ -24,6 +33,7 @@ from modest_rotor.core.physics.fan import Wheel
 USUAL_TOLERANCE = 0.06
 """Share below its label at which a run capacitor is weak, where its plate prints no other. Common practice, no source."""
 MOST_DRAWN = 240
+AS_AT_20 = "as in air of 20 °C"
 ORDINARY_WANDER = 0.01
 MOST_CAUSES, LEAST_SHARE = 3, 0.05
 SOURCE = (
@@ -49,6 +59,7 @@ class Series(Frozen):
     column: str
     title: str
     quantity: str
+    note: str = ""
     days: tuple[float, ...]
     values: tuple[float, ...]
     healthy: float | None = None
@@ -132,7 +143,7 @@ def log_answer(
         since_day=judged.since if judged else None,
         setting=judged.setting if judged else None,
         source=judged.source if judged else None,
-        series=_series(log, judged, references),
+        series=_series(log, judged, references, fan),
         causes=tuple(
             _cause(rung) for rung in (judged.causes if judged else ())[:MOST_CAUSES] if rung.share >= LEAST_SHARE
         ),
@@ -203,7 +214,7 @@ def _cause(rung: Rung) -> DriftCause:
     )
 
 
-def _series(log: Log, judged: Judgement | None, references: tuple[Reference, ...]) -> tuple[Series, ...]:
+def _series(log: Log, judged: Judgement | None, references: tuple[Reference, ...], fan: bool) -> tuple[Series, ...]:
     """Every column that was read, on the setting that was judged, thinned for drawing."""
     if not len(log):
         return ()
@@ -212,13 +223,15 @@ def _series(log: Log, judged: Judgement | None, references: tuple[Reference, ...
     reference = next((one for one in references if one.setting == setting), None)
     told = []
     for column, quantity in LOGGED.items():
-        values = here.columns.get(column)
-        if values is None or not np.isfinite(values).any():
+        if column not in here.columns or not np.isfinite(here.columns[column]).any():
             continue
+        values = corrected(column, here, fan)
         sound = np.isfinite(values)
         days, shown = thinned(here.days[sound], values[sound], MOST_DRAWN)
         trend = next((one for one in judged.needles if one.column == column), None) if judged else None
-        told.append(_one_series(column, quantity, days.tolist(), shown.tolist(), trend, reference))
+        one = _one_series(column, quantity, days.tolist(), shown.tolist(), trend, reference)
+        is_dense = fan and column in DENSE and "air" in here.columns
+        told.append(one.model_copy(update={"note": AS_AT_20}) if is_dense else one)
     return tuple(told)
 
 

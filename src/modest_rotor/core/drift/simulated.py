@@ -46,6 +46,7 @@ def simulated_log(
     fault: Fault | None = None,
     *,
     season: float | None = None,
+    air_c: tuple[float, float] = (MEAN_C, SWING_C),
     setting: str = "full",
     source: str = "panel",
 ) -> Log:
@@ -53,6 +54,7 @@ def simulated_log(
 
     :param setup: motor, supply and load as they should be. :param days: rising, days from the first. :param fault: planted, if any;
         it grows evenly in the logarithm until the last day. :param season: day on which the air is at its mean and rising.
+    :param air_c: mean of the air's temperature and its swing over the year, °C.
     :returns: columns in SI and rpm; a fault of volts moves the volts themselves.
 
     Validity: for tests, benchmarks and the demo: its faults follow the same equations that look for them. Source: our own
@@ -64,7 +66,7 @@ def simulated_log(
     begins = fault.begins if fault else 0.0
     grown = np.clip((days - begins) / max(float(days[-1]) - begins, 1.0), 0.0, 1.0)
     shift = rng.uniform(0, YEAR_D) if season is None else -season
-    air = MEAN_C + SWING_C * np.sin(2 * np.pi * (days + shift) / YEAR_D)
+    air = air_c[0] + air_c[1] * np.sin(2 * np.pi * (days + shift) / YEAR_D)
     dense = MIDDLE_K / (air + KELVIN)
     columns: dict[str, Array] = {"air": air}
     for name, needle in COLUMNS.items():

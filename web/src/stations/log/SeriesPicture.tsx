@@ -4,9 +4,16 @@ import { memo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { inUnits, unitOf, write } from "../../shared/figures";
+import { Micro } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
+import { useIsWide } from "../../shared/width";
 
-const SIZE = { width: 640, height: 104, left: 56, right: 632, top: 10, foot: 80 };
+/** Wide, and for a phone, where the same letters must stay as large. */
+const SIZES = {
+  wide: { width: 640, height: 104, left: 56, right: 632, top: 10, foot: 80, ticks: 7 },
+  narrow: { width: 350, height: 110, left: 48, right: 344, top: 10, foot: 86, ticks: 4 },
+} as const;
+const NARROW_BELOW = 561;
 const DAY_MS = 86_400_000;
 const ROOM = 0.12;
 
@@ -20,6 +27,7 @@ interface SeriesProps {
 /** One needle over months: points, the healthy state with its band, the trend, and what was serviced when. */
 export const SeriesPicture = memo(function SeriesPicture({ series, events, span }: SeriesProps) {
   const { units } = useUnits();
+  const size = SIZES[useIsWide(NARROW_BELOW) ? "wide" : "narrow"];
   const say = (value: number) => inUnits(series.quantity, value, units);
   const values = series.values.map(say);
   const healthy = [series.healthy_low, series.healthy, series.healthy_high].map((one) =>
@@ -30,8 +38,8 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
   // Wild readings stand at the edge rather than flatten all others.
   const [low, high] = middle(ends);
   const room = ROOM * (high - low || Math.abs(high) || 1);
-  const x = scaleUtc(span, [SIZE.left, SIZE.right]);
-  const y = scaleLinear([low - room, high + room], [SIZE.foot, SIZE.top])
+  const x = scaleUtc(span, [size.left, size.right]);
+  const y = scaleLinear([low - room, high + room], [size.foot, size.top])
     .clamp(true)
     .nice(3);
   const [bandLow, now, bandHigh] = healthy;
@@ -53,22 +61,23 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
       <Box display="flex" justifyContent="space-between" fontSize="small" gap="10px">
         <Box>
           <b>{series.title}</b> {unitOf(series.quantity, units)}
+          {series.note ? <Micro> {series.note}</Micro> : null}
         </Box>
-        <Box color="ink2">{told ? `at sign-off ${told.value}` : ""}</Box>
+        <Box color="ink2">{told ? `healthy ${told.value}` : ""}</Box>
       </Box>
-      <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={`${series.title} over time`}>
+      <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={`${series.title} over time`}>
         {y.ticks(3).map((tick) => (
           <g key={tick}>
-            <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
-            <text x={SIZE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+            <line x1={size.left} x2={size.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+            <text x={size.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
               {tick.toLocaleString("en")}
             </text>
           </g>
         ))}
         {bandLow != null && bandHigh != null && (
           <rect
-            x={SIZE.left}
-            width={SIZE.right - SIZE.left}
+            x={size.left}
+            width={size.right - size.left}
             y={y(bandHigh)}
             height={Math.max(y(bandLow) - y(bandHigh), 1)}
             fill="var(--chakra-colors-verdigris)"
@@ -77,8 +86,8 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
         )}
         {now != null && (
           <line
-            x1={SIZE.left}
-            x2={SIZE.right}
+            x1={size.left}
+            x2={size.right}
             y1={y(now)}
             y2={y(now)}
             stroke="var(--chakra-colors-verdigris)"
@@ -115,18 +124,18 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
               key={event.id}
               x1={x(at)}
               x2={x(at)}
-              y1={SIZE.top}
-              y2={SIZE.foot}
+              y1={size.top}
+              y2={size.foot}
               stroke="var(--chakra-colors-ink)"
               strokeDasharray="2 3"
             />
           );
         })}
-        {x.ticks(7).map((tick) => (
+        {x.ticks(size.ticks).map((tick) => (
           <text
             key={tick.getTime()}
             x={x(tick)}
-            y={SIZE.foot + 17}
+            y={size.foot + 17}
             textAnchor="middle"
             fill="var(--chakra-colors-ink2)"
           >

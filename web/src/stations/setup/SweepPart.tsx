@@ -195,6 +195,7 @@ function ByHand({ frequencies }: { frequencies: readonly number[] }) {
     );
   return (
     <Box py="8px" data-sweep="by hand">
+      {place === 0 && <LabelledField path="setup/sweep/cleared" />}
       <Box display="flex" gap="20px" alignItems="baseline" flexWrap="wrap">
         <Box fontSize="33px" fontWeight={600} data-at={at.hertz}>
           {at.hertz} Hz
@@ -216,34 +217,55 @@ function ByHand({ frequencies }: { frequencies: readonly number[] }) {
   );
 }
 
+type Mark = Schemas["LoudMark"];
+
+/** What was marked, a line for each frequency. */
+function Marks({ marks }: { marks: readonly Mark[] }) {
+  const { desk } = useView();
+  const hertz = [...new Set(marks.map((mark) => mark.frequency?.si ?? 0))].sort((a, b) => a - b);
+  if (hertz.length === 0) return null;
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="24px" py="4px">
+      {hertz.map((at) => {
+        const own = marks.filter((mark) => (mark.frequency?.si ?? 0) === at);
+        return (
+          <Box
+            key={at}
+            display="flex"
+            gap="10px"
+            alignItems="center"
+            borderTop="1px solid"
+            borderColor="hair"
+            data-mark={at}
+          >
+            <b>{own[0]?.frequency?.typed}</b>
+            <Small flex="1">{own.map(markWords).join("; ")}</Small>
+            <Word
+              type="button"
+              mx="0"
+              aria-label={`Remove the marks at ${own[0]?.frequency?.typed ?? ""}`}
+              onClick={() => own.forEach((mark) => void desk.remove(`setup/sweep/marks/${mark.id}`))}
+            >
+              remove
+            </Word>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+function markWords(mark: Mark) {
+  return [mark.going ? `going ${mark.going}` : "loud", mark.level?.typed].filter(Boolean).join(", ");
+}
+
 /** What the marks come to: bands, limits, what stays loud; written and read back. */
 function Outcome({ sweep }: { sweep: Schemas["SweepAnswer"] }) {
-  const { desk, view } = useJob();
+  const { view } = useJob();
   const marks = view.document.setup?.sweep?.marks ?? [];
   return (
     <Box pt="4px">
-      <LabelledField path="setup/sweep/cleared" />
-      {marks.length > 0 && (
-        <Box display="flex" gap="2px 16px" flexWrap="wrap" py="4px" alignItems="center">
-          <Small>loud at</Small>
-          {marks.map((mark) => (
-            <Box key={mark.id} as="span" data-mark={mark.frequency?.si}>
-              <b>{mark.frequency?.typed}</b>
-              {mark.level ? ` ${mark.level.typed}` : ""}
-              {mark.going ? ` ${mark.going}` : ""}{" "}
-              <Word
-                type="button"
-                mx="0"
-                px="4px"
-                aria-label={`Remove the mark at ${mark.frequency?.typed ?? ""}`}
-                onClick={() => void desk.remove(`setup/sweep/marks/${mark.id}`)}
-              >
-                remove
-              </Word>
-            </Box>
-          ))}
-        </Box>
-      )}
+      <Marks marks={marks} />
       {sweep.stop && (
         <Box borderTop="4px solid" borderBottom="4px solid" borderColor="brick" py="6px" role="alert">
           <SeverityWord severity="stop" /> {sweep.stop}

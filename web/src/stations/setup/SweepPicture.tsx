@@ -3,8 +3,14 @@ import { scaleLinear } from "d3-scale";
 
 import type { Schemas } from "../../shared/api";
 import { useJob } from "../../shared/job";
+import { useIsWide } from "../../shared/width";
 
-const SIZE = { width: 640, height: 170, left: 40, right: 632, top: 14, foot: 138 };
+/** Wide, and for a phone, where the same letters must stay as large. */
+const SIZES = {
+  wide: { width: 640, height: 186, left: 40, right: 632, top: 14, foot: 138 },
+  narrow: { width: 350, height: 186, left: 30, right: 344, top: 14, foot: 138 },
+} as const;
+const NARROW_BELOW = 561;
 const QUIETEST = 30;
 const LOUDEST = 80;
 
@@ -12,26 +18,27 @@ const LOUDEST = 80;
 export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"][] }) {
   const { view, assessment } = useJob();
   const { sweep } = assessment.setup;
+  const size = SIZES[useIsWide(NARROW_BELOW) ? "wide" : "narrow"];
   const marks = view.document.setup?.sweep?.marks ?? [];
   if (!sweep || sweep.frequencies.length === 0 || (levels.length === 0 && marks.length === 0)) return null;
   const first = sweep.frequencies[0] ?? 0;
   const last = sweep.frequencies[sweep.frequencies.length - 1] ?? 50;
   const limit = view.document.setup?.sweep?.limit?.si ?? null;
-  const x = scaleLinear([first, last], [SIZE.left, SIZE.right]);
+  const x = scaleLinear([first, last], [size.left, size.right]);
   const seen = levels.map((one) => one.level).concat(limit ?? []);
-  const y = scaleLinear([Math.min(QUIETEST, ...seen), Math.max(LOUDEST, ...seen)], [SIZE.foot, SIZE.top]).nice();
+  const y = scaleLinear([Math.min(QUIETEST, ...seen), Math.max(LOUDEST, ...seen)], [size.foot, size.top]).nice();
   const line = (going: string) =>
     levels
       .filter((one) => one.going === going)
       .map((one) => `${x(one.hertz).toFixed(1)},${y(one.level).toFixed(1)}`)
       .join(" ");
   return (
-    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label="Sound level over frequency, and bands">
+    <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label="Sound level over frequency, and bands">
       {levels.length > 0 &&
         y.ticks(4).map((tick) => (
           <g key={tick}>
-            <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
-            <text x={SIZE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+            <line x1={size.left} x2={size.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+            <text x={size.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
               {tick}
             </text>
           </g>
@@ -41,16 +48,16 @@ export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"
           key={band.low.value}
           x={x(band.low.value)}
           width={Math.max(x(band.high.value) - x(band.low.value), 2)}
-          y={SIZE.top}
-          height={SIZE.foot - SIZE.top}
+          y={size.top}
+          height={size.foot - size.top}
           fill="var(--chakra-colors-brick)"
           opacity={0.22}
         />
       ))}
       {limit !== null && levels.length > 0 && (
         <line
-          x1={SIZE.left}
-          x2={SIZE.right}
+          x1={size.left}
+          x2={size.right}
           y1={y(limit)}
           y2={y(limit)}
           stroke="var(--chakra-colors-ink)"
@@ -69,22 +76,22 @@ export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"
         mark.frequency ? (
           <path
             key={mark.id}
-            d={`M${x(mark.frequency.si)} ${SIZE.foot} l-5 9 h10 z`}
+            d={`M${x(mark.frequency.si)} ${size.foot} l-5 9 h10 z`}
             fill="var(--chakra-colors-brick)"
           />
         ) : null,
       )}
-      <line x1={SIZE.left} x2={SIZE.right} y1={SIZE.foot} y2={SIZE.foot} stroke="var(--chakra-colors-rule)" />
+      <line x1={size.left} x2={size.right} y1={size.foot} y2={size.foot} stroke="var(--chakra-colors-rule)" />
       {x.ticks(8).map((tick) => (
-        <text key={tick} x={x(tick)} y={SIZE.foot + 24} textAnchor="middle" fill="var(--chakra-colors-ink2)">
+        <text key={tick} x={x(tick)} y={size.foot + 24} textAnchor="middle" fill="var(--chakra-colors-ink2)">
           {tick}
         </text>
       ))}
-      <text x={SIZE.right} y={SIZE.height - 1} textAnchor="end" fill="var(--chakra-colors-ink2)">
+      <text x={size.right} y={size.height - 1} textAnchor="end" fill="var(--chakra-colors-ink2)">
         Hz at the drive’s output
       </text>
       {levels.length > 0 && (
-        <text x={SIZE.left} y={10} fill="var(--chakra-colors-ink2)">
+        <text x={size.left} y={10} fill="var(--chakra-colors-ink2)">
           dB(A); line up, dashed down, dotted: loud from here
         </text>
       )}
