@@ -36,7 +36,7 @@ def test_the_demo_job_is_walked_and_a_reading_moves_the_balance_and_is_kept(scre
     screen.sees("What could replace it?")
     for station, words in (
         ("call", "Why are we here?"), ("plate", "Synchronous speed"), ("findings", "What explains it"),
-        ("duty", "The year in steps"), ("options", "What does it save?"), ("log", "Not in this version yet"),
+        ("duty", "The year in steps"), ("options", "What does it save?"), ("setup", "Waits for a choice"), ("log", "Add a reading"),
         ("readings", "Load, every way"),
     ):  # fmt: skip
         screen.station(station)

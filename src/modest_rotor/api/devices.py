@@ -161,6 +161,7 @@ def ask(device_id: int) -> DeviceView:
 @with_connection
 def disarm(device_id: int) -> None:
     """End the leave to write a device."""
+    devices.device(device_id)
     devices.disarm(device_id)
 
 

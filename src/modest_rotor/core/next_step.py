@@ -251,8 +251,9 @@ def _setup(setup: SetupAnswer) -> Iterator[Next]:
 
 
 def _proof(proof: ProofAnswer) -> Iterator[Next]:
-    if proof.waits:
-        return
+    if proof.waits and proof.option:
+        told = ("Read the machine as it is set now: a set marked “after”.",)
+        yield Next(station=Station.PROOF, path=None, sentence=told, why=("Without it nothing is proved.",))
     for step in proof.steps:
         if step.watts.waits:
             yield Next(

@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+import time
+from collections.abc import Callable
+
 from modest_rotor.fieldbus.demo import demo_stand_ins
 from modest_rotor.fieldbus.stand_in import HOST, StandIn, StandIns
 from modest_rotor.store.devices import KeptDevice, add_device
@@ -9,9 +12,9 @@ from modest_rotor.store.devices import KeptDevice, add_device
 _running: list[StandIns] = []
 
 
-def start_stand_ins() -> StandIns:
+def start_stand_ins(clock: Callable[[], float] = time.monotonic) -> StandIns:
     """Start the stand-ins that ship and keep them as devices."""
-    running = demo_stand_ins().start()
+    running = demo_stand_ins(clock).start()
     _running.append(running)
     for device in running.devices:
         profile = device.profile.model_dump(mode="json")

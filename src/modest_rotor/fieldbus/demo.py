@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+import time
+from collections.abc import Callable
+
 from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
 from modest_rotor.core.plant.plant import Told
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
@@ -11,12 +14,15 @@ from modest_rotor.fieldbus.stand_in import RunningPlant, StandIn, StandIns
 DRIVE, HALL_PANEL, FAN, BLOWER_PANEL = "hall-drive", "hall-panel", "blower-fan", "blower-panel"
 
 
-def demo_stand_ins() -> StandIns:
-    """The four devices, not yet answering."""
+def demo_stand_ins(clock: Callable[[], float] = time.monotonic) -> StandIns:
+    """The four devices, not yet answering.
+
+    :param clock: seconds by which their machines run; a test may let them run faster.
+    """
     profiles = shipped_profiles()
     drive, fan, panel = profiles["quay-drive-15"], profiles["slip-fan-75"], profiles["gull-panel"]
-    hall = RunningPlant(hall_fan(drive.traits.drive or DriveTraits()), Told(high_hz=50.0))
-    blower = RunningPlant(waiting_hall_blower(fan.traits.signal or SignalTraits()), Told(run=True))
+    hall = RunningPlant(hall_fan(drive.traits.drive or DriveTraits()), Told(high_hz=50.0), clock)
+    blower = RunningPlant(waiting_hall_blower(fan.traits.signal or SignalTraits()), Told(run=True), clock)
     return StandIns(
         (
             StandIn(DRIVE, "Hall supply fan, drive", drive, hall),

@@ -6,6 +6,7 @@ import asyncio
 import random
 import time
 from collections.abc import Callable
+from concurrent.futures import Future
 from dataclasses import dataclass, replace
 from enum import StrEnum
 from threading import RLock, Thread
@@ -23,8 +24,10 @@ HOST = "127.0.0.1"
 BITS = SimData(0, values=[False] * 16, datatype=DataType.BITS)
 UNIT_PLACE = 6
 """Where the number of the device stands in a frame of Modbus TCP."""
-READ_INPUTS = 4
+FUNCTION_PLACE = 7
+READ_INPUTS, WRITES = 4, (5, 6, 15, 16)
 SLOW_S = 3.0
+TICK_S = 1.0
 MOST_CONNECTIONS_WAIT_S = 5.0
 METERED = (Role.CURRENT, Role.INPUT_POWER, Role.SUPPLY_STATIC, Role.RETURN_STATIC)
 NOISE_FREE = (Role.IDENTITY, Role.NOISE, Role.DROP_OUTS, Role.DRIFT)
@@ -41,6 +44,7 @@ class Trouble(StrEnum):
     OUTSIDE = "outside its profile"
     OTHER_UNIT = "another answers"
     FROZEN = "frozen"
+    LOST = "answers to writes get lost"
 
 
 class RunningPlant:
@@ -190,6 +194,8 @@ class StandIn:
             return data
         if self.trouble is Trouble.SILENT or self._random.random() < self.panel.drop_outs:
             return b""
+        if self.trouble is Trouble.LOST and data[FUNCTION_PLACE] in WRITES:
+            return b""
         if self.trouble is Trouble.HALF_A_FRAME:
             return data[: len(data) // 2]
         if self.trouble is Trouble.OTHER_UNIT:
@@ -205,6 +211,7 @@ class StandIns:
         self._loop = asyncio.new_event_loop()
         self._thread = Thread(target=self._loop.run_forever, daemon=True, name="stand-ins")
         self._servers: list[ModbusTcpServer] = []
+        self._ticking: Future[None] | None = None
 
     def start(self) -> StandIns:
         """Begin to answer; every device has its port afterwards."""
@@ -213,10 +220,21 @@ class StandIns:
             self._servers.append(
                 asyncio.run_coroutine_threadsafe(device.serve(), self._loop).result(MOST_CONNECTIONS_WAIT_S)
             )
+        self._ticking = asyncio.run_coroutine_threadsafe(self._keep_up(), self._loop)
         return self
+
+    async def _keep_up(self) -> None:
+        """Let every plant run on by itself, so that whoever asks after a while is not kept waiting for the time between."""
+        plants = {id(device.plant): device.plant for device in self.devices}
+        while True:
+            await asyncio.sleep(TICK_S)
+            for plant in plants.values():
+                plant.look()
 
     def stop(self) -> None:
         """Fall silent, and end the thread."""
+        if self._ticking is not None:
+            self._ticking.cancel()
         for server in self._servers:
             ending = server.shutdown()  # type: ignore[no-untyped-call]
             asyncio.run_coroutine_threadsafe(ending, self._loop).result(MOST_CONNECTIONS_WAIT_S)

@@ -162,6 +162,7 @@ const TROUBLES: readonly Schemas["Trouble"][] = [
   "outside its profile",
   "another answers",
   "frozen",
+  "answers to writes get lost",
 ];
 
 /** What a stand-in is made to do wrong, and how a stand-in panel errs. */

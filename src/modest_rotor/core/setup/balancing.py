@@ -14,6 +14,8 @@ LEAST_STEP = 0.02
 """Logarithm of the ratio of two commands below which their slope is mostly meter noise. Our judgement, no source."""
 SLOPES = (0.4, 3.0)
 """Exponents of flow against command between which a measured slope is believed. Our judgement, no source."""
+LEAP = 1.5
+"""Ratio of two commands beyond which one reading is not trusted to tell where to go. Our judgement, no source."""
 NUDGE = 1.02
 """Share by which a setting is moved where the curve itself proposes none that is new. Our judgement, no source."""
 
@@ -58,13 +60,13 @@ def advise(
     :param tolerance: share of the target within which a flow is right. :param band: of the last flow, ± at 95 %.
     :raises OutsideValidity: a target or tolerance not above zero, or limits that hold nothing.
 
-    With one reading the whole curve is moved by the ratio of measured to expected; with two or more its steepness as well,
-    by the two readings that lie nearest to the target in the logarithm. Source: our own method, no source; the curve itself
-    is fan and system by the affinity laws.
+    With one reading the whole curve is moved by the ratio of measured to expected; with two or more its steepness as well, by
+    the two that lie nearest to the target: against a fixed pressure where flow falls faster than the command (q² = a c² − b),
+    else as a power. Source: our own method, no source; the curve itself is fan and system by the affinity laws.
     """
     if not (target > 0 and tolerance > 0 and 0 < low < high):
         raise OutsideValidity("A balancing loop needs a flow, a tolerance and a range of settings, all above zero.")
-    sound = tuple(one for one in tried if one.flow > 0 and one.command > 0)
+    sound = tuple(one for one in tried if one.flow >= 0 and one.command > 0)
     if sound:
         error = abs(sound[-1].flow / target - 1)
         if error <= tolerance:
@@ -72,8 +74,10 @@ def advise(
         stuck = _stuck(sound, target, low, high, tolerance)
         if stuck:
             return stuck
-    corrected = _corrected(curve, sound, target)
+    corrected = _corrected(curve, sound, target, high)
     command = _solve(corrected, target, low, high)
+    if len(sound) == 1:  # one reading tells no steepness: a far leap would overshoot
+        command = _held_back(command, sound[0].command)
     ends = corrected(low), corrected(high)
     if ends[1] < target * (1 - tolerance) and _at(sound, high):
         return Advice(
@@ -110,19 +114,37 @@ def advise_tap(
     return (Outcome.INSIDE if abs(measured[best] / target - 1) <= tolerance else Outcome.CANNOT), best
 
 
-def _corrected(curve: Curve, tried: tuple[Tried, ...], target: float) -> Curve:
+def _corrected(curve: Curve, tried: tuple[Tried, ...], target: float, high: float) -> Curve:
     """The curve through what was measured."""
-    if not tried:
-        return curve
-    nearest = sorted(tried, key=lambda one: abs(math.log(one.flow / target)))
-    first = nearest[0]
-    other = next((one for one in nearest[1:] if abs(math.log(one.command / first.command)) > LEAST_STEP), None)
+    flowing = sorted((one for one in tried if one.flow > 0), key=lambda one: abs(math.log(one.flow / target)))
+    still = max((one.command for one in tried if one.flow <= 0), default=0.0)
+    if not flowing:
+        return curve if not still else _against_fixed(Tried(still, 0.0), Tried(high, max(curve(high), target)))
+    first = flowing[0]
+    other = next((one for one in flowing[1:] if abs(math.log(one.command / first.command)) > LEAST_STEP), None)
+    if other is None and still:
+        other = Tried(still, 0.0)
     if other is None:
         ratio = first.flow / max(curve(first.command), 1e-12)
         return lambda command: ratio * curve(command)
+    if _is_against_fixed(first, other):
+        return _against_fixed(first, other)
     slope = math.log(other.flow / first.flow) / math.log(other.command / first.command)
     slope = min(max(slope, SLOPES[0]), SLOPES[1])
     return lambda command: first.flow * (command / first.command) ** slope
+
+
+def _is_against_fixed(one: Tried, other: Tried) -> bool:
+    """Whether two readings tell of a pressure that stays at no flow: flow then falls faster than the command."""
+    low, high = sorted((one, other), key=lambda tried: tried.command)
+    return high.flow > low.flow and low.flow / high.flow <= low.command / high.command
+
+
+def _against_fixed(one: Tried, other: Tried) -> Curve:
+    """Flow against a fixed pressure through two readings: q² = a c² − b, fan and system both square laws."""
+    a = (one.flow**2 - other.flow**2) / (one.command**2 - other.command**2)
+    b = a * one.command**2 - one.flow**2
+    return lambda command: math.sqrt(max(a * command**2 - b, 0.0))
 
 
 def _stuck(tried: tuple[Tried, ...], target: float, low: float, high: float, tolerance: float) -> Advice | None:
@@ -150,6 +172,11 @@ def _solve(curve: Curve, target: float, low: float, high: float) -> float:
         middle = (low + high) / 2
         low, high = (middle, high) if curve(middle) < target else (low, middle)
     return (low + high) / 2
+
+
+def _held_back(command: float, last: float) -> float:
+    """A setting not farther from the last one than a leap; farther ones are halved in the logarithm."""
+    return command if 1 / LEAP <= command / last <= LEAP else math.sqrt(command * last)
 
 
 def _unlike(command: float, tried: tuple[Tried, ...], target: float, low: float, high: float) -> float:

@@ -1,0 +1,286 @@
+"""Set-up over HTTP on stand-ins: signing, balancing, writing with read-back, leave, and the sweep."""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Callable, Iterator
+from typing import Any
+
+import pytest
+from fastapi.testclient import TestClient
+
+from modest_rotor.core.job import Job
+from modest_rotor.devices import sweep_run
+from modest_rotor.devices.links import LINKS
+from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.devices.sweep_run import RUNS, stop_all
+from modest_rotor.fieldbus.profile import Role
+from modest_rotor.fieldbus.stand_in import StandIns, Trouble
+from modest_rotor.store.database import with_connection
+from modest_rotor.store.jobs import keep_job
+from tests.core.setup.test_setup_answer import HALL, WAITING
+from tests.jobs import changed
+
+pytestmark = [pytest.mark.database, pytest.mark.slow]
+FASTER = 40.0
+PATIENCE_S = 30.0
+
+
+@pytest.fixture
+def plants(client: TestClient) -> Iterator[StandIns]:
+    began = time.monotonic()
+    yield with_connection(start_stand_ins)(lambda: FASTER * (time.monotonic() - began))
+    stop_all()
+    LINKS.close()
+    stop_stand_ins()
+
+
+class Desk:
+    """One job over HTTP, at its newest revision."""
+
+    def __init__(self, client: TestClient, data: dict[str, Any]) -> None:
+        self.client = client
+        self.id = with_connection(keep_job)(Job.model_validate(data)).id
+        self.view: dict[str, Any] = {}
+        self.load()
+
+    def load(self) -> dict[str, Any]:
+        self.view = self.client.get(f"/api/jobs/{self.id}").json()
+        return self.view
+
+    def post(self, to: str, status: int = 200, **body: Any) -> Any:
+        answer = self.client.post(f"/api/jobs/{self.id}/{to}", json=body)
+        assert answer.status_code == status, answer.text
+        return answer.json()
+
+    def does(self, to: str, status: int = 200, **body: Any) -> Any:
+        answer = self.post(to, status, **{"revision": self.view["revision"], "who": "Ann", **body})
+        if status == 200:
+            self.view = answer
+        return answer
+
+    def types(self, path: str, text: str) -> None:
+        self.does("changes", path=path, text=text, units="si")
+
+    def writes(self, **wanted: Any) -> Any:
+        plan = self.post("setup/plan", **wanted)
+        return self.post("setup/writes", **wanted, digest=plan["digest"], who="Ann")
+
+    @property
+    def setup(self) -> dict[str, Any]:
+        return self.load()["assessment"]["setup"]
+
+
+def until(ready: Callable[[], Any]) -> Any:
+    deadline = time.monotonic() + PATIENCE_S
+    while time.monotonic() < deadline:
+        found = ready()
+        if found:
+            return found
+        time.sleep(0.1)
+    raise AssertionError("waited in vain")
+
+
+@pytest.fixture
+def hall(client: TestClient, plants: StandIns) -> Desk:
+    return Desk(client, HALL)
+
+
+def test_a_step_is_signed_once_and_a_second_signer_sees_the_first(client: TestClient) -> None:
+    desk = Desk(client, HALL)
+    desk.does("setup/sign", 422, who="", step="isolate")
+    first = desk.does("setup/sign", step="isolate", found="panel 2")["document"]["setup"]["signs"][-1]
+    assert (first["who"], first["found"], first["state"]) == ("Ann", "panel 2", "done")
+    clash = desk.does("setup/sign", 409, who="Bo", step="isolate")
+    assert "Ann signed this step meanwhile" in clash["sentence"]
+    again = desk.does("setup/sign", who="Bo", step="isolate", seen=first["id"])
+    assert [sign["who"] for sign in again["document"]["setup"]["signs"]] == ["Ann", "Bo"]
+    desk.does("changes", 422, path="setup/signs", value=[])
+    desk.does("changes", 422, path="setup/signs/s1/who", value="Eve")
+
+
+def test_a_link_that_does_not_match_cannot_be_signed_nor_left_out(client: TestClient) -> None:
+    desk = Desk(client, HALL)
+    assert "waits for the volts" in desk.does("setup/sign", 422, step="link")["sentence"]
+    desk.types("setup/first_volts", "230 V")
+    desk.types("setup/link", "400 V")
+    assert "cleared by its cause" in desk.does("setup/sign", 422, step="link")["sentence"]
+    assert "nobody can leave it out" in desk.does("setup/sign", 422, step="link", state="not needed here")["sentence"]
+    desk.types("setup/first_volts", "402 V")
+    desk.types("setup/second_volts", "401 V")
+    desk.does("setup/sign", step="link")
+
+
+def test_settings_are_seen_written_read_back_and_kept(hall: Desk, plants: StandIns) -> None:
+    plan = hall.post("setup/plan", what="settings")
+    assert not plan["needs_leave"] and any("can start a machine" in caution for caution in plan["cautions"])
+    assert any("not signed" in caution for caution in plan["cautions"])
+    before = {line["role"]: line["before_si"] for line in plan["lines"]}
+    assert before["ramp_up"] == 10 and before["overload_current"] == pytest.approx(4.1)
+    answer = hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")
+    assert answer["agrees"]
+    assert plants.called("hall-drive").held[Role.OVERLOAD_CURRENT] == pytest.approx(3.4)
+    kept = hall.client.get("/api/devices/1/writes").json()
+    assert {one["who"] for one in kept} == {"Ann"} and any(one["words"] == "overload current" for one in kept)
+
+
+def test_what_was_not_looked_at_is_not_written(hall: Desk, plants: StandIns) -> None:
+    plan = hall.post("setup/plan", what="settings")
+    plants.called("hall-drive").write(Role.RAMP_UP, 17.0)
+    clash = hall.post("setup/writes", 409, what="settings", digest=plan["digest"], who="Ann")
+    assert "look again" in clash["sentence"] and plants.called("hall-drive").held[Role.OVERLOAD_CURRENT] == 4.1
+
+
+def test_nothing_that_could_start_the_machine_is_written_under_a_stop(hall: Desk) -> None:
+    hall.does("setup/sign", step="free", state="stop", found="rubs")
+    refused = hall.post("setup/plan", 422, what="command", step="s1")
+    assert "stop in Set-up is not cleared" in refused["sentence"]
+    assert hall.writes(what="stop")["agrees"]
+
+
+def test_trouble_in_the_middle_says_what_was_written_and_what_not(hall: Desk, plants: StandIns) -> None:
+    plan = hall.post("setup/plan", what="settings")
+    plants.called("hall-drive").trouble = Trouble.LOST
+    answer = hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")
+    told = [one["sentence"] for one in answer["outcomes"] if not one["agrees"]]
+    assert not answer["agrees"] and "is not known" in told[0] and all("not written" in one for one in told[1:])
+    plants.called("hall-drive").trouble = Trouble.SILENT
+    assert hall.client.post(f"/api/jobs/{hall.id}/setup/plan", json={"what": "settings"}).status_code == 424
+
+
+def test_what_is_no_stand_in_is_written_only_with_leave(hall: Desk, plants: StandIns) -> None:
+    port = plants.called("hall-drive").port
+    added = hall.client.post(
+        "/api/devices", json={"name": "Roof drive", "code": "quay-drive-15", "host": "127.0.0.1", "port": port}
+    )
+    assert added.status_code == 201 and not added.json()["stand_in"]
+    hall.does("setup/device", which="device", name="Roof drive")
+    plan = hall.post("setup/plan", what="settings")
+    assert plan["needs_leave"] and plan["leave_until"] is None
+    refused = hall.post("setup/writes", 422, what="settings", digest=plan["digest"], who="Ann")
+    assert "armed it for this job" in refused["sentence"]
+    hall.post("setup/leave", 422, what="settings", digest=plan["digest"], who="", minutes=5)
+    hall.post("setup/leave", 409, what="settings", digest="something else", who="Ann", minutes=5)
+    armed = hall.post("setup/leave", what="settings", digest=plan["digest"], who="Ann", minutes=5)
+    assert armed["leave_until"]
+    assert hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")["agrees"]
+    other = Desk(hall.client, HALL)
+    other.does("setup/device", which="device", name="Roof drive")
+    assert other.post("setup/plan", what="settings")["leave_until"] is None, "leave is for one job alone"
+    hall.client.delete(f"/api/devices/{added.json()['id']}/leave")
+    assert hall.post("setup/plan", what="settings")["leave_until"] is None
+
+
+def test_a_meter_is_no_drive_and_traits_come_with_the_device(hall: Desk) -> None:
+    hall.does("setup/device", 422, which="device", name="Hall supply fan, meter panel")
+    hall.does("setup/device", 404, which="device", name="nobody's")
+    assert hall.view["document"]["setup"]["traits"]["drive"]["most_bands"] == 3
+    hall.does("setup/device", which="device", name=None)
+    assert hall.view["document"]["setup"]["traits"] is None
+    assert "No device is chosen" in hall.post("setup/plan", 404, what="settings")["sentence"]
+
+
+def balance(desk: Desk, step: str) -> Any:
+    """Write, let it run steady, read; until the loop says that it is done."""
+    for _ in range(5):
+        command = next(one for one in desk.setup["commands"] if one["step"] == step)
+        if command["advice"]["outcome"] in ("inside", "cannot be reached"):
+            return command
+        assert desk.writes(what="command", step=step)["agrees"]
+        time.sleep(60 / FASTER)
+        desk.does("setup/trials", step=step, read=True)
+    raise AssertionError("more than four readings")
+
+
+def test_both_duty_steps_of_the_drive_are_balanced_with_the_panel(hall: Desk) -> None:
+    for step in ("s1", "s2"):
+        command = balance(hall, step)
+        assert command["advice"]["outcome"] == "inside" and 1 <= len(command["trials"]) <= 4
+    assert hall.view["document"]["setup"]["trials"][0]["source"] == "Hall supply fan, meter panel"
+
+
+def test_the_electronic_blower_is_balanced_by_its_volts(client: TestClient, plants: StandIns) -> None:
+    desk = Desk(client, changed(WAITING, decision__chosen="electronic"))
+    desk.does("setup/device", which="device", name="Waiting hall blower, electronic motor")
+    desk.does("setup/device", which="panel", name="Waiting hall blower, meter panel")
+    for step in ("s2", "s3"):
+        command = balance(desk, step)
+        assert command["advice"]["outcome"] == "inside" and len(command["trials"]) <= 4
+    told = desk.does("readings-from-panel", stage="after", name="circulating, after")["document"]["readings"][-1]
+    assert told["stage"] == "after" and told["signal"]["si"] == pytest.approx(0.5, abs=0.1)
+    assert told["input_power"]["unit"] == "W" and told["airflow"]["unit"] == "cfm"
+
+
+@pytest.fixture
+def swift(monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(sweep_run, "LOOK_EVERY_S", 0.01)
+
+
+def begun(desk: Desk, low: str = "40 Hz") -> None:
+    for path, text in (("low", low), ("hold", "0.1 s"), ("step", "1 Hz"), ("limit", "58 dB(A)")):
+        desk.types(f"setup/sweep/{path}", text)
+    plan = desk.post("setup/plan", what="sweep")
+    assert plan["starts"]
+    desk.post("setup/sweep", what="sweep", digest=plan["digest"], who="Ann")
+
+
+def run(desk: Desk) -> Any:
+    return desk.client.get(f"/api/jobs/{desk.id}/setup/sweep").json()["run"]
+
+
+@pytest.mark.usefixtures("swift")
+def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(hall: Desk, plants: StandIns) -> None:
+    drive = plants.called("hall-drive")
+    drive.write(Role.SKIP_1_LOW, 41.0)
+    drive.write(Role.SKIP_1_HIGH, 44.0)
+    begun(hall)
+    assert drive.held[Role.SKIP_1_HIGH] == 0, "old skips are cleared first: a band that is skipped is never heard"
+    assert "A sweep runs" in hall.post("setup/sweep", 422, what="sweep", digest=hall.post("setup/plan", what="sweep")["digest"], who="Bo")["sentence"]  # fmt: skip
+    found = until(lambda: (now := run(hall))["state"] == "done" and now)
+    assert found["done"] == found["of"] == 22 and len(found["levels"]) == 22
+    assert drive.held[Role.RUN] == 0 and drive.held[Role.FREQUENCY_COMMAND] == 25
+    sweep = hall.setup["sweep"]
+    assert sweep["done"] and sweep["high"]["value"] == 49
+    assert any(band["low"]["value"] < 43 < band["high"]["value"] for band in sweep["skips"])
+    assert hall.writes(what="bands")["agrees"]
+    assert drive.held[Role.SKIP_1_LOW] < 43 < drive.held[Role.SKIP_1_HIGH] and drive.held[Role.HIGH_LIMIT] == 49
+
+
+@pytest.mark.usefixtures("swift")
+def test_a_lost_link_pauses_the_sweep_and_nothing_starts_by_itself(hall: Desk, plants: StandIns) -> None:
+    begun(hall)
+    until(lambda: run(hall)["done"] >= 2)
+    plants.called("hall-drive").trouble = Trouble.SILENT
+    paused = until(lambda: (now := run(hall))["state"] == "paused" and now)
+    assert "look at the machine, then go on" in paused["sentence"]
+    plants.called("hall-drive").trouble = Trouble.NONE
+    time.sleep(0.3)
+    assert run(hall)["state"] == "paused"
+    hall.client.post(f"/api/jobs/{hall.id}/setup/sweep/go-on")
+    assert until(lambda: (now := run(hall))["state"] == "done" and now)["done"] == 22
+
+
+@pytest.mark.usefixtures("swift")
+def test_a_restart_in_the_middle_of_a_sweep_keeps_its_place_and_what_to_put_back(hall: Desk, plants: StandIns) -> None:
+    begun(hall)
+    until(lambda: run(hall)["done"] >= 3)
+    stop_all()
+    assert not RUNS
+    found = run(hall)
+    assert found["state"] == "paused" and found["done"] >= 3 and "restarted meanwhile" in found["sentence"]
+    stopped = hall.client.post(f"/api/jobs/{hall.id}/setup/sweep/stop").json()["run"]
+    assert stopped["state"] == "stopped" and "told again what it was told before" in stopped["sentence"]
+    assert plants.called("hall-drive").held[Role.RUN] == 0
+
+
+@pytest.mark.usefixtures("swift")
+def test_one_press_marks_what_the_drive_gives_just_now(hall: Desk) -> None:
+    begun(hall)
+    until(lambda: run(hall)["done"] >= 4)
+    hall.client.post(f"/api/jobs/{hall.id}/setup/sweep/pause")
+    at = run(hall)["at"]["value"]
+    hall.post("setup/loud", who="Ann")
+    marks = hall.load()["document"]["setup"]["sweep"]["marks"]
+    assert any(mark["frequency"]["si"] == pytest.approx(at, abs=1.0) and mark["level"] is None for mark in marks)
+    hall.post("setup/loud", hertz=43.2, going="down", who="Ann")
+    assert hall.load()["document"]["setup"]["sweep"]["marks"][-1]["frequency"]["si"] == 43

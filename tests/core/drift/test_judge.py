@@ -1,0 +1,121 @@
+"""Healthy years raise no alarm, planted faults are found and named; services let begin anew what they should."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+
+from modest_rotor.core.drift.judge import Judgement, capacitor_trend, frozen_since, judge
+from modest_rotor.core.drift.log import Event, EventKind, Log, Reference, resets
+from modest_rotor.core.drift.simulated import Fault, simulated_year
+from modest_rotor.core.identify.causes import solve_causes
+from modest_rotor.core.identify.perturb import Change, Setup
+from modest_rotor.core.physics.electronic import Command, ElectronicMotor
+from modest_rotor.core.physics.supply import Supply
+from tests.machines import BLOWER, blower_load, fitted, rated
+
+CAPACITOR_MOTOR = Setup(fitted(BLOWER).motor, rated(BLOWER), blower_load())
+SPEED_HELD = Setup(ElectronicMotor(560.0, 1100.0), Supply(230.0, 60.0), blower_load(), Command.SPEED, 1075.0)
+AIR_HELD = Setup(ElectronicMotor(560.0, 1100.0), Supply(230.0, 60.0), blower_load(), Command.AIRFLOW, 0.6)
+MACHINES = {"capacitor motor": CAPACITOR_MOTOR, "speed held": SPEED_HELD, "air held": AIR_HELD}
+LOADED = Fault(Change.FILTER_LOADED, 1.5)
+
+
+@pytest.mark.parametrize("name", MACHINES)
+def test_eight_healthy_years_raise_no_alarm(name: str) -> None:
+    """One in a thousand is the aim; benchmarks/drift.py counts on many more. Simulated machines."""
+    for seed in range(8):
+        judged = judge(simulated_year(MACHINES[name], np.random.default_rng(seed)), (), None, True)
+        assert isinstance(judged, Judgement) and not judged.drifts
+
+
+@pytest.mark.parametrize("name", MACHINES)
+@pytest.mark.parametrize(
+    ("fault", "cause"),
+    [
+        (LOADED, "filter or coil loaded"),
+        (Fault(Change.TIGHTER, 1.6), "duct too tight"),
+        (Fault(Change.FOULED, 0.85), "wheel fouled"),
+        (Fault(Change.VOLTS_LOW, 0.9), "volts low"),
+    ],
+    ids=lambda value: value if isinstance(value, str) else "",
+)
+def test_a_planted_fault_is_found_and_its_cause_stands_first_or_second(name: str, fault: Fault, cause: str) -> None:
+    setup = MACHINES[name]
+    judged = judge(simulated_year(setup, np.random.default_rng(4), fault), (), solve_causes(setup, "fan", False), True)
+    assert isinstance(judged, Judgement) and judged.drifts
+    assert cause in [rung.cause.name for rung in judged.causes[:2]]
+    assert judged.since is not None and judged.since > 0
+
+
+def test_a_weak_capacitor_is_told_from_a_loaded_filter() -> None:
+    fault = Fault(Change.CAPACITOR_WEAK, 0.7)
+    solved = solve_causes(CAPACITOR_MOTOR, "fan", False)
+    judged = judge(simulated_year(CAPACITOR_MOTOR, np.random.default_rng(1), fault), (), solved, True)
+    assert isinstance(judged, Judgement) and judged.causes[0].cause.name == "run capacitor weak"
+
+
+def test_which_way_the_needles_move_depends_on_motor_and_command() -> None:
+    """A loading filter: a speed-held blower takes less, one that holds its air takes more. Common practice, no source."""
+    levels = {}
+    for name in ("speed held", "air held"):
+        judged = judge(simulated_year(MACHINES[name], np.random.default_rng(2), LOADED), (), None, True)
+        assert isinstance(judged, Judgement)
+        levels[name] = {str(one.needle): one.level for one in judged.needles}
+    assert levels["speed held"]["watts"] < -0.03 < 0.03 < levels["air held"]["watts"]
+    assert abs(levels["air held"]["flow"]) < 0.03
+
+
+def test_a_changed_filter_lets_the_judgement_begin_anew() -> None:
+    log = simulated_year(SPEED_HELD, np.random.default_rng(4), LOADED)
+    before = judge(log, (), None, True)
+    after = judge(replace(log, events=(Event(float(log.days[-1]) - 1, EventKind.FILTER),)), (), None, True)
+    assert isinstance(before, Judgement) and before.drifts
+    assert isinstance(after, str) and "since the last service" in after
+    other = judge(replace(log, events=(Event(float(log.days[-1]) - 1, EventKind.CAPACITOR),)), (), None, True)
+    assert isinstance(other, Judgement) and other.drifts, "a new capacitor says nothing of the filter"
+
+
+def test_few_readings_of_other_meters_are_held_against_the_sign_off() -> None:
+    days = np.arange(6.0) * 30
+    columns = {"input_power": np.full(6, 430.0), "airflow": np.full(6, 0.6)}
+    log = Log(days, ("full",) * 6, ("visit",) * 6, columns)
+    same = Reference(setting="full", values={"input_power": 431.0, "airflow": 0.605}, bands={"airflow": 0.04}, day=None)
+    far = same.model_copy(update={"values": {"input_power": 520.0, "airflow": 0.8}})
+    for reference, drifts in ((same, False), (far, True)):
+        judged = judge(log, (reference,), None, True)
+        assert isinstance(judged, Judgement) and judged.drifts is drifts
+
+
+def test_too_few_readings_wait_in_words() -> None:
+    log = Log(np.arange(3.0), ("full",) * 3, ("x",) * 3, {"current": np.ones(3)})
+    assert judge(log, (), None, True) == "waits for 5 readings on one setting"
+
+
+def test_a_frozen_meter_is_not_a_healthy_machine() -> None:
+    log = simulated_year(SPEED_HELD, np.random.default_rng(4), readings=60)
+    assert frozen_since(log) is None
+    stuck = {name: np.concatenate([column[:40], np.full(20, column[39])]) for name, column in log.columns.items()}
+    assert frozen_since(replace(log, columns=stuck)) == pytest.approx(float(log.days[39]))
+
+
+def test_the_capacitor_leaves_its_tolerance_where_its_line_crosses_it() -> None:
+    """By hand: 10 µF loses 0.1 µF a year from 9.9; at 6 % it leaves at 9.4, five years after the first reading."""
+    years = np.array([0.0, 1.0, 2.0, 3.0])
+    log = Log(years * 365.25, ("x",) * 4, ("v",) * 4, {"capacitance": (9.9 - 0.1 * years) * 1e-6})
+    found = capacitor_trend(log, 10e-6, 0.06)
+    assert found is not None and not found.is_out
+    assert found.slope_a_year == pytest.approx(-0.01)
+    assert found.leaves[1] == pytest.approx(5 * 365.25)
+    anew = replace(log, events=(Event(2.5 * 365.25, EventKind.CAPACITOR),))
+    assert capacitor_trend(anew, 10e-6, 0.06) is None
+    assert capacitor_trend(replace(log, columns={"capacitance": np.full(4, 9.2e-6)}), 10e-6, 0.06).is_out  # type: ignore[union-attr]
+
+
+def test_every_kind_of_service_resets_what_the_table_says() -> None:
+    assert {kind: resets(kind) for kind in EventKind} == {
+        EventKind.FILTER: "air", EventKind.BELT: "air", EventKind.CAPACITOR: "capacitor", EventKind.BEARINGS: "air",
+        EventKind.CLEANING: "air", EventKind.SETTING: "air", EventKind.OTHER: "",
+    }  # fmt: skip

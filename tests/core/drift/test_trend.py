@@ -1,0 +1,71 @@
+"""The robust trend against SciPy's; wild readings do not move it; a trend that begins late is found where it begins."""
+
+from __future__ import annotations
+
+import numpy as np
+import pytest
+from scipy.stats import theilslopes
+
+from modest_rotor.core.drift.trend import bent_trend, robust_trend, thinned
+from modest_rotor.core.errors import OutsideValidity
+
+
+@pytest.mark.parametrize("seed", range(12))
+@pytest.mark.parametrize("ties", [False, True])
+def test_the_line_and_its_interval_are_those_of_scipy(seed: int, ties: bool) -> None:
+    """Reference: scipy.stats.theilslopes 1.17, which implements Theil and Sen with ties."""
+    rng = np.random.default_rng(seed)
+    count = int(rng.integers(5, 80))
+    time = np.sort(rng.uniform(0, 100, count))
+    value = 3 + 0.2 * time + rng.normal(0, 2, count)
+    if ties:
+        time, value = np.round(time, -1), np.round(value)
+    if np.ptp(time) == 0:
+        return
+    ours, theirs = robust_trend(time, value), theilslopes(value, time, 0.95)
+    assert ours.slope == pytest.approx(theirs.slope, rel=1e-12, abs=1e-12)
+    assert ours.intercept == pytest.approx(theirs.intercept, rel=1e-12)
+    assert ours.slope_low == pytest.approx(theirs.low_slope, rel=1e-12, abs=1e-12)
+    assert ours.slope_high == pytest.approx(theirs.high_slope, rel=1e-12, abs=1e-12)
+
+
+def test_a_fifth_of_wild_readings_does_not_move_it() -> None:
+    """Up to 29 % may be wild: the breakdown point of the method, Sen (1968). A least-squares line is carried away."""
+    rng = np.random.default_rng(3)
+    time = np.arange(60.0)
+    value = 10 - 0.05 * time + rng.normal(0, 0.1, 60)
+    wild = value.copy()
+    wild[::5] += 40
+    assert robust_trend(time, wild).slope == pytest.approx(-0.05, abs=0.02)
+    assert robust_trend(time, wild).at(30) == pytest.approx(8.5, abs=0.5), (
+        "all wild ones lie on one side: the middle moves a little"
+    )
+
+
+def test_too_few_or_all_at_once_is_refused() -> None:
+    for time in (np.arange(3.0), np.zeros(9)):
+        with pytest.raises(OutsideValidity, match="at different times"):
+            robust_trend(time, np.ones(len(time)))
+
+
+def test_a_trend_that_begins_late_is_found_there_and_ends_where_the_readings_end() -> None:
+    rng = np.random.default_rng(5)
+    time = np.arange(300.0)
+    value = -0.2 * np.clip((time - 165) / 135, 0, 1) + rng.normal(0, 0.01, 300)
+    found = bent_trend(time, value)
+    assert found.start == pytest.approx(165, abs=35)
+    assert found.at(299) == pytest.approx(-0.2, abs=0.02)
+
+
+def test_a_steady_one_has_no_bend() -> None:
+    rng = np.random.default_rng(6)
+    time = np.arange(200.0)
+    for slope in (0.0, 0.001):
+        assert bent_trend(time, slope * time + rng.normal(0, 0.01, 200)).start == -np.inf
+
+
+def test_thinning_keeps_the_ends_and_the_middle() -> None:
+    time, value = thinned(np.arange(10_000.0), np.arange(10_000.0), 240)
+    assert len(time) == 240 and value[0] < 25 and value[-1] > 9975
+    few = thinned(np.arange(5.0), np.arange(5.0), 240)
+    assert len(few[0]) == 5

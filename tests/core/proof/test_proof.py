@@ -1,0 +1,136 @@
+"""The proof: promised against measured with honest bands; amps alone prove nothing; shared meters fall out."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import pytest
+from uncertainties import ufloat
+
+from modest_rotor.core.estimate import COVERAGE_95, measured
+from modest_rotor.core.identify.causes import REPEATS
+from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.phrase import plain
+from modest_rotor.core.proof.answer import ProofAnswer
+from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
+from modest_rotor.core.stations.readings import ReadingSet
+from tests.core.setup.test_setup_answer import BAGGAGE, HALL, told
+
+FULL, PART = 1, 2
+"""Places of the two sets after in the demo's finished job."""
+
+
+def proof(**changes: Any) -> ProofAnswer:
+    return told(BAGGAGE, **changes).proof
+
+
+def reading(**values: Any) -> ReadingSet:
+    return ReadingSet.model_validate({"id": "s9", **values})
+
+
+@pytest.mark.parametrize(("before", "after"), [(571.0, 431.0), (571.0, 112.0), (300.0, 290.0)])
+@pytest.mark.parametrize("same", [True, False])
+def test_the_band_of_a_difference_of_two_metered_powers(before: float, after: float, same: bool) -> None:
+    """Reference: the package uncertainties 3.2, the meter's ± 2 % as one shared or two separate errors, JCGM 100 (GUM) 5.2."""
+    relative = 0.02 / COVERAGE_95
+    gain = ufloat(1, relative)
+    other = gain if same else ufloat(1, relative)
+    repeats = [ufloat(1, REPEATS[Needle.WATTS]) for _ in range(2)]
+    expected = before * gain * repeats[0] - after * other * repeats[1]
+    first = repeated(measured(before, wattmeter=relative * before), "before")
+    second = repeated(measured(after, wattmeter=relative * after), "set 9")
+    found = first - (second if same else of_other_meters(second))
+    assert found.value == pytest.approx(expected.nominal_value)
+    assert found.standard == pytest.approx(expected.std_dev, rel=0.002)
+
+
+def test_only_true_watts_where_they_are_paid_for_count() -> None:
+    accuracies: Any = ()
+    assert "amps alone never prove" in str(paid_watts(reading(current="3 A"), 9, accuracies, True))
+    assert paid_watts(reading(), 9, accuracies, True) == "waits for watts"
+    at_output = reading(input_power="400 W", point="drive output")
+    assert "not where they are paid for" in str(paid_watts(at_output, 9, accuracies, True))
+
+
+def test_the_finished_job_kept_its_promise_and_the_sums_are_those_of_a_hand() -> None:
+    """By hand: (571 − 431) 2,900 h + (571 − 112) 4,200 h = 2,333.8 kWh."""
+    answer = proof()
+    assert answer.verdict == "inside its band"
+    assert answer.saved.figure and answer.saved.figure.value == pytest.approx(2333.8, rel=1e-3)
+    assert answer.promised.figure and answer.promised.figure.value == pytest.approx(2461, rel=0.01)
+
+
+@pytest.mark.parametrize(
+    ("watts", "verdict"), [("431 W", "inside its band"), ("560 W", "below its band"), ("150 W", "above its band")]
+)
+def test_the_verdict_follows_the_watts(watts: str, verdict: str) -> None:
+    part = {"431 W": "112 W", "560 W": "330 W", "150 W": "30 W"}[watts]
+    hours = {"duty__steps__0__hours_spread": "2 %", "duty__steps__1__hours_spread": "2 %"}
+    answer = proof(readings__1__input_power=watts, readings__2__input_power=part, **hours)
+    assert answer.verdict == verdict, plain(answer.sentence)
+
+
+def test_amps_alone_are_not_provable_with_these_meters() -> None:
+    answer = proof(readings__1__input_power=None, readings__2__input_power=None)
+    assert answer.verdict == "not provable with these meters"
+    assert "amps alone never prove" in plain(answer.sentence)
+    assert answer.saved.figure is None
+
+
+def test_a_promise_too_small_for_the_meters_is_not_provable() -> None:
+    """Two watts of 571 lie inside what a wattmeter of ± 2 % repeats."""
+    answer = proof(
+        readings__1__input_power="569 W",
+        readings__2__input_power="565 W",
+        proof__same_meters="no",
+        decision__chosen="same",
+    )
+    assert answer.verdict == "not provable with these meters", plain(answer.sentence)
+
+
+def test_other_meters_widen_the_band() -> None:
+    same, other = proof(), proof(proof__same_meters="no")
+    assert other.steps[0].saved_watts.figure and same.steps[0].saved_watts.figure
+    assert other.steps[0].saved_watts.figure.band > 1.4 * same.steps[0].saved_watts.figure.band  # type: ignore[operator]
+
+
+def test_a_step_that_was_not_read_after_waits_and_is_left_out_of_the_sum() -> None:
+    answer = proof(readings=BAGGAGE["document"]["readings"][:2], proof__pairs=[])
+    read, unread = answer.steps
+    assert read.saved_watts.figure and unread.saved_watts.figure is None
+    assert answer.promised.figure and answer.promised.figure.value < 700, "the promise for that step alone"
+
+
+def test_a_flow_that_was_missed_is_said_and_the_watts_are_those_at_the_flow_reached() -> None:
+    answer = proof(readings__2__airflow="700 cfm", proof__pairs=[{"id": "s1", "step": "s2", "after": "s3"}])
+    missed = next(step for step in answer.steps if step.step == "s2")
+    assert plain(missed.reached).startswith("missed by")
+
+
+def test_a_tighter_system_is_told_beside_the_proof() -> None:
+    answer = proof(readings__1__supply_static="0.40 in. w.g.", readings__1__return_static="-0.62 in. w.g.")
+    assert "tighter" in plain(answer.steps[0].system)
+
+
+def test_what_else_changed_comfort_and_a_logger_are_told_apart_from_energy() -> None:
+    answer = proof(
+        proof__filter_changed="yes", proof__season_changed="yes", proof__cycles_before="6", proof__cycles_after="3",
+        proof__logged_days="14", proof__logged_energy="70 kWh",
+    )  # fmt: skip
+    assert len(answer.changed) == 2 and any("not corrected" in plain(one) for one in answer.changed)
+    assert "Cycles an hour" in plain(answer.comfort[0])
+    assert "1825" in plain(answer.logged), "70 kWh in 14 days make 1,825 kWh a year"
+
+
+def test_sets_after_say_nothing_of_the_motor_that_was_taken_out() -> None:
+    """The fit and the machine as found rest on the sets before alone."""
+    with_after, without = told(BAGGAGE), told(BAGGAGE, readings=BAGGAGE["document"]["readings"][:1])
+    assert with_after.options.options[0].steps[0].input_power == without.options.options[0].steps[0].input_power
+
+
+def test_without_sets_after_it_waits_and_the_next_step_says_what_to_read() -> None:
+    waiting = told(HALL)
+    assert waiting.proof.waits and waiting.proof.waits.startswith("waits for readings after")
+    after = {"id": "s2", "stage": "after", "current": "2 A", "airflow": "2,080 L/s"}
+    amps_only = told(HALL, readings=[*HALL["document"]["readings"], after]).proof
+    assert amps_only.verdict == "not provable with these meters"

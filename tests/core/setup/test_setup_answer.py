@@ -1,0 +1,206 @@
+"""Set-up of the demo's drive and electronic fan: steps in order, values, stops that nobody waives, and commands."""
+
+from __future__ import annotations
+
+import json
+from importlib.resources import files
+from typing import Any
+
+import pytest
+
+import modest_rotor.demo
+from modest_rotor.core.assess import assess, fit_job, job_fit_key
+from modest_rotor.core.assessment import Assessment
+from modest_rotor.core.job import Job
+from modest_rotor.core.phrase import plain
+from modest_rotor.core.setup.answer import SetupAnswer
+from modest_rotor.core.stations.setup import ControlMode
+from tests.jobs import FITS, changed
+
+
+def demo(name: str) -> dict[str, Any]:
+    data = json.loads(files(modest_rotor.demo).joinpath(f"{name}.json").read_text(encoding="utf-8"))
+    return {key: data[key] for key in ("site", "machine", "document")}
+
+
+HALL, WAITING, BAGGAGE = demo("hall_supply_fan"), demo("waiting_hall_air_handler"), demo("baggage_hall_air_handler")
+
+
+def told(data: dict[str, Any], **changes: Any) -> Assessment:
+    job = Job.model_validate(changed(data, **changes))
+    key = job_fit_key(job)
+    FITS.setdefault(key, fit_job(job))
+    return assess(job, FITS[key])
+
+
+def setup(data: dict[str, Any], **changes: Any) -> SetupAnswer:
+    return told(data, **changes).setup
+
+
+def step(answer: SetupAnswer, name: str) -> Any:
+    return next(one for one in answer.steps if one.step == name)
+
+
+def test_without_a_choice_it_waits_and_a_stopped_choice_says_so() -> None:
+    assert setup(HALL, decision__chosen=None).waits == "waits for a choice on Decision"
+    stopped = setup(HALL, decision__chosen="drive", options__fitting__listing_allows="no")
+    assert stopped.waits and "stopped" in stopped.waits
+
+
+def test_steps_stand_in_the_order_of_the_hands_and_fit_what_is_fitted() -> None:
+    names = [one.step for one in setup(HALL).steps]
+    order = ["isolate", "prove_dead", "discharge_link", "photograph", "remove", "compare", "parts", "link", "free", "power", "rotation", "rotation_drive", "drive_settings", "sweep", "commands", "card"]  # fmt: skip
+    assert [name for name in names if name in order] == order
+    assert not {"capacitor_kept", "vent", "taps_capped"} & set(names)
+    fan = [one.step for one in setup(WAITING, decision__chosen="electronic").steps]
+    assert {"capacitor_kept", "discharge_capacitor", "plugs", "fan_only"} <= set(fan)
+    assert not {"sweep", "drive_settings", "rotation_drive"} & set(fan)
+    pump = [one.step for one in setup(demo("grey_water_lift_pump"), decision__chosen="electronic").steps]
+    assert pump.index("vent") < pump.index("power") and "circuit_after" in pump
+
+
+def test_every_step_that_can_hurt_says_its_caution_first() -> None:
+    for one in (*setup(HALL).steps, *setup(WAITING, decision__chosen="electronic").steps):
+        if one.group in ("Take out", "First power") and one.step not in ("photograph",):
+            assert one.caution, one.step
+
+
+@pytest.mark.parametrize(
+    ("volts", "stops"), [("400 V", False), ("361 V", False), ("439 V", False), ("230 V", True), ("480 V", True)]
+)
+def test_a_link_that_does_not_match_the_volts_is_a_stop(volts: str, stops: bool) -> None:
+    """NEMA MG 1, 12.44: ± 10 % of rated volts (from memory)."""
+    answer = setup(HALL, setup__first_volts=volts, setup__link="400 V", setup__second_volts=volts)
+    link = step(answer, "link")
+    assert bool(link.stop) is stops and bool(answer.stops) is stops
+    assert answer.link.confirmed is not stops
+
+
+def test_the_link_is_confirmed_twice_and_two_readings_that_differ_stop() -> None:
+    once = setup(HALL, setup__first_volts="402 V", setup__link="400 V")
+    assert not once.link.confirmed and "once more" in (step(once, "link").waits or "")
+    apart = setup(HALL, setup__first_volts="402 V", setup__link="400 V", setup__second_volts="380 V")
+    assert "differ" in plain(step(apart, "link").stop)
+
+
+def test_a_range_on_the_link_holds_its_lower_end_too() -> None:
+    answer = setup(BAGGAGE, setup__first_volts="208 V", setup__second_volts="207 V", setup__link="208-230 V")
+    assert answer.link.confirmed
+
+
+def test_a_stop_keeps_the_list_open_and_says_so_everywhere() -> None:
+    whole = told(HALL, setup__signs=[{"id": "s1", "step": "free", "state": "stop", "found": "rubs", "who": "Ann"}])
+    assert any("stopped by Ann" in plain(stop) for stop in whole.setup.stops)
+    rail = {str(entry.station): entry for entry in whole.rail}
+    assert rail["setup"].severity == "stop" and plain(rail["proof"].phrase) == "held up: Set-up is stopped"
+    assert whole.board.stopped and "Set-up is stopped" in plain(whole.board.sentence)
+    lifted = [{"id": "s1", "step": "free", "state": "stop", "who": "Ann"}, {"id": "s2", "step": "free", "who": "Bo"}]
+    assert setup(HALL, setup__signs=lifted).stops == ()
+
+
+def test_rotation_that_is_wrong_on_the_bypass_stops() -> None:
+    answer = setup(HALL, setup__rotation_output="right", setup__rotation_bypass="wrong")
+    assert "bypass" in plain(step(answer, "rotation_drive").stop)
+
+
+def test_the_drive_is_set_by_the_plate_of_its_motor() -> None:
+    """By hand: 400 V ÷ 50 Hz is 8 V/Hz; 3.4 A full load, at most 115 % by NEC 430.32; the floor of the device 10 Hz."""
+    drive = setup(HALL).drive
+    assert drive is not None and drive.volts_per_hertz.figure and drive.overload.figure and drive.overload_most.figure
+    assert drive.volts_per_hertz.figure.value == pytest.approx(8.0)
+    assert drive.overload.figure.value == pytest.approx(3.4)
+    assert drive.overload_most.figure.value == pytest.approx(3.91)
+    assert (
+        drive.lowest.figure
+        and drive.lowest.figure.value == 10
+        and drive.highest.figure
+        and drive.highest.figure.value == 50
+    )
+    assert "no fault" in plain(drive.start_up)
+
+
+@pytest.mark.parametrize("mode", list(ControlMode))
+def test_every_control_mode_says_what_it_needs(mode: ControlMode) -> None:
+    drive = setup(HALL, setup__drive__mode=str(mode)).drive
+    assert drive is not None and drive.mode == mode and len(drive.mode_needs) > 20
+
+
+def test_a_faster_wheel_than_its_bearings_bear_lowers_the_top() -> None:
+    """1,470 rpm of a four-pole motor: 49 Hz."""
+    drive = setup(HALL, options__fitting__highest_speed="1,470 rpm").drive
+    assert drive is not None and drive.highest.figure and drive.highest.figure.value == pytest.approx(49.0)
+
+
+def marks(*hertz: float) -> list[dict[str, Any]]:
+    return [{"id": f"s{i}", "frequency": f"{one} Hz"} for i, one in enumerate(hertz, 1)]
+
+
+def test_a_step_inside_a_band_moves_and_says_what_that_does_to_the_flow() -> None:
+    free = setup(HALL).commands[1]
+    assert free.command is not None
+    loud = round(free.command.value)
+    answer = setup(HALL, setup__sweep={"low": "25 Hz", "marks": marks(loud - 1, loud, loud + 1)})
+    moved = answer.commands[1]
+    assert moved.command is not None and abs(moved.command.value - free.command.value) > 0.4
+    assert "moved from" in plain(moved.moved) and moved.expected and free.expected
+    ratio = moved.command.value / free.command.value
+    assert moved.expected.value / free.expected.value == pytest.approx(ratio, rel=0.1), "flow goes with speed"
+
+
+def test_what_was_not_swept_stays_allowed_and_is_said() -> None:
+    sweep = setup(HALL, setup__sweep={"low": "25 Hz", "marks": marks(50)}).sweep
+    assert sweep is not None and sweep.low.value == 10 and sweep.high.value == 49
+    assert any("Not swept" in plain(sentence) for sentence in sweep.sentences)
+
+
+def test_most_of_it_loud_is_a_stop_for_the_motor_and_its_mounts() -> None:
+    answer = setup(HALL, setup__sweep={"low": "25 Hz", "marks": marks(*range(26, 45))})
+    assert answer.sweep is not None and answer.sweep.stop and "mounts" in answer.sweep.stop
+    assert answer.stops
+
+
+def test_volts_follow_the_share_of_speed_and_the_dead_band_of_the_device() -> None:
+    fan = setup(WAITING, decision__chosen="electronic", setup__traits={"signal": {"off_below_v": 1.0}})
+    for command in fan.commands:
+        volts, share = (piece for piece in command.told if not isinstance(piece, str))
+        assert volts.value == pytest.approx(10 * share.value)
+
+
+def test_torque_taps_come_with_what_their_neighbours_would_give() -> None:
+    answer = setup(WAITING, decision__chosen="k4", options__fitting__command="24 V calls")
+    with_neighbours = [command for command in answer.commands if command.neighbours]
+    assert with_neighbours and all(command.told[0] for command in answer.commands)
+    wanted = with_neighbours[-1].wanted
+    assert wanted is not None
+
+
+@pytest.mark.parametrize(
+    ("reading", "by"),
+    [
+        ({"airflow": "1,200 L/s"}, "measured"),
+        ({"static": "127 Pa"}, "by static, on the duct's own curve"),
+        ({"current": "2 A"}, "amps tell a flow only"),
+        ({}, "no flow read yet"),
+    ],
+)
+def test_the_flow_or_what_stands_for_it(reading: dict[str, Any], by: str) -> None:
+    """Static: 2,100 L/s at 388 Pa, so 127 Pa are 2,100 √(127/388) = 1,201 L/s by the duct's square law."""
+    trial = {"id": "s1", "step": "s2", "frequency": "29 Hz", **reading}
+    command = setup(HALL, setup__trials=[trial]).commands[1]
+    assert command.trials[0].by.startswith(by)
+    if reading and "current" not in reading:
+        assert command.trials[0].flow and command.trials[0].flow.value == pytest.approx(1.2, rel=0.005)
+
+
+def test_a_reading_inside_ends_the_loop_and_one_outside_goes_on() -> None:
+    def advice(flow: str) -> Any:
+        return (
+            setup(HALL, setup__trials=[{"id": "s1", "step": "s2", "frequency": "29.6 Hz", "airflow": flow}])
+            .commands[1]
+            .advice
+        )
+
+    assert advice("1,265 L/s").outcome == "inside"
+    again = advice("1,400 L/s")
+    assert again.outcome == "again" and again.command and again.command.value < 29.6
+    assert "cannot prove" in plain(advice("1,265 L/s").sentence), "a hood of ± 7 % cannot prove ± 5 %"

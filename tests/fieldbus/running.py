@@ -1,0 +1,65 @@
+"""Stand-ins for the tests: a drive, a fan and panels on ports of their own, with plants whose clock the test moves."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+
+from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
+from modest_rotor.core.plant.plant import Told
+from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
+from modest_rotor.fieldbus.client import Address, DeviceLink
+from modest_rotor.fieldbus.profile import shipped_profiles
+from modest_rotor.fieldbus.stand_in import HOST, RunningPlant, StandIn, StandIns
+
+
+class Clock:
+    """A clock that a test moves."""
+
+    def __init__(self) -> None:
+        self.now = 0.0
+
+    def __call__(self) -> float:
+        return self.now
+
+
+class Running:
+    """Three stand-ins that answer."""
+
+    def __init__(self) -> None:
+        profiles = shipped_profiles()
+        self.clock = Clock()
+        self._links: list[DeviceLink] = []
+        drive, fan, panel = profiles["quay-drive-15"], profiles["slip-fan-75"], profiles["gull-panel"]
+        hall = RunningPlant(hall_fan(drive.traits.drive or DriveTraits()), Told(high_hz=50.0), self.clock)
+        blower = RunningPlant(waiting_hall_blower(fan.traits.signal or SignalTraits()), Told(run=True), self.clock)
+        self.drive = StandIn("drive", "Drive", drive, hall)
+        self.panel = StandIn("panel", "Panel", panel, hall, seed=11)
+        self.fan = StandIn("fan", "Fan", fan, blower)
+        self.stand_ins = StandIns((self.drive, self.panel, self.fan))
+
+    def link(self, device: StandIn, timeout_s: float = 0.5) -> DeviceLink:
+        """A link of the client to one of them."""
+        return self.keep(DeviceLink(device.profile, Address(HOST, device.port), timeout_s))
+
+    def keep(self, link: DeviceLink) -> DeviceLink:
+        """A link that is closed with all others."""
+        self._links.append(link)
+        return link
+
+    def let_go(self) -> None:
+        """Close every link."""
+        while self._links:
+            self._links.pop().close()
+
+
+@contextmanager
+def running() -> Iterator[Running]:
+    """Stand-ins for the time of a test."""
+    found = Running()
+    found.stand_ins.start()
+    try:
+        yield found
+    finally:
+        found.let_go()
+        found.stand_ins.stop()
