@@ -27,12 +27,12 @@ AHEAD = timedelta(minutes=5)
 NOT_TAKEN = ""
 GUESSES = {
     "voltage": r"\bvolt|\bsupply v|^v\b|_v\b",
-    "input_power": r"watt|\bpower\b|\bk?w\b",
     "current": r"\bamp|current|^a\b|\ba\b",
     "speed": r"rpm|speed|rev",
     "static": r"static|pressure across|esp",
-    "airflow": r"air ?flow|cfm|\bflow\b",
+    "input_power": r"watt|\bpower\b|\bk?w\b(?!\.)",
     "water_flow": r"water|gpm",
+    "airflow": r"air ?flow|cfm|\bflow\b",
     "differential": r"differential|head",
     "air": r"temp|entering|\bair\b",
     "capacitance": r"capac|µf|uf\b|mfd",
@@ -166,9 +166,10 @@ def _guess(heading: str) -> str:
 
 
 def _unit_in(heading: str, units: tuple[Unit, ...]) -> Unit | None:
-    """The unit that a heading names, in brackets or as its last word."""
+    """The unit that a heading names, in brackets or as its last words."""
     brackets = re.search(r"[(\[]([^)\]]+)[)\]]", heading)
-    said = [brackets[1]] if brackets else [heading.split()[-1], heading.rsplit("_", 1)[-1]] if heading.split() else []
+    words = heading.split()
+    said = [brackets[1]] if brackets else [" ".join(words[-2:]), *words[-1:], heading.rsplit("_", 1)[-1]]
     exact = (unit for text in said for unit in units if unit.symbol == text)
     loose = (unit for text in said for unit in units if unit.answers_to(text))
     return next(exact, None) or next(loose, None)

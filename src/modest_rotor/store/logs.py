@@ -137,7 +137,11 @@ def add_event(machine_id: int, at: datetime, kind: EventKind, note: str, due_day
 
 def remove_event(machine_id: int, event_id: int) -> None:
     """Take an event out of sight; it stays in the database."""
-    done = ServiceRow.update(removed=True).where(ServiceRow.id == event_id, ServiceRow.machine == machine_id).execute()
+    done = (
+        ServiceRow.update(removed=True)
+        .where(ServiceRow.id == event_id, ServiceRow.machine == machine_id, ~ServiceRow.removed)
+        .execute()
+    )
     if not done:
         raise UnknownItem(f"There is no service event {event_id} of this machine.")
 

@@ -1,0 +1,88 @@
+"""A file of readings: columns guessed and said, units of headings, bad rows, doubled stamps, clocks that jump."""
+
+from __future__ import annotations
+
+from datetime import UTC, datetime
+
+import pytest
+
+from modest_rotor.formats.log_csv import LogFile, TimedValues, read_log_file
+from modest_rotor.formats.logger_csv import LogRefused
+
+NOW = datetime(2026, 6, 1, tzinfo=UTC)
+PLAIN = """Serial 4711
+time,Line amps (A),Power [kW],static in. w.g.,note
+2026-03-01 10:00,3.10,0.410,0.52,first
+2026-03-02 10:00,3.05,0.405,0.50,
+2026-03-03 10:00,3.02,0.402,0.49,
+"""
+
+
+def read(text: str, **said: object) -> tuple[LogFile, tuple[TimedValues, ...]]:
+    return read_log_file(text, NOW, **said)  # type: ignore[arg-type]
+
+
+def test_columns_are_guessed_with_the_units_of_their_headings() -> None:
+    report, rows = read(PLAIN)
+    assert [(one.column, one.unit) for one in report.columns] == [
+        ("current", "A"), ("input_power", "kW"), ("static", "in. w.g."), ("", ""),
+    ]  # fmt: skip
+    assert rows[0].values == pytest.approx(
+        {"current": 3.10, "input_power": 410.0, "static": 0.52 * 249.08891}, rel=1e-4
+    )
+    assert (report.readings, report.rows) == (3, 3) and rows[0].at == datetime(2026, 3, 1, 10, tzinfo=UTC)
+
+
+def test_what_a_person_says_of_a_column_goes_before_the_guess() -> None:
+    report, rows = read(PLAIN, mapping={"static in. w.g.": "", "note": ""}, units_of={"Power [kW]": "W"})
+    assert "static" not in rows[0].values and rows[0].values["input_power"] == pytest.approx(0.41)
+    assert report.columns[2].column == ""
+
+
+def test_a_bare_heading_is_taken_in_the_readers_units() -> None:
+    text = "time,airflow\n2026-03-01 10:00,1450\n2026-03-02 10:00,1440\n"
+    assert read(text, units="ip")[1][0].values["airflow"] == pytest.approx(0.6843, rel=1e-3)
+    assert read(text, units="si")[1][0].values["airflow"] == pytest.approx(1.45)
+
+
+def test_bad_rows_are_counted_and_named() -> None:
+    report, rows = read(PLAIN + "not a time,3,0.4,0.5,\n2026-03-05 10:00,,,,\n")
+    assert len(rows) == 3 and any("2 rows left out" in remark for remark in report.remarks)
+
+
+def test_values_that_no_such_reading_can_have_are_left_out() -> None:
+    report, rows = read(PLAIN + "2026-03-06 10:00,-5,0.4,0.5,\n")
+    assert "current" not in rows[-1].values and any("1 values left out" in remark for remark in report.remarks)
+
+
+def test_a_clock_that_jumps_back_is_told_and_rows_are_put_in_order() -> None:
+    report, rows = read(PLAIN + "2026-02-20 10:00,3.2,0.42,0.53,\n")
+    assert [row.at.day for row in rows] == [20, 1, 2, 3]
+    assert any("jumps back 1 times" in remark for remark in report.remarks)
+
+
+def test_the_future_and_a_clock_that_was_never_set_are_left_out() -> None:
+    report, rows = read(PLAIN + "2027-01-01 00:00,3,0.4,0.5,\n1970-01-01 00:00,3,0.4,0.5,\n")
+    assert len(rows) == 3
+    assert any("of the future" in remark for remark in report.remarks)
+    assert any("never set" in remark for remark in report.remarks)
+
+
+def test_a_doubled_stamp_keeps_its_first_row() -> None:
+    report, rows = read(PLAIN + "2026-03-03 10:00,9,0.9,0.9,\n")
+    assert len(rows) == 3 and rows[-1].values["current"] == pytest.approx(3.02)
+    assert any("there already" in remark for remark in report.remarks)
+
+
+@pytest.mark.parametrize(
+    ("text", "words"),
+    [
+        ("time,colour\n2026-03-01 10:00,1\n2026-03-02 10:00,2\n", "No column that the log holds"),
+        ("time,amps,current\n2026-03-01 10:00,1,2\n2026-03-02 10:00,2,2\n", "Two columns were taken for current"),
+        ("amps\n1\n2\n", "Nothing was taken in"),
+        ("time,amps\n03/04/2026 10:00,1\n05/04/2026 10:00,2\n", "day first or the month first"),
+    ],
+)
+def test_what_cannot_be_read_is_refused_whole(text: str, words: str) -> None:
+    with pytest.raises(LogRefused, match=words):
+        read(text)

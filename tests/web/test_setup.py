@@ -1,0 +1,266 @@
+"""In the browser, with the stand-ins: an electronic fan and a drive set up, one saving proved, one not provable, a fault in the log."""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Callable
+from typing import Any
+
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.support.select import Select
+
+from tests.core.setup.test_setup_answer import HALL, WAITING
+from tests.jobs import changed
+from tests.running import Application
+from tests.web.screen import Screen
+from tests.web.test_choose import pressed
+from tests.web.test_find import opened
+from tests.web.test_walk import job_of, taken_in
+
+LONGEST_S = 90.0
+STEADY_S = 9.0
+"""Seconds in which the stand-ins' machines settle after a small change of their command."""
+
+
+def patiently(screen: Screen, condition: Callable[[], Any]) -> Any:
+    """Wait for something that a machine takes its time for."""
+    deadline = time.monotonic() + LONGEST_S
+    while time.monotonic() < deadline:
+        try:
+            return screen.until(condition)
+        except AssertionError:
+            continue
+    raise AssertionError(f"waited in vain; the page says:\n{screen.text()[:3000]}")
+
+
+def open_step(screen: Screen, step: str) -> None:
+    """Open a step of the list, if it is not open."""
+    head = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'[data-step="{step}"] > button'))
+    if head.get_attribute("aria-expanded") == "false":
+        screen.run("arguments[0].click()", head)
+
+
+def signed(screen: Screen, step: str) -> None:
+    """Sign a step as done."""
+    open_step(screen, step)
+    pressed(screen, f'[data-step="{step}"] [data-sign="done"]')
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'[data-step="{step}"] [data-signed]'))
+
+
+def picked(screen: Screen, label: str, choice: str) -> None:
+    """Pick from a list."""
+    Select(screen.field(label)).select_by_visible_text(choice)
+
+
+def typed(screen: Screen, path: str, text: str) -> None:
+    """Type into the field at a path, and leave it."""
+    field = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'[data-field="{path}"]'))
+    field.send_keys(Keys.CONTROL, "a")
+    field.send_keys(text, Keys.TAB)
+
+
+def button_in(screen: Screen, inside: str, words: str) -> None:
+    """Press the button that begins with some words, inside a part of the page."""
+
+    def found() -> Any:
+        part = screen.browser.find_element(By.CSS_SELECTOR, inside)
+        return next((one for one in part.find_elements(By.TAG_NAME, "button") if one.text.startswith(words)), None)
+
+    screen.run("arguments[0].click()", screen.until(found))
+
+
+def written(screen: Screen, inside: str, label: str) -> None:
+    """Look at what would be written, write it, and see it read back."""
+    button_in(screen, inside, label)
+    pressed(screen, f"{inside} [data-write]")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{inside} [data-outcome="agrees"]'))
+
+
+def balanced(screen: Screen, step: str) -> int:
+    """Write, let it run, read, until the loop says inside; gives how many readings that took."""
+    here = f'[data-command="{step}"]'
+    for count in range(1, 5):
+        written(screen, here, "Write it to the device")
+        time.sleep(STEADY_S)
+        button_in(screen, here, "Read the panel")
+        screen.until(lambda n=count: len(screen.browser.find_elements(By.CSS_SELECTOR, f"{here} [data-trial]")) == n)
+        screen.saved()
+        told = screen.browser.find_element(By.CSS_SELECTOR, f"{here} [data-advice]").get_attribute("data-advice")
+        if told == "inside":
+            return count
+    raise AssertionError(f"not inside after four readings: {screen.text()[:2000]}")
+
+
+def named(screen: Screen) -> None:
+    """Say who works here."""
+    screen.go("/", "Board")
+    screen.run("localStorage.setItem('modest-rotor who', '\"Ann Tide\"')")
+
+
+def test_an_electronic_fan_is_set_up_and_its_saving_proved(screen: Screen, application: Application) -> None:
+    named(screen)
+    job = taken_in(application, changed(WAITING, decision={}))
+    screen.go(f"/jobs/{job}/setup", "Set-up")
+    screen.sees("Waits for a choice on Decision")
+    screen.station("decision")
+    screen.press("Choose C")
+    screen.saved()
+    screen.station("setup")
+    picked(screen, "Electronic motor", "Waiting hall blower, electronic motor")
+    screen.saved()
+    picked(screen, "Meter panel", "Waiting hall blower, meter panel")
+    screen.saved()
+    signed(screen, "isolate")
+    assert "Ann Tide" in screen.browser.find_element(By.CSS_SELECTOR, '[data-step="isolate"]').text
+
+    open_step(screen, "link")
+    screen.type("Volts measured here", "231")
+    screen.type("Link or tap is set for", "115 V")
+    screen.sees("Nobody can waive this")
+    assert "stop" in screen.rail("setup").lower()
+    assert "held up" in screen.rail("proof")
+    screen.type("Link or tap is set for", "208-230 V")
+    screen.type("The same, measured again", "230")
+    screen.until(lambda: "stop" not in screen.rail("setup").lower())
+    signed(screen, "link")
+
+    open_step(screen, "commands")
+    for step, share in (("s1", "full"), ("s3", "half")):
+        readings = balanced(screen, step)
+        assert readings <= 4
+        screen.station("proof")
+        screen.type("Name of the set", share)
+        pressed_read(screen)
+        screen.station("setup")
+        open_step(screen, "commands")
+    screen.station("proof")
+    verdict = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "[data-verdict]"))
+    assert verdict.get_attribute("data-verdict") in ("inside its band", "above its band"), verdict.text
+    assert "kWh" in screen.rail("proof")
+    screen.type("Role", "plant")
+    pressed(screen, "[data-sign-off]")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-signed-off="1"]'))
+    screen.press("read what was signed", "a")
+    screen.sees("As signed off by Ann Tide, plant.")
+
+
+def pressed_read(screen: Screen) -> None:
+    """Read a set from the panel and wait until it stands there."""
+    before = len(screen.browser.find_elements(By.CSS_SELECTOR, '[aria-label^="Set after"] option'))
+    screen.press("Read a set from the panel")
+    screen.saved()
+    screen.until(
+        lambda: len(screen.browser.find_elements(By.CSS_SELECTOR, '[aria-label^="Set after"] option')) != before
+    )
+
+
+def test_a_drive_is_swept_set_and_read_back_and_amps_alone_prove_nothing(
+    screen: Screen, application: Application
+) -> None:
+    named(screen)
+    job = taken_in(application, HALL)
+    screen.go(f"/jobs/{job}/setup", "Set-up")
+    open_step(screen, "drive_settings")
+    written(screen, '[data-step="drive_settings"]', "Write the settings")
+
+    open_step(screen, "sweep")
+    opened(screen, "From, to, step, hold")
+    for field, text in (("low", "41 Hz"), ("hold", "0.3 s"), ("limit", "70 dB(A)")):
+        typed(screen, f"setup/sweep/{field}", text)
+    screen.saved()
+    here = '[data-step="sweep"]'
+    button_in(screen, here, "Sweep through")
+    pressed(screen, f"{here} [data-write]")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-sweep="running"]'))
+    patiently(screen, lambda: "42.0" in screen.browser.find_element(By.CSS_SELECTOR, "[data-sweep]").text)
+    screen.run("document.activeElement.blur()")
+    screen.keys("l")
+    patiently(screen, lambda: "44.0" in screen.browser.find_element(By.CSS_SELECTOR, "[data-sweep]").text)
+    pressed(screen, "[data-loud]")
+    patiently(screen, lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-sweep="done"]'))
+    marks = screen.until(lambda: screen.browser.find_elements(By.CSS_SELECTOR, "[data-mark]"))
+    assert 1 <= len(marks) <= 4
+    screen.until(lambda: "Skip from" in screen.browser.find_element(By.CSS_SELECTOR, "[data-sweep-outcome]").text)
+    written(screen, here, "Write bands and limits")
+    button_in(screen, here, "what was read back")
+    assert "reads back the same" in screen.browser.find_element(By.CSS_SELECTOR, here).text
+
+    screen.station("readings")
+    screen.press("Add a set")
+    screen.type("Line amps, set 2", "1.1")
+    opened(screen, "State of duct and set")
+    picked_stage(screen, "after")
+    screen.station("proof")
+    picked(screen, "Set after, events", "s2")
+    verdict = screen.until(
+        lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-verdict="not provable with these meters"]')
+    )
+    assert "amps alone never prove" in verdict.text
+
+
+def picked_stage(screen: Screen, stage: str) -> None:
+    """Say that the second set was read after."""
+    xpath = f"//*[@data-field='readings/s2/stage']//button[normalize-space(.)='{stage}'] | //select[@data-field='readings/s2/stage']"
+    found = screen.until(lambda: screen.browser.find_element(By.XPATH, xpath))
+    if found.tag_name == "select":
+        Select(found).select_by_visible_text(stage)
+    else:
+        screen.run("arguments[0].click()", found)
+    screen.saved()
+
+
+def test_a_planted_filter_fault_is_found_in_the_log_and_a_new_filter_begins_anew(
+    screen: Screen, application: Application
+) -> None:
+    named(screen)
+    job = job_of(application, "Baggage hall air handler")
+    screen.go(f"/jobs/{job}/log", "Log")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-drifts="yes"]'))
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-cause="filter or coil loaded"]'))
+    moved = screen.browser.find_elements(By.CSS_SELECTOR, '[data-moved="yes"]')
+    assert {one.get_attribute("data-series") for one in moved} >= {"airflow", "static", "input_power"}
+    assert "filter or coil loaded" in screen.rail("log")
+    screen.go("/visits", "Next visits")
+    screen.sees("it drifts: filter or coil loaded")
+    screen.press("Baggage hall air handler", "a")
+    opened(screen, "Note a service")
+    pressed(screen, "[data-add-service]")
+    screen.sees("since the last service")
+    assert "Caution" not in screen.until(lambda: screen.rail("log") if "since" in screen.rail("log") else "")
+    screen.press("Remove Filter changed")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-drifts="yes"]'))
+
+
+def test_a_silent_device_never_shows_an_old_value_as_fresh(screen: Screen, application: Application) -> None:
+    screen.go("/devices", "Devices")
+    name = "Waiting hall blower, meter panel"
+    here = f'[data-device="{name}"]'
+    pressed(screen, f"{here} button")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{here}[data-state="answers"]'))
+    picked(screen, f"Let {name} do wrong", "silent")
+    pressed(screen, f"{here} button")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{here}[data-state="silent"]'))
+    told = screen.browser.find_element(By.CSS_SELECTOR, here).text
+    assert "no answer now" in told and "gave no whole answer" in told
+    picked(screen, f"Let {name} do wrong", "none")
+    pressed(screen, f"{here} button")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{here}[data-state="answers"]'))
+
+
+def test_loud_frequencies_are_marked_by_hand_where_no_device_is_chosen(
+    screen: Screen, application: Application
+) -> None:
+    named(screen)
+    job = taken_in(application, changed(HALL, setup={"sweep": {"low": "46 Hz"}}))
+    screen.go(f"/jobs/{job}/setup", "Set-up")
+    open_step(screen, "sweep")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-at="46"]'))
+    for _ in range(4):
+        screen.press("next")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-at="50"]'))
+    screen.run("document.activeElement.blur()")
+    screen.keys("l")
+    screen.sees("highest frequency 49.0 Hz in place of 50.0 Hz")
+    screen.keys(Keys.CONTROL, "z")
+    screen.until(lambda: "highest frequency 49" not in screen.text())
