@@ -150,6 +150,21 @@ def test_what_was_signed_is_read_printed_and_taken_out_whatever_changes_later(cl
     assert client.get(f"{path}/report").json()["proof"]["signed"] is None
 
 
+def test_a_loggers_watts_after_are_held_against_the_steps(client: TestClient) -> None:
+    """By hand: 200 W for ten days are 48 kWh; amps make no energy."""
+    stored = with_connection(keep_job)(Job.model_validate(BAGGAGE))
+    rows = "\n".join(f"2026-01-{1 + hour // 24:02d} {hour % 24:02d}:00,200,1.1" for hour in range(240))
+    body = {"text": f"time,watts,amps\n{rows}\n", "revision": stored.revision, "who": "Ann"}
+    view = client.post(f"/api/jobs/{stored.id}/proof/log", json=body).json()
+    assert view["document"]["proof"]["logged_energy"]["si"] == pytest.approx(48.0, rel=0.01)
+    assert view["document"]["proof"]["logged_days"]["si"] == pytest.approx(10.0, rel=0.01)
+    assert view["assessment"]["proof"]["logged"]
+    amps = client.post(
+        f"/api/jobs/{stored.id}/proof/log", json={**body, "column": "amps", "revision": view["revision"]}
+    )
+    assert amps.status_code == 422 and "only watts make an energy" in amps.json()["sentence"]
+
+
 @pytest.mark.slow
 def test_the_demo_holds_a_finished_job_whose_planted_filter_fault_is_found(client: TestClient) -> None:
     assert load_demo_once() == 9

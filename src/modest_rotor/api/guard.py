@@ -27,7 +27,7 @@ LARGEST_FILE_REQUEST = 17_000_000
 """A logger's weeks or a catalogue, as JSON text in which quotes and line ends take two places."""
 PHOTO_PATH = re.compile(r"/api/jobs/\d+/photos")
 FILE_PATH = re.compile(
-    r"/api/(?:duty/log/look|jobs/\d+/duty/log|catalogue/(?:look|file)|log/look|machines/\d+/log/csv)"
+    r"/api/(?:duty/log/look|jobs/\d+/(?:duty|proof)/log|catalogue/(?:look|file)|log/look|machines/\d+/log/csv)"
 )
 EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
 """The hash of nothing: the styling library opens an empty style element and fills it by script."""

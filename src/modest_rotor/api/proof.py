@@ -9,15 +9,20 @@ from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, view
+from modest_rotor.api.duty import LogConfirmed
 from modest_rotor.api.report import report_response
+from modest_rotor.core.changes import value_at
+from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Report, build_report
+from modest_rotor.formats.logger_csv import read_log
 from modest_rotor.store import jobs, logs, signed
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.fits import assess_job
 from modest_rotor.store.signed import SignedJob, SignedLine
 
 router = APIRouter(prefix="/api", tags=["proof"])
+HOURS_A_DAY = 24.0
 
 
 class SignOff(Step):
@@ -73,6 +78,28 @@ def signed_report_file(
     """The same as a file."""
     found = signed.signed(job_id, number)
     return report_response(_report(found), found.assessment, form, units)
+
+
+@router.post("/jobs/{job_id}/proof/log")
+@with_connection
+def take_logger(job_id: int, file: LogConfirmed) -> JobView:
+    """Take the energy of a logger's watts after over into the proof, with the days that it covers."""
+    report = read_log(file.text, file.column, file.order)
+    if report.year.energy is None:
+        raise ChangeRefused(
+            f"“{report.value_column}” holds {report.year.kind}: only watts make an energy. Nothing was taken over."
+        )
+    stored = jobs.load(job_id)
+    proof = value_at(stored.job, "proof")
+    days = report.year.covered / HOURS_A_DAY
+    proof["logged_days"] = f"{days:.2f} days"
+    proof["logged_energy"] = f"{report.year.energy.value:.4g} kWh"
+    gaps = report.year.days - days
+    proof["logged"] = f"{report.value_column}, {report.rows} rows" + (
+        f"; {gaps:.1f} days of gaps left out" if gaps > 0.05 else ""
+    )
+    saved = jobs.save_change(job_id, file.revision, "proof", proof, file.who, "a logger's energy after")
+    return view(saved, assess_job(saved.job))
 
 
 def _report(found: SignedJob) -> Report:

@@ -1352,6 +1352,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/proof/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Logger
+         * @description Take the energy of a logger's watts after over into the proof, with the days that it covers.
+         */
+        post: operations["take_logger_api_jobs__job_id__proof_log_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines/{machine_id}/log": {
         parameters: {
             query?: never;
@@ -4125,6 +4145,7 @@ export interface components {
             spread: number;
             starts_per_hour: components["schemas"]["Figure"];
             starts: components["schemas"]["Figure"];
+            energy?: components["schemas"]["Figure"] | null;
             /** Bars */
             bars: components["schemas"]["Bar"][];
             /** Levels */
@@ -6736,7 +6757,7 @@ export interface components {
          * @description What a stand-in can be made to do wrong, so that the client is tested against it.
          * @enum {string}
          */
-        Trouble: "none" | "silent" | "slow" | "busy" | "half a frame" | "outside its profile" | "another answers" | "frozen";
+        Trouble: "none" | "silent" | "slow" | "busy" | "half a frame" | "outside its profile" | "another answers" | "frozen" | "answers to writes get lost";
         /**
          * TroubleIn
          * @description What a stand-in is to do wrong.
@@ -9418,6 +9439,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": unknown;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    take_logger_api_jobs__job_id__proof_log_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogConfirmed"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
                 };
             };
             /** @description Validation Error */

@@ -24,6 +24,7 @@ LEAST_COVERED_S, DAY_S, HOUR_S = 3600.0, 86400.0, 3600.0
 SEASON_SPREAD = 0.25
 """Standard deviation of a year's run fraction about that of a few days, as a share: seasons. It shrinks as the log covers the
 year. Our judgement, no source."""
+W_PER_KW = 1000.0
 BINS = 40
 BARS = 10
 LEAST_LEVEL = 0.03
@@ -68,6 +69,7 @@ class LoggedYear(Frozen):
     spread: float
     starts_per_hour: Figure
     starts: Figure
+    energy: Figure | None = None
     bars: tuple[Bar, ...]
     levels: tuple[Level, ...]
 
@@ -118,10 +120,18 @@ def logged_year(log: Log) -> LoggedYear:
         hours=_with_band("hours", hours, spread),
         spread=spread,
         starts_per_hour=figure("starts_per_hour", starts),
+        energy=_energy(log, held),
         starts=_with_band("starts", starts * HOURS_IN_A_YEAR, spread),
         bars=_bars(log.values[on], held[on], high),
         levels=_levels(log.values[on], held[on], high, hours, spread) if log.kind is not LoggedKind.ON_OFF else (),
     )
+
+
+def _energy(log: Log, held: Array) -> Figure | None:
+    """Energy over what was covered, kWh; only watts make one."""
+    if log.kind is not LoggedKind.WATTS:
+        return None
+    return figure("energy", float((log.values * held).sum()) / HOUR_S / W_PER_KW, "measured")
 
 
 def held_seconds(seconds: Array) -> Array:

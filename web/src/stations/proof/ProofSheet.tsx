@@ -14,6 +14,7 @@ import { Stops } from "../../shared/Stops";
 import { WhoField } from "../../shared/WhoField";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { LoggerFile } from "./LoggerFile";
 
 type StepProof = Schemas["StepProof"];
 
@@ -68,6 +69,7 @@ export function ProofSheet() {
         ))}
       </Fold>
       <Fold title="A logger’s energy after" note="held against the year of the steps" holds={under("proof")}>
+        <LoggerFile />
         <FieldGrid paths={["proof/logged_days", "proof/logged_energy"]} />
         <WordsField path="proof/logged" placeholder="what the logger said" />
         {(proof.logged ?? []).length > 0 && (

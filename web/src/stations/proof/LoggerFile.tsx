@@ -1,0 +1,82 @@
+import { Box } from "@chakra-ui/react";
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+
+import { api, type Refused, type Schemas, taken } from "../../shared/api";
+import { useView } from "../../shared/job";
+import { FilePress, Press, Small } from "../../shared/parts";
+import { FigureText } from "../../shared/Words";
+
+/** A logger's watts after: looked at first, its energy taken over when that is confirmed. */
+export function LoggerFile() {
+  const { desk, view } = useView();
+  const [file, setFile] = useState<Schemas["LogIn"] | null>(null);
+  const look = useMutation<Schemas["LogReport"], Refused, Schemas["LogIn"]>({
+    mutationFn: (wanted) => taken(api.POST("/api/duty/log/look", { body: wanted })),
+  });
+  const take = () => {
+    if (!file) return;
+    void desk
+      .does((step) =>
+        taken(
+          api.POST("/api/jobs/{job_id}/proof/log", {
+            params: { path: { job_id: view.id } },
+            body: { ...file, ...step, by_load: false },
+          }),
+        ),
+      )
+      .then(() => {
+        setFile(null);
+        look.reset();
+      });
+  };
+  const year = look.data?.year;
+  return (
+    <Box pb="6px">
+      <FilePress>
+        bring the logger’s CSV
+        <input
+          type="file"
+          accept=".csv,.txt,text/csv,text/plain"
+          aria-label="Logger CSV after"
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            if (!chosen) return;
+            void chosen.text().then((text) => {
+              setFile({ text });
+              look.mutate({ text });
+            });
+          }}
+        />
+      </FilePress>
+      {look.error && (
+        <Box role="alert" color="brick">
+          {look.error.message}
+        </Box>
+      )}
+      {look.data && year && (
+        <Box py="4px" role="region" aria-label="What the logger says">
+          {look.data.value_column}: {look.data.rows.toLocaleString("en")} rows over {year.days.toFixed(1)} days
+          {year.energy ? (
+            <>
+              , <FigureText figure={year.energy} />
+            </>
+          ) : (
+            "; no watts, so no energy"
+          )}
+          .{" "}
+          {look.data.remarks.map((remark) => (
+            <Small key={remark} display="block">
+              {remark}
+            </Small>
+          ))}
+          {year.energy && (
+            <Press type="button" data-take-logger onClick={take}>
+              Take this energy over
+            </Press>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
