@@ -9,14 +9,12 @@ from pydantic import BaseModel, Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, time_now, view
 from modest_rotor.core.changes import next_id, value_at
-from modest_rotor.core.entry import Entry, entry_said
 from modest_rotor.core.errors import ChangeRefused, Conflict
 from modest_rotor.core.setup.answer import SetupAnswer
-from modest_rotor.core.setup.command import share_of_signal
 from modest_rotor.core.setup.steps import SetupStep
 from modest_rotor.core.stations.setup import SignState
-from modest_rotor.core.stations.traits import SignalTraits
-from modest_rotor.devices.links import LINKS, profile_of
+from modest_rotor.devices.links import profile_of
+from modest_rotor.devices.reading import entry_in_site_units, named_or_none, panel_set, panel_trial
 from modest_rotor.devices.stand_ins import stand_in_of
 from modest_rotor.devices.sweep_run import (
     SweepOrder,
@@ -39,25 +37,6 @@ from modest_rotor.store.sweeps import KeptSweep
 
 router = APIRouter(prefix="/api", tags=["set-up"])
 BEFORE_POWER = ("Take out", "Fit", "Link or tap", "First power")
-METERED = {
-    "voltage": Role.VOLTAGE,
-    "current": Role.CURRENT,
-    "input_power": Role.INPUT_POWER,
-    "power_factor": Role.POWER_FACTOR,
-    "speed": Role.SPEED,
-    "supply_static": Role.SUPPLY_STATIC,
-    "return_static": Role.RETURN_STATIC,
-    "entering": Role.ENTERING,
-    "leaving": Role.LEAVING,
-    "airflow": Role.AIRFLOW,
-}
-QUANTITY_OF_FIELD = {
-    "power_factor": "read_power_factor",
-    "supply_static": "supply_static_pressure",
-    "return_static": "return_static_pressure",
-    "entering": "temperature",
-    "leaving": "temperature",
-}
 
 
 class SignIn(Step):
@@ -170,9 +149,9 @@ def try_setting(job_id: int, said: TrialIn) -> JobView:
     advised = (answer.advice.command if answer.advice else None) or answer.command
     if advised:
         field = "frequency" if advised.quantity == "output_frequency" else "signal"
-        new[field] = _entry(advised.quantity, advised.value, stored)
+        new[field] = entry_in_site_units(advised.quantity, advised.value, stored)
     if said.read:
-        new |= _read_trial(stored)
+        new |= panel_trial(stored)
     label = "a setting tried, read from the panel" if said.read else "a setting tried"
     return _view(jobs.save_change(job_id, said.revision, "setup/trials", [*items, new], said.who, label))
 
@@ -246,7 +225,7 @@ def start_sweep(job_id: int, said: Confirmed) -> SweepAnswerView:
     """Clear old skips, start the machine and begin to step, after that was seen."""
     stored = jobs.load(job_id)
     kept, shown = _plan(stored, Wanted(what=What.SWEEP))
-    panel = _named_or_none(stored.job.document.setup.panel)
+    panel = named_or_none(stored.job.document.setup.panel)
     order = _order(stored, panel)
     if not order.frequencies:
         raise ChangeRefused("There is nothing to sweep: look at its ends and its step.")
@@ -264,7 +243,7 @@ def start_sweep(job_id: int, said: Confirmed) -> SweepAnswerView:
 def steer_sweep(job_id: int, act: Literal["pause", "go-on", "stop"]) -> SweepAnswerView:
     """Pause the sweep, let it go on, or end it and put back what the drive was told before."""
     stored = jobs.load(job_id)
-    run = run_of(job_id, _order(stored, _named_or_none(stored.job.document.setup.panel)))
+    run = run_of(job_id, _order(stored, named_or_none(stored.job.document.setup.panel)))
     if run is None:
         raise ChangeRefused("No sweep is under way.")
     if act == "pause" and run.state is SweepState.RUNNING:
@@ -297,69 +276,12 @@ def mark_loud(job_id: int, said: MarkLoud) -> JobView:
 def read_into(job_id: int, said: ReadInto) -> JobView:
     """A new set of readings from the panel, with the command that the device holds."""
     stored = jobs.load(job_id)
-    setup = stored.job.document.setup
-    panel = devices.device_named(setup.panel)
-    read = LINKS.read(panel)
-    if read.refused:
-        raise ChangeRefused(f"{next(iter(read.refused.values()))} No set was made.")
     items = value_at(stored.job, "readings")
-    new: dict[str, Any] = {
-        "id": next_id(items),
-        "name": said.name,
-        "stage": said.stage,
-        "note": f"read from {panel.name}",
-    }
-    for field, role in METERED.items():
-        if role in read.values:
-            new[field] = _entry(QUANTITY_OF_FIELD.get(field, field), read.values[role], stored)
-    new |= _setting_now(stored, "frequency")
+    new: dict[str, Any] = {"id": next_id(items), "name": said.name, "stage": said.stage, **panel_set(stored)}
     new |= {"taken_at": time_now(), "taken_by": said.who or None}
     return _view(
         jobs.save_change(job_id, said.revision, "readings", [*items, new], said.who, "a set read from the panel")
     )
-
-
-def _read_trial(stored: StoredJob) -> dict[str, Any]:
-    """Flow, or what stands for it, from the panel; and the setting that the device holds."""
-    panel = devices.device_named(stored.job.document.setup.panel)
-    read = LINKS.read(panel)
-    if Role.AIRFLOW in read.refused or read.values.get(Role.SPEED, 1.0) <= 0:
-        raise ChangeRefused(read.refused.get(Role.AIRFLOW, "The machine stands still: there is no flow to read."))
-    told: dict[str, Any] = {"source": panel.name}
-    if Role.AIRFLOW in read.values:
-        told["airflow"] = _entry("airflow", read.values[Role.AIRFLOW], stored)
-    elif Role.SUPPLY_STATIC in read.values and Role.RETURN_STATIC in read.values:
-        across = read.values[Role.SUPPLY_STATIC] - read.values[Role.RETURN_STATIC]
-        told["static"] = _entry("pressure", across, stored)
-    else:
-        raise ChangeRefused(f"{panel.name} reads no flow and no static; type what you read.")
-    return told | _setting_now(stored, "frequency")
-
-
-def _setting_now(stored: StoredJob, hertz_field: str) -> dict[str, Any]:
-    """The command that the chosen device holds, as a share or as hertz; nothing where none is chosen."""
-    setup = stored.job.document.setup
-    kept = _named_or_none(setup.device)
-    if kept is None:
-        return {}
-    profile, link = profile_of(kept), LINKS.link(kept)
-    if profile.kind is DeviceKind.DRIVE:
-        hertz = link.read((Role.OUTPUT_FREQUENCY,)).values[Role.OUTPUT_FREQUENCY]
-        return {hertz_field: _entry("output_frequency", hertz, stored)}
-    if profile.register(Role.SIGNAL_INPUT):
-        volts = link.read((Role.SIGNAL_INPUT,)).values[Role.SIGNAL_INPUT]
-        share = share_of_signal(profile.traits.signal or SignalTraits(), volts)
-        return {"signal": _entry("signal", share, stored)}
-    return {}
-
-
-def _entry(name: str, si: float, stored: StoredJob) -> dict[str, Any]:
-    entry: Entry = entry_said(name, si, stored.job.site.units)
-    return entry.model_dump(mode="json")
-
-
-def _named_or_none(name: str | None) -> KeptDevice | None:
-    return next((one for one in devices.all_devices() if one.name == name), None) if name else None
 
 
 def _step(setup: SetupAnswer, step: str) -> SetupStep:

@@ -1956,25 +1956,6 @@ export const quantities = {
       "%"
     ]
   },
-  "wall_temperature": {
-    "label": "temperature of a hot surface",
-    "ip": {
-      "unit": "°F",
-      "factor": 1.7999999999999985,
-      "offset": 32.000000000000014,
-      "decimals": 0
-    },
-    "si": {
-      "unit": "°C",
-      "factor": 1.0,
-      "offset": -0.0,
-      "decimals": 0
-    },
-    "typed_units": [
-      "°C",
-      "°F"
-    ]
-  },
   "days": {
     "label": "days",
     "ip": {
