@@ -21,40 +21,69 @@ from tests.web.conftest import ARGUMENTS  # noqa: E402
 from tests.web.screen import Screen  # noqa: E402
 
 FOLDER = ROOT / "docs" / "screenshots"
-AIR_HANDLER, LIFT_PUMP, KITCHEN, FAN_COIL, ROOF_FAN, COLD_STORE = 1, 3, 4, 6, 7, 8
+AIR_HANDLER, KITCHEN, HALL_FAN, FAN_COIL, ROOF_FAN, COLD_STORE, FINISHED = 1, 4, 5, 6, 7, 8, 9
 OPEN_SLIP = (
     "document.getElementById('opens-slip').click(); setTimeout(() => document.querySelector("
     "'[aria-label=\"Working: Rated slip\"]').scrollIntoView({block: 'end'}), 200)"
 )
 NO_PLATE = "document.querySelector('[aria-label=\"No plate, or none that can be read\"]').scrollIntoView()"
-SAVING = "document.getElementById('opens-saved-C').scrollIntoView({block: 'center'})"
 TYPE_HEAT = (
     "const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;"
     "[['Airflow', '1,000 cfm ± 7 %'], ['Temperature difference', '20 °F'], ['Temperature of the air', '70 °F']].forEach(([label, text]) => {"
     " const field = [...document.querySelectorAll('main label')].find((one) => one.textContent.startsWith(label)).querySelector('input');"
     " set.call(field, text); field.dispatchEvent(new Event('input', { bubbles: true })) })"
 )
+OPEN_STEP = (
+    "const step = document.querySelector('[data-step={0}]'); step.querySelector('button').click();"
+    "setTimeout(() => {{ step.scrollIntoView(); window.scrollBy(0, -60) }}, 300)"
+)
+COMMANDS, SWEEP = OPEN_STEP.format("commands"), OPEN_STEP.format("sweep")
+ASK_ALL = "document.querySelectorAll('[data-device] button').forEach((one) => one.click())"
 PICTURES = [  # name, path, width, height, scheme, script
     ("board", "/", 1280, 800, "light", ""),
     ("call", f"/jobs/{KITCHEN}/call", 1280, 800, "light", ""),
     ("plate", f"/jobs/{AIR_HANDLER}/plate", 1280, 800, "light", OPEN_SLIP),
-    ("plate-line", f"/jobs/{FAN_COIL}/plate", 1280, 800, "light", ""),
     ("no-plate", f"/jobs/{ROOF_FAN}/plate", 1280, 800, "light", NO_PLATE),
     ("readings", f"/jobs/{FAN_COIL}/readings", 1280, 800, "light", ""),
     ("findings", f"/jobs/{FAN_COIL}/findings", 1280, 800, "light", ""),
-    ("findings-dead", f"/jobs/{ROOF_FAN}/findings", 1280, 800, "light", ""),
     ("duty", f"/jobs/{AIR_HANDLER}/duty", 1280, 800, "light", ""),
     ("options", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", ""),
-    ("options-saving", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", SAVING),
-    ("options-protected", f"/jobs/{KITCHEN}/options", 1280, 800, "light", ""),
-    ("options-lift-pump", f"/jobs/{LIFT_PUMP}/options", 1280, 800, "light", ""),
     ("decision", f"/jobs/{COLD_STORE}/decision", 1280, 800, "light", ""),
     ("report", f"/jobs/{COLD_STORE}/report", 1280, 800, "light", ""),
+    ("setup", f"/jobs/{HALL_FAN}/setup", 1280, 800, "light", COMMANDS),
+    ("setup-sweep", f"/jobs/{HALL_FAN}/setup", 1280, 800, "light", SWEEP),
+    ("proof", f"/jobs/{FINISHED}/proof", 1280, 800, "light", ""),
+    ("log", f"/jobs/{FINISHED}/log", 1280, 800, "light", ""),
+    ("devices", "/devices", 1280, 800, "light", ASK_ALL),
     ("catalogue", "/catalogue", 1280, 800, "light", ""),
     ("workings", "/workings/air_heat", 1280, 800, "light", TYPE_HEAT),
     ("readings-dark", f"/jobs/{KITCHEN}/readings", 1280, 800, "dark", ""),
     ("readings-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", ""),
 ]
+
+
+def _sweep(application: Application) -> None:
+    """Let the demo's drive be swept and balanced once, so that there is something to see."""
+    job = f"/api/jobs/{HALL_FAN}"
+
+    def typed(field: str, text: str) -> None:
+        revision = application.get(job)["revision"]
+        body = {"revision": revision, "path": f"setup/sweep/{field}", "text": text, "units": "si", "who": "R. Quay"}
+        application.post(f"{job}/changes", body)
+
+    for field, text in (("low", "25 Hz"), ("hold", "0.3 s"), ("limit", "58 dB(A)")):
+        typed(field, text)
+    plan = application.post(f"{job}/setup/plan", {"what": "sweep"})
+    application.post(f"{job}/setup/sweep", {"what": "sweep", "digest": plan["digest"], "who": "R. Quay"})
+    while application.get(f"{job}/setup/sweep")["run"]["state"] == "running":
+        time.sleep(1)
+    plan = application.post(f"{job}/setup/plan", {"what": "command", "step": "s2"})
+    application.post(
+        f"{job}/setup/writes", {"what": "command", "step": "s2", "digest": plan["digest"], "who": "R. Quay"}
+    )
+    time.sleep(20)
+    body = {"revision": application.get(job)["revision"], "step": "s2", "read": True, "who": "R. Quay"}
+    application.post(f"{job}/setup/trials", body)
 
 
 def main() -> None:
@@ -68,6 +97,8 @@ def main() -> None:
     try:
         FOLDER.mkdir(parents=True, exist_ok=True)
         screen = Screen(driver, application.address)
+        _sweep(application)
+        application.get("/api/board")  # worked out once before it is shown
         driver.get(application.address)
         for name, path, width, height, scheme, script in PICTURES:
             screen.size(width, height)

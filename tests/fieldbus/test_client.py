@@ -169,7 +169,18 @@ def test_loopback_and_private_addresses_may_be_read(host: str) -> None:
 
 
 @pytest.mark.parametrize(
-    "host", ["8.8.8.8", "example.com", "0.0.0.0", "224.0.0.1", "169.254.169.254", "2001:4860::8", "", "10.0.0.8/x"]
+    "host",
+    [
+        "8.8.8.8",
+        "example.com",
+        "0.0.0.0",
+        "224.0.0.1",
+        "169.254.169.254",
+        "2001:4860::8",
+        "::ffff:8.8.8.8",
+        "",
+        "10.0.0.8/x",
+    ],
 )
 def test_no_name_and_no_public_address_is_asked(host: str) -> None:
     with pytest.raises(NotAllowed):

@@ -13,6 +13,7 @@ from modest_rotor.store import logs, signed
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import StoredJob, keep_job, load, save_change
 from modest_rotor.store.logs import NewReading
+from modest_rotor.store.models import SignedRow
 from tests.core.setup.test_setup_answer import BAGGAGE
 from tests.jobs import KRAUSE
 
@@ -96,6 +97,15 @@ def test_a_sign_off_freezes_job_and_numbers_and_later_changes_leave_it_readable(
     assert after and after.value < before.value
     with pytest.raises(UnknownItem):
         signed.signed(stored.id, 3)
+
+
+@with_connection
+def test_what_an_earlier_program_signed_in_another_form_stays_readable_and_says_so() -> None:
+    stored = keep_job(Job.model_validate(BAGGAGE))
+    signed.sign(stored.id, stored.revision, "Ann", "")
+    SignedRow.update(assessment={"an": "older form"}).execute()
+    found = signed.signed(stored.id, 1)
+    assert found.anew and found.assessment.proof.verdict == "inside its band"
 
 
 @with_connection

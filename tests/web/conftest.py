@@ -32,12 +32,16 @@ ARGUMENTS = (
 )
 
 
+FIRST_BROWSER = ("test_walk.py", "test_setup.py")
+"""Files that one worker takes with its browser and application; the other worker takes the rest with its own."""
+
+
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
-    """One browser and one application serve all browser tests, so one worker takes them all."""
+    """A browser and an application serve half of the browser tests each, so one worker takes a half whole."""
     for item in items:
         if "tests/web" in str(item.path):
             item.add_marker(pytest.mark.slow)
-            item.add_marker(pytest.mark.xdist_group("browser"))
+            item.add_marker(pytest.mark.xdist_group(f"browser {1 if item.path.name in FIRST_BROWSER else 2}"))
 
 
 @pytest.fixture(scope="session")

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from datetime import UTC, datetime
 from typing import Literal
 
 from fastapi import APIRouter, Response
@@ -104,7 +103,6 @@ def take_logger(job_id: int, file: LogConfirmed) -> JobView:
 
 def _report(found: SignedJob) -> Report:
     line = found.line
-    day = f"{line.at.astimezone(UTC):%d %B %Y}" if isinstance(line.at, datetime) else ""
-    return build_report(
-        found.job, found.assessment, day, line.revision, signed=f"{line.who}{', ' + line.role if line.role else ''}"
-    )
+    who = ", ".join(part for part in (line.who, line.role) if part)
+    anew = f" (numbers worked out anew: program {line.program_version} kept them in another form)" if found.anew else ""
+    return build_report(found.job, found.assessment, f"{line.at:%d %B %Y}", line.revision, signed=f"{who}{anew}")

@@ -60,6 +60,7 @@ def address_of(host: str, port: int, unit: int = 1) -> Address:
         ip = ipaddress.ip_address(host.strip())
     except ValueError as error:
         raise NotAllowed(f"“{host[:60]}” is no address in figures; type it like 192.168.1.40.") from error
+    ip = getattr(ip, "ipv4_mapped", None) or ip  # a public address in another dress stays public
     if not (ip.is_loopback or ip.is_private) or ip.is_unspecified or ip.is_multicast or ip.is_link_local:
         raise NotAllowed(
             f"{ip} is not on this machine nor on a private network; only devices of the building are read. Nothing was sent."

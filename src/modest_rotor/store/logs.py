@@ -86,15 +86,27 @@ def keep_readings(machine_id: int, readings: Iterable[NewReading]) -> tuple[int,
         before = LogReadingRow.select().where(LogReadingRow.machine == machine_id).count()
         if before + len(wanted) > MOST_READINGS:
             raise ChangeRefused(f"A machine keeps at most {MOST_READINGS:,} readings; nothing was taken in.")
-        rows = [
-            {"machine": machine_id, "at": one.at, "setting": one.setting, "source": one.source, "who": one.who}
-            | {name: one.values.get(name) for name in COLUMNS}
-            for one in wanted
-        ]
-        for start in range(0, len(rows), 1000):
-            LogReadingRow.insert_many(rows[start : start + 1000]).on_conflict_ignore().execute()
+        _insert(machine_id, wanted)
         kept = LogReadingRow.select().where(LogReadingRow.machine == machine_id).count() - before
     return kept, len(wanted) - kept
+
+
+def _insert(machine_id: int, readings: list[NewReading]) -> None:
+    """All rows in one statement, as arrays: ten thousand take a fraction of a second."""
+    names = ", ".join(f'"{name}"' for name in COLUMNS)
+    arrays = ", ".join(["%s::timestamptz[]", *["%s::text[]"] * 3, *["%s::float8[]"] * len(COLUMNS)])
+    columns = (
+        [one.at for one in readings],
+        [one.setting for one in readings],
+        [one.source for one in readings],
+        [one.who for one in readings],
+        *([one.values.get(name) for one in readings] for name in COLUMNS),
+    )
+    database.execute_sql(
+        f"INSERT INTO log_reading (machine_id, at, setting, source, who, {names}) SELECT %s, * FROM unnest({arrays})"
+        " ON CONFLICT DO NOTHING",
+        (machine_id, *columns),
+    )
 
 
 def forget_told(machine_id: int) -> None:

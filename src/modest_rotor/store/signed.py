@@ -5,6 +5,8 @@ from __future__ import annotations
 from datetime import UTC, datetime
 from typing import Any
 
+from pydantic import ValidationError
+
 from modest_rotor import __version__
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
@@ -28,11 +30,15 @@ class SignedLine(Frozen):
 
 
 class SignedJob(Frozen):
-    """A sign-off with everything that was frozen."""
+    """A sign-off with everything that was frozen.
+
+    ``anew`` where its numbers had to be worked out again, since an earlier program kept them in another form.
+    """
 
     line: SignedLine
     job: Job
     assessment: Assessment
+    anew: bool = False
 
 
 def sign(job_id: int, revision: str, who: str, role: str, at: datetime | None = None) -> SignedLine:
@@ -112,9 +118,11 @@ def newest_of_machine(machine_id: int) -> tuple[int, SignedJob] | None:
 
 
 def _whole(row: Any) -> SignedJob:
-    return SignedJob(
-        line=_line(row), job=Job.model_validate(row.job_file), assessment=Assessment.model_validate(row.assessment)
-    )
+    job = Job.model_validate(row.job_file)
+    try:
+        return SignedJob(line=_line(row), job=job, assessment=Assessment.model_validate(row.assessment))
+    except ValidationError:
+        return SignedJob(line=_line(row), job=job, assessment=assess_job(job), anew=True)
 
 
 def _line(row: Any) -> SignedLine:

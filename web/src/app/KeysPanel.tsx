@@ -15,6 +15,7 @@ const KEYS: readonly [string, string][] = [
   ["Esc", "close a working; in a field, put back what was there"],
   ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
   ["N", "add a set or a step (outside a field)"],
+  ["L", "loud, while the noise sweep is open on Set-up"],
   ["/ or Ctrl K", "find a job, on the Board"],
   ["?", "this panel (outside a field)"],
 ];

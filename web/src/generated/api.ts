@@ -6230,11 +6230,18 @@ export interface components {
         /**
          * SignedJob
          * @description A sign-off with everything that was frozen.
+         *
+         *     ``anew`` where its numbers had to be worked out again, since an earlier program kept them in another form.
          */
         SignedJob: {
             line: components["schemas"]["SignedLine"];
             job: components["schemas"]["Job"];
             assessment: components["schemas"]["Assessment"];
+            /**
+             * Anew
+             * @default false
+             */
+            anew: boolean;
         };
         /**
          * SignedLine

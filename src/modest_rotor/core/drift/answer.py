@@ -153,7 +153,7 @@ def log_answer(
         else (),
         next_day=next_day,
         next_why=next_why,
-        rail=_rail(judged, told, len(log)),
+        rail=_rail(judged, told, len(log), capacitor),
     )
 
 
@@ -305,7 +305,9 @@ def _next(
     return min(wanted, key=lambda one: one[0]) if wanted else (None, ())
 
 
-def _rail(judged: Judgement | None, told: Judgement | str, readings: int) -> Phrase:
+def _rail(judged: Judgement | None, told: Judgement | str, readings: int, capacitor: CapacitorTrend | None) -> Phrase:
+    if judged is None and capacitor is not None:
+        return ("run capacitor at ", figure("ratio", capacitor.now, "measured"), " of its label")
     if judged is None:
         return (f"{readings} readings; {told}",) if readings else ("waits for readings over time",)
     if not judged.drifts:

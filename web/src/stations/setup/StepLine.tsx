@@ -151,7 +151,7 @@ const Head = chakra("button", {
   base: {
     display: "grid",
     width: "100%",
-    gridTemplateColumns: { base: "26px minmax(0, 1fr)", md: "26px minmax(0, 1fr) minmax(120px, auto)" },
+    gridTemplateColumns: { base: "26px minmax(0, 1fr)", md: "26px minmax(0, 1fr) minmax(110px, 190px)" },
     columnGap: "4px",
     alignItems: "baseline",
     minHeight: "44px",
