@@ -235,7 +235,7 @@ def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(hall: Desk, plan
     drive.write(Role.SKIP_1_HIGH, 44.0)
     begun(hall)
     assert drive.held[Role.SKIP_1_HIGH] == 0, "old skips are cleared first: a band that is skipped is never heard"
-    assert "A sweep runs" in hall.post("setup/sweep", 422, what="sweep", digest=hall.post("setup/plan", what="sweep")["digest"], who="Bo")["sentence"]  # fmt: skip
+    assert "A sweep is under way" in hall.post("setup/sweep", 422, what="sweep", digest=hall.post("setup/plan", what="sweep")["digest"], who="Bo")["sentence"]  # fmt: skip
     found = until(lambda: (now := run(hall))["state"] == "done" and now)
     assert found["done"] == found["of"] == 22 and len(found["levels"]) == 22
     assert drive.held[Role.RUN] == 0 and drive.held[Role.FREQUENCY_COMMAND] == 25
@@ -244,6 +244,19 @@ def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(hall: Desk, plan
     assert any(band["low"]["value"] < 43 < band["high"]["value"] for band in sweep["skips"])
     assert hall.writes(what="bands")["agrees"]
     assert drive.held[Role.SKIP_1_LOW] < 43 < drive.held[Role.SKIP_1_HIGH] and drive.held[Role.HIGH_LIMIT] == 49
+
+
+@pytest.mark.usefixtures("swift")
+def test_a_drive_that_does_not_come_there_pauses_the_sweep_and_nothing_is_heard_at_the_wrong_place(
+    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr(sweep_run, "LONGEST_RAMP_S", 1.5)
+    plants.called("hall-drive").write(Role.HIGH_LIMIT, 42.0)
+    begun(hall)
+    paused = until(lambda: (now := run(hall))["state"] == "paused" and now)
+    assert "Told 43 Hz the drive gives 42.0 Hz" in paused["sentence"]
+    assert max(level["hertz"] for level in paused["levels"]) == 42
+    assert hall.writes(what="stop")["agrees"]
 
 
 @pytest.mark.usefixtures("swift")

@@ -23,6 +23,7 @@ from modest_rotor.devices.sweep_run import (
     SweepView,
     add_mark,
     begin_sweep,
+    refuse_second,
     run_of,
     say,
 )
@@ -207,7 +208,9 @@ def write(job_id: int, said: Confirmed) -> WriteAnswer:
     kept, shown = _plan(stored, said)
     run = run_of(job_id, _order(stored, None))
     if run and run.state is SweepState.RUNNING:
-        raise ChangeRefused("A sweep is running; pause or stop it first. Nothing was written.")
+        if said.what is not What.STOP:
+            raise ChangeRefused("A sweep is running; pause or stop it first. Nothing was written.")
+        run.pause()
     outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
     return WriteAnswer(outcomes=outcomes, agrees=all(one.agrees for one in outcomes))
 
@@ -229,6 +232,8 @@ def start_sweep(job_id: int, said: Confirmed) -> SweepAnswerView:
     order = _order(stored, panel)
     if not order.frequencies:
         raise ChangeRefused("There is nothing to sweep: look at its ends and its step.")
+    run_of(job_id, order)  # one that a restart cut off is under way too
+    refuse_second(job_id, kept.id)
     before = {str(line.role): line.before_si for line in shown.lines}
     outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
     if not all(one.agrees for one in outcomes):

@@ -116,12 +116,9 @@ class SweepRun:
             self._write(Role.FREQUENCY_COMMAND, way[self.kept.place][0])
             self._write(Role.RUN, 1.0)
             while self.kept.place < len(way):
-                hertz, going = way[self.kept.place]
-                self._write(Role.FREQUENCY_COMMAND, hertz)
-                if not (self._reached(hertz) and self._held()):
+                if not self._one(*way[self.kept.place]):
                     self._paused("Paused here.")
                     return
-                self._listen(hertz, going)
                 self.kept = replace(self.kept, place=self.kept.place + 1)
                 keep_sweep(self.kept)
                 if self.kept.place == len(self.order.frequencies):
@@ -130,28 +127,44 @@ class SweepRun:
         except ModestRotorError as trouble:
             self._paused(f"{trouble.sentence} The sweep waits; look at the machine, then go on.")
             return
+        except Exception as error:  # the database may be away: no sweep ends without a word
+            self._paused(f"The sweep was cut off ({type(error).__name__}). Look at the machine, then go on.")
+            return
         self._end(SweepState.DONE, "Swept up and down.", PUT_BACK)
+
+    def _one(self, hertz: float, going: str) -> bool:
+        """Go to a frequency, hold it, listen; whether it was held to the end."""
+        self._write(Role.FREQUENCY_COMMAND, hertz)
+        self._wait(LONGEST_RAMP_S, lambda: self._is_at(hertz))
+        if not self._held():
+            return False
+        self._refuse_elsewhere(hertz)
+        self._listen(hertz, going)
+        return True
 
     def _paused(self, sentence: str) -> None:
         self.state, self.sentence = SweepState.PAUSED, sentence
 
-    def _reached(self, hertz: float) -> bool:
-        """Wait for the drive to come there; whether it may go on."""
-        return self._wait(LONGEST_RAMP_S, lambda: abs(self._output() - hertz) <= REACHED_HZ)
+    def _is_at(self, hertz: float) -> bool:
+        return abs(self._output() - hertz) <= REACHED_HZ
+
+    def _refuse_elsewhere(self, hertz: float) -> None:
+        """What is heard at another frequency than the one told would be marked at the wrong place."""
+        output = self._output()
+        if abs(output - hertz) > REACHED_HZ:
+            raise ChangeRefused(
+                f"Told {hertz:g} Hz the drive gives {output:.1f} Hz: look at its own limits, skipped bands and faults."
+            )
 
     def _held(self) -> bool:
         self._wait(self.order.hold_s, lambda: False)
         return not (self._pause.is_set() or self._stop.is_set())
 
-    def _wait(self, longest_s: float, ready: Callable[[], bool]) -> bool:
+    def _wait(self, longest_s: float, ready: Callable[[], bool]) -> None:
+        """Until it is ready, told to pause or stop, or so long."""
         until = time.monotonic() + longest_s
-        while time.monotonic() < until:
-            if self._pause.is_set() or self._stop.is_set():
-                return False
-            if ready():
-                return True
+        while time.monotonic() < until and not (self._pause.is_set() or self._stop.is_set() or ready()):
             time.sleep(LOOK_EVERY_S)
-        return True
 
     def _output(self) -> float:
         return self.output_hz(self.kept.device_id)
@@ -228,12 +241,20 @@ RUNS: dict[int, SweepRun] = {}
 _lock = Lock()
 
 
+def refuse_second(job_id: int, device_id: int) -> None:
+    """Refuse a sweep where one is under way. :raises ChangeRefused: for this job, or running on this drive."""
+    for other, run in RUNS.items():
+        under_way = run.state in (SweepState.RUNNING, SweepState.PAUSED)
+        if under_way and (other == job_id or run.kept.device_id == device_id):
+            raise ChangeRefused(
+                f"A sweep is under way on this drive, begun by {run.kept.who or 'somebody'}: let it go on, or stop it first."
+            )
+
+
 def begin_sweep(kept: KeptSweep, order: SweepOrder) -> SweepRun:
-    """Begin a sweep. :raises ChangeRefused: one runs already, for this job or on this drive."""
+    """Begin a sweep. :raises ChangeRefused: as :func:`refuse_second`."""
     with _lock:
-        for job_id, run in RUNS.items():
-            if run.state is SweepState.RUNNING and (job_id == kept.job_id or run.kept.device_id == kept.device_id):
-                raise ChangeRefused(f"A sweep runs on this drive already, begun by {run.kept.who or 'somebody'}.")
+        refuse_second(kept.job_id, kept.device_id)
         keep_sweep(kept)
         RUNS[kept.job_id] = SweepRun(kept, order).start()
         return RUNS[kept.job_id]

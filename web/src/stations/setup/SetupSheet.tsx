@@ -13,6 +13,7 @@ import { Commands } from "./Commands";
 import { DrivePart } from "./DrivePart";
 import { StepLine } from "./StepLine";
 import { SweepPart } from "./SweepPart";
+import { StopButton } from "./WritePanel";
 
 type Step = Schemas["SetupStep"];
 
@@ -64,6 +65,11 @@ function Chosen() {
         <DevicePick which="panel" label="Meter panel" help="reads in place of typing" kinds={["meter panel"]} />
         <LabelledField path="setup/tolerance" />
       </Box>
+      {view.document.setup?.device && (
+        <Box pt="6px">
+          <StopButton />
+        </Box>
+      )}
       {chosen
         .filter((device) => device.trouble)
         .map((device) => (

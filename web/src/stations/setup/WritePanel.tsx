@@ -69,6 +69,36 @@ export function WriteButton({ wanted, label, confirm, confirmLabel = "Write thes
   );
 }
 
+/** Stop it, in one press: what would be written is looked at by the machine, not by whoever is in a hurry. */
+export function StopButton() {
+  const { view } = useView();
+  const { who } = useReader();
+  const stop = useMutation<Answer, Refused>({
+    mutationFn: async () => {
+      const wanted = { what: "stop" } as const;
+      const seen = await planned(view.id, wanted);
+      return written(view.id, { ...wanted, digest: seen.digest, who });
+    },
+  });
+  return (
+    <Box>
+      <Press type="button" data-stop-machine color="brick" onClick={() => stop.mutate()} disabled={stop.isPending}>
+        Stop the machine
+      </Press>
+      {stop.error && (
+        <Box role="alert" color="brick" fontWeight={600}>
+          {stop.error.message} Stop it at the machine itself.
+        </Box>
+      )}
+      {stop.data && (
+        <Small role="status">
+          {stop.data.agrees ? " told to stop, and read back" : " not stopped: stop it at the machine itself"}
+        </Small>
+      )}
+    </Box>
+  );
+}
+
 interface SeenProps {
   plan: Plan;
   wanted: Schemas["Wanted"];
