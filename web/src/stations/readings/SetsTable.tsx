@@ -217,7 +217,8 @@ const SetHead = memo(function SetHead({ set, number }: { set: Set; number: numbe
         <Box flex="1 1 110px">
           <SelectField path={`readings/${set.id}/tap`} label={`Set ${number}, speed tap`} empty="which speed tap?" />
         </Box>
-        <Box display="flex" gap="14px">
+        <Box display="flex" gap="14px" alignItems="center">
+          {set.stage === "after" && <b>after</b>}
           <Word
             type="button"
             onClick={() => void desk.add("readings", set.id)}

@@ -85,6 +85,7 @@ function LoudButton({ mark }: { mark: () => void }) {
     <Press
       type="button"
       data-loud
+      textAlign="center"
       width="100%"
       minHeight="92px"
       fontSize="25px"
@@ -108,6 +109,10 @@ function ByDrive() {
   });
   const run = now.data?.run ?? null;
   const state = run?.state ?? null;
+  const heard = run?.levels.length ?? 0;
+  useEffect(() => {
+    if (heard > 0) void desk.load(); // a level may have marked a frequency as loud
+  }, [heard, desk]);
   useEffect(() => {
     if (state === "done" || state === "stopped" || state === "paused") void desk.load();
   }, [state, desk]);

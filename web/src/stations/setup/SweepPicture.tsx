@@ -8,7 +8,7 @@ import { useIsWide } from "../../shared/width";
 /** Wide, and for a phone, where the same letters must stay as large. */
 const SIZES = {
   wide: { width: 640, height: 186, left: 40, right: 632, top: 14, foot: 138 },
-  narrow: { width: 350, height: 186, left: 30, right: 344, top: 14, foot: 138 },
+  narrow: { width: 350, height: 186, left: 30, right: 338, top: 14, foot: 138 },
 } as const;
 const NARROW_BELOW = 561;
 const QUIETEST = 30;
