@@ -9,8 +9,11 @@ from modest_rotor.core.assess import assess, fit_job, job_fit_key
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
 from modest_rotor.core.stations.motor_fit import MotorFit
+from modest_rotor.store.fits import NewestKept
 
 FITS: dict[str, MotorFit] = {}
+KEPT = NewestKept(4000)
+"""Parts that many of the tests' jobs share, kept as the application keeps them; one test holds them against none."""
 
 # Krause, Wasynczuk and Sudhoff, Analysis of Electric Machinery, the 1/4 hp capacitor-run machine (110 V, 60 Hz, four
 # poles), solved at a slip of 0.05 by two-axis phasors, symmetrical components and time integration: 219.8 W at the
@@ -66,7 +69,7 @@ def assessed(data: dict[str, Any], **changes: Any) -> Assessment:
     key = job_fit_key(job)
     if key not in FITS:
         FITS[key] = fit_job(job)
-    return assess(job, FITS[key])
+    return assess(job, FITS[key], KEPT)
 
 
 def option(assessment: Assessment, letter: str) -> Any:

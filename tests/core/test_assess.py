@@ -14,6 +14,8 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from tests.jobs import KRAUSE, KRAUSE_INPUT_W, KRAUSE_SHAFT_W, assessed, changed, option, rules
 
+pytestmark = pytest.mark.slow
+
 EMPTY: dict[str, Any] = {"site": {"name": "S"}, "machine": {"name": "M"}, "document": {}}
 STATIONS = ["call", "plate", "readings", "findings", "duty", "options", "decision", "setup", "proof", "log"]
 

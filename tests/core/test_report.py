@@ -18,6 +18,8 @@ from modest_rotor.formats.report_pdf import write_pdf
 from modest_rotor.formats.report_sheet import write_xlsx
 from tests.jobs import KRAUSE, changed
 
+pytestmark = pytest.mark.slow
+
 CHOSEN: dict[str, Any] = {
     "decision": {
         "chosen": "electronic",

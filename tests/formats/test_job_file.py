@@ -16,6 +16,8 @@ from modest_rotor.demo.load import DEMO_JOBS
 from modest_rotor.formats.job_file import JobFileRefused, job_schema, read_job, write_job
 from tests.jobs import KRAUSE, changed, rules
 
+pytestmark = pytest.mark.slow
+
 PUBLISHED = Path(__file__).parents[2] / "docs" / "formats" / "job-1.schema.json"
 
 

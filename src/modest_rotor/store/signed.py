@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 from datetime import UTC, datetime
+from threading import Lock
 from typing import Any
 
+from cachetools import LRUCache, cached
 from pydantic import ValidationError
 
 from modest_rotor import __version__
@@ -16,6 +18,8 @@ from modest_rotor.store import jobs
 from modest_rotor.store.database import database
 from modest_rotor.store.fits import assess_job
 from modest_rotor.store.models import JobRow, SignedRow
+
+MOST_KEPT = 32
 
 
 class SignedLine(Frozen):
@@ -117,7 +121,9 @@ def newest_of_machine(machine_id: int) -> tuple[int, SignedJob] | None:
     return (row.job_id, _whole(row)) if row else None
 
 
+@cached(LRUCache(MOST_KEPT), key=lambda row: (row.id, row.at), lock=Lock())
 def _whole(row: Any) -> SignedJob:
+    """A sign-off as it was kept; rows never change, so one that was read is kept."""
     job = Job.model_validate(row.job_file)
     try:
         return SignedJob(line=_line(row), job=job, assessment=Assessment.model_validate(row.assessment))

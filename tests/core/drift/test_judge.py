@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from functools import cache
 
 import numpy as np
 import pytest
@@ -10,16 +11,26 @@ import pytest
 from modest_rotor.core.drift.judge import Judgement, capacitor_trend, frozen_since, judge
 from modest_rotor.core.drift.log import Event, EventKind, Log, Reference, resets
 from modest_rotor.core.drift.simulated import Fault, simulated_year
-from modest_rotor.core.identify.causes import solve_causes
+from modest_rotor.core.identify.causes import Solved, solve_causes
 from modest_rotor.core.identify.perturb import Change, Setup
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.supply import Supply
 from tests.machines import BLOWER, blower_load, fitted, rated
 
+pytestmark = pytest.mark.slow
+
 CAPACITOR_MOTOR = Setup(fitted(BLOWER).motor, rated(BLOWER), blower_load())
 SPEED_HELD = Setup(ElectronicMotor(560.0, 1100.0), Supply(230.0, 60.0), blower_load(), Command.SPEED, 1075.0)
 AIR_HELD = Setup(ElectronicMotor(560.0, 1100.0), Supply(230.0, 60.0), blower_load(), Command.AIRFLOW, 0.6)
 MACHINES = {"capacitor motor": CAPACITOR_MOTOR, "speed held": SPEED_HELD, "air held": AIR_HELD}
+
+
+@cache
+def solved(name: str) -> tuple[Solved, ...]:
+    """Every cause put into a machine, worked out once."""
+    return solve_causes(MACHINES[name], "fan", belted=False)
+
+
 LOADED = Fault(Change.FILTER_LOADED, 1.5)
 
 
@@ -44,7 +55,7 @@ def test_eight_healthy_years_raise_no_alarm(name: str) -> None:
 )
 def test_a_planted_fault_is_found_and_its_cause_stands_first_or_second(name: str, fault: Fault, cause: str) -> None:
     setup = MACHINES[name]
-    judged = judge(simulated_year(setup, np.random.default_rng(4), fault), (), solve_causes(setup, "fan", False), True)
+    judged = judge(simulated_year(setup, np.random.default_rng(4), fault), (), solved(name), True)
     assert isinstance(judged, Judgement) and judged.drifts
     assert cause in [rung.cause.name for rung in judged.causes[:2]]
     assert judged.since is not None and judged.since > 0
@@ -52,8 +63,9 @@ def test_a_planted_fault_is_found_and_its_cause_stands_first_or_second(name: str
 
 def test_a_weak_capacitor_is_told_from_a_loaded_filter() -> None:
     fault = Fault(Change.CAPACITOR_WEAK, 0.7)
-    solved = solve_causes(CAPACITOR_MOTOR, "fan", False)
-    judged = judge(simulated_year(CAPACITOR_MOTOR, np.random.default_rng(1), fault), (), solved, True)
+    judged = judge(
+        simulated_year(CAPACITOR_MOTOR, np.random.default_rng(1), fault), (), solved("capacitor motor"), True
+    )
     assert isinstance(judged, Judgement) and judged.causes[0].cause.name == "run capacitor weak"
 
 

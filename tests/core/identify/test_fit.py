@@ -26,6 +26,8 @@ from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.identify.shaft_power import Way, by_way, rated_loss
 from tests.machines import BLOWER, EVERY_KIND, WHEEL_1300, fitted
 
+pytestmark = pytest.mark.slow
+
 READING = Reading("set 1", 231.0, 60.0, None, 1085.0, 3.05, 565.0)
 
 

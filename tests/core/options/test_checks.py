@@ -6,11 +6,13 @@ from typing import Any
 
 import pytest
 
-from modest_rotor.core.assess import assess, fit_job
+from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
 from modest_rotor.core.tables import read_table
-from modest_rotor.store.fits import NewestKept
+from modest_rotor.store.fits import NewestKept, fit_of
 from tests.jobs import KRAUSE, assessed, changed, option
+
+pytestmark = pytest.mark.slow
 
 MOTOR: dict[str, Any] = {
     "code": "new", "type": "motor", "name": "New motor", "motor_kind": "electronic", "rated_power": "1/2 hp",
@@ -167,7 +169,7 @@ def test_what_is_kept_of_one_job_is_never_told_of_another() -> None:
     )  # fmt: skip
     for changes in (*jobs, *reversed(jobs)):
         job = Job.model_validate(changed(KRAUSE, **changes))
-        fit = fit_job(job)
+        fit = fit_of(job)
         assert assess(job, fit, kept).model_dump_json() == assess(job, fit).model_dump_json()
 
 

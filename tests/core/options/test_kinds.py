@@ -18,6 +18,8 @@ from modest_rotor.core.stations.options import Considered, OptionKind
 from modest_rotor.core.stations.product import Product
 from tests.jobs import KRAUSE, assessed, option
 
+pytestmark = pytest.mark.slow
+
 PLACE = {"motor_maker_agrees": "yes", "drive_maker_agrees": "yes", "start_switch": "no"}
 PUMP: dict[str, Any] = {
     "site": KRAUSE["site"],

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 import pytest
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from modest_rotor.core.assess import assess, fit_job
@@ -13,6 +13,8 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.supply import Supply
 from tests.jobs import KRAUSE, assessed, option, rules
+
+pytestmark = pytest.mark.slow
 
 LOW = {
     "id": "s2", "name": "low", "tap": "low tap", "voltage": "110 V", "current": "2.2 A", "input_power": "185 W",
@@ -108,6 +110,7 @@ def test_keeping_it_takes_at_full_flow_what_was_read() -> None:
     assert step.input_power.band == pytest.approx(305.8 * 0.02, rel=0.05)  # the wattmeter's own 2 %, and its last digit
 
 
+@settings(max_examples=20)  # each solves every option anew
 @given(st.floats(0.1, 0.99))
 def test_slowed_on_a_free_duct_shaft_power_goes_with_the_cube(share: float) -> None:
     answer = assessed(KRAUSE, duty__steps__1__flow_share=f"{100 * share:.2f} %")

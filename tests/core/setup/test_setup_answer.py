@@ -15,7 +15,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.stations.setup import ControlMode
-from tests.jobs import FITS, changed
+from tests.jobs import FITS, KEPT, changed
 
 
 def demo(name: str) -> dict[str, Any]:
@@ -30,7 +30,7 @@ def told(data: dict[str, Any], **changes: Any) -> Assessment:
     job = Job.model_validate(changed(data, **changes))
     key = job_fit_key(job)
     FITS.setdefault(key, fit_job(job))
-    return assess(job, FITS[key])
+    return assess(job, FITS[key], KEPT)
 
 
 def setup(data: dict[str, Any], **changes: Any) -> SetupAnswer:
