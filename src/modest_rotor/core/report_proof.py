@@ -43,7 +43,7 @@ def report_proof(answer: Assessment, signed: str | None) -> ReportProof | None:
     if proof.waits or not any(step.after for step in proof.steps):
         return None
     besides = (*proof.changed, *proof.comfort, *((proof.logged,) if proof.logged else ()))
-    systems = tuple(step.system for step in proof.steps if step.system)
+    systems = tuple(said for step in proof.steps for said in (step.system, step.air) if said)
     return ReportProof(
         option=f"{proof.option} {proof.title}",
         verdict=str(proof.verdict),

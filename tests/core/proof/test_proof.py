@@ -112,12 +112,20 @@ def test_a_tighter_system_is_told_beside_the_proof() -> None:
     assert "tighter" in plain(answer.steps[0].system)
 
 
+def test_colder_air_after_is_corrected_where_it_was_read_both_times() -> None:
+    """By hand, ideal gas: 20 °C to 5 °C is 293.15/278.15 = 1.0539, so 571 W before are 601.8 W in the air of after."""
+    answer = proof(readings__0__entering="20 °C", readings__1__entering="5 °C")
+    baseline = answer.steps[0].same_flow.figure
+    assert baseline and baseline.value == pytest.approx(571 * 293.15 / 278.15, rel=1e-4)
+    assert "put to the air of now" in plain(answer.steps[0].air) and answer.steps[1].air == ()
+
+
 def test_what_else_changed_comfort_and_a_logger_are_told_apart_from_energy() -> None:
     answer = proof(
         proof__filter_changed="yes", proof__season_changed="yes", proof__cycles_before="6", proof__cycles_after="3",
         proof__logged_days="14", proof__logged_energy="70 kWh",
     )  # fmt: skip
-    assert len(answer.changed) == 2 and any("not corrected" in plain(one) for one in answer.changed)
+    assert len(answer.changed) == 2 and any("only said" in plain(one) for one in answer.changed)
     assert "Cycles an hour" in plain(answer.comfort[0])
     assert "1825" in plain(answer.logged), "70 kWh in 14 days make 1,825 kWh a year"
 

@@ -6400,6 +6400,11 @@ export interface components {
              * @default []
              */
             system: (string | components["schemas"]["Figure"])[];
+            /**
+             * Air
+             * @default []
+             */
+            air: (string | components["schemas"]["Figure"])[];
         };
         /**
          * StepState

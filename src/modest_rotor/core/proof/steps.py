@@ -13,7 +13,8 @@ from modest_rotor.core.options.demands import MOST_SHARE
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.year import Year
-from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
+from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
 from modest_rotor.core.stations.duty import step_hours
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -21,6 +22,7 @@ from modest_rotor.core.working import Result, given, result, waiting
 
 NEAR = 0.15
 """Share by which a set's flow may lie off a step's to be taken for it where nobody said which belongs to which. Our judgement, no source."""
+KELVIN, LEAST_DENSITY = 273.15, 0.003
 SYSTEM_SPREAD = 0.04
 """Relative change of a system's coefficient that two readings of flow and static cannot tell. Our judgement, no source."""
 
@@ -42,6 +44,7 @@ class StepProof(Frozen):
     promised_watts: Figure | None
     saved_watts: Result
     system: Phrase = ()
+    air: Phrase = ()
 
 
 @dataclass(frozen=True)
@@ -95,7 +98,10 @@ class ProofReader:
         before, after = self.before.get(before_id or ""), self.after.get(after_id or "")
         hours = next((step_hours(one) for one in self.job.document.duty.steps if one.id == step.id), None)
         watts = self._watts(after) if after else "waits for a set read after on this step"
+        ratio, air = self._air(before or self.right.reference, after)
         baseline = self._baseline(step, after)
+        if isinstance(baseline, Estimate):
+            baseline = baseline * ratio
         saved = baseline - watts if isinstance(baseline, Estimate) and isinstance(watts, Estimate) else None
         kept = next((one for one in self.kept.steps if one.id == step.id), None)
         promised_w = (
@@ -117,6 +123,7 @@ class ProofReader:
             promised_watts=step.input_power,
             saved_watts=_saved_watts(saved, baseline, watts),
             system=self._system(after),
+            air=air,
         )
         return StepRead(told, saved, hours, promised_w)
 
@@ -190,6 +197,22 @@ class ProofReader:
             figure("change", ratio.value - 1, "estimated"), " more at the shaft." if ratio.value > 1 else " at the shaft.",
         )  # fmt: skip
 
+    def _air(self, before: SetFacts | None, after: SetFacts | None) -> tuple[float, Phrase]:
+        """Density of the air after over before, and what is said of it; one where it was not read both times, or water is moved."""
+        if self.right.wheel is Wheel.PUMP or before is None or after is None:
+            return 1.0, ()
+        readings = self.job.document.readings
+        then, now = (facts.reading_as_typed(readings).entering for facts in (before, after))
+        if then is None or now is None:
+            return 1.0, ()
+        ratio = (then.si + KELVIN) / (now.si + KELVIN)
+        if abs(ratio - 1) < LEAST_DENSITY:
+            return 1.0, ()
+        return ratio, (
+            "The air was ", as_typed("temperature", then, "measured"), " before and ", as_typed("temperature", now, "measured"),
+            " after: the put-right machine’s watts are put to the air of now, ", "+" if ratio > 1 else "", figure("change", ratio - 1), ".",
+        )  # fmt: skip
+
     def _coefficient_ratio(self, after: SetFacts | None) -> Estimate | None:
         right = self.right
         if after is None or not (
@@ -222,7 +245,8 @@ class ProofReader:
         if said.season_changed == "yes":
             told.append(
                 (
-                    "It is another season: colder air is denser, watts and static rise with it, about 1 % for 3 K. It is said, not corrected.",
+                    "It is another season: colder air is denser, watts and static rise with it, about 1 % for 3 K. Where the air entering"
+                    " was read both times it is corrected; elsewhere it is only said.",
                 )
             )
         if said.notes:

@@ -205,10 +205,13 @@ function StepRow({ step }: { step: StepProof }) {
           )}
         </Cell>
       </Box>
-      {(step.system ?? []).length > 0 && (
-        <Box fontSize="small" pt="4px">
-          <PhraseText phrase={step.system ?? []} />
-        </Box>
+      {[step.system ?? [], step.air ?? []].map(
+        (said, index) =>
+          said.length > 0 && (
+            <Box key={index} fontSize="small" pt="4px">
+              <PhraseText phrase={said} />
+            </Box>
+          ),
       )}
       <Pairing step={step} />
       {[step.same_flow, step.watts, step.saved_watts].map((result, index) => (
