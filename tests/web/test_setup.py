@@ -49,7 +49,8 @@ def signed(screen: Screen, step: str) -> None:
 
 
 def picked(screen: Screen, label: str, choice: str) -> None:
-    """Pick from a list."""
+    """Pick from a list, once it holds the choice."""
+    screen.until(lambda: choice in [one.text for one in Select(screen.field(label)).options])
     Select(screen.field(label)).select_by_visible_text(choice)
 
 
