@@ -10,7 +10,7 @@ import pytest
 from fastapi.testclient import TestClient
 
 from modest_rotor.core.job import Job
-from modest_rotor.devices import sweep_run
+from modest_rotor.devices import reading, sweep_run
 from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
 from modest_rotor.devices.sweep_run import RUNS, stop_all
@@ -197,6 +197,17 @@ def test_both_duty_steps_of_the_drive_are_balanced_with_the_panel(hall: Desk) ->
         command = balance(hall, step)
         assert command["advice"]["outcome"] == "inside" and 1 <= len(command["trials"]) <= 4
     assert hall.view["document"]["setup"]["trials"][0]["source"] == "Hall supply fan, meter panel"
+
+
+def test_nothing_is_read_while_the_machine_is_still_on_its_way(
+    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr(reading, "LOOK_AGAIN_S", 0.05)  # two seconds of this plant, whose ramp takes ten
+    assert hall.writes(what="command", step="s1")["agrees"]
+    refused = hall.does("setup/trials", 422, step="s1", read=True)
+    assert "still on its way" in refused["sentence"] and hall.load()["document"]["setup"]["trials"] == []
+    time.sleep(60 / FASTER)
+    hall.does("setup/trials", step="s1", read=True)
 
 
 def test_the_electronic_blower_is_balanced_by_its_volts(client: TestClient, plants: StandIns) -> None:

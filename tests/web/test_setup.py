@@ -19,7 +19,7 @@ from tests.web.test_find import opened
 from tests.web.test_walk import job_of, taken_in
 
 LONGEST_S = 90.0
-STEADY_S = 7.0
+STEADY_S = 10.0
 """Seconds in which the stand-ins' machines settle after a small change of their command."""
 
 

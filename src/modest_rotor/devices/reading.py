@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import time
 from typing import Any
 
 from modest_rotor.core.entry import entry_said
@@ -14,6 +15,8 @@ from modest_rotor.store import devices
 from modest_rotor.store.devices import KeptDevice
 from modest_rotor.store.jobs import StoredJob
 
+LOOK_AGAIN_S, STEADY_SHARE = 0.6, 0.005
+"""Seconds between two looks, and the share by which a steady machine may differ between them. Our judgement, no source."""
 METERED = {
     "voltage": Role.VOLTAGE,
     "current": Role.CURRENT,
@@ -41,6 +44,7 @@ def panel_set(stored: StoredJob) -> dict[str, Any]:
     :raises DeviceTrouble: it does not answer. :raises ChangeRefused: a value that its profile does not believe.
     """
     panel = devices.device_named(stored.job.document.setup.panel)
+    refuse_unsteady(stored)
     read = LINKS.read(panel)
     if read.refused:
         raise ChangeRefused(f"{next(iter(read.refused.values()))} No set was made.")
@@ -54,6 +58,7 @@ def panel_set(stored: StoredJob) -> dict[str, Any]:
 def panel_trial(stored: StoredJob) -> dict[str, Any]:
     """Flow, or what stands for it, from the panel; and the setting that the device holds."""
     panel = devices.device_named(stored.job.document.setup.panel)
+    refuse_unsteady(stored)
     read = LINKS.read(panel)
     if Role.AIRFLOW in read.refused or read.values.get(Role.SPEED, 1.0) <= 0:
         raise ChangeRefused(read.refused.get(Role.AIRFLOW, "The machine stands still: there is no flow to read."))
@@ -66,6 +71,23 @@ def panel_trial(stored: StoredJob) -> dict[str, Any]:
     else:
         raise ChangeRefused(f"{panel.name} reads no flow and no static; type what you read.")
     return told | setting_now(stored)
+
+
+def refuse_unsteady(stored: StoredJob) -> None:
+    """Refuse a reading while the machine is still on its way to what it was told, as its own device says.
+
+    :raises ChangeRefused: its speed or hertz moved between two looks.
+    """
+    kept = named_or_none(stored.job.document.setup.device)
+    profile = profile_of(kept) if kept else None
+    role = next((one for one in (Role.OUTPUT_FREQUENCY, Role.SPEED) if profile and profile.register(one)), None)
+    if kept is None or role is None:
+        return
+    first = LINKS.link(kept).read((role,)).values.get(role)
+    time.sleep(LOOK_AGAIN_S)
+    second = LINKS.link(kept).read((role,)).values.get(role)
+    if first is not None and second is not None and abs(second - first) > STEADY_SHARE * max(abs(first), abs(second)):
+        raise ChangeRefused("It is still on its way to what it was told: read once it runs steady. Nothing was kept.")
 
 
 def setting_now(stored: StoredJob) -> dict[str, Any]:
