@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 
 import { api, type Refused, type Schemas, taken } from "../shared/api";
-import { type Device, Line, Pick } from "../shared/devices";
+import { type Device, LineField, Pick } from "../shared/devices";
 import { Fold } from "../shared/Fold";
 import { FilePress, Micro, Press, Small } from "../shared/parts";
 
@@ -55,7 +55,7 @@ export function AddDevice() {
         gap="4px 14px"
         alignItems="end"
       >
-        <Field label="name" value={name} set={setName} />
+        <LineField label="name" value={name} set={setName} />
         <Box as="label">
           <Micro>profile</Micro>
           <Pick
@@ -75,9 +75,9 @@ export function AddDevice() {
             ))}
           </Pick>
         </Box>
-        <Field label="address, in figures" value={host} set={setHost} placeholder="192.168.1.40" />
-        <Field label="port" value={port} set={setPort} />
-        <Field label="device no." value={unit} set={setUnit} />
+        <LineField label="address, in figures" value={host} set={setHost} placeholder="192.168.1.40" />
+        <LineField label="port" value={port} set={setPort} />
+        <LineField label="device no." value={unit} set={setUnit} />
         <Press type="button" data-add-device onClick={() => add.mutate()}>
           Add it
         </Press>
@@ -107,27 +107,5 @@ export function AddDevice() {
         </Box>
       )}
     </Fold>
-  );
-}
-
-interface FieldProps {
-  label: string;
-  value: string;
-  set: (text: string) => void;
-  placeholder?: string;
-}
-
-function Field({ label, value, set, placeholder }: FieldProps) {
-  return (
-    <Box as="label" minWidth={0}>
-      <Micro>{label}</Micro>
-      <Line
-        aria-label={label}
-        value={value}
-        placeholder={placeholder}
-        maxLength={120}
-        onChange={(event) => set(event.target.value)}
-      />
-    </Box>
   );
 }

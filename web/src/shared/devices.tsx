@@ -80,6 +80,29 @@ export const Line = chakra("input", {
   },
 });
 
+interface LineFieldProps {
+  label: string;
+  value: string;
+  set: (text: string) => void;
+  placeholder?: string;
+}
+
+/** A line of text with its word above it, for what is no field of a job. */
+export function LineField({ label, value, set, placeholder }: LineFieldProps) {
+  return (
+    <Box as="label" minWidth={0}>
+      <Micro>{label}</Micro>
+      <Line
+        aria-label={label}
+        value={value}
+        placeholder={placeholder}
+        maxLength={400}
+        onChange={(event) => set(event.target.value)}
+      />
+    </Box>
+  );
+}
+
 /** How old an answer is, so that an old value is never taken for a fresh one. */
 export function Age({ device }: { device: Device }) {
   if (device.age_s == null) return <Small>{device.trouble ? "no answer" : "not asked yet"}</Small>;

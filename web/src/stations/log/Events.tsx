@@ -3,7 +3,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
-import { Line, Pick } from "../../shared/devices";
+import { LineField, Pick } from "../../shared/devices";
 import { Fold } from "../../shared/Fold";
 import { Micro, Press, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
@@ -117,9 +117,9 @@ function AddEvent({ log }: { log: LogView }) {
             ))}
           </Pick>
         </Box>
-        <Field label="day" value={at} set={setAt} placeholder="today" />
-        <Field label="note" value={note} set={setNote} placeholder="" />
-        <Field label="due again in months" value={due} set={setDue} placeholder="not said" />
+        <LineField label="day" value={at} set={setAt} placeholder="today" />
+        <LineField label="note" value={note} set={setNote} placeholder="" />
+        <LineField label="due again in months" value={due} set={setDue} placeholder="not said" />
         <Press type="button" data-add-service onClick={() => add.mutate()}>
           Note it
         </Press>
@@ -130,30 +130,5 @@ function AddEvent({ log }: { log: LogView }) {
         </Box>
       )}
     </Fold>
-  );
-}
-
-function Field({
-  label,
-  value,
-  set,
-  placeholder,
-}: {
-  label: string;
-  value: string;
-  set: (text: string) => void;
-  placeholder: string;
-}) {
-  return (
-    <Box as="label" minWidth={0}>
-      <Micro>{label}</Micro>
-      <Line
-        aria-label={label}
-        value={value}
-        placeholder={placeholder}
-        maxLength={400}
-        onChange={(event) => set(event.target.value)}
-      />
-    </Box>
   );
 }
