@@ -174,7 +174,9 @@ def test_the_demo_holds_a_finished_job_whose_planted_filter_fault_is_found(clien
     view = client.get(f"/api/machines/{visits[0]['machine_id']}/log").json()
     assert view["answer"]["causes"][0]["cause"] == "filter or coil loaded"
     assert view["since"] > view["signed"]["at"]
-    capacitor = client.get(f"/api/machines/{visits[1]['machine_id']}/log").json()["answer"]["capacitor"]
-    assert " of its label and loses " in capacitor
+    aging = client.get(f"/api/machines/{visits[1]['machine_id']}/log").json()
+    assert " of its label and loses " in aging["answer"]["capacitor"]
+    leaves = aging["capacitor_leaves"]
+    assert leaves["earliest"] < leaves["likely"] < leaves["latest"] and visits[1]["due"] == leaves["earliest"]
     board = [job for site in client.get("/api/board").json() for job in site["jobs"]]
     assert [job["machine"] for job in board if job["drifts"]] == ["Baggage hall air handler"]

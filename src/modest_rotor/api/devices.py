@@ -59,6 +59,7 @@ class DeviceView(BaseModel):
     armed_until: datetime | None
     armed_by: str | None
     wrong: Trouble | None = Field(default=None, description="what a stand-in is made to do wrong")
+    wrongs: list[Trouble] = Field(default=[], description="what it can be made to do wrong, where it runs here")
 
 
 class ProfileLine(BaseModel):
@@ -246,6 +247,7 @@ def view_device(kept: KeptDevice) -> DeviceView:
         armed_until=max((leave.until for leave in leaves), default=None),
         armed_by=leaves[-1].who if leaves else None,
         wrong=stand_in.trouble if stand_in else None,
+        wrongs=list(Trouble) if stand_in else [],
     )
 
 

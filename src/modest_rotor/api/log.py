@@ -9,7 +9,7 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, Words
-from modest_rotor.core.drift.answer import LogAnswer
+from modest_rotor.core.drift.answer import TITLES, LogAnswer
 from modest_rotor.core.drift.log import LOGGED, EventKind
 from modest_rotor.core.drift.reference import ONE_SETTING, setting_word, values_of
 from modest_rotor.core.entry import read_entry
@@ -56,6 +56,29 @@ class WatchView(BaseModel):
     trouble: str | None
 
 
+class ColumnLine(BaseModel):
+    """What a reading of this machine can hold."""
+
+    column: str
+    title: str
+    quantity: str
+
+
+class KindLine(BaseModel):
+    """A kind of service that can be noted."""
+
+    kind: EventKind
+    words: str
+
+
+class CapacitorLeaves(BaseModel):
+    """When the run capacitor leaves its tolerance, if it goes on losing as it has; the latest may be never."""
+
+    earliest: datetime
+    likely: datetime
+    latest: datetime | None
+
+
 class LogView(BaseModel):
     """A machine's log as it is shown."""
 
@@ -67,8 +90,9 @@ class LogView(BaseModel):
     watch: WatchView | None
     signed: SignedLine | None
     settings: list[str]
-    columns: list[str]
-    kinds: list[EventKind]
+    columns: list[ColumnLine]
+    kinds: list[KindLine]
+    capacitor_leaves: CapacitorLeaves | None
 
 
 class ReadingIn(BaseModel):
@@ -300,7 +324,8 @@ def _view(machine_id: int) -> LogView:
         signed=frozen[1].line if frozen else None,
         settings=_settings(machine_id),
         columns=_columns(job.machine.wheel, job.document.plate.kind),
-        kinds=[EventKind(one["event"]) for one in read_table("service_events")],
+        kinds=[KindLine(kind=EventKind(one["event"]), words=one["words"]) for one in read_table("service_events")],
+        capacitor_leaves=_leaves(answer),
     )
 
 
@@ -313,11 +338,23 @@ def _settings(machine_id: int) -> list[str]:
     return list(dict.fromkeys([*of_sets, *logs.settings_of(machine_id), ONE_SETTING]))
 
 
-def _columns(wheel: Wheel | None, kind: MotorKind | None) -> list[str]:
+def _leaves(answer: LogAnswer) -> CapacitorLeaves | None:
+    told = answer.leaves
+    if told is None:
+        return None
+    latest = logs.at_of(told.latest) if told.latest is not None else None
+    return CapacitorLeaves(earliest=logs.at_of(told.earliest), likely=logs.at_of(told.likely), latest=latest)
+
+
+def _columns(wheel: Wheel | None, kind: MotorKind | None) -> list[ColumnLine]:
     left_out = set(FAN_ONLY if wheel is Wheel.PUMP else PUMP_ONLY)
     if kind is not MotorKind.SPLIT_CAPACITOR:
         left_out.add("capacitance")
-    return [column for column in LOGGED if column not in left_out]
+    return [
+        ColumnLine(column=column, title=TITLES[column], quantity=quantity)
+        for column, quantity in LOGGED.items()
+        if column not in left_out
+    ]
 
 
 def _taken(machine_id: int, counts: tuple[int, int]) -> TakenIn:

@@ -121,6 +121,7 @@ def test_the_capacitor_leaves_its_tolerance_where_its_line_crosses_it() -> None:
     assert found is not None and not found.is_out
     assert found.slope_a_year == pytest.approx(-0.01)
     assert found.leaves[1] == pytest.approx(5 * 365.25)
+    assert found.slope_band == pytest.approx(0, abs=1e-9), "four readings on one line leave no band"
     anew = replace(log, events=(Event(2.5 * 365.25, EventKind.CAPACITOR),))
     assert capacitor_trend(anew, 10e-6, 0.06) is None
     assert capacitor_trend(replace(log, columns={"capacitance": np.full(4, 9.2e-6)}), 10e-6, 0.06).is_out  # type: ignore[union-attr]

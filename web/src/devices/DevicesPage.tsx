@@ -116,7 +116,7 @@ function OneDevice({ device }: { device: Device }) {
       {open && (
         <>
           <Values device={device} />
-          {device.stand_in && <Wrong device={device} renew={() => void renew()} />}
+          {(device.wrongs ?? []).length > 0 && <Wrong device={device} renew={() => void renew()} />}
         </>
       )}
     </Box>
@@ -153,18 +153,6 @@ function Values({ device }: { device: Device }) {
   );
 }
 
-const TROUBLES: readonly Schemas["Trouble"][] = [
-  "none",
-  "silent",
-  "slow",
-  "busy",
-  "half a frame",
-  "outside its profile",
-  "another answers",
-  "frozen",
-  "answers to writes get lost",
-];
-
 /** What a stand-in is made to do wrong, and how a stand-in panel errs. */
 function Wrong({ device, renew }: { device: Device; renew: () => void }) {
   const path = { params: { path: { device_id: device.id } } };
@@ -190,7 +178,7 @@ function Wrong({ device, renew }: { device: Device; renew: () => void }) {
           value={device.wrong ?? "none"}
           onChange={(event) => set.mutate(event.target.value as Schemas["Trouble"])}
         >
-          {TROUBLES.map((trouble) => (
+          {(device.wrongs ?? []).map((trouble) => (
             <option key={trouble}>{trouble}</option>
           ))}
         </Pick>

@@ -1918,6 +1918,24 @@ export interface components {
             volts?: components["schemas"]["Entry"] | null;
         };
         /**
+         * CapacitorLeaves
+         * @description When the run capacitor leaves its tolerance, if it goes on losing as it has; the latest may be never.
+         */
+        CapacitorLeaves: {
+            /**
+             * Earliest
+             * Format: date-time
+             */
+            earliest: string;
+            /**
+             * Likely
+             * Format: date-time
+             */
+            likely: string;
+            /** Latest */
+            latest: string | null;
+        };
+        /**
          * CatalogueIn
          * @description A catalogue file as text.
          */
@@ -2131,6 +2149,18 @@ export interface components {
              * @description Relay, breaker or the drive's own.
              */
             overload?: ("closed" | "tripped") | null;
+        };
+        /**
+         * ColumnLine
+         * @description What a reading of this machine can hold.
+         */
+        ColumnLine: {
+            /** Column */
+            column: string;
+            /** Title */
+            title: string;
+            /** Quantity */
+            quantity: string;
         };
         /**
          * CommandAnswer
@@ -2533,6 +2563,12 @@ export interface components {
             armed_by: string | null;
             /** @description what a stand-in is made to do wrong */
             wrong?: components["schemas"]["Trouble"] | null;
+            /**
+             * Wrongs
+             * @description what it can be made to do wrong, where it runs here
+             * @default []
+             */
+            wrongs: components["schemas"]["Trouble"][];
         };
         /**
          * Direction
@@ -3782,6 +3818,15 @@ export interface components {
             removed: boolean;
         };
         /**
+         * KindLine
+         * @description A kind of service that can be noted.
+         */
+        KindLine: {
+            kind: components["schemas"]["EventKind"];
+            /** Words */
+            words: string;
+        };
+        /**
          * Ladder
          * @description The causes in order, or what the ladder waits for.
          */
@@ -3888,6 +3933,18 @@ export interface components {
             who: string;
             /** Minutes */
             minutes: number;
+        };
+        /**
+         * Leaves
+         * @description When the run capacitor leaves its tolerance if it goes on losing as it has: days since 1970; the latest may be never.
+         */
+        Leaves: {
+            /** Earliest */
+            earliest: number;
+            /** Likely */
+            likely: number;
+            /** Latest */
+            latest: number | null;
         };
         /**
          * Level
@@ -3999,6 +4056,7 @@ export interface components {
             causes: components["schemas"]["DriftCause"][];
             /** Capacitor */
             capacitor: (string | components["schemas"]["Figure"])[];
+            leaves: components["schemas"]["Leaves"] | null;
             /** Frozen */
             frozen: (string | components["schemas"]["Figure"])[];
             /** Next Day */
@@ -4119,9 +4177,10 @@ export interface components {
             /** Settings */
             settings: string[];
             /** Columns */
-            columns: string[];
+            columns: components["schemas"]["ColumnLine"][];
             /** Kinds */
-            kinds: components["schemas"]["EventKind"][];
+            kinds: components["schemas"]["KindLine"][];
+            capacitor_leaves: components["schemas"]["CapacitorLeaves"] | null;
         };
         /**
          * LoggedKind
@@ -6118,6 +6177,18 @@ export interface components {
              * @default []
              */
             earlier: components["schemas"]["Sign"][];
+            /**
+             * Is Open
+             * @description whether it still waits for a hand, or is stopped
+             * @default true
+             */
+            is_open: boolean;
+            /**
+             * Stopped
+             * @description whether a stop stands on it
+             * @default false
+             */
+            stopped: boolean;
         };
         /**
          * Severity

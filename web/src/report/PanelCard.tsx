@@ -72,6 +72,15 @@ function Card() {
           ))}
           {drive && sweep && (
             <>
+              <Row label="Base">
+                <FigureText figure={drive.base_frequency} />
+                {drive.base_voltage && (
+                  <>
+                    , <FigureText figure={drive.base_voltage} />
+                  </>
+                )}
+                ; {drive.mode}
+              </Row>
               <Row label="Lowest, highest">
                 <FigureText figure={sweep.low} /> to <FigureText figure={sweep.high} />
               </Row>

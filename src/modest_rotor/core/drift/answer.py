@@ -79,6 +79,14 @@ class DriftCause(Frozen):
     needles: tuple[Phrase, ...]
 
 
+class Leaves(Frozen):
+    """When the run capacitor leaves its tolerance if it goes on losing as it has: days since 1970; the latest may be never."""
+
+    earliest: float
+    likely: float
+    latest: float | None
+
+
 class LogAnswer(Frozen):
     """The log of a machine as it is told."""
 
@@ -92,6 +100,7 @@ class LogAnswer(Frozen):
     series: tuple[Series, ...]
     causes: tuple[DriftCause, ...]
     capacitor: Phrase
+    leaves: Leaves | None
     frozen: Phrase
     next_day: float | None
     next_why: Phrase
@@ -148,6 +157,7 @@ def log_answer(
             _cause(rung) for rung in (judged.causes if judged else ())[:MOST_CAUSES] if rung.share >= LEAST_SHARE
         ),
         capacitor=_capacitor_words(capacitor),
+        leaves=_leaves(capacitor),
         frozen=("Every value has stood still to its last digit: the meter or its link is frozen, not the machine.",)
         if frozen
         else (),
@@ -273,6 +283,15 @@ def _capacitor(job: Job, log: Log) -> CapacitorTrend | None:
     return capacitor_trend(log, label.si, USUAL_TOLERANCE) if label and len(log) else None
 
 
+def _leaves(trend: CapacitorTrend | None) -> Leaves | None:
+    if trend is None or trend.is_out:
+        return None
+    earliest, likely, latest = trend.leaves
+    return (
+        Leaves(earliest=earliest, likely=likely, latest=latest) if earliest is not None and likely is not None else None
+    )
+
+
 def _capacitor_words(trend: CapacitorTrend | None) -> Phrase:
     if trend is None:
         return ()
@@ -285,7 +304,7 @@ def _capacitor_words(trend: CapacitorTrend | None) -> Phrase:
         "The run capacitor stands at ",
         now,
         " of its label and loses ",
-        figure("change", -trend.slope_a_year, "estimated"),
+        figure("change", -trend.slope_a_year, "estimated").model_copy(update={"band": trend.slope_band}),
         " of it a year.",
     )
 

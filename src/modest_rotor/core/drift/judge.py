@@ -181,6 +181,7 @@ class CapacitorTrend:
 
     now: float
     slope_a_year: float
+    slope_band: float
     leaves: tuple[float | None, float | None, float | None]
     is_out: bool
 
@@ -211,7 +212,8 @@ def capacitor_trend(log: Log, label_f: float, tolerance: float) -> CapacitorTren
         return end + (edge - now) / slope if slope < 0 else None
 
     days = (leaving(trend.slope_low), leaving(trend.slope), leaving(trend.slope_high))
-    return CapacitorTrend(now, trend.slope * DAYS_A_YEAR, days, now < edge)
+    band = (trend.slope_high - trend.slope_low) / 2 * DAYS_A_YEAR
+    return CapacitorTrend(now, trend.slope * DAYS_A_YEAR, band, days, now < edge)
 
 
 def frozen_since(log: Log, least: int = 12) -> float | None:

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from pydantic import Field
+
 from modest_rotor.core.phrase import Frozen, Phrase, as_typed, figure
 from modest_rotor.core.setup.drive_settings import DriveAnswer
 from modest_rotor.core.setup.facts import SetupFacts
@@ -26,16 +28,8 @@ class SetupStep(Frozen):
     waits: str | None = None
     signed: Sign | None = None
     earlier: tuple[Sign, ...] = ()
-
-    @property
-    def is_open(self) -> bool:
-        """Whether it still waits for a hand, or is stopped."""
-        return bool(self.stop) or self.signed is None or self.signed.state is SignState.STOP
-
-    @property
-    def stopped(self) -> bool:
-        """Whether a stop stands on it."""
-        return bool(self.stop) or (self.signed is not None and self.signed.state is SignState.STOP)
+    is_open: bool = Field(default=True, description="whether it still waits for a hand, or is stopped")
+    stopped: bool = Field(default=False, description="whether a stop stands on it")
 
 
 def setup_steps(facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None) -> tuple[SetupStep, ...]:
@@ -46,6 +40,7 @@ def setup_steps(facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None) 
     for number, row in enumerate(rows, 1):
         own = tuple(sign for sign in signs if sign.step == row["step"])
         stop, waits = _stop(row["step"], facts, link)
+        stopped = bool(stop) or (bool(own) and own[-1].state is SignState.STOP)
         steps.append(
             SetupStep(
                 step=row["step"],
@@ -60,6 +55,8 @@ def setup_steps(facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None) 
                 waits=waits,
                 signed=own[-1] if own else None,
                 earlier=own[:-1],
+                is_open=stopped or not own,
+                stopped=stopped,
             )
         )
     return tuple(steps)

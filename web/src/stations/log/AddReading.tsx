@@ -2,7 +2,6 @@ import { Box } from "@chakra-ui/react";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 
-import { quantities, type QuantityName } from "../../generated/quantities";
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { Line, Pick } from "../../shared/devices";
 import { unitOf } from "../../shared/figures";
@@ -11,26 +10,10 @@ import { useView } from "../../shared/job";
 import { Micro, Press, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { useUnits } from "../../shared/units";
+import { asUtc } from "./times";
 import { type LogView, useTakeLog } from "./LogSheet";
 
 type Taken = Schemas["TakenIn"];
-
-const COLUMNS: Record<string, { label: string; quantity: QuantityName }> = {
-  voltage: { label: "Volts", quantity: "voltage" },
-  current: { label: "Line amps", quantity: "current" },
-  input_power: { label: "Input power", quantity: "input_power" },
-  speed: { label: "Speed", quantity: "speed" },
-  static: { label: "Static across", quantity: "pressure" },
-  airflow: { label: "Airflow", quantity: "airflow" },
-  water_flow: { label: "Water flow", quantity: "water_flow" },
-  differential: { label: "Pump differential", quantity: "pump_differential" },
-  air: { label: "Air temperature", quantity: "temperature" },
-  capacitance: { label: "Run capacitor", quantity: "capacitance" },
-};
-
-export function columnLabel(column: string) {
-  return COLUMNS[column]?.label ?? column;
-}
 
 /** A reading of a visit: typed, or a set of this job taken over. */
 export function AddReading({ log }: { log: LogView }) {
@@ -51,7 +34,7 @@ export function AddReading({ log }: { log: LogView }) {
       taken(
         api.POST("/api/machines/{machine_id}/log/readings", {
           params: { path: { machine_id: log.machine_id } },
-          body: { at: at || null, setting, values, units, who },
+          body: { at: asUtc(at), setting, values, units, who },
         }),
       ),
     onSuccess: (answer) => {
@@ -80,7 +63,7 @@ export function AddReading({ log }: { log: LogView }) {
         gap="4px 16px"
       >
         <Box as="label">
-          <Micro>when, UTC</Micro>
+          <Micro>when</Micro>
           <Line aria-label="When" value={at} placeholder="now" onChange={(event) => setAt(event.target.value)} />
         </Box>
         <Box as="label">
@@ -91,13 +74,13 @@ export function AddReading({ log }: { log: LogView }) {
             ))}
           </Pick>
         </Box>
-        {log.columns.map((column) => (
+        {log.columns.map(({ column, title, quantity }) => (
           <Box as="label" key={column} minWidth={0}>
             <Micro>
-              {columnLabel(column)}, {unitOf(COLUMNS[column]?.quantity ?? "voltage", units)}
+              {title}, {unitOf(quantity, units)}
             </Micro>
             <Line
-              aria-label={columnLabel(column)}
+              aria-label={title}
               value={values[column] ?? ""}
               maxLength={60}
               onChange={(event) => setValues({ ...values, [column]: event.target.value })}
@@ -123,9 +106,4 @@ export function AddReading({ log }: { log: LogView }) {
       )}
     </Fold>
   );
-}
-
-export function unitsOf(column: string): readonly string[] {
-  const name = COLUMNS[column]?.quantity;
-  return name ? quantities[name].typed_units : [];
 }

@@ -8,7 +8,6 @@ import { Fold } from "../../shared/Fold";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { useUnits } from "../../shared/units";
-import { columnLabel } from "./AddReading";
 import { type LogView, useTakeLog } from "./LogSheet";
 
 type FileIn = Schemas["FileIn"];
@@ -135,7 +134,7 @@ export function BringFile({ log }: { log: LogView }) {
 interface ColumnsProps {
   file: FileIn;
   found: Schemas["LogFile"];
-  columns: readonly string[];
+  columns: LogView["columns"];
   change: (file: FileIn) => void;
 }
 
@@ -158,8 +157,8 @@ function Columns({ file, found, columns, change }: ColumnsProps) {
       >
         <option value="">not taken</option>
         {columns.map((one) => (
-          <option key={one} value={one}>
-            {columnLabel(one)}
+          <option key={one.column} value={one.column}>
+            {one.title}
           </option>
         ))}
       </Pick>

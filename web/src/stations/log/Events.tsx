@@ -9,6 +9,7 @@ import { Micro, Press, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { Part } from "../../shared/Sheet";
 import { dayOf, type LogView, useTakeLog } from "./LogSheet";
+import { asUtc } from "./times";
 
 /** What was serviced when; each lets begin anew what it should. */
 export function Events({ log }: { log: LogView }) {
@@ -63,16 +64,6 @@ function OneEvent({ log, event }: { log: LogView; event: Schemas["EventLine"] })
   );
 }
 
-const WORDS: Record<string, string> = {
-  filter: "filter changed",
-  belt: "belt changed or tightened",
-  capacitor: "run capacitor changed",
-  bearings: "bearings changed or greased",
-  cleaning: "wheel or coil cleaned",
-  setting: "set anew",
-  other: "something else",
-};
-
 function AddEvent({ log }: { log: LogView }) {
   const { who } = useReader();
   const take = useTakeLog();
@@ -85,7 +76,7 @@ function AddEvent({ log }: { log: LogView }) {
       taken(
         api.POST("/api/machines/{machine_id}/log/events", {
           params: { path: { machine_id: log.machine_id } },
-          body: { kind, note, who, at: at || null, due_days: due ? Math.round(30.4 * Number(due)) || null : null },
+          body: { kind, note, who, at: asUtc(at), due_days: due ? Math.round(30.4 * Number(due)) || null : null },
         }),
       ),
     onSuccess: (next) => {
@@ -111,8 +102,8 @@ function AddEvent({ log }: { log: LogView }) {
             onChange={(e) => setKind(e.target.value as Schemas["EventKind"])}
           >
             {log.kinds.map((one) => (
-              <option key={one} value={one}>
-                {WORDS[one] ?? one}
+              <option key={one.kind} value={one.kind}>
+                {one.words}
               </option>
             ))}
           </Pick>

@@ -78,6 +78,13 @@ function Told({ log }: { log: LogView }) {
           </Box>
         )}
         <Lines lines={[answer.capacitor, answer.frozen].filter((line) => line.length > 0)} />
+        {log.capacitor_leaves && (
+          <Box>
+            If it goes on so it leaves its tolerance about {monthOf(log.capacitor_leaves.likely)}; from{" "}
+            {monthOf(log.capacitor_leaves.earliest)} at the earliest,{" "}
+            {log.capacitor_leaves.latest ? `${monthOf(log.capacitor_leaves.latest)} at the latest` : "perhaps never"}.
+          </Box>
+        )}
         {log.next_visit && (
           <Box pt="4px">
             <b>Next visit {dayOf(log.next_visit)}:</b> <PhraseText phrase={answer.next_why} />.{" "}
@@ -163,6 +170,10 @@ function shareWords(share: number) {
 
 function sentenceOf(words: string) {
   return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+}
+
+function monthOf(at: string) {
+  return new Date(at).toLocaleDateString("en-GB", { month: "long", year: "numeric", timeZone: "UTC" });
 }
 
 export function dayOf(at: string) {

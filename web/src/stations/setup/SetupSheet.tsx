@@ -90,14 +90,14 @@ const PARTS: Record<string, () => React.ReactNode> = {
 /** The list under its groups; the first step that is open stands open, and any other opens at a press. */
 function Steps({ steps }: { steps: readonly Step[] }) {
   const [pressed, setPressed] = useState<Record<string, boolean>>({});
-  const first = steps.find(isOpen)?.step;
+  const first = steps.find((step) => step.is_open)?.step;
   const toggle = useCallback((step: string, open: boolean) => setPressed((now) => ({ ...now, [step]: !open })), []);
   const groups = [...new Set(steps.map((step) => step.group))];
   return (
     <>
       {groups.map((group) => {
         const own = steps.filter((step) => step.group === group);
-        const left = own.filter(isOpen).length;
+        const left = own.filter((step) => step.is_open).length;
         return (
           <Part key={group} title={group} note={left ? `${left} of ${own.length} open` : "all signed"}>
             {own.map((step) => {
@@ -117,9 +117,4 @@ function Steps({ steps }: { steps: readonly Step[] }) {
       </Small>
     </>
   );
-}
-
-/** Whether a step still waits for a hand, or is stopped. */
-function isOpen(step: Step) {
-  return (step.stop ?? []).length > 0 || !step.signed || step.signed.state === "stop";
 }

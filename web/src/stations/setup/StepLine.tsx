@@ -22,7 +22,7 @@ interface StepProps {
 
 /** One step: closed it tells what to do and who did it; open, its caution stands first. */
 export const StepLine = memo(function StepLine({ step, open, toggle, children }: StepProps) {
-  const stopped = (step.stop ?? []).length > 0 || step.signed?.state === "stop";
+  const { stopped } = step;
   return (
     <Box data-step={step.step} borderTop={open ? "2px solid" : "1px solid"} borderColor={open ? "ink" : "hair"}>
       <Head type="button" aria-expanded={open} onClick={toggle}>
