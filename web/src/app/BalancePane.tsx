@@ -252,6 +252,7 @@ const Read = memo(function Read({ figure }: { figure?: Figure | null | undefined
 const READOUTS = {
   "& th": { textAlign: "left", fontWeight: 400, fontSize: "small", py: "5px" },
   "& tbody tr": { borderTop: "1px solid", borderColor: "hair", verticalAlign: "baseline" },
+  "& thead th, & tbody td:not([data-unit])": { pl: "6px" },
   "& td[data-unit]": { textAlign: "right", pr: "8px", fontSize: "micro", color: "ink2" },
 };
 const WAITS = { fontStyle: "italic", color: "ink2", fontSize: "small" };
