@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 
 import { api, type Refused, type Schemas, taken } from "./api";
+import { span } from "./figures";
 import { useView } from "./job";
 import { Micro, Small } from "./parts";
 
@@ -106,7 +107,7 @@ export function LineField({ label, value, set, placeholder }: LineFieldProps) {
 /** How old an answer is, so that an old value is never taken for a fresh one. */
 export function Age({ device }: { device: Device }) {
   if (device.age_s == null) return <Small>{device.trouble ? "no answer" : "not asked yet"}</Small>;
-  const said = device.age_s < 90 ? `${Math.round(device.age_s)} s` : `${Math.round(device.age_s / 60)} min`;
+  const said = span(device.age_s);
   if (device.fresh) return <Small>answered {said} ago</Small>;
   return (
     <Box as="span" color="ochre" fontWeight={600} fontSize="small">

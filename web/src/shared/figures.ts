@@ -93,6 +93,15 @@ function rangeWords(low: number | null, high: number | null, text: (value: numbe
   return low != null ? `over ${text(low)}, perhaps never` : `up to ${text(high as number)}`;
 }
 
+/** How long ago, no finer than it matters. */
+export function span(seconds: number): string {
+  if (seconds < 90) return `${Math.round(seconds)} s`;
+  if (seconds < 90 * 60) return `${Math.round(seconds / 60)} min`;
+  if (seconds < 36 * 3600) return `${Math.round(seconds / 3600)} h`;
+  const days = Math.round(seconds / 86400);
+  return `${days} ${days === 1 ? "day" : "days"}`;
+}
+
 function withoutUnit(typed: string, unit: string): string {
   const bare = typed.replace(/\s*[a-zµΩ°%"].*$/i, "").trim();
   return bare && unit !== "money" ? bare : typed;

@@ -1,3 +1,4 @@
+import { fields } from "../generated/fields";
 import type { JobView } from "./api";
 
 /** What a job holds at a path such as `plate/rated_power` or `readings/s2/current`; null where nothing stands. */
@@ -11,12 +12,15 @@ export function valueAt(view: JobView, path: string): unknown {
   return place ?? null;
 }
 
-const ITEM =
-  /^(readings|duty\/steps|leads|call_taps|marks|options\/considered|options\/waivers|decision\/approvals|setup\/trials|setup\/sweep\/marks|proof\/pairs)\/[^/]+\//;
+const STAR = "/*/";
+const LISTS = new Set(
+  Object.keys(fields).flatMap((name) => (name.includes(STAR) ? [name.slice(0, name.indexOf(STAR))] : [])),
+);
+const ITEM = new RegExp(`^(${[...LISTS].join("|")})/[^/]+/`);
 
 /** The facts of a field are kept under its name, where an item of a list stands as a star. */
 export function fieldName(path: string): string {
-  return path.replace(ITEM, "$1/*/");
+  return path.replace(ITEM, `$1${STAR}`);
 }
 
 /** Whether what a job holds at a path is what was typed for it. */
