@@ -74,11 +74,20 @@ def test_a_file_is_looked_at_first_and_then_taken_in_once(client: TestClient, jo
     assert not again["view"]["answer"]["drifts"]
 
 
+def test_a_date_that_could_be_two_is_asked_for_by_its_field(client: TestClient) -> None:
+    body = {"text": "time,amps\n03/04/2026 10:00,1\n05/04/2026 10:00,2\n", "source": "logger", "setting": "as it runs"}
+    refused = client.post("/api/log/look", json=body)
+    assert refused.status_code == 422 and refused.json()["field"] == "order"
+    assert client.post("/api/log/look", json={**body, "order": "day first"}).status_code == 200
+
+
 def test_services_are_noted_removed_and_due_again(client: TestClient, job: StoredJob) -> None:
-    body = {"kind": "filter", "at": "2026-03-01", "note": "clean", "due_days": 180, "who": "Ann"}
+    body = {"kind": "filter", "at": "2026-03-01", "note": "clean", "due": "180 days", "who": "Ann"}
     view = client.post(f"{log(client, job)}/events", json=body).json()
-    (event,) = view["events"]
-    assert event["words"] == "Filter changed" and event["due"].startswith("2026-08-28")
+    refused = client.post(f"{log(client, job)}/events", json={**body, "due": "six"})
+    assert refused.status_code == 422 and "6 months" in refused.json()["sentence"]
+    (event,) = client.get(log(client, job)).json()["events"]
+    assert view["events"] == [event] and event["words"] == "Filter changed" and event["due"].startswith("2026-08-28")
     assert client.get("/api/visits").json()[0]["machine"] == job.job.machine.name
     assert client.delete(f"{log(client, job)}/events/{event['id']}").json()["events"] == []
     assert client.delete(f"{log(client, job)}/events/{event['id']}").status_code == 404

@@ -15,7 +15,6 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from modest_rotor.core.errors import Conflict, Refusal, UnknownItem
 from modest_rotor.fieldbus.errors import DeviceTrouble
-from modest_rotor.formats.job_file import JobFileRefused
 from modest_rotor.formats.photo import LARGEST_PHOTO
 from modest_rotor.store.database import drop_connections
 
@@ -113,9 +112,9 @@ def _bounded(receive: Receive, most: int) -> Receive:
 
 def tell_refusals(app: FastAPI) -> None:
     """Turn refusals and failures into status codes with a field and a sentence."""
-    app.add_exception_handler(JobFileRefused, lambda _, error: _problem(422, error.sentence, error.field))
     app.add_exception_handler(
-        Refusal, lambda request, error: _problem(422, error.sentence, getattr(request.state, "path", None))
+        Refusal,
+        lambda request, error: _problem(422, error.sentence, error.field or getattr(request.state, "path", None)),
     )
     app.add_exception_handler(UnknownItem, lambda _, error: _problem(404, error.sentence))
     # Not 502 nor 504: the application itself is well, and what was sent to the device must not be sent again by itself.

@@ -10,7 +10,7 @@ from pydantic import BaseModel, Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, Words
 from modest_rotor.core.drift.answer import TITLES, LogAnswer
-from modest_rotor.core.drift.log import LOGGED, EventKind
+from modest_rotor.core.drift.log import LOGGED, EventKind, interval_days
 from modest_rotor.core.drift.reference import ONE_SETTING, setting_word, values_of
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
@@ -132,7 +132,7 @@ class EventIn(BaseModel):
     at: str | None = Field(default=None, max_length=20)
     kind: EventKind
     note: Words = Field(default="", max_length=400)
-    due_days: int | None = Field(default=None, ge=1, le=7300)
+    due: Words = Field(default="", max_length=40, description="when again: 6 months, 90 days; a bare number is months")
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
@@ -230,7 +230,8 @@ def take_file(machine_id: int, file: FileIn) -> TakenIn:
 @with_connection
 def add_event(machine_id: int, said: EventIn) -> LogView:
     """Note a service that was done."""
-    logs.add_event(machine_id, _time(said.at), said.kind, said.note.strip(), said.due_days, said.who.strip())
+    due_days = interval_days(said.due)
+    logs.add_event(machine_id, _time(said.at), said.kind, said.note.strip(), due_days, said.who.strip())
     return _view(machine_id)
 
 

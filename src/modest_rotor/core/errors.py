@@ -19,7 +19,11 @@ class ModestRotorError(Exception):
 
 
 class Refusal(ModestRotorError, ValueError):
-    """What was given cannot be used."""
+    """What was given cannot be used; ``field`` names the place of it, where one is to be said or set right."""
+
+    def __init__(self, sentence: str, field: str | None = None) -> None:
+        super().__init__(sentence)
+        self.field = field
 
 
 class QuantityRefused(Refusal):

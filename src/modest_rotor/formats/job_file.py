@@ -14,10 +14,6 @@ from modest_rotor.core.job import FORMAT_NAME, FORMAT_VERSION, Job
 class JobFileRefused(Refusal):
     """A job file that cannot be read; ``field`` names the place."""
 
-    def __init__(self, sentence: str, field: str | None = None) -> None:
-        super().__init__(sentence)
-        self.field = field
-
 
 def read_job(text: str) -> Job:
     """A job from the text of a job file; refuses in words that name the place."""

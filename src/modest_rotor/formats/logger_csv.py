@@ -21,6 +21,8 @@ HOUR = timedelta(hours=1)
 BACK = timedelta(minutes=5)
 """How far a clock that was put back may miss the whole hour."""
 Order = Literal["day first", "month first"]
+ASKED_ORDER = "order"
+"""The field named by a refusal that only wants to be told which."""
 FORMS = {
     "day first": ("%d/%m/%Y %H:%M:%S", "%d/%m/%Y %H:%M", "%d.%m.%Y %H:%M:%S", "%d.%m.%Y %H:%M", "%d-%m-%Y %H:%M:%S", "%d-%m-%Y %H:%M"),
     "month first": ("%m/%d/%Y %H:%M:%S", "%m/%d/%Y %H:%M", "%m/%d/%Y %I:%M:%S %p", "%m/%d/%Y %I:%M %p", "%m-%d-%Y %H:%M:%S", "%m-%d-%Y %H:%M"),
@@ -196,7 +198,8 @@ def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | 
         )
     if not (day_first or month_first or order):
         raise LogRefused(
-            f"“{texts[0][:20]}” could have the day first or the month first: say which. Nothing was taken in."
+            f"“{texts[0][:20]}” could have the day first or the month first: say which. Nothing was taken in.",
+            ASKED_ORDER,
         )
     said: Order = "day first" if day_first else "month first" if month_first else order or "day first"
     forms = FORMS[said]

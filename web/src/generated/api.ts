@@ -3040,8 +3040,12 @@ export interface components {
              * @default
              */
             note: string;
-            /** Due Days */
-            due_days?: number | null;
+            /**
+             * Due
+             * @description when again: 6 months, 90 days; a bare number is months
+             * @default
+             */
+            due: string;
             /**
              * Who
              * @default

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass, field
 from enum import StrEnum
 
 import numpy as np
 
+from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.phrase import Frozen
@@ -48,6 +50,10 @@ NEEDLE_OF = {
     "airflow": Needle.FLOW,
     "water_flow": Needle.FLOW,
 }
+
+
+DAYS_OF = {"day": 1.0, "week": 7.0, "month": 365.25 / 12, "year": 365.25}
+LONGEST_INTERVAL_D = 20 * 365
 
 
 @dataclass(frozen=True)
@@ -94,6 +100,24 @@ class Reference(Frozen):
     values: dict[str, float]
     bands: dict[str, float]
     day: float | None = None
+
+
+def interval_days(typed: str) -> int | None:
+    """Days until a service is due again, from text as it is typed: ``6 months``, ``90 days``; a bare number is months.
+
+    :returns: ``None`` where nothing is typed.
+    :raises QuantityRefused: no such span, or one outside a day to twenty years.
+    """
+    text = typed.strip().lower()
+    if not text:
+        return None
+    found = re.fullmatch(r"(\d+(?:[.,]\d+)?)\s*(?:(day|week|month|year)s?)?", text)
+    days = round(float(found[1].replace(",", ".")) * DAYS_OF[found[2] or "month"]) if found else 0
+    if not 1 <= days <= LONGEST_INTERVAL_D:
+        raise QuantityRefused(
+            f"“{typed.strip()[:40]}” is no time until it is due again: 6 months, 90 days or 2 years, twenty years at most. Nothing was noted."
+        )
+    return days
 
 
 def resets(kind: EventKind) -> str:

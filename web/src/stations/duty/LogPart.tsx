@@ -56,7 +56,7 @@ function Bring() {
       {look.error && (
         <Box role="alert" color="brick" py="6px">
           {look.error.message}
-          {look.error.message.includes("day first") && file && (
+          {look.error.field === "order" && file && (
             <Box display="flex" gap="8px" pt="6px">
               {(["day first", "month first"] as const).map((order) => (
                 <Press key={order} type="button" onClick={() => lookAt({ ...file, order })}>

@@ -73,7 +73,7 @@ export function BringFile({ log }: { log: LogView }) {
       {error && (
         <Box role="alert" color="brick" py="6px">
           {error.message}
-          {error.message.includes("day first") && file && (
+          {error.field === "order" && file && (
             <Box display="flex" gap="8px" pt="6px">
               {(["day first", "month first"] as const).map((order) => (
                 <Press key={order} type="button" onClick={() => lookAt({ ...file, order })}>

@@ -76,7 +76,7 @@ function AddEvent({ log }: { log: LogView }) {
       taken(
         api.POST("/api/machines/{machine_id}/log/events", {
           params: { path: { machine_id: log.machine_id } },
-          body: { kind, note, who, at: asUtc(at), due_days: due ? Math.round(30.4 * Number(due)) || null : null },
+          body: { kind, note, who, at: asUtc(at), due },
         }),
       ),
     onSuccess: (next) => {
@@ -110,7 +110,7 @@ function AddEvent({ log }: { log: LogView }) {
         </Box>
         <LineField label="day" value={at} set={setAt} placeholder="today" />
         <LineField label="note" value={note} set={setNote} placeholder="" />
-        <LineField label="due again in months" value={due} set={setDue} placeholder="not said" />
+        <LineField label="due again in" value={due} set={setDue} placeholder="6 months" />
         <Press type="button" data-add-service onClick={() => add.mutate()}>
           Note it
         </Press>
