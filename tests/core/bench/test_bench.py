@@ -4,15 +4,19 @@ from __future__ import annotations
 
 import itertools
 import math
+from dataclasses import replace
 
 import pytest
 from pydantic import ValidationError
 
-from modest_rotor.core.bench.course import Experiment, course
-from modest_rotor.core.bench.run import AMBIENT_C, State, advance, meters, torque_curve
-from modest_rotor.core.bench.stand import Controls, Stand, setup_of, solved, stands, synchronous_rpm
+from modest_rotor.core.bench.course import SEVERAL, Experiment, course, topic_of
+from modest_rotor.core.bench.knobs import Turned, knobs_of
+from modest_rotor.core.bench.run import AMBIENT_C, State, advance, meters, prepare, settled, torque_curve
+from modest_rotor.core.bench.shipped import stands
+from modest_rotor.core.bench.stand import Controls, Law, Stand, resistance, setup_of, solved, synchronous_rpm
 from modest_rotor.core.bench.why import Meter, Moves, reasons
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.electronic import Stopping
 from modest_rotor.core.tables import read_table
 
 EXPERIMENTS = {one.code: one for one in course()}
@@ -30,15 +34,20 @@ def test_every_reason_is_what_the_model_did(code: str) -> None:
     one = EXPERIMENTS[code]
     found = reasons(stand(one.stand), one.before.controls, one.after.controls)
     assert any(reason.moves is not Moves.SAME for reason in found.values())
+    assert set(one.meters) <= set(found), "every meter that is asked for is there"
     for meter, reason in found.items():
+        if reason.moves is not Moves.SAME:
+            assert reason.factor is not None and len(reason.words) > 10
+        if reason.factor == "nothing":
+            assert min(reason.before, reason.after) < 1e-6
+            continue
         if meter is Meter.WINDING:
             was, now = reason.before - AMBIENT_C, reason.after - AMBIENT_C
         else:
             was, now = reason.before, reason.after
-        assert sum(reason.parts.values()) == pytest.approx(math.log(now / was), abs=1e-6), meter
-        if reason.moves is not Moves.SAME:
-            assert reason.factor is not None and reason.moves * reason.parts[reason.factor] > 0, meter
-            assert len(reason.words) > 15
+        assert sum(reason.parts.values()) == pytest.approx(math.log(now / was), abs=1e-3), meter
+        if reason.factor is not None:
+            assert reason.moves * reason.parts[reason.factor] > 0, meter
 
 
 @pytest.mark.parametrize("code", EXPERIMENTS)
@@ -46,9 +55,12 @@ def test_the_rig_in_time_settles_where_it_is_solved(code: str) -> None:
     """Within half a percent, from the state before: the reference is the same machine solved without time."""
     one = EXPERIMENTS[code]
     rig = stand(one.stand)
-    before = State(speed_rpm=float(solved(rig, one.before.controls).motor.speed_rpm))
-    after = advance(rig, one.after.controls, before, SETTLED_S)
-    assert after.speed_rpm == pytest.approx(float(solved(rig, one.after.controls).motor.speed_rpm), rel=0.005)
+    _, before = settled(rig, one.before.controls)
+    warm, steady = settled(rig, one.after.controls)
+    after = advance(warm, replace(before, winding_c=steady.winding_c), SETTLED_S)
+    assert after.speed_rpm == pytest.approx(steady.speed_rpm, rel=0.005)
+    assert after.winding_c == pytest.approx(steady.winding_c, abs=1.0)
+    assert after.output_hz == steady.output_hz
 
 
 @pytest.mark.parametrize(
@@ -76,7 +88,15 @@ def test_the_rig_in_time_settles_where_it_is_solved(code: str) -> None:
         ("torque-tap", {Meter.SPEED: UP, Meter.TORQUE: SAME, Meter.FLOW: DOWN}),
         ("air-held", {Meter.SPEED: UP, Meter.FLOW: SAME, Meter.WATTS: UP, Meter.PRESSURE: UP}),
         ("zero-to-ten-volts", {Meter.SPEED: DOWN, Meter.FLOW: DOWN, Meter.WATTS: DOWN}),
+        ("unbalanced-volts", {Meter.SPEED: DOWN, Meter.AMPS: UP, Meter.WATTS: UP, Meter.WINDING: UP, Meter.FLOW: SAME}),
+        ("open-capacitor", {Meter.SPEED: DOWN, Meter.START_AMPS: DOWN, Meter.WATTS: UP, Meter.WINDING: UP}),
+        ("carrier", {Meter.RIPPLE: DOWN, Meter.MOTOR_VOLTS: SAME, Meter.LINK: SAME, Meter.SPEED: SAME}),
+        ("rectifier", {Meter.LINK: DOWN, Meter.LINE_PEAK: UP, Meter.MOTOR_VOLTS: UP}),
+        ("two-fans-one-off", {Meter.FLOW: DOWN, Meter.PRESSURE: DOWN, Meter.WATTS: DOWN, Meter.SPEED: UP}),
+        ("two-fans-both-slow", {Meter.FLOW: SAME, Meter.WATTS: DOWN, Meter.SPEED: DOWN}),
         ("pump-with-lift", {Meter.SPEED: DOWN, Meter.FLOW: DOWN, Meter.WATTS: DOWN}),
+        ("year-at-low", {Meter.YEAR: DOWN, Meter.SPEED: SAME}),
+        ("year-always-on", {Meter.YEAR: UP, Meter.WATTS: SAME}),
     ],
 )
 def test_needles_go_where_the_trade_knows_that_they_go(code: str, moves: dict[Meter, Moves]) -> None:
@@ -103,11 +123,33 @@ def test_half_the_speed_takes_an_eighth_at_the_shaft_and_more_at_the_line() -> N
     assert watts.after / watts.before > 1.5 * shaft[1] / shaft[0]
 
 
-def test_against_a_lift_a_little_less_speed_moves_hardly_any_water() -> None:
+def test_against_a_lift_a_little_less_speed_moves_no_water_while_the_pump_still_turns() -> None:
     one = EXPERIMENTS["pump-with-lift"]
     found = reasons(stand(one.stand), one.before.controls, one.after.controls)
-    assert found[Meter.SPEED].after > 0.74 * found[Meter.SPEED].before
-    assert found[Meter.FLOW].after < 0.5 * found[Meter.FLOW].before
+    assert found[Meter.SPEED].after > 0.65 * found[Meter.SPEED].before
+    assert found[Meter.FLOW].after == 0 and "moves nothing" in found[Meter.FLOW].words
+    assert found[Meter.WATTS].after > 200
+
+
+def test_one_fan_of_two_gives_more_than_half_the_air() -> None:
+    """AMCA Publication 201, fans in parallel: one alone runs further out on its curve."""
+    one = EXPERIMENTS["two-fans-one-off"]
+    flow = reasons(stand(one.stand), one.before.controls, one.after.controls)[Meter.FLOW]
+    assert 0.5 < flow.after / flow.before < 0.8
+
+
+def test_the_year_of_half_the_hours_at_half_the_speed_by_hand() -> None:
+    """By hand: 2,000 h at full and 2,000 h at half, each at the watts that the meters show there."""
+    one = EXPERIMENTS["year-at-low"]
+    rig = stand(one.stand)
+    year = reasons(rig, one.before.controls, one.after.controls)[Meter.YEAR]
+    half = reasons(rig, Controls(), Controls(hertz=25.0))[Meter.WATTS]
+    assert year.before == pytest.approx(4 * half.before, rel=0.01)
+    assert year.after == pytest.approx(2 * half.before + 2 * half.after, rel=0.01)
+    with pytest.raises(OutsideValidity, match="8,760"):
+        reasons(rig, Controls(hours=8000, low_hours=2000), Controls())
+    with pytest.raises(OutsideValidity, match="one speed"):
+        reasons(stand("three-phase fan"), Controls(hours=10, low_hours=20), Controls())
 
 
 def test_the_inrush_is_that_of_the_motor_at_rest_and_falls_as_it_runs_up() -> None:
@@ -115,8 +157,9 @@ def test_the_inrush_is_that_of_the_motor_at_rest_and_falls_as_it_runs_up() -> No
     rig = stand("three-phase fan")
     setup = setup_of(rig, Controls())
     at_rest = float(rig.motor.at_slip(setup.supply, 1.0).current_a)  # type: ignore[union-attr]
-    inrush = meters(rig, Controls(), State()).current_a
-    running = meters(rig, Controls(), advance(rig, Controls(), State(), SETTLED_S)).current_a
+    ready = prepare(rig, Controls())
+    inrush = meters(ready, State()).current_a
+    running = meters(ready, advance(ready, State(), SETTLED_S)).current_a
     assert inrush == pytest.approx(at_rest) and inrush > 4 * running
 
 
@@ -133,32 +176,94 @@ def test_run_up_time_against_an_integration_of_the_whole_curve() -> None:
         for rpm in speeds
     ]
     expected = sum((a + b) / 2 for a, b in itertools.pairwise(pace)) * (speeds[1] - speeds[0])
-    state, taken = State(), 0.0
+    state, taken, ready = State(), 0.0, prepare(rig, Controls())
     while state.speed_rpm < top:
-        state, taken = advance(rig, Controls(), state, 0.02, True, curve), taken + 0.02
+        state, taken = advance(ready, state, 0.02), taken + 0.02
     assert taken == pytest.approx(expected, rel=0.05)
 
 
 def test_an_electronic_motor_starts_softly_and_one_that_brakes_stops_sooner() -> None:
     rig = stand("electronic blower")
-    half_way = advance(rig, Controls(), State(), 4.0)
+    ready = prepare(rig, Controls())
+    half_way = advance(ready, State(), 4.0)
     assert 0.3 < half_way.speed_rpm / 1100 < 0.6
-    running = advance(rig, Controls(), half_way, SETTLED_S)
-    assert 0 < advance(rig, Controls(), running, 1.0, on=False).speed_rpm < running.speed_rpm
-    assert meters(rig, Controls(), State()).input_w < 10
+    running = advance(ready, half_way, SETTLED_S)
+    coasting = advance(ready, running, 1.0, on=False)
+    assert 0 < coasting.speed_rpm < running.speed_rpm
+    module = replace(rig.motor.module, stopping=Stopping.BRAKES)  # type: ignore[union-attr]
+    braking = prepare(replace(rig, motor=replace(rig.motor, module=module)), Controls())  # type: ignore[type-var]
+    assert advance(braking, running, 9.0, on=False).speed_rpm == 0 < advance(ready, running, 9.0, on=False).speed_rpm
+    assert meters(ready, State()).input_w < 10
+
+
+def test_a_drive_goes_up_its_ramp_without_the_inrush_of_the_line() -> None:
+    """Common practice: on a ramp the amps stay about those of running; on the line they are several times as many."""
+    fan, line = stand("three-phase fan on a drive"), stand("three-phase fan")
+    ready, state, most = prepare(fan, Controls()), State(), 0.0
+    for _ in range(80):
+        state = advance(ready, state, 0.1)
+        most = max(most, meters(ready, state).current_a)
+    assert state.output_hz == 50 and state.speed_rpm > 1430
+    assert most < 0.3 * meters(prepare(line, Controls()), State()).current_a
+    slower = advance(prepare(fan, Controls(hertz=40)), state, 0.5)
+    assert 40 < slower.output_hz < 50, "it goes down its ramp as well"
+    assert advance(ready, state, 0.1, on=False).output_hz == 0
+
+
+def test_with_an_open_capacitor_it_runs_on_but_does_not_start() -> None:
+    rig, broken = stand("capacitor blower"), Controls(capacitor=0.0)
+    assert settled(rig, broken)[1].speed_rpm > 900
+    ready = prepare(rig, broken)
+    still = advance(ready, State(), 20.0)
+    assert still.speed_rpm == 0 and meters(ready, still).current_a > 5 and still.winding_c > AMBIENT_C + 5
+
+
+def test_a_start_switch_opens_on_the_way_up() -> None:
+    """Common practice: five to seven times the running amps until three quarters of synchronous speed."""
+    ready = prepare(stand("blower with a start switch"), Controls())
+    rest, running = meters(ready, State()), meters(ready, advance(ready, State(), 10.0))
+    assert 5 < rest.current_a / running.current_a < 7 and running.speed_rpm > 1700
 
 
 def test_a_blocked_blower_warms_though_it_takes_less() -> None:
     rig = stand("capacitor blower")
-    blocked = Controls(damper=3.0)
-    hot = advance(rig, blocked, State(speed_rpm=1130.0, winding_c=80.0), 60.0)
+    hot = advance(prepare(rig, Controls(open=0.52)), State(speed_rpm=1130.0, winding_c=80.0), 60.0)
     assert hot.winding_c > 80.2
+
+
+def test_thin_air_takes_torque_and_pressure_and_leaves_flow() -> None:
+    """Gas law and affinity laws: at 50 °C air is 0.907 as dense as at 20 °C; flow hardly moves, pressure and torque go with it."""
+    found = reasons(stand("three-phase fan"), Controls(), Controls(air_c=50.0))
+    assert found[Meter.PRESSURE].after / found[Meter.PRESSURE].before == pytest.approx(0.907, rel=0.01)
+    assert found[Meter.TORQUE].factor == "density" and found[Meter.FLOW].moves is SAME
+    assert reasons(stand("three-phase pump"), Controls(), Controls(air_c=50.0))[Meter.PRESSURE].moves is SAME
+
+
+def test_fewer_volts_than_hertz_ask_for_save_a_little_on_a_fan() -> None:
+    """Common practice: at low load less flux is less core loss; the field turns as fast as before."""
+    rig, at = stand("three-phase fan on a drive"), Controls(hertz=30.0)
+    found = reasons(rig, at, replace(at, law=Law.FAN))
+    assert found[Meter.SLIP].moves is UP and found[Meter.SLIP].factor == "flux"
+    assert found[Meter.WATTS].after < found[Meter.WATTS].before
+
+
+def test_the_duct_is_as_built_when_nothing_is_turned_and_a_shut_damper_is_nearly_a_wall() -> None:
+    assert resistance(Controls()) == pytest.approx(1.0)
+    assert resistance(Controls(filter=0)) < 1 < resistance(Controls(outlets=3)) < resistance(Controls(open=0.3))
+    assert resistance(Controls(open=0.05)) > 100
 
 
 @pytest.mark.parametrize(
     "wrong",
-    [Controls(volts=0), Controls(damper=0), Controls(drag=-1), Controls(hertz=-5)],
-    ids=["volts", "damper", "drag", "hertz"],
+    [
+        Controls(volts=0),
+        Controls(open=0),
+        Controls(drag=-1),
+        Controls(hertz=-5),
+        Controls(outlets=0),
+        Controls(unbalance=0.1),
+    ],
+    ids=["volts", "damper", "drag", "hertz", "outlets", "unbalance"],
 )
 def test_controls_that_nothing_runs_on_are_refused_in_words(wrong: Controls) -> None:
     with pytest.raises(OutsideValidity):
@@ -171,12 +276,33 @@ def test_a_control_that_a_motor_does_not_have_is_refused() -> None:
 
 
 @pytest.mark.parametrize("name", stands())
-@pytest.mark.parametrize("damper", [0.05, 1.0, 200.0])
-@pytest.mark.parametrize("volts", [0.4, 1.0, 1.2])
-def test_extremes_leave_finite_needles(name: str, damper: float, volts: float) -> None:
-    rig, controls = stand(name), Controls(damper=damper, volts=volts)
-    seen = meters(rig, controls, advance(rig, controls, State(), 3.0))
+def test_every_knob_at_both_ends_leaves_finite_needles_or_words(name: str) -> None:
+    rig = stand(name)
+    for knob in knobs_of(rig):
+        ends = [choice.value for choice in knob.choices] or [knob.low, knob.high]
+        for end in ends:
+            told = Turned.model_validate({knob.key: end} | ({"command": knob.command} if knob.command else {}))
+            ready = prepare(rig, told.controls)
+            seen = meters(ready, advance(ready, State(), 3.0))
+            assert all(math.isfinite(value) for value in vars(seen).values()), (knob.key, end)
+
+
+@pytest.mark.parametrize("name", stands())
+def test_every_extreme_at_once_leaves_the_rig_usable(name: str) -> None:
+    rig = stand(name)
+    hard = Controls(
+        volts=0.4, open=0.05, filter=20, outlets=1, drag=3, air_c=-20, value=0.05 if rig.is_electronic else 1.0
+    )
+    seen = meters(prepare(rig, hard), advance(prepare(rig, hard), State(), 3.0))
     assert all(math.isfinite(value) for value in vars(seen).values())
+    found = reasons(rig, Controls(), hard)
+    assert found[Meter.SPEED].moves is DOWN and all(len(reason.words) > 5 for reason in found.values())
+
+
+def test_a_free_change_belongs_to_the_topic_of_its_control() -> None:
+    assert topic_of(Turned(), Turned(open=0.5)) == "restriction"
+    assert topic_of(Turned(), Turned(capacitor=0.5)) == "capacitor"
+    assert topic_of(Turned(), Turned(capacitor=0.5, volts=0.9)) == SEVERAL
 
 
 def test_the_course_is_in_order_and_every_mechanism_is_said_both_ways() -> None:
@@ -186,7 +312,15 @@ def test_the_course_is_in_order_and_every_mechanism_is_said_both_ways() -> None:
 
 
 @pytest.mark.parametrize(
-    "change", [{"stand": "a rocket"}, {"after": {}}, {"code": "No Code"}, {"after": {"volts": -1}}]
+    "change",
+    [
+        {"stand": "a rocket"},
+        {"after": {}},
+        {"code": "No Code"},
+        {"after": {"volts": -1}},
+        {"topic": "alchemy"},
+        {"meters": ["speed", "speed", "slip"]},
+    ],
 )
 def test_an_experiment_that_cannot_be_is_refused(change: dict[str, object]) -> None:
     with pytest.raises(ValidationError):

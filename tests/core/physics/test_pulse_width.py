@@ -13,6 +13,7 @@ from modest_rotor.core.physics.pulse_width import (
     modulation_for,
     phase_current,
     rectified,
+    ripple_current,
     triangle,
 )
 
@@ -55,8 +56,37 @@ def test_the_wave_has_three_values_and_no_third_harmonic_between_two_outputs() -
 def test_volts_ordered_are_volts_given() -> None:
     """By hand: 230 V between two outputs of a 565 V link is m = 230 √8 / (√3 565) = 0.665."""
     assert modulation_for(230.0, LINK_V) == pytest.approx(0.6648, rel=1e-3)
-    with pytest.raises(OutsideValidity, match="more than pulses"):
-        modulation_for(400.0, LINK_V)
+
+
+def test_a_third_harmonic_gives_more_volts_without_clipping_and_is_not_seen_between_two_outputs() -> None:
+    """A sixth of third harmonic lets the modulation reach 2/√3 (D. G. Holmes, T. A. Lipo, Pulse Width Modulation; from memory)."""
+    full, count = 2 / 3**0.5, 2**17
+    pulses = PulseWidth(LINK_V, 50.0, 4000.0, full, third_harmonic=True)
+    wave = spectrum(between_two(pulses, np.arange(count) / 50.0 / count), count)
+    assert wave[1] == pytest.approx(LINK_V, rel=0.005), "the peak between two outputs is the link itself"
+    assert wave[3] < 0.01 * wave[1]
+    with pytest.raises(OutsideValidity):
+        PulseWidth(LINK_V, 50.0, 4000.0, 1.16, third_harmonic=True)
+
+
+def test_ripple_is_the_current_without_its_fundamental() -> None:
+    pulses, count = PulseWidth(LINK_V, 50.0, 4000.0, 0.8), 2**15
+    time = np.arange(count) / 50.0 / count
+    whole, ripple = phase_current(pulses, time, 2.0, 0.02), ripple_current(pulses, time, 2.0, 0.02)
+    assert np.abs(np.fft.rfft(ripple)[1]) < 1e-6 * np.abs(np.fft.rfft(whole)[1])
+    assert np.allclose(np.fft.rfft(ripple)[2:], np.fft.rfft(whole)[2:])
+
+
+def test_a_three_phase_bridge_has_six_humps_and_its_power_balances() -> None:
+    """Mean of the ideal six-pulse bridge: 3 √2 V / π = 1.35 V (Mohan et al.); a capacitor holds it between that and the peak."""
+    found = rectified(400.0, 50.0, 1500.0, 300e-6, 10e-3, phases=3, resistance_ohm=3.0)
+    assert 1.32 * 400 < found.link_v.mean() < 2**0.5 * 400
+    humps = np.fft.rfft(found.link_v - found.link_v.mean())
+    assert int(np.argmax(np.abs(humps))) == 6
+    # Three lines alike: each carries a third; by symmetry the first line's phase volts lag those to the second by 30 degrees.
+    phase_v = 2**0.5 * 400 / 3**0.5 * np.sin(2 * np.pi * 50 * found.time - np.pi / 6)
+    assert 3 * np.mean(phase_v * found.line_a) == pytest.approx(1500.0, rel=0.05)
+    assert abs(found.line_a.mean()) < 0.05 * np.abs(found.line_a).max()
 
 
 def test_the_current_is_smooth_and_lags_by_the_winding() -> None:

@@ -8,30 +8,28 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
-from modest_rotor.core.bench.stand import Controls, Tap, stands
+from modest_rotor.core.bench.knobs import Turned
+from modest_rotor.core.bench.shipped import stands
+from modest_rotor.core.bench.why import Meter
+from modest_rotor.core.errors import UnknownItem
 from modest_rotor.core.phrase import Frozen
-from modest_rotor.core.physics.electronic import Command
 
-
-class Turned(Frozen):
-    """Controls of the rig as an experiment sets them; what is not said stands as built."""
-
-    volts: float = Field(default=1.0, gt=0, le=1.5)
-    hertz: float = Field(default=0.0, ge=0, le=120)
-    tap: Tap = Tap.HIGH
-    bare: bool = False
-    damper: float = Field(default=1.0, gt=0, le=1000)
-    filter: float = Field(default=1.0, gt=0, le=100)
-    lift: float = Field(default=0.0, ge=0, lt=1)
-    capacitor: float = Field(default=1.0, ge=0, le=2)
-    drag: float = Field(default=0.0, ge=0, le=2)
-    command: Command = Command.SPEED
-    value: float = Field(default=1.0, gt=0, le=1.5)
-
-    @property
-    def controls(self) -> Controls:
-        """As the rig takes them."""
-        return Controls(**self.model_dump())
+Picture = Literal["balance", "torque", "waves"]
+SEVERAL = "several at once"
+TOPICS = {
+    "slip": ("bare", "drag"),
+    "taps": ("tap",),
+    "restriction": ("open", "filter", "outlets"),
+    "capacitor": ("capacitor", "label"),
+    "volts and hertz": ("volts", "hertz", "unbalance", "law"),
+    "waves of a drive": ("carrier_hz",),
+    "what an electronic motor holds": ("command", "value"),
+    "air": ("air_c",),
+    "two fans": ("fans",),
+    "static lift": ("lift",),
+    "the year": ("hours", "low_hours", "low"),
+}
+"""Which topic a change belongs to, by the control that is turned."""
 
 
 class Experiment(Frozen):
@@ -46,6 +44,8 @@ class Experiment(Frozen):
     stand: str
     before: Turned = Turned()
     after: Turned
+    meters: tuple[Meter, ...] = Field(min_length=3, max_length=6, description="that are predicted, in this order")
+    picture: Picture = "balance"
     ask: str = Field(min_length=10, max_length=300)
     point: str = Field(min_length=10, max_length=300)
 
@@ -53,8 +53,12 @@ class Experiment(Frozen):
     def _on_a_stand(self) -> Experiment:
         if self.stand not in stands():
             raise ValueError(f"there is no stand called “{self.stand}”")
+        if self.topic not in TOPICS:
+            raise ValueError(f"there is no topic called “{self.topic}”")
         if self.before == self.after:
             raise ValueError("an experiment changes something")
+        if len(set(self.meters)) < len(self.meters):
+            raise ValueError("a meter is named twice")
         return self
 
 
@@ -68,3 +72,18 @@ def course() -> tuple[Experiment, ...]:
         if file.name.endswith(".json")
     ]
     return tuple(sorted(found, key=lambda one: one.number))
+
+
+def experiment_called(code: str) -> Experiment:
+    """An experiment of the course. :raises UnknownItem: there is none of this code."""
+    found = next((one for one in course() if one.code == code), None)
+    if found is None:
+        raise UnknownItem(f"There is no experiment called “{code[:40]}”.")
+    return found
+
+
+def topic_of(before: Turned, after: Turned) -> str:
+    """The topic of a change that somebody made freely: of the one control that was turned. Source: table above."""
+    turned = {name for name in Turned.model_fields if getattr(before, name) != getattr(after, name)}
+    topics = [topic for topic, keys in TOPICS.items() if turned & set(keys)]
+    return topics[0] if len(topics) == 1 else SEVERAL

@@ -1,4 +1,4 @@
-"""The rig in time: torques over inertia, soft start, warming, and what its meters show at every instant."""
+"""The rig in time: torques over inertia, ramps and soft start, warming, and what its meters show at every instant."""
 
 from __future__ import annotations
 
@@ -7,42 +7,65 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from modest_rotor.core.bench.stand import AtTheLine, Controls, Stand, at_the_line, setup_of, solved
+from modest_rotor.core.bench.stand import (
+    AtTheLine,
+    Controls,
+    Stand,
+    at_slip,
+    at_the_line,
+    hertz_of,
+    motor_volts,
+    setup_of,
+    solved,
+)
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.perturb import Setup
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor, Stopping
 from modest_rotor.core.physics.fields import RAD_S_PER_RPM
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import CRAWL_RPM, LEAST_SLIP, characteristic
-from modest_rotor.core.physics.supply import RATED_RISE_K
-from modest_rotor.core.physics.two_axis import SWITCH_SPEED_SHARE
+from modest_rotor.core.physics.supply import RATED_RISE_K, REFERENCE_C
+from modest_rotor.core.physics.two_axis import SWITCH_SPEED_SHARE, Auxiliary, TwoAxisMotor
+from modest_rotor.core.plant.shaft import pushed, toward
 
 STEP_S = 0.004
 """Step of the integration; the stiffest of the stands settles in some fifty milliseconds."""
 MOST_S = 60.0
+RAMP_S = 6.0
+"""Time in which a drive of the Bench goes from rest to its base frequency. Common practice: 5 to 20 s."""
+STILL_HZ = 0.5
+AT_REST = 1e-4
+"""Change of speed in a step, rpm, under which nothing moves any more."""
 WARMING_S = 480.0
 """Time constant of a small motor's winding. Our judgement, no source; 5 to 15 minutes are usual."""
 COOLING_EXPONENT = 0.6
 """Power of the air over the motor by which it cools: turbulent flow along a body, textbooks give 0.5 to 0.8."""
 LEAST_AIR = 0.15
 """Air that stands still cools as this share of the rated air would. Our judgement, no source."""
+HOTTEST_C = 300.0
+"""Where the model stops: every winding has burnt before."""
 STARTING_TORQUE = 2.0
-"""Torque while a start switch is closed, over rated. Our judgement, no source."""
+"""Torque while a start switch is closed, over that at which it opens. Our judgement, no source."""
+STARTING_AMPS, STARTING_POWER_FACTOR = 6.0, 0.6
+"""Amps while a start switch is closed, over those at the built load, and their power factor. Common practice: five to seven times."""
 AMBIENT_C = 28.0
+FELT_K = 2.0
+"""Change of the winding's temperature after which its resistances are worked out anew."""
 
 
 @dataclass(frozen=True)
 class State:
-    """Where the rig is: speed of the shaft, temperature of the winding, and seconds since it was switched on."""
+    """Where the rig is: speed of the shaft, temperature of the winding, seconds since it was switched on, hertz at a drive's output."""
 
     speed_rpm: float = 0.0
     winding_c: float = AMBIENT_C
     on_s: float = 0.0
+    output_hz: float = 0.0
 
 
 @dataclass(frozen=True)
 class Meters:
-    """What the large readouts show, in SI and rpm."""
+    """What the large readouts show, in SI and rpm; amps, watts and flow of all motors of the rig together."""
 
     speed_rpm: float
     slip: float
@@ -55,6 +78,7 @@ class Meters:
     pressure_pa: float
     flow: float
     winding_c: float
+    output_hz: float
 
 
 @dataclass(frozen=True)
@@ -69,8 +93,43 @@ class TorqueCurve:
         return float(np.interp(speed_rpm, self.speed_rpm, self.torque_nm))
 
 
-def torque_curve(setup: Setup) -> TorqueCurve | None:
+@dataclass(frozen=True)
+class Prepared:
+    """A stand with its controls as they are turned, and what is worked out of them once.
+
+    :param setup: with windings at ``winding_c``. :param curve: of an induction motor. :param goal_rpm: where an electronic motor
+        goes. :param ambient_c: of the air that cools the motor.
+    """
+
+    stand: Stand
+    controls: Controls
+    setup: Setup
+    winding_c: float
+    curve: TorqueCurve | None
+    goal_rpm: float
+
+    @property
+    def ambient_c(self) -> float:
+        """Air around the motor: the stand's room, or as warm as the air that it moves."""
+        return AMBIENT_C if self.stand.is_pump else AMBIENT_C + self.controls.air_c - Controls().air_c
+
+    @property
+    def hertz(self) -> float:
+        """Where the drive's output goes."""
+        return hertz_of(self.stand, self.controls)
+
+
+def prepare(stand: Stand, controls: Controls, winding_c: float = REFERENCE_C) -> Prepared:
+    """What the rig needs to run with its controls so. Errors, validity and source as :func:`setup_of`."""
+    setup = setup_of(stand, controls, winding_c)
+    goal = float(setup.settled().motor.speed_rpm) if stand.is_electronic else 0.0
+    return Prepared(stand, controls, setup, winding_c, torque_curve(setup, controls.unbalance), goal)
+
+
+def torque_curve(setup: Setup, unbalance: float = 0.0) -> TorqueCurve | None:
     """The torque curve of an induction motor; nothing for an electronic one, which is told what to do.
+
+    :param unbalance: of the line's volts, a share.
 
     Source: the equations of its kind; above synchronous speed the curve is mirrored (generator braking, textbooks); below a
     start switch's speed a share of the torque at its edge, our judgement.
@@ -78,48 +137,84 @@ def torque_curve(setup: Setup) -> TorqueCurve | None:
     if isinstance(setup.motor, ElectronicMotor):
         return None
     known = characteristic(setup.motor, setup.supply)
-    speed, torque = np.ravel(known.speed_rpm)[::-1], np.ravel(known.torque_nm)[::-1]
+    torques: Array = np.ravel(known.torque_nm)
+    if unbalance:
+        weak = replace(setup.supply, voltage=setup.supply.voltage * unbalance)
+        torques = torques - np.abs(np.ravel(setup.motor.at_slip(weak, 2 - known.slips).torque_nm))
+    speed, torque = np.ravel(known.speed_rpm)[::-1], torques[::-1]
     field = float(setup.motor.synchronous_rpm(setup.supply))
-    if speed[0] > SWITCH_SPEED_SHARE * field * (1 - LEAST_SLIP) - 1:
-        speed, torque = np.r_[0.0, speed], np.r_[max(float(torque.max()), 0.0) * STARTING_TORQUE / 2, torque]
+    if isinstance(setup.motor, TwoAxisMotor) and setup.motor.auxiliary is Auxiliary.SWITCHED_OFF:
+        speed, torque = np.r_[0.0, speed], np.r_[max(float(torque[0]), 0.0) * STARTING_TORQUE, torque]
     over = 2 * field - speed[::-1]
     return TorqueCurve(np.r_[speed, field, over], np.r_[torque, 0.0, -torque[::-1]])
 
 
-def advance(
-    stand: Stand, controls: Controls, state: State, seconds: float, on: bool = True, curve: TorqueCurve | None = None
-) -> State:
+def advance(rig: Prepared, state: State, seconds: float, on: bool = True) -> State:
     """The rig some seconds later.
 
     :param seconds: at most a minute is followed in one call. :param on: whether it is switched on.
-    :param curve: of :func:`torque_curve`, where it was worked out already for these controls.
 
-    J dω/dt = T_motor − T_load; an electronic motor follows its soft start and then holds what it is told. Validity:
-    quasi-steady torque, no electrical transient. Source: Newton; textbook dynamics of drives.
+    J dω/dt = T_motor − T_load; a drive's output goes up and down its ramp; an electronic motor follows its soft start and
+    then holds what it is told. Validity: quasi-steady torque, no electrical transient; warming at the losses of the end.
+    Source: Newton; textbook dynamics of drives.
     """
-    setup = setup_of(stand, controls)
-    known = curve or (torque_curve(setup) if on else None)
-    goal = float(setup.settled().motor.speed_rpm) if stand.is_electronic and on else 0.0
-    left, speed = min(max(seconds, 0.0), MOST_S), state.speed_rpm
+    left = total = min(max(seconds, 0.0), MOST_S)
+    speed, hertz = state.speed_rpm, state.output_hz
     while left > 0:
         step = min(STEP_S, left)
-        if stand.is_electronic:
-            speed = _electronic(stand, setup, speed, goal, step, on)
-        else:
-            given = known.at(speed) if known and on else 0.0
-            speed = max(speed + (given - _load_torque(setup, speed)) / stand.inertia_kgm2 * step / RAD_S_PER_RPM, 0.0)
+        before = speed, hertz
+        speed, hertz = _step(rig, speed, hertz, step, on)
         left -= step
-    winding = _warmed(stand, setup, replace(state, speed_rpm=speed), seconds, on)
-    return State(speed, winding, state.on_s + seconds if on else 0.0)
+        if abs(speed - before[0]) < AT_REST and hertz == before[1]:
+            break
+    after = replace(state, speed_rpm=speed, output_hz=hertz, on_s=state.on_s + total if on else 0.0)
+    return replace(after, winding_c=_warmed(rig, after, total, on))
 
 
-def meters(stand: Stand, controls: Controls, state: State, on: bool = True) -> Meters:
+def _step(rig: Prepared, speed: float, hertz: float, step: float, on: bool) -> tuple[float, float]:
+    stand = rig.stand
+    if isinstance(stand.motor, ElectronicMotor):
+        rate = float(stand.motor.rated_speed_rpm) / stand.motor.module.soft_start_s
+        if on or stand.motor.module.stopping is Stopping.BRAKES:
+            return toward(speed, rig.goal_rpm if on else 0.0, rate * step), 0.0
+        return pushed(speed, -_load_torque(rig, speed), stand.inertia_kgm2, step), 0.0
+    if stand.drive is not None:
+        rate = float(stand.drive.base_frequency_hz) / RAMP_S
+        hertz = toward(hertz, rig.hertz, rate * step) if on else 0.0
+    given = _given(rig, speed, hertz) if on else 0.0
+    return pushed(speed, given - _load_torque(rig, speed), stand.inertia_kgm2, step), hertz
+
+
+def _given(rig: Prepared, speed: float, hertz: float) -> float:
+    """Torque of an induction motor that is switched on, N·m; on its drive's way up or down at the hertz of the moment."""
+    if rig.stand.drive is None or hertz == rig.hertz:
+        return rig.curve.at(speed) if rig.curve else 0.0
+    at = _on_drive(rig, speed, hertz)
+    if at is None:
+        return 0.0
+    field = float(rig.setup.motor.synchronous_rpm(at[1].supply))  # type: ignore[union-attr]
+    return math.copysign(float(at[0].torque_nm), field - speed)
+
+
+def _on_drive(rig: Prepared, speed: float, hertz: float) -> tuple[MotorPoint, Setup] | None:
+    """The motor at its drive's hertz of the moment; beyond its field as far as it lags otherwise."""
+    if hertz < STILL_HZ:
+        return None
+    volts = motor_volts(rig.stand, rig.controls, hertz)
+    setup = replace(rig.setup, supply=replace(rig.setup.supply, voltage=volts, frequency=hertz))
+    field = float(setup.motor.synchronous_rpm(setup.supply))  # type: ignore[union-attr]
+    slip = min(max(abs(1 - speed / field), LEAST_SLIP), 1.0)
+    return at_slip(setup, slip), setup
+
+
+def meters(rig: Prepared, state: State, on: bool = True) -> Meters:
     """What is shown at an instant; standstill with the supply on shows the inrush. Source: the motor's equations at its speed."""
-    setup = setup_of(stand, controls)
+    stand, controls = rig.stand, rig.controls
     turning = state.speed_rpm > CRAWL_RPM
-    load = setup.load.at_motor_speed(state.speed_rpm) if turning else None
-    at = _motor(setup, state.speed_rpm) if on else None
-    line = at_the_line(stand, at) if at else AtTheLine(0.0, 0.0, 0.0)
+    load = rig.setup.load.at_motor_speed(state.speed_rpm) if turning else None
+    at = motor_at(rig, state) if on else None
+    running = rig.setup.load.running
+    line = at_the_line(stand, at, running) if at else AtTheLine(0.0, 0.0, 0.0)
     flowing = load is not None and not controls.bare
     return Meters(
         speed_rpm=state.speed_rpm,
@@ -129,56 +224,94 @@ def meters(stand: Stand, controls: Controls, state: State, on: bool = True) -> M
         input_w=line.watts,
         power_factor=line.power_factor,
         capacitor_v=float(at.capacitor_voltage_v) if at else 0.0,
-        torque_nm=float(at.torque_nm) if at else 0.0,
+        torque_nm=max(float(at.torque_nm), 0.0) if at else 0.0,
         pressure_pa=float(load.pressure) if load and flowing else 0.0,
-        flow=float(load.flow) if load and flowing else 0.0,
+        flow=max(float(load.flow), 0.0) if load and flowing else 0.0,
         winding_c=state.winding_c,
+        output_hz=state.output_hz if stand.drive is not None else rig.hertz if on else 0.0,
     )
 
 
-def _motor(setup: Setup, speed_rpm: float) -> MotorPoint:
-    motor = setup.motor
+def motor_at(rig: Prepared, state: State) -> MotorPoint | None:
+    """The motor at the speed of the moment, switched on; nothing while a drive's output still stands. Source: its equations."""
+    setup, motor = rig.setup, rig.stand.motor
     if isinstance(motor, ElectronicMotor):
         # On its way it takes what its present speed asks for; at rest its electronics alone.
-        crawl = max(speed_rpm, CRAWL_RPM)
+        crawl = max(state.speed_rpm, CRAWL_RPM)
         return replace(setup, command=Command.SPEED, value=crawl).settled().motor
+    if rig.stand.drive is not None and state.output_hz != rig.hertz:
+        found = _on_drive(rig, state.speed_rpm, state.output_hz)
+        return found[0] if found else None
     field = float(motor.synchronous_rpm(setup.supply))
-    slip = min(max(1 - speed_rpm / field, LEAST_SLIP), 1.0)
-    return motor.at_slip(setup.supply, slip)
+    slip = min(max(1 - state.speed_rpm / field, LEAST_SLIP), 1.0)
+    if rig.stand.has_start_switch and slip > 1 - SWITCH_SPEED_SHARE:
+        return _while_starting(rig, state.speed_rpm)
+    return at_slip(setup, slip, rig.controls.unbalance)
 
 
-def _electronic(stand: Stand, setup: Setup, speed: float, goal: float, step: float, on: bool) -> float:
-    motor = stand.motor
-    assert isinstance(motor, ElectronicMotor)
-    rate = float(motor.rated_speed_rpm) / motor.module.soft_start_s
-    if on or motor.module.stopping is Stopping.BRAKES:
-        change = min(abs(goal - speed), rate * step)
-        return speed + math.copysign(change, goal - speed)
-    return max(speed - _load_torque(setup, speed) / stand.inertia_kgm2 * step / RAD_S_PER_RPM, 0.0)
+def _while_starting(rig: Prepared, speed_rpm: float) -> MotorPoint:
+    """A motor with its start switch closed: the start winding is in no model here, so its amps are a usual multiple of those it runs at."""
+    edge = at_slip(rig.setup, 1 - SWITCH_SPEED_SHARE)
+    amps = STARTING_AMPS * float(rig.stand.as_built.motor.current_a)
+    watts = amps * float(rig.setup.supply.voltage) * STARTING_POWER_FACTOR
+    torque = rig.curve.at(speed_rpm) if rig.curve else 0.0
+    shaft = torque * speed_rpm * RAD_S_PER_RPM
+    return replace(
+        edge,
+        speed_rpm=speed_rpm,
+        slip=1 - speed_rpm / float(rig.setup.motor.synchronous_rpm(rig.setup.supply)),  # type: ignore[union-attr]
+        torque_nm=torque,
+        shaft_power_w=shaft,
+        input_power_w=watts,
+        current_a=amps,
+        power_factor=STARTING_POWER_FACTOR,
+        losses_w={"starting": watts - shaft},
+    )
 
 
-def _load_torque(setup: Setup, speed_rpm: float) -> float:
-    return float(setup.load.at_motor_speed(speed_rpm).torque_nm) if speed_rpm > CRAWL_RPM else 0.0
+def _load_torque(rig: Prepared, speed_rpm: float) -> float:
+    return float(rig.setup.load.at_motor_speed(speed_rpm).torque_nm) if speed_rpm > CRAWL_RPM else 0.0
 
 
-def steady_winding_c(stand: Stand, at: MotorPoint, flow: float) -> float:
+def steady_winding_c(rig: Prepared, at: MotorPoint, flow: float) -> float:
     """Temperature that the winding goes to, °C: rise with losses, less with air over the motor.
 
-    :param flow: of the wheel's air, which cools a motor that has no fan of its own. Source: rise in proportion to losses (our judgement for small motors); cooling by
-        turbulent flow, textbooks.
+    :param flow: of the wheel's air, m³/s, which cools a motor that has no fan of its own.
+
+    Source: rise in proportion to losses (our judgement for small motors); cooling by turbulent flow, textbooks.
     """
-    rated = solved(stand, Controls())
+    rated = rig.stand.as_built
     share = float(at.total_loss_w) / float(rated.motor.total_loss_w)
-    cooled = float(at.speed_rpm / rated.motor.speed_rpm) if stand.own_fan else flow / float(rated.load.flow)
+    cooled = float(at.speed_rpm / rated.motor.speed_rpm) if rig.stand.own_fan else flow / float(rated.load.flow)
     air = max(cooled, LEAST_AIR)
-    return AMBIENT_C + RATED_RISE_K * share * math.pow(air, -COOLING_EXPONENT)
+    return min(rig.ambient_c + RATED_RISE_K * share * math.pow(air, -COOLING_EXPONENT), HOTTEST_C)
 
 
-def _warmed(stand: Stand, setup: Setup, state: State, seconds: float, on: bool) -> float:
-    if not on:
-        goal = AMBIENT_C
-    else:
-        turning = state.speed_rpm > CRAWL_RPM
-        flow = float(setup.load.at_motor_speed(state.speed_rpm).flow) if turning else 0.0
-        goal = steady_winding_c(stand, _motor(setup, state.speed_rpm), flow)
+def settled(stand: Stand, controls: Controls) -> tuple[Prepared, State]:
+    """The rig when it has run for good: at its speed, its winding as warm as it gets, resistances with it.
+
+    :raises OutsideValidity: as :func:`setup_of`. Source: as :func:`solved` and :func:`steady_winding_c`, settled in turns.
+    """
+    warm = REFERENCE_C
+    for _ in range(SETTLING_ROUNDS):
+        rig = prepare(stand, controls, warm)
+        point = solved(stand, controls, warm)
+        goes_to = steady_winding_c(rig, point.motor, 0.0 if controls.bare else max(float(point.load.flow), 0.0))
+        if abs(goes_to - warm) < FELT_K / 2:
+            break
+        warm = goes_to
+    speed = float(point.motor.speed_rpm)
+    return rig, State(speed, goes_to, 0.0, rig.hertz if stand.drive else 0.0)
+
+
+SETTLING_ROUNDS = 6
+
+
+def _warmed(rig: Prepared, state: State, seconds: float, on: bool) -> float:
+    at = motor_at(rig, state) if on else None
+    goal = rig.ambient_c
+    if at is not None:
+        turning = state.speed_rpm > CRAWL_RPM and not rig.controls.bare
+        flow = max(float(rig.setup.load.at_motor_speed(state.speed_rpm).flow), 0.0) if turning else 0.0
+        goal = steady_winding_c(rig, at, flow)
     return goal + (state.winding_c - goal) * math.exp(-seconds / WARMING_S)

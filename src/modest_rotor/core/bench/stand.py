@@ -2,28 +2,39 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass, replace
 from enum import StrEnum
-from functools import cache
+from functools import cached_property
 
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.identify.fit import fit_motor
-from modest_rotor.core.identify.motor import MotorKind, PlateFacts
-from modest_rotor.core.identify.perturb import Setup
-from modest_rotor.core.physics.drive import Drive, drive_input, output_voltage
+from modest_rotor.core.identify.perturb import FILTER_SHARE, Change, Setup, perturbed
+from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE, Drive, drive_input, output_voltage
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import Wheel, resized
+from modest_rotor.core.physics.fields import RAD_S_PER_RPM
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import InductionMotor, OperatingPoint
-from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.physics.supply import COLD_C, REFERENCE_C, Supply
 from modest_rotor.core.physics.system import SystemCurve
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
 
 BARE_SHARE = 0.01
 """Torque that bearings and air take of a bare shaft, as a share of the load it was made for. Our judgement, no source."""
 LOW_TAP = 0.45
 """Extra turns of the lower tap over those of the main winding. Our judgement, no source."""
+OUTLETS = 6
+OUTLET_SHARE, DAMPER_SHARE = 0.2, 0.02
+"""Shares of the built resistance that lie in the outlets and in the open damper. Our judgement, no source."""
+DUCT_SHARE = 1 - FILTER_SHARE - OUTLET_SHARE - DAMPER_SHARE
+DAMPER_PER_DEGREE = 0.1065
+"""Growth of a butterfly damper's loss with every degree that it closes, in its logarithm: a straight line through I. E.
+Idelchik, Handbook of Hydraulic Resistance, throttling discs in round pipes (0.2 open, 113 at 60°); from memory."""
+KELVIN = 273.15
+OPEN = 1e-3
+"""What is left of an open capacitor: so little that its winding carries next to nothing at any speed."""
 
 
 class Tap(StrEnum):
@@ -33,13 +44,24 @@ class Tap(StrEnum):
     LOW = "low"
 
 
+class Law(StrEnum):
+    """How a drive lets its volts follow its hertz."""
+
+    LINEAR = "linear"
+    FAN = "fan"
+
+
+EXPONENT = {Law.LINEAR: LINEAR, Law.FAN: VARIABLE_TORQUE}
+
+
 @dataclass(frozen=True)
 class Stand:
     """What is bolted down: it does not change while the rig runs.
 
-    :param motor: any kind. :param volts: rated, V. :param hertz: rated. :param load: the wheel or pump in its duct or pipe.
+    :param motor: any kind. :param volts: rated, V. :param hertz: rated. :param load: the wheel or pump in its duct or pipe, with
+        as many side by side as ``load.running``.
     :param inertia_kgm2: of rotor and wheel. :param drive: that feeds it, if one does. :param own_fan: whether a fan on its own
-        shaft cools it, and not the air that its wheel moves.
+        shaft cools it, and not the air that its wheel moves. :param notes: what is to be said of where it came from.
     """
 
     name: str
@@ -50,136 +72,215 @@ class Stand:
     inertia_kgm2: float
     drive: Drive | None = None
     own_fan: bool = False
+    notes: tuple[str, ...] = ()
+
+    @cached_property
+    def as_built(self) -> OperatingPoint:
+        """Where it runs with nothing turned."""
+        return solved(self, Controls())
 
     @property
     def is_electronic(self) -> bool:
         """Whether the motor is told what to hold."""
         return isinstance(self.motor, ElectronicMotor)
 
+    @property
+    def has_capacitor(self) -> bool:
+        """Whether a run capacitor and speed taps belong to the motor."""
+        return isinstance(self.motor, TwoAxisMotor) and self.motor.auxiliary is Auxiliary.CAPACITOR
+
+    @property
+    def has_start_switch(self) -> bool:
+        """Whether a switch opens its start winding as it runs up."""
+        return isinstance(self.motor, TwoAxisMotor) and self.motor.auxiliary is Auxiliary.SWITCHED_OFF
+
+    @property
+    def is_pump(self) -> bool:
+        """Whether it moves water."""
+        return self.load.machine.shape.wheel is Wheel.PUMP
+
 
 @dataclass(frozen=True)
 class Controls:
     """What may be turned while it runs.
 
-    :param volts: over rated. :param hertz: of the supply or the drive's output; rated where nought.
-    :param bare: whether the wheel is off. :param damper: the flow-dependent part of the system over that as built; ``filter``
-        likewise. :param lift: fixed pressure over that at the built point. :param capacitor: µF left over the label's; 0 is open.
+    :param volts: over rated. :param hertz: of the supply or the drive's output; rated where nought. :param unbalance: of three
+        line volts, a share. :param law: of a drive's volts. :param carrier_hz: of a drive's pulses.
+    :param bare: whether the wheel is off. :param open: how far the damper or valve is open, 1 is fully. :param filter: resistance of
+        the filter over the clean one's; nought is none. :param outlets: open, of six. :param lift: fixed pressure over that at the
+        built point. :param air_c: temperature of the air. :param fans: running side by side; nought is all.
+    :param capacitor: µF left over the label's; 0 is open. :param label: µF on its label over those that belong there.
     :param drag: rubbing torque over the load's. :param command: what an electronic motor holds; ``value`` share of rated
         torque, of the built flow, or of rated speed.
+    :param hours: of a year at these controls. :param low_hours: of a year at low. :param low: hertz or value at low over these.
     """
 
     volts: float = 1.0
     hertz: float = 0.0
+    unbalance: float = 0.0
+    law: Law = Law.LINEAR
+    carrier_hz: float = 4000.0
     tap: Tap = Tap.HIGH
     bare: bool = False
-    damper: float = 1.0
+    open: float = 1.0
     filter: float = 1.0
+    outlets: int = OUTLETS
     lift: float = 0.0
+    air_c: float = COLD_C
+    fans: int = 0
     capacitor: float = 1.0
+    label: float = 1.0
     drag: float = 0.0
     command: Command = Command.SPEED
     value: float = 1.0
-    winding_c: float = 80.0
+    hours: float = 0.0
+    low_hours: float = 0.0
+    low: float = 0.5
 
 
-def setup_of(stand: Stand, controls: Controls) -> Setup:
+def setup_of(stand: Stand, controls: Controls, winding_c: float = REFERENCE_C) -> Setup:
     """Motor, supply and load as the controls have them, ready to be solved.
 
+    :param winding_c: how warm winding and rotor are, °C.
     :raises OutsideValidity: volts, hertz or resistance that nothing runs on; a control that this motor does not have.
 
-    Source: definitions; volts of a drive by its V/f law.
+    Source: definitions; volts of a drive by its V/f law; air's density by the gas law.
     """
-    if not (
-        controls.volts > 0
-        and controls.damper > 0
-        and controls.filter > 0
-        and controls.drag >= 0
-        and controls.hertz >= 0
-    ):
-        raise OutsideValidity("Volts and the system's resistance lie above zero; drag and hertz not below.")
-    load = _load(stand, controls)
-    motor, hertz = stand.motor, controls.hertz or stand.hertz
+    _refuse(stand, controls)
+    load, motor = load_of(stand, controls), stand.motor
     if isinstance(motor, ElectronicMotor):
         scale = {
             Command.TORQUE: 1.0,
-            Command.AIRFLOW: float(stand.load.machine.flow),
+            Command.AIRFLOW: float(stand.load.machine.flow * stand.load.running),
             Command.SPEED: float(motor.rated_speed_rpm),
         }
         supply = Supply(stand.volts * controls.volts, stand.hertz)
         return Setup(motor, supply, load, controls.command, controls.value * scale[controls.command])
-    volts = stand.volts if stand.drive is None else float(output_voltage(stand.drive, hertz))
-    supply = Supply(volts * controls.volts, hertz, winding_c=controls.winding_c, rotor_c=controls.winding_c)
-    if isinstance(motor, TwoAxisMotor) and motor.auxiliary is Auxiliary.CAPACITOR:
-        if controls.capacitor <= 0:
-            motor = replace(motor, auxiliary=Auxiliary.SWITCHED_OFF)
-        supply = replace(
-            supply, tap=LOW_TAP if controls.tap is Tap.LOW else 0.0, capacitor_health=max(controls.capacitor, 1e-3)
-        )
-    elif controls.tap is Tap.LOW or controls.capacitor != 1:
-        raise OutsideValidity("This motor has neither run capacitor nor speed taps.")
+    hertz = hertz_of(stand, controls)
+    supply = Supply(motor_volts(stand, controls, hertz), hertz, winding_c=winding_c, rotor_c=winding_c)
+    if stand.has_capacitor:
+        tap = LOW_TAP if controls.tap is Tap.LOW else 0.0
+        supply = replace(supply, tap=tap, capacitor_health=max(controls.capacitor * controls.label, OPEN))
     return Setup(motor, supply, load)
 
 
-def solved(stand: Stand, controls: Controls) -> OperatingPoint:
-    """Where the rig comes to rest or runs for good. Errors, validity and source as :func:`setup_of` and of the motor's kind."""
-    return setup_of(stand, controls).settled()
+def hertz_of(stand: Stand, controls: Controls) -> float:
+    """Hertz at the motor. Source: definition."""
+    return controls.hertz or stand.hertz
+
+
+def motor_volts(stand: Stand, controls: Controls, hertz: float) -> float:
+    """Volts at the motor: the line's, or those of its drive at some hertz. Source: :func:`output_voltage`."""
+    if stand.drive is None:
+        return stand.volts * controls.volts
+    drive = replace(stand.drive, exponent=EXPONENT[controls.law])
+    return float(output_voltage(drive, hertz)) * min(controls.volts, 1.0)
+
+
+def solved(stand: Stand, controls: Controls, winding_c: float = REFERENCE_C) -> OperatingPoint:
+    """Where the rig comes to rest or runs for good, unbalanced volts counted in.
+
+    Errors, validity and source as :func:`setup_of`, :func:`at_slip` and of the motor's kind.
+    """
+    setup = setup_of(stand, controls, winding_c)
+    if not controls.unbalance:
+        return setup.settled()
+    dragged = perturbed(setup, Change.UNBALANCED, controls.unbalance).settled()
+    slip = float(dragged.motor.slip)
+    return replace(dragged, motor=at_slip(setup, slip, controls.unbalance))
+
+
+def at_slip(setup: Setup, slip: float, unbalance: float = 0.0) -> MotorPoint:
+    """An induction motor at a slip, with the field that unbalanced volts turn backwards.
+
+    :param unbalance: backward over forward volts, a share.
+    :returns: amps of the worst line; what the backward field takes counts as a loss of its own.
+
+    Source: symmetrical components, textbooks; NEMA MG 1, 14.36 for unbalance.
+    """
+    assert not isinstance(setup.motor, ElectronicMotor)
+    forward = setup.motor.at_slip(setup.supply, slip)
+    if not unbalance:
+        return forward
+    weak = replace(setup.supply, voltage=setup.supply.voltage * unbalance)
+    backward = setup.motor.at_slip(weak, 2 - slip)
+    omega = float(forward.speed_rpm) * RAD_S_PER_RPM
+    braking = abs(float(backward.torque_nm))
+    return replace(
+        forward,
+        torque_nm=forward.torque_nm - braking,
+        shaft_power_w=forward.shaft_power_w - braking * omega,
+        input_power_w=forward.input_power_w + backward.input_power_w,
+        current_a=forward.current_a + backward.current_a,
+        losses_w={**forward.losses_w, "backward field": backward.input_power_w + braking * omega},
+    )
 
 
 @dataclass(frozen=True)
 class AtTheLine:
-    """What is taken where the rig is fed: W, A, and the true power factor."""
+    """What is taken where the rig is fed, by all its motors: W, A, and the true power factor."""
 
     watts: float
     amps: float
     power_factor: float
 
 
-def at_the_line(stand: Stand, motor: MotorPoint) -> AtTheLine:
-    """What the rig takes from the line for a motor at a point: through its drive, where it has one. Source: of the drive."""
+def at_the_line(stand: Stand, motor: MotorPoint, running: int = 1) -> AtTheLine:
+    """What the rig takes from the line for motors alike at a point: through their drives, where they have one.
+
+    Source: of the drive.
+    """
     if stand.drive is None:
-        return AtTheLine(float(motor.input_power_w), float(motor.current_a), float(motor.power_factor))
+        return AtTheLine(
+            running * float(motor.input_power_w), running * float(motor.current_a), float(motor.power_factor)
+        )
     taken = drive_input(stand.drive, motor, stand.volts)
-    return AtTheLine(float(taken.input_power_w), float(taken.current_a), float(taken.power_factor))
+    return AtTheLine(running * float(taken.input_power_w), running * float(taken.current_a), float(taken.power_factor))
 
 
 def synchronous_rpm(stand: Stand, controls: Controls) -> float:
     """Speed of the motor's field, rpm; nought where it has none to slip against. Source: definition."""
     if isinstance(stand.motor, ElectronicMotor):
         return 0.0
-    return float(stand.motor.synchronous_rpm(setup_of(stand, controls).supply))
+    return float(stand.motor.synchronous_rpm(Supply(stand.volts, hertz_of(stand, controls))))
 
 
-def _load(stand: Stand, controls: Controls) -> Load:
+def resistance(controls: Controls) -> float:
+    """The flow-dependent part of the system over that as built: duct, filter, damper and outlets in a row.
+
+    Source: losses in series add up; outlets side by side as the square of their number; the damper's law as above.
+    """
+    damper = math.exp(DAMPER_PER_DEGREE * 90 * (1 - controls.open))
+    outlets = (OUTLETS / controls.outlets) ** 2
+    return DUCT_SHARE + FILTER_SHARE * controls.filter + DAMPER_SHARE * damper + OUTLET_SHARE * outlets
+
+
+def load_of(stand: Stand, controls: Controls) -> Load:
+    """The wheel in its duct as the controls have it. Source: affinity laws for thinner air; definitions."""
     load = stand.load
-    built = load.system.pressure_at(load.machine.flow)
+    built = load.system.pressure_at(load.machine.flow * load.running)
+    density = 1.0 if stand.is_pump else (KELVIN + COLD_C) / (KELVIN + controls.air_c)
     fixed = load.system.fixed_pressure + controls.lift * built
-    system = SystemCurve(fixed, load.system.coefficient * controls.damper * controls.filter, load.system.exponent)
-    machine = load.machine
+    system = SystemCurve(fixed, load.system.coefficient * resistance(controls) * density, load.system.exponent)
+    machine = resized(load.machine, density_ratio=density)
     if controls.bare:
         machine = replace(machine, power=machine.power * BARE_SHARE, pressure=machine.pressure * BARE_SHARE)
         system = SystemCurve(0.0, load.system.coefficient * BARE_SHARE, load.system.exponent)
-    torque = load.at_motor_speed(load.speed_rpm).torque_nm
-    return replace(load, machine=machine, system=system, drag_nm=load.drag_nm + controls.drag * torque)
+    torque = load.at_motor_speed(load.belt.motor_speed(load.speed_rpm)).torque_nm if controls.drag else 0.0
+    running = min(controls.fans or load.running, load.running)
+    return replace(load, machine=machine, system=system, drag_nm=load.drag_nm + controls.drag * torque, running=running)
 
 
-def _through(wheel: Wheel, flow: float, pressure: float, power: float, speed: float, at: float = 1.0) -> Load:
-    machine = MachineCurve(generic_shape(wheel), flow, pressure, power, at)
-    return Load(machine, speed, SystemCurve(0.0, pressure / flow**2))
-
-
-@cache
-def stands() -> dict[str, Stand]:
-    """The stands that ship, by name; all invented."""
-    blower = fit_motor(PlateFacts.of(MotorKind.SPLIT_CAPACITOR, 373.0, 230.0, 3.2, 1075.0, 60.0, 7.5e-6)).motor
-    hall = fit_motor(PlateFacts.of(MotorKind.THREE_PHASE, 1500.0, 400.0, 3.4, 1435.0, 50.0)).motor
-    electronic = ElectronicMotor(560.0, 1100.0)
-    found = (
-        Stand("capacitor blower", blower, 230.0, 60.0, _through(Wheel.FORWARD_CURVED, 0.61, 212.0, 330.0, 1075.0, 1.1), 0.05),
-        Stand("capacitor fan, backward-inclined", blower, 230.0, 60.0, _through(Wheel.BACKWARD_INCLINED, 0.55, 260.0, 300.0, 1085.0), 0.06),
-        Stand("capacitor fan, axial", blower, 230.0, 60.0, _through(Wheel.AXIAL, 1.3, 95.0, 290.0, 1085.0), 0.04),
-        Stand("three-phase fan", hall, 400.0, 50.0, _through(Wheel.BACKWARD_INCLINED, 2.1, 388.0, 1310.0, 1444.0), 0.16, own_fan=True),
-        Stand("three-phase fan on a drive", hall, 400.0, 50.0, _through(Wheel.BACKWARD_INCLINED, 2.1, 388.0, 1310.0, 1444.0), 0.16, Drive(1500.0, 4.1, 50.0, 400.0), own_fan=True),
-        Stand("three-phase pump on a drive", hall, 400.0, 50.0, _through(Wheel.PUMP, 0.0055, 130_000.0, 1250.0, 1444.0), 0.03, Drive(1500.0, 4.1, 50.0, 400.0), own_fan=True),
-        Stand("electronic blower", electronic, 230.0, 60.0, _through(Wheel.FORWARD_CURVED, 0.61, 212.0, 330.0, 1075.0, 1.1), 0.05),
-    )  # fmt: skip
-    return {stand.name: stand for stand in found}
+def _refuse(stand: Stand, controls: Controls) -> None:
+    one = controls
+    if not (one.volts > 0 and one.hertz >= 0 and one.drag >= 0 and one.filter >= 0 and one.unbalance >= 0):
+        raise OutsideValidity("Volts lie above zero; hertz, rubbing, filter and unbalance not below.")
+    if not (0 < one.open <= 1 and 1 <= one.outlets <= OUTLETS and 0 <= one.lift < 1 and one.air_c > -KELVIN):
+        raise OutsideValidity(
+            f"A damper stands above shut and up to open, one to {OUTLETS} outlets are open, and the fixed part lies below the built"
+            " pressure."
+        )
+    if not stand.has_capacitor and (one.tap is Tap.LOW or one.capacitor != 1 or one.label != 1):
+        raise OutsideValidity("This motor has neither run capacitor nor speed taps.")
+    if one.unbalance and (stand.drive is not None or not isinstance(stand.motor, ThreePhaseMotor)):
+        raise OutsideValidity("Unbalanced volts need a three-phase motor on the line: a drive makes its own three.")

@@ -6,15 +6,19 @@ import math
 from dataclasses import dataclass
 from enum import IntEnum, StrEnum
 
-from modest_rotor.core.bench.run import AMBIENT_C, steady_winding_c
-from modest_rotor.core.bench.stand import BARE_SHARE, Controls, Stand, at_the_line, setup_of
+from modest_rotor.core.bench.run import Prepared, settled
+from modest_rotor.core.bench.stand import BARE_SHARE, Controls, Stand, at_slip, at_the_line, hertz_of, load_of, solved
+from modest_rotor.core.bench.waves import waves_of
+from modest_rotor.core.bench.year import year_kwh
 from modest_rotor.core.physics.operating_point import OperatingPoint
-from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
+from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, resistance_ratio
 from modest_rotor.core.tables import find_row
 
 READABLE, READABLE_SPEED, READABLE_KELVIN = 0.01, 0.001, 1.0
 """Moves below which a meter of the Bench shows none: shares, and kelvin of the winding. Our judgement, no source."""
-NOTHING = 1e-9
+NOTHING = 1e-6
+STANDS = "it stands: the load asks for more torque than the motor makes, and what is drawn is its locked-rotor current"
+TURNS_AGAIN = "it stood, and turns again"
 
 
 class Moves(IntEnum):
@@ -37,7 +41,13 @@ class Meter(StrEnum):
     FLOW = "flow"
     PRESSURE = "pressure"
     CAPACITOR_VOLTS = "capacitor volts"
+    START_AMPS = "start-winding amps"
     WINDING = "winding"
+    LINK = "link volts"
+    RIPPLE = "ripple of the motor's amps"
+    MOTOR_VOLTS = "volts at the motor"
+    LINE_PEAK = "peak of the line's amps"
+    YEAR = "energy of the year"
 
 
 @dataclass(frozen=True)
@@ -60,10 +70,11 @@ class Reason:
 
 @dataclass(frozen=True)
 class _Solved:
-    """One state of the rig with the factors of its meters."""
+    """One state of the rig with the factors of its meters; ``zero`` is where a meter's logarithm is counted from."""
 
     values: dict[Meter, float]
     factors: dict[Meter, dict[str, float]]
+    zero: dict[Meter, float]
 
 
 def reasons(stand: Stand, before: Controls, after: Controls) -> dict[Meter, Reason]:
@@ -81,22 +92,35 @@ def reasons(stand: Stand, before: Controls, after: Controls) -> dict[Meter, Reas
 
 def _reason(meter: Meter, first: _Solved, second: _Solved) -> Reason:
     was, now = first.values[meter], second.values[meter]
-    parts = {
-        name: math.log(second.factors[meter][name] / first.factors[meter][name])
-        for name in first.factors[meter]
-        if name in second.factors[meter]
-    }
     moves = _moves(meter, was, now)
     if moves is Moves.SAME:
-        return Reason(meter, was, now, moves, parts, None, "it stays as it was")
-    factor = max(parts, key=lambda name: moves * parts[name])
+        return Reason(meter, was, now, moves, _parts(meter, first, second), None, "it stays as it was")
+    room = second.zero.get(meter, 0.0) - first.zero.get(meter, 0.0)
+    stands = [found.values[Meter.SPEED] <= NOTHING for found in (first, second)]
+    if any(stands):
+        return Reason(meter, was, now, moves, {}, "standstill", STANDS if stands[1] else TURNS_AGAIN)
+    if abs(room) > abs(now - was - room):
+        factor, parts = "room", dict[str, float]()
+    elif min(was, now) <= NOTHING:  # it begins or ends: nothing of it can be told apart
+        factor, parts = "nothing", {}
+    else:
+        parts = _parts(meter, first, second)
+        factor = max(parts, key=lambda name: moves * parts[name])
     row = find_row("mechanisms", meter=str(meter), factor=factor)
     return Reason(meter, was, now, moves, parts, factor, row["rises" if moves is Moves.RISES else "falls"])
+
+
+def _parts(meter: Meter, first: _Solved, second: _Solved) -> dict[str, float]:
+    mine, theirs = first.factors.get(meter, {}), second.factors.get(meter, {})
+    names = [name for name in mine if name in theirs and mine[name] > 0 and theirs[name] > 0]
+    return {name: math.log(theirs[name] / mine[name]) for name in names}
 
 
 def _moves(meter: Meter, was: float, now: float) -> Moves:
     if meter is Meter.WINDING:
         change, least = now - was, READABLE_KELVIN
+    elif was <= NOTHING:
+        change, least = now - was, NOTHING
     else:
         change, least = now / was - 1, READABLE_SPEED if meter is Meter.SPEED else READABLE
     if abs(change) < least:
@@ -104,60 +128,134 @@ def _moves(meter: Meter, was: float, now: float) -> Moves:
     return Moves.RISES if change > 0 else Moves.FALLS
 
 
+def values_of(stand: Stand, controls: Controls) -> dict[Meter, float]:
+    """What every meter of the rig shows when it has run for good, in SI and rpm. Errors and source as :func:`reasons`."""
+    return _solve(stand, controls).values
+
+
 def _solve(stand: Stand, controls: Controls) -> _Solved:
-    setup = setup_of(stand, controls)
-    at = setup.settled()
-    motor, load = at.motor, at.load
-    line = at_the_line(stand, motor)
-    speed, shaft, torque = float(motor.speed_rpm), float(motor.shaft_power_w), float(load.torque_nm)
-    watts, amps, factor = line.watts, line.amps, line.power_factor
-    volts = float(setup.supply.voltage) if stand.drive is None else stand.volts
-    flow, pressure = float(load.flow), float(load.pressure)
-    rubbing = 1 + float(setup.load.drag_nm) / max(torque - float(setup.load.drag_nm), NOTHING)
+    rig, state = settled(stand, controls)
+    at = solved(stand, controls, state.winding_c)
+    found = _Solved({}, {}, {})
+    _shaft(found, rig, at)
+    _line(found, rig, at)
+    _fluid(found, rig, at)
+    _capacitor(found, rig, at)
+    _winding(found, rig, at, state.winding_c)
+    _drive(found, stand, controls)
+    if controls.hours:
+        kwh, hours = year_kwh(stand, controls), controls.hours + controls.low_hours
+        found.values[Meter.YEAR], found.factors[Meter.YEAR] = kwh, {"hours": hours, "mean watts": kwh / hours}
+    return found
+
+
+def _shaft(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
+    stand, controls, motor = rig.stand, rig.controls, at.motor
+    speed, torque, slip = float(motor.speed_rpm), max(float(motor.torque_nm), 0.0), float(motor.slip)
+    stalled = speed <= NOTHING
+    drag = float(rig.setup.load.drag_nm)
+    rubbing = 1 + drag / max(torque - drag, NOTHING)
     on = BARE_SHARE if controls.bare else 1.0
-    wheel = torque / rubbing / on / speed**2
-    values = {
-        Meter.SPEED: speed,
-        Meter.TORQUE: torque,
-        Meter.WATTS: watts,
-        Meter.AMPS: amps,
-        Meter.POWER_FACTOR: factor,
-    }
-    factors = {
-        Meter.TORQUE: {"speed": speed**2, "wheel": wheel, "rubbing": rubbing, "load": on},
-        Meter.WATTS: {"shaft": shaft, "losses": watts / shaft},
-        Meter.AMPS: {"watts": watts, "volts": 1 / volts, "power factor": 1 / factor},
-        Meter.POWER_FACTOR: {"watts": watts, "volt-amperes": factor / watts},
-    }
-    slip = float(motor.slip)
+    density = float(load_of(stand, controls).machine.pressure / (stand.load.machine.pressure * on))
+    found.values.update({Meter.SPEED: speed, Meter.TORQUE: torque})
+    if not stalled:
+        wheel = torque / rubbing / on / speed**2 / density
+        found.factors[Meter.TORQUE] = {
+            "speed": speed**2,
+            "density": density,
+            "wheel": wheel,
+            "rubbing": rubbing,
+            "load": on,
+        }
     if slip > 0:
-        flux, field = float(motor.flux), speed / (1 - slip)
-        values[Meter.SLIP] = slip
-        factors[Meter.SPEED] = {"field": field, "slip": 1 - slip}
-        factors[Meter.SLIP] = {"torque": torque, "flux": flux**-2, "shape": slip * flux**2 / torque}
+        flux, field = float(motor.flux), speed / (1 - slip) if not stalled else 0.0
+        forward = max(float(at_slip(rig.setup, slip).torque_nm), NOTHING)
+        warmth = float(resistance_ratio(rig.setup.supply.rotor_c, ALUMINIUM_PER_K))
+        found.values[Meter.SLIP] = slip
+        found.factors[Meter.SPEED] = {"field": field, "slip": 1 - slip}
+        found.factors[Meter.SLIP] = {
+            "torque": torque,
+            "backward": forward / max(torque, NOTHING),
+            "flux": flux**-2,
+            "warmth": warmth,
+            "shape": slip * flux**2 / forward / warmth,
+        }
     else:
-        factors[Meter.SPEED] = {"told": speed}
-    if not controls.bare and flow > NOTHING:
-        values |= {Meter.FLOW: flow, Meter.PRESSURE: pressure}
-        factors[Meter.FLOW] = {"speed": speed, "system": flow / speed}
-        factors[Meter.PRESSURE] = {"speed": speed**2, "wheel": pressure / speed**2}
-    own = stand.motor
-    if (
-        isinstance(own, TwoAxisMotor)
-        and own.auxiliary is Auxiliary.CAPACITOR
-        and float(motor.capacitor_voltage_v) > NOTHING
-    ):
-        values[Meter.CAPACITOR_VOLTS] = float(motor.capacitor_voltage_v)
-        health, hertz, current = controls.capacitor, float(setup.supply.frequency), float(motor.auxiliary_current_a)
-        rest = float(motor.capacitor_voltage_v) / (current / (health * hertz))
-        factors[Meter.CAPACITOR_VOLTS] = {"current": current * rest, "capacitor": 1 / health, "hertz": 1 / hertz}
-    values[Meter.WINDING], factors[Meter.WINDING] = _winding(stand, controls, at)
-    return _Solved(values, factors)
+        found.factors[Meter.SPEED] = {"told": speed}
 
 
-def _winding(stand: Stand, controls: Controls, at: OperatingPoint) -> tuple[float, dict[str, float]]:
+def _line(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
+    stand, running = rig.stand, rig.setup.load.running
+    line = at_the_line(stand, at.motor, running)
+    volts = float(rig.setup.supply.voltage) if stand.drive is None else stand.volts
+    shaft, losses = float(at.motor.shaft_power_w), line.watts / running - float(at.motor.shaft_power_w)
+    found.values.update({Meter.WATTS: line.watts, Meter.AMPS: line.amps, Meter.POWER_FACTOR: line.power_factor})
+    # Watts are a sum; as a factor the losses count by what they add to the power of the shaft.
+    found.factors[Meter.WATTS] = {"fans": running, "shaft": shaft, "losses": (shaft + losses) / max(shaft, NOTHING)}
+    found.factors[Meter.AMPS] = {
+        "watts": line.watts,
+        "volts": 1 / volts,
+        "power factor": 1 / line.power_factor,
+        "worst line": line.amps * volts * line.power_factor / line.watts,
+    }
+    found.factors[Meter.POWER_FACTOR] = {"watts": line.watts, "volt-amperes": line.power_factor / line.watts}
+
+
+def _fluid(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
+    """Flow and pressure; a bare shaft has neither."""
+    if rig.controls.bare:
+        return
+    stand, running = rig.stand, rig.setup.load.running
+    speed, flow, pressure = float(at.motor.speed_rpm), float(at.load.flow), float(at.load.pressure)
+    density = float(rig.setup.load.machine.pressure / stand.load.machine.pressure)
+    found.values.update({Meter.FLOW: max(flow, 0.0), Meter.PRESSURE: max(pressure, 0.0)})
+    if min(flow, speed) > NOTHING:
+        found.factors[Meter.FLOW] = {"speed": speed, "fans": running, "system": flow / speed / running}
+    if min(pressure, speed) > NOTHING:
+        wheel = pressure / speed**2 / density
+        found.factors[Meter.PRESSURE] = {"speed": speed**2, "density": density, "wheel": wheel}
+
+
+def _capacitor(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
+    if not rig.stand.has_capacitor:
+        return
+    volts, amps = float(at.motor.capacitor_voltage_v), float(at.motor.auxiliary_current_a)
+    health, hertz = float(rig.setup.supply.capacitor_health), float(rig.setup.supply.frequency)
+    found.values.update({Meter.CAPACITOR_VOLTS: volts, Meter.START_AMPS: amps})
+    found.factors[Meter.START_AMPS] = {"volts": volts, "capacitor": health, "hertz": amps / volts / health}
+    rest = volts / (amps / (health * hertz))
+    found.factors[Meter.CAPACITOR_VOLTS] = {"current": amps * rest, "capacitor": 1 / health, "hertz": 1 / hertz}
+
+
+def _winding(found: _Solved, rig: Prepared, at: OperatingPoint, winding_c: float) -> None:
     """Temperature that the winding goes to, and its rise as losses times what the air does not carry off."""
-    flow = 0.0 if controls.bare else float(at.load.flow)
-    warm = steady_winding_c(stand, at.motor, flow)
     losses = float(at.motor.total_loss_w)
-    return warm, {"losses": losses, "air": (warm - AMBIENT_C) / losses}
+    found.values[Meter.WINDING] = winding_c
+    found.zero[Meter.WINDING] = rig.ambient_c
+    found.factors[Meter.WINDING] = {"losses": losses, "air": max(winding_c - rig.ambient_c, NOTHING) / losses}
+
+
+def _drive(found: _Solved, stand: Stand, controls: Controls) -> None:
+    if stand.drive is None:
+        return
+    waves = waves_of(stand, controls)
+    found.values.update(
+        {
+            Meter.LINK: waves.link_v,
+            Meter.RIPPLE: waves.ripple_a,
+            Meter.MOTOR_VOLTS: waves.motor_v,
+            Meter.LINE_PEAK: waves.line_peak_a,
+        }
+    )
+    carrier, link = controls.carrier_hz, waves.link_v
+    found.factors[Meter.LINK] = {"line": stand.volts * controls.volts, "sag": link / (stand.volts * controls.volts)}
+    found.factors[Meter.RIPPLE] = {
+        "pulses": 1 / carrier,
+        "link": link,
+        "share": waves.ripple_a * carrier / link,
+    }
+    found.factors[Meter.MOTOR_VOLTS] = {
+        "hertz": hertz_of(stand, controls),
+        "law": waves.motor_v / hertz_of(stand, controls),
+    }
+    found.factors[Meter.LINE_PEAK] = {"watts": waves.power_w, "shape": waves.line_peak_a / waves.power_w}

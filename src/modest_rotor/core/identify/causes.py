@@ -45,7 +45,7 @@ class Cause:
 
     :param change: what it does to the machine, or ``None`` where a meter alone is off, which ``needle`` names.
     :param sizes: at which it is tried.
-    :param share: how often it is met before anything was read.
+    :param share: how often it is met before anything was read. :param next: the step that follows once it is proved.
     """
 
     name: str
@@ -56,6 +56,7 @@ class Cause:
     machine: str
     repair: bool
     words: str
+    next: str = ""
 
 
 @dataclass(frozen=True)
@@ -94,6 +95,7 @@ def all_causes() -> tuple[Cause, ...]:
             machine=row["machine"],
             repair=row["repair"] == "yes",
             words=row["words"],
+            next=row["next"],
         )
         for row in read_table("causes")
     )

@@ -94,11 +94,12 @@ def product_motor(considered: Considered, kind: MotorKind) -> FittedMotor | str 
     product = considered.product
     if product is None or product.motor_kind is not kind:
         return None
-    facts = _facts(product, kind)
+    facts = product_facts(product, kind)
     return facts if isinstance(facts, str) else _fit(facts)
 
 
-def _facts(product: Product, kind: MotorKind) -> PlateFacts | str:
+def product_facts(product: Product, kind: MotorKind) -> PlateFacts | str:
+    """The plate of a catalogue's motor, or what its data sheet lacks for it. Source: definition."""
     power, volts, amps = product.rated_power, product.rated_voltage, product.rated_current
     speed, hertz, farads = product.rated_speed, product.frequency, product.run_capacitance
     if not (power and volts and speed and hertz):

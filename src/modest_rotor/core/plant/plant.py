@@ -8,12 +8,12 @@ from dataclasses import dataclass, replace
 from modest_rotor.core.physics.commanded import settle_commanded
 from modest_rotor.core.physics.drive import Drive, drive_input
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
-from modest_rotor.core.physics.fields import RAD_S_PER_RPM
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
+from modest_rotor.core.plant.shaft import pushed, toward
 from modest_rotor.core.setup.command import share_of_signal
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 
@@ -163,11 +163,11 @@ def advance(plant: Plant, told: Told, state: State, seconds: float) -> State:
 def _drive_step(plant: Plant, told: Told, state: State, step: float) -> State:
     goal = target_hz(plant.drive_traits, told, state.output_hz, state.running_s)
     rate = told.base_hz / (told.ramp_up_s if goal > state.output_hz else told.ramp_down_s)
-    hertz = _toward(state.output_hz, goal, rate * step)
+    hertz = toward(state.output_hz, goal, rate * step)
     driven = _motor_torque(plant, told, hertz, state.speed_rpm)
     drag = DRAG_SHARE * _load_torque(plant, plant.load.speed_rpm) if not told.run else 0.0
     torque = driven - drag - _load_torque(plant, state.speed_rpm)
-    speed = max(state.speed_rpm + torque / plant.inertia_kgm2 * step / RAD_S_PER_RPM, 0.0)
+    speed = pushed(state.speed_rpm, torque, plant.inertia_kgm2, step)
     return State(speed, hertz, state.running_s + step if told.run else 0.0)
 
 
@@ -175,7 +175,7 @@ def _electronic_step(plant: Plant, told: Told, state: State, step: float) -> Sta
     assert isinstance(plant.motor, ElectronicMotor)
     goal = _electronic_goal(plant, told)
     rate = plant.motor.rated_speed_rpm / plant.motor.module.soft_start_s
-    return State(_toward(state.speed_rpm, goal, float(rate) * step), 0.0, state.running_s + step if goal else 0.0)
+    return State(toward(state.speed_rpm, goal, float(rate) * step), 0.0, state.running_s + step if goal else 0.0)
 
 
 def _electronic_goal(plant: Plant, told: Told) -> float:
@@ -185,10 +185,6 @@ def _electronic_goal(plant: Plant, told: Told) -> float:
         return 0.0
     wanted = share * plant.motor.rated_speed_rpm
     return float(settle_commanded(plant.motor, Command.SPEED, wanted, plant.load, plant.volts).motor.speed_rpm)
-
-
-def _toward(now: float, goal: float, most: float) -> float:
-    return goal if abs(goal - now) <= most else now + math.copysign(most, goal - now)
 
 
 def _load_torque(plant: Plant, speed_rpm: float) -> float:
