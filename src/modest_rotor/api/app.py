@@ -12,6 +12,9 @@ from fastapi import FastAPI
 from modest_rotor import __version__
 from modest_rotor.api import (
     attachments,
+    bench,
+    bench_hunts,
+    bench_live,
     calculations,
     catalogue,
     devices,
@@ -55,6 +58,9 @@ def create_app(web_files: Path | None = None) -> FastAPI:
     app.include_router(setup.router)
     app.include_router(proof.router)
     app.include_router(log.router)
+    app.include_router(bench.router)
+    app.include_router(bench_hunts.router)
+    app.include_router(bench_live.router)
 
     tell_refusals(app)
     if web_files is not None:

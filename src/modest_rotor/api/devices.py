@@ -14,7 +14,7 @@ from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.stations.traits import Traits
 from modest_rotor.devices.links import LINKS, profile_of
-from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.devices.stand_ins import is_of_bench, stand_in_of
 from modest_rotor.fieldbus.client import address_of
 from modest_rotor.fieldbus.errors import DeviceTrouble, NotAllowed
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Role, read_profile, shipped_profiles
@@ -51,6 +51,7 @@ class DeviceView(BaseModel):
     traits: Traits
     address: str
     stand_in: bool
+    of_bench: bool = Field(description="stands on the Bench: nothing on it is a reading of a job")
     fresh: bool
     trouble: str | None
     answered: datetime | None
@@ -237,6 +238,7 @@ def view_device(kept: KeptDevice) -> DeviceView:
         traits=profile.traits,
         address=f"{kept.host}:{kept.port}, device {kept.unit}",
         stand_in=kept.stand_in is not None,
+        of_bench=is_of_bench(kept),
         fresh=seen.at is not None and seen.trouble is None,
         trouble=seen.trouble,
         answered=seen.at,

@@ -51,10 +51,13 @@ class Guard:
         self.app = app
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        headers = dict(scope.get("headers", ()))
+        if scope["type"] == "websocket" and _stranger(headers):
+            await send({"type": "websocket.close", "code": 1008, "reason": "another page"})
+            return
         if scope["type"] != "http":
             await self.app(scope, receive, send)
             return
-        headers = dict(scope["headers"])
 
         async def guarded_send(message: Message) -> None:
             if message["type"] == "http.response.start":
@@ -80,19 +83,24 @@ def _most(path: str) -> int:
 
 
 def _refusal(headers: dict[bytes, bytes], most: int) -> JSONResponse | None:
-    host = (
-        headers.get(b"host", b"").decode("latin-1").rsplit(":", 1)[0]
-        if b":" in headers.get(b"host", b"")
-        else headers.get(b"host", b"").decode("latin-1")
-    )
-    if host not in LOCAL_HOSTS:  # another name that resolves to loopback is a page from elsewhere reaching in
-        return _problem(421, "Modest Rotor answers on this machine's own address only.")
-    origin = headers.get(b"origin")
-    if origin and origin.decode("latin-1").split("://")[-1] != headers.get(b"host", b"").decode("latin-1"):
-        return _problem(403, "Another page may not use this application.")
+    stranger = _stranger(headers)
+    if stranger:
+        return _problem(*stranger)
     length = headers.get(b"content-length", b"0")
     if not length.isdigit() or int(length) > most:
         return _problem(413, f"A request holds at most {most:,} bytes; nothing was taken in.")
+    return None
+
+
+def _stranger(headers: dict[bytes, bytes]) -> tuple[int, str] | None:
+    """Why a request comes from elsewhere, if it does; a WebSocket has no other protection from another page than this."""
+    host = headers.get(b"host", b"").decode("latin-1")
+    if (host.rsplit(":", 1)[0] if ":" in host else host) not in LOCAL_HOSTS:
+        # another name that resolves to loopback is a page from elsewhere reaching in
+        return 421, "Modest Rotor answers on this machine's own address only."
+    origin = headers.get(b"origin")
+    if origin and origin.decode("latin-1").split("://")[-1] != host:
+        return 403, "Another page may not use this application."
     return None
 
 

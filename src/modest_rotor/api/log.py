@@ -20,6 +20,7 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.tables import find_row, read_table
 from modest_rotor.devices.panel_watch import LONGEST_S, SHORTEST_S, trouble_of
+from modest_rotor.devices.stand_ins import refuse_bench
 from modest_rotor.formats.log_csv import LogFile, read_log_file
 from modest_rotor.formats.logger_csv import Order
 from modest_rotor.store import devices, jobs, logs, signed
@@ -248,6 +249,7 @@ def remove_event(machine_id: int, event_id: int) -> LogView:
 def watch(machine_id: int, said: WatchIn) -> LogView:
     """Read a panel into this log from now on."""
     panel = devices.device_named(said.panel)
+    refuse_bench(panel)
     commander = devices.device_named(said.commander).id if said.commander else None
     logs.keep_watch(
         machine_id, panel.id, commander, said.every_s, said.setting.strip() or ONE_SETTING, said.who.strip()

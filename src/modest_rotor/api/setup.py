@@ -15,7 +15,7 @@ from modest_rotor.core.setup.steps import SetupStep
 from modest_rotor.core.stations.setup import SignState
 from modest_rotor.devices.links import profile_of
 from modest_rotor.devices.reading import entry_in_site_units, named_or_none, panel_set, panel_trial
-from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.devices.stand_ins import refuse_bench, stand_in_of
 from modest_rotor.devices.sweep_run import (
     SweepOrder,
     SweepRun,
@@ -165,6 +165,8 @@ def choose_device(job_id: int, said: DeviceChosen) -> JobView:
     setup = value_at(stored.job, "setup")
     kept = devices.device_named(said.name) if said.name else None
     is_meter = kept is not None and profile_of(kept).kind is DeviceKind.METER
+    if kept:
+        refuse_bench(kept)
     if kept and is_meter != (said.which == "panel"):
         raise ChangeRefused(f"{kept.name} is a {profile_of(kept).kind}; choose another here.")
     setup[said.which] = kept.name if kept else None

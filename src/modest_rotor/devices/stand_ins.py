@@ -5,16 +5,21 @@ from __future__ import annotations
 import time
 from collections.abc import Callable
 
+from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.devices.bench_rig import PANEL
 from modest_rotor.fieldbus.demo import demo_stand_ins
+from modest_rotor.fieldbus.profile import shipped_profiles
 from modest_rotor.fieldbus.stand_in import HOST, StandIn, StandIns
 from modest_rotor.store.devices import KeptDevice, add_device
 
+BENCH_PANEL = "bench-panel"
 _running: list[StandIns] = []
 
 
 def start_stand_ins(clock: Callable[[], float] = time.monotonic) -> StandIns:
-    """Start the stand-ins that ship and keep them as devices."""
-    running = demo_stand_ins(clock).start()
+    """Start the stand-ins that ship, the Bench's panel among them, and keep them as devices."""
+    bench = StandIn(BENCH_PANEL, "The Bench, meter panel", shipped_profiles()["gull-panel"], PANEL, seed=17)
+    running = StandIns((*demo_stand_ins(clock), bench)).start()
     _running.append(running)
     for device in running.devices:
         profile = device.profile.model_dump(mode="json")
@@ -34,3 +39,16 @@ def stand_in_of(kept: KeptDevice) -> StandIn | None:
         return None
     found = (device for running in _running for device in running.devices if device.key == kept.stand_in)
     return next((device for device in found if device.port == kept.port), None)
+
+
+def is_of_bench(kept: KeptDevice) -> bool:
+    """Whether a device stands on the Bench, where everything is simulated to learn on."""
+    return kept.stand_in == BENCH_PANEL
+
+
+def refuse_bench(kept: KeptDevice) -> None:
+    """Keep the Bench out of jobs. :raises ChangeRefused: the device stands on the Bench."""
+    if is_of_bench(kept):
+        raise ChangeRefused(
+            f"“{kept.name}” stands on the Bench: nothing that it shows is a reading of a job. Choose another."
+        )

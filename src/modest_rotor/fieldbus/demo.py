@@ -9,12 +9,12 @@ from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
 from modest_rotor.core.plant.plant import Told
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 from modest_rotor.fieldbus.profile import shipped_profiles
-from modest_rotor.fieldbus.stand_in import RunningPlant, StandIn, StandIns
+from modest_rotor.fieldbus.stand_in import RunningPlant, StandIn
 
 DRIVE, HALL_PANEL, FAN, BLOWER_PANEL = "hall-drive", "hall-panel", "blower-fan", "blower-panel"
 
 
-def demo_stand_ins(clock: Callable[[], float] = time.monotonic) -> StandIns:
+def demo_stand_ins(clock: Callable[[], float] = time.monotonic) -> tuple[StandIn, ...]:
     """The four devices, not yet answering.
 
     :param clock: seconds by which their machines run; a test may let them run faster.
@@ -23,11 +23,9 @@ def demo_stand_ins(clock: Callable[[], float] = time.monotonic) -> StandIns:
     drive, fan, panel = profiles["quay-drive-15"], profiles["slip-fan-75"], profiles["gull-panel"]
     hall = RunningPlant(hall_fan(drive.traits.drive or DriveTraits()), Told(high_hz=50.0), clock)
     blower = RunningPlant(waiting_hall_blower(fan.traits.signal or SignalTraits()), Told(run=True), clock)
-    return StandIns(
-        (
-            StandIn(DRIVE, "Hall supply fan, drive", drive, hall),
-            StandIn(HALL_PANEL, "Hall supply fan, meter panel", panel, hall, seed=11),
-            StandIn(FAN, "Waiting hall blower, electronic motor", fan, blower),
-            StandIn(BLOWER_PANEL, "Waiting hall blower, meter panel", panel, blower, seed=13),
-        )
+    return (
+        StandIn(DRIVE, "Hall supply fan, drive", drive, hall),
+        StandIn(HALL_PANEL, "Hall supply fan, meter panel", panel, hall, seed=11),
+        StandIn(FAN, "Waiting hall blower, electronic motor", fan, blower),
+        StandIn(BLOWER_PANEL, "Waiting hall blower, meter panel", panel, blower, seed=13),
     )

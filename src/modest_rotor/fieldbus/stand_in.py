@@ -10,12 +10,14 @@ from concurrent.futures import Future
 from dataclasses import dataclass, replace
 from enum import StrEnum
 from threading import RLock, Thread
+from typing import Protocol
 
 from pymodbus.constants import ExcCodes
 from pymodbus.server import ModbusTcpServer
 from pymodbus.simulator import DataType, SimData, SimDevice
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.electronic import ElectronicMotor
 from modest_rotor.core.plant.plant import Plant, Shown, State, Told, advance, shown
 from modest_rotor.fieldbus.codec import value_of, words_of
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Register, Role
@@ -47,6 +49,28 @@ class Trouble(StrEnum):
     LOST = "answers to writes get lost"
 
 
+class InTime(Protocol):
+    """A machine in real time, as stand-ins show it."""
+
+    def look(self) -> Shown:
+        """What stands to be measured now."""
+        ...
+
+    def tell(self, **changes: float | bool | tuple[tuple[float, float], ...]) -> None:
+        """Tell it something else from now on."""
+        ...
+
+    @property
+    def ramping(self) -> bool:
+        """Whether it is still on its way."""
+        ...
+
+    @property
+    def rated_rpm(self) -> float:
+        """Rated speed of its motor."""
+        ...
+
+
 class RunningPlant:
     """A plant in real time: whoever looks at it first lets it run up to now."""
 
@@ -73,6 +97,12 @@ class RunningPlant:
         """Whether the drive is still on its way."""
         return self.told.run and abs(self._state.output_hz - self.told.frequency_hz) > 0.05
 
+    @property
+    def rated_rpm(self) -> float:
+        """Rated speed of its motor, rpm; nought of one that a drive feeds."""
+        motor = self.plant.motor
+        return float(motor.rated_speed_rpm) if isinstance(motor, ElectronicMotor) else 0.0
+
     def _run_on(self) -> None:
         now = self._clock()
         self._state = advance(self.plant, self.told, self._state, now - self._at)
@@ -91,7 +121,7 @@ class Panel:
 class StandIn:
     """One simulated device: its registers worked out at every request from the plant."""
 
-    def __init__(self, key: str, name: str, profile: DeviceProfile, plant: RunningPlant, seed: int = 7) -> None:
+    def __init__(self, key: str, name: str, profile: DeviceProfile, plant: InTime, seed: int = 7) -> None:
         self.key, self.name, self.profile, self.plant = key, name, profile, plant
         self.trouble = Trouble.NONE
         self.panel = Panel()
@@ -289,7 +319,7 @@ def _told_by(held: dict[Role, float], kind: DeviceKind) -> dict[str, float | boo
     }
 
 
-def _drive_values(seen: Shown, plant: RunningPlant) -> dict[Role, float]:
+def _drive_values(seen: Shown, plant: InTime) -> dict[Role, float]:
     runs = seen.output_hz > 0
     return {
         Role.STATUS: float(runs + 2 * plant.ramping),
@@ -302,8 +332,8 @@ def _drive_values(seen: Shown, plant: RunningPlant) -> dict[Role, float]:
     }
 
 
-def _fan_values(seen: Shown, plant: RunningPlant) -> dict[Role, float]:
-    rated = float(plant.plant.motor.rated_speed_rpm)  # type: ignore[union-attr]
+def _fan_values(seen: Shown, plant: InTime) -> dict[Role, float]:
+    rated = plant.rated_rpm
     return {
         Role.SPEED_COMMAND: min(seen.speed_rpm / rated, 1.0),
         Role.SPEED: seen.speed_rpm,

@@ -214,6 +214,41 @@ class WatchRow(Row):
         table_name = "watch"
 
 
+class PredictionRow(Row):
+    """What a learner said that a meter of the Bench would do, and what it did: −1 falls, 0 same, 1 rises."""
+
+    who = TextField(default="", index=True)
+    at = DateTimeTZField()
+    experiment = CharField(max_length=40, default="")
+    topic = CharField(max_length=40)
+    meter = CharField(max_length=40)
+    said = IntegerField()
+    moved = IntegerField()
+
+    class Meta:
+        table_name = "prediction"
+
+
+class HuntRow(Row):
+    """A fault hunt that has ended; ``attempt`` is its own name, so that none is kept twice."""
+
+    attempt = CharField(max_length=40, unique=True)
+    who = TextField(default="", index=True)
+    at = DateTimeTZField()
+    number = IntegerField()
+    ending = CharField(max_length=40)
+    minutes = IntegerField()
+    budget = IntegerField()
+    cheapest = IntegerField()
+    acts = BinaryJSONField(index=False)
+    named = BinaryJSONField(index=False)
+    next_step = TextField(default="")
+    next_right = BooleanField()
+
+    class Meta:
+        table_name = "hunt"
+
+
 class SweepRow(Row):
     """A noise sweep that is run through a drive: how far it has come, and what the drive was told before."""
 
@@ -264,4 +299,6 @@ MODELS = (
     WatchRow,
     SweepRow,
     SignedRow,
+    PredictionRow,
+    HuntRow,
 )

@@ -1556,6 +1556,186 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Book
+         * @description What may stand on the Bench, and its course.
+         */
+        get: operations["book_api_bench_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description A rig, and where it goes with its controls; nothing is kept.
+         */
+        post: operations["look_api_bench_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/waves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Waves
+         * @description What a rig's drive makes of its line.
+         */
+        post: operations["waves_api_bench_waves_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/explain": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Explain
+         * @description Explain a change from the solved machine, and keep what was said of it before.
+         */
+        post: operations["explain_api_bench_explain_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Record
+         * @description A learner's record by topic.
+         */
+        get: operations["record_api_bench_record_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/hunts/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Next Hunt
+         * @description Which hunt to go on with: the level follows the record, and its first number that was not hunted yet.
+         */
+        get: operations["next_hunt_api_bench_hunts_next_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/hunts.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Hunts Csv
+         * @description Every hunt that has ended, of all learners, as CSV.
+         */
+        get: operations["hunts_csv_api_bench_hunts_csv_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/hunts/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hunt
+         * @description A hunt after everything that was done in it; kept once it has ended.
+         */
+        post: operations["hunt_api_bench_hunts__number__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/live-views": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Live Views
+         * @description The shapes of what goes over the rig's WebSocket, ``/api/bench/rig``; empty, for its description alone.
+         */
+        get: operations["live_views_api_bench_live_views_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1576,6 +1756,25 @@ export interface components {
              * @default false
              */
             proved: boolean;
+        };
+        /**
+         * Answer
+         * @description What one meter did and why; ``right`` only where something was said of it.
+         */
+        Answer: {
+            meter: components["schemas"]["Meter"];
+            /** Quantity */
+            quantity: string;
+            /** Before */
+            before: number;
+            /** After */
+            after: number;
+            moves: components["schemas"]["Moves"];
+            /** Words */
+            words: string;
+            said: components["schemas"]["Moves"] | null;
+            /** Right */
+            right: boolean | null;
         };
         /**
          * Approval
@@ -1601,18 +1800,6 @@ export interface components {
             role?: string | null;
             /** When */
             at?: string | null;
-        };
-        /**
-         * Asked
-         * @description Typed values for a calculation.
-         */
-        Asked: {
-            /** Values */
-            values: {
-                [key: string]: string;
-            };
-            /** Units */
-            units?: ("ip" | "si") | null;
         };
         /**
          * AskedInput
@@ -1735,6 +1922,26 @@ export interface components {
             high: number;
             /** Share */
             share: number;
+        };
+        /**
+         * BenchBook
+         * @description What the Bench offers.
+         */
+        BenchBook: {
+            /** Stands */
+            stands: string[];
+            /** Jobs */
+            jobs: components["schemas"]["JobChoice"][];
+            /** Motors */
+            motors: components["schemas"]["ProductChoice"][];
+            /** Wheels */
+            wheels: components["schemas"]["Wheel"][];
+            /** Course */
+            course: components["schemas"]["Experiment"][];
+            /** Topics */
+            topics: string[];
+            /** Levels */
+            levels: string[];
         };
         /**
          * BoardJob
@@ -2151,6 +2358,16 @@ export interface components {
             overload?: ("closed" | "tripped") | null;
         };
         /**
+         * Choice
+         * @description One of the positions of a switch.
+         */
+        Choice: {
+            /** Value */
+            value: string | boolean | number;
+            /** Words */
+            words: string;
+        };
+        /**
          * ColumnLine
          * @description What a reading of this machine can hold.
          */
@@ -2162,6 +2379,12 @@ export interface components {
             /** Quantity */
             quantity: string;
         };
+        /**
+         * Command
+         * @description What an electronic motor holds.
+         * @enum {string}
+         */
+        Command: "torque" | "airflow" | "speed";
         /**
          * CommandAnswer
          * @description One duty step: what it is told, what that is expected to give, and how far the loop has come.
@@ -2448,6 +2671,28 @@ export interface components {
             shaft_power?: components["schemas"]["Entry"] | null;
         };
         /**
+         * Debrief
+         * @description How a hunt ended, and the cheapest way that there was.
+         */
+        Debrief: {
+            ending: components["schemas"]["Ending"];
+            /** Reason */
+            reason: string;
+            /** Hidden */
+            hidden: string[];
+            /**
+             * Next Steps
+             * @description what the hidden causes ask for
+             */
+            next_steps: string[];
+            /** Next Right */
+            next_right: boolean;
+            /** Way */
+            way: components["schemas"]["HuntLine"][];
+            /** Way Minutes */
+            way_minutes: number;
+        };
+        /**
          * Decision
          * @description The choice and its reason, as the customer's report tells them.
          */
@@ -2547,6 +2792,11 @@ export interface components {
             address: string;
             /** Stand In */
             stand_in: boolean;
+            /**
+             * Of Bench
+             * @description stands on the Bench: nothing on it is a reading of a job
+             */
+            of_bench: boolean;
             /** Fresh */
             fresh: boolean;
             /** Trouble */
@@ -2993,6 +3243,12 @@ export interface components {
             who: string;
         };
         /**
+         * Ending
+         * @description How a hunt ends.
+         * @enum {string}
+         */
+        Ending: "found" | "one of two found" | "another cause" | "an unsafe act" | "out of time";
+        /**
          * Entry
          * @description One value as it was typed, and what it means in SI.
          *
@@ -3079,6 +3335,87 @@ export interface components {
             due: string | null;
             /** Who */
             who: string;
+        };
+        /**
+         * Experiment
+         * @description One experiment: what is asked before the change, and the point that the meters then make.
+         */
+        Experiment: {
+            /**
+             * Format
+             * @constant
+             */
+            format: "modest-rotor experiment";
+            /**
+             * Version
+             * @constant
+             */
+            version: 1;
+            /** Number */
+            number: number;
+            /** Code */
+            code: string;
+            /** Title */
+            title: string;
+            /** Topic */
+            topic: string;
+            /** Stand */
+            stand: string;
+            /**
+             * @default {
+             *       "volts": 1,
+             *       "hertz": 0,
+             *       "unbalance": 0,
+             *       "law": "linear",
+             *       "carrier_hz": 4000,
+             *       "tap": "high",
+             *       "bare": false,
+             *       "open": 1,
+             *       "filter": 1,
+             *       "outlets": 6,
+             *       "lift": 0,
+             *       "air_c": 20,
+             *       "fans": 0,
+             *       "capacitor": 1,
+             *       "label": 1,
+             *       "drag": 0,
+             *       "command": "speed",
+             *       "value": 1,
+             *       "hours": 0,
+             *       "low_hours": 0,
+             *       "low": 0.5
+             *     }
+             */
+            before: components["schemas"]["Turned"];
+            after: components["schemas"]["Turned"];
+            /**
+             * Meters
+             * @description that are predicted, in this order
+             */
+            meters: components["schemas"]["Meter"][];
+            /**
+             * Picture
+             * @default balance
+             * @enum {string}
+             */
+            picture: "balance" | "torque" | "waves";
+            /** Ask */
+            ask: string;
+            /** Point */
+            point: string;
+        };
+        /**
+         * Explained
+         * @description A change explained, and the learner's record with it.
+         */
+        Explained: {
+            /** Answers */
+            answers: components["schemas"]["Answer"][];
+            /** Topic */
+            topic: string;
+            /** Point */
+            point: string | null;
+            record: components["schemas"]["Record"];
         };
         /**
          * Fact
@@ -3377,6 +3714,32 @@ export interface components {
             next: components["schemas"]["NextReading"][];
         };
         /**
+         * FrameView
+         * @description What the meters show at an instant, in SI and rpm; ``number`` is that of the last turn that is in it.
+         */
+        FrameView: {
+            /**
+             * Kind
+             * @default frame
+             * @constant
+             */
+            kind: "frame";
+            /** At S */
+            at_s: number;
+            /** On */
+            on: boolean;
+            /** Pace */
+            pace: number;
+            /** Number */
+            number: number;
+            /** Hertz */
+            hertz: number;
+            /** Values */
+            values: {
+                [key: string]: number;
+            };
+        };
+        /**
          * GivenOutput
          * @description An output as it is listed.
          */
@@ -3415,6 +3778,151 @@ export interface components {
          * @enum {string}
          */
         HoursFrom: "typed" | "thermostat" | "logger" | "template, assumed";
+        /**
+         * HuntAct
+         * @description Something that may be done, its minutes and its caution; ``times`` is how often it was.
+         */
+        HuntAct: {
+            /** Act */
+            act: string;
+            /** Minutes */
+            minutes: number;
+            /** Caution */
+            caution: string;
+            /** Times */
+            times: number;
+        };
+        /**
+         * HuntLine
+         * @description A step of a way in the debrief.
+         */
+        HuntLine: {
+            /** Act */
+            act: string;
+            /** Minutes */
+            minutes: number;
+        };
+        /**
+         * HuntResult
+         * @description A hunt that has ended.
+         */
+        HuntResult: {
+            /** who */
+            who: string;
+            /**
+             * ended, UTC
+             * Format: date-time
+             */
+            at: string;
+            /** hunt */
+            number: number;
+            /** level */
+            level: number;
+            /** machine */
+            machine: string;
+            /** ending */
+            ending: string;
+            /** minutes spent */
+            minutes: number;
+            /** minutes given */
+            budget: number;
+            /** minutes of the cheapest way */
+            cheapest: number;
+            /** hidden */
+            hidden: string;
+            /** named */
+            named: string;
+            /** next step named */
+            next_step: string;
+            /** next step right */
+            next_right: boolean;
+            /** what was done, in order */
+            acts: string;
+        };
+        /**
+         * HuntSeen
+         * @description What an act showed: readings against those from when it was right, or words.
+         */
+        HuntSeen: {
+            /** Act */
+            act: string;
+            /** Minutes */
+            minutes: number;
+            now?: components["schemas"]["Figure"] | null;
+            healthy?: components["schemas"]["Figure"] | null;
+            /** Words */
+            words?: string | null;
+        };
+        /**
+         * HuntSoFar
+         * @description What was done in a hunt, in order, and what was named at its end.
+         */
+        HuntSoFar: {
+            /**
+             * Acts
+             * @default []
+             */
+            acts: string[];
+            /**
+             * Causes
+             * @default []
+             */
+            causes: string[];
+            /**
+             * Next Step
+             * @default
+             */
+            next_step: string;
+            /**
+             * Attempt
+             * @description a name of this attempt, so that it is kept once
+             * @default
+             */
+            attempt: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+        };
+        /**
+         * HuntView
+         * @description A hunt as far as a learner has come; nothing of what is hidden before it has ended.
+         */
+        HuntView: {
+            /** Number */
+            number: number;
+            /** Level */
+            level: number;
+            /** Level Words */
+            level_words: string;
+            /** Machine */
+            machine: string;
+            /** Complaint */
+            complaint: string;
+            /**
+             * Count
+             * @description how many faults are hidden
+             */
+            count: number;
+            /** Minutes */
+            minutes: number;
+            /** Budget */
+            budget: number;
+            /** Acts */
+            acts: components["schemas"]["HuntAct"][];
+            /** Seen */
+            seen: components["schemas"]["HuntSeen"][];
+            /** Causes */
+            causes: string[];
+            /** Ruled Out */
+            ruled_out: {
+                [key: string]: string;
+            };
+            /** Steps */
+            steps: string[];
+            debrief: components["schemas"]["Debrief"] | null;
+        };
         /**
          * Identification
          * @description What the hands can find out of a motor that does not say what it is.
@@ -3642,6 +4150,18 @@ export interface components {
             document: components["schemas"]["JobDocument"];
         };
         /**
+         * JobChoice
+         * @description A job whose machine may be put on the Bench.
+         */
+        JobChoice: {
+            /** Id */
+            id: number;
+            /** Machine */
+            machine: string;
+            /** Site */
+            site: string;
+        };
+        /**
          * JobDocument
          * @description What is said of one job, apart from the machine and the site it belongs to.
          */
@@ -3831,6 +4351,65 @@ export interface components {
             words: string;
         };
         /**
+         * Knob
+         * @description Something that may be turned.
+         *
+         *     ``key`` names it among the controls; its value times ``factor`` is what is shown of it, as ``quantity``. A switch has
+         *     ``choices`` instead of a range. ``command`` says for which command of an electronic motor it stands.
+         */
+        Knob: {
+            /** Key */
+            key: string;
+            /** Label */
+            label: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "motor" | "wheel" | "duct" | "supply" | "capacitor" | "command" | "year";
+            /**
+             * Quantity
+             * @default ratio
+             */
+            quantity: string;
+            /**
+             * Factor
+             * @default 1
+             */
+            factor: number;
+            /**
+             * Low
+             * @default 0
+             */
+            low: number;
+            /**
+             * High
+             * @default 1
+             */
+            high: number;
+            /**
+             * Step
+             * @default 0.05
+             */
+            step: number;
+            /**
+             * Built
+             * @default 1
+             */
+            built: number | string | boolean;
+            /**
+             * Choices
+             * @default []
+             */
+            choices: components["schemas"]["Choice"][];
+            command?: components["schemas"]["Command"] | null;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+        };
+        /**
          * Ladder
          * @description The causes in order, or what the ladder waits for.
          */
@@ -3881,6 +4460,12 @@ export interface components {
             /** Speaks Against */
             speaks_against: (string | components["schemas"]["Figure"])[][];
         };
+        /**
+         * Law
+         * @description How a drive lets its volts follow its hertz.
+         * @enum {string}
+         */
+        Law: "linear" | "fan";
         /**
          * Lead
          * @description One lead, as it was found.
@@ -4014,6 +4599,16 @@ export interface components {
              * @default false
              */
             confirmed: boolean;
+        };
+        /**
+         * LiveViews
+         * @description Everything that comes over the wire; kept together so that the page's types are generated from it.
+         */
+        LiveViews: {
+            /** Told */
+            told?: (components["schemas"]["PutUp"] | components["schemas"]["Turn"] | components["schemas"]["Switch"] | components["schemas"]["Pace"]) | null;
+            /** Sent */
+            sent?: components["schemas"]["FrameView"] | components["schemas"]["StandingView"] | components["schemas"]["OutlookView"] | components["schemas"]["RefusedView"] | null;
         };
         /**
          * LoadedAnswer
@@ -4215,6 +4810,14 @@ export interface components {
             levels: components["schemas"]["Level"][];
         };
         /**
+         * Looked
+         * @description A rig, and where it goes.
+         */
+        Looked: {
+            rig: components["schemas"]["RigView"];
+            outlook: components["schemas"]["Outlook"];
+        };
+        /**
          * LoudMark
          * @description A frequency that was loud, as heard or by a level.
          */
@@ -4335,11 +4938,26 @@ export interface components {
          */
         MeasuringPoint: "supply" | "drive input" | "drive output" | "winding";
         /**
+         * Meter
+         * @description The meters that are predicted and explained.
+         * @enum {string}
+         */
+        Meter: "speed" | "slip" | "torque" | "watts" | "amps" | "power factor" | "flow" | "pressure" | "capacitor volts" | "start-winding amps" | "winding" | "link volts" | "ripple of the motor's amps" | "volts at the motor" | "peak of the line's amps" | "energy of the year";
+        /**
          * MeterKind
          * @description How the meter makes one figure of a waveform.
          * @enum {string}
          */
         MeterKind: "average-responding" | "true-rms" | "true-rms, low-pass";
+        /**
+         * MeterView
+         * @description A meter of a rig: in which quantity it is read.
+         */
+        MeterView: {
+            meter: components["schemas"]["Meter"];
+            /** Quantity */
+            quantity: string;
+        };
         /**
          * Meters
          * @description Instruments, set once for each person, and kept with the job that they were used on.
@@ -4442,6 +5060,12 @@ export interface components {
          */
         Mounting: "belly band" | "lugs" | "studs" | "foot" | "face" | "resilient ring" | "external rotor" | "close coupled";
         /**
+         * Moves
+         * @description Which way a needle goes: what a learner predicts.
+         * @enum {integer}
+         */
+        Moves: -1 | 0 | 1;
+        /**
          * Needle
          * @description What a meter shows.
          * @enum {string}
@@ -4531,6 +5155,21 @@ export interface components {
             why: (string | components["schemas"]["Figure"])[];
             now?: components["schemas"]["Figure"] | null;
             then?: components["schemas"]["Figure"] | null;
+        };
+        /**
+         * NextHunt
+         * @description Which hunt to go on with, by the record.
+         */
+        NextHunt: {
+            /** Number */
+            number: number;
+            /** Level */
+            level: number;
+            /**
+             * Ended
+             * @description hunts of this learner, newest first
+             */
+            ended: components["schemas"]["HuntResult"][];
         };
         /**
          * NextReading
@@ -4737,6 +5376,57 @@ export interface components {
             repair?: components["schemas"]["RepairAnswer"] | null;
             /** @description the machine before it is put right, where that changes it */
             as_found?: components["schemas"]["OptionAnswer"] | null;
+        };
+        /**
+         * Outlook
+         * @description Where a rig goes.
+         *
+         *     ``values`` are its meters when it has run for good, in SI and rpm. ``says`` are sentences, the gravest first;
+         *     ``stalls`` whether it stands though it is switched on.
+         */
+        Outlook: {
+            /** Values */
+            values: {
+                [key: string]: number;
+            };
+            /** Curves */
+            curves: components["schemas"]["BalanceCurve"][];
+            torque: components["schemas"]["TorquePlane"];
+            /** Says */
+            says: string[];
+            /** Stalls */
+            stalls: boolean;
+        };
+        /**
+         * OutlookView
+         * @description Where it goes with its controls as they are turned.
+         */
+        OutlookView: {
+            /**
+             * Kind
+             * @default outlook
+             * @constant
+             */
+            kind: "outlook";
+            /** Number */
+            number: number;
+            outlook: components["schemas"]["Outlook"];
+        };
+        /**
+         * Pace
+         * @description Let its time run faster.
+         */
+        Pace: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "pace";
+            /**
+             * Pace
+             * @enum {integer}
+             */
+            pace: 1 | 10 | 60;
         };
         /**
          * Pair
@@ -5179,6 +5869,16 @@ export interface components {
             note?: string | null;
         };
         /**
+         * ProductChoice
+         * @description A motor of the catalogue that may be put on the Bench.
+         */
+        ProductChoice: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * ProductIn
          * @description An entry as typed: each value text with its unit, or an object with “typed” and “unit”.
          */
@@ -5380,6 +6080,44 @@ export interface components {
              * @description the field that its result is typed into
              */
             path?: string | null;
+        };
+        /**
+         * PutUp
+         * @description Put a rig up.
+         */
+        PutUp: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "put up";
+            rig: components["schemas"]["RigName"];
+            /**
+             * @default {
+             *       "volts": 1,
+             *       "hertz": 0,
+             *       "unbalance": 0,
+             *       "law": "linear",
+             *       "carrier_hz": 4000,
+             *       "tap": "high",
+             *       "bare": false,
+             *       "open": 1,
+             *       "filter": 1,
+             *       "outlets": 6,
+             *       "lift": 0,
+             *       "air_c": 20,
+             *       "fans": 0,
+             *       "capacitor": 1,
+             *       "label": 1,
+             *       "drag": 0,
+             *       "command": "speed",
+             *       "value": 1,
+             *       "hours": 0,
+             *       "low_hours": 0,
+             *       "low": 0.5
+             *     }
+             */
+            controls: components["schemas"]["Turned"];
         };
         /**
          * QuantityFacts
@@ -5753,6 +6491,33 @@ export interface components {
          */
         Reason: "dead" | "noisy" | "hot" | "weak air or flow" | "costly" | "planned";
         /**
+         * Record
+         * @description How a learner stands, topic by topic in the order of the course; ``mistaken`` is the meter that is wrong most often.
+         */
+        Record: {
+            /** Topics */
+            topics: components["schemas"]["TopicLine"][];
+            /** Asked */
+            asked: number;
+            /** Right */
+            right: number;
+            mistaken: components["schemas"]["Meter"] | null;
+        };
+        /**
+         * RefusedView
+         * @description What was told cannot be done; the rig goes on as it was.
+         */
+        RefusedView: {
+            /**
+             * Kind
+             * @default refused
+             * @constant
+             */
+            kind: "refused";
+            /** Sentence */
+            sentence: string;
+        };
+        /**
          * Removed
          * @description Whether a photograph is taken away.
          */
@@ -5885,6 +6650,94 @@ export interface components {
              */
             waits?: (string | components["schemas"]["Figure"])[] | null;
             working?: components["schemas"]["Working"] | null;
+        };
+        /**
+         * RigName
+         * @description What is to stand on the Bench: a stand that ships, the machine of a job, or a motor of the catalogue on a wheel.
+         */
+        RigName: {
+            /**
+             * Of
+             * @default stand
+             * @enum {string}
+             */
+            of: "stand" | "job" | "product";
+            /**
+             * Name
+             * @description of a stand that ships, or code of a product
+             * @default
+             */
+            name: string;
+            /** Job */
+            job?: number | null;
+            /** @default forward-curved */
+            wheel: components["schemas"]["Wheel"];
+            /**
+             * Drive
+             * @description whether a drive is put before it
+             * @default false
+             */
+            drive: boolean;
+        };
+        /**
+         * RigTurned
+         * @description A rig with its controls.
+         */
+        RigTurned: {
+            rig: components["schemas"]["RigName"];
+            /**
+             * @default {
+             *       "volts": 1,
+             *       "hertz": 0,
+             *       "unbalance": 0,
+             *       "law": "linear",
+             *       "carrier_hz": 4000,
+             *       "tap": "high",
+             *       "bare": false,
+             *       "open": 1,
+             *       "filter": 1,
+             *       "outlets": 6,
+             *       "lift": 0,
+             *       "air_c": 20,
+             *       "fans": 0,
+             *       "capacitor": 1,
+             *       "label": 1,
+             *       "drag": 0,
+             *       "command": "speed",
+             *       "value": 1,
+             *       "hours": 0,
+             *       "low_hours": 0,
+             *       "low": 0.5
+             *     }
+             */
+            controls: components["schemas"]["Turned"];
+        };
+        /**
+         * RigView
+         * @description What stands on the Bench: its knobs and meters, and what its drawing needs.
+         */
+        RigView: {
+            /** Name */
+            name: string;
+            /** Notes */
+            notes: string[];
+            /** Knobs */
+            knobs: components["schemas"]["Knob"][];
+            /** Meters */
+            meters: components["schemas"]["MeterView"][];
+            wheel: components["schemas"]["Wheel"];
+            /** Fans */
+            fans: number;
+            /** Drive */
+            drive: boolean;
+            /** Electronic */
+            electronic: boolean;
+            /** Capacitor */
+            capacitor: boolean;
+            /** Volts */
+            volts: number;
+            /** Hertz */
+            hertz: number;
         };
         /**
          * Role
@@ -6385,6 +7238,20 @@ export interface components {
          */
         Stage: "before" | "after";
         /**
+         * StandingView
+         * @description A rig was put up.
+         */
+        StandingView: {
+            /**
+             * Kind
+             * @default standing
+             * @constant
+             */
+            kind: "standing";
+            rig: components["schemas"]["RigView"];
+            controls: components["schemas"]["Turned"];
+        };
+        /**
          * StaticSpan
          * @description What lies between the two static taps besides the fan.
          * @enum {string}
@@ -6620,6 +7487,19 @@ export interface components {
             who: string;
         };
         /**
+         * Switch
+         * @description Switch it on or off.
+         */
+        Switch: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "switch";
+            /** On */
+            on: boolean;
+        };
+        /**
          * System
          * @description Kinds of cooling system that differ in the air they want per ton.
          * @enum {string}
@@ -6636,6 +7516,12 @@ export interface components {
             already: number;
             view: components["schemas"]["LogView"];
         };
+        /**
+         * Tap
+         * @description Which speed tap is live.
+         * @enum {string}
+         */
+        Tap: "high" | "low";
         /**
          * Target
          * @description Where the wanted flow comes from; the first that is complete is taken, a typed one before all.
@@ -6728,6 +7614,36 @@ export interface components {
             hours: number;
             /** Share */
             share: number;
+        };
+        /**
+         * TopicLine
+         * @description How a topic stands: answers, the right ones, meters whose last answer was wrong, and experiments that were tried.
+         */
+        TopicLine: {
+            /** Topic */
+            topic: string;
+            /** Asked */
+            asked: number;
+            /** Right */
+            right: number;
+            /** Mistaken */
+            mistaken: components["schemas"]["Meter"][];
+            /** Tried */
+            tried: string[];
+        };
+        /**
+         * TorquePlane
+         * @description Torque against speed: the motor's, the load's, N·m and rpm; ``field`` is the synchronous speed, none without slip.
+         */
+        TorquePlane: {
+            /** Speed */
+            speed: number[];
+            /** Motor */
+            motor: number[];
+            /** Load */
+            load: number[];
+            /** Field */
+            field: number | null;
         };
         /**
          * Traits
@@ -6851,6 +7767,125 @@ export interface components {
          */
         TroubleIn: {
             trouble: components["schemas"]["Trouble"];
+        };
+        /**
+         * Turn
+         * @description Turn its controls; ``number`` comes back with the first frame that shows it.
+         */
+        Turn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "turn";
+            controls: components["schemas"]["Turned"];
+            /**
+             * Number
+             * @default 0
+             */
+            number: number;
+        };
+        /**
+         * Turned
+         * @description Controls of the rig as they are told from outside; what is not said stands as built.
+         */
+        Turned: {
+            /**
+             * Volts
+             * @default 1
+             */
+            volts: number;
+            /**
+             * Hertz
+             * @default 0
+             */
+            hertz: number;
+            /**
+             * Unbalance
+             * @default 0
+             */
+            unbalance: number;
+            /** @default linear */
+            law: components["schemas"]["Law"];
+            /**
+             * Carrier Hz
+             * @default 4000
+             */
+            carrier_hz: number;
+            /** @default high */
+            tap: components["schemas"]["Tap"];
+            /**
+             * Bare
+             * @default false
+             */
+            bare: boolean;
+            /**
+             * Open
+             * @default 1
+             */
+            open: number;
+            /**
+             * Filter
+             * @default 1
+             */
+            filter: number;
+            /**
+             * Outlets
+             * @default 6
+             */
+            outlets: number;
+            /**
+             * Lift
+             * @default 0
+             */
+            lift: number;
+            /**
+             * Air C
+             * @default 20
+             */
+            air_c: number;
+            /**
+             * Fans
+             * @default 0
+             */
+            fans: number;
+            /**
+             * Capacitor
+             * @default 1
+             */
+            capacitor: number;
+            /**
+             * Label
+             * @default 1
+             */
+            label: number;
+            /**
+             * Drag
+             * @default 0
+             */
+            drag: number;
+            /** @default speed */
+            command: components["schemas"]["Command"];
+            /**
+             * Value
+             * @default 1
+             */
+            value: number;
+            /**
+             * Hours
+             * @default 0
+             */
+            hours: number;
+            /**
+             * Low Hours
+             * @default 0
+             */
+            low_hours: number;
+            /**
+             * Low
+             * @default 0.5
+             */
+            low: number;
         };
         /**
          * UnitFacts
@@ -7029,6 +8064,38 @@ export interface components {
             trouble: string | null;
         };
         /**
+         * WaveView
+         * @description A wave as it is drawn: ms and values.
+         */
+        WaveView: {
+            /** Ms */
+            ms: number[];
+            /** Values */
+            values: number[];
+        };
+        /**
+         * WavesView
+         * @description What a drive makes of its line; ``duty`` and ``modulation`` are shares.
+         */
+        WavesView: {
+            line: components["schemas"]["WaveView"];
+            line_amps: components["schemas"]["WaveView"];
+            link: components["schemas"]["WaveView"];
+            pulses: components["schemas"]["WaveView"];
+            fundamental: components["schemas"]["WaveView"];
+            current: components["schemas"]["WaveView"];
+            /** Duty */
+            duty: number;
+            /** Modulation */
+            modulation: number;
+            /** Pulses A Period */
+            pulses_a_period: number;
+            /** Clipped */
+            clipped: boolean;
+            /** Motor V */
+            motor_v: number;
+        };
+        /**
          * Way
          * @description How a flow is found, the most direct first.
          * @enum {string}
@@ -7157,6 +8224,44 @@ export interface components {
             today_w: number | null;
             /** Then W */
             then_w: number | null;
+        };
+        /**
+         * Asked
+         * @description A change of a rig, and what was said of it before; nothing said is no answer.
+         */
+        modest_rotor__api__bench__Asked: {
+            rig: components["schemas"]["RigName"];
+            before: components["schemas"]["Turned"];
+            after: components["schemas"]["Turned"];
+            /**
+             * Said
+             * @default {}
+             */
+            said: {
+                [key: string]: components["schemas"]["Moves"];
+            };
+            /**
+             * Experiment
+             * @default
+             */
+            experiment: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+        };
+        /**
+         * Asked
+         * @description Typed values for a calculation.
+         */
+        modest_rotor__api__calculations__Asked: {
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
+            /** Units */
+            units?: ("ip" | "si") | null;
         };
         /**
          * Change
@@ -8250,7 +9355,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Asked"];
+                "application/json": components["schemas"]["modest_rotor__api__calculations__Asked"];
             };
         };
         responses: {
@@ -9892,6 +10997,262 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Visit"][];
+                };
+            };
+        };
+    };
+    book_api_bench_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchBook"];
+                };
+            };
+        };
+    };
+    look_api_bench_look_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RigTurned"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Looked"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    waves_api_bench_waves_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RigTurned"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WavesView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    explain_api_bench_explain_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["modest_rotor__api__bench__Asked"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Explained"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    record_api_bench_record_get: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    next_hunt_api_bench_hunts_next_get: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextHunt"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    hunts_csv_api_bench_hunts_csv_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+        };
+    };
+    hunt_api_bench_hunts__number__post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HuntSoFar"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    live_views_api_bench_live_views_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiveViews"];
                 };
             };
         };
