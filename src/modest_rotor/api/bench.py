@@ -63,6 +63,7 @@ class RigView(BaseModel):
     capacitor: bool
     volts: float
     hertz: float
+    lift: float = Field(description="fixed part of the system's pressure, a share, as built")
 
 
 class RigTurned(BaseModel):
@@ -98,6 +99,7 @@ class BenchBook(BaseModel):
     """What the Bench offers."""
 
     stands: tuple[str, ...]
+    built: Turned = Field(description="controls with nothing turned")
     jobs: tuple[JobChoice, ...]
     motors: tuple[ProductChoice, ...]
     wheels: tuple[Wheel, ...]
@@ -187,18 +189,20 @@ def _with_drive(stand: Stand, drive: bool) -> Stand:
 
 def view_of(stand: Stand) -> RigView:
     """A stand as the page draws it."""
+    load = stand.load
     return RigView(
         name=stand.name,
         notes=stand.notes,
         knobs=knobs_of(stand),
         meters=tuple(MeterView(meter=meter, quantity=quantity_of(stand, meter)) for meter in meters_of(stand)),
-        wheel=stand.load.machine.shape.wheel,
-        fans=stand.load.running,
+        wheel=load.machine.shape.wheel,
+        fans=load.running,
         drive=stand.drive is not None,
         electronic=stand.is_electronic,
         capacitor=stand.has_capacitor,
         volts=stand.volts,
         hertz=stand.hertz,
+        lift=float(load.system.fixed_pressure / load.machine.pressure),
     )
 
 
@@ -210,6 +214,7 @@ def book() -> BenchBook:
     motors = [one for one in catalogue.all_products() if one.type is ProductType.MOTOR]
     return BenchBook(
         stands=tuple(stands()),
+        built=Turned(),
         jobs=tuple(
             JobChoice(id=job.id, machine=job.machine, site=site.site.name) for site in sites for job in site.jobs
         ),

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 from fastapi import APIRouter, Query, Response
 from pydantic import BaseModel, Field
 
@@ -19,6 +21,7 @@ from modest_rotor.core.bench.hunting import (
     next_steps,
     way_minutes,
 )
+from modest_rotor.core.bench.why import Moves
 from modest_rotor.core.estimate import COVERAGE_95
 from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.perturb import Needle
@@ -56,6 +59,8 @@ class HuntSeen(BaseModel):
     minutes: int
     now: Figure | None = None
     healthy: Figure | None = None
+    change: Figure | None = Field(default=None, description="of the reading against that from when it was right")
+    moves: Moves | None = Field(default=None, description="beyond both bands")
     words: str | None = None
 
 
@@ -122,8 +127,8 @@ def next_hunt(who: str = Query(default="", max_length=LONGEST_NAME)) -> NextHunt
     ended = bench.hunts_of(who.strip())
     level = next_level((make_hunt(one.number).level, one.ending) for one in ended)
     done = {one.number for one in ended}
-    first = (level - 1) * OF_A_LEVEL
-    number = next((number for number in range(first, first + OF_A_LEVEL) if number not in done), first)
+    first = (level - 1) * OF_A_LEVEL + 1
+    number = next((number for number in range(first, level * OF_A_LEVEL) if number not in done), first)
     return NextHunt(number=number, level=level, ended=tuple(_result(one) for one in reversed(ended)))
 
 
@@ -181,8 +186,18 @@ def _seen(hunting: Hunting) -> tuple[HuntSeen, ...]:
         if act.startswith("read "):
             needle = Needle(act.removeprefix("read "))
             now, healthy = so_far.readings[needle][-1], hunting.hunt.healthy[needle]
-            figures = (_figure(hunting.hunt, needle, now), _figure(hunting.hunt, needle, healthy))
-            found.append(HuntSeen(act=act, minutes=minutes_of(act), now=figures[0], healthy=figures[1]))
+            share = now / healthy - 1
+            band = COVERAGE_95 * math.sqrt(2) * REPEATS[needle]
+            found.append(
+                HuntSeen(
+                    act=act,
+                    minutes=minutes_of(act),
+                    now=_figure(hunting.hunt, needle, now),
+                    healthy=_figure(hunting.hunt, needle, healthy),
+                    change=Figure(quantity="change", value=share, band=band),
+                    moves=Moves(0 if abs(share) < band else 1 if share > 0 else -1),
+                )
+            )
             continue
         words = so_far.shown.get(act)
         if act == ASK:

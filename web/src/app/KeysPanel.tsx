@@ -16,6 +16,8 @@ const KEYS: readonly [string, string][] = [
   ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
   ["N", "add a set or a step (outside a field)"],
   ["L", "loud, while the noise sweep is open on Set-up"],
+  ["F, S, R", "on a meter of the Bench: it falls, stays the same, rises"],
+  ["Enter, O", "on the Bench: turn what waits; switch the rig off or on"],
   ["/ or Ctrl K", "find a job, on the Board"],
   ["?", "this panel (outside a field)"],
 ];

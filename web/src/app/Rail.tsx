@@ -32,12 +32,25 @@ export function Rail({ here }: { here: Station }) {
       {railOf(view, assessment).map((entry) => (
         <Entry key={entry.station} entry={entry} here={entry.station === here} jobId={view.id} />
       ))}
-      <Box mt="auto" px={{ md: "10px", lg: "16px" }} py="8px" fontSize="small" color="ink2" fontStyle="italic">
-        Bench: not in this version yet
-      </Box>
+      <ToBench to={`/bench?job=${view.id}`}>Put it on the Bench</ToBench>
     </Box>
   );
 }
+
+/** The simulated bench with this machine on it. */
+const ToBench = chakra(NavLink, {
+  base: {
+    mt: "auto",
+    display: "flex",
+    alignItems: "center",
+    minHeight: "44px",
+    px: { md: "10px", lg: "16px" },
+    fontSize: "small",
+    color: "ink2",
+    textUnderlineOffset: "3px",
+    _focusVisible: { outlineOffset: "-4px" },
+  },
+});
 
 const Entry = memo(function Entry({
   entry,

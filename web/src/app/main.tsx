@@ -37,6 +37,11 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import("../devices/DevicesPage")).DevicesPage }),
   },
   {
+    path: "/bench/:part?/:which?",
+    HydrateFallback: Nothing,
+    lazy: async () => ({ Component: (await import("../bench/BenchPage")).BenchPage }),
+  },
+  {
     path: "/visits",
     HydrateFallback: Nothing,
     lazy: async () => ({ Component: (await import("../visits/Visits")).Visits }),

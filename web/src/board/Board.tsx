@@ -42,6 +42,7 @@ export function Board() {
             <WayTo to="/catalogue">Catalogue</WayTo>
             <WayTo to="/devices">Devices</WayTo>
             <WayTo to="/visits">Next visits</WayTo>
+            <WayTo to="/bench">Bench</WayTo>
           </Box>
           <Find>
             Find

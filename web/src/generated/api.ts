@@ -1930,6 +1930,8 @@ export interface components {
         BenchBook: {
             /** Stands */
             stands: string[];
+            /** @description controls with nothing turned */
+            built: components["schemas"]["Turned"];
             /** Jobs */
             jobs: components["schemas"]["JobChoice"][];
             /** Motors */
@@ -3850,6 +3852,10 @@ export interface components {
             minutes: number;
             now?: components["schemas"]["Figure"] | null;
             healthy?: components["schemas"]["Figure"] | null;
+            /** @description of the reading against that from when it was right */
+            change?: components["schemas"]["Figure"] | null;
+            /** @description beyond both bands */
+            moves?: components["schemas"]["Moves"] | null;
             /** Words */
             words?: string | null;
         };
@@ -6738,6 +6744,11 @@ export interface components {
             volts: number;
             /** Hertz */
             hertz: number;
+            /**
+             * Lift
+             * @description fixed part of the system's pressure, a share, as built
+             */
+            lift: number;
         };
         /**
          * Role

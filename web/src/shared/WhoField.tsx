@@ -5,11 +5,11 @@ import { Small } from "./parts";
 import { useReader } from "./reader";
 
 /** Whoever signs says who they are, once; it is the name that goes with every change. */
-export function WhoField() {
+export function WhoField({ words = "signed by" }: { words?: string }) {
   const reader = useReader();
   return (
     <Box as="label" display="block" maxWidth="320px">
-      <Small>signed by</Small>
+      <Small>{words}</Small>
       <Line
         aria-label="Your name"
         value={reader.who}

@@ -25,7 +25,7 @@ export function DevicePick({ which, label, help, kinds }: PickProps) {
   const { desk, view } = useView();
   const devices = useDevices();
   const chosen = view.document.setup?.[which] ?? "";
-  const fitting = (devices.data ?? []).filter((device) => kinds.includes(device.kind));
+  const fitting = (devices.data ?? []).filter((device) => kinds.includes(device.kind) && !device.of_bench);
   const choose = (name: string | null) =>
     void desk.does((step) =>
       taken(

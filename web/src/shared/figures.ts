@@ -18,10 +18,20 @@ export function unitOf(quantity: string, units: UnitSystem, currency?: string | 
   return unit === "per kWh" ? `${currency ?? ""} per kWh`.trim() : unit;
 }
 
+/** A figure that was worked out, without a band. */
+export function figure(quantity: string, value: number): Figure {
+  return { quantity, value, basis: "worked out" };
+}
+
 /** A value in the reader's unit. */
 export function inUnits(quantity: string, value: number, units: UnitSystem): number {
   const { factor, offset } = facts(quantity, units);
   return value * factor + offset;
+}
+
+/** How many decimals of a quantity this reader sees at the most. */
+export function decimalsOf(quantity: string, units: UnitSystem): number {
+  return facts(quantity, units).decimals;
 }
 
 /** A figure in the reader's units, no finer than its band allows. */
@@ -81,7 +91,8 @@ function formatOf(places: number): Intl.NumberFormat {
   return found;
 }
 
-function grouped(value: number, step: number): string {
+/** A number with grouped thousands, in steps of a size. */
+export function grouped(value: number, step: number): string {
   const places = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
   const rounded = Math.round(value / step) * step;
   const text = formatOf(places).format(Math.abs(rounded));

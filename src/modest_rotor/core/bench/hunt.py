@@ -245,7 +245,12 @@ def all_tests() -> Mapping[str, tuple[Row, ...]]:
 def tests_on(stand: str) -> tuple[str, ...]:
     """The tests that tell anything on a stand: those with an outcome of their own for a cause that it can have."""
     names = {one.cause.name for one in causes_on(stand)}
-    return tuple(test for test, rows in all_tests().items() if any(row["cause"] in names for row in rows))
+    machines = ("both", "pump" if stands()[stand].is_pump else "fan")
+    return tuple(
+        test
+        for test, rows in all_tests().items()
+        if rows[0]["machine"] in machines and any(row["cause"] in names for row in rows)
+    )
 
 
 def outcome_of(test: str, causes: Iterable[str]) -> str:

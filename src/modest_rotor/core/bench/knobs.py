@@ -83,7 +83,7 @@ def knobs_of(stand: Stand) -> tuple[Knob, ...]:
 def _motor(stand: Stand) -> list[Knob]:
     found = [
         _switch("bare", "Wheel", "wheel", False, ((False, "on its shaft"), (True, "off: bare shaft"))),
-        Knob(key="drag", label="Rubbing", part="wheel", high=1.5, built=0.0, words="torque that rubs, of the load's"),
+        Knob(key="drag", label="Rubbing", part="wheel", high=1.5, built=0.0, words="of the load’s torque"),
     ]
     if stand.has_capacitor:
         assert isinstance(stand.motor, TwoAxisMotor)
@@ -91,13 +91,13 @@ def _motor(stand: Stand) -> list[Knob]:
             _switch("tap", "Tap", "motor", "high", (("low", "low"), ("high", "high"))),
             Knob(
                 key="capacitor",
-                label="Capacitor, what is left",
+                label="Capacitor left",
                 part="capacitor",
-                words="of the µF on its label; 0 % is open",
+                words="of its label",
             ),
             Knob(
                 key="label",
-                label="Capacitor, label",
+                label="Capacitor label",
                 part="capacitor",
                 quantity="capacitance",
                 factor=float(stand.motor.capacitance),
@@ -218,16 +218,16 @@ def _duct(stand: Stand) -> list[Knob]:
             part="duct",
             high=12,
             step=0.25,
-            words="of a clean one’s resistance; 0 % is out",
+            words="of clean",
         ),
         Knob(key="outlets", label=outlets, part="duct", quantity="count", low=1, high=OUTLETS, step=1, built=OUTLETS),
         Knob(
             key="lift",
-            label="Static lift" if stand.is_pump else "Pressure held in the duct",
+            label="Static lift" if stand.is_pump else "Pressure held",
             part="duct",
             high=0.9,
             built=0.0,
-            words="of the pressure as built",
+            words="of built",
         ),
     ]
     if not stand.is_pump:
@@ -252,7 +252,7 @@ def _duct(stand: Stand) -> list[Knob]:
 def _year(stand: Stand) -> list[Knob]:
     hours = Knob(
         key="hours",
-        label="Hours a year, as set",
+        label="Hours as set",
         part="year",
         quantity="hours",
         high=8760,
@@ -263,8 +263,8 @@ def _year(stand: Stand) -> list[Knob]:
         return [hours]
     return [
         hours,
-        hours.model_copy(update={"key": "low_hours", "label": "Hours a year, at low"}),
-        Knob(key="low", label="Low is", part="year", quantity="command", low=0.2, built=0.5, words="of what is set"),
+        hours.model_copy(update={"key": "low_hours", "label": "Hours at low"}),
+        Knob(key="low", label="Low is", part="year", quantity="command", low=0.2, built=0.5, words="of set"),
     ]
 
 

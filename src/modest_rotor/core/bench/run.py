@@ -20,6 +20,7 @@ from modest_rotor.core.bench.stand import (
 )
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.perturb import Setup
+from modest_rotor.core.physics.curve import curve_through
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor, Stopping
 from modest_rotor.core.physics.fields import RAD_S_PER_RPM
 from modest_rotor.core.physics.motor_point import MotorPoint
@@ -49,6 +50,8 @@ STARTING_TORQUE = 2.0
 STARTING_AMPS, STARTING_POWER_FACTOR = 6.0, 0.6
 """Amps while a start switch is closed, over those at the built load, and their power factor. Common practice: five to seven times."""
 AMBIENT_C = 28.0
+FINE = 240
+"""Points to which a torque curve is refined."""
 FELT_K = 2.0
 """Change of the winding's temperature after which its resistances are worked out anew."""
 
@@ -89,7 +92,7 @@ class TorqueCurve:
     torque_nm: Array
 
     def at(self, speed_rpm: float) -> float:
-        """Torque at a speed, N·m; beyond the field it brakes. Source: linear between solved slips."""
+        """Torque at a speed, N·m; beyond the field it brakes. Source: linear between neighbours."""
         return float(np.interp(speed_rpm, self.speed_rpm, self.torque_nm))
 
 
@@ -145,8 +148,12 @@ def torque_curve(setup: Setup, unbalance: float = 0.0) -> TorqueCurve | None:
     field = float(setup.motor.synchronous_rpm(setup.supply))
     if isinstance(setup.motor, TwoAxisMotor) and setup.motor.auxiliary is Auxiliary.SWITCHED_OFF:
         speed, torque = np.r_[0.0, speed], np.r_[max(float(torque[0]), 0.0) * STARTING_TORQUE, torque]
-    over = 2 * field - speed[::-1]
-    return TorqueCurve(np.r_[speed, field, over], np.r_[torque, 0.0, -torque[::-1]])
+    # Finer by a smooth curve through the solved slips, so that looking a torque up stays a straight line between neighbours.
+    slips = 1 - np.r_[speed, field] / field
+    fine = np.unique(np.r_[speed, field, field * (1 - np.geomspace(LEAST_SLIP, max(slips), FINE))])
+    torque = np.asarray(curve_through(np.r_[speed, field], np.r_[torque, 0.0])(fine), float)
+    over = 2 * field - fine[-2::-1]
+    return TorqueCurve(np.r_[fine, over], np.r_[torque, -torque[-2::-1]])
 
 
 def advance(rig: Prepared, state: State, seconds: float, on: bool = True) -> State:

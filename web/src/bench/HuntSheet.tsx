@@ -1,0 +1,290 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+
+import type { Schemas } from "../shared/api";
+import { Line, Pick } from "../shared/devices";
+import { Micro, Press, SeverityWord, Small } from "../shared/parts";
+import { Cell } from "./Knobs";
+import type { Hunt, HuntView } from "./useHunt";
+import { capital } from "./words";
+
+interface HuntProps {
+  hunt: Hunt;
+  number: number;
+  next: Schemas["NextHunt"] | undefined;
+}
+
+/** A hidden fault, a complaint, a budget of minutes: what may be done, and at the end what was hidden. */
+export function HuntSheet({ hunt, number, next }: HuntProps) {
+  const { view, refusal } = hunt;
+  return (
+    <>
+      <Numbers number={number} next={next} view={view} />
+      {refusal && (
+        <Box role="alert" py="8px">
+          <SeverityWord severity="caution" /> {refusal}
+        </Box>
+      )}
+      {view && (
+        <>
+          <Box borderTop="2px solid" borderColor="ink" py="8px">
+            <Box fontSize="figure" fontWeight={600}>
+              “{view.complaint}”
+            </Box>
+            <Box>
+              {capital(view.machine)}. {view.count > 1 ? "Two things are wrong with it." : "One thing is wrong."} You
+              have its readings from when it was right.
+            </Box>
+          </Box>
+          <Minutes view={view} />
+          {view.debrief ? <Debrief view={view} hunt={hunt} next={next} /> : <Acts view={view} hunt={hunt} />}
+        </>
+      )}
+    </>
+  );
+}
+
+function Numbers({ number, next, view }: { number: number; next: HuntProps["next"]; view: HuntView | undefined }) {
+  const navigate = useNavigate();
+  const [typed, setTyped] = useState("");
+  const open = () => /^\d{1,4}$/.test(typed.trim()) && navigate(`/bench/hunt/${Number(typed)}`);
+  return (
+    <Box display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center" py="8px">
+      <Box fontWeight={600} data-hunt={number}>
+        Hunt {number.toLocaleString("en")}
+      </Box>
+      <Small>{view?.level_words}</Small>
+      <Box
+        as="form"
+        ml="auto"
+        display="flex"
+        gap="8px"
+        alignItems="center"
+        onSubmit={(event: React.FormEvent) => {
+          event.preventDefault();
+          open();
+        }}
+      >
+        <Line
+          aria-label="Number of a hunt, 0 to 2,999"
+          placeholder="its number"
+          inputMode="numeric"
+          width="92px"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <Press type="submit">Open</Press>
+        {next && next.number !== number && (
+          <Press type="button" onClick={() => navigate(`/bench/hunt/${next.number}`)}>
+            Next for you: hunt {next.number.toLocaleString("en")}
+          </Press>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** Minutes as a bar, spent and given. */
+function Minutes({ view }: { view: HuntView }) {
+  const share = Math.min(view.minutes / view.budget, 1);
+  return (
+    <Box pb="8px">
+      <Box height="10px" background="hair" position="relative" aria-hidden>
+        <Box position="absolute" insetY={0} left={0} background="copper" style={{ width: `${100 * share}%` }} />
+      </Box>
+      <Box data-minutes>
+        <b>{view.minutes}</b> of {view.budget} minutes spent
+      </Box>
+    </Box>
+  );
+}
+
+const READ = "read ";
+
+function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
+  const readings = view.acts.filter(({ act }) => act.startsWith(READ));
+  const tests = view.acts.filter(({ act }) => !act.startsWith(READ));
+  return (
+    <>
+      <Box as="section" aria-label="Readings" borderTop="1px solid" borderColor="rule" pt="6px" pb="10px">
+        <b>Read</b> <Micro>{readings[0]?.caution}</Micro>
+        <Box display="flex" flexWrap="wrap" pt="4px">
+          {readings.map((one) => (
+            <Cell key={one.act} type="button" onClick={() => hunt.act(one.act)} data-act={one.act}>
+              <b>{capital(one.act.slice(READ.length))}</b> <Small>{one.minutes} min</Small>
+              <Times times={one.times} />
+            </Cell>
+          ))}
+        </Box>
+      </Box>
+      <Box as="section" aria-label="Tests">
+        {tests.map((one) => (
+          <Box
+            key={one.act}
+            display="grid"
+            gridTemplateColumns={{ base: "1fr", md: "minmax(0, 330px) minmax(0, 1fr)" }}
+            gap="0 14px"
+            alignItems="center"
+            borderTop="1px solid"
+            borderColor="hair"
+          >
+            <Act type="button" onClick={() => hunt.act(one.act)} data-act={one.act}>
+              <span>
+                {capital(one.act)}
+                <Times times={one.times} />
+              </span>
+              <Small>{one.minutes} min</Small>
+            </Act>
+            <Micro>{one.caution}</Micro>
+          </Box>
+        ))}
+      </Box>
+      <Naming view={view} hunt={hunt} />
+    </>
+  );
+}
+
+function Times({ times }: { times: number }) {
+  return times > 0 ? <Small> done{times > 1 ? ` × ${times}` : ""}</Small> : null;
+}
+
+const Act = chakra("button", {
+  base: {
+    minHeight: "44px",
+    display: "flex",
+    justifyContent: "space-between",
+    alignItems: "center",
+    gap: "8px",
+    fontWeight: 600,
+    textAlign: "left",
+    textDecoration: "underline",
+    textUnderlineOffset: "3px",
+    textDecorationColor: "var(--chakra-colors-rule)",
+    _hover: { background: "desk" },
+  },
+});
+
+/** Name what is hidden, and what is to be done about it next. */
+function Naming({ view, hunt }: { view: HuntView; hunt: Hunt }) {
+  const [causes, setCauses] = useState<string[]>([]);
+  const [step, setStep] = useState("");
+  const toggle = (cause: string) =>
+    setCauses(causes.includes(cause) ? causes.filter((one) => one !== cause) : [...causes, cause].slice(-view.count));
+  return (
+    <Box as="section" aria-label="Name it" borderTop="2px solid" borderColor="ink" mt="12px" pt="8px">
+      <b>{view.count > 1 ? "Name both" : "Name it"}</b> <Small>when you would put your name to it</Small>
+      <Box display="flex" flexWrap="wrap" gap="6px" py="8px">
+        {view.causes.map((cause) => {
+          const out = view.ruled_out[cause];
+          return (
+            <Cell
+              key={cause}
+              type="button"
+              ml="0"
+              aria-pressed={causes.includes(cause)}
+              chosen={causes.includes(cause) ? "yes" : undefined}
+              onClick={() => toggle(cause)}
+              data-cause={cause}
+              textDecoration={out ? "line-through" : undefined}
+              color={out ? "ink2" : undefined}
+            >
+              {cause}
+            </Cell>
+          );
+        })}
+      </Box>
+      <Box display="flex" flexWrap={{ base: "wrap", md: "nowrap" }} gap="8px">
+        <Pick aria-label="What is to be done next" value={step} onChange={(event) => setStep(event.target.value)}>
+          <option value="">what is to be done next</option>
+          {view.steps.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </Pick>
+        <Press
+          type="button"
+          flexShrink={0}
+          disabled={causes.length === 0 || !step}
+          onClick={() => hunt.name(causes, step)}
+          data-name-it
+        >
+          {view.count > 1 ? "Name both" : "Name the fault"}
+        </Press>
+      </Box>
+    </Box>
+  );
+}
+
+const ENDINGS: Record<Schemas["Ending"], string> = {
+  found: "Found.",
+  "one of two found": "One of two found.",
+  "another cause": "It was another.",
+  "an unsafe act": "Stopped: an unsafe act.",
+  "out of time": "Out of time.",
+};
+
+/** How it ended, and the way that the cause ladder would have taken beside the one that was. */
+function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntProps["next"] }) {
+  const navigate = useNavigate();
+  const { debrief } = view;
+  if (!debrief) return null;
+  const unsafe = debrief.ending === "an unsafe act";
+  return (
+    <Box as="section" aria-label="Debrief" data-debrief={debrief.ending}>
+      <Box borderTop={unsafe ? "4px solid" : "2px solid"} borderColor={unsafe ? "brick" : "ink"} py="8px">
+        {unsafe && (
+          <>
+            <SeverityWord severity="stop" />{" "}
+          </>
+        )}
+        <b>{ENDINGS[debrief.ending]}</b> {debrief.reason}
+        {!debrief.reason.startsWith("Hidden") && <> Hidden was {debrief.hidden.join(" and ")}.</>}
+      </Box>
+      <Box pb="8px">
+        What it asks for next: {debrief.next_steps.join("; ")}.{" "}
+        {debrief.ending !== "an unsafe act" && debrief.ending !== "out of time" && (
+          <b>{debrief.next_right ? "You said so." : "You named another step."}</b>
+        )}
+      </Box>
+      <Box display="grid" gridTemplateColumns="1fr 1fr" gap="20px" borderTop="1px solid" borderColor="rule" pt="6px">
+        <Way title="your way" minutes={view.minutes} lines={view.seen} />
+        <Way title="the cheapest way by the ladder" minutes={debrief.way_minutes} lines={debrief.way} />
+      </Box>
+      <Box display="flex" gap="10px" py="14px" flexWrap="wrap">
+        {next && (
+          <Press type="button" onClick={() => navigate(`/bench/hunt/${next.number}`)} data-next-hunt>
+            Next hunt: {next.number.toLocaleString("en")}
+          </Press>
+        )}
+        <Press type="button" onClick={hunt.anew}>
+          This one again
+        </Press>
+      </Box>
+    </Box>
+  );
+}
+
+function Way({
+  title,
+  minutes,
+  lines,
+}: {
+  title: string;
+  minutes: number;
+  lines: readonly { act: string; minutes: number }[];
+}) {
+  return (
+    <Box>
+      <Micro>
+        {title}, {minutes} minutes
+      </Micro>
+      <Box as="ol" pl="20px">
+        {lines.map((line, index) => (
+          <li key={index}>
+            {capital(line.act)} <Small>{line.minutes} min</Small>
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,303 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type KeyboardEvent, useEffect, useRef } from "react";
+
+import type { Schemas } from "../shared/api";
+import { unitOf } from "../shared/figures";
+import { Micro, Small } from "../shared/parts";
+import { useUnits } from "../shared/units";
+import type { BenchDesk, BenchState } from "./desk";
+import { MoveMark } from "./MoveMark";
+import { TRACE_S } from "./traces";
+import { capital, HOW, LIVE, meterText, type Moves } from "./words";
+
+type MeterView = Schemas["MeterView"];
+type Answer = Schemas["Answer"];
+
+interface MetersProps {
+  desk: BenchDesk;
+  state: BenchState;
+  meters: readonly MeterView[];
+  /** Whether what each will do is asked; without it they stand in two columns. */
+  asks: boolean;
+}
+
+/** The meters: large, each with its last minute; beside it what it is expected to do, and then what it did and why. */
+export function Meters({ desk, state, meters, asks }: MetersProps) {
+  const { explained } = state;
+  const answers = new Map(explained?.answers.map((one) => [one.meter, one]));
+  if (!asks && !explained)
+    return (
+      <Box
+        as="section"
+        aria-label="Meters"
+        display="grid"
+        gridTemplateColumns={{ base: "1fr", lg: "1fr 1fr" }}
+        gap="0 20px"
+      >
+        {meters.map((view) => (
+          <Row key={view.meter} narrow>
+            <Reading desk={desk} view={view} state={state} />
+          </Row>
+        ))}
+      </Box>
+    );
+  return (
+    <Box as="section" aria-label="Meters">
+      <Head asks={asks && !explained} said={Object.keys(state.said).length} of={meters.length} />
+      {meters.map((view) => {
+        const answer = answers.get(view.meter);
+        return (
+          <Row key={view.meter}>
+            <Reading desk={desk} view={view} state={state} />
+            {answer ? <Told answer={answer} /> : <Predict desk={desk} view={view} said={state.said[view.meter]} />}
+          </Row>
+        );
+      })}
+    </Box>
+  );
+}
+
+function Head({ asks, said, of }: { asks: boolean; said: number; of: number }) {
+  return (
+    <Box
+      display={{ base: "none", md: "grid" }}
+      gridTemplateColumns="minmax(0, 390px) minmax(0, 1fr)"
+      borderBottom="1px solid"
+      borderColor="rule"
+      pt="4px"
+      pb="3px"
+    >
+      <Micro>simulated meters, and their last minute</Micro>
+      <Micro>{asks ? `what I expect: ${said} of ${of} said` : "what it did, and why"}</Micro>
+    </Box>
+  );
+}
+
+function Row({ narrow = false, children }: { narrow?: boolean; children: React.ReactNode }) {
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={narrow ? "minmax(0, 1fr)" : { base: "1fr", md: "minmax(0, 390px) minmax(0, 1fr)" }}
+      alignItems="center"
+      minHeight={narrow ? "54px" : "60px"}
+      borderBottom="1px solid"
+      borderColor="hair"
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** A meter's name, its large figure, and its trace. What only a turn changes shows what was worked out of it. */
+function Reading({ desk, view, state }: { desk: BenchDesk; view: MeterView; state: BenchState }) {
+  const { units } = useUnits();
+  const { meter, quantity } = view;
+  const figure = useRef<HTMLSpanElement>(null);
+  const isLive = LIVE.includes(meter);
+  const settled = state.outlook?.values[meter];
+  useEffect(() => {
+    const write = (value: number | undefined) => {
+      const text = value === undefined ? "–" : meterText(quantity, value, units);
+      if (figure.current && figure.current.textContent !== text) figure.current.textContent = text;
+    };
+    if (!isLive) {
+      write(settled);
+      return undefined;
+    }
+    write(desk.frame?.values[meter]);
+    return desk.watch(({ values }) => write(values[meter]));
+  }, [desk, meter, quantity, units, isLive, settled]);
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "92px minmax(0, 1fr) 96px", md: "96px minmax(0, 1fr) 118px" }}
+      gap="8px"
+      alignItems="center"
+      minWidth={0}
+    >
+      <Box minWidth={0}>
+        <Box fontWeight={600} fontSize="small" lineHeight={1.2}>
+          {capital(meter)}
+        </Box>
+        <Micro>{HOW[meter]}</Micro>
+      </Box>
+      <Box textAlign="right" whiteSpace="nowrap" data-meter={meter}>
+        <Box
+          as="span"
+          fontSize={{ base: "27px", lg: "33px" }}
+          fontWeight={600}
+          lineHeight={1.1}
+          ref={figure}
+          data-shows
+        />{" "}
+        <Small>{unitOf(quantity, units)}</Small>
+      </Box>
+      {isLive ? <TraceCanvas desk={desk} view={view} /> : <Micro>worked out at every turn</Micro>}
+    </Box>
+  );
+}
+
+const TALL = 42;
+const PAD = 5;
+/** Moves smaller than this share of the value are drawn flat: a needle that hardly stirs must not fill its picture. */
+const LEAST_SPAN = 0.03;
+
+/** The last minute of a meter; a dotted line stands where something was turned, the value before it is written at its side. */
+function TraceCanvas({ desk, view }: { desk: BenchDesk; view: MeterView }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { units } = useUnits();
+  useEffect(() => {
+    const draw = () => {
+      const at = canvas.current;
+      if (at) drawTrace(at, desk, view, (value) => meterText(view.quantity, value, units));
+    };
+    draw();
+    let frames = 0;
+    return desk.watch(() => {
+      frames += 1;
+      if (frames % 3 === 0) draw();
+    });
+  }, [desk, view, units]);
+  return <Canvas ref={canvas} aria-hidden />;
+}
+
+const Canvas = chakra("canvas", { base: { width: "100%", height: `${TALL}px`, display: "block" } });
+
+function drawTrace(canvas: HTMLCanvasElement, desk: BenchDesk, view: MeterView, text: (value: number) => string) {
+  const ratio = window.devicePixelRatio || 1;
+  const wide = canvas.clientWidth;
+  if (canvas.width !== Math.round(wide * ratio)) {
+    canvas.width = Math.round(wide * ratio);
+    canvas.height = TALL * ratio;
+  }
+  const pen = canvas.getContext("2d");
+  if (!pen) return;
+  const look = getComputedStyle(canvas);
+  const colour = (name: string) => look.getPropertyValue(`--chakra-colors-${name}`).trim() || "#000";
+  pen.setTransform(ratio, 0, 0, ratio, 0, 0);
+  pen.clearRect(0, 0, wide, TALL);
+  const { values, times, turnedAt, before } = desk.traces.trace(view.meter);
+  const now = times[times.length - 1];
+  if (now === undefined) return;
+  const [low, high] = spanOf(values);
+  const x = (time: number) => wide - ((now - time) / (TRACE_S * 1000)) * wide;
+  const y = (value: number) => TALL - PAD - ((value - low) / (high - low)) * (TALL - 2 * PAD);
+  pen.lineWidth = 1.6;
+  pen.strokeStyle = colour("copper");
+  pen.beginPath();
+  values.forEach((value, index) => {
+    const [left, top] = [x(times[index] ?? now), y(value)];
+    if (index === 0) pen.moveTo(left, top);
+    else pen.lineTo(left, top);
+  });
+  pen.stroke();
+  if (turnedAt === null || now - turnedAt > TRACE_S * 1000) return;
+  const at = x(turnedAt);
+  pen.lineWidth = 1;
+  pen.strokeStyle = colour("ink2");
+  pen.setLineDash([1, 3]);
+  pen.beginPath();
+  pen.moveTo(at, 2);
+  pen.lineTo(at, TALL - 2);
+  pen.stroke();
+  pen.setLineDash([]);
+  if (before === null || at < 40) return;
+  pen.fillStyle = colour("ink2");
+  pen.font = `12px ${look.fontFamily}`;
+  pen.textAlign = "right";
+  pen.fillText(text(before), at - 4, y(before) > TALL / 2 ? y(before) - 5 : y(before) + 13);
+}
+
+function spanOf(values: readonly number[]): [number, number] {
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const least = Math.max(LEAST_SPAN * Math.max(Math.abs(low), Math.abs(high)), 1e-9);
+  const spare = Math.max(0, least - (high - low)) / 2;
+  return [low - spare, high + spare];
+}
+
+const MOVES: readonly { moves: Moves; word: string; key: string }[] = [
+  { moves: -1, word: "falls", key: "f" },
+  { moves: 0, word: "same", key: "s" },
+  { moves: 1, word: "rises", key: "r" },
+];
+
+/** Falls, same or rises: said before the change, with a press or with F, S and R. */
+function Predict({ desk, view, said }: { desk: BenchDesk; view: MeterView; said: Moves | undefined }) {
+  const group = useRef<HTMLDivElement>(null);
+  const onKey = (event: KeyboardEvent) => {
+    const found = MOVES.find(({ key }) => key === event.key.toLowerCase());
+    if (!found || event.ctrlKey || event.altKey || event.metaKey) return;
+    event.preventDefault();
+    desk.say(view.meter, found.moves);
+    group.current?.parentElement?.nextElementSibling?.querySelector<HTMLElement>("[role=radio]")?.focus();
+  };
+  return (
+    <Box
+      ref={group}
+      role="radiogroup"
+      aria-label={`What I expect of ${view.meter}`}
+      display="grid"
+      gridTemplateColumns="1fr 1fr 1fr"
+      onKeyDown={onKey}
+      height="100%"
+    >
+      {MOVES.map(({ moves, word }) => (
+        <Guess
+          key={word}
+          type="button"
+          role="radio"
+          aria-checked={said === moves}
+          chosen={said === moves ? "yes" : undefined}
+          onClick={() => desk.say(view.meter, moves)}
+        >
+          <MoveMark moves={moves} strong={said === moves} /> {word}
+        </Guess>
+      ))}
+    </Box>
+  );
+}
+
+const Guess = chakra("button", {
+  base: {
+    minHeight: "52px",
+    display: "flex",
+    gap: "6px",
+    alignItems: "center",
+    justifyContent: "center",
+    borderLeft: "1px solid",
+    borderColor: "hair",
+    fontSize: "small",
+    color: "ink2",
+    _hover: { background: "desk" },
+    _focusVisible: { outlineOffset: "-3px" },
+  },
+  variants: { chosen: { yes: { background: "hair", color: "ink", fontWeight: 600 } } },
+});
+
+const WORD = { [-1]: "falls", 0: "stays", 1: "rises" } as const;
+
+/** What a meter did and why; right or not, where something was said of it. */
+function Told({ answer }: { answer: Answer }) {
+  const { units } = useUnits();
+  const [was, now] = [answer.before, answer.after].map((value) => meterText(answer.quantity, value, units));
+  return (
+    <Box fontSize="small" lineHeight={1.3} py="6px" pl={{ md: "12px" }} data-told={answer.meter}>
+      <MoveMark moves={answer.moves} strong />{" "}
+      <b>
+        {WORD[answer.moves]}
+        {answer.moves !== 0 && `, ${was} to ${now}`}
+      </b>
+      {answer.right !== null && (
+        <Box
+          as="span"
+          color={answer.right ? "ink2" : "ochre"}
+          fontWeight={answer.right ? 400 : 600}
+          data-right={answer.right}
+        >
+          {answer.right ? " as you said" : ` you said it ${WORD[answer.said ?? 0]}`}
+        </Box>
+      )}
+      <Box color="ink2">{capital(answer.words)}.</Box>
+    </Box>
+  );
+}

@@ -1,0 +1,126 @@
+import { Box } from "@chakra-ui/react";
+import { useState } from "react";
+
+import type { Schemas } from "../shared/api";
+import { Pick } from "../shared/devices";
+import { Press, Small, Word } from "../shared/parts";
+import type { BenchDesk, BenchState } from "./desk";
+import { capital, type RigName } from "./words";
+
+interface ChooserProps {
+  desk: BenchDesk;
+  state: BenchState;
+  book: Schemas["BenchBook"];
+}
+
+/** What stands on the Bench, and how to put something else there: a stand, a job's machine, a motor of the catalogue. */
+export function RigChooser({ desk, state, book }: ChooserProps) {
+  const [open, setOpen] = useState(false);
+  const put = (rig: Partial<RigName>) => {
+    setOpen(false);
+    desk.putUp({ of: "stand", name: "", wheel: "forward-curved", drive: false, ...rig });
+  };
+  return (
+    <>
+      <Box fontWeight={600} data-rig-name>
+        {capital(state.standing?.name ?? "")}
+      </Box>
+      <Word type="button" aria-expanded={open} onClick={() => setOpen(!open)} mx="0" my="-12px">
+        {open ? "keep it" : "put up another"}
+      </Word>
+      {(open || !!state.standing?.notes.length) && (
+        <Box order={2} flexBasis="100%">
+          {state.standing?.notes.map((words) => (
+            <Small key={words} display="block">
+              {words}
+            </Small>
+          ))}
+          {open && <Choices book={book} rig={state.rig} put={put} />}
+        </Box>
+      )}
+    </>
+  );
+}
+
+function Choices({
+  book,
+  rig,
+  put,
+}: {
+  book: ChooserProps["book"];
+  rig: RigName;
+  put: (rig: Partial<RigName>) => void;
+}) {
+  const [product, setProduct] = useState(book.motors[0]?.code ?? "");
+  const [wheel, setWheel] = useState<RigName["wheel"]>("forward-curved");
+  const [job, setJob] = useState(String(book.jobs[0]?.id ?? ""));
+  return (
+    <Box borderTop="1px solid" borderColor="hair" pt="6px" display="grid" gap="8px">
+      <Box role="group" aria-label="Stands" display="flex" flexWrap="wrap" gap="6px">
+        {book.stands.map((name) => (
+          <Press
+            key={name}
+            type="button"
+            fontWeight={rig.of === "stand" && rig.name === name ? 600 : 400}
+            fontSize="small"
+            onClick={() => put({ name })}
+          >
+            {capital(name)}
+          </Press>
+        ))}
+      </Box>
+      {book.jobs.length > 0 && (
+        <Source label="the machine of a job, as fitted to its readings">
+          <Pick aria-label="Job" value={job} onChange={(event) => setJob(event.target.value)}>
+            {book.jobs.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.machine}, {one.site}
+              </option>
+            ))}
+          </Pick>
+          <Press type="button" onClick={() => put({ of: "job", job: Number(job) })} data-put-job>
+            Put it up
+          </Press>
+        </Source>
+      )}
+      {book.motors.length > 0 && (
+        <Source label="a motor of the catalogue, on a wheel made for it">
+          <Pick aria-label="Motor" value={product} onChange={(event) => setProduct(event.target.value)}>
+            {book.motors.map((one) => (
+              <option key={one.code} value={one.code}>
+                {one.name}
+              </option>
+            ))}
+          </Pick>
+          <Pick aria-label="Wheel" value={wheel} onChange={(event) => setWheel(event.target.value as RigName["wheel"])}>
+            {book.wheels.map((one) => (
+              <option key={one} value={one}>
+                {one}
+              </option>
+            ))}
+          </Pick>
+          <Press type="button" onClick={() => put({ of: "product", name: product, wheel })} data-put-product>
+            Put it up
+          </Press>
+        </Source>
+      )}
+      <Box display="flex" flexWrap="wrap" gap="10px" alignItems="center">
+        <Press type="button" onClick={() => put({ ...rig, drive: !rig.drive })}>
+          {rig.drive ? "Take the drive away" : "Put a drive before this motor"}
+        </Press>
+        <Small>a three-phase motor alone; what stands there begins as built</Small>
+      </Box>
+    </Box>
+  );
+}
+
+function Source({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <Box>
+      <Small display="block">{label}</Small>
+      <Box display="flex" flexWrap={{ base: "wrap", md: "nowrap" }} gap="8px">
+        {children}
+      </Box>
+    </Box>
+  );
+}

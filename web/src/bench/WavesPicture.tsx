@@ -1,0 +1,118 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+import { scaleLinear } from "d3-scale";
+
+import { api, type Refused, type Schemas, taken } from "../shared/api";
+import { Small } from "../shared/parts";
+import type { RigName, Turned } from "./words";
+
+type Waves = Schemas["WavesView"];
+type Wave = Schemas["WaveView"];
+
+const WIDTH = 340;
+const TALL = 104;
+const PLOT = { left: 34, right: 336, top: 24, bottom: 86 };
+
+/** What a drive makes of its line, from top to bottom as the current goes: line, link, pulses, motor. */
+export function WavesPicture({ rig, controls }: { rig: RigName; controls: Turned }) {
+  const waves = useQuery<Waves, Refused>({
+    queryKey: ["bench waves", rig, controls],
+    queryFn: () => taken(api.POST("/api/bench/waves", { body: { rig, controls } })),
+    placeholderData: (before) => before,
+    retry: false,
+  });
+  if (waves.error) return <Small>{waves.error.message}</Small>;
+  if (!waves.data) return null;
+  const { line, line_amps, link, pulses, fundamental, current } = waves.data;
+  return (
+    <Box data-waves>
+      <Panel
+        title="line: volts, and the amps that it gives"
+        unit="V"
+        waves={[{ wave: line }]}
+        over={{ wave: line_amps, unit: "A" }}
+      />
+      <Panel title="DC link" unit="V" waves={[{ wave: link, strong: true }]} floor={0} />
+      <Panel
+        title="between two outputs: pulses, and what they mean"
+        unit="V"
+        waves={[
+          { wave: pulses, thin: true },
+          { wave: fundamental, strong: true },
+        ]}
+      />
+      <Panel title="one winding: its current, with its ripple" unit="A" waves={[{ wave: current, strong: true }]} />
+      <Small display="block">
+        {Math.round(waves.data.pulses_a_period)} pulses a period; the widest is on for{" "}
+        {Math.round(100 * waves.data.duty)} % of its time; modulation {waves.data.modulation.toFixed(2)}.
+        {waves.data.clipped &&
+          ` The motor asks for more volts than this link can give: it gets ${Math.round(waves.data.motor_v)} V.`}
+      </Small>
+    </Box>
+  );
+}
+
+interface PanelProps {
+  title: string;
+  unit: string;
+  waves: { wave: Wave; strong?: boolean; thin?: boolean }[];
+  /** A second wave on a scale of its own, drawn to the right. */
+  over?: { wave: Wave; unit: string };
+  floor?: number;
+}
+
+function Panel({ title, unit, waves, over, floor }: PanelProps) {
+  const longest = Math.max(...waves.flatMap(({ wave }) => wave.ms));
+  const x = scaleLinear([0, longest], [PLOT.left, PLOT.right]);
+  const y = scaleOf(
+    waves.flatMap(({ wave }) => wave.values),
+    floor,
+  );
+  const overY = over && scaleOf(over.wave.values);
+  return (
+    <Svg viewBox={`0 0 ${WIDTH} ${TALL}`} role="img" aria-label={title}>
+      <text x={0} y={11} fill="currentColor">
+        {title}
+      </text>
+      {y.ticks(3).map((tick) => (
+        <g key={tick}>
+          <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+          <text x={PLOT.left - 5} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+            {tick}
+          </text>
+        </g>
+      ))}
+      {waves.map(({ wave, strong, thin }, index) => (
+        <path
+          key={index}
+          d={pathOf(wave, x, y)}
+          fill="none"
+          stroke={strong ? "var(--chakra-colors-violet)" : "currentColor"}
+          strokeWidth={thin ? 0.7 : 1.6}
+        />
+      ))}
+      {over && overY && (
+        <path d={pathOf(over.wave, x, overY)} fill="none" stroke="var(--chakra-colors-violet)" strokeWidth={1.8} />
+      )}
+      <text x={PLOT.right} y={TALL - 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+        {unit}
+        {over ? `; violet ${over.unit}, to ${Math.max(...over.wave.values).toFixed(1)}` : ""}; {longest.toFixed(0)} ms
+      </text>
+    </Svg>
+  );
+}
+
+function scaleOf(values: readonly number[], floor?: number) {
+  const [low, high] = [Math.min(...values, floor ?? 0), Math.max(...values)];
+  return scaleLinear([low, high], [PLOT.bottom, PLOT.top]).nice(3);
+}
+
+function pathOf(wave: Wave, x: (ms: number) => number, y: (value: number) => number): string {
+  return wave.ms
+    .map((ms, index) => `${index ? "L" : "M"}${x(ms).toFixed(1)},${y(wave.values[index] ?? 0).toFixed(1)}`)
+    .join("");
+}
+
+const Svg = chakra("svg", {
+  base: { width: "100%", maxWidth: "560px", fontSize: "12px", color: "ink", display: "block" },
+});

@@ -1,0 +1,95 @@
+import type { Schemas } from "../shared/api";
+import { decimalsOf, grouped, inUnits, unitOf } from "../shared/figures";
+import type { UnitSystem } from "../shared/reader";
+
+export type Meter = Schemas["Meter"];
+export type Turned = Schemas["Turned"];
+export type Knob = Schemas["Knob"];
+export type Moves = Schemas["Moves"];
+export type RigName = Schemas["RigName"];
+export type Experiment = Schemas["Experiment"];
+
+/** How each meter is read on a real stand. */
+export const HOW: Record<Meter, string> = {
+  speed: "tachometer",
+  slip: "behind the field",
+  torque: "at the shaft",
+  watts: "wattmeter, line",
+  amps: "clamp, line",
+  "power factor": "true",
+  flow: "by the rig, exact",
+  pressure: "across it",
+  "capacitor volts": "across it",
+  "start-winding amps": "clamp, its lead",
+  winding: "in the copper",
+  "link volts": "mean",
+  "ripple of the motor's amps": "top to bottom",
+  "volts at the motor": "fundamental",
+  "peak of the line's amps": "of every pulse",
+  "energy of the year": "worked out",
+};
+
+/** The meters that a rig sends all the time; the others are worked out when something was turned. */
+export const LIVE: readonly Meter[] = [
+  "speed",
+  "amps",
+  "watts",
+  "flow",
+  "pressure",
+  "winding",
+  "torque",
+  "slip",
+  "power factor",
+  "capacitor volts",
+  "start-winding amps",
+];
+
+export const PART_WORDS: Record<Knob["part"], string> = {
+  motor: "Motor",
+  wheel: "Wheel",
+  duct: "Duct",
+  supply: "Supply",
+  capacitor: "Capacitor",
+  command: "Command",
+  year: "Year",
+};
+
+const SIGNIFICANT = 4;
+
+/** What a meter shows: at most four figures, and no finer than its quantity is read. */
+export function meterText(quantity: string, value: number, units: UnitSystem): string {
+  const [shown, decimals] = [inUnits(quantity, value, units), decimalsOf(quantity, units)];
+  const whole = shown === 0 ? 1 : Math.floor(Math.log10(Math.abs(shown))) + 1;
+  return grouped(shown, 10 ** -Math.min(decimals, Math.max(0, SIGNIFICANT - Math.max(whole, 0))));
+}
+
+/** What a knob stands at, as a person says it. */
+export function knobText(knob: Knob, value: Turned[keyof Turned], units: UnitSystem): string {
+  const choice = knob.choices.find((one) => one.value === value);
+  if (choice) return choice.words;
+  if (typeof value !== "number") return String(value);
+  const unit = unitOf(knob.quantity, units);
+  const text = meterText(knob.quantity, value * knob.factor, units);
+  return [text, unit].filter(Boolean).join(" ");
+}
+
+/** What a knob stands at among the controls; nought hertz or fans stand for those as built. */
+export function valueOf(knob: Knob, controls: Turned): Turned[keyof Turned] {
+  const value = controls[knob.key as keyof Turned];
+  if ((knob.key === "hertz" || knob.key === "fans") && value === 0) return knob.built as number;
+  return value;
+}
+
+/** The knobs of a rig that stand for its command. */
+export function knobsNow(knobs: readonly Knob[], controls: Turned): Knob[] {
+  return knobs.filter((knob) => !knob.command || knob.command === controls.command);
+}
+
+/** The knobs that stand elsewhere in one set of controls than in another. */
+export function turnedKnobs(knobs: readonly Knob[], before: Turned, after: Turned): Knob[] {
+  return knobsNow(knobs, after).filter((knob) => valueOf(knob, before) !== valueOf(knob, after));
+}
+
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
