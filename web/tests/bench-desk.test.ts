@@ -89,6 +89,29 @@ describe("a rig that is put up", () => {
     expect(desk.snapshot().standing).not.toBeNull();
   });
 
+  it("that is refused before anything stands leaves what was here last", () => {
+    const later = new BenchDesk(BUILT, dial);
+    later.join();
+    later.putUp({ ...OTHER, of: "job", job: 7 });
+    wire().open();
+    wire().refuses("The motor of this job could not be fitted.");
+    expect(wire().last()).toMatchObject({ do: "put up", rig: { of: "stand", name: "capacitor blower" } });
+    wire().stands();
+    expect(later.snapshot()).toMatchObject({
+      rig: { name: "capacitor blower" },
+      refusal: "The motor of this job could not be fitted.",
+    });
+  });
+
+  it("that nothing replaces is not asked for without end", () => {
+    const later = new BenchDesk(BUILT, dial);
+    later.join();
+    wire().open();
+    wire().refuses("No.");
+    wire().refuses("No.");
+    expect(wire().told).toHaveLength(2);
+  });
+
   it("that cannot stand any more gives way to the first one, and says why", () => {
     localStorage.setItem("modest-rotor bench", JSON.stringify({ rig: { of: "job", job: 99 }, predicts: false }));
     const later = new BenchDesk(BUILT, dial);

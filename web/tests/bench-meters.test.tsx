@@ -43,7 +43,14 @@ function Bench({ asks }: { asks: boolean }) {
     <>
       <RigDrawing desk={desk} rig={RIG} applied={state.applied} wanted={state.wanted} />
       <Knobs desk={desk} knobs={KNOBS} wanted={state.wanted} applied={state.applied} />
-      <Meters desk={desk} state={state} meters={RIG.meters} asks={asks} />
+      <Meters
+        desk={desk}
+        said={state.said}
+        explained={state.explained}
+        goesTo={state.outlook?.values}
+        meters={RIG.meters}
+        asks={asks}
+      />
     </>
   );
 }

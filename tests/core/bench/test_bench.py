@@ -16,7 +16,7 @@ from modest_rotor.core.bench.shipped import stands
 from modest_rotor.core.bench.stand import Controls, Law, Stand, resistance, setup_of, solved, synchronous_rpm
 from modest_rotor.core.bench.why import Meter, Moves, reasons
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.physics.electronic import Stopping
+from modest_rotor.core.physics.electronic import Command, Stopping
 from modest_rotor.core.tables import read_table
 
 EXPERIMENTS = {one.code: one for one in course()}
@@ -229,6 +229,39 @@ def test_a_blocked_blower_warms_though_it_takes_less() -> None:
     rig = stand("capacitor blower")
     hot = advance(prepare(rig, Controls(open=0.52)), State(speed_rpm=1130.0, winding_c=80.0), 60.0)
     assert hot.winding_c > 80.2
+
+
+@pytest.mark.parametrize(
+    ("before", "after", "factor", "moves"),
+    [
+        (
+            Controls(command=Command.TORQUE, value=0.5),
+            Controls(command=Command.TORQUE, value=0.5, filter=4),
+            "torque held",
+            UP,
+        ),
+        (
+            Controls(command=Command.AIRFLOW, value=0.8),
+            Controls(command=Command.AIRFLOW, value=0.8, filter=4),
+            "air held",
+            UP,
+        ),
+        (Controls(value=0.9), Controls(value=0.5), "told", DOWN),
+        (
+            Controls(command=Command.AIRFLOW, value=0.8),
+            Controls(command=Command.AIRFLOW, value=1.2, filter=12),
+            "limit",
+            UP,
+        ),
+        (Controls(command=Command.SPEED, value=0.9), Controls(command=Command.AIRFLOW, value=0.4), "air held", DOWN),
+    ],
+    ids=["torque", "air", "speed", "at its limit", "another command"],
+)
+def test_an_electronic_motors_speed_is_explained_by_what_it_holds(
+    before: Controls, after: Controls, factor: str, moves: Moves
+) -> None:
+    speed = reasons(stand("electronic blower"), before, after)[Meter.SPEED]
+    assert (speed.factor, speed.moves) == (factor, moves)
 
 
 def test_thin_air_takes_torque_and_pressure_and_leaves_flow() -> None:

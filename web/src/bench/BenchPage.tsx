@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { memo, useEffect, useState } from "react";
 import { NavLink, useParams, useSearchParams } from "react-router";
 
 import { NotFound } from "../app/NotFound";
@@ -111,7 +111,7 @@ function AtTheBench({ book, part, which }: AtProps) {
               gridColumn={{ lg: rigStands ? "auto" : "span 2" }}
             >
               <Head title={name} asks={part === "rig" ? null : asks}>
-                {part === "rig" && <RigChooser desk={desk} state={state} book={book} />}
+                {part === "rig" && <RigChooser desk={desk} rig={state.rig} standing={state.standing} book={book} />}
               </Head>
               {rigStands && <Trouble lost={state.connection === "lost"} refusal={state.refusal} />}
               {rigStands && <RigSheet desk={desk} state={state} book={book} />}
@@ -120,7 +120,7 @@ function AtTheBench({ book, part, which }: AtProps) {
             </Box>
             {rigStands && (
               <Aside label="Picture of the rig">
-                <Pictures desk={desk} state={state} />
+                <Pictures desk={desk} standing={state.standing} outlook={state.outlook} experiment={state.experiment} />
               </Aside>
             )}
           </>
@@ -244,7 +244,7 @@ interface RailProps {
   rig: string;
 }
 
-function BenchRail({ book, record, next, rig }: RailProps) {
+const BenchRail = memo(function BenchRail({ book, record, next, rig }: RailProps) {
   const tried = record?.topics.reduce((sum, line) => sum + line.tried.length, 0) ?? 0;
   const told: [string, string, string][] = [
     ["/bench", "Rig", capital(rig) || "free to turn"],
@@ -275,7 +275,7 @@ function BenchRail({ book, record, next, rig }: RailProps) {
       ))}
     </Box>
   );
-}
+});
 
 function recordWords(record: Schemas["Record"] | undefined) {
   if (!record || record.asked === 0) return "nothing predicted yet";

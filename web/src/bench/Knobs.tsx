@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
+import { memo, useState } from "react";
 
 import { Press, Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
@@ -48,9 +48,15 @@ export function Knobs({ desk, knobs, wanted, applied }: KnobsProps) {
           .filter((knob) => knob.part === part)
           .map((knob) =>
             knob.choices.length ? (
-              <Switch key={knob.label} desk={desk} knob={knob} wanted={wanted} />
+              <Switch key={knob.label} desk={desk} knob={knob} at={valueOf(knob, wanted)} />
             ) : (
-              <Slide key={knob.label} desk={desk} knob={knob} wanted={wanted} applied={applied} />
+              <Slide
+                key={knob.label}
+                desk={desk}
+                knob={knob}
+                at={valueOf(knob, wanted) as number}
+                was={valueOf(knob, applied) as number}
+              />
             ),
           )}
       </Box>
@@ -64,9 +70,8 @@ const PartCell = chakra("button", {
 });
 
 /** A knob that slides, with a button to each side for a hand in a glove. */
-function Slide({ desk, knob, wanted, applied }: { desk: BenchDesk; knob: Knob; wanted: Turned; applied: Turned }) {
+const Slide = memo(function Slide({ desk, knob, at, was }: { desk: BenchDesk; knob: Knob; at: number; was: number }) {
   const { units } = useUnits();
-  const [at, was] = [valueOf(knob, wanted) as number, valueOf(knob, applied) as number];
   const set = (value: number) =>
     desk.set(knob.key as keyof Turned, clean(Math.min(Math.max(value, knob.low), knob.high)));
   const id = `knob-${knob.key}-${knob.command ?? ""}`;
@@ -112,7 +117,7 @@ function Slide({ desk, knob, wanted, applied }: { desk: BenchDesk; knob: Knob; w
       </Box>
     </Box>
   );
-}
+});
 
 /** Steps of a twentieth must not leave the tail of a sum of them. */
 function clean(value: number) {
@@ -123,8 +128,7 @@ const Range = chakra("input", {
   base: { flex: 1, minWidth: 0, height: "44px", accentColor: "var(--chakra-colors-ink)", cursor: "pointer" },
 });
 
-function Switch({ desk, knob, wanted }: { desk: BenchDesk; knob: Knob; wanted: Turned }) {
-  const at = valueOf(knob, wanted);
+const Switch = memo(function Switch({ desk, knob, at }: { desk: BenchDesk; knob: Knob; at: Turned[keyof Turned] }) {
   return (
     <Box role="radiogroup" aria-label={knob.label} py="4px" data-knob={knob.key}>
       <Box fontSize="small">{knob.label}</Box>
@@ -144,7 +148,7 @@ function Switch({ desk, knob, wanted }: { desk: BenchDesk; knob: Knob; wanted: T
       </Box>
     </Box>
   );
-}
+});
 
 export const Cell = chakra("button", {
   base: {

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type KeyboardEvent, useEffect, useRef } from "react";
+import { type KeyboardEvent, memo, useEffect, useRef } from "react";
 
 import type { Schemas } from "../shared/api";
 import { unitOf } from "../shared/figures";
@@ -8,22 +8,25 @@ import { useUnits } from "../shared/units";
 import type { BenchDesk, BenchState } from "./desk";
 import { MoveMark } from "./MoveMark";
 import { TRACE_S } from "./traces";
-import { capital, HOW, LIVE, meterText, type Moves } from "./words";
+import { capital, HOW, LIVE, type Meter, meterText, type Moves } from "./words";
 
 type MeterView = Schemas["MeterView"];
 type Answer = Schemas["Answer"];
 
 interface MetersProps {
   desk: BenchDesk;
-  state: BenchState;
+  said: BenchState["said"];
+  explained: BenchState["explained"];
+  /** What the meters go to, for those that only a turn changes. */
+  goesTo: Partial<Record<Meter, number>> | undefined;
   meters: readonly MeterView[];
   /** Whether what each will do is asked; without it they stand in two columns. */
   asks: boolean;
 }
 
 /** The meters: large, each with its last minute; beside it what it is expected to do, and then what it did and why. */
-export function Meters({ desk, state, meters, asks }: MetersProps) {
-  const { explained } = state;
+export const Meters = memo(function Meters({ desk, said, explained, goesTo, meters, asks }: MetersProps) {
+  const settledOf = (meter: Meter) => (LIVE.includes(meter) ? undefined : goesTo?.[meter]);
   const answers = new Map(explained?.answers.map((one) => [one.meter, one]));
   if (!asks && !explained)
     return (
@@ -36,26 +39,26 @@ export function Meters({ desk, state, meters, asks }: MetersProps) {
       >
         {meters.map((view) => (
           <Row key={view.meter} narrow>
-            <Reading desk={desk} view={view} state={state} />
+            <Reading desk={desk} view={view} settled={settledOf(view.meter)} />
           </Row>
         ))}
       </Box>
     );
   return (
     <Box as="section" aria-label="Meters">
-      <Head asks={asks && !explained} said={Object.keys(state.said).length} of={meters.length} />
+      <Head asks={asks && !explained} said={Object.keys(said).length} of={meters.length} />
       {meters.map((view) => {
         const answer = answers.get(view.meter);
         return (
           <Row key={view.meter}>
-            <Reading desk={desk} view={view} state={state} />
-            {answer ? <Told answer={answer} /> : <Predict desk={desk} view={view} said={state.said[view.meter]} />}
+            <Reading desk={desk} view={view} settled={settledOf(view.meter)} />
+            {answer ? <Told answer={answer} /> : <Predict desk={desk} view={view} said={said[view.meter]} />}
           </Row>
         );
       })}
     </Box>
   );
-}
+});
 
 function Head({ asks, said, of }: { asks: boolean; said: number; of: number }) {
   return (
@@ -89,12 +92,19 @@ function Row({ narrow = false, children }: { narrow?: boolean; children: React.R
 }
 
 /** A meter's name, its large figure, and its trace. What only a turn changes shows what was worked out of it. */
-function Reading({ desk, view, state }: { desk: BenchDesk; view: MeterView; state: BenchState }) {
+const Reading = memo(function Reading({
+  desk,
+  view,
+  settled,
+}: {
+  desk: BenchDesk;
+  view: MeterView;
+  settled: number | undefined;
+}) {
   const { units } = useUnits();
   const { meter, quantity } = view;
   const figure = useRef<HTMLSpanElement>(null);
   const isLive = LIVE.includes(meter);
-  const settled = state.outlook?.values[meter];
   useEffect(() => {
     const write = (value: number | undefined) => {
       const text = value === undefined ? "–" : meterText(quantity, value, units);
@@ -135,7 +145,7 @@ function Reading({ desk, view, state }: { desk: BenchDesk; view: MeterView; stat
       {isLive ? <TraceCanvas desk={desk} view={view} /> : <Micro>worked out at every turn</Micro>}
     </Box>
   );
-}
+});
 
 const TALL = 42;
 const PAD = 5;
@@ -222,7 +232,15 @@ const MOVES: readonly { moves: Moves; word: string; key: string }[] = [
 ];
 
 /** Falls, same or rises: said before the change, with a press or with F, S and R. */
-function Predict({ desk, view, said }: { desk: BenchDesk; view: MeterView; said: Moves | undefined }) {
+const Predict = memo(function Predict({
+  desk,
+  view,
+  said,
+}: {
+  desk: BenchDesk;
+  view: MeterView;
+  said: Moves | undefined;
+}) {
   const group = useRef<HTMLDivElement>(null);
   const onKey = (event: KeyboardEvent) => {
     const found = MOVES.find(({ key }) => key === event.key.toLowerCase());
@@ -255,7 +273,7 @@ function Predict({ desk, view, said }: { desk: BenchDesk; view: MeterView; said:
       ))}
     </Box>
   );
-}
+});
 
 const Guess = chakra("button", {
   base: {

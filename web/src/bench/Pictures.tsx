@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { useState } from "react";
+import { memo, useState } from "react";
 
 import type { Schemas } from "../shared/api";
 import { BalanceChart } from "../shared/BalanceChart";
@@ -16,9 +16,12 @@ type Picture = Schemas["Experiment"]["picture"];
 const WORDS: Record<Picture, string> = { balance: "Balance", torque: "Torque and slip", waves: "Waves" };
 const TIMES_A_SECOND = 10;
 
+interface PicturesProps extends Pick<BenchState, "standing" | "outlook" | "experiment"> {
+  desk: BenchDesk;
+}
+
 /** The rig's physics as a picture: its balance, its torque against speed, or the waves of its drive. */
-export function Pictures({ desk, state }: { desk: BenchDesk; state: BenchState }) {
-  const { standing, outlook, experiment } = state;
+export const Pictures = memo(function Pictures({ desk, standing, outlook, experiment }: PicturesProps) {
   const [picked, setPicked] = useState<{ of: string; picture: Picture } | null>(null);
   const of = experiment?.code ?? "free";
   const wanted = picked?.of === of ? picked.picture : (experiment?.picture ?? picked?.picture ?? "balance");
@@ -40,29 +43,30 @@ export function Pictures({ desk, state }: { desk: BenchDesk; state: BenchState }
         ))}
       </Box>
       {picture === "waves" ? (
-        <WavesPicture rig={state.rig} controls={state.applied} />
+        <WavesPicture desk={desk} />
       ) : (
-        outlook && <Live desk={desk} state={state} outlook={outlook} picture={picture} />
+        outlook && (
+          <Live desk={desk} pump={standing?.wheel === "centrifugal pump"} outlook={outlook} picture={picture} />
+        )
       )}
       <Small display="block" pt="6px">
         of the simulated rig
       </Small>
     </Box>
   );
-}
+});
 
 interface LiveProps {
   desk: BenchDesk;
-  state: BenchState;
+  pump: boolean;
   outlook: Schemas["Outlook"];
   picture: "balance" | "torque";
 }
 
-function Live({ desk, state, outlook, picture }: LiveProps) {
+function Live({ desk, pump, outlook, picture }: LiveProps) {
   const frame = useFrame(desk, TIMES_A_SECOND);
   const { speed = 0, torque = 0, slip = 0, flow = 0, pressure = 0 } = frame?.values ?? {};
   if (picture === "torque") return <TorquePicture plane={outlook.torque} speed={speed} torque={torque} slip={slip} />;
-  const pump = state.standing?.wheel === "centrifugal pump";
   const [flowQuantity, pressureQuantity] = pump ? ["water_flow", "pump_differential"] : ["airflow", "pressure"];
   const bare = outlook.curves.length === 0;
   return (

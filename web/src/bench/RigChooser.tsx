@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { useState } from "react";
+import { memo, useState } from "react";
 
 import type { Schemas } from "../shared/api";
 import { Pick } from "../shared/devices";
@@ -9,38 +9,39 @@ import { capital, type RigName } from "./words";
 
 interface ChooserProps {
   desk: BenchDesk;
-  state: BenchState;
+  rig: RigName;
+  standing: BenchState["standing"];
   book: Schemas["BenchBook"];
 }
 
 /** What stands on the Bench, and how to put something else there: a stand, a job's machine, a motor of the catalogue. */
-export function RigChooser({ desk, state, book }: ChooserProps) {
+export const RigChooser = memo(function RigChooser({ desk, rig, standing, book }: ChooserProps) {
   const [open, setOpen] = useState(false);
-  const put = (rig: Partial<RigName>) => {
+  const put = (wanted: Partial<RigName>) => {
     setOpen(false);
-    desk.putUp({ of: "stand", name: "", wheel: "forward-curved", drive: false, ...rig });
+    desk.putUp({ of: "stand", name: "", wheel: "forward-curved", drive: false, ...wanted });
   };
   return (
     <>
       <Box fontWeight={600} data-rig-name>
-        {capital(state.standing?.name ?? "")}
+        {capital(standing?.name ?? "")}
       </Box>
       <Word type="button" aria-expanded={open} onClick={() => setOpen(!open)} mx="0" my="-12px">
         {open ? "keep it" : "put up another"}
       </Word>
-      {(open || !!state.standing?.notes.length) && (
+      {(open || !!standing?.notes.length) && (
         <Box order={2} flexBasis="100%">
-          {state.standing?.notes.map((words) => (
+          {standing?.notes.map((words) => (
             <Small key={words} display="block">
               {words}
             </Small>
           ))}
-          {open && <Choices book={book} rig={state.rig} put={put} />}
+          {open && <Choices book={book} rig={rig} put={put} />}
         </Box>
       )}
     </>
   );
-}
+});
 
 function Choices({
   book,

@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { useEffect } from "react";
+import { memo, useEffect, useMemo } from "react";
 import { useNavigate } from "react-router";
 
 import type { Schemas } from "../shared/api";
@@ -21,9 +21,13 @@ interface RigSheetProps {
 export function RigSheet({ desk, state, book }: RigSheetProps) {
   const { standing, experiment, outlook, applied, wanted, explained } = state;
   useRigKeys(desk, state);
+  const hasYear = outlook?.values["energy of the year"] !== undefined;
+  const meters = useMemo(
+    () => shownMeters(standing?.meters ?? [], experiment, hasYear),
+    [standing, experiment, hasYear],
+  );
   if (!standing) return <Box py="20px">The rig is being put up.</Box>;
   const asks = state.predicts && (desk.waits || !!explained);
-  const meters = shownMeters(standing.meters, experiment, state);
   return (
     <>
       {experiment && <Ask experiment={experiment} />}
@@ -33,10 +37,17 @@ export function RigSheet({ desk, state, book }: RigSheetProps) {
           <SeverityWord severity="caution" /> {words}
         </Box>
       ))}
-      <Actions desk={desk} state={state} />
+      <Actions desk={desk} on={state.on} pace={state.pace} predicts={state.predicts} free={!experiment} />
       {!experiment && <Knobs desk={desk} knobs={standing.knobs} wanted={wanted} applied={applied} />}
       <TurnLine desk={desk} state={state} meters={meters.length} book={book} />
-      <Meters desk={desk} state={state} meters={meters} asks={experiment ? true : asks} />
+      <Meters
+        desk={desk}
+        said={state.said}
+        explained={explained}
+        goesTo={outlook?.values}
+        meters={meters}
+        asks={experiment ? true : asks}
+      />
       {explained && experiment && (
         <Box py="10px" borderBottom="1px solid" borderColor="rule" data-point>
           <b>The point.</b> {experiment.point}
@@ -47,8 +58,8 @@ export function RigSheet({ desk, state, book }: RigSheetProps) {
 }
 
 /** An experiment asks of its own meters; a free rig shows all that it has, the year's only where hours are set. */
-function shownMeters(meters: Schemas["MeterView"][], experiment: Experiment | null, state: BenchState) {
-  const has = (meter: Meter) => LIVE.includes(meter) || state.outlook?.values[meter] !== undefined;
+function shownMeters(meters: Schemas["MeterView"][], experiment: Experiment | null, hasYear: boolean) {
+  const has = (meter: Meter) => hasYear || meter !== "energy of the year";
   if (experiment) return experiment.meters.flatMap((meter) => meters.find((one) => one.meter === meter) ?? []);
   const order = (meter: Meter) => (LIVE.includes(meter) ? LIVE.indexOf(meter) : LIVE.length);
   return meters.filter(({ meter }) => has(meter)).sort((one, other) => order(one.meter) - order(other.meter));
@@ -84,40 +95,48 @@ function Change({ state }: { state: BenchState }) {
 
 const PACES = [1, 10, 60] as const;
 
+interface ActionsProps {
+  desk: BenchDesk;
+  on: boolean;
+  pace: number;
+  predicts: boolean;
+  free: boolean;
+}
+
 /** Switched on or off, how fast its time runs, whether changes are predicted. */
-function Actions({ desk, state }: { desk: BenchDesk; state: BenchState }) {
+const Actions = memo(function Actions({ desk, on, pace, predicts, free }: ActionsProps) {
   return (
     <Box display="flex" flexWrap="wrap" gap="6px 12px" alignItems="center" py="6px">
-      <Press type="button" aria-pressed={state.on} onClick={() => desk.switchTo(!state.on)} data-switch>
-        {state.on ? "Switch it off" : "Switch it on"} <Cap>O</Cap>
+      <Press type="button" aria-pressed={on} onClick={() => desk.switchTo(!on)} data-switch>
+        {on ? "Switch it off" : "Switch it on"} <Cap>O</Cap>
       </Press>
       <Box role="group" aria-label="How fast its time runs" display="flex" alignItems="center">
         <Small pr="8px">time runs</Small>
-        {PACES.map((pace) => (
+        {PACES.map((one) => (
           <Cell
-            key={pace}
+            key={one}
             type="button"
-            aria-pressed={state.pace === pace}
-            chosen={state.pace === pace ? "yes" : undefined}
-            onClick={() => desk.setPace(pace)}
+            aria-pressed={pace === one}
+            chosen={pace === one ? "yes" : undefined}
+            onClick={() => desk.setPace(one)}
           >
-            {pace === 1 ? "as here" : `× ${pace}`}
+            {one === 1 ? "as here" : `× ${one}`}
           </Cell>
         ))}
       </Box>
-      {!state.experiment && (
+      {free && (
         <Box display="flex" gap="12px" ml="auto" alignItems="center">
           <Box role="group" aria-label="When a knob is turned" display="flex">
-            {[true, false].map((predicts) => (
+            {[true, false].map((first) => (
               <Cell
-                key={String(predicts)}
+                key={String(first)}
                 type="button"
-                aria-pressed={state.predicts === predicts}
-                chosen={state.predicts === predicts ? "yes" : undefined}
-                onClick={() => desk.setPredicts(predicts)}
-                data-predicts={predicts}
+                aria-pressed={predicts === first}
+                chosen={predicts === first ? "yes" : undefined}
+                onClick={() => desk.setPredicts(first)}
+                data-predicts={first}
               >
-                {predicts ? "predict first" : "at once"}
+                {first ? "predict first" : "at once"}
               </Cell>
             ))}
           </Box>
@@ -128,7 +147,7 @@ function Actions({ desk, state }: { desk: BenchDesk; state: BenchState }) {
       )}
     </Box>
   );
-}
+});
 
 interface TurnLineProps {
   desk: BenchDesk;

@@ -4,7 +4,7 @@ import { scaleLinear } from "d3-scale";
 
 import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { Small } from "../shared/parts";
-import type { RigName, Turned } from "./words";
+import { type BenchDesk, useBench } from "./desk";
 
 type Waves = Schemas["WavesView"];
 type Wave = Schemas["WaveView"];
@@ -14,7 +14,8 @@ const TALL = 104;
 const PLOT = { left: 34, right: 336, top: 24, bottom: 86 };
 
 /** What a drive makes of its line, from top to bottom as the current goes: line, link, pulses, motor. */
-export function WavesPicture({ rig, controls }: { rig: RigName; controls: Turned }) {
+export function WavesPicture({ desk }: { desk: BenchDesk }) {
+  const { rig, applied: controls } = useBench(desk);
   const waves = useQuery<Waves, Refused>({
     queryKey: ["bench waves", rig, controls],
     queryFn: () => taken(api.POST("/api/bench/waves", { body: { rig, controls } })),

@@ -258,14 +258,15 @@ export class BenchDesk {
 
   /** The server goes on with what it had, and so does the page. */
   private refuse(refusal: string) {
-    if (this.coming) this.coming = null;
-    else this.change({ applied: this.accepted, wanted: this.accepted });
+    const failed = this.coming;
+    this.coming = null;
+    if (!failed) this.change({ applied: this.accepted, wanted: this.accepted });
     this.change({ refusal, connection: "live" });
-    if (!this.state.standing && this.state.rig !== FIRST_RIG) {
-      // What an earlier page left cannot stand any more.
-      this.state = { ...this.state, rig: FIRST_RIG };
-      this.putUp(FIRST_RIG, this.built, null, refusal);
-    }
+    if (this.state.standing) return;
+    // Nothing stands yet: what was left here, or else the first rig, takes its place.
+    const { rig, applied } = this.state;
+    if (failed && failed.because === null) this.putUp(rig, applied, null, refusal);
+    else if (failed?.rig !== FIRST_RIG) this.putUp(FIRST_RIG, this.built, null, refusal);
   }
 
   private tell(told: Told) {

@@ -10,7 +10,8 @@ from modest_rotor.core.bench.run import Prepared, settled
 from modest_rotor.core.bench.stand import BARE_SHARE, Controls, Stand, at_slip, at_the_line, hertz_of, load_of, solved
 from modest_rotor.core.bench.waves import waves_of
 from modest_rotor.core.bench.year import year_kwh
-from modest_rotor.core.physics.operating_point import OperatingPoint
+from modest_rotor.core.physics.electronic import Command
+from modest_rotor.core.physics.operating_point import Condition, OperatingPoint
 from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, resistance_ratio
 from modest_rotor.core.tables import find_row
 
@@ -113,6 +114,8 @@ def _reason(meter: Meter, first: _Solved, second: _Solved) -> Reason:
 def _parts(meter: Meter, first: _Solved, second: _Solved) -> dict[str, float]:
     mine, theirs = first.factors.get(meter, {}), second.factors.get(meter, {})
     names = [name for name in mine if name in theirs and mine[name] > 0 and theirs[name] > 0]
+    if not names and theirs:  # it is held otherwise than before: by what it is held now
+        return {name: math.log(second.values[meter] / first.values[meter]) for name in theirs}
     return {name: math.log(theirs[name] / mine[name]) for name in names}
 
 
@@ -181,7 +184,14 @@ def _shaft(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
             "shape": slip * flux**2 / forward / warmth,
         }
     else:
-        found.factors[Meter.SPEED] = {"told": speed}
+        found.factors[Meter.SPEED] = {_held(rig, at): speed}
+
+
+def _held(rig: Prepared, at: OperatingPoint) -> str:
+    """What an electronic motor's speed follows from: what it holds, or its limit where that is short of it."""
+    if Condition(int(at.condition)) is Condition.LIMIT_REACHED:
+        return "limit"
+    return {Command.TORQUE: "torque held", Command.AIRFLOW: "air held", Command.SPEED: "told"}[rig.controls.command]
 
 
 def _line(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
