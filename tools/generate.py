@@ -1,4 +1,4 @@
-"""Writes what is generated from the core: the API's description, the facts of every field, the schemas of job file and device profile.
+"""Writes what is generated from the core: the API's description, the facts of every field, the schemas of job file, device profile and experiment.
 
 ``python tools/generate.py`` rewrites the files; ``--check`` only says whether they are up to date.
 """
@@ -17,6 +17,7 @@ from pydantic import BaseModel
 
 from modest_rotor.api.app import create_app
 from modest_rotor.api.reference import quantities
+from modest_rotor.core.bench.course import Experiment
 from modest_rotor.core.job import JobDocument, Machine
 from modest_rotor.core.stations.sheet import quantity_of
 from modest_rotor.fieldbus.profile import profile_schema
@@ -35,6 +36,7 @@ def main() -> int:
         GENERATED / "quantities.ts": _quantities(),
         ROOT / "docs" / "formats" / "job-1.schema.json": _pretty(job_schema()),
         ROOT / "docs" / "formats" / "device-1.schema.json": _pretty(profile_schema()),
+        ROOT / "docs" / "formats" / "experiment-1.schema.json": _pretty(Experiment.model_json_schema()),
     }
     files[GENERATED / "api.ts"] = _types(files[GENERATED / "openapi.json"])
     if "--check" in sys.argv:

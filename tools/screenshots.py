@@ -37,8 +37,18 @@ OPEN_STEP = (
     "const step = document.querySelector('[data-step={0}]'); step.querySelector('button').click();"
     "setTimeout(() => {{ step.scrollIntoView(); window.scrollBy(0, -60) }}, 300)"
 )
-COMMANDS, SWEEP = OPEN_STEP.format("commands"), OPEN_STEP.format("sweep")
+COMMANDS = OPEN_STEP.format("commands")
+PREDICT = (
+    "document.querySelectorAll('main [role=radiogroup]').forEach((one, index) => one.querySelectorAll('button')[[2, 0, 1, 0, 2, 2][index]].click());"
+    "setTimeout(() => document.querySelector('[data-turn]').click(), 12000)"
+)
+HUNT = "".join(
+    f"setTimeout(() => document.querySelector('[data-act=\"{act}\"]').click(), {700 * place});"
+    for place, act in enumerate(("read volts", "read amps", "read speed", "read watts", "Look at filter and coil"))
+)
 ASK_ALL = "document.querySelectorAll('[data-device] button').forEach((one) => one.click())"
+WAITS = {"bench": 26.0, "bench-hunt": 5.0}
+"""Seconds until what a script begins has happened: the rig runs before and after it is turned."""
 PICTURES = [  # name, path, width, height, scheme, script
     ("board", "/", 1280, 800, "light", ""),
     ("call", f"/jobs/{KITCHEN}/call", 1280, 800, "light", ""),
@@ -51,13 +61,13 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("decision", f"/jobs/{COLD_STORE}/decision", 1280, 800, "light", ""),
     ("report", f"/jobs/{COLD_STORE}/report", 1280, 800, "light", ""),
     ("setup", f"/jobs/{HALL_FAN}/setup", 1280, 800, "light", COMMANDS),
-    ("setup-sweep", f"/jobs/{HALL_FAN}/setup", 1280, 800, "light", SWEEP),
     ("proof", f"/jobs/{FINISHED}/proof", 1280, 800, "light", ""),
     ("log", f"/jobs/{FINISHED}/log", 1280, 800, "light", ""),
     ("devices", "/devices", 1280, 800, "light", ASK_ALL),
     ("catalogue", "/catalogue", 1280, 800, "light", ""),
     ("workings", "/workings/air_heat", 1280, 800, "light", TYPE_HEAT),
-    ("readings-dark", f"/jobs/{KITCHEN}/readings", 1280, 800, "dark", ""),
+    ("bench", "/bench/course/block-forward-curved", 1280, 800, "light", PREDICT),
+    ("bench-hunt", "/bench/hunt/1004", 1280, 800, "dark", HUNT),
     ("readings-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", ""),
 ]
 
@@ -107,7 +117,7 @@ def main() -> None:
             time.sleep(1.5)
             if script:
                 screen.run(script)
-                time.sleep(0.7)
+                time.sleep(WAITS.get(name, 0.7))
             driver.save_screenshot(str(FOLDER / f"{name}.png"))
     finally:
         driver.quit()

@@ -112,8 +112,8 @@ function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
         <Box display="flex" flexWrap="wrap" pt="4px">
           {readings.map((one) => (
             <Cell key={one.act} type="button" onClick={() => hunt.act(one.act)} data-act={one.act}>
-              <b>{capital(one.act.slice(READ.length))}</b> <Small>{one.minutes} min</Small>
-              <Times times={one.times} />
+              <b>{capital(one.act.slice(READ.length))}</b>
+              {one.times > 0 ? <Times times={one.times} /> : <Small> {one.minutes} min</Small>}
             </Cell>
           ))}
         </Box>
