@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import time
 from collections.abc import Iterator
 from typing import Any
 
@@ -9,6 +10,7 @@ import pytest
 from fastapi.testclient import TestClient
 from starlette.websockets import WebSocketDisconnect
 
+from modest_rotor.api import bench_live
 from modest_rotor.core.bench.course import course
 from modest_rotor.core.bench.hunt import make_hunt
 from modest_rotor.core.bench.hunting import cheapest_way
@@ -144,6 +146,32 @@ def heard(socket: Any, kind: str, that: Any = lambda _: True) -> Any:
         if message["kind"] == kind and that(message):
             return message
     raise AssertionError(f"no {kind} came")
+
+
+def test_only_so_many_rigs_run_at_once(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(bench_live, "MOST_RIGS", 1)
+    with client.websocket_connect("/api/bench/rig") as one, client.websocket_connect("/api/bench/rig") as other:
+        one.send_json({"do": "put up", "rig": BLOWER})
+        assert heard(one, "frame")
+        other.send_json({"do": "put up", "rig": BLOWER})
+        assert "rigs run already" in heard(other, "refused")["sentence"]
+        one.send_json({"do": "put up", "rig": FAN_ON_DRIVE})
+        assert heard(one, "standing")["rig"]["drive"], "the page that has one may put up another"
+
+
+def test_where_the_rig_fails_its_page_is_let_go(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> None:
+    """Better than still meters: the page comes back by itself."""
+    with client.websocket_connect("/api/bench/rig") as socket:
+        socket.send_json({"do": "put up", "rig": BLOWER})
+        assert heard(socket, "frame")
+        monkeypatch.setattr(BenchRig, "frame", lambda _: 1 / 0)
+        with pytest.raises(WebSocketDisconnect):
+            heard(socket, "never")
+    monkeypatch.undo()
+    deadline = time.monotonic() + 5
+    while PANEL.standing and time.monotonic() < deadline:
+        time.sleep(0.02)
+    assert PANEL.standing == 0
 
 
 def test_a_page_from_elsewhere_gets_no_rig(client: TestClient) -> None:

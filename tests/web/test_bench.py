@@ -114,7 +114,8 @@ def test_a_jobs_machine_stands_on_the_bench_and_one_that_cannot_leaves_the_rig(
     assert meter(screen, "speed") > 900
     screen.go(f"/bench?job={bare}", "Bench")
     screen.sees("no machine for the Bench yet")
-    assert there(screen, "[data-rig-name]").text == name and meter(screen, "speed") > 900
+    screen.until(lambda: there(screen, "[data-rig-name]").text == name)
+    assert meter(screen, "speed") > 900
     press(screen, "[aria-expanded=false]")
     press(screen, "[data-put-product]")
     screen.sees("nine tenths of its rated power")

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from typing import Literal
 
-from fastapi import APIRouter, Query
+from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
-from modest_rotor.api.contracts import LONGEST_NAME, Words
+from modest_rotor.api.contracts import LONGEST_NAME, Learner, Words
 from modest_rotor.core.assess import build_case
 from modest_rotor.core.bench.course import TOPICS, Experiment, course, experiment_called, topic_of
 from modest_rotor.core.bench.hunt import LEVELS
@@ -287,7 +287,7 @@ def explain(asked: Asked) -> Explained:
 
 @router.get("/record")
 @with_connection
-def record(who: str = Query(default="", max_length=LONGEST_NAME)) -> Record:
+def record(who: Learner = "") -> Record:
     """A learner's record by topic."""
     return record_of(bench.predictions_of(who.strip()))
 

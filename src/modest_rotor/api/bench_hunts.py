@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import math
 
-from fastapi import APIRouter, Query, Response
+from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
-from modest_rotor.api.contracts import LONGEST_NAME, Words
+from modest_rotor.api.contracts import LONGEST_NAME, Learner, Words
 from modest_rotor.core.bench.hunt import LEVELS, OF_A_LEVEL, Hunt, causes_on, make_hunt
 from modest_rotor.core.bench.hunting import (
     ASK,
@@ -122,7 +122,7 @@ class NextHunt(BaseModel):
 
 @router.get("/hunts/next")
 @with_connection
-def next_hunt(who: str = Query(default="", max_length=LONGEST_NAME)) -> NextHunt:
+def next_hunt(who: Learner = "") -> NextHunt:
     """Which hunt to go on with: the level follows the record, and its first number that was not hunted yet."""
     ended = bench.hunts_of(who.strip())
     level = next_level((make_hunt(one.number).level, one.ending) for one in ended)

@@ -3,10 +3,14 @@
 from __future__ import annotations
 
 import asyncio
+import logging
+from collections.abc import Coroutine
 from contextlib import suppress
 from typing import Annotated, Literal
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
+from peewee import InterfaceError, OperationalError
+from playhouse.pool import MaxConnectionsExceeded
 from pydantic import BaseModel, Field, TypeAdapter, ValidationError
 
 from modest_rotor.api.bench import RigName, RigView, stand_of, view_of
@@ -14,17 +18,18 @@ from modest_rotor.core.bench.knobs import Turned
 from modest_rotor.core.bench.outlook import Outlook, outlook
 from modest_rotor.core.bench.stand import Stand
 from modest_rotor.core.bench.why import Meter
-from modest_rotor.core.errors import ModestRotorError
+from modest_rotor.core.errors import ChangeRefused, ModestRotorError
 from modest_rotor.devices.bench_rig import PANEL, BenchRig
 from modest_rotor.store.database import with_connection
 
+log = logging.getLogger(__name__)
 router = APIRouter(prefix="/api/bench", tags=["bench"])
 FRAMES_A_SECOND = 30
 MOST_RIGS = 8
 """Rigs that run at once; each takes about a tenth of a core."""
 LARGEST_MESSAGE = 20_000
 DIGITS = 5
-TOO_BIG, BUSY = 1009, 1013
+TOO_BIG, FAILED = 1009, 1011
 REFUSED_PLACES = 2
 
 
@@ -122,7 +127,7 @@ class Session:
 
     async def run(self) -> None:
         """Until the page goes away."""
-        sending = [asyncio.create_task(self._send_frames()), asyncio.create_task(self._send_outlooks())]
+        sending = [asyncio.create_task(self._or_close(loop())) for loop in (self._send_frames, self._send_outlooks)]
         try:
             while True:
                 text = await self.socket.receive_text()
@@ -131,11 +136,21 @@ class Session:
                     return
                 await self._take(text)
         finally:
+            if self.rig is not None:
+                PANEL.take_down(self.rig)
             for task in sending:
                 task.cancel()
             await asyncio.gather(*sending, return_exceptions=True)
-            if self.rig is not None:
-                PANEL.take_down(self.rig)
+
+    async def _or_close(self, sending: Coroutine[None, None, None]) -> None:
+        """Where sending fails the page is let go: it comes back by itself, rather than stand before still meters."""
+        try:
+            await sending
+        except WebSocketDisconnect:  # it went away by itself
+            return
+        except Exception:
+            log.exception("a rig of the Bench failed")
+            await self.socket.close(FAILED)
 
     async def _take(self, text: str) -> None:
         try:
@@ -146,6 +161,8 @@ class Session:
             await self._send(RefusedView(sentence=f"{place}: {first['msg']}. The rig goes on as it was."))
         except ModestRotorError as error:
             await self._send(RefusedView(sentence=f"{error} The rig goes on as it was."))
+        except (OperationalError, InterfaceError, MaxConnectionsExceeded):
+            await self._send(RefusedView(sentence="The database does not answer just now. The rig goes on as it was."))
 
     async def _do(self, told: PutUp | Turn | Switch | Pace) -> None:
         if isinstance(told, PutUp):
@@ -164,10 +181,9 @@ class Session:
             self.rig.pace = told.pace
 
     async def _put_up(self, told: PutUp) -> None:
-        stand, view = await asyncio.to_thread(_stand_and_view, told)
         if self.rig is None and PANEL.standing >= MOST_RIGS:
-            await self.socket.close(BUSY)
-            return
+            raise ChangeRefused(f"{MOST_RIGS} rigs run already, in other pages. Close one of them first.")
+        stand, view = await asyncio.to_thread(_stand_and_view, told)
         rig = await asyncio.to_thread(BenchRig, stand, told.controls.controls)
         if self.rig is not None:
             PANEL.take_down(self.rig)

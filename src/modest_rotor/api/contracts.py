@@ -5,6 +5,7 @@ from __future__ import annotations
 from datetime import UTC, datetime, timedelta
 from typing import Annotated, Any
 
+from fastapi import Query
 from pydantic import AfterValidator, BaseModel, Field
 
 from modest_rotor.core.assessment import Assessment
@@ -22,6 +23,8 @@ LONGEST_NAME = 120
 
 Words = Annotated[str, AfterValidator(storable)]
 """Text as it comes in: nothing that the database could not keep."""
+Learner = Annotated[Words, Query(max_length=LONGEST_NAME)]
+"""Whose record is asked for, in an address."""
 
 
 FARTHEST_ZONE = timedelta(hours=14)
