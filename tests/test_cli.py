@@ -51,6 +51,7 @@ def test_the_schema_is_printed(capsys: pytest.CaptureFixture[str]) -> None:
     assert json.loads(capsys.readouterr().out)["title"] == "modest-rotor job, version 1"
 
 
+@pytest.mark.slow
 def test_the_installed_command_answers() -> None:
     command = Path(sys.executable).with_name("modest-rotor")
     done = subprocess.run(

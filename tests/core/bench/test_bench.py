@@ -5,6 +5,7 @@ from __future__ import annotations
 import itertools
 import math
 from dataclasses import replace
+from functools import cache
 
 import pytest
 from pydantic import ValidationError
@@ -14,7 +15,7 @@ from modest_rotor.core.bench.knobs import Turned, knobs_of
 from modest_rotor.core.bench.run import AMBIENT_C, State, advance, meters, prepare, settled, torque_curve
 from modest_rotor.core.bench.shipped import stands
 from modest_rotor.core.bench.stand import Controls, Law, Stand, resistance, setup_of, solved, synchronous_rpm
-from modest_rotor.core.bench.why import Meter, Moves, reasons
+from modest_rotor.core.bench.why import Meter, Moves, Reason, reasons
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.electronic import Command, Stopping
 from modest_rotor.core.tables import read_table
@@ -28,11 +29,18 @@ def stand(name: str) -> Stand:
     return stands()[name]
 
 
+@cache
+def explained(code: str) -> dict[Meter, Reason]:
+    """Every needle of an experiment, worked out once for all tests of it."""
+    one = EXPERIMENTS[code]
+    return reasons(stand(one.stand), one.before.controls, one.after.controls)
+
+
 @pytest.mark.parametrize("code", EXPERIMENTS)
 def test_every_reason_is_what_the_model_did(code: str) -> None:
     """The parts of a needle's move add up to it, and the part that is named moved it that way."""
     one = EXPERIMENTS[code]
-    found = reasons(stand(one.stand), one.before.controls, one.after.controls)
+    found = explained(code)
     assert any(reason.moves is not Moves.SAME for reason in found.values())
     assert set(one.meters) <= set(found), "every meter that is asked for is there"
     for meter, reason in found.items():
@@ -50,6 +58,7 @@ def test_every_reason_is_what_the_model_did(code: str) -> None:
             assert reason.moves * reason.parts[reason.factor] > 0, meter
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("code", EXPERIMENTS)
 def test_the_rig_in_time_settles_where_it_is_solved(code: str) -> None:
     """Within half a percent, from the state before: the reference is the same machine solved without time."""
@@ -101,8 +110,7 @@ def test_the_rig_in_time_settles_where_it_is_solved(code: str) -> None:
 )
 def test_needles_go_where_the_trade_knows_that_they_go(code: str, moves: dict[Meter, Moves]) -> None:
     """Common practice, no source: what is taught with a motor on a stand, a clamp and a sheet of cardboard."""
-    one = EXPERIMENTS[code]
-    found = reasons(stand(one.stand), one.before.controls, one.after.controls)
+    found = explained(code)
     assert {meter: found[meter].moves for meter in moves} == moves
 
 
@@ -308,6 +316,7 @@ def test_a_control_that_a_motor_does_not_have_is_refused() -> None:
         solved(stand("three-phase fan"), Controls(capacitor=0.5))
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("name", stands())
 def test_every_knob_at_both_ends_leaves_finite_needles_or_words(name: str) -> None:
     rig = stand(name)
@@ -316,10 +325,11 @@ def test_every_knob_at_both_ends_leaves_finite_needles_or_words(name: str) -> No
         for end in ends:
             told = Turned.model_validate({knob.key: end} | ({"command": knob.command} if knob.command else {}))
             ready = prepare(rig, told.controls)
-            seen = meters(ready, advance(ready, State(), 3.0))
+            seen = meters(ready, advance(ready, State(), 0.5))
             assert all(math.isfinite(value) for value in vars(seen).values()), (knob.key, end)
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("name", stands())
 def test_every_extreme_at_once_leaves_the_rig_usable(name: str) -> None:
     rig = stand(name)

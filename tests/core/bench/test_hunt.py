@@ -41,6 +41,7 @@ ON_A_CAPACITOR_MOTOR = next(number for number in range(100) if make_hunt(number)
 TWO = 2003
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("level", [1, 2, 3])
 def test_the_ladder_solves_at_least_ninety_five_of_a_hundred_within_the_budget(level: int) -> None:
     """The limit of the issue. Meters have their error, meters that are off included."""
@@ -51,6 +52,7 @@ def test_the_ladder_solves_at_least_ninety_five_of_a_hundred_within_the_budget(l
     assert solved >= 95
 
 
+@pytest.mark.slow
 def test_the_same_number_is_the_same_hunt_and_numbers_differ() -> None:
     hunts = [make_hunt(number) for number in range(1000, 1100)]
     again = make_hunt(1007)
@@ -66,6 +68,7 @@ def test_levels_hide_what_they_say() -> None:
     assert all(len(set(make_hunt(number).hidden)) == 2 for number in range(2000, 2100))
 
 
+@pytest.mark.slow
 def test_every_hunt_can_be_told_in_plain_words_and_read() -> None:
     for number in (*range(40), *range(2000, 2040)):
         hunt = make_hunt(number)

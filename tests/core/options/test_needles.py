@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from typing import Any
 
+import pytest
+
 from modest_rotor.core.assess import fit_job, needles
 from modest_rotor.core.job import Job
 from tests.jobs import KRAUSE, changed
@@ -19,6 +21,7 @@ def moves(answer: Any, change: str) -> dict[str, int]:
     return {move.needle.value: int(move.direction) for move in row.moves}
 
 
+@pytest.mark.slow
 def test_every_change_of_a_capacitor_fan_has_its_row_with_size_and_bands() -> None:
     answer = table()
     assert [row.change for row in answer.rows][:3] == ["duct tighter", "duct more open", "filter out"]
@@ -31,6 +34,7 @@ def test_every_change_of_a_capacitor_fan_has_its_row_with_size_and_bands() -> No
     assert dead.told and "will not start" in dead.told
 
 
+@pytest.mark.slow
 def test_the_forward_curved_wheel_gives_way_where_the_backward_inclined_hardly_does() -> None:
     """A tighter duct takes watts off a forward-curved wheel; the other kind is solved, and here hardly moves."""
     forward, backward = (

@@ -9,6 +9,8 @@ import pytest
 from modest_rotor.core.phrase import plain
 from tests.jobs import KRAUSE, assessed, option
 
+pytestmark = pytest.mark.slow
+
 USUAL = [{"id": "same", "kind": "same kind"}, {"id": "electronic", "kind": "electronic"}]
 
 

@@ -62,6 +62,7 @@ def test_shares_beyond_all_hours_are_refused_in_a_sentence() -> None:
     assert "more than all of them" in plain(c.made_up_heat.waits) and c.saved_energy.figure
 
 
+@pytest.mark.slow
 def test_a_pump_with_lift_saves_far_less_than_the_cube_promises() -> None:
     """Grey water: 60 % of the head is lift. By the cube, at 60 % of the flow 0.22 of the power would do; solved, near half is needed."""
     steps = option(demo("grey_water_lift_pump"), "D").steps

@@ -212,6 +212,7 @@ def _in_time(slip: float) -> tuple[float, float]:
     return abs(float(np.mean(torque[:-1]))), float(np.mean(watts[:-1]))
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("slip", [0.05, 0.3])
 def test_phasors_against_an_integration_in_time(slip: float) -> None:
     torque, watts = _in_time(slip)

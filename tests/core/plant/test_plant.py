@@ -14,6 +14,8 @@ from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
 from modest_rotor.core.plant.plant import State, Told, advance, output_voltage_v, shown, target_hz
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 
+pytestmark = pytest.mark.slow
+
 TRAITS = DriveTraits(floor_hz=10, top_hz=60, start_up_s=5, start_up_hz=15)
 FAN = hall_fan(TRAITS)
 BLOWER = waiting_hall_blower(SignalTraits(off_below_v=1.0))

@@ -16,6 +16,8 @@ from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
 from modest_rotor.core.stations.readings import ReadingSet
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, told
 
+pytestmark = pytest.mark.slow
+
 FULL, PART = 1, 2
 """Places of the two sets after in the demo's finished job."""
 
