@@ -1,6 +1,7 @@
 """Takes the pictures of docs/screenshots from the demo data, on an application and a browser of its own.
 
-``python tools/screenshots.py`` after the front end was built; look at each picture before committing it.
+``python tools/screenshots.py`` after the front end was built, with names to take those alone; look at each picture before
+committing it.
 """
 
 from __future__ import annotations
@@ -49,6 +50,8 @@ HUNT = "".join(
 ASK_ALL = "document.querySelectorAll('[data-device] button').forEach((one) => one.click())"
 WAITS = {"bench": 26.0, "bench-hunt": 5.0}
 """Seconds until what a script begins has happened: the rig runs before and after it is turned."""
+SWEPT = ("setup", "devices")
+"""Pictures that show the demo's drive after it was swept."""
 PICTURES = [  # name, path, width, height, scheme, script
     ("board", "/", 1280, 800, "light", ""),
     ("call", f"/jobs/{KITCHEN}/call", 1280, 800, "light", ""),
@@ -107,10 +110,12 @@ def main() -> None:
     try:
         FOLDER.mkdir(parents=True, exist_ok=True)
         screen = Screen(driver, application.address)
-        _sweep(application)
+        wanted = [one for one in PICTURES if one[0] in sys.argv[1:] or len(sys.argv) == 1]
+        if any(one[0] in SWEPT for one in wanted):
+            _sweep(application)
         application.get("/api/board")  # worked out once before it is shown
         driver.get(application.address)
-        for name, path, width, height, scheme, script in PICTURES:
+        for name, path, width, height, scheme, script in wanted:
             screen.size(width, height)
             screen.run(f"localStorage.setItem('modest-rotor scheme', '\"{scheme}\"')")
             driver.get(application.address + path)

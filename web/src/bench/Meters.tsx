@@ -1,4 +1,4 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box, type BoxProps, chakra } from "@chakra-ui/react";
 import { type KeyboardEvent, memo, useEffect, useRef } from "react";
 
 import type { Schemas } from "../shared/api";
@@ -101,6 +101,66 @@ const Reading = memo(function Reading({
   view: MeterView;
   settled: number | undefined;
 }) {
+  const { meter } = view;
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "92px minmax(0, 1fr) 96px", md: "96px minmax(0, 1fr) 118px" }}
+      gap="8px"
+      alignItems="center"
+      minWidth={0}
+    >
+      <Box minWidth={0}>
+        <Box fontWeight={600} fontSize="small" lineHeight={1.2}>
+          {capital(meter)}
+        </Box>
+        <Micro>{HOW[meter]}</Micro>
+      </Box>
+      <Box textAlign="right" whiteSpace="nowrap" data-meter={meter}>
+        <Shown desk={desk} view={view} settled={settled} fontSize={{ base: "27px", lg: "33px" }} />
+      </Box>
+      {LIVE.includes(meter) ? <TraceCanvas desk={desk} view={view} /> : <Micro>worked out at every turn</Micro>}
+    </Box>
+  );
+});
+
+const PINNED: readonly Meter[] = ["speed", "amps", "flow"];
+
+/** On a phone three readouts stay at the top, so that a knob further down is seen to move them. */
+export function PinnedMeters({ desk, meters }: { desk: BenchDesk; meters: readonly MeterView[] }) {
+  return (
+    <Box
+      display={{ base: "grid", md: "none" }}
+      gridTemplateColumns="repeat(3, 1fr)"
+      position="sticky"
+      top="46px"
+      zIndex={3}
+      background="paper"
+      borderBottom="1px solid"
+      borderColor="rule"
+      py="4px"
+      aria-hidden
+    >
+      {meters
+        .filter(({ meter }) => PINNED.includes(meter))
+        .map((view) => (
+          <Box key={view.meter}>
+            <Micro display="block">{view.meter}</Micro>
+            <Shown desk={desk} view={view} settled={undefined} fontSize="figure" />
+          </Box>
+        ))}
+    </Box>
+  );
+}
+
+interface ShownProps extends BoxProps {
+  desk: BenchDesk;
+  view: MeterView;
+  settled: number | undefined;
+}
+
+/** A meter's figure with its unit, written by the frames themselves: the page is not drawn anew for it. */
+function Shown({ desk, view, settled, ...look }: ShownProps) {
   const { units } = useUnits();
   const { meter, quantity } = view;
   const figure = useRef<HTMLSpanElement>(null);
@@ -118,34 +178,12 @@ const Reading = memo(function Reading({
     return desk.watch(({ values }) => write(values[meter]));
   }, [desk, meter, quantity, units, isLive, settled]);
   return (
-    <Box
-      display="grid"
-      gridTemplateColumns={{ base: "92px minmax(0, 1fr) 96px", md: "96px minmax(0, 1fr) 118px" }}
-      gap="8px"
-      alignItems="center"
-      minWidth={0}
-    >
-      <Box minWidth={0}>
-        <Box fontWeight={600} fontSize="small" lineHeight={1.2}>
-          {capital(meter)}
-        </Box>
-        <Micro>{HOW[meter]}</Micro>
-      </Box>
-      <Box textAlign="right" whiteSpace="nowrap" data-meter={meter}>
-        <Box
-          as="span"
-          fontSize={{ base: "27px", lg: "33px" }}
-          fontWeight={600}
-          lineHeight={1.1}
-          ref={figure}
-          data-shows
-        />{" "}
-        <Small>{unitOf(quantity, units)}</Small>
-      </Box>
-      {isLive ? <TraceCanvas desk={desk} view={view} /> : <Micro>worked out at every turn</Micro>}
-    </Box>
+    <>
+      <Box as="span" fontWeight={600} lineHeight={1.1} ref={figure} data-shows {...look} />{" "}
+      <Small>{unitOf(quantity, units)}</Small>
+    </>
   );
-});
+}
 
 const TALL = 42;
 const PAD = 5;

@@ -49,7 +49,7 @@ export function RecordSheet({ record, hunts }: RecordProps) {
             <tr>
               <th>hunt</th>
               <th>ended</th>
-              <th>minutes, given, cheapest</th>
+              <th>minutes spent, given, cheapest</th>
               <th>hidden</th>
               <th>next step</th>
             </tr>
@@ -57,7 +57,7 @@ export function RecordSheet({ record, hunts }: RecordProps) {
           <tbody>
             {hunts.ended.slice(0, 30).map((hunt) => (
               <tr key={hunt.at}>
-                <td>{hunt.number}</td>
+                <td>{hunt.number.toLocaleString("en")}</td>
                 <td>{hunt.ending}</td>
                 <td>
                   {hunt.minutes}, {hunt.budget}, {hunt.cheapest}

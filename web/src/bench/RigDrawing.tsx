@@ -156,9 +156,15 @@ function Label({
 /** One machine, or several side by side of which some stand. */
 function Fans({ desk, rig, applied }: Omit<DrawingProps, "wanted">) {
   const running = applied.fans || rig.fans;
-  if (rig.fans === 1) return <Fan desk={desk} rig={rig} applied={applied} x={AT.fan} y={MIDDLE} radius={33} turns />;
+  const tall = (FOOT - TOP) / rig.fans;
   return (
     <g>
+      <rect x={AT.fan - 52} y={TOP} width={104} height={FOOT - TOP} fill="var(--chakra-colors-paper)" />
+      <path
+        d={`M${AT.fan - 52},${TOP}V${FOOT}M${AT.fan + 52},${TOP}V${FOOT}`}
+        stroke="var(--chakra-colors-hair)"
+        strokeDasharray="2 4"
+      />
       {Array.from({ length: rig.fans }, (_, index) => (
         <Fan
           key={index}
@@ -166,8 +172,8 @@ function Fans({ desk, rig, applied }: Omit<DrawingProps, "wanted">) {
           rig={rig}
           applied={applied}
           x={AT.fan}
-          y={TOP + ((index + 0.5) * (FOOT - TOP)) / rig.fans}
-          radius={(FOOT - TOP) / rig.fans / 2 - 3}
+          y={TOP + (index + 0.5) * tall}
+          radius={tall / 2 - 3}
           turns={index < running}
         />
       ))}
@@ -197,12 +203,6 @@ function Fan({ desk, rig, applied, x, y, radius, turns }: FanProps) {
   const ink = turns ? "currentColor" : "var(--chakra-colors-hair)";
   return (
     <g color="var(--chakra-colors-ink)">
-      <rect x={x - 52} y={TOP} width={104} height={FOOT - TOP} fill="var(--chakra-colors-paper)" />
-      <path
-        d={`M${x - 52},${TOP}V${FOOT}M${x + 52},${TOP}V${FOOT}`}
-        stroke="var(--chakra-colors-hair)"
-        strokeDasharray="2 4"
-      />
       {rig.wheel === "forward-curved" && <Scroll x={x} y={y} radius={radius} />}
       {rig.wheel === "centrifugal pump" && (
         <circle cx={x} cy={y} r={radius + 3} fill="none" stroke={ink} strokeWidth={1.4} />
@@ -318,26 +318,31 @@ function Outlets({ open, wanted, pump }: { open: number; wanted: number; pump: b
   );
 }
 
-const TANK_FOOT = FOOT - 10;
-
 /** A tank that the pump must reach, the higher the more of its pressure is lift; or a pressure that the duct holds. */
 function Lift({ rig, share }: { rig: Rig; share: number }) {
+  const x = (AT.damper + AT.outlets) / 2 + 22;
+  const words = `${Math.round(100 * share)} %`;
   if (rig.wheel !== "centrifugal pump")
     return (
-      <Label x={AT.damper + 74} y={MIDDLE + 4}>
-        holds
+      <Label x={x} y={MIDDLE + 4}>
+        holds {words}
       </Label>
     );
-  const top = TANK_FOOT - share * 44;
-  return share > 0 ? (
+  const foot = TOP - 4 - 20 * share;
+  return (
     <g>
-      <path d={`M546,${top}h28v14h-28z`} fill="none" stroke="currentColor" />
-      <path d={`M560,${top + 14}V${FOOT}`} stroke="var(--chakra-colors-ink2)" strokeDasharray="2 3" />
-      <Label x={560} y={top - 4}>
-        lift
+      <path
+        d={`M${x - 16},${foot - 9}V${foot}H${x + 16}V${foot - 9}`}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={1.4}
+      />
+      <path d={`M${x},${foot}V${TOP}`} stroke="currentColor" strokeWidth={1.4} />
+      <Label x={x} y={MIDDLE + 4}>
+        lift {words}
       </Label>
     </g>
-  ) : null;
+  );
 }
 
 /** From the supply to the motor: drive and capacitor stand in between, each with what it is set to. */

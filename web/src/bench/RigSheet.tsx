@@ -7,7 +7,7 @@ import { Cap, Press, SeverityWord, Small, Word } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import type { BenchDesk, BenchState } from "./desk";
 import { Cell, Knobs } from "./Knobs";
-import { Meters } from "./Meters";
+import { Meters, PinnedMeters } from "./Meters";
 import { RigDrawing } from "./RigDrawing";
 import { type Experiment, knobText, LIVE, type Meter, turnedKnobs, valueOf } from "./words";
 
@@ -30,7 +30,7 @@ export function RigSheet({ desk, state, book }: RigSheetProps) {
   const asks = state.predicts && (desk.waits || !!explained);
   return (
     <>
-      {experiment && <Ask experiment={experiment} />}
+      {experiment ? <Ask experiment={experiment} /> : <PinnedMeters desk={desk} meters={meters} />}
       <RigDrawing desk={desk} rig={standing} applied={applied} wanted={wanted} />
       {outlook?.says.map((words) => (
         <Box key={words} py="4px">
