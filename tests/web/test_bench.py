@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from typing import Any
 
 import pytest
@@ -43,11 +44,12 @@ def there(screen: Screen, selector: str) -> Any:
 
 
 @pytest.fixture
-def ann(screen: Screen) -> Screen:
-    """A screen at which Ann learns."""
+def ann(screen: Screen) -> Iterator[Screen]:
+    """A screen at which Ann learns; afterwards no rig runs on behind the next tests."""
     screen.go("/", "Board")
     screen.run("localStorage.setItem('modest-rotor who', JSON.stringify('Ann'))")
-    return screen
+    yield screen
+    screen.browser.get(f"{screen.address}/api/health")
 
 
 def test_an_experiment_is_predicted_by_key_turned_seen_and_explained(ann: Screen) -> None:

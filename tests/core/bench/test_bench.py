@@ -154,6 +154,7 @@ def test_the_year_of_half_the_hours_at_half_the_speed_by_hand() -> None:
     half = reasons(rig, Controls(), Controls(hertz=25.0))[Meter.WATTS]
     assert year.before == pytest.approx(4 * half.before, rel=0.01)
     assert year.after == pytest.approx(2 * half.before + 2 * half.after, rel=0.01)
+    assert year.after / year.before == pytest.approx(3 / 5, abs=0.02), "two fifths less, as its point says"
     with pytest.raises(OutsideValidity, match="8,760"):
         reasons(rig, Controls(hours=8000, low_hours=2000), Controls())
     with pytest.raises(OutsideValidity, match="one speed"):
