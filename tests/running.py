@@ -11,6 +11,7 @@ import sys
 import tempfile
 import time
 import urllib.request
+from contextlib import suppress
 from pathlib import Path
 
 from modest_rotor.serve.cluster import free_port
@@ -102,11 +103,16 @@ class Application:
                     continue
         return sorted(found)
 
+    def kill_database(self) -> None:
+        """End every process of its database at once; some end by themselves as soon as the first is gone."""
+        for number in self.database_processes():
+            with suppress(ProcessLookupError):
+                os.kill(number, signal.SIGKILL)
+
     def remove(self) -> None:
         """End it if it runs, and remove its data."""
         if self.process and self.process.poll() is None:
             self.stop()
-        for number in self.database_processes():
-            os.kill(number, signal.SIGKILL)
+        self.kill_database()
         shutil.rmtree(self.data, ignore_errors=True)
         shutil.rmtree(self.log.parent, ignore_errors=True)

@@ -111,8 +111,7 @@ def test_stale_lock_files_of_a_crash_are_no_obstacle(application: Application) -
     application.start()
     save_note(application, "kept")
     application.stop(signal.SIGKILL)
-    for number in application.database_processes():
-        os.kill(number, signal.SIGKILL)
+    application.kill_database()
     assert (application.data / "cluster" / "postmaster.pid").exists()
     application.start()
     assert note_of(application) == "kept"
