@@ -10,7 +10,6 @@ from pydantic import BaseModel, Field
 from modest_rotor.api.contracts import LONGEST_NAME, Learner, Words
 from modest_rotor.core.assess import build_case
 from modest_rotor.core.bench.course import TOPICS, Experiment, course, experiment_called, topic_of
-from modest_rotor.core.bench.hunt import LEVELS
 from modest_rotor.core.bench.knobs import Knob, Turned, knobs_of
 from modest_rotor.core.bench.outlook import Outlook, meters_of, outlook, quantity_of
 from modest_rotor.core.bench.record import Predicted, Record, record_of
@@ -105,7 +104,6 @@ class BenchBook(BaseModel):
     wheels: tuple[Wheel, ...]
     course: tuple[Experiment, ...]
     topics: tuple[str, ...]
-    levels: tuple[str, ...]
 
 
 class WaveView(BaseModel):
@@ -222,7 +220,6 @@ def book() -> BenchBook:
         wheels=tuple(Wheel),
         course=course(),
         topics=tuple(TOPICS),
-        levels=LEVELS,
     )
 
 

@@ -8,8 +8,8 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from threading import RLock
 
-from modest_rotor.core.bench.run import FELT_K, Meters, Prepared, State, advance, meters, prepare, settled
-from modest_rotor.core.bench.stand import Controls, Stand
+from modest_rotor.core.bench.run import FELT_K, Meters, Prepared, advance, meters, prepare, settled
+from modest_rotor.core.bench.stand import Controls, Stand, line_volts
 from modest_rotor.core.plant.plant import AIR_HEAT, LINK_FACTOR, QUIET_DB, SOUND_PER_DECADE, Shown
 
 LONGEST_STEP_S = 1.0
@@ -47,11 +47,6 @@ class BenchRig:
         """What stands there."""
         return self._rig.stand
 
-    @property
-    def controls(self) -> Controls:
-        """As they were turned last."""
-        return self._rig.controls
-
     def turn(self, controls: Controls) -> None:
         """Turn the controls. :raises OutsideValidity: nothing runs on them; the rig goes on as it was."""
         with self._lock:
@@ -81,25 +76,19 @@ class BenchRig:
 
     def look(self) -> Shown:
         """The same as a meter panel shows it."""
-        seen = self.frame().meters
-        return _as_shown(self._rig, seen)
+        return _as_shown(self._rig, self.frame().meters)
 
     @property
     def ramping(self) -> bool:
         """Whether its drive is still on its way."""
         return self._rig.stand.drive is not None and self.on and self._state.output_hz != self._rig.hertz
 
-    @property
-    def state(self) -> State:
-        """Where it has come."""
-        return self._state
-
 
 def _as_shown(rig: Prepared, seen: Meters) -> Shown:
     air = seen.flow if not rig.stand.is_pump else 0.0
     built = float(rig.stand.as_built.motor.speed_rpm)
     loud = SOUND_DB + SOUND_PER_DECADE * math.log10(seen.speed_rpm / built) if seen.speed_rpm > 1 else QUIET_DB
-    volts = rig.stand.volts * rig.controls.volts
+    volts = line_volts(rig.stand, rig.controls)
     return Shown(
         speed_rpm=seen.speed_rpm,
         output_hz=seen.output_hz,

@@ -155,6 +155,8 @@ def test_the_year_of_half_the_hours_at_half_the_speed_by_hand() -> None:
     assert year.before == pytest.approx(4 * half.before, rel=0.01)
     assert year.after == pytest.approx(2 * half.before + 2 * half.after, rel=0.01)
     assert year.after / year.before == pytest.approx(3 / 5, abs=0.02), "two fifths less, as its point says"
+    low = reasons(rig, Controls(hours=2000), Controls(low_hours=2000))[Meter.YEAR]
+    assert low.after == pytest.approx(2 * half.after, rel=0.01), "hours at low alone count as well"
     with pytest.raises(OutsideValidity, match="8,760"):
         reasons(rig, Controls(hours=8000, low_hours=2000), Controls())
     with pytest.raises(OutsideValidity, match="one speed"):
@@ -217,6 +219,17 @@ def test_a_drive_goes_up_its_ramp_without_the_inrush_of_the_line() -> None:
     slower = advance(prepare(fan, Controls(hertz=40)), state, 0.5)
     assert 40 < slower.output_hz < 50, "it goes down its ramp as well"
     assert advance(ready, state, 0.1, on=False).output_hz == 0
+
+
+def test_a_drive_holds_its_speed_on_a_sagging_line_and_draws_more_amps_for_it() -> None:
+    """Common practice: the link has volts to spare at part speed; the same watts at nine tenths of the volts are 1.11 times the amps."""
+    rig, at = stand("three-phase fan on a drive"), Controls(hertz=40.0)
+    found = reasons(rig, at, replace(at, volts=0.9))
+    assert found[Meter.SPEED].moves is SAME and found[Meter.WATTS].moves is SAME
+    assert found[Meter.AMPS].after / found[Meter.AMPS].before == pytest.approx(1 / 0.9, rel=0.01)
+    assert found[Meter.AMPS].factor == "volts" and found[Meter.LINK].moves is DOWN
+    full = reasons(rig, Controls(), Controls(volts=0.9))
+    assert full[Meter.SLIP].moves is UP, "at full speed it has none to spare"
 
 
 def test_with_an_open_capacitor_it_runs_on_but_does_not_start() -> None:

@@ -4,8 +4,7 @@ import { useNavigate } from "react-router";
 
 import type { Schemas } from "../shared/api";
 import { Line, Pick } from "../shared/devices";
-import { Micro, Press, SeverityWord, Small } from "../shared/parts";
-import { Cell } from "./Knobs";
+import { Cell, Micro, Press, SeverityWord, Small } from "../shared/parts";
 import type { Hunt, HuntView } from "./useHunt";
 import { capital } from "./words";
 

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { memo, useState } from "react";
 
-import { Press, Small } from "../shared/parts";
+import { Cell, Press, Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import type { BenchDesk } from "./desk";
 import { type Knob, knobsNow, knobText, PART_WORDS, type Turned, valueOf } from "./words";
@@ -148,22 +148,4 @@ const Switch = memo(function Switch({ desk, knob, at }: { desk: BenchDesk; knob:
       </Box>
     </Box>
   );
-});
-
-export const Cell = chakra("button", {
-  base: {
-    minHeight: "44px",
-    minWidth: "44px",
-    px: "12px",
-    border: "1px solid",
-    borderColor: "rule",
-    marginLeft: "-1px",
-    fontSize: "small",
-    _first: { marginLeft: 0 },
-    _hover: { background: "desk" },
-    _disabled: { color: "ink2", cursor: "default" },
-  },
-  variants: {
-    chosen: { yes: { background: "hair", fontWeight: 600, borderBottom: "3px solid", borderBottomColor: "ink" } },
-  },
 });

@@ -51,7 +51,7 @@ export function RigDrawing({ desk, rig, applied, wanted }: DrawingProps) {
       <Damper open={applied.open} wanted={wanted.open} words={`${pump ? "valve" : "damper"} ${say("open")} open`} />
       <Outlets open={applied.outlets} wanted={wanted.outlets} pump={pump} />
       {rig.lift + applied.lift > 0 && <Lift rig={rig} share={rig.lift + applied.lift} />}
-      <Wiring rig={rig} applied={applied} units={units} />
+      <Wiring desk={desk} rig={rig} applied={applied} units={units} />
     </Svg>
   );
   if (wide) return drawn;
@@ -346,24 +346,33 @@ function Lift({ rig, share }: { rig: Rig; share: number }) {
 }
 
 /** From the supply to the motor: drive and capacitor stand in between, each with what it is set to. */
-function Wiring({ rig, applied, units }: { rig: Rig; applied: Turned; units: UnitSystem }) {
+function Wiring({ desk, rig, applied, units }: Omit<DrawingProps, "wanted"> & { units: UnitSystem }) {
+  const output = useRef<SVGTSpanElement>(null);
+  useEffect(
+    () =>
+      desk.watch(({ hertz }) => {
+        const text = hertz.toFixed(1);
+        if (output.current && output.current.textContent !== text) output.current.textContent = text;
+      }),
+    [desk],
+  );
   const volts = meterText("rated_voltage", rig.volts * applied.volts, units);
   const lineHertz = rig.drive || rig.electronic ? rig.hertz : applied.hertz || rig.hertz;
   const say = (key: string) => told(rig.knobs, key, applied, units);
   const off = applied.unbalance > 0 ? `, ${say("unbalance")} unbalanced` : "";
   const boxes = [
-    rig.drive ? `drive ${applied.hertz || rig.hertz} ${unitOf("frequency", units)}` : null,
-    rig.electronic ? `told ${say("value")}` : null,
-    rig.capacitor ? `tap ${applied.tap}` : null,
-  ].filter((words) => words !== null);
+    rig.drive && { key: "drive", words: "drive " },
+    rig.electronic && { key: "told", words: `told ${say("value")}` },
+    rig.capacitor && { key: "tap", words: `tap ${applied.tap}` },
+  ].filter((box) => box !== false);
   return (
     <g>
       <text x={0} y={WIRE + 4} fill="currentColor">
         {volts} V, {lineHertz} Hz{off}
       </text>
       <path d={`M150,${WIRE}H${AT.fan}V${FOOT - 20}`} fill="none" stroke="var(--chakra-colors-rule)" />
-      {boxes.map((words, index) => (
-        <g key={words}>
+      {boxes.map(({ key, words }, index) => (
+        <g key={key}>
           <rect
             x={160 + index * 104}
             y={WIRE - 12}
@@ -374,6 +383,11 @@ function Wiring({ rig, applied, units }: { rig: Rig; applied: Turned; units: Uni
           />
           <text x={209 + index * 104} y={WIRE + 4} textAnchor="middle" fill="currentColor">
             {words}
+            {key === "drive" && (
+              <>
+                <tspan ref={output}>{applied.hertz || rig.hertz}</tspan> {unitOf("frequency", units)}
+              </>
+            )}
           </text>
         </g>
       ))}

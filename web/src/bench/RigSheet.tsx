@@ -3,10 +3,10 @@ import { memo, useEffect, useMemo } from "react";
 import { useNavigate } from "react-router";
 
 import type { Schemas } from "../shared/api";
-import { Cap, Press, SeverityWord, Small, Word } from "../shared/parts";
+import { Cap, Cell, Press, SeverityWord, Small, Word } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import type { BenchDesk, BenchState } from "./desk";
-import { Cell, Knobs } from "./Knobs";
+import { Knobs } from "./Knobs";
 import { Meters, PinnedMeters } from "./Meters";
 import { RigDrawing } from "./RigDrawing";
 import { type Experiment, knobText, LIVE, type Meter, turnedKnobs, valueOf } from "./words";
@@ -120,7 +120,7 @@ const Actions = memo(function Actions({ desk, on, pace, predicts, free }: Action
             chosen={pace === one ? "yes" : undefined}
             onClick={() => desk.setPace(one)}
           >
-            {one === 1 ? "as here" : `× ${one}`}
+            {`× ${one}`}
           </Cell>
         ))}
       </Box>

@@ -47,7 +47,7 @@ export function WavesPicture({ desk }: { desk: BenchDesk }) {
         {Math.round(waves.data.pulses_a_period)} pulses a period; the widest is on for{" "}
         {Math.round(100 * waves.data.duty)} % of its time; modulation {waves.data.modulation.toFixed(2)}.
         {waves.data.clipped &&
-          ` The motor asks for more volts than this link can give: it gets ${Math.round(waves.data.motor_v)} V.`}
+          ` The motor asks for more volts than this link can give: it gets ${Math.round(waves.data.motor_v)} V. The other meters are those of the whole volts.`}
       </Small>
     </Box>
   );

@@ -21,11 +21,11 @@ export const HOW: Record<Meter, string> = {
   pressure: "across it",
   "capacitor volts": "across it",
   "start-winding amps": "clamp, its lead",
-  winding: "in the copper",
+  winding: "warms for minutes",
   "link volts": "mean",
   "ripple of the motor's amps": "top to bottom",
   "volts at the motor": "fundamental",
-  "peak of the line's amps": "of every pulse",
+  "peak of the line's amps": "of one drive",
   "energy of the year": "worked out",
 };
 
@@ -73,11 +73,13 @@ export function knobText(knob: Knob, value: Turned[keyof Turned], units: UnitSys
   return [text, unit].filter(Boolean).join(" ");
 }
 
-/** What a knob stands at among the controls; nought hertz or fans stand for those as built. */
+/** What a knob stands at among the controls; one that stands where it cannot be turned to stands as built. */
 export function valueOf(knob: Knob, controls: Turned): Turned[keyof Turned] {
   const value = controls[knob.key as keyof Turned];
-  if ((knob.key === "hertz" || knob.key === "fans") && value === 0) return knob.built as number;
-  return value;
+  const canBe = knob.choices.length
+    ? knob.choices.some((choice) => choice.value === value)
+    : typeof value === "number" && value >= knob.low;
+  return canBe ? value : (knob.built as Turned[keyof Turned]);
 }
 
 /** The knobs of a rig that stand for its command. */

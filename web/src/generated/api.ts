@@ -1942,8 +1942,6 @@ export interface components {
             course: components["schemas"]["Experiment"][];
             /** Topics */
             topics: string[];
-            /** Levels */
-            levels: string[];
         };
         /**
          * BoardJob
@@ -5387,8 +5385,7 @@ export interface components {
          * Outlook
          * @description Where a rig goes.
          *
-         *     ``values`` are its meters when it has run for good, in SI and rpm. ``says`` are sentences, the gravest first;
-         *     ``stalls`` whether it stands though it is switched on.
+         *     ``values`` are its meters when it has run for good, in SI and rpm. ``says`` are sentences, the gravest first.
          */
         Outlook: {
             /** Values */
@@ -5400,8 +5397,6 @@ export interface components {
             torque: components["schemas"]["TorquePlane"];
             /** Says */
             says: string[];
-            /** Stalls */
-            stalls: boolean;
         };
         /**
          * OutlookView

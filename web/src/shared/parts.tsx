@@ -18,6 +18,25 @@ export const Press = chakra("button", {
   },
 });
 
+/** One of a few that stand side by side: the chosen one is tinted, bold and underlined. */
+export const Cell = chakra("button", {
+  base: {
+    minHeight: "44px",
+    minWidth: "44px",
+    px: "12px",
+    border: "1px solid",
+    borderColor: "rule",
+    marginLeft: "-1px",
+    fontSize: "small",
+    _first: { marginLeft: 0 },
+    _hover: { background: "desk" },
+    _disabled: { color: "ink2", cursor: "default" },
+  },
+  variants: {
+    chosen: { yes: { background: "hair", fontWeight: 600, borderBottom: "3px solid", borderBottomColor: "ink" } },
+  },
+});
+
 /** A word that does something inside a line of text; its target is still 44 px high. */
 export const Word = chakra("button", {
   base: {

@@ -50,15 +50,13 @@ class TorquePlane(Frozen):
 class Outlook(Frozen):
     """Where a rig goes.
 
-    ``values`` are its meters when it has run for good, in SI and rpm. ``says`` are sentences, the gravest first;
-    ``stalls`` whether it stands though it is switched on.
+    ``values`` are its meters when it has run for good, in SI and rpm. ``says`` are sentences, the gravest first.
     """
 
     values: dict[Meter, float]
     curves: tuple[BalanceCurve, ...]
     torque: TorquePlane
     says: tuple[str, ...]
-    stalls: bool
 
 
 def quantity_of(stand: Stand, meter: Meter) -> str:
@@ -92,7 +90,6 @@ def outlook(stand: Stand, controls: Controls) -> Outlook:
         curves=_curves(rig, state),
         torque=_plane(rig),
         says=_says(rig, condition, values),
-        stalls=condition is Condition.STALLS,
     )
 
 

@@ -52,6 +52,7 @@ STARTING_AMPS, STARTING_POWER_FACTOR = 6.0, 0.6
 AMBIENT_C = 28.0
 FINE = 240
 """Points to which a torque curve is refined."""
+SETTLING_ROUNDS = 6
 FELT_K = 2.0
 """Change of the winding's temperature after which its resistances are worked out anew."""
 
@@ -220,8 +221,7 @@ def meters(rig: Prepared, state: State, on: bool = True) -> Meters:
     turning = state.speed_rpm > CRAWL_RPM
     load = rig.setup.load.at_motor_speed(state.speed_rpm) if turning else None
     at = motor_at(rig, state) if on else None
-    running = rig.setup.load.running
-    line = at_the_line(stand, at, running) if at else AtTheLine(0.0, 0.0, 0.0)
+    line = at_the_line(stand, controls, at) if at else AtTheLine(0.0, 0.0, 0.0)
     flowing = load is not None and not controls.bare
     return Meters(
         speed_rpm=state.speed_rpm,
@@ -309,9 +309,6 @@ def settled(stand: Stand, controls: Controls) -> tuple[Prepared, State]:
         warm = goes_to
     speed = float(point.motor.speed_rpm)
     return rig, State(speed, goes_to, 0.0, rig.hertz if stand.drive else 0.0)
-
-
-SETTLING_ROUNDS = 6
 
 
 def _warmed(rig: Prepared, state: State, seconds: float, on: bool) -> float:

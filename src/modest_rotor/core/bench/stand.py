@@ -33,6 +33,7 @@ DAMPER_PER_DEGREE = 0.1065
 """Growth of a butterfly damper's loss with every degree that it closes, in its logarithm: a straight line through I. E.
 Idelchik, Handbook of Hydraulic Resistance, throttling discs in round pipes (0.2 open, 113 at 60°); from memory."""
 KELVIN = 273.15
+HOURS_OF_A_YEAR = 8760.0
 OPEN = 1e-3
 """What is left of an open capacitor: so little that its winding carries next to nothing at any speed."""
 
@@ -169,12 +170,20 @@ def hertz_of(stand: Stand, controls: Controls) -> float:
     return controls.hertz or stand.hertz
 
 
+def line_volts(stand: Stand, controls: Controls) -> float:
+    """Volts of the line, V. Source: definition."""
+    return stand.volts * controls.volts
+
+
 def motor_volts(stand: Stand, controls: Controls, hertz: float) -> float:
-    """Volts at the motor: the line's, or those of its drive at some hertz. Source: :func:`output_voltage`."""
+    """Volts at the motor: the line's, or those of its drive at some hertz, which are never more than the line's.
+
+    Source: :func:`output_voltage`; a drive holds its volts while its line sags, as far as its link lets it: common practice.
+    """
     if stand.drive is None:
-        return stand.volts * controls.volts
+        return line_volts(stand, controls)
     drive = replace(stand.drive, exponent=EXPONENT[controls.law])
-    return float(output_voltage(drive, hertz)) * min(controls.volts, 1.0)
+    return min(float(output_voltage(drive, hertz)), line_volts(stand, controls))
 
 
 def solved(stand: Stand, controls: Controls, winding_c: float = REFERENCE_C) -> OperatingPoint:
@@ -225,17 +234,23 @@ class AtTheLine:
     power_factor: float
 
 
-def at_the_line(stand: Stand, motor: MotorPoint, running: int = 1) -> AtTheLine:
-    """What the rig takes from the line for motors alike at a point: through their drives, where they have one.
+def at_the_line(stand: Stand, controls: Controls, motor: MotorPoint) -> AtTheLine:
+    """What the rig takes from the line for its running motors, all at one point: through their drives, where they have one.
 
     Source: of the drive.
     """
+    running = running_of(stand, controls)
     if stand.drive is None:
         return AtTheLine(
             running * float(motor.input_power_w), running * float(motor.current_a), float(motor.power_factor)
         )
-    taken = drive_input(stand.drive, motor, stand.volts)
+    taken = drive_input(stand.drive, motor, line_volts(stand, controls))
     return AtTheLine(running * float(taken.input_power_w), running * float(taken.current_a), float(taken.power_factor))
+
+
+def running_of(stand: Stand, controls: Controls) -> int:
+    """How many run side by side. Source: definition."""
+    return min(controls.fans or stand.load.running, stand.load.running)
 
 
 def synchronous_rpm(stand: Stand, controls: Controls) -> float:
@@ -267,8 +282,8 @@ def load_of(stand: Stand, controls: Controls) -> Load:
         machine = replace(machine, power=machine.power * BARE_SHARE, pressure=machine.pressure * BARE_SHARE)
         system = SystemCurve(0.0, load.system.coefficient * BARE_SHARE, load.system.exponent)
     torque = load.at_motor_speed(load.belt.motor_speed(load.speed_rpm)).torque_nm if controls.drag else 0.0
-    running = min(controls.fans or load.running, load.running)
-    return replace(load, machine=machine, system=system, drag_nm=load.drag_nm + controls.drag * torque, running=running)
+    drag = load.drag_nm + controls.drag * torque
+    return replace(load, machine=machine, system=system, drag_nm=drag, running=running_of(stand, controls))
 
 
 def _refuse(stand: Stand, controls: Controls) -> None:
@@ -282,5 +297,9 @@ def _refuse(stand: Stand, controls: Controls) -> None:
         )
     if not stand.has_capacitor and (one.tap is Tap.LOW or one.capacitor != 1 or one.label != 1):
         raise OutsideValidity("This motor has neither run capacitor nor speed taps.")
+    if one.hours + one.low_hours > HOURS_OF_A_YEAR:
+        raise OutsideValidity(f"A year has {HOURS_OF_A_YEAR:,.0f} hours.")
+    if one.low_hours and stand.drive is None and not stand.is_electronic:
+        raise OutsideValidity("Hours at low need a drive or an electronic motor: this one knows one speed.")
     if one.unbalance and (stand.drive is not None or not isinstance(stand.motor, ThreePhaseMotor)):
         raise OutsideValidity("Unbalanced volts need a three-phase motor on the line: a drive makes its own three.")

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from modest_rotor.core.bench.stand import Controls, Stand, hertz_of, motor_volts, solved
+from modest_rotor.core.bench.stand import Controls, Stand, hertz_of, line_volts, motor_volts, solved
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.drive import Rectifier, drive_input
@@ -82,7 +82,7 @@ def waves_of(stand: Stand, controls: Controls) -> Waves:
     if drive is None or not isinstance(motor, ThreePhaseMotor):
         raise OutsideValidity("Pulses are made by a drive, and this stand has none.")
     at = solved(stand, controls).motor
-    line_v, hertz = stand.volts * controls.volts, hertz_of(stand, controls)
+    line_v, hertz = line_volts(stand, controls), hertz_of(stand, controls)
     through = drive_input(drive, at, line_v)
     power = float(through.motor_input_w + through.drive_loss_w / 2)
     phases = 1 if drive.rectifier is Rectifier.SINGLE_PHASE else 3

@@ -7,7 +7,17 @@ from dataclasses import dataclass
 from enum import IntEnum, StrEnum
 
 from modest_rotor.core.bench.run import Prepared, settled
-from modest_rotor.core.bench.stand import BARE_SHARE, Controls, Stand, at_slip, at_the_line, hertz_of, load_of, solved
+from modest_rotor.core.bench.stand import (
+    BARE_SHARE,
+    Controls,
+    Stand,
+    at_slip,
+    at_the_line,
+    hertz_of,
+    line_volts,
+    load_of,
+    solved,
+)
 from modest_rotor.core.bench.waves import waves_of
 from modest_rotor.core.bench.year import year_kwh
 from modest_rotor.core.physics.electronic import Command
@@ -96,10 +106,10 @@ def _reason(meter: Meter, first: _Solved, second: _Solved) -> Reason:
     moves = _moves(meter, was, now)
     if moves is Moves.SAME:
         return Reason(meter, was, now, moves, _parts(meter, first, second), None, "it stays as it was")
-    room = second.zero.get(meter, 0.0) - first.zero.get(meter, 0.0)
     stands = [found.values[Meter.SPEED] <= NOTHING for found in (first, second)]
     if any(stands):
         return Reason(meter, was, now, moves, {}, "standstill", STANDS if stands[1] else TURNS_AGAIN)
+    room = second.zero.get(meter, 0.0) - first.zero.get(meter, 0.0)
     if abs(room) > abs(now - was - room):
         factor, parts = "room", dict[str, float]()
     elif min(was, now) <= NOTHING:  # it begins or ends: nothing of it can be told apart
@@ -146,8 +156,9 @@ def _solve(stand: Stand, controls: Controls) -> _Solved:
     _capacitor(found, rig, at)
     _winding(found, rig, at, state.winding_c)
     _drive(found, stand, controls)
-    if controls.hours:
-        kwh, hours = year_kwh(stand, controls), controls.hours + controls.low_hours
+    hours = controls.hours + controls.low_hours
+    if hours:
+        kwh = year_kwh(stand, controls)
         found.values[Meter.YEAR], found.factors[Meter.YEAR] = kwh, {"hours": hours, "mean watts": kwh / hours}
     return found
 
@@ -196,12 +207,11 @@ def _held(rig: Prepared, at: OperatingPoint) -> str:
 
 def _line(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
     stand, running = rig.stand, rig.setup.load.running
-    line = at_the_line(stand, at.motor, running)
-    volts = float(rig.setup.supply.voltage) if stand.drive is None else stand.volts
-    shaft, losses = float(at.motor.shaft_power_w), line.watts / running - float(at.motor.shaft_power_w)
+    line, volts = at_the_line(stand, rig.controls, at.motor), line_volts(stand, rig.controls)
+    shaft = float(at.motor.shaft_power_w)
     found.values.update({Meter.WATTS: line.watts, Meter.AMPS: line.amps, Meter.POWER_FACTOR: line.power_factor})
     # Watts are a sum; as a factor the losses count by what they add to the power of the shaft.
-    found.factors[Meter.WATTS] = {"fans": running, "shaft": shaft, "losses": (shaft + losses) / max(shaft, NOTHING)}
+    found.factors[Meter.WATTS] = {"fans": running, "shaft": shaft, "losses": line.watts / running / max(shaft, NOTHING)}
     found.factors[Meter.AMPS] = {
         "watts": line.watts,
         "volts": 1 / volts,
@@ -232,8 +242,8 @@ def _capacitor(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
     volts, amps = float(at.motor.capacitor_voltage_v), float(at.motor.auxiliary_current_a)
     health, hertz = float(rig.setup.supply.capacitor_health), float(rig.setup.supply.frequency)
     found.values.update({Meter.CAPACITOR_VOLTS: volts, Meter.START_AMPS: amps})
-    found.factors[Meter.START_AMPS] = {"volts": volts, "capacitor": health, "hertz": amps / volts / health}
-    rest = volts / (amps / (health * hertz))
+    rest = volts * health * hertz / amps  # the same for all: what volts, microfarads and hertz have of amps
+    found.factors[Meter.START_AMPS] = {"volts": volts / rest, "capacitor": health, "hertz": hertz}
     found.factors[Meter.CAPACITOR_VOLTS] = {"current": amps * rest, "capacitor": 1 / health, "hertz": 1 / hertz}
 
 
@@ -257,8 +267,8 @@ def _drive(found: _Solved, stand: Stand, controls: Controls) -> None:
             Meter.LINE_PEAK: waves.line_peak_a,
         }
     )
-    carrier, link = controls.carrier_hz, waves.link_v
-    found.factors[Meter.LINK] = {"line": stand.volts * controls.volts, "sag": link / (stand.volts * controls.volts)}
+    carrier, link, line = controls.carrier_hz, waves.link_v, line_volts(stand, controls)
+    found.factors[Meter.LINK] = {"line": line, "sag": link / line}
     found.factors[Meter.RIPPLE] = {
         "pulses": 1 / carrier,
         "link": link,
