@@ -17,8 +17,8 @@ interface KnobsProps {
 export function Knobs({ desk, knobs, wanted, applied }: KnobsProps) {
   const now = knobsNow(knobs, wanted);
   const parts = [...new Set(now.map((knob) => knob.part))];
-  const [picked, setPicked] = useState<Knob["part"]>("duct");
-  const part = parts.includes(picked) ? picked : (parts[0] ?? "duct");
+  const [picked, setPicked] = useState<Knob["part"] | null>(null);
+  const part = parts.find((one) => one === picked) ?? parts.find((one) => one === "duct" || one === "pipe");
   const isTurned = (one: Knob["part"]) => now.some((knob) => knob.part === one && valueOf(knob, wanted) !== knob.built);
   return (
     <Box as="section" aria-label="Knobs">

@@ -4370,7 +4370,7 @@ export interface components {
              * Part
              * @enum {string}
              */
-            part: "motor" | "wheel" | "duct" | "supply" | "capacitor" | "command" | "year";
+            part: "motor" | "wheel" | "duct" | "pipe" | "supply" | "capacitor" | "command" | "year";
             /**
              * Quantity
              * @default ratio

@@ -12,7 +12,7 @@ from modest_rotor.core.physics.electronic import Command
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import TwoAxisMotor
 
-Part = Literal["motor", "wheel", "duct", "supply", "capacitor", "command", "year"]
+Part = Literal["motor", "wheel", "duct", "pipe", "supply", "capacitor", "command", "year"]
 FULL_SIGNAL_V = 10.0
 
 
@@ -207,24 +207,25 @@ def _command(stand: Stand) -> list[Knob]:
 
 
 def _duct(stand: Stand) -> list[Knob]:
+    part: Part = "pipe" if stand.is_pump else "duct"
     damper, filter_, outlets = (
         ("Valve", "Strainer", "Branches open") if stand.is_pump else ("Damper", "Filter", "Outlets open")
     )
     found = [
-        Knob(key="open", label=damper, part="duct", quantity="flow_share", low=0.05, words="open"),
+        Knob(key="open", label=damper, part=part, quantity="flow_share", low=0.05, words="open"),
         Knob(
             key="filter",
             label=filter_,
-            part="duct",
+            part=part,
             high=12,
             step=0.25,
             words="of clean",
         ),
-        Knob(key="outlets", label=outlets, part="duct", quantity="count", low=1, high=OUTLETS, step=1, built=OUTLETS),
+        Knob(key="outlets", label=outlets, part=part, quantity="count", low=1, high=OUTLETS, step=1, built=OUTLETS),
         Knob(
             key="lift",
-            label="Static lift" if stand.is_pump else "Pressure held",
-            part="duct",
+            label="More lift" if stand.is_pump else "More held",
+            part=part,
             high=0.9,
             built=0.0,
             words="of built",
@@ -235,7 +236,7 @@ def _duct(stand: Stand) -> list[Knob]:
             Knob(
                 key="air_c",
                 label="Air",
-                part="duct",
+                part=part,
                 quantity="temperature",
                 low=-20,
                 high=50,
@@ -245,7 +246,7 @@ def _duct(stand: Stand) -> list[Knob]:
         )
     if stand.load.running > 1:
         counts = tuple((count, f"{count} of {stand.load.running}") for count in range(1, stand.load.running + 1))
-        found.append(_switch("fans", "Fans running", "duct", stand.load.running, counts))
+        found.append(_switch("fans", "Fans running", part, stand.load.running, counts))
     return found
 
 
