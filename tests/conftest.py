@@ -12,7 +12,7 @@ import psycopg
 import pytest
 from hypothesis import settings
 
-from modest_rotor.serve.cluster import DATABASE, Cluster
+from modest_rotor.serve.cluster import APPLICATION, DATABASE, Cluster
 from modest_rotor.store import database
 from modest_rotor.store.models import MODELS
 
@@ -35,7 +35,7 @@ def pytest_configure(config: pytest.Config) -> None:
     database.connect(**cluster.parameters)
     database.migrate()
     database.drop_connections()
-    os.environ[HANDED_ON] = f"{folder} {cluster.port}"
+    os.environ[HANDED_ON] = str(folder)
 
 
 def pytest_unconfigure() -> None:
@@ -47,15 +47,24 @@ def pytest_unconfigure() -> None:
 
 
 @pytest.fixture(scope="session")
-def parameters(worker_id: str) -> dict[str, object]:
+def cluster() -> Cluster:
+    """The cluster that the controller started."""
+    return Cluster(Path(os.environ[HANDED_ON]), fast=True)
+
+
+@pytest.fixture(scope="session")
+def operator(cluster: Cluster) -> dict[str, object]:
+    """How whoever may make databases connects."""
+    return cluster.operator_parameters
+
+
+@pytest.fixture(scope="session")
+def parameters(worker_id: str, cluster: Cluster, operator: dict[str, object]) -> dict[str, object]:
     """How to connect to this worker's own database."""
-    folder, port = os.environ[HANDED_ON].split()
-    cluster = Cluster(Path(folder), fast=True)
-    cluster.port = int(port)
     name = f"test_{worker_id}"
-    with psycopg.connect(**{**cluster.parameters, "dbname": "postgres"}, autocommit=True) as connection:
+    with psycopg.connect(**operator, autocommit=True) as connection:  # type: ignore[arg-type]
         connection.execute(f'DROP DATABASE IF EXISTS "{name}"')
-        connection.execute(f'CREATE DATABASE "{name}" TEMPLATE "{DATABASE}"')
+        connection.execute(f'CREATE DATABASE "{name}" TEMPLATE "{DATABASE}" OWNER "{APPLICATION}"')
     return {**cluster.parameters, "dbname": name}
 
 

@@ -9,7 +9,7 @@ from modest_rotor.core.assess import assess, fit_job, job_fit_key
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
 from modest_rotor.core.stations.motor_fit import MotorFit
-from modest_rotor.store.fits import NewestKept
+from modest_rotor.store.solving import NewestKept
 
 FITS: dict[str, MotorFit] = {}
 KEPT = NewestKept(4000)

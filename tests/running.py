@@ -6,6 +6,7 @@ import json
 import os
 import shutil
 import signal
+import socket
 import subprocess
 import sys
 import tempfile
@@ -14,7 +15,13 @@ import urllib.request
 from contextlib import suppress
 from pathlib import Path
 
-from modest_rotor.serve.cluster import free_port
+
+def free_port() -> int:
+    """A port on loopback that is free now."""
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])
+
 
 LONGEST_START_S = 60.0
 # Without its compiled modules every start would compile them all again.

@@ -30,7 +30,7 @@ def pages(tmp_path: Path) -> Path:
 
 @pytest.fixture
 def client(store: None, pages: Path) -> Iterator[TestClient]:
-    with TestClient(create_app(pages), raise_server_exceptions=False) as client:
+    with TestClient(create_app(pages), base_url="http://127.0.0.1", raise_server_exceptions=False) as client:
         yield client
 
 

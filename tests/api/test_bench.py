@@ -21,6 +21,7 @@ from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import StoredJob, keep_job
 from tests.core.setup.test_setup_answer import BAGGAGE
 
+RIG = "ws://127.0.0.1/api/bench/rig"
 pytestmark = pytest.mark.database
 BLOWER = {"of": "stand", "name": "capacitor blower"}
 FAN_ON_DRIVE = {"of": "stand", "name": "three-phase fan on a drive"}
@@ -109,7 +110,7 @@ def panel(client: TestClient) -> Iterator[TestClient]:
 
 
 def test_a_rig_runs_over_the_socket_and_a_turn_is_answered_at_once(client: TestClient) -> None:
-    with client.websocket_connect("/api/bench/rig") as socket:
+    with client.websocket_connect(RIG) as socket:
         socket.send_json({"do": "turn", "controls": {}})
         assert "No rig" in socket.receive_json()["sentence"]
         socket.send_json({"do": "put up", "rig": BLOWER})
@@ -150,7 +151,7 @@ def heard(socket: Any, kind: str, that: Any = lambda _: True) -> Any:
 
 def test_only_so_many_rigs_run_at_once(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> None:
     monkeypatch.setattr(bench_live, "MOST_RIGS", 1)
-    with client.websocket_connect("/api/bench/rig") as one, client.websocket_connect("/api/bench/rig") as other:
+    with client.websocket_connect(RIG) as one, client.websocket_connect(RIG) as other:
         one.send_json({"do": "put up", "rig": BLOWER})
         assert heard(one, "frame")
         other.send_json({"do": "put up", "rig": BLOWER})
@@ -161,7 +162,7 @@ def test_only_so_many_rigs_run_at_once(client: TestClient, monkeypatch: pytest.M
 
 def test_where_the_rig_fails_its_page_is_let_go(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> None:
     """Better than still meters: the page comes back by itself."""
-    with client.websocket_connect("/api/bench/rig") as socket:
+    with client.websocket_connect(RIG) as socket:
         socket.send_json({"do": "put up", "rig": BLOWER})
         assert heard(socket, "frame")
         monkeypatch.setattr(BenchRig, "frame", lambda _: 1 / 0)
@@ -177,7 +178,7 @@ def test_where_the_rig_fails_its_page_is_let_go(client: TestClient, monkeypatch:
 def test_a_page_from_elsewhere_gets_no_rig(client: TestClient) -> None:
     with (
         pytest.raises(WebSocketDisconnect),
-        client.websocket_connect("/api/bench/rig", headers={"origin": "http://elsewhere.test"}),
+        client.websocket_connect(RIG, headers={"origin": "http://elsewhere.test"}),
     ):
         pass
 
@@ -187,7 +188,7 @@ def test_the_same_rig_is_read_over_modbus_and_kept_out_of_jobs(panel: TestClient
     bench = next(device for device in devices if device["of_bench"])
     idle = panel.post(f"/api/devices/{bench['id']}/ask").json()
     assert value(idle, "speed") == pytest.approx(AT_REST.speed_rpm, abs=1)
-    with panel.websocket_connect("/api/bench/rig") as socket:
+    with panel.websocket_connect(RIG) as socket:
         socket.send_json({"do": "put up", "rig": BLOWER})
         speed = heard(socket, "frame")["values"]["speed"]
         read = panel.post(f"/api/devices/{bench['id']}/ask").json()

@@ -10,6 +10,7 @@ import pytest
 from playhouse.migrations import Runner
 from psycopg.types.json import Jsonb
 
+from modest_rotor.serve.cluster import APPLICATION
 from modest_rotor.store import database, jobs
 from modest_rotor.store.database import MIGRATIONS
 from modest_rotor.store.models import MODELS
@@ -18,12 +19,12 @@ pytestmark = pytest.mark.database
 
 
 @pytest.fixture
-def empty(parameters: dict[str, object]) -> Iterator[dict[str, object]]:
+def empty(parameters: dict[str, object], operator: dict[str, object]) -> Iterator[dict[str, object]]:
     """A database without any table."""
     name = f"{parameters['dbname']}_old"
-    with psycopg.connect(**{**parameters, "dbname": "postgres"}, autocommit=True) as connection:  # type: ignore[arg-type]
+    with psycopg.connect(**operator, autocommit=True) as connection:  # type: ignore[arg-type]
         connection.execute(f'DROP DATABASE IF EXISTS "{name}"')
-        connection.execute(f'CREATE DATABASE "{name}"')
+        connection.execute(f'CREATE DATABASE "{name}" OWNER "{APPLICATION}"')
         yield {**parameters, "dbname": name}
         database.drop_connections()
         connection.execute(f'DROP DATABASE "{name}" WITH (FORCE)')

@@ -2,23 +2,31 @@
 
 from __future__ import annotations
 
+from threading import BoundedSemaphore
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Body, Query, Response
+from fastapi import APIRouter, Body, Path, Query, Request, Response
+from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
+from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Words, latest_time, view
 from modest_rotor.core.changes import next_id, value_at
-from modest_rotor.core.job import MOST_SETS
+from modest_rotor.core.job import MOST_SETS, Job
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.meters import Meters
 from modest_rotor.formats.photo import clean_photo
 from modest_rotor.formats.readings_csv import CsvProposal, CsvRefused, propose, write_sets
 from modest_rotor.store import jobs, people, photos
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job
 
 router = APIRouter(prefix="/api", tags=["attachments"])
+PHOTO_MEMORY = 1_000_000_000
+ONE_PICTURE = BoundedSemaphore(1)
+"""Pictures are looked into one at a time: each may take a few hundred megabytes."""
+
+
+Person = Annotated[Words, Path(min_length=1, max_length=LONGEST_NAME)]
 
 
 class CsvIn(BaseModel):
@@ -57,15 +65,16 @@ def photographs(job_id: int) -> tuple[photos.KeptPhoto, ...]:
 
 
 @router.post("/jobs/{job_id}/photos", status_code=201)
-@with_connection
-def attach(
+async def attach(
     job_id: int,
+    request: Request,
     data: Annotated[bytes, Body(media_type="application/octet-stream")],
     of: photos.PhotoOf = "plate",
     who: Annotated[Words, Query(max_length=LONGEST_NAME)] = "",
 ) -> photos.KeptPhoto:
     """Attach a photograph: its content is looked into, and written anew without place and time."""
-    return photos.keep_photo(job_id, of, clean_photo(data), who)
+    photo = await in_process(request, clean_photo, data, memory=PHOTO_MEMORY, at_once=ONE_PICTURE)
+    return await run_in_threadpool(with_connection(photos.keep_photo), job_id, of, photo, who)
 
 
 @router.get("/jobs/{job_id}/photos/{photo_id}")
@@ -92,43 +101,46 @@ def sets_out(job_id: int) -> Response:
 
 
 @router.post("/jobs/{job_id}/readings-csv/look")
-@with_connection
-def look_at_sets(job_id: int, file: CsvIn) -> CsvProposal:
+async def look_at_sets(job_id: int, file: CsvIn, request: Request) -> CsvProposal:
     """What a CSV file would bring in; nothing is saved."""
-    return _proposal(file, jobs.load(job_id))
+    return await _proposal(file, await run_in_threadpool(with_connection(jobs.job_of), job_id), request)
 
 
-@router.post("/jobs/{job_id}/readings-csv")
-@with_connection
-def sets_in(job_id: int, file: CsvConfirmed) -> JobView:
+@router.post("/jobs/{job_id}/readings-csv", response_model=JobView)
+async def sets_in(job_id: int, file: CsvConfirmed, request: Request) -> Response:
     """Take in the good rows of a CSV file as sets, in one change that one undo takes back."""
-    stored = jobs.load(job_id)
-    proposal = _proposal(file, stored)
+    job = await run_in_threadpool(with_connection(jobs.job_of), job_id)
+    return await run_in_threadpool(_take_sets, job_id, file, await _proposal(file, job, request))
+
+
+@with_connection
+def _take_sets(job_id: int, file: CsvConfirmed, proposal: CsvProposal) -> Response:
     if not proposal.sets:
         raise CsvRefused("No row can be taken in; the reasons stand beside each.")
-    after: list[dict[str, Any]] = value_at(stored.job, "readings")
+    after: list[dict[str, Any]] = value_at(jobs.job_of(job_id), "readings")
     for one in proposal.sets:
         after = [*after, {**one, "id": next_id(after)}]
     count = len(proposal.sets)
     label = f"{count} set{'s' if count > 1 else ''} from CSV"
     saved = jobs.save_change(job_id, file.revision, "readings", after, file.who, label)
-    return view(saved, assess_job(saved.job))
+    return view(saved)
 
 
 @router.get("/people/{name}/meters")
 @with_connection
-def meters(name: str) -> Meters:
+def meters(name: Person) -> Meters:
     """The meters that a person set once."""
     return people.meters_of(name)
 
 
 @router.put("/people/{name}/meters")
 @with_connection
-def keep_meters(name: str, bag: MetersIn) -> Meters:
+def keep_meters(name: Person, bag: MetersIn) -> Meters:
     """Keep a person's meters."""
     return people.keep_meters(name, bag.meters)
 
 
-def _proposal(file: CsvIn, stored: jobs.StoredJob) -> CsvProposal:
-    room = MOST_SETS - len(stored.job.document.readings)
-    return propose(file.text.lstrip("\ufeff"), file.mapping, file.units_of, file.units, room, latest_time())
+async def _proposal(file: CsvIn, job: Job, request: Request) -> CsvProposal:
+    room = MOST_SETS - len(job.document.readings)
+    text = file.text.lstrip("\ufeff")
+    return await in_process(request, propose, text, file.mapping, file.units_of, file.units, room, latest_time())

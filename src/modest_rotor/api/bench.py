@@ -24,7 +24,8 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.product import ProductType
 from modest_rotor.store import bench, catalogue, jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import PARTS, NewestKept, fit_of
+from modest_rotor.store.solving import PARTS, NewestKept, fit_of, sound_job
+from modest_rotor.workers.solvers import SOLVERS
 
 router = APIRouter(prefix="/api/bench", tags=["bench"])
 MOST_STANDS = 24
@@ -176,7 +177,8 @@ def stand_of(name: RigName) -> Stand:
     return _stands.kept((job.model_dump_json(), name.drive), lambda: _with_drive(_of_job(job), name.drive))
 
 
-def _of_job(job: Job) -> Stand:
+def _of_job(whole: Job) -> Stand:
+    job = SOLVERS.solve(sound_job, whole)
     case = build_case(job, fit_of(job), PARTS)
     return stand_of_machine(job.machine.name, case.machine or str(case.found), case.fit.refusal)
 
@@ -208,13 +210,12 @@ def view_of(stand: Stand) -> RigView:
 @with_connection
 def book() -> BenchBook:
     """What may stand on the Bench, and its course."""
-    sites = jobs.all_jobs_by_site()
     motors = [one for one in catalogue.all_products() if one.type is ProductType.MOTOR]
     return BenchBook(
         stands=tuple(stands()),
         built=Turned(),
         jobs=tuple(
-            JobChoice(id=job.id, machine=job.machine, site=site.site.name) for site in sites for job in site.jobs
+            JobChoice(id=job, machine=machine, site=site) for job, machine, site in jobs.machines_for_the_bench()
         ),
         motors=tuple(ProductChoice(code=one.code, name=one.name) for one in motors),
         wheels=tuple(Wheel),

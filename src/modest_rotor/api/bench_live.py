@@ -9,8 +9,6 @@ from contextlib import suppress
 from typing import Annotated, Literal
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
-from peewee import InterfaceError, OperationalError
-from playhouse.pool import MaxConnectionsExceeded
 from pydantic import BaseModel, Field, TypeAdapter, ValidationError
 
 from modest_rotor.api.bench import RigName, RigView, stand_of, view_of
@@ -161,8 +159,6 @@ class Session:
             await self._send(RefusedView(sentence=f"{place}: {first['msg']}. The rig goes on as it was."))
         except ModestRotorError as error:
             await self._send(RefusedView(sentence=f"{error} The rig goes on as it was."))
-        except (OperationalError, InterfaceError, MaxConnectionsExceeded):
-            await self._send(RefusedView(sentence="The database does not answer just now. The rig goes on as it was."))
 
     async def _do(self, told: PutUp | Turn | Switch | Pace) -> None:
         if isinstance(told, PutUp):

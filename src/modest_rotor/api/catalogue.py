@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
-from fastapi import APIRouter, Response
+from fastapi import APIRouter, Request, Response
+from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
+from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import JobView, Step, Words, view
 from modest_rotor.core.changes import next_id, value_at
 from modest_rotor.core.errors import ChangeRefused
@@ -15,6 +17,7 @@ from modest_rotor.core.stations.product import Product
 from modest_rotor.formats.catalogue_files import (
     LARGEST_CATALOGUE,
     CatalogueProposal,
+    CatalogueRead,
     propose,
     read_catalogue,
     read_product,
@@ -24,7 +27,6 @@ from modest_rotor.formats.catalogue_files import (
 )
 from modest_rotor.store import catalogue, jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job
 
 router = APIRouter(prefix="/api", tags=["catalogue"])
 
@@ -76,17 +78,20 @@ def take_out(form: Literal["csv", "json"]) -> Response:
 
 
 @router.post("/catalogue/look")
-@with_connection
-def look(file: CatalogueIn) -> CatalogueProposal:
+async def look(file: CatalogueIn, request: Request) -> CatalogueProposal:
     """What a file would change; nothing is written."""
-    return propose(read_catalogue(file.text), catalogue.all_products())
+    read = await in_process(request, read_catalogue, file.text)
+    return propose(read, await run_in_threadpool(with_connection(catalogue.all_products)))
 
 
 @router.post("/catalogue/file")
-@with_connection
-def take_in(file: CatalogueIn) -> CatalogueProposal:
+async def take_in(file: CatalogueIn, request: Request) -> CatalogueProposal:
     """Take in the sound entries of a file, all in one transaction."""
-    read = read_catalogue(file.text)
+    return await run_in_threadpool(_take, await in_process(request, read_catalogue, file.text))
+
+
+@with_connection
+def _take(read: CatalogueRead) -> CatalogueProposal:
     told = propose(read, catalogue.all_products())
     if not read.products:
         raise ChangeRefused("No entry of the file can be taken in; the reasons stand beside each. Nothing was written.")
@@ -112,9 +117,9 @@ def remove(code: str) -> None:
     catalogue.remove_product(code)
 
 
-@router.post("/jobs/{job_id}/options")
+@router.post("/jobs/{job_id}/options", response_model=JobView)
 @with_connection
-def consider(job_id: int, option: OptionIn) -> JobView:
+def consider(job_id: int, option: OptionIn) -> Response:
     """Add an option to a job, with its own copy of the product."""
     if option.kind is OptionKind.KEEP:
         raise ChangeRefused("The machine put right is the yardstick of every job; it needs no second column.")
@@ -124,4 +129,4 @@ def consider(job_id: int, option: OptionIn) -> JobView:
     new = {"id": next_id(items), "kind": option.kind, "product": product.model_dump(mode="json") if product else None}
     label = f"option {product.name if product else option.kind} added"
     saved = jobs.save_change(job_id, option.revision, "options/considered", [*items, new], option.who, label)
-    return view(saved, assess_job(saved.job))
+    return view(saved)

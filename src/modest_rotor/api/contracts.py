@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import UTC, datetime, timedelta
 from typing import Annotated, Any
 
-from fastapi import Query
+from fastapi import Query, Response
 from pydantic import AfterValidator, BaseModel, Field
 
 from modest_rotor.core.assessment import Assessment
@@ -16,7 +16,8 @@ from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.sheet import storable
 from modest_rotor.store import logs
-from modest_rotor.store.jobs import StoredJob
+from modest_rotor.store.jobs import StoredJob, assessed
+from modest_rotor.store.saving import Saved
 from modest_rotor.store.signed import SignedLine, signed_lines
 
 LONGEST_NAME = 120
@@ -42,10 +43,18 @@ def latest_time() -> str:
 
 
 class Problem(BaseModel):
-    """A refusal in words."""
+    """A refusal in words, and what is known of what was to be saved."""
 
     field: str | None = Field(default=None, description="path of the field it belongs to, if one")
     sentence: str
+    saved: Saved = Saved.NOTHING
+
+
+class CommandView(BaseModel):
+    """Whether a command was carried out, and what it made."""
+
+    known: bool
+    about: dict[str, Any] = {}
 
 
 class Health(BaseModel):
@@ -74,8 +83,8 @@ class QuantityFacts(BaseModel):
     typed_units: list[str]
 
 
-class JobView(BaseModel):
-    """A job, what follows from it, and what can be taken back."""
+class JobHead(BaseModel):
+    """A job as it is kept, and what can be taken back."""
 
     id: int
     site_id: int
@@ -88,10 +97,15 @@ class JobView(BaseModel):
     site_name: str
     site_units: UnitSystem
     document: JobDocument
-    assessment: Assessment
     signed: tuple[SignedLine, ...] = ()
     log: Phrase = Field(default=(), description="what the machine's readings over time say, in a few words")
     drifts: bool = False
+
+
+class JobView(JobHead):
+    """A job, what follows from it, and what can be taken back."""
+
+    assessment: Assessment
 
 
 class NewJob(BaseModel):
@@ -119,6 +133,9 @@ class Draft(BaseModel):
     path: str = Field(max_length=120)
     text: Words = Field(max_length=4000)
     units: UnitSystem = "si"
+    window: Words = Field(
+        default="", max_length=40, description="which window asks: of one window only the newest draft counts"
+    )
     refined: bool = Field(default=False, description="whether to wait for the motor to be fitted to the draft")
 
 
@@ -173,11 +190,11 @@ class JobFile(BaseModel):
     job: dict[str, Any]
 
 
-def view(stored: StoredJob, assessment: Assessment) -> JobView:
-    """A stored job as it goes over the wire."""
+def view(stored: StoredJob, status: int = 200) -> Response:
+    """A stored job as it goes over the wire: a :class:`JobView`, whose assessment a solver has written already."""
     job: Job = stored.job
     told = logs.told_of(stored.machine_id)
-    return JobView(
+    head = JobHead(
         id=stored.id,
         site_id=stored.site_id,
         machine_id=stored.machine_id,
@@ -189,8 +206,9 @@ def view(stored: StoredJob, assessment: Assessment) -> JobView:
         site_name=job.site.name,
         site_units=job.site.units,
         document=job.document,
-        assessment=assessment,
         signed=signed_lines(stored.id),
         log=told.rail,
         drifts=told.drifts,
     )
+    text = f'{head.model_dump_json()[:-1]},"assessment":{assessed(stored).text}}}'
+    return Response(text, status, media_type="application/json")

@@ -10,6 +10,7 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, Words
+from modest_rotor.api.setup import WriteAnswer, stopped
 from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.stations.traits import Traits
@@ -105,8 +106,16 @@ class PanelIn(BaseModel):
     drift: float = Field(default=0.0, ge=-0.5, le=0.5)
 
 
+class StopIn(BaseModel):
+    """Who stops it."""
+
+    who: Words = Field(default="", max_length=LONGEST_NAME)
+
+
 class WriteLine(BaseModel):
-    """One write as it is kept."""
+    """One write as it is kept; ``ended`` once it is known what became of it."""
+
+    ended: bool
 
     at: datetime
     job: int | None
@@ -159,6 +168,13 @@ def ask(device_id: int) -> DeviceView:
     return view_device(kept)
 
 
+@router.post("/devices/{device_id}/stop")
+@with_connection
+def stop(device_id: int, said: StopIn) -> WriteAnswer:
+    """Stop a device: allowed to whoever sees it, with or without leave."""
+    return stopped(devices.device(device_id), None, said.who.strip())
+
+
 @router.delete("/devices/{device_id}/leave", status_code=204)
 @with_connection
 def disarm(device_id: int) -> None:
@@ -170,10 +186,10 @@ def disarm(device_id: int) -> None:
 @router.get("/devices/{device_id}/writes")
 @with_connection
 def writes(device_id: int) -> list[WriteLine]:
-    """The newest writes of a device; they are kept for ever."""
-    devices.device(device_id)
+    """The newest writes of a device, also of one that was removed; they are kept for ever."""
     return [
         WriteLine(
+            ended=row.ended,
             at=row.at,
             job=row.job.id if row.job else None,
             words=role_words(Role(row.role)) if row.role in set(Role) else row.role,

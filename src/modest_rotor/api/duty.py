@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from typing import Any
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Request, Response
+from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
+from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import JobView, Step, Words, view
 from modest_rotor.core.changes import next_id, value_at
 from modest_rotor.core.errors import ChangeRefused
@@ -17,7 +19,6 @@ from modest_rotor.formats.logger_csv import LogReport, Order, read_log
 from modest_rotor.formats.text import written
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job
 
 router = APIRouter(prefix="/api", tags=["duty"])
 
@@ -62,16 +63,25 @@ class TemplateChosen(Step):
 
 
 @router.post("/duty/log/look")
-def look_at_log(file: LogIn) -> LogReport:
+async def look_at_log(file: LogIn, request: Request) -> LogReport:
     """What a logger's file says of a year; nothing is saved."""
-    return read_log(file.text, file.column, file.order)
+    return await read_apart(file, request)
 
 
-@router.post("/jobs/{job_id}/duty/log")
-@with_connection
-def take_log(job_id: int, file: LogConfirmed) -> JobView:
+async def read_apart(file: LogIn, request: Request) -> LogReport:
+    """Read a logger's file in a process of its own."""
+    return await in_process(request, read_log, file.text, file.column, file.order)
+
+
+@router.post("/jobs/{job_id}/duty/log", response_model=JobView)
+async def take_log(job_id: int, file: LogConfirmed, request: Request) -> Response:
     """Take a logger's year over as steps, starts and a sentence, in one change."""
-    report = read_log(file.text, file.column, file.order)
+    report = await read_apart(file, request)
+    return await run_in_threadpool(_take_year, job_id, file, report)
+
+
+@with_connection
+def _take_year(job_id: int, file: LogConfirmed, report: LogReport) -> Response:
     year = report.year
     stored = jobs.load(job_id)
     duty: dict[str, Any] = value_at(stored.job, "duty")
@@ -113,9 +123,9 @@ def templates() -> tuple[DutyTemplate, ...]:
     )
 
 
-@router.post("/jobs/{job_id}/duty/template")
+@router.post("/jobs/{job_id}/duty/template", response_model=JobView)
 @with_connection
-def take_template(job_id: int, chosen: TemplateChosen) -> JobView:
+def take_template(job_id: int, chosen: TemplateChosen) -> Response:
     """Take a template's steps over, each marked assumed."""
     rows = [row for row in read_table("duty_templates") if row["building"] == chosen.building]
     if not rows:
@@ -139,6 +149,6 @@ def _append(duty: dict[str, Any], step: dict[str, Any]) -> None:
     duty["steps"] = [*duty["steps"], {**step, "id": next_id(duty["steps"])}]
 
 
-def _saved(job_id: int, revision: str, duty: dict[str, Any], who: str, label: str) -> JobView:
+def _saved(job_id: int, revision: str, duty: dict[str, Any], who: str, label: str) -> Response:
     saved = jobs.save_change(job_id, revision, "duty", duty, who, label)
-    return view(saved, assess_job(saved.job))
+    return view(saved)

@@ -1,4 +1,4 @@
-"""What stands around every request: response headers, a bound on size, and refusals told in words."""
+"""What stands around every request: response headers, a bound on size, local names only, and every failure told in words."""
 
 from __future__ import annotations
 
@@ -8,15 +8,16 @@ import re
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
-from peewee import InterfaceError, OperationalError
-from playhouse.pool import MaxConnectionsExceeded
+from pydantic import ValidationError
 from starlette.exceptions import HTTPException
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from modest_rotor.core.errors import Conflict, Refusal, UnknownItem
 from modest_rotor.fieldbus.errors import DeviceTrouble
 from modest_rotor.formats.photo import LARGEST_PHOTO
-from modest_rotor.store.database import drop_connections
+from modest_rotor.store.database import DatabaseAway, DatabaseBusy
+from modest_rotor.store.saving import KnownCommand, Saved, Saving, saving_of_this_request, watch_saving
+from modest_rotor.workers.process import Overtaken, TookTooLong, WorkerLost
 
 log = logging.getLogger(__name__)
 
@@ -24,15 +25,19 @@ LARGEST_REQUEST = 1_000_000
 LARGEST_PHOTO_REQUEST = LARGEST_PHOTO + 1_000
 LARGEST_FILE_REQUEST = 17_000_000
 """A logger's weeks or a catalogue, as JSON text in which quotes and line ends take two places."""
-PHOTO_PATH = re.compile(r"/api/jobs/\d+/photos")
+MOST_DRAINED = 64_000_000
+"""Of a request that is too large so much is read and thrown away, so that its sender hears the answer and not a broken line."""
+LONGEST_PATH = 1_000
+PHOTO_PATH = re.compile(r"/api/jobs/\d{1,18}/photos")
 FILE_PATH = re.compile(
-    r"/api/(?:duty/log/look|jobs/\d+/(?:duty|proof)/log|catalogue/(?:look|file)|log/look|machines/\d+/log/csv)"
+    r"/api/(?:duty/log/look|jobs/\d{1,18}/(?:duty|proof)/log|catalogue/(?:look|file)|log/look|machines/\d{1,18}/log/csv)"
 )
+COMMAND = re.compile(r"[A-Za-z0-9_-]{8,40}")
 EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"
 """The hash of nothing: the styling library opens an empty style element and fills it by script."""
 HEADERS = {
     "content-security-policy": (
-        f"default-src 'none'; script-src 'self'; style-src 'self' {EMPTY_STYLE}; img-src 'self' data:; font-src 'self';"
+        f"default-src 'none'; script-src 'self'; style-src 'self' {EMPTY_STYLE}; img-src 'self' data: blob:; font-src 'self';"
         " connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'"
     ),
     "x-content-type-options": "nosniff",
@@ -41,38 +46,54 @@ HEADERS = {
     "cross-origin-opener-policy": "same-origin",
     "cross-origin-resource-policy": "same-origin",
 }
-LOCAL_HOSTS = ("127.0.0.1", "localhost", "[::1]", "testserver")
+LOCAL_HOSTS = ("127.0.0.1", "localhost", "[::1]")
 
 
 class Guard:
-    """Adds the headers, bounds the size of requests, and answers to local names only."""
+    """Adds the headers, bounds the size of requests, answers to local names only, and lets no error out without words."""
 
     def __init__(self, app: ASGIApp) -> None:
         self.app = app
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         headers = dict(scope.get("headers", ()))
-        if scope["type"] == "websocket" and _stranger(headers):
+        if scope["type"] == "websocket" and _stranger(headers, scope):
             await send({"type": "websocket.close", "code": 1008, "reason": "another page"})
             return
         if scope["type"] != "http":
             await self.app(scope, receive, send)
             return
+        begun = False
 
         async def guarded_send(message: Message) -> None:
+            nonlocal begun
             if message["type"] == "http.response.start":
-                message["headers"] = [
-                    *message["headers"],
-                    *((name.encode(), value.encode()) for name, value in HEADERS.items()),
-                ]
+                begun = True
+                message["headers"] = _with_ours(message["headers"], scope["path"])
             await send(message)
 
         most = _most(scope["path"])
-        refusal = _refusal(headers, most)
+        refusal = _refusal(headers, scope, most)
         if refusal:
+            if refusal.status_code == 413:
+                await _drain(receive)
             await refusal(scope, receive, guarded_send)
             return
-        await self.app(scope, _bounded(receive, most), guarded_send)
+        watch_saving(Saving(command=_command(headers)))
+        try:
+            await self.app(scope, _bounded(receive, most), guarded_send)
+        except Exception as error:  # ours: whatever it is, it has words and headers, and is noted down
+            log.exception("%s %s failed", scope["method"], scope["path"])
+            if begun:
+                raise
+            await _fault(error)(scope, receive, guarded_send)
+
+
+def _with_ours(headers: list[tuple[bytes, bytes]], path: str) -> list[tuple[bytes, bytes]]:
+    ours = [(name.encode(), value.encode()) for name, value in HEADERS.items()]
+    if path.startswith("/api/") and not any(name == b"cache-control" for name, _ in headers):
+        ours.append((b"cache-control", b"no-store"))
+    return [*headers, *ours]
 
 
 def _most(path: str) -> int:
@@ -82,26 +103,49 @@ def _most(path: str) -> int:
     return LARGEST_FILE_REQUEST if FILE_PATH.fullmatch(path) else LARGEST_REQUEST
 
 
-def _refusal(headers: dict[bytes, bytes], most: int) -> JSONResponse | None:
-    stranger = _stranger(headers)
+def _refusal(headers: dict[bytes, bytes], scope: Scope, most: int) -> JSONResponse | None:
+    stranger = _stranger(headers, scope)
     if stranger:
         return _problem(*stranger)
+    path = scope["path"]
+    if len(path) > LONGEST_PATH or not path.isprintable():
+        return _problem(422, f"An address has at most {LONGEST_PATH:,} characters, none of them a control character.")
     length = headers.get(b"content-length", b"0")
-    if not length.isdigit() or int(length) > most:
+    if not length.isdigit() or len(length) > 15 or int(length) > most:
         return _problem(413, f"A request holds at most {most:,} bytes; nothing was taken in.")
+    command = headers.get(b"idempotency-key")
+    if command is not None and not COMMAND.fullmatch(command.decode("latin-1")):
+        return _problem(422, "The name of a command has 8 to 40 letters, digits or dashes; nothing was saved.")
     return None
 
 
-def _stranger(headers: dict[bytes, bytes]) -> tuple[int, str] | None:
+def _command(headers: dict[bytes, bytes]) -> str | None:
+    command = headers.get(b"idempotency-key")
+    return command.decode("latin-1") if command else None
+
+
+def _stranger(headers: dict[bytes, bytes], scope: Scope) -> tuple[int, str] | None:
     """Why a request comes from elsewhere, if it does; a WebSocket has no other protection from another page than this."""
     host = headers.get(b"host", b"").decode("latin-1")
-    if (host.rsplit(":", 1)[0] if ":" in host else host) not in LOCAL_HOSTS:
+    if (host.rsplit(":", 1)[0] if ":" in host and not host.endswith("]") else host) not in LOCAL_HOSTS:
         # another name that resolves to loopback is a page from elsewhere reaching in
         return 421, "Modest Rotor answers on this machine's own address only."
     origin = headers.get(b"origin")
-    if origin and origin.decode("latin-1").split("://")[-1] != host:
+    # A page of this server came over the very same scheme, which for a WebSocket has another name.
+    scheme = {"ws": "http", "wss": "https"}.get(scope.get("scheme", "http"), scope.get("scheme", "http"))
+    if origin and origin.decode("latin-1") != f"{scheme}://{host}":
         return 403, "Another page may not use this application."
     return None
+
+
+async def _drain(receive: Receive) -> None:
+    """Read what still comes and throw it away."""
+    taken = 0
+    while taken < MOST_DRAINED:
+        message = await receive()
+        taken += len(message.get("body", b""))
+        if message["type"] != "http.request" or not message.get("more_body"):
+            return
 
 
 def _bounded(receive: Receive, most: int) -> Receive:
@@ -112,6 +156,8 @@ def _bounded(receive: Receive, most: int) -> Receive:
         message = await receive()
         taken += len(message.get("body", b""))
         if taken > most:
+            if message.get("more_body"):
+                await _drain(receive)
             raise HTTPException(413, f"A request holds at most {most:,} bytes; nothing was taken in.")
         return message
 
@@ -120,24 +166,30 @@ def _bounded(receive: Receive, most: int) -> Receive:
 
 def tell_refusals(app: FastAPI) -> None:
     """Turn refusals and failures into status codes with a field and a sentence."""
-    app.add_exception_handler(
+    tell = app.add_exception_handler
+    tell(
         Refusal,
-        lambda request, error: _problem(422, error.sentence, error.field or getattr(request.state, "path", None)),
+        lambda request, error: _told(422, error.sentence, error.field or getattr(request.state, "path", None)),
     )
-    app.add_exception_handler(UnknownItem, lambda _, error: _problem(404, error.sentence))
+    tell(UnknownItem, lambda _, error: _told(404, error.sentence))
     # Not 502 nor 504: the application itself is well, and what was sent to the device must not be sent again by itself.
-    app.add_exception_handler(DeviceTrouble, lambda _, error: _problem(424, error.sentence))
-    app.add_exception_handler(Conflict, lambda _, error: _problem(409, error.sentence))
-    app.add_exception_handler(RequestValidationError, _unreadable)  # type: ignore[arg-type]
-    app.add_exception_handler(HTTPException, _told)  # type: ignore[arg-type]
-    for kind in (OperationalError, InterfaceError):
-        app.add_exception_handler(kind, _database_away)
-    app.add_exception_handler(
-        MaxConnectionsExceeded, lambda *_: _problem(503, "Too many requests at once; nothing was saved. Try again.")
-    )
+    tell(DeviceTrouble, lambda _, error: _told(424, error.sentence))
+    tell(Conflict, lambda _, error: _told(409, error.sentence))
+    tell(Overtaken, lambda _, error: _told(409, error.sentence))
+    tell(KnownCommand, _done_before)  # type: ignore[arg-type]
+    tell(RequestValidationError, _unreadable)  # type: ignore[arg-type]
+    tell(ValidationError, _unfit)  # type: ignore[arg-type]
+    tell(HTTPException, _of_framework)  # type: ignore[arg-type]
+    for kind in (DatabaseAway, DatabaseBusy, WorkerLost, TookTooLong):
+        tell(kind, lambda _, error: _away(error.sentence))
 
 
-def _told(_: Request, error: HTTPException) -> JSONResponse:
+def _done_before(_: Request, error: KnownCommand) -> JSONResponse:
+    """A command that was carried out before: not an error, and nothing is done again."""
+    return JSONResponse({"known": True, "sentence": error.sentence, "about": error.about}, status_code=208)
+
+
+def _of_framework(_: Request, error: HTTPException) -> JSONResponse:
     if error.status_code == 400:  # what the framework says of a body that is not even text
         return _problem(422, "The request cannot be read as JSON text in UTF-8; nothing was saved.")
     return _problem(error.status_code, error.detail)
@@ -145,15 +197,44 @@ def _told(_: Request, error: HTTPException) -> JSONResponse:
 
 def _unreadable(_: Request, error: RequestValidationError) -> JSONResponse:
     first = error.errors()[0]
-    place = "/".join(str(step) for step in first["loc"] if step != "body") or None
+    place = "/".join(str(step) for step in first["loc"] if step != "body")[:200] or None
     return _problem(422, f"{place or 'The request'}: {first['msg']}.", place)
 
 
-def _database_away(_: Request, error: Exception) -> JSONResponse:
-    log.warning("the database does not answer: %s", error)
-    drop_connections()
-    return _problem(503, "The database does not answer just now; nothing was saved. It is being started again.")
+def _unfit(_: Request, error: ValidationError) -> JSONResponse:
+    first = error.errors(include_url=False)[0]
+    place = "/".join(str(step) for step in first["loc"])[:200] or "what was sent"
+    return _told(422, f"{place}: {first['msg'].removeprefix('Value error, ')}.")
 
 
-def _problem(status: int, sentence: str, field: str | None = None) -> JSONResponse:
-    return JSONResponse({"field": field, "sentence": sentence}, status_code=status)
+def _fault(error: Exception) -> JSONResponse:
+    return _told(500, "A fault of this program, which was noted down.")
+
+
+def _away(sentence: str) -> JSONResponse:
+    log.warning("not answered: %s", sentence)
+    return _told(503, sentence)
+
+
+def _told(status: int, sentence: str, field: str | None = None) -> JSONResponse:
+    """A failure in words, with what is known of what was to be saved: no failure after a commit takes back that it is saved."""
+    saving = saving_of_this_request()
+    if saving.state is Saved.SAVED:
+        return _problem(
+            503,
+            "It was saved. What follows from it could not be read just now; look again in a moment.",
+            field,
+            Saved.SAVED,
+        )
+    if saving.state is Saved.UNKNOWN:
+        return _problem(
+            503, f"{sentence} It is not known whether it was saved: look before it is sent again.", field, Saved.UNKNOWN
+        )
+    if status >= 500:
+        return _problem(status, f"{sentence} In any case nothing was saved.", field, Saved.NOTHING)
+    return _problem(status, sentence, field, Saved.NOTHING)
+
+
+def _problem(status: int, sentence: str, field: str | None = None, saved: Saved = Saved.NOTHING) -> JSONResponse:
+    said, place = (None if text is None else text.encode("utf-8", "replace").decode() for text in (sentence, field))
+    return JSONResponse({"field": place, "sentence": said, "saved": saved}, status_code=status)

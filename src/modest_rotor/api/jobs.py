@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 import re
-from typing import Any
+from typing import Annotated, Any
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, Query, Request, Response
+from fastapi.concurrency import run_in_threadpool
 
+from modest_rotor.api.apart import solved
 from modest_rotor.api.contracts import (
     Change,
     Draft,
@@ -24,11 +26,10 @@ from modest_rotor.api.contracts import (
     time_now,
     view,
 )
-from modest_rotor.api.written import preview_as_text
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
+from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
@@ -38,10 +39,14 @@ from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs, logs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job, assess_on_last_fit, ladder_of_job, needles_of_job
+from modest_rotor.store.fits import assess_job, ladder_of_job, needles_of_job
+from modest_rotor.store.solving import preview_here
+from modest_rotor.workers.process import Overtaken
 
 router = APIRouter(prefix="/api", tags=["jobs"])
 
+RENEWED_AT_A_LOOK = 1
+"""Logs that a look at the Board judges anew; the others follow beside the requests."""
 NO_SITE = "Jobs without a site"
 LISTS = {
     "readings": "set",
@@ -60,39 +65,38 @@ SIGNED_PATHS = ("setup/signs", "setup/traits", "setup/device", "setup/panel")
 
 @router.get("/board")
 @with_connection
-def board() -> tuple[jobs.BoardSite, ...]:
-    """Every site with its jobs, each told in one line; a machine whose log drifts says so."""
-    return tuple(
-        site.model_copy(update={"jobs": tuple(_with_drift(job) for job in site.jobs)})
-        for site in jobs.all_jobs_by_site()
-    )
+def board(response: Response, page: Annotated[int, Query(ge=1, le=100_000)] = 1) -> tuple[jobs.BoardSite, ...]:
+    """A page of the sites with their jobs, each told in one line; a machine whose log drifts says so.
+
+    The header ``x-total-count`` says how many jobs there are, ``x-page-size`` how many stand on a page.
+    """
+    for machine in logs.stale_machines(RENEWED_AT_A_LOOK):
+        logs.keep_told(machine)
+    response.headers["x-total-count"] = str(jobs.count_jobs())
+    response.headers["x-page-size"] = str(jobs.PAGE)
+    return jobs.all_jobs_by_site(page)
 
 
-def _with_drift(job: jobs.BoardJob) -> jobs.BoardJob:
-    told = logs.told_of(job.machine_id)
-    return job.model_copy(update={"drifts": told.rail}) if told.drifts else job
-
-
-@router.post("/jobs", status_code=201)
+@router.post("/jobs", status_code=201, response_model=JobView)
 @with_connection
-def begin(new: NewJob) -> JobView:
+def begin(new: NewJob) -> Response:
     """Begin a job with nothing but a machine's name."""
     name = new.machine_name.strip()
     if not name:
         raise ChangeRefused("A job needs the name of its machine, and nothing else.")
-    return _view(jobs.begin_job(name, (new.site_name or "").strip() or NO_SITE, new.units))
+    return view(jobs.begin_job(name, (new.site_name or "").strip() or NO_SITE, new.units), 201)
 
 
-@router.get("/jobs/{job_id}")
+@router.get("/jobs/{job_id}", response_model=JobView)
 @with_connection
-def read(job_id: int) -> JobView:
+def read(job_id: int) -> Response:
     """A job and everything that follows from it."""
     return _view(jobs.load(job_id))
 
 
-@router.post("/jobs/{job_id}/changes")
+@router.post("/jobs/{job_id}/changes", response_model=JobView)
 @with_connection
-def change(job_id: int, edit: Edit, request: Request) -> JobView:
+def change(job_id: int, edit: Edit, request: Request) -> Response:
     """Save one edit of one field; refused when the job has moved on since ``revision``."""
     request.state.path = edit.path
     if edit.path.startswith(SIGNED_PATHS) or edit.path == "setup":
@@ -116,18 +120,29 @@ def history(job_id: int) -> list[Change]:
 
 
 @router.post("/jobs/{job_id}/preview", response_model=Preview)
-@with_connection
-def preview(job_id: int, draft: Draft) -> Response | Preview:
-    """What would follow from a draft; nothing is saved. At once, on the motor as last fitted, unless ``refined`` is asked."""
-    job = jobs.job_of(job_id)
+async def preview(job_id: int, draft: Draft) -> Response | Preview:
+    """What would follow from a draft; nothing is saved. At once, on the motor as last fitted, unless ``refined`` is asked.
+
+    Drafts of many people are worked out in turn; of one window only the newest, and one that was overtaken gets no answer.
+    """
+    job = await run_in_threadpool(with_connection(jobs.job_of), job_id)
     try:
-        after = read_for(job, draft.path, draft.text, draft.units)
-        changed = with_change(job, draft.path, after)
-    except Refusal as refusal:
-        return Preview(problem=Problem(field=draft.path, sentence=refusal.sentence))
-    assessment = assess_job(changed) if draft.refined else assess_on_last_fit(changed, job)
-    text = preview_as_text(after if isinstance(after, Entry) else None, assessment)
-    return Response(text, media_type="application/json")
+        found = await solved(
+            preview_here,
+            job,
+            draft.path,
+            draft.text,
+            draft.units,
+            draft.refined,
+            person=draft.window or job_id,
+            about=(draft.window, job_id),
+            newest=bool(draft.window),
+        )
+    except Overtaken:
+        return Preview()
+    if found.text is None:
+        return Preview(problem=Problem(field=draft.path, sentence=found.problem or "This cannot be taken."))
+    return Response(found.text, media_type="application/json")
 
 
 @router.get("/jobs/{job_id}/needles")
@@ -137,23 +152,23 @@ def needle_moves(job_id: int) -> NeedleTable:
     return needles_of_job(jobs.job_of(job_id))
 
 
-@router.post("/jobs/{job_id}/undo")
+@router.post("/jobs/{job_id}/undo", response_model=JobView)
 @with_connection
-def undo(job_id: int, step: Step) -> JobView:
+def undo(job_id: int, step: Step) -> Response:
     """Take back the newest edit."""
     return _view(jobs.undo(job_id, step.revision, step.who))
 
 
-@router.post("/jobs/{job_id}/redo")
+@router.post("/jobs/{job_id}/redo", response_model=JobView)
 @with_connection
-def redo(job_id: int, step: Step) -> JobView:
+def redo(job_id: int, step: Step) -> Response:
     """Put back the edit that was taken back last."""
     return _view(jobs.redo(job_id, step.revision, step.who))
 
 
-@router.post("/jobs/{job_id}/items/{name:path}")
+@router.post("/jobs/{job_id}/items/{name:path}", response_model=JobView)
 @with_connection
-def add_item(job_id: int, name: str, step: Step, like: str | None = None) -> JobView:
+def add_item(job_id: int, name: str, step: Step, like: str | None = None) -> Response:
     """Add a set of readings (``readings``), a duty step (``duty/steps``), a lead or a call; empty, or like another item."""
     job = jobs.load(job_id).job
     kind = _list_kind(name)
@@ -167,9 +182,9 @@ def add_item(job_id: int, name: str, step: Step, like: str | None = None) -> Job
     return _view(jobs.save_change(job_id, step.revision, name, after, step.who, f"{kind} {len(after)} added"))
 
 
-@router.delete("/jobs/{job_id}/items/{name:path}")
+@router.delete("/jobs/{job_id}/items/{name:path}", response_model=JobView)
 @with_connection
-def remove_item(job_id: int, name: str, revision: str, who: Words = "") -> JobView:
+def remove_item(job_id: int, name: str, revision: str, who: Words = "") -> Response:
     """Remove a set (``readings/s2``) or step (``duty/steps/s3``); undo brings it back."""
     name, _, item = name.rpartition("/")
     kind = _list_kind(name)
@@ -177,9 +192,9 @@ def remove_item(job_id: int, name: str, revision: str, who: Words = "") -> JobVi
     return _view(jobs.save_change(job_id, revision, name, without_item(job, name, item), who, f"{kind} removed"))
 
 
-@router.post("/jobs/{job_id}/plate-line")
+@router.post("/jobs/{job_id}/plate-line", response_model=JobView)
 @with_connection
-def fill_plate(job_id: int, step: Step) -> JobView:
+def fill_plate(job_id: int, step: Step) -> Response:
     """Put what the plate's typed line was taken for into the plate's fields, in one change."""
     plate = jobs.load(job_id).job.document.plate
     values = read_line(plate.line or "").values
@@ -189,9 +204,9 @@ def fill_plate(job_id: int, step: Step) -> JobView:
     return _view(jobs.save_change(job_id, step.revision, "plate", after, step.who, "the plate from its line"))
 
 
-@router.post("/jobs/{job_id}/waivers")
+@router.post("/jobs/{job_id}/waivers", response_model=JobView)
 @with_connection
-def waive(job_id: int, said: WaiverIn) -> JobView:
+def waive(job_id: int, said: WaiverIn) -> Response:
     """Answer for a stop, by name and with a reason; three stops nobody can answer for."""
     stored = jobs.load(job_id)
     option = next((one for one in assess_job(stored.job).options.options if one.id == said.option), None)
@@ -210,9 +225,9 @@ def waive(job_id: int, said: WaiverIn) -> JobView:
     )
 
 
-@router.post("/jobs/{job_id}/marks")
+@router.post("/jobs/{job_id}/marks", response_model=JobView)
 @with_connection
-def mark(job_id: int, said: MarkIn) -> JobView:
+def mark(job_id: int, said: MarkIn) -> Response:
     """Say of a finding what became of it; earlier marks stay."""
     stored = jobs.load(job_id)
     if said.finding not in {finding.key for finding in assess_job(stored.job).findings}:
@@ -252,13 +267,13 @@ def take_out(job_id: int) -> Response:
     return Response(write_job(job), media_type="application/json", headers=headers)
 
 
-@router.post("/jobs/file", status_code=201)
+@router.post("/jobs/file", status_code=201, response_model=JobView)
 @with_connection
-def take_in(file: JobFile) -> JobView:
+def take_in(file: JobFile) -> Response:
     """Take in a job file as a new job."""
     job = job_from_data(file.job)
     refuse_sets_of_the_future(job)
-    return _view(jobs.keep_job(job))
+    return view(jobs.keep_job(job), 201)
 
 
 @router.post("/assess")
@@ -267,8 +282,8 @@ def assess_file(file: JobFile) -> Assessment:
     return assess_job(job_from_data(file.job))
 
 
-def _view(stored: jobs.StoredJob) -> JobView:
-    return view(stored, assess_job(stored.job))
+def _view(stored: jobs.StoredJob) -> Response:
+    return view(stored)
 
 
 def refuse_sets_of_the_future(job: Job) -> None:

@@ -4,10 +4,13 @@ from __future__ import annotations
 
 import re
 from datetime import UTC, datetime, timedelta
+from typing import Any
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Request
+from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
+from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import LONGEST_NAME, Words
 from modest_rotor.core.drift.answer import TITLES, LogAnswer
 from modest_rotor.core.drift.log import LOGGED, EventKind, interval_days
@@ -21,7 +24,7 @@ from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.tables import find_row, read_table
 from modest_rotor.devices.panel_watch import LONGEST_S, SHORTEST_S, trouble_of
 from modest_rotor.devices.stand_ins import refuse_bench
-from modest_rotor.formats.log_csv import LogFile, read_log_file
+from modest_rotor.formats.log_csv import LogFile, TimedValues, look_at_log_file, read_log_file
 from modest_rotor.formats.logger_csv import Order
 from modest_rotor.store import devices, jobs, logs, signed
 from modest_rotor.store.database import with_connection
@@ -212,16 +215,24 @@ def add_set(machine_id: int, said: SetIn) -> TakenIn:
 
 
 @router.post("/log/look")
-def look(file: FileIn) -> LogFile:
+async def look(file: FileIn, request: Request) -> LogFile:
     """What a file of readings says; nothing is taken in."""
-    return read_log_file(file.text, datetime.now(UTC), file.mapping, file.units_of, file.order, file.units)[0]
+    return await in_process(request, look_at_log_file, *_as_said(file))
 
 
 @router.post("/machines/{machine_id}/log/csv")
-@with_connection
-def take_file(machine_id: int, file: FileIn) -> TakenIn:
+async def take_file(machine_id: int, file: FileIn, request: Request) -> TakenIn:
     """Take in a file's readings, all or none; those that are there already are left as they are."""
-    _, rows = read_log_file(file.text, datetime.now(UTC), file.mapping, file.units_of, file.order, file.units)
+    _, rows = await in_process(request, read_log_file, *_as_said(file))
+    return await run_in_threadpool(_take_rows, machine_id, file, rows)
+
+
+def _as_said(file: FileIn) -> tuple[Any, ...]:
+    return file.text, datetime.now(UTC), file.mapping, file.units_of, file.order, file.units
+
+
+@with_connection
+def _take_rows(machine_id: int, file: FileIn, rows: tuple[TimedValues, ...]) -> TakenIn:
     setting, source = file.setting.strip() or ONE_SETTING, file.source.strip() or "file"
     readings = (logs.NewReading(row.at, setting, source, row.values, file.who) for row in rows)
     return _taken(machine_id, logs.keep_readings(machine_id, readings))

@@ -1,45 +1,81 @@
-"""The built front end: hashed assets kept for ever, pages fresh, a real 404 for what is not there."""
+"""The built front end: hashed assets kept for ever, pages fresh, a real 404 for what is not there.
+
+Files are answered from memory, without a thread and without the database: pages come also while both are busy or away.
+"""
 
 from __future__ import annotations
 
 import mimetypes
+from dataclasses import dataclass
 from pathlib import Path
 
 from fastapi import FastAPI, Request
-from fastapi.responses import FileResponse, Response
+from fastapi.responses import Response
 from starlette.exceptions import HTTPException
 
 FOR_EVER = "public, max-age=31536000, immutable"
+NOT_BUILT = "The front end is not built. Run ./start, which builds it."
+
+
+@dataclass(frozen=True)
+class _File:
+    content: bytes
+    modified_ns: int
+
+
+class _Files:
+    """Files below a folder, read once and again when they are others."""
+
+    def __init__(self, root: Path) -> None:
+        self.root = root.resolve()
+        self._kept: dict[Path, _File] = {}
+
+    def read(self, path: str) -> tuple[Path, bytes] | None:
+        """A file by its path below the folder; nothing where there is none."""
+        try:
+            found = (self.root / path).resolve()
+            if not found.is_relative_to(self.root) or not found.is_file():
+                return None
+            modified = found.stat().st_mtime_ns
+            kept = self._kept.get(found)
+            if kept is None or kept.modified_ns != modified:
+                kept = self._kept[found] = _File(found.read_bytes(), modified)
+        except (OSError, ValueError):  # a name that no file can have
+            return None
+        return found, kept.content
 
 
 def serve_pages(app: FastAPI, files: Path) -> None:
     """Serve the front end from ``files``; every path that is not a file is the application's own page."""
-    root = files.resolve()
+    below = _Files(files)
 
     @app.get("/api/docs", include_in_schema=False)
-    def docs() -> Response:
-        if not (root / "docs" / "index.html").is_file():
+    async def docs() -> Response:
+        found = below.read("docs/index.html")
+        if found is None:
             raise HTTPException(503, "The documentation page is not built. Run ./start, which builds it.")
-        return FileResponse(root / "docs" / "index.html", headers={"cache-control": "no-cache"})
+        return Response(found[1], media_type="text/html", headers={"cache-control": "no-cache"})
 
     @app.get("/{path:path}", include_in_schema=False)
-    def page(path: str, request: Request) -> Response:
+    async def page(path: str, request: Request) -> Response:
         if path.startswith("api/"):
             raise HTTPException(404, f"The API has no /{path[:120]}.")
-        found = (root / path).resolve()
-        if path and found.is_relative_to(root) and found.is_file():
-            return _file(found, path, request)
+        if path and below.read(path) is not None:
+            return _file(below, path, request)
         if path.startswith("assets/"):
             raise HTTPException(404, "No such file.")
-        if not (root / "index.html").is_file():
-            raise HTTPException(503, "The front end is not built. Run ./start, which builds it.")
-        return FileResponse(root / "index.html", headers={"cache-control": "no-cache"})
+        index = below.read("index.html")
+        if index is None:
+            raise HTTPException(503, NOT_BUILT)
+        return Response(index[1], media_type="text/html", headers={"cache-control": "no-cache"})
 
 
-def _file(found: Path, path: str, request: Request) -> Response:
+def _file(below: _Files, path: str, request: Request) -> Response:
     headers = {"cache-control": FOR_EVER if path.startswith("assets/") else "no-cache", "vary": "accept-encoding"}
-    kind = mimetypes.guess_type(found.name)[0]
-    packed = found.with_name(found.name + ".gz")
-    if packed.is_file() and "gzip" in request.headers.get("accept-encoding", ""):
-        return FileResponse(packed, media_type=kind, headers={**headers, "content-encoding": "gzip"})
-    return FileResponse(found, media_type=kind, headers=headers)
+    kind = mimetypes.guess_type(path)[0]
+    packed = below.read(path + ".gz") if "gzip" in request.headers.get("accept-encoding", "") else None
+    if packed is not None:
+        return Response(packed[1], media_type=kind, headers={**headers, "content-encoding": "gzip"})
+    found = below.read(path)
+    assert found is not None
+    return Response(found[1], media_type=kind, headers=headers)

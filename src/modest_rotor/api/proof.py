@@ -4,20 +4,20 @@ from __future__ import annotations
 
 from typing import Literal
 
-from fastapi import APIRouter, Response
+from fastapi import APIRouter, Request, Response
+from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, view
-from modest_rotor.api.duty import LogConfirmed
+from modest_rotor.api.duty import LogConfirmed, read_apart
 from modest_rotor.api.report import report_response
 from modest_rotor.core.changes import value_at
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Report, build_report
-from modest_rotor.formats.logger_csv import read_log
+from modest_rotor.formats.logger_csv import LogReport
 from modest_rotor.store import jobs, logs, signed
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job
 from modest_rotor.store.signed import SignedJob, SignedLine
 
 router = APIRouter(prefix="/api", tags=["proof"])
@@ -37,14 +37,14 @@ class SignedView(BaseModel):
     newer: bool
 
 
-@router.post("/jobs/{job_id}/sign-off")
+@router.post("/jobs/{job_id}/sign-off", response_model=JobView)
 @with_connection
-def sign_off(job_id: int, said: SignOff) -> JobView:
+def sign_off(job_id: int, said: SignOff) -> Response:
     """Freeze job, assessment and program version together; later changes open a new revision."""
     signed.sign(job_id, said.revision, said.who, said.role)
     stored = jobs.load(job_id)
     logs.forget_told(stored.machine_id)
-    return view(stored, assess_job(stored.job))
+    return view(stored)
 
 
 @router.get("/jobs/{job_id}/signed")
@@ -79,11 +79,15 @@ def signed_report_file(
     return report_response(_report(found), found.assessment, form, units)
 
 
-@router.post("/jobs/{job_id}/proof/log")
-@with_connection
-def take_logger(job_id: int, file: LogConfirmed) -> JobView:
+@router.post("/jobs/{job_id}/proof/log", response_model=JobView)
+async def take_logger(job_id: int, file: LogConfirmed, request: Request) -> Response:
     """Take the energy of a logger's watts after over into the proof, with the days that it covers."""
-    report = read_log(file.text, file.column, file.order)
+    report = await read_apart(file, request)
+    return await run_in_threadpool(_take_energy, job_id, file, report)
+
+
+@with_connection
+def _take_energy(job_id: int, file: LogConfirmed, report: LogReport) -> Response:
     if report.year.energy is None:
         raise ChangeRefused(
             f"“{report.value_column}” holds {report.year.kind}: only watts make an energy. Nothing was taken over."
@@ -98,7 +102,7 @@ def take_logger(job_id: int, file: LogConfirmed) -> JobView:
         f"; {gaps:.1f} days of gaps left out" if gaps > 0.05 else ""
     )
     saved = jobs.save_change(job_id, file.revision, "proof", proof, file.who, "a logger's energy after")
-    return view(saved, assess_job(saved.job))
+    return view(saved)
 
 
 def _report(found: SignedJob) -> Report:

@@ -2,29 +2,46 @@
 
 from __future__ import annotations
 
-from fastapi import APIRouter
+from contextlib import suppress
+from typing import Annotated
+
+from anyio import CapacityLimiter, move_on_after, to_thread
+from fastapi import APIRouter, Path
 from fastapi.responses import JSONResponse
 
 from modest_rotor import __version__
-from modest_rotor.api.contracts import Health, QuantityFacts, UnitFacts
+from modest_rotor.api.contracts import CommandView, Health, QuantityFacts, UnitFacts
 from modest_rotor.core.assessment import RuleFacts
 from modest_rotor.core.quantities import Quantity, UnitSystem, all_quantities
 from modest_rotor.core.rules.found import all_rules
-from modest_rotor.store.database import database, drop_connections, newest_applied
+from modest_rotor.store.database import database, newest_applied, with_connection
+from modest_rotor.store.saving import about_command
 
 router = APIRouter(prefix="/api", tags=["reference"])
+LONGEST_HEALTH_S = 2.0
+_limiter = CapacityLimiter(2)
+"""Threads of its own: whoever asks how it is must not wait behind those who wait for the database."""
 
 
 @router.get("/health", response_model=Health)
-def health() -> Health | JSONResponse:
-    """Whether the database answers, and which migration it is at; 503 when it does not."""
-    try:
-        with database.connection_context():
-            return Health(database=True, migration=newest_applied(), version=__version__)
-    except Exception:  # whatever keeps the database from answering, the verdict is the same
-        drop_connections()
-        away = Health(database=False, migration=None, version=__version__)
-        return JSONResponse(away.model_dump(), status_code=503)
+async def health() -> Health | JSONResponse:
+    """Whether the database answers, and which migration it is at; 503 when it does not, within two seconds in any case."""
+    migration = None
+    with move_on_after(LONGEST_HEALTH_S), suppress(Exception):
+        # Whatever keeps the database from answering, the verdict is the same.
+        migration = await to_thread.run_sync(with_connection(newest_applied), limiter=_limiter, abandon_on_cancel=True)
+    if migration is not None:
+        return Health(database=True, migration=migration, version=__version__)
+    away = Health(database=False, migration=None, version=__version__)
+    return JSONResponse(away.model_dump(), status_code=503)
+
+
+@router.get("/commands/{name}")
+@with_connection
+def command(name: Annotated[str, Path(pattern=r"^[A-Za-z0-9_-]{8,40}$")]) -> CommandView:
+    """Whether an act of a page, sent under a name of its own, was carried out: for a page whose answer was lost."""
+    about = about_command(database, name)
+    return CommandView(known=about is not None, about=about or {})
 
 
 @router.get("/quantities")

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, time_now, view
@@ -23,11 +23,12 @@ from modest_rotor.devices.sweep_run import (
     SweepView,
     add_mark,
     begin_sweep,
+    pause_sweeps_on,
     refuse_second,
     run_of,
     say,
 )
-from modest_rotor.devices.writing import Outcome, What, WritePlan, carry_out, plan_write, values_for
+from modest_rotor.devices.writing import Outcome, What, WritePlan, carry_out, plan_write, stop_device, values_for
 from modest_rotor.fieldbus.profile import DeviceKind, Role
 from modest_rotor.store import devices, jobs
 from modest_rotor.store.database import with_connection
@@ -112,9 +113,9 @@ class ReadInto(Step):
     name: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-@router.post("/jobs/{job_id}/setup/sign")
+@router.post("/jobs/{job_id}/setup/sign", response_model=JobView)
 @with_connection
-def sign(job_id: int, said: SignIn) -> JobView:
+def sign(job_id: int, said: SignIn) -> Response:
     """Sign a step by name. Earlier signatures stay; a step that somebody else signed meanwhile is shown first."""
     stored = jobs.load(job_id)
     step = _step(assess_job(stored.job).setup, said.step)
@@ -137,9 +138,9 @@ def sign(job_id: int, said: SignIn) -> JobView:
     return _view(jobs.save_change(job_id, said.revision, "setup/signs", after, said.who, label))
 
 
-@router.post("/jobs/{job_id}/setup/trials")
+@router.post("/jobs/{job_id}/setup/trials", response_model=JobView)
 @with_connection
-def try_setting(job_id: int, said: TrialIn) -> JobView:
+def try_setting(job_id: int, said: TrialIn) -> Response:
     """A reading of the balancing loop: the setting as advised, and with ``read`` the flow from the panel."""
     stored = jobs.load(job_id)
     answer = next((one for one in assess_job(stored.job).setup.commands if one.step == said.step), None)
@@ -157,9 +158,9 @@ def try_setting(job_id: int, said: TrialIn) -> JobView:
     return _view(jobs.save_change(job_id, said.revision, "setup/trials", [*items, new], said.who, label))
 
 
-@router.post("/jobs/{job_id}/setup/device")
+@router.post("/jobs/{job_id}/setup/device", response_model=JobView)
 @with_connection
-def choose_device(job_id: int, said: DeviceChosen) -> JobView:
+def choose_device(job_id: int, said: DeviceChosen) -> Response:
     """Say which device is set or which panel is read; the job keeps the device's traits with its name."""
     stored = jobs.load(job_id)
     setup = value_at(stored.job, "setup")
@@ -205,15 +206,23 @@ def give_leave(job_id: int, said: LeaveIn) -> WritePlan:
 @router.post("/jobs/{job_id}/setup/writes")
 @with_connection
 def write(job_id: int, said: Confirmed) -> WriteAnswer:
-    """Write what was seen, read back, compare, keep."""
+    """Keep that it is written, write what was seen, read back, compare, keep what became of it. A stop is always carried out."""
+    if said.what is What.STOP:
+        kept = devices.device_named(jobs.job_of(job_id).document.setup.device)
+        return stopped(kept, job_id, said.who.strip())
     stored = jobs.load(job_id)
     kept, shown = _plan(stored, said)
     run = run_of(job_id, _order(stored, None))
     if run and run.state is SweepState.RUNNING:
-        if said.what is not What.STOP:
-            raise ChangeRefused("A sweep is running; pause or stop it first. Nothing was written.")
-        run.pause()
+        raise ChangeRefused("A sweep is running; pause or stop it first. Nothing was written.")
     outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
+    return WriteAnswer(outcomes=outcomes, agrees=all(one.agrees for one in outcomes))
+
+
+def stopped(kept: KeptDevice, job_id: int | None, who: str) -> WriteAnswer:
+    """Stop a device now, and the sweep that runs on it."""
+    pause_sweeps_on(kept.id)
+    outcomes = stop_device(kept, job_id, who)
     return WriteAnswer(outcomes=outcomes, agrees=all(one.agrees for one in outcomes))
 
 
@@ -262,9 +271,9 @@ def steer_sweep(job_id: int, act: Literal["pause", "go-on", "stop"]) -> SweepAns
     return _sweep_view(run)
 
 
-@router.post("/jobs/{job_id}/setup/loud")
+@router.post("/jobs/{job_id}/setup/loud", response_model=JobView)
 @with_connection
-def mark_loud(job_id: int, said: MarkLoud) -> JobView:
+def mark_loud(job_id: int, said: MarkLoud) -> Response:
     """Mark a frequency as loud: the one said, or the one that the drive gives just now."""
     stored = jobs.load(job_id)
     hertz, going = said.hertz, said.going
@@ -278,9 +287,9 @@ def mark_loud(job_id: int, said: MarkLoud) -> JobView:
     return _view(add_mark(job_id, near, said.who.strip(), going))
 
 
-@router.post("/jobs/{job_id}/readings-from-panel")
+@router.post("/jobs/{job_id}/readings-from-panel", response_model=JobView)
 @with_connection
-def read_into(job_id: int, said: ReadInto) -> JobView:
+def read_into(job_id: int, said: ReadInto) -> Response:
     """A new set of readings from the panel, with the command that the device holds."""
     stored = jobs.load(job_id)
     items = value_at(stored.job, "readings")
@@ -301,7 +310,7 @@ def _step(setup: SetupAnswer, step: str) -> SetupStep:
 def _plan(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
     """The device of a job and what would be written to it; nothing starts while a stop stands open."""
     setup = assess_job(stored.job).setup
-    if setup.waits:
+    if setup.waits and wanted.what is not What.STOP:
         raise ChangeRefused(f"Set-up {setup.waits}; nothing is written before.")
     if setup.stops and wanted.what not in (What.STOP, What.CLEAR):
         raise ChangeRefused("A stop in Set-up is not cleared: nothing is written that could start the machine.")
@@ -332,5 +341,5 @@ def _sweep_view(run: SweepRun | None) -> SweepAnswerView:
     return SweepAnswerView(run=run.view() if run else None)
 
 
-def _view(stored: StoredJob) -> JobView:
-    return view(stored, assess_job(stored.job))
+def _view(stored: StoredJob) -> Response:
+    return view(stored)

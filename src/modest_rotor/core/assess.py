@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Hashable
+from collections.abc import Callable, Hashable
 from dataclasses import dataclass, replace
 
 from modest_rotor import __version__
@@ -41,6 +41,7 @@ from modest_rotor.core.stations.plate_expected import expected_results
 from modest_rotor.core.stations.set_answer import SetAnswer, answer_set
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of, set_facts
 from modest_rotor.core.stations.target import target_flow
+from modest_rotor.core.withheld import sound_part
 from modest_rotor.core.working import Result
 
 NO_PLATE = PlateFacts(None, None, None, None, None, None, None, None, None, None)
@@ -59,16 +60,42 @@ def job_fit_key(job: Job) -> str:
     return fit_key(plate_facts(document.plate), document.before, document.meters.accuracies)
 
 
-def assess(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> Assessment:
+def assess(
+    job: Job,
+    fit: MotorFit | None = None,
+    memo: Memo = NOTHING_KEPT,
+    newest: str | None = None,
+    on_fault: Callable[[Exception], None] | None = None,
+) -> Assessment:
     """Everything that follows from a job.
 
     :param job: what the technician said; any part may be missing.
     :param fit: the motor as fitted before, by :func:`fit_job`; it is fitted anew when none is given. One that was made for
         an earlier plate or earlier readings still draws a picture, which says that it is being refined.
     :param memo: where results of unchanged parts are kept between two assessments.
+    :param newest: the path that was edited last, suspected first where nothing can be worked out.
+    :param on_fault: told of what was raised for the whole job, where something was.
     :returns: results with their workings and bands; what is missing is named in place of a result. Never refuses a
-        valid job: contradictions come back as findings.
+        valid job: contradictions come back as findings, and what cannot be worked with at all is left out and named.
     """
+    try:
+        return _assess(job, fit, memo)
+    except Exception as error:  # a fault of ours as well: one value must not take the whole job away
+        if on_fault is not None:
+            on_fault(error)
+        sound = sound_part(job, error, lambda tried: _works(tried, memo), newest)
+        return _assess(sound.job, None, memo).model_copy(update={"left_out": sound.left_out})
+
+
+def _works(job: Job, memo: Memo) -> bool:
+    try:
+        _assess(job, None, memo)
+    except Exception:
+        return False
+    return True
+
+
+def _assess(job: Job, fit: MotorFit | None, memo: Memo) -> Assessment:
     case = build_case(job, fit, memo)
     sets = tuple(answer for _, answer in sorted(case.all_answered, key=lambda pair: pair[0].number))
     expected = memo.kept(("expected", case.fit.key), lambda: expected_results(case.fit))

@@ -17,6 +17,7 @@ from modest_rotor.core.stations.findings import Mark, MarkState
 from modest_rotor.core.stations.identity import Identity
 from modest_rotor.core.stations.plate_answer import PlateAnswer
 from modest_rotor.core.stations.set_answer import SetAnswer
+from modest_rotor.core.withheld import LeftOut
 from modest_rotor.core.working import Result
 
 
@@ -199,6 +200,9 @@ class Assessment(Frozen):
     rail: tuple[RailEntry, ...]
     next: tuple[Next, ...]
     board: BoardLine
+    left_out: tuple[LeftOut, ...] = Field(
+        default=(), description="what was typed and is kept, but with which nothing can be worked out"
+    )
     refining: bool = Field(
         default=False, description="drawn on an earlier fit of the motor; one for these facts is on its way"
     )

@@ -11,12 +11,10 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.induction import poles_from_rated_speed
-from modest_rotor.core.stations.product import Product, ProductType
+from modest_rotor.core.stations.product import BEST_EFFICIENCY, Product, ProductType, is_possible_efficiency
 
 CATALOGUE_FORMAT: Literal["modest-rotor catalogue"] = "modest-rotor catalogue"
 MOST_PRODUCTS = 2000
-BEST_EFFICIENCY = 0.985
-"""Efficiency that no motor, drive or fan of a building reaches. Our judgement, no source."""
 PLATE_ROUNDING = 0.03
 MOTOR_NEEDS = ("motor_kind", "rated_power", "rated_voltage", "phases", "rated_speed", "rated_current", "price")
 NEEDS: dict[ProductType, tuple[str, ...]] = {
@@ -51,7 +49,7 @@ def _efficiencies(product: Product) -> tuple[str, ...]:
     found = []
     nominal, least = product.nominal_efficiency, product.least_efficiency
     for entry, name in ((nominal, "nominal"), (least, "guaranteed")):
-        if entry is not None and not 0 < entry.si <= BEST_EFFICIENCY:
+        if entry is not None and not is_possible_efficiency(entry.si):
             found.append(f"the {name} efficiency of {100 * entry.si:.1f} % is impossible")
     if nominal and least and least.si > nominal.si:
         found.append(f"guarantees {100 * least.si:.1f} %, more than its nominal {100 * nominal.si:.1f} %")

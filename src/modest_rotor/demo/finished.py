@@ -14,8 +14,9 @@ from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.perturb import Change, Needle
 from modest_rotor.core.job import Job
 from modest_rotor.store import logs, signed
-from modest_rotor.store.fits import assess_job, put_right
+from modest_rotor.store.fits import assess_job
 from modest_rotor.store.jobs import StoredJob, keep_job
+from modest_rotor.store.solving import put_right_here
 
 SIGNED_DAYS_AGO = 372
 SEED = 20251117
@@ -61,7 +62,7 @@ def _year(
     healthy: dict[Needle, float] = {
         NEEDLE_OF[name]: value for name, value in reference.values.items() if name in NEEDLE_OF
     }
-    setup = machine_since(job, put_right(job), healthy)
+    setup = machine_since(job, put_right_here(job), healthy)
     if isinstance(setup, str):
         raise ValueError(setup)
     season = YEAR_D - (begun.timetuple().tm_yday - 110)

@@ -12,7 +12,7 @@ from modest_rotor.devices.links import LINKS, profile_of
 from modest_rotor.fieldbus.client import Values
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store import logs
-from modest_rotor.store.database import database
+from modest_rotor.store.database import connection
 from modest_rotor.store.devices import KeptDevice, device
 from modest_rotor.store.models import WatchRow
 
@@ -72,7 +72,7 @@ def watch_panels(stopping: Event) -> None:
     """Read every watched panel when it is due, until told to stop; trouble of one stops no other."""
     while not stopping.wait(LOOK_EVERY_S):
         try:
-            with database.connection_context():
+            with connection():
                 for row in logs.all_watches():
                     _read_if_due(row)
         except Exception as error:  # the database may be away; it comes back

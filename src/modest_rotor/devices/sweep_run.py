@@ -19,7 +19,7 @@ from modest_rotor.devices.writing import SKIPS
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.devices import Written, armed_for, device, keep_write
+from modest_rotor.store.devices import Written, armed_for, begin_write, device, end_write
 from modest_rotor.store.sweeps import KeptSweep, Level, forget_sweep, keep_sweep, sweep_of
 
 LOOK_EVERY_S = 0.05
@@ -204,6 +204,9 @@ class SweepRun:
         self.state = state
         told = self.kept.original
         trouble = ""
+        kept = device(self.kept.device_id)
+        wanted = Written("sweep", 0, None, told.get(Role.FREQUENCY_COMMAND, 0.0), None, "")
+        intent = begin_write(kept, self.kept.job_id, wanted, self.kept.who)
         # Its run command last where it stood, first where it is to stand still.
         ordered = sorted(roles, key=lambda role: role is Role.RUN, reverse=told.get(Role.RUN, 0.0) < 1)
         for role in ordered:
@@ -215,9 +218,7 @@ class SweepRun:
                 trouble = f" Not put back: {error.sentence} Look at the drive."
                 break
         self.sentence = f"{sentence}{trouble or ' The drive is told again what it was told before.'}"
-        kept = device(self.kept.device_id)
-        before = told.get(Role.FREQUENCY_COMMAND, 0.0)
-        keep_write(kept, self.kept.job_id, Written("sweep", 0, None, before, None, self.sentence), self.kept.who)
+        end_write(intent, None, self.sentence)
         forget_sweep(self.kept.job_id)
 
     def view(self) -> SweepView:
@@ -249,6 +250,13 @@ def refuse_second(job_id: int, device_id: int) -> None:
             raise ChangeRefused(
                 f"A sweep is under way on this drive, begun by {run.kept.who or 'somebody'}: let it go on, or stop it first."
             )
+
+
+def pause_sweeps_on(device_id: int) -> None:
+    """Let every sweep on a drive wait where it is: somebody stops the drive."""
+    for run in list(RUNS.values()):
+        if run.kept.device_id == device_id and run.state is SweepState.RUNNING:
+            run.pause()
 
 
 def begin_sweep(kept: KeptSweep, order: SweepOrder) -> SweepRun:

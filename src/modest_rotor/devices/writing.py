@@ -3,27 +3,35 @@
 from __future__ import annotations
 
 import hashlib
+from contextlib import suppress
 from datetime import datetime
 from enum import StrEnum
+
+from peewee import InterfaceError, OperationalError
 
 from modest_rotor.core.errors import ChangeRefused, Conflict, OutsideValidity
 from modest_rotor.core.phrase import Frozen, Phrase
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.command import signal_for_share
 from modest_rotor.core.stations.traits import SignalTraits
+from modest_rotor.devices.intents import in_hand
 from modest_rotor.devices.links import LINKS, profile_of
 from modest_rotor.devices.stand_ins import stand_in_of
 from modest_rotor.fieldbus.codec import resolution_of
-from modest_rotor.fieldbus.errors import DeviceTrouble, NotAllowed
+from modest_rotor.fieldbus.errors import DeviceTrouble, NoAnswer, NotAllowed
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Role
 from modest_rotor.fieldbus.words import role_words, said
-from modest_rotor.store.devices import KeptDevice, Written, armed_for, keep_write
+from modest_rotor.store.database import DatabaseAway, DatabaseBusy
+from modest_rotor.store.devices import KeptDevice, Written, armed_for, begin_write, end_write
 
 SKIPS = (
     (Role.SKIP_1_LOW, Role.SKIP_1_HIGH),
     (Role.SKIP_2_LOW, Role.SKIP_2_HIGH),
     (Role.SKIP_3_LOW, Role.SKIP_3_HIGH),
 )
+SAME = "written, reads back the same"
+NOT_RECORDED = "it could not be written down, and is looked up in the device when the database is back"
+DATABASE_TROUBLE = (OperationalError, InterfaceError, DatabaseAway, DatabaseBusy)
 CAUTION = "A write can start a machine or change its speed: nobody at wheel, belt or pump, guards on, and somebody who sees it."
 
 
@@ -181,7 +189,7 @@ def plan_write(
         lines=lines,
         starts=starts,
         cautions=(CAUTION, *cautions) if what is not What.STOP else (),
-        needs_leave=not free,
+        needs_leave=not free and what is not What.STOP,
         leave_until=leave.until if leave else None,
         digest=_digest(kept, lines),
     )
@@ -209,17 +217,84 @@ def carry_out(kept: KeptDevice, job_id: int, plan: WritePlan, digest: str, who: 
         if not line.changes:
             outcomes.append(_outcome(line, line.before, True, "held it already"))
             continue
-        after: float | None = None
-        try:
-            after = link.write(line.role, line.wanted_si)
-        except (DeviceTrouble, OutsideValidity) as error:
-            trouble = error.sentence
-        agrees = after is not None and abs(after - line.wanted_si) <= _near(profile, line.role)
-        sentence = trouble or ("written, reads back the same" if agrees else "written, but it reads back another value")
-        outcomes.append(_outcome(line, said(profile, line.role, after) if after is not None else (), agrees, sentence))
-        written = Written(str(line.role), line.address, line.before_si, line.wanted_si, after, sentence)
-        keep_write(kept, job_id, written, who)
+        intent = _begun(kept, job_id, line, who)
+        if intent is None:
+            trouble = "the database does not answer"
+            outcomes.append(
+                _outcome(line, (), False, "not sent: it is written down first, and the database does not answer")
+            )
+            continue
+        with in_hand(intent):
+            after: float | None = None
+            try:
+                after = link.write(line.role, line.wanted_si)
+            except (DeviceTrouble, OutsideValidity) as error:
+                trouble = error.sentence
+            agrees = after is not None and abs(after - line.wanted_si) <= _near(profile, line.role)
+            sentence = trouble or (SAME if agrees else "written, but it reads back another value")
+            if not _ended(intent, after, sentence):
+                trouble = f"{sentence}; {NOT_RECORDED}"
+        outcomes.append(
+            _outcome(line, said(profile, line.role, after) if after is not None else (), agrees, trouble or sentence)
+        )
     return tuple(outcomes)
+
+
+def stop_device(kept: KeptDevice, job_id: int | None, who: str) -> tuple[Outcome, ...]:
+    """Stop a device: allowed to whoever may see it, with or without leave, and also where it cannot be written down.
+
+    :raises DeviceTrouble: it does not answer: use its own stop. :raises NotAllowed: it only measures.
+    """
+    profile, link = profile_of(kept), LINKS.link(kept)
+    role = Role.SIGNAL_INPUT if profile.kind is DeviceKind.FAN else Role.RUN
+    register = profile.register(role)
+    if register is None or register.access != "write":
+        raise NotAllowed(f"{kept.name} has nothing by which it could be stopped from here: use its own stop.")
+    intent: int | None = None
+    with suppress(*DATABASE_TROUBLE):
+        intent = begin_write(kept, job_id, Written(str(role), register.address, None, 0.0, None, ""), who)
+    with in_hand(intent):
+        try:
+            after = link.write(role, 0.0)
+        except (DeviceTrouble, OutsideValidity) as error:
+            if intent is not None:
+                _ended(intent, None, error.sentence)
+            raise NoAnswer(
+                f"{error.sentence} It was told to stop, and did not say that it does: use its own stop now."
+            ) from error
+        agrees = abs(after) <= _near(profile, role)
+        sentence = SAME if agrees else "told to stop, but it reads back another value: use its own stop now"
+        if intent is None or not _ended(intent, after, sentence):
+            sentence = f"{sentence}; {NOT_RECORDED}"
+    return (
+        Outcome(
+            role=role,
+            words=role_words(role),
+            address=register.address,
+            wanted=said(profile, role, 0.0),
+            after=said(profile, role, after),
+            agrees=agrees,
+            sentence=sentence,
+        ),
+    )
+
+
+def _begun(kept: KeptDevice, job_id: int, line: PlanLine, who: str) -> int | None:
+    """Keep that a register is about to be written; nothing where that cannot be kept."""
+    written = Written(str(line.role), line.address, line.before_si, line.wanted_si, None, "")
+    try:
+        return begin_write(kept, job_id, written, who)
+    except DATABASE_TROUBLE:
+        return None
+
+
+def _ended(intent: int, after: float | None, sentence: str) -> bool:
+    """Keep what became of a write; whether it could be kept. If not, it is looked up when the database is back."""
+    try:
+        end_write(intent, after, sentence)
+    except DATABASE_TROUBLE:
+        return False
+    return True
 
 
 def _outcome(line: PlanLine, after: Phrase, agrees: bool, sentence: str) -> Outcome:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import ipaddress
 import logging
+import time
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass, field
 from threading import RLock
@@ -30,6 +31,13 @@ EXCEPTIONS = {
     11: "no device answers behind its gateway",
 }
 Answer = TypeVar("Answer")
+MAY_BE_READ = tuple(
+    ipaddress.ip_network(one)
+    for one in ("127.0.0.0/8", "10.0.0.0/8", "172.16.0.0/12", "192.168.0.0/16", "::1/128", "fc00::/7")
+)
+"""This machine and private networks. Source: RFC 1918, RFC 4193."""
+OWN_PORTS: set[int] = set()
+"""Ports of this application on this machine, told by whoever starts it."""
 
 logging.getLogger("pymodbus").setLevel(logging.CRITICAL)  # every trouble is told here, in words, once
 
@@ -61,10 +69,12 @@ def address_of(host: str, port: int, unit: int = 1) -> Address:
     except ValueError as error:
         raise NotAllowed(f"“{host[:60]}” is no address in figures; type it like 192.168.1.40.") from error
     ip = getattr(ip, "ipv4_mapped", None) or ip  # a public address in another dress stays public
-    if not (ip.is_loopback or ip.is_private) or ip.is_unspecified or ip.is_multicast or ip.is_link_local:
+    if not any(ip in network for network in MAY_BE_READ):
         raise NotAllowed(
             f"{ip} is not on this machine nor on a private network; only devices of the building are read. Nothing was sent."
         )
+    if ip.is_loopback and port in OWN_PORTS:
+        raise NotAllowed("That is this application's own port; no device answers there. Nothing was sent.")
     if not 1 <= port <= 65535 or not 0 <= unit <= 247:
         raise NotAllowed("A port lies from 1 to 65535 and a device number from 0 to 247.")
     return Address(str(ip), port, unit)
@@ -84,7 +94,7 @@ class DeviceLink:
     def __init__(self, profile: DeviceProfile, address: Address, timeout_s: float = TIMEOUT_S) -> None:
         self.profile, self.address = profile, address
         self._client = ModbusTcpClient(address.host, port=address.port, timeout=timeout_s, retries=0)
-        self._known = False
+        self._known = self._ever_known = False
         self._lock = RLock()
         self._timeout_s = timeout_s
 
@@ -146,12 +156,22 @@ class DeviceLink:
             return work()
 
     def _connected(self) -> None:
-        if not self._client.connected:
-            self._known = False
-            if not self._client.connect():  # type: ignore[no-untyped-call]
+        if self._client.connected and self._known:
+            return
+        self._known = False
+        begun = time.monotonic()
+        try:
+            if not self._client.connected and not self._client.connect():  # type: ignore[no-untyped-call]
                 raise NoAnswer(f"Nothing answers at {self.address}. Is it on, and is the address right?")
-        if not self._known:
             self._check_identity()
+        except (NoAnswer, DeviceRefused) as trouble:
+            # Whether a door is shut, or open to something else, is nobody's business until a device has shown itself.
+            if self._ever_known:
+                raise
+            time.sleep(max(0.0, self._timeout_s - (time.monotonic() - begun)))
+            raise NoAnswer(
+                f"Nothing answers at {self.address} as {self.profile.name} does. Is it on, and are address and profile right?"
+            ) from trouble
 
     def _check_identity(self) -> None:
         register = self.profile.register(Role.IDENTITY)
@@ -163,7 +183,7 @@ class DeviceLink:
                 f"At {self.address} a device answers that says it is {said:.0f}; {self.profile.name} says"
                 f" {self.profile.identity}. Nothing of it is used: choose its profile, or correct the address."
             )
-        self._known = True
+        self._known = self._ever_known = True
 
     def _read_words(self, registers: list[Register]) -> dict[Role, list[int]]:
         self._connected()

@@ -14,11 +14,14 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.stations.product import CurvePoint, Product, ProductType
 from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.formats.cells import plain_text, rows_of, safe_text
 
 LARGEST_CATALOGUE = 4_000_000
 MOST_TOLD = 100
 COLUMNS = tuple(name for name in Product.model_fields)
 BETWEEN, ROWS = "|", ";"
+LONGEST_CURVE = 8_000
+"""Characters of a curve in one cell."""
 
 
 class CatalogueRefused(Refusal):
@@ -157,10 +160,9 @@ def _json_rows(text: str) -> tuple[list[tuple[int, dict[str, Any]]], list[str]]:
 
 def _csv_rows(text: str) -> tuple[list[tuple[int, dict[str, Any]]], list[str]]:
     mark = max(",;\t", key=text.split("\n", 1)[0].count)
-    try:
-        table = [row for row in csv.reader(io.StringIO(text), delimiter=mark) if any(cell.strip() for cell in row)]
-    except csv.Error as error:
-        raise CatalogueRefused(f"This is no CSV: {error}. Nothing was written.") from error
+    table = [row for row in rows_of(text, mark, CatalogueRefused, LONGEST_CURVE) if any(row)]
+    if not table:
+        raise CatalogueRefused("This is no catalogue. Nothing was written.")
     head = [cell.strip().lower().replace(" ", "_") for cell in table[0]]
     if "code" not in head or "type" not in head:
         raise CatalogueRefused(
@@ -168,7 +170,7 @@ def _csv_rows(text: str) -> tuple[list[tuple[int, dict[str, Any]]], list[str]]:
         )
     rows = []
     for number, row in enumerate(table[1:], 2):
-        cells = {name: cell.strip().lstrip("'") for name, cell in zip(head, row, strict=False) if name in COLUMNS}
+        cells = {name: plain_text(cell) for name, cell in zip(head, row, strict=False) if name in COLUMNS}
         rows.append((number, {name: _read_cell(name, cell, cells) for name, cell in cells.items() if cell}))
     return rows, [name for name in head if name not in COLUMNS]
 
@@ -191,8 +193,7 @@ def _cell(name: str, value: Any) -> str:
         return f" {ROWS} ".join(_curve_row(point) for point in value)
     if isinstance(value, Entry):
         return typed(name, value)
-    text = "" if value is None else str(value)
-    return "'" + text if text[:1] in ("=", "+", "-", "@") else text
+    return "" if value is None else safe_text(str(value))
 
 
 def _curve_row(point: CurvePoint) -> str:

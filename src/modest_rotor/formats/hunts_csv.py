@@ -9,8 +9,7 @@ from datetime import datetime
 
 from pydantic import BaseModel, Field
 
-FORMULA_SIGNS = ("=", "+", "-", "@", "\t", "\r")
-"""What a spreadsheet would take for a formula at the beginning of a cell."""
+from modest_rotor.formats.cells import safe_text
 
 
 class HuntResult(BaseModel):
@@ -47,5 +46,4 @@ def _cell(value: object) -> str:
         return f"{value:%Y-%m-%d %H:%M}"
     if isinstance(value, bool):
         return "yes" if value else "no"
-    text = str(value)
-    return f"'{text}" if text.startswith(FORMULA_SIGNS) else text
+    return safe_text(str(value))

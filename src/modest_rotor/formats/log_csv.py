@@ -5,12 +5,14 @@ from __future__ import annotations
 import itertools
 import math
 import re
+from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 
 from pydantic import BaseModel
 
 from modest_rotor.core.drift.log import LOGGED
 from modest_rotor.core.quantities import Unit, UnitSystem, quantity
+from modest_rotor.formats.cells import heading_and_unit
 from modest_rotor.formats.logger_csv import (
     LogRefused,
     Order,
@@ -26,16 +28,16 @@ EARLIEST = datetime(2000, 1, 1, tzinfo=UTC)
 AHEAD = timedelta(minutes=5)
 NOT_TAKEN = ""
 GUESSES = {
-    "voltage": r"\bvolt|\bsupply v|^v\b|_v\b",
-    "current": r"\bamp|current|^a\b|\ba\b",
-    "speed": r"rpm|speed|rev",
-    "static": r"static|pressure across|esp",
-    "input_power": r"watt|\bpower\b|\bk?w\b(?!\.)",
-    "water_flow": r"water|gpm",
-    "airflow": r"air ?flow|cfm|\bflow\b",
-    "differential": r"differential|head",
-    "air": r"temp|entering|\bair\b",
-    "capacitance": r"capac|µf|uf\b|mfd",
+    "voltage": re.compile(r"\bvolt|\bsupply v|^v\b|_v\b"),
+    "current": re.compile(r"\bamp|current|^a\b|\ba\b"),
+    "speed": re.compile(r"rpm|speed|rev"),
+    "static": re.compile(r"static|pressure across|esp"),
+    "input_power": re.compile(r"watt|\bpower\b|\bk?w\b(?!\.)"),
+    "water_flow": re.compile(r"water|gpm"),
+    "airflow": re.compile(r"air ?flow|cfm|\bflow\b"),
+    "differential": re.compile(r"differential|head"),
+    "air": re.compile(r"temp|entering|\bair\b"),
+    "capacitance": re.compile(r"capac|µf|uf\b|mfd"),
 }
 
 
@@ -60,7 +62,8 @@ class LogFile(BaseModel):
     remarks: list[str]
 
 
-class TimedValues(BaseModel):
+@dataclass(frozen=True)
+class TimedValues:
     """One row: when, and its values in SI."""
 
     at: datetime
@@ -98,13 +101,14 @@ def read_log_file(
         raise LogRefused(
             f"Two columns were taken for {twice.replace('_', ' ')}: say which it is. Nothing was taken in."
         )
+    taken = [_taken(place, column) for place, column in chosen]
     read_time = time_reader(rows, time_at, order)
     found: list[TimedValues] = []
     bad: list[str] = []
     outside = 0
     for line, row in enumerate(rows, 2):
         stamp = read_time(joined(row, time_at))
-        values, wrong = _values(row, chosen)
+        values, wrong = _values(row, taken)
         outside += wrong
         if stamp is None or not values:
             bad.append(f"line {line}")
@@ -125,6 +129,18 @@ def read_log_file(
         remarks=remarks,
     )
     return report, tuple(kept)
+
+
+def look_at_log_file(
+    text: str,
+    now: datetime,
+    mapping: dict[str, str] | None = None,
+    units_of: dict[str, str] | None = None,
+    order: Order | None = None,
+    units: UnitSystem = "si",
+) -> LogFile:
+    """What a file says, without its readings; arguments and errors as :func:`read_log_file`."""
+    return read_log_file(text, now, mapping, units_of, order, units)[0]
 
 
 def _in_time(found: list[TimedValues], now: datetime, remarks: list[str]) -> list[TimedValues]:
@@ -162,31 +178,45 @@ def _column(heading: str, mapping: dict[str, str], units_of: dict[str, str], uni
 
 def _guess(heading: str) -> str:
     lowered = heading.lower()
-    return next((name for name, pattern in GUESSES.items() if re.search(pattern, lowered)), NOT_TAKEN)
+    return next((name for name, pattern in GUESSES.items() if pattern.search(lowered)), NOT_TAKEN)
 
 
 def _unit_in(heading: str, units: tuple[Unit, ...]) -> Unit | None:
     """The unit that a heading names, in brackets or as its last words."""
-    brackets = re.search(r"[(\[]([^)\]]+)[)\]]", heading)
+    in_brackets = heading_and_unit(heading)[1]
     words = heading.split()
-    said = [brackets[1]] if brackets else [" ".join(words[-2:]), *words[-1:], heading.rsplit("_", 1)[-1]]
+    said = [in_brackets] if in_brackets else [" ".join(words[-2:]), *words[-1:], heading.rsplit("_", 1)[-1]]
     exact = (unit for text in said for unit in units if unit.symbol == text)
     loose = (unit for text in said for unit in units if unit.answers_to(text))
     return next(exact, None) or next(loose, None)
 
 
-def _values(row: list[str], chosen: list[tuple[int, LogColumn]]) -> tuple[dict[str, float], int]:
+@dataclass(frozen=True)
+class _Taken:
+    """A column that is taken: its place, how its numbers become SI, and what they can be."""
+
+    place: int
+    name: str
+    unit: Unit | None
+    low: float
+    high: float
+
+
+def _taken(place: int, column: LogColumn) -> _Taken:
+    what = quantity(LOGGED[column.column])
+    return _Taken(place, column.column, what.unit_named(column.unit), what.low, what.high)
+
+
+def _values(row: list[str], taken: list[_Taken]) -> tuple[dict[str, float], int]:
     values: dict[str, float] = {}
     wrong = 0
-    for place, column in chosen:
-        number = number_of(row[place]) if place < len(row) else None
+    for one in taken:
+        number = number_of(row[one.place]) if one.place < len(row) else None
         if number is None:
             continue
-        what = quantity(LOGGED[column.column])
-        unit = what.unit_named(column.unit)
-        value = unit.to_si(number) if unit else math.nan
-        if what.low <= value <= what.high:
-            values[column.column] = value
+        value = one.unit.to_si(number) if one.unit else math.nan
+        if one.low <= value <= one.high:
+            values[one.name] = value
         else:
             wrong += 1
     return values, wrong

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-import csv
-import io
+import math
 import re
 from datetime import datetime, timedelta
+from functools import lru_cache
 from typing import Literal
 
 import numpy as np
@@ -13,6 +13,7 @@ from pydantic import BaseModel
 
 from modest_rotor.core.errors import OutsideValidity, Refusal
 from modest_rotor.core.stations.logger import Log, LoggedKind, LoggedYear, gaps_of, logged_year
+from modest_rotor.formats.cells import rows_of
 
 LARGEST_LOG = 8_000_000
 MOST_TOLD = 8
@@ -23,17 +24,23 @@ BACK = timedelta(minutes=5)
 Order = Literal["day first", "month first"]
 ASKED_ORDER = "order"
 """The field named by a refusal that only wants to be told which."""
-FORMS = {
-    "day first": ("%d/%m/%Y %H:%M:%S", "%d/%m/%Y %H:%M", "%d.%m.%Y %H:%M:%S", "%d.%m.%Y %H:%M", "%d-%m-%Y %H:%M:%S", "%d-%m-%Y %H:%M"),
-    "month first": ("%m/%d/%Y %H:%M:%S", "%m/%d/%Y %H:%M", "%m/%d/%Y %I:%M:%S %p", "%m/%d/%Y %I:%M %p", "%m-%d-%Y %H:%M:%S", "%m-%d-%Y %H:%M"),
-}  # fmt: skip
+STAMP = re.compile(
+    r"(\d{1,2})([-/.])(\d{1,2})\2(\d{4}) (\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d{1,6})?)?(?: ?([ap])\.?m\.?)?", re.I
+)
+"""Day and month in either order, and a clock of 24 or twice 12 hours."""
+DATE, CLOCK = re.compile(r"\d[-/.]\d"), re.compile(r"\d:\d")
+DAY_OR_MONTH = re.compile(r"(\d{1,2})[-/.](\d{1,2})[-/.]\d{4}")
+NOON = 12
+MOST_COLUMNS = 200
 TIME_HEAD = re.compile(r"time|date|stamp|clock", re.I)
 HEADS = {
     LoggedKind.WATTS: re.compile(r"\b(?:k?w|watts?|power|leistung)\b", re.I),
     LoggedKind.AMPS: re.compile(r"\b(?:m?a|amps?|amperes?|current|strom)\b", re.I),
     LoggedKind.ON_OFF: re.compile(r"\b(?:on|off|state|status|run(?:ning)?|call)\b", re.I),
 }
-SCALES = {"kw": 1000.0, "ma": 0.001}
+SCALES = {re.compile(r"\bkw\b", re.I): 1000.0, re.compile(r"\bma\b", re.I): 0.001}
+UNITS = ("watts", "watt", "amps", "amp", "kw", "ma", "w", "a")
+"""Units that may stand behind a number, the longer ones first."""
 WORDS = {"on": 1.0, "off": 0.0, "true": 1.0, "false": 0.0, "run": 1.0, "running": 1.0, "stop": 0.0, "stopped": 0.0}
 
 
@@ -61,14 +68,14 @@ def read_log(text: str, column: str | None = None, order: Order | None = None) -
     head, rows = table_of(text)
     time_at, remarks = time_column(head, rows)
     value_at = _value_column(head, rows, time_at, column)
-    kind, scale = _kind(head[value_at], rows, value_at)
+    read = [number_of(row[value_at]) if value_at < len(row) else None for row in rows]
+    kind, scale = _kind(head[value_at], read)
     read_time = time_reader(rows, time_at, order)
     stamps: list[datetime] = []
     values: list[float] = []
     bad: list[str] = []
-    for line, row in enumerate(rows, 2):
+    for line, (row, value) in enumerate(zip(rows, read, strict=True), 2):
         stamp = read_time(joined(row, time_at))
-        value = number_of(row[value_at]) if value_at < len(row) else None
         if stamp is None or value is None:
             bad.append(f"line {line}")
             continue
@@ -105,7 +112,9 @@ def table_of(text: str) -> tuple[list[str], list[list[str]]]:
         raise LogRefused("A log has a head and rows under it. Nothing was taken in.")
     # A comma may be a decimal one, so it parts columns only where nothing else does.
     mark = next((one for one in ";\t" if sum(one in line for line in lines) > len(lines) / 2), ",")
-    rows = [[cell.strip() for cell in row] for row in csv.reader(io.StringIO("\n".join(lines)), delimiter=mark)]
+    rows = rows_of("\n".join(lines), mark, LogRefused)
+    if max(len(row) for row in rows) > MOST_COLUMNS:
+        raise LogRefused(f"A log has at most {MOST_COLUMNS} columns. Nothing was taken in.")
     # Loggers write serial numbers and settings above the table: it begins where the rows have their usual width.
     width = int(np.median([len(row) for row in rows]))
     start = next((i for i, row in enumerate(rows) if len(row) == width and number_of(row[-1]) is None), None)
@@ -118,15 +127,21 @@ def time_column(head: list[str], rows: list[list[str]]) -> tuple[tuple[int, ...]
     """Places of date and time: one column or two; and what to say where there are several clocks."""
     named = [place for place, cell in enumerate(head) if TIME_HEAD.search(cell)] or [0]
     sample = next((row for row in rows if len(row) > named[-1]), [])
-    whole = [place for place in named if sample and re.search(r"\d[-/.]\d.*\d:\d", sample[place])]
+    whole = [place for place in named if sample and _holds_both(sample[place])]
     if whole:
         words = f"{len(whole)} clocks, {' and '.join(head[place] for place in whole)}: {head[whole[0]]} is used."
         return (whole[0],), [words] if len(whole) > 1 else []
-    date = next((place for place in named if sample and re.search(r"\d[-/.]\d", sample[place])), None)
+    date = next((place for place in named if sample and DATE.search(sample[place])), None)
     clock = next((place for place in named if sample and ":" in sample[place]), None)
     if date is None or clock is None:
         raise LogRefused(f"No column with date and time was found among {', '.join(head)}. Nothing was taken in.")
     return (date, clock), []
+
+
+def _holds_both(cell: str) -> bool:
+    """Whether a cell has a date, and a clock behind it."""
+    date = DATE.search(cell)
+    return date is not None and CLOCK.search(cell, date.end() - 1) is not None
 
 
 def _value_column(head: list[str], rows: list[list[str]], time_at: tuple[int, ...], column: str | None) -> int:
@@ -147,45 +162,57 @@ def _value_column(head: list[str], rows: list[list[str]], time_at: tuple[int, ..
     return numbers[0]
 
 
-def _kind(heading: str, rows: list[list[str]], place: int) -> tuple[LoggedKind, float]:
-    values = {value for row in rows if place < len(row) and (value := number_of(row[place])) is not None}
-    if values <= {0.0, 1.0}:
+def _kind(heading: str, values: list[float | None]) -> tuple[LoggedKind, float]:
+    if {value for value in values if value is not None} <= {0.0, 1.0}:
         return LoggedKind.ON_OFF, 1.0
-    scale = next((factor for unit, factor in SCALES.items() if re.search(rf"\b{unit}\b", heading, re.I)), 1.0)
+    scale = next((factor for unit, factor in SCALES.items() if unit.search(heading)), 1.0)
     return (LoggedKind.WATTS if HEADS[LoggedKind.WATTS].search(heading) else LoggedKind.AMPS), scale
 
 
 class TimeReader:
-    """Reads one kind of time stamp."""
+    """Reads the time stamps of one file: those of the international form, and of day and month in one order."""
 
-    def __init__(self, forms: tuple[str, ...]) -> None:
-        self.forms = forms
+    def __init__(self, order: Order | None) -> None:
+        self.order = order
 
     def __call__(self, text: str) -> datetime | None:
         """The time, in the logger's own clock; nothing where the text is none."""
         try:
-            stamp = datetime.fromisoformat(text.replace("Z", "+00:00"))
+            stamp = datetime.fromisoformat(text)
         except ValueError:
-            stamp = self._by_form(text)  # type: ignore[assignment]
-        if stamp is None or stamp.utcoffset() is None:
+            return self._by_order(text) if self.order else None
+        offset = stamp.utcoffset()
+        if offset is None:
             return stamp
-        return stamp.replace(tzinfo=None) - (stamp.utcoffset() or timedelta())
+        try:
+            return stamp.replace(tzinfo=None) - offset
+        except OverflowError:  # a time before the first year
+            return None
 
-    def _by_form(self, text: str) -> datetime | None:
-        for form in self.forms:
-            try:
-                return datetime.strptime(text, form)
-            except ValueError:
-                continue
-        return None
+    def _by_order(self, text: str) -> datetime | None:
+        match = STAMP.fullmatch(text)
+        if match is None:
+            return None
+        first, second, year, hour = int(match[1]), int(match[3]), int(match[4]), int(match[5])
+        day, month = (first, second) if self.order == "day first" else (second, first)
+        if match[8]:
+            if not 1 <= hour <= NOON:
+                return None
+            hour = hour % NOON + (NOON if match[8].lower() == "p" else 0)
+        try:
+            return datetime(year, month, day, hour, int(match[6]), int(match[7] or 0))
+        except ValueError:
+            return None
 
 
 def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | None) -> TimeReader:
     """What reads the times of these rows. :raises LogRefused: none, or times that could be read two ways."""
     texts = [joined(row, time_at) for row in rows if len(row) > max(time_at)]
-    if TimeReader(())(texts[0]) is not None:
-        return TimeReader(())
-    pairs = [match for text in texts if (match := re.match(r"(\d{1,2})[-/.](\d{1,2})[-/.]\d{4}", text))]
+    if not texts:
+        raise LogRefused("No row has a date and a time. Nothing was taken in.")
+    if TimeReader(None)(texts[0]) is not None:
+        return TimeReader(None)
+    pairs = [match for text in texts if (match := DAY_OR_MONTH.match(text))]
     if not pairs:
         raise LogRefused(
             f"“{texts[0][:30]}” cannot be read as date and time. Nothing was taken in: save them as 2026-11-25 14:30."
@@ -202,9 +229,7 @@ def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | 
             ASKED_ORDER,
         )
     said: Order = "day first" if day_first else "month first" if month_first else order or "day first"
-    forms = FORMS[said]
-    # What fits is tried first: a log has one form throughout.
-    return TimeReader(tuple(sorted(forms, key=lambda form: TimeReader((form,))._by_form(texts[0]) is None)))
+    return TimeReader(said)
 
 
 def joined(row: list[str], time_at: tuple[int, ...]) -> str:
@@ -214,17 +239,28 @@ def joined(row: list[str], time_at: tuple[int, ...]) -> str:
 
 def number_of(text: str) -> float | None:
     """A cell as a number, with its unit or a decimal comma; nothing where it is none."""
+    try:
+        value = float(text)
+    except ValueError:
+        return _spelled_number(text)
+    return value if math.isfinite(value) else None
+
+
+@lru_cache(maxsize=8192)
+def _spelled_number(text: str) -> float | None:
     plain = text.strip().lower()
     if plain in WORDS:
         return WORDS[plain]
-    plain = re.sub(r"\s*(?:k?w|m?a|watts?|amps?)$", "", plain)
-    if re.fullmatch(r"-?\d+,\d+", plain):
-        plain = plain.replace(",", ".")
+    unit = next((one for one in UNITS if plain.endswith(one)), "")
+    plain = plain[: len(plain) - len(unit)].rstrip()
+    whole, comma, decimals = plain.partition(",")
+    if comma and decimals.isdecimal() and whole.removeprefix("-").isdecimal():
+        plain = f"{whole}.{decimals}"
     try:
         value = float(plain)
     except ValueError:
         return None
-    return value if np.isfinite(value) else None
+    return value if math.isfinite(value) else None
 
 
 def _ordered(stamps: list[datetime], remarks: list[str]) -> tuple[np.ndarray, list[int]]:

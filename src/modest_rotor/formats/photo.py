@@ -11,7 +11,7 @@ from PIL import Image, ImageOps, UnidentifiedImageError
 from modest_rotor.core.errors import Refusal
 
 LARGEST_PHOTO = 12_000_000
-MOST_PIXELS = 60_000_000
+MOST_PIXELS = 25_000_000
 LONGEST_SIDE = 2400
 """Side to which a photograph is brought down: every digit of a plate is still read."""
 QUALITY = 85
@@ -48,8 +48,11 @@ def clean_photo(data: bytes) -> Photo:
             image = Image.open(io.BytesIO(data), formats=TAKEN)
             if image.width * image.height > MOST_PIXELS:
                 raise PhotoRefused(
-                    f"A photograph has at most {MOST_PIXELS // 1_000_000} million pixels; nothing was kept."
+                    f"A photograph has at most {MOST_PIXELS // 1_000_000} million pixels, and this one has"
+                    f" {image.width * image.height / 1e6:.0f}; nothing was kept. Take it smaller."
                 )
+            image.draft("RGB", (LONGEST_SIDE, LONGEST_SIDE))  # a JPEG is decoded no larger than needed
+            image.thumbnail((LONGEST_SIDE, LONGEST_SIDE))
             upright = ImageOps.exif_transpose(image).convert("RGB")
     except (UnidentifiedImageError, OSError, ValueError, SyntaxError, Image.DecompressionBombError, Warning) as error:
         if isinstance(error, PhotoRefused):
@@ -57,7 +60,9 @@ def clean_photo(data: bytes) -> Photo:
         raise PhotoRefused(
             "This is no photograph: JPEG, PNG and WebP are taken, by what is in the file. Nothing was kept."
         ) from error
-    upright.thumbnail((LONGEST_SIDE, LONGEST_SIDE))
+    # Onto a new image: comments and all else that hung on the one that came stay behind.
+    bare = Image.new("RGB", upright.size)
+    bare.paste(upright)
     out = io.BytesIO()
-    upright.save(out, "JPEG", quality=QUALITY)
-    return Photo(out.getvalue(), upright.width, upright.height)
+    bare.save(out, "JPEG", quality=QUALITY)
+    return Photo(out.getvalue(), bare.width, bare.height)

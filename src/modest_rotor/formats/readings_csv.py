@@ -16,12 +16,12 @@ from modest_rotor.core.job import MOST_SETS
 from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.stations.readings import ReadingSet, refuse_future
 from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.formats.cells import heading_and_unit, plain_text, rows_of, safe_text
 
 LARGEST_CSV = 500_000
 MOST_COLUMNS = 80
 MOST_TOLD = 50
 LEAVE_OUT = ""
-HEADING = re.compile(r"^(.*?)\s*(?:[\[(]([^\])]*)[\])])?\s*$")
 FIELDS = tuple(name for name in ReadingSet.model_fields if name != "id")
 
 
@@ -120,10 +120,7 @@ def _rows(text: str) -> list[list[str]]:
         raise CsvRefused("This is no text table. Nothing was taken in; save it as CSV first.")
     sample = text[:4000]
     mark = max(",;\t", key=sample.split("\n", 1)[0].count)
-    try:
-        rows = [row for row in csv.reader(io.StringIO(text), delimiter=mark) if any(cell.strip() for cell in row)]
-    except csv.Error as error:
-        raise CsvRefused(f"This is no CSV: {error}. Nothing was taken in.") from error
+    rows = [row for row in rows_of(text, mark, CsvRefused) if any(row)]
     if len(rows) < 2 or len(rows[0]) > MOST_COLUMNS:
         raise CsvRefused(
             f"A table has a head, at least one row and at most {MOST_COLUMNS} columns. Nothing was taken in."
@@ -134,8 +131,7 @@ def _rows(text: str) -> list[list[str]]:
 def _column(
     heading: str, place: int, rows: list[list[str]], mapping: Mapping[str, str], units_of: Mapping[str, str]
 ) -> CsvColumn:
-    match = HEADING.match(heading)
-    bare, unit = (match[1], match[2] or "") if match else (heading, "")
+    bare, unit = heading_and_unit(heading)
     field = mapping.get(heading, _guess(bare))
     if field and field not in FIELDS:
         raise CsvRefused(f"A set has no field called “{field[:40]}”.")
@@ -158,7 +154,7 @@ def _guess(heading: str) -> str:
 def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str) -> dict[str, Any]:
     data: dict[str, Any] = {"id": "new"}
     for column, cell in zip(columns, row, strict=False):
-        text = cell.strip()
+        text = plain_text(cell.strip())
         if not column.field or not text:
             continue
         name = quantity_of(ReadingSet, column.field)
@@ -185,5 +181,4 @@ def _cell(value: Any) -> str:
     if isinstance(value, Entry):
         ends_in_unit = re.search(r"[^\d.,/ \-+eE]$", value.typed)
         return value.typed if ends_in_unit else f"{value.typed} {value.unit}".strip()
-    text = "" if value is None else str(value)
-    return "'" + text if text[:1] in ("=", "+", "-", "@") else text
+    return "" if value is None else safe_text(str(value))

@@ -16,6 +16,7 @@ from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.report import Report
 from modest_rotor.core.report_proof import ReportProof
 from modest_rotor.core.working import Result
+from modest_rotor.formats.cells import safe_text
 from modest_rotor.formats.text import sentence
 
 WIDTH = 22
@@ -55,14 +56,14 @@ def _about(sheet: Worksheet, report: Report, units: UnitSystem) -> None:
     sheet.title = "Machine"
     _head(sheet, "what", "value", "stands on")
     for fact in (*report.machine, *report.measured):
-        sheet.append([fact.label, _safe(sentence(fact.value, units, report.currency)), fact.basis])
+        _add(sheet, [fact.label, sentence(fact.value, units, report.currency), fact.basis])
     for label, value in (
         ("date", report.date),
         ("job revision", report.revision),
         ("program", report.program_version),
         ("bands", report.bands),
     ):
-        sheet.append([label, _safe(value), ""])
+        _add(sheet, [label, value, ""])
 
 
 def _results(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSystem, currency: str | None) -> None:
@@ -71,14 +72,15 @@ def _results(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSys
         for name in RESULTS:
             result: Result = getattr(option, name)
             waits = "" if result.figure else sentence(result.waits or ("not known",), units, currency)
-            sheet.append(
+            _add(
+                sheet,
                 [
                     option.letter,
-                    _safe(option.title),
+                    option.title,
                     result.label,
                     *_numbers(result.figure, units, currency),
-                    _safe(waits),
-                ]
+                    waits,
+                ],
             )
 
 
@@ -90,15 +92,16 @@ def _steps(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSyste
             for part in STEP_PARTS:
                 figure: Figure | None = getattr(step, part)
                 if figure is not None:
-                    sheet.append(
+                    _add(
+                        sheet,
                         [
                             option.letter,
-                            _safe(step.name),
+                            step.name,
                             hours,
                             part.replace("_", " "),
                             *_numbers(figure, units, None),
-                            _safe(step.note),
-                        ]
+                            step.note,
+                        ],
                     )
 
 
@@ -109,13 +112,13 @@ def _proof(sheet: Worksheet, proof: ReportProof, units: UnitSystem, currency: st
     _head(sheet, *PROOF_HEADS)
     for line in proof.lines:
         told = (line.hours, line.before, line.same_flow, line.after, line.promised, line.saved, line.flow)
-        sheet.append([_safe(line.name), *(_safe(sentence(one, units, currency)) for one in told)])
+        _add(sheet, [line.name, *(sentence(one, units, currency) for one in told)])
     for label, said in (
         ("verdict", (proof.verdict,)),
         ("in words", proof.sentence),
         *(("besides", one) for one in proof.besides),
     ):
-        sheet.append([label, _safe(sentence(said, units, currency))])
+        _add(sheet, [label, sentence(said, units, currency)])
 
 
 def _numbers(figure: Figure | None, units: UnitSystem, currency: str | None) -> list[Any]:
@@ -129,13 +132,16 @@ def _numbers(figure: Figure | None, units: UnitSystem, currency: str | None) -> 
 
 
 def _head(sheet: Worksheet, *names: str) -> None:
-    sheet.append(list(names))
+    _add(sheet, list(names))
     for place, cell in enumerate(sheet[1], 1):
         cell.font = Font(bold=True)
         sheet.column_dimensions[get_column_letter(place)].width = WIDTH
     sheet.freeze_panes = "A2"
 
 
-def _safe(text: str) -> str:
-    """Words that no spreadsheet takes for a formula."""
-    return "'" + text if text[:1] in ("=", "+", "-", "@") else text
+def _add(sheet: Worksheet, cells: list[Any]) -> None:
+    """A row, whose words are words: none is taken for a formula, whatever somebody typed as a name."""
+    sheet.append([safe_text(cell) if isinstance(cell, str) else cell for cell in cells])
+    for cell in sheet[sheet.max_row]:
+        if isinstance(cell.value, str):
+            cell.data_type = "s"

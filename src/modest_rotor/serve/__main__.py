@@ -23,13 +23,17 @@ from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.panel_watch import watch_panels
 from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
 from modest_rotor.devices.sweep_run import stop_all
+from modest_rotor.fieldbus.client import OWN_PORTS
 from modest_rotor.serve.cluster import Cluster
+from modest_rotor.serve.upkeep import keep_up
 from modest_rotor.store import database
+from modest_rotor.workers.solvers import SOLVERS
 
 HOST = "127.0.0.1"
 DEFAULT_PORT = 8420
 WATCH_EVERY_S = 0.5
 LONGEST_GOODBYE_S = 3.0
+MOST_SOLVERS = 4
 WEB_FILES = Path(__file__).resolve().parents[3] / "web" / "dist"
 
 
@@ -59,7 +63,11 @@ def main(arguments: list[str] | None = None) -> int:
         with _alone_in(options.data, options.port) as lock:
             if lock is None:
                 return 0
-            _serve(options)
+            if options.new_password:
+                Cluster(options.data).renew_password()
+                print("The database has a new password. Start again without --new-password.")
+            else:
+                _serve(options)
     except (ModestRotorError, OSError) as error:
         print(f"Modest Rotor did not start: {error}", file=sys.stderr)
         return 1
@@ -85,6 +93,14 @@ def _parser() -> argparse.ArgumentParser:
         "--data", type=Path, default=default_data_directory(), help="data directory (default %(default)s)"
     )
     parser.add_argument("--no-demo", action="store_true", help="do not load the invented demo sites")
+    parser.add_argument(
+        "--adopt", action="store_true", help="start on a directory that was copied or moved while its database ran"
+    )
+    parser.add_argument(
+        "--new-password",
+        action="store_true",
+        help="make a new password for the database, in place of a lost one, and end",
+    )
     return parser
 
 
@@ -123,12 +139,19 @@ def _address_in(handle: object) -> str:
 
 def _serve(options: argparse.Namespace) -> None:
     listener = _listen(options.port)
+    OWN_PORTS.add(options.port)
     cluster = Cluster(options.data)
     stopping = threading.Event()
     watcher = threading.Thread(target=watch_panels, args=(stopping,), daemon=True)
+    upkeep = threading.Thread(target=keep_up, args=(stopping,), daemon=True)
     try:
+        SOLVERS.start(_processes())
+        if options.adopt:
+            cluster.adopt()
         cluster.start()
+        _say_what_was_left(options.data)
         database.connect(**cluster.parameters)
+        _refuse_newer_data()
         database.migrate()
         load_catalogue_once()
         if not options.no_demo:
@@ -136,6 +159,7 @@ def _serve(options: argparse.Namespace) -> None:
             database.with_connection(start_stand_ins)()
         threading.Thread(target=_keep_alive, args=(cluster, stopping), daemon=True).start()
         watcher.start()
+        upkeep.start()
         config = uvicorn.Config(create_app(WEB_FILES), log_level="warning", timeout_graceful_shutdown=3)
         _Server(config, f"http://{HOST}:{options.port}").run(sockets=[listener])
     except KeyboardInterrupt:
@@ -144,8 +168,41 @@ def _serve(options: argparse.Namespace) -> None:
         stopping.set()
         listener.close()
         _let_devices_go(watcher)
+        upkeep_ends(upkeep)
         database.drop_connections()
+        SOLVERS.stop()
         cluster.stop()
+
+
+def _processes() -> int:
+    """Solvers: one for each core, two at the least, so that one long look does not stop all."""
+    return max(2, min(os.cpu_count() or 2, MOST_SOLVERS))
+
+
+def upkeep_ends(upkeep: threading.Thread) -> None:
+    """Let the upkeep finish what it does."""
+    if upkeep.is_alive():
+        upkeep.join(LONGEST_GOODBYE_S)
+
+
+def _refuse_newer_data() -> None:
+    """A program that is older than its data would read them wrong and write them worse."""
+    unknown = database.unknown_migrations()
+    if unknown:
+        raise StartRefusedError(
+            f"these data were written by a newer Modest Rotor ({', '.join(unknown)} is not known here). Nothing was changed. Start"
+            " them with that version, or choose another directory with --data."
+        )
+
+
+def _say_what_was_left(directory: Path) -> None:
+    """Name what a start that was cut short left behind; it is not ours to remove."""
+    for left in sorted(directory.glob("cluster.making-*")):
+        print(
+            f"{left} is left over from a first start that was cut short; it may be removed.",
+            file=sys.stderr,
+            flush=True,
+        )
 
 
 def _let_devices_go(watcher: threading.Thread) -> None:
@@ -181,7 +238,6 @@ def _keep_alive(cluster: Cluster, stopping: threading.Event) -> None:
         try:
             print("The database went away; starting it again.", file=sys.stderr, flush=True)
             cluster.start()
-            database.drop_connections()
         except ModestRotorError as error:
             print(f"{error} Trying again.", file=sys.stderr, flush=True)
 

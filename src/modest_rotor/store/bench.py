@@ -9,7 +9,7 @@ from datetime import UTC, datetime
 from modest_rotor.core.bench.hunting import Ending, Hunting, way_minutes
 from modest_rotor.core.bench.record import Predicted
 from modest_rotor.core.bench.why import Meter, Moves
-from modest_rotor.store.database import database
+from modest_rotor.store.database import in_one_transaction, transaction
 from modest_rotor.store.models import HuntRow, PredictionRow
 
 MOST_ANSWERS = 2000
@@ -49,7 +49,7 @@ def keep_predictions(who: str, answers: Iterable[Predicted]) -> None:
         for one in answers
     ]
     if rows:
-        with database.atomic():
+        with transaction():
             PredictionRow.insert_many(rows).execute()
 
 
@@ -71,6 +71,7 @@ def predictions_of(who: str) -> tuple[Predicted, ...]:
     )
 
 
+@in_one_transaction
 def keep_hunt(who: str, attempt: str, hunting: Hunting) -> None:
     """Keep a hunt that has ended; the same attempt is kept once."""
     assert hunting.ending is not None

@@ -8,7 +8,7 @@ from datetime import UTC, datetime
 from modest_rotor.core.catalogue import MOST_PRODUCTS, refusals
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.stations.product import Product
-from modest_rotor.store.database import database
+from modest_rotor.store.database import in_one_transaction, transaction
 from modest_rotor.store.models import ProductRow
 
 
@@ -33,7 +33,7 @@ def keep_products(products: Iterable[Product]) -> int:
         reasons = refusals(one)
         if reasons:
             raise ChangeRefused(f"{one.name} {'; '.join(reasons)}. Nothing was written.")
-    with database.atomic():
+    with transaction():
         now = datetime.now(UTC)
         for one in wanted:
             document = one.model_dump(mode="json")
@@ -45,6 +45,7 @@ def keep_products(products: Iterable[Product]) -> int:
     return len(wanted)
 
 
+@in_one_transaction
 def remove_product(code: str) -> None:
     """Take an entry out; jobs that consider it keep their own copy. :raises UnknownItem: there is none of that code."""
     if not ProductRow.delete().where(ProductRow.code == code).execute():

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+import time
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
+from pathlib import Path
 from typing import Any
 
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
-from modest_rotor.store.database import database
+from modest_rotor.store.database import database, in_one_transaction, transaction
 from modest_rotor.store.models import ArmedRow, DeviceRow, JobRow, WrittenRow
 
 MOST_DEVICES = 60
@@ -78,7 +80,7 @@ def add_device(
 ) -> KeptDevice:
     """Keep a device; a stand-in that is there already only gets its new port."""
     now = datetime.now(UTC)
-    with database.atomic():
+    with transaction():
         if stand_in is not None:
             row = DeviceRow.get_or_none(DeviceRow.stand_in == stand_in)
             if row is not None:
@@ -95,6 +97,7 @@ def add_device(
     return _kept(row)
 
 
+@in_one_transaction
 def remove_device(device_id: int) -> None:
     """Forget a device; what was written to it stays. :raises ChangeRefused: a stand-in, which ships."""
     if device(device_id).stand_in is not None:
@@ -102,49 +105,98 @@ def remove_device(device_id: int) -> None:
     DeviceRow.delete().where(DeviceRow.id == device_id).execute()
 
 
+@in_one_transaction
 def arm(device_id: int, job_id: int, roles: tuple[str, ...], who: str, minutes: int) -> Armed:
-    """Give leave to write some registers for a time."""
+    """Give leave to write some registers for a time, counted by a clock that nobody sets."""
     device(device_id)
     if JobRow.get_or_none(JobRow.id == job_id) is None:
         raise UnknownItem(f"There is no job {job_id}.")
     now = datetime.now(UTC)
-    until = now + min(timedelta(minutes=minutes), LONGEST_ARMED)
-    ArmedRow.create(device=device_id, job=job_id, roles=list(roles), who=who, at=now, until=until)
-    return Armed(device_id, job_id, roles, who, until)
+    given = min(timedelta(minutes=minutes), LONGEST_ARMED)
+    ArmedRow.create(
+        device=device_id,
+        job=job_id,
+        roles=list(roles),
+        who=who,
+        at=now,
+        until=now + given,
+        boot=_boot(),
+        until_s=_since_boot_s() + given.total_seconds(),
+    )
+    return Armed(device_id, job_id, roles, who, now + given)
 
 
 def armed_for(device_id: int) -> tuple[Armed, ...]:
-    """Leaves that hold now."""
-    rows = ArmedRow.select().where(ArmedRow.device == device_id, ArmedRow.until > datetime.now(UTC))
-    return tuple(Armed(device_id, row.job.id, tuple(row.roles), row.who, row.until) for row in rows)
-
-
-def disarm(device_id: int) -> None:
-    """End every leave of a device now."""
+    """Leaves that hold now; none outlives a restart of the machine."""
+    passed = _since_boot_s()
+    rows = ArmedRow.select().where(ArmedRow.device == device_id, ArmedRow.boot == _boot(), ArmedRow.until_s > passed)
     now = datetime.now(UTC)
-    ArmedRow.update(until=now).where(ArmedRow.device == device_id, ArmedRow.until > now).execute()
-
-
-def keep_write(kept: KeptDevice, job_id: int | None, written: Written, who: str) -> None:
-    """Keep what was written, for ever."""
-    WrittenRow.create(
-        device=kept.id,
-        device_name=kept.name,
-        job=job_id,
-        role=written.role,
-        address=written.address,
-        before=written.before,
-        wanted=written.wanted,
-        after=written.after,
-        outcome=written.outcome,
-        who=who,
-        at=datetime.now(UTC),
+    return tuple(
+        Armed(device_id, row.job.id, tuple(row.roles), row.who, now + timedelta(seconds=row.until_s - passed))
+        for row in rows
     )
 
 
+@in_one_transaction
+def disarm(device_id: int) -> None:
+    """End every leave of a device now."""
+    ArmedRow.update(until=datetime.now(UTC), until_s=0.0).where(
+        ArmedRow.device == device_id, ArmedRow.until_s > 0
+    ).execute()
+
+
+def _since_boot_s() -> float:
+    """Seconds since this machine was started, asleep or awake: whoever sets the clock does not move it."""
+    return time.clock_gettime(time.CLOCK_BOOTTIME)
+
+
+def _boot() -> str:
+    """The name of this run of the machine."""
+    try:
+        return Path("/proc/sys/kernel/random/boot_id").read_text().strip()
+    except OSError:
+        return "unnamed"
+
+
+NOT_KNOWN_YET = "sent; what became of it is not known yet"
+
+
+def begin_write(kept: KeptDevice, job_id: int | None, written: Written, who: str) -> int:
+    """Keep what is about to be written, before it is sent, for ever; gives its number. It is ended by :func:`end_write`."""
+    with database.atomic():  # of its own: that the intent is kept says nothing of what a request saves
+        row = WrittenRow.create(
+            device=kept.id,
+            device_number=kept.id,
+            device_name=kept.name,
+            job=job_id,
+            role=written.role,
+            address=written.address,
+            before=written.before,
+            wanted=written.wanted,
+            after=written.after,
+            outcome=written.outcome or NOT_KNOWN_YET,
+            who=who,
+            at=datetime.now(UTC),
+            ended=False,
+        )
+    return int(row.id)
+
+
+def end_write(number: int, after: float | None, outcome: str) -> None:
+    """Keep what became of a write."""
+    with database.atomic():
+        WrittenRow.update(after=after, outcome=outcome, ended=True).where(WrittenRow.id == number).execute()
+
+
+def open_writes() -> tuple[WrittenRow, ...]:
+    """Writes of which it is not known what became of them, oldest first."""
+    return tuple(WrittenRow.select().where(~WrittenRow.ended).order_by(WrittenRow.id))
+
+
 def writes_of(device_id: int, most: int = 50) -> tuple[WrittenRow, ...]:
-    """The newest writes of a device."""
-    return tuple(WrittenRow.select().where(WrittenRow.device == device_id).order_by(WrittenRow.id.desc()).limit(most))
+    """The newest writes of a device, also of one that was removed."""
+    rows = WrittenRow.select().where(WrittenRow.device_number == device_id).order_by(WrittenRow.id.desc()).limit(most)
+    return tuple(rows)
 
 
 def _kept(row: DeviceRow) -> KeptDevice:

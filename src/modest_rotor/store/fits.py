@@ -1,79 +1,75 @@
-"""Fitted motors kept in memory: the slow part of an assessment, shared by everyone who looks at the same plate and readings."""
+"""Assessments of jobs, asked of the solvers; what was written of a job at a revision is kept for whoever looks at it next."""
 
 from __future__ import annotations
 
-from collections.abc import Callable, Hashable
+import logging
 from threading import Lock
-from typing import Any, TypeVar
 
 from cachetools import LRUCache, cached
 
-from modest_rotor.core.assess import assess, build_case, fit_job, job_fit_key, ladder, needles
 from modest_rotor.core.assessment import Assessment
+from modest_rotor.core.drift.answer import Due, LogAnswer
+from modest_rotor.core.drift.log import Log, Reference
 from modest_rotor.core.job import Job
-from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
-from modest_rotor.core.stations.motor_fit import MotorFit
+from modest_rotor.store.solving import (
+    Assessed,
+    assess_here,
+    assessed_here,
+    judge_log_here,
+    ladder_here,
+    needles_here,
+    sound_job,
+)
+from modest_rotor.workers.solvers import SOLVERS
 
-MOST_KEPT = 256
-"""Fits kept, the least lately used going first; each takes some ten kilobytes."""
-
+log = logging.getLogger(__name__)
 MOST_TABLES = 32
-MOST_PARTS = 1000
-"""Parts of assessments kept: three to a set of readings; each takes some ten kilobytes."""
-Answer = TypeVar("Answer")
+MOST_FAULTS = 500
+_told: LRUCache[str, bool] = LRUCache(MOST_FAULTS)
+"""Faults that were logged already: each is noted once."""
 
 
-@cached(LRUCache(MOST_KEPT), key=job_fit_key, lock=Lock())
-def fit_of(job: Job) -> MotorFit:
-    """The motor fitted to a job's plate and readings, from memory where it was fitted before."""
-    return fit_job(job)
-
-
-class NewestKept:
-    """The newest results of parts of assessments, for whoever types in the same job next."""
-
-    def __init__(self, most: int) -> None:
-        self._results: LRUCache[Hashable, Any] = LRUCache(most)
-        self._lock = Lock()
-
-    def kept(self, key: Hashable, work: Callable[[], Answer]) -> Answer:
-        """The result kept under a key, or else what ``work`` gives; two at once may both work, and the later one stays."""
-        with self._lock:
-            if key in self._results:
-                return self._results[key]  # type: ignore[no-any-return]
-        answer = work()
-        with self._lock:
-            self._results[key] = answer
-        return answer
-
-
-PARTS = NewestKept(MOST_PARTS)
-
-
-def assess_job(job: Job) -> Assessment:
+def assess_job(job: Job, newest: str | None = None) -> Assessment:
     """The assessment of a job by its own fit."""
-    return assess(job, fit_of(job), PARTS)
+    return SOLVERS.solve(assess_here, job, newest, about=_about(job), urgent=True)
 
 
-def put_right(job: Job) -> FoundMachine | str:
-    """A job's machine put right, or the sentence that says what it waits for."""
-    return build_case(job, fit_of(job), PARTS).right
+def assessed_job(job: Job, newest: str | None = None, number: int | None = None) -> Assessed:
+    """The same as text for the wire, with its line for the Board; a fault of ours is logged once.
+
+    :param newest: path that was edited last. :param number: of the job, for the log.
+    """
+    found = SOLVERS.solve(assessed_here, job, newest, about=_about(job), urgent=True)
+    if found.fault is not None and found.fault not in _told:
+        _told[found.fault] = True
+        log.error("job %s cannot be worked out whole, newest edit %s: %s", number or "(a file)", newest, found.fault)
+    return found
 
 
-def assess_on_last_fit(job: Job, before: Job) -> Assessment:
-    """The assessment of a job at once, on the fit of what it was before; it says so where that is not its own."""
-    return assess(job, fit_of(before), PARTS)
+def judge_log(
+    log_read: Log, job: Job, references: tuple[Reference, ...], dues: tuple[Due, ...], today: float
+) -> LogAnswer:
+    """What is told of a machine's log."""
+    return SOLVERS.solve(judge_log_here, log_read, job, references, dues, today, about=_about(job))
 
 
 @cached(LRUCache(MOST_TABLES), key=lambda job: job.model_dump_json(), lock=Lock())
 def needles_of_job(job: Job) -> NeedleTable:
     """What would move which needle on a job's machine; a quarter of a second's work, so kept as well."""
-    return needles(job, fit_of(job))
+    return SOLVERS.solve(needles_here, job, about=_about(job))
 
 
 @cached(LRUCache(MOST_TABLES), key=lambda job: job.model_dump_json(), lock=Lock())
 def ladder_of_job(job: Job) -> Ladder:
     """What explains a job's last set of readings; a third of a second's work, so kept as well."""
-    return ladder(job, fit_of(job))
+    return SOLVERS.solve(ladder_here, job, about=_about(job))
+
+
+def _about(job: Job) -> str:
+    """By what a solver knows a job again."""
+    return f"{job.site.name}/{job.machine.name}"
+
+
+__all__ = ["Assessed", "assess_job", "assessed_job", "judge_log", "ladder_of_job", "needles_of_job", "sound_job"]

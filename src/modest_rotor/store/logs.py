@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import logging
 import time
 from collections.abc import Iterable
 from dataclasses import dataclass
@@ -11,8 +12,9 @@ from typing import Any
 
 import numpy as np
 from cachetools import LRUCache
+from pydantic import BaseModel
 
-from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
+from modest_rotor.core.drift.answer import Due, LogAnswer
 from modest_rotor.core.drift.log import LOGGED, Event, EventKind, Log
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
@@ -20,13 +22,15 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.tables import find_row
 from modest_rotor.store import jobs, signed
-from modest_rotor.store.database import database
-from modest_rotor.store.fits import assess_job, put_right
+from modest_rotor.store.database import database, forgets_on_connect, in_one_transaction, transaction
+from modest_rotor.store.fits import assess_job, judge_log
 from modest_rotor.store.models import JobRow, LogReadingRow, MachineRow, ServiceRow, WatchRow
 
 EPOCH = datetime(1970, 1, 1, tzinfo=UTC)
 DAY_S = 86_400.0
 MOST_READINGS = 200_000
+INSERTED_AT_ONCE = 20_000
+"""Rows of one statement, so that none comes near the time that a statement may take."""
 AHEAD = timedelta(minutes=5)
 """How far a reading's clock may run ahead of ours."""
 COLUMNS = tuple(LOGGED)
@@ -35,6 +39,15 @@ TOLD_FOR_S = 60.0
 _newest: LRUCache[int, tuple[LogAnswer, float]] = LRUCache(256)
 """The newest answer of each machine, for its rail: an edit of the job does not wait for the log to be worked out anew."""
 _lock = Lock()
+log = logging.getLogger(__name__)
+
+
+@forgets_on_connect
+def forget_answers() -> None:
+    """Forget every answer: the same numbers mean other machines in another database."""
+    with _lock:
+        _answers.clear()
+        _newest.clear()
 
 
 @dataclass(frozen=True)
@@ -81,12 +94,13 @@ def keep_readings(machine_id: int, readings: Iterable[NewReading]) -> tuple[int,
             )
         if not one.values:
             raise ChangeRefused("A reading without a value says nothing; nothing was taken in.")
-    with database.atomic():
+    with transaction():
         _machine(machine_id)
         before = LogReadingRow.select().where(LogReadingRow.machine == machine_id).count()
         if before + len(wanted) > MOST_READINGS:
             raise ChangeRefused(f"A machine keeps at most {MOST_READINGS:,} readings; nothing was taken in.")
-        _insert(machine_id, wanted)
+        for begin in range(0, len(wanted), INSERTED_AT_ONCE):
+            _insert(machine_id, wanted[begin : begin + INSERTED_AT_ONCE])
         kept = LogReadingRow.select().where(LogReadingRow.machine == machine_id).count() - before
     return kept, len(wanted) - kept
 
@@ -139,6 +153,7 @@ def events_of(machine_id: int) -> tuple[ServiceRow, ...]:
     return tuple(rows)
 
 
+@in_one_transaction
 def add_event(machine_id: int, at: datetime, kind: EventKind, note: str, due_days: int | None, who: str) -> None:
     """Keep a service event. :raises ChangeRefused: one of the future."""
     if at > datetime.now(UTC) + AHEAD:
@@ -147,6 +162,7 @@ def add_event(machine_id: int, at: datetime, kind: EventKind, note: str, due_day
     ServiceRow.create(machine=machine_id, at=at, kind=str(kind), note=note, due_days=due_days, who=who)
 
 
+@in_one_transaction
 def remove_event(machine_id: int, event_id: int) -> None:
     """Take an event out of sight; it stays in the database."""
     done = (
@@ -197,8 +213,52 @@ def told_of(machine_id: int) -> Told:
     with _lock:
         answer, at = _newest.get(machine_id, (None, 0.0))
     if answer is None or time.monotonic() - at > TOLD_FOR_S:
-        answer = answer_of(machine_id)
+        try:
+            answer = answer_of(machine_id)
+        except (ArithmeticError, ValueError, LookupError) as error:  # a fault of ours must not take the job away
+            log.exception("the log of machine %s cannot be judged: %s", machine_id, error)
+            return Told(("cannot be judged: a fault of this program, which was noted down",))
     return Told(answer.rail, answer.drifts)
+
+
+@in_one_transaction
+def keep_told(machine_id: int) -> Told:
+    """Keep a machine's log in a few words with the machine, for the Board."""
+    with _lock:
+        _newest.pop(machine_id, None)
+    told = told_of(machine_id)
+    rail = [part.model_dump(mode="json") if isinstance(part, BaseModel) else part for part in told.rail]
+    MachineRow.update(told={"rail": rail, "drifts": told.drifts}, told_key=_told_key(machine_id)).where(
+        MachineRow.id == machine_id
+    ).execute()
+    return told
+
+
+TOLD_KEY_SQL = """
+(SELECT coalesce(max(r.id), 0) FROM log_reading r WHERE r.machine_id = m.id) || ' ' ||
+(SELECT coalesce(max(e.id), 0) || ' ' || count(*) FROM service e WHERE e.machine_id = m.id AND NOT e.removed) || ' ' ||
+(SELECT coalesce(max(s.id), 0) FROM signed s JOIN job j ON j.id = s.job_id WHERE j.machine_id = m.id) || %s
+"""
+"""What is told of a machine's log rests on: its newest reading, its services, its newest sign-off, the core, and the day."""
+
+
+def _told_key(machine_id: int) -> str:
+    cursor = database.execute_sql(f"SELECT {TOLD_KEY_SQL} FROM machine m WHERE m.id = %s", (_today_key(), machine_id))
+    return str(cursor.fetchone()[0])
+
+
+def _today_key() -> str:
+    return f" {jobs.core_fingerprint()} {int(day_of(datetime.now(UTC)))}"
+
+
+def stale_machines(most: int) -> tuple[int, ...]:
+    """Machines with readings over time of which the Board tells what is not true any more."""
+    cursor = database.execute_sql(
+        "SELECT m.id FROM machine m WHERE EXISTS (SELECT 1 FROM log_reading r WHERE r.machine_id = m.id)"
+        f" AND m.told_key IS DISTINCT FROM {TOLD_KEY_SQL} LIMIT %s",
+        (_today_key(), most),
+    )
+    return tuple(row[0] for row in cursor.fetchall())
 
 
 def _work_out(
@@ -215,7 +275,7 @@ def _work_out(
         for event in _newest_of_each_kind(events)
         if event.due_days
     )
-    return log_answer(log_of(machine_id), stands, put_right(stands), references, dues, today)
+    return judge_log(log_of(machine_id), stands, references, dues, today)
 
 
 def _newest_of_each_kind(events: tuple[ServiceRow, ...]) -> tuple[ServiceRow, ...]:
@@ -245,13 +305,14 @@ def all_watches() -> tuple[WatchRow, ...]:
     return tuple(WatchRow.select())
 
 
+@in_one_transaction
 def keep_watch(machine_id: int, device_id: int, commander: int | None, every_s: int, setting: str, who: str) -> None:
     """Read a panel into a machine's log from now on.
 
     :param commander: the drive or fan that tells on what it runs; else every reading is on ``setting``.
     """
     _machine(machine_id)
-    with database.atomic():
+    with transaction():
         WatchRow.delete().where(WatchRow.machine == machine_id).execute()
         WatchRow.create(
             machine=machine_id,
@@ -264,6 +325,7 @@ def keep_watch(machine_id: int, device_id: int, commander: int | None, every_s: 
         )
 
 
+@in_one_transaction
 def end_watch(machine_id: int) -> None:
     """Read it no longer."""
     WatchRow.delete().where(WatchRow.machine == machine_id).execute()

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from peewee import (
     BigAutoField,
+    BigIntegerField,
     BlobField,
     BooleanField,
     CharField,
@@ -39,6 +40,8 @@ class MachineRow(Row):
     site = ForeignKeyField(SiteRow, backref="machines", on_delete="RESTRICT")
     document = BinaryJSONField()
     revision = IntegerField(default=1)
+    told = BinaryJSONField(null=True, index=False)
+    told_key = TextField(null=True)
 
     class Meta:
         table_name = "machine"
@@ -52,13 +55,19 @@ class JobRow(Row):
     saved = DateTimeTZField()
     summary = BinaryJSONField(null=True)
     summary_key = TextField(null=True)
+    undo_top = BigIntegerField(null=True)
+    redo_top = BigIntegerField(null=True)
 
     class Meta:
         table_name = "job"
 
 
 class ChangeRow(Row):
-    """One named edit, kept for ever: the unit of save, undo and conflict."""
+    """One named edit, kept for ever: the unit of save, undo and conflict.
+
+    ``below`` is the change that lay under it when it was made: of an edit, what undo would take back after it; of an undo,
+    what redo would put back after its own.
+    """
 
     job = ForeignKeyField(JobRow, backref="changes", on_delete="RESTRICT")
     path = TextField()
@@ -70,9 +79,23 @@ class ChangeRow(Row):
     kind = CharField(max_length=8)
     undoes = ForeignKeyField("self", null=True, on_delete="RESTRICT")
     revision = IntegerField()
+    below = BigIntegerField(null=True)
 
     class Meta:
         table_name = "change"
+
+
+class CommandRow(Model):
+    """An act of a page that was carried out, under the name that the page gave it; ``about`` says what it made."""
+
+    name = CharField(max_length=40, primary_key=True)
+    at = DateTimeTZField(index=True)
+    about = BinaryJSONField(index=False)
+
+    class Meta:
+        database = database
+        legacy_table_names = False
+        table_name = "command"
 
 
 class PhotoRow(Row):
@@ -136,15 +159,21 @@ class ArmedRow(Row):
     who = TextField()
     at = DateTimeTZField()
     until = DateTimeTZField()
+    boot = TextField(default="")
+    until_s = DoubleField(default=0.0)
 
     class Meta:
         table_name = "armed"
 
 
 class WrittenRow(Row):
-    """One write to a device, kept for ever: old, wanted and read back, in SI."""
+    """One write to a device, kept for ever: old, wanted and read back, in SI.
+
+    It is kept before it is sent; ``ended`` once it is known what became of it.
+    """
 
     device = ForeignKeyField(DeviceRow, null=True, on_delete="SET NULL")
+    device_number = IntegerField(null=True, index=True)
     device_name = TextField()
     job = ForeignKeyField(JobRow, null=True, on_delete="RESTRICT")
     role = TextField()
@@ -155,6 +184,7 @@ class WrittenRow(Row):
     outcome = TextField()
     who = TextField()
     at = DateTimeTZField()
+    ended = BooleanField(default=True)
 
     class Meta:
         table_name = "written"
@@ -288,6 +318,7 @@ MODELS = (
     MachineRow,
     JobRow,
     ChangeRow,
+    CommandRow,
     PhotoRow,
     PersonRow,
     ProductRow,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.stations.meters import Meters
+from modest_rotor.store.database import in_one_transaction
 from modest_rotor.store.models import PersonRow
 
 
@@ -15,6 +16,7 @@ def meters_of(name: str) -> Meters:
     return Meters.model_validate(row.meters)
 
 
+@in_one_transaction
 def keep_meters(name: str, meters: Meters) -> Meters:
     """Keep a person's meters, to be taken over into any job."""
     owner = name.strip()

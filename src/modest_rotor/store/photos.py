@@ -8,7 +8,7 @@ from typing import Literal
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.formats.photo import Photo
-from modest_rotor.store.database import database
+from modest_rotor.store.database import in_one_transaction, transaction
 from modest_rotor.store.models import JobRow, PhotoRow
 
 PhotoOf = Literal["plate", "machine"]
@@ -29,7 +29,7 @@ class KeptPhoto(Frozen):
 
 def keep_photo(job_id: int, of: PhotoOf, photo: Photo, who: str) -> KeptPhoto:
     """Keep a photograph with a job. :raises ChangeRefused: the job has as many as it may have."""
-    with database.atomic():
+    with transaction():
         _job(job_id)
         if PhotoRow.select().where(PhotoRow.job == job_id).count() >= MOST_PHOTOS:
             raise ChangeRefused(f"A job keeps at most {MOST_PHOTOS} photographs; this one was not kept.")
@@ -51,6 +51,7 @@ def photo_bytes(job_id: int, photo_id: int) -> bytes:
     return bytes(_row(job_id, photo_id).jpeg)
 
 
+@in_one_transaction
 def set_removed(job_id: int, photo_id: int, removed: bool) -> KeptPhoto:
     """Take a photograph away, or put it back."""
     row = _row(job_id, photo_id)

@@ -15,7 +15,7 @@ from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.store import jobs
-from modest_rotor.store.database import database
+from modest_rotor.store.database import transaction
 from modest_rotor.store.fits import assess_job
 from modest_rotor.store.models import JobRow, SignedRow
 
@@ -55,7 +55,7 @@ def sign(job_id: int, revision: str, who: str, role: str, at: datetime | None = 
     """
     if not who.strip():
         raise ChangeRefused("A sign-off carries the name of whoever signs; nothing was signed.")
-    with database.atomic():
+    with transaction():
         JobRow.select().where(JobRow.id == job_id).for_update().first()
         stored = jobs.load(job_id)
         if stored.revision != revision:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from datetime import UTC, datetime
 
+from modest_rotor.store.database import in_one_transaction
 from modest_rotor.store.models import SweepRow
 
 
@@ -30,6 +31,7 @@ class KeptSweep:
     who: str
 
 
+@in_one_transaction
 def keep_sweep(sweep: KeptSweep) -> None:
     """Keep how far a sweep has come."""
     values = {
@@ -54,6 +56,7 @@ def sweep_of(job_id: int) -> KeptSweep | None:
     return KeptSweep(job_id, row.device.id, panel, row.place, dict(row.original), levels, row.who)
 
 
+@in_one_transaction
 def forget_sweep(job_id: int) -> None:
     """It is at its end."""
     SweepRow.delete().where(SweepRow.job == job_id).execute()

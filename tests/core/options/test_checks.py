@@ -9,7 +9,7 @@ import pytest
 from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
 from modest_rotor.core.tables import read_table
-from modest_rotor.store.fits import NewestKept, fit_of
+from modest_rotor.store.solving import NewestKept, fit_of
 from tests.jobs import KRAUSE, assessed, changed, option
 
 pytestmark = pytest.mark.slow

@@ -19,7 +19,7 @@ from modest_rotor.core.working import Ingredient, Result, given, result
 
 Value = float | str
 Outcome = float | str | None | tuple[float | str | None, ...]
-PLUS_MINUS = re.compile(r"\s*(?:±|\+/-|\+-)\s*")
+PLUS_MINUS = re.compile(r"±|\+/-|\+-")
 
 
 @dataclass(frozen=True)

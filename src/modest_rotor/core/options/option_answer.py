@@ -211,7 +211,7 @@ def _nominal(one: Reckoned, saved: Estimate | str) -> Estimate | str | None:
     if product is None or not (product.nominal_efficiency and product.least_efficiency) or isinstance(saved, str):
         return None
     nominal, least = product.nominal_efficiency.si, product.least_efficiency.si
-    if isinstance(one.energy, str) or nominal <= least:
+    if isinstance(one.energy, str) or not 0 < least < nominal:
         return None
     # Losses at rated load, in proportion: the share of the year's energy that is the motor's losses.
     steps = [step for step in one.solved.steps if step.input_power and step.shaft_power]

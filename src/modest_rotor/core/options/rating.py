@@ -124,7 +124,7 @@ def _fit(facts: PlateFacts) -> FittedMotor | str:
 def promised_losses(considered: Considered, motor: FittedMotor) -> Estimate:
     """Losses that a data sheet stands for over those of the fitted motor at rated load; 1 where it states none."""
     product = considered.product
-    if product is None or not (product.least_efficiency or product.nominal_efficiency):
+    if product is None or product.impossible_efficiency or not product.promised_efficiency:
         return exactly(1.0)
     least = product.least_efficiency.si if product.least_efficiency else None
     nominal = product.nominal_efficiency.si if product.nominal_efficiency else None

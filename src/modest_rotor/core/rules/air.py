@@ -12,9 +12,16 @@ from modest_rotor.core.rules.found import found
 from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.target import CFM_PER_TON_SI
+from modest_rotor.core.stations.trust import NOT_RUNNING, Standing
 from modest_rotor.core.tables import find_row
 
 UNDER_TARGET = 0.90
+WHAT_TO_DO = {
+    Standing.STALLED: "Switch it off now: a stalled motor burns its winding. Isolate, lock out, prove dead, then turn the wheel by hand.",
+    Standing.OFF: "If it should run: follow the way of a dead motor, supply and thermal switch first. Else read the set again while it runs.",
+    Standing.WINDMILLING: "Brake the wheel before power is put on it: find out what drives it, a second fan or wind, and stop that first.",
+    Standing.STANDS: "Read volts and amps as well: with current it is stalled and must be switched off, without it is off.",
+}
 MOST_DROP_SHARE = 1.10
 
 
@@ -28,8 +35,22 @@ def reading_withheld(case: Case) -> tuple[Finding, ...]:
             about=facts,
         )
         for facts in case.sets
-        if facts.withheld
+        if facts.withheld and facts.standing is None
     )  # fmt: skip
+
+
+def machine_stood(case: Case) -> tuple[Finding, ...]:
+    """Sets in which the motor stood, was off, or was driven by air or water: what that means, and what to do."""
+    return tuple(
+        found(
+            "machine_stalled" if facts.standing is Standing.STALLED else "machine_stood",
+            (f"In {facts.title} {NOT_RUNNING[facts.standing]}.",),
+            WHAT_TO_DO[facts.standing],
+            about=facts,
+        )
+        for facts in case.sets
+        if facts.standing is not None
+    )
 
 
 def static_over_rating(case: Case) -> tuple[Finding, ...]:

@@ -24,6 +24,7 @@ RULES: tuple[Rule, ...] = (
     safety.drive_wiring,
     safety.heat_after_airflow,
     evidence.dead_motor,
+    air.machine_stood,
     windings.winding_to_ground,
     windings.winding_fault,
     supply.connection_does_not_match,

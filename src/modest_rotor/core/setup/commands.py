@@ -128,7 +128,11 @@ def _answer(
         hertz = inside
     told, note = command_words(facts, hertz)
     command = figure("output_frequency" if facts.on_drive else "signal", hertz)
-    return CommandAnswer(**common, told=told, command=command, moved=moved, note=note, **_loop(facts, step, plan))
+    loop = _loop(facts, step, plan)
+    notes = (note, str(loop.pop("note", "")))
+    return CommandAnswer(
+        **common, told=told, command=command, moved=moved, note=" ".join(one for one in notes if one), **loop
+    )
 
 
 def command_words(facts: SetupFacts, value: float) -> tuple[Phrase, str]:

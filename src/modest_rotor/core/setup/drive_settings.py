@@ -23,6 +23,8 @@ PUMP_LEAST_SHARE = 0.4
 FAN_RAMP_S, PUMP_RAMP_S = 20.0, 8.0
 """Seconds from rest to base frequency that let a wheel follow without tripping. Common practice, no source."""
 MAKER = "The motor's plate."
+LEAST_BASE_HZ = 1.0
+"""A base frequency below this is a slip of the finger. Our judgement, no source."""
 
 
 class DriveAnswer(Frozen):
@@ -152,6 +154,8 @@ def _volts_per_hertz(facts: SetupFacts) -> Result:
     if volts is None:
         return waiting(label, "waits for rated volts on the motor's plate")
     base = base_frequency(facts)
+    if base < LEAST_BASE_HZ:
+        return waiting(label, "withheld: no motor is made for so low a base frequency; look at the hertz on its plate")
     ingredients = (
         given("V_b", "base volts", "rated_voltage", volts, "plate"),
         given("f_b", "base frequency", "output_frequency", base, "plate"),

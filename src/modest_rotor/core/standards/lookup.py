@@ -33,7 +33,7 @@ def at_size(name: str, rows: list[Row], column: str, value: float, unit: str) ->
     :raises OutsideValidity: no such size; the sentence names those that the table has.
     """
     for row in rows:
-        if abs(float(row[column]) / value - 1) <= SAME:
+        if abs(float(row[column]) - value) <= SAME * abs(value):
             return row
     sizes = ", ".join(f"{float(row[column]):g}" for row in rows)
     raise OutsideValidity(

@@ -86,12 +86,13 @@ def _connections(plate: Plate, facts: PlateFacts) -> Told:
 
 def _input(plate: Plate, facts: PlateFacts) -> Told:
     """Input and power factor at full load, where efficiency or power factor is printed."""
-    power, efficiency = facts.rated_power_w, plate.nominal_efficiency
+    power = facts.rated_power_w
+    efficiency = plate.nominal_efficiency.si if plate.nominal_efficiency else 0.0
     factor = plate.power_factor.si if plate.power_factor else None
     volt_amperes = (facts.rated_voltage_v or 0.0) * (facts.rated_current_a or 0.0)
     if facts.kind is MotorKind.THREE_PHASE:
         volt_amperes *= motors.PHASES[3]
-    watts = power / efficiency.si if power and efficiency else factor * volt_amperes if factor else None
+    watts = power / efficiency if power and efficiency else factor * volt_amperes if factor else None
     if not watts:
         return
     said: list[str | Figure] = ["About ", figure("input_power", watts, "plate"), " from the line at full load"]

@@ -14,6 +14,8 @@ from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen,
 
 YesNo = Literal["yes", "no"]
 MOST_POINTS = 40
+BEST_EFFICIENCY = 0.985
+"""Efficiency that no motor, drive or fan of a building reaches. Our judgement, no source."""
 CODE = r"^[a-z0-9][a-z0-9-]{1,39}$"
 
 
@@ -122,4 +124,15 @@ class Product(Sheet):
     def promised_efficiency(self) -> float | None:
         """The efficiency that a promise may rest on: guaranteed, or else nominal."""
         entry = self.least_efficiency or self.nominal_efficiency
-        return entry.si if entry else None
+        return entry.si if entry and is_possible_efficiency(entry.si) else None
+
+    @property
+    def impossible_efficiency(self) -> Entry | None:
+        """A stated efficiency that no machine has, if one is."""
+        stated = (self.nominal_efficiency, self.least_efficiency)
+        return next((entry for entry in stated if entry is not None and not is_possible_efficiency(entry.si)), None)
+
+
+def is_possible_efficiency(efficiency: float) -> bool:
+    """Whether a machine can have an efficiency, a fraction."""
+    return 0 < efficiency <= BEST_EFFICIENCY

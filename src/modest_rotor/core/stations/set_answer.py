@@ -14,6 +14,7 @@ from modest_rotor.core.stations.flow_ways import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
+from modest_rotor.core.stations.trust import NOT_RUNNING
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
 TYPICAL = "typical of the kind"
@@ -319,6 +320,8 @@ def _taken_by(method: Method) -> str:
 
 
 def _load_waits(facts: SetFacts) -> Phrase:
+    if facts.standing is not None:
+        return (f"withheld: {NOT_RUNNING[facts.standing]}",)
     if facts.above_synchronous:
         return ("withheld: the speed is above synchronous",)
     lacking = [name for method in facts.methods for name in method.missing]

@@ -20,7 +20,7 @@ from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
 from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit
 from modest_rotor.core.stations.readings import ReadingSet
-from modest_rotor.core.stations.trust import Withheld, believed, on_a_drive
+from modest_rotor.core.stations.trust import Standing, Withheld, believed, on_a_drive, standing_of
 
 THIS_MOTOR = "this motor"
 FAN_OFF_BEST, FAN_SHARE = 0.75, 0.35
@@ -47,6 +47,7 @@ class SetFacts:
     :param machine_side: shaft power that flow and pressure ask for, W.
     :param reading: the set as it is worked with. :param withheld: what was read but is not.
     :param synchronous_rpm: synchronous speed at the hertz of this set.
+    :param standing: why it says nothing of a running machine, if it does not.
     :param flow_basis: whether the flow was measured, or is told by chart, table or temperature rise.
     """
 
@@ -69,6 +70,7 @@ class SetFacts:
     reading: ReadingSet = NOTHING_READ
     withheld: tuple[Withheld, ...] = ()
     synchronous_rpm: float | None = None
+    standing: Standing | None = None
     flow_basis: Basis = "measured"
 
     @property
@@ -139,6 +141,7 @@ def set_facts(
         reading=reading,
         withheld=withheld,
         synchronous_rpm=synchronous,
+        standing=standing_of(as_read),
     )
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from enum import StrEnum
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.meters import RECTANGULAR
@@ -15,11 +16,41 @@ LINE_VOLTS = ("voltage_12", "voltage_23", "voltage_31")
 LINE_AMPS = ("current_1", "current_2", "current_3")
 THREE_METERS = 0.015
 """Standard deviation that volts and amps add to a power factor's, as a share of the watts."""
+NO_WATTS_WITH_AMPS = "the wattmeter shows nothing while the motor takes current, so one of its leads or clamps is off; kept, not worked with"
 PLACE_OF_DRIVE = "read at the drive's input: it holds the drive's own loss and is not the motor's"
 CHOPPED = (MeasuringPoint.DRIVE_OUTPUT, MeasuringPoint.WINDING)
 NEEDS_TRUE = "an average-responding meter cannot read this waveform; it is kept, not worked with"
 NEEDS_FILTER = "volts of a chopped waveform need a low-pass meter; they are kept, not worked with"
 NEEDS_ANALYSER = "watts of a chopped waveform need a meter made for it; they are kept, not worked with"
+
+
+STANDS_BELOW_RPM = 5.0
+"""Below this a tachometer counts a wheel that stands."""
+NO_AMPS_A, NO_WATTS_W = 0.005, 0.1
+"""Below these a motor takes nothing: less than the smallest fan motor of a building, and about what meters show of nothing.
+Our judgement, no source."""
+OF_A_RUNNING_MACHINE = (
+    "speed", "fan_speed", "current", "current_1", "current_2", "current_3", "input_power", "power_factor", "start_current",
+    "run_capacitor_volts", "supply_static", "return_static", "total_static", "pump_differential", "suction", "discharge",
+    "airflow", "water_flow",
+)  # fmt: skip
+
+
+class Standing(StrEnum):
+    """Why a set says nothing of a running machine."""
+
+    STALLED = "stalled"
+    OFF = "off"
+    WINDMILLING = "windmilling"
+    STANDS = "stands"
+
+
+NOT_RUNNING = {
+    Standing.STALLED: "the motor stood still while it took current, so nothing of this set is a running reading",
+    Standing.OFF: "the motor took nothing, so nothing of this set is a running reading",
+    Standing.WINDMILLING: "the wheel turned while the motor took nothing: air or water drove it, and no load can be told",
+    Standing.STANDS: "the motor stood still, so nothing of this set is a running reading",
+}
 
 
 @dataclass(frozen=True)
@@ -44,10 +75,39 @@ def believed(reading: ReadingSet, plate: PlateFacts) -> tuple[ReadingSet, tuple[
     a waveform, IEC 61000-4-30 and common practice; definition of power.
     """
     filled = reading.model_copy(update=_means(reading))
+    state = standing_of(filled)
+    if state is not None:
+        there = [field for field in OF_A_RUNNING_MACHINE if getattr(filled, field) is not None]
+        return filled.model_copy(update=dict.fromkeys(there)), tuple(
+            Withheld(field, NOT_RUNNING[state]) for field in there
+        )
     reasons = {field: _reason(filled, plate, field) for field in ELECTRICAL if getattr(filled, field) is not None}
     withheld = tuple(Withheld(field, reason) for field, reason in reasons.items() if reason)
     kept = filled.model_copy(update={one.field: None for one in withheld})
     return kept.model_copy(update=_watts(kept, plate)), withheld
+
+
+def standing_of(reading: ReadingSet) -> Standing | None:
+    """Whether the machine of a set stood, was off or was driven by air or water; nothing where it ran or cannot be told.
+
+    A speed of zero is an ordinary reading of a seized motor, watts or amps of zero one of a motor that is off. Common practice.
+    """
+    speeds = [entry.si for entry in (reading.speed, reading.fan_speed) if entry is not None]
+    takes = _takes(reading.model_copy(update=_means(reading)))
+    if speeds and min(speeds) < STANDS_BELOW_RPM:
+        return Standing.STANDS if takes is None else Standing.STALLED if takes else Standing.OFF
+    if takes is False:
+        return Standing.WINDMILLING if speeds else Standing.OFF
+    return None
+
+
+def _takes(reading: ReadingSet) -> bool | None:
+    """Whether the motor takes anything, by watts or else by amps; nothing where neither was read."""
+    if reading.input_power is not None and reading.input_power.si >= NO_WATTS_W:
+        return True
+    if reading.current is not None:
+        return reading.current.si >= NO_AMPS_A
+    return None if reading.input_power is None else False
 
 
 def _means(reading: ReadingSet) -> dict[str, Entry]:
@@ -72,6 +132,8 @@ def _watts(reading: ReadingSet, plate: PlateFacts) -> dict[str, Entry]:
 
 
 def _reason(reading: ReadingSet, plate: PlateFacts, field: str) -> str | None:
+    if field == "input_power" and reading.input_power is not None and reading.input_power.si < NO_WATTS_W:
+        return NO_WATTS_WITH_AMPS
     if reading.point is MeasuringPoint.DRIVE_INPUT:
         return PLACE_OF_DRIVE
     if reading.point in CHOPPED:

@@ -11,6 +11,7 @@ from modest_rotor.core.stations.options import Waiver
 
 CHECKS: tuple[Callable[[Place], FitCheck | None], ...] = (
     electrical.machine,
+    mechanical.data_sheet,
     mechanical.listing,
     electrical.start_switch,
     electrical.both_makers,

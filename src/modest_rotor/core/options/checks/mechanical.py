@@ -247,6 +247,18 @@ def blower_constants(place: Place) -> FitCheck | None:
     return check("blower_constants", Fits.UNKNOWN, "Ask its maker for the constants of this blower.")
 
 
+def data_sheet(place: Place) -> FitCheck | None:
+    """A product whose own data sheet cannot be."""
+    stated = place.product.impossible_efficiency if place.product else None
+    if stated is None:
+        return None
+    return check(
+        "data_sheet",
+        Fits.CANNOT,
+        f"It states an efficiency of {100 * stated.si:g} %, which no motor has: set its entry right.",
+    )
+
+
 def listing(place: Place) -> FitCheck | None:
     """Another kind of motor in a listed appliance."""
     if not (place.option.electronics or place.kind in WHOLE_MACHINE):

@@ -1,4 +1,4 @@
-"""Answers written as JSON at once, in which parts that were written before are not written again."""
+"""Assessments written as JSON, in which parts that were written before are not written again."""
 
 from __future__ import annotations
 
@@ -8,7 +8,6 @@ from cachetools import LRUCache
 from pydantic import BaseModel
 
 from modest_rotor.core.assessment import Assessment
-from modest_rotor.core.entry import Entry
 
 MOST_PARTS = 300
 """Parts kept as text: ten sets and the options of some twenty jobs; each takes some twenty kilobytes."""
@@ -33,12 +32,11 @@ class PartsAsText:
         return text
 
 
-PARTS = PartsAsText(MOST_PARTS)
+PARTS_AS_TEXT = PartsAsText(MOST_PARTS)
 
 
-def preview_as_text(entry: Entry | None, assessment: Assessment) -> str:
-    """A preview without a problem as JSON, the same as its model would be written."""
+def assessment_as_text(assessment: Assessment) -> str:
+    """An assessment as JSON, the same as its model would be written."""
     head = assessment.model_dump_json(exclude={"sets", "options"})
-    sets = ",".join(PARTS.of(answer) for answer in assessment.sets)
-    whole = f'{head[:-1]},"sets":[{sets}],"options":{PARTS.of(assessment.options)}}}'
-    return f'{{"entry":{entry.model_dump_json() if entry else "null"},"assessment":{whole},"problem":null}}'
+    sets = ",".join(PARTS_AS_TEXT.of(answer) for answer in assessment.sets)
+    return f'{head[:-1]},"sets":[{sets}],"options":{PARTS_AS_TEXT.of(assessment.options)}}}'

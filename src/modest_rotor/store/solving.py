@@ -1,0 +1,165 @@
+"""What solvers do with a job: whole functions of plain values, so that they can be done in another process.
+
+Each solver keeps fits and the newest parts of assessments for whoever types in the same job next.
+"""
+
+from __future__ import annotations
+
+import logging
+import traceback
+from collections.abc import Callable, Hashable
+from dataclasses import dataclass
+from threading import Lock
+from typing import Any, TypeVar
+
+from cachetools import LRUCache, cached
+
+from modest_rotor.core.assess import assess, build_case, fit_job, job_fit_key, ladder, needles
+from modest_rotor.core.assessment import Assessment, BoardLine
+from modest_rotor.core.changes import read_for, with_change
+from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
+from modest_rotor.core.drift.log import Log, Reference
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.errors import Refusal
+from modest_rotor.core.job import Job
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.ladder import Ladder
+from modest_rotor.core.options.needles import NeedleTable
+from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.stations.motor_fit import MotorFit
+from modest_rotor.core.withheld import LeftOut, without
+from modest_rotor.store.parts import assessment_as_text
+
+log = logging.getLogger(__name__)
+MOST_KEPT = 256
+"""Fits kept, the least lately used going first; each takes some ten kilobytes."""
+MOST_PARTS = 1000
+"""Parts of assessments kept: three to a set of readings; each takes some ten kilobytes."""
+MOST_LEFT_OUT = 128
+Answer = TypeVar("Answer")
+
+
+class NewestKept:
+    """The newest results of parts of assessments, for whoever types in the same job next."""
+
+    def __init__(self, most: int) -> None:
+        self._results: LRUCache[Hashable, Any] = LRUCache(most)
+        self._lock = Lock()
+
+    def kept(self, key: Hashable, work: Callable[[], Answer]) -> Answer:
+        """The result kept under a key, or else what ``work`` gives; two at once may both work, and the later one stays."""
+        with self._lock:
+            if key in self._results:
+                return self._results[key]  # type: ignore[no-any-return]
+        answer = work()
+        with self._lock:
+            self._results[key] = answer
+        return answer
+
+
+PARTS = NewestKept(MOST_PARTS)
+_left_out: LRUCache[str, tuple[LeftOut, ...]] = LRUCache(MOST_LEFT_OUT)
+"""What had to be left out of a job, so that it is looked for once."""
+
+
+@dataclass(frozen=True)
+class Assessed:
+    """An assessment as JSON, with what is kept of it; ``fault`` tells of what was raised for the whole job."""
+
+    text: str
+    board: BoardLine
+    fault: str | None = None
+
+
+@dataclass(frozen=True)
+class Previewed:
+    """A preview as JSON, or the problem of the draft."""
+
+    text: str | None
+    problem: str | None = None
+
+
+@cached(LRUCache(MOST_KEPT), key=job_fit_key, lock=Lock())
+def fit_of(job: Job) -> MotorFit:
+    """The motor fitted to a job's plate and readings, from memory where it was fitted before."""
+    return fit_job(job)
+
+
+def assess_here(job: Job, newest: str | None = None, before: Job | None = None) -> Assessment:
+    """The assessment of a job, on its own fit, or on that of what it was before.
+
+    :param newest: path that was edited last. :param before: the job whose fit serves for the moment.
+    """
+    return _assess(job, newest, before)[0]
+
+
+def assessed_here(job: Job, newest: str | None = None) -> Assessed:
+    """The same as it goes over the wire."""
+    assessment, fault = _assess(job, newest, None)
+    return Assessed(assessment_as_text(assessment), assessment.board, fault)
+
+
+def preview_here(job: Job, path: str, text: str, units: UnitSystem, refined: bool) -> Previewed:
+    """What would follow from a draft: at once on the last fit, or on its own."""
+    try:
+        after = read_for(job, path, text, units)
+        changed = with_change(job, path, after)
+    except Refusal as refusal:
+        return Previewed(None, refusal.sentence)
+    assessment, _ = _assess(changed, path, None if refined else job)
+    entry = after.model_dump_json() if isinstance(after, Entry) else "null"
+    return Previewed(f'{{"entry":{entry},"assessment":{assessment_as_text(assessment)},"problem":null}}')
+
+
+def sound_job(job: Job) -> Job:
+    """The job without what nothing can be worked out with."""
+    left_out = assess_here(job).left_out
+    if any(not one.path for one in left_out):
+        return job.model_copy(update={"document": type(job.document)()})
+    return without(job, tuple(one.path for one in left_out))
+
+
+def needles_here(job: Job) -> NeedleTable:
+    """What would move which needle on a job's machine."""
+    sound = sound_job(job)
+    return needles(sound, fit_of(sound))
+
+
+def ladder_here(job: Job) -> Ladder:
+    """What explains a job's last set of readings."""
+    sound = sound_job(job)
+    return ladder(sound, fit_of(sound))
+
+
+def put_right_here(job: Job) -> FoundMachine | str:
+    """A job's machine put right, or the sentence that says what it waits for."""
+    sound = sound_job(job)
+    return build_case(sound, fit_of(sound), PARTS).right
+
+
+def judge_log_here(
+    log_read: Log, job: Job, references: tuple[Reference, ...], dues: tuple[Due, ...], today: float
+) -> LogAnswer:
+    """What is told of a machine's log, held against the machine put right."""
+    return log_answer(log_read, job, put_right_here(job), references, dues, today)
+
+
+def _assess(job: Job, newest: str | None, before: Job | None) -> tuple[Assessment, str | None]:
+    told: list[str] = []
+
+    def on_fault(error: Exception) -> None:
+        told.append("".join(traceback.format_exception(error)))
+
+    key = job.model_dump_json() if _left_out else ""
+    known = _left_out.get(key)
+    if known is not None and all(one.path for one in known):
+        rest = without(job, tuple(one.path for one in known))
+        return assess(rest, fit_of(rest), PARTS).model_copy(update={"left_out": known}), None
+    try:
+        fit = fit_of(before if before is not None else job)
+    except Exception:  # met again below, where what it rests on is looked for
+        fit = None
+    found = assess(job, fit, PARTS, newest, on_fault)
+    if found.left_out:
+        _left_out[key or job.model_dump_json()] = found.left_out
+    return found, told[0] if told else None
