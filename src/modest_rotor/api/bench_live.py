@@ -128,7 +128,10 @@ class Session:
         sending = [asyncio.create_task(self._or_close(loop())) for loop in (self._send_frames, self._send_outlooks)]
         try:
             while True:
-                text = await self.socket.receive_text()
+                text = await self._heard()
+                if text is None:
+                    await self._send(RefusedView(sentence="Only text is understood here. The rig goes on as it was."))
+                    continue
                 if len(text) > LARGEST_MESSAGE:
                     await self.socket.close(TOO_BIG)
                     return
@@ -136,9 +139,18 @@ class Session:
         finally:
             if self.rig is not None:
                 PANEL.take_down(self.rig)
+            PANEL.give_back(id(self))
             for task in sending:
                 task.cancel()
             await asyncio.gather(*sending, return_exceptions=True)
+
+    async def _heard(self) -> str | None:
+        """The next text; nothing where bytes came in its place. :raises WebSocketDisconnect: the page went away."""
+        message = await self.socket.receive()
+        if message["type"] == "websocket.disconnect":
+            raise WebSocketDisconnect(message.get("code", 1000))
+        text = message.get("text")
+        return text if isinstance(text, str) else None
 
     async def _or_close(self, sending: Coroutine[None, None, None]) -> None:
         """Where sending fails the page is let go: it comes back by itself, rather than stand before still meters."""
@@ -177,7 +189,7 @@ class Session:
             self.rig.pace = told.pace
 
     async def _put_up(self, told: PutUp) -> None:
-        if self.rig is None and PANEL.standing >= MOST_RIGS:
+        if not PANEL.claim(id(self), MOST_RIGS):
             raise ChangeRefused(f"{MOST_RIGS} rigs run already, in other pages. Close one of them first.")
         stand, view = await asyncio.to_thread(_stand_and_view, told)
         rig = await asyncio.to_thread(BenchRig, stand, told.controls.controls)

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, Path, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
@@ -29,6 +29,9 @@ from modest_rotor.store import catalogue, jobs
 from modest_rotor.store.database import with_connection
 
 router = APIRouter(prefix="/api", tags=["catalogue"])
+
+
+Code = Annotated[Words, Path(min_length=1, max_length=60)]
 
 
 class CatalogueIn(BaseModel):
@@ -101,7 +104,7 @@ def _take(read: CatalogueRead) -> CatalogueProposal:
 
 @router.put("/catalogue/{code}")
 @with_connection
-def keep(code: str, said: ProductIn) -> Product:
+def keep(code: Code, said: ProductIn) -> Product:
     """Keep an entry, new or changed."""
     product, reasons = read_product(said.product | {"code": code})
     if product is None or reasons:
@@ -112,7 +115,7 @@ def keep(code: str, said: ProductIn) -> Product:
 
 @router.delete("/catalogue/{code}", status_code=204)
 @with_connection
-def remove(code: str) -> None:
+def remove(code: Code) -> None:
     """Take an entry out."""
     catalogue.remove_product(code)
 

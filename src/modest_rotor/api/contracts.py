@@ -190,8 +190,11 @@ class JobFile(BaseModel):
     job: dict[str, Any]
 
 
-def view(stored: StoredJob, status: int = 200) -> Response:
-    """A stored job as it goes over the wire: a :class:`JobView`, whose assessment a solver has written already."""
+def view(stored: StoredJob, status: int = 200, whole: bool = False) -> Response:
+    """A stored job as it goes over the wire: a :class:`JobView`, whose assessment a solver has written already.
+
+    :param whole: whether to wait for what a save of a long job left to be refined.
+    """
     job: Job = stored.job
     told = logs.told_of(stored.machine_id)
     head = JobHead(
@@ -210,5 +213,5 @@ def view(stored: StoredJob, status: int = 200) -> Response:
         log=told.rail,
         drifts=told.drifts,
     )
-    text = f'{head.model_dump_json()[:-1]},"assessment":{assessed(stored).text}}}'
+    text = f'{head.model_dump_json()[:-1]},"assessment":{assessed(stored, whole).text}}}'
     return Response(text, status, media_type="application/json")

@@ -40,8 +40,9 @@ from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs, logs
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.fits import assess_job, ladder_of_job, needles_of_job
-from modest_rotor.store.solving import preview_here
+from modest_rotor.store.solving import name_of, preview_here
 from modest_rotor.workers.process import Overtaken
+from modest_rotor.workers.solvers import Level
 
 router = APIRouter(prefix="/api", tags=["jobs"])
 
@@ -91,7 +92,7 @@ def begin(new: NewJob) -> Response:
 @with_connection
 def read(job_id: int) -> Response:
     """A job and everything that follows from it."""
-    return _view(jobs.load(job_id))
+    return view(jobs.load(job_id), whole=True)
 
 
 @router.post("/jobs/{job_id}/changes", response_model=JobView)
@@ -135,8 +136,9 @@ async def preview(job_id: int, draft: Draft) -> Response | Preview:
             draft.units,
             draft.refined,
             person=draft.window or job_id,
-            about=(draft.window, job_id),
+            about=name_of(job),
             newest=bool(draft.window),
+            level=Level.REFINED if draft.refined else Level.LOOK,
         )
     except Overtaken:
         return Preview()

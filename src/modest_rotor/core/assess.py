@@ -66,6 +66,7 @@ def assess(
     memo: Memo = NOTHING_KEPT,
     newest: str | None = None,
     on_fault: Callable[[Exception], None] | None = None,
+    meanwhile: Job | None = None,
 ) -> Assessment:
     """Everything that follows from a job.
 
@@ -75,11 +76,13 @@ def assess(
     :param memo: where results of unchanged parts are kept between two assessments.
     :param newest: the path that was edited last, suspected first where nothing can be worked out.
     :param on_fault: told of what was raised for the whole job, where something was.
+    :param meanwhile: the job as it was before: its options, set-up and proof are shown until they are worked out anew, and the
+        assessment says that it is being refined.
     :returns: results with their workings and bands; what is missing is named in place of a result. Never refuses a
         valid job: contradictions come back as findings, and what cannot be worked with at all is left out and named.
     """
     try:
-        return _assess(job, fit, memo)
+        return _assess(job, fit, memo, meanwhile)
     except Exception as error:  # a fault of ours as well: one value must not take the whole job away
         if on_fault is not None:
             on_fault(error)
@@ -95,8 +98,8 @@ def _works(job: Job, memo: Memo) -> bool:
     return True
 
 
-def _assess(job: Job, fit: MotorFit | None, memo: Memo) -> Assessment:
-    case = build_case(job, fit, memo)
+def _assess(job: Job, fit: MotorFit | None, memo: Memo, meanwhile: Job | None = None) -> Assessment:
+    case = build_case(job, fit, memo, meanwhile)
     sets = tuple(answer for _, answer in sorted(case.all_answered, key=lambda pair: pair[0].number))
     expected = memo.kept(("expected", case.fit.key), lambda: expected_results(case.fit))
     findings = judge(case)
@@ -123,7 +126,7 @@ def _assess(job: Job, fit: MotorFit | None, memo: Memo) -> Assessment:
         rail=draw_rail(case, findings, ways, setup, proof),
         next=steps,
         board=tell_on_board(case, findings, steps, ways, setup, proof),
-        refining=case.fit.refining,
+        refining=case.fit.refining or meanwhile is not None,
     )
 
 
@@ -158,8 +161,9 @@ def ladder(job: Job, fit: MotorFit | None = None) -> Ladder:
     return build_ladder(found, case.wheel)
 
 
-def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT) -> Case:
-    """The job with its machine solved, ready for rules and summaries."""
+def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT, meanwhile: Job | None = None) -> Case:
+    """The job with its machine solved, ready for rules and summaries; arguments as :func:`assess`."""
+    earlier = build_case(meanwhile, fit, memo) if meanwhile is not None else None
     fit = _for_this(job, fit) if fit else fit_job(job)
     document, wheel = job.document, job.machine.wheel
     plate = plate_facts(document.plate)
@@ -180,9 +184,13 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT)
         year.least_flow_m3s,
         year.protected,
     )
-    rests_on = (machine_rests_on, told, job.currency, year.wanted_flow_m3s, document.checks, document.plate)
+    rests_on: Hashable = (machine_rests_on, told, job.currency, year.wanted_flow_m3s, document.checks, document.plate)
     given = Compared(document.plate, year, _capacitance(job), _measured_volts(seen.sets), memo, machine_rests_on)
-    options = memo.kept(("options", rests_on), lambda: compare(found, given))
+    if earlier is not None:
+        options, right, rests_on = earlier.options, earlier.right, earlier.rests_on
+    else:
+        options = memo.kept(("options", rests_on), lambda: compare(found, given))
+        right = found if isinstance(found, str) else machine_put_right(found, given).machine
     return Case(
         job=job,
         plate=plate,
@@ -196,7 +204,7 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT)
         machine_rests_on=machine_rests_on,
         wanted=seen.wanted,
         answers=seen.answers,
-        right=found if isinstance(found, str) else machine_put_right(found, given).machine,
+        right=right,
         after=seen.after,
         after_answers=seen.after_answers,
     )

@@ -114,6 +114,21 @@ class BenchPanel:
 
     def __init__(self) -> None:
         self._rigs: list[BenchRig] = []
+        self._places: set[int] = set()
+        self._lock = RLock()
+
+    def claim(self, page: int, most: int) -> bool:
+        """Give a page a place to stand, before its rig is made; whether there was one. It is kept until it is given back."""
+        with self._lock:
+            if page not in self._places and len(self._places) >= most:
+                return False
+            self._places.add(page)
+            return True
+
+    def give_back(self, page: int) -> None:
+        """A page needs its place no longer."""
+        with self._lock:
+            self._places.discard(page)
 
     def put_up(self, rig: BenchRig) -> None:
         """A rig stands here now."""

@@ -232,8 +232,8 @@ def read_profile(text: str) -> DeviceProfile:
     """
     try:
         data: Any = json.loads(text)
-    except ValueError as error:
-        raise ProfileRefused(f"The file is not JSON: {error}. Nothing was taken in.") from error
+    except (ValueError, RecursionError) as error:
+        raise ProfileRefused(f"The file is not JSON: {str(error)[:200]}. Nothing was taken in.") from error
     return profile_from_data(data)
 
 

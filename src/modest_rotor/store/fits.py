@@ -17,12 +17,15 @@ from modest_rotor.store.solving import (
     Assessed,
     assess_here,
     assessed_here,
+    is_long,
     judge_log_here,
     ladder_here,
+    name_of,
     needles_here,
     sound_job,
+    touches_the_machine,
 )
-from modest_rotor.workers.solvers import SOLVERS
+from modest_rotor.workers.solvers import SOLVERS, Level
 
 log = logging.getLogger(__name__)
 MOST_TABLES = 32
@@ -33,15 +36,26 @@ _told: LRUCache[str, bool] = LRUCache(MOST_FAULTS)
 
 def assess_job(job: Job, newest: str | None = None) -> Assessment:
     """The assessment of a job by its own fit."""
-    return SOLVERS.solve(assess_here, job, newest, about=_about(job), urgent=True)
+    return SOLVERS.solve(assess_here, job, newest, about=name_of(job), level=Level.SAVE)
 
 
-def assessed_job(job: Job, newest: str | None = None, number: int | None = None) -> Assessed:
+def assessed_job(
+    job: Job,
+    newest: str | None = None,
+    number: int | None = None,
+    before: Job | None = None,
+    level: Level = Level.SAVE,
+) -> Assessed:
     """The same as text for the wire, with its line for the Board; a fault of ours is logged once.
 
     :param newest: path that was edited last. :param number: of the job, for the log.
+    :param before: the job as it was, whose fit and options serve for the moment where there is much to work out.
+    :param level: what goes before what.
     """
-    found = SOLVERS.solve(assessed_here, job, newest, about=_about(job), urgent=True)
+    quick = (
+        before if newest is not None and before is not None and is_long(job) and touches_the_machine(newest) else None
+    )
+    found = SOLVERS.solve(assessed_here, job, newest, quick, about=name_of(job), level=level)
     if found.fault is not None and found.fault not in _told:
         _told[found.fault] = True
         log.error("job %s cannot be worked out whole, newest edit %s: %s", number or "(a file)", newest, found.fault)
@@ -52,24 +66,19 @@ def judge_log(
     log_read: Log, job: Job, references: tuple[Reference, ...], dues: tuple[Due, ...], today: float
 ) -> LogAnswer:
     """What is told of a machine's log."""
-    return SOLVERS.solve(judge_log_here, log_read, job, references, dues, today, about=_about(job))
+    return SOLVERS.solve(judge_log_here, log_read, job, references, dues, today, about=name_of(job))
 
 
 @cached(LRUCache(MOST_TABLES), key=lambda job: job.model_dump_json(), lock=Lock())
 def needles_of_job(job: Job) -> NeedleTable:
     """What would move which needle on a job's machine; a quarter of a second's work, so kept as well."""
-    return SOLVERS.solve(needles_here, job, about=_about(job))
+    return SOLVERS.solve(needles_here, job, about=name_of(job))
 
 
 @cached(LRUCache(MOST_TABLES), key=lambda job: job.model_dump_json(), lock=Lock())
 def ladder_of_job(job: Job) -> Ladder:
     """What explains a job's last set of readings; a third of a second's work, so kept as well."""
-    return SOLVERS.solve(ladder_here, job, about=_about(job))
-
-
-def _about(job: Job) -> str:
-    """By what a solver knows a job again."""
-    return f"{job.site.name}/{job.machine.name}"
+    return SOLVERS.solve(ladder_here, job, about=name_of(job))
 
 
 __all__ = ["Assessed", "assess_job", "assessed_job", "judge_log", "ladder_of_job", "needles_of_job", "sound_job"]

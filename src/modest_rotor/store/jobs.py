@@ -27,6 +27,7 @@ from modest_rotor.store.database import database, forgets_on_connect, transactio
 from modest_rotor.store.fits import Assessed, assessed_job
 from modest_rotor.store.models import ChangeRow, JobRow, MachineRow, SiteRow
 from modest_rotor.store.saving import made
+from modest_rotor.workers.solvers import Level
 
 EDIT, UNDO, REDO = "edit", "undo", "redo"
 PAGE = 100
@@ -172,7 +173,7 @@ def save_change(
     before_it = _row(job_id)
     found = None
     if _revision(before_it) == revision:  # else it is refused below, in words
-        found = assessed_job(with_change(_job(before_it), path, after), path, job_id)
+        found = assessed_job(with_change(_job(before_it), path, after), path, job_id, before=_job(before_it))
     with transaction():
         row = _locked(job_id, revision)
         job = _job(row)
@@ -236,7 +237,7 @@ def _step_back(job_id: int, revision: str, who: str, kind: str) -> StoredJob:
             below=row.redo_top if kind == UNDO else None,
         )
         changed = with_change(job, target.path, wanted)
-        _write(row, changed, change, assessed_job(changed, target.path, job_id))
+        _write(row, changed, change, assessed_job(changed, target.path, job_id, before=job))
         if kind == UNDO:
             row.undo_top, row.redo_top = target.below, target.id
         else:
@@ -271,7 +272,9 @@ def _write(row: JobRow, job: Job, change: ChangeRow, found: Assessed | None) -> 
 
 def _keep_line(row: JobRow, found: Assessed) -> None:
     """Keep a job's line on the Board with the job, and what was worked out for whoever looks at it next."""
-    row.summary, row.summary_key = found.board.model_dump(mode="json"), _summary_key(_revision(row))
+    # A line that stands on what the job was before is shown, and renewed beside the requests.
+    key = None if found.refining else _summary_key(_revision(row))
+    row.summary, row.summary_key = found.board.model_dump(mode="json"), key
     row.save(only=[JobRow.summary, JobRow.summary_key])
     with _lock:
         _assessed[(row.id, _revision(row))] = found
@@ -311,14 +314,17 @@ def _stored(row: JobRow) -> StoredJob:
     )
 
 
-def assessed(stored: StoredJob) -> Assessed:
-    """What follows from a stored job, as text; worked out once for each revision."""
+def assessed(stored: StoredJob, whole: bool = True) -> Assessed:
+    """What follows from a stored job, as text; worked out once for each revision.
+
+    :param whole: whether to wait until everything is worked out anew, where a save did not.
+    """
     key = (stored.id, stored.revision)
     with _lock:
         kept = _assessed.get(key)
-    if kept is not None:
+    if kept is not None and not (whole and kept.refining):
         return kept
-    found = assessed_job(stored.job, number=stored.id)
+    found = assessed_job(stored.job, number=stored.id, level=Level.LOOK)
     with _lock:
         _assessed[key] = found
     return found
@@ -422,7 +428,7 @@ def renew_line(job_id: int) -> BoardLine:
     """Work a job's line out anew and keep it; one that cannot be read is told of, and reaches no other job."""
     row = _row(job_id)
     try:
-        line = assessed_job(_job(row), number=job_id).board
+        line = assessed_job(_job(row), number=job_id, level=Level.REFINED).board
     except ValidationError:
         line = UNREADABLE
     with transaction():

@@ -328,6 +328,7 @@ def keep_watch(machine_id: int, device_id: int, commander: int | None, every_s: 
 @in_one_transaction
 def end_watch(machine_id: int) -> None:
     """Read it no longer."""
+    _machine(machine_id)
     WatchRow.delete().where(WatchRow.machine == machine_id).execute()
 
 

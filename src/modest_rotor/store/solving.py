@@ -36,6 +36,9 @@ MOST_KEPT = 256
 MOST_PARTS = 1000
 """Parts of assessments kept: three to a set of readings; each takes some ten kilobytes."""
 MOST_LEFT_OUT = 128
+SETS_AT_ONCE = 8
+"""Sets of readings to which a motor is fitted while a save is waited for."""
+MACHINE_ROOTS = ("machine", "plate", "readings", "charts", "meters", "target")
 Answer = TypeVar("Answer")
 
 
@@ -60,15 +63,21 @@ class NewestKept:
 PARTS = NewestKept(MOST_PARTS)
 _left_out: LRUCache[str, tuple[LeftOut, ...]] = LRUCache(MOST_LEFT_OUT)
 """What had to be left out of a job, so that it is looked for once."""
+_whole: LRUCache[str, Job] = LRUCache(MOST_LEFT_OUT)
+"""Each job as it was when it was last worked out whole here, so that a long one need not be worked out to stand in."""
 
 
 @dataclass(frozen=True)
 class Assessed:
-    """An assessment as JSON, with what is kept of it; ``fault`` tells of what was raised for the whole job."""
+    """An assessment as JSON, with what is kept of it; ``fault`` tells of what was raised for the whole job.
+
+    ``refining`` where it stands on what the job was before, and is worked out whole by whoever looks next.
+    """
 
     text: str
     board: BoardLine
     fault: str | None = None
+    refining: bool = False
 
 
 @dataclass(frozen=True)
@@ -85,18 +94,18 @@ def fit_of(job: Job) -> MotorFit:
     return fit_job(job)
 
 
-def assess_here(job: Job, newest: str | None = None, before: Job | None = None) -> Assessment:
-    """The assessment of a job, on its own fit, or on that of what it was before.
+def assess_here(job: Job, newest: str | None = None) -> Assessment:
+    """The assessment of a job on its own fit.
 
-    :param newest: path that was edited last. :param before: the job whose fit serves for the moment.
+    :param newest: path that was edited last.
     """
-    return _assess(job, newest, before)[0]
+    return _assess(job, newest, None)[0]
 
 
-def assessed_here(job: Job, newest: str | None = None) -> Assessed:
-    """The same as it goes over the wire."""
-    assessment, fault = _assess(job, newest, None)
-    return Assessed(assessment_as_text(assessment), assessment.board, fault)
+def assessed_here(job: Job, newest: str | None = None, before: Job | None = None) -> Assessed:
+    """The same as it goes over the wire; at once, on the fit and options of what it was ``before``, where that is given."""
+    assessment, fault = _assess(job, newest, before)
+    return Assessed(assessment_as_text(assessment), assessment.board, fault, assessment.refining)
 
 
 def preview_here(job: Job, path: str, text: str, units: UnitSystem, refined: bool) -> Previewed:
@@ -106,9 +115,24 @@ def preview_here(job: Job, path: str, text: str, units: UnitSystem, refined: boo
         changed = with_change(job, path, after)
     except Refusal as refusal:
         return Previewed(None, refusal.sentence)
-    assessment, _ = _assess(changed, path, None if refined else job)
+    assessment, _ = _assess(changed, path, None if refined or not touches_the_machine(path) else job)
     entry = after.model_dump_json() if isinstance(after, Entry) else "null"
     return Previewed(f'{{"entry":{entry},"assessment":{assessment_as_text(assessment)},"problem":null}}')
+
+
+def name_of(job: Job) -> str:
+    """By what a solver knows a job again."""
+    return f"{job.site.name}/{job.machine.name}"
+
+
+def is_long(job: Job) -> bool:
+    """Whether a job has so many sets that a motor fitted to all of them is not waited for at every save."""
+    return len(job.document.readings) > SETS_AT_ONCE
+
+
+def touches_the_machine(path: str) -> bool:
+    """Whether an edit moves the machine itself, so that motor and options are worked out anew."""
+    return path.split("/")[0] in MACHINE_ROOTS
 
 
 def sound_job(job: Job) -> Job:
@@ -150,6 +174,8 @@ def _assess(job: Job, newest: str | None, before: Job | None) -> tuple[Assessmen
     def on_fault(error: Exception) -> None:
         told.append("".join(traceback.format_exception(error)))
 
+    if before is not None and is_long(job):
+        before = _whole.setdefault(name_of(job), before)  # what stands in is worked out whole, once
     key = job.model_dump_json() if _left_out else ""
     known = _left_out.get(key)
     if known is not None and all(one.path for one in known):
@@ -159,7 +185,9 @@ def _assess(job: Job, newest: str | None, before: Job | None) -> tuple[Assessmen
         fit = fit_of(before if before is not None else job)
     except Exception:  # met again below, where what it rests on is looked for
         fit = None
-    found = assess(job, fit, PARTS, newest, on_fault)
+    found = assess(job, fit, PARTS, newest, on_fault, before)
+    if before is None and not found.left_out:
+        _whole[name_of(job)] = job
     if found.left_out:
         _left_out[key or job.model_dump_json()] = found.left_out
     return found, told[0] if told else None

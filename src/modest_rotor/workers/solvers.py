@@ -12,6 +12,7 @@ from collections import OrderedDict
 from collections.abc import Callable, Hashable
 from concurrent.futures import Future
 from dataclasses import dataclass, field
+from enum import IntEnum
 from itertools import count
 from multiprocessing.connection import Connection
 from threading import Condition, Thread
@@ -27,6 +28,14 @@ NOBODY = "nobody"
 _numbers = count(1)
 
 
+class Level(IntEnum):
+    """What comes first: a save that somebody waits for, a first look at a draft, what refines it."""
+
+    SAVE = 0
+    LOOK = 1
+    REFINED = 2
+
+
 @dataclass
 class _Task:
     work: Callable[..., Any]
@@ -34,7 +43,7 @@ class _Task:
     person: Hashable
     about: Hashable
     newest: bool
-    urgent: bool
+    level: Level
     answer: Future[Any] = field(default_factory=Future)
     number: int = field(default_factory=lambda: next(_numbers))
 
@@ -49,6 +58,7 @@ class Solvers:
         self._stopping = False
         self._home: OrderedDict[Hashable, int] = OrderedDict()
         self._passed_over: Hashable = None
+        self._idle: set[int] = set()
 
     def start(self, processes: int) -> None:
         """Begin with some processes; they are forked in the background."""
@@ -82,16 +92,16 @@ class Solvers:
         person: Hashable = NOBODY,
         about: Hashable = None,
         newest: bool = False,
-        urgent: bool = False,
+        level: Level = Level.LOOK,
     ) -> Future[Answer]:
         """Have something worked out.
 
         :param work: a function of a module; its arguments and its answer go from process to process.
         :param person: who asks: everybody's turn comes as often. :param about: what it is about, so that a solver that
             knows it already is preferred. :param newest: whether only the newest of this person and matter counts.
-        :param urgent: whether it goes before what is only looked at.
+        :param level: what goes before what.
         """
-        task = _Task(work, arguments, person, about, newest, urgent)
+        task = _Task(work, arguments, person, about, newest, level)
         if not self.running:
             _here(task)
             return task.answer
@@ -101,8 +111,9 @@ class Solvers:
                 for old in [one for one in queue if one.newest and one.about == about]:
                     queue.remove(old)
                     _end(old, Overtaken("Something newer was asked meanwhile."))
-            queue.insert(0, task) if urgent else queue.append(task)
-            self._changed.notify()
+            queue.append(task)
+            queue.sort(key=lambda one: (one.level, one.number))
+            self._changed.notify_all()
         return task.answer
 
     def solve(self, work: Callable[..., Answer], *arguments: Any, **how: Any) -> Answer:
@@ -118,6 +129,7 @@ class Solvers:
             while not self._stopping:
                 person = self._turn(place)
                 if person is not None:
+                    self._idle.discard(place)
                     queue = self._waiting[person]
                     task = queue.pop(0)
                     del self._waiting[person]
@@ -128,22 +140,26 @@ class Solvers:
                     while len(self._home) > 1000:
                         self._home.popitem(last=False)
                     return task
+                self._idle.add(place)
                 self._changed.wait(1.0)
             return None
 
     def _turn(self, place: int) -> Hashable | None:
+        """Whose turn it is here; nobody's where another solver, which knows what is asked about, stands idle."""
         people = list(self._waiting)
         if not people:
             return None
-        urgent = [one for one in people if self._waiting[one][0].urgent]
-        in_turn = urgent or people
+        first_level = min(self._waiting[one][0].level for one in people)
+        in_turn = [one for one in people if self._waiting[one][0].level == first_level]
+        homes = [self._home.get(self._waiting[one][0].about) for one in in_turn]
         # Of the two that have waited longest the one that this solver knows already; nobody is passed over twice.
-        first, second = in_turn[0], in_turn[1 % len(in_turn)]
-        knows = self._home.get(self._waiting[second][0].about) == place
-        if knows and self._home.get(self._waiting[first][0].about) != place and self._passed_over != first:
-            self._passed_over = first
-            return second
-        return first
+        if len(in_turn) > 1 and homes[0] != place and homes[1] == place and self._passed_over != in_turn[0]:
+            self._passed_over = in_turn[0]
+            return in_turn[1]
+        free = (
+            one for one, home in zip(in_turn, homes, strict=True) if home in (None, place) or home not in self._idle
+        )
+        return next(free, None)
 
     def _serve(self, place: int) -> None:
         process, here = _begin()

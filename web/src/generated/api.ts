@@ -13,9 +13,29 @@ export interface paths {
         };
         /**
          * Health
-         * @description Whether the database answers, and which migration it is at; 503 when it does not.
+         * @description Whether the database answers, and which migration it is at; 503 when it does not, within two seconds in any case.
          */
         get: operations["health_api_health_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commands/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Command
+         * @description Whether an act of a page, sent under a name of its own, was carried out: for a page whose answer was lost.
+         */
+        get: operations["command_api_commands__name__get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -73,7 +93,9 @@ export interface paths {
         };
         /**
          * Board
-         * @description Every site with its jobs, each told in one line; a machine whose log drifts says so.
+         * @description A page of the sites with their jobs, each told in one line; a machine whose log drifts says so.
+         *
+         *     The header ``x-total-count`` says how many jobs there are, ``x-page-size`` how many stand on a page.
          */
         get: operations["board_api_board_get"];
         put?: never;
@@ -160,6 +182,8 @@ export interface paths {
         /**
          * Preview
          * @description What would follow from a draft; nothing is saved. At once, on the motor as last fitted, unless ``refined`` is asked.
+         *
+         *     Drafts of many people are worked out in turn; of one window only the newest, and one that was overtaken gets no answer.
          */
         post: operations["preview_api_jobs__job_id__preview_post"];
         delete?: never;
@@ -928,6 +952,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/{device_id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stop
+         * @description Stop a device: allowed to whoever sees it, with or without leave.
+         */
+        post: operations["stop_api_devices__device_id__stop_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices/{device_id}/leave": {
         parameters: {
             query?: never;
@@ -957,7 +1001,7 @@ export interface paths {
         };
         /**
          * Writes
-         * @description The newest writes of a device; they are kept for ever.
+         * @description The newest writes of a device, also of one that was removed; they are kept for ever.
          */
         get: operations["writes_api_devices__device_id__writes_get"];
         put?: never;
@@ -1159,7 +1203,7 @@ export interface paths {
         put?: never;
         /**
          * Write
-         * @description Write what was seen, read back, compare, keep.
+         * @description Keep that it is written, write what was seen, read back, compare, keep what became of it. A stop is always carried out.
          */
         post: operations["write_api_jobs__job_id__setup_writes_post"];
         delete?: never;
@@ -1853,6 +1897,12 @@ export interface components {
             next: components["schemas"]["Next"][];
             board: components["schemas"]["BoardLine"];
             /**
+             * Left Out
+             * @description what was typed and is kept, but with which nothing can be worked out
+             * @default []
+             */
+            left_out: components["schemas"]["LeftOut"][];
+            /**
              * Refining
              * @description drawn on an earlier fit of the motor; one for these facts is on its way
              * @default false
@@ -1967,6 +2017,11 @@ export interface components {
              * Format: date-time
              */
             saved: string;
+            /**
+             * Fresh
+             * @default true
+             */
+            fresh: boolean;
         };
         /**
          * BoardLine
@@ -2432,6 +2487,21 @@ export interface components {
          */
         CommandKind: "switched line" | "24 V calls" | "0-10 V" | "dial" | "none";
         /**
+         * CommandView
+         * @description Whether a command was carried out, and what it made.
+         */
+        CommandView: {
+            /** Known */
+            known: boolean;
+            /**
+             * About
+             * @default {}
+             */
+            about: {
+                [key: string]: unknown;
+            };
+        };
+        /**
          * Complaint
          * @description What the people in the building notice.
          * @enum {string}
@@ -2841,6 +2911,12 @@ export interface components {
              * @enum {string}
              */
             units: "ip" | "si";
+            /**
+             * Window
+             * @description which window asks: of one window only the newest draft counts
+             * @default
+             */
+            window: string;
             /**
              * Refined
              * @description whether to wait for the motor to be fitted to the draft
@@ -4301,7 +4377,6 @@ export interface components {
              */
             site_units: "ip" | "si";
             document: components["schemas"]["JobDocument"];
-            assessment: components["schemas"]["Assessment"];
             /**
              * Signed
              * @default []
@@ -4318,6 +4393,7 @@ export interface components {
              * @default false
              */
             drifts: boolean;
+            assessment: components["schemas"]["Assessment"];
         };
         /**
          * KeptPhoto
@@ -4538,6 +4614,22 @@ export interface components {
             likely: number;
             /** Latest */
             latest: number | null;
+        };
+        /**
+         * LeftOut
+         * @description Something that was typed and is kept, but with which nothing can be worked out.
+         */
+        LeftOut: {
+            /** Path */
+            path: string;
+            /** Label */
+            label: string;
+            /** Typed */
+            typed: string;
+            /** Reason */
+            reason: string;
+            /** Fault */
+            fault: boolean;
         };
         /**
          * Level
@@ -5687,7 +5779,7 @@ export interface components {
         };
         /**
          * Problem
-         * @description A refusal in words.
+         * @description A refusal in words, and what is known of what was to be saved.
          */
         Problem: {
             /**
@@ -5697,6 +5789,8 @@ export interface components {
             field?: string | null;
             /** Sentence */
             sentence: string;
+            /** @default nothing */
+            saved: components["schemas"]["Saved"];
         };
         /**
          * Product
@@ -6788,6 +6882,12 @@ export interface components {
             repair: boolean;
         };
         /**
+         * Saved
+         * @description What is known of a save.
+         * @enum {string}
+         */
+        Saved: "nothing" | "unknown" | "saved";
+        /**
          * SeparatingTest
          * @description The cheapest test whose outcome differs between the first two causes.
          */
@@ -7371,6 +7471,17 @@ export interface components {
             input_power: components["schemas"]["Working"];
         };
         /**
+         * StopIn
+         * @description Who stops it.
+         */
+        StopIn: {
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+        };
+        /**
          * Sweep
          * @description The noise sweep: from where to where, in which steps, and what was loud.
          */
@@ -7803,6 +7914,7 @@ export interface components {
             volts: number;
             /**
              * Hertz
+             * @description 0 as built, or at least 1 Hz
              * @default 0
              */
             hertz: number;
@@ -8167,9 +8279,11 @@ export interface components {
         };
         /**
          * WriteLine
-         * @description One write as it is kept.
+         * @description One write as it is kept; ``ended`` once it is known what became of it.
          */
         WriteLine: {
+            /** Ended */
+            ended: boolean;
             /**
              * At
              * Format: date-time
@@ -8359,6 +8473,37 @@ export interface operations {
             };
         };
     };
+    command_api_commands__name__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommandView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
     quantities_api_quantities_get: {
         parameters: {
             query?: never;
@@ -8403,7 +8548,9 @@ export interface operations {
     };
     board_api_board_get: {
         parameters: {
-            query?: never;
+            query?: {
+                page?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -8417,6 +8564,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BoardSite"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
                 };
             };
         };
@@ -9911,6 +10067,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DeviceView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    stop_api_devices__device_id__stop_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WriteAnswer"];
                 };
             };
             /** @description Validation Error */

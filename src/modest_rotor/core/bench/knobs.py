@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from pydantic import Field
+from pydantic import Field, field_validator
 
 from modest_rotor.core.bench.stand import OUTLETS, Controls, Law, Stand, Tap
 from modest_rotor.core.phrase import Frozen
@@ -14,13 +14,15 @@ from modest_rotor.core.physics.two_axis import TwoAxisMotor
 
 Part = Literal["motor", "wheel", "duct", "pipe", "supply", "capacitor", "command", "year"]
 FULL_SIGNAL_V = 10.0
+LEAST_HZ = 1.0
+"""Hertz below which no motor of the Bench is solved. Our judgement, no source."""
 
 
 class Turned(Frozen):
     """Controls of the rig as they are told from outside; what is not said stands as built."""
 
-    volts: float = Field(default=1.0, gt=0, le=1.5)
-    hertz: float = Field(default=0.0, ge=0, le=120)
+    volts: float = Field(default=1.0, ge=0.01, le=1.5)
+    hertz: float = Field(default=0.0, ge=0, le=120, description="0 as built, or at least 1 Hz")
     unbalance: float = Field(default=0.0, ge=0, le=0.1)
     law: Law = Law.LINEAR
     carrier_hz: float = Field(default=4000.0, ge=1000, le=16000)
@@ -40,6 +42,13 @@ class Turned(Frozen):
     hours: float = Field(default=0.0, ge=0, le=8760)
     low_hours: float = Field(default=0.0, ge=0, le=8760)
     low: float = Field(default=0.5, ge=0.2, le=1)
+
+    @field_validator("hertz")
+    @classmethod
+    def _no_supply_is_so_slow(cls, hertz: float) -> float:
+        if 0 < hertz < LEAST_HZ:
+            raise ValueError(f"a supply has at least {LEAST_HZ:g} Hz; 0 leaves it as built")
+        return hertz
 
     @property
     def controls(self) -> Controls:

@@ -21,6 +21,10 @@ FARTHEST_MISFIT = 2.1
 """Standard deviations between motor and machine beyond which they are said to disagree."""
 ROUGH_ROUNDS = 7
 """Rounds of the search that tell a likely culprit from an unlikely one."""
+MOST_SUSPECTS = 6
+"""Sets that are tried as wrong, the worst fitting first. Our judgement, no source."""
+MOST_HELD_TOGETHER = 12
+"""Sets that are held against each other to find which is wrong: each trial is a fit to all of them."""
 FREED = 1.5
 """Cost by which a culprit must relieve a fit to be named. Our judgement, no source."""
 
@@ -101,14 +105,29 @@ def plate_culprits(plate: PlateFacts) -> tuple[Culprit, ...]:
 
 def reading_culprits(plate: PlateFacts, readings: tuple[Reading, ...]) -> tuple[Culprit, ...]:
     """The readings, or facts of the motor, that taken as wrong let the rest agree; the likeliest first."""
-    worst = fit_motor(plate, readings).cost
+    if len(readings) > MOST_HELD_TOGETHER:  # of many sets the worst fitting are held against each other
+        readings = _worst(fit_motor(plate, readings), readings, MOST_HELD_TOGETHER)
+    whole = fit_motor(plate, readings)
+    worst = whole.cost
     found = []
-    for field, sentence, other_plate, others in _other_readings(plate, readings):
+    suspects = frozenset(reading.name for reading in _worst(whole, readings, MOST_SUSPECTS))
+    for field, sentence, other_plate, others in _other_readings(plate, readings, suspects):
         # A reading left out takes its own row along: what it is relieved of beyond that is what counts.
         relief = worst - fit_motor(other_plate, others, most_rounds=ROUGH_ROUNDS).cost
         if relief > FREED:
             found.append(Culprit(field, sentence, relief))
     return tuple(sorted(found, key=lambda culprit: -culprit.relief))
+
+
+def _worst(fit: FittedMotor, readings: tuple[Reading, ...], most: int) -> tuple[Reading, ...]:
+    """The sets that fit worst, in the order in which they were read."""
+
+    def misfit(reading: Reading) -> float:
+        named = zip(fit.agreement.names, fit.residuals, strict=False)
+        return float(sum(row**2 for name, row in named if name.endswith(f", {reading.name}")))
+
+    worst = sorted(readings, key=lambda reading: -misfit(reading))[:most]
+    return tuple(reading for reading in readings if reading in worst)
 
 
 def _other_plates(plate: PlateFacts) -> Iterator[tuple[str, str, PlateFacts]]:
@@ -150,9 +169,11 @@ def _with_power(plate: PlateFacts, power: float) -> PlateFacts:
 
 
 def _other_readings(
-    plate: PlateFacts, readings: tuple[Reading, ...]
+    plate: PlateFacts, readings: tuple[Reading, ...], suspects: frozenset[str]
 ) -> Iterator[tuple[str, str, PlateFacts, tuple[Reading, ...]]]:
     for place, reading in enumerate(readings):
+        if reading.name not in suspects:
+            continue
         for field, without, sentence in (
             ("speed", replace(reading, speed=None), "The speed may be misread, or counted on more than one mark."),
             (

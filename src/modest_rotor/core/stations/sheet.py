@@ -38,9 +38,15 @@ def quantity_of(model: type[BaseModel], field: str) -> str | None:
 
 
 def storable(value: Any) -> Any:
-    """The value itself, unless it is text with a null character, which no database keeps."""
-    if isinstance(value, str) and "\0" in value:
+    """The value itself, unless it is text that no database keeps: with a null character, or with half a character."""
+    if not isinstance(value, str):
+        return value
+    if "\0" in value:
         raise ValueError("the text holds a null character, which cannot be kept; type it without")
+    try:
+        value.encode()
+    except UnicodeEncodeError as error:
+        raise ValueError("the text holds half a character, which cannot be kept; type it again") from error
     return value
 
 
