@@ -1,3 +1,6 @@
+import "fake-indexeddb/auto";
+
+import { IDBFactory } from "fake-indexeddb";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 
 vi.hoisted(() => {
@@ -5,6 +8,7 @@ vi.hoisted(() => {
 });
 
 import { JobDesk } from "../src/shared/desk";
+import { Outbox } from "../src/shared/outbox";
 import { valueAt } from "../src/shared/paths";
 import { PlayedServer } from "./server";
 
@@ -14,13 +18,16 @@ const SAVES_BY_ITSELF_MS = 1500;
 const TRIES_AGAIN_MS = 1500;
 
 let server: PlayedServer;
+let outbox: Outbox;
 let desk: JobDesk;
 
 beforeEach(async () => {
-  vi.useFakeTimers();
-  sessionStorage.clear();
+  // The browser's store keeps its own time.
+  vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout", "setInterval", "clearInterval", "Date"] });
+  globalThis.indexedDB = new IDBFactory();
   server = new PlayedServer();
-  desk = new JobDesk(7);
+  outbox = new Outbox();
+  desk = new JobDesk(7, outbox);
   desk.write({ units: "ip", who: "R. Quay" });
   await desk.begin();
 });
@@ -51,6 +58,7 @@ describe("a value that is typed and left", () => {
     expect(kept()).toBe("1/2 hp");
     expect(draft()).toBeUndefined();
     expect(desk.snapshot()).toMatchObject({ pending: 0, trouble: null, preview: null });
+    expect(server.edits()[0]?.command).toMatch(/^[0-9a-f-]{36}$/);
     expect(server.edits()[0]?.body).toEqual({
       revision: "r1",
       path: POWER,
@@ -290,30 +298,82 @@ describe("another window", () => {
   });
 });
 
+/** The page was closed, at whatever it did, and is opened again later on the same browser. */
+async function openedAgain() {
+  await outbox.store.settled();
+  server.troubles = [];
+  const later = new Outbox();
+  const again = new JobDesk(7, later);
+  again.write({ units: "ip", who: "R. Quay" });
+  await again.begin();
+  await settle();
+  await settle();
+  return { again, later };
+}
+
 describe("a page that is opened again", () => {
   it("saves what an earlier one left unsaved", async () => {
     server.troubles = Array<"away">(9).fill("away");
     await typeAndLeave(POWER, "1/2 hp");
-    server.troubles = [];
-    const again = new JobDesk(7);
-    await again.begin();
-    await settle();
+    const { again, later } = await openedAgain();
+    expect(server.kept[POWER]).toBe("1/2 hp");
+    expect(again.snapshot().drafts).toEqual({});
+    expect(later.snapshot()).toEqual([]);
+  });
+
+  it("saves what was typed and not even left, whose tab was closed", async () => {
+    desk.enter(POWER);
+    desk.type(POWER, "1/2 hp");
+    const { again } = await openedAgain();
     expect(server.kept[POWER]).toBe("1/2 hp");
     expect(again.snapshot().drafts).toEqual({});
   });
 
-  it("leaves alone what belongs to another job, and what it cannot read", async () => {
-    sessionStorage.setItem("modest-rotor drafts 8", JSON.stringify({ [POWER]: "9 hp" }));
-    sessionStorage.setItem("modest-rotor drafts 7", "{half");
-    const again = new JobDesk(7);
-    await again.begin();
+  it.each([
+    ["a choice", () => desk.choose("call/reason", "dead"), "/changes"],
+    ["a set added", () => desk.add("readings"), "/items/readings"],
+    ["a mark", () => desk.mark("a/s1", "fixed", "new"), "/marks"],
+    ["an answer for a stop", () => desk.waive("k1", "listing", "A", "b"), "/waivers"],
+    ["undo", () => desk.undo(), "/undo"],
+  ])("does what was done while the server was away, once: %s", async (_, act, end) => {
+    server.troubles = Array<"away">(9).fill("away");
+    void act();
     await settle();
-    expect(server.edits()).toHaveLength(0);
+    server.asked.length = 0;
+    await openedAgain();
+    const sent = server.asked.filter(({ path }) => path.endsWith(end));
+    expect(sent).toHaveLength(1);
+    expect(server.known.has(sent[0]?.command ?? "")).toBe(true);
+  });
+
+  it("leaves alone what belongs to another job", async () => {
+    const other = new JobDesk(8, outbox);
+    server.troubles = Array<"away">(9).fill("away");
+    void other.choose("call/reason", "dead");
+    await settle();
+    const { again } = await openedAgain();
+    expect(again.snapshot().acts).toEqual([]);
+    expect(server.edits().filter(({ path }) => path.includes("/jobs/7/"))).toHaveLength(0);
+  });
+
+  it("shows what it cannot do by itself, until somebody decides", async () => {
+    server.troubles = Array<"away">(9).fill("away");
+    await typeAndLeave(POWER, "1/2 hp");
+    server.elsewhere(POWER, "3/4 hp");
+    const { again, later } = await openedAgain();
+    expect(again.snapshot().drafts[POWER]).toMatchObject({ text: "1/2 hp", state: "conflict" });
+    expect(server.kept[POWER]).toBe("3/4 hp");
+    await later.store.settled();
+    expect((await new Outbox().store.acts()).map(({ state }) => state)).toEqual(["asks"]);
+    again.decide(again.snapshot().acts[0]?.id ?? "", true);
+    await settle();
+    expect(server.kept[POWER]).toBe("1/2 hp");
+    expect(later.snapshot()).toEqual([]);
   });
 
   it("says so when the job cannot be read at all, and not before", async () => {
     server.troubles = ["away"];
-    const first = new JobDesk(7);
+    const first = new JobDesk(7, new Outbox());
     await first.load();
     expect(first.snapshot().failure?.isAway).toBe(true);
     await desk.load();
@@ -322,6 +382,85 @@ describe("a page that is opened again", () => {
     server.troubles = [];
     await first.load();
     expect(first.snapshot()).toMatchObject({ failure: null, trouble: null });
+  });
+});
+
+describe("a choice", () => {
+  it("that meets no answer and then another's edit of the same place asks, and is not called done", async () => {
+    server.troubles = ["database away"];
+    const done = desk.choose("call/reason", "dead");
+    await settle();
+    server.elsewhere("call/reason", "noisy");
+    await settle(TRIES_AGAIN_MS * 2);
+    await done;
+    expect(server.kept["call/reason"]).toBe("noisy");
+    expect(desk.snapshot().acts).toMatchObject([{ state: "asks", target: { value: "dead" } }]);
+    desk.decide(desk.snapshot().acts[0]?.id ?? "", false);
+    expect(desk.snapshot().acts).toEqual([]);
+    expect(server.kept["call/reason"]).toBe("noisy");
+  });
+
+  it("that meets no answer and then another's edit elsewhere is done on the newest", async () => {
+    server.troubles = ["database away"];
+    const done = desk.choose("call/reason", "dead");
+    await settle();
+    server.elsewhere(AMPS, "3.1 A");
+    await settle(TRIES_AGAIN_MS * 2);
+    await done;
+    expect(server.kept).toEqual({ "call/reason": "dead", [AMPS]: "3.1 A" });
+  });
+
+  it("whose answer was lost is done once", async () => {
+    server.troubles = ["answer lost"];
+    const done = desk.add("readings");
+    await settle(TRIES_AGAIN_MS * 2);
+    await done;
+    expect(server.revisions).toBe("r2");
+    expect(server.asked.filter(({ path }) => path.endsWith("/items/readings"))).toHaveLength(2);
+  });
+
+  it("that reads a machine now is not done later: the server is asked whether it was", async () => {
+    server.troubles = ["away"];
+    const done = desk.does({ to: "/setup/trials", body: { step: "s1", read: true }, label: "tried", now: true });
+    await settle(TRIES_AGAIN_MS * 2);
+    await done;
+    expect(server.asked.filter(({ path }) => path.endsWith("/setup/trials"))).toHaveLength(1);
+    expect(server.asked.some(({ path }) => path.startsWith("/api/commands/"))).toBe(true);
+    expect(outbox.snapshot()).toEqual([]);
+  });
+});
+
+describe("acts that rest on no revision", () => {
+  it("are kept, sent again under the same name, and told of when they are done", async () => {
+    const done = vi.fn();
+    outbox.listen("machine 3", done);
+    server.troubles = ["away", "answer lost"];
+    const act = {
+      lane: "machine 3",
+      label: "a reading",
+      method: "POST",
+      path: "/api/machines/3/log/readings",
+    } as const;
+    outbox.put({ ...act, revision: null, body: { revision: "r1" }, onNewest: "always", who: "" });
+    void outbox.pump("machine 3");
+    await settle(TRIES_AGAIN_MS * 3);
+    await settle(TRIES_AGAIN_MS * 3);
+    const names = server.asked.filter(({ path }) => path.endsWith("/log/readings")).map(({ command }) => command);
+    expect(names).toHaveLength(3);
+    expect(new Set(names).size).toBe(1);
+    expect(server.revisions).toBe("r2");
+    expect(done).toHaveBeenCalledTimes(1);
+    expect(outbox.snapshot()).toEqual([]);
+  });
+
+  it("that are refused stay until somebody puts them away", async () => {
+    server.troubles = ["refused"];
+    const act = { lane: "begin", label: "a job", method: "POST", path: "/api/jobs" } as const;
+    const { id } = outbox.put({ ...act, revision: null, body: {}, onNewest: "always", who: "" });
+    await outbox.pump("begin");
+    expect(outbox.snapshot()).toMatchObject([{ state: "refused", sentence: "“x” is no power." }]);
+    outbox.drop(id);
+    expect(outbox.snapshot()).toEqual([]);
   });
 });
 

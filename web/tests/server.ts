@@ -16,6 +16,8 @@ export interface Asked {
   method: string;
   path: string;
   body: Body;
+  /** The name under which an act was sent. */
+  command: string | null;
 }
 
 type Trouble = "away" | "answer lost" | "database away" | "refused";
@@ -28,6 +30,8 @@ export class PlayedServer {
   private revision = 1;
   readonly kept: Record<string, string> = {};
   readonly asked: Asked[] = [];
+  /** Acts that were done, by their names. */
+  readonly known = new Set<string>();
   /** What goes wrong with the next edits, one after another. */
   troubles: Trouble[] = [];
   /** Edits wait here until they are let through, where a test wants to act between. */
@@ -36,7 +40,7 @@ export class PlayedServer {
   refining = false;
 
   constructor() {
-    answerWith((method, path, body) => this.answer(method, path, body));
+    answerWith((method, path, body, command) => this.answer(method, path, body, command));
   }
 
   get revisions() {
@@ -76,11 +80,12 @@ export class PlayedServer {
     return { id: 7, revision: this.revisions, machine: {}, document, assessment } as unknown as JobView;
   }
 
-  private async answer(method: string, path: string, body: Body): Promise<Response> {
-    this.asked.push({ method, path, body });
+  private async answer(method: string, path: string, body: Body, command: string | null): Promise<Response> {
+    this.asked.push({ method, path, body, command });
     if (method === "GET") {
       if (this.troubles[0] === "away") throw new TypeError("no answer");
-      return json(200, this.view());
+      const name = /^\/api\/commands\/(.+)$/.exec(path)?.[1];
+      return json(200, name ? { known: this.known.has(name), about: {} } : this.view());
     }
     if (path.endsWith("/preview")) return this.preview(body);
     await this.gate;
@@ -88,8 +93,12 @@ export class PlayedServer {
     if (trouble === "away") throw new TypeError("no answer");
     if (trouble === "database away") return json(503, { sentence: "The database does not answer just now." });
     if (trouble === "refused") return json(422, { sentence: "“x” is no power.", field: body.path });
+    if (command && this.known.has(command))
+      return json(208, { known: true, sentence: "This was saved before.", about: {} });
     if (body.revision !== this.revisions) return json(409, { sentence: "The job has moved on in another window." });
     if (body.text !== undefined) this.kept[body.path] = body.text;
+    if (typeof body.value === "string") this.kept[body.path] = body.value;
+    if (command) this.known.add(command);
     this.revision += 1;
     if (trouble === "answer lost") throw new TypeError("no answer");
     return json(200, this.view());
@@ -102,7 +111,7 @@ export class PlayedServer {
   }
 }
 
-type Handler = (method: string, path: string, body: Body) => Promise<Response>;
+type Handler = (method: string, path: string, body: Body, command: string | null) => Promise<Response>;
 
 /** Answer what the page asks; the page's client takes hold of `fetch` once, so that one stands for all tests. */
 function answerWith(handler: Handler) {
@@ -110,7 +119,9 @@ function answerWith(handler: Handler) {
     const request = input as Request;
     const text = await request.text();
     request.signal.throwIfAborted();
-    return handler(request.method, new URL(request.url).pathname, text ? (JSON.parse(text) as Body) : ({} as Body));
+    const url = new URL(request.url);
+    const body = text ? (JSON.parse(text) as Body) : ({ revision: url.searchParams.get("revision") } as Body);
+    return handler(request.method, url.pathname, body, request.headers.get("idempotency-key"));
   });
 }
 

@@ -32,7 +32,7 @@ from modest_rotor.store.fits import assess_job
 from modest_rotor.store.signed import SignedLine
 
 router = APIRouter(prefix="/api", tags=["log"])
-WHEN = "%Y-%m-%d %H:%M"
+WHEN, WHEN_EXACTLY = "%Y-%m-%d %H:%M", "%Y-%m-%d %H:%M:%S"
 PUMP_ONLY, FAN_ONLY = ("water_flow", "differential"), ("airflow", "static", "air")
 
 
@@ -383,6 +383,6 @@ def _time(text: str | None) -> datetime:
     if re.fullmatch(r"\d{4}-\d{2}-\d{2}", said):
         said += " 12:00"
     try:
-        return datetime.strptime(said, WHEN).replace(tzinfo=UTC)
+        return datetime.strptime(said, WHEN_EXACTLY if said.count(":") == 2 else WHEN).replace(tzinfo=UTC)
     except ValueError as error:
         raise Refusal(f"“{said}” is no time; type it like 2026-03-01 14:30. Nothing was kept.") from error

@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { lazy, Suspense, useEffect, useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import { Navigate, useParams } from "react-router";
 
 import type { Station } from "../shared/api";
@@ -10,6 +10,9 @@ import { stationNamed } from "../shared/stations";
 import { useIsWide } from "../shared/width";
 import { WorkingProvider } from "../shared/Working";
 import { BalanceDock, BalancePane } from "./BalancePane";
+import { Decisions } from "./Decisions";
+import { LeftOut } from "./LeftOut";
+import { Loaded } from "./Loaded";
 import { NotFound } from "./NotFound";
 import { Rail, RailStrip } from "./Rail";
 import { SavedLine } from "./SavedLine";
@@ -20,16 +23,16 @@ import { useKeys } from "./useKeys";
 const RAIL_FROM = 561;
 const BALANCE_FROM = 1101;
 const SHEETS = {
-  call: lazy(async () => ({ default: (await import("../stations/call/CallSheet")).CallSheet })),
-  plate: lazy(async () => ({ default: (await import("../stations/plate/PlateSheet")).PlateSheet })),
-  readings: lazy(async () => ({ default: (await import("../stations/readings/ReadingsSheet")).ReadingsSheet })),
-  findings: lazy(async () => ({ default: (await import("../stations/findings/FindingsSheet")).FindingsSheet })),
-  duty: lazy(async () => ({ default: (await import("../stations/duty/DutySheet")).DutySheet })),
-  options: lazy(async () => ({ default: (await import("../stations/options/OptionsSheet")).OptionsSheet })),
-  decision: lazy(async () => ({ default: (await import("../stations/decision/DecisionSheet")).DecisionSheet })),
-  setup: lazy(async () => ({ default: (await import("../stations/setup/SetupSheet")).SetupSheet })),
-  proof: lazy(async () => ({ default: (await import("../stations/proof/ProofSheet")).ProofSheet })),
-  log: lazy(async () => ({ default: (await import("../stations/log/LogSheet")).LogSheet })),
+  call: async () => (await import("../stations/call/CallSheet")).CallSheet,
+  plate: async () => (await import("../stations/plate/PlateSheet")).PlateSheet,
+  readings: async () => (await import("../stations/readings/ReadingsSheet")).ReadingsSheet,
+  findings: async () => (await import("../stations/findings/FindingsSheet")).FindingsSheet,
+  duty: async () => (await import("../stations/duty/DutySheet")).DutySheet,
+  options: async () => (await import("../stations/options/OptionsSheet")).OptionsSheet,
+  decision: async () => (await import("../stations/decision/DecisionSheet")).DecisionSheet,
+  setup: async () => (await import("../stations/setup/SetupSheet")).SetupSheet,
+  proof: async () => (await import("../stations/proof/ProofSheet")).ProofSheet,
+  log: async () => (await import("../stations/log/LogSheet")).LogSheet,
 };
 
 /** One job: its rail, the sheet of one station, and the balance that stays. */
@@ -62,7 +65,6 @@ function Page({ station }: { station: Station }) {
     document.title = `${view.machine.name}, ${stationNamed(station)?.title ?? ""} · Modest Rotor`;
     window.scrollTo(0, 0);
   }, [view.machine.name, station]);
-  const Station = SHEETS[station];
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: view.site_name }, { label: view.machine.name }]}>
@@ -83,10 +85,10 @@ function Page({ station }: { station: Station }) {
           maxWidth={{ base: "100%", lg: "980px" }}
         >
           <Trouble />
+          <Decisions />
+          <LeftOut />
           <WorkingProvider key={station}>
-            <Suspense fallback={null}>
-              <Station />
-            </Suspense>
+            <Loaded load={SHEETS[station]} />
           </WorkingProvider>
         </Box>
         <Box
@@ -129,7 +131,7 @@ function Trouble() {
       mt="8px"
     >
       <Box as="b" color="ochre">
-        {trouble.isAway ? "Waiting" : "Not saved"}
+        {trouble.isAway ? "Waiting" : trouble.saved === "saved" ? "Saved" : "Not saved"}
       </Box>{" "}
       {trouble.message}{" "}
       {trouble.isConflict && (

@@ -13,7 +13,7 @@ export function SavedLine() {
     <>
       <Box
         role="status"
-        data-saved={state.pending === 0 && unsaved(state) === 0}
+        data-saved={state.pending === 0 && unsaved(state) === 0 && state.acts.length === 0}
         display="flex"
         alignItems="center"
         px={{ base: "8px", md: "14px" }}
@@ -52,15 +52,22 @@ function unsaved(state: DeskState): number {
 
 /** The same in a word or two, for a phone. */
 function toldShort(state: DeskState): string {
-  if (state.trouble?.isAway) return "waiting";
+  if (asking(state) > 0) return "decide";
+  if (state.trouble?.isAway) return "kept here";
   if (state.pending > 0) return "saving";
   return unsaved(state) > 0 ? "not saved" : "saved";
 }
 
 function told(state: DeskState): string {
-  if (state.trouble?.isAway) return "waiting for the server";
+  const asks = asking(state);
+  if (asks > 0) return asks === 1 ? "one act waits for your decision" : `${asks} acts wait for your decision`;
+  if (state.trouble?.isAway) return "kept in this browser, not yet saved";
   if (state.pending > 0) return "saving";
   const open = unsaved(state);
   if (open > 0) return open === 1 ? "one value not saved yet" : `${open} values not saved yet`;
   return state.view ? `saved ${new Date(state.view.saved).toLocaleTimeString("en-GB")}` : "";
+}
+
+function asking(state: DeskState): number {
+  return state.acts.filter((act) => act.state !== "waiting" && act.target?.text === undefined).length;
 }

@@ -6,7 +6,9 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, RouterProvider } from "react-router";
 
+import { sendWhatWaits } from "../shared/desks";
 import { ReaderProvider } from "../shared/reader";
+import { PageFailed } from "./PageFailed";
 import { system } from "./theme";
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 2, refetchOnWindowFocus: true } } });
@@ -15,59 +17,36 @@ const queries = new QueryClient({ defaultOptions: { queries: { retry: 2, refetch
 const Nothing = () => null;
 
 const router = createBrowserRouter([
-  { path: "/", HydrateFallback: Nothing, lazy: async () => ({ Component: (await import("../board/Board")).Board }) },
   {
-    path: "/jobs/:jobId/report",
     HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../report/ReportPage")).ReportPage }),
+    ErrorBoundary: PageFailed,
+    children: [
+      { path: "/", lazy: async () => ({ Component: (await import("../board/Board")).Board }) },
+      {
+        path: "/jobs/:jobId/report",
+        lazy: async () => ({ Component: (await import("../report/ReportPage")).ReportPage }),
+      },
+      {
+        path: "/jobs/:jobId/signed/:number",
+        lazy: async () => ({ Component: (await import("../report/ReportPage")).ReportPage }),
+      },
+      { path: "/jobs/:jobId/card", lazy: async () => ({ Component: (await import("../report/PanelCard")).PanelCard }) },
+      { path: "/devices", lazy: async () => ({ Component: (await import("../devices/DevicesPage")).DevicesPage }) },
+      {
+        path: "/bench/:part?/:which?",
+        lazy: async () => ({ Component: (await import("../bench/BenchPage")).BenchPage }),
+      },
+      { path: "/visits", lazy: async () => ({ Component: (await import("../visits/Visits")).Visits }) },
+      { path: "/catalogue", lazy: async () => ({ Component: (await import("../catalogue/Catalogue")).Catalogue }) },
+      { path: "/jobs/:jobId/:station?", lazy: async () => ({ Component: (await import("./JobPage")).JobPage }) },
+      { path: "/workings/:name?", lazy: async () => ({ Component: (await import("../workings/Workings")).Workings }) },
+      { path: "/rules", lazy: async () => ({ Component: (await import("../rules/Rules")).Rules }) },
+      { path: "*", lazy: async () => ({ Component: (await import("./NotFound")).NotFound }) },
+    ],
   },
-  {
-    path: "/jobs/:jobId/signed/:number",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../report/ReportPage")).ReportPage }),
-  },
-  {
-    path: "/jobs/:jobId/card",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../report/PanelCard")).PanelCard }),
-  },
-  {
-    path: "/devices",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../devices/DevicesPage")).DevicesPage }),
-  },
-  {
-    path: "/bench/:part?/:which?",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../bench/BenchPage")).BenchPage }),
-  },
-  {
-    path: "/visits",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../visits/Visits")).Visits }),
-  },
-  {
-    path: "/catalogue",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../catalogue/Catalogue")).Catalogue }),
-  },
-  {
-    path: "/jobs/:jobId/:station?",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("./JobPage")).JobPage }),
-  },
-  {
-    path: "/workings/:name?",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../workings/Workings")).Workings }),
-  },
-  {
-    path: "/rules",
-    HydrateFallback: Nothing,
-    lazy: async () => ({ Component: (await import("../rules/Rules")).Rules }),
-  },
-  { path: "*", HydrateFallback: Nothing, lazy: async () => ({ Component: (await import("./NotFound")).NotFound }) },
 ]);
+
+sendWhatWaits();
 
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>

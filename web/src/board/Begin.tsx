@@ -1,15 +1,22 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useId, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 
 import { api, type JobView, type Refused, taken } from "../shared/api";
+import { outbox } from "../shared/outbox";
 import { Press, Word } from "../shared/parts";
+import { useReader } from "../shared/reader";
 import { useUnits } from "../shared/units";
+import { useLane } from "../shared/useOutbox";
+import { Waiting } from "../shared/Waiting";
 
 /** Begin a job with nothing but a machine's name, or take one in from a file. */
 export function Begin({ sites }: { sites: string[] }) {
   const navigate = useNavigate();
   const { units } = useUnits();
+  const { who } = useReader();
+  const queries = useQueryClient();
   const [machine, setMachine] = useState("");
   const [site, setSite] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
@@ -23,9 +30,27 @@ export function Begin({ sites }: { sites: string[] }) {
       setProblem((error as Refused).message);
     }
   };
+  const acts = useLane("begin", (act, answer) => {
+    void queries.invalidateQueries({ queryKey: ["board"] });
+    // The one that was just begun is gone to; one that had to wait stands on the Board.
+    if (answer && !act.waited) void navigate(`/jobs/${(answer as JobView).id}/call`);
+  });
   const begin = (event: FormEvent) => {
     event.preventDefault();
-    void open(taken(api.POST("/api/jobs", { body: { machine_name: machine, site_name: site || null, units } })));
+    setProblem(machine.trim() ? null : "A job needs the name of its machine, and nothing else.");
+    if (!machine.trim()) return;
+    outbox.put({
+      lane: "begin",
+      label: `a job on “${machine.trim()}”${site.trim() ? ` at ${site.trim()}` : ""}`,
+      method: "POST",
+      path: "/api/jobs",
+      revision: null,
+      body: { machine_name: machine, site_name: site || null, units },
+      onNewest: "always",
+      who,
+    });
+    setMachine("");
+    setSite("");
   };
   return (
     <Box flex="0 1 560px">
@@ -59,6 +84,7 @@ export function Begin({ sites }: { sites: string[] }) {
         <Press type="submit">start</Press>
         <TakeIn open={open} refuse={setProblem} />
       </Form>
+      <Waiting acts={acts.filter((act) => act.waited || act.state === "refused")} />
       {problem && (
         <Box role="alert" color="brick" fontWeight={600} fontSize="small">
           {problem}

@@ -2,10 +2,13 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 
-import { api, Refused, type Schemas, taken } from "./api";
+import { api, type Refused, type Schemas, taken } from "./api";
 import { useView } from "./job";
 import { FilePress, Micro, Small, Word } from "./parts";
+import { outbox } from "./outbox";
 import { useReader } from "./reader";
+import { useLane } from "./useOutbox";
+import { Waiting } from "./Waiting";
 
 type Photo = Schemas["KeptPhoto"];
 const MOST_BYTES = 12_000_000;
@@ -23,10 +26,24 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
     queryFn: () => taken(api.GET("/api/jobs/{job_id}/photos", at)),
   });
   const again = () => void queries.invalidateQueries({ queryKey: key });
-  const attach = useMutation<Photo, Refused, File>({
-    mutationFn: (file) => send(view.id, of, who, file),
-    onSuccess: again,
-  });
+  const [refused, setRefused] = useState<string | null>(null);
+  const waiting = useLane(`photos ${view.id}`, again);
+  const attach = (file: File) => {
+    setRefused(file.size > MOST_BYTES ? "A photograph has at most 12 MB; nothing was kept. Take it smaller." : null);
+    if (file.size > MOST_BYTES) return;
+    const query = new URLSearchParams({ of, who });
+    outbox.put({
+      lane: `photos ${view.id}`,
+      label: `${title}, ${file.name}`,
+      method: "POST",
+      path: `/api/jobs/${view.id}/photos?${query}`,
+      revision: null,
+      body: null,
+      blob: file,
+      onNewest: "always",
+      who,
+    });
+  };
   const remove = useMutation<Photo, Refused, Photo>({
     mutationFn: (photo) =>
       taken(
@@ -37,29 +54,31 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
       ),
     onSuccess: again,
   });
-  const trouble = attach.error ?? remove.error ?? listed.error;
+  const trouble = refused ?? remove.error?.message ?? listed.error?.message;
   const own = (listed.data ?? []).filter((photo) => photo.of === of);
   return (
     <Box pt="8px">
       <Box display="flex" gap="14px" alignItems="center" flexWrap="wrap">
         <Small>{title}</Small>
         <FilePress>
-          {attach.isPending ? "being looked into" : "attach a photograph"}
+          attach a photograph
           <input
             type="file"
             accept="image/jpeg,image/png,image/webp"
             aria-label={title}
             onChange={(event) => {
               const file = event.target.files?.[0];
-              if (file) attach.mutate(file);
+              if (file) attach(file);
               event.target.value = "";
             }}
           />
         </FilePress>
+        <Micro>JPEG, PNG or WebP; at most 12 MB and 25 million pixels</Micro>
       </Box>
+      <Waiting acts={waiting.filter((act) => act.label.startsWith(title))} />
       {trouble && (
         <Box role="alert" color="brick" py="4px">
-          {trouble.message}
+          {trouble}
         </Box>
       )}
       <Box display="flex" gap="14px" flexWrap="wrap" pt="6px">
@@ -96,19 +115,3 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
 }
 
 const Picture = chakra("button", { base: { width: "100%", border: "1px solid", borderColor: "rule" } });
-
-async function send(jobId: number, of: Photo["of"], who: string, file: File): Promise<Photo> {
-  if (file.size > MOST_BYTES)
-    throw new Refused(413, "A photograph has at most 12 MB; nothing was kept. Take it smaller.");
-  const query = new URLSearchParams({ of, who });
-  return taken(
-    fetch(`/api/jobs/${jobId}/photos?${query}`, {
-      method: "POST",
-      headers: { "content-type": "application/octet-stream" },
-      body: file,
-    }).then(async (response) => {
-      const body: unknown = await response.json();
-      return response.ok ? { data: body as Photo, response } : { error: body, response };
-    }),
-  );
-}

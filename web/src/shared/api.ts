@@ -21,8 +21,15 @@ export class Refused extends Error {
     readonly status: number,
     sentence: string,
     readonly field: string | null = null,
+    /** What is known of what was to be saved. */
+    readonly saved: "nothing" | "unknown" | "saved" = "nothing",
   ) {
     super(sentence);
+  }
+
+  /** The server did this very act before: it is done, and was not done twice. */
+  get isKnown() {
+    return this.status === 208;
   }
 
   /** The job has moved on in another window. */
@@ -48,13 +55,20 @@ export async function taken<Data>(request: Promise<Answer<Data>>): Promise<Data>
   try {
     answer = await request;
   } catch {
-    throw new Refused(0, "The server does not answer; what you typed is kept here and will be saved when it is back.");
+    throw new Refused(0, "The server does not answer just now.", null, "unknown");
   }
   if (answer.data !== undefined && answer.response.ok) return answer.data;
-  const problem = answer.error as { sentence?: string; field?: string | null } | undefined;
-  throw new Refused(
-    answer.response.status,
-    problem?.sentence ?? "The server could not do this.",
-    problem?.field ?? null,
-  );
+  throw refusedWith(answer.response.status, answer.error);
+}
+
+/** The refusal that an answer holds, in the server's words. */
+export async function refusalOf(response: Response): Promise<Refused> {
+  return refusedWith(response.status, await response.json().catch(() => undefined));
+}
+
+function refusedWith(status: number, error: unknown): Refused {
+  const problem = error as
+    { sentence?: string; field?: string | null; saved?: "nothing" | "unknown" | "saved" } | undefined;
+  const sentence = problem?.sentence ?? "The server could not do this.";
+  return new Refused(status, sentence, problem?.field ?? null, problem?.saved ?? "nothing");
 }

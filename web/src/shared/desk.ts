@@ -1,12 +1,18 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
 
 import { api, type Assessment, type JobView, Refused, type Schemas, taken } from "./api";
+import { type Act, alone, type NewAct, type Outbox, outbox as ours, sendAct } from "./outbox";
 import { holds, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
 
 const REFINE_AFTER_MS = 40;
 const SAVE_AFTER_MS = 1500;
 const TRY_AGAIN_AFTER_MS = 1500;
+const MOST_CONFLICTS = 5;
+/** Long enough after a save of a long job that the next save, if one follows, comes first. */
+const LOOK_WHOLE_AFTER_MS = 900;
+const MOVED_ON = "The job was changed in another window meanwhile. Nothing was overwritten.";
+const WINDOW = crypto.randomUUID().slice(0, 12);
 
 export type DraftState = "typing" | "saving" | "kept" | "refused" | "waiting" | "conflict";
 
@@ -28,6 +34,8 @@ export interface DeskState {
   trouble: Refused | null;
   /** Why the job cannot be shown at all. */
   failure: Refused | null;
+  /** Acts of this browser that wait for the server, or for a decision. */
+  acts: readonly Act[];
 }
 
 export interface Writer {
@@ -35,12 +43,21 @@ export interface Writer {
   who: string;
 }
 
-type Send = (revision: string) => Promise<JobView>;
-
 /** The field that an edit goes to, and what is typed for it. */
 interface Target {
   path: string;
   text: string;
+}
+
+/** What is done to a job besides typing: where it is sent and with what. */
+export interface Deed {
+  to: string;
+  body?: Record<string, unknown>;
+  label: string;
+  /** As in the outbox; done on the newest revision in any case where nothing is said. */
+  onNewest?: Act["onNewest"];
+  /** Not kept for later: it reads a machine as it is now, and is done now or not at all. */
+  now?: boolean;
 }
 
 /** The same, with every part that did not change kept as the very object it was, so that nothing of it is drawn again. */
@@ -52,12 +69,12 @@ function shared(state: DeskState, part: Partial<DeskState>): Partial<DeskState> 
   return kept;
 }
 
-const EMPTY: DeskState = { view: null, preview: null, drafts: {}, pending: 0, trouble: null, failure: null };
+const EMPTY: DeskState = { view: null, preview: null, drafts: {}, pending: 0, trouble: null, failure: null, acts: [] };
 
 /**
- * One job on this screen: what the server holds, what is typed over it, and the queue of edits between the two.
- * Edits go one after another, each on the revision the one before it made; an edit that meets no answer waits and is
- * tried again; one that is refused leaves its draft in its field.
+ * One job on this screen: what the server holds, what is typed over it, and the queue of acts between the two.
+ * Acts go one after another, each on the revision the one before it made. Each is kept in this browser before it is sent and
+ * ends as done, refused in words, or shown for a decision; one that meets no answer is sent again under its own name.
  */
 export class JobDesk {
   private state: DeskState = EMPTY;
@@ -71,7 +88,22 @@ export class JobDesk {
   private looking = false;
   private refining: AbortController | null = null;
 
-  constructor(readonly id: number) {}
+  private readonly ended = new Map<string, (error: Refused | null) => void>();
+  private sending = false;
+  private whole = 0;
+  private readonly lane: string;
+
+  constructor(
+    readonly id: number,
+    private readonly outbox: Outbox = ours,
+  ) {
+    this.lane = `job ${id}`;
+    this.outbox.subscribe(() => {
+      const acts = this.outbox.lane(this.lane);
+      if (acts.length !== this.state.acts.length || acts.some((act, place) => act !== this.state.acts[place]))
+        this.set({ acts });
+    });
+  }
 
   readonly subscribe = (listener: () => void) => {
     this.listeners.add(listener);
@@ -96,14 +128,31 @@ export class JobDesk {
     }
   }
 
-  /** Begin: read the job, then save what an earlier page left unsaved. */
+  /** Begin: read the job, then send what an earlier page left in this browser. */
   async begin() {
+    await this.outbox.ready();
+    this.set({ acts: this.outbox.lane(this.lane) });
+    // What is done now or not at all was done by its own page, or will never be.
+    for (const act of this.outbox.lane(`${this.lane} now`)) this.outbox.drop(act.id);
     await this.load();
     if (!this.state.view) return;
-    for (const [path, text] of Object.entries(this.leftBehind())) {
+    this.resume();
+    for (const [path, text] of Object.entries(await this.outbox.store.drafts(this.id))) {
+      if (this.state.drafts[path]) continue;
       this.setDraft(path, { text, state: "typing", sentence: null });
       this.save(path);
     }
+  }
+
+  /** Send what waits; text that was refused or asks stands in its field again. */
+  private resume() {
+    for (const { id, target, state, sentence } of this.state.acts) {
+      this.outbox.change(id, { waited: true });
+      if (target?.text === undefined) continue;
+      const shown = state === "waiting" ? "waiting" : state === "asks" ? "conflict" : "refused";
+      this.setDraft(target.path, { text: target.text, state: shown, sentence: sentence ?? null });
+    }
+    void this.send();
   }
 
   enter(path: string) {
@@ -146,205 +195,305 @@ export class JobDesk {
   }
 
   choose(path: string, value: unknown) {
-    return this.enqueue((revision) => this.change({ revision, path, value }));
+    const before = this.state.view ? valueAt(this.state.view, path) : null;
+    return this.put({
+      ...this.change({ path, value }),
+      label: `a choice, ${named(path)}`,
+      target: { path, value, before },
+      onNewest: "place",
+    });
   }
 
   /** Add an item to a list: empty, or like another one. */
   add(list: string, like?: string) {
-    const step = (revision: string) => ({ revision, who: this.writer.who });
-    return this.enqueue((revision) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/items/{name}", {
-          params: { path: { job_id: this.id, name: list }, query: like ? { like } : {} },
-          body: step(revision),
-        }),
-      ),
-    );
+    const query = like ? `?like=${encodeURIComponent(like)}` : "";
+    return this.does({ to: `/items/${list}${query}`, label: `one more of ${named(list)}` });
   }
 
   remove(item: string) {
-    return this.enqueue((revision) =>
-      taken(
-        api.DELETE("/api/jobs/{job_id}/items/{name}", {
-          params: { path: { job_id: this.id, name: item }, query: { revision, who: this.writer.who } },
-        }),
-      ),
-    );
+    const who = encodeURIComponent(this.writer.who);
+    return this.put({
+      method: "DELETE",
+      path: `/api/jobs/${this.id}/items/${item}?who=${who}`,
+      revision: "query",
+      body: null,
+      label: `${item} removed`,
+      onNewest: "ask",
+    });
   }
 
   /** Something else that changes the job: sent with the revision and the name of whoever works here. */
-  does(send: (step: { revision: string; who: string }) => Promise<JobView>) {
-    return this.enqueue((revision) => send({ revision, who: this.writer.who }));
+  does({ to, body = {}, label, onNewest = "always", now = false }: Deed) {
+    return this.put(
+      {
+        method: "POST",
+        path: `/api/jobs/${this.id}${to}`,
+        revision: "body",
+        body: { ...body, who: this.writer.who },
+        label,
+        onNewest,
+      },
+      now,
+    );
   }
 
   /** Put what the plate's line was taken for into its fields. */
   fillPlate() {
-    return this.enqueue((revision) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/plate-line", {
-          params: { path: { job_id: this.id } },
-          body: { revision, who: this.writer.who },
-        }),
-      ),
-    );
+    return this.does({ to: "/plate-line", label: "the plate from its line" });
   }
 
   /** Say of a finding what became of it. */
   mark(finding: string, state: Schemas["MarkState"], note: string) {
-    return this.enqueue((revision) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/marks", {
-          params: { path: { job_id: this.id } },
-          body: { revision, who: this.writer.who, finding, state, note },
-        }),
-      ),
-    );
+    return this.does({ to: "/marks", body: { finding, state, note }, label: `a finding ${state}` });
   }
 
   /** Take in the good rows of a CSV file as sets. */
   takeCsv(file: Schemas["CsvIn"]) {
-    return this.enqueue((revision) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/readings-csv", {
-          params: { path: { job_id: this.id } },
-          body: { ...file, revision, who: this.writer.who },
-        }),
-      ),
-    );
+    return this.does({ to: "/readings-csv", body: { ...file }, label: "sets from a CSV file" });
   }
 
   /** Consider one more option, with a product of the catalogue where one is named. */
   consider(kind: Schemas["OptionKind"], code: string | null) {
-    return this.enqueue((revision) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/options", {
-          params: { path: { job_id: this.id } },
-          body: { revision, who: this.writer.who, kind, code },
-        }),
-      ),
-    );
+    return this.does({ to: "/options", body: { kind, code }, label: `option ${code ?? kind}` });
   }
 
   /** Answer for a stop. */
   waive(option: string, check: string, name: string, reason: string) {
-    return this.enqueue((revision) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/waivers", {
-          params: { path: { job_id: this.id } },
-          body: { revision, who: this.writer.who, option, check, name, reason },
-        }),
-      ),
-    );
+    return this.does({
+      to: "/waivers",
+      body: { option, check, name, reason },
+      label: `${name} answers for a stop`,
+      onNewest: "ask",
+    });
   }
 
   /** Take a logger's year over as steps. */
   takeLog(file: Schemas["LogIn"], byLoad: boolean) {
-    return this.enqueue((revision) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/duty/log", {
-          params: { path: { job_id: this.id } },
-          body: { ...file, revision, who: this.writer.who, by_load: byLoad },
-        }),
-      ),
-    );
+    return this.does({ to: "/duty/log", body: { ...file, by_load: byLoad }, label: "the year from a logger" });
   }
 
   /** Take a template's year over, each step marked assumed. */
   takeTemplate(building: string) {
-    return this.enqueue((revision) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/duty/template", {
-          params: { path: { job_id: this.id } },
-          body: { revision, who: this.writer.who, building },
-        }),
-      ),
-    );
+    return this.does({ to: "/duty/template", body: { building }, label: `the year of an ${building}` });
   }
 
   undo() {
-    return this.stepBack("/api/jobs/{job_id}/undo");
+    return this.does({ to: "/undo", label: "undo", onNewest: "ask" });
   }
 
   redo() {
-    return this.stepBack("/api/jobs/{job_id}/redo");
+    return this.does({ to: "/redo", label: "redo", onNewest: "ask" });
   }
 
-  private stepBack(route: "/api/jobs/{job_id}/undo" | "/api/jobs/{job_id}/redo") {
-    return this.enqueue((revision) =>
-      taken(api.POST(route, { params: { path: { job_id: this.id } }, body: { revision, who: this.writer.who } })),
-    );
+  /** Decide on an act that asks: do it on the job as it now is, or give it up. */
+  decide(id: string, doIt: boolean) {
+    const act = this.outbox.lane(this.lane).find((one) => one.id === id);
+    if (!act) return;
+    const { target } = act;
+    if (doIt && act.state === "asks") {
+      this.outbox.change(id, { state: "waiting", waited: true, onNewest: "always", on: "" });
+      if (target?.text !== undefined)
+        this.setDraft(target.path, { text: target.text, state: "saving", sentence: null });
+      void this.send();
+      return;
+    }
+    this.outbox.drop(id);
+    if (target?.text !== undefined && this.state.drafts[target.path]?.text === target.text) this.drop(target.path);
   }
 
   private save(path: string) {
     const draft = this.state.drafts[path];
     if (!draft) return;
     const { text } = draft;
-    const { units } = this.writer;
+    const before = this.state.view ? valueAt(this.state.view, path) : null;
     this.setDraft(path, { text, state: "saving", sentence: null });
-    void this.enqueue((revision) => this.change({ revision, path, text, units }), { path, text });
-  }
-
-  private change(edit: { revision: string; path: string; text?: string; value?: unknown; units?: UnitSystem }) {
-    const body = { units: this.writer.units, who: this.writer.who, ...edit };
-    return taken(api.POST("/api/jobs/{job_id}/changes", { params: { path: { job_id: this.id } }, body }));
-  }
-
-  private enqueue(send: Send, target?: Target): Promise<void> {
-    this.set({ pending: this.state.pending + 1 });
-    this.queue = this.queue.then(async () => {
-      try {
-        this.saved(await this.sendUntilAnswered(send, target), target);
-      } catch (error) {
-        this.refused(error as Refused, target);
-      } finally {
-        this.set({ pending: this.state.pending - 1 });
-      }
+    // What asks or was refused for this field is overtaken by what stands in it now.
+    for (const act of this.outbox.lane(this.lane))
+      if (act.target?.path === path && act.state !== "waiting") this.outbox.drop(act.id);
+    void this.put({
+      ...this.change({ path, text, units: this.writer.units }),
+      label: `${named(path)}, ${text.trim() || "empty"}`,
+      target: { path, text, before },
+      onNewest: "place",
     });
-    return this.queue;
   }
 
-  /** Goes on trying for as long as the page lives, also when the reader has gone to another job meanwhile. */
-  private async sendUntilAnswered(send: Send, target?: Target): Promise<JobView> {
-    for (let attempt = 0; ; attempt += 1) {
+  private change(edit: { path: string; text?: string; value?: unknown; units?: UnitSystem }) {
+    return {
+      method: "POST" as const,
+      path: `/api/jobs/${this.id}/changes`,
+      revision: "body" as const,
+      body: { units: this.writer.units, who: this.writer.who, ...edit },
+    };
+  }
+
+  /** Keep an act in this browser, then send it behind those before it; done when it has come to its end. */
+  private put(act: Omit<NewAct, "lane" | "who" | "on">, now = false): Promise<void> {
+    this.set({ pending: this.state.pending + 1 });
+    const on = this.state.view?.revision ?? "";
+    const kept = this.outbox.put({ ...act, on, lane: now ? `${this.lane} now` : this.lane, who: this.writer.who });
+    const done = new Promise<void>((resolve) => {
+      this.ended.set(kept.id, (error) => {
+        this.ended.delete(kept.id);
+        this.set({ pending: this.state.pending - 1 });
+        if (error && !kept.target) this.set({ trouble: error });
+        resolve();
+      });
+    });
+    this.queue = Promise.all([this.queue, done]).then(() => undefined);
+    if (now) void this.sendNow(kept);
+    else void this.send();
+    return done;
+  }
+
+  /** Send what waits, one after another; goes on for as long as the page lives, also when the reader has gone elsewhere. */
+  private async send() {
+    if (this.sending) return;
+    this.sending = true;
+    try {
+      await alone(this.lane, async () => {
+        for (let act = this.next(); act; act = this.next()) await this.sendOne(act);
+      });
+    } finally {
+      this.sending = false;
+    }
+    if (this.next()) void this.send();
+  }
+
+  private next() {
+    return this.outbox.lane(this.lane).find((act) => act.state === "waiting");
+  }
+
+  /** Send one act until it has come to its end. */
+  private async sendOne(first: Act) {
+    let act = first;
+    for (let conflicts = 0; ;) {
       try {
-        return await send(this.state.view?.revision ?? "");
+        const moved = act.on !== "" && this.state.view !== null && act.on !== this.state.view.revision;
+        if (moved && act.onNewest !== "always") {
+          const found = this.found(act, this.state.view as JobView);
+          if (found === "done") return this.done(act, this.state.view);
+          if (found === "other") return this.asks(act, new Refused(409, MOVED_ON));
+        }
+        const view = (await sendAct(act, this.state.view?.revision ?? "")) as JobView;
+        return this.done(act, view);
       } catch (error) {
         const refused = error as Refused;
-        if (refused.isConflict && attempt > 0) return this.afterLostAnswer(refused, send, target);
-        if (!refused.isAway) throw refused;
-        this.set({ trouble: refused });
-        if (target) this.setDraft(target.path, { text: target.text, state: "waiting", sentence: null });
-        await new Promise((resolve) => window.setTimeout(resolve, TRY_AGAIN_AFTER_MS));
+        if (refused.isKnown) return this.done(act, await this.readUntilAnswered());
+        if (refused.isAway) {
+          this.set({ trouble: refused });
+          this.outbox.change(act.id, { waited: true });
+          act = { ...act, waited: true };
+          if (act.target?.text !== undefined)
+            this.setDraft(act.target.path, { text: act.target.text, state: "waiting", sentence: null });
+          await pause(TRY_AGAIN_AFTER_MS);
+        } else if (refused.isConflict) {
+          conflicts += 1;
+          const again = conflicts <= MOST_CONFLICTS && (await this.mayGoOnNewest(act));
+          if (again === "done") return this.done(act, this.state.view);
+          if (!again) return this.asks(act, refused);
+        } else return this.refused(act, refused);
       }
     }
   }
 
-  /** An answer lost on its way back looks like a conflict with ourselves: read what was kept before complaining. */
-  private async afterLostAnswer(refused: Refused, send: Send, target?: Target): Promise<JobView> {
-    const before = this.state.view;
-    const now = await this.read();
-    if (!target || holds(now, target.path, target.text)) return now;
-    const untouched =
-      before && JSON.stringify(valueAt(before, target.path)) === JSON.stringify(valueAt(now, target.path));
-    if (!untouched) throw refused;
-    return send(now.revision);
+  /** Whether an act that waited may be done on the job as it now is; "done" where it holds what was wanted already. */
+  private async mayGoOnNewest(act: Act): Promise<boolean | "done"> {
+    if (!act.waited) return false;
+    const now = await this.readUntilAnswered();
+    this.set({ view: now });
+    if (act.onNewest === "always") return true;
+    const found = this.found(act, now);
+    return found === "done" ? found : found === "untouched";
   }
 
-  private saved(view: JobView, target?: Target) {
+  /** What an act finds at its place in the job as it now is: what was wanted already, what was there before, or another thing. */
+  private found({ onNewest, target }: Act, now: JobView): "done" | "untouched" | "other" {
+    if (onNewest === "ask" || !target) return "other";
+    if (target.text !== undefined && holds(now, target.path, target.text)) return "done";
+    return JSON.stringify(valueAt(now, target.path)) === JSON.stringify(target.before) ? "untouched" : "other";
+  }
+
+  /** Something that is done now or not at all; where its answer is lost, the server is asked whether it was done. */
+  private async sendNow(act: Act) {
+    for (let lost = false; ;) {
+      try {
+        if (lost && !(await this.wasDone(act))) return this.endNow(act, null);
+        const view = lost ? await this.read() : ((await sendAct(act, this.state.view?.revision ?? "")) as JobView);
+        return this.done(act, view);
+      } catch (error) {
+        const refused = error as Refused;
+        if (!refused.isAway) return this.endNow(act, refused);
+        this.set({ trouble: refused });
+        lost = true;
+        await pause(TRY_AGAIN_AFTER_MS);
+      }
+    }
+  }
+
+  private endNow(act: Act, refused: Refused | null) {
+    this.outbox.drop(act.id);
+    this.ended.get(act.id)?.(refused);
+  }
+
+  private async wasDone(act: Act): Promise<boolean> {
+    const { known } = await taken(api.GET("/api/commands/{name}", { params: { path: { name: act.id } } }));
+    return known;
+  }
+
+  private async readUntilAnswered(): Promise<JobView> {
+    for (;;) {
+      try {
+        return await this.read();
+      } catch (error) {
+        if (!(error as Refused).isAway) throw error;
+        await pause(TRY_AGAIN_AFTER_MS);
+      }
+    }
+  }
+
+  private done(act: Act, view: JobView | null) {
+    this.outbox.drop(act.id);
+    // What was done behind it saw the job as this one was about to make it.
+    const before = this.state.view?.revision;
+    if (view && act.on === before)
+      for (const later of this.outbox.lane(this.lane))
+        if (later.on === before) this.outbox.change(later.id, { on: view.revision });
+    if (view) this.saved(view, act.target);
+    this.ended.get(act.id)?.(null);
+  }
+
+  /** It meets what another window did: shown for a decision, and kept until there is one. */
+  private asks(act: Act, refused: Refused) {
+    const { target } = act;
+    this.set({ trouble: refused });
+    if (target?.text !== undefined && this.state.drafts[target.path]?.text === target.text)
+      this.setDraft(target.path, { text: target.text, state: "conflict", sentence: refused.message });
+    // What was only just pressed is told of and can be pressed again; what was kept for later stays until it is decided.
+    if (act.waited || target) this.outbox.change(act.id, { state: "asks", sentence: refused.message });
+    else this.outbox.drop(act.id);
+    this.ended.get(act.id)?.(target ? null : refused);
+  }
+
+  private refused(act: Act, refused: Refused) {
+    const { target } = act;
+    if (target?.text === undefined) this.set({ trouble: refused });
+    else if (this.state.drafts[target.path]?.text === target.text)
+      this.setDraft(target.path, { text: target.text, state: "refused", sentence: refused.message });
+    if (act.waited) this.outbox.change(act.id, { state: "refused", sentence: refused.message });
+    else this.outbox.drop(act.id);
+    this.ended.get(act.id)?.(refused);
+  }
+
+  private saved(view: JobView, target?: Act["target"]) {
     this.set({ view, preview: null, trouble: null });
+    window.clearTimeout(this.whole);
+    if (view.assessment.refining) this.whole = window.setTimeout(() => void this.load(), LOOK_WHOLE_AFTER_MS);
     const now = target && this.state.drafts[target.path];
     if (!target || !now || now.text !== target.text) return;
     // A field that still has the cursor keeps what is typed in it; any other shows what was kept.
     if (this.focused === target.path) this.setDraft(target.path, { ...now, state: "kept", sentence: null });
     else this.drop(target.path);
-  }
-
-  private refused(refused: Refused, target?: Target) {
-    if (!target || refused.isConflict) this.set({ trouble: refused });
-    if (!target) return;
-    const state = refused.isConflict ? "conflict" : "refused";
-    if (this.state.drafts[target.path]?.text === target.text)
-      this.setDraft(target.path, { text: target.text, state, sentence: refused.message });
   }
 
   /** One look at a time, always at the newest text: the first key is answered at once, and none piles up behind another. */
@@ -387,7 +536,7 @@ export class JobDesk {
     return taken(
       api.POST("/api/jobs/{job_id}/preview", {
         params: { path: { job_id: this.id } },
-        body: { path, text, units: this.writer.units, refined: signal !== null },
+        body: { path, text, units: this.writer.units, refined: signal !== null, window: WINDOW },
         ...(signal ? { signal } : {}),
       }),
     );
@@ -412,22 +561,14 @@ export class JobDesk {
     this.listeners.forEach((listener) => listener());
   }
 
-  /** Unsaved text outlives a reload of the page. */
+  /** Unsaved text outlives the page. */
   private remember() {
     const unsaved = Object.entries(this.state.drafts).filter(([, draft]) => draft.state !== "kept");
-    const texts = Object.fromEntries(unsaved.map(([path, draft]) => [path, draft.text]));
-    sessionStorage.setItem(this.storageKey, JSON.stringify(texts));
-  }
-
-  private leftBehind(): Record<string, string> {
-    try {
-      return JSON.parse(sessionStorage.getItem(this.storageKey) ?? "{}") as Record<string, string>;
-    } catch {
-      return {};
-    }
-  }
-
-  private get storageKey() {
-    return `modest-rotor drafts ${this.id}`;
+    this.outbox.store.keepDrafts(this.id, Object.fromEntries(unsaved.map(([path, draft]) => [path, draft.text])));
   }
 }
+
+const pause = (ms: number) => new Promise((resolve) => window.setTimeout(resolve, ms));
+
+/** The last part of a path, in words. */
+const named = (path: string) => (path.split("/").at(-1) ?? path).replaceAll("_", " ");

@@ -27,14 +27,7 @@ export function DevicePick({ which, label, help, kinds }: PickProps) {
   const chosen = view.document.setup?.[which] ?? "";
   const fitting = (devices.data ?? []).filter((device) => kinds.includes(device.kind) && !device.of_bench);
   const choose = (name: string | null) =>
-    void desk.does((step) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/setup/device", {
-          params: { path: { job_id: view.id } },
-          body: { ...step, which, name },
-        }),
-      ),
-    );
+    void desk.does({ to: "/setup/device", body: { which, name }, label: name ? `${which}, ${name}` : `no ${which}` });
   return (
     <Box as="label" display="block" minWidth={0}>
       <Box fontSize="small" fontWeight={600}>

@@ -1,7 +1,8 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 
 import type { Assessment, JobView } from "./api";
-import { type DeskState, type Draft, JobDesk } from "./desk";
+import type { DeskState, Draft, JobDesk } from "./desk";
+import { deskOf } from "./desks";
 import { valueAt } from "./paths";
 import { useReader } from "./reader";
 import { UnitsProvider } from "./units";
@@ -21,7 +22,7 @@ const ViewContext = createContext<ViewHere | null>(null);
 
 /** A desk for one job, alive as long as its page. */
 export function useDesk(id: number): JobDesk {
-  const [desk] = useState(() => new JobDesk(id));
+  const [desk] = useState(() => deskOf(id));
   useEffect(() => {
     void desk.begin();
     const lookAgain = () => {

@@ -7,10 +7,13 @@ import { Line, Pick } from "../../shared/devices";
 import { unitOf } from "../../shared/figures";
 import { Fold } from "../../shared/Fold";
 import { useView } from "../../shared/job";
+import { outbox } from "../../shared/outbox";
 import { Micro, Press, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { useUnits } from "../../shared/units";
-import { asUtc } from "./times";
+import { useLane } from "../../shared/useOutbox";
+import { Waiting } from "../../shared/Waiting";
+import { asUtc, nowUtc } from "./times";
 import { type LogView, useTakeLog } from "./LogSheet";
 
 type Taken = Schemas["TakenIn"];
@@ -29,20 +32,29 @@ export function AddReading({ log }: { log: LogView }) {
     take(answer.view);
     setSaid(answer.kept ? "Kept." : "That reading is there already; nothing was added.");
   };
-  const add = useMutation<Taken, Refused>({
-    mutationFn: () =>
-      taken(
-        api.POST("/api/machines/{machine_id}/log/readings", {
-          params: { path: { machine_id: log.machine_id } },
-          body: { at: asUtc(at), setting, values, units, who },
-        }),
-      ),
-    onSuccess: (answer) => {
-      told(answer);
-      setValues({});
-      setAt("");
-    },
+  const lane = `machine ${log.machine_id}`;
+  const acts = useLane(lane, (_, answer) => {
+    if (answer) told(answer as Taken);
+    else setSaid("Kept.");
   });
+  const add = () => {
+    setSaid("");
+    over.reset();
+    const words = Object.values(values).filter((text) => text.trim());
+    outbox.put({
+      lane,
+      label: `a reading, ${words.join(", ") || "empty"}`,
+      method: "POST",
+      path: `/api/machines/${log.machine_id}/log/readings`,
+      revision: null,
+      // The time is that of the reading, also where it is sent later.
+      body: { at: asUtc(at) ?? nowUtc(), setting, values, units, who },
+      onNewest: "always",
+      who,
+    });
+    setValues({});
+    setAt("");
+  };
   const over = useMutation<Taken, Refused, string>({
     mutationFn: (id) =>
       taken(
@@ -54,7 +66,7 @@ export function AddReading({ log }: { log: LogView }) {
     onSuccess: told,
   });
   const sets = view.document.readings ?? [];
-  const error = add.error ?? over.error;
+  const { error } = over;
   return (
     <Fold title="Add a reading" note="of a visit, or a set of this job">
       <Box
@@ -89,7 +101,7 @@ export function AddReading({ log }: { log: LogView }) {
         ))}
       </Box>
       <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="center" pt="8px">
-        <Press type="button" data-add-reading onClick={() => add.mutate()}>
+        <Press type="button" data-add-reading onClick={add}>
           Keep this reading
         </Press>
         {sets.map((set) => (
@@ -99,6 +111,7 @@ export function AddReading({ log }: { log: LogView }) {
         ))}
         {said && !error && <Small role="status">{said}</Small>}
       </Box>
+      <Waiting acts={acts} />
       {error && (
         <Box role="alert" color="brick">
           {error.message}

@@ -9,3 +9,6 @@ export function asUtc(typed: string): string | null {
   const at = new Date(Number(year), Number(month) - 1, Number(day), Number(hour ?? NOON), Number(minute ?? 0));
   return Number.isNaN(at.getTime()) ? text : at.toISOString().slice(0, 16).replace("T", " ");
 }
+
+/** Now, to the second, as the server takes it. */
+export const nowUtc = () => new Date().toISOString().slice(0, 19).replace("T", " ");

@@ -9,7 +9,7 @@ import { FigureText } from "../../shared/Words";
 
 /** A logger's watts after: looked at first, its energy taken over when that is confirmed. */
 export function LoggerFile() {
-  const { desk, view } = useView();
+  const { desk } = useView();
   const [file, setFile] = useState<Schemas["LogIn"] | null>(null);
   const look = useMutation<Schemas["LogReport"], Refused, Schemas["LogIn"]>({
     mutationFn: (wanted) => taken(api.POST("/api/duty/log/look", { body: wanted })),
@@ -17,14 +17,7 @@ export function LoggerFile() {
   const take = () => {
     if (!file) return;
     void desk
-      .does((step) =>
-        taken(
-          api.POST("/api/jobs/{job_id}/proof/log", {
-            params: { path: { job_id: view.id } },
-            body: { ...file, ...step, by_load: false },
-          }),
-        ),
-      )
+      .does({ to: "/proof/log", body: { ...file, by_load: false }, label: "a logger’s energy after" })
       .then(() => {
         setFile(null);
         look.reset();

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 
 import { FieldGrid, LabelledField } from "../../shared/AnyField";
-import { api, type Result, type Schemas, taken } from "../../shared/api";
+import { type Result, type Schemas } from "../../shared/api";
 import { Line, Pick } from "../../shared/devices";
 import { WordsField } from "../../shared/fields";
 import { Fold, under } from "../../shared/Fold";
@@ -126,14 +126,12 @@ function ReadAfter() {
   const after = (view.document.readings ?? []).filter((set) => set.stage === "after");
   const read = () =>
     void desk
-      .does((step) =>
-        taken(
-          api.POST("/api/jobs/{job_id}/readings-from-panel", {
-            params: { path: { job_id: view.id } },
-            body: { ...step, stage: "after", name },
-          }),
-        ),
-      )
+      .does({
+        to: "/readings-from-panel",
+        body: { stage: "after", name },
+        label: "a set read from the panel",
+        now: true,
+      })
       .then(() => setName(""));
   if (!assessment.setup.option) return null;
   return (
@@ -275,12 +273,7 @@ function SignOff() {
   const signed = view.signed ?? [];
   const newest = signed[signed.length - 1];
   const moved = newest && newest.revision !== view.revision;
-  const sign = () =>
-    void desk.does((step) =>
-      taken(
-        api.POST("/api/jobs/{job_id}/sign-off", { params: { path: { job_id: view.id } }, body: { ...step, role } }),
-      ),
-    );
+  const sign = () => void desk.does({ to: "/sign-off", body: { role }, label: "the sign-off", onNewest: "ask" });
   const stopped = (assessment.setup.stops ?? []).length > 0;
   return (
     <Part title="Sign-off" note="freezes job, numbers and program version">

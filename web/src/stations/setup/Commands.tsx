@@ -105,11 +105,11 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
           <WriteButton wanted={{ what: "command", step: command.step }} label="Write it to the device" />
         )}
         {setup?.panel && (
-          <Press type="button" onClick={() => void desk.does(trying(view.id, command.step, true))}>
+          <Press type="button" onClick={() => void desk.does(trying(command.step, true))}>
             Read the panel
           </Press>
         )}
-        <Press type="button" onClick={() => void desk.does(trying(view.id, command.step, false))}>
+        <Press type="button" onClick={() => void desk.does(trying(command.step, false))}>
           Type a reading
         </Press>
       </Box>

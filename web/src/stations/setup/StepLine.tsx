@@ -99,10 +99,10 @@ function SignedBy({ sign }: { sign: Schemas["Sign"] }) {
 
 /** What was found, and by whom; earlier signatures stay below. */
 function Signing({ step }: { step: Step }) {
-  const { desk, view } = useView();
+  const { desk } = useView();
   const [found, setFound] = useState("");
   const sign = (state: Schemas["SignState"]) =>
-    void desk.does(signing(view.id, step.step, state, found, step.signed?.id ?? null));
+    void desk.does(signing(step.step, state, found, step.signed?.id ?? null));
   const blocked = (step.stop ?? []).length > 0 || Boolean(step.waits);
   const signs = [...(step.earlier ?? []), ...(step.signed ? [step.signed] : [])];
   return (

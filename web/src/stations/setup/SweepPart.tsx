@@ -7,9 +7,8 @@ import type { Refused, Schemas } from "../../shared/api";
 import { Fold, under } from "../../shared/Fold";
 import { useJob, useView } from "../../shared/job";
 import { Cap, Press, SeverityWord, Small, Word } from "../../shared/parts";
-import { useReader } from "../../shared/reader";
 import { FigureText, PhraseText } from "../../shared/Words";
-import { markedLoud, sweepBegun, sweepNow, sweepSteered } from "./acts";
+import { sweepBegun, sweepNow, sweepSteered } from "./acts";
 import { SweepPicture } from "./SweepPicture";
 import { WriteButton } from "./WritePanel";
 
@@ -63,11 +62,10 @@ export function SweepPart() {
 
 /** Mark a frequency as loud, by the one large button or its key. */
 function useMark(hertz: number | null, going: "up" | "down" | null) {
-  const { desk, view } = useView();
-  const { who } = useReader();
+  const { desk } = useView();
   const mark = useCallback(
-    () => void desk.does(() => markedLoud(view.id, { hertz, going, who })),
-    [desk, view.id, hertz, going, who],
+    () => void desk.does({ to: "/setup/loud", body: { hertz, going }, label: "a loud mark", now: hertz === null }),
+    [desk, hertz, going],
   );
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {

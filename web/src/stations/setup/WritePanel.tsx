@@ -8,7 +8,7 @@ import { useView } from "../../shared/job";
 import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { PhraseText } from "../../shared/Words";
-import { armed, planned, written } from "./acts";
+import { armed, planned, stopped, written } from "./acts";
 
 type Plan = Schemas["WritePlan"];
 type Answer = Schemas["WriteAnswer"];
@@ -74,11 +74,7 @@ export function StopButton() {
   const { view } = useView();
   const { who } = useReader();
   const stop = useMutation<Answer, Refused>({
-    mutationFn: async () => {
-      const wanted = { what: "stop" } as const;
-      const seen = await planned(view.id, wanted);
-      return written(view.id, { ...wanted, digest: seen.digest, who });
-    },
+    mutationFn: () => stopped(view.id, who),
   });
   return (
     <Box>

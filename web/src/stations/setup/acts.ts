@@ -1,18 +1,16 @@
-import { api, type JobView, type Schemas, taken } from "../../shared/api";
+import { api, type Schemas, taken } from "../../shared/api";
+import type { Deed } from "../../shared/desk";
 
-type Step = Parameters<Parameters<import("../../shared/desk").JobDesk["does"]>[0]>[0];
 const of = (job: number) => ({ params: { path: { job_id: job } } });
 
 /** Sign a step; ``seen`` is the signature that stands on this page, so that nobody signs over another unseen. */
-export function signing(job: number, step: string, state: Schemas["SignState"], found: string, seen: string | null) {
-  return (said: Step): Promise<JobView> =>
-    taken(api.POST("/api/jobs/{job_id}/setup/sign", { ...of(job), body: { ...said, step, state, found, seen } }));
+export function signing(step: string, state: Schemas["SignState"], found: string, seen: string | null): Deed {
+  return { to: "/setup/sign", body: { step, state, found, seen }, label: `a step signed: ${state}`, onNewest: "ask" };
 }
 
-/** A setting tried: to be typed, or read from the panel. */
-export function trying(job: number, step: string, read: boolean) {
-  return (said: Step): Promise<JobView> =>
-    taken(api.POST("/api/jobs/{job_id}/setup/trials", { ...of(job), body: { ...said, step, read } }));
+/** A setting tried: to be typed, or read from the panel as it shows it now. */
+export function trying(step: string, read: boolean): Deed {
+  return { to: "/setup/trials", body: { step, read }, label: "a setting tried", now: read };
 }
 
 export const planned = (job: number, wanted: Schemas["Wanted"]) =>
@@ -32,5 +30,6 @@ export const sweepBegun = (job: number, confirmed: Schemas["Confirmed"]) =>
 export const sweepSteered = (job: number, act: "pause" | "go-on" | "stop") =>
   taken(api.POST("/api/jobs/{job_id}/setup/sweep/{act}", { params: { path: { job_id: job, act } } }));
 
-export const markedLoud = (job: number, mark: Schemas["MarkLoud"]) =>
-  taken(api.POST("/api/jobs/{job_id}/setup/loud", { ...of(job), body: mark }));
+/** Stop the machine: in one press, with or without leave. */
+export const stopped = (job: number, who: string) =>
+  taken(api.POST("/api/jobs/{job_id}/setup/writes", { ...of(job), body: { what: "stop", digest: "", who } }));
