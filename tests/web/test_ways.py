@@ -166,7 +166,7 @@ def test_a_crash_of_the_server_or_the_database_loses_nothing_typed(screen: Scree
     screen.saved()
     application.stop(signal.SIGKILL)
     screen.type("Line amps, set 1", "2.52")
-    screen.sees("what you typed is kept here")
+    screen.sees("kept in this browser, not yet saved")
     application.start()
     screen.saved()
     os.kill(application.database_processes()[0], signal.SIGKILL)

@@ -280,7 +280,7 @@ def connection() -> Iterator[None]:
 
 def _told(error: Exception) -> Exception:
     """What a failed statement means: the database is away, somebody else is quicker, or what was asked cannot be kept."""
-    cause = error.args[0] if error.args and isinstance(error.args[0], psycopg.Error) else error
+    cause = getattr(error, "orig", error)
     code = str(getattr(cause, "sqlstate", None) or "")
     if code in BUSY_CODES:
         return DatabaseBusy("Somebody else is saving in the same place just now.")

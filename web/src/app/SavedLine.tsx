@@ -13,7 +13,7 @@ export function SavedLine() {
     <>
       <Box
         role="status"
-        data-saved={state.pending === 0 && unsaved(state) === 0 && state.acts.length === 0}
+        data-saved={state.begun && state.pending === 0 && unsaved(state) === 0 && state.acts.length === 0}
         display="flex"
         alignItems="center"
         px={{ base: "8px", md: "14px" }}

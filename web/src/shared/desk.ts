@@ -34,6 +34,8 @@ export interface DeskState {
   trouble: Refused | null;
   /** Why the job cannot be shown at all. */
   failure: Refused | null;
+  /** Whether it is known what an earlier page left in this browser. */
+  begun: boolean;
   /** Acts of this browser that wait for the server, or for a decision. */
   acts: readonly Act[];
 }
@@ -69,7 +71,16 @@ function shared(state: DeskState, part: Partial<DeskState>): Partial<DeskState> 
   return kept;
 }
 
-const EMPTY: DeskState = { view: null, preview: null, drafts: {}, pending: 0, trouble: null, failure: null, acts: [] };
+const EMPTY: DeskState = {
+  view: null,
+  preview: null,
+  drafts: {},
+  pending: 0,
+  trouble: null,
+  failure: null,
+  begun: false,
+  acts: [],
+};
 
 /**
  * One job on this screen: what the server holds, what is typed over it, and the queue of acts between the two.
@@ -142,6 +153,7 @@ export class JobDesk {
       this.setDraft(path, { text, state: "typing", sentence: null });
       this.save(path);
     }
+    this.set({ begun: true });
   }
 
   /** Send what waits; text that was refused or asks stands in its field again. */

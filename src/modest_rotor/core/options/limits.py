@@ -57,7 +57,7 @@ def _surely_short(step: ComparedStep) -> bool:
 
 def _possible_shortfall(step: ComparedStep) -> float:
     margin = _margin(step)
-    if margin is None or step.least is None:
+    if margin is None or step.least is None or step.least.value <= 0:
         return 0.0
     return max(margin.band - margin.value, 0.0) / step.least.value
 
