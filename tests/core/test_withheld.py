@@ -103,7 +103,9 @@ def test_a_zero_means_what_it_means(krause: Job, typed: dict[str, str], state: S
 
 
 def test_a_stalled_motor_is_a_stop_that_says_to_switch_it_off(krause: Job) -> None:
-    found = next(one for one in assess(edited(krause, readings__s1__speed="0 rpm")).findings if one.rule == "machine_stalled")
+    found = next(
+        one for one in assess(edited(krause, readings__s1__speed="0 rpm")).findings if one.rule == "machine_stalled"
+    )
     assert found.severity == "stop" and "Switch it off" in found.action and found.test is not None
 
 

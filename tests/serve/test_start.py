@@ -8,11 +8,16 @@ import socket
 import subprocess
 import sys
 import time
+import urllib.error
+import urllib.request
 from collections.abc import Iterator
+from contextlib import suppress
 from pathlib import Path
 
+import psycopg
 import pytest
 
+from modest_rotor.serve.cluster import DATABASE, Cluster
 from tests.running import Application
 
 pytestmark = pytest.mark.slow
@@ -117,10 +122,59 @@ def test_stale_lock_files_of_a_crash_are_no_obstacle(application: Application) -
     assert note_of(application) == "kept"
 
 
-def test_a_first_start_that_was_cut_short_is_begun_again(application: Application) -> None:
-    (application.data / "cluster" / "half").mkdir(parents=True)
+def test_what_a_first_start_that_was_cut_short_left_is_named_and_no_obstacle(application: Application) -> None:
+    (application.data / "cluster.making-half").mkdir(parents=True)
     application.start()
     assert application.get("/api/health")["database"]
+    assert "cluster.making-half is left over" in application.output()
+    assert (application.data / "cluster.making-half").is_dir()
+
+
+def test_files_of_another_program_are_refused_in_words_and_stay(application: Application) -> None:
+    (application.data / "cluster" / "mail").mkdir(parents=True)
+    application.start(wait=False)
+    assert application.process and application.process.wait(30) == 1
+    told = application.output()
+    assert "no database of Modest Rotor" in told and "mv " in told and "Traceback" not in told
+    assert (application.data / "cluster" / "mail").is_dir()
+
+
+def test_data_of_a_newer_program_are_left_alone(application: Application) -> None:
+    application.start()
+    cluster = Cluster(application.data)
+    with psycopg.connect(**cluster.operator_parameters | {"dbname": DATABASE}, autocommit=True) as connection:  # type: ignore[arg-type]
+        (table,) = connection.execute(  # type: ignore[misc]
+            "SELECT tablename FROM pg_tables WHERE schemaname = 'public' AND tablename LIKE '%migration%'"
+        ).fetchone()
+        names = [row[0] for row in connection.execute("SELECT column_name FROM information_schema.columns WHERE table_name = %s", (table,)).fetchall()]  # fmt: skip
+        copied = ", ".join("'9999_of_the_future'" if name == "name" else name for name in names if name != "id")
+        kept = ", ".join(name for name in names if name != "id")
+        connection.execute(f"INSERT INTO {table} ({kept}) SELECT {copied} FROM {table} LIMIT 1")
+    application.stop()
+    application.start(wait=False)
+    assert application.process and application.process.wait(30) == 1
+    told = application.output()
+    assert "written by a newer Modest Rotor (9999_of_the_future" in told and "Nothing was changed" in told
+    assert application.database_processes() == []
+
+
+def test_a_frozen_database_keeps_nobody_waiting_and_pages_come_without_it(application: Application) -> None:
+    application.start()
+    for number in application.database_processes():
+        os.kill(number, signal.SIGSTOP)
+    try:
+        waits = {}
+        for path in ("/", "/api/health", "/api/board", "/api/jobs/1", "/", "/api/health"):
+            begun = time.monotonic()
+            with suppress(urllib.error.HTTPError):
+                urllib.request.urlopen(application.address + path, timeout=20).read()
+            waits[path] = time.monotonic() - begun
+        assert waits["/"] < 1 and waits["/api/health"] < 3 and max(waits.values()) < 6, waits
+    finally:
+        for number in application.database_processes():
+            os.kill(number, signal.SIGCONT)
+    application.wait_until_it_answers()
+    assert application.get("/api/board")
 
 
 @pytest.mark.parametrize("command", ["start", "test", ".ci/run"])

@@ -78,7 +78,7 @@ def test_one_that_dies_is_replaced_and_the_next_is_answered(one: Solvers) -> Non
 def test_errors_come_over_and_so_does_what_cannot(one: Solvers) -> None:
     with pytest.raises(RuntimeError, match="ZeroDivisionError"):
         one.solve(stumble)
-    with pytest.raises(RuntimeError, match="pickle|local object"):
+    with pytest.raises(RuntimeError, match=r"pickle|local object"):
         one.solve(cannot_go_over)
     assert one.solve(double, 6) == 12
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import argparse
+import faulthandler
 import fcntl
 import json
 import os
@@ -33,6 +34,7 @@ HOST = "127.0.0.1"
 DEFAULT_PORT = 8420
 WATCH_EVERY_S = 0.5
 LONGEST_GOODBYE_S = 3.0
+LONGEST_STOP_S = 45.0
 MOST_SOLVERS = 4
 WEB_FILES = Path(__file__).resolve().parents[3] / "web" / "dist"
 
@@ -47,6 +49,10 @@ class _Server(uvicorn.Server):
     def __init__(self, config: uvicorn.Config, address: str) -> None:
         super().__init__(config)
         self.address = address
+
+    def stop_by_hang_up(self) -> None:
+        """Let a closed terminal end it in the same order as Ctrl-C does."""
+        signal.signal(signal.SIGHUP, lambda *_: self.handle_exit(signal.SIGTERM, None))
 
     async def startup(self, sockets: list[socket.socket] | None = None) -> None:
         """Listen, then print the one address."""
@@ -161,17 +167,22 @@ def _serve(options: argparse.Namespace) -> None:
         watcher.start()
         upkeep.start()
         config = uvicorn.Config(create_app(WEB_FILES), log_level="warning", timeout_graceful_shutdown=3)
-        _Server(config, f"http://{HOST}:{options.port}").run(sockets=[listener])
+        server = _Server(config, f"http://{HOST}:{options.port}")
+        server.stop_by_hang_up()
+        server.run(sockets=[listener])
     except KeyboardInterrupt:
         pass
     finally:
         stopping.set()
+        # Should anything hang from here on, it is shown where, and the process ends all the same.
+        faulthandler.dump_traceback_later(LONGEST_STOP_S, exit=True)
         listener.close()
         _let_devices_go(watcher)
         upkeep_ends(upkeep)
         database.drop_connections()
         SOLVERS.stop()
         cluster.stop()
+        faulthandler.cancel_dump_traceback_later()
 
 
 def _processes() -> int:

@@ -356,6 +356,9 @@ class Cluster:
 
     def _remove_stale_lock(self) -> None:
         lock = self.files / "postmaster.pid"
+        # The socket's own lock names the same process, or that of the directory which this one was copied from.
+        for left in (self.directory / "socket").glob(".s.PGSQL.*"):
+            left.unlink(missing_ok=True)
         if not lock.exists():
             return
         deadline = time.monotonic() + 10

@@ -26,9 +26,9 @@ MIGRATION_LOCK = 7_307_101
 MOST_CONNECTIONS = 20
 WAIT_FOR_CONNECTION_S = 2
 CONNECT_S = 2
-STATEMENT_MS, LOCK_MS = 3_000, 2_000
+STATEMENT_MS, LOCK_MS = 2_800, 2_000
 """The server gives a statement up after this, and a wait for somebody else's row sooner."""
-FROZEN_AFTER_S = 3.5
+FROZEN_AFTER_S = 3.0
 """After this a server that does not even give up is taken for frozen, and the connection is cut from this side."""
 TRY_AGAIN_AFTER_S = 0.7
 """While the database is away every request is answered at once, and one in this time tries it."""
@@ -113,20 +113,13 @@ class _WatchedCursor(psycopg.Cursor[Any]):
             return super().execute(*args, **kwargs)
 
 
-class Pool(PooledPostgresqlDatabase):  # type: ignore[misc]
-    """The pool: a connection that is dead is never handed out, and one request's trouble stays its own."""
-
-    def _is_closed(self, conn: psycopg.Connection[Any]) -> bool:
-        # An idle connection with something to read was hung up by the server.
-        return super()._is_closed(conn) or bool(select.select([conn.fileno()], [], [], 0)[0])
-
-
 class _Availability:
     """Whether the database answered last; while it does not, one request in a while tries it and the others hear so at once."""
 
     def __init__(self) -> None:
         self._lock = threading.Lock()
         self._away_until: float | None = None
+        self._trying: int | None = None
 
     def refuse_while_away(self) -> None:
         """Say at once that it is away, unless it is time to try. :raises DatabaseAway: it is, and was tried a moment ago."""
@@ -136,6 +129,7 @@ class _Availability:
             if time.monotonic() < self._away_until:
                 raise DatabaseAway("The database does not answer just now.")
             # This one tries; the others wait no longer than it would take.
+            self._trying = threading.get_ident()
             self._away_until = time.monotonic() + CONNECT_S + FROZEN_AFTER_S
 
     def answered(self) -> None:
@@ -144,9 +138,15 @@ class _Availability:
             with self._lock:
                 self._away_until = None
 
+    @property
+    def is_tried_by_this_thread(self) -> bool:
+        """Whether it is this thread that tries whether it is back."""
+        return self._trying == threading.get_ident()
+
     def failed(self) -> None:
         """It did not."""
         with self._lock:
+            self._trying = None
             self._away_until = time.monotonic() + TRY_AGAIN_AFTER_S
 
     @property
@@ -156,6 +156,24 @@ class _Availability:
 
 
 AVAILABLE = _Availability()
+
+
+class Pool(PooledPostgresqlDatabase):  # type: ignore[misc]
+    """The pool: a connection that is dead is never handed out, and one request's trouble stays its own."""
+
+    def _is_closed(self, conn: psycopg.Connection[Any]) -> bool:
+        # An idle connection with something to read was hung up by the server.
+        return super()._is_closed(conn) or bool(select.select([conn.fileno()], [], [], 0)[0])
+
+    def _connect(self) -> Any:
+        if AVAILABLE.is_away and not AVAILABLE.is_tried_by_this_thread:
+            raise OperationalError("the database was away a moment ago")
+        try:
+            return super()._connect()
+        except (OperationalError, InterfaceError):
+            # Under the pool's lock: whoever waits behind it hears so at once, and does not try again for as long.
+            AVAILABLE.failed()
+            raise
 
 
 _on_connect: list[Callable[[], None]] = []
