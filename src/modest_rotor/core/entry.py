@@ -103,9 +103,11 @@ def entry_from_data(name: str, data: Any) -> Entry | None:
     if isinstance(data, (int, float)) and not isinstance(data, bool):
         data = repr(data)
     if isinstance(data, str):
-        return read_entry(name, data) if data.strip() else None
-    if not isinstance(data, dict) or not isinstance(data.get("typed"), str):
+        return read_entry(name, _whole(name, data)) if data.strip() else None
+    unit = data.get("unit") if isinstance(data, dict) else None
+    if not isinstance(data, dict) or not isinstance(data.get("typed"), str) or not isinstance(unit, str | None):
         raise QuantityRefused(f"{_start(quantity(name))} is text with its unit, or an object with “typed” and “unit”.")
+    _whole(name, data["typed"] + (unit or ""))
     if not data["typed"].strip():
         return None
     entry = read_entry(name, data["typed"], unit_symbol=data.get("unit"))
@@ -115,6 +117,13 @@ def entry_from_data(name: str, data: Any) -> Entry | None:
             f"“{entry.typed}” {entry.unit} is {entry.si:g} inside, but the file says {said}. Keep one of them."
         )
     return entry
+
+
+def _whole(name: str, text: str) -> str:
+    """The text itself, unless it holds half a character, which nothing can be told of or kept."""
+    if any("\ud800" <= sign <= "\udfff" for sign in text):
+        raise QuantityRefused(f"{_start(quantity(name))} holds half a character, which cannot be kept; type it again.")
+    return text
 
 
 def _refuse_unreadable(what: Quantity, typed: str, unreadable: bool, units: UnitSystem | None) -> None:

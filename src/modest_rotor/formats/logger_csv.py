@@ -24,10 +24,10 @@ BACK = timedelta(minutes=5)
 Order = Literal["day first", "month first"]
 ASKED_ORDER = "order"
 """The field named by a refusal that only wants to be told which."""
-STAMP = re.compile(
-    r"(\d{1,2})([-/.])(\d{1,2})\2(\d{4}) (\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d{1,6})?)?(?: ?([ap])\.?m\.?)?", re.I
-)
-"""Day and month in either order, and a clock of 24 or twice 12 hours."""
+DAY = re.compile(r"(\d{1,2})([-/.])(\d{1,2})\2(\d{4})")
+"""Day and month in either order."""
+HOURS = re.compile(r"(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d{1,6})?)?(?: ?([ap])\.?m\.?)?", re.I)
+"""A clock of 24 or of twice 12 hours."""
 DATE, CLOCK = re.compile(r"\d[-/.]\d"), re.compile(r"\d:\d")
 DAY_OR_MONTH = re.compile(r"(\d{1,2})[-/.](\d{1,2})[-/.]\d{4}")
 NOON = 12
@@ -177,10 +177,12 @@ class TimeReader:
 
     def __call__(self, text: str) -> datetime | None:
         """The time, in the logger's own clock; nothing where the text is none."""
+        if self.order and (found := self._by_order(text)):
+            return found
         try:
             stamp = datetime.fromisoformat(text)
         except ValueError:
-            return self._by_order(text) if self.order else None
+            return None
         offset = stamp.utcoffset()
         if offset is None:
             return stamp
@@ -190,19 +192,37 @@ class TimeReader:
             return None
 
     def _by_order(self, text: str) -> datetime | None:
-        match = STAMP.fullmatch(text)
-        if match is None:
+        # A log has few days, and the same hours in each.
+        date, _, clock = text.partition(" ")
+        day, hours = _day(date, self.order), _hours(clock)
+        return None if day is None or hours is None else datetime(*day, *hours)
+
+
+@lru_cache(maxsize=4096)
+def _day(text: str, order: Order | None) -> tuple[int, int, int] | None:
+    match = DAY.fullmatch(text)
+    if match is None:
+        return None
+    first, second, year = int(match[1]), int(match[3]), int(match[4])
+    day, month = (first, second) if order == "day first" else (second, first)
+    try:
+        datetime(year, month, day)
+    except ValueError:
+        return None
+    return year, month, day
+
+
+@lru_cache(maxsize=100_000)
+def _hours(text: str) -> tuple[int, int, int] | None:
+    match = HOURS.fullmatch(text)
+    if match is None:
+        return None
+    hour, minute, second = int(match[1]), int(match[2]), int(match[3] or 0)
+    if match[4]:
+        if not 1 <= hour <= NOON:
             return None
-        first, second, year, hour = int(match[1]), int(match[3]), int(match[4]), int(match[5])
-        day, month = (first, second) if self.order == "day first" else (second, first)
-        if match[8]:
-            if not 1 <= hour <= NOON:
-                return None
-            hour = hour % NOON + (NOON if match[8].lower() == "p" else 0)
-        try:
-            return datetime(year, month, day, hour, int(match[6]), int(match[7] or 0))
-        except ValueError:
-            return None
+        hour = hour % NOON + (NOON if match[4].lower() == "p" else 0)
+    return (hour, minute, second) if hour <= 23 and minute <= 59 and second <= 59 else None
 
 
 def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | None) -> TimeReader:
@@ -212,7 +232,7 @@ def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | 
         raise LogRefused("No row has a date and a time. Nothing was taken in.")
     if TimeReader(None)(texts[0]) is not None:
         return TimeReader(None)
-    pairs = [match for text in texts if (match := DAY_OR_MONTH.match(text))]
+    pairs = [match for date in {text.partition(" ")[0] for text in texts} if (match := DAY_OR_MONTH.match(date))]
     if not pairs:
         raise LogRefused(
             f"“{texts[0][:30]}” cannot be read as date and time. Nothing was taken in: save them as 2026-11-25 14:30."
@@ -234,6 +254,8 @@ def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | 
 
 def joined(row: list[str], time_at: tuple[int, ...]) -> str:
     """Date and time of a row as one text."""
+    if len(time_at) == 1:
+        return row[time_at[0]] if time_at[0] < len(row) else ""
     return " ".join(row[place] for place in time_at if place < len(row))
 
 

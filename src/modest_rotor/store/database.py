@@ -26,9 +26,9 @@ MIGRATION_LOCK = 7_307_101
 MOST_CONNECTIONS = 20
 WAIT_FOR_CONNECTION_S = 2
 CONNECT_S = 2
-STATEMENT_MS, LOCK_MS = 2_800, 2_000
+STATEMENT_MS, LOCK_MS = 2_500, 2_000
 """The server gives a statement up after this, and a wait for somebody else's row sooner."""
-FROZEN_AFTER_S = 3.0
+FROZEN_AFTER_S = 2.6
 """After this a server that does not even give up is taken for frozen, and the connection is cut from this side."""
 TRY_AGAIN_AFTER_S = 0.7
 """While the database is away every request is answered at once, and one in this time tries it."""
@@ -77,7 +77,7 @@ class _Watch:
 
     def _run(self) -> None:
         while True:
-            time.sleep(0.25)
+            time.sleep(0.1)
             now = time.monotonic()
             with self._lock:
                 late = [key for key, (until, _) in self._open.items() if until < now]

@@ -1,12 +1,14 @@
 import { Box } from "@chakra-ui/react";
 
-import type { Act } from "../shared/outbox";
+import type { JobView } from "../shared/api";
 import { useDeskState, useView } from "../shared/job";
+import type { Act } from "../shared/outbox";
 import { Word } from "../shared/parts";
+import { valueAt } from "../shared/paths";
 
 /** Acts that met what another window did, or that were refused once the server was back: each ends by somebody's word. */
 export function Decisions() {
-  const { desk } = useView();
+  const { desk, view } = useView();
   const acts = useDeskState(desk, (state) => state.acts);
   const open = acts.filter((act) => act.state !== "waiting" && (act.waited || act.target?.text === undefined));
   if (open.length === 0) return null;
@@ -25,7 +27,7 @@ export function Decisions() {
           <Box as="b" color={act.state === "refused" ? "brick" : "ochre"}>
             {act.state === "refused" ? "Refused" : "Not saved"}
           </Box>{" "}
-          {told(act)}{" "}
+          {told(act, view)}{" "}
           {act.state === "asks" && (
             <Word type="button" mx="0" data-do-it onClick={() => desk.decide(act.id, true)}>
               do it on the newest
@@ -40,7 +42,17 @@ export function Decisions() {
   );
 }
 
-function told({ label, at, who, state, sentence }: Act) {
-  const by = `${label}, ${new Date(at).toLocaleTimeString("en-GB").slice(0, 5)}${who ? `, ${who}` : ""}`;
-  return state === "refused" ? `${by}: ${sentence ?? ""}` : `${by}: the job was changed in another window meanwhile.`;
+function told({ label, at, who, state, sentence, target }: Act, view: JobView) {
+  const by = `${label} (${new Date(at).toLocaleTimeString("en-GB").slice(0, 5)}${who ? `, ${who}` : ""})`;
+  if (state === "refused") return `${by}: ${sentence ?? ""}`;
+  const now = target && shown(valueAt(view, target.path));
+  return now === undefined
+    ? `${by}: the job was changed in another window meanwhile.`
+    : `${by}: in another window it became “${now}” meanwhile.`;
+}
+
+function shown(value: unknown): string | undefined {
+  if (value === null) return "empty";
+  if (typeof value === "string") return value;
+  return typeof value === "object" && "typed" in value ? String(value.typed) : undefined;
 }

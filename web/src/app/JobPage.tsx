@@ -116,7 +116,9 @@ function Page({ station }: { station: Station }) {
 function Trouble() {
   const { desk } = useView();
   const trouble = useDeskState(desk, (state) => state.trouble);
-  if (!trouble) return null;
+  const decides = useDeskState(desk, (state) => state.acts.some((act) => act.state !== "waiting" && act.waited));
+  // What waits for a decision is told there, act by act.
+  if (!trouble || (decides && trouble.isConflict)) return null;
   return (
     <Box
       role="alert"

@@ -18,7 +18,7 @@ export function PageFailed() {
     document.title = "Not opened · Modest Rotor";
     // A page that waits for the server opens by itself; one with a fault in it would only fail again.
     let wasAway = false;
-    const timer = window.setInterval(() => {
+    const look = () =>
       void fetch("/", { method: "GET", cache: "no-store" }).then(
         () => wasAway && window.location.reload(),
         () => {
@@ -26,7 +26,8 @@ export function PageFailed() {
           setAway(true);
         },
       );
-    }, LOOK_EVERY_MS);
+    look();
+    const timer = window.setInterval(look, LOOK_EVERY_MS);
     return () => window.clearInterval(timer);
   }, []);
   return (

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useInfiniteQuery } from "@tanstack/react-query";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 
 import { TopLine } from "../app/TopLine";
@@ -17,14 +17,20 @@ type Job = Schemas["BoardJob"];
 
 /** Every job of every site, told in one line. */
 export function Board() {
-  const board = useQuery<Site[], Refused>({ queryKey: ["board"], queryFn: () => taken(api.GET("/api/board")) });
+  const board = useInfiniteQuery<Page, Refused>({
+    queryKey: ["board"],
+    queryFn: ({ pageParam }) => page(pageParam as number),
+    initialPageParam: 1,
+    getNextPageParam: (last, all) => (last.pageSize * all.length < last.total ? all.length + 1 : undefined),
+  });
   const [sought, setSought] = useState("");
   const find = useRef<HTMLInputElement>(null);
   useFindKey(find);
   useEffect(() => {
     document.title = "Board · Modest Rotor";
   }, []);
-  const sites = board.data ?? [];
+  const sites = useMemo(() => joined(board.data?.pages ?? []), [board.data]);
+  const total = board.data?.pages[0]?.total ?? 0;
   const shown = sites.map((site) => ({ ...site, jobs: site.jobs.filter((job) => matches(site, job, sought)) }));
   return (
     <>
@@ -36,7 +42,7 @@ export function Board() {
               Board
             </Box>
             <Box as="span" color="ink2">
-              {board.data ? counted(sites) : ""}
+              {board.data ? counted(sites, total) : ""}
             </Box>
             <WayTo to="/workings">Workings</WayTo>
             <WayTo to="/catalogue">Catalogue</WayTo>
@@ -68,7 +74,21 @@ export function Board() {
             <SiteJobs key={site.id} site={site} />
           ))}
         {sites.length > 0 && shown.every((site) => site.jobs.length === 0) && (
-          <Box py="20px">No job answers to “{sought}”.</Box>
+          <Box py="20px">
+            No job answers to “{sought}”{board.hasNextPage ? " among those shown" : ""}.
+          </Box>
+        )}
+        {board.hasNextPage && (
+          <Box py="14px" borderTop="2px solid" borderColor="ink">
+            <Press
+              type="button"
+              data-more
+              onClick={() => void board.fetchNextPage()}
+              disabled={board.isFetchingNextPage}
+            >
+              Show more jobs
+            </Press>
+          </Box>
         )}
       </Box>
     </>
@@ -90,10 +110,38 @@ function useFindKey(find: React.RefObject<HTMLInputElement | null>) {
   }, [find]);
 }
 
-function counted(sites: Site[]) {
+interface Page {
+  sites: Site[];
+  total: number;
+  pageSize: number;
+}
+
+async function page(number: number): Promise<Page> {
+  const answer = api.GET("/api/board", { params: { query: { page: number } } });
+  const sites = await taken(answer);
+  const { headers } = (await answer).response;
+  return {
+    sites,
+    total: Number(headers.get("x-total-count") ?? 0),
+    pageSize: Number(headers.get("x-page-size") ?? sites.length),
+  };
+}
+
+/** The sites of several pages; one that goes on from page to page stands once. */
+function joined(pages: Page[]): Site[] {
+  const found = new Map<number, Site>();
+  for (const site of pages.flatMap(({ sites }) => sites)) {
+    const known = found.get(site.id);
+    found.set(site.id, known ? { ...known, jobs: [...known.jobs, ...site.jobs] } : site);
+  }
+  return [...found.values()];
+}
+
+function counted(sites: Site[], total: number) {
   const jobs = sites.flatMap((site) => site.jobs);
   const stopped = jobs.filter((job) => job.line.stopped).length;
-  const count = `${jobs.length} job${jobs.length === 1 ? "" : "s"}`;
+  const count =
+    jobs.length < total ? `${jobs.length} of ${total} jobs` : `${jobs.length} job${jobs.length === 1 ? "" : "s"}`;
   return stopped ? `${count}; ${stopped} with a stop` : count;
 }
 

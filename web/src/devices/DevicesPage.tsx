@@ -64,13 +64,18 @@ function OneDevice({ device }: { device: Device }) {
     mutationFn: () => taken(api.DELETE("/api/devices/{device_id}", path)),
     onSettled: renew,
   });
+  const { who } = useReader();
+  const stop = useMutation<Schemas["WriteAnswer"], Refused>({
+    mutationFn: () => taken(api.POST("/api/devices/{device_id}/stop", { ...path, body: { who } })),
+    onSettled: renew,
+  });
   const { values } = device;
   const state = device.trouble ? "silent" : device.fresh ? "answers" : "not asked";
   return (
     <Box borderTop="1px solid" borderColor="rule" py="6px" data-device={device.name} data-state={state}>
       <Box
         display="grid"
-        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.4fr) minmax(0, 1fr) auto" }}
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.4fr) minmax(0, 1fr) 330px" }}
         gap="2px 20px"
         alignItems="center"
       >
@@ -92,10 +97,21 @@ function OneDevice({ device }: { device: Device }) {
             </Box>
           )}
         </Box>
-        <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
+        <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" justifyContent={{ md: "flex-end" }}>
           <Press type="button" onClick={() => ask.mutate()} disabled={ask.isPending}>
             Ask it now
           </Press>
+          {device.kind !== "meter panel" && (
+            <Press
+              type="button"
+              color="brick"
+              aria-label={`Stop ${device.name}`}
+              onClick={() => stop.mutate()}
+              disabled={stop.isPending}
+            >
+              Stop it
+            </Press>
+          )}
           {values.length > 0 && (
             <Word type="button" mx="0" onClick={() => setOpen(!open)}>
               {open ? "close" : "values"}
@@ -108,6 +124,17 @@ function OneDevice({ device }: { device: Device }) {
           )}
         </Box>
       </Box>
+      {stop.error && (
+        <Box role="alert" color="brick" fontWeight={600} py="2px">
+          {stop.error.message} Stop it at the machine itself.
+        </Box>
+      )}
+      {stop.data && (
+        <Box role="status" color={stop.data.agrees ? "ink" : "brick"} py="2px">
+          {stop.data.agrees ? "Told to stop: " : "Not stopped, stop it at the machine itself: "}
+          {stop.data.outcomes.map((one) => one.sentence).join("; ")}
+        </Box>
+      )}
       {device.trouble && (
         <Box role="alert" color="ochre" fontWeight={600} py="2px">
           {device.trouble}

@@ -1,8 +1,9 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
 
+import { fields } from "../generated/fields";
 import { api, type Assessment, type JobView, Refused, type Schemas, taken } from "./api";
 import { type Act, alone, type NewAct, type Outbox, outbox as ours, sendAct } from "./outbox";
-import { holds, valueAt } from "./paths";
+import { fieldName, holds, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
 
 const REFINE_AFTER_MS = 40;
@@ -582,5 +583,10 @@ export class JobDesk {
 
 const pause = (ms: number) => new Promise((resolve) => window.setTimeout(resolve, ms));
 
-/** The last part of a path, in words. */
-const named = (path: string) => (path.split("/").at(-1) ?? path).replaceAll("_", " ");
+/** What a person calls the place at a path. */
+function named(path: string): string {
+  const facts = (fields as Record<string, { label: string } | undefined>)[fieldName(path)];
+  const label = facts?.label ?? (path.split("/").at(-1) ?? path).replaceAll("_", " ");
+  const set = /^readings\/s(\d+)\//.exec(path)?.[1];
+  return set ? `${label}, set ${set}` : label;
+}
