@@ -137,7 +137,9 @@ def test_an_entry_holds_finite_numbers_only() -> None:
         Entry(typed="x", unit="A", si=math.inf)
 
 
-@pytest.mark.parametrize("data", [{"typed": "1", "unit": 7}, {"typed": "1", "unit": {}}, {"typed": "\udfff", "unit": "V"}, "\udfff"])
+@pytest.mark.parametrize(
+    "data", [{"typed": "1", "unit": 7}, {"typed": "1", "unit": {}}, {"typed": "\udfff", "unit": "V"}, "\udfff"]
+)
 def test_what_is_no_text_is_refused_in_words(data: object) -> None:
     with pytest.raises(QuantityRefused):
         entry_from_data("voltage", data)

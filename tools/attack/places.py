@@ -57,7 +57,7 @@ def frozen(application: Application, seconds: float) -> list[Row]:
             os.kill(number, signal.SIGCONT)
     application.wait_until_it_answers()
     return [
-        Row("database frozen: pages, health", f"{len(pages.waits):,} answers", f"longest {pages.longest_s:.1f} s", pages.longest_s < 2.5),
+        Row("database frozen: pages, health", f"{len(pages.waits):,} answers", f"longest {pages.longest_s:.1f} s", pages.longest_s < LONGEST_WAIT_S),
         Row("database frozen: everything else", f"{len(seen.waits):,} answers", f"longest {seen.longest_s:.1f} s", seen.longest_s < LONGEST_WAIT_S),
     ]  # fmt: skip
 

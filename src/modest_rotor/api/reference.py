@@ -18,14 +18,14 @@ from modest_rotor.store.database import database, newest_applied, with_connectio
 from modest_rotor.store.saving import about_command
 
 router = APIRouter(prefix="/api", tags=["reference"])
-LONGEST_HEALTH_S = 2.0
+LONGEST_HEALTH_S = 1.5
 _limiter = CapacityLimiter(2)
 """Threads of its own: whoever asks how it is must not wait behind those who wait for the database."""
 
 
 @router.get("/health", response_model=Health)
 async def health() -> Health | JSONResponse:
-    """Whether the database answers, and which migration it is at; 503 when it does not, within two seconds in any case."""
+    """Whether the database answers, and which migration it is at; 503 when it does not, soon in any case."""
     migration = None
     with move_on_after(LONGEST_HEALTH_S), suppress(Exception):
         # Whatever keeps the database from answering, the verdict is the same.

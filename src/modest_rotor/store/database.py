@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import heapq
 import logging
 import select
 import socket
@@ -16,7 +17,7 @@ from typing import Any, ParamSpec, TypeVar
 import psycopg
 from peewee import DatabaseError, DatabaseProxy, InterfaceError, InternalError, OperationalError
 from playhouse.migrations import Runner
-from playhouse.pool import MaxConnectionsExceeded, PooledPostgresqlDatabase
+from playhouse.pool import MaxConnectionsExceeded, PoolConnection, PooledDatabase, PooledPostgresqlDatabase
 
 from modest_rotor.core.errors import ChangeRefused, Conflict, ModestRotorError
 from modest_rotor.store.saving import begun, ended, rolled_back, take_up
@@ -26,9 +27,9 @@ MIGRATION_LOCK = 7_307_101
 MOST_CONNECTIONS = 20
 WAIT_FOR_CONNECTION_S = 2
 CONNECT_S = 2
-STATEMENT_MS, LOCK_MS = 2_500, 2_000
+STATEMENT_MS, LOCK_MS = 2_200, 1_800
 """The server gives a statement up after this, and a wait for somebody else's row sooner."""
-FROZEN_AFTER_S = 2.6
+FROZEN_AFTER_S = 2.3
 """After this a server that does not even give up is taken for frozen, and the connection is cut from this side."""
 TRY_AGAIN_AFTER_S = 0.7
 """While the database is away every request is answered at once, and one in this time tries it."""
@@ -161,19 +162,44 @@ AVAILABLE = _Availability()
 class Pool(PooledPostgresqlDatabase):  # type: ignore[misc]
     """The pool: a connection that is dead is never handed out, and one request's trouble stays its own."""
 
+    _making = 0
+    """Connections that are being made."""
+
     def _is_closed(self, conn: psycopg.Connection[Any]) -> bool:
         # An idle connection with something to read was hung up by the server.
         return super()._is_closed(conn) or bool(select.select([conn.fileno()], [], [], 0)[0])
 
     def _connect(self) -> Any:
-        if AVAILABLE.is_away and not AVAILABLE.is_tried_by_this_thread:
-            raise OperationalError("the database was away a moment ago")
+        """A connection that lies idle, or a new one, which is made without the pool's lock: nobody gives back behind it."""
+        with self._pool_lock:
+            found = self._idle()
+            if found is not None:
+                return found
+            if AVAILABLE.is_away and not AVAILABLE.is_tried_by_this_thread:
+                raise OperationalError("the database was away a moment ago")
+            if len(self._in_use) + self._making >= self._max_connections:
+                raise MaxConnectionsExceeded("all connections are in use")
+            self._making += 1
         try:
-            return super()._connect()
+            made = super(PooledDatabase, self)._connect()
         except (OperationalError, InterfaceError):
-            # Under the pool's lock: whoever waits behind it hears so at once, and does not try again for as long.
             AVAILABLE.failed()
             raise
+        finally:
+            with self._pool_lock:
+                self._making -= 1
+        with self._pool_lock:
+            now = time.time()
+            self._in_use[self.conn_key(made)] = PoolConnection(now, made, now)
+        return made
+
+    def _idle(self) -> Any:
+        while self._connections:
+            since, _, kept = heapq.heappop(self._connections)
+            if not self._is_closed(kept):
+                self._in_use[self.conn_key(kept)] = PoolConnection(since, kept, time.time())
+                return kept
+        return None
 
 
 _on_connect: list[Callable[[], None]] = []

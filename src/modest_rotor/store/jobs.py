@@ -5,6 +5,7 @@ from __future__ import annotations
 import hashlib
 import json
 import time
+from concurrent.futures import Future
 from dataclasses import dataclass
 from datetime import UTC, datetime
 from functools import cache
@@ -27,7 +28,7 @@ from modest_rotor.store.database import database, forgets_on_connect, transactio
 from modest_rotor.store.fits import Assessed, assessed_job
 from modest_rotor.store.models import ChangeRow, JobRow, MachineRow, SiteRow
 from modest_rotor.store.saving import made
-from modest_rotor.workers.solvers import Level
+from modest_rotor.workers.solvers import LONGEST_S, Level
 
 EDIT, UNDO, REDO = "edit", "undo", "redo"
 PAGE = 100
@@ -48,6 +49,8 @@ class _ReadJob:
 _jobs: LRUCache[tuple[int, str], _ReadJob] = LRUCache(4 * MOST_KEPT)
 _assessed: LRUCache[tuple[int, str], Assessed] = LRUCache(MOST_KEPT)
 """Jobs and what follows from them, by number and revision: both are frozen, and another revision has another name."""
+_being_assessed: dict[tuple[int, str], Future[Assessed]] = {}
+"""Those that somebody has worked out at this moment: whoever asks for the same waits for it."""
 _lock = Lock()
 
 
@@ -315,19 +318,33 @@ def _stored(row: JobRow) -> StoredJob:
 
 
 def assessed(stored: StoredJob, whole: bool = True) -> Assessed:
-    """What follows from a stored job, as text; worked out once for each revision.
+    """What follows from a stored job, as text; worked out once for each revision, however many look at it at once.
 
     :param whole: whether to wait until everything is worked out anew, where a save did not.
     """
     key = (stored.id, stored.revision)
     with _lock:
         kept = _assessed.get(key)
-    if kept is not None and not (whole and kept.refining):
-        return kept
-    found = assessed_job(stored.job, number=stored.id, level=Level.LOOK)
-    with _lock:
-        _assessed[key] = found
-    return found
+        if kept is not None and not (whole and kept.refining):
+            return kept
+        others = _being_assessed.get(key)
+        mine: Future[Assessed] = Future()
+        if others is None:
+            _being_assessed[key] = mine
+    if others is not None:
+        return others.result(2 * LONGEST_S)
+    try:
+        found = assessed_job(stored.job, number=stored.id, level=Level.LOOK)
+        mine.set_result(found)
+        with _lock:
+            _assessed[key] = found
+        return found
+    except BaseException as error:
+        mine.set_exception(error)
+        raise
+    finally:
+        with _lock:
+            _being_assessed.pop(key, None)
 
 
 @cache
