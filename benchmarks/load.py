@@ -18,9 +18,9 @@ from psycopg.types.json import Jsonb
 
 sys.path.insert(0, str(Path(__file__).resolve().parents[1]))
 
-from tests.running import Application  # noqa: E402
+from tests.running import Application
 
-from modest_rotor.serve.cluster import DATABASE, Cluster  # noqa: E402
+from modest_rotor.serve.cluster import DATABASE, Cluster
 
 JOBS, CHANGES, SETS, TIMES = 2_000, 20_000, 60, 9
 LOG_BYTES = 7_900_000

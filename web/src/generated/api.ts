@@ -13,7 +13,7 @@ export interface paths {
         };
         /**
          * Health
-         * @description Whether the database answers, and which migration it is at; 503 when it does not, within two seconds in any case.
+         * @description Whether the database answers, and which migration it is at; 503 when it does not, soon in any case.
          */
         get: operations["health_api_health_get"];
         put?: never;
