@@ -97,7 +97,7 @@ def test_a_product_of_no_efficiency_is_a_stop_with_a_name(client: TestClient) ->
     assert answer.status_code in (200, 422), answer.text[:200]
     if answer.status_code == 200:
         checks = {one["check"]: one for option in answer.json()["options"]["options"] for one in option["checks"]}
-        assert checks["data_sheet"]["fits"] == "cannot" and not checks["data_sheet"]["can_be_waived"]
+        assert checks["data_sheet"]["fits"] == "cannot"
 
 
 def test_one_jobs_fault_is_its_own(
@@ -256,6 +256,16 @@ def test_a_photograph_that_is_too_large_hears_so_and_one_of_many_pixels_too(clie
     assert (
         many.status_code == 422 and "25 million pixels" in many.json()["sentence"] and "49" in many.json()["sentence"]
     )
+
+
+@pytest.mark.parametrize(("kind", "mode"), [("JPEG", "RGB"), ("PNG", "RGB"), ("PNG", "RGBA"), ("WEBP", "RGB")])
+def test_a_photograph_of_as_many_pixels_as_it_may_have_is_kept(
+    client: TestClient, job: StoredJob, kind: str, mode: str
+) -> None:
+    out = io.BytesIO()
+    Image.linear_gradient("L").convert(mode).resize((5_000, 4_990)).save(out, kind)
+    kept = client.post(f"/api/jobs/{job.id}/photos", content=out.getvalue())
+    assert kept.status_code == 201 and kept.json()["width"] == 2400, kept.text
 
 
 @pytest.mark.parametrize("kind", ["JPEG", "PNG"])

@@ -283,7 +283,9 @@ def visits() -> list[Visit]:
     now = datetime.now(UTC)
     found = []
     for machine_id, job_id, machine, site in logs.machines_with_logs():
-        answer = logs.answer_of(machine_id)
+        answer = logs.answer_if_any(machine_id)
+        if answer is None:
+            continue
         due = logs.at_of(answer.next_day) if answer.next_day is not None else None
         found.append(
             Visit(

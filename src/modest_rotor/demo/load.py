@@ -10,6 +10,7 @@ from modest_rotor.formats.catalogue_files import read_catalogue
 from modest_rotor.formats.job_file import read_job
 from modest_rotor.store.catalogue import is_empty, keep_products
 from modest_rotor.store.database import with_connection
+from modest_rotor.store.fits import begin_assessing
 from modest_rotor.store.jobs import keep_job
 from modest_rotor.store.models import SiteRow
 
@@ -33,8 +34,10 @@ def load_demo_once() -> int:
     if SiteRow.select().exists():
         return 0
     now = today()
-    for name in DEMO_JOBS:
-        stored = keep_job(_job(name))
+    wanted = [_job(name) for name in DEMO_JOBS]
+    begin_assessing((*wanted, _job(FINISHED)))
+    for name, job in zip(DEMO_JOBS, wanted, strict=True):
+        stored = keep_job(job)
         if name == OLD_CAPACITOR:
             keep_capacitor(stored, now)
     keep_finished(_job(FINISHED), now)

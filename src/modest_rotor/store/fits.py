@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import logging
+from collections.abc import Iterable
 from threading import Lock
 
 from cachetools import LRUCache, cached
@@ -62,6 +63,13 @@ def assessed_job(
     return found
 
 
+def begin_assessing(jobs: Iterable[Job]) -> None:
+    """Let the solvers begin with jobs that are about to be asked for, all at once; nothing is done where there are none."""
+    if SOLVERS.running:
+        for job in jobs:
+            SOLVERS.ask(assessed_here, job, about=name_of(job))
+
+
 def judge_log(
     log_read: Log, job: Job, references: tuple[Reference, ...], dues: tuple[Due, ...], today: float
 ) -> LogAnswer:
@@ -81,4 +89,13 @@ def ladder_of_job(job: Job) -> Ladder:
     return SOLVERS.solve(ladder_here, job, about=name_of(job))
 
 
-__all__ = ["Assessed", "assess_job", "assessed_job", "judge_log", "ladder_of_job", "needles_of_job", "sound_job"]
+__all__ = [
+    "Assessed",
+    "assess_job",
+    "assessed_job",
+    "begin_assessing",
+    "judge_log",
+    "ladder_of_job",
+    "needles_of_job",
+    "sound_job",
+]

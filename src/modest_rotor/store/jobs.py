@@ -28,6 +28,7 @@ from modest_rotor.store.database import database, forgets_on_connect, transactio
 from modest_rotor.store.fits import Assessed, assessed_job
 from modest_rotor.store.models import ChangeRow, JobRow, MachineRow, SiteRow
 from modest_rotor.store.saving import made
+from modest_rotor.workers.process import TookTooLong
 from modest_rotor.workers.solvers import LONGEST_S, Level
 
 EDIT, UNDO, REDO = "edit", "undo", "redo"
@@ -394,6 +395,7 @@ UNREADABLE = BoardLine(
     stands_at=Station.CALL,
     stopped=False,
 )
+TOO_LONG = UNREADABLE.model_copy(update={"sentence": ("takes too long to be worked out; it is kept as it is",)})
 
 
 @dataclass(frozen=True)
@@ -448,6 +450,8 @@ def renew_line(job_id: int) -> BoardLine:
         line = assessed_job(_job(row), number=job_id, level=Level.REFINED).board
     except ValidationError:
         line = UNREADABLE
+    except TookTooLong:
+        line = TOO_LONG
     with transaction():
         # Only worth keeping if the job has not moved on meanwhile.
         JobRow.update(summary=line.model_dump(mode="json"), summary_key=_summary_key(_revision(row))).where(

@@ -17,7 +17,7 @@ from pydantic import BaseModel
 from modest_rotor.core.drift.answer import Due, LogAnswer
 from modest_rotor.core.drift.log import LOGGED, Event, EventKind, Log
 from modest_rotor.core.drift.reference import references_of
-from modest_rotor.core.errors import ChangeRefused, UnknownItem
+from modest_rotor.core.errors import ChangeRefused, ModestRotorError, UnknownItem
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.tables import find_row
@@ -204,6 +204,18 @@ class Told:
 
 
 NOTHING_TOLD = Told(("waits for readings over time",))
+NOT_JUDGED = Told(("cannot be judged: a fault of this program, which was noted down",))
+
+
+def answer_if_any(machine_id: int) -> LogAnswer | None:
+    """What is told of a machine's log; nothing where it cannot be judged: a fault of ours takes neither job nor Board along."""
+    try:
+        return answer_of(machine_id)
+    except ModestRotorError:
+        raise
+    except (ArithmeticError, ValueError, LookupError, TypeError, RuntimeError):
+        log.exception("the log of machine %s cannot be judged", machine_id)
+        return None
 
 
 def told_of(machine_id: int) -> Told:
@@ -213,11 +225,9 @@ def told_of(machine_id: int) -> Told:
     with _lock:
         answer, at = _newest.get(machine_id, (None, 0.0))
     if answer is None or time.monotonic() - at > TOLD_FOR_S:
-        try:
-            answer = answer_of(machine_id)
-        except (ArithmeticError, ValueError, LookupError) as error:  # a fault of ours must not take the job away
-            log.exception("the log of machine %s cannot be judged: %s", machine_id, error)
-            return Told(("cannot be judged: a fault of this program, which was noted down",))
+        answer = answer_if_any(machine_id)
+    if answer is None:
+        return NOT_JUDGED
     return Told(answer.rail, answer.drifts)
 
 

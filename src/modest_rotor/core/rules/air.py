@@ -41,16 +41,14 @@ def reading_withheld(case: Case) -> tuple[Finding, ...]:
 
 def machine_stood(case: Case) -> tuple[Finding, ...]:
     """Sets in which the motor stood, was off, or was driven by air or water: what that means, and what to do."""
-    return tuple(
-        found(
-            "machine_stalled" if facts.standing is Standing.STALLED else "machine_stood",
-            (f"In {facts.title} {NOT_RUNNING[facts.standing]}.",),
-            WHAT_TO_DO[facts.standing],
-            about=facts,
-        )
-        for facts in case.sets
-        if facts.standing is not None
-    )
+    return tuple(_stood(facts, facts.standing) for facts in case.sets if facts.standing is not None)
+
+
+def _stood(facts: SetFacts, state: Standing) -> Finding:
+    sentence: Phrase = (f"In {facts.title} {NOT_RUNNING[state]}.",)
+    if state is Standing.STALLED:
+        return found("machine_stalled", sentence, WHAT_TO_DO[state], about=facts)
+    return found("machine_stood", sentence, WHAT_TO_DO[state], about=facts)
 
 
 def static_over_rating(case: Case) -> tuple[Finding, ...]:
