@@ -185,3 +185,84 @@ def test_a_draft_outlives_a_reload_of_the_page(screen: Screen, application: Appl
     screen.browser.refresh()
     screen.saved()
     assert application.get(f"/api/jobs/{job}")["document"]["readings"][0]["speed"]["typed"] == "1,722"
+
+
+GONE = [
+    "ERR_CONNECTION_REFUSED",
+    "503",
+    "409",
+    "ERR_CONNECTION_RESET",
+    "ERR_EMPTY_RESPONSE",
+    "dynamically imported module",
+]
+
+
+def another_window(application: Application, job: int, path: str, value: str) -> None:
+    revision = application.get(f"/api/jobs/{job}")["revision"]
+    application.post(f"/api/jobs/{job}/changes", {"revision": revision, "path": path, "value": value, "who": "B. Pier"})
+
+
+def test_what_is_done_while_the_server_is_away_outlives_the_tab_and_is_done_once(
+    screen: Screen, application: Application
+) -> None:
+    """A choice, a set, a job begun, a station that was never opened; and a page closed before the server is back."""
+    screen.provoked = GONE
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/call", "Call")
+    application.stop(signal.SIGKILL)
+    screen.choose("Why are we here?", "noisy")
+    screen.sees("kept in this browser, not yet saved")
+    screen.run("[...document.querySelectorAll('a')].find((one) => one.href.endsWith('/proof')).click()")
+    screen.sees("This page waits for the server")
+    screen.keys("b")  # the Board was not opened in this tab before
+    screen.until(lambda: screen.heading() in ("Board", "This page could not be opened"))
+    screen.browser.get("about:blank")
+    application.start()
+    screen.go("/", "Board")  # any page sends what waits, whatever it belongs to
+    screen.until(lambda: application.get(f"/api/jobs/{job}")["document"]["call"]["reason"] == "noisy")
+    assert len(application.get(f"/api/jobs/{job}/changes")) == 1
+
+
+def test_a_job_begun_without_the_server_is_said_to_wait_and_begun_once(
+    screen: Screen, application: Application
+) -> None:
+    screen.provoked = GONE
+    screen.go("/", "Board")
+    application.stop(signal.SIGKILL)
+    screen.type("Machine of the new job", "Begun in the cellar", leave=False)
+    screen.press("start")
+    screen.sees("Kept in this browser, not yet saved: a job on “Begun in the cellar”")
+    application.start()
+    screen.until(lambda: "Kept in this browser" not in screen.text())
+    lines = [one["machine"] for site in application.get("/api/board") for one in site["jobs"]]
+    assert lines.count("Begun in the cellar") == 1
+    screen.sees("Begun in the cellar")
+
+
+def test_a_choice_that_meets_anothers_is_shown_for_a_decision_and_never_called_done(
+    screen: Screen, application: Application
+) -> None:
+    screen.provoked = GONE
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/call", "Call")
+    application.stop(signal.SIGKILL)
+    screen.choose("Why are we here?", "noisy")
+    screen.sees("kept in this browser, not yet saved")
+    screen.browser.get("about:blank")
+    application.start()
+    another_window(application, job, "call/reason", "dead")
+    screen.go(f"/jobs/{job}/call", "Call")
+    screen.sees("in another window it became “dead” meanwhile")
+    assert application.get(f"/api/jobs/{job}")["document"]["call"]["reason"] == "dead"
+    screen.press("do it on the newest")
+    screen.saved()
+    assert application.get(f"/api/jobs/{job}")["document"]["call"]["reason"] == "noisy"
+
+
+def test_a_seized_motor_is_a_stop_and_no_end_of_the_page(screen: Screen, application: Application) -> None:
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/readings", "Readings")
+    screen.type("Speed, set 1", "0")
+    screen.saved()
+    screen.station("findings")
+    screen.sees("the motor stood still while it took current")

@@ -80,7 +80,14 @@ export function useView(): ViewHere {
 /** What the job holds at a path, and the draft over it. A field is drawn again when its own value or draft changes. */
 export function useField<Value>(path: string): { value: Value | null; draft: Draft | undefined; desk: JobDesk } {
   const { desk } = useView();
-  const value = useDeskState(desk, ({ view }) => (view ? valueAt(view, path) : null));
+  const value = useDeskState(desk, ({ view, acts }) => {
+    // A choice that waits for the server is shown as chosen; whether it is saved is said above.
+    const waits = acts.findLast(
+      ({ state, target }) => state === "waiting" && target?.path === path && !("text" in target),
+    );
+    if (waits?.target) return waits.target.value;
+    return view ? valueAt(view, path) : null;
+  });
   const draft = useDeskState(desk, ({ drafts }) => drafts[path]);
   return { value: value as Value | null, draft, desk };
 }
