@@ -47,7 +47,7 @@ HUNT = "".join(
     f"setTimeout(() => document.querySelector('[data-act=\"{act}\"]').click(), {700 * place});"
     for place, act in enumerate(("read volts", "read amps", "read speed", "read watts", "Look at filter and coil"))
 )
-ASK_ALL = "document.querySelectorAll('[data-device] button').forEach((one) => one.click())"
+ASK_ALL = "document.querySelectorAll('[data-device] [data-ask]').forEach((one) => one.click())"
 WAITS = {"bench": 26.0, "bench-hunt": 5.0}
 """Seconds until what a script begins has happened: the rig runs before and after it is turned."""
 SWEPT = ("setup", "devices")

@@ -8,7 +8,7 @@ import pytest
 
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
-from modest_rotor.store import jobs
+from modest_rotor.store import board, jobs
 from modest_rotor.store.database import database, with_connection
 from modest_rotor.store.models import ChangeRow, JobRow, SiteRow
 from tests.jobs import KRAUSE
@@ -135,11 +135,11 @@ def test_a_refused_change_leaves_nothing_half_written() -> None:
 def test_the_board_tells_every_job_and_follows_its_changes() -> None:
     first = begun()
     with database.connection_context():
-        (site,) = jobs.all_jobs_by_site()
+        (site,) = board.all_jobs_by_site()
         before = site.jobs[0].line
         assert JobRow.get_by_id(first.id).summary_key
         stored = jobs.save_change(first.id, first.revision, "call/protected", "smoke control")
-        after = jobs.all_jobs_by_site()[0].jobs[0].line
+        after = board.all_jobs_by_site()[0].jobs[0].line
     assert not before.stopped and after.stopped
     assert stored.job.currency == "EUR"
 

@@ -11,7 +11,7 @@ from playhouse.migrations import Runner
 from psycopg.types.json import Jsonb
 
 from modest_rotor.serve.cluster import APPLICATION
-from modest_rotor.store import database, jobs
+from modest_rotor.store import board, database, jobs
 from modest_rotor.store.database import MIGRATIONS
 from modest_rotor.store.models import MODELS
 
@@ -50,7 +50,7 @@ def test_the_first_schema_with_a_job_in_it_comes_forward(empty: dict[str, object
         stored = jobs.load(1)
         assert stored.job.document.plate.rated_power is not None
         assert stored.job.document.plate.rated_power.typed == "3/4 hp"
-        assert jobs.all_jobs_by_site()[0].jobs[0].machine == "Fan"
+        assert board.all_jobs_by_site()[0].jobs[0].machine == "Fan"
     assert database.migrate() == []
 
 

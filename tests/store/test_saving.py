@@ -10,8 +10,8 @@ import psycopg
 import pytest
 
 from modest_rotor.core.errors import ChangeRefused, Conflict
+from modest_rotor.store import board, jobs
 from modest_rotor.store import database as door
-from modest_rotor.store import jobs
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy, connection, database, transaction, with_connection
 from modest_rotor.store.models import ChangeRow, CommandRow, SiteRow
 from modest_rotor.store.saving import KnownCommand, Saved, Saving, watch_saving
@@ -66,7 +66,7 @@ def test_an_act_of_one_name_is_done_once_and_says_what_it_made(saving: Saving) -
         jobs.begin_job("Fan", "Quay")
     assert told.value.about == {"job": stored.id}
     with connection():
-        assert sum(len(site.jobs) for site in jobs.all_jobs_by_site()) == 1
+        assert sum(len(site.jobs) for site in board.all_jobs_by_site()) == 1
 
 
 def test_an_act_that_was_refused_may_be_sent_again(saving: Saving) -> None:
@@ -151,20 +151,20 @@ def test_a_statement_that_gets_no_answer_is_cut_off_from_this_side(monkeypatch: 
         database.execute_sql("SELECT pg_sleep(30)")
     assert time.monotonic() - begun < 4
     with pytest.raises(DatabaseAway):  # and the next hears so at once
-        with_connection(jobs.count_jobs)()
+        with_connection(board.count_jobs)()
     time.sleep(door.TRY_AGAIN_AFTER_S + 0.1)
-    assert with_connection(jobs.count_jobs)() == 0
+    assert with_connection(board.count_jobs)() == 0
 
 
 def test_dead_connections_of_the_pool_are_never_handed_out(
     operator: dict[str, object], parameters: dict[str, object]
 ) -> None:
-    with_connection(jobs.count_jobs)()
+    with_connection(board.count_jobs)()
     with psycopg.connect(**operator, autocommit=True) as other:  # type: ignore[arg-type]
         ours = "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = %s"
         other.execute(ours, (parameters["dbname"],))
     time.sleep(0.2)
-    assert with_connection(jobs.count_jobs)() == 0
+    assert with_connection(board.count_jobs)() == 0
 
 
 def statements(work: Callable[[], object], monkeypatch: pytest.MonkeyPatch) -> list[str]:

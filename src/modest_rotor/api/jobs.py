@@ -37,6 +37,7 @@ from modest_rotor.core.options.step_working import StepWorkings
 from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.formats.job_file import job_from_data, write_job
+from modest_rotor.store import board as board_store
 from modest_rotor.store import jobs, logs
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.fits import assess_job, ladder_of_job, needles_of_job
@@ -66,16 +67,16 @@ SIGNED_PATHS = ("setup/signs", "setup/traits", "setup/device", "setup/panel")
 
 @router.get("/board")
 @with_connection
-def board(response: Response, page: Annotated[int, Query(ge=1, le=100_000)] = 1) -> tuple[jobs.BoardSite, ...]:
+def board(response: Response, page: Annotated[int, Query(ge=1, le=100_000)] = 1) -> tuple[board_store.BoardSite, ...]:
     """A page of the sites with their jobs, each told in one line; a machine whose log drifts says so.
 
     The header ``x-total-count`` says how many jobs there are, ``x-page-size`` how many stand on a page.
     """
     for machine in logs.stale_machines(RENEWED_AT_A_LOOK):
         logs.keep_told(machine)
-    response.headers["x-total-count"] = str(jobs.count_jobs())
-    response.headers["x-page-size"] = str(jobs.PAGE)
-    return jobs.all_jobs_by_site(page)
+    response.headers["x-total-count"] = str(board_store.count_jobs())
+    response.headers["x-page-size"] = str(board_store.PAGE)
+    return board_store.all_jobs_by_site(page)
 
 
 @router.post("/jobs", status_code=201, response_model=JobView)

@@ -8,7 +8,7 @@ from collections.abc import Callable
 from threading import Event
 
 from modest_rotor.devices.intents import close_open_writes
-from modest_rotor.store import jobs, logs
+from modest_rotor.store import board, logs
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy, connection
 
 log = logging.getLogger(__name__)
@@ -21,9 +21,9 @@ COMMANDS_KEPT_DAYS = 90
 
 def renew_lines() -> bool:
     """Renew some lines that an older program, or another job of a machine, left behind; whether there were any."""
-    stale, machines = jobs.stale_jobs(JOBS_AT_ONCE), logs.stale_machines(MACHINES_AT_ONCE)
+    stale, machines = board.stale_jobs(JOBS_AT_ONCE), logs.stale_machines(MACHINES_AT_ONCE)
     for job in stale:
-        jobs.renew_line(job)
+        board.renew_line(job)
     for machine in machines:
         logs.keep_told(machine)
     return bool(stale or machines)

@@ -23,7 +23,6 @@ from modest_rotor.store.solving import (
     ladder_here,
     name_of,
     needles_here,
-    sound_job,
     touches_the_machine,
 )
 from modest_rotor.workers.solvers import SOLVERS, Level
@@ -87,15 +86,3 @@ def needles_of_job(job: Job) -> NeedleTable:
 def ladder_of_job(job: Job) -> Ladder:
     """What explains a job's last set of readings; a third of a second's work, so kept as well."""
     return SOLVERS.solve(ladder_here, job, about=name_of(job))
-
-
-__all__ = [
-    "Assessed",
-    "assess_job",
-    "assessed_job",
-    "begin_assessing",
-    "judge_log",
-    "ladder_of_job",
-    "needles_of_job",
-    "sound_job",
-]

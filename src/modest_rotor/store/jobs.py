@@ -3,8 +3,6 @@
 from __future__ import annotations
 
 import hashlib
-import json
-import time
 from concurrent.futures import Future
 from dataclasses import dataclass
 from datetime import UTC, datetime
@@ -14,28 +12,21 @@ from threading import Lock
 from typing import Any
 
 from cachetools import LRUCache
-from pydantic import ValidationError
 
 import modest_rotor.core
 from modest_rotor import __version__
-from modest_rotor.core.assessment import BoardLine
 from modest_rotor.core.changes import label_of, value_at, with_change
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
-from modest_rotor.core.job import Job, JobDocument, Machine, Site, Station
-from modest_rotor.core.phrase import Frozen, Phrase
+from modest_rotor.core.job import Job, JobDocument, Machine, Site
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.store.database import database, forgets_on_connect, transaction
-from modest_rotor.store.fits import Assessed, assessed_job
+from modest_rotor.store.fits import assessed_job
 from modest_rotor.store.models import ChangeRow, JobRow, MachineRow, SiteRow
 from modest_rotor.store.saving import made
-from modest_rotor.workers.process import TookTooLong
+from modest_rotor.store.solving import Assessed
 from modest_rotor.workers.solvers import LONGEST_S, Level
 
 EDIT, UNDO, REDO = "edit", "undo", "redo"
-PAGE = 100
-"""Jobs on one page of the Board."""
-RENEW_FOR_S = 0.15
-"""How long a look at the Board may take to renew lines that an older program, or another job of the machine, left behind."""
 MOST_KEPT = 64
 
 
@@ -77,30 +68,9 @@ class StoredJob:
     redo_label: str | None
 
 
-class BoardJob(Frozen):
-    """A job as the Board shows it."""
-
-    id: int
-    machine_id: int
-    machine: str
-    place: str | None
-    line: BoardLine
-    drifts: Phrase = ()
-    saved: datetime
-    fresh: bool = True
-
-
-class BoardSite(Frozen):
-    """A site with its jobs."""
-
-    id: int
-    site: Site
-    jobs: tuple[BoardJob, ...]
-
-
 def load(job_id: int) -> StoredJob:
     """A job by its number."""
-    return _stored(_row(job_id))
+    return _stored(row_of(job_id))
 
 
 def job_of(job_id: int) -> Job:
@@ -111,24 +81,7 @@ def job_of(job_id: int) -> Job:
     ).fetchone()
     with _lock:
         known = _jobs.get((job_id, revision[0])) if revision else None
-    return known.job if known is not None else _job(_row(job_id))
-
-
-def all_jobs_by_site(page: int = 1, size: int = PAGE) -> tuple[BoardSite, ...]:
-    """A page of the sites with their jobs, each told in one line, by one query and what is kept of each job."""
-    rows = database.execute_sql(BOARD_SQL, (size, (page - 1) * size)).fetchall()
-    until = time.monotonic() + RENEW_FOR_S
-    sites: dict[int, tuple[Site, list[BoardJob]]] = {}
-    for site_id, name, units, currency, *job in rows:
-        if site_id not in sites:
-            sites[site_id] = (Site(name=name, units=units, currency=currency), [])
-        sites[site_id][1].append(_board_job(BoardRow(*job), until))
-    return tuple(BoardSite(id=number, site=site, jobs=tuple(lines)) for number, (site, lines) in sites.items())
-
-
-def count_jobs() -> int:
-    """How many jobs there are."""
-    return int(JobRow.select().count())
+    return known.job if known is not None else job_in(row_of(job_id))
 
 
 def machines_for_the_bench(most: int = 500) -> tuple[tuple[int, str, str], ...]:
@@ -174,13 +127,13 @@ def save_change(
     :raises Conflict: the job has moved on; nothing is saved.
     :raises ChangeRefused: the edit does not fit; nothing is saved.
     """
-    before_it = _row(job_id)
+    before_it = row_of(job_id)
     found = None
-    if _revision(before_it) == revision:  # else it is refused below, in words
-        found = assessed_job(with_change(_job(before_it), path, after), path, job_id, before=_job(before_it))
+    if revision_of(before_it) == revision:  # else it is refused below, in words
+        found = assessed_job(with_change(job_in(before_it), path, after), path, job_id, before=job_in(before_it))
     with transaction():
         row = _locked(job_id, revision)
-        job = _job(row)
+        job = job_in(row)
         changed = with_change(job, path, after)
         before, kept = value_at(job, path), value_at(changed, path)
         if before == kept:
@@ -212,7 +165,7 @@ def redo(job_id: int, revision: str, who: str = "") -> StoredJob:
 
 def changes_of(job_id: int) -> tuple[ChangeRow, ...]:
     """Every change of a job, oldest first."""
-    _row(job_id)
+    row_of(job_id)
     return tuple(ChangeRow.select().where(ChangeRow.job == job_id).order_by(ChangeRow.id))
 
 
@@ -225,7 +178,7 @@ def _step_back(job_id: int, revision: str, who: str, kind: str) -> StoredJob:
             raise ChangeRefused(f"There is nothing to {kind} in this job.")
         target = ChangeRow.get_by_id(top)
         expected, wanted = (target.after, target.before) if kind == UNDO else (target.before, target.after)
-        job = _job(row)
+        job = job_in(row)
         if value_at(job, target.path) != expected:
             raise ChangeRefused(
                 f"“{target.label}” was changed from another job of this machine since; it cannot be taken back from here."
@@ -269,7 +222,7 @@ def _write(row: JobRow, job: Job, change: ChangeRow, found: Assessed | None) -> 
     change.job, change.at, change.revision = row, row.saved, row.revision
     change.save(force_insert=True)
     with _lock:
-        _jobs[(row.id, _revision(row))] = _ReadJob((row.machine.document, row.document), job)
+        _jobs[(row.id, revision_of(row))] = _ReadJob((row.machine.document, row.document), job)
     if found is not None:
         _keep_line(row, found)
 
@@ -277,16 +230,16 @@ def _write(row: JobRow, job: Job, change: ChangeRow, found: Assessed | None) -> 
 def _keep_line(row: JobRow, found: Assessed) -> None:
     """Keep a job's line on the Board with the job, and what was worked out for whoever looks at it next."""
     # A line that stands on what the job was before is shown, and renewed beside the requests.
-    key = None if found.refining else _summary_key(_revision(row))
+    key = None if found.refining else summary_key(revision_of(row))
     row.summary, row.summary_key = found.board.model_dump(mode="json"), key
     row.save(only=[JobRow.summary, JobRow.summary_key])
     with _lock:
-        _assessed[(row.id, _revision(row))] = found
+        _assessed[(row.id, revision_of(row))] = found
 
 
 def _locked(job_id: int, revision: str) -> JobRow:
-    row = _row(job_id, lock=True)
-    if _revision(row) != revision:
+    row = row_of(job_id, lock=True)
+    if revision_of(row) != revision:
         newest = ChangeRow.select().where(ChangeRow.job == job_id).order_by(ChangeRow.id.desc()).first()
         what = f"“{newest.label}” was changed at {newest.at:%H:%M:%S} UTC" if newest else "it was changed"
         raise Conflict(
@@ -295,7 +248,8 @@ def _locked(job_id: int, revision: str) -> JobRow:
     return row
 
 
-def _row(job_id: int, lock: bool = False) -> JobRow:
+def row_of(job_id: int, lock: bool = False) -> JobRow:
+    """A job's row with its machine and site. :raises UnknownItem: there is none of that number."""
     query = JobRow.select(JobRow, MachineRow, SiteRow).join(MachineRow).join(SiteRow).where(JobRow.id == job_id)
     row = (query.for_update(of=(JobRow, MachineRow)) if lock else query).first()
     if row is None:
@@ -310,8 +264,8 @@ def _stored(row: JobRow) -> StoredJob:
         id=row.id,
         site_id=row.machine.site.id,
         machine_id=row.machine.id,
-        revision=_revision(row),
-        job=_job(row),
+        revision=revision_of(row),
+        job=job_in(row),
         saved=row.saved,
         undo_label=labels.get(row.undo_top or 0),
         redo_label=labels.get(row.redo_top or 0),
@@ -357,12 +311,14 @@ def core_fingerprint() -> str:
     return hashlib.sha256(b"".join(path.read_bytes() for path in files)).hexdigest()[:16]
 
 
-def _revision(row: JobRow) -> str:
+def revision_of(row: JobRow) -> str:
+    """The revision of a job: its own and its machine's."""
     return f"{row.revision}.{row.machine.revision}"
 
 
-def _job(row: JobRow) -> Job:
-    key, written = (row.id, _revision(row)), (row.machine.document, row.document)
+def job_in(row: JobRow) -> Job:
+    """The job that a row holds; read once for each revision."""
+    key, written = (row.id, revision_of(row)), (row.machine.document, row.document)
     with _lock:
         known = _jobs.get(key)
     if known is not None and known.written == written:
@@ -381,94 +337,6 @@ def _site(row: SiteRow) -> Site:
     return Site(name=row.name, units=row.units, currency=row.currency)
 
 
-BOARD_SQL = """
-SELECT s.id, s.name, s.units, s.currency, j.id, m.id, m.document->>'name', m.document->>'place', j.summary, j.summary_key,
-       j.revision || '.' || m.revision, m.told, j.saved
-FROM site s JOIN machine m ON m.site_id = s.id JOIN job j ON j.machine_id = m.id ORDER BY s.id, j.id LIMIT %s OFFSET %s
-"""
-WORKED_OUT_ANEW = BoardLine(
-    sentence=("is being worked out anew",), waits_for="a moment", stands_at=Station.CALL, stopped=False
-)
-UNREADABLE = BoardLine(
-    sentence=("cannot be read by this program; it is kept as it is",),
-    waits_for="a program that reads it",
-    stands_at=Station.CALL,
-    stopped=False,
-)
-TOO_LONG = UNREADABLE.model_copy(update={"sentence": ("takes too long to be worked out; it is kept as it is",)})
-
-
-@dataclass(frozen=True)
-class BoardRow:
-    """A job as the Board's query gives it."""
-
-    id: int
-    machine_id: int
-    machine: str
-    place: str | None
-    summary: Any
-    summary_key: str | None
-    revision: str
-    told: Any
-    saved: datetime
-
-
-def _board_job(row: BoardRow, until: float) -> BoardJob:
-    line = _line(row)
-    fresh = line is not None and row.summary_key == _summary_key(row.revision)
-    if not fresh and time.monotonic() < until:
-        line, fresh = renew_line(row.id), True
-    told = _plain(row.told)
-    return BoardJob(
-        id=row.id,
-        machine_id=row.machine_id,
-        machine=row.machine,
-        place=row.place,
-        line=line or WORKED_OUT_ANEW,
-        drifts=tuple(told["rail"]) if told and told["drifts"] else (),
-        saved=row.saved,
-        fresh=fresh,
-    )
-
-
-def _line(row: BoardRow) -> BoardLine | None:
-    """The line as it is kept, unless an older program wrote it in another form."""
-    try:
-        return BoardLine.model_validate(_plain(row.summary)) if row.summary is not None else None
-    except ValidationError:
-        return None
-
-
-def _plain(value: Any) -> Any:
-    return json.loads(value) if isinstance(value, str) else value
-
-
-def renew_line(job_id: int) -> BoardLine:
-    """Work a job's line out anew and keep it; one that cannot be read is told of, and reaches no other job."""
-    row = _row(job_id)
-    try:
-        line = assessed_job(_job(row), number=job_id, level=Level.REFINED).board
-    except ValidationError:
-        line = UNREADABLE
-    except TookTooLong:
-        line = TOO_LONG
-    with transaction():
-        # Only worth keeping if the job has not moved on meanwhile.
-        JobRow.update(summary=line.model_dump(mode="json"), summary_key=_summary_key(_revision(row))).where(
-            JobRow.id == row.id, JobRow.revision == row.revision
-        ).execute()
-    return line
-
-
-def stale_jobs(most: int) -> tuple[int, ...]:
-    """Jobs whose line on the Board an older program, or another job of their machine, left behind."""
-    cursor = database.execute_sql(
-        "SELECT j.id FROM job j JOIN machine m ON m.id = j.machine_id WHERE j.summary_key IS DISTINCT FROM"
-        " j.revision || '.' || m.revision || %s ORDER BY j.id DESC LIMIT %s",
-        (_summary_key(""), most),
-    )
-    return tuple(row[0] for row in cursor.fetchall())
-
-
-def _summary_key(revision: str) -> str:
+def summary_key(revision: str) -> str:
+    """Under what a job's line on the Board is kept: its revision, and the program that wrote it."""
     return f"{revision} {__version__} {core_fingerprint()}"

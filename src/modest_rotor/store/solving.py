@@ -9,6 +9,7 @@ import logging
 import traceback
 from collections.abc import Callable, Hashable
 from dataclasses import dataclass
+from functools import wraps
 from threading import Lock
 from typing import Any, TypeVar
 
@@ -20,7 +21,7 @@ from modest_rotor.core.changes import read_for, with_change
 from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
 from modest_rotor.core.drift.log import Log, Reference
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.errors import Refusal
+from modest_rotor.core.errors import ModestRotorError, OutsideValidity, Refusal
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.ladder import Ladder
@@ -143,12 +144,32 @@ def sound_job(job: Job) -> Job:
     return without(job, tuple(one.path for one in left_out))
 
 
+def _or_refused(work: Callable[[Job], Answer]) -> Callable[[Job], Answer]:
+    """Let a fault of ours in a part of a page be told in words on that part alone."""
+
+    @wraps(work)
+    def told(job: Job) -> Answer:
+        try:
+            return work(job)
+        except ModestRotorError:
+            raise
+        except Exception as error:
+            log.exception("%s failed", work.__name__)
+            raise OutsideValidity(
+                "This cannot be worked out: a fault of this program, which was noted down."
+            ) from error
+
+    return told
+
+
+@_or_refused
 def needles_here(job: Job) -> NeedleTable:
     """What would move which needle on a job's machine."""
     sound = sound_job(job)
     return needles(sound, fit_of(sound))
 
 
+@_or_refused
 def ladder_here(job: Job) -> Ladder:
     """What explains a job's last set of readings."""
     sound = sound_job(job)

@@ -67,7 +67,8 @@ function OneDevice({ device }: { device: Device }) {
   const { who } = useReader();
   const stop = useMutation<Schemas["WriteAnswer"], Refused>({
     mutationFn: () => taken(api.POST("/api/devices/{device_id}/stop", { ...path, body: { who } })),
-    onSettled: renew,
+    // What it holds and does now is asked at once: nobody should have to believe an old figure beside a stop.
+    onSettled: () => ask.mutate(),
   });
   const { values } = device;
   const state = device.trouble ? "silent" : device.fresh ? "answers" : "not asked";
@@ -98,7 +99,7 @@ function OneDevice({ device }: { device: Device }) {
           )}
         </Box>
         <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" justifyContent={{ md: "flex-end" }}>
-          <Press type="button" onClick={() => ask.mutate()} disabled={ask.isPending}>
+          <Press type="button" data-ask onClick={() => ask.mutate()} disabled={ask.isPending}>
             Ask it now
           </Press>
           {device.kind !== "meter panel" && (

@@ -1,18 +1,17 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
 
 import { fields } from "../generated/fields";
-import { api, type Assessment, type JobView, Refused, type Schemas, taken } from "./api";
-import { type Act, alone, type NewAct, type Outbox, outbox as ours, sendAct } from "./outbox";
-import { fieldName, holds, valueAt } from "./paths";
+import { api, type Assessment, type JobView, type Refused, taken } from "./api";
+import { type Deed, Deeds } from "./deeds";
+import { type Act, type NewAct, type Outbox, outbox as ours } from "./outbox";
+import { fieldName, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
+import { Sending } from "./sending";
 
 const REFINE_AFTER_MS = 40;
 const SAVE_AFTER_MS = 1500;
-const TRY_AGAIN_AFTER_MS = 1500;
-const MOST_CONFLICTS = 5;
 /** Long enough after a save of a long job that the next save, if one follows, comes first. */
 const LOOK_WHOLE_AFTER_MS = 900;
-const MOVED_ON = "The job was changed in another window meanwhile. Nothing was overwritten.";
 const WINDOW = crypto.randomUUID().slice(0, 12);
 
 export type DraftState = "typing" | "saving" | "kept" | "refused" | "waiting" | "conflict";
@@ -52,17 +51,6 @@ interface Target {
   text: string;
 }
 
-/** What is done to a job besides typing: where it is sent and with what. */
-export interface Deed {
-  to: string;
-  body?: Record<string, unknown>;
-  label: string;
-  /** As in the outbox; done on the newest revision in any case where nothing is said. */
-  onNewest?: Act["onNewest"];
-  /** Not kept for later: it reads a machine as it is now, and is done now or not at all. */
-  now?: boolean;
-}
-
 /** The same, with every part that did not change kept as the very object it was, so that nothing of it is drawn again. */
 function shared(state: DeskState, part: Partial<DeskState>): Partial<DeskState> {
   const shown = state.preview ?? state.view?.assessment;
@@ -88,7 +76,7 @@ const EMPTY: DeskState = {
  * Acts go one after another, each on the revision the one before it made. Each is kept in this browser before it is sent and
  * ends as done, refused in words, or shown for a decision; one that meets no answer is sent again under its own name.
  */
-export class JobDesk {
+export class JobDesk extends Deeds {
   private state: DeskState = EMPTY;
   private readonly listeners = new Set<() => void>();
   private queue: Promise<void> = Promise.resolve();
@@ -100,8 +88,7 @@ export class JobDesk {
   private looking = false;
   private refining: AbortController | null = null;
 
-  private readonly ended = new Map<string, (error: Refused | null) => void>();
-  private sending = false;
+  private readonly sending: Sending;
   private whole = 0;
   private readonly lane: string;
 
@@ -109,7 +96,24 @@ export class JobDesk {
     readonly id: number,
     private readonly outbox: Outbox = ours,
   ) {
+    super();
     this.lane = `job ${id}`;
+    this.sending = new Sending(
+      {
+        lane: this.lane,
+        view: () => this.state.view,
+        read: () => this.read(),
+        shows: (view) => this.set({ view }),
+        saved: (view, target) => this.saved(view, target),
+        troubled: (trouble) => this.set({ trouble }),
+        stands: ({ target }, state, sentence) => {
+          if (target?.text !== undefined && this.state.drafts[target.path]?.text === target.text)
+            this.setDraft(target.path, { text: target.text, state, sentence });
+        },
+        counts: (by) => this.set({ pending: this.state.pending + by }),
+      },
+      outbox,
+    );
     this.outbox.subscribe(() => {
       const acts = this.outbox.lane(this.lane);
       if (acts.length !== this.state.acts.length || acts.some((act, place) => act !== this.state.acts[place]))
@@ -165,7 +169,7 @@ export class JobDesk {
       const shown = state === "waiting" ? "waiting" : state === "asks" ? "conflict" : "refused";
       this.setDraft(target.path, { text: target.text, state: shown, sentence: sentence ?? null });
     }
-    void this.send();
+    void this.sending.send();
   }
 
   enter(path: string) {
@@ -217,12 +221,6 @@ export class JobDesk {
     });
   }
 
-  /** Add an item to a list: empty, or like another one. */
-  add(list: string, like?: string) {
-    const query = like ? `?like=${encodeURIComponent(like)}` : "";
-    return this.does({ to: `/items/${list}${query}`, label: `one more of ${named(list)}` });
-  }
-
   remove(item: string) {
     const who = encodeURIComponent(this.writer.who);
     return this.put({
@@ -250,54 +248,6 @@ export class JobDesk {
     );
   }
 
-  /** Put what the plate's line was taken for into its fields. */
-  fillPlate() {
-    return this.does({ to: "/plate-line", label: "the plate from its line" });
-  }
-
-  /** Say of a finding what became of it. */
-  mark(finding: string, state: Schemas["MarkState"], note: string) {
-    return this.does({ to: "/marks", body: { finding, state, note }, label: `a finding ${state}` });
-  }
-
-  /** Take in the good rows of a CSV file as sets. */
-  takeCsv(file: Schemas["CsvIn"]) {
-    return this.does({ to: "/readings-csv", body: { ...file }, label: "sets from a CSV file" });
-  }
-
-  /** Consider one more option, with a product of the catalogue where one is named. */
-  consider(kind: Schemas["OptionKind"], code: string | null) {
-    return this.does({ to: "/options", body: { kind, code }, label: `option ${code ?? kind}` });
-  }
-
-  /** Answer for a stop. */
-  waive(option: string, check: string, name: string, reason: string) {
-    return this.does({
-      to: "/waivers",
-      body: { option, check, name, reason },
-      label: `${name} answers for a stop`,
-      onNewest: "ask",
-    });
-  }
-
-  /** Take a logger's year over as steps. */
-  takeLog(file: Schemas["LogIn"], byLoad: boolean) {
-    return this.does({ to: "/duty/log", body: { ...file, by_load: byLoad }, label: "the year from a logger" });
-  }
-
-  /** Take a template's year over, each step marked assumed. */
-  takeTemplate(building: string) {
-    return this.does({ to: "/duty/template", body: { building }, label: `the year of an ${building}` });
-  }
-
-  undo() {
-    return this.does({ to: "/undo", label: "undo", onNewest: "ask" });
-  }
-
-  redo() {
-    return this.does({ to: "/redo", label: "redo", onNewest: "ask" });
-  }
-
   /** Decide on an act that asks: do it on the job as it now is, or give it up. */
   decide(id: string, doIt: boolean) {
     const act = this.outbox.lane(this.lane).find((one) => one.id === id);
@@ -307,7 +257,7 @@ export class JobDesk {
       this.outbox.change(id, { state: "waiting", waited: true, onNewest: "always", on: "" });
       if (target?.text !== undefined)
         this.setDraft(target.path, { text: target.text, state: "saving", sentence: null });
-      void this.send();
+      void this.sending.send();
       return;
     }
     this.outbox.drop(id);
@@ -340,162 +290,10 @@ export class JobDesk {
     };
   }
 
-  /** Keep an act in this browser, then send it behind those before it; done when it has come to its end. */
   private put(act: Omit<NewAct, "lane" | "who" | "on">, now = false): Promise<void> {
-    this.set({ pending: this.state.pending + 1 });
-    const on = this.state.view?.revision ?? "";
-    const kept = this.outbox.put({ ...act, on, lane: now ? `${this.lane} now` : this.lane, who: this.writer.who });
-    const done = new Promise<void>((resolve) => {
-      this.ended.set(kept.id, (error) => {
-        this.ended.delete(kept.id);
-        this.set({ pending: this.state.pending - 1 });
-        if (error && !kept.target) this.set({ trouble: error });
-        resolve();
-      });
-    });
+    const done = this.sending.put({ ...act, who: this.writer.who }, now);
     this.queue = Promise.all([this.queue, done]).then(() => undefined);
-    if (now) void this.sendNow(kept);
-    else void this.send();
     return done;
-  }
-
-  /** Send what waits, one after another; goes on for as long as the page lives, also when the reader has gone elsewhere. */
-  private async send() {
-    if (this.sending) return;
-    this.sending = true;
-    try {
-      await alone(this.lane, async () => {
-        for (let act = this.next(); act; act = this.next()) await this.sendOne(act);
-      });
-    } finally {
-      this.sending = false;
-    }
-    if (this.next()) void this.send();
-  }
-
-  private next() {
-    return this.outbox.lane(this.lane).find((act) => act.state === "waiting");
-  }
-
-  /** Send one act until it has come to its end. */
-  private async sendOne(first: Act) {
-    let act = first;
-    for (let conflicts = 0; ;) {
-      try {
-        const moved = act.on !== "" && this.state.view !== null && act.on !== this.state.view.revision;
-        if (moved && act.onNewest !== "always") {
-          const found = this.found(act, this.state.view as JobView);
-          if (found === "done") return this.done(act, this.state.view);
-          if (found === "other") return this.asks(act, new Refused(409, MOVED_ON));
-        }
-        const view = (await sendAct(act, this.state.view?.revision ?? "")) as JobView;
-        return this.done(act, view);
-      } catch (error) {
-        const refused = error as Refused;
-        if (refused.isKnown) return this.done(act, await this.readUntilAnswered());
-        if (refused.isAway) {
-          this.set({ trouble: refused });
-          this.outbox.change(act.id, { waited: true });
-          act = { ...act, waited: true };
-          if (act.target?.text !== undefined)
-            this.setDraft(act.target.path, { text: act.target.text, state: "waiting", sentence: null });
-          await pause(TRY_AGAIN_AFTER_MS);
-        } else if (refused.isConflict) {
-          conflicts += 1;
-          const again = conflicts <= MOST_CONFLICTS && (await this.mayGoOnNewest(act));
-          if (again === "done") return this.done(act, this.state.view);
-          if (!again) return this.asks(act, refused);
-        } else return this.refused(act, refused);
-      }
-    }
-  }
-
-  /** Whether an act that waited may be done on the job as it now is; "done" where it holds what was wanted already. */
-  private async mayGoOnNewest(act: Act): Promise<boolean | "done"> {
-    if (!act.waited) return false;
-    const now = await this.readUntilAnswered();
-    this.set({ view: now });
-    if (act.onNewest === "always") return true;
-    const found = this.found(act, now);
-    return found === "done" ? found : found === "untouched";
-  }
-
-  /** What an act finds at its place in the job as it now is: what was wanted already, what was there before, or another thing. */
-  private found({ onNewest, target }: Act, now: JobView): "done" | "untouched" | "other" {
-    if (onNewest === "ask" || !target) return "other";
-    if (target.text !== undefined && holds(now, target.path, target.text)) return "done";
-    return JSON.stringify(valueAt(now, target.path)) === JSON.stringify(target.before) ? "untouched" : "other";
-  }
-
-  /** Something that is done now or not at all; where its answer is lost, the server is asked whether it was done. */
-  private async sendNow(act: Act) {
-    for (let lost = false; ;) {
-      try {
-        if (lost && !(await this.wasDone(act))) return this.endNow(act, null);
-        const view = lost ? await this.read() : ((await sendAct(act, this.state.view?.revision ?? "")) as JobView);
-        return this.done(act, view);
-      } catch (error) {
-        const refused = error as Refused;
-        if (!refused.isAway) return this.endNow(act, refused);
-        this.set({ trouble: refused });
-        lost = true;
-        await pause(TRY_AGAIN_AFTER_MS);
-      }
-    }
-  }
-
-  private endNow(act: Act, refused: Refused | null) {
-    this.outbox.drop(act.id);
-    this.ended.get(act.id)?.(refused);
-  }
-
-  private async wasDone(act: Act): Promise<boolean> {
-    const { known } = await taken(api.GET("/api/commands/{name}", { params: { path: { name: act.id } } }));
-    return known;
-  }
-
-  private async readUntilAnswered(): Promise<JobView> {
-    for (;;) {
-      try {
-        return await this.read();
-      } catch (error) {
-        if (!(error as Refused).isAway) throw error;
-        await pause(TRY_AGAIN_AFTER_MS);
-      }
-    }
-  }
-
-  private done(act: Act, view: JobView | null) {
-    this.outbox.drop(act.id);
-    // What was done behind it saw the job as this one was about to make it.
-    const before = this.state.view?.revision;
-    if (view && act.on === before)
-      for (const later of this.outbox.lane(this.lane))
-        if (later.on === before) this.outbox.change(later.id, { on: view.revision });
-    if (view) this.saved(view, act.target);
-    this.ended.get(act.id)?.(null);
-  }
-
-  /** It meets what another window did: shown for a decision, and kept until there is one. */
-  private asks(act: Act, refused: Refused) {
-    const { target } = act;
-    this.set({ trouble: refused });
-    if (target?.text !== undefined && this.state.drafts[target.path]?.text === target.text)
-      this.setDraft(target.path, { text: target.text, state: "conflict", sentence: refused.message });
-    // What was only just pressed is told of and can be pressed again; what was kept for later stays until it is decided.
-    if (act.waited || target) this.outbox.change(act.id, { state: "asks", sentence: refused.message });
-    else this.outbox.drop(act.id);
-    this.ended.get(act.id)?.(target ? null : refused);
-  }
-
-  private refused(act: Act, refused: Refused) {
-    const { target } = act;
-    if (target?.text === undefined) this.set({ trouble: refused });
-    else if (this.state.drafts[target.path]?.text === target.text)
-      this.setDraft(target.path, { text: target.text, state: "refused", sentence: refused.message });
-    if (act.waited) this.outbox.change(act.id, { state: "refused", sentence: refused.message });
-    else this.outbox.drop(act.id);
-    this.ended.get(act.id)?.(refused);
   }
 
   private saved(view: JobView, target?: Act["target"]) {
@@ -580,8 +378,6 @@ export class JobDesk {
     this.outbox.store.keepDrafts(this.id, Object.fromEntries(unsaved.map(([path, draft]) => [path, draft.text])));
   }
 }
-
-const pause = (ms: number) => new Promise((resolve) => window.setTimeout(resolve, ms));
 
 /** What a person calls the place at a path. */
 function named(path: string): string {

@@ -1,5 +1,5 @@
 import { api, type Schemas, taken } from "../../shared/api";
-import type { Deed } from "../../shared/desk";
+import type { Deed } from "../../shared/deeds";
 
 const of = (job: number) => ({ params: { path: { job_id: job } } });
 

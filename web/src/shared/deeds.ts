@@ -1,0 +1,75 @@
+import type { Schemas } from "./api";
+import type { Act } from "./outbox";
+
+/** What is done to a job besides typing: where it is sent and with what. */
+export interface Deed {
+  to: string;
+  body?: Record<string, unknown>;
+  label: string;
+  /** As in the outbox; done on the newest revision in any case where nothing is said. */
+  onNewest?: Act["onNewest"];
+  /** Not kept for later: it reads a machine as it is now, and is done now or not at all. */
+  now?: boolean;
+}
+
+/** What can be done to a job besides typing, each in the words of the trade; how it is sent is its desk's business. */
+export abstract class Deeds {
+  abstract does(deed: Deed): Promise<void>;
+
+  /** Add an item to a list: empty, or like another one. */
+  add(list: string, like?: string) {
+    const query = like ? `?like=${encodeURIComponent(like)}` : "";
+    return this.does({
+      to: `/items/${list}${query}`,
+      label: `one more of ${(list.split("/").at(-1) ?? list).replaceAll("_", " ")}`,
+    });
+  }
+
+  /** Put what the plate's line was taken for into its fields. */
+  fillPlate() {
+    return this.does({ to: "/plate-line", label: "the plate from its line" });
+  }
+
+  /** Say of a finding what became of it. */
+  mark(finding: string, state: Schemas["MarkState"], note: string) {
+    return this.does({ to: "/marks", body: { finding, state, note }, label: `a finding ${state}` });
+  }
+
+  /** Take in the good rows of a CSV file as sets. */
+  takeCsv(file: Schemas["CsvIn"]) {
+    return this.does({ to: "/readings-csv", body: { ...file }, label: "sets from a CSV file" });
+  }
+
+  /** Consider one more option, with a product of the catalogue where one is named. */
+  consider(kind: Schemas["OptionKind"], code: string | null) {
+    return this.does({ to: "/options", body: { kind, code }, label: `option ${code ?? kind}` });
+  }
+
+  /** Answer for a stop. */
+  waive(option: string, check: string, name: string, reason: string) {
+    return this.does({
+      to: "/waivers",
+      body: { option, check, name, reason },
+      label: `${name} answers for a stop`,
+      onNewest: "ask",
+    });
+  }
+
+  /** Take a logger's year over as steps. */
+  takeLog(file: Schemas["LogIn"], byLoad: boolean) {
+    return this.does({ to: "/duty/log", body: { ...file, by_load: byLoad }, label: "the year from a logger" });
+  }
+
+  /** Take a template's year over, each step marked assumed. */
+  takeTemplate(building: string) {
+    return this.does({ to: "/duty/template", body: { building }, label: `the year of an ${building}` });
+  }
+
+  undo() {
+    return this.does({ to: "/undo", label: "undo", onNewest: "ask" });
+  }
+
+  redo() {
+    return this.does({ to: "/redo", label: "redo", onNewest: "ask" });
+  }
+}
