@@ -4,19 +4,20 @@ from __future__ import annotations
 
 import io
 import random
+from collections.abc import Iterator
 from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
 from openpyxl import load_workbook
 from PIL import Image, PngImagePlugin
+from pydantic import BaseModel
 
 import modest_rotor.core.assess as door
 from modest_rotor.api import contracts
 from modest_rotor.core.job import Job
 from modest_rotor.core.quantities import quantity
 from modest_rotor.core.stations.sheet import quantity_of
-from modest_rotor.core.withheld import quantities_of
 from modest_rotor.demo.load import DEMO_JOBS, FINISHED, _job
 from modest_rotor.store import database as store
 from modest_rotor.store.database import with_connection
@@ -35,25 +36,30 @@ def edit(client: TestClient, job: int, path: str, text: str, **headers: str) -> 
     return client.post(f"/api/jobs/{job}/changes", json=body, headers=headers)
 
 
+def quantity_paths(model: BaseModel, prefix: str = "") -> Iterator[tuple[str, str]]:
+    """Every place of a model that takes a quantity, filled or empty, with the quantity's name."""
+    for field in type(model).model_fields:
+        value, path = getattr(model, field), f"{prefix}/{field}" if prefix else field
+        name = quantity_of(type(model), field)
+        if name:
+            yield path, name
+        elif isinstance(value, BaseModel):
+            yield from quantity_paths(value, path)
+        elif isinstance(value, tuple):
+            for item in value:
+                if isinstance(item, BaseModel) and hasattr(item, "id"):
+                    yield from quantity_paths(item, f"{path}/{item.id}")
+
+
 def extremes(job: Job) -> list[tuple[str, str]]:
-    """Every typed quantity of a job with 0, a tiny, the least, the greatest and a negative value."""
+    """Every quantity of a job with 0, a tiny, the least, the greatest and a negative value."""
     found = []
-    for path, entry in quantities_of(job):
-        name = named(job, path)
+    for path, name in (*quantity_paths(job.machine, "machine"), *quantity_paths(job.document)):
         what = quantity(name)
         unit = what.reader_unit("si")
         for si in (0.0, max(what.low, 0.0) + 1e-9, what.low, what.high, -abs(what.high) / 3):
             found.append((path, f"{unit.from_si(si):.10g} {'' if unit.symbol == 'money' else unit.symbol}".strip()))
-        assert entry.typed
     return found
-
-
-def named(job: Job, path: str) -> str:
-    place: Any = job.machine if path.startswith("machine/") else job.document
-    *way, field = path.removeprefix("machine/").split("/")
-    for step in way:
-        place = next(one for one in place if one.id == step) if isinstance(place, tuple) else getattr(place, step)
-    return quantity_of(type(place), field) or ""
 
 
 @pytest.mark.slow
