@@ -24,7 +24,7 @@ ATTACKS: dict[str, Callable[[Application], Row | list[Row]]] = {
     "files": crowds.files,
     "frozen": lambda application: places.frozen(application, 20),
     "copies": places.copies,
-    "memory": lambda application: crowds.memory(application, 90),
+    "memory": lambda application: crowds.memory(application, 300),
     "kills": lambda application: kills.kills(application, 100),
     "disk": lambda _: places.full_disk(),
 }

@@ -7,6 +7,7 @@ import math
 import re
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
+from typing import Any
 
 from pydantic import BaseModel
 
@@ -131,16 +132,9 @@ def read_log_file(
     return report, tuple(kept)
 
 
-def look_at_log_file(
-    text: str,
-    now: datetime,
-    mapping: dict[str, str] | None = None,
-    units_of: dict[str, str] | None = None,
-    order: Order | None = None,
-    units: UnitSystem = "si",
-) -> LogFile:
+def look_at_log_file(*said: Any, **more: Any) -> LogFile:
     """What a file says, without its readings; arguments and errors as :func:`read_log_file`."""
-    return read_log_file(text, now, mapping, units_of, order, units)[0]
+    return read_log_file(*said, **more)[0]
 
 
 def _in_time(found: list[TimedValues], now: datetime, remarks: list[str]) -> list[TimedValues]:
