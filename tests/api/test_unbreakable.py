@@ -26,7 +26,7 @@ from modest_rotor.store.models import JobRow
 from tests.jobs import KRAUSE
 
 pytestmark = pytest.mark.database
-SAMPLED = 40
+SAMPLED = 16
 """Edits of the sample; ``tools/attack/poison.py`` makes them all."""
 
 

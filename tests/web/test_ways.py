@@ -208,6 +208,7 @@ def test_what_is_done_while_the_server_is_away_outlives_the_tab_and_is_done_once
     """A choice, a set, a job begun, a station that was never opened; and a page closed before the server is back."""
     screen.provoked = GONE
     job = taken_in(application, KRAUSE)
+    screen.browser.execute_cdp_cmd("Network.clearBrowserCache", {})  # other tests have opened every station before
     screen.go(f"/jobs/{job}/call", "Call")
     application.stop(signal.SIGKILL)
     screen.choose("Why are we here?", "noisy")
