@@ -67,6 +67,15 @@ def test_a_closed_terminal_leaves_no_database_behind(application: Application, e
     assert application.database_processes() == []
 
 
+def test_ctrl_c_in_a_terminal_ends_everything_without_a_traceback(application: Application) -> None:
+    application.start()
+    assert application.process
+    os.killpg(application.process.pid, signal.SIGINT)  # a terminal sends it to every process of its group
+    assert application.process.wait(30) == 0
+    assert application.database_processes() == []
+    assert "Traceback" not in application.output(), application.output()
+
+
 def test_a_second_start_on_the_same_data_says_where_the_first_runs(application: Application) -> None:
     application.start()
     second = Application(data=application.data).start(wait=False)

@@ -10,7 +10,7 @@ from threading import BoundedSemaphore
 from typing import Any, TypeVar
 
 from modest_rotor.core.errors import Refusal
-from modest_rotor.workers.process import answer_of, context, portable
+from modest_rotor.workers.process import answer_of, context, ends_with_its_server, portable
 
 Answer = TypeVar("Answer")
 LONGEST_S = 10.0
@@ -71,6 +71,7 @@ def _wait(here: Connection, seconds: float, cancelled: Callable[[], bool]) -> tu
 
 
 def _work(there: Connection, memory: int, seconds: float, work: Callable[..., Any], arguments: tuple[Any, ...]) -> None:
+    ends_with_its_server()
     resource.setrlimit(resource.RLIMIT_AS, (memory, memory))
     resource.setrlimit(resource.RLIMIT_CPU, (int(seconds) + 1, int(seconds) + 2))
     try:

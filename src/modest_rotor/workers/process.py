@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import multiprocessing
 import os
+import signal
 from functools import cache
 from multiprocessing.context import ForkServerContext
 from typing import Any
@@ -41,6 +42,11 @@ def context() -> ForkServerContext:
     found = multiprocessing.get_context("forkserver")
     found.set_forkserver_preload(list(PRELOADED))
     return found
+
+
+def ends_with_its_server() -> None:
+    """Ctrl-C goes to everything in a terminal; a process beside the server ends when the server does, and says nothing."""
+    signal.signal(signal.SIGINT, signal.SIG_IGN)
 
 
 def portable(error: BaseException) -> BaseException:

@@ -18,7 +18,15 @@ from multiprocessing.connection import Connection
 from threading import Condition, Thread
 from typing import Any, TypeVar
 
-from modest_rotor.workers.process import Overtaken, TookTooLong, WorkerLost, answer_of, context, portable
+from modest_rotor.workers.process import (
+    Overtaken,
+    TookTooLong,
+    WorkerLost,
+    answer_of,
+    context,
+    ends_with_its_server,
+    portable,
+)
 
 log = logging.getLogger(__name__)
 Answer = TypeVar("Answer")
@@ -202,6 +210,7 @@ def _begin() -> tuple[Any, Connection]:
 
 def _loop(there: Connection) -> None:
     """What a solver does: one task after another, until its server goes away."""
+    ends_with_its_server()
     while True:
         try:
             work, arguments = there.recv()
