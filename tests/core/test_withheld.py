@@ -8,10 +8,11 @@ import modest_rotor.core.assess as door
 from modest_rotor.core.assess import assess
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import read_for, with_change
-from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.errors import ChangeRefused, OutsideValidity
 from modest_rotor.core.job import Job
 from modest_rotor.core.stations.trust import Standing, standing_of
 from modest_rotor.core.withheld import quantities_of, without
+from modest_rotor.store import signed
 from tests.jobs import KRAUSE
 
 SPEED = "readings/s1/speed"
@@ -116,3 +117,9 @@ def test_no_watts_beside_current_are_kept_and_not_worked_with(krause: Job) -> No
 
 def test_an_efficiency_of_nothing_says_nothing(krause: Job) -> None:
     assert not assess(edited(krause, plate__nominal_efficiency="0 %")).left_out
+
+
+def test_nothing_is_signed_that_was_worked_out_without_a_value(krause: Job, monkeypatch: pytest.MonkeyPatch) -> None:
+    failing_where(monkeypatch, SPEED)
+    with pytest.raises(ChangeRefused, match=r"nothing was signed\. Speed of set 1"):
+        signed._refuse_open(assess(krause))

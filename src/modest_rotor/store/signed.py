@@ -80,6 +80,10 @@ def sign(job_id: int, revision: str, who: str, role: str, at: datetime | None = 
 
 
 def _refuse_open(assessment: Assessment) -> None:
+    if assessment.left_out:
+        raise ChangeRefused(
+            f"Not everything could be worked out; nothing was signed. {assessment.left_out[0].sentence}"
+        )
     if assessment.setup.stops:
         raise ChangeRefused("A stop in Set-up is not cleared. It is lifted there, not here; nothing was signed.")
     if assessment.proof.waits:
