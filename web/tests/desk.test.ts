@@ -25,6 +25,7 @@ beforeEach(async () => {
   // The browser's store keeps its own time.
   vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout", "setInterval", "clearInterval", "Date"] });
   globalThis.indexedDB = new IDBFactory();
+  localStorage.clear();
   server = new PlayedServer();
   outbox = new Outbox();
   desk = new JobDesk(7, outbox);
@@ -157,6 +158,17 @@ describe("a value while it is typed", () => {
     const refined = server.looks().filter(({ body }) => body.refined);
     expect(refined.map(({ body }) => body.text)).toEqual(["3.15 A"]);
     expect(desk.snapshot().preview).toMatchObject({ told: { [AMPS]: "3.15 A" }, refining: false });
+  });
+
+  it("outlives its page with the last key, with nothing waited for in between", async () => {
+    desk.enter(POWER);
+    desk.type(POWER, "1/2 h");
+    desk.type(POWER, "1/2 hp");
+    const reloaded = new JobDesk(7, new Outbox());
+    reloaded.write({ units: "ip", who: "R. Quay" });
+    await reloaded.begin();
+    await settle();
+    expect(server.edits().map(({ body }) => body.text)).toEqual(["1/2 hp"]);
   });
 
   it("may be dropped: the field shows what the job holds, and nothing is sent", async () => {

@@ -153,7 +153,7 @@ export class JobDesk extends Deeds {
     await this.load();
     if (!this.state.view) return;
     this.resume();
-    for (const [path, text] of Object.entries(await this.outbox.store.drafts(this.id))) {
+    for (const [path, text] of Object.entries(this.outbox.store.drafts(this.id))) {
       if (this.state.drafts[path]) continue;
       this.setDraft(path, { text, state: "typing", sentence: null });
       this.save(path);

@@ -30,10 +30,10 @@ export interface Act {
 
 interface Schema extends DBSchema {
   acts: { key: string; value: Act };
-  drafts: { key: number; value: Record<string, string> };
 }
 
 const NAME = "modest-rotor";
+const draftsOf = (job: number) => `${NAME} drafts ${job}`;
 
 /** The durable store of this browser. Writes are issued at once and in order; where a browser keeps nothing, it says so. */
 export class BrowserStore {
@@ -49,7 +49,6 @@ export class BrowserStore {
         openDB<Schema>(NAME, 1, {
           upgrade(db) {
             db.createObjectStore("acts", { keyPath: "id" });
-            db.createObjectStore("drafts");
           },
         }),
       )
@@ -69,9 +68,12 @@ export class BrowserStore {
     return all.sort((one, other) => one.at - other.at);
   }
 
-  async drafts(job: number): Promise<Record<string, string>> {
-    await this.writes;
-    return (await this.db?.get("drafts", job).catch(() => undefined)) ?? {};
+  drafts(job: number): Record<string, string> {
+    try {
+      return JSON.parse(localStorage.getItem(draftsOf(job)) ?? "{}") as Record<string, string>;
+    } catch {
+      return {};
+    }
   }
 
   keep(act: Act) {
@@ -82,8 +84,14 @@ export class BrowserStore {
     this.write((db) => db.delete("acts", id));
   }
 
+  /** Keystrokes are kept before they show: a page that goes in the same moment leaves a write to a database undone. */
   keepDrafts(job: number, drafts: Record<string, string>) {
-    this.write((db) => (Object.keys(drafts).length ? db.put("drafts", drafts, job) : db.delete("drafts", job)));
+    try {
+      if (Object.keys(drafts).length) localStorage.setItem(draftsOf(job), JSON.stringify(drafts));
+      else localStorage.removeItem(draftsOf(job));
+    } catch {
+      this.durable = false;
+    }
   }
 
   /** Until everything that was put here is kept. */
