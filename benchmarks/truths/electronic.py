@@ -57,10 +57,14 @@ def draw_electronic(rng: np.random.Generator, power: float, rpm: float, phases: 
     wanted = float(np.clip(sold + 0.028 * rng.standard_normal(), 0.4, 0.93))
     lost = power * (1 / wanted - 1)
     control = min(u(1.5, 3.5) + u(0.005, 0.012) * power * (power / 373) ** -0.3, 0.35 * lost)
-    shares = np.array([u(0.30, 0.55), u(0.08, 0.2), u(0.04, 0.15), u(0.02, 0.08), u(0.1, 0.2), u(0.06, 0.15), u(0.05, 0.12)])
+    shares = np.array(
+        [u(0.30, 0.55), u(0.08, 0.2), u(0.04, 0.15), u(0.02, 0.08), u(0.1, 0.2), u(0.06, 0.15), u(0.05, 0.12)]
+    )
     copper, hysteresis, eddy, friction, conduction, switching, rectifier = shares / shares.sum() * (lost - control)
     factor = u(0.52, 0.68) if phases == 1 else u(0.86, 0.95)
-    return ElectronicTruth(power, rpm, copper, hysteresis, eddy, friction, conduction, switching, rectifier, control, factor)
+    return ElectronicTruth(
+        power, rpm, copper, hysteresis, eddy, friction, conduction, switching, rectifier, control, factor
+    )
 
 
 @dataclass(frozen=True)
@@ -80,8 +84,8 @@ class DriveTruth:
 
 
 def draw_drive(rng: np.random.Generator, power: float) -> DriveTruth:
-    """A drive of a motor's rating, W: about 95 to 97.5 % at rating, less when small."""
-    lost = 0.045 * (power / 2200) ** -0.22 * float(np.exp(0.15 * rng.standard_normal()))
-    fixed = rng.uniform(0.25, 0.5)
+    """A drive of a motor's rating, W: about 95 to 97.5 % at rating, less when small (reference converters of IEC 61800-9-2)."""
+    lost = 0.055 * (power / 2200) ** -0.3 * float(np.exp(0.18 * rng.standard_normal()))
+    fixed = rng.uniform(0.35, 0.6)
     square = rng.uniform(0.1, 0.3)
     return DriveTruth(power, lost * fixed, lost * (1 - fixed - square), lost * square, rng.uniform(0.04, 0.12))

@@ -11,7 +11,9 @@ import numpy.typing as npt
 Array = npt.NDArray[np.float64]
 SLIPS = np.concatenate((np.geomspace(0.002, 0.09, 46), np.linspace(0.1, 0.62, 30)))
 COPPER_ZERO_C, ALUMINIUM_ZERO_C, COLD_C = 234.5, 225.0, 20.0
-STANDARD_MICROFARADS = np.array([1.5, 2, 2.5, 3, 4, 5, 6, 7.5, 8, 10, 12.5, 15, 17.5, 20, 25, 30, 35, 40, 45, 50, 60, 70])
+STANDARD_MICROFARADS = np.array(
+    [1.5, 2, 2.5, 3, 4, 5, 6, 7.5, 8, 10, 12.5, 15, 17.5, 20, 25, 30, 35, 40, 45, 50, 60, 70]
+)
 POWERS_HP = np.array([1 / 12, 1 / 10, 1 / 8, 1 / 6, 1 / 5, 1 / 4, 1 / 3, 1 / 2, 3 / 4, 1.0])
 POWERS_W = 1000 * np.array([0.37, 0.55, 0.75, 1.1, 1.5, 2.2, 3.0, 4.0, 5.5, 7.5, 11.0, 15.0, 18.5, 22.0, 30.0])
 SETTLES = 24
@@ -141,9 +143,7 @@ class Motor:
         v[:, 1, 0] = feed.volts if self.phases == 1 else -1j * feed.volts
         return np.asarray(np.linalg.solve(a, v)[..., 0])
 
-    def _running(
-        self, feed: Feed, f: float, i: npt.NDArray[np.complex128], x_d: Array, x_q: Array
-    ) -> Running:
+    def _running(self, feed: Feed, f: float, i: npt.NDArray[np.complex128], x_d: Array, x_q: Array) -> Running:
         w = 2 * math.pi * feed.hertz * 2 / self.poles
         gap_d, gap_q = self._gap(feed, i)
         rotor_d, rotor_q = i[:, 2] + i[:, 3], i[:, 4] + i[:, 5]
@@ -151,7 +151,7 @@ class Motor:
         pull = pull if np.interp(self.slip, SLIPS, pull) > 0 else -pull
         speed = w * (1 - SLIPS)
         volts = feed.volts / self.volts
-        iron = self.iron_w * volts**1.9 * f**-0.5
+        iron = self.iron_w * (volts / (1 + feed.tap)) ** 1.9 * f**-0.5
         line = i[:, 0] + i[:, 1] + iron / feed.volts if self.phases == 1 else i[:, 0] + iron / (2 * feed.volts)
         rated_torque = self.power / (2 * math.pi * self.hertz * 2 / self.poles * (1 - self.slip))
         third = (1 / 3 - (1 - SLIPS)) * 3
@@ -199,27 +199,33 @@ class Motor:
 def _scaled(motor: Motor, by: float) -> Motor:
     cage = tuple(x * by for x in motor.cage)
     names = ("r_main", "x_main", "r_aux", "x_aux", "x_gap_d", "x_gap_q")
-    return replace(
-        motor, cage=cage, farads=motor.farads / by, **{name: getattr(motor, name) * by for name in names}
-    )  # type: ignore[arg-type]
+    return replace(motor, cage=cage, farads=motor.farads / by, **{name: getattr(motor, name) * by for name in names})  # type: ignore[arg-type]
 
 
 def draw_capacitor_motor(rng: np.random.Generator) -> Motor | None:
     """A capacitor motor that somebody sells, or nothing."""
-    volts, hertz, poles = ((115.0, 60.0, 6), (115.0, 60.0, 4), (230.0, 60.0, 6), (230.0, 50.0, 4), (277.0, 60.0, 6), (230.0, 50.0, 6))[
-        rng.integers(6)
-    ]
-    power = float(rng.choice(POWERS_HP)) * 745.7 if hertz == 60 else float(rng.choice([90, 120, 180, 250, 370, 550, 750.0]))
+    volts, hertz, poles = (
+        (115.0, 60.0, 6),
+        (115.0, 60.0, 4),
+        (230.0, 60.0, 6),
+        (230.0, 50.0, 4),
+        (277.0, 60.0, 6),
+        (230.0, 50.0, 6),
+    )[rng.integers(6)]
+    power = (
+        float(rng.choice(POWERS_HP)) * 745.7 if hertz == 60 else float(rng.choice([90, 120, 180, 250, 370, 550, 750.0]))
+    )
     u, g = rng.uniform, lambda m, s: float(m * np.exp(s * rng.standard_normal()))
     slip = u(0.045, 0.13) * (1.15 - 0.15 * power / 750)
     turns = u(1.5, 2.2) if volts < 150 else u(0.95, 1.6)
-    r_main = g(0.062, 0.3)
+    small = (power / 250) ** -0.22
+    r_main = g(0.053, 0.3) * small
     base = Motor(
         1, poles, volts, hertz, power, slip,
         r_main=r_main, x_main=g(0.075, 0.25), r_aux=g(1.5, 0.2) * r_main * turns**2, x_aux=g(0.07, 0.25) * turns**2,
         turns=turns, farads=1.0, x_gap_d=g(1.35, 0.25), x_gap_q=1.0, bend_d=u(0.15, 0.6), bend_q=u(0.1, 0.5), sharpness=u(4.5, 9),
         cage=(g(1.0, 0.2) * slip * 1.1, g(0.06, 0.3), g(5.0, 0.3) * slip, g(0.02, 0.4), g(0.03, 0.4)),
-        iron_w=u(0.05, 0.14) * power, friction_w=u(0.01, 0.04) * power, harmonic=u(0.0, 0.035), stray=u(0.004, 0.02),
+        iron_w=u(0.04, 0.11) * power * small, friction_w=u(0.01, 0.035) * power * small, harmonic=u(0.0, 0.035), stray=u(0.004, 0.02),
         rise_stator=u(35, 70), rise_rotor=u(5, 30), ambient=u(20, 40),
     )  # fmt: skip
     base = replace(base, x_gap_q=base.x_gap_d * u(0.85, 1.1))
@@ -240,7 +246,9 @@ def draw_capacitor_motor(rng: np.random.Generator) -> Motor | None:
     motor = best[1]
     label = motor.farads * 1e6 * g(1.0, 0.12)
     label = float(STANDARD_MICROFARADS[np.argmin(abs(np.log(STANDARD_MICROFARADS / label)))])
-    motor = replace(motor, farads=label * 1e-6 * u(0.95, 1.05), low_tap=u(0.15, 0.5), tap_in_line=bool(rng.random() < 0.5))
+    motor = replace(
+        motor, farads=label * 1e-6 * u(0.95, 1.05), low_tap=u(0.25, 0.65), tap_in_line=bool(rng.random() < 0.5)
+    )
     # The maker settles the winding so that it gives its rating at its slip with that capacitor.
     for _ in range(3):
         shaft = motor.rated()["shaft"]
@@ -248,26 +256,34 @@ def draw_capacitor_motor(rng: np.random.Generator) -> Motor | None:
             return None
         kept = motor.farads
         motor = replace(_scaled(motor, shaft / power), farads=kept)
-    return motor if _sold(motor, (0.38, 0.77), (1.25, 3.0)) else None
+    typical = 0.60 + 0.055 * math.log(power / 373)
+    return motor if _sold(motor, (typical - 0.13, typical + 0.13), (1.25, 3.0)) else None
 
 
 def draw_three_phase_motor(rng: np.random.Generator, premium: bool | None = None) -> Motor | None:
     """A three-phase motor that somebody sells, or nothing; ``volts`` are those of a phase to star."""
-    volts, hertz, poles = ((230.0, 60.0, 4), (460.0, 60.0, 4), (460.0, 60.0, 6), (400.0, 50.0, 4), (400.0, 50.0, 2), (400.0, 50.0, 6))[rng.integers(6)]
+    volts, hertz, poles = (
+        (230.0, 60.0, 4),
+        (460.0, 60.0, 4),
+        (460.0, 60.0, 6),
+        (400.0, 50.0, 4),
+        (400.0, 50.0, 2),
+        (400.0, 50.0, 6),
+    )[rng.integers(6)]
     power = float(rng.choice(POWERS_W))
     u, g = rng.uniform, lambda m, s: float(m * np.exp(s * rng.standard_normal()))
     fine = rng.random() < 0.6 if premium is None else premium
     small = (power / 1000) ** -0.32
-    slip = float(np.clip((0.022 if fine else 0.034) * small * np.exp(0.25 * rng.standard_normal()), 0.007, 0.075))
-    r_main = (0.026 if fine else 0.038) * small * g(1.0, 0.2)
+    slip = float(np.clip((0.028 if fine else 0.042) * small * np.exp(0.25 * rng.standard_normal()), 0.007, 0.075))
+    r_main = (0.038 if fine else 0.058) * small * g(1.0, 0.2)
     x = g(0.085, 0.25)
     base = Motor(
         3, poles, volts / math.sqrt(3), hertz, power, slip,
         r_main=r_main, x_main=x, r_aux=r_main, x_aux=x, turns=1.0, farads=0.0,
-        x_gap_d=g(1.9, 0.25) * (power / 5000) ** 0.1 * (0.8 if poles == 6 else 1.0), x_gap_q=1.0,
+        x_gap_d=g(2.6, 0.22) * (power / 5000) ** 0.1 * (0.8 if poles == 6 else 1.0), x_gap_q=1.0,
         bend_d=u(0.15, 0.5), bend_q=0.0, sharpness=u(4.5, 9),
         cage=(g(1.05, 0.1) * slip, g(0.07, 0.25), g(4.5, 0.3) * slip, g(0.02, 0.4), g(0.03, 0.3)),
-        iron_w=u(0.015, 0.045) * power * small, friction_w=u(0.006, 0.02) * power * small, harmonic=u(0.0, 0.01), stray=u(0.004, 0.018),
+        iron_w=u(0.022, 0.06) * power * small, friction_w=u(0.006, 0.022) * power * small, harmonic=u(0.0, 0.01), stray=u(0.004, 0.018),
         rise_stator=u(45, 85), rise_rotor=u(10, 35), ambient=u(20, 40),
     )  # fmt: skip
     base = replace(base, x_gap_q=base.x_gap_d, bend_q=base.bend_d)
@@ -279,11 +295,12 @@ def draw_three_phase_motor(rng: np.random.Generator, premium: bool | None = None
         motor = _scaled(motor, shaft / power)
     point = motor.rated()
     # As sold: within about the classes IE1 to IE4 of its size.
-    low = {0: 0.62, 1: 0.68, 2: 0.74, 3: 0.8, 4: 0.84}[int(np.digitize(power, [500, 1000, 2500, 7000]))]
+    premium_losses = 0.19 * (power / 1100) ** -0.31  # class IE3, four poles
+    low, high = (1 / (1 + by * premium_losses) for by in (1.75, 0.78))
     factor = point["watts"] / (3 * motor.volts * point["amps"])
-    if not 0.6 < factor < 0.92:
+    if not 0.66 < factor < 0.93:
         return None
-    return motor if _sold(motor, (low, 0.955), (1.6, 4.5)) else None
+    return motor if _sold(motor, (low, high), (1.6, 4.5)) else None
 
 
 def _sold(motor: Motor, efficiencies: tuple[float, float], pull_outs: tuple[float, float]) -> bool:

@@ -83,7 +83,18 @@ def _plate(rng: np.random.Generator, motor: Motor, market: bool) -> dict[str, An
         speed = motor.synchronous - 5
     amps = rated["amps"] * (1 + (0.05 if market else 0.02) * rng.uniform(-1.3, 1.3))
     hp = motor.hertz == 60 and motor.phases == 1
-    fractions = {0.0833: "1/12", 0.1: "1/10", 0.125: "1/8", 0.1667: "1/6", 0.2: "1/5", 0.25: "1/4", 0.333: "1/3", 0.5: "1/2", 0.75: "3/4", 1.0: "1"}
+    fractions = {
+        0.0833: "1/12",
+        0.1: "1/10",
+        0.125: "1/8",
+        0.1667: "1/6",
+        0.2: "1/5",
+        0.25: "1/4",
+        0.333: "1/3",
+        0.5: "1/2",
+        0.75: "3/4",
+        1.0: "1",
+    }
     power = (
         next(text for size, text in fractions.items() if abs(size - motor.power / 745.7) < 0.004) + " hp"
         if hp
@@ -122,7 +133,9 @@ def _read(
             read["pump_differential"] = _three(outside * (1 + meters.static) + 300 * rng.standard_normal(), "Pa")
             read["water_flow"] = _three(flow * 3600 * (1 + meters.flow), "m³/h")
         else:
-            read["total_static"] = _typed(outside * (1 + meters.static) * (1 + 0.02 * rng.standard_normal()) + rng.uniform(-1.5, 1.5), 1, "Pa")
+            read["total_static"] = _typed(
+                outside * (1 + meters.static) * (1 + 0.02 * rng.standard_normal()) + rng.uniform(-1.5, 1.5), 1, "Pa"
+            )
             read["airflow"] = _three(flow * 1000 * (1 + meters.flow), "L/s")
     return read
 
@@ -139,7 +152,9 @@ def _duty(rng: np.random.Generator, part_flow: str, hours: tuple[float, ...]) ->
     }
 
 
-def _job(wheel: str, plate: dict[str, Any], read: dict[str, Any], duty: dict[str, Any], considered: list[dict[str, Any]]) -> dict[str, Any]:
+def _job(
+    wheel: str, plate: dict[str, Any], read: dict[str, Any], duty: dict[str, Any], considered: list[dict[str, Any]]
+) -> dict[str, Any]:
     return {
         "site": {"name": "Truths", "units": "si", "currency": "EUR"},
         "machine": {"name": "A truth", "wheel": wheel},
@@ -174,7 +189,17 @@ def draw_fan_job(rng: np.random.Generator, kind: str, plate: str, readings: str)
     if motor is None:
         return None
     pump = kind == "pump"
-    wheel = "centrifugal pump" if pump else str(rng.choice(["forward-curved", "forward-curved", "backward-inclined", "axial"] if motor.phases == 1 else ["backward-inclined", "forward-curved"]))
+    wheel = (
+        "centrifugal pump"
+        if pump
+        else str(
+            rng.choice(
+                ["forward-curved", "forward-curved", "backward-inclined", "axial"]
+                if motor.phases == 1
+                else ["backward-inclined", "forward-curved"]
+            )
+        )
+    )
     load = float(np.clip(rng.normal(0.82, 0.2), 0.3, 1.15))
     feed = Feed(motor.volts * float(rng.uniform(0.95, 1.05)), motor.hertz)
     still = float(rng.choice([0.0, rng.uniform(0.1, 0.5)])) if pump else 0.0
@@ -193,10 +218,13 @@ def draw_fan_job(rng: np.random.Generator, kind: str, plate: str, readings: str)
     if pump:
         duty["static_lift"] = _typed(installed.system.still / 9806.65, 0.1, "m")
     volts = printed["rated_voltage"]
-    same = (draw_capacitor_motor if motor.phases == 1 else draw_three_phase_motor)
+    same = draw_capacitor_motor if motor.phases == 1 else draw_three_phase_motor
     unnamed = draw_electronic(rng, motor.power, motor.synchronous * 0.95, motor.phases)
     named = draw_electronic(rng, motor.power, motor.synchronous * 0.95, motor.phases)
-    considered: list[dict[str, Any]] = [{"id": "unnamed", "kind": "electronic"}, {"id": "named", "kind": "electronic", "product": _product(rng, named, volts, motor.phases)}]
+    considered: list[dict[str, Any]] = [
+        {"id": "unnamed", "kind": "electronic"},
+        {"id": "named", "kind": "electronic", "product": _product(rng, named, volts, motor.phases)},
+    ]
     if motor.phases == 1:
         considered.append({"id": "taps", "kind": "electronic, torque taps"})
     else:
@@ -212,7 +240,7 @@ def draw_fan_job(rng: np.random.Generator, kind: str, plate: str, readings: str)
     taps = draw_electronic(rng, motor.power, float(str(printed["rated_speed"]).split()[0]), motor.phases)
     true_hours = [h * (1 + 0.05 * rng.uniform(-1.5, 1.5)) for h in hours]
     off = HOURS_IN_A_YEAR - sum(true_hours)
-    saved = {name: 0.0 for name in ("unnamed", "named", "drive", "taps")}
+    saved = dict.fromkeys(("unnamed", "named", "drive", "taps"), 0.0)
     for share, kept, h in zip(SHARES, keep, true_hours, strict=True):
         name = f"{share:.0%}"
         truth[f"watts keep {name}"] = kept
@@ -265,7 +293,9 @@ def _on_drive(motor: Motor, drive: DriveTruth, shaft: float, rpm: float) -> floa
     return drive.watts(at["watts"], at["watts"] - at["shaft"], amps)
 
 
-def _torque_taps(rng: np.random.Generator, installed: Installed, motor: ElectronicTruth, truth: dict[str, float]) -> None:
+def _torque_taps(
+    rng: np.random.Generator, installed: Installed, motor: ElectronicTruth, truth: dict[str, float]
+) -> None:
     """Where each tap's torque meets the system; makers hold a torque to a few percent, and it fades near the power limit."""
     for number, share in enumerate(TAPS, 1):
         held = motor.power / (motor.rpm * math.pi / 30) * share * (1 + 0.03 * rng.standard_normal())
@@ -305,7 +335,12 @@ def draw_tap_job(rng: np.random.Generator) -> Case | None:
             "part_flow": "by a lower tap or regulator step",
             "energy_price": "0.20 per kWh",
         }
-        case = Case("tap", "market", "whole", _job(wheel, _plate(rng, motor, True), read, duty, [{"id": "unnamed", "kind": "electronic"}]))
+        case = Case(
+            "tap",
+            "market",
+            "whole",
+            _job(wheel, _plate(rng, motor, True), read, duty, [{"id": "unnamed", "kind": "electronic"}]),
+        )
         case.truth = {"low tap flow": low_flow, "low tap watts": low["watts"]}
     return case
 

@@ -98,7 +98,7 @@ LAWS = {
     "forward-curved": ((1.8, 3.2), (-0.05, 0.45), (0.42, 0.62), (0.42, 0.55), (0.55, 0.75), (0.75, 1.0)),
     "backward-inclined": ((1.7, 2.6), (0.0, 0.5), (0.52, 0.74), (0.58, 0.7), (0.6, 0.85), (0.5, 0.8)),
     "axial": ((1.1, 1.8), (-0.3, 0.1), (0.38, 0.6), (0.6, 0.75), (0.85, 1.1), (0.45, 0.75)),
-    "centrifugal pump": ((1.7, 2.6), (-0.05, 0.15), (0.4, 0.74), (0.55, 0.7), (0.65, 0.9), (0.35, 0.6)),
+    "centrifugal pump": ((1.7, 2.6), (-0.05, 0.15), (0.4, 0.74), (0.55, 0.7), (0.55, 0.8), (0.6, 0.85)),
 }
 """Ranges of fall, hump, best efficiency, its place, rise and tail by kind of wheel."""
 
@@ -109,7 +109,11 @@ def draw_installed(rng: np.random.Generator, wheel: str, rpm: float, shaft: floa
     fall, hump, best, place, rise, tail = (u(*span) for span in LAWS[wheel])
     x = float(np.clip(place * np.exp(0.17 * rng.standard_normal()), 0.25, 0.88))
     pump = wheel == "centrifugal pump"
-    pressure = float(np.exp(u(np.log(60e3), np.log(250e3)))) if pump else float(np.exp(u(np.log(110), np.log(500)))) * (shaft / 400) ** 0.25
+    pressure = (
+        float(np.exp(u(np.log(60e3), np.log(250e3))))
+        if pump
+        else float(np.exp(u(np.log(110), np.log(500)))) * (shaft / 400) ** 0.25
+    )
     trial = MachineTruth(1.0, 1.0, fall, hump, best, place, rise, tail)
     flow = shaft / float(trial.power(x, 1.0) / trial.pressure(x, 1.0)) * x / pressure
     free = flow / x

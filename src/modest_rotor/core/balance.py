@@ -69,7 +69,7 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
             for estimate in (machine.flow, machine.pressure, machine.shaft_power, machine.place)
         ),
     )
-    system = system_through(curve.flow, curve.pressure, np.array(machine.fixed_pressure.value))
+    system = machine.system
     flow = np.linspace(0.0, curve.largest_flow(), CURVE_POINTS)
     wanted = system.pressure_at(flow)
     shown = wanted <= 1.6 * float(curve.pressure)
@@ -100,10 +100,12 @@ def _system_put_right(machine: FoundMachine, options: tuple[OptionAnswer, ...]) 
     first = options[0].steps[0] if options and options[0].steps else None
     if first is None or first.flow is None or first.pressure is None:
         return []
-    was = system_through(machine.flow.value, machine.pressure.value, machine.fixed_pressure.value)
+    was = machine.system
     if abs(first.pressure.value / float(was.pressure_at(first.flow.value)) - 1) < SAME_SYSTEM:
         return []
-    system = system_through(first.flow.value, first.pressure.value, machine.fixed_pressure.value)
+    system = system_through(
+        first.flow.value, first.pressure.value, machine.fixed_pressure.value, machine.exponent.value
+    )
     flow = np.linspace(0.0, 1.4 * first.flow.value, CURVE_POINTS)
     return [
         BalanceCurve(

@@ -73,7 +73,7 @@ def _own_motor(machine: FoundMachine, refusal: str | None) -> tuple[InductionMot
     if plate.is_electronic:
         if not (plate.rated_power_w and plate.rated_speed_rpm):
             raise OutsideValidity("This job’s electronic motor waits for rated power and speed on its plate.")
-        return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm), ()
+        return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm, plate.printed_efficiency), ()
     fitted = machine.own or machine.new
     if fitted is None:
         why = _without_stop(refusal or "its plate lacks what a fit begins with")
@@ -108,7 +108,7 @@ def stand_of_product(product: Product, wheel: Wheel) -> Stand:
     volts, hertz = product.rated_voltage.si if product.rated_voltage else 230.0, 50.0
     motor: InductionMotor | ElectronicMotor
     if product.motor_kind is MotorKind.ELECTRONIC:
-        motor = ElectronicMotor(product.rated_power.si, product.rated_speed.si)
+        motor = ElectronicMotor(product.rated_power.si, product.rated_speed.si, product.expected_efficiency)
         hertz = product.frequency.si if product.frequency else hertz
     else:
         facts = product_facts(product, product.motor_kind)

@@ -60,7 +60,7 @@ def _with_motor(
     kind = chosen.kind
     if kind in ELECTRONIC_MOTOR or kind in WHOLE_MACHINE or kind is OptionKind.SLOWED:
         rating = electronic_rating(machine, chosen)
-        motor = ElectronicMotor(max(rating.power_w, power), max(rating.speed_rpm, speed))
+        motor = ElectronicMotor(max(rating.power_w, power), max(rating.speed_rpm, speed), rating.efficiency)
         command = COMMANDS.get(kind, Command.SPEED)
         torque = power / (speed * math.pi / 30) / motor.rated_torque_nm
         flow = float(load.machine.flow)

@@ -8,26 +8,28 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array, measured, propagate
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
 from modest_rotor.core.identify.motor import PlateFacts
-from modest_rotor.core.physics.electronic import (
-    COPPER_LOSS_SHARE,
-    SPEED_LOSS_EXPONENT,
-    SPEED_LOSS_SHARE,
-    STANDBY_W,
-)
+from modest_rotor.core.physics.electronic import SPREAD_AT_RATING, SPREAD_BELOW_RATING, rated_losses
 
-SCATTER = measured(1.0, **{"losses of electronic motors": 0.25})
-"""How far the losses of real electronic motors scatter about the typical formula. Our judgement, no source."""
+SCATTER = measured(0.0, **{"losses of this electronic motor": SPREAD_AT_RATING})
+"""Logarithm by which its losses at rating stray from the typical ones."""
+PRINTED_SCATTER = measured(0.0, **{"losses of this electronic motor": 0.08})
+"""The same where its plate prints an efficiency. Our judgement, no source; IEC 60034-1 allows losses 15 % over the print."""
+BELOW = measured(0.0, **{"losses of this electronic motor below rating": SPREAD_BELOW_RATING})
+"""Logarithm by which they stray far below rated torque."""
 REASON = "True watts less the typical losses of an electronic motor at that speed; amps and slip say nothing of it."
 MOST_LOAD = 3.0
+ROUNDS = 24
+LEAST_SHARE = 1e-4
+"""Share of the watts under which nothing is left for the shaft."""
 
 
 def electronic_load(running: Running, plate: PlateFacts) -> LoadByMethod:
-    """Shaft power P whose input P + m (P_0 + k_c P_N (T/T_N)² + k_i P_N (n/n_N)^1.3) is the watts read.
+    """Shaft power P whose input P + L(P, n) is the watts read, L the losses of ``physics.electronic``.
 
-    :param running: needs watts and speed. :param plate: needs rated power and speed.
+    :param running: needs watts and speed. :param plate: needs rated power and speed; a printed efficiency narrows it.
     :raises OutsideValidity: the watts would not cover the losses.
 
-    Validity: true watts on the line side, warm motor. Source: the losses of ``physics.electronic``, our judgement, no source.
+    Validity: true watts on the line side, warm motor. Source: ``physics.electronic.RatedLosses``.
     """
     needed = (
         ("true watts", running.input_power),
@@ -40,19 +42,24 @@ def electronic_load(running: Running, plate: PlateFacts) -> LoadByMethod:
         return LoadByMethod(Method.WATTS, None, None, None, None, False, "not worked out", missing)
     assert running.input_power and running.speed and plate.rated_power_w and plate.rated_speed_rpm
     rated, rated_rpm = plate.rated_power_w, plate.rated_speed_rpm
+    losses = rated_losses(rated, plate.printed_efficiency, plate.supply_phases)
 
-    def shaft(watts: Array, rpm: Array, scatter: Array) -> Array:
-        """The positive root of a quadratic: the copper loss goes as power over speed, squared."""
+    def shaft(watts: Array, rpm: Array, scatter: Array, below: Array) -> Array:
+        """By halving: what is taken grows with shaft power all the way."""
         speed = rpm / rated_rpm
-        fixed = scatter * (STANDBY_W + SPEED_LOSS_SHARE * rated * speed**SPEED_LOSS_EXPONENT)
-        curve = scatter * COPPER_LOSS_SHARE / (rated * speed**2)
-        left = watts - fixed
-        return np.asarray(2 * left / (1 + np.sqrt(1 + 4 * curve * np.maximum(left, 0.0))))
+        low, high = 0 * watts, watts
+        for _ in range(ROUNDS):
+            middle = (low + high) / 2
+            torque = middle / (rated * speed)
+            over = middle + losses.at(torque, speed, np.exp(scatter), below) > watts
+            low, high = np.where(over, low, middle), np.where(over, middle, high)
+        return np.asarray((low + high) / 2)
 
     if running.speed.value <= 0:
         raise OutsideValidity("A motor that stands still gives no power; its watts are those of its electronics.")
-    (power,) = propagate(shaft, running.input_power, running.speed, SCATTER)
-    if power.value <= 0:
+    scatter = PRINTED_SCATTER if plate.printed_efficiency else SCATTER
+    (power,) = propagate(shaft, running.input_power, running.speed, scatter, BELOW)
+    if power.value <= LEAST_SHARE * running.input_power.value:
         raise OutsideValidity("the watts read would not cover the losses of an electronic motor at that speed")
     load, band = power.value / rated, power.band / rated
     if load > MOST_LOAD:

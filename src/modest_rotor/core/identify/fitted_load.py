@@ -23,6 +23,8 @@ REASONS = {
     Way.ALL: "The motor that agrees best with the plate and every reading, each weighed by how well it is known.",
 }
 LACKS = {Way.WATTS: ("watts", "speed"), Way.SPEED: ("speed",), Way.AMPS: ("line amps", "speed")}
+TOO_MUCH_SHARE = 0.7
+"""Spread of the logarithm of an efficiency towards its upper end, over that towards its lower. Our judgement, no source."""
 REGULATED_SD = 0.10
 """How far cut volts put the equations off behind a regulator, standard deviation as a share. Our judgement, no source."""
 NAIVE = "Shown for comparison, never relied on: "
@@ -63,13 +65,29 @@ def with_machine_side(method: LoadByMethod, machine: Estimate | None, rated_w: f
     :param machine: shaft power from flow, pressure and the machine's efficiency, W.
     :param rated_w: rated power, W.
 
-    Source: inverse-variance weighting of independent values, JCGM 100 (GUM).
+    Weighed as logarithms: an efficiency strays by factors, so a machine side that is half of the motor's is as far away as one
+    that is twice it. Source: inverse-variance weighting of independent values, JCGM 100 (GUM).
     """
     motor = method.shaft_power
-    if motor is None or machine is None or machine.standard <= 0 or motor.standard <= 0:
+    if motor is None or machine is None or min(motor.value, machine.value, motor.standard, machine.standard) <= 0:
         return method
-    share = motor.standard**2 / (motor.standard**2 + machine.standard**2)
-    return _as_method(method.method, motor * (1 - share) + machine * share, rated_w, method.reason)
+    of_motor, of_machine = motor * (1 / motor.value), machine * (1 / machine.value)
+    share = of_motor.standard**2 / (of_motor.standard**2 + of_machine.standard**2)
+    value = motor.value ** (1 - share) * machine.value**share
+    both = of_motor * (1 - share) + of_machine * share
+    return _as_method(method.method, both * value, rated_w, method.reason)
+
+
+def apart(motor: Estimate, machine: Estimate, is_fan: bool) -> float:
+    """How far a machine side lies from the motor's shaft power, in standard deviations of a logarithm; above zero where flow
+    and pressure ask for more than the motor gives.
+
+    A fan's efficiency has an upper end, that of the best wheel of its kind, and hardly a lower one, since a static read outside
+    the cabinet misses part of it: so too much is told apart sooner than too little. Source: our judgement, no source.
+    """
+    off = math.log(machine.value / motor.value)
+    spread = (machine * (1 / machine.value) - motor * (1 / motor.value)).standard
+    return off / (TOO_MUCH_SHARE * spread if is_fan and off > 0 else spread)
 
 
 def _method(power: Estimate | None, method: Method, way: Way, reading: Reading, rated: float) -> LoadByMethod:

@@ -26,6 +26,9 @@ class PlateFacts:
         equations of slip belongs to.
     :param speed_step_rpm: how finely the rated speed is printed.
     :param current_step_a: the same for full-load amps.
+    :param printed_efficiency: at rated load, a fraction, where the plate prints one that a motor can have.
+    :param printed_power_factor: the same of the power factor.
+    :param supply_phases: 1 or 3.
     """
 
     kind: MotorKind | None
@@ -43,6 +46,9 @@ class PlateFacts:
     speed_step_rpm: float = 5.0
     current_step_a: float = 0.1
     is_electronic: bool = False
+    printed_efficiency: float | None = None
+    printed_power_factor: float | None = None
+    supply_phases: int = 1
 
     @classmethod
     def of(

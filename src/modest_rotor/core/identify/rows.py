@@ -10,7 +10,7 @@ import numpy as np
 
 from modest_rotor.core.estimate import COVERAGE_95, Array
 from modest_rotor.core.identify.candidate import Candidates, at_rated, highest_slip
-from modest_rotor.core.identify.efficiency import typical_efficiency
+from modest_rotor.core.identify.efficiency import losses_spread, typical_efficiency
 from modest_rotor.core.identify.meters import Accuracies
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.physics.motor_point import MotorPoint
@@ -20,10 +20,14 @@ from modest_rotor.core.tables import find_row
 
 POWER_SD = 0.005
 """How closely a fitted motor must give its rated power at its true rated slip: the plate's power is a definition."""
-AMPS_SD = 0.025
-"""Standard deviation of true full-load amps about the plate's, as a share: ± 5 % in 95 of 100. Common practice, no source."""
-EFFICIENCY_SD = 0.06
-STRUCTURE_SD = 0.02
+AMPS_SD = 0.035
+"""Standard deviation of true full-load amps about the plate's, as a share: makers round, and print one value for a range of
+volts. Common practice, no source."""
+LEAST_EFFICIENCY = 0.02
+"""Efficiency below which one motor of a search is as bad as another."""
+POWER_FACTOR_SD = 0.02
+"""Standard deviation of a motor's power factor about its plate's: IEC 60034-1 allows a sixth of (1 − cos φ). From memory."""
+STRUCTURE_SD = 0.03
 """How far a real motor strays from these equations in amps and in watts, as a share. Our own study, benchmarks/estimation.py."""
 CAPACITOR_VOLTS_SD = 0.03
 UNLOADED_SLIP, LOCKED_SLIP = 0.006, 1.0
@@ -131,7 +135,12 @@ class Agreement:
             spread = math.hypot(AMPS_SD, plate.current_step_a / math.sqrt(12) / plate.rated_current_a)
             rows.append(("full-load amps", np.log(amps / plate.rated_current_a) / spread))
         efficiency = power / at.input_power_w[..., 0]
-        rows.append(("typical efficiency", (efficiency - typical_efficiency(plate)) / EFFICIENCY_SD))
+        expected = 1 / typical_efficiency(plate) - 1
+        losses = 1 / np.maximum(efficiency, LEAST_EFFICIENCY) - 1
+        rows.append(("typical efficiency", -log_ratio(losses / expected) / losses_spread(plate)))
+        if plate.printed_power_factor:
+            factor = at.power_factor[..., 0]
+            rows.append(("printed power factor", (factor - plate.printed_power_factor) / POWER_FACTOR_SD))
         pull_out = at.torque_nm[..., 2 : 2 + len(PULL_OUT_SLIPS)].max(axis=-1)
         rows.append(
             (

@@ -145,14 +145,15 @@ class Columns(NamedTuple):
 
 NEEDED = 5
 """Columns without which a step is not solved."""
-CURVE = 5
+CURVE = 8
 """How many of a step's columns make the machine's curve and its system: those of ``FoundMachine.curve_inputs``."""
 
 
 def curve_and_system(found: FoundMachine, *curve: Array) -> tuple[MachineCurve, SystemCurve]:
     """The machine's curve through the point found, and the system through the same point, for all scenarios."""
-    flow, pressure, power, place, fixed = curve
-    return MachineCurve(found.shape, flow, pressure, power, place), system_through(flow, pressure, fixed)
+    flow, pressure, power, place, fixed, exponent, pressure_strays, power_strays = curve
+    machine = MachineCurve(found.shape, flow, pressure, power, place, pressure_strays, power_strays)
+    return machine, system_through(flow, pressure, fixed, exponent)
 
 
 @dataclass(frozen=True)

@@ -31,7 +31,7 @@ from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
 from modest_rotor.core.physics.drive import LINEAR, Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
 
-DRIVE_SCATTER = measured(1.0, **{"losses of drives": 0.15})
+DRIVE_SCATTER = measured(1.0, **{"losses of drives": 0.35})
 """How far the losses of real drives scatter about the typical ones. Our judgement, no source."""
 NEW_MOTOR_SLIP = 0.04
 """Rated slip of a new three-phase motor of a few kilowatts or less. Common practice, no source."""

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
-from modest_rotor.core.estimate import Array, Estimate
+from modest_rotor.core.estimate import Array, Estimate, measured
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import (
     CURVE,
@@ -20,11 +20,12 @@ from modest_rotor.core.options.contract import (
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
-from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.load import speed_ratio_for_flow
 
 TORQUE_LIMIT = 1.0
 """Torque over rated torque at which an electronic motor holds its limit and no longer its speed."""
+STANDBY_SPREAD = 0.35
+"""Standard deviation of standby watts, as a share. Our judgement, no source."""
 HELD = "held at the protected flow"
 NO_SPEED = "no speed gives this flow on the machine's curve"
 SIGNAL = Saying(How.COMMANDED, NO_SPEED, "command", "speed")
@@ -47,14 +48,14 @@ class Electronic:
         shares = np.array([demand.wanted for demand in demands])
 
         def work(*columns: Array) -> Columns:
-            curve, (speed, scatter, factor) = columns[:CURVE], columns[CURVE:]
+            curve, (speed, *losses) = columns[:CURVE], columns[CURVE:]
             machine, system = curve_and_system(found, *curve)
             part = curve[0] * shares
             ratio = speed_ratio_for_flow(machine, system, part)
             shaft = machine.power_at(part, ratio)
-            return electronic_columns(rating, part, system.pressure_at(part), speed * ratio, shaft, scatter, factor)
+            return electronic_columns(rating, part, system.pressure_at(part), speed * ratio, shaft, *losses)
 
-        inputs = (*found.curve_inputs, found.speed, rating.losses, rating.power_factor)
+        inputs = (*found.curve_inputs, found.speed, *rating.loss_inputs)
         solved = solve_steps(tuple(demand.id for demand in demands), work, inputs, self.saying)
         return tuple(noted(solved[demand.id], demand, rating) for demand in demands)
 
@@ -81,18 +82,16 @@ class FansSlowed(Electronic):
 
 
 def electronic_columns(
-    rating: Rating, flow: Array, pressure: Array, rpm: Array, shaft: Array, scatter: Array, factor: Array
+    rating: Rating, flow: Array, pressure: Array, rpm: Array, shaft: Array, scatter: Array, below: Array, factor: Array
 ) -> Columns:
     """What an electronic motor takes at speeds and shaft powers; its setting is its speed over the rated one."""
-    speed_ratio = rpm / rating.speed_rpm
-    torque_ratio = shaft / rating.power_w / speed_ratio
-    watts = electronic.input_power_w(shaft, rating.power_w, torque_ratio, speed_ratio, scatter)
-    return Columns(flow, pressure, rpm, shaft, watts, watts / (rating.volts_per_amp * factor), speed_ratio)
+    watts = rating.watts(shaft, rpm, scatter, below)
+    return Columns(flow, pressure, rpm, shaft, watts, watts / (rating.volts_per_amp * factor), rpm / rating.speed_rpm)
 
 
 def standby_power(rating: Rating) -> Estimate:
-    """What the electronics take while the rotor stands still, W, with the scatter of all electronic losses."""
-    return rating.losses * (rating.standby_w / rating.losses.value)
+    """What the electronics take while the rotor stands still, W."""
+    return measured(rating.standby_w, **{"standby of electronic motors": STANDBY_SPREAD * rating.standby_w})
 
 
 def noted(step: SolvedStep, demand: Demand, rating: Rating) -> SolvedStep:

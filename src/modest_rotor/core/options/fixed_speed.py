@@ -42,16 +42,16 @@ class OneSpeed:
         shares = np.array([demand.share if throttled else 1.0 for demand in demands])
 
         def work(*columns: Array) -> Columns:
-            curve, (speed, scatter, factor) = columns[:CURVE], columns[CURVE:]
+            curve, (speed, *losses) = columns[:CURVE], columns[CURVE:]
             machine, system = curve_and_system(found, *curve)
             rpm = rating.speed_rpm + 0 * speed
             point = Load(machine, speed, system).at_motor_speed(rpm)
             part = np.where(point.beyond, np.nan, point.flow) * shares
             ratio = rpm / speed
             shaft, pressure = machine.power_at(part, ratio), machine.pressure_at(part, ratio)
-            return electronic_columns(rating, part, pressure, rpm + 0 * part, shaft, scatter, factor)
+            return electronic_columns(rating, part, pressure, rpm + 0 * part, shaft, *losses)
 
-        inputs = (*found.curve_inputs, found.speed, rating.losses, rating.power_factor)
+        inputs = (*found.curve_inputs, found.speed, *rating.loss_inputs)
         outside = "its one speed runs off the machine's curve"
         solved = solve_steps(tuple(demand.id for demand in demands), work, inputs, Saying(How.FIXED_SPEED, outside))
         full = "runs full all the same"

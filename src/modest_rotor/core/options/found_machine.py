@@ -10,13 +10,21 @@ from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.phrase import Basis
-from modest_rotor.core.physics.fan import Shape, Wheel, generic_shape, shaft_power_from_air_w
+from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_shape, shaft_power_from_air_w
 from modest_rotor.core.physics.induction import input_power_w
+from modest_rotor.core.physics.system import EXPONENT_SPREAD, USUAL_EXPONENT, SystemCurve, system_through
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
 
 PLACE = measured(1.0, **{"place on the generic curve": 0.2})
 """Where a machine as found lies on its generic curve, as flow relative to best efficiency. Our judgement, no source."""
+STRAYS = (
+    measured(0.0, **{"pressure away from the generic curve": 0.20}),
+    measured(0.0, **{"power away from the generic curve": 0.25}),
+)
+"""Logarithms by which a machine's own curves leave the generic ones on the way from the point found to no flow. Our judgement, no
+source; held against the second population of truths, docs/how-good.md."""
+USUAL = measured(USUAL_EXPONENT, **{"exponent of the system": EXPONENT_SPREAD})
 GENERIC_EFFICIENCY_SHARE = 0.15
 """Standard deviation of a generic machine's efficiency, as a share of it. Our judgement, no source."""
 ASSUMED_LOAD = measured(0.80, **{"assumed load of a dead motor": 0.15})
@@ -55,6 +63,18 @@ class FoundMachine:
     input_power_basis: Basis
     fit: MotorFit | None = None
     is_moved: bool = False
+    exponent: Estimate = USUAL
+    exponent_basis: Basis = "assumed"
+
+    @property
+    def curve(self) -> MachineCurve:
+        """The machine's curve through the point found."""
+        return MachineCurve(self.shape, self.flow.value, self.pressure.value, self.shaft_power.value, self.place.value)
+
+    @property
+    def system(self) -> SystemCurve:
+        """The system through the point found."""
+        return system_through(self.flow.value, self.pressure.value, self.fixed_pressure.value, self.exponent.value)
 
     @property
     def own(self) -> FittedMotor | None:
@@ -92,9 +112,10 @@ class FoundMachine:
         return read * (self.input_power.value / watts.value) if watts else None
 
     @property
-    def curve_inputs(self) -> tuple[Estimate, Estimate, Estimate, Estimate, Estimate]:
-        """Flow, pressure, shaft power, place and fixed pressure, in the order in which curves are built from them."""
-        return self.flow, self.pressure, self.shaft_power, self.place, self.fixed_pressure
+    def curve_inputs(self) -> tuple[Estimate, ...]:
+        """What curve and system are built from, in the order in which ``curve_and_system`` takes it."""
+        point = self.flow, self.pressure, self.shaft_power, self.place, self.fixed_pressure, self.exponent
+        return (*point, *STRAYS) if self.shape.generic else (*point, exactly(0.0), exactly(0.0))
 
 
 def reference_set(sets: tuple[SetFacts, ...]) -> SetFacts | None:

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 
-from modest_rotor.core.estimate import Array, Estimate
+from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import (
+    CURVE,
     NEAR_FULL,
     Asked,
     Columns,
@@ -21,6 +22,7 @@ from modest_rotor.core.options.contract import (
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep_solved import solved_tap, solved_throttled
 from modest_rotor.core.physics.induction import input_power_w
+from modest_rotor.core.physics.load import Load
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -113,17 +115,16 @@ def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep
         if solved is not None:
             return solved
         return SolvedStep(step_id, note=f"waits for speed and true watts in {facts.title}")
-    ratio = speed.value / found.speed.value
     free_system = found.fixed_pressure.value == 0
     flow = facts.flow if found.flow_is_measured else None
-    if flow is None and free_system:
-        flow = found.flow * ratio
-    if flow is None:
+    if flow is None and not free_system:
         return SolvedStep(step_id, note=f"waits for the flow in {facts.title}: a part of the pressure stays at no flow")
+    told, carried = at_speed(found, speed)
     # On a free system the affinity laws carry the power found to the tap's speed better than the plate's losses do.
-    shaft_power = found.shaft_power * ratio**3 if free_system else facts.shaft_power
+    shaft_power = carried if free_system else facts.shaft_power
     if shaft_power is None:
         return SolvedStep(step_id, note=f"waits for a load in {facts.title}")
+    flow = flow or told
     return SolvedStep(
         step_id,
         flow,
@@ -137,12 +138,25 @@ def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep
     )
 
 
+def at_speed(found: FoundMachine, speed: Estimate) -> tuple[Estimate, Estimate]:
+    """Flow and shaft power of the machine in its system at another speed, rpm. Source: affinity laws, AMCA 201."""
+
+    def work(*columns: Array) -> Array:
+        curve, (known, now) = columns[:CURVE], columns[CURVE:]
+        machine, system = curve_and_system(found, *curve)
+        point = Load(machine, known, system).at_motor_speed(now)
+        return np.hstack([point.flow, point.machine_power_w])
+
+    flow, power = propagate(work, *found.curve_inputs, found.speed, speed)
+    return flow, power
+
+
 def tap_pressure(found: FoundMachine, facts: SetFacts, flow: Estimate) -> Estimate:
     """Pressure of a set: as read, or else from the system's curve at its flow."""
     if found.pressure_is_measured and facts.pressure:
         return facts.pressure
     share = flow.value / found.flow.value
-    return (found.pressure - found.fixed_pressure) * share**2 + found.fixed_pressure
+    return (found.pressure - found.fixed_pressure) * float(share**found.exponent.value) + found.fixed_pressure
 
 
 def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, SolvedStep]:
@@ -150,19 +164,10 @@ def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, So
     rated = found.plate.rated_power_w
     assert rated is not None
 
-    def work(
-        flow: Array,
-        pressure: Array,
-        power: Array,
-        place: Array,
-        fixed: Array,
-        speed: Array,
-        watts: Array,
-        efficiency: Array,
-        loss_share: Array,
-    ) -> Columns:
-        machine, _ = curve_and_system(found, flow, pressure, power, place, fixed)
-        part = flow * shares
+    def work(*columns: Array) -> Columns:
+        curve, (speed, watts, efficiency, loss_share) = columns[:CURVE], columns[CURVE:]
+        machine, _ = curve_and_system(found, *curve)
+        part, power = curve[0] * shares, curve[2]
         shaft = machine.power_at(part, np.ones_like(part))
         # The watts found are measured; only their change along the curve is modelled.
         change = input_power_w(shaft, rated, efficiency, loss_share) - input_power_w(

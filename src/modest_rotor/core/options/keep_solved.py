@@ -24,6 +24,9 @@ from modest_rotor.core.options.solved import FARTHEST_SLIP, RAD_PER_RPM, TAP_SLI
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 
+UNREAD_TAP_SHARE = {"flow": 0.03, "watts": 0.07}
+"""How far flow and watts of a tap that was never read stray beside its turns (its wire, where its currents go), standard deviation
+as a share. Our judgement, no source; held against the second population of truths."""
 TAP_ASSUMED = "low tap not read: its extra turns are assumed, so the band is wide"
 TAP_UNREAD = "a usual low tap would not carry this load: waits for a set of readings on the lower tap"
 TAP_MOVED = "the fitted motor on this tap, on the machine put right"
@@ -104,7 +107,22 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
     outside = "the fitted motor would not run on this tap" if read else TAP_UNREAD
     solved = solve_steps((step_id,), work, (*fixed, *own.estimates), Saying(How.SOLVED_TAP, outside))
     step = solved[step_id]
-    return step if step.note else replace(step, note=_told_of(found, read), set_words=tap)
+    if step.note:
+        return step
+    step = replace(step, note=_told_of(found, read), set_words=tap)
+    return step if read else _strayed(step, tap)
+
+
+def _strayed(step: SolvedStep, tap: str) -> SolvedStep:
+    """The step of a tap that was never read, with what its assumed turns do not cover."""
+    assert step.flow and step.input_power
+    return replace(
+        step,
+        flow=step.flow.with_part(f"flow of the unread {tap}", UNREAD_TAP_SHARE["flow"] * step.flow.value),
+        input_power=step.input_power.with_part(
+            f"watts of the unread {tap}", UNREAD_TAP_SHARE["watts"] * step.input_power.value
+        ),
+    )
 
 
 def _told_of(found: FoundMachine, read: bool) -> str:

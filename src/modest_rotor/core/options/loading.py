@@ -15,7 +15,6 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.solved import run_on, stacked
 from modest_rotor.core.options.year import Solved
-from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from modest_rotor.core.physics.load import Load, speed_ratio_for_flow
 from modest_rotor.core.physics.roots import crossing
@@ -94,7 +93,7 @@ def loaded(solved: Solved, found: FoundMachine, factors: tuple[float, ...]) -> L
         return np.hstack([flow + 0 * power, power])
 
     inputs = (*found.curve_inputs, found.speed, step.speed, step.shaft_power, step.input_power, step.flow)
-    numbers = motor.estimates if motor else (rating.losses,)
+    numbers = motor.estimates if motor else (rating.scatter, rating.below)
     estimates = propagate(work, *inputs, found.volts, *numbers)
     if not all(np.isfinite([one.value, one.standard]).all() for one in estimates):
         return None
@@ -186,10 +185,6 @@ class _Setting:
 
     def _electronic(self, power: Array, rpm: Array) -> Array:
         """Watts by the electronic motor's losses, carried to the step's own watts by ratio."""
-        (scatter,) = self.numbers
-
-        def taken(shaft: Array, speed: Array) -> Array:
-            torque = shaft / speed / self.rating.torque_scale
-            return electronic.input_power_w(shaft, self.rating.power_w, torque, speed / self.rating.speed_rpm, scatter)
-
-        return np.asarray(self.watts * taken(power, rpm) / taken(self.shaft, self.speed))
+        scatter, below = self.numbers
+        base = self.rating.watts(self.shaft, self.speed, scatter, below)
+        return np.asarray(self.watts * self.rating.watts(power, rpm, scatter, below) / base)

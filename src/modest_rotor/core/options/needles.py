@@ -7,11 +7,10 @@ from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.perturb import Change, Direction, Needle, Setup, Shift, shifts
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.phrase import Figure, Frozen, figure
-from modest_rotor.core.physics.fan import MachineCurve, Wheel
+from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import Condition, InductionMotor
 from modest_rotor.core.physics.supply import Supply
-from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.tables import find_row
 
 OF_FANS = (
@@ -61,12 +60,8 @@ def needle_table(found: FoundMachine | str) -> NeedleTable:
 
 def _row(found: FoundMachine, own: FittedMotor, change: Change) -> ChangeRow | None:
     def build(motor: InductionMotor) -> Setup:
-        curve = MachineCurve(
-            found.shape, found.flow.value, found.pressure.value, found.shaft_power.value, found.place.value
-        )
-        system = system_through(found.flow.value, found.pressure.value, found.fixed_pressure.value)
         supply = Supply(found.volts.value, own.plate.frequency_hz)
-        return Setup(motor, supply, Load(curve, found.speed.value, system))
+        return Setup(motor, supply, Load(found.curve, found.speed.value, found.system))
 
     try:
         moved, condition = shifts(own.family, own.estimates, build, change)

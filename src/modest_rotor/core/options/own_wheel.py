@@ -129,7 +129,7 @@ def _solve(
     fixed_speed = how is How.FIXED_SPEED
 
     def work(*columns: Array) -> Columns:
-        curve, (scatter, factor), own = columns[:CURVE], columns[CURVE : CURVE + 2], columns[CURVE + 2 :]
+        curve, losses, own = columns[:CURVE], columns[CURVE : CURVE + 3], columns[CURVE + 3 :]
         _, system = curve_and_system(found, *curve)
         wheel = curve_of(curve[0], curve[1], *own)
         part = curve[0] * shares
@@ -142,9 +142,9 @@ def _solve(
             pressure = aim(part, curve[0], full_pressure) if aim else system.pressure_at(part)
             ratio = _ratio(wheel, part, pressure)
         shaft = wheel.power_at(part, ratio)
-        return electronic_columns(rating, part, pressure, speed * ratio, shaft, scatter, factor)
+        return electronic_columns(rating, part, pressure, speed * ratio, shaft, *losses)
 
-    every = (*found.curve_inputs, rating.losses, rating.power_factor, *inputs)
+    every = (*found.curve_inputs, *rating.loss_inputs, *inputs)
     quantity = "command" if aim is None or fixed_speed else ""
     saying = Saying(how, NO_SPEED, quantity, "speed" if quantity else "set pressure")
     solved = solve_steps(tuple(demand.id for demand in demands), work, every, saying)

@@ -5,33 +5,44 @@ from __future__ import annotations
 from dataclasses import dataclass
 from functools import lru_cache
 
+import numpy as np
+
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.estimate import Estimate, exactly, measured
+from modest_rotor.core.estimate import Array, Estimate, exactly, measured
 from modest_rotor.core.identify.candidate import at_rated
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.drive import TRUE_POWER_FACTOR, Rectifier
+from modest_rotor.core.physics.electronic import RatedLosses, rated_losses
 from modest_rotor.core.standards.motors import minimum_efficiency
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.stations.product import Product
 
-LOSS_SCATTER = measured(1.0, **{"losses of electronic motors": 0.20})
-"""How far the losses of real electronic motors scatter about the typical formula. Our judgement, no source."""
-PROMISED_SPREAD = 0.07
-"""Standard deviation of the losses about those that a data sheet stands for, as a share. Our judgement, no source."""
+LOSSES, BELOW_RATING = "losses of electronic motors", "losses of electronic motors below rating"
+PROMISED_SPREAD = 0.09
+"""Standard deviation of the logarithm of the losses about those of a data sheet. Our judgement, no source; IEC 60034-1 allows
+losses 15 % over the print."""
+PROMISED_BELOW = 0.30
+"""The same far below rated torque, where few sheets print anything: the shares of the losses are not stated."""
 POWER_FACTOR_SPREAD = 0.06
 THREE = 3
 
 
 @dataclass(frozen=True)
 class Rating:
-    """An electronic motor's rating: W at the shaft, rpm, scale of its losses, true power factor, volts, standby W, phases."""
+    """An electronic motor's rating: W at the shaft, rpm, losses, true power factor, volts, standby W, phases.
+
+    :param losses: at rating, by what they grow with.
+    :param scatter: logarithm by which real losses stray from these. :param below: the same far below rated torque.
+    """
 
     power_w: float
     speed_rpm: float
-    losses: Estimate
+    losses: RatedLosses
+    scatter: Estimate
+    below: Estimate
     power_factor: Estimate
     voltage_v: float
     standby_w: float
@@ -42,6 +53,21 @@ class Rating:
     def volts_per_amp(self) -> float:
         """Volt-amperes of the supply for each line amp."""
         return self.voltage_v * (3**0.5 if self.phases == THREE else 1.0)
+
+    @property
+    def efficiency(self) -> float:
+        """From the line to the shaft at rating, a fraction."""
+        return float(self.power_w / (self.power_w + self.losses.whole))
+
+    @property
+    def loss_inputs(self) -> tuple[Estimate, Estimate, Estimate]:
+        """What its watts and amps depend on beside the load, in the order in which :meth:`watts` takes them."""
+        return self.scatter, self.below, self.power_factor
+
+    def watts(self, shaft_w: Array, rpm: Array, scatter: Array, below: Array) -> Array:
+        """Watts at the line at a shaft power, W, and speed, rpm."""
+        speed = rpm / self.speed_rpm
+        return np.asarray(shaft_w + self.losses.at(shaft_w / (self.power_w * speed), speed, np.exp(scatter), below))
 
     @property
     def torque_scale(self) -> float:
@@ -60,25 +86,28 @@ def electronic_rating(found: FoundMachine, considered: Considered) -> Rating:
     factor = _si(product, "power_factor") or plain
     standby = _si(product, "standby")
     volts = found.volts.value or plate.rated_voltage_v or _si(product, "rated_voltage") or 230.0
+    losses, scatter = _losses(product, power, phases)
     return Rating(
         power,
         speed,
-        _losses(product, power),
+        losses,
+        scatter,
+        measured(0.0, **{BELOW_RATING: PROMISED_BELOW if product else electronic.SPREAD_BELOW_RATING}),
         measured(factor, **{"power factor of electronic motors": POWER_FACTOR_SPREAD * factor}),
         volts,
-        electronic.STANDBY_W if standby is None else standby,
+        float(electronic.typical_standby_w(power)) if standby is None else standby,
         phases,
     )
 
 
-def _losses(product: Product | None, power_w: float) -> Estimate:
-    """Scale of the typical losses; where a data sheet states an efficiency, that which makes its losses at rated load."""
-    promised = product.promised_efficiency if product else None
-    if not promised:
-        return LOSS_SCATTER
-    shares = electronic.COPPER_LOSS_SHARE + electronic.SPEED_LOSS_SHARE
-    scale = power_w * (1 / promised - 1) / (electronic.STANDBY_W + shares * power_w)
-    return measured(scale, **{"losses against the data sheet": PROMISED_SPREAD * scale})
+def _losses(product: Product | None, power_w: float, phases: int) -> tuple[RatedLosses, Estimate]:
+    """Losses at rating and the logarithm by which they may stray: of a data sheet where it states an efficiency, else typical."""
+    promised = product.expected_efficiency if product else None
+    if promised:
+        return rated_losses(power_w, promised, phases), measured(
+            0.0, **{"losses against the data sheet": PROMISED_SPREAD}
+        )
+    return rated_losses(power_w, None, phases), measured(0.0, **{LOSSES: electronic.SPREAD_AT_RATING})
 
 
 def _si(product: Product | None, field: str) -> float | None:

@@ -161,19 +161,9 @@ def _on_slip_line(
     motor = typical_motor(plate, A_NEW_MOTOR)
     shares = np.array([demand.share if part_flow is PartFlow.THROTTLE else 1.0 for demand in demands])
 
-    def work(
-        flow: Array,
-        pressure: Array,
-        power: Array,
-        place: Array,
-        fixed: Array,
-        speed: Array,
-        rated_speed: Array,
-        volts: Array,
-        efficiency: Array,
-        loss_share: Array,
-    ) -> Columns:
-        machine, system = curve_and_system(found, flow, pressure, power, place, fixed)
+    def work(*columns: Array) -> Columns:
+        curve, (speed, rated_speed, volts, efficiency, loss_share) = columns[:CURVE], columns[CURVE:]
+        machine, system = curve_and_system(found, *curve)
         ratio = _new_speed_ratio(machine, system, speed, rated_speed, volts, found)
         full = flow_at_speed(machine, system, ratio)
         part = full * shares

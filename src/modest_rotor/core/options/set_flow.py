@@ -7,6 +7,7 @@ import math
 from modest_rotor.core.estimate import COVERAGE_95, Estimate
 from modest_rotor.core.identify.flow import locate
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.keep import at_speed
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -28,7 +29,7 @@ def set_flow(machine: FoundMachine, facts: SetFacts) -> Estimate | None:
     pressure = facts.pressure if machine.pressure_is_measured else None
     if pressure is not None and pressure.value > 0 and not _on_same_system(machine, pressure, ratio):
         return _along_the_curve(machine, facts, pressure, ratio)
-    return machine.flow * ratio if machine.fixed_pressure.value == 0 else None
+    return at_speed(machine, speed)[0] if machine.fixed_pressure.value == 0 else None
 
 
 def _on_same_system(machine: FoundMachine, pressure: Estimate, ratio: float) -> bool:

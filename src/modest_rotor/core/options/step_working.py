@@ -10,18 +10,17 @@ from modest_rotor.core.options.contract import How, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.phrase import Basis, Frozen
-from modest_rotor.core.physics import electronic
 from modest_rotor.core.stations.set_answer import motor_ingredients
 from modest_rotor.core.working import Ingredient, Working, given
 
 GENERIC_CURVE = "Generic curve of the kind of wheel: our judgement, no source; moved by the affinity laws, AMCA 201."
 GENERIC_LOSSES = "Loss split of IEEE Std 112 reduced to two terms; efficiency and split: our judgement, no source."
-ELECTRONIC_LOSSES = "Losses of an electronic motor: our judgement, no source."
+ELECTRONIC_LOSSES = "Losses at rating by class IE4 of IEC 60034-30-1 less electronics, or by the data sheet; their split our judgement, no source."
 FITTED_MOTOR = (
     "Motor fitted to plate and readings; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6 and 9; typical parameters"
     " our judgement, no source."
 )
-ELECTRONIC_INPUT = "W = P + m (P_0 + k_c P_N (T ÷ T_N)² + k_i P_N (n ÷ n_N)^1.3)"
+ELECTRONIC_INPUT = "W = P + m e^(b (1 − T ÷ T_N)) (P_c + P_i T ÷ T_N + P_w (T ÷ T_N)² + P_n (n ÷ n_N)^1.4)"
 OWN_CURVE = "The product's own table, or else the generic curve of its kind at its best: our judgement, no source."
 READ = "As read; the meter's accuracy is common practice."
 SPLIT = "W = P + L (f + (1 − f)(P ÷ P_N)²), L = P_N (1 ÷ η − 1)"
@@ -288,10 +287,7 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
             given("P_N", "rated power", "rated_power", motor.power_w, "plate"),
             given("n", "speed", "speed", step.speed, "worked out"),
             given("n_N", "rated speed", "rated_speed", motor.speed_rpm, "plate"),
-            given("P_0", "taken by the electronics", "input_power", electronic.STANDBY_W, "assumed"),
-            given("k_c", "loss with torque squared, of P_N", "efficiency", electronic.COPPER_LOSS_SHARE, "assumed"),
-            given("k_i", "loss with speed, of P_N", "efficiency", electronic.SPEED_LOSS_SHARE, "assumed"),
-            given("m", "losses over the typical ones", "ratio", motor.losses, "assumed"),
+            *_loss_ingredients(motor),
         )
     return (
         given(
@@ -299,6 +295,19 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
         ),
         *own,
         *motor_ingredients(motor),
+    )
+
+
+def _loss_ingredients(rating: Rating) -> tuple[Ingredient, ...]:
+    """An electronic motor's losses at rating by what they grow with, and how far they may stray."""
+    losses = rating.losses
+    return (
+        given("P_c", "taken by the control", "input_power", losses.control, "assumed"),
+        given("P_i", "loss with torque, at rating", "input_power", losses.current, "assumed"),
+        given("P_w", "loss with torque squared, at rating", "input_power", losses.copper, "assumed"),
+        given("P_n", "loss with speed, at rating", "input_power", losses.speed, "assumed"),
+        given("ln m", "losses over these, as a logarithm", "ratio", rating.scatter, "assumed"),
+        given("b", "the same far below rated torque", "ratio", rating.below, "assumed"),
     )
 
 

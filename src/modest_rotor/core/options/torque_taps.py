@@ -69,7 +69,7 @@ def solve_taps(found: FoundMachine, rating: Rating, shares: tuple[float, ...]) -
     """Where the motor runs on each tap; taps that find no point wait."""
 
     def work(*columns: Array) -> Columns:
-        curve, (speed, scatter, factor) = columns[:CURVE], columns[CURVE:]
+        curve, (speed, *losses) = columns[:CURVE], columns[CURVE:]
         machine, system = curve_and_system(found, *curve)
         load = Load(machine, speed, system)
         held = rating.torque_scale * np.array(shares)
@@ -83,11 +83,11 @@ def solve_taps(found: FoundMachine, rating: Rating, shares: tuple[float, ...]) -
         point = load.at_motor_speed(rpm)
         sound = np.where(point.beyond | point.dead_headed, np.nan, 1.0)
         return electronic_columns(
-            rating, point.flow * sound, point.pressure * sound, rpm, point.machine_power_w, scatter, factor
+            rating, point.flow * sound, point.pressure * sound, rpm, point.machine_power_w, *losses
         )
 
     names = tuple(f"tap {number}" for number in range(1, len(shares) + 1))
-    inputs = (*found.curve_inputs, found.speed, rating.losses, rating.power_factor)
+    inputs = (*found.curve_inputs, found.speed, *rating.loss_inputs)
     solved = solve_steps(names, work, inputs, Saying(How.HELD_TORQUE, NO_POINT, "command", "of its torque"))
     return tuple(
         replace(step, setting=exactly(share), set_words=step.id)

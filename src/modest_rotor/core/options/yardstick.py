@@ -119,7 +119,7 @@ def _electronic(plate: PlateFacts, good: SetFacts, holds: str | None) -> Electro
         return "waits for what the electronic motor holds: torque, airflow or speed; say it on Plate"
     if plate.rated_power_w is None or plate.rated_speed_rpm is None:
         return "waits for rated power and speed on the plate"
-    return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm)
+    return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm, plate.printed_efficiency)
 
 
 def _setup(

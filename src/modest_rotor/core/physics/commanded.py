@@ -68,7 +68,7 @@ def _speed_with_torque(motor: ElectronicMotor, load: Load, share: Real | None, t
 def _point(motor: ElectronicMotor, speed_rpm: Real, torque_nm: Real, voltage: Real) -> MotorPoint:
     shaft = torque_nm * speed_rpm * RAD_S_PER_RPM
     losses = losses_w(motor, torque_nm, speed_rpm)
-    watts = shaft + losses["standby"] + losses["windings"] + losses["core and module"]
+    watts = shaft + sum(losses.values())
     amps = watts / (voltage * motor.module.power_factor)
     return MotorPoint(
         speed_rpm=speed_rpm,

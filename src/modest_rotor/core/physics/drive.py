@@ -5,20 +5,19 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass, replace
 from enum import StrEnum
+from functools import cache
+
+import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real, choose
 from modest_rotor.core.physics.motor_point import MotorPoint
+from modest_rotor.core.standards.motors import W_PER_HP
+from modest_rotor.core.tables import read_table
 
 HARMONIC_LOSS = 0.08
 """Losses that the drive's waveform adds in the motor, as a share of the motor's losses. Our judgement, no source."""
-FIXED_LOSS, CURRENT_LOSS = 0.031, 0.032
-"""Loss of a small drive at no load, and loss that grows with current, at rated current, over its rated power: drawn through the
-efficiencies at part load of US Department of Energy, Motor Systems Tip Sheet 11."""
-SMALL_DRIVE_W = 2237.0
-"""Rating (3 hp) at which that table begins; smaller drives are taken as its smallest."""
-FIXED_FALL, CURRENT_FALL = 0.45, 0.25
-"""Powers of the rating by which both shares fall in larger drives; drawn through the same table up to 20 hp."""
 LINEAR, VARIABLE_TORQUE = 1.0, 1.7
 """Exponents of V(f): 1 holds the flux, 1.5 to 2.9 starve a fan motor at low frequency on purpose. Common practice."""
 SINGLE_PHASE_INPUT_SHARE = 0.5
@@ -85,16 +84,37 @@ def output_voltage(drive: Drive, frequency_hz: Real) -> Real:
     return drive.base_voltage_v * (drive.boost * (1 - within) + within**drive.exponent)
 
 
+@cache
+def _loss_shares() -> tuple[Array, Array, Array]:
+    """Ratings of the table of drives, W, and for each the loss over rating at no load and what the whole current adds."""
+    rows = read_table("drive_efficiency")
+    sizes = list(dict.fromkeys(float(row["power_hp"]) for row in rows))
+    fixed: list[float] = []
+    grown: list[float] = []
+    for size in sizes:
+        of_size = [row for row in rows if float(row["power_hp"]) == size]
+        load, efficiency = (
+            np.array([float(row[column]) / 100 for row in of_size]) for column in ("load", "efficiency")
+        )
+        slope, at_none = np.polyfit(load, load * (1 / efficiency - 1), 1)
+        fixed.append(float(at_none))
+        grown.append(float(slope))
+    return np.array(sizes) * W_PER_HP, np.array(fixed), np.array(grown)
+
+
 def drive_loss_w(rated_power_w: Real, current_ratio: Real) -> Real:
     """What a drive itself loses, P_N (f + c I ÷ I_N), in W.
 
-    :param rated_power_w: motor power that it is sold for, W. :param current_ratio: output current over the rated one.
+    :param rated_power_w: motor power that it is sold for, W; beyond the table's ends as at its ends.
+    :param current_ratio: output current over the rated one.
 
-    Validity: up to 20 hp. Source: US Department of Energy, Motor Systems Tip Sheet 11, to within two points of efficiency.
+    Validity: 3 to 400 hp; smaller drives lose rather more. Source: f and c are straight lines through the losses of the
+    published sheet at each size (US Department of Energy, Motor Systems Tip Sheet 11), between sizes linear in the logarithm.
     """
-    larger = rated_power_w / SMALL_DRIVE_W
-    size = choose(larger > 1, larger, 1.0)
-    return rated_power_w * (FIXED_LOSS * size**-FIXED_FALL + CURRENT_LOSS * size**-CURRENT_FALL * current_ratio)
+    sizes, fixed, grown = _loss_shares()
+    at = np.log(rated_power_w)
+    f, c = (np.interp(at, np.log(sizes), column) for column in (fixed, grown))
+    return rated_power_w * (f + c * current_ratio)
 
 
 def drive_input(drive: Drive, motor: MotorPoint, line_voltage: Real) -> DriveInput:

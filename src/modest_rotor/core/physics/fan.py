@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass, replace
 from enum import StrEnum
 from functools import cache, cached_property
@@ -93,7 +94,10 @@ class MachineCurve:
     :param power: shaft power there, W.
     :param place: where the known point lies on the shape, as relative flow.
 
-    The four may be arrays of shape ``(scenarios, 1)``; speed is relative to that of the known point.
+    :param pressure_strays: logarithm by which this machine's pressure leaves the shape on the way from the known point to no
+        flow; ``power_strays`` likewise. Zero for a machine's own table.
+
+    All but the shape may be arrays of shape ``(scenarios, 1)``; speed is relative to that of the known point.
     """
 
     shape: Shape
@@ -101,6 +105,8 @@ class MachineCurve:
     pressure: Real
     power: Real
     place: Real
+    pressure_strays: Real = 0.0
+    power_strays: Real = 0.0
 
     @cached_property
     def flow_unit(self) -> Real:
@@ -117,21 +123,37 @@ class MachineCurve:
         """Shaft power of relative power 1 at the known speed, W."""
         return self.power / self.shape.power(self.place)
 
+    def relative_pressure(self, place: Real) -> Real:
+        """Pressure at a relative flow over that at 1, as this machine strays from its shape."""
+        return self.shape.pressure(place) * self.strayed(self.pressure_strays, place)
+
+    def relative_power(self, place: Real) -> Real:
+        """Shaft power likewise."""
+        return self.shape.power(place) * self.strayed(self.power_strays, place)
+
+    def strayed(self, by: Real, place: Real) -> Real:
+        """What a curve is multiplied with at a relative flow: 1 at the known point, e^by at no flow."""
+        if not isinstance(by, np.ndarray) and by == 0:
+            return 1.0
+        return np.exp(by * np.clip(1 - place / self.place, -1.0, 1.0))
+
     def pressure_at(self, flow: Array, speed_ratio: Array) -> Array:
         """Pressure at a flow and speed, in the unit of ``pressure``; NaN beyond the curve's end."""
         flow_scale, pressure_scale, _ = affinity_scale(speed_ratio)
-        return np.asarray(self.pressure_unit * pressure_scale * self._on_shape(self.shape.pressure, flow / flow_scale))
+        return np.asarray(
+            self.pressure_unit * pressure_scale * self._on_shape(self.relative_pressure, flow / flow_scale)
+        )
 
     def power_at(self, flow: Array, speed_ratio: Array) -> Array:
         """Shaft power at a flow and speed, W; NaN beyond the curve's end."""
         flow_scale, _, power_scale = affinity_scale(speed_ratio)
-        return np.asarray(self.power_unit * power_scale * self._on_shape(self.shape.power, flow / flow_scale))
+        return np.asarray(self.power_unit * power_scale * self._on_shape(self.relative_power, flow / flow_scale))
 
     def largest_flow(self, speed_ratio: float = 1.0) -> float:
         """Flow at free delivery for the nominal scenario."""
         return float(np.ravel(self.flow)[0] * speed_ratio * self.shape.last_flow / np.ravel(self.place)[0])
 
-    def _on_shape(self, curve: MonotoneCurve, flow: Array) -> Array:
+    def _on_shape(self, curve: Callable[[Real], Real], flow: Array) -> Array:
         here = np.asarray(self.place / self.flow * flow)
         inside = (here >= self.shape.first_flow) & (here <= self.shape.last_flow)
         return np.where(inside, curve(np.where(inside, here, 1.0)), np.nan)

@@ -11,7 +11,7 @@ import numpy as np
 
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fan import MachineCurve, affinity_scale
-from modest_rotor.core.physics.fields import HAIR, RAD_S_PER_RPM, Real, choose
+from modest_rotor.core.physics.fields import HAIR, NEVER_ZERO, RAD_S_PER_RPM, Real, choose
 from modest_rotor.core.physics.roots import crossing
 from modest_rotor.core.physics.system import TURBULENT, SystemCurve
 
@@ -22,6 +22,7 @@ PLACE_ROUNDS, PLACE_HALVINGS = 6, 8
 FEW = 4000
 """Points up to which all rungs are looked at in one go; beyond, memory counts for more than calls."""
 ROOT = 1 / 2
+PLACE_STEPS = 2
 
 
 @dataclass(frozen=True)
@@ -114,7 +115,10 @@ class Load:
         """
         machine_rpm = self.belt.machine_speed(motor_rpm)
         ratio = machine_rpm / self.speed_rpm
-        place = self._free_place if self._is_free else self._place(ratio, rounds)
+        if not self._goes_with_flow_alone:
+            place = self._place(ratio, rounds)
+        else:
+            place = self._free_place if self.system.is_turbulent else self._near_free_place(ratio)
         return self._point(motor_rpm, machine_rpm, ratio, place)
 
     def at_flow(self, flow: Real) -> tuple[Real, Real]:
@@ -130,7 +134,7 @@ class Load:
         first, last = max(shape.first_flow, 1 / PLACES**2), shape.last_flow * (1 - HAIR)
 
         def surplus(place: Real) -> Real:
-            return shape.pressure(place) / (place * place) - wanted
+            return machine.relative_pressure(place) / (place * place) - wanted
 
         # ψ(x)/x² falls all along a curve, steeply at first, so the root is sought from its logarithm's middle outward.
         found = (surplus(first) >= 0) & (surplus(last) <= 0)
@@ -144,9 +148,9 @@ class Load:
         return self.belt.motor_speed(ratio * self.speed_rpm), found
 
     @cached_property
-    def _is_free(self) -> bool:
-        fixed, leak = self.system.fixed_pressure, self.idle_leak
-        return bool(self.system.exponent == TURBULENT and not np.any(fixed) and not np.any(leak))
+    def _goes_with_flow_alone(self) -> bool:
+        """Whether nothing of the pressure stays at no flow: then the place on the curve hardly depends on speed."""
+        return not np.any(self.system.fixed_pressure) and not np.any(self.idle_leak)
 
     @cached_property
     def _leaks(self) -> bool:
@@ -154,8 +158,31 @@ class Load:
 
     @cached_property
     def _free_place(self) -> Real:
-        """Where the whole pressure goes as flow squared, the place on the curve does not depend on speed."""
+        """The place on the curve at the known speed; where the whole pressure goes as flow squared it is that at any."""
         return self._place(1.0, PLACE_ROUNDS)
+
+    def _near_free_place(self, ratio: Real) -> Real:
+        """The place at a speed on a system whose exponent n is not 2: ln ψ − n ln x = the same at the known speed + (n − 2) ln r.
+
+        Newton's steps from the place at the known speed; two leave less than a thousandth down to a tenth of the speed.
+        """
+        machine, shape, n, start = self.machine, self.machine.shape, self.system.exponent, self._free_place
+        last, shift = shape.last_flow * (1 - HAIR), (n - TURBULENT) * np.log(ratio)
+        base = np.log(np.maximum(machine.relative_pressure(start), NEVER_ZERO)) - n * np.log(
+            np.maximum(start, NEVER_ZERO)
+        )
+        at_end = (start >= last) | (start <= shape.first_flow)
+        place = start
+        for _ in range(PLACE_STEPS):
+            psi = np.maximum(machine.relative_pressure(place), NEVER_ZERO)
+            off = np.log(psi) - n * np.log(np.maximum(place, NEVER_ZERO)) - base - shift
+            steep = (
+                place
+                * (shape.pressure.slope_at(place) / shape.pressure(place) - machine.pressure_strays / machine.place)
+                - n
+            )
+            place = np.clip(place * np.exp(np.clip(off / np.maximum(-steep, ROOT), -1.0, 1.0)), NEVER_ZERO, last)
+        return choose(at_end, start, place)
 
     def _surplus(self, place: Real, psi: Real, ratio: Real) -> Real:
         """Pressure that the machine makes at a place less what the system asks for at its flow."""
@@ -173,29 +200,36 @@ class Load:
 
     def _place(self, ratio: Real, rounds: int) -> Real:
         """The last place along the curve where machine and system meet: there a fan with a dip runs."""
-        shape, (places, psi) = self.machine.shape, self._ladder
+        machine, shape, (places, psi) = self.machine, self.machine.shape, self._ladder
         surplus = self._surplus_at(ratio)
-        rung = self._last_rung_above(surplus)
+
+        def strayed(place: Real, psi: Real) -> Real:
+            return surplus(place, psi * machine.strayed(machine.pressure_strays, place))
+
+        rung = self._last_rung_above(strayed)
         inside = (rung >= 0) & (rung < PLACES - 1)
         low = choose(inside, rung, 0)
         high = low + 1
         start, end = _at(places, low), _at(places, high)
-        ends = surplus(start, _at(psi, low)), surplus(end, _at(psi, high))
-        met = crossing(lambda x: surplus(x, shape.pressure(x)), start, end, rounds, ends)
+        ends = strayed(start, _at(psi, low)), strayed(end, _at(psi, high))
+        met = crossing(lambda x: surplus(x, machine.relative_pressure(x)), start, end, rounds, ends)
         return choose(inside, met, choose(rung < 0, shape.first_flow, shape.last_flow * (1 - HAIR)))
 
     def _surplus_at(self, ratio: Real) -> Callable[[Real, Real], Real]:
         """Pressure that the machine makes at a place, with ψ there, less what the system asks for at its flow.
 
-        On a turbulent system both grow as speed squared but for the fixed part: divided by it, only that part is left to
-        depend on speed, which saves most of the work.
+        Divided by speed squared, only the fixed part, and a growing part whose exponent is not 2, are left to depend on it.
         """
-        if self._leaks or self.system.exponent != TURBULENT:
+        if self._leaks:
             return lambda place, psi: self._surplus(place, psi, ratio)
         machine, system = self.machine, self.system
-        growing = system.coefficient * (self.running * machine.flow_unit) ** 2
+        n = system.exponent
+        growing = system.coefficient * (self.running * machine.flow_unit) ** n
         fixed = system.fixed_pressure / (ratio * ratio)
-        return lambda place, psi: machine.pressure_unit * psi - growing * (place * place) - fixed
+        if system.is_turbulent:
+            return lambda place, psi: machine.pressure_unit * psi - growing * (place * place) - fixed
+        growing = growing * ratio ** (n - TURBULENT)
+        return lambda place, psi: machine.pressure_unit * psi - growing * place**n - fixed
 
     def _last_rung_above(self, surplus: Callable[[Real, Real], Real]) -> Real:
         """The last rung of the ladder at which the machine makes more pressure than the system asks for; −1 where none does."""
@@ -227,8 +261,8 @@ class Load:
     def _point(self, motor_rpm: Real, machine_rpm: Real, ratio: Real, place: Real) -> LoadPoint:
         machine, shape = self.machine, self.machine.shape
         flow_scale, pressure_scale, power_scale = affinity_scale(ratio)
-        pressure = machine.pressure_unit * pressure_scale * shape.pressure(place)
-        power = machine.power_unit * power_scale * shape.power(place)
+        pressure = machine.pressure_unit * pressure_scale * machine.relative_pressure(place)
+        power = machine.power_unit * power_scale * machine.relative_power(place)
         flow = self._flow(place, flow_scale, pressure)
         rad_s = motor_rpm * RAD_S_PER_RPM
         torque = self.belt.motor_power(power) / rad_s + self.drag_nm

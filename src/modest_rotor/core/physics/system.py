@@ -11,6 +11,9 @@ from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real
 
 TURBULENT = 2.0
+USUAL_EXPONENT, EXPONENT_SPREAD = 1.9, 0.06
+"""Exponent of ordinary ducts and water circuits and its standard deviation: straight friction follows 1.8 to 1.86, fittings and
+open dampers 2, filters and coils less. Friction by the Colebrook equation over usual sizes and speeds; the mix our judgement."""
 LEAST_SPREAD = 0.05
 """Share by which flows must differ for a fixed part to be told from them. Our judgement, no source."""
 LEAST_EXPONENT = 1.0
@@ -30,11 +33,16 @@ class SystemCurve:
 
     fixed_pressure: Real
     coefficient: Real
-    exponent: float = TURBULENT
+    exponent: Real = TURBULENT
+
+    @property
+    def is_turbulent(self) -> bool:
+        """Whether it grows with flow squared exactly."""
+        return not isinstance(self.exponent, np.ndarray) and self.exponent == TURBULENT
 
     def pressure_at(self, flow: Real) -> Real:
         """Pressure needed at a flow, in the unit of ``fixed_pressure``."""
-        power = flow * flow if self.exponent == TURBULENT else flow**self.exponent
+        power = flow * flow if self.is_turbulent else flow**self.exponent
         return self.fixed_pressure + self.coefficient * power
 
     def tightened(self, ratio: Real) -> SystemCurve:
@@ -46,7 +54,7 @@ class SystemCurve:
         return SystemCurve(self.fixed_pressure, self.coefficient + pressure / flow**self.exponent, self.exponent)
 
 
-def system_through(flow: Real, pressure: Real, fixed_pressure: Real, exponent: float = TURBULENT) -> SystemCurve:
+def system_through(flow: Real, pressure: Real, fixed_pressure: Real, exponent: Real = TURBULENT) -> SystemCurve:
     """The system curve with a given fixed part that passes through one measured point.
 
     :param flow: measured flow, m³/s, above zero (array of scenarios allowed).

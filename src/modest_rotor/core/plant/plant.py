@@ -261,7 +261,7 @@ def _electronic_electric(plant: Plant, told: Told, state: State) -> dict[str, fl
     motor = plant.motor
     assert isinstance(motor, ElectronicMotor)
     if state.speed_rpm <= CRAWL_RPM:
-        watts, limited = float(motor.module.standby_w), False
+        watts, limited = float(motor.standby_w), False
     else:
         at = settle_commanded(motor, Command.SPEED, state.speed_rpm, plant.load, plant.volts)
         watts = float(at.motor.input_power_w)

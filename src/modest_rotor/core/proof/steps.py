@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.estimate import Estimate, propagate
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import OptionAnswer, StepAnswer
@@ -223,8 +223,9 @@ class ProofReader:
         now, then = after.pressure - fixed, right.pressure - fixed
         if now.value <= 0 or then.value <= 0 or after.flow.value <= 0:
             return None
-        flows = right.flow / after.flow
-        return now / then * flows * flows
+        ratio = right.flow / after.flow
+        (of_flows,) = propagate(lambda flows, n: flows**n, ratio, right.exponent)
+        return now / then * of_flows
 
     def changed(self) -> tuple[Phrase, ...]:
         """What else changed, as was said, and what that does to the proof."""

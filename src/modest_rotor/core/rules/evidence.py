@@ -5,7 +5,6 @@ from __future__ import annotations
 import math
 
 from modest_rotor.core.assessment import Finding
-from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
@@ -181,7 +180,7 @@ def _too_many_watts(case: Case, facts: SetFacts) -> bool:
     running = facts.running
     if not (running.voltage and running.current and running.input_power):
         return False
-    factor = THREE_PHASE_FACTOR if case.plate.kind is MotorKind.THREE_PHASE else 1.0
+    factor = THREE_PHASE_FACTOR if case.plate.supply_phases == 3 else 1.0
     margin = running.voltage * running.current * factor - running.input_power
     return margin.value + margin.band < 0
 

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 from modest_rotor.core.assessment import Finding
 from modest_rotor.core.identify.doubt import FARTHEST_MISFIT
+from modest_rotor.core.identify.fitted_load import apart
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import figure
+from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.stations.motor_fit import is_below_switch
@@ -90,8 +92,9 @@ def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
         and facts.flow
         and facts.pressure
         and facts.flow.value * facts.pressure.value < facts.motor_side.value
-        and abs(facts.machine_side.value - facts.motor_side.value)
-        > FARTHEST_MISFIT * (facts.machine_side - facts.motor_side).standard
+        and facts.motor_side.value > 0
+        and facts.machine_side.value > 0
+        and abs(apart(facts.motor_side, facts.machine_side, case.wheel is not Wheel.PUMP)) > FARTHEST_MISFIT
     )
 
 

@@ -352,9 +352,13 @@ def _by_static(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
     if over <= 0 or known <= 0:
         return None, "the static read is not above the pressure that stays at no flow"
     read = read_by_meter(trial.static, "pressure", f"trial {trial.id}", facts.job.document.meters.accuracies)
-    ratio = (over / known) ** 0.5
+    ratio = (over / known) ** (1 / machine.exponent.value)
     spread = Estimate(
-        ratio, {f"static, trial {trial.id}": ratio * read.standard / over / 2, "duct's curve": DUCT_SPREAD * ratio}
+        ratio,
+        {
+            f"static, trial {trial.id}": ratio * read.standard / over / machine.exponent.value,
+            "duct's curve": DUCT_SPREAD * ratio,
+        },
     )
     return machine.flow * spread, "by static, on the duct's own curve"
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
 from modest_rotor.core.stations.plate import Plate
@@ -30,8 +30,9 @@ class PlateAnswer(Frozen):
     meaning: tuple[Meaning, ...] = ()
 
 
-PLATE_SPEED_STEP_RPM = 5.0
-"""Plates are rounded to 5 rpm at the finest, often to 25. Common practice, no source."""
+PLATE_SPEED_STEP_RPM, ROUND_SPEED_RPM = 5.0, 25.0
+"""Plates are rounded to 5 rpm at the finest, mostly to 25 where the speed is a multiple of it. Common practice, no source."""
+LEAST_PRINTED = 0.05
 DEFINITION = "Definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4."
 STANDARD_SLIP_REMARK = "By standard tolerance (NEMA MG 1) a motor's true slip may lie 20 % either side of its plate."
 
@@ -56,11 +57,12 @@ def plate_facts(plate: Plate) -> PlateFacts:
         rated_torque_nm=torque_nm(power, speed) if power and speed else None,
         speed_refusal=refusal,
         run_capacitance_f=_si(plate.run_capacitance),
-        speed_step_rpm=max(plate.rated_speed.resolution, PLATE_SPEED_STEP_RPM)
-        if plate.rated_speed
-        else PLATE_SPEED_STEP_RPM,
+        speed_step_rpm=max(plate.rated_speed.resolution if plate.rated_speed else 0.0, _printed_step_rpm(speed)),
         current_step_a=current.resolution if current else 0.0,
         is_electronic=electronic,
+        printed_efficiency=_possible(plate.nominal_efficiency),
+        printed_power_factor=_possible(plate.power_factor),
+        supply_phases=plate.phases or (3 if plate.kind is MotorKind.THREE_PHASE else 1),
     )
 
 
@@ -79,6 +81,17 @@ def assess_plate(plate: Plate, facts: PlateFacts, expected: tuple[Result, ...]) 
         line_adds=fields_changed(plate, read_line(plate.line or "").values),
         meaning=meanings(plate, facts),
     )
+
+
+def _printed_step_rpm(speed_rpm: float | None) -> float:
+    """How finely a speed was rounded when it was printed, as far as it shows."""
+    is_round = speed_rpm is not None and abs(speed_rpm / ROUND_SPEED_RPM - round(speed_rpm / ROUND_SPEED_RPM)) < 1e-6
+    return ROUND_SPEED_RPM if is_round else PLATE_SPEED_STEP_RPM
+
+
+def _possible(entry: Entry | None) -> float | None:
+    """A printed share that a motor can have; anything else is asked about, and not worked with."""
+    return entry.si if entry and LEAST_PRINTED < entry.si <= 1 else None
 
 
 def _si(entry: Entry | None) -> float | None:

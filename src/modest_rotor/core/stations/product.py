@@ -16,6 +16,8 @@ YesNo = Literal["yes", "no"]
 MOST_POINTS = 40
 BEST_EFFICIENCY = 0.985
 """Efficiency that no motor, drive or fan of a building reaches. Our judgement, no source."""
+GUARANTEED_LOSSES = 1.2
+"""Losses that a guaranteed efficiency allows over those of its nominal one: NEMA MG 1, 12.58 (from memory)."""
 CODE = r"^[a-z0-9][a-z0-9-]{1,39}$"
 
 
@@ -125,6 +127,22 @@ class Product(Sheet):
         """The efficiency that a promise may rest on: guaranteed, or else nominal."""
         entry = self.least_efficiency or self.nominal_efficiency
         return entry.si if entry and is_possible_efficiency(entry.si) else None
+
+    @property
+    def expected_efficiency(self) -> float | None:
+        """What it is expected to have at rating: losses between those of the nominal and the guaranteed value.
+
+        Where one alone is stated the other is taken from NEMA MG 1, 12.58: losses a fifth over the nominal ones at most.
+        """
+        nominal, least = (
+            1 / entry.si - 1 if entry and is_possible_efficiency(entry.si) else None
+            for entry in (self.nominal_efficiency, self.least_efficiency)
+        )
+        if nominal is None and least is None:
+            return None
+        nominal = nominal if nominal is not None else (least or 0.0) / GUARANTEED_LOSSES
+        least = least if least is not None else GUARANTEED_LOSSES * nominal
+        return 1 / (1 + (nominal + least) / 2)
 
     @property
     def impossible_efficiency(self) -> Entry | None:

@@ -23,10 +23,10 @@ from modest_rotor.core.stations.readings import ReadingSet
 from modest_rotor.core.stations.trust import Standing, Withheld, believed, on_a_drive, standing_of
 
 THIS_MOTOR = "this motor"
-FAN_OFF_BEST, FAN_SHARE = 0.75, 0.35
-"""Efficiency of a fan as it is fitted over the best one of its kind, and its standard deviation as a share: statics are often
+FAN_OFF_BEST, FAN_SHARE = 0.72, 0.28
+"""Efficiency of a fan as it is fitted over the best one of its kind, and the standard deviation of its logarithm: statics are often
 read outside a cabinet whose own resistance the wheel works against too. Our judgement, no source."""
-PUMP_OFF_BEST, PUMP_SHARE = 0.9, 0.22
+PUMP_OFF_BEST, PUMP_SHARE = 0.95, 0.24
 """The same of a pump, whose gauges sit at its flanges."""
 NOTHING_READ = ReadingSet(id="none")
 SAME_HERTZ = 0.02
