@@ -8,7 +8,6 @@ from scipy.interpolate import PchipInterpolator
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.curve import curve_through
-from modest_rotor.core.physics.electronic import input_power_w as electronic_input_w
 from modest_rotor.core.physics.fan import (
     MachineCurve,
     Shape,
@@ -247,11 +246,3 @@ def test_the_curve_through_points_is_scipy_s_to_rounding(steps: list[float], hei
     at = float(x[0] + where * (x[-1] - x[0]))
     assert curve_through(x, y)(at) == pytest.approx(float(PchipInterpolator(x, y)(at)), rel=1e-9, abs=1e-9)
     assert curve_through(x, y)(np.array([at]))[0] == pytest.approx(curve_through(x, y)(at), rel=1e-12, abs=1e-12)
-
-
-@pytest.mark.parametrize(("speed", "watts", "tolerance"), [(1720, 220, 0.08), (1200, 75, 0.08), (400, 5, 0.2)])
-def test_electronic_quarter_horse_as_technicians_see_it(speed: float, watts: float, tolerance: float) -> None:
-    """220 W at 1,720 rpm, 75 W at 1,200 and about 5 W at 400: common practice, no source; watts ± 8 %, and a watt at 5."""
-    ratio = np.array(speed / 1720)
-    found = electronic_input_w(186.5 * ratio**3, 186.5, ratio**2, ratio, np.array(1.0))
-    assert float(found) == pytest.approx(watts, rel=tolerance)

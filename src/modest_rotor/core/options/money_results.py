@@ -172,11 +172,11 @@ def _why(promise: Estimate, saved: Estimate, found: FoundMachine, year: Year) ->
 
 
 def nominal_result(nominal: Estimate | str | None, saved: Estimate | str) -> Result:
-    """The saving at the nominal efficiency, where the promise rests on the guaranteed one."""
+    """The saving at the nominal efficiency, where the promise rests between that and the guaranteed one."""
     label = "At nominal efficiency"
     if nominal is None or isinstance(nominal, str) or isinstance(saved, str):
         return waiting(label, "the same: one efficiency is stated" if nominal is None else str(nominal))
-    ingredients = (given("E", "saving at the guaranteed efficiency", "energy", saved, "worked out"),)
+    ingredients = (given("E", "saving between nominal and guaranteed efficiency", "energy", saved, "worked out"),)
     return result(
         label, "energy", nominal, "the same, losses at the nominal efficiency", ingredients, "The data sheet."
     )

@@ -206,12 +206,12 @@ def _always_on(one: Reckoned, found: FoundMachine, year: Year) -> Result:
 
 
 def _nominal(one: Reckoned, saved: Estimate | str) -> Estimate | str | None:
-    """The saving with losses of the nominal in place of the guaranteed efficiency; nothing where only one is stated."""
+    """The saving with losses of the nominal in place of the expected ones; nothing where only one is stated."""
     product = one.solved.considered.product
     if product is None or not (product.nominal_efficiency and product.least_efficiency) or isinstance(saved, str):
         return None
-    nominal, least = product.nominal_efficiency.si, product.least_efficiency.si
-    if isinstance(one.energy, str) or not 0 < least < nominal:
+    nominal, expected = product.nominal_efficiency.si, product.expected_efficiency
+    if isinstance(one.energy, str) or expected is None or not 0 < expected < nominal:
         return None
     # Losses at rated load, in proportion: the share of the year's energy that is the motor's losses.
     steps = [step for step in one.solved.steps if step.input_power and step.shaft_power]
@@ -220,7 +220,7 @@ def _nominal(one: Reckoned, saved: Estimate | str) -> Estimate | str | None:
     ]
     if not lost:
         return None
-    fewer = 1 - (1 / nominal - 1) / (1 / least - 1)
+    fewer = 1 - (1 / nominal - 1) / (1 / expected - 1)
     return saved + one.energy * (fewer * sum(lost) / len(lost))
 
 

@@ -16,7 +16,6 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.drive import TRUE_POWER_FACTOR, Rectifier
 from modest_rotor.core.physics.electronic import RatedLosses, rated_losses
-from modest_rotor.core.standards.motors import minimum_efficiency
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.stations.product import Product
 
@@ -153,19 +152,9 @@ def _fit(facts: PlateFacts) -> FittedMotor | str:
 def promised_losses(considered: Considered, motor: FittedMotor) -> Estimate:
     """Losses that a data sheet stands for over those of the fitted motor at rated load; 1 where it states none."""
     product = considered.product
-    if product is None or product.impossible_efficiency or not product.promised_efficiency:
+    expected = product.expected_efficiency if product and not product.impossible_efficiency else None
+    if expected is None:
         return exactly(1.0)
-    least = product.least_efficiency.si if product.least_efficiency else None
-    nominal = product.nominal_efficiency.si if product.nominal_efficiency else None
-    promised = least or _guaranteed(nominal or 0.0)
     at = motor.motor.at_slip(at_rated(motor.plate), float(motor.family.true_rated_slip(motor.numbers)))
-    scale = (1 / promised - 1) / float(at.input_power_w / at.shaft_power_w - 1)
+    scale = (1 / expected - 1) / float(at.input_power_w / at.shaft_power_w - 1)
     return measured(scale, **{"losses against the data sheet": PROMISED_SPREAD * scale})
-
-
-def _guaranteed(nominal: float) -> float:
-    """The guaranteed minimum of a nominal efficiency, where the table has it; else the nominal one."""
-    try:
-        return minimum_efficiency(nominal)
-    except OutsideValidity:
-        return nominal

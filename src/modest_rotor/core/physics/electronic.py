@@ -11,6 +11,7 @@ import numpy as np
 from modest_rotor.core.physics.fields import RAD_S_PER_RPM, Real
 from modest_rotor.core.tables import read_table
 
+ROOT = 1 / 2
 STANDBY_AT_NO_RATING_W, STANDBY_PER_ROOT_W = 0.5, 0.15
 """Watts awake with the rotor still, P_0 = 0.5 W + 0.15 W (P_N ÷ 1 W)^½: about 2 W at 100 W, 3.5 at half a horsepower, 9 at 3 kW;
 data sheets print 2 to 4 W for fractions of a horsepower and up to 10 above. Our judgement, no source."""
@@ -102,7 +103,7 @@ def typical_efficiency(rated_power_w: float, phases: int = 1) -> float:
 
 def typical_standby_w(rated_power_w: Real) -> Real:
     """Watts that the electronics of a motor of this rating take with the rotor still. Source: our judgement, no source."""
-    return STANDBY_AT_NO_RATING_W + STANDBY_PER_ROOT_W * rated_power_w**0.5
+    return STANDBY_AT_NO_RATING_W + STANDBY_PER_ROOT_W * rated_power_w**ROOT
 
 
 def rated_losses(rated_power_w: float, efficiency: float | None = None, phases: int = 1) -> RatedLosses:

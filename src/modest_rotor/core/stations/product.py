@@ -82,7 +82,7 @@ class Product(Sheet):
     rated_current: Entry | None = asked("rated_current", "Full-load amps", "plate")
     nominal_efficiency: Entry | None = asked("efficiency", "Nominal efficiency", "plate", "At rated load.")
     least_efficiency: Entry | None = asked(
-        "efficiency", "Guaranteed efficiency", "plate", "The least that its maker stands for; promises rest on it."
+        "efficiency", "Guaranteed efficiency", "plate", "The least that its maker stands for; savings count on it too."
     )
     power_factor: Entry | None = asked("read_power_factor", "Power factor", "plate", "True, at rated load.")
     service_factor: Entry | None = asked("service_factor", "Service factor", "plate")
@@ -132,15 +132,15 @@ class Product(Sheet):
     def expected_efficiency(self) -> float | None:
         """What it is expected to have at rating: losses between those of the nominal and the guaranteed value.
 
-        Where one alone is stated the other is taken from NEMA MG 1, 12.58: losses a fifth over the nominal ones at most.
+        Where the nominal one alone is stated, the guaranteed one is taken from NEMA MG 1, 12.58: losses a fifth over the nominal
+        ones; where the guaranteed one alone is, nothing better is expected.
         """
         nominal, least = (
             1 / entry.si - 1 if entry and is_possible_efficiency(entry.si) else None
             for entry in (self.nominal_efficiency, self.least_efficiency)
         )
-        if nominal is None and least is None:
-            return None
-        nominal = nominal if nominal is not None else (least or 0.0) / GUARANTEED_LOSSES
+        if nominal is None:
+            return None if least is None else 1 / (1 + least)
         least = least if least is not None else GUARANTEED_LOSSES * nominal
         return 1 / (1 + (nominal + least) / 2)
 
