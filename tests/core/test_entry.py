@@ -143,3 +143,40 @@ def test_an_entry_holds_finite_numbers_only() -> None:
 def test_what_is_no_text_is_refused_in_words(data: object) -> None:
     with pytest.raises(QuantityRefused):
         entry_from_data("voltage", data)
+
+
+@pytest.mark.parametrize(
+    ("name", "typed", "share"),
+    [
+        ("efficiency", "0.6", 0.6),
+        ("efficiency", "60", 0.6),
+        ("power_factor", "0.55", 0.55),
+        ("flow_share", "0.75", 0.75),
+    ],
+)
+def test_a_fraction_typed_for_per_cent_is_taken_as_that_and_says_so(name: str, typed: str, share: float) -> None:
+    """0.6 % is no efficiency of practice, so 0.6 can only be a fraction; its unit tells it, here and when it is read again."""
+    entry = read_entry(name, typed, "si")
+    assert entry.si == pytest.approx(share)
+    assert entry.unit == ("of 1" if "." in typed else "%")
+    assert entry_from_data(name, entry.model_dump()) == entry
+
+
+@pytest.mark.parametrize("typed", ["0.6 %", "1", "3", "4.9 %"])
+def test_a_share_below_what_practice_has_is_asked_about(typed: str) -> None:
+    with pytest.raises(QuantityRefused, match="none that practice has"):
+        read_entry("efficiency", typed, "si")
+
+
+def test_what_was_kept_before_fractions_were_read_stands_as_it_was() -> None:
+    kept = entry_from_data("efficiency", {"typed": "0.6", "unit": "%", "si": 0.006})
+    assert kept is not None and kept.si == 0.006
+
+
+@pytest.mark.parametrize(
+    ("name", "low", "high"),
+    [("flow_per_cooling", "250 cfm/ton", "700 cfm/ton"), ("flow_per_cooling", "35 L/s per kW", "90 L/s per kW")],
+)
+def test_limits_hold_what_practice_has(name: str, low: str, high: str) -> None:
+    """Common practice, no source: 300 to 550 cfm a ton, of which these are the outer ends."""
+    assert read_entry(name, low).si < read_entry(name, high).si

@@ -14,6 +14,7 @@ from modest_rotor.core.quantities import Quantity, Unit, UnitSystem, dimension_o
 
 LONGEST_TYPED = 60
 CURRENCY_SIGNS = "$€£"
+PER_CENT, OF_ONE = "%", "of 1"
 OPEN_CIRCUIT = frozenset(("ol", "o.l.", "o.l", "open", "infinite", "∞"))
 """What people type where an ohmmeter shows no connection; kept as the highest resistance that its quantity holds."""
 _VULGAR = str.maketrans({"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3", "⅛": " 1/8", "−": "-"})
@@ -77,6 +78,10 @@ def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbo
     negative = match["sign"] == "-"
     first, second = _number(match["first"]), match["second"] and _number(match["second"])
     chosen = second or first
+    if unit_symbol is None:
+        unit = _of_one_or_asked(
+            what, typed, unit, chosen.value, bare=not match["unit"].strip(), is_typed=units is not None
+        )
     value = unit.to_si((-1 if negative else 1) * chosen.value)
     low = unit.to_si(first.value) if second else None
     if low is not None and (negative or low >= value):
@@ -153,6 +158,26 @@ def _unit(what: Quantity, typed: str, spelling: str, units: UnitSystem | None, u
     if what.reader_units["ip"] == what.reader_units["si"]:
         return what.reader_unit("si")
     raise QuantityRefused(f"“{typed}” needs its unit: {what.label} takes {_unit_list(what)}.")
+
+
+def _of_one_or_asked(what: Quantity, typed: str, unit: Unit, value: float, bare: bool, is_typed: bool) -> Unit:
+    """The unit of a share: one typed as a fraction, which as per cent is less than practice has, is taken as that and shown so.
+
+    :param bare: whether no unit was typed. :param is_typed: whether a person typed it now, who can be asked; files are read as
+        they stand.
+    """
+    least = what.least_typed
+    if least is None or unit.symbol != PER_CENT or not 0 < unit.to_si(value) < least:
+        return unit
+    if bare and value < 1:
+        return next(one for one in what.units if one.symbol == OF_ONE)
+    if not is_typed:
+        return unit
+    meant = f" Did you mean {100 * value:g} %?" if value <= 1 else ""
+    raise QuantityRefused(
+        f"“{typed}” is kept as typed: {what.label} under {100 * least:g} % is none that practice has.{meant}"
+        f" Type it in per cent, for example {100 * max(least, 0.6):g} %, or as a fraction, 0.6."
+    )
 
 
 def _refuse_outside(what: Quantity, typed: str, unit: Unit, value: float | None) -> None:

@@ -48,6 +48,8 @@ class Quantity:
     low: float
     high: float
     decimals: MappingProxyType[UnitSystem, int]
+    least_typed: float | None = None
+    """Least value that practice has: under it a bare number is a fraction typed for per cent, or asked about."""
 
     @property
     def units(self) -> tuple[Unit, ...]:
@@ -115,4 +117,5 @@ def _quantity(row: dict[str, str]) -> Quantity:
         low=float(row["low"]),
         high=float(row["high"]),
         decimals=MappingProxyType({"ip": int(row["decimals_ip"]), "si": int(row["decimals_si"])}),
+        least_typed=float(row["least_typed"]) if row["least_typed"] else None,
     )

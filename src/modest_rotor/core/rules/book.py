@@ -50,7 +50,7 @@ RULES: tuple[Rule, ...] = (
     evidence.amps_over_plate,
     evidence.volts_off_plate,
     evidence.watts_over_volt_amperes,
-    evidence.air_power_over_shaft_power,
+    evidence.cannot_be_so,
     fit.plate_is_doubtful,
     fit.readings_do_not_fit,
     fit.machine_does_not_fit,

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 
 from modest_rotor.core.assessment import Finding
+from modest_rotor.core.options.found_machine import contradiction, reference_set
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
@@ -91,23 +92,14 @@ def watts_over_volt_amperes(case: Case) -> tuple[Finding, ...]:
     )
 
 
-def air_power_over_shaft_power(case: Case) -> tuple[Finding, ...]:
-    """No fan or pump gives its medium more power than its shaft takes."""
-    machine = case.machine
-    if machine is None or not (machine.flow_is_measured and machine.pressure_is_measured) or machine.reference is None:
+def cannot_be_so(case: Case) -> tuple[Finding, ...]:
+    """What in the set that every saving would stand on cannot be so: it withholds them."""
+    against = contradiction(case.sets, case.plate)
+    if against is None:
         return ()
-    excess = machine.flow * machine.pressure - machine.shaft_power
-    if excess.value - excess.band <= 0:
-        return ()
-    sentence: Phrase = (
-        f"In {machine.reference.title} flow × pressure makes ",
-        figure("shaft_power", machine.flow * machine.pressure),
-        ", more than the ",
-        figure("shaft_power", machine.shaft_power, machine.shaft_power_basis),
-        " at the shaft.",
-    )
-    action = "Look again at flow, pressure and their units, at the plate, and at the watts. All readings are kept."
-    return (found("air_power_over_shaft_power", sentence, action, about=machine.reference),)
+    about = reference_set(case.sets)
+    action = f"{against.action} All readings are kept; no saving is counted on them."
+    return (found(against.rule, (against.sentence,), action, about=about),)
 
 
 def methods_disagree(case: Case) -> tuple[Finding, ...]:
@@ -190,7 +182,7 @@ def _speed_sentence(facts: SetFacts) -> Phrase:
     return (
         f"The speed in {facts.title}, ",
         figure("speed", facts.running.speed, "measured"),
-        ", is above synchronous speed, ",
+        ", is at or above synchronous speed, ",
         figure("speed", facts.synchronous_rpm),
         ". It is kept; slip and load are withheld.",
     )

@@ -353,7 +353,7 @@ def _questions(facts: SetFacts, plate: PlateFacts) -> tuple[Phrase, ...]:
     return (
         (
             figure("speed", facts.running.speed, "measured"),
-            " is above synchronous speed, ",
+            " is at or above synchronous speed, ",
             figure("speed", facts.synchronous_rpm),
             ". The reading is kept; slip and load are withheld until it is explained.",
         ),

@@ -106,7 +106,7 @@ def set_facts(
         full_tap=on_full,
         tap_said=reading.tap is not None,
     )
-    above = bool(running.speed and synchronous and running.speed.value > synchronous)
+    above = bool(running.speed and synchronous and running.speed.value >= synchronous)
     methods = _methods(running, plate)
     if above:
         methods = tuple(_withheld_above(method) for method in methods)
@@ -227,7 +227,7 @@ def _methods(running: Running, plate: PlateFacts) -> tuple[LoadByMethod, ...]:
 def _withheld_above(method: LoadByMethod) -> LoadByMethod:
     if method.shaft_power is None:
         return method
-    reason = "withheld: the speed read is above synchronous, so plate and readings do not belong together yet"
+    reason = "withheld: the speed read is at or above synchronous, so plate and readings do not belong together yet"
     return LoadByMethod(method.method, method.formula_load, None, None, None, False, reason)
 
 
