@@ -204,6 +204,7 @@ SOUND = {
     "readings__0__current": "2.83 A",
     "readings__0__input_power": "261.5 W",
     "readings__0__speed": "1,728 rpm",
+    "readings__0__airflow": "410 L/s",
 }
 """The same machine at a slip of 0.04, a little under its rated load: no rule has anything to say."""
 

@@ -169,7 +169,16 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT,
     plate = plate_facts(document.plate)
     seen = _see_sets(job, plate, fit, memo)
     motor = motor_of(plate, THIS_MOTOR)
-    found = find_machine(wheel, plate, motor, seen.sets, document.duty.fixed_part(wheel), document.call.is_dead, fit)
+    found = find_machine(
+        wheel,
+        plate,
+        motor,
+        seen.sets,
+        document.duty.fixed_part(wheel),
+        document.call.is_dead,
+        fit,
+        document.duty.system_exponent,
+    )
     year = _year(job, seen.wanted)
     told = "\n".join(part.model_dump_json() for part in (document.duty, document.options, document.call))
     telling = seen.keys_of(found.telling_sets if isinstance(found, FoundMachine) else seen.sets)
@@ -180,6 +189,7 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT,
         fit.key,
         telling,
         fixed,
+        repr(found.exponent) if isinstance(found, FoundMachine) else None,
         document.call.is_dead,
         year.least_flow_m3s,
         year.protected,

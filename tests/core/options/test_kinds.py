@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import json
+from importlib.resources import files
 from typing import Any
 
 import numpy as np
@@ -9,7 +11,7 @@ import pytest
 
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.options.rating import product_motor, promised_losses
+from modest_rotor.core.options.rating import product_facts, product_motor, promised_losses
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.drive import drive_loss_w
 from modest_rotor.core.standards.drives import drive_efficiency
@@ -104,18 +106,19 @@ QUARTER_HORSE = {
                 {"id": "s2", "name": "1,200", "hours": "1,000 h", "flow_share": "69.77 %"},
                 {"id": "s3", "name": "400", "hours": "1,000 h", "flow_share": "23.26 %"},
             ],
-            "part_flow": "it runs full all the same", "energy_price": "0.25 per kWh",
+            "part_flow": "it runs full all the same", "energy_price": "0.25 per kWh", "system_exponent": "2",
         },
     },
 }  # fmt: skip
 
 
 def test_the_trade_s_regulated_fan_against_the_electronic_one_at_three_speeds() -> None:
-    """Tolerances: the readings' shaft power is a fit, ± 8 % of watts as between two such motors (common practice, no source)."""
+    """220 W at full speed and 75 W at 1,200 rpm are what technicians see of one such motor (common practice, no source): inside the
+    bands of an unnamed one."""
     electronic = of_kind(QUARTER_HORSE, OptionKind.ELECTRONIC)
     assert [step.speed.value for step in electronic.steps] == pytest.approx([1720, 1200, 400], rel=1e-3)
-    assert watts(electronic, 0) == pytest.approx(220, rel=0.08)
-    assert watts(electronic, 1) == pytest.approx(75, rel=0.10)
+    for step, seen in zip(electronic.steps, (220, 75), strict=False):
+        assert abs(step.input_power.value - seen) < step.input_power.band
     assert 4.0 < watts(electronic, 2) < 7.0
     regulated = of_kind(QUARTER_HORSE, OptionKind.REGULATOR, own={"regulator": "lower volts"})
     assert watts(regulated, 0) == pytest.approx(270, rel=0.005)  # as read
@@ -139,8 +142,9 @@ def test_no_regulator_is_better_than_one_less_slip(share: float) -> None:
 
 def test_slowed_by_speed_a_free_duct_takes_the_cube_and_a_held_pressure_does_not() -> None:
     """Affinity laws, AMCA 201: with half the pressure held, slowing saves far less than the cube promises."""
-    free = of_kind(KRAUSE, OptionKind.ELECTRONIC)
-    held = of_kind(KRAUSE, OptionKind.ELECTRONIC, duty__held_pressure="140 Pa")
+    square = {"duty__system_exponent": "2"}
+    free = of_kind(KRAUSE, OptionKind.ELECTRONIC, **square)
+    held = of_kind(KRAUSE, OptionKind.ELECTRONIC, duty__held_pressure="140 Pa", **square)
     cube = [one.steps[1].shaft_power.value / one.steps[0].shaft_power.value for one in (free, held)]
     assert cube[0] == pytest.approx(1 / 8, rel=1e-3)
     assert cube[1] > 2.5 / 8
@@ -254,7 +258,7 @@ def test_a_wheel_left_at_its_size_changes_nothing(kind: OptionKind) -> None:
 
 def test_a_trim_takes_flow_with_diameter_and_power_with_its_cube_but_for_the_motor_s_slip() -> None:
     """On a circuit without lift: q ∝ d, P ∝ d³; the lighter loaded motor runs a little faster. Affinity laws; ANSI/HI."""
-    one = of_kind(PUMP, OptionKind.TRIM, own={"diameter_share": "90 %"})
+    one = of_kind(PUMP, OptionKind.TRIM, own={"diameter_share": "90 %"}, duty__system_exponent="2")
     step = one.steps[0]
     speed = step.speed.value / 1445
     assert 1.0 < speed < 1.012
@@ -291,7 +295,7 @@ def test_a_fan_with_a_table_of_its_own_is_solved_by_hand() -> None:
         "code": "parabola", "type": "fan", "name": "parabola", "rated_power": "700 W", "rated_speed": "2,000 rpm",
         "curve_speed": "2,000 rpm", "curve": curve, "motor_kind": "electronic",
     }  # fmt: skip
-    one = of_kind(KRAUSE, OptionKind.EC_FAN, own={"product": fan})
+    one = of_kind(KRAUSE, OptionKind.EC_FAN, own={"product": fan}, duty__system_exponent="2")
     for step, share in zip(one.steps, (1.0, 0.5), strict=True):
         q, p = 0.51 * share, 280.0 * share**2  # the duct of the job, 280 Pa at 510 L/s
         speed = 2000 * ((p + 400 * q**2) / 400) ** 0.5
@@ -316,25 +320,66 @@ def test_a_drive_that_is_fed_with_one_phase_may_give_half() -> None:
 
 
 @pytest.mark.parametrize("load", [0.25, 0.5, 0.75, 1.0])
-@pytest.mark.parametrize("hp", [3, 5, 10, 20])
+@pytest.mark.parametrize("hp", [3, 5, 10, 20, 50, 100, 200, 400])
 def test_drives_lose_at_part_load_what_the_handbook_s_table_says(hp: float, load: float) -> None:
-    """Source: US Department of Energy, Motor Systems Tip Sheet 11. Two points: the table is told in whole points. Current is taken
-    as falling to no less than 45 %, the magnetising one."""
-    loss = drive_loss_w(hp * W_PER_HP, max(load, 0.45)) / (hp * W_PER_HP)
-    assert load / (load + loss) == pytest.approx(drive_efficiency(hp * W_PER_HP, load), abs=0.02)
+    """Source: US Department of Energy, Motor Systems Tip Sheet 11. One point: the table is told in whole points."""
+    loss = drive_loss_w(hp * W_PER_HP, load) / (hp * W_PER_HP)
+    assert load / (load + loss) == pytest.approx(drive_efficiency(hp * W_PER_HP, load), abs=0.011)
 
 
-def test_a_nominal_efficiency_promises_the_guaranteed_minimum_of_the_standard() -> None:
-    """Source: NEMA MG 1, Table 12-10: a nominal 85.5 % guarantees 82.5 %. The motor's losses at rated load follow the latter."""
+def test_a_nominal_efficiency_promises_a_tenth_more_losses_than_it_prints() -> None:
+    """Source: NEMA MG 1, 12.58: the guaranteed value allows a fifth more losses than the nominal one; half of that is expected."""
     data = {"code": "ind", "type": "motor", "name": "m", "motor_kind": "three-phase", "rated_power": "1.5 kW", "rated_voltage": "400 V",
             "rated_current": "3.4 A", "rated_speed": "1,435 rpm", "frequency": "50 Hz", "phases": 3}  # fmt: skip
     nominal, stated = (
         Considered(id="m", product=Product.model_validate(data | said))
-        for said in ({"nominal_efficiency": "85.5 %"}, {"least_efficiency": "82.5 %"})
+        for said in (
+            {"nominal_efficiency": "85.5 %"},
+            {"least_efficiency": f"{100 / (1 + 1.1 * (1 / 0.855 - 1)):.4f} %"},
+        )
     )
-    motor = product_motor(nominal, MotorKind.THREE_PHASE)
+    motor = product_motor(nominal, MotorKind.THREE_PHASE, 400.0)
     assert isinstance(motor, FittedMotor)
-    assert promised_losses(nominal, motor).value == pytest.approx(promised_losses(stated, motor).value)
+    assert promised_losses(nominal, motor).value == pytest.approx(promised_losses(stated, motor).value, rel=1e-4)
+
+
+DUAL: dict[str, Any] = {
+    "code": "dual", "type": "motor", "name": "m", "motor_kind": "three-phase", "rated_power": "10 kW", "rated_voltage": "230 V",
+    "other_voltage": "460 V", "rated_current": "36 A", "nominal_efficiency": "92.4 %", "rated_speed": "1,760 rpm", "frequency": "60 Hz", "phases": 3,
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    ("measured", "volts", "amps"),
+    [(None, 230, 36), (228.0, 230, 36), (208.0, 230, 36), (455.0, 460, 18), (480.0, 460, 18)],
+)
+def test_a_product_of_two_voltages_is_the_one_that_is_in_use(measured: float | None, volts: float, amps: float) -> None:
+    """The same power on either link, so half the amps at twice the volts: definition of power."""
+    product = Product.model_validate(DUAL)
+    link = product.link(measured)
+    assert link == (volts, pytest.approx(amps))
+    stated = Product.model_validate(DUAL | {"other_current": "18.4 A"})
+    assert stated.link(460.0) == (460, 18.4)
+    facts = product_facts(product, MotorKind.THREE_PHASE, measured)
+    assert not isinstance(facts, str) and (facts.rated_voltage_v, facts.rated_current_a) == (volts, pytest.approx(amps))
+    single = Product.model_validate({name: value for name, value in DUAL.items() if name != "other_voltage"})
+    assert single.link(measured) == (230, 36)
+
+
+def test_a_dual_voltage_product_is_solved_on_the_volts_that_are_here() -> None:
+    """Typed for one link or for both, it takes the same watts at 460 V; typed wrong it was solved at half its volts."""
+    machine = json.loads(files("modest_rotor.demo").joinpath("hall_supply_fan.json").read_text(encoding="utf-8"))
+    volts = machine["document"]["plate"]["rated_voltage"]
+    both = DUAL | {"rated_power": machine["document"]["plate"]["rated_power"], "rated_speed": machine["document"]["plate"]["rated_speed"],
+                   "frequency": machine["document"]["plate"]["frequency"], "rated_voltage": "230 V", "other_voltage": volts,
+                   "rated_current": f"{float(machine['document']['plate']['rated_current'].split()[0]) * float(volts.split()[0]) / 230:.3f} A"}  # fmt: skip
+    one = {name: value for name, value in both.items() if name != "other_voltage"} | {
+        "rated_voltage": volts,
+        "rated_current": machine["document"]["plate"]["rated_current"],
+    }
+    taken = [of_kind(machine, OptionKind.SAME_KIND, own={"product": product}).steps[0] for product in (both, one)]
+    assert taken[0].input_power.value == pytest.approx(taken[1].input_power.value, rel=1e-3)
+    assert taken[0].current.value == pytest.approx(taken[1].current.value, rel=1e-3)
 
 
 def test_what_differs_from_the_yardstick_is_named_and_what_does_not_is_not() -> None:

@@ -39,9 +39,10 @@ def test_a_clean_filter_moves_more_air_and_its_gain_stands_apart() -> None:
 
 
 def test_a_filter_on_a_free_duct_is_solved_on_the_easier_system() -> None:
-    """80 of 280 Pa given back: p = 200/280 k q². The point found lies on that curve, and on the machine's at its new speed."""
+    """80 of 280 Pa given back: p = 200/280 k qⁿ. The point found lies on that curve, and on the machine's at its new speed."""
     step = full(repaired(["filter"], filter_excess="80 Pa"))
-    assert step.pressure.value / step.flow.value**2 == pytest.approx(200 / 280 * 280 / 0.51**2, rel=1e-6)
+    exponent = 1.9  # of ordinary ducts, where nothing is said
+    assert step.pressure.value / step.flow.value**exponent == pytest.approx(200 / 280 * 280 / 0.51**exponent, rel=1e-6)
 
 
 def test_a_new_capacitor_speeds_a_running_fan_up_a_little() -> None:
@@ -98,4 +99,4 @@ def test_a_dead_motor_has_a_wider_band_than_one_that_was_read() -> None:
     dead = assessed(KRAUSE, call__reason="dead", readings=[])
     read = assessed(KRAUSE)
     widths = [option(one, "C").saved_energy.figure.band for one in (dead, read)]
-    assert widths[0] > 1.5 * widths[1]
+    assert widths[0] > 1.3 * widths[1]

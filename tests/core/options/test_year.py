@@ -68,7 +68,8 @@ def test_a_pump_with_lift_saves_far_less_than_the_cube_promises() -> None:
     steps = option(demo("grey_water_lift_pump"), "D").steps
     assert 0.40 < steps[1].shaft_power.value / steps[0].shaft_power.value < 0.55
     free = option(demo("heating_circulator"), "C").steps
-    assert free[1].shaft_power.value / free[0].shaft_power.value == pytest.approx(0.6**3, rel=1e-3)
+    # Without lift between the square law's 0.6³ and that of a smooth pipe, 0.6^2.8.
+    assert 0.6**3 < free[1].shaft_power.value / free[0].shaft_power.value < 0.6**2.8
 
 
 def test_a_three_phase_fan_on_a_drive_beats_its_damper() -> None:

@@ -11,6 +11,7 @@ import pytest
 import modest_rotor.core.rules as package
 from modest_rotor.core.assessment import Assessment, CheckWay, Finding
 from modest_rotor.core.estimate import exactly
+from modest_rotor.core.options import contradiction
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.core.rules.capacitor import capacitance_under_load
 from modest_rotor.core.rules.found import all_rules
@@ -310,7 +311,8 @@ def test_options_say_what_is_repaired_first() -> None:
 
 def test_every_rule_stands_in_the_table_and_its_proof_says_both_outcomes() -> None:
     code = "".join(path.read_text(encoding="utf-8") for path in Path(package.__file__).parent.glob("*.py"))
-    used = set(re.findall(r'found\(\s*"([a-z_0-9]+)"', code))
+    code += Path(contradiction.__file__).read_text(encoding="utf-8")
+    used = set(re.findall(r'(?:found|Contradiction)\(\s*"([a-z_0-9]+)"', code))
     assert used == {rule.rule for rule in all_rules()}
     for row in read_table("proofs"):
         assert row["rule"] in used and row["caution"] and row["how"] and row["proves"] and row["clears"]

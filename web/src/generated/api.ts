@@ -3099,6 +3099,11 @@ export interface components {
              */
             held_pressure?: components["schemas"]["Entry"] | null;
             /**
+             * Exponent of duct or pipe
+             * @description Pressure against flow: near 1.9 ± 0.1 where nothing is said; 2 where dampers and fittings rule.
+             */
+            system_exponent?: components["schemas"]["Entry"] | null;
+            /**
              * Static lift
              * @description Height the water is lifted; 0 in a closed circuit.
              */
@@ -5843,13 +5848,18 @@ export interface components {
             /** Full-load amps */
             rated_current?: components["schemas"]["Entry"] | null;
             /**
+             * Amps, other link
+             * @description Those that go with the other volts; in proportion where left empty.
+             */
+            other_current?: components["schemas"]["Entry"] | null;
+            /**
              * Nominal efficiency
              * @description At rated load.
              */
             nominal_efficiency?: components["schemas"]["Entry"] | null;
             /**
              * Guaranteed efficiency
-             * @description The least that its maker stands for; promises rest on it.
+             * @description The least that its maker stands for; savings count on it too.
              */
             least_efficiency?: components["schemas"]["Entry"] | null;
             /**

@@ -1263,6 +1263,12 @@ export const fields = {
     "quantity": "held_pressure",
     "basis": "estimated"
   },
+  "duty/system_exponent": {
+    "label": "Exponent of duct or pipe",
+    "help": "Pressure against flow: near 1.9 ± 0.1 where nothing is said; 2 where dampers and fittings rule.",
+    "quantity": "system_exponent",
+    "basis": "estimated"
+  },
   "duty/static_lift": {
     "label": "Static lift",
     "help": "Height the water is lifted; 0 in a closed circuit.",
@@ -1507,6 +1513,12 @@ export const fields = {
     "quantity": "rated_current",
     "basis": "plate"
   },
+  "options/considered/*/product/other_current": {
+    "label": "Amps, other link",
+    "help": "Those that go with the other volts; in proportion where left empty.",
+    "quantity": "rated_current",
+    "basis": "plate"
+  },
   "options/considered/*/product/nominal_efficiency": {
     "label": "Nominal efficiency",
     "help": "At rated load.",
@@ -1515,7 +1527,7 @@ export const fields = {
   },
   "options/considered/*/product/least_efficiency": {
     "label": "Guaranteed efficiency",
-    "help": "The least that its maker stands for; promises rest on it.",
+    "help": "The least that its maker stands for; savings count on it too.",
     "quantity": "efficiency",
     "basis": "plate"
   },

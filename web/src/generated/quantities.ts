@@ -17,7 +17,8 @@ export const quantities = {
     "typed_units": [
       "W",
       "kW",
-      "hp"
+      "hp",
+      "PS"
     ]
   },
   "shaft_power": {
@@ -37,7 +38,8 @@ export const quantities = {
     "typed_units": [
       "W",
       "kW",
-      "hp"
+      "hp",
+      "PS"
     ]
   },
   "input_power": {
@@ -57,7 +59,8 @@ export const quantities = {
     "typed_units": [
       "W",
       "kW",
-      "hp"
+      "hp",
+      "PS"
     ]
   },
   "rated_voltage": {
@@ -447,7 +450,8 @@ export const quantities = {
       "decimals": 1
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "load": {
@@ -465,7 +469,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "flow_share": {
@@ -483,7 +488,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "hours": {
@@ -609,7 +615,8 @@ export const quantities = {
       "decimals": 1
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "poles": {
@@ -645,7 +652,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "ratio": {
@@ -663,7 +671,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "relative_pressure": {
@@ -681,7 +690,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "power_factor": {
@@ -699,7 +709,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "apparent_power": {
@@ -881,7 +892,8 @@ export const quantities = {
       "decimals": 2
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "heat_flow": {
@@ -1014,7 +1026,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "kva_per_hp": {
@@ -1032,7 +1045,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "share_of_hours": {
@@ -1050,7 +1064,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "cooling_performance": {
@@ -1086,7 +1101,8 @@ export const quantities = {
       "decimals": 1
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "read_power_factor": {
@@ -1200,7 +1216,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "heat_input": {
@@ -1362,7 +1379,8 @@ export const quantities = {
       "decimals": 1
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "tolerance": {
@@ -1380,7 +1398,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "shell_temperature": {
@@ -1472,7 +1491,8 @@ export const quantities = {
       "decimals": 1
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "escalation": {
@@ -1490,7 +1510,8 @@ export const quantities = {
       "decimals": 1
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "lead_time": {
@@ -1565,7 +1586,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "cycles_per_hour": {
@@ -1620,7 +1642,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "diameter_share": {
@@ -1638,7 +1661,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "price": {
@@ -1694,7 +1718,8 @@ export const quantities = {
     "typed_units": [
       "W",
       "kW",
-      "hp"
+      "hp",
+      "PS"
     ]
   },
   "design_share": {
@@ -1712,7 +1737,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "command": {
@@ -1730,7 +1756,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "machines": {
@@ -1804,7 +1831,8 @@ export const quantities = {
       "decimals": 1
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "link_voltage": {
@@ -1859,7 +1887,8 @@ export const quantities = {
       "decimals": 2
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "hold_time": {
@@ -1953,7 +1982,8 @@ export const quantities = {
       "decimals": 0
     },
     "typed_units": [
-      "%"
+      "%",
+      "of 1"
     ]
   },
   "days": {
@@ -1990,6 +2020,24 @@ export const quantities = {
     },
     "typed_units": [
       "V/Hz"
+    ]
+  },
+  "system_exponent": {
+    "label": "exponent of the system",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      ""
     ]
   }
 } as const;

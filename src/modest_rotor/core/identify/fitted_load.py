@@ -23,7 +23,7 @@ REASONS = {
     Way.ALL: "The motor that agrees best with the plate and every reading, each weighed by how well it is known.",
 }
 LACKS = {Way.WATTS: ("watts", "speed"), Way.SPEED: ("speed",), Way.AMPS: ("line amps", "speed")}
-TOO_MUCH_SHARE = 0.7
+TOO_MUCH_SHARE = 0.72
 """Spread of the logarithm of an efficiency towards its upper end, over that towards its lower. Our judgement, no source."""
 REGULATED_SD = 0.10
 """How far cut volts put the equations off behind a regulator, standard deviation as a share. Our judgement, no source."""

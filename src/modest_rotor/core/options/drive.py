@@ -90,7 +90,7 @@ class OnDrive:
 
 def motor_on_drive(found: FoundMachine, asked: Asked) -> FittedMotor | str | None:
     """The three-phase motor that the drive would feed: a product's, the one that is there, or a new one of the same rating."""
-    named = product_motor(asked.considered, MotorKind.THREE_PHASE)
+    named = product_motor(asked.considered, MotorKind.THREE_PHASE, found.volts.value)
     if named is not None:
         return named
     plate = found.plate

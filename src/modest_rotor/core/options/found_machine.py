@@ -9,10 +9,12 @@ from modest_rotor.core.estimate import Estimate, exactly, measured, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.options.contradiction import NOTHING_FITS, contradiction
+from modest_rotor.core.options.exponent import USUAL, system_exponent
 from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_shape, shaft_power_from_air_w
 from modest_rotor.core.physics.induction import input_power_w
-from modest_rotor.core.physics.system import EXPONENT_SPREAD, USUAL_EXPONENT, SystemCurve, system_through
+from modest_rotor.core.physics.system import SystemCurve, system_through
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -24,23 +26,12 @@ STRAYS = (
 )
 """Logarithms by which a machine's own curves leave the generic ones on the way from the point found to no flow. Our judgement, no
 source; held against the second population of truths, docs/how-good.md."""
-USUAL = measured(USUAL_EXPONENT, **{"exponent of the system": EXPONENT_SPREAD})
 GENERIC_EFFICIENCY_SHARE = 0.15
 """Standard deviation of a generic machine's efficiency, as a share of it. Our judgement, no source."""
 ASSUMED_LOAD = measured(0.80, **{"assumed load of a dead motor": 0.15})
 """Load of a motor that cannot be run, as a fraction of rated: direct-drive fans are mostly fitted so. Our judgement, no source."""
 UNREAD_SPEED_SHARE = 0.025
 """Standard deviation of the running speed when only the plate's is known, as a share of it."""
-
-
-MOST_LOAD = 2.0
-"""Load over rated power beyond which no motor runs for long. Common practice, no source."""
-LEAST_SPEED_SHARE = 0.5
-"""Share of synchronous speed below which an induction motor on its full setting does not run: beyond pull-out of every kind.
-Common practice, no source."""
-NOTHING_FITS = "withheld: no motor of this plate shows readings like these at any load. Findings name the likeliest culprit: read that again."
-LEAST_EFFICIENCY = 0.10
-"""Efficiency below which a set is not one of a machine that works. Our judgement, no source."""
 
 
 @dataclass(frozen=True)
@@ -143,8 +134,12 @@ def find_machine(
     fixed_pressure: Entry | None,
     dead: bool,
     fit: MotorFit | None = None,
+    exponent: Entry | None = None,
 ) -> FoundMachine | str:
-    """The machine as found, or the sentence that says what it waits for."""
+    """The machine as found, or the sentence that says what it waits for.
+
+    :param fixed_pressure: that stays at no flow, and ``exponent`` of the system's growing part, as typed on Duty.
+    """
     if wheel is None:
         return "waits for what the motor drives: a kind of fan, or a pump"
     if isinstance(motor, str):
@@ -156,9 +151,9 @@ def find_machine(
     refusal = _reading_refusal(flow, pressure, fixed)
     if refusal:
         return refusal
-    against = contradiction(sets, plate)
+    against = contradiction(reference, plate)
     if against is not None:
-        return f"withheld: {against.sentence[:1].lower()}{against.sentence[1:]} {against.action}"
+        return against.withheld
     if fit is not None and fit.fits_nothing:
         return NOTHING_FITS
     power = _shaft_power(wheel, reference, plate, flow, pressure, dead)
@@ -168,6 +163,7 @@ def find_machine(
     if isinstance(speed, str):
         return speed
     input_power, input_basis = _input_power(reference, plate, motor, power[0])
+    grows, grows_basis = system_exponent(exponent, sets, fixed)
     return FoundMachine(
         wheel=wheel,
         shape=generic_shape(wheel),
@@ -189,72 +185,9 @@ def find_machine(
         input_power=input_power,
         input_power_basis=input_basis,
         fit=fit,
+        exponent=grows,
+        exponent_basis=grows_basis,
     )
-
-
-@dataclass(frozen=True)
-class Contradiction:
-    """Why the set that everything stands on cannot be so: the rule that says it, what is the matter, and what to read again."""
-
-    rule: str
-    sentence: str
-    action: str
-
-
-def contradiction(sets: tuple[SetFacts, ...], plate: PlateFacts) -> Contradiction | None:
-    """What in the set that everything stands on cannot be so; nothing where it can.
-
-    Bands are allowed for: only what no meter's error explains withholds a saving. Source: definitions; conservation of energy.
-    """
-    reference = reference_set(sets)
-    return None if reference is None else (_turns_too_slowly(reference, plate) or _impossible_power(reference, plate))
-
-
-def _turns_too_slowly(reference: SetFacts, plate: PlateFacts) -> Contradiction | None:
-    speed, synchronous = reference.running.speed, reference.synchronous_rpm
-    if speed is None or synchronous is None or plate.is_electronic or reference.standing is not None:
-        return None
-    if not 0 < speed.value < LEAST_SPEED_SHARE * synchronous:
-        return None
-    return Contradiction(
-        "turns_too_slowly",
-        f"In {reference.title} it turns at less than half of synchronous speed on its full setting, where no such motor runs for long.",
-        "Read the speed again, with one mark, and look at its figures; or say that it ran on a regulator, a lower tap or a drive.",
-    )
-
-
-def _impossible_power(reference: SetFacts, plate: PlateFacts) -> Contradiction | None:
-    power, watts, rated = reference.shaft_power, reference.running.input_power, plate.rated_power_w
-    if power is None or power.value <= 0:
-        return None
-    least, most = power.value - power.band, power.value + power.band
-    if watts is not None and least > watts.value + watts.band:
-        return Contradiction(
-            "shaft_over_input",
-            f"In {reference.title} the shaft would give {power.value:,.0f} W of {watts.value:,.0f} W taken.",
-            "Read the watts again, with the clamp on one conductor alone, and the speed.",
-        )
-    if rated and least > MOST_LOAD * rated:
-        return Contradiction(
-            "load_is_impossible",
-            f"In {reference.title} the load would be {100 * power.value / rated:,.0f} % of the plate's power.",
-            "Read the speed again, with one mark, and look at the plate's power, amps and speed.",
-        )
-    if watts is not None and watts.value > 0 and most < LEAST_EFFICIENCY * watts.value:
-        return Contradiction(
-            "shaft_far_under_input",
-            f"In {reference.title} the shaft would give {power.value:,.0f} W of {watts.value:,.0f} W taken.",
-            "Read speed and watts again; a bare shaft or a slipping wheel explains it too.",
-        )
-    if reference.flow and reference.pressure and not reference.one_sided:
-        given = reference.flow * reference.pressure
-        if given.value - given.band > most:
-            return Contradiction(
-                "air_power_over_shaft_power",
-                f"In {reference.title} flow × pressure makes {given.value:,.0f} W, more than the {power.value:,.0f} W at the shaft.",
-                "Look again at flow, pressure and their units, at the plate, and at the watts.",
-            )
-    return None
 
 
 def _reading_refusal(flow: Estimate | None, pressure: Estimate | None, fixed: Estimate) -> str | None:

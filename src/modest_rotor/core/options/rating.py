@@ -114,27 +114,32 @@ def _si(product: Product | None, field: str) -> float | None:
     return entry.si if entry else None
 
 
-def product_motor(considered: Considered, kind: MotorKind) -> FittedMotor | str | None:
+def product_motor(considered: Considered, kind: MotorKind, volts: float | None) -> FittedMotor | str | None:
     """The induction motor of a product, fitted to its data sheet; nothing where no product, or one of another kind, is named.
+
+    :param volts: measured at the machine, which choose the link of a dual-voltage product.
 
     A sentence where the data sheet does not make a motor.
     """
     product = considered.product
     if product is None or product.motor_kind is not kind:
         return None
-    facts = product_facts(product, kind)
+    facts = product_facts(product, kind, volts)
     return facts if isinstance(facts, str) else _fit(facts)
 
 
-def product_facts(product: Product, kind: MotorKind) -> PlateFacts | str:
-    """The plate of a catalogue's motor, or what its data sheet lacks for it. Source: definition."""
-    power, volts, amps = product.rated_power, product.rated_voltage, product.rated_current
+def product_facts(product: Product, kind: MotorKind, volts: float | None = None) -> PlateFacts | str:
+    """The plate of a catalogue's motor as it is linked, or what its data sheet lacks for it.
+
+    :param volts: measured at the machine; the first link where none were. Source: definition.
+    """
+    power, link = product.rated_power, product.link(volts)
     speed, hertz, farads = product.rated_speed, product.frequency, product.run_capacitance
-    if not (power and volts and speed and hertz):
+    if not (power and link and speed and hertz):
         return f"waits for power, volts, speed and hertz of {product.name}"
     try:
         return PlateFacts.of(
-            kind, power.si, volts.si, amps.si if amps else None, speed.si, hertz.si, farads.si if farads else None
+            kind, power.si, link.volts_v, link.amps_a, speed.si, hertz.si, farads.si if farads else None
         )
     except OutsideValidity as refusal:
         return f"{product.name}: {refusal.sentence}"

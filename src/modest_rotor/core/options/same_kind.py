@@ -76,7 +76,7 @@ class SameKind:
     def _new(self, found: FoundMachine, asked: Asked) -> FittedMotor | str | None:
         """The new motor: its product's, or one of the plate in the machine; nothing where that plate is too bare for a fit."""
         kind = found.plate.kind
-        return (product_motor(asked.considered, kind) if kind else None) or found.new
+        return (product_motor(asked.considered, kind, found.volts.value) if kind else None) or found.new
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """A new motor of the same plate."""

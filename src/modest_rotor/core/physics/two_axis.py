@@ -45,7 +45,7 @@ class TwoAxisMotor(InductionCircuit):
     :param turns_ratio: a, effective turns of the auxiliary winding over those of the main.
     :param auxiliary_resistance: Ω. :param auxiliary_reactance: leakage, Ω.
     :param capacitance: run capacitor, F; leave 0 where there is none. :param capacitor_resistance: its series loss, Ω.
-    :param deep_bar: R_2 against the backward field over R_2.
+    :param deep_bar: R_2 at a rotor frequency twice the line's, as against the backward field near full speed, over R_2.
     :param tilt: turns of a shading ring along the main axis, over those of the main winding.
     """
 
@@ -189,10 +189,19 @@ def _windings(motor: TwoAxisMotor, supply: Supply, slip: Real) -> _Windings:
         main_loop=main + line + turns * turns * leakage,
         auxiliary_loop=auxiliary + through + tilt * tilt * leakage,
         shared=through + turns * tilt * leakage,
-        forward=rotor_admittance(slip, rotor, motor.rotor_reactance * hertz),
-        backward=rotor_admittance(2 - slip, rotor * motor.deep_bar, motor.rotor_reactance * hertz),
+        forward=rotor_admittance(slip, rotor * _deep_bar(motor, slip), motor.rotor_reactance * hertz),
+        backward=rotor_admittance(2 - slip, rotor * _deep_bar(motor, 2 - slip), motor.rotor_reactance * hertz),
         core=motor.core_conductance / hertz,
     )
+
+
+def _deep_bar(motor: TwoAxisMotor, slip: Real) -> Real:
+    """What currents crowded into the bars' tops make of R_2, by the rotor frequency of the field that drives them.
+
+    At standstill both fields see one frequency, so one winding alone gives no torque. Linear in slip between none at synchronous
+    speed and the motor's own at twice the line's: our judgement, no source; textbooks give s² for thin bars, s^½ for deep ones.
+    """
+    return 1 + (motor.deep_bar - 1) * slip / 2
 
 
 def _currents(

@@ -5,7 +5,8 @@ from __future__ import annotations
 import math
 
 from modest_rotor.core.assessment import Finding
-from modest_rotor.core.options.found_machine import contradiction, reference_set
+from modest_rotor.core.options.contradiction import contradiction
+from modest_rotor.core.options.found_machine import reference_set
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
@@ -94,10 +95,10 @@ def watts_over_volt_amperes(case: Case) -> tuple[Finding, ...]:
 
 def cannot_be_so(case: Case) -> tuple[Finding, ...]:
     """What in the set that every saving would stand on cannot be so: it withholds them."""
-    against = contradiction(case.sets, case.plate)
+    about = reference_set(case.sets)
+    against = contradiction(about, case.plate)
     if against is None:
         return ()
-    about = reference_set(case.sets)
     action = f"{against.action} All readings are kept; no saving is counted on them."
     return (found(against.rule, (against.sentence,), action, about=about),)
 

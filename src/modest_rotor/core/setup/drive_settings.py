@@ -102,8 +102,9 @@ def base_voltage(facts: SetupFacts) -> float | None:
     product, typed = facts.considered.product, facts.job.document.setup.drive
     if typed.base_voltage:
         return typed.base_voltage.si
-    if product and product.rated_voltage and product.motor_kind:
-        return product.rated_voltage.si
+    link = product.link(facts.machine.volts.value) if product and product.motor_kind else None
+    if link is not None:
+        return link.volts_v
     return facts.machine.plate.rated_voltage_v
 
 
@@ -183,24 +184,25 @@ def _overload(facts: SetupFacts, most: bool) -> Result:
     """Overload amps for the new plate: its full-load amps, and the most that the code lets it be set to."""
     label = "Overload, at most" if most else "Overload of the drive"
     plate, product, typed = facts.job.document.plate, facts.considered.product, facts.job.document.setup.drive
-    new = typed.new_current or (product.rated_current if product and product.motor_kind else None)
-    amps = new or plate.wired_current
+    link = product.link(facts.machine.volts.value) if product and product.motor_kind else None
+    new = typed.new_current.si if typed.new_current else link.amps_a if link else None
+    amps = new or (plate.wired_current.si if plate.wired_current else None)
     if amps is None:
         return waiting(label, "waits for full-load amps on the plate of the motor that it feeds")
     factor = plate.service_factor.si if plate.service_factor and new is None else 1.0
-    ingredients: tuple[Ingredient, ...] = (given("I_N", "full-load amps", "rated_current", amps.si, "plate"),)
+    ingredients: tuple[Ingredient, ...] = (given("I_N", "full-load amps", "rated_current", amps, "plate"),)
     if not most:
         return result(
             label,
             "current",
-            amps.si,
+            amps,
             "I_N",
             ingredients,
             MAKER,
             ("A drive limits by itself: set it to the plate of its motor.",),
         )
     try:
-        first, _ = overload_setting_a(amps.si, factor)
+        first, _ = overload_setting_a(amps, factor)
     except OutsideValidity as refusal:
         return waiting(label, refusal.sentence)
     return result(

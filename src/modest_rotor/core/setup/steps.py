@@ -94,6 +94,8 @@ def _value(step: str, facts: SetupFacts, drive: DriveAnswer | None) -> Phrase:
     """The value that belongs to a step, where it has one."""
     document = facts.job.document
     product = facts.considered.product
+    if step == "capacitor_new" and product and product.run_capacitance:
+        return (as_typed("capacitance", product.run_capacitance, "plate"), " by its data sheet")
     if step == "capacitor_new" and document.plate.run_capacitance:
         return (as_typed("capacitance", document.plate.run_capacitance, "plate"), " by the plate")
     if step == "discharge_link":
@@ -104,8 +106,9 @@ def _value(step: str, facts: SetupFacts, drive: DriveAnswer | None) -> Phrase:
         )
     if step == "overload" and drive is not None:
         return (drive.overload.figure, " on the drive, at most ", drive.overload_most.figure, " at an overload relay") if drive.overload.figure and drive.overload_most.figure else ()  # fmt: skip
-    if step == "overload" and product and product.rated_current:
-        return ("for ", as_typed("rated_current", product.rated_current, "plate"), ", the new plate")
+    link = product.link(facts.machine.volts.value) if product else None
+    if step == "overload" and link and link.amps_a:
+        return ("for ", figure("rated_current", link.amps_a, "plate"), ", the new plate on the link for ", figure("rated_voltage", link.volts_v, "plate"))  # fmt: skip
     if step in ("seal", "lock"):
         return _aim(facts)
     if step == "heat" and document.target.rise:

@@ -119,6 +119,12 @@ class Duty(Sheet):
         "estimated",
         "By a controller, whatever the flow; 0 for an ordinary duct.",
     )
+    system_exponent: Entry | None = asked(
+        "system_exponent",
+        "Exponent of duct or pipe",
+        "estimated",
+        "Pressure against flow: near 1.9 ± 0.1 where nothing is said; 2 where dampers and fittings rule.",
+    )
     static_lift: Entry | None = asked(
         "static_lift", "Static lift", "estimated", "Height the water is lifted; 0 in a closed circuit."
     )

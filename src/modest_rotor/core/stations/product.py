@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
+import math
 from enum import StrEnum
-from typing import Literal
+from typing import Literal, NamedTuple
 
 from pydantic import Field
 
@@ -65,6 +66,13 @@ class CurvePoint(Sheet):
     shaft_power: Entry | None = asked("shaft_power", "Shaft power", "plate")
 
 
+class Link(NamedTuple):
+    """One of the connections of a product: volts, and full-load amps where they are known."""
+
+    volts_v: float
+    amps_a: float | None
+
+
 class Product(Sheet):
     """What a data sheet says; the job that considers it keeps its own copy."""
 
@@ -80,6 +88,12 @@ class Product(Sheet):
     frequency: Entry | None = asked("frequency", "Frequency", "plate")
     rated_speed: Entry | None = asked("rated_speed", "Rated speed", "plate")
     rated_current: Entry | None = asked("rated_current", "Full-load amps", "plate")
+    other_current: Entry | None = asked(
+        "rated_current",
+        "Amps, other link",
+        "plate",
+        "Those that go with the other volts; in proportion where left empty.",
+    )
     nominal_efficiency: Entry | None = asked("efficiency", "Nominal efficiency", "plate", "At rated load.")
     least_efficiency: Entry | None = asked(
         "efficiency", "Guaranteed efficiency", "plate", "The least that its maker stands for; savings count on it too."
@@ -122,6 +136,26 @@ class Product(Sheet):
         entries = (self.rated_voltage, self.other_voltage)
         return tuple((entry.low or entry.si, entry.si) for entry in entries if entry)
 
+    def link(self, measured_v: float | None) -> Link | None:
+        """The link of a dual-voltage product that the volts measured ask for; its only one, or its first where none were.
+
+        Amps of the other link, where no sheet states them, go inversely with its volts: the power is the same. Source:
+        definition of power.
+        """
+        if self.rated_voltage is None:
+            return None
+        amps = self.rated_current.si if self.rated_current else None
+        first = Link(self.rated_voltage.si, amps)
+        if self.other_voltage is None or not measured_v or measured_v <= 0:
+            return first
+        other_amps = self.other_current.si if self.other_current else None
+        if other_amps is None and amps is not None:
+            other_amps = amps * self.rated_voltage.si / self.other_voltage.si
+        other = Link(self.other_voltage.si, other_amps)
+        # Volts of a range, such as 208-230 V, count as met all along it.
+        off_first, off_other = (_off(entry, measured_v) for entry in (self.rated_voltage, self.other_voltage))
+        return other if off_other < off_first else first
+
     @property
     def promised_efficiency(self) -> float | None:
         """The efficiency that a promise may rest on: guaranteed, or else nominal."""
@@ -149,6 +183,12 @@ class Product(Sheet):
         """A stated efficiency that no machine has, if one is."""
         stated = (self.nominal_efficiency, self.least_efficiency)
         return next((entry for entry in stated if entry is not None and not is_possible_efficiency(entry.si)), None)
+
+
+def _off(entry: Entry, measured_v: float) -> float:
+    """How far measured volts lie outside a link's, as a logarithm."""
+    low, high = entry.low or entry.si, entry.si
+    return max(math.log(low / measured_v), math.log(measured_v / high), 0.0)
 
 
 def is_possible_efficiency(efficiency: float) -> bool:

@@ -77,7 +77,7 @@ function Prices() {
         <ChoiceField path="duty/tariff" />
       </Question>
       {duty?.tariff === "seasonal" && <FieldGrid paths={["duty/summer_price", "duty/summer_share"]} />}
-      <FieldGrid paths={["duty/machines", "duty/remaining_life"]} />
+      <FieldGrid paths={["duty/machines", "duty/remaining_life", "duty/system_exponent"]} />
     </Part>
   );
 }

@@ -309,14 +309,15 @@ def protection(place: Place) -> FitCheck | None:
     ):
         return None
     product, old = place.product, place.plate.wired_current
-    new = product.rated_current if product else None
+    link = product.link(place.least_volts_v) if product else None
+    new = link.amps_a if link else None
     if new is None or old is None:
         return check(
             "protection", Fits.WORK, "Overload, fuse and breaker are chosen for the new plate, by those licensed to."
         )
-    if abs(new.si / old.si - 1) <= AMPS_TOLERANCE:
-        return check("protection", Fits.YES, figure("rated_current", new.si, "plate"), " against ", figure("rated_current", old.si, "plate"), ": near enough to check, not to change.")  # fmt: skip
-    return check("protection", Fits.WORK, figure("rated_current", new.si, "plate"), " in place of ", figure("rated_current", old.si, "plate"), ": overload, fuse and breaker are chosen anew, by those licensed to.")  # fmt: skip
+    if abs(new / old.si - 1) <= AMPS_TOLERANCE:
+        return check("protection", Fits.YES, figure("rated_current", new, "plate"), " against ", figure("rated_current", old.si, "plate"), ": near enough to check, not to change.")  # fmt: skip
+    return check("protection", Fits.WORK, figure("rated_current", new, "plate"), " in place of ", figure("rated_current", old.si, "plate"), ": overload, fuse and breaker are chosen anew, by those licensed to.")  # fmt: skip
 
 
 def capacitor(place: Place) -> FitCheck | None:
