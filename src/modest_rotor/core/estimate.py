@@ -90,6 +90,11 @@ def measured(value: float, **standard_by_source: float) -> Estimate:
     return Estimate(value, {name: standard for name, standard in standard_by_source.items() if standard})
 
 
+def normal_share(deviations: float) -> float:
+    """Share of a normal distribution that lies below so many standard deviations. Source: definition, by the error function."""
+    return math.erfc(-deviations / math.sqrt(2)) / 2
+
+
 def propagate(function: Callable[..., Array], *inputs: Estimate) -> tuple[Estimate, ...]:
     """Carry estimates through any function, keeping every source by name.
 

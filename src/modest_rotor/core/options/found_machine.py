@@ -136,10 +136,7 @@ def find_machine(
     fit: MotorFit | None = None,
     exponent: Entry | None = None,
 ) -> FoundMachine | str:
-    """The machine as found, or the sentence that says what it waits for.
-
-    :param fixed_pressure: that stays at no flow, and ``exponent`` of the system's growing part, as typed on Duty.
-    """
+    """The machine as found, or the sentence that says what it waits for; ``fixed_pressure`` and ``exponent`` as typed on Duty."""
     if wheel is None:
         return "waits for what the motor drives: a kind of fan, or a pump"
     if isinstance(motor, str):
@@ -162,8 +159,8 @@ def find_machine(
     speed = _speed(reference, plate)
     if isinstance(speed, str):
         return speed
-    input_power, input_basis = _input_power(reference, plate, motor, power[0])
-    grows, grows_basis = system_exponent(exponent, sets, fixed)
+    watts = _input_power(reference, plate, motor, power[0])
+    grows = system_exponent(exponent, sets, fixed)
     return FoundMachine(
         wheel=wheel,
         shape=generic_shape(wheel),
@@ -182,11 +179,11 @@ def find_machine(
         speed_basis=speed[1],
         shaft_power=power[0],
         shaft_power_basis=power[1],
-        input_power=input_power,
-        input_power_basis=input_basis,
+        input_power=watts[0],
+        input_power_basis=watts[1],
         fit=fit,
-        exponent=grows,
-        exponent_basis=grows_basis,
+        exponent=grows[0],
+        exponent_basis=grows[1],
     )
 
 

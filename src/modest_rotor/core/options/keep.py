@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+import math
+from dataclasses import replace
+
 import numpy as np
 
-from modest_rotor.core.estimate import Array, Estimate, propagate
+from modest_rotor.core.estimate import Array, Estimate, exactly, normal_share, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import (
     CURVE,
@@ -29,6 +32,12 @@ from modest_rotor.core.stations.set_facts import SetFacts
 UNSAID = "waits for how a part step is met today (on Duty)"
 TAP_SLACK = 0.05
 """A tap whose flow falls short of the demand by less than this share of full flow still counts as meeting it."""
+EDGE_SHARE = 0.02
+"""How sharply somebody knows which flow is enough, standard deviation as a share of full flow. Our judgement, no source."""
+SURE = 0.98
+"""Weight from which on a setting is the one."""
+MORE_THAN_ASKED = 0.03
+WHICH_SETTING = "which setting is enough"
 
 
 class Keep:
@@ -73,7 +82,7 @@ def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -
     if demand.share >= NEAR_FULL:
         return full_step(found, demand.id)
     if part_flow is PartFlow.RUNS_FULL:
-        return full_step(found, demand.id, "runs full all the same")
+        return _says_what_it_moves(found, demand, full_step(found, demand.id, "runs full all the same"))
     if part_flow is PartFlow.TAPS:
         return _on_tap(found, demand)
     return SolvedStep(demand.id, note=UNSAID)
@@ -93,19 +102,97 @@ def on_named_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
 
 
 def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
+    """The lowest setting that reaches the flow, as far as that can be known: near the edge of one both it and the next count.
+
+    A machine that cannot modulate takes the next setting and moves more than was asked. Where the flow of a setting lies within
+    its own band of the demand, each setting is weighed with the chance that it is the one, and the band holds them.
+    """
     taps = [] if found.is_moved else [facts for facts in found.telling_sets if not facts.on_full_tap]
-    if not taps:
-        return solved_tap(found, "low tap", demand.id) or SolvedStep(
-            demand.id, note="waits for a set of readings on the lower tap"
-        )
     points = [_tap_point(found, facts, demand.id) for facts in taps]
-    enough = [
-        point for point in points if point.flow and point.flow.value / found.flow.value >= demand.share - TAP_SLACK
-    ]
-    if enough:
-        return min(enough, key=lambda point: point.flow.value if point.flow else 0.0)
+    if not points:
+        solved = solved_tap(found, "low tap", demand.id)
+        if solved is None:
+            return SolvedStep(demand.id, note="waits for a set of readings on the lower tap")
+        points = [solved]
     unsolved = next((point for point in points if point.flow is None), None)
-    return unsolved or full_step(found, demand.id, "no tap read gives enough, so it runs full")
+    if unsolved is not None:
+        return unsolved
+    lowest_first = sorted(points, key=lambda point: point.flow.value if point.flow else 0.0)
+    return _weighed(found, demand, [*lowest_first, full_step(found, demand.id)])
+
+
+def _weighed(found: FoundMachine, demand: Demand, settings: list[SolvedStep]) -> SolvedStep:
+    """Settings, the lowest first, as one step: each by the chance that it is the lowest that reaches the flow."""
+    weights, left = [], 1.0
+    for setting in settings[:-1]:
+        assert setting.flow is not None
+        share = setting.flow / found.flow
+        spread = math.hypot(share.standard, EDGE_SHARE)
+        reaches = normal_share((share.value + TAP_SLACK - demand.share) / spread)
+        weights.append(left * reaches)
+        left -= weights[-1]
+    weights.append(left)
+    heaviest = max(range(len(settings)), key=lambda place: weights[place])
+    chosen = settings[heaviest]
+    if heaviest == len(settings) - 1:
+        chosen = chosen.noted("no tap gives enough, so it runs full")
+    if weights[heaviest] > SURE:
+        return _says_what_it_moves(found, demand, chosen)
+
+    def mean(name: str) -> Estimate | None:
+        return _mean([(getattr(setting, name), weight) for setting, weight in zip(settings, weights, strict=True)])
+
+    step = replace(
+        chosen,
+        flow=mean("flow"),
+        pressure=mean("pressure"),
+        speed=mean("speed"),
+        shaft_power=mean("shaft_power"),
+        input_power=mean("input_power"),
+        current=mean("current"),
+    ).noted("near the edge of a setting: it and the next are weighed")
+    return _says_what_it_moves(found, demand, step)
+
+
+def _mean(weighed: list[tuple[Estimate | None, float]]) -> Estimate | None:
+    """The mean of a value over settings, with how far they lie apart as a source of its own; nothing where one has none."""
+    total, values = exactly(0.0), []
+    for value, weight in weighed:
+        if value is None:
+            if weight > 1 - SURE:
+                return None
+            continue
+        total = total + value * weight
+        values.append((value.value, weight))
+    apart = math.sqrt(sum(weight * (value - total.value) ** 2 for value, weight in values))
+    return total.with_part(WHICH_SETTING, apart)
+
+
+def _says_what_it_moves(found: FoundMachine, demand: Demand, step: SolvedStep) -> SolvedStep:
+    """The step, with the air that it moves beyond what was asked: that is part of every saving against it."""
+    if step.flow is None or step.flow.value < (demand.share + MORE_THAN_ASKED) * found.flow.value:
+        return step
+    moved = 100 * step.flow.value / found.flow.value
+    return step.noted(f"moves {moved:.0f} % where {100 * demand.share:.0f} % is asked; that flow is part of the saving")
+
+
+def at_reached_flow(found: FoundMachine, demand: Demand, share: float, asked: Asked) -> SolvedStep:
+    """The machine of today at the flow that was reached in place of the one asked for: what a proof holds watts against.
+
+    :param share: of full flow, reached.
+
+    At the flow asked for it is the promise's own yardstick. Throttled and tapped machines are solved at the flow reached; one
+    that stays on its setting is scaled to it by the system's law, and never up. Source: affinity laws; our judgement.
+    """
+    stays = demand.tap is not None or asked.part_flow in (PartFlow.RUNS_FULL, None)
+    if not stays:
+        (step,) = Keep().solve(found, (replace(demand, share=share),), asked)
+        return step
+    (step,) = Keep().solve(found, (demand,), asked)
+    ratio = min(share / demand.share, 1.0) if demand.share > 0 else 1.0
+    if step.input_power is None or ratio >= 1:
+        return step
+    return replace(step, input_power=step.input_power * float(ratio ** (found.exponent.value + 1)))
 
 
 def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep:

@@ -15,11 +15,11 @@ ROOT = 1 / 2
 STANDBY_AT_NO_RATING_W, STANDBY_PER_ROOT_W = 0.5, 0.15
 """Watts awake with the rotor still, P_0 = 0.5 W + 0.15 W (P_N ÷ 1 W)^½: about 2 W at 100 W, 3.5 at half a horsepower, 9 at 3 kW;
 data sheets print 2 to 4 W for fractions of a horsepower and up to 10 above. Our judgement, no source."""
-CONTROL_OVER_STANDBY = 1.5
+CONTROL_OVER_STANDBY = 1.3
 """Watts of the control while it runs, over those while it stands: gates and sensors. Our judgement, no source."""
 MOST_CONTROL = 0.35
 """Share of the losses at rating that the control may be, which only the smallest motors reach."""
-CURRENT_SHARE, COPPER_SHARE, SPEED_SHARE = 0.22, 0.43, 0.35
+CURRENT_SHARE, COPPER_SHARE, SPEED_SHARE = 0.22, 0.50, 0.28
 """What is left of the losses at rating: grown with torque (rectifier and inverter conduct), with torque squared (windings),
 and with speed to the power 1.4 (iron, windage, switching). Our judgement, no source; SPREAD_BELOW_RATING says how far it is off."""
 SPEED_LOSS_EXPONENT = 1.4

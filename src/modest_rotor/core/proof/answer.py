@@ -17,6 +17,8 @@ from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.working import Result, result, waiting
 
 W_PER_KW, HOURS_PER_DAY = 1000.0, 24.0
+BESIDE_SPREAD = 0.3
+"""Standard deviation of standby and starts, which nobody measures, as a share. Our judgement, no source."""
 
 
 class Verdict(StrEnum):
@@ -71,7 +73,7 @@ def proof_answer(
         )
     keeper = ProofReader(job, options.options[0], option, right, year, before, after)
     read = tuple(keeper.step(step) for step in option.steps)
-    saved, promised = _year(read, year), _promised(read, option)
+    saved, promised = _year(read, option, year), _promised(read, option, year)
     verdict, sentence = _verdict(saved, promised, read)
     return ProofAnswer(
         waits=None,
@@ -88,32 +90,51 @@ def proof_answer(
     )
 
 
-def _year(read: tuple[StepRead, ...], year: Year) -> Estimate | str:
-    """Energy saved in a year over the steps that were read, kWh."""
+def _year(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estimate | str:
+    """Energy saved in a year over the steps that were read, kWh, with the standby and starts that the promise counts too."""
     total, any_read = exactly(0.0), False
     for one in read:
         if one.saved is None or one.hours is None:
             continue
         total, any_read = total + one.saved * one.hours * (year.machines / W_PER_KW), True
     if any_read:
-        return total
+        beside = _beside_steps(read, option, year)
+        return (total + beside).with_part("standby and starts, as promised", BESIDE_SPREAD * abs(beside))
     lacking = next((one.told.watts.waits for one in read if one.told.watts.waits), None)
     if lacking:
         return "".join(piece for piece in lacking if isinstance(piece, str))
     return "waits for hours a year, on Duty"
 
 
-def _promised(read: tuple[StepRead, ...], option: OptionAnswer) -> Estimate | str:
+def _promised_kwh(one: StepRead, year: Year) -> float:
+    hours = one.hours.value if one.hours else 0.0
+    return (one.promised_w or 0.0) * hours * year.machines / W_PER_KW
+
+
+def _share_read(read: tuple[StepRead, ...]) -> float:
+    """Share of the year's hours whose steps were read."""
+    hours = [(one, one.hours.value if one.hours else 0.0) for one in read]
+    whole = sum(value for _, value in hours)
+    return sum(value for one, value in hours if one.saved is not None) / whole if whole else 1.0
+
+
+def _beside_steps(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> float:
+    """What the promise counts beside its steps (standby, starts), kWh, for the share of the year that was read."""
+    promise = option.saved_energy.figure
+    if promise is None:
+        return 0.0
+    return (promise.value - sum(_promised_kwh(one, year) for one in read)) * _share_read(read)
+
+
+def _promised(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estimate | str:
     """The part of the promise that belongs to the steps that were read, kWh, with the promise's own band."""
     promise = option.saved_energy.figure
     if promise is None:
         return "waits for a promise, on Options"
-    weights = [(one, (one.promised_w or 0.0) * (one.hours.value if one.hours else 0.0)) for one in read]
-    whole = sum(weight for _, weight in weights)
-    part = sum(weight for one, weight in weights if one.saved is not None)
-    share = part / whole if whole else 1.0
-    band = promise.band or 0.0
-    return Estimate(promise.value * share, {"promise": band * abs(share) / COVERAGE_95})
+    of_steps = sum(_promised_kwh(one, year) for one in read if one.saved is not None)
+    value = of_steps + _beside_steps(read, option, year)
+    share = abs(value / promise.value) if promise.value else 1.0
+    return Estimate(value, {"promise": (promise.band or 0.0) * share / COVERAGE_95})
 
 
 def _verdict(saved: Estimate | str, promised: Estimate | str, read: tuple[StepRead, ...]) -> tuple[Verdict, Phrase]:
@@ -147,7 +168,7 @@ def _saved_result(saved: Estimate | str) -> Result:
         return waiting(label, saved)
     return result(
         label, "energy", saved, "Σ (W_0 − W_1) h ÷ 1000", (), "Energy by definition; JCGM 100 (GUM) 5.2.2 for what meters share.",
-        ("Over the steps that were read after; the hours are those of Duty, with their band.",),
+        ("Over the steps that were read after; the hours are those of Duty, with their band. Standby and starts are counted as promised.",),
     )  # fmt: skip
 
 

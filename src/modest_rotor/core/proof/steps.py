@@ -4,14 +4,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from modest_rotor.core.estimate import Estimate, propagate
+from modest_rotor.core.estimate import Estimate, exactly, propagate
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import OptionAnswer, StepAnswer
 from modest_rotor.core.options.contract import Asked, Demand
-from modest_rotor.core.options.demands import MOST_SHARE
+from modest_rotor.core.options.demands import MOST_SHARE, demand_of
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.keep import Keep
+from modest_rotor.core.options.keep import at_reached_flow
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
@@ -23,6 +23,8 @@ from modest_rotor.core.working import Result, given, result, waiting
 NEAR = 0.15
 """Share by which a set's flow may lie off a step's to be taken for it where nobody said which belongs to which. Our judgement, no source."""
 KELVIN, LEAST_DENSITY = 273.15, 0.003
+LEAST_REACHED = 0.02
+"""Share of full flow below which a flow that was reached is none."""
 SYSTEM_SPREAD = 0.04
 """Relative change of a system's coefficient that two readings of flow and static cannot tell. Our judgement, no source."""
 
@@ -143,19 +145,23 @@ class ProofReader:
 
     def _baseline(self, step: StepAnswer, after: SetFacts | None) -> Estimate | str:
         """What the machine put right would take at the flow that was reached, as it meets part flow today, W."""
-        full = self.right.flow.value
-        flow = self._flow(after)
-        if flow is not None and self.right.flow_is_measured:
-            share = flow.value / full
-        elif step.demand is not None:
-            share = step.demand.value / full if self.right.flow_is_measured else step.demand.value
-        else:
-            return "waits for a flow"
-        demand = Demand(step.id, min(share, MOST_SHARE))
-        (solved,) = Keep().solve(self.right, (demand,), Asked(self.year.duty.part_flow, machines=self.year.machines))
-        if solved.input_power is None:
-            return solved.note or "waits for the machine as found"
-        return repeated(solved.input_power, "before")
+        flow, asked = self._flow(after), Asked(self.year.duty.part_flow, machines=self.year.machines)
+        duty_step = next((one for one in self.year.steps if one.id == step.id), None)
+        demand = demand_of(duty_step, self.right, self.year.wanted_flow_m3s) if duty_step else None
+        if not isinstance(demand, Demand):
+            return demand or "waits for a flow"
+        reached = flow / self.right.flow if flow is not None and self.right.flow_is_measured else exactly(demand.share)
+        at = [
+            at_reached_flow(
+                self.right, demand, min(max(reached.value + off * reached.standard, LEAST_REACHED), MOST_SHARE), asked
+            )
+            for off in (0.0, 1.0, -1.0)
+        ]
+        watts, more, less = (one.input_power for one in at)
+        if watts is None:
+            return at[0].note or "waits for the machine as found"
+        spread = abs(more.value - less.value) / 2 if more and less else 0.0
+        return repeated(watts.with_part(f"flow reached, {step.id}", spread), "before")
 
     def _reached(self, step: StepAnswer, flow: Estimate | None) -> Phrase:
         if flow is None:
