@@ -141,7 +141,9 @@ def _setup(case: Case, memo: Memo) -> SetupAnswer:
 
 def _proof(case: Case, setup: SetupAnswer, memo: Memo) -> ProofAnswer:
     document = case.job.document
-    told = "\n".join(part.model_dump_json() for part in (document.proof, document.decision, *document.readings))
+    told = "\n".join(
+        part.model_dump_json() for part in (document.proof, document.decision, document.setup, *document.readings)
+    )
     key = ("proof", case.rests_on, told, document.meters.accuracies, setup.stops)
     return memo.kept(key, lambda: proof_answer(case.job, case.options, case.right, case.year, case.sets, case.after))
 

@@ -405,3 +405,14 @@ def test_a_loading_filter_takes_air_from_every_setting_that_does_not_hold_it(kin
     assert flows[0] == pytest.approx(one.steps[0].flow.value, rel=5e-3)
     assert one.loaded.points[0].input_power.value == pytest.approx(one.steps[0].input_power.value, rel=5e-3)
     assert flows == sorted(flows, reverse=True) and flows[-1] < 0.9 * flows[0]
+
+
+def test_a_drive_fed_with_one_phase_takes_the_amps_of_one_phase() -> None:
+    """The same watts at V I λ with λ about 0.62 in place of √3 V I 0.93: 2.6 times the amps. Definition of power; common practice
+    for the power factors. A three-phase motor does not make its feed three-phase."""
+    machine = json.loads(files("modest_rotor.demo").joinpath("hall_supply_fan.json").read_text(encoding="utf-8"))
+    three, one = (of_kind(machine, OptionKind.DRIVE, fitting={**PLACE, "phases": phases}).steps for phases in (3, 1))
+    for before, after in zip(three, one, strict=True):
+        assert after.input_power.value == pytest.approx(before.input_power.value, rel=1e-6)
+        assert after.current.value / before.current.value == pytest.approx(3**0.5 * 0.93 / 0.62, rel=1e-3)
+        assert "one phase" in after.note and "one phase" not in before.note

@@ -206,3 +206,17 @@ def test_old_job_files_keep_their_costs() -> None:
     """Files of earlier versions held one cost for each of three kinds."""
     answer = assessed(KRAUSE, options={"same_kind_cost": "220", "electronic_cost": "420", "drive_cost": "800"})
     assert [one.cost.value for one in answer.options.options[1:]] == [220, 420, 800]
+
+
+def test_a_fan_that_runs_always_fills_the_hours_between_calls() -> None:
+    """By hand: the lowest step's watts for the 3,760 h that are left of the year; run with its calls alone it is the year as typed.
+    The saving counts those hours too."""
+    calls, always = (worth(duty__circulation=said) for said in ("automatic", "always on"))
+    lowest = min(step.input_power.value for step in always.steps)
+    off = 8760 - 5000
+    assert always.energy.figure.value > calls.energy.figure.value
+    assert always.always_on.figure.value == pytest.approx(calls.energy.figure.value, rel=1e-9)
+    assert calls.always_on.figure.value == pytest.approx(always.energy.figure.value, rel=1e-9)
+    running = sum(step.input_power.value * step.hours.value for step in always.steps)
+    assert always.energy.figure.value == pytest.approx((running + lowest * off) / 1000, rel=1e-6)
+    assert always.saved_energy.figure.value > calls.saved_energy.figure.value

@@ -97,7 +97,7 @@ class _Comparison:
             Demand(step.id, 1.0) if isinstance(one, str) else one for step, one in zip(year.steps, asked, strict=True)
         )
         self.part_flow = year.duty.part_flow
-        rest = (rests_on, self.part_flow, year.machines)
+        rest = (rests_on, self.part_flow, year.machines, year.costs.fitting.phases)
         self.rests_on: Hashable = (*rest, bare)
         self.today = given.memo.kept(("today", self.rests_on), lambda: self._solve(KEPT, bare))
         self.demands = self._with_floors(bare) if year.protected else bare
@@ -136,7 +136,7 @@ class _Comparison:
         return Place(option, considered, given.plate, costs.fitting, self.machine, given.volts_v, steps)
 
     def _solve(self, considered: Considered, demands: tuple[Demand, ...]) -> tuple[SolvedStep, ...]:
-        asked = Asked(self.part_flow, considered, self.year.machines)
+        asked = Asked(self.part_flow, considered, self.year.machines, self.year.costs.fitting.phases)
         return BY_KIND[considered.kind].solve(self.machine, demands, asked)
 
     def _blank(self) -> tuple[SolvedStep, ...]:

@@ -101,12 +101,13 @@ class Asked:
     """What an option is asked beside its demands.
 
     :param part_flow: how part flow is met today. :param considered: what was said of this option.
-    :param machines: machines alike, side by side.
+    :param machines: machines alike, side by side. :param phases: at the machine, where they were counted.
     """
 
     part_flow: PartFlow | None
     considered: Considered = NOBODY
     machines: int = 1
+    phases: int | None = None
 
 
 class Option(Protocol):

@@ -30,6 +30,7 @@ from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
 from modest_rotor.core.physics.drive import LINEAR, Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
+from modest_rotor.core.stations.product import ProductType
 
 DRIVE_SCATTER = measured(1.0, **{"losses of drives": 0.35})
 """How far the losses of real drives scatter about the typical ones. Our judgement, no source."""
@@ -38,6 +39,12 @@ NEW_MOTOR_SLIP = 0.04
 NEW_MOTOR_VOLTS = 230.0
 LEAST_HZ_SHARE = 0.2
 """Share of base frequency below which a motor that cools itself is not run for long. Common practice, no source."""
+CREST_FACTOR = 2.6
+"""Peak of the line current over its true-rms amps where a rectifier without a choke is fed with one phase. Common practice."""
+ONE_PHASE = (
+    f"fed with one phase: true-rms amps in peaks of about {CREST_FACTOR:g} times; a drive made for three phases gives half of its"
+    " rating so, and wires and breaker follow these amps"
+)
 WAITS = "waits for the plate: rated power, volts, speed, frequency and phases"
 
 
@@ -57,8 +64,9 @@ class OnDrive:
             return waiting_steps(demands, motor or WAITS)
         own = motor is found.own
         shares = np.array([demand.wanted for demand in demands])
-        drive = _drive(motor, single_phase=found.plate.kind is not MotorKind.THREE_PHASE)
-        line_v, poles = float(motor.plate.rated_voltage_v or 0), int(motor.plate.poles or 0)
+        single = is_fed_with_one_phase(found, asked)
+        drive = _drive(motor, single)
+        line_v, poles = found.volts.value or float(motor.plate.rated_voltage_v or 0), int(motor.plate.poles or 0)
 
         def work(*columns: Array) -> Columns:
             curve, (speed, scatter, worse) = columns[:CURVE], columns[CURVE : len(fixed)]
@@ -81,11 +89,20 @@ class OnDrive:
         ids = tuple(demand.id for demand in demands)
         outside = "the motor on its drive would not carry this flow"
         solved = solve_steps(ids, work, (*fixed, *estimates), Saying(How.ON_DRIVE, outside, "frequency"))
-        return tuple(_noted(solved[demand.id], demand, motor) for demand in demands)
+        return tuple(_noted(solved[demand.id], demand, motor, single) for demand in demands)
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """None: its watts rest on a motor solved at each frequency."""
         return None
+
+
+def is_fed_with_one_phase(found: FoundMachine, asked: Asked) -> bool:
+    """Whether the drive takes its power from one phase: as counted at the machine, else by the drive's sheet, else by the old
+    motor's kind. Wires and breaker hang on it.
+    """
+    product = asked.considered.product
+    phases = asked.phases or (product.phases if product and product.type is ProductType.DRIVE else None)
+    return phases == 1 if phases else found.plate.kind is not MotorKind.THREE_PHASE
 
 
 def motor_on_drive(found: FoundMachine, asked: Asked) -> FittedMotor | str | None:
@@ -130,8 +147,10 @@ def _drive(motor: FittedMotor, single_phase: bool) -> Drive:
     )
 
 
-def _noted(step: SolvedStep, demand: Demand, motor: FittedMotor) -> SolvedStep:
+def _noted(step: SolvedStep, demand: Demand, motor: FittedMotor, single: bool) -> SolvedStep:
     notes = [HELD] if demand.floor > demand.share else []
+    if single:
+        notes.append(ONE_PHASE)
     synchronous = motor.plate.synchronous_speed_rpm or 0.0
     if step.speed and step.speed.value < LEAST_HZ_SHARE * synchronous:
         notes.append("below a fifth of its speed a motor that cools itself overheats: set a floor")

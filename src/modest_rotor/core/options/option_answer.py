@@ -17,7 +17,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.levers import levers
 from modest_rotor.core.options.loading import FACTORS, HELD, Loaded, loaded
 from modest_rotor.core.options.rating import Rating, electronic_rating
-from modest_rotor.core.options.year import Solved, Year, always_on_kwh, cost_of
+from modest_rotor.core.options.year import Solved, Year, cost_of, otherwise_kwh
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.working import Result, result, waiting
@@ -194,14 +194,15 @@ def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> Lo
 
 
 def _always_on(one: Reckoned, found: FoundMachine, year: Year) -> Result:
-    """The year with the fan running between calls as well; where it does so today, the year as typed is that already."""
-    label = "If the fan ran always"
-    energy = one.energy if isinstance(one.energy, str) else always_on_kwh(one.energy, one.solved, found, year)
+    """The year with the fan run the other way between calls than it is today."""
+    label = "If it ran only with its calls" if year.runs_always else "If the fan ran always"
+    energy = one.energy if isinstance(one.energy, str) else otherwise_kwh(one.energy, one.solved, found, year)
     if isinstance(energy, str):
         return waiting(label, energy)
+    sign = "−" if year.runs_always else "+"
     return result(
-        label, "energy", energy, "E + (W_lowest − W_0) h_off ÷ 1000", (), "Definition.",
-        ("Between calls it filters and mixes, and neither heats nor cools.",),
+        label, "energy", energy, f"E {sign} (W_lowest − W_0) h_off ÷ 1000", (), "Definition.",
+        ("Between calls it filters and mixes, and neither heats nor cools; a machine that cannot slow runs on as it is.",),
     )  # fmt: skip
 
 

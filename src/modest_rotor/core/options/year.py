@@ -34,6 +34,7 @@ RUN_UP_SHARE = measured(0.9, **{"watts while running up": 0.1})
 """Mean input power from rest to full speed over that with the rotor locked. Our judgement, no source."""
 SOFT_START_SHARE = measured(0.5, **{"watts of a soft start": 0.15})
 """The same over running input power, of a motor that electronics bring up gently. Our judgement, no source."""
+ALWAYS_ON = "always on"
 STARTING_POWER_FACTOR = 0.8
 """Power factor of a motor on its start winding. Common practice, no source."""
 
@@ -86,6 +87,11 @@ class Year:
         """Starts a year; none while the seconds of one are not said, so that no option is charged for them alone."""
         typed = self.duty.starts.si if self.duty.starts else 0.0
         return typed + cycled_starts(self.duty) if self.duty.run_up else 0.0
+
+    @property
+    def runs_always(self) -> bool:
+        """Whether the fan runs between calls as well."""
+        return self.duty.circulation == ALWAYS_ON
 
     @property
     def price(self) -> float | None:
@@ -157,7 +163,7 @@ def year_energy(solved: Solved, found: FoundMachine, year: Year) -> Estimate | s
     running = _running(solved.steps, year, lambda step: step.input_power)
     if isinstance(running, str):
         return running
-    one = running + standby_kwh(solved, found, year) + starts_kwh(solved, found, year)
+    one = running + between_kwh(solved, found, year, always_on=year.runs_always)
     return one * float(year.machines)
 
 
@@ -219,17 +225,26 @@ def locked_input_w(motor: FittedMotor) -> float:
     return usual * float(at.current_a) * (plate.rated_voltage_v or 0.0) * STARTING_POWER_FACTOR
 
 
-def always_on_kwh(energy: Estimate, solved: Solved, found: FoundMachine, year: Year) -> Estimate | str:
-    """The year with the fan running between calls as well, at its lowest step, kWh."""
+def between_kwh(solved: Solved, found: FoundMachine, year: Year, always_on: bool) -> Estimate:
+    """What one machine takes beside its steps, kWh a year: standby and starts, or its lowest step all the hours between calls.
+
+    :param always_on: whether the fan runs between calls; it does not start then. A machine that cannot slow runs on as it is.
+    """
+    if not always_on:
+        return standby_kwh(solved, found, year) + starts_kwh(solved, found, year)
+    known = [step for step in solved.steps if step.input_power and step.flow]
+    lowest = min(known, key=lambda step: step.flow.value if step.flow else 0.0, default=None)
+    if lowest is None or lowest.input_power is None or year.total_hours is None:
+        return exactly(0.0)
+    return lowest.input_power * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
+
+
+def otherwise_kwh(energy: Estimate, solved: Solved, found: FoundMachine, year: Year) -> Estimate | str:
+    """The year with the fan run the other way between calls than Duty says, kWh."""
     if year.total_hours is None:
         return "waits for hours"
-    known = [step for step in solved.steps if step.input_power and step.flow]
-    if len(known) < len(solved.steps):
-        return "waits for every step"
-    lowest = min(known, key=lambda step: step.flow.value if step.flow else 0.0)
-    assert lowest.input_power is not None
-    between = (lowest.input_power - standby_of(solved, found)) * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
-    return energy + between * float(year.machines)
+    now, other = (between_kwh(solved, found, year, always) for always in (year.runs_always, not year.runs_always))
+    return energy + (other - now) * float(year.machines)
 
 
 def _running(

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.economy import HeatAndCold, emissions_kg, heat_and_cold
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.estimate import Estimate, exactly
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Solved, Year, inrush_w, standby_of, starts_kwh
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR
@@ -28,8 +28,11 @@ def energy_result(solved: Solved, energy: Estimate | str, found: FoundMachine, y
             )
             ingredients.append(given("h", f"hours, {asked.name or 'step'}", "hours", hours, "estimated", "typed"))
     remarks = ["Each step is solved by itself: the cube of the mean flow is not the mean of the cubes."]
-    if solved.option.electronics and year.total_hours is not None:
-        off = max(HOURS_IN_A_YEAR - year.total_hours, 0.0)
+    off = max(HOURS_IN_A_YEAR - (year.total_hours or HOURS_IN_A_YEAR), 0.0)
+    if year.runs_always:
+        ingredients.append(given("h₀", "hours between calls, at its lowest step", "hours", off, "worked out"))
+        remarks.append("It runs between calls as well, at its lowest step; starts and standby are none then.")
+    elif solved.option.electronics and year.total_hours is not None:
         ingredients.append(
             given("W₀", "standby power of the electronics", "input_power", standby_of(solved, found), "assumed")
         )
@@ -38,7 +41,7 @@ def energy_result(solved: Solved, energy: Estimate | str, found: FoundMachine, y
     if year.machines > 1:
         ingredients.append(given("N", "machines side by side", "machines", float(year.machines), "measured", "Duty"))
         remarks.append(f"For all {year.machines} machines together.")
-    starts = starts_kwh(solved, found, year)
+    starts = exactly(0.0) if year.runs_always else starts_kwh(solved, found, year)
     if starts.value:
         ingredients += _start_ingredients(found, year)
         ingredients.append(given("E_s", "energy of the starts", "energy", starts, "estimated", "Duty"))

@@ -11,7 +11,7 @@ from modest_rotor.core.identify.meters import RECTANGULAR
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.stations.readings import MeasuringPoint, MeterKind, ReadingSet, SpeedTap
 
-ELECTRICAL = ("voltage", "current", "input_power", "power_factor")
+ELECTRICAL = ("voltage", "current", "input_power", "power_factor", "run_capacitor_volts")
 LINE_VOLTS = ("voltage_12", "voltage_23", "voltage_31")
 LINE_AMPS = ("current_1", "current_2", "current_3")
 THREE_METERS = 0.015
@@ -20,6 +20,7 @@ NO_WATTS_WITH_AMPS = "the wattmeter shows nothing while the motor takes current,
 PLACE_OF_DRIVE = "read at the drive's input: it holds the drive's own loss and is not the motor's"
 CHOPPED = (MeasuringPoint.DRIVE_OUTPUT, MeasuringPoint.WINDING)
 NEEDS_TRUE = "an average-responding meter cannot read this waveform; it is kept, not worked with"
+NO_CAPACITOR = "no run capacitor belongs to this motor by its plate; kept, not worked with"
 NEEDS_FILTER = "volts of a chopped waveform need a low-pass meter; they are kept, not worked with"
 NEEDS_ANALYSER = "watts of a chopped waveform need a meter made for it; they are kept, not worked with"
 
@@ -134,6 +135,8 @@ def _watts(reading: ReadingSet, plate: PlateFacts) -> dict[str, Entry]:
 def _reason(reading: ReadingSet, plate: PlateFacts, field: str) -> str | None:
     if field == "input_power" and reading.input_power is not None and reading.input_power.si < NO_WATTS_W:
         return NO_WATTS_WITH_AMPS
+    if field == "run_capacitor_volts":
+        return None if plate.kind in (None, MotorKind.SPLIT_CAPACITOR) and not plate.is_electronic else NO_CAPACITOR
     if reading.point is MeasuringPoint.DRIVE_INPUT:
         return PLACE_OF_DRIVE
     if reading.point in CHOPPED:

@@ -105,12 +105,15 @@ function Besides() {
 
 /** The year with the fan running between calls, beside the year as it is run. */
 function AlwaysOn() {
-  const [keep] = useJob().assessment.options.options;
+  const { view, assessment } = useJob();
+  const [keep] = assessment.options.options;
+  const always = view.document.duty?.circulation === "always on";
   if (!keep?.energy.figure || !keep.always_on.figure) return null;
   return (
     <Box maxWidth="62ch" py="6px">
       The machine of today takes <FigureText figure={keep.energy.figure} /> in the year as typed, and{" "}
-      <FigureText figure={keep.always_on.figure} /> if it ran between calls as well, at its lowest step. Running always
+      <FigureText figure={keep.always_on.figure} />{" "}
+      {always ? "if it ran only with its calls" : "if it ran between calls as well, at its lowest step"}. Running always
       filters and mixes the air; it neither heats nor cools it, and can cost more than a motor saves.
     </Box>
   );

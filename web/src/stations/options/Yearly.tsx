@@ -102,9 +102,9 @@ const OTHER_PROMISES: readonly Line[] = [
   { name: "cold", question: "cooling saved as well", note: "kWh a year", of: (one) => one.saved_cooling },
   { name: "net", question: "saved, heat and cold counted", note: "", of: (one) => one.net_money },
 ];
-const ALWAYS: Line = {
+const OTHERWISE: Line = {
   name: "always",
-  question: "if the fan ran always",
+  question: "run the other way between calls",
   note: "kWh a year",
   of: (one) => one.always_on,
 };
@@ -113,7 +113,7 @@ const ALWAYS: Line = {
 function Besides({ shown }: { shown: readonly Option[] }) {
   const { view } = useView();
   const { currency } = useUnits();
-  const rows = view.document.duty?.circulation ? [...OTHER_PROMISES, ALWAYS] : OTHER_PROMISES;
+  const rows = view.document.duty?.circulation ? [...OTHER_PROMISES, OTHERWISE] : OTHER_PROMISES;
   return (
     <>
       {rows
