@@ -4720,6 +4720,8 @@ export interface components {
             /** Points */
             points: components["schemas"]["LoadedPoint"][];
             asked: components["schemas"]["LoadedPoint"];
+            /** @description against the static that was typed, whatever the flow */
+            at_static?: components["schemas"]["LoadedPoint"] | null;
         };
         /**
          * LoadedPoint
@@ -4730,6 +4732,12 @@ export interface components {
             factor: number;
             flow: components["schemas"]["Figure"];
             input_power: components["schemas"]["Figure"];
+            /**
+             * Gives Way
+             * @description at its limit of torque, power or speed: it holds its setting no longer
+             * @default false
+             */
+            gives_way: boolean;
         };
         /**
          * LogAnswer
@@ -5394,6 +5402,11 @@ export interface components {
              * @description 100 % as found; 140 % with a loaded filter.
              */
             tightness?: components["schemas"]["Entry"] | null;
+            /**
+             * At which static?
+             * @description What each option moves and draws against it, in place of today's.
+             */
+            loaded_static?: components["schemas"]["Entry"] | null;
             /**
              * Discount rate
              * @description 5 % where nothing is said.

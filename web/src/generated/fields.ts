@@ -2057,6 +2057,12 @@ export const fields = {
     "quantity": "tightness",
     "basis": "estimated"
   },
+  "options/loaded_static": {
+    "label": "At which static?",
+    "help": "What each option moves and draws against it, in place of today's.",
+    "quantity": "pressure",
+    "basis": "estimated"
+  },
   "options/discount_rate": {
     "label": "Discount rate",
     "help": "5 % where nothing is said.",

@@ -47,6 +47,9 @@ class LoadedPoint(Frozen):
     factor: float
     flow: Figure
     input_power: Figure
+    gives_way: bool = Field(
+        default=False, description="at its limit of torque, power or speed: it holds its setting no longer"
+    )
 
 
 class LoadedAnswer(Frozen):
@@ -55,6 +58,9 @@ class LoadedAnswer(Frozen):
     holds: Holds
     points: tuple[LoadedPoint, ...]
     asked: LoadedPoint
+    at_static: LoadedPoint | None = Field(
+        default=None, description="against the static that was typed, whatever the flow"
+    )
 
 
 class Lever(Frozen):

@@ -172,7 +172,23 @@ def _loaded(one: Reckoned, against: Yardstick) -> LoadedAnswer | None:
     picture, wanted = (_points(one, against, factors) for factors in (FACTORS, (asked,)))
     if picture is None or wanted is None:
         return None
-    return LoadedAnswer(holds=HELD[one.solved.considered.kind], points=picture, asked=wanted[0])
+    static = against.year.costs.loaded_static
+    return LoadedAnswer(
+        holds=HELD[one.solved.considered.kind],
+        points=picture,
+        asked=wanted[0],
+        at_static=_at_static(one, against, static.si) if static and against.machine.pressure_is_measured else None,
+    )
+
+
+def _at_static(one: Reckoned, against: Yardstick, static_pa: float) -> LoadedPoint | None:
+    """What it moves and draws against a static that was typed, every setting left as it is."""
+
+    def work() -> LoadedPoint | None:
+        answer = loaded(one.solved, against.machine, static=static_pa)
+        return _point(answer, 0, 1.0, against.machine) if answer else None
+
+    return against.memo.kept(("loaded at", one.key, static_pa), work)
 
 
 def _points(one: Reckoned, against: Yardstick, factors: tuple[float, ...]) -> tuple[LoadedPoint, ...] | None:
@@ -190,6 +206,7 @@ def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> Lo
         factor=factor,
         flow=figure(flow_quantity(found), answer.flow[place], "estimated"),
         input_power=figure("input_power", answer.input_power[place], "estimated"),
+        gives_way=answer.gives_way[place],
     )
 
 

@@ -229,7 +229,7 @@ class Load:
         if system.is_turbulent:
             return lambda place, psi: machine.pressure_unit * psi - growing * (place * place) - fixed
         growing = growing * ratio ** (n - TURBULENT)
-        return lambda place, psi: machine.pressure_unit * psi - growing * place**n - fixed
+        return lambda place, psi: machine.pressure_unit * psi - growing * np.maximum(place, 0.0) ** n - fixed
 
     def _last_rung_above(self, surplus: Callable[[Real, Real], Real]) -> Real:
         """The last rung of the ladder at which the machine makes more pressure than the system asks for; −1 where none does."""

@@ -120,6 +120,9 @@ class OptionCosts(Sheet):
     tightness: Entry | None = asked(
         "tightness", "The system, against as found", "estimated", "100 % as found; 140 % with a loaded filter."
     )
+    loaded_static: Entry | None = asked(
+        "pressure", "At which static?", "estimated", "What each option moves and draws against it, in place of today's."
+    )
     discount_rate: Entry | None = asked("discount_rate", "Discount rate", "typed", "5 % where nothing is said.")
     escalation: Entry | None = asked("escalation", "Energy price rises a year", "estimated", "0 where nothing is said.")
 

@@ -6,7 +6,7 @@ import { inUnits, unitOf } from "../../shared/figures";
 import { useView } from "../../shared/job";
 import { colourOf, InlineMark, SeriesMark } from "../../shared/marks";
 import { Small } from "../../shared/parts";
-import { Part } from "../../shared/Sheet";
+import { AskedQuantity, Part } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
 import { memoByCells, type Option } from "./columns";
@@ -27,6 +27,7 @@ export const LoadedPart = memoByCells(function LoadedPart({ cells, flow }: Loade
   const pump = useView().view.machine.wheel === "centrifugal pump";
   const [first] = drawn;
   if (!first?.loaded) return null;
+  const hasStatic = drawn.some((option) => option.loaded?.at_static);
   const asked = Math.round(100 * first.loaded.asked.factor);
   return (
     <Part
@@ -39,20 +40,33 @@ export const LoadedPart = memoByCells(function LoadedPart({ cells, flow }: Loade
       </Box>
       <Small display="block" py="4px">
         Across: the system’s flow-dependent part, as found 100 %. Circulators, staged fans, and options on a lower tap
-        are not drawn. At {asked} %:
+        are not drawn. A line that bends is a motor at the limit of its torque, power or speed.
       </Small>
+      {!pump && (
+        <Box maxWidth="320px">
+          <AskedQuantity path="options/loaded_static" />
+        </Box>
+      )}
       <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
         <thead>
           <tr>
             <th>option</th>
             <th>holds</th>
-            <th>flow, {unitOf(flow, units)}</th>
-            <th>input power, W</th>
+            <th>
+              at {asked} %, {unitOf(flow, units)}
+            </th>
+            <th>W</th>
+            {hasStatic && (
+              <>
+                <th>at that static, {unitOf(flow, units)}</th>
+                <th>W</th>
+              </>
+            )}
           </tr>
         </thead>
         <tbody>
           {drawn.map((option) => (
-            <LoadedLine key={option.id} option={option} loaded={option.loaded as Loaded} />
+            <LoadedLine key={option.id} option={option} loaded={option.loaded as Loaded} hasStatic={hasStatic} />
           ))}
         </tbody>
       </Box>
@@ -60,7 +74,13 @@ export const LoadedPart = memoByCells(function LoadedPart({ cells, flow }: Loade
   );
 });
 
-function LoadedLine({ option, loaded }: { option: Drawn; loaded: Loaded }) {
+interface LoadedLineProps {
+  option: Drawn;
+  loaded: Loaded;
+  hasStatic: boolean;
+}
+
+function LoadedLine({ option, loaded, hasStatic }: LoadedLineProps) {
   return (
     <tr>
       <td>
@@ -70,13 +90,24 @@ function LoadedLine({ option, loaded }: { option: Drawn; loaded: Loaded }) {
         {option.title}
       </td>
       <td>{loaded.holds}</td>
-      <td>
-        <FigureText figure={loaded.asked.flow} unit={false} />
-      </td>
-      <td>
-        <FigureText figure={loaded.asked.input_power} unit={false} />
-      </td>
+      <PointCells point={loaded.asked} />
+      {hasStatic && (loaded.at_static ? <PointCells point={loaded.at_static} /> : <td colSpan={2}>no steady point</td>)}
     </tr>
+  );
+}
+
+/** What an option moves and draws at one point, and whether it holds its setting there. */
+function PointCells({ point }: { point: Point }) {
+  return (
+    <>
+      <td>
+        <FigureText figure={point.flow} unit={false} />
+        {point.gives_way && <Small display="block">at its limit</Small>}
+      </td>
+      <td>
+        <FigureText figure={point.input_power} unit={false} />
+      </td>
+    </>
   );
 }
 
