@@ -13,11 +13,13 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.next_step import next_steps
 from modest_rotor.core.options.compare import Compared, compare, machine_put_right
+from modest_rotor.core.options.contract import VoltsLaw
 from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.ladder import Ladder, build_ladder
 from modest_rotor.core.options.needles import NeedleTable, needle_table
 from modest_rotor.core.options.yardstick import yardstick
 from modest_rotor.core.options.year import Year
+from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE
 from modest_rotor.core.proof.answer import ProofAnswer, proof_answer
 from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge, ways_of
@@ -182,22 +184,14 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT,
         document.duty.system_exponent,
     )
     year = _year(job, seen.wanted)
+    machine_rests_on = _machine_rests_on(job, plate, fit, seen, found, year)
     told = "\n".join(part.model_dump_json() for part in (document.duty, document.options, document.call))
-    telling = seen.keys_of(found.telling_sets if isinstance(found, FoundMachine) else seen.sets)
-    fixed = document.duty.fixed_part(wheel)
-    machine_rests_on = (
-        repr(plate),
-        wheel,
-        fit.key,
-        telling,
-        fixed,
-        repr(found.exponent) if isinstance(found, FoundMachine) else None,
-        document.call.is_dead,
-        year.least_flow_m3s,
-        year.protected,
+    rests_on: Hashable = (
+        machine_rests_on, told, job.currency, year.wanted_flow_m3s, document.checks, document.plate, _law(job),
+    )  # fmt: skip
+    given = Compared(
+        document.plate, year, _capacitance(job), _measured_volts(seen.sets), memo, machine_rests_on, _law(job)
     )
-    rests_on: Hashable = (machine_rests_on, told, job.currency, year.wanted_flow_m3s, document.checks, document.plate)
-    given = Compared(document.plate, year, _capacitance(job), _measured_volts(seen.sets), memo, machine_rests_on)
     if earlier is not None:
         options, right, rests_on = earlier.options, earlier.right, earlier.rests_on
     else:
@@ -219,6 +213,24 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT,
         right=right,
         after=seen.after,
         after_answers=seen.after_answers,
+    )
+
+
+def _machine_rests_on(
+    job: Job, plate: PlateFacts, fit: MotorFit, seen: _Seen, found: FoundMachine | str, year: Year
+) -> Hashable:
+    """By value, everything that the machine as found rests on."""
+    document, wheel = job.document, job.machine.wheel
+    return (
+        repr(plate),
+        wheel,
+        fit.key,
+        seen.keys_of(found.telling_sets if isinstance(found, FoundMachine) else seen.sets),
+        document.duty.fixed_part(wheel),
+        repr(found.exponent) if isinstance(found, FoundMachine) else None,
+        document.call.is_dead,
+        year.least_flow_m3s,
+        year.protected,
     )
 
 
@@ -307,6 +319,12 @@ def flow_context(job: Job, sets: tuple[SetFacts, ...]) -> FlowContext:
 def _for_this(job: Job, fit: MotorFit) -> MotorFit:
     """The fit as it is, or marked as one for earlier facts."""
     return fit if fit.key == job_fit_key(job) else replace(fit, refining=True)
+
+
+def _law(job: Job) -> VoltsLaw:
+    """How the drive's volts follow its hertz, as set up."""
+    typed = job.document.setup.drive
+    return VoltsLaw(VARIABLE_TORQUE if typed.shape == "square" else LINEAR, typed.trim.si if typed.trim else 0.0)
 
 
 def _capacitance(job: Job) -> float | None:

@@ -52,7 +52,9 @@ def test_what_each_of_them_moves_and_draws_at_another_static() -> None:
     for name in ("speed", "taps", "same", "keep"):
         assert at[name].flow.value < now[name].flow.value
     fall = {name: 1 - at[name].flow.value / now[name].flow.value for name in at}
-    assert fall["held"] < fall["taps"] < fall["same"] < fall["speed"]  # slip lets an induction motor speed up as it unloads
+    assert (
+        fall["held"] < fall["taps"] < fall["same"] < fall["speed"]
+    )  # slip lets an induction motor speed up as it unloads
 
 
 def test_the_static_of_today_changes_nothing() -> None:

@@ -2,10 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from dataclasses import replace
+
 import numpy as np
 
-from modest_rotor.core.estimate import Array
+from modest_rotor.core.estimate import Array, exactly
 from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import (
     CURVE,
@@ -16,6 +20,7 @@ from modest_rotor.core.options.contract import (
     OptionKind,
     Saying,
     SolvedStep,
+    VoltsLaw,
     curve_and_system,
     solve_steps,
     waiting_steps,
@@ -23,13 +28,20 @@ from modest_rotor.core.options.contract import (
 from modest_rotor.core.options.drive import DRIVE_SCATTER
 from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.keep import at_speed, tap_pressure
 from modest_rotor.core.options.regulator import WAITS
 from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
-from modest_rotor.core.physics.drive import VARIABLE_TORQUE, Drive, Rectifier, drive_input
+from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
 
 NO_TORQUE = "the capacitor motor gives too little torque at these hertz"
-AS_DATA = "hertz and watts of a capacitor motor on a controller are rough: its capacitor fits one frequency only"
+AS_DATA = (
+    "rough: its capacitor fits one frequency only. The fan's part of the watts falls with the cube of speed, the motor's with volts and"
+    " slip, so its amps fall faster than its hertz"
+)
+LEAST_SHARE, PLACES = 0.2, 41
+NEAR_FLOW, SAME_HERTZ = 0.04, 0.02
+"""Share of full flow within which a set at its hertz stands for a step, and of the hertz within which they are the plate's."""
 
 
 class CapacitorDrive:
@@ -47,35 +59,77 @@ class CapacitorDrive:
         if own is None or own.plate.kind is not MotorKind.SPLIT_CAPACITOR:
             return waiting_steps(demands, WAITS)
         shares = np.array([min(demand.wanted, 1.0) for demand in demands])
-        volts = found.volts.value
-        power = own.plate.rated_power_w or 1.0
-        amps = own.plate.rated_current_a or power / (0.6 * volts)
-        hertz = own.plate.frequency_hz or 1.0
-        drive = Drive(power, amps, hertz, volts, exponent=VARIABLE_TORQUE, rectifier=Rectifier.SINGLE_PHASE)
-        poles = int(own.plate.poles or 2)
-
-        def work(*columns: Array) -> Columns:
-            curve, (speed, scatter) = columns[:CURVE], columns[CURVE : len(fixed)]
-            machine, system = curve_and_system(found, *curve)
-            part = curve[0] * shares
-            rpm, reached = Load(machine, speed, system).at_flow(part)
-            rpm = np.where(reached, rpm, np.nan)
-            shaft = machine.power_at(part, rpm / speed)
-            motors = stacked(own.family, columns[len(fixed) :])
-            at, at_hertz = driven_at(motors, drive, rpm, shaft / (rpm * RAD_PER_RPM), poles, part.shape)
-            taken = drive_input(drive, at, volts)
-            watts = at.input_power_w + scatter * (taken.input_power_w - at.input_power_w)
-            line = taken.current_a * watts / taken.input_power_w
-            return Columns(part, system.pressure_at(part), rpm, shaft, watts, np.asarray(line), at_hertz)
-
+        drive = _controller(own, found.volts.value, asked.law)
         fixed = (*found.curve_inputs, found.speed, DRIVE_SCATTER)
+        work = _work(found, own, drive, shares, len(fixed))
         ids = tuple(demand.id for demand in demands)
         saying = Saying(How.ON_DRIVE, NO_TORQUE, "frequency")
         solved = solve_steps(ids, work, (*fixed, *own.estimates), saying)
+        if any(step.flow is None for step in solved.values()):
+            ends = _torque_ends_at(found, own, drive, len(fixed))
+            told = NO_TORQUE if ends is None else f"{NO_TORQUE}; on this machine it ends near {ends:.0f} Hz"
+            solved = {name: step if step.flow else replace(step, note=told) for name, step in solved.items()}
         return tuple(
-            solved[demand.id].noted(HELD if demand.floor > demand.share else "", AS_DATA) for demand in demands
+            _as_read(found, demand)
+            or solved[demand.id].noted(
+                HELD if demand.floor > demand.share else "", AS_DATA if solved[demand.id].flow else ""
+            )
+            for demand in demands
         )
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """None: its watts rest on a motor solved at each frequency."""
         return None
+
+
+def _controller(own: FittedMotor, volts: float, law: VoltsLaw) -> Drive:
+    """A controller of the motor's own rating, on the law of volts and hertz that Set-up proposes."""
+    power, hertz = own.plate.rated_power_w or 1.0, own.plate.frequency_hz or 1.0
+    amps = own.plate.rated_current_a or power / (0.6 * volts)
+    return Drive(power, amps, hertz, volts, law.exponent, trim=law.trim, rectifier=Rectifier.SINGLE_PHASE)
+
+
+def _work(found: FoundMachine, own: FittedMotor, drive: Drive, shares: Array, fixed: int) -> Callable[..., Columns]:
+    poles, volts = int(own.plate.poles or 2), found.volts.value
+
+    def work(*columns: Array) -> Columns:
+        curve, (speed, scatter) = columns[:CURVE], columns[CURVE:fixed]
+        machine, system = curve_and_system(found, *curve)
+        part = curve[0] * shares
+        rpm, reached = Load(machine, speed, system).at_flow(part)
+        rpm = np.where(reached, rpm, np.nan)
+        shaft = machine.power_at(part, rpm / speed)
+        motors = stacked(own.family, columns[fixed:])
+        at, at_hertz = driven_at(motors, drive, rpm, shaft / (rpm * RAD_PER_RPM), poles, part.shape)
+        taken = drive_input(drive, at, volts)
+        watts = at.input_power_w + scatter * (taken.input_power_w - at.input_power_w)
+        line = taken.current_a * watts / taken.input_power_w
+        return Columns(part, system.pressure_at(part), rpm, shaft, watts, np.asarray(line), at_hertz)
+
+    return work
+
+
+def _torque_ends_at(found: FoundMachine, own: FittedMotor, drive: Drive, fixed: int) -> float | None:
+    """The lowest hertz at which the motor still carries this machine, by its best values; nothing where it carries none."""
+    shares = np.linspace(1.0, LEAST_SHARE, PLACES)
+    inputs = (*found.curve_inputs, found.speed, DRIVE_SCATTER, *own.estimates)
+    columns = [np.array([[estimate.value]]) for estimate in inputs]
+    hertz = np.ravel(_work(found, own, drive, shares, fixed)(*columns).setting)
+    carried = hertz[np.isfinite(hertz)]
+    return float(carried.min()) if carried.size else None
+
+
+def _as_read(found: FoundMachine, demand: Demand) -> SolvedStep | None:
+    """A step whose flow was read on a controller: a set at its hertz is evidence, where speed and watts were read."""
+    for facts in found.sets:
+        hertz, speed, watts = facts.reading.frequency, facts.running.speed, facts.running.input_power
+        at_plate = hertz is None or abs(hertz.si / (found.plate.frequency_hz or hertz.si) - 1) < SAME_HERTZ
+        if at_plate or hertz is None or speed is None or watts is None or facts.on_full_tap:
+            continue
+        flow, shaft = at_speed(found, speed)
+        if abs(flow.value / found.flow.value - demand.wanted) <= NEAR_FLOW:
+            return SolvedStep(
+                demand.id, flow, tap_pressure(found, facts, flow), speed, shaft, watts, f"as read in {facts.title}", How.ON_DRIVE,
+                facts.running.current, exactly(hertz.si), "frequency",
+            )  # fmt: skip
+    return None

@@ -11,7 +11,7 @@ from modest_rotor.core.options.answer_steps import flow_quantity, pressure_quant
 from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer, RepairAnswer
 from modest_rotor.core.options.checks.book import look, verdict
 from modest_rotor.core.options.checks.place import FitCheck, Fits, Place
-from modest_rotor.core.options.contract import Asked, Demand, OptionKind, SolvedStep
+from modest_rotor.core.options.contract import STRAIGHT, Asked, Demand, OptionKind, SolvedStep, VoltsLaw
 from modest_rotor.core.options.demands import demand_of
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
@@ -45,6 +45,7 @@ class Compared:
     volts_v: float | None = None
     memo: Memo = NOTHING_KEPT
     rests_on: Hashable = None
+    law: VoltsLaw = STRAIGHT
 
 
 def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
@@ -97,7 +98,7 @@ class _Comparison:
             Demand(step.id, 1.0) if isinstance(one, str) else one for step, one in zip(year.steps, asked, strict=True)
         )
         self.part_flow = year.duty.part_flow
-        rest = (rests_on, self.part_flow, year.machines, year.costs.fitting.phases)
+        rest = (rests_on, self.part_flow, year.machines, year.costs.fitting.phases, given.law)
         self.rests_on: Hashable = (*rest, bare)
         self.today = given.memo.kept(("today", self.rests_on), lambda: self._solve(KEPT, bare))
         self.demands = self._with_floors(bare) if year.protected else bare
@@ -136,7 +137,7 @@ class _Comparison:
         return Place(option, considered, given.plate, costs.fitting, self.machine, given.volts_v, steps)
 
     def _solve(self, considered: Considered, demands: tuple[Demand, ...]) -> tuple[SolvedStep, ...]:
-        asked = Asked(self.part_flow, considered, self.year.machines, self.year.costs.fitting.phases)
+        asked = Asked(self.part_flow, considered, self.year.machines, self.year.costs.fitting.phases, self.given.law)
         return BY_KIND[considered.kind].solve(self.machine, demands, asked)
 
     def _blank(self) -> tuple[SolvedStep, ...]:

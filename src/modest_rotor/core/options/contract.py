@@ -12,6 +12,7 @@ import numpy as np
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.physics.drive import LINEAR
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from modest_rotor.core.stations.duty import PartFlow
@@ -97,6 +98,17 @@ class SolvedStep:
 
 
 @dataclass(frozen=True)
+class VoltsLaw:
+    """How a drive's volts follow its hertz, as Set-up says or proposes: exponent, and share over or under the line."""
+
+    exponent: float = LINEAR
+    trim: float = 0.0
+
+
+STRAIGHT = VoltsLaw()
+
+
+@dataclass(frozen=True)
 class Asked:
     """What an option is asked beside its demands.
 
@@ -108,6 +120,7 @@ class Asked:
     considered: Considered = NOBODY
     machines: int = 1
     phases: int | None = None
+    law: VoltsLaw = STRAIGHT
 
 
 class Option(Protocol):

@@ -20,6 +20,7 @@ from modest_rotor.core.options.contract import (
     OptionKind,
     Saying,
     SolvedStep,
+    VoltsLaw,
     curve_and_system,
     solve_steps,
     waiting_steps,
@@ -28,7 +29,7 @@ from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
-from modest_rotor.core.physics.drive import LINEAR, Drive, Rectifier, drive_input
+from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.stations.product import ProductType
 
@@ -65,7 +66,7 @@ class OnDrive:
         own = motor is found.own
         shares = np.array([demand.wanted for demand in demands])
         single = is_fed_with_one_phase(found, asked)
-        drive = _drive(motor, single)
+        drive = _drive(motor, single, asked.law)
         line_v, poles = found.volts.value or float(motor.plate.rated_voltage_v or 0), int(motor.plate.poles or 0)
 
         def work(*columns: Array) -> Columns:
@@ -132,7 +133,7 @@ def _new_motor(power_w: float, frequency_hz: float, poles: int, synchronous_rpm:
     )
 
 
-def _drive(motor: FittedMotor, single_phase: bool) -> Drive:
+def _drive(motor: FittedMotor, single_phase: bool, law: VoltsLaw) -> Drive:
     plate = motor.plate
     assert plate.rated_power_w and plate.rated_voltage_v and plate.frequency_hz and plate.rated_slip
     amps = plate.rated_current_a or plate.rated_power_w / (0.6 * np.sqrt(3) * plate.rated_voltage_v)
@@ -142,7 +143,8 @@ def _drive(motor: FittedMotor, single_phase: bool) -> Drive:
         float(amps),
         plate.frequency_hz,
         plate.rated_voltage_v,
-        exponent=LINEAR,
+        exponent=law.exponent,
+        trim=law.trim,
         rectifier=rectifier,
     )
 

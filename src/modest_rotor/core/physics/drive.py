@@ -47,6 +47,7 @@ class Drive:
     :param base_voltage_v: those volts.
     :param exponent: of V = V_b (f/f_b)^m.
     :param boost: volts added near standstill, over base volts; fades out toward base frequency.
+    :param trim: share by which the volts stand over or under that line.
     :param rectifier: how it is fed.
     """
 
@@ -56,6 +57,7 @@ class Drive:
     base_voltage_v: Real
     exponent: Real = LINEAR
     boost: Real = 0.0
+    trim: Real = 0.0
     rectifier: Rectifier = Rectifier.THREE_PHASE
 
 
@@ -72,7 +74,7 @@ class DriveInput:
 
 
 def output_voltage(drive: Drive, frequency_hz: Real) -> Real:
-    """Volts at an output frequency, V = V_b (b (1 − f/f_b) + (f/f_b)^m), never above V_b.
+    """Volts at an output frequency, V = V_b (1 + t) (b (1 − f/f_b) + (f/f_b)^m), never above V_b.
 
     :param frequency_hz: Hz, above zero.
 
@@ -81,7 +83,8 @@ def output_voltage(drive: Drive, frequency_hz: Real) -> Real:
     """
     ratio = frequency_hz / drive.base_frequency_hz
     within = choose(ratio < 1, ratio, 1.0)
-    return drive.base_voltage_v * (drive.boost * (1 - within) + within**drive.exponent)
+    volts = (1 + drive.trim) * (drive.boost * (1 - within) + within**drive.exponent)
+    return drive.base_voltage_v * choose(volts < 1, volts, 1.0)
 
 
 @cache

@@ -70,7 +70,9 @@ def frequency_limits(facts: SetupFacts) -> Limits:
     lows = [(traits.floor_hz, "the drive's own floor"), (LEAST_HZ_SHARE * base, "the motor cools itself")]
     if facts.machine.wheel is Wheel.PUMP:
         lows.append((PUMP_LEAST_SHARE * base, "a pump turned slower hardly lifts"))
-    if plate.kind is MotorKind.SPLIT_CAPACITOR and plate.run_capacitance_f:
+    fitting, typed = document.options.fitting, document.setup.drive
+    agreed = fitting.motor_maker_agrees == fitting.drive_maker_agrees == "yes" and typed.lowest is not None
+    if plate.kind is MotorKind.SPLIT_CAPACITOR and plate.run_capacitance_f and not agreed:
         lows.append((CAPACITOR_LEAST_SHARE * base, "its run capacitor"))
     floor = _protected_floor(facts)
     if floor:
@@ -82,7 +84,6 @@ def frequency_limits(facts: SetupFacts) -> Limits:
     bears = document.options.fitting.highest_speed
     if bears and plate.poles:
         highs.append((bears.si * plate.poles / 120, "wheel and bearings"))
-    typed = document.setup.drive
     if typed.lowest:
         lows.append((typed.lowest.si, "typed"))
     if typed.highest:
@@ -256,4 +257,6 @@ def _shape(facts: SetupFacts) -> Phrase:
         return ("Square: a few watts less at part speed. A motor that slips heavily on it is set back to straight.",)
     trim = typed.trim
     end: Phrase = (", trimmed by ", as_typed("volts_trim", trim, "typed")) if trim else ()
+    if trim and trim.si < 0:
+        return ("Straight", *end, ": fewer watts at part load, more slip; watch that it carries its hardest hour.")
     return ("Straight", *end, ": carries its load at every speed.")

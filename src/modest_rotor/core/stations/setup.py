@@ -101,7 +101,12 @@ class DriveSettings(Sheet):
     base_voltage: Entry | None = asked("rated_voltage", "Base volts", "plate", "Empty: the motor's plate.")
     trim: Entry | None = asked("volts_trim", "Volts trim", "typed", "Over or under the straight line.")
     carrier: Entry | None = asked("carrier_frequency", "Carrier frequency", "typed", "4 kHz where nothing is said.")
-    lowest: Entry | None = asked("output_frequency", "Lowest hertz", "typed", "Never below what is worked out.")
+    lowest: Entry | None = asked(
+        "output_frequency",
+        "Lowest hertz",
+        "typed",
+        "Never below what is worked out, but for a capacitor motor both of whose makers agreed.",
+    )
     highest: Entry | None = asked("output_frequency", "Highest hertz", "typed", "Never above what is worked out.")
     ramp_up: Entry | None = asked("ramp", "Ramp up", "typed")
     ramp_down: Entry | None = asked("ramp", "Ramp down", "typed")
