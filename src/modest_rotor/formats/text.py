@@ -12,6 +12,8 @@ from modest_rotor.core.working import Result
 OPEN_UPWARD = ("payback", "running_hours")
 """Quantities whose range may have no upper end."""
 ONE_PLACE_BELOW = 100.0
+LOST_BELOW, FINER = 5.0, 1e-3
+"""Steps below which a value is lost in its decimals, and how much finer it is written then at the most."""
 
 
 def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> str:
@@ -21,7 +23,8 @@ def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> s
     if figure.low is not None or (figure.high is None and figure.quantity in OPEN_UPWARD):
         return _range(figure, units)
     what = quantity(figure.quantity)
-    unit, finest = what.reader_unit(units), 10.0 ** -what.decimals[units]
+    unit = what.reader_unit(units)
+    finest = _finest(unit.from_si(figure.value), what.decimals[units])
     band = None if figure.band is None else figure.band / unit.factor
     step = max(finest, 10.0 ** (math.floor(math.log10(band)) - 1)) if band else finest
     places = max(0, -math.floor(math.log10(step) + 1e-9))
@@ -29,6 +32,14 @@ def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> s
     beside = f" ± {round(max(band, step) / step) * step:,.{places}f}" if band else ""
     symbol = (currency or "") if unit.symbol == "money" else unit.symbol
     return f"{value:,.{places}f}{beside} {symbol}".rstrip().replace("-", "−", 1 if value < 0 else 0)
+
+
+def _finest(value: float, decimals: int) -> float:
+    """The step of a quantity's own decimals; finer for a value that would be lost in it, which keeps two figures."""
+    finest, size = 10.0**-decimals, abs(value)
+    if size >= LOST_BELOW * finest or size < finest * FINER:
+        return finest
+    return max(finest * FINER, 10.0 ** (math.floor(math.log10(size)) - 1))
 
 
 def sentence(phrase: Phrase, units: UnitSystem, currency: str | None = None) -> str:

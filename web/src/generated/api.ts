@@ -3004,7 +3004,7 @@ export interface components {
             carrier?: components["schemas"]["Entry"] | null;
             /**
              * Lowest hertz
-             * @description Never below what is worked out.
+             * @description Never below what is worked out, but for a capacitor motor both of whose makers agreed.
              */
             lowest?: components["schemas"]["Entry"] | null;
             /**

@@ -2380,7 +2380,7 @@ export const fields = {
   },
   "setup/drive/lowest": {
     "label": "Lowest hertz",
-    "help": "Never below what is worked out.",
+    "help": "Never below what is worked out, but for a capacitor motor both of whose makers agreed.",
     "quantity": "output_frequency",
     "basis": "typed"
   },

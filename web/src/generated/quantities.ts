@@ -2039,6 +2039,25 @@ export const quantities = {
     "typed_units": [
       ""
     ]
+  },
+  "unbalance": {
+    "label": "unbalance of three lines",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "%",
+      "of 1"
+    ]
   }
 } as const;
 

@@ -9,6 +9,10 @@ export interface Written {
   unit: string;
 }
 
+/** Steps below which a value is lost in its decimals, and how much finer it is written then at the most. */
+const LOST_BELOW = 5;
+const FINER = 1e-3;
+
 const facts = (quantity: string, units: UnitSystem) => quantities[quantity as QuantityName][units];
 
 /** The unit in which this reader sees a quantity; money shows its currency. */
@@ -46,7 +50,7 @@ export function write(figure: Figure, units: UnitSystem, currency?: string | nul
   const low = figure.low == null ? null : shown(figure.low);
   const high = figure.high == null ? null : shown(figure.high);
   const width = low != null && high != null ? (high - low) / 2 : band;
-  const step = stepFor(width, decimals);
+  const step = stepFor(width, finestFor(shown(figure.value), decimals));
   const text = (value: number) => grouped(value, step);
   const hasRange = low != null || high != null;
   return {
@@ -73,9 +77,16 @@ export function writeEntry(quantity: string, entry: Entry, units: UnitSystem): {
   return { text, typed: /[a-z%"]/i.test(entry.typed) ? entry.typed : `${entry.typed} ${entry.unit}` };
 }
 
-/** Two significant figures of the band, but never finer than the quantity's own decimals. */
-function stepFor(width: number | null, decimals: number): number {
+/** The step of a quantity's own decimals; finer for a value that would be lost in it, which keeps two figures. */
+function finestFor(value: number, decimals: number): number {
   const finest = 10 ** -decimals;
+  const size = Math.abs(value);
+  if (size >= LOST_BELOW * finest || size < finest * FINER) return finest;
+  return Math.max(finest * FINER, 10 ** (Math.floor(Math.log10(size)) - 1));
+}
+
+/** Two significant figures of the band, but never finer than the finest step. */
+function stepFor(width: number | null, finest: number): number {
   if (width == null || width === 0) return finest;
   return Math.max(finest, 10 ** (Math.floor(Math.log10(width)) - 1));
 }

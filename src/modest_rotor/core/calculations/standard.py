@@ -79,7 +79,7 @@ STANDARD: tuple[Calculation, ...] = (
     Calculation(
         "voltage_unbalance", "Unbalance of three line voltages", PLATE,
         (Input("first", "V_ab", "first volts", "voltage"), Input("second", "V_bc", "second volts", "voltage"), Input("third", "V_ca", "third volts", "voltage")),
-        (Output("Unbalance", "slip"), Output("It may give of its power", "derating")), "greatest distance from the mean ÷ mean; derating by the curve",
+        (Output("Unbalance", "unbalance"), Output("It may give of its power", "derating")), "greatest distance from the mean ÷ mean; derating by the curve",
         "NEMA MG 1, 14.36 and figure 14-1 (read off, ± 1.5 %).", _unbalance,
     ),
     Calculation(

@@ -126,7 +126,7 @@ def _unbalance(facts: SetFacts) -> Iterator[Finding]:
     )
     yield found(
         "volts_unbalanced",
-        (f"In {facts.title} the line volts are ", figure("slip", unbalance), " unbalanced", *derated, "."),
+        (f"In {facts.title} the line volts are ", figure("unbalance", unbalance), " unbalanced", *derated, "."),
         "Do not run it: find the reason in supply or connection." if beyond else "Find the reason: a single-phase load on one line, a poor contact, an open delta.",
         about=facts, severity=Severity.STOP if beyond else Severity.CAUTION, evidence=evidence,
     )  # fmt: skip

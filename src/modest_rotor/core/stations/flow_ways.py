@@ -13,11 +13,11 @@ from modest_rotor.core.identify.chart import AmpsChart, BlowerTable
 from modest_rotor.core.identify.flow import flow_through_known_point
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.physics.fan import Wheel, generic_shape
-from modest_rotor.core.physics.medium import air_heat_per_flow, standard_pressure_pa, water_properties
+from modest_rotor.core.physics.medium import water_properties
 from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.readings import SpeedTap, StaticSpan
 from modest_rotor.core.stations.set_facts import SetFacts
-from modest_rotor.core.stations.target import Target
+from modest_rotor.core.stations.target import Target, air_factor
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
 CHART_SD, TABLE_SD, AFFINITY_SD = 0.03, 0.03, 0.02
@@ -229,8 +229,7 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
         return FlowWay(Way.RISE, waiting(Way.RISE, "withheld: the air leaves no warmer than it enters"))
-    altitude = context.target.altitude.si if context.target.altitude else 0.0
-    factor = float(air_heat_per_flow(reading.entering.si, standard_pressure_pa(altitude)))
+    factor = air_factor(context.target)
     (flow,) = propagate(lambda q, dt: q / (factor * dt), heat, rise)
     ingredients += (
         given("ΔT", "temperature rise", "temperature_difference", rise, "measured", facts.title),

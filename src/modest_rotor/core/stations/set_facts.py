@@ -9,9 +9,10 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate, measured
 from modest_rotor.core.identify import load
+from modest_rotor.core.identify.doubt import FARTHEST_MISFIT
 from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
 from modest_rotor.core.identify.electronic_load import electronic_load
-from modest_rotor.core.identify.fitted_load import doubted, machine_side_power, with_machine_side
+from modest_rotor.core.identify.fitted_load import apart, doubted, machine_side_power, with_machine_side
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.identify.motor import PlateFacts
@@ -113,7 +114,7 @@ def set_facts(
     pressure, one_sided = _pressure(reading, wheel, by_meter)
     flow = by_meter(reading.flow(wheel), "water_flow" if wheel is Wheel.PUMP else "airflow")
     machine_side = _machine_side(wheel, flow, pressure)
-    together = None if above else _fitted(reading, plate, fit, machine_side)
+    together = None if above else _fitted(reading, plate, fit, machine_side, wheel is not Wheel.PUMP)
     if together is not None:
         ways, whole = together
         chosen: LoadByMethod | None = whole
@@ -162,7 +163,7 @@ def _synchronous(reading: ReadingSet, plate: PlateFacts) -> float | None:
 
 
 def _fitted(
-    reading: ReadingSet, plate: PlateFacts, fit: MotorFit | None, machine: Estimate | None
+    reading: ReadingSet, plate: PlateFacts, fit: MotorFit | None, machine: Estimate | None, is_fan: bool
 ) -> tuple[tuple[LoadByMethod, ...], LoadByMethod] | None:
     """The ways through the fitted motor, and the value that uses all of them and the machine; nothing without a fit."""
     found = fit.load_of(reading.id) if fit else ()
@@ -173,6 +174,10 @@ def _fitted(
         assert whole.shaft_power is not None
         spread = DISAGREEMENT_SHARE * whole.shaft_power.value
         whole = replace(whole, shaft_power=whole.shaft_power.with_part("readings disagree", spread))
+    motor = whole.shaft_power
+    if machine is not None and motor is not None and min(machine.value, motor.value) > 0:
+        # What contradicts the motor is asked about, and not weighed with it: a set has one shaft power everywhere.
+        machine = None if abs(apart(motor, machine, is_fan)) > FARTHEST_MISFIT else machine
     return tuple(ways), with_machine_side(whole, machine, plate.rated_power_w)
 
 

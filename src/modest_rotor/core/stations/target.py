@@ -71,7 +71,10 @@ def per_cooling_of(target: Target) -> float | None:
 
 
 def air_factor(target: Target, temperature_c: float = MIDDLE_C) -> float:
-    """Sensible heat that air carries at the place's altitude, W/(m³/s · K)."""
+    """Sensible heat that air carries at the place's altitude, W/(m³/s · K): one air for a whole job.
+
+    What is wanted and what a rise tells are flows of the same air, that of the place at 20 °C, as fans and hoods are rated.
+    """
     return float(air_heat_per_flow(temperature_c, standard_pressure_pa(target.altitude.si if target.altitude else 0.0)))
 
 
