@@ -14,7 +14,8 @@ TABLES = Path(tables.__file__).parent
 PINT = pint.UnitRegistry()
 # pint reads “cfm” as a tiny length, so what the trade calls its units is spelled out for it.
 IN_PINT = {
-    "W": "watt", "kW": "kilowatt", "hp": "horsepower", "PS": "metric_horsepower", "V": "volt", "kV": "kilovolt", "A": "ampere",
+    "W": "watt", "kW": "kilowatt", "hp": "horsepower", "PS": "metric_horsepower", "m/s": "meter/second", "fpm": "foot/minute",
+    "m²": "meter**2", "ft²": "foot**2", "in.²": "inch**2", "V": "volt", "kV": "kilovolt", "A": "ampere",
     "mA": "milliampere", "Hz": "hertz", "F": "farad", "µF": "microfarad", "Pa": "pascal", "kPa": "kilopascal",
     "mbar": "millibar", "bar": "bar", "in. w.g.": "inH2O", "mm w.g.": "millimeter_H2O", "psi": "psi",
     "ft w.": "foot_H2O", "m w.": "1000 * millimeter_H2O", "m³/s": "meter**3/second", "L/s": "liter/second",

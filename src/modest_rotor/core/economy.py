@@ -12,6 +12,10 @@ WATTS_PER_KILOWATT = 1000.0
 SECONDS_PER_HOUR = 3600.0
 
 
+SAME_RATE = 1e-9
+"""Difference of the ratio of rises from one below which money keeps its worth."""
+
+
 def energy_kwh(steps: tuple[tuple[Estimate, Estimate], ...]) -> Estimate:
     """Energy of a year, Σ W h ÷ 1000, in kWh.
 
@@ -153,6 +157,29 @@ def present_worth_factor(years: float, discount: float, escalation: float) -> fl
     whole = int(years)
     worth = sum((1 + escalation) ** (year - 1) / (1 + discount) ** year for year in range(1, whole + 1))
     return worth + (years - whole) * (1 + escalation) ** whole / (1 + discount) ** (whole + 1)
+
+
+def discounted_payback_years(
+    cost: float, yearly_saving: float, discount: float, escalation: float = 0.0
+) -> float | None:
+    """Years after which discounted savings have paid the cost; nothing where they never do.
+
+    :param cost: now. :param yearly_saving: of the first year, at its end; those after rise with the price. :param discount: rate a year, a fraction.
+    :param escalation: rise of the energy price a year, a fraction.
+
+    With k = (1 + e) ÷ (1 + d) the savings of n years are worth S (1 − kⁿ) ÷ ((1 − k) (1 + d)), as in
+    :func:`present_worth_factor`. Source: NIST Handbook 135, discounted
+    payback; geometric series.
+    """
+    if cost <= 0:
+        return 0.0
+    ratio = (1 + escalation) / (1 + discount)
+    if yearly_saving <= 0:
+        return None
+    if abs(ratio - 1) < SAME_RATE:
+        return cost * (1 + discount) / yearly_saving
+    left = 1 - cost * (1 - ratio) * (1 + discount) / yearly_saving
+    return math.log(left) / math.log(ratio) if left > 0 else None
 
 
 def net_present_value(cost: Estimate, yearly_saving: Estimate, factor: float) -> Estimate:

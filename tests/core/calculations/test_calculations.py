@@ -54,6 +54,16 @@ WORKED: list[tuple[str, dict[str, str], list[float]]] = [  # name, typed, result
     ("start_energy", {"input_power": "1,500 W", "run_up": "2 s", "starts": "3,600"}, [3]),
     ("emissions", {"energy": "1,000 kWh", "emission_rate": "770.884 lb/MWh"}, [349.6671]),  # EPA eGRID2023, US total
     ("simple_payback", {"cost": "900", "saving": "300"}, [3]),
+    ("discounted_payback", {"cost": "900", "saving": "300"}, [3.3310]),  # −ln(1 − 900 × 0.05 ÷ 300) ÷ ln 1.05
+    ("speed_for_power", {"old_speed": "1,000 rpm", "shaft_power": "100 W", "new_power": "50 W"}, [793.70]),
+    ("trimmed_impeller", {"diameter_share": "90 %", "water_flow": "10 L/s", "pump_differential": "100 kPa", "shaft_power": "2 kW"}, [0.009, 81000, 1458]),
+    ("velocity", {"velocity_pressure": "0.0625 in. w.g.", "area": "1 ft²", "temperature": "70 °F"}, [1001.25 * 0.00508, 1001.25 * 0.00047194744]),  # 4,005 √p_v, ASHRAE
+    ("traverse", {"velocity_pressures": "15.5, 15.5; 15.5", "area": "0.1 m²", "temperature": "20 °C"}, [0.50737, 5.0737]),  # √(2 × 15.5 ÷ 1.2043)
+    # Fitzgerald, Kingsley and Umans, Electric Machinery, the 220 V, 60 Hz, six-pole machine of ch. 6: by hand from its 122.3 V, 0.273 and
+    # 0.490 Ω behind the stator, printed as 175 N·m at a slip of 0.192.
+    ("pull_out", {"voltage": "220 V", "frequency": "60 Hz", "poles": "6", "stator_resistance": "0.294 Ω", "stator_reactance": "0.503 Ω",
+                  "magnetising_reactance": "13.25 Ω", "rotor_resistance": "0.144 Ω", "rotor_reactance": "0.209 Ω"}, [174.46, 0.192]),
+    ("unbalance_heating", {"unbalance": "2 %"}, [0.12, 1.0144, 1.2544]),
 ]  # fmt: skip
 
 

@@ -2058,6 +2058,45 @@ export const quantities = {
       "%",
       "of 1"
     ]
+  },
+  "air_speed": {
+    "label": "speed of air",
+    "ip": {
+      "unit": "fpm",
+      "factor": 196.85039370078738,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "m/s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      "m/s",
+      "fpm"
+    ]
+  },
+  "area": {
+    "label": "section",
+    "ip": {
+      "unit": "ft²",
+      "factor": 10.763910416709722,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "m²",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 3
+    },
+    "typed_units": [
+      "m²",
+      "ft²",
+      "in.²"
+    ]
   }
 } as const;
 

@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+import numpy as np
+
 from modest_rotor.core.calculations.calculation import Calculation, Input, Output
+from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.physics.fan import affinity_scale, shaft_power_from_air_w
+from modest_rotor.core.physics.fan import affinity_scale, shaft_power_from_air_w, trimmed_scale
 from modest_rotor.core.physics.medium import (
     air_density,
     air_heat_per_flow,
@@ -12,6 +15,7 @@ from modest_rotor.core.physics.medium import (
     water_properties,
 )
 from modest_rotor.core.physics.system import system_through
+from modest_rotor.core.physics.traverse import TraverseRule, places_along_side, traverse_flow_m3s, velocity_ms
 
 MACHINE, MEDIUM = "fans, pumps and systems", "air and water"
 AFFINITY = "Affinity laws: AMCA Publication 201; ASHRAE Handbook, fans chapter."
@@ -19,6 +23,8 @@ AIR = "ASHRAE Handbook, Fundamentals, psychrometrics chapter."
 ALTITUDE = Input("altitude", "z", "height above the sea", "altitude", default="0 m")
 HUMIDITY = Input("humidity_ratio", "W", "kg of water to a kg of dry air", "humidity_ratio", default="0 %")
 AIR_TEMPERATURE = Input("temperature", "t", "temperature of the air", "temperature")
+AREA = Input("area", "A", "section of the duct inside", "area")
+USUAL_ALONG_SIDE = 5
 AIRFLOW = Input("airflow", "q", "airflow", "airflow")
 WATER_FLOW = Input("water_flow", "q", "water flow", "water_flow")
 DIFFERENCE = Input("temperature_difference", "Δt", "temperature difference", "temperature_difference")
@@ -50,6 +56,37 @@ def _hydraulic(flow: float, head: float) -> float:
     return flow * head
 
 
+def _speed_for_power(old: float, before: float, after: float) -> float:
+    if before <= 0 or after < 0:
+        raise OutsideValidity("A power before lies above 0 W, and one after at or above it.")
+    return old * float((after / before) ** (1 / 3))
+
+
+def _trimmed(ratio: float, flow: float, pressure: float, power: float) -> tuple[float, float, float]:
+    q, p, w = trimmed_scale(ratio)
+    return flow * q, pressure * p, power * w
+
+
+def _density(temperature: float, altitude: float) -> float:
+    return float(air_density(temperature, standard_pressure_pa(altitude)))
+
+
+def _velocity(pressure: float, area: float, temperature: float, altitude: float) -> tuple[float, float]:
+    speed = float(velocity_ms(pressure, _density(temperature, altitude)))
+    return speed, speed * area
+
+
+def _traverse(typed: str, area: float, temperature: float, altitude: float, rule: str) -> tuple[float, float, str]:
+    points = np.array(
+        [read_entry("pressure", piece, "si").si for piece in typed.replace(";", ",").split(",") if piece.strip()]
+    )
+    flow, speed = traverse_flow_m3s(points, area, _density(temperature, altitude))
+    chosen = TraverseRule(rule)
+    side = places_along_side(chosen, USUAL_ALONG_SIDE)
+    where = ", ".join(f"{100 * place:.1f}" for place in side)
+    return flow, speed, f"Of {len(points)} points. By {chosen} five along a side lie at {where} % of it."
+
+
 MACHINES: tuple[Calculation, ...] = (
     Calculation(
         "affinity", "Another speed of a fan or pump", MACHINE,
@@ -58,6 +95,32 @@ MACHINES: tuple[Calculation, ...] = (
         (Output("Flow", "airflow"), Output("Pressure", "pressure"), Output("Shaft power", "shaft_power")),
         "q ∝ n, p ∝ n², P ∝ n³", AFFINITY, _affinity,
         "Corresponding points of the machine; the same duct only where no pressure stays at no flow.",
+    ),
+    Calculation(
+        "speed_for_power", "Speed that takes a given power", MACHINE,
+        (Input("old_speed", "n_1", "speed before", "speed"), Input("shaft_power", "P_1", "shaft power before", "shaft_power"),
+         Input("new_power", "P_2", "shaft power after", "shaft_power")),
+        (Output("Speed", "speed"),), "n_2 = n_1 (P_2 ÷ P_1)^⅓", AFFINITY, _speed_for_power, "A duct or circuit where no pressure stays at no flow.",
+    ),
+    Calculation(
+        "trimmed_impeller", "A pump's impeller turned down", MACHINE,
+        (Input("diameter_share", "d_2 ÷ d_1", "diameter after over before", "diameter_share"), WATER_FLOW,
+         Input("pump_differential", "p", "differential", "pump_differential"), Input("shaft_power", "P", "shaft power", "shaft_power")),
+        (Output("Flow", "water_flow"), Output("Differential", "pump_differential"), Output("Shaft power", "shaft_power")),
+        "q ∝ d, p ∝ d², P ∝ d³", "ANSI/HI 14.3; common practice.", _trimmed, "Trims to about 80 %; not the law of larger and smaller machines alike in shape.",
+    ),
+    Calculation(
+        "velocity", "Speed and flow from one velocity pressure", MACHINE,
+        (Input("velocity_pressure", "p_v", "velocity pressure", "pressure"), AREA, AIR_TEMPERATURE, ALTITUDE),
+        (Output("Speed", "air_speed"), Output("Flow", "airflow")), "v = √(2 p_v ÷ ρ), q = v A", "Bernoulli; ASHRAE Handbook, Fundamentals.", _velocity,
+        "One point tells the mean of a section only where the profile is known.",
+    ),
+    Calculation(
+        "traverse", "Flow by a traverse", MACHINE,
+        (Input("velocity_pressures", "p_v", "velocity pressures, with commas between", None), AREA, AIR_TEMPERATURE, ALTITUDE,
+         Input("rule", "rule", "how the points were laid", None, tuple(TraverseRule), default=TraverseRule.LOG_TCHEBYCHEFF)),
+        (Output("Flow", "airflow"), Output("Mean speed", "air_speed"), Output("Where", None)), "q = A Σ √(2 p_v ÷ ρ) ÷ n",
+        "ASHRAE Standard 111; ISO 3966.", _traverse, "The points weigh alike by the rule that was chosen; never the root of the mean pressure.",
     ),
     Calculation(
         "air_power", "Shaft power of a fan", MACHINE,

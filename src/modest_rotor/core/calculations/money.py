@@ -3,7 +3,13 @@
 from __future__ import annotations
 
 from modest_rotor.core.calculations.calculation import Calculation, Input, Output
-from modest_rotor.core.economy import emissions_kg, energy_kwh, simple_payback_years, start_energy_kwh
+from modest_rotor.core.economy import (
+    discounted_payback_years,
+    emissions_kg,
+    energy_kwh,
+    simple_payback_years,
+    start_energy_kwh,
+)
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import exactly
 
@@ -17,6 +23,13 @@ def _payback(cost: float, saving: float) -> float:
     years = simple_payback_years(exactly(cost), exactly(saving)).value
     if years is None:
         raise OutsideValidity("A saving of nothing, or less, never pays back.")
+    return years
+
+
+def _discounted(cost: float, saving: float, discount: float, escalation: float) -> float:
+    years = discounted_payback_years(cost, saving, discount, escalation)
+    if years is None:
+        raise OutsideValidity("At this discount rate the savings never pay the cost back.")
     return years
 
 
@@ -35,6 +48,12 @@ MONEY: tuple[Calculation, ...] = (
         (WATTS, Input("run_up", "t", "seconds to full speed", "run_up"), Input("starts", "N", "starts a year", "starts", exact=True)),
         (Output("Energy of the starts", "energy"),), "W t N ÷ 3,600,000", DEFINITION,
         lambda w, t, n: start_energy_kwh(exactly(w), t, n).value, "Watts with the rotor locked give the most that it can be.",
+    ),
+    Calculation(
+        "discounted_payback", "Payback with money's worth in time", YEAR,
+        (Input("cost", "C", "cost", "cost"), Input("saving", "S", "saving a year", "cost"),
+         Input("discount_rate", "d", "discount rate", "discount_rate", default="5 %"), Input("escalation", "e", "rise of the energy price", "escalation", default="0 %")),
+        (Output("Payback", "payback"),), "n with S (1 − kⁿ) ÷ ((1 − k) (1 + d)) = C, k = (1 + e) ÷ (1 + d)", "NIST Handbook 135; geometric series.", _discounted,
     ),
     Calculation(
         "emissions", "Emissions of energy", YEAR, (ENERGY, Input("emission_rate", "e", "emissions of the supply", "emission_rate", exact=True)),

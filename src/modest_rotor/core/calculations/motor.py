@@ -20,6 +20,8 @@ from modest_rotor.core.physics.power import (
     input_power_from_current_w,
     power_factor,
 )
+from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor, pull_out, unbalanced_heating
 
 SPEED, POWER, CAPACITORS = "speed, slip and torque", "power and load", "capacitors"
 DEFINITION = "Definition."
@@ -44,6 +46,17 @@ def _load_by_slip(frequency: float, poles: float, rated: float, speed: float, ra
     return slip / (rated_slip * (rated_v / volts) ** 2)
 
 
+def _pull_out(
+    volts: float, hertz: float, poles: float, r1: float, x1: float, xm: float, r2: float, x2: float
+) -> tuple[float, float]:
+    motor = ThreePhaseMotor(
+        poles=round(poles), rated_voltage=volts, rated_frequency=hertz, main_resistance=r1, main_reactance=x1, magnetising_reactance=xm,
+        rotor_resistance=r2, rotor_reactance=x2, core_conductance=0.0, friction_nm=0.0, stray_resistance=0.0,
+    )  # fmt: skip
+    torque, slip_ = pull_out(motor, Supply(volts, hertz))
+    return float(torque), float(slip_)
+
+
 MOTOR: tuple[Calculation, ...] = (
     Calculation(
         "synchronous_speed", "Synchronous speed", SPEED, (FREQUENCY, POLES), (Output("Synchronous speed", "speed"),),
@@ -65,6 +78,25 @@ MOTOR: tuple[Calculation, ...] = (
     Calculation(
         "shaft_power", "Power from torque and speed", SPEED, (Input("torque", "T", "torque", "torque"), SPEED_READ),
         (Output("Shaft power", "shaft_power"),), "P = T 2π n ÷ 60", DEFINITION, lambda t, n: t * n * math.pi / 30,
+    ),
+    Calculation(
+        "pull_out", "Pull-out torque of a three-phase motor", SPEED,
+        (Input("voltage", "V", "volts line to line", "voltage"), FREQUENCY, POLES, *(
+            Input(name, symbol, label, "resistance", exact=True)
+            for name, symbol, label in (
+                ("stator_resistance", "R_1", "resistance of a phase"), ("stator_reactance", "X_1", "its leakage reactance"),
+                ("magnetising_reactance", "X_m", "magnetising reactance"), ("rotor_resistance", "R_2", "rotor resistance, referred"),
+                ("rotor_reactance", "X_2", "rotor reactance, referred"),
+            )
+        )),
+        (Output("Pull-out torque", "torque"), Output("At a slip of", "slip")), "T = 3 V_th² ÷ (2 ω_s (R_th + √(R_th² + (X_th + X_2)²)))",
+        "Thevenin; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6.", _pull_out, "Impedances of one phase of the equivalent star; no core loss.",
+    ),
+    Calculation(
+        "unbalance_heating", "Amps and heat under unbalanced volts", SPEED,
+        (Input("unbalance", "u", "unbalance of the volts", "unbalance"), Input("locked_amps", "I_L ÷ I_N", "locked-rotor over full-load amps", "count", default="6")),
+        (Output("Backward amps over rated", "ratio"), Output("Heat of all windings over balanced", "ratio"), Output("Of the worst one, at most", "ratio")),
+        "I_2 = u I_L; 1 + I_2²; (1 + I_2)²", "Symmetrical components.", lambda u, ratio: unbalanced_heating(u, ratio), "Up to 5 % unbalance.",
     ),
     Calculation(
         "belt_speed", "Speed over a belt", SPEED,

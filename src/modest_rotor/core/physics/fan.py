@@ -84,6 +84,16 @@ def affinity_scale(speed_ratio: Real, diameter_ratio: Real = 1.0, density_ratio:
     return flow, pressure, power
 
 
+def trimmed_scale(diameter_ratio: Real) -> tuple[Real, Real, Real]:
+    """Ratios of flow, head and shaft power of one impeller turned down in its casing: q ∝ d, p ∝ d², P ∝ d³.
+
+    :param diameter_ratio: trimmed diameter over full. Not the law of similar machines, where flow goes with d³.
+
+    Validity: trims to about 80 %. Source: ANSI/HI 14.3; common practice.
+    """
+    return diameter_ratio, diameter_ratio**2, diameter_ratio**3
+
+
 @dataclass(frozen=True)
 class MachineCurve:
     """A shape put through one known point.

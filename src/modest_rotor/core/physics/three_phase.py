@@ -112,3 +112,40 @@ def _point(
         flux=math.sqrt(PHASES) * abs(current * gap) * motor.rated_frequency / (motor.rated_voltage * supply.frequency),
         losses_w=losses,
     )
+
+
+def pull_out(motor: ThreePhaseMotor, supply: Supply) -> tuple[Real, Real]:
+    """Greatest air-gap torque, N·m, and the slip at which it stands, by Thevenin's equivalent of the stator.
+
+    :param motor: its parameters; core loss and saturation are left out. :param supply: volts line to line, Hz.
+
+    T = 3 V_th² ÷ (2 ω_s (R_th + √(R_th² + (X_th + X_2)²))), s = R_2 ÷ √(R_th² + (X_th + X_2)²). Validity: balanced sinusoidal
+    supply. Source: Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6.
+    """
+    refuse_dead(supply)
+    hertz = supply.frequency / motor.rated_frequency
+    own = motor.main_resistance * resistance_ratio(supply.winding_c, COPPER_PER_K) + 1j * motor.main_reactance * hertz
+    gap = 1j * motor.magnetising_reactance * hertz
+    volts = supply.voltage / math.sqrt(PHASES) * abs(gap / (own + gap))
+    stator = own * gap / (own + gap)
+    reach = abs(complex(stator.real, stator.imag + motor.rotor_reactance * hertz))
+    synchronous = motor.synchronous_rpm(supply) * RAD_S_PER_RPM
+    rotor = motor.rotor_resistance * resistance_ratio(supply.rotor_c, ALUMINIUM_PER_K)
+    return PHASES * volts**2 / (2 * synchronous * (stator.real + reach)), rotor / reach
+
+
+def unbalanced_heating(unbalance: float, locked_over_rated: float) -> tuple[float, float, float]:
+    """Negative-sequence current over rated current, heat of all windings over that on balanced volts, and of the worst at most.
+
+    :param unbalance: negative over positive sequence volts, a fraction; NEMA's greatest distance from the mean is near it.
+    :param locked_over_rated: amps with the rotor locked over full-load amps: against the backward field a running motor looks
+        like a locked one.
+    :raises OutsideValidity: either below zero.
+
+    I_2 = u I_L; heat 1 + I_2² and (1 + I_2)². Validity: up to 5 % unbalance. Source: symmetrical components, Fitzgerald, Kingsley
+    and Umans, Electric Machinery; the superposition of :func:`solve_three_phase` at s and 2 − s.
+    """
+    if unbalance < 0 or locked_over_rated < 0:
+        raise OutsideValidity("An unbalance and a ratio of amps lie above zero.")
+    backward = unbalance * locked_over_rated
+    return backward, 1 + backward**2, (1 + backward) ** 2
