@@ -31,7 +31,7 @@ IN_PINT = {
 }  # fmt: skip
 SI_OF = {
     "power": "watt", "voltage": "volt", "current": "ampere", "frequency": "hertz", "capacitance": "farad",
-    "pressure": "pascal", "volume flow": "meter**3/second", "torque": "newton*meter", "temperature": "delta_degC",
+    "pressure": "pascal", "volume flow": "meter**3/second", "speed of air": "meter/second", "area": "meter**2", "torque": "newton*meter", "temperature": "delta_degC",
     "temperature difference": "delta_degC", "length": "meter", "apparent power": "volt_ampere", "resistance": "ohm",
     "heat flow": "watt", "density": "kilogram/meter**3", "mass": "kilogram", "duration": "second",
     "emission rate": "kilogram/kilowatt_hour", "volume": "meter**3", "volts per hertz": "volt/hertz", "flow per cooling": "meter**3/second/watt",

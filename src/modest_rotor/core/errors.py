@@ -38,6 +38,10 @@ class ChangeRefused(Refusal):
     """An edit names a place that the job does not have, or a value that does not belong there."""
 
 
+class BeyondTables(OutsideValidity):
+    """What our tables do not reach: a limit of ours, no contradiction in what was typed."""
+
+
 class UnknownItem(ModestRotorError, LookupError):
     """No job, machine or site has this number."""
 

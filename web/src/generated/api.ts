@@ -5710,8 +5710,13 @@ export interface components {
              */
             code_letter?: string | null;
             /**
+             * The printed power is
+             * @description A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.
+             */
+            power_is?: ("at the shaft" | "from the line") | null;
+            /**
              * Nominal efficiency
-             * @description Polyphase plates only.
+             * @description As printed; the fit keeps to it.
              */
             nominal_efficiency?: components["schemas"]["Entry"] | null;
             /**

@@ -242,9 +242,17 @@ export const fields = {
     "label": "Code letter",
     "help": "Locked-rotor code, A to V."
   },
+  "plate/power_is": {
+    "label": "The printed power is",
+    "help": "A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.",
+    "choices": [
+      "at the shaft",
+      "from the line"
+    ]
+  },
   "plate/nominal_efficiency": {
     "label": "Nominal efficiency",
-    "help": "Polyphase plates only.",
+    "help": "As printed; the fit keeps to it.",
     "quantity": "efficiency",
     "basis": "plate"
   },

@@ -28,6 +28,9 @@ TURNS_BY_VOLTS = ((150.0, 1.95), (255.0, 1.25), (1000.0, 1.1))
 """Typical turns ratio of capacitor motors up to a rated voltage: the capacitor is chosen for its own volts. Our judgement."""
 SHADING_TILT = 0.55
 """Part of a shading ring's turns along the main axis, and across it √(1 − 0.55²). Our judgement, no source."""
+FALLS_WITH_SIZE, SIZE_OF_PRIORS_W, LOSSES_FALL = ("r1", "core", "friction"), 2000.0, 0.3
+"""What falls per unit in larger three-phase motors, the size that the table of priors is of, and the power by which it falls: that
+of the losses of the classes of IEC 60034-30-1."""
 CAPACITOR_SD = 0.03
 """Standard deviation of the logarithm of a sound capacitor about its label: tolerance is mostly 5 or 6 %. Common practice."""
 UNSEEN_CAPACITOR_SD = 0.40
@@ -199,6 +202,9 @@ def _scale(plate: PlateFacts, name: str) -> float:
         assert plate.rated_voltage_v is not None
         typical = next(ratio for volts, ratio in TURNS_BY_VOLTS if plate.rated_voltage_v <= volts)
         return typical / TURNS_BY_VOLTS[1][1]
+    if plate.kind is MotorKind.THREE_PHASE and name in FALLS_WITH_SIZE:
+        assert plate.rated_power_w is not None
+        return float((plate.rated_power_w / SIZE_OF_PRIORS_W) ** -LOSSES_FALL)
     return 1.0
 
 

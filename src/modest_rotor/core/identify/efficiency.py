@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
-from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.errors import BeyondTables, OutsideValidity
 from modest_rotor.core.estimate import Estimate, measured
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.tables import find_row
@@ -46,7 +46,7 @@ def typical_motor(facts: PlateFacts, whose: str) -> TypicalMotor:
     row = find_row("typical_motors", motor=facts.kind)
     low, high = float(row["power_from"]), float(row["power_to"])
     if not low <= facts.rated_power_w <= high:
-        raise OutsideValidity(
+        raise BeyondTables(
             f"The typical efficiency of a {facts.kind} motor is known here from {low:,.0f} W to {high:,.0f} W of rated power."
         )
     mean = typical_efficiency(facts)

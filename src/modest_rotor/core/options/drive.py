@@ -33,7 +33,7 @@ from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.stations.product import ProductType
 
-DRIVE_SCATTER = measured(1.0, **{"losses of drives": 0.35})
+DRIVE_SCATTER = measured(1.0, **{"losses of drives": 0.30})
 """How far the losses of real drives scatter about the typical ones. Our judgement, no source."""
 NEW_MOTOR_SLIP = 0.04
 """Rated slip of a new three-phase motor of a few kilowatts or less. Common practice, no source."""

@@ -24,7 +24,7 @@ from modest_rotor.core.options.solved import FARTHEST_SLIP, RAD_PER_RPM, TAP_SLI
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 
-UNREAD_TAP_SHARE = {"flow": 0.03, "watts": 0.07}
+UNREAD_TAP_SHARE = {"flow": 0.03, "watts": 0.11}
 """How far flow and watts of a tap that was never read stray beside its turns (its wire, where its currents go), standard deviation
 as a share. Our judgement, no source; held against the second population of truths."""
 TAP_ASSUMED = "low tap not read: its extra turns are assumed, so the band is wide"

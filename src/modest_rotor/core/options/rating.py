@@ -23,7 +23,7 @@ LOSSES, BELOW_RATING = "losses of electronic motors", "losses of electronic moto
 PROMISED_SPREAD = 0.09
 """Standard deviation of the logarithm of the losses about those of a data sheet. Our judgement, no source; IEC 60034-1 allows
 losses 15 % over the print."""
-PROMISED_BELOW = 0.30
+PROMISED_BELOW = 0.25
 """The same far below rated torque, where few sheets print anything: the shares of the losses are not stated."""
 POWER_FACTOR_SPREAD = 0.06
 THREE = 3

@@ -167,7 +167,7 @@ class Load:
         Newton's steps from the place at the known speed; two leave less than a thousandth down to a tenth of the speed.
         """
         machine, shape, n, start = self.machine, self.machine.shape, self.system.exponent, self._free_place
-        last, shift = shape.last_flow * (1 - HAIR), (n - TURBULENT) * np.log(ratio)
+        last, shift = shape.last_flow * (1 - HAIR), (n - TURBULENT) * np.log(np.maximum(ratio, NEVER_ZERO))
         base = np.log(np.maximum(machine.relative_pressure(start), NEVER_ZERO)) - n * np.log(
             np.maximum(start, NEVER_ZERO)
         )

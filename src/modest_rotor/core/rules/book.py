@@ -33,6 +33,8 @@ RULES: tuple[Rule, ...] = (
     capacitor.capacitor_overvolted,
     supply.volts_unbalanced,
     evidence.plate_denies_itself,
+    evidence.plate_facts_disagree,
+    evidence.power_may_be_input,
     supply.connection_unsaid,
     capacitor.capacitor_off_label,
     capacitor.capacitor_under_load,

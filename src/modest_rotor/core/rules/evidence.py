@@ -17,6 +17,11 @@ from modest_rotor.core.stations.set_facts import SetFacts
 VOLTS_TOLERANCE = 0.10
 """Share of rated volts within which a motor must work: NEMA MG 1 (from memory)."""
 THREE_PHASE_FACTOR = math.sqrt(3)
+PLATE_FACTS_SHARE = 0.12
+"""Share by which printed efficiency and that of volts, amps and power factor may differ: each is rounded and has its tolerance."""
+LEAST_IMPLIED, BEST_IMPLIED = 0.15, 0.98
+MOST_OF_APPARENT, MOST_OF_APPARENT_ELECTRONIC = {1: 0.80, 3: 0.90}, 0.60
+"""Shaft power over volts × amps that no motor of a kind exceeds: efficiency times power factor. Common practice, no source."""
 
 
 def above_synchronous(case: Case) -> tuple[Finding, ...]:
@@ -134,6 +139,53 @@ def plate_denies_itself(case: Case) -> tuple[Finding, ...]:
         for refusal in refusals
         if refusal
     )
+
+
+def plate_facts_disagree(case: Case) -> tuple[Finding, ...]:
+    """Printed efficiency, power factor, amps and volts that cannot all be so."""
+    facts = case.plate
+    watts = _plate_watts(case)
+    if watts is None or not (facts.rated_power_w and facts.printed_power_factor):
+        return ()
+    implied = facts.rated_power_w / watts
+    expected = facts.printed_efficiency
+    if expected is not None and abs(implied / expected - 1) <= PLATE_FACTS_SHARE:
+        return ()
+    if expected is None and LEAST_IMPLIED < implied < BEST_IMPLIED:
+        return ()
+    told = f"{100 * implied:.0f} %" + (f", not the {100 * expected:.1f} % that it prints" if expected else "")
+    sentence = (
+        f"The plate's volts, amps and power factor make {watts:,.0f} W, and its power then an efficiency of {told}."
+    )
+    action = "Look again at power factor, efficiency, amps and the connection they belong to. What was typed is kept."
+    return (found("plate_facts_disagree", (sentence,), action),)
+
+
+def power_may_be_input(case: Case) -> tuple[Finding, ...]:
+    """A printed power so near volts × amps that it is what is taken from the line, not what the shaft gives."""
+    plate, facts = case.job.document.plate, case.plate
+    if plate.power_is is not None or not (facts.rated_power_w and facts.rated_voltage_v and facts.rated_current_a):
+        return ()
+    apparent = facts.rated_voltage_v * facts.rated_current_a * (THREE_PHASE_FACTOR if facts.supply_phases == 3 else 1.0)
+    most = (
+        MOST_OF_APPARENT_ELECTRONIC
+        if facts.is_electronic and facts.supply_phases == 1
+        else MOST_OF_APPARENT[facts.supply_phases]
+    )
+    if not most < facts.rated_power_w / apparent <= 1.05:
+        return ()
+    sentence = f"The plate's power is {100 * facts.rated_power_w / apparent:.0f} % of volts × amps: more than a shaft gives, and what a whole fan or pump takes."
+    return (
+        found("power_may_be_input", (sentence,), "Say on Plate whether the power is at the shaft or from the line."),
+    )
+
+
+def _plate_watts(case: Case) -> float | None:
+    facts = case.plate
+    if not (facts.rated_voltage_v and facts.rated_current_a and facts.printed_power_factor):
+        return None
+    factor = THREE_PHASE_FACTOR if facts.supply_phases == 3 else 1.0
+    return facts.rated_voltage_v * facts.rated_current_a * factor * facts.printed_power_factor
 
 
 def assumed_no_lift(case: Case) -> tuple[Finding, ...]:

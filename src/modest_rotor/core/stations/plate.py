@@ -73,7 +73,13 @@ class Plate(Sheet):
     service_factor: Entry | None = asked("service_factor", "Service factor", "plate", "1.0 where none is printed.")
     service_factor_current: Entry | None = asked("rated_current", "Service-factor amps", "plate", "SFA, where printed.")
     code_letter: str | None = told("Code letter", "Locked-rotor code, A to V.", longest=2)
-    nominal_efficiency: Entry | None = asked("efficiency", "Nominal efficiency", "plate", "Polyphase plates only.")
+    power_is: Literal["at the shaft", "from the line"] | None = chosen(
+        "The printed power is",
+        "A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.",
+    )
+    nominal_efficiency: Entry | None = asked(
+        "efficiency", "Nominal efficiency", "plate", "As printed; the fit keeps to it."
+    )
     power_factor: Entry | None = asked("read_power_factor", "Power factor", "plate", "As printed: 0.62.")
     frame: str | None = told("Frame", "With its suffix: 48Y, 56H, 145T.", longest=12)
     enclosure: str | None = told("Enclosure", "IP54, or TEFC, TEAO, ODP.", longest=12)

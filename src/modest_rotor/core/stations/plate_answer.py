@@ -2,10 +2,14 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.identify.efficiency import typical_efficiency
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.physics.electronic import typical_efficiency as electronic_efficiency
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.plate_line import LinePiece, fields_changed, read_line
@@ -33,6 +37,9 @@ class PlateAnswer(Frozen):
 PLATE_SPEED_STEP_RPM, ROUND_SPEED_RPM = 5.0, 25.0
 """Plates are rounded to 5 rpm at the finest, mostly to 25 where the speed is a multiple of it. Common practice, no source."""
 LEAST_PRINTED = 0.05
+FROM_THE_LINE = "from the line"
+FIRST_GUESS, SETTLES = 0.7, 6
+NO_FACTS = PlateFacts(None, None, None, None, None, None, None, None, None, None)
 DEFINITION = "Definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4."
 STANDARD_SLIP_REMARK = "By standard tolerance (NEMA MG 1) a motor's true slip may lie 20 % either side of its plate."
 
@@ -43,7 +50,7 @@ def plate_facts(plate: Plate) -> PlateFacts:
     electronic, current = plate.is_electronic, plate.wired_current
     poles, refusal = (None, None) if electronic else _poles(speed, frequency)
     synchronous = synchronous_speed_rpm(frequency, poles) if frequency and poles else None
-    power = _si(plate.rated_power)
+    power = _shaft_power_w(plate)
     return PlateFacts(
         kind=None if electronic else plate.kind,
         rated_power_w=power,
@@ -81,6 +88,27 @@ def assess_plate(plate: Plate, facts: PlateFacts, expected: tuple[Result, ...]) 
         line_adds=fields_changed(plate, read_line(plate.line or "").values),
         meaning=meanings(plate, facts),
     )
+
+
+def _shaft_power_w(plate: Plate) -> float | None:
+    """Rated power at the shaft, W; of a plate that states what is taken from the line, that times the efficiency expected.
+
+    Source: definition of efficiency; the efficiency as printed, or typical of kind and size.
+    """
+    printed = _si(plate.rated_power)
+    if printed is None or plate.power_is != FROM_THE_LINE:
+        return printed
+    stated = _possible(plate.nominal_efficiency)
+    shaft = printed * (stated or FIRST_GUESS)
+    for _ in range(SETTLES):
+        shaft = printed * (stated or _efficiency_of(plate, shaft))
+    return shaft
+
+
+def _efficiency_of(plate: Plate, shaft_w: float) -> float:
+    if plate.is_electronic or plate.kind is None:
+        return electronic_efficiency(shaft_w, plate.phases or 1)
+    return typical_efficiency(replace(NO_FACTS, kind=plate.kind, rated_power_w=shaft_w))
 
 
 def _printed_step_rpm(speed_rpm: float | None) -> float:

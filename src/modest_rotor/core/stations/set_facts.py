@@ -6,7 +6,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.errors import BeyondTables, OutsideValidity
 from modest_rotor.core.estimate import Estimate, measured
 from modest_rotor.core.identify import load
 from modest_rotor.core.identify.doubt import FARTHEST_MISFIT
@@ -205,6 +205,8 @@ def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:
         return "waits for rated power and phases on the plate"
     try:
         return typical_motor(plate, whose)
+    except BeyondTables as limit:
+        return f"withheld: {limit.sentence}"
     except OutsideValidity as refusal:
         return refusal.sentence
 

@@ -43,6 +43,7 @@ const PRINTED = [
   "plate/service_factor",
   "plate/service_factor_current",
   "plate/code_letter",
+  "plate/power_is",
   "plate/nominal_efficiency",
   "plate/power_factor",
   "plate/frame",
