@@ -8,7 +8,7 @@ questioned; and how often one wrong reading is. How these truths differ from the
 from __future__ import annotations
 
 import sys
-from collections import defaultdict
+from collections import Counter, defaultdict
 from collections.abc import Iterator
 from concurrent.futures import ProcessPoolExecutor
 from dataclasses import dataclass
@@ -49,6 +49,10 @@ class Held:
     def holds(self) -> bool:
         """Whether the band holds the truth."""
         return self.low <= self.truth <= self.high
+
+
+Told = tuple[tuple[str, str, str], list[Held], set[str], list[tuple[str, bool]], int]
+"""A class, its promises with their truths, the rules that questioned it, the misreadings noticed, and savings that waited."""
 
 
 def draw(kind: str, plate: str, readings: str, seed: int) -> Case:
@@ -176,7 +180,7 @@ def wrong_readings(case: Case) -> Iterator[tuple[str, Case]]:
 
 def one_job(
     asked: tuple[str, str, str, int, bool],
-) -> tuple[tuple[str, str, str], list[Held], set[str], list[tuple[str, bool]], int]:
+) -> Told:
     """Everything that one job tells: promises with truths, false alarms, wrong readings noticed, and numbers that waited."""
     kind, plate, readings, seed, faults = asked
     case = draw(kind, plate, readings, seed)
@@ -195,7 +199,7 @@ def one_job(
 
 def gather(
     count: int, seed: int, classes: tuple[tuple[str, str, str], ...] = CLASSES, faults: bool = True, workers: int = 2
-) -> list[tuple[tuple[str, str, str], list[Held], set[str], list[tuple[str, bool]], int]]:
+) -> list[Told]:
     """All jobs of the classes that are asked for."""
     asked = [
         (*one, seed * 100_000 + place * 1000 + number, faults and number % 4 == 0)
@@ -216,6 +220,46 @@ def coverage(helds: list[Held]) -> tuple[float, float, float, float, float]:
     return float(middle), float(low), float(high), float(np.mean([h.holds for h in helds])), float(width)
 
 
+def tables_of_bands(results: list[Told], few: bool) -> Iterator[str]:
+    """Errors, coverage and widths by class and quantity, then by quantity alone."""
+    by_class: dict[tuple[str, str], list[Held]] = defaultdict(list)
+    pooled: dict[str, list[Held]] = defaultdict(list)
+    for (kind, plate, readings), held, *_ in results:
+        for one in held:
+            by_class[f"{kind}, {plate}, {readings}", one.what].append(one)
+            pooled[f"{kind}: {one.what}"].append(one)
+    if not few:
+        yield "| jobs | quantity | n | median error | middle 95 % | held | ± |\n|---|---|---|---|---|---|---|"
+        for (name, what), helds in by_class.items():
+            middle, low, high, share, width = coverage(helds)
+            yield f"| {name} | {what} | {len(helds)} | {middle:+.1%} | {low:+.0%} to {high:+.0%} | {share:.1%} | {width:.0%} |"
+    yield "\n| quantity, all plates and readings | n | median error | held | ± |\n|---|---|---|---|---|"
+    for name, helds in pooled.items():
+        middle, _, _, share, width = coverage(helds)
+        yield f"| {name} | {len(helds)} | {middle:+.1%} | {share:.1%} | {width:.0%} |"
+    every = [h for helds in by_class.values() for h in helds]
+    yield f"\nall bands: {np.mean([h.holds for h in every]):.1%} of {len(every)}"
+
+
+def tables_of_alarms(results: list[Told]) -> Iterator[str]:
+    """Sound jobs that were questioned, and wrong readings that were noticed."""
+    asked: dict[tuple[str, str, str], list[set[str]]] = defaultdict(list)
+    caught: dict[tuple[str, str], list[bool]] = defaultdict(list)
+    for one, _, rules, noticed, _ in results:
+        asked[one].append(rules)
+        for name, seen in noticed:
+            caught[one[0], name].append(seen)
+    yield "\n| jobs | questioned though sound | by |\n|---|---|---|"
+    for one, said in asked.items():
+        names = Counter(rule for rules in said for rule in rules)
+        yield f"| {', '.join(one)} | {np.mean([bool(rules) for rules in said]):.0%} | {dict(names) or 'none'} |"
+    everyone = [bool(rules) for said in asked.values() for rules in said]
+    yield f"\nfalse alarms: {np.mean(everyone):.1%} of {len(everyone)}"
+    yield "\n| jobs | misread | noticed |\n|---|---|---|"
+    for (kind, name), seen in sorted(caught.items()):
+        yield f"| {kind} | {name} | {np.mean(seen):.0%} of {len(seen)} |"
+
+
 def main() -> None:
     """Print the tables."""
     count = int(sys.argv[1]) if len(sys.argv) > 1 else 100
@@ -224,48 +268,9 @@ def main() -> None:
     classes = (*CLASSES, ("tap", "market", "whole"))
     classes = tuple(one for one in classes if not chosen or one[0] in chosen)
     results = gather(count, seed, classes)
-    print(
-        f"{count} jobs of each class, seed {seed}\n\n| jobs | quantity | n | median error | middle 95 % | held | ± |\n|---|---|---|---|---|---|---|"
-    )
-    table: dict[tuple[str, str], list[Held]] = defaultdict(list)
-    pooled: dict[str, list[Held]] = defaultdict(list)
-    for (kind, plate, readings), held, *_ in results:
-        for one in held:
-            table[f"{kind}, {plate}, {readings}", one.what].append(one)
-            pooled[f"{kind}: {one.what}"].append(one)
-    for (name, what), helds in table.items():
-        if count <= 60 and "market" not in name:
-            continue
-        middle, low, high, share, width = coverage(helds)
-        print(
-            f"| {name} | {what} | {len(helds)} | {middle:+.1%} | {low:+.0%} to {high:+.0%} | {share:.1%} | {width:.0%} |"
-        )
-    print("\n| quantity, all plates and readings | n | median error | held | ± |\n|---|---|---|---|---|")
-    for name, helds in pooled.items():
-        middle, _, _, share, width = coverage(helds)
-        print(f"| {name} | {len(helds)} | {middle:+.1%} | {share:.1%} | {width:.0%} |")
-    every = [h for helds in table.values() for h in helds]
-    print(f"\nall bands: {np.mean([h.holds for h in every]):.1%} of {len(every)}")
-    print("\n| jobs | questioned though sound | by |\n|---|---|---|")
-    asked: dict[tuple[str, str, str], list[set[str]]] = defaultdict(list)
-    caught: dict[tuple[str, str], list[bool]] = defaultdict(list)
-    waited: dict[tuple[str, str, str], int] = defaultdict(int)
-    for one, _, rules, noticed, waits in results:
-        asked[one].append(rules)
-        waited[one] += waits
-        for name, seen in noticed:
-            caught[one[0], name].append(seen)
-    for one, said in asked.items():
-        names = defaultdict(int)
-        for rules in said:
-            for rule in rules:
-                names[rule] += 1
-        print(
-            f"| {', '.join(one)} | {np.mean([bool(rules) for rules in said]):.0%} | {dict(names)} waited {waited[one]} |"
-        )
-    print("\n| jobs | misread | noticed |\n|---|---|---|")
-    for (kind, name), seen in sorted(caught.items()):
-        print(f"| {kind} | {name} | {np.mean(seen):.0%} of {len(seen)} |")
+    print(f"{count} jobs of each class, seed {seed}\n")
+    for line in (*tables_of_bands(results, few=count <= 60), *tables_of_alarms(results)):
+        print(line)
 
 
 if __name__ == "__main__":

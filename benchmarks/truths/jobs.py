@@ -15,7 +15,6 @@ from benchmarks.truths.machines import Installed, draw_installed
 
 HOURS_IN_A_YEAR = 8760.0
 SHARES = (1.0, 0.75, 0.5)
-AMBIENT_SPREAD = 0.025
 TAPS = (0.45, 0.5875, 0.725, 0.8625, 1.0)
 """Torques of the taps of an electronic motor as its sheet prints them; makers hit them to a few percent."""
 
@@ -140,7 +139,7 @@ def _read(
     return read
 
 
-def _duty(rng: np.random.Generator, part_flow: str, hours: tuple[float, ...]) -> dict[str, Any]:
+def _duty(part_flow: str, hours: tuple[float, ...]) -> dict[str, Any]:
     """Hours as somebody estimates them: within a tenth, so the true ones are drawn about them elsewhere."""
     return {
         "steps": [
@@ -188,79 +187,75 @@ def draw_fan_job(rng: np.random.Generator, kind: str, plate: str, readings: str)
     motor = draw_capacitor_motor(rng) if kind == "capacitor" else draw_three_phase_motor(rng)
     if motor is None:
         return None
-    pump = kind == "pump"
-    wheel = (
-        "centrifugal pump"
-        if pump
-        else str(
-            rng.choice(
-                ["forward-curved", "forward-curved", "backward-inclined", "axial"]
-                if motor.phases == 1
-                else ["backward-inclined", "forward-curved"]
-            )
-        )
-    )
+    wheel = _wheel(rng, kind, motor)
     load = float(np.clip(rng.normal(0.82, 0.2), 0.3, 1.15))
     feed = Feed(motor.volts * float(rng.uniform(0.95, 1.05)), motor.hertz)
-    still = float(rng.choice([0.0, rng.uniform(0.1, 0.5)])) if pump else 0.0
+    still = float(rng.choice([0.0, rng.uniform(0.1, 0.5)])) if kind == "pump" else 0.0
     installed = draw_installed(rng, wheel, motor.synchronous * (1 - motor.slip * load), load * motor.power, still)
     at = motor.at_load(feed, installed.torque)
     if at is None or at["shaft"] < 0.12 * motor.power:
         return None
     flow = installed.at(at["rpm"])[0]
-    meters = Meters.draw(rng, pump)
     line = 1.0 if motor.phases == 1 else math.sqrt(3)
     printed = _plate(rng, motor, plate == "market")
-    read = _read(rng, meters, installed, feed, at, flow, readings, line)
+    read = _read(rng, Meters.draw(rng, kind == "pump"), installed, feed, at, flow, readings, line)
     hours = tuple(float(h) for h in np.round(rng.dirichlet([2, 2, 2]) * rng.uniform(2500, 8000)))
-    throttled = pump or rng.random() < 0.5
-    duty = _duty(rng, "by a damper or valve" if throttled else "it runs full all the same", hours)
-    if pump:
+    throttled = kind == "pump" or bool(rng.random() < 0.5)
+    duty = _duty("by a damper or valve" if throttled else "it runs full all the same", hours)
+    if kind == "pump":
         duty["static_lift"] = _typed(installed.system.still / 9806.65, 0.1, "m")
-    volts = printed["rated_voltage"]
-    same = draw_capacitor_motor if motor.phases == 1 else draw_three_phase_motor
-    unnamed = draw_electronic(rng, motor.power, motor.synchronous * 0.95, motor.phases)
-    named = draw_electronic(rng, motor.power, motor.synchronous * 0.95, motor.phases)
-    considered: list[dict[str, Any]] = [
+    unnamed, named = (draw_electronic(rng, motor.power, motor.synchronous * 0.95, motor.phases) for _ in range(2))
+    considered = _considered(rng, motor, named, printed["rated_voltage"])
+    case = Case(kind, plate, readings, _job(wheel, printed, read, duty, considered))
+    case.truth["shaft power"], case.truth["flow"] = at["shaft"], flow
+    keep = _keep_watts(motor, feed, installed, at, flow, throttled)
+    if keep is None or not _years(rng, case, motor, installed, flow, keep, hours, {"unnamed": unnamed, "named": named}):
+        return None
+    if motor.phases == 1:
+        taps = draw_electronic(rng, motor.power, float(str(printed["rated_speed"]).split()[0]), 1)
+        _torque_taps(rng, installed, taps, case.truth)
+    return case
+
+
+def _wheel(rng: np.random.Generator, kind: str, motor: Motor) -> str:
+    if kind == "pump":
+        return "centrifugal pump"
+    small = ["forward-curved", "forward-curved", "backward-inclined", "axial"]
+    return str(rng.choice(small if motor.phases == 1 else ["backward-inclined", "forward-curved"]))
+
+
+def _considered(rng: np.random.Generator, motor: Motor, named: ElectronicTruth, volts: str) -> list[dict[str, Any]]:
+    last = {"id": "taps", "kind": "electronic, torque taps"} if motor.phases == 1 else {"id": "drive", "kind": "drive"}
+    return [
         {"id": "unnamed", "kind": "electronic"},
         {"id": "named", "kind": "electronic", "product": _product(rng, named, volts, motor.phases)},
+        last,
     ]
-    if motor.phases == 1:
-        considered.append({"id": "taps", "kind": "electronic, torque taps"})
-    else:
-        considered.append({"id": "drive", "kind": "drive"})
-    del same
-    case = Case(kind, plate, readings, _job(wheel, printed, read, duty, considered))
-    truth = case.truth
-    truth["shaft power"], truth["flow"] = at["shaft"], flow
-    keep = _keep_watts(motor, feed, installed, at, flow, throttled)
-    if keep is None:
-        return None
-    drive = draw_drive(rng, motor.power)
-    taps = draw_electronic(rng, motor.power, float(str(printed["rated_speed"]).split()[0]), motor.phases)
+
+
+def _years(
+    rng: np.random.Generator, case: Case, motor: Motor, installed: Installed, flow: float, keep: list[float],
+    hours: tuple[float, ...], electronics: dict[str, ElectronicTruth],
+) -> bool:  # fmt: skip
+    """What every option really takes at each step and saves in a year; whether all of them could."""
+    drive, truth = draw_drive(rng, motor.power), case.truth
     true_hours = [h * (1 + 0.05 * rng.uniform(-1.5, 1.5)) for h in hours]
     off = HOURS_IN_A_YEAR - sum(true_hours)
-    saved = dict.fromkeys(("unnamed", "named", "drive", "taps"), 0.0)
+    saved = {"drive": 0.0, **{name: -one.standby * off / 1000 for name, one in electronics.items()}}
     for share, kept, h in zip(SHARES, keep, true_hours, strict=True):
-        name = f"{share:.0%}"
-        truth[f"watts keep {name}"] = kept
+        truth[f"watts keep {share:.0%}"] = kept
         rpm, shaft = installed.speed_for(share * flow)
-        for option, electronic in (("unnamed", unnamed), ("named", named)):
-            truth[f"watts {option} {name}"] = electronic.watts(shaft, rpm)
-            saved[option] += (kept - truth[f"watts {option} {name}"]) * h / 1000
+        taken = {name: one.watts(shaft, rpm) for name, one in electronics.items()}
         if motor.phases == 3:
-            taken = _on_drive(motor, drive, shaft, rpm)
-            if taken is None:
-                return None
-            truth[f"watts drive {name}"] = taken
-            saved["drive"] += (kept - taken) * h / 1000
-    if motor.phases == 1:
-        _torque_taps(rng, installed, taps, truth)
-    for option, electronic in (("unnamed", unnamed), ("named", named)):
-        truth[f"saving {option}"] = saved[option] - electronic.standby * off / 1000
-    if motor.phases == 3:
-        truth["saving drive"] = saved["drive"]
-    return case
+            driven = _on_drive(motor, drive, shaft, rpm)
+            if driven is None:
+                return False
+            taken["drive"] = driven
+        for name, watts in taken.items():
+            truth[f"watts {name} {share:.0%}"] = watts
+            saved[name] += (kept - watts) * h / 1000
+    truth |= {f"saving {name}": value for name, value in saved.items() if name != "drive" or motor.phases == 3}
+    return True
 
 
 def _keep_watts(
@@ -371,7 +366,7 @@ def draw_electronic_job(rng: np.random.Generator, plate: str, readings: str) -> 
     )  # fmt: skip
     if readings == "lean":
         read.pop("total_static"), read.pop("airflow")
-    duty = _duty(rng, "it runs full all the same", (2000.0, 2000.0, 2000.0))
+    duty = _duty("it runs full all the same", (2000.0, 2000.0, 2000.0))
     case = Case("electronic", plate, readings, _job(wheel, printed, read, duty, []))
     case.truth = {"shaft power": shaft}
     return case

@@ -69,6 +69,7 @@ def assess(
     newest: str | None = None,
     on_fault: Callable[[Exception], None] | None = None,
     meanwhile: Job | None = None,
+    workings: bool = True,
 ) -> Assessment:
     """Everything that follows from a job.
 
@@ -80,16 +81,17 @@ def assess(
     :param on_fault: told of what was raised for the whole job, where something was.
     :param meanwhile: the job as it was before: its options, set-up and proof are shown until they are worked out anew, and the
         assessment says that it is being refined.
+    :param workings: whether each step of each option comes with how it came about: long, and asked for one at a time.
     :returns: results with their workings and bands; what is missing is named in place of a result. Never refuses a
         valid job: contradictions come back as findings, and what cannot be worked with at all is left out and named.
     """
     try:
-        return _assess(job, fit, memo, meanwhile)
+        return _assess(job, fit, memo, meanwhile, workings)
     except Exception as error:  # a fault of ours as well: one value must not take the whole job away
         if on_fault is not None:
             on_fault(error)
         sound = sound_part(job, error, lambda tried: _works(tried, memo), newest)
-        return _assess(sound.job, None, memo).model_copy(update={"left_out": sound.left_out})
+        return _assess(sound.job, None, memo, None, workings).model_copy(update={"left_out": sound.left_out})
 
 
 def _works(job: Job, memo: Memo) -> bool:
@@ -100,8 +102,10 @@ def _works(job: Job, memo: Memo) -> bool:
     return True
 
 
-def _assess(job: Job, fit: MotorFit | None, memo: Memo, meanwhile: Job | None = None) -> Assessment:
-    case = build_case(job, fit, memo, meanwhile)
+def _assess(
+    job: Job, fit: MotorFit | None, memo: Memo, meanwhile: Job | None = None, workings: bool = False
+) -> Assessment:
+    case = build_case(job, fit, memo, meanwhile, workings)
     sets = tuple(answer for _, answer in sorted(case.all_answered, key=lambda pair: pair[0].number))
     expected = memo.kept(("expected", case.fit.key), lambda: expected_results(case.fit))
     findings = judge(case)
@@ -165,7 +169,13 @@ def ladder(job: Job, fit: MotorFit | None = None) -> Ladder:
     return build_ladder(found, case.wheel)
 
 
-def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT, meanwhile: Job | None = None) -> Case:
+def build_case(
+    job: Job,
+    fit: MotorFit | None = None,
+    memo: Memo = NOTHING_KEPT,
+    meanwhile: Job | None = None,
+    workings: bool = False,
+) -> Case:
     """The job with its machine solved, ready for rules and summaries; arguments as :func:`assess`."""
     earlier = build_case(meanwhile, fit, memo) if meanwhile is not None else None
     fit = _for_this(job, fit) if fit else fit_job(job)
@@ -190,12 +200,12 @@ def build_case(job: Job, fit: MotorFit | None = None, memo: Memo = NOTHING_KEPT,
         machine_rests_on, told, job.currency, year.wanted_flow_m3s, document.checks, document.plate, _law(job),
     )  # fmt: skip
     given = Compared(
-        document.plate, year, _capacitance(job), _measured_volts(seen.sets), memo, machine_rests_on, _law(job)
+        document.plate, year, _capacitance(job), _measured_volts(seen.sets), memo, machine_rests_on, _law(job), workings
     )
     if earlier is not None:
         options, right, rests_on = earlier.options, earlier.right, earlier.rests_on
     else:
-        options = memo.kept(("options", rests_on), lambda: compare(found, given))
+        options = memo.kept(("options", rests_on, workings), lambda: compare(found, given))
         right = found if isinstance(found, str) else machine_put_right(found, given).machine
     return Case(
         job=job,

@@ -100,7 +100,7 @@ def assess_here(job: Job, newest: str | None = None) -> Assessment:
 
     :param newest: path that was edited last.
     """
-    return _assess(job, newest, None)[0]
+    return _assess(job, newest, None, workings=True)[0]
 
 
 def assessed_here(job: Job, newest: str | None = None, before: Job | None = None) -> Assessed:
@@ -189,7 +189,7 @@ def judge_log_here(
     return log_answer(log_read, job, put_right_here(job), references, dues, today)
 
 
-def _assess(job: Job, newest: str | None, before: Job | None) -> tuple[Assessment, str | None]:
+def _assess(job: Job, newest: str | None, before: Job | None, workings: bool = False) -> tuple[Assessment, str | None]:
     told: list[str] = []
 
     def on_fault(error: Exception) -> None:
@@ -201,12 +201,12 @@ def _assess(job: Job, newest: str | None, before: Job | None) -> tuple[Assessmen
     known = _left_out.get(key)
     if known is not None and all(one.path for one in known):
         rest = without(job, tuple(one.path for one in known))
-        return assess(rest, fit_of(rest), PARTS).model_copy(update={"left_out": known}), None
+        return assess(rest, fit_of(rest), PARTS, workings=workings).model_copy(update={"left_out": known}), None
     try:
         fit = fit_of(before if before is not None else job)
     except Exception:  # met again below, where what it rests on is looked for
         fit = None
-    found = assess(job, fit, PARTS, newest, on_fault, before)
+    found = assess(job, fit, PARTS, newest, on_fault, before, workings)
     if before is None and not found.left_out:
         _whole[name_of(job)] = job
     if found.left_out:

@@ -36,11 +36,16 @@ def pressure_quantity(found: FoundMachine) -> str:
 
 
 def step_answer(
-    demand: Demand, step: SolvedStep, kept: SolvedStep, found: FoundMachine, motor: TypicalMotor | Rating
+    demand: Demand,
+    step: SolvedStep,
+    kept: SolvedStep,
+    found: FoundMachine,
+    motor: TypicalMotor | Rating,
+    workings: bool,
 ) -> StepAnswer:
-    """One step with its workings, as yet without its name and its hours.
+    """One step, as yet without its name and its hours.
 
-    :param kept: the same step of the yardstick.
+    :param kept: the same step of the yardstick. :param workings: whether it comes with how it came about.
     """
     flow_name, pressure_name = flow_quantity(found), pressure_quantity(found)
 
@@ -70,7 +75,7 @@ def step_answer(
         differs=tuple(part for part in COMPARED if _differs(getattr(step, part), getattr(kept, part))),
         note=step.note,
         wheel_ratio=step.wheel_ratio,
-        workings=step_workings(step, demand.share, found, motor, flow_name, pressure_name),
+        workings=step_workings(step, demand.share, found, motor, flow_name, pressure_name) if workings else None,
     )
 
 

@@ -46,6 +46,7 @@ class Compared:
     memo: Memo = NOTHING_KEPT
     rests_on: Hashable = None
     law: VoltsLaw = STRAIGHT
+    workings: bool = False
 
 
 def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
@@ -55,7 +56,7 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
     right = machine_put_right(found, given)
     comparison = _Comparison(right.machine, given, (given.rests_on, _repairs_told(given)))
     reckoned = (comparison.reckon(KEPT), *(comparison.reckon(one) for one in given.year.costs.considered))
-    yardstick = Yardstick(reckoned[0], comparison.demands, right.machine, given.year, given.memo)
+    yardstick = Yardstick(reckoned[0], comparison.demands, right.machine, given.year, given.memo, given.workings)
     answers = tuple(option_answer(letter, one, yardstick) for letter, one in zip(LETTERS, reckoned, strict=False))
     if right.done:
         answers = (answers[0].model_copy(update={"title": "Put right, same motor"}), *answers[1:])

@@ -8,7 +8,7 @@ from enum import StrEnum
 
 import numpy as np
 
-from modest_rotor.core.estimate import Array, Estimate, propagate
+from modest_rotor.core.estimate import Array, Estimate, exactly, propagate
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.options.contract import CURVE, NEAR_FULL, OptionKind, curve_and_system
 from modest_rotor.core.options.found_machine import FoundMachine
@@ -77,12 +77,17 @@ class Loaded:
 
 
 def loaded(
-    solved: Solved, found: FoundMachine, factors: tuple[float, ...] = (), static: float | None = None
+    solved: Solved,
+    found: FoundMachine,
+    factors: tuple[float, ...] = (),
+    static: float | None = None,
+    bands: bool = True,
 ) -> Loaded | None:
     """How flow and watts of an option's first step change as the system tightens; nothing where that is not known.
 
     :param factors: flow-dependent part of the system over that of the machine put right.
     :param static: in place of factors, the pressure against which it is to run, Pa, whatever the flow.
+    :param bands: whether each comes with its band; a picture is drawn without.
     """
     holds = HELD.get(solved.considered.kind)
     step = solved.steps[0] if solved.steps else None
@@ -113,7 +118,8 @@ def loaded(
 
     inputs = (*found.curve_inputs, found.speed, step.speed, step.shaft_power, step.input_power, step.flow)
     numbers = motor.estimates if motor else (rating.scatter, rating.below)
-    estimates = propagate(work, *inputs, found.volts, *numbers)
+    every = (*inputs, found.volts, *numbers)
+    estimates = propagate(work, *(every if bands else (exactly(one.value) for one in every)))
     told, over = estimates[: 2 * count], estimates[2 * count :]
     if not all(np.isfinite([one.value, one.standard]).all() for one in told):
         return None

@@ -67,6 +67,7 @@ class Yardstick:
     machine: FoundMachine
     year: Year
     memo: Memo = NOTHING_KEPT
+    workings: bool = False
 
 
 def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswer:
@@ -122,9 +123,9 @@ def _steps(one: Reckoned, against: Yardstick) -> tuple[StepAnswer, ...]:
     # What a stop withholds has no key: it costs nothing to say again.
     memo = against.memo if one.key is not None else NOTHING_KEPT
     bare = memo.kept(
-        ("step answers", one.key, against.kept.key),
+        ("step answers", one.key, against.kept.key, against.workings),
         lambda: tuple(
-            step_answer(demand, step, kept, found, motor)
+            step_answer(demand, step, kept, found, motor, against.workings)
             for demand, step, kept in zip(against.demands, one.solved.steps, against.kept.solved.steps, strict=True)
         ),
     )
@@ -164,12 +165,12 @@ def _lead_time(considered: Considered, keeps: bool) -> Phrase:
 
 
 def _loaded(one: Reckoned, against: Yardstick) -> LoadedAnswer | None:
-    """The picture along its usual states, kept; and the one state that was asked for."""
+    """The picture along its usual states, the one state that was asked for, and the static that was typed."""
     if one.stop is not None:
         return None
     tightness = against.year.costs.tightness
-    asked = tightness.si if tightness else USUAL_FACTOR
-    picture, wanted = (_points(one, against, factors) for factors in (FACTORS, (asked,)))
+    picture = _points(one, against, FACTORS, bands=False)
+    wanted = _points(one, against, (tightness.si if tightness else USUAL_FACTOR,), bands=True)
     if picture is None or wanted is None:
         return None
     static = against.year.costs.loaded_static
@@ -191,14 +192,16 @@ def _at_static(one: Reckoned, against: Yardstick, static_pa: float) -> LoadedPoi
     return against.memo.kept(("loaded at", one.key, static_pa), work)
 
 
-def _points(one: Reckoned, against: Yardstick, factors: tuple[float, ...]) -> tuple[LoadedPoint, ...] | None:
+def _points(
+    one: Reckoned, against: Yardstick, factors: tuple[float, ...], bands: bool
+) -> tuple[LoadedPoint, ...] | None:
     def work() -> tuple[LoadedPoint, ...] | None:
-        answer = loaded(one.solved, against.machine, factors)
+        answer = loaded(one.solved, against.machine, factors, bands=bands)
         if answer is None:
             return None
         return tuple(_point(answer, place, factor, against.machine) for place, factor in enumerate(factors))
 
-    return against.memo.kept(("loaded", one.key, factors), work)
+    return against.memo.kept(("loaded", one.key, factors, bands), work)
 
 
 def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> LoadedPoint:

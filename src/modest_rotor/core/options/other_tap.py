@@ -27,7 +27,10 @@ class OtherTap:
         if found.plate.kind is not MotorKind.SPLIT_CAPACITOR:
             return waiting_steps(demands, "only a capacitor motor has speed taps")
         tap = asked.considered.tap or USUAL
-        return tuple(on_named_tap(found, replace(demand, tap=tap)) for demand in demands)
+        if not demands:
+            return ()
+        point = on_named_tap(found, replace(demands[0], tap=tap))
+        return tuple(replace(point, id=demand.id) for demand in demands)
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """The motor that is in the machine."""

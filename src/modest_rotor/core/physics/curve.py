@@ -37,6 +37,11 @@ class MonotoneCurve:
         t, _, slope, second, third = self._piece(at)
         return slope + t * (2 * second + 3 * third * t)
 
+    def with_slope(self, at: Real) -> tuple[Real, Real]:
+        """The curve and its first derivative at ``at``, looked up once."""
+        t, y, slope, second, third = self._piece(at)
+        return y + t * (slope + t * (second + t * third)), slope + t * (2 * second + 3 * third * t)
+
     def _piece(self, at: Real) -> tuple[Real, Real, Real, Real, Real]:
         last = len(self.pieces) - 1
         if isinstance(at, (float, int)):

@@ -22,7 +22,6 @@ PLACE_ROUNDS, PLACE_HALVINGS = 6, 8
 FEW = 4000
 """Points up to which all rungs are looked at in one go; beyond, memory counts for more than calls."""
 ROOT = 1 / 2
-PLACE_STEPS = 2
 
 
 @dataclass(frozen=True)
@@ -164,25 +163,34 @@ class Load:
     def _near_free_place(self, ratio: Real) -> Real:
         """The place at a speed on a system whose exponent n is not 2: ln ψ − n ln x = the same at the known speed + (n − 2) ln r.
 
-        Newton's steps from the place at the known speed; two leave less than a thousandth down to a tenth of the speed.
+        Two of Newton's steps from the place at the known speed, the first with the slope there; they leave less than a
+        thousandth down to a tenth of the speed.
         """
-        machine, shape, n, start = self.machine, self.machine.shape, self.system.exponent, self._free_place
-        last, shift = shape.last_flow * (1 - HAIR), (n - TURBULENT) * np.log(np.maximum(ratio, NEVER_ZERO))
-        base = np.log(np.maximum(machine.relative_pressure(start), NEVER_ZERO)) - n * np.log(
-            np.maximum(start, NEVER_ZERO)
-        )
-        at_end = (start >= last) | (start <= shape.first_flow)
-        place = start
-        for _ in range(PLACE_STEPS):
-            psi = np.maximum(machine.relative_pressure(place), NEVER_ZERO)
-            off = np.log(psi) - n * np.log(np.maximum(place, NEVER_ZERO)) - base - shift
-            steep = (
-                place
-                * (shape.pressure.slope_at(place) / shape.pressure(place) - machine.pressure_strays / machine.place)
-                - n
-            )
-            place = np.clip(place * np.exp(np.clip(off / np.maximum(-steep, ROOT), -1.0, 1.0)), NEVER_ZERO, last)
-        return choose(at_end, start, place)
+        base, steep, at_end = self._known_place
+        start, last, shift = self._free_place, self.machine.shape.last_flow * (1 - HAIR), self._strange_shift(ratio)
+        place = np.minimum(start * np.exp(np.clip(shift / steep, -1.0, 1.0)), last)
+        off, steep = self._level(place)
+        place = place * np.exp(np.clip((off - base - shift) / np.maximum(-steep, ROOT), -1.0, 1.0))
+        return choose(at_end, start, np.minimum(place, last))
+
+    def _strange_shift(self, ratio: Real) -> Real:
+        return (self.system.exponent - TURBULENT) * np.log(np.maximum(ratio, NEVER_ZERO))
+
+    @cached_property
+    def _known_place(self) -> tuple[Real, Real, Any]:
+        """At the known speed's place: ln ψ − n ln x, its slope over ln x kept away from nought, and whether it is a curve's end."""
+        shape, start = self.machine.shape, self._free_place
+        base, steep = self._level(np.maximum(start, NEVER_ZERO))
+        at_end = (start >= shape.last_flow * (1 - HAIR)) | (start <= shape.first_flow)
+        return base, np.minimum(steep, -ROOT), at_end
+
+    def _level(self, place: Real) -> tuple[Real, Real]:
+        """Ln ψ − n ln x at a place, and its slope over ln x."""
+        machine, n = self.machine, self.system.exponent
+        bare, slope = machine.shape.pressure.with_slope(place)
+        psi = np.maximum(bare * machine.strayed(machine.pressure_strays, place), NEVER_ZERO)
+        steep = place * (slope / np.where(bare > 0, bare, 1.0) - machine.pressure_strays / machine.place) - n
+        return np.log(psi) - n * np.log(place), steep
 
     def _surplus(self, place: Real, psi: Real, ratio: Real) -> Real:
         """Pressure that the machine makes at a place less what the system asks for at its flow."""

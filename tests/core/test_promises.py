@@ -1,0 +1,33 @@
+"""A smaller seeded run of benchmarks/promises.py: the stated 95 % bands on truths that share nothing with the estimator."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+
+import numpy as np
+import pytest
+from benchmarks.promises import CLASSES, Held, coverage, gather
+
+pytestmark = pytest.mark.slow
+
+JOBS, SEED = 3, 23
+LEAST_HELD = 0.89
+"""Of some 500 promises of 48 jobs, whose errors hang together within a job: 95 % less twice the deviation of 48 independent ones
+is 89 %; what a lean or a narrow band would do goes far below (59 % before this was measured)."""
+
+
+def test_bands_hold_what_they_promise_on_truths_that_nobody_here_wrote() -> None:
+    results = gather(JOBS, SEED, CLASSES, faults=False, workers=1)
+    every = [one for _, held, *_ in results for one in held]
+    assert len(every) > 400
+    assert np.mean([one.holds for one in every]) > LEAST_HELD
+    pooled: dict[str, list[Held]] = defaultdict(list)
+    for one in every:
+        pooled[one.what].append(one)
+    for what, helds in pooled.items():
+        if len(helds) >= 20:
+            middle, *_ = coverage(helds)
+            # A median of 20 savings of ± 35 % lies within 15 % of none; of watts and power within 8 %.
+            assert abs(middle) < (0.15 if what.startswith("saving") else 0.12), what
+    alarms = np.mean([bool(rules) for _, _, rules, *_ in results])
+    assert alarms <= 0.15  # 7 % promised; of 48 jobs twice the deviation more
