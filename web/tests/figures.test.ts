@@ -73,6 +73,12 @@ describe("a figure is never finer than its band", () => {
     expect(write(figure("airflow", 0.5104), "si").band).toBeNull();
   });
 
+  it("keeps two figures of a small flow", () => {
+    const one = { quantity: "airflow", value: 0.00047194744, band: 0.00005, basis: "worked out" } as const;
+    expect(write(one, "si")).toMatchObject({ value: "0.47", band: "0.05" });
+    expect(write(one, "ip").value).toBe("1.0");
+  });
+
   it("never shows a minus before nothing", () => {
     expect(write(figure("airflow", -0.0000001), "si").value).toBe("0");
     expect(write(figure("money", -0.3), "si").value).toBe("0");

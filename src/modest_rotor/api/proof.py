@@ -109,4 +109,5 @@ def _report(found: SignedJob) -> Report:
     line = found.line
     who = ", ".join(part for part in (line.who, line.role) if part)
     anew = f" (numbers worked out anew: program {line.program_version} kept them in another form)" if found.anew else ""
-    return build_report(found.job, found.assessment, f"{line.at:%d %B %Y}", line.revision, signed=f"{who}{anew}")
+    report = build_report(found.job, found.assessment, f"{line.at:%d %B %Y}", line.revision, signed=f"{who}{anew}")
+    return report.model_copy(update={"since_signed": signed.since_signed(found)})

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from typing import Literal
 
+from pydantic import Field
+
 from modest_rotor.core.assessment import Assessment, Balance, Finding, Severity
 from modest_rotor.core.job import Job, Station
 from modest_rotor.core.options.answers import OptionAnswer
@@ -13,7 +15,7 @@ from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report_proof import ReportProof, report_proof
 from modest_rotor.core.working import Result
 
-SIMULATED = "Bands hold 95 %. They were tested on simulated machines, whose equations resemble those used here; real ones may stray further."
+SIMULATED = "Bands hold 95 %. They were tested on simulated machines, many of which share no equation with those used here; real ones may stray further."
 NO_CHOICE = "Nothing is recommended yet: the options below are compared, none was chosen."
 MOST_FINDINGS, MOST_CAUTIONS = 8, 6
 
@@ -92,6 +94,9 @@ class Report(Frozen):
     bands: str
     proof: ReportProof | None = None
     stops: tuple[Phrase, ...] = ()
+    since_signed: tuple[Phrase, ...] = Field(
+        default=(), description="what today's program works out otherwise for a job as it was signed"
+    )
 
 
 def build_report(job: Job, answer: Assessment, date: str, revision: str, signed: str | None = None) -> Report:
@@ -121,7 +126,7 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str, signed:
         recommendation=_recommendation(job, options, chosen),
         approvals=_approvals(job, options),
         cautions=_cautions(answer.findings, chosen),
-        assumed=_assumed(job, options),
+        assumed=(*_assumed(job, options), *(left.sentence for left in answer.left_out)),
         balance=answer.balance,
         balance_step=options[0].steps[0].id if options and options[0].steps else "",
         year=_year(options, chosen),

@@ -24,7 +24,9 @@ def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> s
         return _range(figure, units)
     what = quantity(figure.quantity)
     unit = what.reader_unit(units)
-    finest = _finest(unit.from_si(figure.value), what.decimals[units])
+    finest = 10.0 ** -what.decimals[units]
+    if what.dimension == "volume flow":  # a little of it is not nothing: one cubic foot a minute is no 0 L/s
+        finest = _finest(unit.from_si(figure.value), what.decimals[units])
     band = None if figure.band is None else figure.band / unit.factor
     step = max(finest, 10.0 ** (math.floor(math.log10(band)) - 1)) if band else finest
     places = max(0, -math.floor(math.log10(step) + 1e-9))
@@ -39,7 +41,7 @@ def _finest(value: float, decimals: int) -> float:
     finest, size = 10.0**-decimals, abs(value)
     if size >= LOST_BELOW * finest or size < finest * FINER:
         return finest
-    return max(finest * FINER, 10.0 ** (math.floor(math.log10(size)) - 1))
+    return max(finest * FINER, 10.0 ** (math.floor(math.log10(size) + 1e-6) - 1))
 
 
 def sentence(phrase: Phrase, units: UnitSystem, currency: str | None = None) -> str:

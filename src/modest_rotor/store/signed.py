@@ -13,13 +13,14 @@ from modest_rotor import __version__
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
-from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.store import jobs
 from modest_rotor.store.database import transaction
 from modest_rotor.store.fits import assess_job
 from modest_rotor.store.models import JobRow, SignedRow
 
 MOST_KEPT = 32
+SAME_AS_SIGNED = 0.01
 
 
 class SignedLine(Frozen):
@@ -123,6 +124,35 @@ def newest_of_machine(machine_id: int) -> tuple[int, SignedJob] | None:
         .first()
     )
     return (row.job_id, _whole(row)) if row else None
+
+
+def since_signed(found: SignedJob) -> tuple[Phrase, ...]:
+    """What the program of today works out otherwise for a job just as it was signed: an earlier one had other bands or laws."""
+    if found.anew:
+        return (("Its numbers were kept in a form of an earlier program, and are worked out anew.",),)
+    now, then = assess_job(found.job), found.assessment
+    chosen = found.job.document.decision.chosen
+    told: list[Phrase] = []
+    for words, before, after in (
+        ("The saving promised", _saving(then, chosen), _saving(now, chosen)),
+        ("The saving measured", then.proof.saved.figure, now.proof.saved.figure),
+    ):
+        if before is not None and after is not None and _differ(before, after):
+            told.append((f"{words}: ", before, " as signed; today's program makes it ", after, "."))
+    if then.proof.verdict is not now.proof.verdict:
+        told.append((f"The verdict was “{then.proof.verdict}”; today's program says “{now.proof.verdict}”.",))
+    return tuple(told)
+
+
+def _saving(assessment: Assessment, chosen: str | None) -> Figure | None:
+    option = next((one for one in assessment.options.options if one.id == chosen), None)
+    return option.saved_energy.figure if option else None
+
+
+def _differ(before: Figure, after: Figure) -> bool:
+    """Whether value or band moved by more than a hundredth of the value."""
+    least = SAME_AS_SIGNED * max(abs(before.value), abs(after.value))
+    return max(abs(before.value - after.value), abs((before.band or 0.0) - (after.band or 0.0))) > least
 
 
 @cached(LRUCache(MOST_KEPT), key=lambda row: (row.id, row.at), lock=Lock())

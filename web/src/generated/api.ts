@@ -6736,6 +6736,12 @@ export interface components {
              * @default []
              */
             stops: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Since Signed
+             * @description what today's program works out otherwise for a job as it was signed
+             * @default []
+             */
+            since_signed: (string | components["schemas"]["Figure"])[][];
         };
         /**
          * ReportProof

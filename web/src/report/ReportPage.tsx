@@ -77,6 +77,11 @@ function SignedLine({ id, number, report }: { id: number; number: number; report
           JSON
         </a>
       </Box>
+      {(report.since_signed ?? []).map((phrase, index) => (
+        <Box key={index} py="2px">
+          <PhraseText phrase={phrase} />
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -12,6 +12,8 @@ export interface Written {
 /** Steps below which a value is lost in its decimals, and how much finer it is written then at the most. */
 const LOST_BELOW = 5;
 const FINER = 1e-3;
+/** Quantities of which a little is not nothing: one cubic foot a minute is no 0 L/s. */
+const SMALL_COUNT = new Set(["airflow", "water_flow"]);
 
 const facts = (quantity: string, units: UnitSystem) => quantities[quantity as QuantityName][units];
 
@@ -50,7 +52,8 @@ export function write(figure: Figure, units: UnitSystem, currency?: string | nul
   const low = figure.low == null ? null : shown(figure.low);
   const high = figure.high == null ? null : shown(figure.high);
   const width = low != null && high != null ? (high - low) / 2 : band;
-  const step = stepFor(width, finestFor(shown(figure.value), decimals));
+  const finest = SMALL_COUNT.has(figure.quantity) ? finestFor(shown(figure.value), decimals) : 10 ** -decimals;
+  const step = stepFor(width, finest);
   const text = (value: number) => grouped(value, step);
   const hasRange = low != null || high != null;
   return {
@@ -82,7 +85,7 @@ function finestFor(value: number, decimals: number): number {
   const finest = 10 ** -decimals;
   const size = Math.abs(value);
   if (size >= LOST_BELOW * finest || size < finest * FINER) return finest;
-  return Math.max(finest * FINER, 10 ** (Math.floor(Math.log10(size)) - 1));
+  return Math.max(finest * FINER, 10 ** (Math.floor(Math.log10(size) + 1e-6) - 1));
 }
 
 /** Two significant figures of the band, but never finer than the finest step. */
