@@ -145,7 +145,7 @@ def test_what_was_signed_is_read_printed_and_taken_out_whatever_changes_later(cl
     assert client.post(f"{path}/sign-off", json={**body, "who": ""}).status_code == 422
     view = client.post(f"{path}/sign-off", json=body).json()
     assert [line["who"] for line in view["signed"]] == ["Ann"]
-    edit = {"revision": view["revision"], "path": "readings/s2/input_power", "text": "520 W", "units": "ip"}
+    edit = {"revision": view["revision"], "path": "readings/s2/input_power", "text": "640 W", "units": "ip"}
     moved = client.post(f"{path}/changes", json=edit).json()
     assert moved["assessment"]["proof"]["verdict"] == "below its band"
     kept = client.get(f"{path}/signed/1").json()

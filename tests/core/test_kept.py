@@ -17,7 +17,7 @@ from modest_rotor.demo.load import DEMO_JOBS, FINISHED, _job
 from modest_rotor.store.solving import NewestKept, fit_of
 
 pytestmark = pytest.mark.slow
-SAMPLED = 60
+SAMPLED = 30
 PROOF_READS = (
     "setup/tolerance",
     "proof/same_meters",

@@ -10,16 +10,16 @@ from benchmarks.promises import CLASSES, Held, coverage, gather
 
 pytestmark = pytest.mark.slow
 
-JOBS, SEED = 3, 23
-LEAST_HELD = 0.89
-"""Of some 500 promises of 48 jobs, whose errors hang together within a job: 95 % less twice the deviation of 48 independent ones
-is 89 %; what a lean or a narrow band would do goes far below (59 % before this was measured)."""
+JOBS, SEED = 2, 23
+LEAST_HELD = 0.87
+"""Of some 330 promises of 32 jobs, whose errors hang together within a job: 95 % less twice the deviation of 32 independent ones
+is 87 %; what a lean or a narrow band would do goes far below (59 % before this was measured)."""
 
 
 def test_bands_hold_what_they_promise_on_truths_that_nobody_here_wrote() -> None:
     results = gather(JOBS, SEED, CLASSES, faults=False, workers=1)
     every = [one for _, held, *_ in results for one in held]
-    assert len(every) > 400
+    assert len(every) > 260
     assert np.mean([one.holds for one in every]) > LEAST_HELD
     pooled: dict[str, list[Held]] = defaultdict(list)
     for one in every:
@@ -30,4 +30,4 @@ def test_bands_hold_what_they_promise_on_truths_that_nobody_here_wrote() -> None
             # A median of 20 savings of ± 35 % lies within 15 % of none; of watts and power within 8 %.
             assert abs(middle) < (0.15 if what.startswith("saving") else 0.12), what
     alarms = np.mean([bool(rules) for _, _, rules, *_ in results])
-    assert alarms <= 0.15  # 7 % promised; of 48 jobs twice the deviation more
+    assert alarms <= 0.16  # 7 % promised; of 32 jobs twice the deviation more

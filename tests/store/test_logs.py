@@ -90,7 +90,7 @@ def test_a_sign_off_freezes_job_and_numbers_and_later_changes_leave_it_readable(
     changed = save_change(stored.id, stored.revision, "readings/s2/input_power", {"typed": "500 W", "unit": "W"})
     assert signed.signed(stored.id, 1).job.document.readings[1].input_power.typed == "431 W"  # type: ignore[union-attr]
     before = signed.signed(stored.id, 1).assessment.proof.saved.figure
-    assert before and before.value == pytest.approx(2333.8, rel=1e-3)
+    assert before and before.value == pytest.approx(2192, abs=15)  # by hand in tests/core/proof/test_proof.py
     second = signed.sign(stored.id, changed.revision, "Bo", "")
     assert second.number == 2 and [one.who for one in signed.signed_lines(stored.id)] == ["Ann", "Bo"]
     after = signed.signed(stored.id, 2).assessment.proof.saved.figure

@@ -129,7 +129,7 @@ def test_a_step_of_an_option_opens_its_working_too(screen: Screen, application: 
     panel = screen.until(
         lambda: screen.browser.find_element(By.CSS_SELECTOR, "[aria-label^='Working: C, heating']").text
     )
-    assert "1.3" in panel and "our judgement, no source" in panel and "losses of electronic motors" in panel
+    assert "1.4" in panel and "our judgement, no source" in panel and "losses of electronic motors" in panel
 
 
 @pytest.mark.parametrize(
