@@ -26,7 +26,7 @@ SPEED_LOSS_EXPONENT = 1.4
 SPREAD_AT_RATING = 0.18
 """Standard deviation of the logarithm of the losses at rating of motors of one rating and kind: 3 points of efficiency at a half
 horsepower. Our judgement, no source."""
-SPREAD_BELOW_RATING = 0.30
+SPREAD_BELOW_RATING = 0.34
 """Standard deviation of the logarithm of the losses far below rated torque, beside that at rating; grows with (1 − T/T_N). Our
 judgement, no source: sheets that print part load differ by as much."""
 POWER_FACTOR_PLAIN = 0.60
