@@ -42,7 +42,9 @@ LEAST_HZ_SHARE = 0.2
 """Share of base frequency below which a motor that cools itself is not run for long. Common practice, no source."""
 CREST_FACTOR = 2.6
 """Peak of the line current over its true-rms amps where a rectifier without a choke is fed with one phase. Common practice."""
-ONE_PHASE = f"fed with one phase: its amps peak at {CREST_FACTOR:g} times, and a three-phase drive gives half its rating"
+ONE_PHASE = (
+    f"fed with one phase: its amps peak at {CREST_FACTOR:g} times, and a three-phase drive gives half its rating"
+)
 WAITS = "waits for the plate: rated power, volts, speed, frequency and phases"
 
 
