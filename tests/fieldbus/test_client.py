@@ -16,7 +16,7 @@ from modest_rotor.fieldbus.profile import Role, shipped_profiles
 from modest_rotor.fieldbus.stand_in import HOST, StandIns, Trouble
 from tests.fieldbus.running import Running, running
 
-FAST_S = 0.3
+FAST_S = 0.6
 
 
 @pytest.fixture(scope="module")
