@@ -61,7 +61,7 @@ def stand_of_machine(name: str, machine: FoundMachine | str, refusal: str | None
         motor,
         float(plate.rated_voltage_v or machine.volts.value),
         float(plate.frequency_hz or 50.0),
-        Load(curve, speed, system_through(flow, pressure, min(fixed, 0.95 * pressure))),
+        Load(curve, speed, system_through(flow, pressure, min(fixed, 0.95 * pressure), machine.exponent.value)),
         inertia_kgm2(wheel, power, speed),
         own_fan=plate.kind in OWN_FAN,
         notes=(*notes, *more),

@@ -94,12 +94,17 @@ class _Comparison:
         self.machine, self.given, self.year = machine, given, given.year
         year = given.year
         asked = [demand_of(step, machine, year.wanted_flow_m3s) for step in year.steps]
+        self.waiting = {
+            step.id: one for step, one in zip(year.steps, asked, strict=True) if isinstance(one, str) and step.is_told
+        }
         self.waits = next((one for one in asked if isinstance(one, str)), None) if year.duty.steps else None
         bare = tuple(
             Demand(step.id, 1.0) if isinstance(one, str) else one for step, one in zip(year.steps, asked, strict=True)
         )
         self.part_flow = year.duty.part_flow
-        rest = (rests_on, self.part_flow, year.machines, year.costs.fitting.phases, given.law)
+        rest = (
+            rests_on, self.part_flow, year.machines, year.costs.fitting.phases, given.law, tuple(self.waiting.items()),
+        )  # fmt: skip
         self.rests_on: Hashable = (*rest, bare)
         self.today = given.memo.kept(("today", self.rests_on), lambda: self._solve(KEPT, bare))
         self.demands = self._with_floors(bare) if year.protected else bare
@@ -139,7 +144,11 @@ class _Comparison:
 
     def _solve(self, considered: Considered, demands: tuple[Demand, ...]) -> tuple[SolvedStep, ...]:
         asked = Asked(self.part_flow, considered, self.year.machines, self.year.costs.fitting.phases, self.given.law)
-        return BY_KIND[considered.kind].solve(self.machine, demands, asked)
+        solved = BY_KIND[considered.kind].solve(self.machine, demands, asked)
+        # A step whose flow was said but is not known yet waits: it has no point at full flow either.
+        return tuple(
+            SolvedStep(step.id, note=self.waiting[step.id]) if step.id in self.waiting else step for step in solved
+        )
 
     def _blank(self) -> tuple[SolvedStep, ...]:
         return tuple(SolvedStep(step.id, note=STOPPED) for step in self.year.steps)

@@ -57,15 +57,15 @@ FORMULAS: dict[How, Formulas] = {
         GENERIC_LOSSES,
     ),
     How.ON_TAP: Formulas(
-        "q as read on the tap; else q = q_found × n ÷ n_found",
+        "q as read on the tap; else where the machine's curve at n meets p = p_0 + k q^m",
         "n as read on the tap",
-        "P = P_found × (n ÷ n_found)³ on a system without a fixed part; else as on Readings",
+        "P where the machine's curve at n meets the system, P ∝ n³, on one without a fixed part; else as on Readings",
         "W as read on the tap",
         "Affinity laws, AMCA 201.",
         READ,
     ),
     How.SLIP_LINE: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q²; its share of that where the step is throttled",
+        "q where the machine's curve at n meets p = p_0 + k q^m; its share of that where the step is throttled",
         "n = n_s (1 − s_N (T ÷ T_N)(V_N ÷ V)²), T what the wheel asks at n",
         AT_SPEED,
         f"{SPLIT}, η of a new motor",
@@ -81,7 +81,7 @@ FORMULAS: dict[How, Formulas] = {
         GENERIC_LOSSES,
     ),
     How.SOLVED: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q²",
+        "q where the machine's curve at n meets p = p_0 + k q^m",
         "n at which the new motor's torque, solved by its fields, equals the wheel's",
         AT_SPEED,
         "W of the new motor at n, V and f: what its windings, iron and rotor take besides P",
@@ -97,7 +97,7 @@ FORMULAS: dict[How, Formulas] = {
         FITTED_MOTOR,
     ),
     How.SOLVED_TAP: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q²",
+        "q where the machine's curve at n meets p = p_0 + k q^m",
         "n = n_found × n of the fitted motor on the tap ÷ n of it on the high tap",
         AT_SPEED,
         "W = W_found × W of the fitted motor on the tap ÷ W of it on the high tap",
@@ -106,7 +106,7 @@ FORMULAS: dict[How, Formulas] = {
     ),
     How.ON_DRIVE: Formulas(
         "q = share × q_found, not below a protected flow",
-        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q²; f = n p ÷ (120 (1 − s))",
+        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q^m; f = n p ÷ (120 (1 − s))",
         AT_SPEED,
         "W = W of the motor at f and V(f), its losses up by 8 %, and the drive's own loss",
         GENERIC_CURVE,
@@ -114,14 +114,14 @@ FORMULAS: dict[How, Formulas] = {
     ),
     How.COMMANDED: Formulas(
         "q = share × q_found, not below a protected flow",
-        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q²",
+        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q^m",
         AT_SPEED,
         ELECTRONIC_INPUT,
         GENERIC_CURVE,
         ELECTRONIC_LOSSES,
     ),
     How.HELD_TORQUE: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q²",
+        "q where the machine's curve at n meets p = p_0 + k q^m",
         "n at which P ÷ ω is the tap's share of rated torque",
         AT_SPEED,
         ELECTRONIC_INPUT,
@@ -129,7 +129,7 @@ FORMULAS: dict[How, Formulas] = {
         ELECTRONIC_LOSSES,
     ),
     How.FIXED_SPEED: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q²; its share where the step is throttled",
+        "q where the machine's curve at n meets p = p_0 + k q^m; its share where the step is throttled",
         "n as rated: it has one",
         AT_SPEED,
         ELECTRONIC_INPUT,
@@ -138,7 +138,7 @@ FORMULAS: dict[How, Formulas] = {
     ),
     How.OWN_WHEEL: Formulas(
         "q = share × q_found, not below a protected flow",
-        "n of its own wheel at which its curve gives q at p_0 + k q²",
+        "n of its own wheel at which its curve gives q at p_0 + k q^m",
         "P = q p ÷ η of its own wheel at q and n",
         ELECTRONIC_INPUT,
         OWN_CURVE,
@@ -154,14 +154,14 @@ FORMULAS: dict[How, Formulas] = {
     ),
     How.REGULATED: Formulas(
         "q = share × q_found, not below a protected flow",
-        "n at which the machine's curve meets p = p_0 + k q²",
+        "n at which the machine's curve meets p = p_0 + k q^m",
         AT_SPEED,
         "W of the fitted motor on the volts, or behind the ohms, that give P at n; carried to W_found by ratio at full flow",
         GENERIC_CURVE,
         FITTED_MOTOR,
     ),
     How.OTHER_WHEEL_SPEED: Formulas(
-        "q where the wheel's curve at its new speed meets p = p_0 + k q²; its share where the step is throttled",
+        "q where the wheel's curve at its new speed meets p = p_0 + k q^m; its share where the step is throttled",
         "n = n_found × n of the fitted motor on the lighter wheel ÷ n of it today",
         "P = P_found × the generic power curve at q and the wheel's speed, P ∝ n³",
         "W = W_found × W of the fitted motor there ÷ W of it today",
@@ -169,7 +169,7 @@ FORMULAS: dict[How, Formulas] = {
         FITTED_MOTOR,
     ),
     How.FEWER_FANS: Formulas(
-        "q where i of N curves side by side meet p = p_0 + k q²; told for each of the N",
+        "q where i of N curves side by side meet p = p_0 + k q^m; told for each of the N",
         "n = n_found × n of the fitted motor with i running ÷ n of it with N",
         "P = P_found × the generic power curve at q and n, × i ÷ N",
         "W = W_found × W of the fitted motor with i running ÷ W of it with N, × i ÷ N",
@@ -245,6 +245,7 @@ def step_workings(
         given(
             "p_0", "part of it that stays at no flow", pressure_name, found.fixed_pressure, _fixed_basis(found), "Duty"
         ),
+        given("m", "exponent of the system", "system_exponent", found.exponent, found.exponent_basis),
     )
     place = given("q ÷ q_best", "place of the point found on the generic curve", "ratio", found.place, "assumed")
     return StepWorkings(

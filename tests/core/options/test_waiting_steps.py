@@ -1,0 +1,36 @@
+"""A step whose flow was said but is not known yet has no point, and its working shows what the number rests on."""
+
+from __future__ import annotations
+
+import pytest
+
+from tests.jobs import KRAUSE, assessed, option
+
+pytestmark = pytest.mark.slow
+
+
+def test_a_step_on_a_tap_that_is_not_known_is_not_shown_at_full_flow() -> None:
+    three_phase = {
+        "plate__phases": 3, "plate__run_capacitance": None, "plate__rated_current": "1.2 A", "plate__rated_voltage": "230 V",
+        "readings__0__voltage": "230 V", "readings__0__current": "1.1 A", "readings__0__input_power": None,
+    }  # fmt: skip
+    tap = {"duty__steps__1__flow_share": None, "duty__steps__1__wants": "a tap", "duty__steps__1__tap": "low tap"}
+    answer = assessed(KRAUSE, **three_phase, **tap)
+    for letter in "AC":
+        full, low = option(answer, letter).steps
+        assert full.input_power is not None
+        assert low.input_power is None and low.flow is None and "low tap" in low.note
+        assert option(answer, letter).energy.figure is None
+
+
+def test_a_step_of_which_nothing_was_said_yet_still_shows_full_flow() -> None:
+    step = option(assessed(KRAUSE, duty__steps__1__flow_share=None), "A").steps[1]
+    assert step.input_power is not None
+
+
+@pytest.mark.parametrize(("typed", "basis"), [(None, "assumed"), ("2", "typed")])
+def test_the_working_of_a_slowed_step_shows_the_exponent_it_stands_on(typed: str | None, basis: str) -> None:
+    working = option(assessed(KRAUSE, duty__system_exponent=typed), "C").steps[1].workings.speed
+    exponent = next(one for one in working.ingredients if one.symbol == "m")
+    assert "q^m" in working.formula and exponent.figure.basis == basis
+    assert exponent.figure.value == pytest.approx(float(typed or 1.9))
