@@ -202,6 +202,22 @@ def _scaled(motor: Motor, by: float) -> Motor:
     return replace(motor, cage=cage, farads=motor.farads / by, **{name: getattr(motor, name) * by for name in names})  # type: ignore[arg-type]
 
 
+def nearest_label(microfarads: float) -> float:
+    """The standard size nearest to a capacitance, µF."""
+    return float(STANDARD_MICROFARADS[np.argmin(abs(np.log(STANDARD_MICROFARADS / microfarads)))])
+
+
+def _giving(motor: Motor, power: float, kept_farads: bool = False) -> Motor | None:
+    """The motor wound so that it gives its rating at its slip; nothing where it gives none. ``kept_farads``: its capacitor stays."""
+    for _ in range(3):
+        shaft = motor.rated()["shaft"]
+        if not shaft > 0:
+            return None
+        scaled = _scaled(motor, shaft / power)
+        motor = replace(scaled, farads=motor.farads) if kept_farads else scaled
+    return motor
+
+
 def draw_capacitor_motor(rng: np.random.Generator) -> Motor | None:
     """A capacitor motor that somebody sells, or nothing."""
     volts, hertz, poles = (
@@ -233,29 +249,25 @@ def draw_capacitor_motor(rng: np.random.Generator) -> Motor | None:
     best: tuple[float, Motor] | None = None
     for reach in (0.35, 0.5, 0.65, 0.8, 1.0):  # the designer picks the capacitor near the best running point
         motor = replace(_scaled(base, ohm), farads=reach / (2 * math.pi * hertz * ohm * turns**2) * 1.0)
-        for _ in range(3):
-            shaft = motor.rated()["shaft"]
-            if not shaft > 0:
-                break
-            motor = _scaled(motor, shaft / power)
-        point = motor.rated()
+        wound = _giving(motor, power)
+        if wound is None:
+            continue
+        motor, point = wound, wound.rated()
         if point["shaft"] > 0 and (best is None or point["shaft"] / point["watts"] > best[0]):
             best = (point["shaft"] / point["watts"], motor)
     if best is None:
         return None
     motor = best[1]
     label = motor.farads * 1e6 * g(1.0, 0.12)
-    label = float(STANDARD_MICROFARADS[np.argmin(abs(np.log(STANDARD_MICROFARADS / label)))])
+    label = nearest_label(label)
     motor = replace(
         motor, farads=label * 1e-6 * u(0.95, 1.05), low_tap=u(0.25, 0.65), tap_in_line=bool(rng.random() < 0.5)
     )
     # The maker settles the winding so that it gives its rating at its slip with that capacitor.
-    for _ in range(3):
-        shaft = motor.rated()["shaft"]
-        if not shaft > 0:
-            return None
-        kept = motor.farads
-        motor = replace(_scaled(motor, shaft / power), farads=kept)
+    settled = _giving(motor, power, kept_farads=True)
+    if settled is None:
+        return None
+    motor = settled
     typical = 0.60 + 0.055 * math.log(power / 373)
     return motor if _sold(motor, (typical - 0.13, typical + 0.13), (1.25, 3.0)) else None
 
@@ -287,12 +299,10 @@ def draw_three_phase_motor(rng: np.random.Generator, premium: bool | None = None
         rise_stator=u(45, 85), rise_rotor=u(10, 35), ambient=u(20, 40),
     )  # fmt: skip
     base = replace(base, x_gap_q=base.x_gap_d, bend_q=base.bend_d)
-    motor = _scaled(base, 2 * base.volts**2 / power)
-    for _ in range(3):
-        shaft = motor.rated()["shaft"]
-        if not shaft > 0:
-            return None
-        motor = _scaled(motor, shaft / power)
+    wound = _giving(_scaled(base, 2 * base.volts**2 / power), power)
+    if wound is None:
+        return None
+    motor = wound
     point = motor.rated()
     # As sold: within about the classes IE1 to IE4 of its size.
     premium_losses = 0.19 * (power / 1100) ** -0.31  # class IE3, four poles

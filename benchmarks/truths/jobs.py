@@ -10,7 +10,7 @@ from typing import Any
 import numpy as np
 
 from benchmarks.truths.electronic import DriveTruth, ElectronicTruth, draw_drive, draw_electronic
-from benchmarks.truths.induction import Feed, Motor, draw_capacitor_motor, draw_three_phase_motor
+from benchmarks.truths.induction import Feed, Motor, draw_capacitor_motor, draw_three_phase_motor, nearest_label
 from benchmarks.truths.machines import Installed, draw_installed
 
 HOURS_IN_A_YEAR = 8760.0
@@ -109,8 +109,7 @@ def _plate(rng: np.random.Generator, motor: Motor, market: bool) -> dict[str, An
     }
     if motor.phases == 1:
         label = motor.farads * 1e6
-        options = np.array([1.5, 2, 2.5, 3, 4, 5, 6, 7.5, 8, 10, 12.5, 15, 17.5, 20, 25, 30, 35, 40, 45, 50, 60, 70])
-        plate["run_capacitance"] = f"{options[np.argmin(abs(np.log(options / label)))]:g} µF"
+        plate["run_capacitance"] = f"{nearest_label(label):g} µF"
     return plate
 
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 from modest_rotor import __version__
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.balance import draw_balance, draw_curves
-from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.identify.motor import NO_PLATE, PlateFacts
 from modest_rotor.core.job import Job
 from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.next_step import next_steps
@@ -46,7 +46,6 @@ from modest_rotor.core.stations.target import target_flow
 from modest_rotor.core.withheld import sound_part
 from modest_rotor.core.working import Result
 
-NO_PLATE = PlateFacts(None, None, None, None, None, None, None, None, None, None)
 OTHER_MOTOR = MotorFit("another motor", refusal="the motor that was fitted is not the one of the plate")
 
 

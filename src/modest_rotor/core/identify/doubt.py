@@ -12,7 +12,7 @@ from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.identify.rows import Reading
 
 ORDINARY_COST = 9.5
-"""Cost of a plate fit that 95 of 100 sound plates stay under. Our own study, benchmarks/estimation.py."""
+"""Cost of a plate fit that nearly all sound plates stay under. Our own study, benchmarks/promises.py."""
 SMALLEST_CHANCE, SMALLEST_CHANCE_OF_ONE = 0.003, 0.02
 """Chance below which readings are said to disagree with the plate's motor; the second where one row alone was added. Amps
 and watts of one reading stray from the equations together, so several rows are believed less. Chosen on our own study and

@@ -71,3 +71,7 @@ class PlateFacts:
         return cls(
             kind, power_w, volts, amps, rpm, hertz, poles, synchronous, slip(rpm, synchronous), torque, None, farads
         )
+
+
+NO_PLATE = PlateFacts(None, None, None, None, None, None, None, None, None, None)
+"""A plate that says nothing."""

@@ -28,7 +28,7 @@ LEAST_EFFICIENCY = 0.02
 POWER_FACTOR_SD = 0.02
 """Standard deviation of a motor's power factor about its plate's: IEC 60034-1 allows a sixth of (1 − cos φ). From memory."""
 STRUCTURE_SD = 0.03
-"""How far a real motor strays from these equations in amps and in watts, as a share. Our own study, benchmarks/estimation.py."""
+"""How far a real motor strays from these equations in amps and in watts, as a share. Our own study, benchmarks/promises.py."""
 CAPACITOR_VOLTS_SD = 0.03
 UNLOADED_SLIP, LOCKED_SLIP = 0.006, 1.0
 PULL_OUT_SLIPS = (0.14, 0.2, 0.28, 0.38, 0.52)

@@ -17,6 +17,8 @@ SOURCE = "exponent of the system"
 USUAL = measured(USUAL_EXPONENT, **{SOURCE: EXPONENT_SPREAD})
 LEAST_APART = 0.15
 """Share by which two flows must differ for an exponent to be told from them. Our judgement, no source."""
+LEAST_EXPONENT, MOST_EXPONENT = 1.5, 2.3
+"""Beyond these the two sets are not of one system: a damper, a filter or a valve was moved. Our judgement, no source."""
 FLOW_REPEATS, PRESSURE_REPEATS = 0.015, 0.015
 """How well flow and pressure repeat on an unchanged system, as shares: what one meter is off in both sets falls out. Our
 judgement, no source."""
@@ -70,7 +72,3 @@ def _of_pair(one: SetFacts, other: SetFacts, fixed: Estimate) -> Estimate | None
     if not math.isfinite(found.value) or not LEAST_EXPONENT <= found.value <= MOST_EXPONENT:
         return None
     return found.with_part(f"repeating, {one.title} and {other.title}", repeats / apart)
-
-
-LEAST_EXPONENT, MOST_EXPONENT = 1.5, 2.3
-"""Beyond these the two sets are not of one system: a damper, a filter or a valve was moved. Our judgement, no source."""

@@ -32,8 +32,8 @@ TACHOMETER_SD_RPM = 0.51
 WARM_S = 1200.0
 """Seconds of running after which a small motor's winding is warm. Common practice, no source."""
 NO_CHANCE = 1e-7
-"""Chance of a disagreement below which a saving is withheld: of 1,500 sound jobs with plates as the market prints them none comes
-near it (benchmarks/promises.py)."""
+"""Chance of a disagreement below which a saving is withheld: none was in 440 sound jobs, half of them with plates as the market
+prints them (benchmarks/promises.py)."""
 ELECTRONIC_REFUSAL = (
     "withheld: an electronic motor's load comes from true watts or its maker's table, never from slip or amps"
 )

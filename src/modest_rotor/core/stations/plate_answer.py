@@ -7,7 +7,7 @@ from dataclasses import replace
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.efficiency import typical_efficiency
-from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from modest_rotor.core.identify.motor import NO_PLATE, MotorKind, PlateFacts
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import typical_efficiency as electronic_efficiency
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
@@ -39,7 +39,6 @@ PLATE_SPEED_STEP_RPM, ROUND_SPEED_RPM = 5.0, 25.0
 LEAST_PRINTED = 0.05
 FROM_THE_LINE = "from the line"
 FIRST_GUESS, SETTLES = 0.7, 6
-NO_FACTS = PlateFacts(None, None, None, None, None, None, None, None, None, None)
 DEFINITION = "Definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4."
 STANDARD_SLIP_REMARK = "By standard tolerance (NEMA MG 1) a motor's true slip may lie 20 % either side of its plate."
 
@@ -108,7 +107,7 @@ def _shaft_power_w(plate: Plate) -> float | None:
 def _efficiency_of(plate: Plate, shaft_w: float) -> float:
     if plate.is_electronic or plate.kind is None:
         return electronic_efficiency(shaft_w, plate.phases or 1)
-    return typical_efficiency(replace(NO_FACTS, kind=plate.kind, rated_power_w=shaft_w))
+    return typical_efficiency(replace(NO_PLATE, kind=plate.kind, rated_power_w=shaft_w))
 
 
 def _printed_step_rpm(speed_rpm: float | None) -> float:
