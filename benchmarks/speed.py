@@ -6,6 +6,7 @@ of this whole process.
 
 from __future__ import annotations
 
+import gc
 import resource
 import statistics
 import subprocess
@@ -26,8 +27,9 @@ from tests.core.identify.test_fit import READING  # noqa: E402
 from tests.machines import BLOWER, CFM, IN_WG, WHEEL_1300, fitted, rated  # noqa: E402
 
 from benchmarks.door import with_steps  # noqa: E402
-from modest_rotor.core.assess import assess, build_case, fit_job  # noqa: E402
+from modest_rotor.core.assess import assess, build_case, fit_job, loaded  # noqa: E402
 from modest_rotor.core.identify.fit import fit_motor  # noqa: E402
+from modest_rotor.core.job import Job  # noqa: E402
 from modest_rotor.core.options.contract import Asked, Demand, OptionKind  # noqa: E402
 from modest_rotor.core.options.found_machine import FoundMachine  # noqa: E402
 from modest_rotor.core.options.registry import BY_KIND  # noqa: E402
@@ -38,6 +40,7 @@ from modest_rotor.core.physics.operating_point import InductionMotor, changed, c
 from modest_rotor.core.physics.supply import Supply  # noqa: E402
 from modest_rotor.core.physics.system import SystemCurve, system_through  # noqa: E402
 from modest_rotor.core.stations.duty import PartFlow  # noqa: E402
+from modest_rotor.core.stations.options import Considered  # noqa: E402
 from modest_rotor.formats.job_file import read_job  # noqa: E402
 
 FLEET, STEPS = 10_000, 12
@@ -85,9 +88,23 @@ def one_job() -> None:
     solved = median_ms(lambda: [option.solve(found, demands, asked) for option in twelve], 15)
     print("a job with 12 options by 12 duty steps with bands: under 60 ms wanted")
     print(f"  twelve options solved {solved:14.1f} ms")
-    print(f"  the whole assessment, 4 options {median_ms(lambda: assess(job, fit, workings=False), 15):4.1f} ms")
+    considered = job.document.options.considered
+    for count in (3, len(considered)):
+        some = with_considered(job, considered[:count])
+        print(
+            f"  the whole assessment, {1 + count} options {median_ms(lambda some=some: assess(some, fit, workings=False), 15):4.1f} ms"
+        )
+    print(
+        f"  what a loading filter does to them {median_ms(lambda: loaded(job, fit), 15):4.1f} ms, asked for by itself"
+    )
     for option in BY_KIND.values():
         print(f"    {option.kind:34} {median_ms(lambda option=option: option.solve(found, demands, asked), 5):6.1f} ms")
+
+
+def with_considered(job: Job, considered: tuple[Considered, ...]) -> Job:
+    """The job with some of its options."""
+    options = job.document.options.model_copy(update={"considered": considered})
+    return job.model_copy(update={"document": job.document.model_copy(update={"options": options})})
 
 
 def one_fit() -> None:
@@ -162,6 +179,7 @@ def importing() -> None:
 
 def main() -> None:
     """All of it."""
+    gc.freeze()  # as the solvers do
     for part in (importing, one_point, one_fit, one_job, many):
         part()
 

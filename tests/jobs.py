@@ -5,9 +5,10 @@ from __future__ import annotations
 from copy import deepcopy
 from typing import Any
 
-from modest_rotor.core.assess import assess, fit_job, job_fit_key
+from modest_rotor.core.assess import assess, fit_job, job_fit_key, loaded
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.store.solving import NewestKept
 
@@ -70,6 +71,12 @@ def assessed(data: dict[str, Any], **changes: Any) -> Assessment:
     if key not in FITS:
         FITS[key] = fit_job(job)
     return assess(job, FITS[key], KEPT)
+
+
+def as_loaded(data: dict[str, Any], **changes: Any) -> dict[str, LoadedAnswer]:
+    """What each option of a job moves and takes as the filter loads, by the option's name."""
+    job = Job.model_validate(changed(data, **changes))
+    return {one.id: one for one in loaded(job, FITS.setdefault(job_fit_key(job), fit_job(job)), KEPT)}
 
 
 def option(assessment: Assessment, letter: str) -> Any:

@@ -74,6 +74,24 @@ def test_the_plates_line_fills_the_fields_in_one_change(client: TestClient, job:
     assert refused.status_code == 422 and "kept" in refused.json()["sentence"]
 
 
+def test_how_numbers_are_written_is_a_sites_own_and_decides_what_is_typed_there(
+    client: TestClient, job: StoredJob
+) -> None:
+    edit = {"revision": job.revision, "path": "plate/rated_current", "text": "1.200", "units": "si"}
+    asked = client.post(f"/api/jobs/{job.id}/changes", json=edit)
+    assert asked.status_code == 422 and "may be 1.2 or 1200 A" in asked.json()["sentence"]
+    for style, amps in (("comma", 1200.0), ("point", 1.2)):
+        said = client.put(f"/api/jobs/{job.id}/site/numbers", json={"numbers": style})
+        assert said.json()["site_numbers"] == style
+        view = client.post(f"/api/jobs/{job.id}/changes", json={**edit, "revision": said.json()["revision"]}).json()
+        assert view["document"]["plate"]["rated_current"]["si"] == amps
+    assert client.put(f"/api/jobs/{job.id}/site/numbers", json={"numbers": "both"}).status_code == 422
+    read = client.get(f"/api/jobs/{job.id}").json()
+    assert read["document"]["plate"]["rated_current"]["typed"] == "1.200" and read["site_numbers"] == "point"
+    (other,) = [one["site"] for one in client.get("/api/board").json() if one["id"] == read["site_id"]]
+    assert other["numbers"] == "point"
+
+
 def test_a_finding_is_marked_and_its_history_stays(client: TestClient, job: StoredJob) -> None:
     weak = {"revision": job.revision, "path": "readings/s1/capacitance", "text": "8 µF"}
     view = client.post(f"/api/jobs/{job.id}/changes", json=weak).json()

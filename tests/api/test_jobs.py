@@ -60,7 +60,7 @@ def test_a_preview_draws_on_the_last_fit_and_says_so_until_it_is_asked_to_refine
     assert at_once["refining"] and not refined["refining"]
     power = [seen["sets"][0]["shaft_power"]["figure"]["value"] for seen in (at_once, refined)]
     assert power[0] != power[1] and power[0] == pytest.approx(power[1], rel=0.1)
-    assert not looked("duty/steps/s1/hours", "1,000 h", False)["refining"]  # the fit does not depend on it
+    assert not looked("duty/steps/s1/hours", "1000 h", False)["refining"]  # the fit does not depend on it
 
 
 def test_the_needles_of_a_job(client: TestClient, job: StoredJob) -> None:
@@ -159,3 +159,16 @@ def test_an_unknown_job_is_404(client: TestClient, method: str) -> None:
 def test_text_keeps_a_script_as_text(client: TestClient, job: StoredJob) -> None:
     script = "<img src=x onerror=alert(1)>"
     assert change(client, job, "call/notes", text=script).json()["document"]["call"]["notes"] == script
+
+
+def test_a_set_added_from_proof_is_one_of_the_machine_set_up_anew(client: TestClient, job: StoredJob) -> None:
+    added = client.post(f"/api/jobs/{job.id}/items/readings?stage=after", json={"revision": job.revision}).json()
+    assert added["document"]["readings"][-1]["stage"] == "after"
+    plain_one = client.post(f"/api/jobs/{job.id}/items/readings", json={"revision": added["revision"]}).json()
+    assert plain_one["document"]["readings"][-1]["stage"] is None
+    assert (
+        client.post(
+            f"/api/jobs/{job.id}/items/readings?stage=never", json={"revision": plain_one["revision"]}
+        ).status_code
+        == 422
+    )

@@ -151,3 +151,18 @@ def test_the_report_goes_out_in_three_forms(client: TestClient, job: StoredJob) 
     assert client.get(f"/api/jobs/{job.id}/report.json").json()["format"] == "modest-rotor report"
     assert client.get("/api/jobs/999999/report.pdf").status_code == 404
     assert client.get(f"/api/jobs/{job.id}/report.doc").status_code == 422
+
+
+def test_what_a_loading_filter_does_is_asked_for_by_itself_for_a_state_not_saved_yet(
+    client: TestClient, job: StoredJob
+) -> None:
+    """The same as the saved state gives; a text that is no share is refused in words, and a job without a machine has none."""
+    route = f"/api/jobs/{job.id}/loaded"
+    dragged = client.get(route, params={"tightness": "200 %"}).json()
+    assert dragged and all(one["asked"]["factor"] == 2.0 for one in dragged)
+    assert client.get(route).json()[0]["asked"]["factor"] == 1.4
+    assert post(client, job, "changes", path="options/tightness", text="200 %", units="si").status_code == 200
+    assert client.get(route).json() == dragged
+    refused = client.get(route, params={"tightness": "200 hp"})
+    assert refused.status_code == 422 and "hp" in refused.text
+    assert client.get("/api/jobs/999999/loaded").status_code == 404

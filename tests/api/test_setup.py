@@ -108,7 +108,27 @@ def test_a_link_that_does_not_match_cannot_be_signed_nor_left_out(client: TestCl
     assert "nobody can leave it out" in desk.does("setup/sign", 422, step="link", state="not needed here")["sentence"]
     desk.types("setup/first_volts", "402 V")
     desk.types("setup/second_volts", "401 V")
+    assert "First step 2" in desk.does("setup/sign", 422, step="link")["sentence"]
+    for step in ("isolate", "prove_dead"):
+        assert "nobody can leave it out" in desk.does("setup/sign", 422, step=step, state="not needed here")["sentence"]
+        desk.does("setup/sign", step=step)
     desk.does("setup/sign", step="link")
+    desk.types("setup/first_volts", "395 V")
+    reopened = next(one for one in desk.view["assessment"]["setup"]["steps"] if one["step"] == "link")
+    assert reopened["reopened"] and reopened["is_open"]
+
+
+def test_power_is_refused_over_the_wire_with_a_stop_open_and_before_its_steps(client: TestClient) -> None:
+    desk = Desk(client, HALL)
+    assert "this step rests on them" in desk.does("setup/sign", 422, step="power")["sentence"]
+    desk.types("setup/first_volts", "230 V")
+    desk.types("setup/link", "115 V")
+    for step in ("isolate", "prove_dead", "photograph", "overload", "fuse", "free"):
+        desk.does("setup/sign", step=step)
+    assert "First step" in desk.does("setup/sign", 422, step="power")["sentence"]
+    assert "nobody" not in desk.does("setup/sign", 422, step="drive_settings")["sentence"]
+    assert desk.view["assessment"]["setup"]["stops"]
+    assert not any(sign["step"] == "power" for sign in desk.view["document"]["setup"]["signs"])
 
 
 def test_settings_are_seen_written_read_back_and_kept(hall: Desk, plants: StandIns) -> None:
@@ -169,6 +189,10 @@ def test_what_is_no_stand_in_is_written_only_with_leave(hall: Desk, plants: Stan
     assert other.post("setup/plan", what="settings")["leave_until"] is None, "leave is for one job alone"
     hall.client.delete(f"/api/devices/{added.json()['id']}/leave")
     assert hall.post("setup/plan", what="settings")["leave_until"] is None
+    refused = hall.post("setup/plan", 422, what="command", step="s1")["sentence"]
+    assert "not started past them" in refused, (
+        "a real machine is not run before its steps are signed, with leave or without"
+    )
 
 
 def test_a_meter_is_no_drive_and_traits_come_with_the_device(hall: Desk) -> None:

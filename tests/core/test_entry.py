@@ -8,6 +8,7 @@ from hypothesis import strategies as st
 
 from modest_rotor.core.entry import Entry, entry_from_data, read_entry
 from modest_rotor.core.errors import QuantityRefused
+from modest_rotor.core.numerals import NumberStyle
 
 HP = 550 * 0.3048 * 0.45359237 * 9.80665
 """One horsepower is 550 foot pounds-force a second, by definition."""
@@ -76,8 +77,8 @@ def test_resolution_is_the_last_digit_typed() -> None:
     [
         ("current", "230 V", "unit of voltage"),
         ("current", "four", "cannot be read"),
-        ("current", "4,57", "type 4.57"),
-        ("current", "1,2345", "type 1.2345"),
+        ("current", "1,23,45", "marks where no number has them"),
+        ("current", "1,2.345,6", "mixes points and commas"),
         ("current", "inf", "finite"),
         ("current", "-inf A", "finite"),
         ("current", "NaN", "finite"),
@@ -180,3 +181,56 @@ def test_what_was_kept_before_fractions_were_read_stands_as_it_was() -> None:
 def test_limits_hold_what_practice_has(name: str, low: str, high: str) -> None:
     """Common practice, no source: 300 to 550 cfm a ton, of which these are the outer ends."""
     assert read_entry(name, low).si < read_entry(name, high).si
+
+
+@pytest.mark.parametrize(
+    ("name", "text", "style", "si", "resolution"),
+    [
+        ("current", "4,57", None, 4.57, 0.01),
+        ("rated_power", "0,37 kW", None, 370.0, 10.0),
+        ("rated_power", "0,370 kW", NumberStyle.POINT, 370.0, 1.0),  # no group begins with nought
+        ("rated_speed", "1.450", None, 1450.0, 1.0),  # one and a half turns a minute is no rated speed
+        ("rated_speed", "1 450 min-1", None, 1450.0, 1.0),
+        ("speed", "1,850", None, 1850.0, 1.0),  # nobody reads 1.85 rpm off a tachometer
+        ("hours", "2.000 h", None, 2000.0, 1.0),
+        ("speed", "1.850", NumberStyle.POINT, 1.85, 0.001),  # where the style is known it is taken at its word
+        (
+            "airflow",
+            "1,200 cfm",
+            None,
+            1200 * 0.0004719474432,
+            0.0004719474432,
+        ),  # a unit of the Americas tells the style
+        ("airflow", "1.200 m³/h", NumberStyle.COMMA, 1200 / 3600, 1 / 3600),
+        ("airflow", "1.200,5 m³/h", None, 1200.5 / 3600, 0.1 / 3600),
+        ("rated_voltage", "380-415 V", NumberStyle.COMMA, 415.0, 1.0),
+        ("rated_power", "½ HP", None, 0.5 * 745.69987158227, 0.0),
+        ("pressure", "0.5 iwc", None, 0.5 * 249.0889083333, 0.1 * 249.0889083333),
+        ("pressure", "0.5 in wc", None, 0.5 * 249.0889083333, 0.1 * 249.0889083333),
+        ("temperature", "68 deg F", None, 20.0, 5 / 9),
+        ("airflow", "30 m3/min", None, 0.5, 1 / 60),
+        ("airflow", "1000 cu ft/min", None, 0.4719474432, 0.0004719474432),
+    ],
+)
+def test_numbers_and_units_as_practice_writes_them(
+    name: str, text: str, style: NumberStyle | None, si: float, resolution: float
+) -> None:
+    entry = read_entry(name, text, "si", numbers=style)
+    assert entry.si == pytest.approx(si, rel=1e-6) and entry.resolution == pytest.approx(resolution, rel=1e-3)
+    assert entry.typed == text
+
+
+@pytest.mark.parametrize("text", ["1.200", "1,200"])
+def test_a_number_that_can_be_two_is_asked_about_unless_the_place_says_how_it_writes_them(text: str) -> None:
+    with pytest.raises(QuantityRefused, match=r"may be 1\.2 or 1200 m³/h"):
+        read_entry("airflow", f"{text} m³/h", "si", numbers=None)
+    point, comma = (read_entry("airflow", f"{text} m³/h", "si", numbers=style).si * 3600 for style in NumberStyle)
+    assert sorted((point, comma)) == pytest.approx([1.2, 1200.0])
+    assert (point < comma) is ("." in text)
+
+
+def test_what_was_typed_with_a_decimal_comma_reads_back_from_its_file() -> None:
+    typed = read_entry("airflow", "1.200 m³/h", "si", numbers=NumberStyle.COMMA)
+    assert entry_from_data("airflow", typed.model_dump()) == typed
+    with pytest.raises(QuantityRefused, match="the file says"):
+        entry_from_data("airflow", typed.model_dump() | {"si": 7.0})

@@ -19,7 +19,7 @@ IN_PINT = {
     "mA": "milliampere", "Hz": "hertz", "F": "farad", "µF": "microfarad", "Pa": "pascal", "kPa": "kilopascal",
     "mbar": "millibar", "bar": "bar", "in. w.g.": "inH2O", "mm w.g.": "millimeter_H2O", "psi": "psi",
     "ft w.": "foot_H2O", "m w.": "1000 * millimeter_H2O", "m³/s": "meter**3/second", "L/s": "liter/second",
-    "m³/h": "meter**3/hour", "cfm": "foot**3/minute", "gpm": "gallon/minute", "N·m": "newton*meter",
+    "m³/h": "meter**3/hour", "cfm": "foot**3/minute", "m³/min": "meter**3/minute", "L/min": "liter/minute", "gpm": "gallon/minute", "N·m": "newton*meter",
     "lbf·ft": "force_pound*foot", "ozf·in": "force_ounce*inch", "K": "delta_degC", "°F": "delta_degF", "m": "meter",
     "mm": "millimeter", "in.": "inch", "ft": "foot", "VA": "volt_ampere", "kVA": "kilovolt_ampere", "Ω": "ohm", "kΩ": "kiloohm",
     "Btu/h": "Btu_it/hour", "ton": "12000 * Btu_it/hour", "kg/m³": "kilogram/meter**3", "lb/ft³": "pound/foot**3",

@@ -145,3 +145,12 @@ def test_words_that_a_spreadsheet_or_a_page_would_run_are_only_words() -> None:
     book = openpyxl.load_workbook(io.BytesIO(write_xlsx(told, answer.options.options, "si")))
     titles = [row[1] for row in book["Options"].iter_rows(values_only=True)]
     assert "'=HYPERLINK(1)" in titles
+
+
+def test_keeping_it_costs_the_same_in_the_report_as_on_the_screen() -> None:
+    """Nothing now, in words; never "not known", which a price that is lacking is."""
+    told, _answer = report()
+    lines = {line.letter: plain(line.cost) for line in told.options}
+    assert lines["A"] == "nothing now" and "nothing now" not in [
+        cost for letter, cost in lines.items() if letter != "A"
+    ]

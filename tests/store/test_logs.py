@@ -109,6 +109,20 @@ def test_what_an_earlier_program_signed_in_another_form_stays_readable_and_says_
 
 
 @with_connection
+def test_what_was_signed_with_more_told_than_today_is_read_as_it_was_signed() -> None:
+    """Earlier programs told with every option what a loading filter does, and the machine before its repair beside them."""
+    stored = keep_job(Job.model_validate(BAGGAGE))
+    signed.sign(stored.id, stored.revision, "Ann", "")
+    kept = SignedRow.get().assessment
+    first = kept["options"]["options"][0]
+    kept["options"] |= {"as_found": first, "options": [one | {"loaded": None} for one in kept["options"]["options"]]}
+    kept["options"]["options"][0]["loaded"] = {"holds": "speed", "points": [], "asked": None}
+    SignedRow.update(assessment=kept).execute()
+    found = signed.signed(stored.id, 1)
+    assert not found.anew and found.assessment.options.options[0].title == first["title"]
+
+
+@with_connection
 def test_nobody_signs_namelessly_stopped_unproved_or_unseen() -> None:
     stored = keep_job(Job.model_validate(BAGGAGE))
     with pytest.raises(ChangeRefused, match="carries the name"):

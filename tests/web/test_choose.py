@@ -115,6 +115,22 @@ def test_what_is_dragged_moves_the_money_and_is_kept(screen: Screen, application
     screen.until(lambda: screen.value("Energy price") == "0.35")
 
 
+def test_what_a_loading_filter_does_is_worked_out_when_it_is_opened_and_follows_what_is_dragged(
+    screen: Screen, application: Application
+) -> None:
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/options", "Options")
+    part = screen.until(
+        lambda: screen.browser.find_element(By.CSS_SELECTOR, '[aria-label="What happens when the filter loads?"]')
+    )
+    assert not part.find_elements(By.TAG_NAME, "table")
+    screen.run("arguments[0].click()", part.find_element(By.TAG_NAME, "button"))
+    screen.until(lambda: "at 140 %" in part.text and "Keep it" in part.text)
+    screen.field("System, against as found").send_keys(Keys.ARROW_RIGHT * 4)
+    screen.until(lambda: "at 160 %" in part.text)
+    screen.saved()
+
+
 def test_columns_are_sorted_on_request_and_a_stays_first(screen: Screen, application: Application) -> None:
     job = taken_in(application, KRAUSE)
     screen.go(f"/jobs/{job}/options", "Options")

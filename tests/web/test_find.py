@@ -46,6 +46,26 @@ def test_the_plates_line_fills_the_plate(screen: Screen, application: Applicatio
     screen.until(lambda: screen.value("Rated power") == "")
 
 
+def test_a_label_first_plate_typed_on_a_phone_is_read_and_what_is_doubtful_is_not_written(
+    screen: Screen, application: Application
+) -> None:
+    """Words before their numbers, a decimal comma, a power said twice: 115 V is not 115 A, and no power is written."""
+    job = taken_in(application, changed(KRAUSE, plate={}, readings=[]))
+    screen.size(390, 844)
+    screen.go(f"/jobs/{job}/plate", "Plate")
+    line = "HP 1/2 V 115 A 7,4 RPM 1075 HZ 60 PH 1 MFD 10 37 kW"
+    screen.type("The plate in one line", line, leave=False)
+    screen.until(lambda: len(screen.browser.find_elements(By.CSS_SELECTOR, '[data-piece="unknown"]')) == 2)
+    click = "[...document.querySelectorAll('button')].find((one) => one.textContent.startsWith(arguments[0])).click()"
+    screen.run(click, "Fill the fields below")
+    screen.until(lambda: screen.value("Rated volts") == "115")
+    screen.saved()
+    assert screen.value("Full-load amps") == "7.4" and screen.value("Run capacitor") == "10"
+    assert screen.value("Rated power") == "" and screen.value("The plate in one line") == line
+    screen.run(click, "1.234,5")
+    screen.until(lambda: application.get(f"/api/jobs/{job}")["site_numbers"] == "comma")
+
+
 def test_a_motor_without_a_plate_is_identified(screen: Screen, application: Application) -> None:
     job = taken_in(application, changed(KRAUSE, plate={}, readings=[]))
     screen.go(f"/jobs/{job}/plate", "Plate")

@@ -136,7 +136,7 @@ def test_a_step_of_an_option_opens_its_working_too(screen: Screen, application: 
     ("text", "words"),
     [
         ("230 V", "unit of voltage"),
-        ("4,57", "type 4.57"),
+        ("1,23,45", "marks where no number has them"),
         ("-3", "lies between 0 and"),
         ("1e999", "finite"),
         ("soon", "cannot be read"),

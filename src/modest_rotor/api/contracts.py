@@ -11,6 +11,7 @@ from pydantic import AfterValidator, BaseModel, Field
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.job import Job, JobDocument, Machine
+from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.findings import MarkState
@@ -96,6 +97,7 @@ class JobHead(BaseModel):
     machine: Machine
     site_name: str
     site_units: UnitSystem
+    site_numbers: NumberStyle | None = None
     document: JobDocument
     signed: tuple[SignedLine, ...] = ()
     log: Phrase = Field(default=(), description="what the machine's readings over time say, in a few words")
@@ -114,6 +116,12 @@ class NewJob(BaseModel):
     machine_name: Words = Field(max_length=LONGEST_NAME)
     site_name: Words | None = Field(default=None, max_length=LONGEST_NAME)
     units: UnitSystem = "si"
+
+
+class SiteNumbers(BaseModel):
+    """How numbers are written at a site."""
+
+    numbers: NumberStyle | None
 
 
 class Edit(BaseModel):
@@ -208,6 +216,7 @@ def view(stored: StoredJob, status: int = 200, whole: bool = False) -> Response:
         machine=job.machine,
         site_name=job.site.name,
         site_units=job.site.units,
+        site_numbers=job.site.numbers,
         document=job.document,
         signed=signed_lines(stored.id),
         log=told.rail,

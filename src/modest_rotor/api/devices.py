@@ -52,6 +52,7 @@ class DeviceView(BaseModel):
     traits: Traits
     address: str
     stand_in: bool
+    site: str | None = Field(default=None, description="where it stands; absent where nobody said it")
     of_bench: bool = Field(description="stands on the Bench: nothing on it is a reading of a job")
     fresh: bool
     trouble: str | None
@@ -90,6 +91,9 @@ class NewDevice(BaseModel):
     host: Words = Field(max_length=60)
     port: int = 502
     unit: int = 1
+    site: Words | None = Field(
+        default=None, max_length=LONGEST_NAME, description="where it stands; every job where empty"
+    )
 
 
 class TroubleIn(BaseModel):
@@ -147,7 +151,9 @@ def add(new: NewDevice) -> DeviceView:
         raise ChangeRefused("Choose a profile, or bring one as a file; the device was not kept.")
     address = address_of(new.host, new.port, new.unit)
     data = profile.model_dump(mode="json")
-    return view_device(devices.add_device(name, data, address.host, address.port, address.unit))
+    return view_device(
+        devices.add_device(name, data, address.host, address.port, address.unit, site=(new.site or "").strip() or None)
+    )
 
 
 @router.delete("/devices/{device_id}", status_code=204)
@@ -254,6 +260,7 @@ def view_device(kept: KeptDevice) -> DeviceView:
         traits=profile.traits,
         address=f"{kept.host}:{kept.port}, device {kept.unit}",
         stand_in=kept.stand_in is not None,
+        site=kept.site,
         of_bench=is_of_bench(kept),
         fresh=seen.at is not None and seen.trouble is None,
         trouble=seen.trouble,

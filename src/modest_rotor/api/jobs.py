@@ -19,6 +19,7 @@ from modest_rotor.api.contracts import (
     NewJob,
     Preview,
     Problem,
+    SiteNumbers,
     Step,
     WaiverIn,
     Words,
@@ -31,17 +32,18 @@ from modest_rotor.core.changes import label_of, next_id, read_for, value_at, wit
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
 from modest_rotor.core.options.step_working import StepWorkings
 from modest_rotor.core.stations.plate_line import read_line
-from modest_rotor.core.stations.readings import refuse_future
+from modest_rotor.core.stations.readings import Stage, refuse_future
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import board as board_store
 from modest_rotor.store import jobs, logs
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.fits import assess_job, ladder_of_job, needles_of_job
-from modest_rotor.store.solving import name_of, preview_here
+from modest_rotor.store.solving import loaded_here, name_of, preview_here
 from modest_rotor.workers.process import Overtaken
 from modest_rotor.workers.solvers import Level
 
@@ -113,6 +115,13 @@ def change(job_id: int, edit: Edit, request: Request) -> Response:
     return _view(jobs.save_change(job_id, edit.revision, edit.path, after, edit.who, label))
 
 
+@router.put("/jobs/{job_id}/site/numbers", response_model=JobView)
+@with_connection
+def say_numbers(job_id: int, said: SiteNumbers) -> Response:
+    """Say how numbers are written at a job's site: what is typed there from now on is read so."""
+    return view(jobs.say_numbers(job_id, said.numbers), whole=True)
+
+
 @router.get("/jobs/{job_id}/changes")
 @with_connection
 def history(job_id: int) -> list[Change]:
@@ -171,8 +180,11 @@ def redo(job_id: int, step: Step) -> Response:
 
 @router.post("/jobs/{job_id}/items/{name:path}", response_model=JobView)
 @with_connection
-def add_item(job_id: int, name: str, step: Step, like: str | None = None) -> Response:
-    """Add a set of readings (``readings``), a duty step (``duty/steps``), a lead or a call; empty, or like another item."""
+def add_item(job_id: int, name: str, step: Step, like: str | None = None, stage: Stage | None = None) -> Response:
+    """Add a set of readings (``readings``), a duty step (``duty/steps``), a lead or a call; empty, or like another item.
+
+    :param stage: of a set, where it is known from where it was added.
+    """
     job = jobs.load(job_id).job
     kind = _list_kind(name)
     items = value_at(job, name)
@@ -181,6 +193,7 @@ def add_item(job_id: int, name: str, step: Step, like: str | None = None) -> Res
     if name == "readings":
         # Whether it was right then is said of each set by itself, never copied.
         new |= {"taken_at": time_now(), "taken_by": step.who or None, "known_good": None}
+        new |= {"stage": stage} if stage else {}
     after = [*items, new]
     return _view(jobs.save_change(job_id, step.revision, name, after, step.who, f"{kind} {len(after)} added"))
 
@@ -199,10 +212,13 @@ def remove_item(job_id: int, name: str, revision: str, who: Words = "") -> Respo
 @with_connection
 def fill_plate(job_id: int, step: Step) -> Response:
     """Put what the plate's typed line was taken for into the plate's fields, in one change."""
-    plate = jobs.load(job_id).job.document.plate
-    values = read_line(plate.line or "").values
+    job = jobs.load(job_id).job
+    plate, site = job.document.plate, job.site
+    values = read_line(plate.line or "", site.style_of(site.units)).values
     if not values:
-        raise ChangeRefused("Nothing in the line was recognised; it is kept. Type it on, or field by field.")
+        raise ChangeRefused(
+            "Nothing in the line is sure enough to be written; it is kept. Type it on, or field by field."
+        )
     after = plate.model_dump(mode="json") | values
     return _view(jobs.save_change(job_id, step.revision, "plate", after, step.who, "the plate from its line"))
 
@@ -246,6 +262,18 @@ def mark(job_id: int, said: MarkIn) -> Response:
 def cause_ladder(job_id: int) -> Ladder:
     """What explains the last set of readings, the likeliest cause first."""
     return ladder_of_job(jobs.job_of(job_id))
+
+
+@router.get("/jobs/{job_id}/loaded")
+async def loaded(job_id: int, tightness: Annotated[str, Query(max_length=40)] = "") -> tuple[LoadedAnswer, ...]:
+    """What each option moves and takes as the filter loads, its setting left as it is.
+
+    :param tightness: the state of the system that is asked about, as typed and not saved yet; else the one that was saved.
+    """
+    job = await run_in_threadpool(with_connection(jobs.job_of), job_id)
+    if tightness:
+        job = with_change(job, "options/tightness", read_for(job, "options/tightness", tightness, "si"))
+    return await solved(loaded_here, job, about=name_of(job))
 
 
 @router.get("/jobs/{job_id}/options/{option_id}/steps/{step_id}/workings")

@@ -11,7 +11,7 @@ from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, time_
 from modest_rotor.core.changes import next_id, value_at
 from modest_rotor.core.errors import ChangeRefused, Conflict
 from modest_rotor.core.setup.answer import SetupAnswer
-from modest_rotor.core.setup.steps import SetupStep
+from modest_rotor.core.setup.steps import SetupStep, refusal_to_sign
 from modest_rotor.core.stations.setup import SignState
 from modest_rotor.devices.links import profile_of
 from modest_rotor.devices.reading import entry_in_site_units, named_or_none, panel_set, panel_trial
@@ -38,7 +38,8 @@ from modest_rotor.store.jobs import StoredJob
 from modest_rotor.store.sweeps import KeptSweep
 
 router = APIRouter(prefix="/api", tags=["set-up"])
-BEFORE_POWER = ("Take out", "Fit", "Link or tap", "First power")
+BEFORE_POWER = ("Isolate", "Take out", "Fit", "Link or tap", "Before power", "First power")
+STARTS = (What.COMMAND, What.SWEEP)
 
 
 class SignIn(Step):
@@ -118,22 +119,20 @@ class ReadInto(Step):
 def sign(job_id: int, said: SignIn) -> Response:
     """Sign a step by name. Earlier signatures stay; a step that somebody else signed meanwhile is shown first."""
     stored = jobs.load(job_id)
-    step = _step(assess_job(stored.job).setup, said.step)
+    setup = assess_job(stored.job).setup
+    step = _step(setup, said.step)
     if not said.who.strip():
         raise ChangeRefused("A step is signed by a person: say who you are at the top of the page. Nothing was signed.")
     if step.signed and step.signed.id != said.seen:
         raise Conflict(
             f"{step.signed.who} signed this step meanwhile: {step.signed.state}. Look at it, then sign once more if you still mean to."
         )
-    if said.state is SignState.DONE and step.stop:
-        raise ChangeRefused("A stop stands on this step; it is cleared by its cause, not by a signature.")
-    if said.state is SignState.DONE and step.waits:
-        raise ChangeRefused(f"This step {step.waits}; it is signed after that.")
-    if said.state is SignState.NOT_NEEDED and step.step == "link":
-        raise ChangeRefused("The link is confirmed on every new motor; nobody can leave it out.")
+    refusal = refusal_to_sign(setup.steps, step, said.state)
+    if refusal is not None:
+        raise ChangeRefused(f"{refusal} Nothing was signed.")
     items = value_at(stored.job, "setup/signs")
     new = {"id": next_id(items), "step": said.step, "state": said.state, "found": said.found.strip() or None}
-    after = [*items, new | {"who": said.who.strip(), "at": time_now()}]
+    after = [*items, new | {"basis": step.basis, "who": said.who.strip(), "at": time_now()}]
     label = f"step {step.number} signed: {said.state}"
     return _view(jobs.save_change(job_id, said.revision, "setup/signs", after, said.who, label))
 
@@ -168,6 +167,8 @@ def choose_device(job_id: int, said: DeviceChosen) -> Response:
     is_meter = kept is not None and profile_of(kept).kind is DeviceKind.METER
     if kept:
         refuse_bench(kept)
+    if kept and not kept.stands_at(stored.job.site.name):
+        raise ChangeRefused(f"{kept.name} stands at {kept.site}, not at this job's site; nothing was chosen.")
     if kept and is_meter != (said.which == "panel"):
         raise ChangeRefused(f"{kept.name} is a {profile_of(kept).kind}; choose another here.")
     setup[said.which] = kept.name if kept else None
@@ -315,13 +316,22 @@ def _plan(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
     if setup.stops and wanted.what not in (What.STOP, What.CLEAR):
         raise ChangeRefused("A stop in Set-up is not cleared: nothing is written that could start the machine.")
     kept = devices.device_named(stored.job.document.setup.device)
+    unsigned = _before_power(setup)
+    if unsigned and wanted.what in STARTS and stand_in_of(kept) is None:
+        raise ChangeRefused(
+            f"Steps before power are not signed: {', '.join(unsigned)}. A real machine is not started past them; nothing was written."
+        )
     values = values_for(wanted.what, profile_of(kept), setup, wanted.step, wanted.value)
     return kept, plan_write(kept, stored.id, wanted.what, values, _cautions(setup, kept))
 
 
+def _before_power(setup: SetupAnswer) -> list[str]:
+    """Numbers of the steps that must be closed before a machine is run, and are not."""
+    return [str(step.number) for step in setup.steps if step.group in BEFORE_POWER and step.is_open]
+
+
 def _cautions(setup: SetupAnswer, kept: KeptDevice) -> tuple[str, ...]:
-    unsigned = [str(step.number) for step in setup.steps if step.group in BEFORE_POWER and step.is_open]
-    said = []
+    unsigned, said = _before_power(setup), []
     if unsigned:
         said.append(f"Steps before power are not signed: {', '.join(unsigned)}.")
     if stand_in_of(kept) is None:

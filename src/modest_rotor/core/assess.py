@@ -10,9 +10,10 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.balance import draw_balance, draw_curves
 from modest_rotor.core.identify.motor import NO_PLATE, PlateFacts
 from modest_rotor.core.job import Job
-from modest_rotor.core.memo import NOTHING_KEPT, Memo
+from modest_rotor.core.memo import Memo, WithinOne
 from modest_rotor.core.next_step import next_steps
-from modest_rotor.core.options.compare import Compared, compare, machine_put_right
+from modest_rotor.core.options.answers import LoadedAnswer
+from modest_rotor.core.options.compare import Compared, compare, compare_loaded, machine_put_right
 from modest_rotor.core.options.contract import VoltsLaw
 from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.ladder import Ladder, build_ladder
@@ -52,19 +53,19 @@ OTHER_MOTOR = MotorFit("another motor", refusal="the motor that was fitted is no
 def fit_job(job: Job) -> MotorFit:
     """The motor fitted to a job's plate and readings: the slow part of an assessment, worth keeping under its key."""
     document = job.document
-    return fit_plate_and_readings(plate_facts(document.plate), document.before, document.meters.accuracies)
+    return fit_plate_and_readings(plate_facts(document.plate_as_fed), document.before, document.meters.accuracies)
 
 
 def job_fit_key(job: Job) -> str:
     """The name of the fit that belongs to a job."""
     document = job.document
-    return fit_key(plate_facts(document.plate), document.before, document.meters.accuracies)
+    return fit_key(plate_facts(document.plate_as_fed), document.before, document.meters.accuracies)
 
 
 def assess(
     job: Job,
     fit: MotorFit | None = None,
-    memo: Memo = NOTHING_KEPT,
+    memo: Memo | None = None,
     newest: str | None = None,
     on_fault: Callable[[Exception], None] | None = None,
     meanwhile: Job | None = None,
@@ -75,7 +76,7 @@ def assess(
     :param job: what the technician said; any part may be missing.
     :param fit: the motor as fitted before, by :func:`fit_job`; it is fitted anew when none is given. One that was made for
         an earlier plate or earlier readings still draws a picture, which says that it is being refined.
-    :param memo: where results of unchanged parts are kept between two assessments.
+    :param memo: where results of unchanged parts are kept between two assessments; nothing is, where none is given.
     :param newest: the path that was edited last, suspected first where nothing can be worked out.
     :param on_fault: told of what was raised for the whole job, where something was.
     :param meanwhile: the job as it was before: its options, set-up and proof are shown until they are worked out anew, and the
@@ -84,6 +85,7 @@ def assess(
     :returns: results with their workings and bands; what is missing is named in place of a result. Never refuses a
         valid job: contradictions come back as findings, and what cannot be worked with at all is left out and named.
     """
+    memo = WithinOne() if memo is None else memo
     try:
         return _assess(job, fit, memo, meanwhile, workings)
     except Exception as error:  # a fault of ours as well: one value must not take the whole job away
@@ -115,8 +117,8 @@ def _assess(
     return Assessment(
         program_version=__version__,
         currency=job.currency,
-        plate=assess_plate(job.document.plate, case.plate, expected),
-        identity=identify(job.document.identification, job.document.leads),
+        plate=assess_plate(job.document.plate, case.plate, expected, job.site.style_of(job.site.units)),
+        identity=identify(job.document.identification, job.document.leads, job.document.plate.phases),
         sets=sets,
         wanted_flow=case.wanted,
         amps_chart=amps_chart_state(job.document.charts),
@@ -168,18 +170,25 @@ def ladder(job: Job, fit: MotorFit | None = None) -> Ladder:
     return build_ladder(found, case.wheel)
 
 
+def loaded(job: Job, fit: MotorFit | None = None, memo: Memo | None = None) -> tuple[LoadedAnswer, ...]:
+    """What each option moves and takes as the filter loads, its setting left as it is; arguments as :func:`assess`."""
+    case = build_case(job, fit, memo)
+    return compare_loaded(case.found, case.compared)
+
+
 def build_case(
     job: Job,
     fit: MotorFit | None = None,
-    memo: Memo = NOTHING_KEPT,
+    memo: Memo | None = None,
     meanwhile: Job | None = None,
     workings: bool = False,
 ) -> Case:
     """The job with its machine solved, ready for rules and summaries; arguments as :func:`assess`."""
+    memo = WithinOne() if memo is None else memo
     earlier = build_case(meanwhile, fit, memo) if meanwhile is not None else None
     fit = _for_this(job, fit) if fit else fit_job(job)
     document, wheel = job.document, job.machine.wheel
-    plate = plate_facts(document.plate)
+    plate = plate_facts(document.plate_as_fed)
     seen = _see_sets(job, plate, fit, memo)
     motor = motor_of(plate, THIS_MOTOR)
     found = find_machine(
@@ -217,6 +226,7 @@ def build_case(
         options=options,
         rests_on=rests_on,
         machine_rests_on=machine_rests_on,
+        compared=given,
         wanted=seen.wanted,
         answers=seen.answers,
         right=right,

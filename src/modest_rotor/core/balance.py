@@ -13,13 +13,14 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import tap_pressure
 from modest_rotor.core.options.set_flow import set_flow
 from modest_rotor.core.phrase import Figure, figure
-from modest_rotor.core.physics.fan import MachineCurve, Wheel
+from modest_rotor.core.physics.fan import MachineCurve, Wheel, affinity_scale
+from modest_rotor.core.physics.fields import NEVER_ZERO
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
 
-CURVE_POINTS = 48
+CURVE_POINTS, DRAWN_FIGURES = 48, 4
 SAME_SYSTEM = 0.01
 """Share by which a point may lie off a system curve and still be on it."""
 
@@ -73,8 +74,9 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
     flow = np.linspace(0.0, curve.largest_flow(), CURVE_POINTS)
     wanted = system.pressure_at(flow)
     shown = wanted <= 1.6 * float(curve.pressure)
+    machine_at = _MachineCurves(curve)
     drawn = [
-        _machine_curve("found", f"as found, {machine.speed.value:,.0f} rpm", "copper", curve, 1.0),
+        machine_at("found", f"as found, {machine.speed.value:,.0f} rpm", "copper", 1.0),
         BalanceCurve(
             id="system",
             label="system",
@@ -91,7 +93,7 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
                 continue  # a wheel of its own has a curve of its own, of which only the point is drawn
             name = f"{option.letter}, {step.name or 'step'}"
             ratio = step.speed.value / machine.speed.value * (1.0 if step.wheel_ratio is None else step.wheel_ratio)
-            drawn.append(_machine_curve(f"{option.letter}-{step.id}", name, option.series, curve, ratio))
+            drawn.append(machine_at(f"{option.letter}-{step.id}", name, option.series, ratio))
     return tuple(drawn)
 
 
@@ -119,18 +121,33 @@ def _system_put_right(machine: FoundMachine, options: tuple[OptionAnswer, ...]) 
     ]
 
 
-def _machine_curve(name: str, label: str, series: str, curve: MachineCurve, ratio: float) -> BalanceCurve:
-    # A hair inside free delivery, where rounding could step off the table.
-    flow = np.linspace(0.0, curve.largest_flow(ratio) * (1 - 1e-9), CURVE_POINTS)
-    pressure = curve.pressure_at(flow, np.array(ratio))
-    return BalanceCurve(
-        id=name, label=label, kind="machine", series=series, flow=_drawn(flow), pressure=_drawn(pressure)
-    )
+class _MachineCurves:
+    """One machine's curve, drawn at any speed: its points move by the affinity laws."""
+
+    def __init__(self, curve: MachineCurve) -> None:
+        # A hair inside free delivery, where rounding could step off the table.
+        self.flow = np.linspace(0.0, curve.largest_flow() * (1 - 1e-9), CURVE_POINTS)
+        self.pressure = curve.pressure_at(self.flow, np.array(1.0))
+
+    def __call__(self, name: str, label: str, series: str, ratio: float) -> BalanceCurve:
+        """The curve at a speed over that of its known point."""
+        flow_scale, pressure_scale, _ = affinity_scale(ratio)
+        return BalanceCurve(
+            id=name,
+            label=label,
+            kind="machine",
+            series=series,
+            flow=_drawn(self.flow * flow_scale),
+            pressure=_drawn(self.pressure * pressure_scale),
+        )
 
 
 def _drawn(values: Array) -> tuple[float, ...]:
-    """Numbers no finer than a picture shows them."""
-    return tuple(float(f"{value:.4g}") for value in values.tolist())
+    """Numbers no finer than a picture shows them: to four figures."""
+    size = np.floor(np.log10(np.maximum(np.abs(values), NEVER_ZERO)))
+    # Powers of ten from one upward are exact, so that each number is the nearest to its four figures.
+    up, down = 10.0 ** np.maximum(DRAWN_FIGURES - 1 - size, 0), 10.0 ** np.maximum(size - DRAWN_FIGURES + 1, 0)
+    return tuple((np.round(values * up / down) * down / up).tolist())
 
 
 def _set_points(machine: FoundMachine, sets: tuple[SetFacts, ...]) -> tuple[BalancePoint, ...]:

@@ -34,7 +34,7 @@ def read_for(job: Job, path: str, text: str, units: UnitSystem) -> Entry | str |
     name = quantity_of(type(owner), field)
     if not text.strip():
         return None
-    return read_entry(name, text, units) if name else text.strip()
+    return read_entry(name, text, units, numbers=job.site.style_of(units)) if name else text.strip()
 
 
 def with_change(job: Job, path: str, after: Any) -> Job:

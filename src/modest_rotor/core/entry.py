@@ -2,28 +2,28 @@
 
 import math
 import re
-from dataclasses import dataclass
-from fractions import Fraction
+from contextlib import suppress
 from functools import lru_cache
 from typing import Any
 
 from pydantic import BaseModel, ConfigDict, Field, model_validator
 
 from modest_rotor.core.errors import QuantityRefused
+from modest_rotor.core.numerals import NUMERAL, NumberStyle, Numeral, numerals, plain_fractions
 from modest_rotor.core.quantities import Quantity, Unit, UnitSystem, dimension_of, quantity
 
 LONGEST_TYPED = 60
+LEAST_MEANT = {"rotation": 20.0, "voltage": 3.0, "time": 5.0}
+"""By dimension, in the unit used inside, what nobody means where a number can be a thousand times as much: 1.85 rpm, 1.2 h."""
+SAME = 1e-6
+"""Share by which a file's value may differ from its own text."""
 CURRENCY_SIGNS = "$€£"
 PER_CENT, OF_ONE = "%", "of 1"
 OPEN_CIRCUIT = frozenset(("ol", "o.l.", "o.l", "open", "infinite", "∞"))
 """What people type where an ohmmeter shows no connection; kept as the highest resistance that its quantity holds."""
-_VULGAR = str.maketrans({"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3", "⅛": " 1/8", "−": "-"})
-_DECIMAL = r"(?:\d{1,3}(?:,\d{3})+(?:\.\d*)?|\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,3})?(?!\d)"
-_NUMBER = rf"(?:\d+[ -]+\d+/\d+|\d+/\d+|{_DECIMAL})"
 _TYPED = re.compile(
-    rf"(?P<sign>[+-]?)\s*(?P<first>{_NUMBER})(?:\s*(?:-|–|to)\s*(?P<second>{_NUMBER}))?\s*(?P<unit>.*)", re.I
+    rf"(?P<sign>[+-]?)\s*(?P<first>{NUMERAL})(?:\s*(?:-|–|to)\s*(?P<second>{NUMERAL}))?\s*(?P<unit>.*)", re.I
 )
-_DECIMAL_COMMA = re.compile(r"[+-]?\s*(\d+),(\d{1,2}|\d{4,})(?![\d,])")
 
 
 class Entry(BaseModel):
@@ -41,6 +41,14 @@ class Entry(BaseModel):
     low: float | None = Field(default=None, description="the lower end, when a range was typed")
     resolution: float = Field(default=0.0, ge=0, description="the SI size of the last digit typed")
 
+    def outside_by(self, si: float) -> float:
+        """How far a value lies outside what was typed, as a logarithm; nought all along a range such as 208-230 V.
+
+        :param si: above zero, as the entry is.
+        """
+        low = self.low or self.si
+        return max(math.log(low / si), math.log(si / self.si), 0.0)
+
     @model_validator(mode="after")
     def _finite(self) -> "Entry":
         if not all(math.isfinite(number) for number in (self.si, self.resolution, self.low or 0.0)):
@@ -48,20 +56,22 @@ class Entry(BaseModel):
         return self
 
 
-@dataclass(frozen=True)
-class _Number:
-    value: float
-    last_digit: float
-
-
 @lru_cache(maxsize=4096)
-def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbol: str | None = None) -> Entry:
+def read_entry(
+    name: str,
+    text: str,
+    units: UnitSystem | None = None,
+    unit_symbol: str | None = None,
+    numbers: NumberStyle | None = NumberStyle.POINT,
+) -> Entry:
     """Read a typed quantity.
 
     :param name: the quantity it is typed for, from the table of quantities.
     :param text: what was typed: a decimal, a fraction (``3/4``, ``1-1/2``), a range, with or without a unit.
     :param units: the reader's unit system, which settles a number without a unit.
     :param unit_symbol: a unit that settles a number without one, before ``units``.
+    :param numbers: how numbers are written where it was typed; where that is not known, a unit of the Americas tells it, and else
+        a number that can be two is asked about.
     :raises QuantityRefused: unreadable, wrong dimension, outside the limits, or a bare number that could mean two units.
     """
     what = quantity(name)
@@ -71,20 +81,21 @@ def read_entry(name: str, text: str, units: UnitSystem | None = None, unit_symbo
     if what.dimension == "resistance" and typed.lower() in OPEN_CIRCUIT:
         return Entry(typed=typed, unit=what.reader_unit(units or "si").symbol, si=what.high)
     bare = typed.lstrip(CURRENCY_SIGNS) if what.dimension in ("money", "money rate") else typed
-    match = _TYPED.fullmatch(bare.translate(_VULGAR).strip())
+    match = _TYPED.fullmatch(plain_fractions(bare).strip())
     _refuse_unreadable(what, typed, match is None, units)
     assert match is not None
     unit = _unit(what, typed, match["unit"].strip(), units, unit_symbol)
-    negative = match["sign"] == "-"
-    first, second = _number(match["first"]), match["second"] and _number(match["second"])
-    chosen = second or first
+    sign = -1 if match["sign"] == "-" else 1
+    texts = [match["first"], match["second"]] if match["second"] else [match["first"]]
+    style = numbers or (NumberStyle.POINT if what.is_american(unit) else None)
+    *lows, chosen = (_one_meant(what, typed, unit, sign, one, style) for one in texts)
     if unit_symbol is None:
         unit = _of_one_or_asked(
             what, typed, unit, chosen.value, bare=not match["unit"].strip(), is_typed=units is not None
         )
-    value = unit.to_si((-1 if negative else 1) * chosen.value)
-    low = unit.to_si(first.value) if second else None
-    if low is not None and (negative or low >= value):
+    value = unit.to_si(sign * chosen.value)
+    low = unit.to_si(lows[0].value) if lows else None
+    if low is not None and (sign < 0 or low >= value):
         raise QuantityRefused(f"“{typed}” runs downward. A range is typed from low to high, for example 208-230 V.")
     for bound in (low, value):
         _refuse_outside(what, typed, unit, bound)
@@ -115,9 +126,11 @@ def entry_from_data(name: str, data: Any) -> Entry | None:
     _whole(name, data["typed"] + (unit or ""))
     if not data["typed"].strip():
         return None
-    entry = read_entry(name, data["typed"], unit_symbol=data.get("unit"))
-    said = data.get("si")
-    if said is not None and not (isinstance(said, (int, float)) and math.isclose(said, entry.si, rel_tol=1e-6)):
+    entry, said = read_entry(name, data["typed"], unit_symbol=unit), data.get("si")
+    if isinstance(said, (int, float)) and not math.isclose(said, entry.si, rel_tol=SAME):
+        with suppress(QuantityRefused):  # it may have been typed where a comma is the decimal mark: its value tells
+            entry = read_entry(name, data["typed"], unit_symbol=unit, numbers=NumberStyle.COMMA)
+    if said is not None and not (isinstance(said, (int, float)) and math.isclose(said, entry.si, rel_tol=SAME)):
         raise QuantityRefused(
             f"“{entry.typed}” {entry.unit} is {entry.si:g} inside, but the file says {said}. Keep one of them."
         )
@@ -132,11 +145,6 @@ def _whole(name: str, text: str) -> str:
 
 
 def _refuse_unreadable(what: Quantity, typed: str, unreadable: bool, units: UnitSystem | None) -> None:
-    comma = _DECIMAL_COMMA.match(typed)
-    if comma:
-        raise QuantityRefused(
-            f"“{typed}” is kept as typed. Here a comma groups thousands; type {comma[1]}.{comma[2]} for a decimal."
-        )
     if typed.lstrip("+-−").lower().startswith(("inf", "nan")):
         raise QuantityRefused(f"{_start(what)} must be a finite number. {_example(what, units)}")
     if unreadable:
@@ -196,19 +204,25 @@ def _refuse_outside(what: Quantity, typed: str, unit: Unit, value: float | None)
     raise QuantityRefused(f"“{typed}” is kept as typed: {what.label} lies between {low} and {high}{named}.{hint}")
 
 
-def _number(text: str) -> _Number:
-    if "/" in text:
-        whole, _, fraction = text.replace("-", " ").rpartition(" ")
-        if Fraction(fraction.split("/")[1]) == 0:
-            raise QuantityRefused(f"“{text}” divides by zero.")
-        return _Number(float(Fraction(fraction) + Fraction(whole.strip() or 0)), 0.0)
-    plain = text.replace(",", "")
-    mantissa, _, exponent = plain.lower().partition("e")
-    decimals = len(mantissa.partition(".")[2])
-    value = float(plain)
-    if not math.isfinite(value):
-        raise QuantityRefused(f"“{text}” is not a finite number.")
-    return _Number(value, float(f"1e{int(exponent or 0) - decimals}"))
+def _one_meant(what: Quantity, typed: str, unit: Unit, sign: int, number: str, style: NumberStyle | None) -> Numeral:
+    """The reading of a number that can be; asked about where two can. A style decides first; where nothing of it fits, the
+    other may.
+    """
+    meant = numerals(number, style)
+
+    def possible(some: tuple[Numeral, ...]) -> list[Numeral]:
+        return [one for one in some if what.low <= unit.to_si(sign * one.value) <= what.high]
+
+    can_be = possible(meant) or possible(numerals(number, None))
+    least = LEAST_MEANT.get(what.dimension, 0.0)
+    can_be = [one for one in can_be if abs(unit.to_si(one.value)) >= least] or can_be
+    if len(can_be) < 2:
+        return can_be[0] if can_be else meant[0]
+    first, second = sorted(one.value for one in can_be)
+    raise QuantityRefused(
+        f"“{typed}” is kept as typed: it may be {first:g} or {second:g} {unit.symbol}. Type it without a group mark,"
+        f" {first:g} or {second:.0f}; or say once how numbers are written at this site."
+    )
 
 
 def _start(what: Quantity) -> str:

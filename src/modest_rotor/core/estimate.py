@@ -11,6 +11,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
+from functools import cached_property
 from types import MappingProxyType
 
 import numpy as np
@@ -33,7 +34,7 @@ class Estimate:
     value: float
     parts: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
 
-    @property
+    @cached_property
     def standard(self) -> float:
         """The standard uncertainty, in the unit of the value."""
         return math.hypot(*self.parts.values())
@@ -44,15 +45,15 @@ class Estimate:
         return COVERAGE_95 * self.standard
 
     def __add__(self, other: Estimate | float) -> Estimate:
-        return self._combine(other, 1.0)
+        return self._with(other, 1.0)
 
     def __sub__(self, other: Estimate | float) -> Estimate:
-        return self._combine(other, -1.0)
+        return self._with(other, -1.0)
 
     def __mul__(self, factor: Estimate | float) -> Estimate:
-        if isinstance(factor, Estimate):  # to first order, what both share included
-            first, second = self * factor.value, factor * self.value
-            return Estimate(self.value * factor.value, (first + second).parts)
+        """The product to first order: what both share is counted once."""
+        if isinstance(factor, Estimate):
+            return Estimate(self.value * factor.value, self._weighed(factor.value, factor, self.value))
         return Estimate(self.value * factor, {name: part * factor for name, part in self.parts.items()})
 
     def __truediv__(self, divisor: Estimate | float) -> Estimate:
@@ -60,7 +61,15 @@ class Estimate:
         if not isinstance(divisor, Estimate):
             return self * (1 / divisor)
         ratio = self.value / divisor.value
-        return Estimate(ratio, ((self - divisor * ratio) * (1 / divisor.value)).parts)
+        return Estimate(ratio, self._weighed(1 / divisor.value, divisor, -ratio / divisor.value))
+
+    def differs_from(self, other: Estimate, least: float = 0.0) -> bool:
+        """Whether two values lie farther apart than ``least``, and than the errors that they do not share."""
+        apart = abs(self.value - other.value)
+        if apart <= max(least, COVERAGE_95 * abs(self.standard - other.standard)):
+            return False
+        # Between the two bounds of what a difference's band can be, what they share decides.
+        return apart > COVERAGE_95 * (self.standard + other.standard) or apart > (self - other).band
 
     def with_part(self, name: str, standard: float) -> Estimate:
         """The same value with one more independent source of the given standard uncertainty."""
@@ -72,12 +81,17 @@ class Estimate:
         ranked = sorted(self.parts.items(), key=lambda item: -abs(item[1]))
         return {name: part**2 / variance for name, part in ranked if part} if variance else {}
 
-    def _combine(self, other: Estimate | float, sign: float) -> Estimate:
+    def _with(self, other: Estimate | float, sign: float) -> Estimate:
         if not isinstance(other, Estimate):
-            return Estimate(self.value + sign * other, dict(self.parts))
-        names = dict.fromkeys((*self.parts, *other.parts))
-        parts = {name: self.parts.get(name, 0.0) + sign * other.parts.get(name, 0.0) for name in names}
-        return Estimate(self.value + sign * other.value, parts)
+            return Estimate(self.value + sign * other, self.parts)
+        return Estimate(self.value + sign * other.value, self._weighed(1.0, other, sign))
+
+    def _weighed(self, own: float, other: Estimate, others: float) -> dict[str, float]:
+        """The parts of a sum in which this value and another each have a weight."""
+        parts = dict(self.parts) if own == 1.0 else {name: part * own for name, part in self.parts.items()}
+        for name, part in other.parts.items():
+            parts[name] = parts.get(name, 0.0) + others * part
+        return parts
 
 
 def exactly(value: float) -> Estimate:
@@ -109,10 +123,11 @@ def propagate(function: Callable[..., Array], *inputs: Estimate) -> tuple[Estima
     columns = [_scenarios(estimate, [move.get(place, 0.0) for move in moves]) for place, estimate in enumerate(inputs)]
     results = np.atleast_2d(np.asarray(function(*columns), dtype=float))
     middle, raised, lowered = results[0], results[1 : 1 + len(moves)], results[1 + len(moves) :]
-    halves = ((raised - lowered) / 2).T.tolist()
+    places, shares = [move for move, _ in share_of.values()], [share for _, share in share_of.values()]
+    parts = (((raised - lowered) / 2).T[:, places] * np.array(shares)).tolist()
     return tuple(
-        Estimate(value, {name: half[move] * share for name, (move, share) in share_of.items() if half[move]})
-        for value, half in zip(middle.tolist(), halves, strict=True)
+        Estimate(value, {name: part for name, part in zip(share_of, own, strict=True) if part})
+        for value, own in zip(middle.tolist(), parts, strict=True)
     )
 
 

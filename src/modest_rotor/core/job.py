@@ -7,6 +7,7 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
+from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.call import Call
@@ -50,6 +51,14 @@ class Site(Sheet):
     name: str = Field(min_length=1, max_length=LONGEST_NAME)
     units: UnitSystem = "si"
     currency: str | None = Field(default=None, pattern=r"^[A-Z]{3}$")
+    numbers: NumberStyle | None = Field(default=None, description="how numbers are written here, where that was said")
+
+    def style_of(self, units: UnitSystem) -> NumberStyle | None:
+        """How numbers are written here: as was said, else by units of the Americas; nothing where neither tells.
+
+        :param units: those of whoever types.
+        """
+        return self.numbers or (NumberStyle.POINT if "ip" in (units, self.units) else None)
 
 
 class Machine(Sheet):
@@ -100,6 +109,12 @@ class JobDocument(Sheet):
             if len(names) != len(set(names)):
                 raise ValueError("two items of one list have the same id")
         return self
+
+    @property
+    def plate_as_fed(self) -> Plate:
+        """The plate in the connection that the volts read ask for, where nobody said which one is wired."""
+        read = next((one.voltage for one in self.before if one.voltage is not None), None)
+        return self.plate.as_fed(read.si if read else None)
 
     @property
     def before(self) -> tuple[ReadingSet, ...]:

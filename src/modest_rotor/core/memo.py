@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Hashable
-from typing import Protocol, TypeVar
+from typing import Protocol, TypeVar, cast
 
 Answer = TypeVar("Answer")
 
@@ -27,3 +27,16 @@ class NoMemo:
 
 
 NOTHING_KEPT = NoMemo()
+
+
+class WithinOne:
+    """Keeps everything, and is let go with the assessment that it was made for: what two parts ask for is worked out once."""
+
+    def __init__(self) -> None:
+        self._results: dict[Hashable, object] = {}
+
+    def kept(self, key: Hashable, work: Callable[[], Answer]) -> Answer:
+        """The result of the first who asked."""
+        if key not in self._results:
+            self._results[key] = work()
+        return cast(Answer, self._results[key])

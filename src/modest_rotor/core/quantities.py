@@ -60,6 +60,10 @@ class Quantity:
         """The unit in which a reader of ``system`` sees and types it."""
         return next(unit for unit in self.units if unit.symbol == self.reader_units[system])
 
+    def is_american(self, unit: Unit) -> bool:
+        """Whether a unit is the one that readers in the Americas see, and no other reader does."""
+        return unit.symbol == self.reader_unit("ip").symbol != self.reader_unit("si").symbol
+
     def unit_named(self, spelling: str) -> Unit | None:
         """The unit of this quantity that ``spelling`` names, if any; an exact symbol goes before a loose alias."""
         exact = (unit for unit in self.units if unit.symbol == spelling)

@@ -32,7 +32,7 @@ def draw_rail(
     entries = []
     for station in Station:
         if station is Station.FINDINGS:
-            told, waits = _findings(findings, ways, bool(case.sets))
+            told, waits = _findings(findings, ways, any(not facts.reading.is_empty for facts in case.sets))
         elif station is Station.SETUP:
             told, waits = _setup(setup)
         elif station is Station.PROOF:

@@ -10,6 +10,7 @@ from modest_rotor.core.assessment import Assessment, Balance, Finding, Severity
 from modest_rotor.core.job import Job, Station
 from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.checks.place import Fits
+from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, as_typed
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report_proof import ReportProof, report_proof
@@ -205,7 +206,7 @@ def _line(one: OptionAnswer, chosen: OptionAnswer | None) -> OptionLine:
         energy=_of(one.energy),
         saved=_of(one.saved_energy),
         money=_of(one.saved_money),
-        cost=_told(one.cost),
+        cost=("nothing now",) if one.kind is OptionKind.KEEP and one.cost is None else _told(one.cost),
         payback=_of(one.payback),
         worth=_of(one.worth),
         wrong=" ".join(one.limits) or one.wears,

@@ -23,7 +23,7 @@ def start_stand_ins(clock: Callable[[], float] = time.monotonic) -> StandIns:
     _running.append(running)
     for device in running.devices:
         profile = device.profile.model_dump(mode="json")
-        add_device(device.name, profile, HOST, device.port, 1, stand_in=device.key)
+        add_device(device.name, profile, HOST, device.port, 1, stand_in=device.key, site=device.site)
     return running
 
 

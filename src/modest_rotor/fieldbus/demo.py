@@ -13,6 +13,9 @@ from modest_rotor.fieldbus.stand_in import RunningPlant, StandIn
 
 DRIVE, HALL_PANEL, FAN, BLOWER_PANEL = "hall-drive", "hall-panel", "blower-fan", "blower-panel"
 
+HALL_SITE, FERRY_SITE = "Old Net Loft Community Hall", "Quillhaven Ferry Terminal"
+"""The demo's sites, at which they stand."""
+
 
 def demo_stand_ins(clock: Callable[[], float] = time.monotonic) -> tuple[StandIn, ...]:
     """The four devices, not yet answering.
@@ -24,8 +27,8 @@ def demo_stand_ins(clock: Callable[[], float] = time.monotonic) -> tuple[StandIn
     hall = RunningPlant(hall_fan(drive.traits.drive or DriveTraits()), Told(high_hz=50.0), clock)
     blower = RunningPlant(waiting_hall_blower(fan.traits.signal or SignalTraits()), Told(run=True), clock)
     return (
-        StandIn(DRIVE, "Hall supply fan, drive", drive, hall),
-        StandIn(HALL_PANEL, "Hall supply fan, meter panel", panel, hall, seed=11),
-        StandIn(FAN, "Waiting hall blower, electronic motor", fan, blower),
-        StandIn(BLOWER_PANEL, "Waiting hall blower, meter panel", panel, blower, seed=13),
+        StandIn(DRIVE, "Hall supply fan, drive", drive, hall, site=HALL_SITE),
+        StandIn(HALL_PANEL, "Hall supply fan, meter panel", panel, hall, seed=11, site=HALL_SITE),
+        StandIn(FAN, "Waiting hall blower, electronic motor", fan, blower, site=FERRY_SITE),
+        StandIn(BLOWER_PANEL, "Waiting hall blower, meter panel", panel, blower, seed=13, site=FERRY_SITE),
     )

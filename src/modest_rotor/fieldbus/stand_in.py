@@ -121,8 +121,10 @@ class Panel:
 class StandIn:
     """One simulated device: its registers worked out at every request from the plant."""
 
-    def __init__(self, key: str, name: str, profile: DeviceProfile, plant: InTime, seed: int = 7) -> None:
-        self.key, self.name, self.profile, self.plant = key, name, profile, plant
+    def __init__(
+        self, key: str, name: str, profile: DeviceProfile, plant: InTime, seed: int = 7, site: str | None = None
+    ) -> None:
+        self.key, self.name, self.profile, self.plant, self.site = key, name, profile, plant, site
         self.trouble = Trouble.NONE
         self.panel = Panel()
         self.held: dict[Role, float] = dict(_FIRST.get(profile.kind, {}))

@@ -52,9 +52,9 @@ def all_jobs_by_site(page: int = 1, size: int = PAGE) -> tuple[BoardSite, ...]:
     rows = database.execute_sql(BOARD_SQL, (size, (page - 1) * size)).fetchall()
     until = time.monotonic() + RENEW_FOR_S
     sites: dict[int, tuple[Site, list[BoardJob]]] = {}
-    for site_id, name, units, currency, *job in rows:
+    for site_id, name, units, currency, numbers, *job in rows:
         if site_id not in sites:
-            sites[site_id] = (Site(name=name, units=units, currency=currency), [])
+            sites[site_id] = (Site(name=name, units=units, currency=currency, numbers=numbers), [])
         sites[site_id][1].append(_board_job(BoardRow(*job), until))
     return tuple(BoardSite(id=number, site=site, jobs=tuple(lines)) for number, (site, lines) in sites.items())
 
@@ -65,7 +65,7 @@ def count_jobs() -> int:
 
 
 BOARD_SQL = """
-SELECT s.id, s.name, s.units, s.currency, j.id, m.id, m.document->>'name', m.document->>'place', j.summary, j.summary_key,
+SELECT s.id, s.name, s.units, s.currency, s.numbers, j.id, m.id, m.document->>'name', m.document->>'place', j.summary, j.summary_key,
        j.revision || '.' || m.revision, m.told, j.saved
 FROM site s JOIN machine m ON m.site_id = s.id JOIN job j ON j.machine_id = m.id ORDER BY s.id, j.id LIMIT %s OFFSET %s
 """

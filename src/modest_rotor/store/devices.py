@@ -27,6 +27,12 @@ class KeptDevice:
     port: int
     unit: int
     stand_in: str | None
+    site: str | None = None
+    """Where it stands; ``None`` where nobody said it."""
+
+    def stands_at(self, site: str) -> bool:
+        """Whether it may be of a site: it stands there, or nobody said where it stands."""
+        return self.site is None or self.site == site
 
 
 @dataclass(frozen=True)
@@ -76,7 +82,13 @@ def device_named(name: str | None) -> KeptDevice:
 
 
 def add_device(
-    name: str, profile: dict[str, Any], host: str, port: int, unit: int, stand_in: str | None = None
+    name: str,
+    profile: dict[str, Any],
+    host: str,
+    port: int,
+    unit: int,
+    stand_in: str | None = None,
+    site: str | None = None,
 ) -> KeptDevice:
     """Keep a device; a stand-in that is there already only gets its new port."""
     now = datetime.now(UTC)
@@ -85,6 +97,7 @@ def add_device(
             row = DeviceRow.get_or_none(DeviceRow.stand_in == stand_in)
             if row is not None:
                 row.name, row.profile, row.host, row.port, row.unit, row.saved = name, profile, host, port, unit, now
+                row.site = site
                 row.save()
                 return _kept(row)
         if DeviceRow.select().count() >= MOST_DEVICES:
@@ -92,7 +105,7 @@ def add_device(
         if DeviceRow.select().where(DeviceRow.name == name).exists():
             raise ChangeRefused(f"There is a device called “{name}” already; give this one another name.")
         row = DeviceRow.create(
-            name=name, profile=profile, host=host, port=port, unit=unit, stand_in=stand_in, saved=now
+            name=name, profile=profile, host=host, port=port, unit=unit, stand_in=stand_in, site=site, saved=now
         )
     return _kept(row)
 
@@ -200,4 +213,4 @@ def writes_of(device_id: int, most: int = 50) -> tuple[WrittenRow, ...]:
 
 
 def _kept(row: DeviceRow) -> KeptDevice:
-    return KeptDevice(row.id, row.name, row.profile, row.host, row.port, row.unit, row.stand_in)
+    return KeptDevice(row.id, row.name, row.profile, row.host, row.port, row.unit, row.stand_in, row.site)

@@ -18,6 +18,7 @@ from modest_rotor import __version__
 from modest_rotor.core.changes import label_of, value_at, with_change
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job, JobDocument, Machine, Site
+from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.store.database import database, forgets_on_connect, transaction
 from modest_rotor.store.fits import assessed_job
@@ -106,7 +107,8 @@ def keep_job(job: Job) -> StoredJob:
     found = assessed_job(job)
     with transaction():
         site, _ = SiteRow.get_or_create(  # type: ignore[no-untyped-call]
-            name=job.site.name, defaults={"units": job.site.units, "currency": job.site.currency}
+            name=job.site.name,
+            defaults={"units": job.site.units, "currency": job.site.currency, "numbers": job.site.numbers},
         )
         machine = MachineRow.create(site=site, document=job.machine.model_dump(mode="json"))
         row = JobRow.create(machine=machine, document=job.document.model_dump(mode="json"), began=now, saved=now)
@@ -115,6 +117,13 @@ def keep_job(job: Job) -> StoredJob:
         if kept.job.site == job.site:
             _keep_line(row, found)
         return kept
+
+
+def say_numbers(job_id: int, numbers: NumberStyle | None) -> StoredJob:
+    """Say how numbers are written at a job's site; what was typed there before keeps the value that it was read as."""
+    SiteRow.update(numbers=numbers).where(SiteRow.id == row_of(job_id).machine.site.id).execute()
+    forget_kept()
+    return load(job_id)
 
 
 def save_change(
@@ -334,7 +343,7 @@ def job_in(row: JobRow) -> Job:
 
 
 def _site(row: SiteRow) -> Site:
-    return Site(name=row.name, units=row.units, currency=row.currency)
+    return Site(name=row.name, units=row.units, currency=row.currency, numbers=row.numbers)
 
 
 def summary_key(revision: str) -> str:

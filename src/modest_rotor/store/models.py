@@ -31,6 +31,7 @@ class SiteRow(Row):
     name = TextField(unique=True)
     units = CharField(max_length=2)
     currency = CharField(max_length=3, null=True)
+    numbers = CharField(max_length=5, null=True)
 
     class Meta:
         table_name = "site"
@@ -144,6 +145,7 @@ class DeviceRow(Row):
     port = IntegerField()
     unit = IntegerField()
     stand_in = CharField(max_length=40, null=True, unique=True)
+    site = TextField(null=True)
     saved = DateTimeTZField()
 
     class Meta:

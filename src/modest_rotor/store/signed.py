@@ -160,9 +160,19 @@ def _whole(row: Any) -> SignedJob:
     """A sign-off as it was kept; rows never change, so one that was read is kept."""
     job = Job.model_validate(row.job_file)
     try:
-        return SignedJob(line=_line(row), job=job, assessment=Assessment.model_validate(row.assessment))
+        return SignedJob(line=_line(row), job=job, assessment=Assessment.model_validate(_still_told(row.assessment)))
     except ValidationError:
         return SignedJob(line=_line(row), job=job, assessment=assess_job(job), anew=True)
+
+
+def _still_told(kept: dict[str, Any]) -> dict[str, Any]:
+    """An assessment without what earlier programs told along with it, and today's tells when it is asked for by itself."""
+    options = kept.get("options")
+    if not isinstance(options, dict):
+        return kept
+    told = [{name: part for name, part in one.items() if name != "loaded"} for one in options.get("options", ())]
+    rest = {name: part for name, part in options.items() if name != "as_found"}
+    return {**kept, "options": {**rest, "options": told}}
 
 
 def _line(row: Any) -> SignedLine:

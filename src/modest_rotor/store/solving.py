@@ -15,7 +15,7 @@ from typing import Any, TypeVar
 
 from cachetools import LRUCache, cached
 
-from modest_rotor.core.assess import assess, build_case, fit_job, job_fit_key, ladder, needles
+from modest_rotor.core.assess import assess, build_case, fit_job, job_fit_key, ladder, loaded, needles
 from modest_rotor.core.assessment import Assessment, BoardLine
 from modest_rotor.core.changes import read_for, with_change
 from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
@@ -23,6 +23,7 @@ from modest_rotor.core.drift.log import Log, Reference
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ModestRotorError, OutsideValidity, Refusal
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
@@ -174,6 +175,16 @@ def ladder_here(job: Job) -> Ladder:
     """What explains a job's last set of readings."""
     sound = sound_job(job)
     return ladder(sound, fit_of(sound))
+
+
+@_or_refused
+def loaded_here(job: Job) -> tuple[LoadedAnswer, ...]:
+    """What each option of a job moves and takes as the filter loads."""
+    try:
+        return loaded(job, fit_of(job), PARTS)
+    except Exception:  # one value must not take the picture away
+        sound = sound_job(job)
+        return loaded(sound, fit_of(sound), PARTS)
 
 
 def put_right_here(job: Job) -> FoundMachine | str:

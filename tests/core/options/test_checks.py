@@ -10,7 +10,7 @@ from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
 from modest_rotor.core.tables import read_table
 from modest_rotor.store.solving import NewestKept, fit_of
-from tests.jobs import KRAUSE, assessed, changed, option
+from tests.jobs import KRAUSE, as_loaded, assessed, changed, option
 
 pytestmark = pytest.mark.slow
 
@@ -125,7 +125,8 @@ def test_a_stop_withholds_every_number_until_somebody_answers_for_it() -> None:
     one = option(assessed(KRAUSE, options=stopped), "B")
     assert one.fits == "cannot" and one.stop == "Does the appliance's listing allow another kind?"
     assert all(step.flow is None and step.input_power is None for step in one.steps)
-    assert one.energy.figure is None and one.saved_money.figure is None and one.loaded is None
+    assert one.energy.figure is None and one.saved_money.figure is None
+    assert "one" not in as_loaded(KRAUSE, options=stopped)
     waiver = {
         "id": "w1",
         "option": "one",

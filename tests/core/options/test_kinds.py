@@ -19,7 +19,7 @@ from modest_rotor.core.standards.drives import drive_efficiency
 from modest_rotor.core.standards.motors import W_PER_HP
 from modest_rotor.core.stations.options import Considered, OptionKind
 from modest_rotor.core.stations.product import Product
-from tests.jobs import KRAUSE, assessed, option
+from tests.jobs import KRAUSE, as_loaded, assessed, option
 
 pytestmark = pytest.mark.slow
 
@@ -214,12 +214,12 @@ def test_constant_airflow_takes_more_watts_as_the_filter_loads_and_the_others_lo
         "considered": [{"id": f"k{n}", "kind": str(kind), "product": strong} for n, kind in enumerate(kinds)],
         "tightness": "200 %",
     }
-    answer = assessed(blower, options={**asked, "fitting": {"permanent_supply": "yes", "listing_allows": "yes"}})
+    answers = as_loaded(blower, options={**asked, "fitting": {"permanent_supply": "yes", "listing_allows": "yes"}})
     lost, gained = {}, {}
-    for one in answer.options.options:
-        first, last = one.loaded.points[0], one.loaded.asked
-        lost[one.kind] = 1 - last.flow.value / first.flow.value
-        gained[one.kind] = last.input_power.value / first.input_power.value - 1
+    for one, kind in zip(answers.values(), ("keep", *kinds), strict=True):
+        first, last = one.points[0], one.asked
+        lost[kind] = 1 - last.flow.value / first.flow.value
+        gained[kind] = last.input_power.value / first.input_power.value - 1
     assert lost["electronic, airflow held"] == pytest.approx(0.0, abs=1e-6)
     assert 0 < lost["electronic, torque taps"] < lost["keep"] < lost["electronic"]
     assert gained["electronic, airflow held"] > 0.1 and gained["electronic, torque taps"] > 0
@@ -406,10 +406,12 @@ def test_torque_efficiencies_and_power_factor_belong_together() -> None:
 @pytest.mark.parametrize("kind", [OptionKind.RESHEAVE, OptionKind.REGULATOR, OptionKind.EC_FAN], ids=str)
 def test_a_loading_filter_takes_air_from_every_setting_that_does_not_hold_it(kind: OptionKind) -> None:
     """At its own system an option moves what its first step says; on a tighter one, less, and ever less."""
-    one = of_kind(KRAUSE, kind, own={"speed_share": "95 %"} if kind is OptionKind.RESHEAVE else None)
-    flows = [point.flow.value for point in one.loaded.points]
+    own = {"id": "one", "kind": str(kind), **({"speed_share": "95 %"} if kind is OptionKind.RESHEAVE else {})}
+    asked = {"considered": [own], "fitting": PLACE}
+    one, points = option(assessed(KRAUSE, options=asked), "B"), as_loaded(KRAUSE, options=asked)["one"].points
+    flows = [point.flow.value for point in points]
     assert flows[0] == pytest.approx(one.steps[0].flow.value, rel=5e-3)
-    assert one.loaded.points[0].input_power.value == pytest.approx(one.steps[0].input_power.value, rel=5e-3)
+    assert points[0].input_power.value == pytest.approx(one.steps[0].input_power.value, rel=5e-3)
     assert flows == sorted(flows, reverse=True) and flows[-1] < 0.9 * flows[0]
 
 

@@ -6,7 +6,7 @@ from typing import Any
 
 import pytest
 
-from tests.jobs import KRAUSE, assessed
+from tests.jobs import KRAUSE, as_loaded, assessed
 
 pytestmark = pytest.mark.slow
 
@@ -15,6 +15,8 @@ MOTOR = {
     "code": "held", "type": "motor", "name": "Held", "motor_kind": "electronic", "holds": "airflow", "rated_power": f"{RATED_W:.0f} W", "rated_voltage": "115 V",
     "phases": 1, "rated_speed": "1,800 rpm", "nominal_efficiency": "78 %", "blower_constants": "yes",
 }  # fmt: skip
+PLACE = {"permanent_supply": "yes", "listing_allows": "yes"}
+RUNS_FULL = "it runs full all the same"
 CONSIDERED = [
     {"id": "held", "kind": "electronic, airflow held", "product": MOTOR},
     {"id": "speed", "kind": "electronic", "product": {**MOTOR, "holds": "speed"}},
@@ -24,11 +26,10 @@ CONSIDERED = [
 
 
 def loaded(**changes: Any) -> dict[str, Any]:
-    answer = assessed(
-        KRAUSE, machine__wheel="forward-curved", options__considered=CONSIDERED, options__fitting={"permanent_supply": "yes", "listing_allows": "yes"},
-        duty__part_flow="it runs full all the same", **changes,
+    return as_loaded(
+        KRAUSE, machine__wheel="forward-curved", options__considered=CONSIDERED, options__fitting=PLACE,
+        duty__part_flow=RUNS_FULL, **changes,
     )  # fmt: skip
-    return {one.id: one.loaded for one in answer.options.options if one.loaded}
 
 
 def test_no_motor_gives_more_than_its_rating_however_tight_the_system() -> None:
@@ -62,3 +63,15 @@ def test_the_static_of_today_changes_nothing() -> None:
     for name, one in loaded().items():
         assert at[name].flow.value == pytest.approx(one.points[0].flow.value, rel=0.02), name
         assert at[name].input_power.value == pytest.approx(one.points[0].input_power.value, rel=0.02), name
+
+
+def test_the_picture_stands_on_the_same_machine_under_the_same_name_as_the_comparison() -> None:
+    """With a repair chosen both start from the machine put right: at today's system the picture has the first step's point."""
+    asked = {"options__repairs": ["filter"], "options__filter_excess": "80 Pa"}
+    answers = loaded(**asked)
+    options = assessed(KRAUSE, machine__wheel="forward-curved", options__considered=CONSIDERED, options__fitting=PLACE, duty__part_flow=RUNS_FULL, **asked).options  # fmt: skip
+    for one in options.options:
+        told = answers[one.id]
+        assert (told.letter, told.title, told.series) == (one.letter, one.title, one.series)
+        assert told.points[0].flow.value == pytest.approx(one.steps[0].flow.value, rel=5e-3)
+    assert len(options.options) == 1 + len(CONSIDERED)

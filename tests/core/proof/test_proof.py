@@ -152,3 +152,38 @@ def test_without_sets_after_it_waits_and_the_next_step_says_what_to_read() -> No
     after = {"id": "s2", "stage": "after", "current": "2 A", "airflow": "2,080 L/s"}
     amps_only = told(HALL, readings=[*HALL["document"]["readings"], after]).proof
     assert amps_only.verdict == "not provable with these meters"
+
+
+def test_a_part_of_the_year_keeps_no_promise_unless_somebody_says_why() -> None:
+    """One of the demo's two steps read: how many, which share of the hours, which is missing; and no "kept" without a reason."""
+    whole = proof()
+    assert (
+        whole.verdict == "inside its band"
+        and "kept its promise" in plain(whole.sentence)
+        and "of the hours" not in plain(whole.sentence)
+    )
+    readings = BAGGAGE["document"]["readings"]
+    part = proof(readings=[*readings[: 1 + FULL - 1], readings[FULL]])
+    words = plain(part.sentence)
+    assert part.verdict == "inside its band, as far as it was read" and "kept" not in words
+    hours = [step.hours.value for step in part.steps if step.hours]
+    share = hours[0] / sum(hours)
+    assert "one of two steps was read" in words and f"{share:.4g} " in words and "not read: " in words
+    reason = proof(readings=[*readings[: 1 + FULL - 1], readings[FULL]], proof__unread="hall closed until spring")
+    assert reason.verdict == "inside its band" and "on what was read" in plain(reason.sentence)
+    assert "hall closed until spring" in plain(reason.sentence)
+
+
+def test_a_set_read_after_set_up_was_signed_is_asked_about_once() -> None:
+    """Nobody said on which machine: later than the last signature it is asked; earlier, or said, it is not."""
+    readings = BAGGAGE["document"]["readings"]
+    signed = max(sign["at"] for sign in BAGGAGE["document"]["setup"]["signs"])
+    later, sooner = {"id": "s8", "input_power": "430 W", "taken_at": "2026-02-01 09:00"}, {"id": "s9", "input_power": "570 W", "taken_at": "2025-01-01 09:00"}  # fmt: skip
+    assert sooner["taken_at"] < signed < later["taken_at"]
+    asked = proof(readings=[*readings, later, sooner])
+    assert [one.id for one in asked.asks] == ["s8"]
+    for stage in ("before", "after"):
+        assert proof(readings=[*readings, later | {"stage": stage}]).asks == ()
+    assert (
+        proof(readings=[*readings, {"id": "s8", "taken_at": "2026-02-01 09:00"}]).asks == ()
+    )  # an empty one says nothing

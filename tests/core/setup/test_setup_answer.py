@@ -49,7 +49,7 @@ def test_without_a_choice_it_waits_and_a_stopped_choice_says_so() -> None:
 
 def test_steps_stand_in_the_order_of_the_hands_and_fit_what_is_fitted() -> None:
     names = [one.step for one in setup(HALL).steps]
-    order = ["isolate", "prove_dead", "discharge_link", "photograph", "remove", "compare", "parts", "link", "free", "power", "rotation", "rotation_drive", "drive_settings", "sweep", "commands", "card"]  # fmt: skip
+    order = ["isolate", "prove_dead", "photograph", "link", "overload", "fuse", "drive_settings", "free", "power", "rotation", "rotation_drive", "run", "sweep", "commands", "card"]  # fmt: skip
     assert [name for name in names if name in order] == order
     assert not {"capacitor_kept", "vent", "taps_capped"} & set(names)
     fan = [one.step for one in setup(WAITING, decision__chosen="electronic").steps]
@@ -61,7 +61,7 @@ def test_steps_stand_in_the_order_of_the_hands_and_fit_what_is_fitted() -> None:
 
 def test_every_step_that_can_hurt_says_its_caution_first() -> None:
     for one in (*setup(HALL).steps, *setup(WAITING, decision__chosen="electronic").steps):
-        if one.group in ("Take out", "First power") and one.step not in ("photograph",):
+        if one.group in ("Isolate", "Take out", "First power") and one.step not in ("photograph",):
             assert one.caution, one.step
 
 
@@ -164,6 +164,21 @@ def test_volts_follow_the_share_of_speed_and_the_dead_band_of_the_device() -> No
     for command in fan.commands:
         volts, share = (piece for piece in command.told if not isinstance(piece, str))
         assert volts.value == pytest.approx(10 * share.value)
+
+
+@pytest.mark.parametrize("there", [None, "24 V calls", "dial", "0-10 V"])
+def test_a_command_is_told_alike_by_its_check_and_by_set_up(there: str | None) -> None:
+    """Set once by its dial in the one place is a dial in the other, and volts are volts; full is full in both."""
+    whole = told(WAITING, decision__chosen="electronic", options__fitting__command=there)
+    option = next(one for one in whole.options.options if one.id == "electronic")
+    check = next(one for one in option.checks if one.check == "command")
+    by_dial = there is not None and "dial" in plain(check.sentence)
+    for command, step in zip(whole.setup.commands, option.steps, strict=True):
+        words = plain(command.told)
+        assert ("dial at" in words) is by_dial and ("(command_voltage)" in words) is not by_dial
+        share = next(piece.value for piece in command.told if not isinstance(piece, str) and piece.quantity == "signal")
+        told_there = next(piece.value for piece in step.setting if not isinstance(piece, str))
+        assert share == pytest.approx(told_there)
 
 
 def test_torque_taps_come_with_what_their_neighbours_would_give() -> None:

@@ -174,6 +174,44 @@ def test_frames(frame: str, inches: tuple[float, ...]) -> None:
 
 
 @pytest.mark.parametrize(
+    ("frame", "gone"),
+    [
+        ("56C", set()), ("56H", set()), ("145TC", set()), ("48Y", {"across_m", "along_m", "shoulder_m"}),
+        ("254TZ", {"shoulder_m", "shaft_m"}), ("56Z", {"shoulder_m", "shaft_m"}), ("184JM", None), ("254TS", {"shoulder_m", "shaft_m"}),
+    ],
+)  # fmt: skip
+def test_what_a_suffix_leaves_of_a_frame(frame: str, gone: set[str] | None) -> None:
+    """NEMA MG 1, 4.2.2 and 11.01: a face leaves all; Z, J and a short shaft leave the feet; Y leaves the height."""
+    if gone is None:
+        with pytest.raises(OutsideValidity):
+            nema_frame(frame)
+        return
+    found = vars(nema_frame(frame))
+    whole = vars(nema_frame(frame[:2] if not frame[2:3].isdigit() else frame[:3] + "T"))
+    assert {name for name, size in found.items() if size is None} == gone
+    assert all(found[name] == whole[name] for name in set(whole) - gone)
+
+
+@pytest.mark.parametrize(
+    ("hp", "volts", "amps"),
+    [(0.33, 110, 7.2), (0.17, 115, 4.4), (1 / 3, 120, 7.2), (0.5, 240, 4.9)],
+)
+def test_sizes_and_volts_as_plates_print_them(hp: float, volts: float, amps: float) -> None:
+    """NFPA 70, table 430.248 and its note on system volts (from memory): 0.33 hp is a third, 110 to 120 V stand for 115."""
+    assert wiring_current_a(hp * W_PER_HP, volts, 1) == amps
+
+
+def test_volts_of_three_phase_systems_and_sizes_above_100_hp() -> None:
+    """NFPA 70, table 430.250 (from memory): 125 hp at 460 V 156 A; 480 V is a system's name for the same."""
+    assert wiring_current_a(125 * W_PER_HP, 480, 3) == wiring_current_a(125 * W_PER_HP, 460, 3) == 156
+    assert wiring_current_a(200 * W_PER_HP, 575, 3) == 192
+    with pytest.raises(OutsideValidity):
+        wiring_current_a(0.4 * W_PER_HP, 115, 1)  # between a third and a half: no size
+    with pytest.raises(OutsideValidity):
+        wiring_current_a(0.5 * W_PER_HP, 277, 1)
+
+
+@pytest.mark.parametrize(
     ("phases", "hp", "volts", "amps"),
     [(1, 0.5, 115, 9.8), (1, 1, 230, 8.0), (1, 5, 208, 30.8), (3, 0.5, 460, 1.1), (3, 7.5, 208, 24.2), (3, 25, 575, 27), (3, 100, 460, 124)],
 )  # fmt: skip

@@ -3,13 +3,17 @@
 from __future__ import annotations
 
 import itertools
+import re
+from typing import Any
 
 import pytest
 
-from modest_rotor.core.entry import read_entry
+from modest_rotor.core.entry import Entry, read_entry
+from modest_rotor.core.numerals import NumberStyle, plain_fractions
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.stations.sheet import quantity_of
+from tests.core.stations.plates import PLATES, SHORT
 
 WHOLE = "3/4 HP 208-230V 4.8A 1075RPM 60HZ 1PH 10uF 370VAC SF1.0 FR48Y INS B"
 EXPECTED = {
@@ -73,7 +77,56 @@ def test_a_value_that_cannot_be_is_refused_in_place_and_the_rest_kept() -> None:
     read = read_line("99999 HP 230V")
     assert read.values == {"rated_voltage": "230 V"}
     refused = read.pieces[0]
-    assert refused.refused and "99999 hp" in refused.refused
+    assert refused.text == "99999 HP" and refused.refused and "no plate has 99999 hp" in refused.refused
+
+
+def expected_of(told: str) -> tuple[dict[str, str], set[str]]:
+    """The fields that a plate must give, and those that must be asked about."""
+    gives, asks = {}, set()
+    for part in filter(None, told.split("; ")):
+        if part.startswith("?"):
+            asks.add(SHORT[part[1:]])
+        else:
+            name, _, value = part.partition("=")
+            gives[SHORT[name]] = value
+    return gives, asks
+
+
+def as_meant(values: dict[str, Any]) -> dict[str, Any]:
+    """The same as a plate holds it: what is typed in one way or another means the same."""
+    plate = Plate.model_validate({name: int(value) if name == "phases" else value for name, value in values.items()})
+    meant = {name: getattr(plate, name) for name in values}
+    return {name: (one.low, one.si) if isinstance(one, Entry) else one for name, one in meant.items()}
+
+
+@pytest.mark.parametrize("style", [None, NumberStyle.POINT, NumberStyle.COMMA], ids=["unknown", "point", "comma"])
+@pytest.mark.parametrize(("line", "told"), PLATES)
+def test_a_hundred_plates_are_read_right_or_asked_about_and_never_silently_wrong(
+    line: str, told: str, style: NumberStyle | None
+) -> None:
+    """In the style of the place or in none: whatever is given is what the plate says; what is not given shows why."""
+    gives, asks = expected_of(told)
+    read = read_line(line, style)
+    got = as_meant(read.values)
+    right = as_meant(gives)
+    settled = asks if style is not None and ("1.200" in line or "1,200" in line) else set()
+    assert {name: value for name, value in got.items() if name not in settled} == right
+    shown = sum(piece.refused is not None for piece in read.pieces)
+    assert shown >= (len(asks - settled) > 0)
+    if not asks:
+        assert shown == ("99999" in line)
+
+
+def test_there_are_a_hundred_of_them_and_nothing_of_them_is_dropped() -> None:
+    """Every letter and digit that was typed stands in some piece, in its order."""
+    assert len(PLATES) >= 100
+    for line, _ in PLATES:
+        pieces = "".join(piece.text for piece in read_line(line, None).pieces)
+        typed = re.sub(r"[\W_]", "", plain_fractions(line))
+        if "\n" not in line:
+            assert re.sub(r"[\W_]", "", pieces) == typed
+        else:
+            assert sorted(re.sub(r"[\W_]", "", pieces)) == sorted(typed)
 
 
 def test_nothing_gives_nothing() -> None:

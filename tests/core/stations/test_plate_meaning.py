@@ -93,10 +93,31 @@ def test_frames_and_their_suffixes(frame: str, words: str) -> None:
 
 def test_frame_dimensions() -> None:
     # NEMA MG 1, 4.4.1: frame 56 has D 3.5 in. and U 0.625 in.
-    height, shaft, *_, keyway = figures("Frame", frame="56")
+    height, shaft, keyway, *_ = figures("Frame", frame="56")
     assert keyway == pytest.approx(3 / 16 * 0.0254)
     assert "flat" in said("Frame", frame="48")[0]
     assert (height, shaft) == pytest.approx((3.5 * 0.0254, 0.625 * 0.0254))
+
+
+def test_a_z_leaves_the_feet_and_not_the_shaft_a_y_the_height_alone() -> None:
+    """NEMA MG 1, 11.01: Z marks another shaft, Y other mounting; a C face changes neither."""
+    whole, other_shaft = said("Frame", frame="254T")[0], said("Frame", frame="254TZ")[0]
+    assert "thick" in whole and "measure" not in whole
+    assert "measure it" in other_shaft and "between holes" in other_shaft and "thick" not in other_shaft.split(";")[1]
+    assert said("Frame", frame="56C")[0] == said("Frame", frame="56")[0]
+    assert "feet of their own" in said("Frame", frame="48Y")[0] and "thick" in said("Frame", frame="48Y")[0]
+
+
+def test_an_iec_class_says_what_it_stands_for() -> None:
+    """IEC 60034-30-1: IE2, four poles, 0.75 kW, 50 Hz: 79.6 %; IE3 82.5 % (from memory)."""
+    plate = {"rated_power": "0.75 kW", "rated_speed": "1420 rpm", "frequency": "50 Hz", "phases": 3}
+    assert figures("Efficiency class", efficiency_class="IE2", **plate) == pytest.approx([0.796])
+    assert figures("Efficiency class", efficiency_class="IE3", **plate) == pytest.approx([0.825])
+    assert "waits" in said("Efficiency class", efficiency_class="IE3")[0]
+
+
+def test_plain_thermal_protection_is_taken_as_what_restarts_without_warning() -> None:
+    assert "restarts without warning" in said("Thermal protection", protection="thermally protected")[0]
 
 
 def test_enclosures_insulation_rotation() -> None:
@@ -140,3 +161,92 @@ def test_speeds_by_resistance() -> None:
 def test_insulation_to_ground() -> None:
     assert identity("Insulation", to_ground="0.2 MΩ").doubtful  # type: ignore[attr-defined]
     assert not identity("Insulation", to_ground="OL").doubtful  # type: ignore[attr-defined]
+
+
+NO_PARTS = dict.fromkeys(("run_capacitor", "start_capacitor", "switch", "relay", "module", "plug", "analogue"), "no")
+
+
+@pytest.mark.parametrize("windings", [{}, {"first_second": "5", "second_third": "5", "third_first": "5"}])
+def test_a_single_phase_plate_without_parts_is_never_three_phase_first(windings: dict[str, str]) -> None:
+    asked = Identification.model_validate(NO_PARTS | windings)
+    single, three = (
+        next(one for one in identify(asked, (), phases) if one.question.startswith("Kind")) for phases in (1, 3)
+    )
+    assert single.motor_kind != "three-phase" and three.motor_kind in ("three-phase", "electronic")
+
+
+def test_a_sum_that_is_only_nearly_kept_is_doubted() -> None:
+    """6.5 against 2 + 4 Ω is beyond the meter's 95 % error; 6.1 is not."""
+    strained = identity("Windings", first_second="6.5", second_third="2", third_first="4")
+    assert strained.doubtful and "not quite the sum" in plain(strained.answer) and strained.ask  # type: ignore[attr-defined]
+    kept = identity("Windings", first_second="6.1", second_third="2", third_first="4")
+    assert not kept.doubtful and "within the meter" in plain(kept.answer)  # type: ignore[attr-defined]
+
+
+def test_the_auxiliary_windings_lead_is_not_the_lowest_speed() -> None:
+    ohms = (("black", "9 Ω"), ("blue", "11 Ω"), ("red", "14 Ω"), ("brown", "42 Ω"))
+    leads = tuple(
+        Lead.model_validate({"id": f"s{i}", "colour": colour, "ohms": ohm}) for i, (colour, ohm) in enumerate(ohms)
+    )
+    assert "black, blue, red" in plain(identity("Speeds", leads).answer)  # type: ignore[attr-defined]
+    other = identity("A lead that is perhaps no speed", leads)
+    assert "brown" in plain(other.answer) and other.doubtful  # type: ignore[attr-defined]
+    said_low = (*leads[:3], leads[3].model_copy(update={"function": "low"}))
+    assert "brown" in plain(identity("Speeds", said_low).answer)  # type: ignore[attr-defined]
+
+
+def test_a_sealed_machine_is_read_to_ground_before_its_pairs() -> None:
+    pairs = {"first_second": "6", "second_third": "2", "third_first": "4", "hermetic": "yes"}
+    first = identify(Identification.model_validate(pairs), ())
+    assert [one.question for one in first] == ["Terminals of a sealed machine"] and "bare shell first" in (
+        first[0].ask or ""
+    )
+    assert "blow out" in plain(first[0].answer)
+    sound = [one.question for one in identify(Identification.model_validate(pairs | {"to_ground": "OL"}), ())]
+    assert sound.index("Insulation to ground") < sound.index("Windings, from three resistances")
+    grounded = identify(Identification.model_validate(pairs | {"to_ground": "0.1 MΩ"}), ())
+    assert "do not energise" in (grounded[0].ask or "")
+
+
+@pytest.mark.parametrize(
+    ("kind", "words", "never"),
+    [
+        ("split-capacitor", "auxiliary winding", "two of its three"), ("single-phase", "start winding", "two of its three"),
+        ("shaded-pole", "turn the stator", "exchange"), ("three-phase", "two of its three leads", "winding"),
+        ("electronic", "rotation plug", "auxiliary"),
+    ],
+)  # fmt: skip
+def test_each_kind_is_turned_the_other_way_by_its_own_means(kind: str, words: str, never: str) -> None:
+    plate = {
+        "motor_kind": kind,
+        "rotation": "clockwise",
+        "rotation_seen_from": "shaft end",
+        "phases": 3 if kind == "three-phase" else 1,
+    }
+    (told,) = said("The other way round", **plate)
+    assert words in told and never not in told.lower()
+
+
+def test_unreadable_microfarads_are_offered_roughly_and_marked_so() -> None:
+    plate = {
+        "rated_power": "0.37 kW",
+        "rated_voltage": "230 V",
+        "frequency": "50 Hz",
+        "phases": 1,
+        "motor_kind": "split-capacitor",
+    }
+    assert figures("Run capacitor", **plate) == pytest.approx([11.1e-6, 18.5e-6])
+    assert "Rough" in said("Run capacitor", **plate)[0]
+
+
+def test_a_synchronous_plate_speed_asks_for_a_magnet_or_reluctance_motor_and_is_none_of_its_contradictions() -> None:
+    asked = {
+        "rated_power": "2 hp",
+        "rated_voltage": "460 V",
+        "rated_current": "2.6 A",
+        "rated_speed": "1800 rpm",
+        "frequency": "60 Hz",
+        "phases": 3,
+    }
+    assert "reluctance motor on a drive" in str(plate_facts(Plate.model_validate(asked)).speed_refusal)
+    assert plate_facts(Plate.model_validate(asked | {"motor_kind": "electronic"})).speed_refusal is None

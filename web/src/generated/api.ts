@@ -170,6 +170,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/site/numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Say Numbers
+         * @description Say how numbers are written at a job's site: what is typed there from now on is read so.
+         */
+        put: operations["say_numbers_api_jobs__job_id__site_numbers_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/preview": {
         parameters: {
             query?: never;
@@ -264,6 +284,8 @@ export interface paths {
         /**
          * Add Item
          * @description Add a set of readings (``readings``), a duty step (``duty/steps``), a lead or a call; empty, or like another item.
+         *
+         *     :param stage: of a set, where it is known from where it was added.
          */
         post: operations["add_item_api_jobs__job_id__items__name__post"];
         /**
@@ -348,6 +370,28 @@ export interface paths {
          * @description What explains the last set of readings, the likeliest cause first.
          */
         get: operations["cause_ladder_api_jobs__job_id__ladder_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/loaded": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Loaded
+         * @description What each option moves and takes as the filter loads, its setting left as it is.
+         *
+         *     :param tightness: the state of the system that is asked about, as typed and not saved yet; else the one that was saved.
+         */
+        get: operations["loaded_api_jobs__job_id__loaded_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1866,6 +1910,18 @@ export interface components {
             default: string | null;
         };
         /**
+         * AskedSet
+         * @description A set that may be of the machine set up anew: asked once.
+         */
+        AskedSet: {
+            /** Id */
+            id: string;
+            /** Title */
+            title: string;
+            /** Taken At */
+            taken_at: string;
+        };
+        /**
          * Assessment
          * @description Everything that follows from a job.
          */
@@ -2477,6 +2533,12 @@ export interface components {
              */
             trials: components["schemas"]["TrialAnswer"][];
             advice?: components["schemas"]["AdviceAnswer"] | null;
+            /**
+             * By Plate
+             * @description whether a plate, damper or sheave sets it, and nothing else
+             * @default false
+             */
+            by_plate: boolean;
             /** Waits */
             waits?: string | null;
         };
@@ -2863,6 +2925,11 @@ export interface components {
             /** Stand In */
             stand_in: boolean;
             /**
+             * Site
+             * @description where it stands; absent where nobody said it
+             */
+            site?: string | null;
+            /**
              * Of Bench
              * @description stands on the Bench: nothing on it is a reading of a job
              */
@@ -3077,7 +3144,7 @@ export interface components {
          * @description In which condition of damper, filter and duct a set was read.
          * @enum {string}
          */
-        DuctState: "as found" | "balancing plate wide open" | "filter out" | "duct off at the unit" | "panel open" | "blocked";
+        DuctState: "as found" | "balancing plate wide open" | "filter out" | "duct off at the unit" | "panel open" | "blocked" | "bare shaft, wheel or belt off";
         /**
          * Duty
          * @description The year of the machine and what its energy costs.
@@ -4059,6 +4126,11 @@ export interface components {
              */
             third_first?: components["schemas"]["Entry"] | null;
             /**
+             * Three pins in a sealed shell?
+             * @description Of a hermetic compressor or pump: its terminals can vent under pressure.
+             */
+            hermetic?: ("yes" | "no") | null;
+            /**
              * Windings to ground
              * @description Insulation tester, electronics unplugged. Type OL where it shows none.
              */
@@ -4381,6 +4453,7 @@ export interface components {
              * @enum {string}
              */
             site_units: "ip" | "si";
+            site_numbers?: components["schemas"]["NumberStyle"] | null;
             document: components["schemas"]["JobDocument"];
             /**
              * Signed
@@ -4674,6 +4747,8 @@ export interface components {
         /**
          * LinePiece
          * @description A stretch of the line: what it was taken for, or nothing where it was not recognised.
+         *
+         *     ``refused`` says why its value is not written: it cannot be, or it must be asked about first.
          */
         LinePiece: {
             /** Text */
@@ -4716,6 +4791,14 @@ export interface components {
          * @description What an option does as the filter loads: along the picture, and at the state that was asked for.
          */
         LoadedAnswer: {
+            /** Id */
+            id: string;
+            /** Letter */
+            letter: string;
+            /** Title */
+            title: string;
+            /** Series */
+            series: string;
             holds: components["schemas"]["Holds"];
             /** Points */
             points: components["schemas"]["LoadedPoint"][];
@@ -5233,6 +5316,11 @@ export interface components {
              * @default 1
              */
             unit: number;
+            /**
+             * Site
+             * @description where it stands; every job where empty
+             */
+            site?: string | null;
         };
         /**
          * NewJob
@@ -5299,6 +5387,18 @@ export interface components {
             then: components["schemas"]["Figure"];
         };
         /**
+         * NumberStyle
+         * @description How numbers are written at a place: 1,234.5 or 1.234,5.
+         * @enum {string}
+         */
+        NumberStyle: "point" | "comma";
+        /**
+         * Opening
+         * @description How far open the plate or damper stood when a setting was read.
+         * @enum {string}
+         */
+        Opening: "part open" | "wide open" | "duct off at the unit";
+        /**
          * OptionAnswer
          * @description One option: whether it may be fitted, its steps, its year, its money.
          */
@@ -5319,7 +5419,6 @@ export interface components {
             checks: components["schemas"]["FitCheck"][];
             /** Steps */
             steps: components["schemas"]["StepAnswer"][];
-            loaded: components["schemas"]["LoadedAnswer"] | null;
             energy: components["schemas"]["Result"];
             money: components["schemas"]["Result"];
             saved_energy: components["schemas"]["Result"];
@@ -5488,8 +5587,6 @@ export interface components {
             /** Overlap */
             overlap: string | null;
             repair?: components["schemas"]["RepairAnswer"] | null;
-            /** @description the machine before it is put right, where that changes it */
-            as_found?: components["schemas"]["OptionAnswer"] | null;
         };
         /**
          * Outlook
@@ -5614,7 +5711,7 @@ export interface components {
         Plate: {
             /**
              * The plate in one line
-             * @description Type it as it stands, in any order; each piece is shown as what it was taken for.
+             * @description Type or paste it as it stands, in any order or in rows; each piece is shown as what it was taken for.
              */
             line?: string | null;
             /**
@@ -5719,6 +5816,11 @@ export interface components {
              * @description As printed; the fit keeps to it.
              */
             nominal_efficiency?: components["schemas"]["Entry"] | null;
+            /**
+             * Efficiency class
+             * @description Of an IEC plate; it stands for a least efficiency of its rating.
+             */
+            efficiency_class?: ("IE1" | "IE2" | "IE3" | "IE4") | null;
             /**
              * Power factor
              * @description As printed: 0.62.
@@ -6093,6 +6195,11 @@ export interface components {
             logged?: string | null;
             /** What else changed */
             notes?: string | null;
+            /**
+             * Why the other steps were not read
+             * @description Without all steps or a reason, no promise was kept.
+             */
+            unread?: string | null;
         };
         /**
          * ProofAnswer
@@ -6150,6 +6257,12 @@ export interface components {
              * @default []
              */
             logged: (string | components["schemas"]["Figure"])[];
+            /**
+             * Asks
+             * @description sets read after Set-up was last signed, of which nobody said on which machine
+             * @default []
+             */
+            asks: components["schemas"]["AskedSet"][];
         };
         /**
          * ProofLine
@@ -6184,7 +6297,7 @@ export interface components {
          * @description What opens when the windings grow too hot.
          * @enum {string}
          */
-        Protection: "automatic reset" | "manual reset" | "impedance protected" | "none";
+        Protection: "automatic reset" | "manual reset" | "thermally protected" | "impedance protected" | "none";
         /**
          * ProvingTest
          * @description The test that would prove or clear a finding: caution first, both outcomes said before it is done.
@@ -7136,7 +7249,7 @@ export interface components {
         };
         /**
          * SetupStep
-         * @description One step: what to beware of, what to do, its value, and how it was signed.
+         * @description One step: what to beware of, what it rests on, what to do, its value, and how it was signed.
          */
         SetupStep: {
             /** Step */
@@ -7186,6 +7299,34 @@ export interface components {
              * @default false
              */
             stopped: boolean;
+            /**
+             * Reopened
+             * @description whether it was signed, and what it rests on has been changed or signed anew since
+             * @default false
+             */
+            reopened: boolean;
+            /**
+             * After
+             * @description numbers of the steps that must be closed before it, and are not
+             * @default []
+             */
+            after: number[];
+            /**
+             * Basis
+             * @description what it shows now, kept with a signature
+             * @default
+             */
+            basis: string;
+            /**
+             * Cannot Sign
+             * @description why it cannot be signed as done now
+             */
+            cannot_sign?: string | null;
+            /**
+             * Cannot Leave Out
+             * @description why nobody can say that it is not needed here
+             */
+            cannot_leave_out?: string | null;
         };
         /**
          * Severity
@@ -7212,6 +7353,11 @@ export interface components {
             state: components["schemas"]["SignState"];
             /** What was found */
             found?: string | null;
+            /**
+             * Signed on
+             * @description What the step showed when it was signed.
+             */
+            basis?: string | null;
             /**
              * Who
              * @default
@@ -7356,6 +7502,15 @@ export interface components {
             units: "ip" | "si";
             /** Currency */
             currency?: string | null;
+            /** @description how numbers are written here, where that was said */
+            numbers?: components["schemas"]["NumberStyle"] | null;
+        };
+        /**
+         * SiteNumbers
+         * @description How numbers are written at a site.
+         */
+        SiteNumbers: {
+            numbers: components["schemas"]["NumberStyle"] | null;
         };
         /**
          * SkipBand
@@ -7842,6 +7997,11 @@ export interface components {
             /** Torque tap */
             tap?: (1 | 2 | 3 | 4 | 5 | 6 | 7 | 8) | null;
             /**
+             * Plate or damper
+             * @description Where it stood; with the duct off at the unit it is a test.
+             */
+            opening?: components["schemas"]["Opening"] | null;
+            /**
              * Airflow
              * @description Hood, traverse or flow station.
              */
@@ -8071,7 +8231,7 @@ export interface components {
          * @description What became of the promise.
          * @enum {string}
          */
-        Verdict: "waits" | "inside its band" | "above its band" | "below its band" | "not provable with these meters";
+        Verdict: "waits" | "inside its band" | "inside its band, as far as it was read" | "above its band" | "below its band" | "not provable with these meters";
         /**
          * Visit
          * @description A machine that wants to be visited.
@@ -8741,6 +8901,41 @@ export interface operations {
             };
         };
     };
+    say_numbers_api_jobs__job_id__site_numbers_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteNumbers"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
     preview_api_jobs__job_id__preview_post: {
         parameters: {
             query?: never;
@@ -8881,6 +9076,7 @@ export interface operations {
         parameters: {
             query?: {
                 like?: string | null;
+                stage?: components["schemas"]["Stage"] | null;
             };
             header?: never;
             path: {
@@ -9073,6 +9269,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ladder"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    loaded_api_jobs__job_id__loaded_get: {
+        parameters: {
+            query?: {
+                tightness?: string;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoadedAnswer"][];
                 };
             };
             /** @description Validation Error */

@@ -114,7 +114,7 @@ export const fields = {
   },
   "plate/line": {
     "label": "The plate in one line",
-    "help": "Type it as it stands, in any order; each piece is shown as what it was taken for."
+    "help": "Type or paste it as it stands, in any order or in rows; each piece is shown as what it was taken for."
   },
   "plate/rated_power": {
     "label": "Rated power",
@@ -256,6 +256,16 @@ export const fields = {
     "quantity": "efficiency",
     "basis": "plate"
   },
+  "plate/efficiency_class": {
+    "label": "Efficiency class",
+    "help": "Of an IEC plate; it stands for a least efficiency of its rating.",
+    "choices": [
+      "IE1",
+      "IE2",
+      "IE3",
+      "IE4"
+    ]
+  },
   "plate/power_factor": {
     "label": "Power factor",
     "help": "As printed: 0.62.",
@@ -296,6 +306,7 @@ export const fields = {
     "choices": [
       "automatic reset",
       "manual reset",
+      "thermally protected",
       "impedance protected",
       "none"
     ]
@@ -372,6 +383,14 @@ export const fields = {
     "help": "Every lead disconnected, capacitor off. Type OL where the meter shows none.",
     "quantity": "winding_resistance",
     "basis": "measured"
+  },
+  "identification/hermetic": {
+    "label": "Three pins in a sealed shell?",
+    "help": "Of a hermetic compressor or pump: its terminals can vent under pressure.",
+    "choices": [
+      "yes",
+      "no"
+    ]
   },
   "identification/to_ground": {
     "label": "Windings to ground",
@@ -719,7 +738,8 @@ export const fields = {
       "filter out",
       "duct off at the unit",
       "panel open",
-      "blocked"
+      "blocked",
+      "bare shaft, wheel or belt off"
     ]
   },
   "readings/*/known_good": {
@@ -2176,6 +2196,10 @@ export const fields = {
     "label": "What was found",
     "help": ""
   },
+  "setup/signs/*/basis": {
+    "label": "Signed on",
+    "help": "What the step showed when it was signed."
+  },
   "setup/signs/*/who": {
     "label": "Who",
     "help": ""
@@ -2212,6 +2236,15 @@ export const fields = {
       6,
       7,
       8
+    ]
+  },
+  "setup/trials/*/opening": {
+    "label": "Plate or damper",
+    "help": "Where it stood; with the duct off at the unit it is a test.",
+    "choices": [
+      "part open",
+      "wide open",
+      "duct off at the unit"
     ]
   },
   "setup/trials/*/airflow": {
@@ -2509,6 +2542,10 @@ export const fields = {
   "proof/notes": {
     "label": "What else changed",
     "help": ""
+  },
+  "proof/unread": {
+    "label": "Why the other steps were not read",
+    "help": "Without all steps or a reason, no promise was kept."
   }
 } as const;
 

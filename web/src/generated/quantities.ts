@@ -389,6 +389,8 @@ export const quantities = {
       "m³/s",
       "L/s",
       "m³/h",
+      "m³/min",
+      "L/min",
       "cfm",
       "gpm"
     ]
@@ -411,6 +413,8 @@ export const quantities = {
       "m³/s",
       "L/s",
       "m³/h",
+      "m³/min",
+      "L/min",
       "cfm",
       "gpm"
     ]

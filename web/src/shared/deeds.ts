@@ -16,9 +16,9 @@ export interface Deed {
 export abstract class Deeds {
   abstract does(deed: Deed): Promise<void>;
 
-  /** Add an item to a list: empty, or like another one. */
-  add(list: string, like?: string) {
-    const query = like ? `?like=${encodeURIComponent(like)}` : "";
+  /** Add an item to a list: empty, or like another one; a set may be of the machine set up anew. */
+  add(list: string, like?: string, stage?: "after") {
+    const query = like ? `?like=${encodeURIComponent(like)}` : stage ? `?stage=${stage}` : "";
     return this.does({
       to: `/items/${list}${query}`,
       label: `one more of ${(list.split("/").at(-1) ?? list).replaceAll("_", " ")}`,

@@ -25,7 +25,10 @@ export function DevicePick({ which, label, help, kinds }: PickProps) {
   const { desk, view } = useView();
   const devices = useDevices();
   const chosen = view.document.setup?.[which] ?? "";
-  const fitting = (devices.data ?? []).filter((device) => kinds.includes(device.kind) && !device.of_bench);
+  const fitting = (devices.data ?? []).filter(
+    (device) =>
+      kinds.includes(device.kind) && !device.of_bench && [null, undefined, view.site_name].includes(device.site),
+  );
   const choose = (name: string | null) =>
     void desk.does({ to: "/setup/device", body: { which, name }, label: name ? `${which}, ${name}` : `no ${which}` });
   return (

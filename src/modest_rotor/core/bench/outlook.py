@@ -143,7 +143,7 @@ def _plane(rig: Prepared) -> TorquePlane:
 
 
 def _torques(speed: Array, torque: Array, load: Load, field: float | None) -> TorquePlane:
-    asked = [float(load.at_motor_speed(max(rpm, 1.0), rounds=1).torque_nm) for rpm in speed.tolist()]
+    asked = [float(load.torque_at(max(rpm, 1.0), rounds=1)) for rpm in speed.tolist()]
     return TorquePlane(
         speed=_drawn(speed), motor=_drawn(torque), load=tuple(_rounded(value) for value in asked), field=field
     )

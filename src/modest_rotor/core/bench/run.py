@@ -277,7 +277,7 @@ def _while_starting(rig: Prepared, speed_rpm: float) -> MotorPoint:
 
 
 def _load_torque(rig: Prepared, speed_rpm: float) -> float:
-    return float(rig.setup.load.at_motor_speed(speed_rpm).torque_nm) if speed_rpm > CRAWL_RPM else 0.0
+    return float(rig.setup.load.torque_at(speed_rpm)) if speed_rpm > CRAWL_RPM else 0.0
 
 
 def steady_winding_c(rig: Prepared, at: MotorPoint, flow: float) -> float:

@@ -281,7 +281,7 @@ def load_of(stand: Stand, controls: Controls) -> Load:
     if controls.bare:
         machine = replace(machine, power=machine.power * BARE_SHARE, pressure=machine.pressure * BARE_SHARE)
         system = SystemCurve(0.0, load.system.coefficient * BARE_SHARE, load.system.exponent)
-    torque = load.at_motor_speed(load.belt.motor_speed(load.speed_rpm)).torque_nm if controls.drag else 0.0
+    torque = load.torque_at(load.belt.motor_speed(load.speed_rpm)) if controls.drag else 0.0
     drag = load.drag_nm + controls.drag * torque
     return replace(load, machine=machine, system=system, drag_nm=drag, running=running_of(stand, controls))
 

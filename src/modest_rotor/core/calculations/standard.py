@@ -23,7 +23,7 @@ def _insulation(letter: str) -> tuple[float, float, float | None]:
     return found.highest_c, found.rise_k, found.rise_with_service_factor_k
 
 
-def _frame(frame: str) -> tuple[float, ...]:
+def _frame(frame: str) -> tuple[float | None, ...]:
     found = motors.nema_frame(frame)
     return found.shaft_height_m, found.across_m, found.along_m, found.shoulder_m, found.shaft_m
 

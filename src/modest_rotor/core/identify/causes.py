@@ -44,7 +44,7 @@ class Cause:
     """Something that may be wrong.
 
     :param change: what it does to the machine, or ``None`` where a meter alone is off, which ``needle`` names.
-    :param sizes: at which it is tried.
+    :param sizes: at which it is tried; of a meter, the shares of the whole that it may read.
     :param share: how often it is met before anything was read. :param next: the step that follows once it is proved.
     """
 
@@ -57,6 +57,21 @@ class Cause:
     repair: bool
     words: str
     next: str = ""
+
+    pump: tuple[str, str, str] = ("", "", "")
+    """Its name, words and next step on a pump, where they are not the same."""
+
+    def told_on(self, machine: str) -> tuple[str, str, str]:
+        """Name, words and next step in the terms of a machine, ``fan`` or ``pump``."""
+        own = (self.name, self.words, self.next)
+        if machine != "pump":
+            return own
+        return tuple(other or usual for other, usual in zip(self.pump, own, strict=True))  # type: ignore[return-value]
+
+    @property
+    def reads_a_part(self) -> bool:
+        """Whether a meter is right, and reads only a part of what the design counts."""
+        return self.change is None and bool(self.sizes)
 
 
 @dataclass(frozen=True)
@@ -96,6 +111,7 @@ def all_causes() -> tuple[Cause, ...]:
             repair=row["repair"] == "yes",
             words=row["words"],
             next=row["next"],
+            pump=(row["pump_name"], row["pump_words"], row["pump_next"]),
         )
         for row in read_table("causes")
     )
@@ -109,9 +125,10 @@ class Solved:
     moves: Mapping[Needle, Array]
 
 
-def solve_causes(setup: Setup, machine: str, belted: bool) -> tuple[Solved, ...]:
+def solve_causes(setup: Setup, machine: str, belted: bool, rough: bool = False) -> tuple[Solved, ...]:
     """Every cause that a machine can have, put into it.
 
+    :param rough: whether it is held against plate and design alone, where a reading of a part is one of the causes.
     :param setup: the machine as it should be; plain numbers. :param machine: ``fan`` or ``pump``.
     :param belted: whether a belt stands between motor and machine.
 
@@ -120,6 +137,8 @@ def solve_causes(setup: Setup, machine: str, belted: bool) -> tuple[Solved, ...]
     found = []
     for cause in all_causes():
         if cause.machine not in (machine, "both") or (cause.change is Change.BELT_SLIPS and not belted):
+            continue
+        if cause.reads_a_part and not rough:
             continue
         try:
             moves = expected_moves(setup, cause.change, np.array(cause.sizes)) if cause.change else {}
@@ -172,6 +191,18 @@ def expected_moves(setup: Setup, change: Change, sizes: Array) -> dict[Needle, A
 
 def _weighed(solved: Solved, observed: Mapping[Needle, Observed]) -> tuple[float, Array]:
     """Log-likelihood of a cause, and that of each of its sizes."""
+    if solved.cause.reads_a_part:
+        each = np.array(
+            [
+                sum(
+                    _log_chance(seen, math.log(size) if needle is solved.cause.needle else 0.0, 0.0)
+                    for needle, seen in observed.items()
+                )
+                for size in solved.cause.sizes
+            ]
+        )
+        best = float(each.max())
+        return best + math.log(float(np.mean(np.exp(each - best))) + UNEXPLAINED), each
     if solved.cause.change is None:
         spread = {needle: METER_SPREAD if needle is solved.cause.needle else 0.0 for needle in observed}
         alone = sum(_log_chance(seen, 0.0, spread[needle]) for needle, seen in observed.items())
@@ -195,7 +226,9 @@ def _log_chance(seen: Observed, expected: float, spread: float) -> float:
 
 def _rung(solved: Solved, share: float, each: Array, observed: Mapping[Needle, Observed]) -> Rung:
     cause, best = solved.cause, int(np.argmax(each))
-    if cause.change is None:
+    if cause.reads_a_part:
+        expected = {needle: math.log(cause.sizes[best]) if needle is cause.needle else 0.0 for needle in observed}
+    elif cause.change is None:
         expected = {needle: seen.log_ratio if needle is cause.needle else 0.0 for needle, seen in observed.items()}
     else:
         expected = {needle: float(solved.moves[needle][MIDDLE][best]) for needle in observed if needle in solved.moves}
@@ -203,7 +236,7 @@ def _rung(solved: Solved, share: float, each: Array, observed: Mapping[Needle, O
         needle: (observed[needle].log_ratio - value) / math.hypot(observed[needle].sd, MODEL_SHARE * value)
         for needle, value in expected.items()
     }
-    return Rung(cause, share, cause.sizes[best] if cause.change else None, expected, strain)
+    return Rung(cause, share, cause.sizes[best] if cause.sizes else None, expected, strain)
 
 
 def _sizes(least: str, most: str) -> tuple[float, ...]:

@@ -29,6 +29,10 @@ FREED = 1.5
 """Cost by which a culprit must relieve a fit to be named. Our judgement, no source."""
 
 
+WITH_TAPS = (MotorKind.SPLIT_CAPACITOR, MotorKind.SHADED_POLE)
+"""Induction motors whose speed is set by taps. Common practice, no source."""
+
+
 @dataclass(frozen=True)
 class Culprit:
     """Something that, taken as wrong, lets the rest agree.
@@ -189,14 +193,15 @@ def _other_readings(
         ):
             if getattr(reading, field) is not None:
                 yield f"{reading.name}/{field}", sentence, plate, _swap(readings, place, without)
-        other = None if reading.tap else "low tap"
-        words = "high tap" if reading.tap else "lower tap"
-        yield (
-            f"{reading.name}/tap",
-            f"It may have run on the {words}.",
-            plate,
-            _swap(readings, place, replace(reading, tap=other)),
-        )
+        if plate.kind in WITH_TAPS:
+            other = None if reading.tap else "low tap"
+            words = "high tap" if reading.tap else "lower tap"
+            yield (
+                f"{reading.name}/tap",
+                f"It may have run on the {words}.",
+                plate,
+                _swap(readings, place, replace(reading, tap=other)),
+            )
     if plate.kind is MotorKind.SPLIT_CAPACITOR and plate.run_capacitance_f:
         free = replace(plate, run_capacitance_f=None)
         yield "run_capacitance", "The run capacitor may be weak: measure it out of circuit.", free, readings

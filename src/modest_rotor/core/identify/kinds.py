@@ -28,11 +28,13 @@ class LikelyKind:
     replaced_by: str
 
 
-def likely_kinds(parts: Mapping[str, bool], windings: Windings | None = None) -> tuple[LikelyKind, ...]:
+def likely_kinds(
+    parts: Mapping[str, bool], windings: Windings | None = None, phases: int | None = None
+) -> tuple[LikelyKind, ...]:
     """The kinds that go with the parts seen, the likeliest first.
 
     :param parts: for each part that was looked for, whether it is there; names as in ``PARTS``.
-    :param windings: what three resistances said, where they were read.
+    :param windings: what three resistances said, where they were read. :param phases: of the plate, where it tells them.
 
     Source: table motor_kinds, common practice; three equal pairs belong to three windings in a star or delta.
     """
@@ -42,7 +44,8 @@ def likely_kinds(parts: Mapping[str, bool], windings: Windings | None = None) ->
         for part, seen in parts.items():
             if row[part] != "either" and (row[part] == "yes") != seen:
                 weight *= CONTRADICTED
-        weights[row["kind"]] = weight * _by_windings(MotorKind(row["motor_kind"]), windings)
+        kind = MotorKind(row["motor_kind"])
+        weights[row["kind"]] = weight * _by_windings(kind, windings) * _by_phases(kind, phases)
     total = sum(weights.values())
     found = [
         LikelyKind(
@@ -56,6 +59,13 @@ def likely_kinds(parts: Mapping[str, bool], windings: Windings | None = None) ->
         for row in read_table("motor_kinds")
     ]
     return tuple(sorted((one for one in found if one.share >= LEAST_SHARE), key=lambda one: -one.share))
+
+
+def _by_phases(kind: MotorKind, phases: int | None) -> float:
+    """A plate's phases speak against a kind that cannot have them; electronics are made for either."""
+    if phases is None or kind is MotorKind.ELECTRONIC:
+        return 1.0
+    return 1.0 if (kind is MotorKind.THREE_PHASE) is (phases == 3) else CONTRADICTED**3
 
 
 def _by_windings(kind: MotorKind, windings: Windings | None) -> float:

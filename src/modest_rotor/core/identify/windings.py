@@ -46,6 +46,11 @@ class WindingReading:
     run: int | None = None
     misfit: float = 0.0
 
+    @property
+    def is_strained(self) -> bool:
+        """Whether the sum rule holds only beyond the 95 % error of the meter: to be read again before it is believed."""
+        return abs(self.misfit) > COVERAGE
+
 
 PAIRS = ((0, 1), (1, 2), (2, 0))
 

@@ -6,7 +6,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.answers import StepAnswer
-from modest_rotor.core.options.contract import Demand, SolvedStep
+from modest_rotor.core.options.contract import AS_FULL, Demand, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.options.step_working import step_workings
@@ -80,11 +80,8 @@ def step_answer(
 
 
 def _differs(one: Estimate | None, other: Estimate | None) -> bool:
-    """Whether two estimates differ by more than the errors that they do not share."""
-    if one is None or other is None:
-        return False
-    apart = one - other
-    return abs(apart.value) > max(apart.band, SAME * abs(other.value))
+    """Whether two estimates differ by more than the errors that they do not share, and than print shows."""
+    return one is not None and other is not None and one.differs_from(other, SAME * abs(other.value))
 
 
 def _power_factor(step: SolvedStep, found: FoundMachine) -> Estimate | None:
@@ -100,7 +97,10 @@ def _setting(step: SolvedStep) -> Phrase:
     if step.setting is None or not step.set_quantity:
         return (step.set_words,) if step.set_words and step.flow else ()
     words = (f"{step.set_words}, ",) if step.set_words else ()
-    return (*words, figure(step.set_quantity, step.setting.value))
+    told = step.setting.value
+    if step.set_quantity == "command" and 1 < told <= AS_FULL:
+        told = 1.0
+    return (*words, figure(step.set_quantity, told))
 
 
 def _short(step: SolvedStep, demand: Demand, found: FoundMachine) -> Figure | None:

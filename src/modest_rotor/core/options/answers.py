@@ -55,6 +55,10 @@ class LoadedPoint(Frozen):
 class LoadedAnswer(Frozen):
     """What an option does as the filter loads: along the picture, and at the state that was asked for."""
 
+    id: str
+    letter: str
+    title: str
+    series: str
     holds: Holds
     points: tuple[LoadedPoint, ...]
     asked: LoadedPoint
@@ -92,7 +96,6 @@ class OptionAnswer(Frozen):
     fits: Fits
     checks: tuple[FitCheck, ...]
     steps: tuple[StepAnswer, ...]
-    loaded: LoadedAnswer | None
     energy: Result
     money: Result
     saved_energy: Result
@@ -133,6 +136,3 @@ class OptionsAnswer(Frozen):
     options: tuple[OptionAnswer, ...]
     overlap: str | None
     repair: RepairAnswer | None = None
-    as_found: OptionAnswer | None = Field(
-        default=None, description="the machine before it is put right, where that changes it"
-    )

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Hashable
 from dataclasses import dataclass, replace
+from typing import TypeVar
 
 from modest_rotor.core.estimate import Estimate, exactly
 from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.options.answer_steps import flow_quantity, pressure_quantity
-from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer, RepairAnswer
+from modest_rotor.core.options.answers import LoadedAnswer, OptionAnswer, OptionsAnswer, RepairAnswer
 from modest_rotor.core.options.checks.book import look, verdict
 from modest_rotor.core.options.checks.place import FitCheck, Fits, Place
 from modest_rotor.core.options.contract import STRAIGHT, Asked, Demand, OptionKind, SolvedStep, VoltsLaw
@@ -16,6 +17,7 @@ from modest_rotor.core.options.demands import demand_of
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_stop
+from modest_rotor.core.options.loading_answer import loaded_answer
 from modest_rotor.core.options.option_answer import Reckoned, Yardstick, option_answer, overlap
 from modest_rotor.core.options.put_right import PutRight, put_right
 from modest_rotor.core.options.registry import BY_KIND
@@ -27,6 +29,7 @@ from modest_rotor.core.stations.plate import Plate
 
 __all__ = ["OptionAnswer", "OptionsAnswer", "compare", "flow_quantity", "pressure_quantity"]
 
+Told = TypeVar("Told", OptionAnswer, LoadedAnswer)
 LETTERS = "ABCDEFGHIJKLMNOP"
 STOPPED = "withheld: the stop stands first"
 KEPT = Considered(id="keep", kind=OptionKind.KEEP)
@@ -54,20 +57,41 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
     if isinstance(found, str):
         return OptionsAnswer(waits=found, options=(), overlap=None)
     right = machine_put_right(found, given)
-    comparison = _Comparison(right.machine, given, (given.rests_on, _repairs_told(given)))
-    reckoned = (comparison.reckon(KEPT), *(comparison.reckon(one) for one in given.year.costs.considered))
-    yardstick = Yardstick(reckoned[0], comparison.demands, right.machine, given.year, given.memo, given.workings)
-    answers = tuple(option_answer(letter, one, yardstick) for letter, one in zip(LETTERS, reckoned, strict=False))
-    if right.done:
-        answers = (answers[0].model_copy(update={"title": "Put right, same motor"}), *answers[1:])
-    as_found = _as_found(found, right, given, yardstick)
+    lettered, yardstick = _reckoned(right.machine, given)
+    answers = tuple(option_answer(letter, one, yardstick) for letter, one in lettered)
     return OptionsAnswer(
         waits=None,
-        options=answers,
-        overlap=overlap(tuple(zip(LETTERS, reckoned, strict=False))),
-        repair=_repair(found, right, given, reckoned[0], as_found),
-        as_found=_before(as_found, replace(yardstick, machine=found)) if as_found else None,
+        options=_titled(answers, right),
+        overlap=overlap(lettered),
+        repair=_repair(found, right, given, yardstick),
     )
+
+
+def compare_loaded(found: FoundMachine | str, given: Compared) -> tuple[LoadedAnswer, ...]:
+    """What every option that can be drawn moves and takes as the filter loads; nothing while the machine waits."""
+    if isinstance(found, str):
+        return ()
+    right = machine_put_right(found, given)
+    lettered, yardstick = _reckoned(right.machine, given)
+    answers = (loaded_answer(letter, one, yardstick) for letter, one in lettered)
+    return _titled(tuple(one for one in answers if one is not None), right)
+
+
+def _titled(answers: tuple[Told, ...], right: PutRight) -> tuple[Told, ...]:
+    """The answers, A under the name of what it is once something was put right."""
+    if not (right.done and answers and answers[0].letter == LETTERS[0]):
+        return answers
+    return tuple(
+        one.model_copy(update={"title": "Put right, same motor"}) if one is answers[0] else one for one in answers
+    )
+
+
+def _reckoned(machine: FoundMachine, given: Compared) -> tuple[tuple[tuple[str, Reckoned], ...], Yardstick]:
+    """Every option by its letter, the yardstick first, and what they are held against."""
+    comparison = _Comparison(machine, given, (given.rests_on, _repairs_told(given)))
+    reckoned = tuple(comparison.reckon(one) for one in (KEPT, *given.year.costs.considered))
+    yardstick = Yardstick(reckoned[0], comparison.demands, machine, given.year, given.memo, given.workings)
+    return tuple(zip(LETTERS, reckoned, strict=False)), yardstick
 
 
 def machine_put_right(found: FoundMachine, given: Compared) -> PutRight:
@@ -80,11 +104,6 @@ def machine_put_right(found: FoundMachine, given: Compared) -> PutRight:
 def _repairs_told(given: Compared) -> Hashable:
     costs = given.year.costs
     return (costs.repairs, costs.filter_excess, costs.wheel_loss, given.capacitance_f)
-
-
-def _before(as_found: Reckoned, against: Yardstick) -> OptionAnswer:
-    """The machine before it was put right, told as an option."""
-    return option_answer("A", as_found, against).model_copy(update={"title": "As found"})
 
 
 class _Comparison:
@@ -195,29 +214,22 @@ class _Comparison:
         return (*told, *keeps, *waived)
 
 
-def _as_found(found: FoundMachine, right: PutRight, given: Compared, yardstick: Yardstick) -> Reckoned | None:
-    """The machine before it was put right, at the same demands; nothing where nothing was put right."""
-    if not right.done:
-        return None
+def _energy_as_found(found: FoundMachine, given: Compared, yardstick: Yardstick) -> Estimate | str:
+    """What the machine takes before it is put right, at the same demands."""
     steps = Keep().solve(found, yardstick.demands, Asked(given.year.duty.part_flow, KEPT, given.year.machines))
-    solved = Solved(Keep(), KEPT, steps)
-    energy = year_energy(solved, found, given.year)
-    heat = year_heat(solved, energy, given.year)
-    return Reckoned(solved, energy, heat, (), Fits.YES, (), None, ("as found", given.rests_on, yardstick.demands))
+    return year_energy(Solved(Keep(), KEPT, steps), found, given.year)
 
 
-def _repair(
-    found: FoundMachine, right: PutRight, given: Compared, kept: Reckoned, before: Reckoned | None
-) -> RepairAnswer | None:
+def _repair(found: FoundMachine, right: PutRight, given: Compared, yardstick: Yardstick) -> RepairAnswer | None:
     """What the repair does by itself: its energy and money stand apart from every option's saving."""
     if not (right.done or right.lacking):
         return None
-    year = given.year
+    year, kept = given.year, yardstick.kept
     gain: Estimate | str = "nothing is put right yet"
-    if before is not None and isinstance(before.energy, Estimate):
-        gain = kept.energy if isinstance(kept.energy, str) else before.energy - kept.energy
-    elif before is not None:
-        gain = before.energy
+    if right.done:
+        gain = _energy_as_found(found, given, yardstick)
+        if isinstance(gain, Estimate):
+            gain = kept.energy if isinstance(kept.energy, str) else gain - kept.energy
     price, waits = year.price, money_waits(found, year)
     flow = right.machine.flow - found.flow if right.done else None
     worked = energy_result(kept.solved, gain, right.machine, year).model_copy(

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 from enum import StrEnum
@@ -20,6 +21,8 @@ from modest_rotor.core.stations.options import Considered, OptionKind
 
 __all__ = ["Asked", "Columns", "Demand", "How", "Option", "OptionKind", "SolvedStep"]
 
+AS_FULL = 1.02
+"""A share of full speed up to which a command is told as full: no dial and no meter tells it from that."""
 NEAR_FULL = 0.995
 """A share of full flow from which on a step counts as full."""
 
@@ -223,4 +226,4 @@ def waiting_steps(demands: tuple[Demand, ...], words: str) -> tuple[SolvedStep, 
 
 
 def _sound(estimate: Estimate) -> bool:
-    return bool(np.isfinite([estimate.value, estimate.standard]).all())
+    return math.isfinite(estimate.value) and math.isfinite(estimate.standard)

@@ -48,7 +48,7 @@ def _turns_too_slowly(reference: SetFacts, plate: PlateFacts) -> Contradiction |
     return Contradiction(
         "turns_too_slowly",
         f"In {reference.title} it turns at less than half of synchronous speed on its full setting, where no such motor runs for long.",
-        "Read the speed again, with one mark, and look at its figures; or say that it ran on a regulator, a lower tap or a drive.",
+        "Read the speed again, with one mark, and look at its figures; or say that it ran on a lower setting, a regulator or a drive.",
     )
 
 

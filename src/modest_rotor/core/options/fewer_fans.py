@@ -67,7 +67,7 @@ class FansStaged:
             motor, supply = stacked(own.family, columns[len(fixed) :]), Supply(volts, own.plate.frequency_hz or 0.0)
 
             def torque(load: Load) -> Callable[[Array], Array]:
-                return lambda rpm: np.asarray(load.at_motor_speed(rpm).torque_nm)
+                return lambda rpm: np.asarray(load.torque_at(rpm))
 
             every, some = Load(machine, speed, shared, running=machines), Load(machine, speed, shared, running=count)
             was = run_on(own.family, motor, supply, torque(every), speed.shape)

@@ -16,6 +16,7 @@ from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_sh
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from modest_rotor.core.stations.motor_fit import MotorFit
+from modest_rotor.core.stations.readings import DISTURBED, WITHOUT_SYSTEM
 from modest_rotor.core.stations.set_facts import SetFacts
 
 PLACE = measured(1.0, **{"place on the generic curve": 0.2})
@@ -120,10 +121,14 @@ class FoundMachine:
 
 
 def reference_set(sets: tuple[SetFacts, ...]) -> SetFacts | None:
-    """The set that stands for the machine as found: the first on the full setting that says anything of its power."""
-    full = [facts for facts in sets if facts.on_full_tap]
-    with_power = [facts for facts in full if facts.shaft_power]
-    return next(iter(with_power or full), None)
+    """The set that stands for the machine as found: the first on the full setting that says anything of its power.
+
+    One of a test (duct off, a panel open) stands for it only where there is no other; one without its system never does.
+    """
+    full = [facts for facts in sets if facts.on_full_tap and facts.reading.duct not in WITHOUT_SYSTEM]
+    as_it_runs = [facts for facts in full if facts.reading.duct not in DISTURBED]
+    with_power = [facts for facts in as_it_runs if facts.shaft_power] or [facts for facts in full if facts.shaft_power]
+    return next(iter(with_power or as_it_runs or full), None)
 
 
 def find_machine(

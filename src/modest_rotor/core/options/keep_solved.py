@@ -92,7 +92,7 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
         high = Supply(volts, own.plate.frequency_hz)
 
         def torque_at(rpm: Array) -> Array:
-            return np.asarray(load.at_motor_speed(rpm).torque_nm)
+            return np.asarray(load.torque_at(rpm))
 
         slow = run_on(own.family, motor, lower, torque_at, speed.shape, farthest=TAP_SLIP if read else FARTHEST_SLIP)
         fast = run_on(own.family, motor, high, torque_at, speed.shape)

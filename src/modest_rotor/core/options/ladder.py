@@ -3,10 +3,9 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Iterator
 
 from modest_rotor.core.estimate import COVERAGE_95
-from modest_rotor.core.identify.causes import Rung, rank_causes, solve_causes
+from modest_rotor.core.identify.causes import Cause, Rung, rank_causes, solve_causes
 from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.options.yardstick import Yardstick, machine_word
 from modest_rotor.core.phrase import Frozen, Phrase, figure
@@ -64,7 +63,7 @@ def build_ladder(found: Yardstick | str, wheel: Wheel | None) -> Ladder:
     """The ladder of a job's last set against the machine as it should be."""
     if isinstance(found, str) or wheel is None:
         return Ladder(waits=found if isinstance(found, str) else "waits for what the motor drives")
-    rungs = rank_causes(solve_causes(found.setup, machine_word(wheel), found.belted), found.observed)
+    rungs = rank_causes(solve_causes(found.setup, machine_word(wheel), found.belted, found.rough), found.observed)
     still = all(
         abs(seen.log_ratio) <= max(COVERAGE_95 * seen.sd, STILL if found.rough else 0.0)
         for seen in found.observed.values()
@@ -76,16 +75,17 @@ def build_ladder(found: Yardstick | str, wheel: Wheel | None) -> Ladder:
         now=found.now.title,
         rough=found.rough,
         still=still,
-        rungs=tuple(_told(rung, found) for rung in shown),
-        test=_separating(rungs[0], rungs[1]) if len(rungs) > 1 else None,
+        rungs=tuple(_told(rung, found, machine_word(wheel)) for rung in shown),
+        test=separating(rungs[0].cause, rungs[1].cause, machine_word(wheel)) if len(rungs) > 1 else None,
     )
 
 
-def _told(rung: Rung, found: Yardstick) -> LadderRung:
+def _told(rung: Rung, found: Yardstick, machine: str) -> LadderRung:
+    name, words, _ = rung.cause.told_on(machine)
     said = [(needle, abs(strain)) for needle, strain in rung.strain.items()]
     return LadderRung(
-        cause=rung.cause.name,
-        words=rung.cause.words,
+        cause=name,
+        words=words,
         share=rung.share,
         repair=rung.cause.repair,
         speaks_for=tuple(_needle(needle, rung, found) for needle, strain in said if strain <= AGREES and _moves(needle, rung, found)),
@@ -114,28 +114,26 @@ def _plus(change: float) -> str:
     return "+" if change > 0 else ""
 
 
-def _separating(first: Rung, second: Rung) -> SeparatingTest | None:
-    return next(_tests_between(first.cause.name, second.cause.name), None)
-
-
-def _tests_between(first: str, second: str) -> Iterator[SeparatingTest]:
-    """Tests whose outcome differs between two causes, the cheapest first."""
-    names = dict.fromkeys(row["test"] for row in read_table("separating_tests"))
-    for name in names:
-        rows = [row for row in read_table("separating_tests") if row["test"] == name]
-        one, other = _shows(rows, first), _shows(rows, second)
-        if one != other:
-            usual = rows[0]
-            yield SeparatingTest(
-                first=first,
-                second=second,
+def separating(one: Cause, other: Cause, machine: str) -> SeparatingTest | None:
+    """The cheapest test of a kind of machine, ``fan`` or ``pump``, whose outcome differs between two causes. Source: table
+    separating_tests, common practice.
+    """
+    rows = [row for row in read_table("separating_tests") if row["machine"] in (machine, "both")]
+    for name in dict.fromkeys(row["test"] for row in rows):
+        own = [row for row in rows if row["test"] == name]
+        if_first, if_second = _shows(own, one.name), _shows(own, other.name)
+        if if_first != if_second:
+            return SeparatingTest(
+                first=one.told_on(machine)[0],
+                second=other.told_on(machine)[0],
                 test=name,
-                minutes=int(usual["minutes"]),
-                caution=usual["caution"],
-                how=usual["how"],
-                if_first=one,
-                if_second=other,
+                minutes=int(own[0]["minutes"]),
+                caution=own[0]["caution"],
+                how=own[0]["how"],
+                if_first=if_first,
+                if_second=if_second,
             )
+    return None
 
 
 def _shows(rows: list[Row], cause: str) -> str:

@@ -243,7 +243,7 @@ class _Setting:
         turns = self.wheel
 
         def torque_on(load: Load) -> Callable[[Array], Array]:
-            return lambda rpm: np.asarray(turns * load.at_motor_speed(turns * rpm).torque_nm)
+            return lambda rpm: np.asarray(turns * load.torque_at(turns * rpm))
 
         was = run_on(self.motor.family, motor, supply, torque_on(before), self.base.shape)
         shape = (self.base + self._systems).shape

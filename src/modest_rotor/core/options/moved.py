@@ -103,7 +103,7 @@ def _solved(found: FoundMachine, weak: bool, *columns: Array) -> Array:
     after = Load(_after(machine, wheel), speed, system.tightened(system_ratio))
 
     def torque_on(load: Load) -> Callable[[Array], Array]:
-        return lambda rpm: np.asarray(load.at_motor_speed(rpm).torque_nm)
+        return lambda rpm: np.asarray(load.torque_at(rpm))
 
     weakened, sound = Supply(volts, hertz, capacitor_health=capacitor), Supply(volts, hertz)
     was = run_on(motor_of.family, motor, weakened, torque_on(before), speed.shape)

@@ -9,21 +9,18 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.options import money_results, year_results
-from modest_rotor.core.options.answer_steps import flow_quantity, step_answer
-from modest_rotor.core.options.answers import LoadedAnswer, LoadedPoint, OptionAnswer, StepAnswer
+from modest_rotor.core.options.answer_steps import step_answer
+from modest_rotor.core.options.answers import OptionAnswer, StepAnswer
 from modest_rotor.core.options.checks.place import FitCheck, Fits
 from modest_rotor.core.options.contract import Demand, OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.levers import levers
-from modest_rotor.core.options.loading import FACTORS, HELD, Loaded, loaded
 from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.year import Solved, Year, cost_of, otherwise_kwh
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.working import Result, result, waiting
 
-USUAL_FACTOR = 1.4
-"""Flow-dependent part of the system with a loaded filter, over that with it as found. Our judgement, no source."""
 WEARS = {
     OptionKind.KEEP: "bearings and run capacitor, of their age",
     OptionKind.SAME_KIND: "bearings; the run capacitor in about ten years",
@@ -92,7 +89,6 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         fits=one.fits,
         checks=one.checks,
         steps=_steps(one, against),
-        loaded=_loaded(one, against),
         energy=year_results.energy_result(solved, one.energy, found, year),
         money=year_results.priced("Energy cost a year", one.energy, price, waits),
         saved_energy=year_results.saved_energy_result(saved, against.kept.energy, one.energy, keeps),
@@ -162,55 +158,6 @@ def _lead_time(considered: Considered, keeps: bool) -> Phrase:
     if days is not None and days.si <= 1:
         return ("a day" if days.si else "at once",)
     return (figure("lead_time", days.si, "estimated"),) if days else ("not known",)
-
-
-def _loaded(one: Reckoned, against: Yardstick) -> LoadedAnswer | None:
-    """The picture along its usual states, the one state that was asked for, and the static that was typed."""
-    if one.stop is not None:
-        return None
-    tightness = against.year.costs.tightness
-    picture = _points(one, against, FACTORS, bands=False)
-    wanted = _points(one, against, (tightness.si if tightness else USUAL_FACTOR,), bands=True)
-    if picture is None or wanted is None:
-        return None
-    static = against.year.costs.loaded_static
-    return LoadedAnswer(
-        holds=HELD[one.solved.considered.kind],
-        points=picture,
-        asked=wanted[0],
-        at_static=_at_static(one, against, static.si) if static and against.machine.pressure_is_measured else None,
-    )
-
-
-def _at_static(one: Reckoned, against: Yardstick, static_pa: float) -> LoadedPoint | None:
-    """What it moves and draws against a static that was typed, every setting left as it is."""
-
-    def work() -> LoadedPoint | None:
-        answer = loaded(one.solved, against.machine, static=static_pa)
-        return _point(answer, 0, 1.0, against.machine) if answer else None
-
-    return against.memo.kept(("loaded at", one.key, static_pa), work)
-
-
-def _points(
-    one: Reckoned, against: Yardstick, factors: tuple[float, ...], bands: bool
-) -> tuple[LoadedPoint, ...] | None:
-    def work() -> tuple[LoadedPoint, ...] | None:
-        answer = loaded(one.solved, against.machine, factors, bands=bands)
-        if answer is None:
-            return None
-        return tuple(_point(answer, place, factor, against.machine) for place, factor in enumerate(factors))
-
-    return against.memo.kept(("loaded", one.key, factors, bands), work)
-
-
-def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> LoadedPoint:
-    return LoadedPoint(
-        factor=factor,
-        flow=figure(flow_quantity(found), answer.flow[place], "estimated"),
-        input_power=figure("input_power", answer.input_power[place], "estimated"),
-        gives_way=answer.gives_way[place],
-    )
 
 
 def _always_on(one: Reckoned, found: FoundMachine, year: Year) -> Result:

@@ -125,7 +125,7 @@ def _solved(
         load = Load(machine, speed, system)
         motor = stacked(new.family, columns[len(fixed) :])
         supply = Supply(volts, new.plate.frequency_hz)
-        full = run_on(new.family, motor, supply, lambda rpm: load.at_motor_speed(rpm).torque_nm, speed.shape)
+        full = run_on(new.family, motor, supply, lambda rpm: load.torque_at(rpm), speed.shape)
         part = load.at_motor_speed(np.where(np.isnan(full.speed_rpm), speed, full.speed_rpm)).flow * shares
         if not throttled:
             ratio = full.speed_rpm / speed

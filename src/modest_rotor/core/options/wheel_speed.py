@@ -86,7 +86,7 @@ def _work(
         motor, supply = stacked(own.family, columns[FIXED:]), Supply(volts, own.plate.frequency_hz or 0.0)
 
         def direct(rpm: Array) -> Array:
-            return np.asarray(load.at_motor_speed(rpm).torque_nm)
+            return np.asarray(load.torque_at(rpm))
 
         # The wheel turns `ratio` times as fast as before for a speed of the motor, so its torque reaches the motor so much less.
         was = run_on(own.family, motor, supply, direct, speed.shape)

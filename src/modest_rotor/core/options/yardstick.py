@@ -20,6 +20,7 @@ from modest_rotor.core.physics.load import Belt, Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit, fit_readings
+from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts
 
 EXPECTED_LOAD = 0.85
@@ -64,8 +65,9 @@ def yardstick(
     """
     if wheel is None:
         return "waits for what the motor drives"
-    judged = [facts for facts in reversed(sets) if not facts.reading.is_good and not facts.reading.is_empty]
-    good_on = {facts.reading.tap: facts for facts in sets if facts.reading.is_good}
+    on_machine = [facts for facts in sets if facts.reading.duct is not DuctState.BARE_SHAFT]
+    judged = [facts for facts in reversed(on_machine) if not facts.reading.is_good and not facts.reading.is_empty]
+    good_on = {facts.reading.tap: facts for facts in on_machine if facts.reading.is_good}
     # The last set with a good one of its own tap; else the last on the full setting; else the last of all.
     now = next(
         (facts for facts in judged if facts.reading.tap in good_on),

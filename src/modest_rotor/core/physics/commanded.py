@@ -53,7 +53,7 @@ def _speed_with_torque(motor: ElectronicMotor, load: Load, share: Real | None, t
         given = (
             most if share is None else choose(share * motor.rated_torque_nm < most, share * motor.rated_torque_nm, most)
         )
-        return given - load.at_motor_speed(speed).torque_nm
+        return given - load.torque_at(speed)
 
     zero = 0 * surplus(top)
     low, high = CRAWL_RPM + zero, top + zero

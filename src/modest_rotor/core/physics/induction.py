@@ -55,6 +55,7 @@ def poles_from_rated_speed(speed_rpm: float, frequency_hz: float) -> int:
     if gap == 0:
         raise OutsideValidity(
             f"{speed_rpm:,.0f} rpm is a synchronous speed at {frequency_hz:g} Hz; an induction motor at rated load turns below it."
+            " A magnet or reluctance motor on a drive turns just so: say electronic as its kind."
         )
     return poles
 

@@ -114,11 +114,24 @@ class Load:
         """
         machine_rpm = self.belt.machine_speed(motor_rpm)
         ratio = machine_rpm / self.speed_rpm
+        return self._point(motor_rpm, machine_rpm, ratio, self._place_at(ratio, rounds))
+
+    def torque_at(self, motor_rpm: Real, rounds: int = PLACE_ROUNDS) -> Real:
+        """Torque at the motor's shaft alone, N·m, for a search that asks for nothing else; as :meth:`at_motor_speed`."""
+        ratio = self.belt.machine_speed(motor_rpm) / self.speed_rpm
+        return self._torque(self._power(ratio, self._place_at(ratio, rounds)), motor_rpm)
+
+    def _place_at(self, ratio: Real, rounds: int) -> Real:
         if not self._goes_with_flow_alone:
-            place = self._place(ratio, rounds)
-        else:
-            place = self._free_place if self.system.is_turbulent else self._near_free_place(ratio)
-        return self._point(motor_rpm, machine_rpm, ratio, place)
+            return self._place(ratio, rounds)
+        return self._free_place if self.system.is_turbulent else self._near_free_place(ratio)
+
+    def _power(self, ratio: Real, place: Real) -> Real:
+        _, _, power_scale = affinity_scale(ratio)
+        return self.machine.power_unit * power_scale * self.machine.relative_power(place)
+
+    def _torque(self, machine_power_w: Real, motor_rpm: Real) -> Real:
+        return self.belt.motor_power(machine_power_w) / (motor_rpm * RAD_S_PER_RPM) + self.drag_nm
 
     def at_flow(self, flow: Real) -> tuple[Real, Real]:
         """Motor speed at which the machines give ``flow`` into the system, rpm, and whether any does.
@@ -268,18 +281,17 @@ class Load:
 
     def _point(self, motor_rpm: Real, machine_rpm: Real, ratio: Real, place: Real) -> LoadPoint:
         machine, shape = self.machine, self.machine.shape
-        flow_scale, pressure_scale, power_scale = affinity_scale(ratio)
+        flow_scale, pressure_scale, _ = affinity_scale(ratio)
         pressure = machine.pressure_unit * pressure_scale * machine.relative_pressure(place)
-        power = machine.power_unit * power_scale * machine.relative_power(place)
+        power = self._power(ratio, place)
         flow = self._flow(place, flow_scale, pressure)
-        rad_s = motor_rpm * RAD_S_PER_RPM
-        torque = self.belt.motor_power(power) / rad_s + self.drag_nm
+        torque = self._torque(power, motor_rpm)
         return LoadPoint(
             flow=flow,
             pressure=pressure,
             machine_rpm=machine_rpm,
             machine_power_w=power,
-            motor_power_w=torque * rad_s,
+            motor_power_w=torque * motor_rpm * RAD_S_PER_RPM,
             torque_nm=torque,
             place=place,
             dead_headed=(flow <= 0) | ((place <= shape.first_flow) & (shape.first_flow == 0)),

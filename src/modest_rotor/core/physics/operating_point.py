@@ -125,7 +125,7 @@ def settle_on(known: Characteristic, load: Load) -> OperatingPoint:
     Source: textbook stability of drives, for example Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6.
     """
     motor, supply, load, slips = known.motor, known.supply, _plain(load), known.slips
-    surplus = known.torque_nm - _with_axis(load).at_motor_speed(known.speed_rpm, rounds=1).torque_nm
+    surplus = known.torque_nm - _with_axis(load).torque_at(known.speed_rpm, rounds=1)
     # Slips grow, so speed falls, along the last axis: a stable point turns the surplus from minus to plus.
     stable = (surplus[..., :-1] < 0) & (surplus[..., 1:] >= 0)
     runs: Real = stable.any(axis=-1)
@@ -145,7 +145,7 @@ def settle_on(known: Characteristic, load: Load) -> OperatingPoint:
     def left_over(s: Real) -> Real:
         seen.append(motor.at_slip(supply, choose(runs, s, float(slips[-1])), seen.pop() if seen else None))
         rpm = seen[0].speed_rpm
-        return seen[0].torque_nm - load.at_motor_speed(choose(rpm < CRAWL_RPM, CRAWL_RPM, rpm)).torque_nm
+        return seen[0].torque_nm - load.torque_at(choose(rpm < CRAWL_RPM, CRAWL_RPM, rpm))
 
     slip = crossing(
         left_over,

@@ -190,7 +190,7 @@ def _electronic_goal(plant: Plant, told: Told) -> float:
 def _load_torque(plant: Plant, speed_rpm: float) -> float:
     if speed_rpm < CRAWL_RPM:
         return 0.0
-    return float(plant.load.at_motor_speed(speed_rpm).torque_nm)
+    return float(plant.load.torque_at(speed_rpm))
 
 
 def _motor_point(plant: Plant, told: Told, hertz: float, speed_rpm: float) -> MotorPoint | None:

@@ -5,6 +5,8 @@ from __future__ import annotations
 import math
 from enum import StrEnum
 
+from pydantic import Field
+
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
@@ -26,9 +28,18 @@ class Verdict(StrEnum):
 
     WAITS = "waits"
     INSIDE = "inside its band"
+    SO_FAR = "inside its band, as far as it was read"
     ABOVE = "above its band"
     BELOW = "below its band"
     UNPROVABLE = "not provable with these meters"
+
+
+class AskedSet(Frozen):
+    """A set that may be of the machine set up anew: asked once."""
+
+    id: str
+    title: str
+    taken_at: str
 
 
 class ProofAnswer(Frozen):
@@ -45,6 +56,9 @@ class ProofAnswer(Frozen):
     changed: tuple[Phrase, ...] = ()
     comfort: tuple[Phrase, ...] = ()
     logged: Phrase = ()
+    asks: tuple[AskedSet, ...] = Field(
+        default=(), description="sets read after Set-up was last signed, of which nobody said on which machine"
+    )
 
 
 def proof_answer(
@@ -65,18 +79,21 @@ def proof_answer(
         return ProofAnswer(waits=right)
     if option is None:
         return ProofAnswer(waits="waits for a choice on Decision")
+    asks = _asks(job)
     if not after:
         return ProofAnswer(
-            waits="waits for readings after: on Readings, a set marked “after”",
+            waits="waits for readings after: a set on the machine as it was set up",
             option=option.letter,
             title=option.title,
+            asks=asks,
         )
     keeper = ProofReader(job, options.options[0], option, right, year, before, after)
     read = tuple(keeper.step(step) for step in option.steps)
     saved, promised = _year(read, option, year), _promised(read, option, year)
-    verdict, sentence = _verdict(saved, promised, read)
+    verdict, sentence = _verdict(saved, promised, read, job.document.proof.unread)
     return ProofAnswer(
         waits=None,
+        asks=asks,
         option=option.letter,
         title=option.product or option.title,
         steps=tuple(one.told for one in read),
@@ -137,9 +154,47 @@ def _promised(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> E
     return Estimate(value, {"promise": (promise.band or 0.0) * share / COVERAGE_95})
 
 
-def _verdict(saved: Estimate | str, promised: Estimate | str, read: tuple[StepRead, ...]) -> tuple[Verdict, Phrase]:
-    """The saving against its promise. Where the measured band holds both nought and the promise, these meters cannot tell."""
-    unread = [one.told.name or "a step" for one in read if one.saved is None and one.told.after is not None]
+def _asks(job: Job) -> tuple[AskedSet, ...]:
+    """Sets of which nobody said whether they are before or after, and that are later than Set-up's last signature."""
+    signed = max((sign.at for sign in job.document.setup.signs if sign.at), default=None)
+    return tuple(
+        AskedSet(
+            id=reading.id,
+            title=f"set {number}" + (f", {reading.name}" if reading.name else ""),
+            taken_at=reading.taken_at,
+        )
+        for number, reading in enumerate(job.document.readings, 1)
+        if signed and reading.stage is None and not reading.is_empty and reading.taken_at and reading.taken_at > signed
+    )
+
+
+def _part_read(read: tuple[StepRead, ...]) -> Phrase:
+    """How much of the year was read, in steps and hours; nothing where it was all of it."""
+    steps = [one for one in read if one.hours is None or one.hours.value > 0]
+    done = [one for one in steps if one.saved is not None]
+    if len(done) == len(steps):
+        return ()
+    count = (
+        f"{_count(len(done))} of {_count(len(steps))} steps was read"
+        if len(done) == 1
+        else f"{_count(len(done))} of {_count(len(steps))} steps were read"
+    )
+    left = ", ".join(one.told.name or "a step" for one in steps if one.saved is None)
+    return (f"{count}, ", figure("share_of_hours", _share_read(read)), f" of the hours; not read: {left}")
+
+
+def _count(number: int) -> str:
+    words = ("none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten")
+    return words[number] if number < len(words) else str(number)
+
+
+def _verdict(
+    saved: Estimate | str, promised: Estimate | str, read: tuple[StepRead, ...], reason: str | None
+) -> tuple[Verdict, Phrase]:
+    """The saving against its promise. Where the measured band holds both nought and the promise, these meters cannot tell.
+
+    :param reason: why steps were not read, where somebody said it; without it a part of the year keeps no promise.
+    """
     if isinstance(saved, str):
         provable = any(one.told.after for one in read)
         return (Verdict.UNPROVABLE, (f"Not provable: {saved}.",)) if provable else (Verdict.WAITS, (saved,))
@@ -147,7 +202,8 @@ def _verdict(saved: Estimate | str, promised: Estimate | str, read: tuple[StepRe
         return Verdict.WAITS, (promised,)
     told_saved, told_promised = figure("energy", saved, "measured"), figure("energy", promised, "estimated")
     base: Phrase = ("Measured ", told_saved, " a year; promised ", told_promised, " for the same steps")
-    rest: Phrase = (f". Not counted: {', '.join(unread)}.",) if unread else (".",)
+    part = _part_read(read)
+    rest: Phrase = (". Of the year ", *part, f": {reason.strip()}." if reason else ".") if part else (".",)
     apart = abs(saved.value - promised.value)
     if abs(saved.value) <= saved.band and apart <= math.hypot(saved.band, promised.band):
         return Verdict.UNPROVABLE, (
@@ -156,7 +212,14 @@ def _verdict(saved: Estimate | str, promised: Estimate | str, read: tuple[StepRe
             *rest,
         )
     if apart <= math.hypot(saved.band, promised.band):
-        return Verdict.INSIDE, (*base, ": it kept its promise, inside its band", *rest)
+        if part and not reason:
+            return Verdict.SO_FAR, (*base, ": inside the band, as far as it was read", *rest)
+        kept = (
+            ": it kept its promise, inside its band"
+            if not part
+            else ": it kept its promise on what was read, inside its band"
+        )
+        return Verdict.INSIDE, (*base, kept, *rest)
     if saved.value > promised.value:
         return Verdict.ABOVE, (*base, ": it saves more than was promised", *rest)
     return Verdict.BELOW, (*base, ": it falls short of its promise", *rest)

@@ -91,14 +91,14 @@ def _per_ton(facts: SetFacts, answer: SetAnswer, low: float, high: float, coolin
         yield found(
             "flow_per_ton_low",
             (f"In {facts.title} the cooling gets too little air: ", per, "."),
-            "A coil may freeze, limits may trip. Repair first: filter, coil, registers, then the tap.",
+            "A coil may freeze, limits may trip. Repair first: filter, coil, registers, then its speed setting.",
             about=facts,
         )
     elif flow.value - band > high:
         yield found(
             "flow_per_ton_high",
             (f"In {facts.title} the cooling gets too much air: ", per, "."),
-            "Water may be carried off the coil, and rooms stay damp. Take a lower tap, or close the plate.",
+            "Water may be carried off the coil, and rooms stay damp. Take a lower speed setting, or close the plate.",
             about=facts,
         )
 

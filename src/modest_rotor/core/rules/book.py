@@ -10,6 +10,7 @@ from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.chain import short_of_air
 from modest_rotor.core.rules.dead import dead_way
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.rules.parts import for_this_kind
 from modest_rotor.core.tables import find_row
 
 Rule = Callable[[Case], tuple[Finding, ...]]
@@ -72,7 +73,9 @@ def judge(case: Case) -> tuple[Finding, ...]:
     weight = {Severity.STOP: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
     marks = case.job.document.marks
     findings = [
-        finding.model_copy(update={"marks": tuple(mark for mark in marks if mark.finding == finding.key)})
+        for_this_kind(finding, case).model_copy(
+            update={"marks": tuple(mark for mark in marks if mark.finding == finding.key)}
+        )
         for rule in RULES
         for finding in rule(case)
     ]

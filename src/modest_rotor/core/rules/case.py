@@ -9,7 +9,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
-from modest_rotor.core.options.compare import OptionsAnswer
+from modest_rotor.core.options.compare import Compared, OptionsAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.physics.fan import Wheel
@@ -22,7 +22,8 @@ from modest_rotor.core.working import Result
 @dataclass(frozen=True)
 class Case:
     """The job and its solved machine; ``rests_on`` says by value what machine and options rest on, ``machine_rests_on`` what
-    the machine alone does. ``right`` is the machine put right, ``after`` are the sets of the machine set up anew.
+    the machine alone does, and ``compared`` what the options are worked out from. ``right`` is the machine put right,
+    ``after`` are the sets of the machine set up anew.
     """
 
     job: Job
@@ -35,6 +36,7 @@ class Case:
     options: OptionsAnswer
     rests_on: Hashable
     machine_rests_on: Hashable
+    compared: Compared
     wanted: Result
     answers: tuple[SetAnswer, ...]
     right: FoundMachine | str = ""

@@ -8,6 +8,7 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.capacitor import tolerance_of
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.evidence import VOLTS_TOLERANCE
+from modest_rotor.core.rules.parts import may_have_capacitor, may_have_taps
 from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -67,9 +68,9 @@ def _opening(closed: SetFacts, opened: SetFacts | None, climbs: bool | None) -> 
 
 
 def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: bool) -> CheckWay:
-    """Capacitor, then volts, then bearings: what is left when the duct is not it."""
+    """Capacitor where there is one, then volts, then bearings: what is left when the duct is not it."""
     found: list[tuple[str, str, str, bool | None, Phrase, str]] = [
-        _capacitor(case, closed),
+        *([_capacitor(case, closed)] if may_have_capacitor(case) else []),
         _volts(case, closed),
         ("checks/turns", "Power off, belt or wheel free: does the shaft turn easily by hand, without play?", "Isolate, lock out; it can restart as it cools.", _free(case), (), "Bearings drag: replace the motor."),
     ]  # fmt: skip
@@ -84,7 +85,9 @@ def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: boo
             verdict = (if_not,)
         steps.append(CheckStep(path=path, question=question, caution=caution, state=state, told=told, if_not=if_not))
     if verdict is None and waiting:
-        verdict = ("Duct, capacitor, volts and bearings are good: look at the wheel for dirt and turn, and at the chart's own tap.",)  # fmt: skip
+        named = "Duct, capacitor, volts and bearings" if may_have_capacitor(case) else "Duct, volts and bearings"
+        setting = "the tap that the chart is for" if may_have_taps(case) else "the setting that the chart is for"
+        verdict = (f"{named} are good: look at the wheel for dirt and turn, and at {setting}.",)
     return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict)
 
 
@@ -100,7 +103,7 @@ def _capacitor(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None
 
 
 def _volts(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Phrase, str]:
-    volts, rated = closed.running.voltage, case.job.document.plate.wired_voltage
+    volts, rated = closed.running.voltage, case.job.document.plate_as_fed.wired_voltage
     good = None
     if volts and rated:
         good = volts.value >= (rated.low or rated.si) * (1 - VOLTS_TOLERANCE)

@@ -5,12 +5,16 @@ from __future__ import annotations
 import math
 
 from modest_rotor.core.assessment import Finding
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.contradiction import contradiction
 from modest_rotor.core.options.found_machine import reference_set
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.rules.load import service_factor_amps
+from modest_rotor.core.rules.parts import usual_culprits
 from modest_rotor.core.stations.set_answer import METHOD_LABELS
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -39,21 +43,20 @@ def above_synchronous(case: Case) -> tuple[Finding, ...]:
 
 
 def amps_over_plate(case: Case) -> tuple[Finding, ...]:
-    """Line amps above the plate's, beyond the meter's band."""
-    rated = case.job.document.plate.wired_current
+    """Line amps above the plate's, beyond the meter's band; with what its service factor says of them."""
+    plate = case.job.document.plate_as_fed
+    rated, most = plate.wired_current, service_factor_amps(plate)
+
+    def told(facts: SetFacts, rated: Entry, current: Estimate) -> Finding:
+        beside, action = _by_service_factor(current, most)
+        sentence = (
+            f"Amps are over the plate in {facts.title}: ", figure("current", current, "measured"), " against ",
+            as_typed("rated_current", rated, "plate"), *beside,
+        )  # fmt: skip
+        return found("amps_over_plate", sentence, action, about=facts)
+
     return tuple(
-        found(
-            "amps_over_plate",
-            (
-                f"Amps are over the plate in {facts.title}: ",
-                figure("current", facts.running.current, "measured"),
-                " against ",
-                as_typed("rated_current", rated, "plate"),
-                ".",
-            ),
-            "The motor heats beyond its plate unless it has a service factor. Find the reason before leaving it so.",
-            about=facts,
-        )
+        told(facts, rated, facts.running.current)
         for facts in case.sets
         if rated
         and facts.on_full_tap
@@ -62,9 +65,29 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
     )
 
 
+def _by_service_factor(current: Estimate, most: float | None) -> tuple[Phrase, str]:
+    """What a service factor says of amps above full load, and what to do."""
+    if most is None:
+        return (". It has no service factor to spend.",), (
+            "The motor heats beyond its plate. Find the reason before leaving it so."
+        )
+    allowed = figure("rated_current", most, "plate")
+    if current.value <= most:
+        return (", and below the service factor's ", allowed, "."), (
+            "It may run so at plate volts and ambient, hotter and for a shorter life. Find the reason; it is no allowance to live on."
+        )
+    if current.value - current.band <= most:
+        return (", and above the service factor's ", allowed, " as well, by less than the clamp can tell."), (
+            "Take it as above both: read the amps again with another clamp, and find the reason before it runs on."
+        )
+    return (", and above the service factor's ", allowed, " as well."), (
+        "No plate allows this. Stop it, and find the reason before it runs again."
+    )
+
+
 def volts_off_plate(case: Case) -> tuple[Finding, ...]:
     """Volts outside a tenth of the plate's."""
-    plate = case.job.document.plate.wired_voltage
+    plate = case.job.document.plate_as_fed.wired_voltage
     if plate is None:
         return ()
     low, high = (plate.low or plate.si) * (1 - VOLTS_TOLERANCE), plate.si * (1 + VOLTS_TOLERANCE)
@@ -116,7 +139,7 @@ def methods_disagree(case: Case) -> tuple[Finding, ...]:
             (
                 f"In {facts.title} the load {METHOD_LABELS[facts.chosen.method].lower()} does not agree with the load {' and '.join(METHOD_LABELS[other.method].lower() for other in facts.disagreeing)}.",
             ),
-            "The band is opened. Likely culprits: another tap, a wrong figure read off the plate, a cold motor, a weak run capacitor (measure it).",
+            f"The band is opened. Likely culprits: {usual_culprits(case)}.",
             about=facts,
         )
         for facts in case.sets

@@ -10,7 +10,9 @@ from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.rules.parts import usual_culprits
 from modest_rotor.core.stations.motor_fit import is_below_switch
+from modest_rotor.core.stations.set_facts import SetFacts
 
 MOST_CULPRITS = 2
 
@@ -34,9 +36,7 @@ def readings_do_not_fit(case: Case) -> tuple[Finding, ...]:
     """The readings are none that the plate's motor shows at any load."""
     if case.fit.plate_is_doubtful or not case.fit.readings_disagree:
         return ()
-    told = (
-        _culprits(case) or "A figure read off the plate, the tap, a meter's range, a cold motor, a weak run capacitor."
-    )
+    told = _culprits(case) or f"Usually: {usual_culprits(case)}."
     return (
         found(
             "readings_do_not_fit",
@@ -83,7 +83,7 @@ def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
                 figure("shaft_power", facts.motor_side),
                 ".",
             ),
-            action="Look for a fouled wheel, a static tap that misses part of the pressure, a slipping belt, or a kind of wheel other than typed.",
+            action=_where_it_goes(facts, case),
             about=facts,
         )
         for facts in case.sets
@@ -96,6 +96,19 @@ def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
         and facts.machine_side.value > 0
         and abs(apart(facts.motor_side, facts.machine_side, case.wheel is not Wheel.PUMP)) > FARTHEST_MISFIT
     )
+
+
+def _where_it_goes(facts: SetFacts, case: Case) -> str:
+    """What usually lies behind a shaft power that flow and pressure do not ask for, by which of the two is larger."""
+    if case.wheel is Wheel.PUMP:
+        return "Look at both gauges and their heights, at the coupling, and at the kind of pump."
+    assert facts.machine_side is not None and facts.motor_side is not None
+    if facts.machine_side.value < facts.motor_side.value:
+        return (
+            "Statics read outside miss what cabinet, filter and coil take between them: read across the wheel itself, or say what"
+            " lies between the static taps. Then look at belt and bearings, and last at the wheel for dirt."
+        )
+    return "Read the flow once more by another way, then the statics with their signs; look at the plate, and at the kind of wheel typed."
 
 
 def _culprits(case: Case) -> str:

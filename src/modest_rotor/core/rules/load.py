@@ -11,6 +11,7 @@ from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.standards.motors import insulation_class
 from modest_rotor.core.standards.wiring import overload_setting_a
+from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.readings import DuctState, SpeedTap
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -23,12 +24,18 @@ AIR_OVER = ("air over", "ao")
 LITTLE_AIR = 0.60
 
 
+def service_factor_amps(plate: Plate) -> float | None:
+    """Amps that the plate's service factor allows in the connection in use: as printed, else in proportion; nothing without one."""
+    if plate.service_factor_current:
+        return plate.service_factor_current.si
+    if plate.wired_current and plate.service_factor and plate.service_factor.si > 1:
+        return plate.wired_current.si * plate.service_factor.si
+    return None
+
+
 def amps_over_service_factor(case: Case) -> tuple[Finding, ...]:
     """Line amps over what even the service factor allows."""
-    plate = case.job.document.plate
-    most = plate.service_factor_current.si if plate.service_factor_current else None
-    if most is None and plate.wired_current and plate.service_factor and plate.service_factor.si > 1:
-        most = plate.wired_current.si * plate.service_factor.si
+    most = service_factor_amps(case.job.document.plate_as_fed)
     if most is None:
         return ()
     return tuple(

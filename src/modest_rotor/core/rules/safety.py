@@ -5,6 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.assessment import Finding
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.rules.parts import may_have_capacitor, may_have_taps
 
 
 def isolate_before_plate(case: Case) -> tuple[Finding, ...]:
@@ -13,11 +14,12 @@ def isolate_before_plate(case: Case) -> tuple[Finding, ...]:
         "Isolate, lock out, tag; prove the meter, prove dead, prove the meter again. There may be a second source, and a"
         " motor can restart when its thermal switch cools."
     )
-    capacitor = (
-        " Discharge the run capacitor through a resistor and prove it." if case.plate.kind != "three-phase" else ""
-    )
+    charged = may_have_capacitor(case)
     action = (
-        "Before reaching for the plate or the capacitor." + capacitor + " At height: guard against falls and weather."
+        f"Before reaching for the plate{' or the capacitor' if charged else ''}."
+        + (" Discharge the run capacitor through a resistor and prove it." if charged else "")
+        + (" Wait the minutes marked on its electronics, then prove them dead." if case.plate.is_electronic else "")
+        + " At height: guard against falls and weather."
     )
     return (found("isolate_before_plate", (sentence,), action, standing=True),)
 
@@ -31,7 +33,7 @@ def live_readings(case: Case) -> tuple[Finding, ...]:
     sentence = "Live measurements only by people qualified for them, with the right meter category and gloves. Hands, sleeves and cords clear of the wheel."
     taps = (
         ""
-        if case.plate.kind == "three-phase"
+        if not may_have_taps(case)
         else " Change speed taps with the power off: never two energised at once, each unused lead capped by itself, it can stand above line volts."
     )
     action = (

@@ -6,7 +6,7 @@ from collections.abc import Iterator
 
 from modest_rotor.core.assessment import Finding, Severity
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.phrase import as_typed, figure
+from modest_rotor.core.phrase import Figure, as_typed, figure
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.standards.motors import LARGEST_UNBALANCE, unbalance_derating, voltage_unbalance
@@ -27,8 +27,14 @@ def connection_unsaid(case: Case) -> tuple[Finding, ...]:
     plate = case.job.document.plate
     if plate.second_voltage is None or plate.wired_for is not None:
         return ()
-    sentence = "The plate has two voltages; which one the motor is wired for was not said."
-    return (found("connection_unsaid", (sentence,), "Read the links or lead numbers in the terminal box, power off, and say it on Plate."),)  # fmt: skip
+    sentence: list[str | Figure] = ["The plate has two voltages; which one the motor is wired for was not said"]
+    read = next((facts for facts in case.sets if facts.running.voltage), None)
+    if read is not None and read.running.voltage is not None:
+        sentence += [f"; {read.title} has ", figure("voltage", read.running.voltage, "measured")]
+        taken = case.job.document.plate_as_fed.wired_voltage
+        if taken is not None:
+            sentence += [", so it is taken as wired for ", as_typed("rated_voltage", taken, "plate")]
+    return (found("connection_unsaid", (*sentence, "."), "Read the links or lead numbers in the terminal box, power off, and say it on Plate."),)  # fmt: skip
 
 
 def connection_does_not_match(case: Case) -> tuple[Finding, ...]:
@@ -41,6 +47,8 @@ def _connection(case: Case, facts: SetFacts) -> Iterator[Finding]:
     wired = plate.wired_voltage
     if plate.second_voltage is None or plate.rated_voltage is None or wired is None or volts is None:
         return
+    if plate.wired_for is None:
+        return  # nobody said how it is wired: that is asked, and stops nothing
     other = plate.rated_voltage if wired is plate.second_voltage else plate.second_voltage
     fits_other = abs(volts.value / other.si - 1) <= NEAR_OTHER
     if fits_other and abs(volts.value / wired.si - 1) > NEAR_OTHER:
@@ -57,7 +65,7 @@ def _connection(case: Case, facts: SetFacts) -> Iterator[Finding]:
 
 def two_oh_eight_on_230(case: Case) -> tuple[Finding, ...]:
     """208 V on a motor made for 230 V only."""
-    rated = case.job.document.plate.wired_voltage
+    rated = case.job.document.plate_as_fed.wired_voltage
     if rated is None or rated.low is not None or not PLATE_230[0] <= rated.si <= PLATE_230[1]:
         return ()
     return tuple(

@@ -5,32 +5,29 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any
 
+from pydantic import Field
+
 from modest_rotor.core.errors import OutsideValidity, Refusal
 from modest_rotor.core.estimate import Estimate
-from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import StepAnswer
-from modest_rotor.core.options.contract import Asked, OptionKind
+from modest_rotor.core.options.contract import AS_FULL, Asked, OptionKind
 from modest_rotor.core.options.rating import electronic_rating
 from modest_rotor.core.options.torque_taps import solve_taps, torques
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.setup.balancing import Advice, Outcome, Tried, advise, advise_tap
 from modest_rotor.core.setup.command import signal_for_share
 from modest_rotor.core.setup.drive_settings import frequency_limits
 from modest_rotor.core.setup.facts import BY_SIGNAL, HELD_BY_ITSELF, SetupFacts
+from modest_rotor.core.setup.plate_loop import is_set_by_plate, plate_advice
 from modest_rotor.core.setup.sweep import SweepPlan, out_of_bands
-from modest_rotor.core.stations.charts import amps_chart
+from modest_rotor.core.setup.trial_flow import flow_of
 from modest_rotor.core.stations.setup import Trial
-from modest_rotor.core.stations.target import air_factor
 
 LEAST_SHARE = 0.10
 """Least share of full speed that is tried where the device says no more. Our judgement, no source."""
 MOVED = 0.1
 """Hertz by which a step must be moved to be told."""
-
-
-A_HAIR_MORE = 1.02
 
 
 class Neighbour(Frozen):
@@ -74,6 +71,7 @@ class CommandAnswer(Frozen):
     note: str = ""
     trials: tuple[TrialAnswer, ...] = ()
     advice: AdviceAnswer | None = None
+    by_plate: bool = Field(default=False, description="whether a plate, damper or sheave sets it, and nothing else")
     waits: str | None = None
 
 
@@ -114,7 +112,9 @@ def _answer(
                 if facts.kind is OptionKind.AIRFLOW
                 else ("its pressure set, ", *step.setting)
             )
-        return CommandAnswer(**common, told=told, command=None, **_loop(facts, step, None))
+        return CommandAnswer(
+            **common, told=told, command=None, by_plate=is_set_by_plate(facts), **_loop(facts, step, None)
+        )
     hertz = solved.value
     moved: Phrase = ()
     if facts.on_drive:
@@ -139,7 +139,7 @@ def command_words(facts: SetupFacts, value: float) -> tuple[Phrase, str]:
     """A command as it is typed, dialled or measured; and what is to be said of it."""
     if facts.on_drive:
         return (figure("output_frequency", value),), ""
-    if 1 < value <= A_HAIR_MORE:  # what no dial and no meter tells from full
+    if 1 < value <= AS_FULL:  # what no dial and no meter tells from full
         value = 1.0
     if facts.kind not in BY_SIGNAL or facts.by_dial:
         return ("dial at ", figure("signal", value)), "" if value <= 1 else "more than its full speed"
@@ -204,6 +204,8 @@ def _loop(facts: SetupFacts, step: StepAnswer, plan: SweepPlan | None) -> dict[s
     trials = _trials(facts, step.id)
     if step.demand is None or not facts.machine.flow_is_measured:
         return {"trials": trials}
+    if is_set_by_plate(facts):
+        return {"trials": trials, "advice": _plate(facts, step)}
     if facts.curve is None:
         return {"trials": trials, "advice": _held_advice(trials, step.demand, facts)}
     commands = {trial.id: trial.frequency or trial.signal for trial in facts.job.document.setup.trials}
@@ -222,6 +224,13 @@ def _loop(facts: SetupFacts, step: StepAnswer, plan: SweepPlan | None) -> dict[s
         return {"trials": trials, "note": refusal.sentence}
     last = next((answer.flow for answer in reversed(trials) if answer.flow), None)
     return {"trials": trials, "advice": _told(facts, advice, step.demand, last, plan)}
+
+
+def _plate(facts: SetupFacts, step: StepAnswer) -> AdviceAnswer:
+    own = tuple(trial for trial in facts.job.document.setup.trials if trial.step == step.id)
+    assert step.demand is not None
+    found = plate_advice(facts, own, tuple(flow_of(facts, trial)[0] for trial in own), step.demand)
+    return AdviceAnswer(outcome=found.outcome, told=(), sentence=found.sentence, proved=found.proved)
 
 
 def _range(facts: SetupFacts, plan: SweepPlan | None) -> tuple[float, float]:
@@ -319,80 +328,7 @@ def _trials(facts: SetupFacts, step: str) -> tuple[TrialAnswer, ...]:
 def _setting(facts: SetupFacts, trial: Trial) -> Phrase:
     if trial.tap is not None:
         return (f"tap {trial.tap}",)
+    if trial.opening is not None:
+        return (str(trial.opening),)
     entry = trial.frequency or trial.signal
     return command_words(facts, entry.si)[0] if entry else ("setting not said",)
-
-
-def flow_of(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
-    """The flow that a trial's reading stands for, m³/s, and how it was had; the flow itself goes before what stands for it.
-
-    Static: q = q_0 √((p − p_f) ÷ (p_0 − p_f)) on the duct's own curve through the point found. Amps: by the amps chart at the
-    volts measured. Rise: q = Q ÷ (c ΔT). Sources: turbulent flow in ducts, ASHRAE Handbook, Fundamentals; the maker's chart;
-    energy balance.
-    """
-    pump = facts.machine.wheel is Wheel.PUMP
-    accuracies = facts.job.document.meters.accuracies
-    direct = trial.water_flow if pump else trial.airflow
-    if direct:
-        return read_by_meter(direct, "water_flow" if pump else "airflow", f"trial {trial.id}", accuracies), "measured"
-    for way in (_by_static, _by_rise, _by_amps):
-        found = way(facts, trial)
-        if found[0] is not None or found[1]:
-            return found
-    return None, "no flow read yet"
-
-
-def _by_static(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
-    machine = facts.machine
-    if trial.static is None:
-        return None, ""
-    if not (machine.flow_is_measured and machine.pressure_is_measured):
-        return None, "static tells a flow only where one flow and its static were read before"
-    over, known = trial.static.si - machine.fixed_pressure.value, machine.pressure.value - machine.fixed_pressure.value
-    if over <= 0 or known <= 0:
-        return None, "the static read is not above the pressure that stays at no flow"
-    read = read_by_meter(trial.static, "pressure", f"trial {trial.id}", facts.job.document.meters.accuracies)
-    ratio = (over / known) ** (1 / machine.exponent.value)
-    spread = Estimate(
-        ratio,
-        {
-            f"static, trial {trial.id}": ratio * read.standard / over / machine.exponent.value,
-            "duct's curve": DUCT_SPREAD * ratio,
-        },
-    )
-    return machine.flow * spread, "by static, on the duct's own curve"
-
-
-DUCT_SPREAD = 0.03
-"""Standard deviation of a flow told by static on an unchanged duct, as a share. Our judgement, no source."""
-RISE_SPREAD = 0.06
-"""Standard deviation of a flow told by temperature rise, as a share: mixing, radiation, fuel. Our judgement, no source."""
-CHART_SPREAD = 0.05
-"""Standard deviation of a flow off an amps chart, as a share. Our judgement, no source."""
-
-
-def _by_rise(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
-    if trial.rise is None:
-        return None, ""
-    heat = facts.job.document.target.heat
-    if heat is None or trial.rise.si <= 0:
-        return None, "a rise tells a flow with the heat output, on Readings"
-    flow = heat.si / (air_factor(facts.job.document.target) * trial.rise.si)
-    return Estimate(flow, {f"rise, trial {trial.id}": RISE_SPREAD * flow}), "by temperature rise"
-
-
-def _by_amps(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
-    if trial.current is None:
-        return None, ""
-    volts = facts.job.document.setup.first_volts
-    if not facts.job.document.charts.amps_chart or "electronic" in facts.features or facts.on_drive:
-        return None, "amps tell a flow only by the machine's amps chart, of the motor that the chart was made for"
-    try:
-        flow = (
-            amps_chart(facts.job.document.charts)
-            .flow(volts.si if volts else facts.machine.volts.value, trial.current.si)
-            .between
-        )
-    except Refusal as refusal:
-        return None, refusal.sentence
-    return Estimate(flow, {f"amps, trial {trial.id}": CHART_SPREAD * flow}), "by the amps chart"

@@ -182,15 +182,14 @@ def _limit(label: str, hertz: float, reason: str) -> Result:
 
 
 def _overload(facts: SetupFacts, most: bool) -> Result:
-    """Overload amps for the new plate: its full-load amps, and the most that the code lets it be set to."""
+    """Overload amps for the motor that it feeds, in its connection in use: full-load amps, and the most that the code allows."""
     label = "Overload, at most" if most else "Overload of the drive"
-    plate, product, typed = facts.job.document.plate, facts.considered.product, facts.job.document.setup.drive
-    link = product.link(facts.machine.volts.value) if product and product.motor_kind else None
-    new = typed.new_current.si if typed.new_current else link.amps_a if link else None
-    amps = new or (plate.wired_current.si if plate.wired_current else None)
+    plate, typed, connection = facts.job.document.plate, facts.job.document.setup.drive, facts.connection
+    new = typed.new_current.si if typed.new_current else None
+    amps = new or (connection[1] if connection else None)
     if amps is None:
         return waiting(label, "waits for full-load amps on the plate of the motor that it feeds")
-    factor = plate.service_factor.si if plate.service_factor and new is None else 1.0
+    factor = plate.service_factor.si if plate.service_factor and new is None and not facts.brings_motor else 1.0
     ingredients: tuple[Ingredient, ...] = (given("I_N", "full-load amps", "rated_current", amps, "plate"),)
     if not most:
         return result(

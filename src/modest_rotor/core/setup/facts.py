@@ -11,7 +11,8 @@ from functools import cached_property
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import OptionAnswer
-from modest_rotor.core.options.checks.place import ELECTRONIC_MOTOR, NEW_MOTOR, WHOLE_MACHINE, Fits
+from modest_rotor.core.options.checks.electrical import is_set_by_dial
+from modest_rotor.core.options.checks.place import ELECTRONIC_MOTOR, WHOLE_MACHINE, Fits, brings_motor
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics.fan import Wheel
@@ -42,6 +43,27 @@ class SetupFacts:
         return self.option.kind
 
     @property
+    def brings_motor(self) -> bool:
+        """Whether another motor goes on the shaft of today."""
+        return brings_motor(self.kind, self.considered.product, self.machine.plate.kind)
+
+    @property
+    def connection(self) -> tuple[float, float | None] | None:
+        """Volts and full-load amps of the connection in use: of the motor that is fitted, else of the one that stays.
+
+        By what the link is set for, else by the volts measured here; ``None`` where no plate tells.
+        """
+        setup = self.job.document.setup
+        volts = next((entry.si for entry in (setup.link, setup.first_volts) if entry), self.machine.volts.value or None)
+        product = self.considered.product
+        if product is not None and product.motor_kind is not None:
+            link = product.link(volts)
+            return (link.volts_v, link.amps_a) if link else None
+        if self.brings_motor and self.kind is not OptionKind.SAME_KIND:
+            return None  # an unnamed motor of another kind: its plate is read when it is here
+        return self.job.document.plate.connection_at(volts)
+
+    @property
     def on_drive(self) -> bool:
         """Whether a drive sets the speed."""
         return self.kind in ON_DRIVE
@@ -68,9 +90,10 @@ class SetupFacts:
     @property
     def by_dial(self) -> bool:
         """Whether the command is a dial in place of volts."""
-        product = self.considered.product
-        said = (product.command if product else None) or self.job.document.options.fitting.command
-        return said is CommandKind.DIAL
+        traits = self.job.document.setup.traits
+        if traits is not None and traits.signal is not None:
+            return False  # the device that was chosen takes a signal
+        return is_set_by_dial(self.kind, self.considered.product, self.job.document.options.fitting.command)
 
     @property
     def tolerance(self) -> float:
@@ -85,18 +108,23 @@ class SetupFacts:
         fitting, duty_call = document.options.fitting, document.call
         electronic = kind in ELECTRONIC_MOTOR or kind in WHOLE_MACHINE
         pump = self.machine.wheel is Wheel.PUMP
+        charged = plate.run_capacitance_f is not None
         said = {
             "all": True,
+            "hands": kind is not OptionKind.KEEP,
             "electric": kind not in STANDS,
             "turning": True,
-            "replaced": kind in NEW_MOTOR or kind in WHOLE_MACHINE or self.on_drive or kind is OptionKind.REGULATOR,
+            "replaced": self.brings_motor or kind in WHOLE_MACHINE,
             "electronic": electronic,
+            "old electronics": plate.is_electronic,
             "drive": self.on_drive,
             "pump": pump,
             "fan": not pump,
+            "sheave": kind is OptionKind.RESHEAVE,
+            "trim": kind is OptionKind.TRIM,
             "taps": plate.kind is MotorKind.SPLIT_CAPACITOR and kind in (OptionKind.SAME_KIND, OptionKind.OTHER_TAP, OptionKind.TORQUE),
-            "old capacitor": plate.run_capacitance_f is not None and kind not in STANDS,
-            "capacitor motor": kind in (OptionKind.SAME_KIND, OptionKind.CAPACITOR_DRIVE) and plate.run_capacitance_f is not None,
+            "old capacitor": charged,
+            "capacitor motor": charged and kind in (OptionKind.SAME_KIND, OptionKind.CAPACITOR_DRIVE),
             "shaft differs": any(check.check == "shaft" and check.fits is not Fits.YES for check in self.option.checks),
             "calls": fitting.command is CommandKind.CALLS or document.target.heat is not None or document.target.cooling is not None,
             "chart": document.charts.amps_chart is not None,

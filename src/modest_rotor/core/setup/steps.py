@@ -4,17 +4,20 @@ from __future__ import annotations
 
 from pydantic import Field
 
-from modest_rotor.core.phrase import Frozen, Phrase, as_typed, figure
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.setup.drive_settings import DriveAnswer
 from modest_rotor.core.setup.facts import SetupFacts
+from modest_rotor.core.setup.plate_loop import aim_at
 from modest_rotor.core.setup.volts import LinkAnswer
-from modest_rotor.core.stations.charts import amps_chart, readable
 from modest_rotor.core.stations.setup import Sign, SignState
-from modest_rotor.core.tables import Row, read_table
+from modest_rotor.core.tables import Row, find_row, read_table
 
 
 class SetupStep(Frozen):
-    """One step: what to beware of, what to do, its value, and how it was signed."""
+    """One step: what to beware of, what it rests on, what to do, its value, and how it was signed."""
 
     step: str
     group: str
@@ -30,36 +33,138 @@ class SetupStep(Frozen):
     earlier: tuple[Sign, ...] = ()
     is_open: bool = Field(default=True, description="whether it still waits for a hand, or is stopped")
     stopped: bool = Field(default=False, description="whether a stop stands on it")
+    reopened: bool = Field(
+        default=False, description="whether it was signed, and what it rests on has been changed or signed anew since"
+    )
+    after: tuple[int, ...] = Field(
+        default=(), description="numbers of the steps that must be closed before it, and are not"
+    )
+    basis: str = Field(default="", description="what it shows now, kept with a signature")
+    cannot_sign: str | None = Field(default=None, description="why it cannot be signed as done now")
+    cannot_leave_out: str | None = Field(default=None, description="why nobody can say that it is not needed here")
 
 
 def setup_steps(facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None) -> tuple[SetupStep, ...]:
-    """The steps that this option on this machine asks for."""
+    """The steps that this option on this machine asks for, each with what it rests on."""
     rows = [row for row in read_table("setup_steps") if applies(row, facts.features)]
     signs = facts.job.document.setup.signs
-    steps = []
+    place = {sign.id: number for number, sign in enumerate(signs)}
+    graph = rests_on(rows)
+    steps: dict[str, SetupStep] = {}
     for number, row in enumerate(rows, 1):
-        own = tuple(sign for sign in signs if sign.step == row["step"])
-        stop, waits = _stop(row["step"], facts, link)
-        stopped = bool(stop) or (bool(own) and own[-1].state is SignState.STOP)
-        steps.append(
-            SetupStep(
-                step=row["step"],
-                group=row["group"],
-                number=number,
-                caution=row["caution"],
-                do=row["do"],
-                find=row["find"] or "",
-                value=_value(row["step"], facts, drive),
-                fields=FIELDS.get(row["step"], ()),
-                stop=stop,
-                waits=waits,
-                signed=own[-1] if own else None,
-                earlier=own[:-1],
-                is_open=stopped or not own,
-                stopped=stopped,
-            )
+        name = row["step"]
+        own = tuple(sign for sign in signs if sign.step == name)
+        newest = own[-1] if own else None
+        before = [steps[one] for one in graph[name]]
+        stop, waits = _stop(name, facts, link)
+        stopped = bool(stop) or (newest is not None and newest.state is SignState.STOP)
+        basis = _basis(name, facts)
+        reopened = newest is not None and (
+            (newest.basis is not None and newest.basis != basis)
+            or any(one.reopened or _signed_since(one, newest, place) for one in before)
         )
-    return tuple(steps)
+        steps[name] = SetupStep(
+            step=name,
+            group=row["group"],
+            number=number,
+            caution=row["caution"],
+            do=row["do"],
+            find=row["find"] or "",
+            value=_value(name, facts, drive),
+            fields=FIELDS.get(name, ()),
+            stop=stop,
+            waits=waits,
+            signed=newest,
+            earlier=own[:-1],
+            is_open=stopped or newest is None or reopened or waits is not None,
+            stopped=stopped,
+            reopened=reopened,
+            after=tuple(one.number for one in before if one.is_open or one.after),
+            basis=basis,
+        )
+    whole = tuple(steps.values())
+    return tuple(
+        one.model_copy(
+            update={
+                "cannot_sign": refusal_to_sign(whole, one, SignState.DONE),
+                "cannot_leave_out": refusal_to_sign(whole, one, SignState.NOT_NEEDED),
+            }
+        )
+        for one in whole
+    )
+
+
+def _signed_since(before: SetupStep, newest: Sign, place: dict[str, int]) -> bool:
+    """Whether a step was signed after what rests on it; signatures of programs that demanded no order say nothing of one."""
+    return before.signed is not None and before.signed.basis is not None and place[before.signed.id] > place[newest.id]
+
+
+def rests_on(rows: list[Row]) -> dict[str, tuple[str, ...]]:
+    """For each step of a list those of the same list that it rests on directly; one that is not on the list hands on its own.
+
+    Source: the table's column; the hands' order, common practice.
+    """
+    listed = {row["step"] for row in rows}
+    named = {row["step"]: tuple(filter(None, row["after"].split("|"))) for row in read_table("setup_steps")}
+
+    def reach(names: tuple[str, ...]) -> list[str]:
+        found: list[str] = []
+        for name in names:
+            found += [name] if name in listed else reach(named[name])
+        return found
+
+    return {row["step"]: tuple(dict.fromkeys(reach(named[row["step"]]))) for row in rows}
+
+
+LIVE = ("First power", "Set", "Prove it is safe")
+"""Groups in which power is on, or is about to be: nothing of them is signed while any stop stands."""
+
+
+def refusal_to_sign(steps: tuple[SetupStep, ...], step: SetupStep, state: SignState) -> str | None:
+    """Why a step cannot be signed as it stands; nothing where it can. A stop may be signed at any time.
+
+    :param steps: all steps of the list.
+    """
+    if state is SignState.STOP:
+        return None
+    if state is SignState.NOT_NEEDED:
+        if step.step in NEVER_LEFT_OUT:
+            return NEVER_LEFT_OUT[step.step]
+        return "A stop stands on this step; it is cleared by its cause." if step.stop else None
+    if step.stop:
+        return "A stop stands on this step; it is cleared by its cause, not by a signature."
+    if step.waits:
+        return f"This step {step.waits}; it is signed after that."
+    if step.after:
+        words = " and ".join(_number_words(steps, number) for number in step.after)
+        return f"First {words}: this step rests on {'it' if len(step.after) == 1 else 'them'}."
+    standing = next((one for one in steps if one.stopped and one is not step), None)
+    if standing is not None and step.group in LIVE:
+        return f"A stop stands on step {standing.number}; nothing is signed past it until its cause is cleared."
+    return None
+
+
+NEVER_LEFT_OUT = {
+    "link": "The link is confirmed on every new motor; nobody can leave it out.",
+    "prove_dead": "It is proved dead before any hand goes in; nobody can leave it out.",
+    "isolate": "It is isolated before any hand goes in; nobody can leave it out.",
+    "power": "It is signed once power was put on; a step that was not done stays open.",
+}
+
+
+def _number_words(steps: tuple[SetupStep, ...], number: int) -> str:
+    step = steps[number - 1]
+    return f"step {number}" + (", signed before and to be signed anew," if step.reopened else "")
+
+
+def _basis(name: str, facts: SetupFacts) -> str:
+    """What a signature stands on: the option, and what is typed at the step."""
+    setup = facts.job.document.setup
+    said = [facts.option.id, facts.considered.product.code if facts.considered.product else ""]
+    for path in FIELDS.get(name, ()):
+        value = getattr(setup, path.split("/")[1])
+        said.append(value.typed if isinstance(value, Entry) else str(value or ""))
+    return "|".join(said)
 
 
 def applies(row: Row, features: frozenset[str]) -> bool:
@@ -93,22 +198,17 @@ def _stop(step: str, facts: SetupFacts, link: LinkAnswer) -> tuple[Phrase, str |
 def _value(step: str, facts: SetupFacts, drive: DriveAnswer | None) -> Phrase:
     """The value that belongs to a step, where it has one."""
     document = facts.job.document
-    product = facts.considered.product
-    if step == "capacitor_new" and product and product.run_capacitance:
-        return (as_typed("capacitance", product.run_capacitance, "plate"), " by its data sheet")
-    if step == "capacitor_new" and document.plate.run_capacitance:
-        return (as_typed("capacitance", document.plate.run_capacitance, "plate"), " by the plate")
-    if step == "discharge_link":
-        return (
-            "about ",
-            figure("link_voltage", 2**0.5 * facts.machine.volts.value, "estimated"),
-            " at the lines read here",
-        )
+    if step == "capacitor_new":
+        return _new_capacitor(facts)
+    if step in ("discharge_electronics", "rotation_drive") and facts.machine.volts.value:
+        volts = figure("link_voltage", 2**0.5 * facts.machine.volts.value, "estimated")
+        return ("a DC link stands at about ", volts, " at the line volts read here")
+    if step == "rotation":
+        return _the_other_way(facts)
     if step == "overload" and drive is not None:
         return (drive.overload.figure, " on the drive, at most ", drive.overload_most.figure, " at an overload relay") if drive.overload.figure and drive.overload_most.figure else ()  # fmt: skip
-    link = product.link(facts.machine.volts.value) if product else None
-    if step == "overload" and link and link.amps_a:
-        return ("for ", figure("rated_current", link.amps_a, "plate"), ", the new plate on the link for ", figure("rated_voltage", link.volts_v, "plate"))  # fmt: skip
+    if step == "overload":
+        return _overload(facts)
     if step in ("seal", "lock"):
         return _aim(facts)
     if step == "heat" and document.target.rise:
@@ -116,21 +216,55 @@ def _value(step: str, facts: SetupFacts, drive: DriveAnswer | None) -> Phrase:
     return ()
 
 
+def _new_capacitor(facts: SetupFacts) -> Phrase:
+    """µF, volts and tolerance of the new motor's own capacitor; the plate of today stands for it only where the same is fitted."""
+    product, plate = facts.considered.product, facts.job.document.plate
+    if product is not None:
+        if product.run_capacitance is None:
+            return ("by the label of the new motor, not by that of the old one",)
+        said: list[str | Figure] = [as_typed("capacitance", product.run_capacitance, "plate")]
+        if product.capacitor_voltage:
+            said += [", ", as_typed("capacitor_voltage", product.capacitor_voltage, "plate")]
+        return (*said, " by its data sheet; the tolerance by its label")
+    if plate.run_capacitance is None:
+        return ()
+    said = [as_typed("capacitance", plate.run_capacitance, "plate")]
+    if plate.capacitor_voltage:
+        said += [", at least ", as_typed("capacitor_voltage", plate.capacitor_voltage, "plate")]
+    if plate.capacitor_tolerance:
+        said += [", ± ", as_typed("tolerance", plate.capacitor_tolerance, "plate")]
+    return (*said, " by today's plate: compare with the new motor's own label")
+
+
+def _the_other_way(facts: SetupFacts) -> Phrase:
+    """How what is fitted is turned the other way, should the bump show it wrong."""
+    kind: MotorKind | None
+    if facts.kind is OptionKind.DRIVE:
+        kind = MotorKind.THREE_PHASE
+    elif "electronic" in facts.features:
+        kind = MotorKind.ELECTRONIC
+    else:
+        product = facts.considered.product
+        kind = (product.motor_kind if product else None) or facts.machine.plate.kind
+    return (f"Wrong way: {find_row('reversing', kind=str(kind))['how']}",) if kind else ()
+
+
+def _overload(facts: SetupFacts) -> Phrase:
+    """Full-load amps of the motor in its connection in use."""
+    volts, amps = facts.connection or (None, None)
+    if volts is None or amps is None:
+        return ("by the full-load amps on the plate of the new motor, in the connection that is used",)
+    whose = "the new plate" if facts.brings_motor else "the plate"
+    return ("for ", figure("rated_current", amps, "plate"), f", {whose} in its connection for ", figure("rated_voltage", volts, "plate"))  # fmt: skip
+
+
 def _aim(facts: SetupFacts) -> Phrase:
     """The amps to reach at the volts measured, off the chart, and which way the plate goes."""
-    document = facts.job.document
-    chart, volts = readable(amps_chart, document.charts), document.setup.first_volts
-    flow = document.target.airflow
-    if chart is None or volts is None or flow is None or "electronic" in facts.features:
+    flow = facts.job.document.target.airflow
+    aim = aim_at(facts, flow.si) if flow else None
+    if aim is None:
         return ()
-    try:
-        amps = chart.amps(volts.si, flow.si)
-    except ValueError:
-        return ()
+    way = "opening the plate raises amps" if aim.rises else "opening the plate lowers amps on this chart"
     return (
-        "aim at ",
-        figure("current", amps, "estimated"),
-        " at ",
-        as_typed("voltage", volts, "measured"),
-        ": opening the plate raises amps on a blower",
-    )
+        "aim at ", figure("current", aim.amps, "estimated"), " at ", figure("voltage", aim.volts, "measured"), f": {way}",
+    )  # fmt: skip

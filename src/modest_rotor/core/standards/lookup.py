@@ -27,14 +27,19 @@ def rows_of(name: str, **wanted: str) -> list[Row]:
     return rows
 
 
-def at_size(name: str, rows: list[Row], column: str, value: float, unit: str) -> Row:
+AS_PRINTED = 0.022
+"""The same for sizes that plates print with two digits: 0.33 hp is a third, 0.17 hp a sixth. Standard sizes lie far wider apart."""
+
+
+def at_size(name: str, rows: list[Row], column: str, value: float, unit: str, within: float = SAME) -> Row:
     """The row whose size is ``value``; tables of standard sizes are not interpolated.
 
+    :param within: share of a size by which a printed one may leave it.
     :raises OutsideValidity: no such size; the sentence names those that the table has.
     """
-    for row in rows:
-        if abs(float(row[column]) - value) <= SAME * abs(value):
-            return row
+    nearest = min(rows, key=lambda row: abs(float(row[column]) - value))
+    if abs(float(nearest[column]) - value) <= within * abs(value):
+        return nearest
     sizes = ", ".join(f"{float(row[column]):g}" for row in rows)
     raise OutsideValidity(
         f"“{heading(name)['title']}” has no row for {value:g} {unit}. It has {sizes} {unit}; between them a standard gives nothing."

@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 import math
+import re
 from dataclasses import dataclass
 
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.standards.lookup import at_size, between, rows_of
+from modest_rotor.core.standards.lookup import AS_PRINTED, at_size, between, rows_of
 from modest_rotor.core.tables import read_table
 
 W_PER_HP = 745.69987158227
@@ -82,7 +83,7 @@ def iec_class_efficiency(efficiency_class: str, poles: int, power_w: float) -> f
     """
     name = "iec_efficiency_classes"
     rows = rows_of(name, **{"class": efficiency_class.strip().upper()}, poles=str(poles))
-    return float(at_size(name, rows, "power_kw", power_w / W_PER_KW, "kW")["efficiency"]) / PER_CENT
+    return float(at_size(name, rows, "power_kw", power_w / W_PER_KW, "kW", AS_PRINTED)["efficiency"]) / PER_CENT
 
 
 def us_motor_efficiency(level: str, enclosure: str, poles: int, power_w: float) -> float:
@@ -92,7 +93,10 @@ def us_motor_efficiency(level: str, enclosure: str, poles: int, power_w: float) 
     :raises OutsideValidity: no such row. Source: NEMA MG 1, tables 12-11 and 12-12.
     """
     rows = rows_of("us_motor_efficiency", level=level, enclosure=enclosure, poles=str(poles))
-    return float(at_size("us_motor_efficiency", rows, "power_hp", power_w / W_PER_HP, "hp")["efficiency"]) / PER_CENT
+    return (
+        float(at_size("us_motor_efficiency", rows, "power_hp", power_w / W_PER_HP, "hp", AS_PRINTED)["efficiency"])
+        / PER_CENT
+    )
 
 
 def small_motor_efficiency(kind: str, poles: int, power_w: float) -> float:
@@ -102,7 +106,10 @@ def small_motor_efficiency(kind: str, poles: int, power_w: float) -> float:
     :raises OutsideValidity: no such row. Source: 10 CFR 431.446.
     """
     rows = rows_of("small_motor_efficiency", kind=kind, poles=str(poles))
-    return float(at_size("small_motor_efficiency", rows, "power_hp", power_w / W_PER_HP, "hp")["efficiency"]) / PER_CENT
+    return (
+        float(at_size("small_motor_efficiency", rows, "power_hp", power_w / W_PER_HP, "hp", AS_PRINTED)["efficiency"])
+        / PER_CENT
+    )
 
 
 def voltage_unbalance(first_v: float, second_v: float, third_v: float) -> float:
@@ -191,23 +198,45 @@ def enclosure(code: str) -> tuple[str, str]:
 
 @dataclass(frozen=True)
 class Frame:
-    """Dimensions of a foot-mounted frame, m: shaft height D, feet across 2E and along 2F, shoulder to hole BA, shaft U."""
+    """Dimensions of a foot-mounted frame, m: shaft height D, feet across 2E and along 2F, shoulder to hole BA, shaft U.
+
+    What a suffix makes special is not given: it is measured.
+    """
 
     shaft_height_m: float
-    across_m: float
-    along_m: float
-    shoulder_m: float
-    shaft_m: float
+    across_m: float | None
+    along_m: float | None
+    shoulder_m: float | None
+    shaft_m: float | None
 
 
 M_PER_INCH = 0.0254
+FRAME = re.compile(r"(\d{2,3})(TS|T|U)?([A-Z]*)")
+OTHER_SHAFT = ("Z", "J", "JM", "JP", "S", "LP", "P")
+"""Suffixes whose shaft is not the frame's standard one; feet, holes and height are. NEMA MG 1, 11.01 (from memory)."""
+OTHER_FEET = "Y"
 
 
 def nema_frame(frame: str) -> Frame:
-    """Dimensions of a NEMA frame. :raises OutsideValidity: a frame that the table does not hold.
+    """Dimensions of a NEMA frame, as far as its suffix leaves them standard.
 
-    Validity: foot-mounted, within the standard's tolerances. Source: NEMA MG 1, 4.4.1.
+    :param frame: number and suffix as printed: 56, 48Y, 145TC, 254TZ. A face (C, D) or a second row of holes (H) changes none of
+        them; another shaft (Z, J, JM, JP, S) leaves feet, holes and height; special mounting (Y) the height alone.
+    :raises OutsideValidity: a frame that the table does not hold.
+
+    Validity: foot-mounted, within the standard's tolerances. Source: NEMA MG 1, 4.2.2, 4.4.1 and 11.01.
     """
-    (row,) = rows_of("nema_frames", frame=frame.strip().upper())
-    columns = ("shaft_height", "across", "along", "shoulder", "shaft")
-    return Frame(*(M_PER_INCH * float(row[column]) for column in columns))
+    name = frame.strip().upper()
+    match = FRAME.fullmatch(name)
+    number, series, suffix = (match[1], match[2] or "", match[3]) if match else (name, "", "")
+    known = {row["frame"] for row in read_table("nema_frames")}
+    base = next((one for one in (name, number + series, f"{number}T" if series == "TS" else "") if one in known), name)
+    (row,) = rows_of("nema_frames", frame=base)
+    height, across, along, shoulder, shaft = (
+        M_PER_INCH * float(row[column]) for column in ("shaft_height", "across", "along", "shoulder", "shaft")
+    )
+    if base != name and (any(part in suffix for part in OTHER_SHAFT) or (series == "TS" and base.endswith("T"))):
+        return Frame(height, across, along, None, None)
+    if OTHER_FEET in suffix:
+        return Frame(height, None, None, None, shaft)
+    return Frame(height, across, along, shoulder, shaft)

@@ -3,23 +3,27 @@
 from __future__ import annotations
 
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.standards.lookup import at_size, rows_of
+from modest_rotor.core.standards.lookup import AS_PRINTED, at_size, rows_of
 from modest_rotor.core.standards.motors import W_PER_HP
 
 SERVICE_FACTOR_CASE, OTHER_CASE, COOL_CASE = "service factor 1.15 or more", "all other motors", "rise of 40 °C or less"
+SYSTEM_VOLTS = {115: (110, 120), 230: (220, 240), 460: (440, 480), 575: (550, 600)}
+"""Volts of systems for which a column of the tables holds: the note below NFPA 70, tables 430.248 and 430.250 (from memory)."""
 GENEROUS_SERVICE_FACTOR, LARGEST_SERVICE_FACTOR = 1.15, 2.0
 
 
 def wiring_current_a(power_w: float, voltage_v: float, phases: int) -> float:
     """Full-load current by which conductors and their protection are sized, A.
 
-    :param power_w: a size of the table. :param voltage_v: a voltage column: 115, 200, 208, 230, 460, 575.
+    :param power_w: a size of the table. :param voltage_v: a motor's or a system's: 110 to 120 V stand for 115, 220 to 240 V for
+        230, 440 to 480 V for 460, 550 to 600 V for 575, as the tables say; 200 and 208 V have columns of their own.
     :raises OutsideValidity: no such row.
 
     Validity: for wiring; a motor's own amps are on its plate. Source: NFPA 70 (NEC), tables 430.248 and 430.250.
     """
-    rows = rows_of("wiring_currents", phases=str(phases), voltage=f"{voltage_v:g}")
-    return float(at_size("wiring_currents", rows, "power_hp", power_w / W_PER_HP, "hp")["current"])
+    column = next((name for name, (low, high) in SYSTEM_VOLTS.items() if low <= voltage_v <= high), voltage_v)
+    rows = rows_of("wiring_currents", phases=str(phases), voltage=f"{column:g}")
+    return float(at_size("wiring_currents", rows, "power_hp", power_w / W_PER_HP, "hp", AS_PRINTED)["current"])
 
 
 def overload_setting_a(plate_current_a: float, service_factor: float = 1.0, cool: bool = False) -> tuple[float, float]:

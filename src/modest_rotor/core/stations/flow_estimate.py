@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.estimate import propagate
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts, fitted_efficiency
 from modest_rotor.core.working import Result, given, result, waiting
 
@@ -22,6 +23,8 @@ def flow_by_power(facts: SetFacts, wheel: Wheel | None) -> Result:
         return waiting(label, "measured")
     if wheel is None:
         return waiting(label, "waits for what the motor drives")
+    if facts.reading.duct is DuctState.BARE_SHAFT:
+        return waiting(label, "nothing is moved: no wheel or belt was on the shaft")
     power, pressure = facts.shaft_power, facts.pressure
     if power is None or pressure is None or power.value <= 0 or pressure.value <= 0:
         return waiting(label, "waits for a load and the pressure across it")

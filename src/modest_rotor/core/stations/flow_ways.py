@@ -15,7 +15,7 @@ from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.medium import water_properties
 from modest_rotor.core.stations.charts import Charts
-from modest_rotor.core.stations.readings import SpeedTap, StaticSpan
+from modest_rotor.core.stations.readings import DuctState, SpeedTap, StaticSpan
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.target import Target, air_factor
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
@@ -86,6 +86,8 @@ def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[
     :param by_power: the flow by power and pressure, worked already.
     """
     ways = [_measured(facts, context)]
+    if facts.reading.duct is DuctState.BARE_SHAFT:  # nothing is moved, whatever amps and speed would say of a wheel
+        return (*ways, FlowWay(Way.POWER, by_power))
     if context.wheel is Wheel.PUMP:
         ways += [_water_heat(facts, context)]
     else:

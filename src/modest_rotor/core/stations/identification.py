@@ -84,6 +84,9 @@ class Identification(Sheet):
     first_second: Entry | None = asked("winding_resistance", "First to second", "measured", OHMS_HELP)
     second_third: Entry | None = asked("winding_resistance", "Second to third", "measured", OHMS_HELP)
     third_first: Entry | None = asked("winding_resistance", "Third to first", "measured", OHMS_HELP)
+    hermetic: YesNo | None = chosen(
+        "Three pins in a sealed shell?", "Of a hermetic compressor or pump: its terminals can vent under pressure."
+    )
     to_ground: Entry | None = asked(
         "ground_resistance", "Windings to ground", "measured", "Insulation tester, electronics unplugged. Type OL where it shows none."
     )  # fmt: skip

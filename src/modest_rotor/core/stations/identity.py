@@ -16,6 +16,8 @@ from modest_rotor.core.stations.identification import SPEED_LEADS, Identificatio
 PRACTICE = "Common practice, no source."
 LEAST_GROUND_OHM = 1e6
 """Insulation of a motor below 1,000 V is to be 1 MΩ at the least; IEEE Std 43 asks more of new ones (from memory)."""
+AUXILIARY_LEAP = 1.5
+"""Ratio of resistances beyond which a lead is no further speed tap. Common practice, no source."""
 ORDER_WORDS = ("highest speed", "lowest speed")
 
 
@@ -38,16 +40,41 @@ class Identity(Frozen):
     source: str = PRACTICE
 
 
-def identify(asked: Identification, leads: tuple[Lead, ...]) -> tuple[Identity, ...]:
-    """Everything that can be said of a motor without a plate: poles, windings, insulation, speeds, kind."""
+def identify(asked: Identification, leads: tuple[Lead, ...], phases: int | None = None) -> tuple[Identity, ...]:
+    """Everything that can be said of a motor without a plate: poles, windings, insulation, speeds, kind.
+
+    :param phases: of the plate, where it tells them.
+    """
+    hermetic = asked.hermetic == "yes"
     windings = winding_reading(asked)
+    # A sealed machine is read to ground first: its pins carry pressure, and a grounded winding makes them vent.
+    told = None if hermetic and asked.to_ground is None else windings
     return (
+        *_hermetic(asked),
         *_poles(asked),
-        *_windings(asked, windings),
-        *_ground(asked),
+        *(_ground(asked) if hermetic else ()),
+        *_windings(asked, told),
+        *(() if hermetic else _ground(asked)),
         *_speeds(leads),
-        *_kind(asked, windings),
+        *_kind(asked, told, phases),
     )
+
+
+def _hermetic(asked: Identification) -> Iterator[Identity]:
+    """The way for a sealed machine: its caution, then to ground, then the pairs."""
+    if asked.hermetic != "yes":
+        return
+    grounded = asked.to_ground is not None and asked.to_ground.si < LEAST_GROUND_OHM
+    yield Identity(
+        question="Terminals of a sealed machine",
+        answer=(
+            "Pins of a sealed shell can blow out with hot oil and refrigerant: face clear, cover held on while power is on. Power"
+            " off, locked, proved dead; every lead off the pins, capacitor discharged.",
+        ),
+        ask="Read each pin to the bare shell first; the three pairs after that." if asked.to_ground is None
+        else "A pin is grounded: put the cover back, do not energise it." if grounded else None,
+        doubtful=asked.to_ground is None or grounded,
+    )  # fmt: skip
 
 
 def winding_reading(asked: Identification) -> WindingReading | None:
@@ -115,6 +142,8 @@ def _winding_words(found: WindingReading, names: tuple[str, str, str]) -> tuple[
     if found.verdict is Windings.START_AND_RUN:
         assert found.common is not None and found.start is not None and found.run is not None
         words = f"{names[found.common]} is common, {names[found.start]} start, {names[found.run]} run"
+        if found.is_strained:
+            return f"Perhaps {words}; but the highest is not quite the sum of the other two.", again, True
         return f"{words}; the highest is the sum of the other two within the meter's error.", None, False
     if found.verdict is Windings.EQUAL:
         return "Three equal pairs: three-phase, or the motor behind an electronic module.", None, False
@@ -159,6 +188,15 @@ def _ground(asked: Identification) -> Iterator[Identity]:
 
 def _speeds(leads: tuple[Lead, ...]) -> Iterator[Identity]:
     read = [lead for lead in leads if lead.ohms and (lead.function is None or lead.function in SPEED_LEADS)]
+    other = _auxiliary_lead(read)
+    read = [lead for lead in read if lead is not other]
+    if other is not None:
+        yield Identity(
+            question="A lead that is perhaps no speed",
+            answer=(f"{other.colour or 'One lead'} has far more resistance than the others: the auxiliary winding's, not the lowest speed.",),
+            ask="See whether it goes to the capacitor; say what it is for, and it is put in its place.",
+            doubtful=True,
+        )  # fmt: skip
     if len(read) < 2:
         return
     question = "Speeds, from resistance to common"
@@ -178,15 +216,23 @@ def _speeds(leads: tuple[Lead, ...]) -> Iterator[Identity]:
     yield Identity(question=question, answer=(words,), ask=ask, doubtful=bool(wrong))
 
 
+def _auxiliary_lead(read: list[Lead]) -> Lead | None:
+    """The one lead of unsaid use whose resistance leaps beyond all others: an auxiliary winding has more than any tap adds."""
+    ordered = sorted(read, key=lambda lead: lead.ohms.si if lead.ohms else 0.0)
+    if len(ordered) < 2 or ordered[-1].function is not None or not ordered[-1].ohms or not ordered[-2].ohms:
+        return None
+    return ordered[-1] if ordered[-1].ohms.si > AUXILIARY_LEAP * ordered[-2].ohms.si else None
+
+
 def _rank(lead: Lead) -> int | None:
     return SPEED_LEADS.index(lead.function) if lead.function in SPEED_LEADS else None
 
 
-def _kind(asked: Identification, windings: WindingReading | None) -> Iterator[Identity]:
+def _kind(asked: Identification, windings: WindingReading | None, phases: int | None) -> Iterator[Identity]:
     parts = {part: getattr(asked, part) == "yes" for part in PARTS if getattr(asked, part) is not None}
     if not parts:
         return
-    best, *rest = likely_kinds(parts, windings.verdict if windings else None)
+    best, *rest = likely_kinds(parts, windings.verdict if windings else None, phases)
     sure = best.share >= SURE_SHARE
     yield Identity(
         question="Kind, from what is on it",

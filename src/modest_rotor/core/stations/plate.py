@@ -9,12 +9,16 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.stations.sheet import Sheet, asked, chosen, told
 
+NEAR_RATED = 0.10
+"""Logarithm within which volts are those of a connection."""
+
 
 class Protection(StrEnum):
     """What opens when the windings grow too hot."""
 
     AUTOMATIC = "automatic reset"
     MANUAL = "manual reset"
+    THERMAL = "thermally protected"
     IMPEDANCE = "impedance protected"
     NONE = "none"
 
@@ -31,7 +35,7 @@ class Plate(Sheet):
     """What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen."""
 
     line: str | None = told(
-        "The plate in one line", "Type it as it stands, in any order; each piece is shown as what it was taken for.", longest=400
+        "The plate in one line", "Type or paste it as it stands, in any order or in rows; each piece is shown as what it was taken for.", longest=600
     )  # fmt: skip
     rated_power: Entry | None = asked("rated_power", "Rated power", "plate", "Shaft power: 3/4 hp, 0.55 kW, 560 W.")
     rated_voltage: Entry | None = asked(
@@ -80,6 +84,9 @@ class Plate(Sheet):
     nominal_efficiency: Entry | None = asked(
         "efficiency", "Nominal efficiency", "plate", "As printed; the fit keeps to it."
     )
+    efficiency_class: Literal["IE1", "IE2", "IE3", "IE4"] | None = chosen(
+        "Efficiency class", "Of an IEC plate; it stands for a least efficiency of its rating."
+    )
     power_factor: Entry | None = asked("read_power_factor", "Power factor", "plate", "As printed: 0.62.")
     frame: str | None = told("Frame", "With its suffix: 48Y, 56H, 145T.", longest=12)
     enclosure: str | None = told("Enclosure", "IP54, or TEFC, TEAO, ODP.", longest=12)
@@ -120,3 +127,34 @@ class Plate(Sheet):
     def wired_current(self) -> Entry | None:
         """Full-load amps of the same connection."""
         return self.second_current if self.wired_for == "other volts" and self.second_voltage else self.rated_current
+
+    def as_fed(self, volts_v: float | None) -> Plate:
+        """The plate wired for the volts that were read, where nobody said how it is wired and they are the other connection's.
+
+        Volts within a tenth of rated are a motor's own: NEMA MG 1, 12.44 (from memory).
+        """
+        first, other = self.rated_voltage, self.second_voltage
+        if self.wired_for is not None or first is None or other is None or not volts_v or volts_v <= 0:
+            return self
+        own, others = first.outside_by(volts_v), other.outside_by(volts_v)
+        return self.model_copy(update={"wired_for": "other volts"}) if others < NEAR_RATED < own else self
+
+    def connection_at(self, volts_v: float | None) -> tuple[float, float | None] | None:
+        """Volts and full-load amps of the connection that volts ask for; the one in which it is wired where none were measured.
+
+        Amps that are not printed for it go inversely with its volts: the power is the same. Source: definition of power.
+        """
+        pairs = [
+            (volts, amps.si if amps else None)
+            for volts, amps in ((self.rated_voltage, self.rated_current), (self.second_voltage, self.second_current))
+            if volts is not None
+        ]
+        if not pairs:
+            return None
+        wired = self.wired_voltage
+        asked = volts_v or (wired.si if wired else pairs[0][0].si)
+        entry, amps_a = min(pairs, key=lambda pair: pair[0].outside_by(asked))
+        if amps_a is None:
+            known = next(((volts.si, amps) for volts, amps in pairs if amps is not None), None)
+            amps_a = known[0] * known[1] / entry.si if known and known[1] is not None else None
+        return entry.si, amps_a

@@ -8,6 +8,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.efficiency import typical_efficiency
 from modest_rotor.core.identify.motor import NO_PLATE, MotorKind, PlateFacts
+from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import typical_efficiency as electronic_efficiency
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
@@ -72,19 +73,22 @@ def plate_facts(plate: Plate) -> PlateFacts:
     )
 
 
-def assess_plate(plate: Plate, facts: PlateFacts, expected: tuple[Result, ...]) -> PlateAnswer:
+def assess_plate(
+    plate: Plate, facts: PlateFacts, expected: tuple[Result, ...], style: NumberStyle | None = NumberStyle.POINT
+) -> PlateAnswer:
     """Poles, synchronous speed, rated slip and rated torque, each with its working or what it waits for; and the rest.
 
-    :param expected: what a motor of this plate should show by itself.
+    :param expected: what a motor of this plate should show by itself. :param style: how numbers are written at its site.
     """
+    line = read_line(plate.line or "", style)
     return PlateAnswer(
         poles=_poles_result(facts),
         synchronous_speed=_synchronous_result(facts),
         rated_slip=_slip_result(facts),
         rated_torque=_torque_result(facts),
         expected=expected,
-        line=read_line(plate.line or "").pieces,
-        line_adds=fields_changed(plate, read_line(plate.line or "").values),
+        line=line.pieces,
+        line_adds=fields_changed(plate, line.values),
         meaning=meanings(plate, facts),
     )
 

@@ -1,4 +1,8 @@
-"""A plate typed as one line, in any order and case: each piece as what it is taken for, the rest left standing."""
+"""A plate typed as it stands: words before their numbers or after them, in any order and case, in one line or in rows.
+
+Each piece is told as what it is taken for. What can be two things, and what cannot be beside the rest, is asked about and
+written nowhere; what is not recognised stays in the line.
+"""
 
 from __future__ import annotations
 
@@ -9,18 +13,27 @@ from typing import Any
 
 from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.errors import QuantityRefused
+from modest_rotor.core.numerals import NumberStyle, plain_fractions
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.stations.plate import Plate, Protection, Rotation
+from modest_rotor.core.stations.plate_amounts import Kinds
+from modest_rotor.core.stations.plate_binding import SURE_BY, Bound, ways_to_bind
+from modest_rotor.core.stations.plate_tokens import Token, tokens, word_named
+from modest_rotor.core.stations.plate_values import Told, Values, told_of
 from modest_rotor.core.stations.sheet import quantity_of
 
-Values = dict[str, Any]
-NUMBER = r"\d+(?:\.\d+)?|\.\d+"
-DECIMAL = rf"(?:{NUMBER})"
 START, END = r"(?<![\w./])", r"(?![\w/])"
+CONTRADICTED = 3.0
+"""What a contradiction among its values costs one way of reading a line."""
+WAYS_WEIGHED = 8
+STRAY = " ,;|·()\t\n\r"
 
 
 class LinePiece(Frozen):
-    """A stretch of the line: what it was taken for, or nothing where it was not recognised."""
+    """A stretch of the line: what it was taken for, or nothing where it was not recognised.
+
+    ``refused`` says why its value is not written: it cannot be, or it must be asked about first.
+    """
 
     text: str
     taken_for: str | None = None
@@ -37,37 +50,148 @@ class ReadLine:
 
 @dataclass(frozen=True)
 class _Pattern:
-    """How one kind of piece looks, and which fields it gives."""
+    """How one kind of piece that stands for itself looks, and which fields it gives."""
 
     form: re.Pattern[str]
     gives: Callable[[re.Match[str]], Values]
 
 
-def read_line(text: str) -> ReadLine:
-    """Read a plate's line.
+@dataclass
+class _Found:
+    """A recognised stretch of one row."""
 
-    :param text: what was typed, at most a few hundred characters.
+    start: int
+    end: int
+    values: Values
+    means: str = ""
+    asks: str = ""
+
+
+def read_line(text: str, style: NumberStyle | None = NumberStyle.POINT) -> ReadLine:
+    """Read a plate's line, or its rows.
+
+    :param text: what was typed or pasted, at most a few hundred characters.
+    :param style: how numbers are written at its site; ``None`` where that is not known.
     :returns: every piece in the order in which it stands; ``values`` holds typed text for quantities and answers for choices,
-        ready to be put into the plate's fields. A piece whose value its field refuses is marked and gives nothing.
+        ready to be put into the plate's fields. A piece that is refused or asked about gives nothing.
 
-    What was not recognised is a piece that is taken for nothing. The abbreviations are those that plates carry; common
-    practice, no source.
+    The words are those of table ``plate_words``; the rest are abbreviations that plates carry. Common practice, no source.
     """
-    found: list[tuple[int, int, LinePiece]] = []
+    pieces: list[LinePiece] = []
     values: Values = {}
-    left = text
+    rows = [(row, _found_in(row, Kinds(style))) for row in _rows(plain_fractions(text))]
+    differ = _said_differently([found for _, row in rows for found in row])
+    for row, found in rows:
+        for one in found:
+            clash = next((name for name in one.values if name in differ), None)
+            if clash and not one.asks:
+                one.asks = f"{_title(clash)} stands here more than once, and not the same"
+            one.asks = one.asks or _refusal(one.values)
+            if not one.asks:
+                values |= one.values
+        pieces += _with_the_rest(row, found)
+    return ReadLine(tuple(pieces), values)
+
+
+def _said_differently(found: list[_Found]) -> set[str]:
+    seen: dict[str, object] = {}
+    differ = set()
+    for one in found:
+        for name, value in one.values.items():
+            if seen.setdefault(name, value) != value:
+                differ.add(name)
+    return differ
+
+
+def _rows(text: str) -> Iterator[str]:
+    """The rows of what was pasted; one of words above (or below) one of as many values become pairs, word and value."""
+    rows = [row for row in text.splitlines() if row.strip()]
+    at = 0
+    while at < len(rows):
+        if at + 1 < len(rows):
+            pairs = _paired(rows[at], rows[at + 1]) or _paired(rows[at + 1], rows[at])
+            if pairs:
+                yield "\n".join(f"{word}: {value}" for word, value in pairs)
+                at += 2
+                continue
+        yield rows[at]
+        at += 1
+
+
+def _paired(words: str, values: str) -> list[tuple[str, str]] | None:
+    """Words and values that stand under one another."""
+    for parts in (r"\s{2,}|\t|\|", r"\s+"):
+        names, below = (_cells(row, parts) for row in (words, values))
+        if parts == r"\s+":
+            names = _joined_words(names)
+        known = [name for name in names if word_named(name) or LETTERED.fullmatch(name)]
+        numbers = [cell for cell in below if re.search(r"\d", cell)]
+        if len(names) == len(below) >= 2 and len(known) >= 2 and 2 * len(known) >= len(names) and numbers:
+            if any(re.search(r"\d", name) and not word_named(name) for name in names):
+                return None
+            if any(word_named(cell) for cell in below):
+                return None
+            return list(zip(names, below, strict=True))
+    return None
+
+
+def _cells(row: str, parts: str) -> list[str]:
+    return [cell.strip(" .:") for cell in re.split(parts, row.strip()) if cell.strip(" .:")]
+
+
+def _joined_words(names: list[str]) -> list[str]:
+    """Names of two words, such as INS CL, as one."""
+    joined: list[str] = []
+    for name in names:
+        both = f"{joined[-1]} {name}" if joined else ""
+        if joined and (word_named(both) or LETTERED.fullmatch(both)):
+            joined[-1] = both
+        else:
+            joined.append(name)
+    return joined
+
+
+def _found_in(row: str, kinds: Kinds) -> list[_Found]:
+    """What is recognised in one row, in the order in which it stands."""
+    left, found = row, []
     for pattern in PATTERNS:
         for match in pattern.form.finditer(left):
-            given = {name: value for name, value in pattern.gives(match).items() if name not in values}
-            if not given:
-                continue
-            refused = _refusal(given)
-            if refused is None:
-                values |= given
-            piece = LinePiece(text=text[match.start() : match.end()], taken_for=_words(given), refused=refused)
-            found.append((match.start(), match.end(), piece))
+            given = pattern.gives(match)
+            found.append(_Found(match.start(), match.end(), given))
             left = left[: match.start()] + "\0" * (match.end() - match.start()) + left[match.end() :]
-    return ReadLine(tuple(_with_the_rest(text, sorted(found, key=lambda one: one[0]))), values)
+    cut = tokens(left)
+    found += [
+        _Found(cut[one.bound.first].start, cut[one.bound.last].end, one.values, one.means, one.asks)
+        for one in _best_way(cut, kinds)
+    ]
+    return sorted(found, key=lambda one: one.start)
+
+
+def _best_way(cut: tuple[Token, ...], kinds: Kinds) -> list[Told]:
+    """The pieces of the best way to read a row's numbers; where another is hardly worse, what differs is asked about."""
+    weighed = []
+    for cost, bounds in ways_to_bind(cut, kinds.judge)[:WAYS_WEIGHED]:
+        told = told_of(bounds, kinds)
+        against = len({one.asks for one in told if one.contradicts})
+        weighed.append((cost + CONTRADICTED * against, bounds, told))
+    if not weighed:
+        return []
+    weighed.sort(key=lambda one: one[0])
+    best, bounds, told = weighed[0]
+    for cost, others, _ in weighed[1:]:
+        if cost - best < SURE_BY:
+            _doubt(told, others)
+    return told
+
+
+def _doubt(told: list[Told], others: tuple[Bound, ...]) -> None:
+    """Ask about every number that another way, hardly worse, gives to another word."""
+    meant = {one.at: one.word.kind for one in others}
+    for one in told:
+        other = meant.get(one.bound.at)
+        if other != one.bound.word.kind and not one.asks:
+            also = other.replace("_", " ") if other else "nothing"
+            one.asks = f"“{one.bound.numbers}” may belong to another word here ({also}): type it in its own field"
 
 
 def fields_changed(plate: Plate, values: Values) -> tuple[str, ...]:
@@ -82,23 +206,27 @@ def _said(plate: Plate, name: str) -> Any:
     return (value.low, value.si) if isinstance(value, Entry) else value
 
 
-def _with_the_rest(text: str, found: list[tuple[int, int, LinePiece]]) -> Iterator[LinePiece]:
+def _with_the_rest(row: str, found: list[_Found]) -> Iterator[LinePiece]:
     at = 0
-    for start, end, piece in [*found, (len(text), len(text), None)]:
-        between = text[at:start].strip(" ,;|·\t\n")
+    for one in [*found, None]:
+        between = row[at : one.start if one else len(row)].strip(STRAY)
         if between:
             yield LinePiece(text=between)
-        if piece is not None:
-            yield piece
-        at = end
+        if one is not None:
+            text = re.sub(r"\s+", " ", row[one.start : one.end]).strip()
+            yield LinePiece(text=text, taken_for=one.means or _words(one.values) or None, refused=one.asks or None)
+            at = one.end
 
 
 def _words(values: Values) -> str:
-    titles = [(Plate.model_fields[name].title or name, value) for name, value in values.items()]
-    return ", ".join(f"{title.lower()} {value}" for title, value in titles)
+    return ", ".join(f"{_title(name).lower()} {value}" for name, value in values.items())
 
 
-def _refusal(values: Values) -> str | None:
+def _title(name: str) -> str:
+    return Plate.model_fields[name].title or name
+
+
+def _refusal(values: Values) -> str:
     for name, value in values.items():
         quantity = quantity_of(Plate, name)
         try:
@@ -106,106 +234,74 @@ def _refusal(values: Values) -> str | None:
                 read_entry(quantity, str(value))
         except QuantityRefused as refusal:
             return refusal.sentence
-    return None
+    return ""
 
 
 def _pattern(form: str, gives: Callable[[re.Match[str]], Values]) -> _Pattern:
     return _Pattern(re.compile(START + form + END, re.IGNORECASE), gives)
 
 
-def _one(field: str, unit: str = "") -> Callable[[re.Match[str]], Values]:
-    """The first group, with its unit, for one field."""
-    return lambda match: {field: f"{match[1]} {unit}".strip()}
-
-
-def _power(match: re.Match[str]) -> Values:
-    unit = {"HP": "hp", "KW": "kW", "W": "W"}[match[2].upper()]
-    return {"rated_power": f"{match[1]} {unit}"}
-
-
-def _volts(match: re.Match[str]) -> Values:
-    first, second = match[1].replace(" ", ""), match[2]
-    given = {"rated_voltage": f"{first} V"}
-    return given | ({"second_voltage": f"{second.replace(' ', '')} V"} if second else {})
-
-
-def _amps(match: re.Match[str]) -> Values:
-    """Amps of one connection or two; of a range, as 208-230 V plates have, those at the upper volts."""
-    first, mark, second = match[1], match[2], match[3]
-    if second and mark == "-":
-        return {"rated_current": f"{second} A"}
-    return {"rated_current": f"{first} A"} | ({"second_current": f"{second} A"} if second else {})
-
-
-def _capacitor(match: re.Match[str]) -> Values:
-    given: Values = {"run_capacitance": f"{match[1]} µF"}
-    return given | ({"capacitor_voltage": f"{match[2]} V"} if match[2] else {})
-
-
-def _dual_capacitor(match: re.Match[str]) -> Values:
-    """Of a dual capacitor the smaller section is the fan's; the other belongs to the compressor."""
-    smaller = min(match[1], match[2], key=float)
-    given: Values = {"run_capacitance": f"{smaller} µF", "shared_capacitor": "yes"}
-    return given | ({"capacitor_voltage": f"{match[3]} V"} if match[3] else {})
-
-
 def _phases(match: re.Match[str]) -> Values:
-    word = (match[1] or match[2]).upper()
+    word = next(group for group in match.groups() if group).upper()
     return {"phases": 3 if word in ("3", "THREE") else 1}
 
 
 def _rotation(match: re.Match[str]) -> Values:
     turn, seen = match[1].upper(), (match[2] or "").upper()
-    rotation = {"CW": Rotation.CLOCKWISE, "CCW": Rotation.COUNTER}.get(turn, Rotation.EITHER)
+    rotation = {"CW": Rotation.CLOCKWISE, "CCW": Rotation.COUNTER, "ACW": Rotation.COUNTER}.get(turn, Rotation.EITHER)
     given: Values = {"rotation": str(rotation)}
-    return given | ({"rotation_seen_from": "lead end" if seen.startswith("L") else "shaft end"} if seen else {})
+    at_leads = seen.startswith(("L", "O"))  # opposite the shaft is where the leads come out
+    return given | ({"rotation_seen_from": "lead end" if at_leads else "shaft end"} if seen else {})
 
 
 def _protection(match: re.Match[str]) -> Values:
     word = match[0].upper()
     if "MAN" in word:
         return {"protection": str(Protection.MANUAL)}
-    return {"protection": str(Protection.IMPEDANCE if "IMP" in word or word == "ZP" else Protection.AUTOMATIC)}
+    if "IMP" in word or word == "ZP":
+        return {"protection": str(Protection.IMPEDANCE)}
+    return {"protection": str(Protection.AUTOMATIC if "AUTO" in word else Protection.THERMAL)}
 
 
-VOLT_RANGE = r"\d{2,3}(?:\s*-\s*\d{3})?"
-CAPACITOR_VOLTS = r"(?:\s*[/@,]?\s*(\d{3})\s*(?:V(?:AC)?|VOLTS?)?)?"
-MICROFARADS = r"\s*(?:UF|µF|μF|MFD|MF)\b"
+SEEN_FROM = r"(LE|SE|OSE|ODE|DE|LEAD END|SHAFT END|OPP(?:OSITE)?\.? SHAFT END)"
+LETTERED = re.compile(
+    r"(?:FRAME|FR)\.?|INS(?:UL(?:ATION)?)?\.?(?:\s*CL(?:ASS)?\.?)?|CL(?:ASS)?\.?|CODE|KVA(?:\s*CODE)?|DUTY|ROT(?:ATION)?\.?|ENCL?(?:OSURE)?\.?",
+    re.IGNORECASE,
+)
+"""Words that name letters instead of a number."""
 PATTERNS: tuple[_Pattern, ...] = (
-    _pattern(rf"({DECIMAL})\s*[+/]\s*({DECIMAL}){MICROFARADS}{CAPACITOR_VOLTS}", _dual_capacitor),
-    _pattern(rf"(?:CAP(?:ACITOR)?\.?\s*:?\s*)?({DECIMAL}){MICROFARADS}{CAPACITOR_VOLTS}", _capacitor),
-    _pattern(rf"((?:\d+[ -]+)?\d+/\d+|{DECIMAL})\s*(HP|KW|W)", _power),
-    _pattern(r"S\.?F\.?A\.?\s*:?\s*(\d+(?:\.\d+)?)(?:\s*A(?:MPS?)?)?", _one("service_factor_current", "A")),
-    _pattern(r"(?:SERVICE FACTOR|S\.?F\.?)\s*[:=]?\s*(\d(?:\.\d+)?)", _one("service_factor")),
-    _pattern(rf"({VOLT_RANGE})(?:\s*/\s*({VOLT_RANGE}))?\s*V(?:AC|OLTS?|\.)?", _volts),
-    _pattern(rf"VOLTS?\s*:?\s*({VOLT_RANGE})(?:\s*/\s*({VOLT_RANGE}))?", _volts),
-    _pattern(rf"({DECIMAL})(?:\s*([-/])\s*({DECIMAL}))?\s*(?:AMPS?|A\.?|FLA)", _amps),
-    _pattern(rf"(?:F\.?L\.?A\.?|AMPS?)\s*:?\s*({DECIMAL})(?:\s*([-/])\s*({DECIMAL}))?", _amps),
-    _pattern(r"(\d{3,5})(?:/\d{3,4})*\s*(?:RPM|R/MIN|MIN-1)", _one("rated_speed", "rpm")),
-    _pattern(r"RPM\s*:?\s*(\d{3,5})", _one("rated_speed", "rpm")),
-    _pattern(r"(\d{2}(?:\.\d)?)(?:/\d{2})?\s*(?:HZ|CYCLES?|CY)", _one("frequency", "Hz")),
-    _pattern(r"HZ\s*:?\s*(\d{2})", _one("frequency", "Hz")),
-    _pattern(r"(?:(1|3|SINGLE|THREE)[\s-]*(?:PHASE|PH|Ø)|(?:PHASE|PH)\s*:?\s*(1|3))", _phases),
-    _pattern(r"(?:FRAME|FR)\.?\s*:?\s*(\d{2,3}[A-Z]{0,3})", lambda match: {"frame": match[1].upper()}),
+    _Pattern(re.compile(START + r"([13])\s*[~∼](?:\s*MOT(?:OR)?\b\.?)?", re.IGNORECASE), _phases),
+    _pattern(r"[~∼]\s*([13])|(SINGLE|THREE)[\s-]*(?:PHASE|PH|Ø)\.?|([13])-(?:PHASE|PH)\.?", _phases),
+    _pattern(r"(?:MAX\.?\s*)?AMB(?:IENT)?\.?\s*:?\s*(\d{2})\s*°?\s*C|(\d{2})\s*°?\s*C\s*(?:MAX\.?\s*)?AMB(?:IENT)?\.?", lambda match: {"ambient": f"{match[1] or match[2]} °C"}),
+    _pattern(r"(?:Δ|D|DELTA)\s*/\s*(?:Y|λ|STAR|WYE)", lambda match: {}),
+    _pattern(r"(?:FRAME|FR)\.?\s*:?\s*(\d{2,3}[A-Z]{0,3}|\d{2,3}-\d{2,3})", lambda match: {"frame": match[1].upper()}),
     _pattern(
-        r"(?:INS(?:UL(?:ATION)?)?\.?\s*(?:CL(?:ASS)?\.?)?|CLASS)\s*:?\s*([ABFH])",
+        r"(?:(?:INS(?:UL(?:ATION)?)?|ISO(?:L(?:ATION)?)?|TH)\.?\s*(?:(?:CL(?:ASS)?|KL)\.?)?|CL(?:ASS|\.)?)\s*[:.]?\s*([ABFH])",
         lambda match: {"insulation": match[1].upper()},
     ),
     _pattern(r"(?:KVA\s*CODE|CODE|KVA)\s*:?\s*([A-HJ-NPR-V])", lambda match: {"code_letter": match[1].upper()}),
+    _pattern(r"IE\s?([1-4])", lambda match: {"efficiency_class": f"IE{match[1]}"}),
     _pattern(
-        r"(?:NEMA\s*)?(?:NOM(?:INAL)?\.?\s*)?EFF(?:ICIENCY)?\.?\s*:?\s*(\d{2}(?:\.\d)?)\s*%?",
-        _one("nominal_efficiency", "%"),
+        r"(?:ENCL?(?:OSURE)?\.?\s*:?\s*)?(IP\s?[0-6X][0-9X]|TEFC|TENV|TEAO|ODP|OPAO|OPEN)",
+        lambda match: {"enclosure": match[1].upper().replace(" ", "")},
     ),
-    _pattern(r"(?:P\.?F\.?|COS\s*(?:PHI|φ))\s*[:=]?\s*(0?\.\d+|1\.0)", _one("power_factor")),
-    _pattern(r"(IP\s?[0-6X][0-9X]|TEFC|TENV|TEAO|ODP|OPAO|OPEN)", lambda match: {"enclosure": match[1].upper()}),
-    _pattern(r"(?:AMB(?:IENT)?\.?\s*:?\s*(\d{2})\s*°?\s*C?|(\d{2})\s*°?\s*C\s*AMB(?:IENT)?)", lambda match: {"ambient": f"{match[1] or match[2]} °C"}),
-    _pattern(r"(?:DUTY\s*:?\s*)?(CONT(?:INUOUS)?\.?|AIR[\s-]OVER|AO|S[1-9])", lambda match: {"duty": match[1].lower()}),
-    _pattern(r"ROT(?:ATION)?\.?\s*:?\s*(CCW|CW|REV)(?:\s*(LE|SE|LEAD END|SHAFT END))?", _rotation),
-    _pattern(r"(CCW|CW|REV(?:ERSIBLE)?)\s*(LE|SE|LEAD END|SHAFT END)?", _rotation),
     _pattern(
-        r"(?:THERM(?:ALLY)?\.?\s*PROT(?:ECTED)?\.?(?:\s*(?:AUTO(?:MATIC)?|MAN(?:UAL)?))?|AUTO(?:MATIC)?\s*RESET|MAN(?:UAL)?\s*RESET|"
-        r"IMP(?:EDANCE)?\.?\s*PROT(?:ECTED)?|ZP|TP)",
+        r"(?:DUTY\s*:?\s*)?(CONT(?:INUOUS)?\.?(?:\s*DUTY)?|AIR[\s-]OVER|AO|S[1-9]|\d{2} MIN\.?(?!\s*[-⁻^]))",
+        lambda match: {"duty": _duty(match[1])},
+    ),
+    _pattern(rf"ROT(?:ATION)?\.?\s*:?\s*(CCW|CW|ACW|REV)(?:\s*{SEEN_FROM})?", _rotation),
+    _pattern(rf"(CCW|CW|ACW|REV(?:ERSIBLE)?)\s*{SEEN_FROM}?", _rotation),
+    _pattern(
+        r"(?:THERM(?:ALLY)?\.?\s*PROT(?:ECTED)?\.?(?:\s*[-–,:]?\s*(?:AUTO(?:MATIC)?|MAN(?:UAL)?)\.?)?(?:\s*RESET)?|AUTO(?:MATIC)?\s*RESET|"
+        r"MAN(?:UAL)?\s*RESET|IMP(?:EDANCE)?\.?\s*PROT(?:ECTED)?\.?|ZP|TP)",
         _protection,
     ),
 )  # fmt: skip
-"""In the order in which they are looked for: what could be mistaken for another stands before it."""
+"""Pieces that stand for themselves, in the order in which they are looked for; numbers and their words come after them."""
+
+
+def _duty(text: str) -> str:
+    plain = text.lower().replace("-", " ").strip(".")
+    if plain.startswith("cont"):
+        return "continuous"
+    return "air over" if plain == "ao" else plain

@@ -20,6 +20,7 @@ RULE_VOLTS, RULE_HERTZ = (220.0, 240.0), 50.0
 START_OVER_RUN = 3.0
 SLIGHT_FACTOR = 1.0
 SAME_SHAFT = 0.01
+IEC_HERTZ = 50.0
 PRACTICE = "Common practice, no source."
 STANDARD_FACTOR = "NEMA MG 1, 14.37 and 12.51 (from memory)."
 
@@ -194,6 +195,20 @@ def _efficiency(plate: Plate, facts: PlateFacts) -> Told:
     )
 
 
+def _efficiency_class(plate: Plate, facts: PlateFacts) -> Told:
+    if plate.efficiency_class is None:
+        return
+    source = "IEC 60034-30-1:2014, at 50 Hz (from memory)."
+    if facts.poles is None or facts.rated_power_w is None or facts.frequency_hz != IEC_HERTZ:
+        yield (f"{plate.efficiency_class}: its least nominal efficiency waits for power, speed and 50 Hz.",), source
+        return
+    least = motors.iec_class_efficiency(plate.efficiency_class, facts.poles, facts.rated_power_w)
+    yield (
+        f"{plate.efficiency_class} of this size means at least ", figure("efficiency", least),
+        " at rated load, by the standard. Type what is printed; where nothing is, this is the nominal value.",
+    ), source  # fmt: skip
+
+
 def _frame(plate: Plate, facts: PlateFacts) -> Told:
     if not plate.frame:
         return
@@ -203,21 +218,35 @@ def _frame(plate: Plate, facts: PlateFacts) -> Told:
         yield ("Not a frame number of the table: measure shaft height, feet and shaft.",), source
         return
     number, suffix = match.groups()
-    rows = {row["frame"] for row in read_table("nema_frames")}
-    exact = plate.frame.strip().upper()
-    key = next((name for name in (exact, f"{number}T" if suffix.startswith("T") else number) if name in rows), None)
-    if key:
-        frame = motors.nema_frame(key)
-        yield (
-            "Shaft ", figure("dimension", frame.shaft_height_m), " above the feet, ", figure("dimension", frame.shaft_m),
-            " thick; feet ", figure("dimension", frame.across_m), " by ", figure("dimension", frame.along_m),
-            " between holes; shoulder to near hole ", figure("dimension", frame.shoulder_m), "; ", *_keyway(frame.shaft_m), ".",
-        ), source  # fmt: skip
-    else:
+    try:
+        yield _dimensions(motors.nema_frame(plate.frame)), source
+    except OutsideValidity:
         yield (f"Frame {number} is not in the table here: measure shaft height, feet and shaft.",), source
     letters = [row for row in read_table("frame_suffixes") if row["suffix"] == suffix]
     for row in letters or [row for letter in suffix for row in read_table("frame_suffixes") if row["suffix"] == letter]:
         yield (f"{row['suffix']}: {row['means']}.",), source
+
+
+def _dimensions(frame: motors.Frame) -> Phrase:
+    """What is standard of a frame; what its suffix makes special is to be measured."""
+    said: list[str | Figure] = ["Shaft ", figure("dimension", frame.shaft_height_m), " above the feet"]
+    if frame.shaft_m is None:
+        said.append(", of a length and thickness that are not the standard's: measure it")
+    else:
+        said += [", ", figure("dimension", frame.shaft_m), " thick, ", *_keyway(frame.shaft_m)]
+    if frame.across_m is None or frame.along_m is None:
+        said.append("; feet of their own: measure them")
+    else:
+        said += [
+            "; feet ",
+            figure("dimension", frame.across_m),
+            " by ",
+            figure("dimension", frame.along_m),
+            " between holes",
+        ]
+    if frame.shoulder_m is not None:
+        said += ["; shoulder to near hole ", figure("dimension", frame.shoulder_m)]
+    return (*said, ".")
 
 
 def _keyway(shaft_m: float) -> Phrase:
@@ -268,6 +297,13 @@ def _duty(plate: Plate, facts: PlateFacts) -> Told:
         yield ("It may run at rated power without end.",), "IEC 60034-1, S1."
 
 
+def _turned_over(plate: Plate, facts: PlateFacts) -> Told:
+    if plate.kind is None or plate.rotation is None:
+        return
+    row = find_row("reversing", kind=str(plate.kind))
+    yield (f"{row['caution']} {row['how']}",), PRACTICE
+
+
 def _rotation(plate: Plate, facts: PlateFacts) -> Told:
     if plate.rotation is None:
         return
@@ -288,6 +324,7 @@ def _rotation(plate: Plate, facts: PlateFacts) -> Told:
 def _protection(plate: Plate, facts: PlateFacts) -> Told:
     words = {
         Protection.AUTOMATIC: "It opens when hot and closes by itself: the motor restarts without warning. Isolate before touching.",
+        Protection.THERMAL: "It opens when hot; whether it closes by itself is not printed. Take it that the motor restarts without warning: isolate before touching.",
         Protection.MANUAL: "It stays open until it is pressed; find out why it opened first.",
         Protection.IMPEDANCE: "Its windings stand a held rotor without burning; nothing opens.",
         Protection.NONE: "Nothing inside opens: a separate overload must be there.",
@@ -298,6 +335,13 @@ def _protection(plate: Plate, facts: PlateFacts) -> Told:
 
 def _capacitor(plate: Plate, facts: PlateFacts) -> Told:
     run, power = facts.run_capacitance_f, facts.rated_power_w
+    if run is None and power and facts.kind is MotorKind.SPLIT_CAPACITOR:
+        low, high = RULE_LOW_F_PER_W * power, RULE_HIGH_F_PER_W * power
+        yield (
+            "Its µF cannot be read: roughly ", figure("capacitance", low), " to ", figure("capacitance", high),
+            ", which 30 to 50 µF per kilowatt gives for 230 V at 50 Hz; others lie beside it. Rough: nothing is bought by it. Read the"
+            " capacitor itself out of circuit, or its maker's list.",
+        ), PRACTICE  # fmt: skip
     if run and power:
         low, high = RULE_LOW_F_PER_W * power, RULE_HIGH_F_PER_W * power
         where = "inside" if low <= run <= high else "outside"
@@ -332,11 +376,13 @@ TELLERS: tuple[tuple[str, Callable[[Plate, PlateFacts], Told]], ...] = (
     ("Overload", _overload),
     ("Code letter", _code),
     ("Nominal efficiency", _efficiency),
+    ("Efficiency class", _efficiency_class),
     ("Frame", _frame),
     ("Enclosure", _enclosure),
     ("Insulation", _insulation),
     ("Duty", _duty),
     ("Rotation", _rotation),
+    ("The other way round", _turned_over),
     ("Thermal protection", _protection),
     ("Run capacitor", _capacitor),
     ("Start capacitor", _start_capacitor),

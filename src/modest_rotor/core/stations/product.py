@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import math
 from enum import StrEnum
 from typing import Literal, NamedTuple
 
@@ -153,7 +152,7 @@ class Product(Sheet):
             other_amps = amps * self.rated_voltage.si / self.other_voltage.si
         other = Link(self.other_voltage.si, other_amps)
         # Volts of a range, such as 208-230 V, count as met all along it.
-        off_first, off_other = (_off(entry, measured_v) for entry in (self.rated_voltage, self.other_voltage))
+        off_first, off_other = (entry.outside_by(measured_v) for entry in (self.rated_voltage, self.other_voltage))
         return other if off_other < off_first else first
 
     @property
@@ -183,12 +182,6 @@ class Product(Sheet):
         """A stated efficiency that no machine has, if one is."""
         stated = (self.nominal_efficiency, self.least_efficiency)
         return next((entry for entry in stated if entry is not None and not is_possible_efficiency(entry.si)), None)
-
-
-def _off(entry: Entry, measured_v: float) -> float:
-    """How far measured volts lie outside a link's, as a logarithm."""
-    low, high = entry.low or entry.si, entry.si
-    return max(math.log(low / measured_v), math.log(measured_v / high), 0.0)
 
 
 def is_possible_efficiency(efficiency: float) -> bool:

@@ -43,3 +43,6 @@ class Proof(Sheet):
     )
     logged: str | None = told("What the logger said", longest=400)
     notes: str | None = told("What else changed")
+    unread: str | None = told(
+        "Why the other steps were not read", "Without all steps or a reason, no promise was kept.", longest=400
+    )

@@ -39,6 +39,13 @@ class DuctState(StrEnum):
     DUCT_OFF = "duct off at the unit"
     PANEL_OPEN = "panel open"
     BLOCKED = "blocked"
+    BARE_SHAFT = "bare shaft, wheel or belt off"
+
+
+DISTURBED = (DuctState.DUCT_OFF, DuctState.PANEL_OPEN, DuctState.BLOCKED, DuctState.BARE_SHAFT)
+"""States in which a set tells of a test, not of the machine as it runs."""
+WITHOUT_SYSTEM = (DuctState.BLOCKED, DuctState.BARE_SHAFT)
+"""Those in which nothing at all is moved as it runs."""
 
 
 class MeasuringPoint(StrEnum):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.phrase import Figure, Frozen, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -35,8 +36,15 @@ def changes(before: SetFacts, after: SetFacts, wheel: Wheel | None) -> tuple[Cha
         ("speed", "speed", before.running.speed, after.running.speed),
         ("pressure", "pump_differential" if pump else "pressure", before.pressure, after.pressure),
         ("flow", "water_flow" if pump else "airflow", before.flow, after.flow),
+        ("run_capacitor_volts", "capacitor_voltage", _across_capacitor(before), _across_capacitor(after)),
     )
     return tuple(_change(field, name, old, new) for field, name, old, new in read if old and new)
+
+
+def _across_capacitor(facts: SetFacts) -> Estimate | None:
+    """Volts across the run capacitor: they rise as the motor runs lighter, which is what blocked air does."""
+    read = facts.reading.run_capacitor_volts
+    return read_by_meter(read, "capacitor_voltage", "capacitor") if read else None
 
 
 def _change(field: str, quantity: str, before: Estimate, after: Estimate) -> Change:

@@ -28,8 +28,17 @@ class Sign(Identified):
     step: str = told("Step", default="", longest=60)
     state: SignState = SignState.DONE
     found: str | None = told("What was found", longest=400)
+    basis: str | None = told("Signed on", "What the step showed when it was signed.", longest=400)
     who: str = told("Who", default="", longest=LONGEST_NAME)
     at: str | None = told("When", longest=20)
+
+
+class Opening(StrEnum):
+    """How far open the plate or damper stood when a setting was read."""
+
+    PART = "part open"
+    WIDE_OPEN = "wide open"
+    DUCT_OFF = "duct off at the unit"
 
 
 class Trial(Identified):
@@ -39,6 +48,7 @@ class Trial(Identified):
     signal: Entry | None = asked("signal", "Command", "measured", "Share of full; 5 V of 0-10 V is 50 %.")
     frequency: Entry | None = asked("output_frequency", "Hertz", "measured", "At the drive's output.")
     tap: Literal[1, 2, 3, 4, 5, 6, 7, 8] | None = chosen("Torque tap")
+    opening: Opening | None = chosen("Plate or damper", "Where it stood; with the duct off at the unit it is a test.")
     airflow: Entry | None = asked("airflow", "Airflow", "measured", "Hood, traverse or flow station.")
     water_flow: Entry | None = asked("water_flow", "Water flow", "measured")
     static: Entry | None = asked(

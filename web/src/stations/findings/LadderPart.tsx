@@ -25,7 +25,9 @@ export function LadderPart() {
       {!data && !ladder.error && <Small fontStyle="italic">being worked out</Small>}
       {data?.waits && <Small fontStyle="italic">{data.waits}</Small>}
       {data?.still && (
-        <Box fontWeight={600}>Every needle stands where it should: nothing here says that something is wrong.</Box>
+        <Box fontWeight={600}>
+          The readings stand where this machine’s should. Of what else is found on this page they say nothing.
+        </Box>
       )}
       {data?.rough && (
         <Box color="ochre">

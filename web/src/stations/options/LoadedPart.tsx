@@ -1,86 +1,130 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
 import { scaleLinear } from "d3-scale";
 
-import type { Figure, Schemas } from "../../shared/api";
+import { api, type Entry, type Figure, type Refused, type Schemas, taken } from "../../shared/api";
 import { inUnits, unitOf } from "../../shared/figures";
-import { useView } from "../../shared/job";
+import { Fold, under } from "../../shared/Fold";
+import { useField, useView } from "../../shared/job";
 import { colourOf, InlineMark, SeriesMark } from "../../shared/marks";
 import { Small } from "../../shared/parts";
-import { AskedQuantity, Part } from "../../shared/Sheet";
+import { AskedQuantity } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
-import { memoByCells, type Option } from "./columns";
+import { Slider } from "./Slider";
 
-type Loaded = NonNullable<Option["loaded"]>;
-type Drawn = Pick<Option, "id" | "letter" | "series" | "title" | "loaded">;
+type Loaded = Schemas["LoadedAnswer"];
 type Point = Schemas["LoadedPoint"];
 
-interface LoadedProps {
-  cells: readonly Drawn[];
-  flow: string;
-}
+const TIGHTNESS = "options/tightness";
 
-/** What happens when the filter loads: every setting kept as it is, on a system that grows tighter. */
-export const LoadedPart = memoByCells(function LoadedPart({ cells, flow }: LoadedProps) {
-  const drawn = cells.filter((option) => option.loaded);
-  const { units } = useUnits();
+/** What happens when the filter loads; worked out when it is opened, since that takes as long as all the rest. */
+export function LoadedPart({ flow }: { flow: string }) {
   const pump = useView().view.machine.wheel === "centrifugal pump";
-  const [first] = drawn;
-  if (!first?.loaded) return null;
-  const hasStatic = drawn.some((option) => option.loaded?.at_static);
-  const asked = Math.round(100 * first.loaded.asked.factor);
   return (
-    <Part
+    <Fold
       title={pump ? "What happens when the circuit tightens?" : "What happens when the filter loads?"}
       note="first step, every setting left as it was"
+      holds={under(TIGHTNESS, "options/loaded_static")}
     >
-      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
-        <Picture options={drawn} title={`flow, ${unitOf(flow, units)}`} of={(point) => point.flow} />
-        <Picture options={drawn} title="input power, W" of={(point) => point.input_power} />
-      </Box>
-      <Small display="block" py="4px">
-        Across: the system’s flow-dependent part, as found 100 %. Circulators, staged fans, and options on a lower tap
-        are not drawn. A line that bends is a motor at the limit of its torque, power or speed.
-      </Small>
-      {!pump && (
-        <Box maxWidth="320px">
-          <AskedQuantity path="options/loaded_static" />
-        </Box>
-      )}
-      <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
-        <thead>
-          <tr>
-            <th>option</th>
-            <th>holds</th>
-            <th>
-              at {asked} %, {unitOf(flow, units)}
-            </th>
-            <th>W</th>
-            {hasStatic && (
-              <>
-                <th>at that static, {unitOf(flow, units)}</th>
-                <th>W</th>
-              </>
-            )}
-          </tr>
-        </thead>
-        <tbody>
-          {drawn.map((option) => (
-            <LoadedLine key={option.id} option={option} loaded={option.loaded as Loaded} hasStatic={hasStatic} />
-          ))}
-        </tbody>
-      </Box>
-    </Part>
+      <Drawn flow={flow} pump={pump} />
+    </Fold>
   );
-});
+}
 
-interface LoadedLineProps {
-  option: Drawn;
-  loaded: Loaded;
+/** Every setting kept as it is, on a system that grows tighter; the picture follows while its state is dragged. */
+function Drawn({ flow, pump }: { flow: string; pump: boolean }) {
+  const { view } = useView();
+  const { units } = useUnits();
+  const tightness = useField<Entry>(TIGHTNESS).draft?.text ?? "";
+  const found = useQuery<Loaded[], Refused>({
+    queryKey: ["loaded", view.id, view.revision, tightness],
+    queryFn: () =>
+      taken(api.GET("/api/jobs/{job_id}/loaded", { params: { path: { job_id: view.id }, query: { tightness } } })),
+    placeholderData: (before) => before,
+  });
+  const drawn = found.data ?? [];
+  const hasStatic = drawn.some((option) => option.at_static);
+  const asked = Math.round(100 * (drawn[0]?.asked.factor ?? 1));
+  return (
+    <>
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px" alignItems="end">
+        <Slider
+          path={TIGHTNESS}
+          label={pump ? "Circuit, against as found" : "System, against as found"}
+          low={60}
+          high={250}
+          step={5}
+          usual={140}
+          said={(value) => `${Math.round(value)} %`}
+          text={(value) => `${Math.round(value)} %`}
+          read={(entry) => inUnits("tightness", entry.si, units)}
+        />
+        {!pump && <AskedQuantity path="options/loaded_static" />}
+      </Box>
+      {found.error && <Box role="alert">{found.error.message}</Box>}
+      {!found.data && !found.error && <Small fontStyle="italic">being worked out</Small>}
+      {found.data && drawn.length === 0 && <Small fontStyle="italic">None of these options can be drawn.</Small>}
+      {drawn.length > 0 && (
+        <>
+          <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
+            <Picture options={drawn} title={`flow, ${unitOf(flow, units)}`} of={(point) => point.flow} />
+            <Picture options={drawn} title="input power, W" of={(point) => point.input_power} />
+          </Box>
+          <Small display="block" py="4px">
+            Across: the system’s flow-dependent part, as found 100 %. Circulators, staged fans, and options on a lower
+            tap are not drawn. A line that bends is a motor at the limit of its torque, power or speed.
+          </Small>
+          <Table options={drawn} flow={flow} asked={asked} hasStatic={hasStatic} />
+        </>
+      )}
+    </>
+  );
+}
+
+interface TableProps {
+  options: readonly Loaded[];
+  flow: string;
+  /** The state that was asked about, per cent of as found. */
+  asked: number;
   hasStatic: boolean;
 }
 
-function LoadedLine({ option, loaded, hasStatic }: LoadedLineProps) {
+function Table({ options, flow, asked, hasStatic }: TableProps) {
+  const { units } = useUnits();
+  return (
+    <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
+      <thead>
+        <tr>
+          <th>option</th>
+          <th>holds</th>
+          <th>
+            at {asked} %, {unitOf(flow, units)}
+          </th>
+          <th>W</th>
+          {hasStatic && (
+            <>
+              <th>at that static, {unitOf(flow, units)}</th>
+              <th>W</th>
+            </>
+          )}
+        </tr>
+      </thead>
+      <tbody>
+        {options.map((option) => (
+          <LoadedLine key={option.id} option={option} hasStatic={hasStatic} />
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+interface LoadedLineProps {
+  option: Loaded;
+  hasStatic: boolean;
+}
+
+function LoadedLine({ option, hasStatic }: LoadedLineProps) {
   return (
     <tr>
       <td>
@@ -89,9 +133,9 @@ function LoadedLine({ option, loaded, hasStatic }: LoadedLineProps) {
         </Box>{" "}
         {option.title}
       </td>
-      <td>{loaded.holds}</td>
-      <PointCells point={loaded.asked} />
-      {hasStatic && (loaded.at_static ? <PointCells point={loaded.at_static} /> : <td colSpan={2}>no steady point</td>)}
+      <td>{option.holds}</td>
+      <PointCells point={option.asked} />
+      {hasStatic && (option.at_static ? <PointCells point={option.at_static} /> : <td colSpan={2}>no steady point</td>)}
     </tr>
   );
 }
@@ -119,7 +163,7 @@ const SIZE = { width: 330, height: 190, left: 44, right: 306, top: 20, foot: 164
 const LABEL_APART = 12;
 
 interface PictureProps {
-  options: readonly Drawn[];
+  options: readonly Loaded[];
   title: string;
   of: (point: Point) => Figure;
 }
@@ -129,7 +173,7 @@ function Picture({ options, title, of }: PictureProps) {
   const { units } = useUnits();
   const lines = options.map((option) => ({
     option,
-    points: (option.loaded as Loaded).points.map((point) => {
+    points: option.points.map((point) => {
       const figure = of(point);
       return { x: point.factor, y: inUnits(figure.quantity, figure.value, units) };
     }),

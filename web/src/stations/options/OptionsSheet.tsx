@@ -42,10 +42,7 @@ export function OptionsSheet() {
           <WhatIf />
           <Repair />
           <Comparison options={options.options} overlap={options.overlap ?? null} />
-          <LoadedPart
-            cells={pick(options.options, "id", "letter", "series", "title", "loaded")}
-            flow={balance.flow_quantity}
-          />
+          <LoadedPart flow={balance.flow_quantity} />
           <LeversPart cells={pick(options.options, "id", "letter", "series", "levers")} />
           <StandingKey />
         </>

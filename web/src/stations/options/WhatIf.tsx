@@ -1,59 +1,14 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 
-import type { Entry } from "../../shared/api";
-import { inUnits } from "../../shared/figures";
-import { useField, useJob } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Micro } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
-
-interface SliderProps {
-  path: string;
-  label: string;
-  low: number;
-  high: number;
-  step: number;
-  /** Where it stands while nothing is typed. */
-  usual: number;
-  said: (value: number) => string;
-  text: (value: number) => string;
-  read: (entry: Entry) => number;
-}
-
-/** A value that is dragged: the comparison follows while it moves, and it is kept when it is let go. */
-function Slider({ path, label, low, high, step, usual, said, text, read }: SliderProps) {
-  const { value, draft, desk } = useField<Entry>(path);
-  const typed = draft ? Number.parseFloat(draft.text) : NaN;
-  const now = Number.isFinite(typed) ? typed : value ? read(value) : usual;
-  const shown = Math.min(Math.max(now, low), high);
-  const let_go = () => desk.leave(path, "");
-  return (
-    <Box as="label" display="block" minWidth={0} data-slider={path}>
-      <Box display="flex" justifyContent="space-between" gap="8px" fontSize="small">
-        <span>{label}</span>
-        <b>{said(now)}</b>
-      </Box>
-      <Range
-        type="range"
-        aria-label={label}
-        aria-valuetext={said(now)}
-        min={low}
-        max={high}
-        step={step}
-        value={shown}
-        onFocus={() => desk.enter(path)}
-        onChange={(event) => desk.type(path, text(Number(event.target.value)))}
-        onPointerUp={let_go}
-        onKeyUp={let_go}
-        onBlur={let_go}
-      />
-    </Box>
-  );
-}
+import { Slider } from "./Slider";
 
 /** What is dragged most: the price, the hours of the longest step, the filter's state. */
 export function WhatIf() {
   const { view } = useJob();
-  const { units, currency } = useUnits();
+  const { currency } = useUnits();
   const steps = view.document.duty?.steps ?? [];
   const longest = [...steps].filter((step) => step.hours).sort((a, b) => (b.hours?.si ?? 0) - (a.hours?.si ?? 0))[0];
   const hours = (value: number) => Math.round(value).toLocaleString("en");
@@ -62,7 +17,7 @@ export function WhatIf() {
       role="group"
       aria-label="What if"
       display="grid"
-      gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }}
+      gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }}
       gap="0 20px"
       py="6px"
       borderBottom="1px solid"
@@ -92,30 +47,9 @@ export function WhatIf() {
           read={(entry) => entry.si}
         />
       )}
-      <Slider
-        path="options/tightness"
-        label={view.machine.wheel === "centrifugal pump" ? "Circuit, tighter" : "System, filter loaded"}
-        low={60}
-        high={250}
-        step={5}
-        usual={140}
-        said={(value) => `${Math.round(value)} %`}
-        text={(value) => `${Math.round(value)} %`}
-        read={(entry) => inUnits("tightness", entry.si, units)}
-      />
       <Micro gridColumn="1 / -1">
         Drag, and everything below follows; what you let go of is kept, and can be undone.
       </Micro>
     </Box>
   );
 }
-
-const Range = chakra("input", {
-  base: {
-    width: "100%",
-    minHeight: "44px",
-    my: "-6px",
-    accentColor: "var(--chakra-colors-ink)",
-    cursor: "pointer",
-  },
-});

@@ -35,8 +35,9 @@ export function Identification() {
         title="From three windings"
         caution="Isolate, lock out, prove dead. Discharge the capacitor through a resistor; every lead off."
       >
+        <FieldGrid paths={[`${AT}/hermetic`]} />
         <Windings />
-        <Answers answers={[...answerTo("Windings"), ...answerTo("Insulation")]} />
+        <Answers answers={[...answerTo("Terminals"), ...answerTo("Insulation"), ...answerTo("Windings")]} />
       </Step>
       <Step title="From what is on the motor" caution="Power off: its wheel can start by itself.">
         <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px">

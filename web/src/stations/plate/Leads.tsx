@@ -39,7 +39,7 @@ export function Leads() {
       <Press type="button" onClick={() => void desk.add("leads")}>
         Add a lead
       </Press>
-      <Answers answers={assessment.identity.filter((answer) => answer.question.startsWith("Speeds"))} />
+      <Answers answers={assessment.identity.filter((answer) => /^(Speeds|A lead)/.test(answer.question))} />
       <Box pt="14px" fontWeight={600}>
         Which call energised which tap, as it was wired
       </Box>

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 
-import type { Schemas } from "../../shared/api";
+import { api, type Schemas, taken } from "../../shared/api";
 import { factsOf, WordsField } from "../../shared/fields";
 import { useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
@@ -19,7 +19,8 @@ export function PlateLine() {
   };
   return (
     <Part title="Typed as one line" note={factsOf("plate/line").help}>
-      <WordsField path="plate/line" placeholder="3/4 HP 208-230V 4.8A 1075RPM 60HZ 1PH 10uF 370VAC SF1.0 FR48Y INS B" />
+      <WordsField path="plate/line" lines={2} placeholder="HP 3/4 V 208-230 A 4.8 RPM 1075 HZ 60 PH 1 MFD 10 FR 48Y" />
+      <SiteNumbers />
       {pieces.length > 0 && (
         <Box
           display="flex"
@@ -43,6 +44,41 @@ export function PlateLine() {
         </Box>
       )}
     </Part>
+  );
+}
+
+const STYLES = [
+  { numbers: "point", said: "1,234.5" },
+  { numbers: "comma", said: "1.234,5" },
+] as const;
+
+/** How numbers are written at this site; where nobody says it, a number that can be two is asked about. */
+function SiteNumbers() {
+  const { view, desk } = useJob();
+  const say = async (numbers: "point" | "comma") => {
+    await taken(
+      api.PUT("/api/jobs/{job_id}/site/numbers", {
+        params: { path: { job_id: view.id } },
+        body: { numbers: view.site_numbers === numbers ? null : numbers },
+      }),
+    );
+    await desk.load();
+  };
+  return (
+    <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" py="4px">
+      <Small>Numbers at this site are written</Small>
+      {STYLES.map(({ numbers, said }) => (
+        <Press
+          key={numbers}
+          type="button"
+          aria-pressed={view.site_numbers === numbers}
+          textDecoration={view.site_numbers === numbers ? "underline" : "none"}
+          onClick={() => void say(numbers)}
+        >
+          {said}
+        </Press>
+      ))}
+    </Box>
   );
 }
 

@@ -45,6 +45,7 @@ const PRINTED = [
   "plate/code_letter",
   "plate/power_is",
   "plate/nominal_efficiency",
+  "plate/efficiency_class",
   "plate/power_factor",
   "plate/frame",
   "plate/enclosure",

@@ -1,13 +1,13 @@
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 
 import { FieldGrid, LabelledField } from "../../shared/AnyField";
 import { type Result, type Schemas } from "../../shared/api";
 import { Line, Pick } from "../../shared/devices";
 import { WordsField } from "../../shared/fields";
 import { Fold, under } from "../../shared/Fold";
-import { useJob, useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
 import { Part, Sheet, StandingKey } from "../../shared/Sheet";
 import { Stops } from "../../shared/Stops";
@@ -33,6 +33,7 @@ export function ProofSheet() {
       ) : (
         <Verdict />
       )}
+      <AskedSets />
       <ReadAfter />
       {steps.length > 0 && (
         <Part title="At each duty step" note="watts before are those of the machine put right, at the flow reached">
@@ -51,6 +52,7 @@ export function ProofSheet() {
         />
         <Box pt="4px">
           <LabelledField path="proof/notes" />
+          <LabelledField path="proof/unread" />
         </Box>
         {(proof.changed ?? []).map((line, index) => (
           <Box key={index} py="2px">
@@ -86,6 +88,7 @@ export function ProofSheet() {
 
 const VERDICT_COLOURS: Record<string, string> = {
   "inside its band": "verdigris",
+  "inside its band, as far as it was read": "ochre",
   "above its band": "verdigris",
   "below its band": "brick",
   "not provable with these meters": "ochre",
@@ -118,10 +121,43 @@ function Verdict() {
   );
 }
 
+/** Sets read after Set-up was signed: asked once, on which machine. */
+function AskedSets() {
+  const { desk, assessment } = useJob();
+  return (
+    <>
+      {(assessment.proof.asks ?? []).map((set) => (
+        <Box
+          key={set.id}
+          data-asks={set.id}
+          display="flex"
+          gap="6px 14px"
+          flexWrap="wrap"
+          alignItems="center"
+          py="8px"
+          borderTop="2px solid"
+          borderColor="ochre"
+        >
+          <Box flex="1 1 260px">
+            <b>{set.title}</b> was read {set.taken_at}, after Set-up was last signed. On which machine?
+          </Box>
+          <Press type="button" onClick={() => desk.choose(`readings/${set.id}/stage`, "after")}>
+            As set up: after
+          </Press>
+          <Press type="button" onClick={() => desk.choose(`readings/${set.id}/stage`, "before")}>
+            As found: before
+          </Press>
+        </Box>
+      ))}
+    </>
+  );
+}
+
 /** Sets after: from the panel in one press, or typed on Readings. */
 function ReadAfter() {
   const { desk, view, assessment } = useJob();
   const { panel } = view.document.setup ?? {};
+  const navigate = useNavigate();
   const [name, setName] = useState("");
   const after = (view.document.readings ?? []).filter((set) => set.stage === "after");
   const read = () =>
@@ -133,16 +169,22 @@ function ReadAfter() {
         now: true,
       })
       .then(() => setName(""));
+  const addAfter = async () => {
+    await desk.add("readings", undefined, "after");
+    await navigate(`/jobs/${view.id}/readings`);
+  };
   if (!assessment.setup.option) return null;
   return (
     <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="flex-end" py="8px">
       <Box flex="1 1 200px">
         {after.length === 0
           ? "No set after yet."
-          : `${after.length} set${after.length > 1 ? "s" : ""} after: ${after.map((set) => `“${set.name || set.id}”`).join(", ")}.`}{" "}
-        <Link to={`/jobs/${view.id}/readings`}>type one on Readings</Link>
-        <Small>, marked “after”</Small>
+          : `${after.length} set${after.length > 1 ? "s" : ""} after: ${after.map((set) => titled(set, assessment.sets)).join(", ")}.`}{" "}
+        <Link to={`/jobs/${view.id}/readings`}>all sets</Link>
       </Box>
+      <Press type="button" data-add-after onClick={() => void addAfter()}>
+        Add the set after
+      </Press>
       {panel && (
         <>
           <Box as="label" width="170px">
@@ -161,6 +203,12 @@ function ReadAfter() {
       )}
     </Box>
   );
+}
+
+/** A set by its number and, where it has one, its name: an unnamed one never looks like another's. */
+function titled(set: Schemas["ReadingSet"], answers: readonly Schemas["SetAnswer"][]) {
+  const number = answers.find((one) => one.id === set.id)?.number;
+  return [number ? `set ${number}` : "a set", set.name].filter(Boolean).join(", ");
 }
 
 const COLUMNS = { base: "1fr 1fr", md: "minmax(0, 1.5fr) repeat(4, minmax(0, 1fr))" };
@@ -230,7 +278,7 @@ function Cell({ label, children }: { label: string; children: React.ReactNode })
 
 /** Which sets belong to a step; without a word, the one whose flow lies nearest. */
 function Pairing({ step }: { step: StepProof }) {
-  const { desk, view } = useView();
+  const { desk, view, assessment } = useJob();
   const sets = view.document.readings ?? [];
   const pairs = view.document.proof?.pairs ?? [];
   const own = pairs.find((pair) => pair.step === step.step);
@@ -256,7 +304,7 @@ function Pairing({ step }: { step: StepProof }) {
               .filter((set) => (set.stage === "after") === (side === "after"))
               .map((set) => (
                 <option key={set.id} value={set.id}>
-                  {set.name || set.id}
+                  {titled(set, assessment.sets)}
                 </option>
               ))}
           </Pick>

@@ -89,7 +89,13 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
               number={index + 1}
               trial={trial}
               answer={(command.trials ?? []).find((one) => one.id === trial.id)}
-              tap={command.command == null && (command.neighbours ?? []).length > 0}
+              set={
+                command.by_plate
+                  ? "plate"
+                  : command.command == null && (command.neighbours ?? []).length > 0
+                    ? "tap"
+                    : "signal"
+              }
             />
           ))}
         </Box>
@@ -132,11 +138,12 @@ interface TrialProps {
   number: number;
   trial: Trial;
   answer: Schemas["TrialAnswer"] | undefined;
-  tap: boolean;
+  /** By what it is set: its reading says where that stood. */
+  set: "plate" | "tap" | "signal";
 }
 
 /** One setting tried, and what was read on it: the flow, or what stands for it. */
-function TrialRow({ number, trial, answer, tap }: TrialProps) {
+function TrialRow({ number, trial, answer, set }: TrialProps) {
   const { desk, view } = useView();
   const { units, currency } = useUnits();
   const usual: Way = view.machine.wheel === "centrifugal pump" ? "water_flow" : "airflow";
@@ -158,9 +165,13 @@ function TrialRow({ number, trial, answer, tap }: TrialProps) {
       data-trial={trial.id}
     >
       <Micro>{number}</Micro>
-      {tap ? (
+      {set !== "signal" ? (
         <Box gridColumn={{ base: "2 / -1", md: "auto" }}>
-          <ChoiceField path={`${path}/tap`} label={`Torque tap, reading ${number}`} />
+          {set === "tap" ? (
+            <ChoiceField path={`${path}/tap`} label={`Torque tap, reading ${number}`} />
+          ) : (
+            <ChoiceField path={`${path}/opening`} label={`Plate or damper, reading ${number}`} />
+          )}
         </Box>
       ) : (
         <QuantityField

@@ -29,17 +29,21 @@ export const StepLine = memo(function StepLine({ step, open, toggle, children }:
         <Box as="span" color="ink2" fontSize="small" pt="1px">
           {step.number}
         </Box>
-        <Box as="span" fontWeight={open ? 600 : 400} color={step.signed && !open && !stopped ? "ink2" : "ink"}>
+        <Box as="span" fontWeight={open ? 600 : 400} color={step.signed && !open && !step.is_open ? "ink2" : "ink"}>
           {step.do}
         </Box>
         <Box as="span" fontSize="small" textAlign={{ base: "left", md: "right" }} gridColumn={{ base: 2, md: 3 }}>
           {stopped ? (
             <SeverityWord severity="stop" />
+          ) : step.reopened ? (
+            <Box as="span" color="ochre" fontWeight={600}>
+              sign anew
+            </Box>
           ) : step.signed ? (
             <SignedBy sign={step.signed} />
           ) : (
             <Box as="span" fontStyle="italic" color="ink2">
-              {step.waits ?? "open"}
+              {step.waits ?? ((step.after ?? []).length ? `after ${(step.after ?? []).join(", ")}` : "open")}
             </Box>
           )}
         </Box>
@@ -103,7 +107,6 @@ function Signing({ step }: { step: Step }) {
   const [found, setFound] = useState("");
   const sign = (state: Schemas["SignState"]) =>
     void desk.does(signing(step.step, state, found, step.signed?.id ?? null));
-  const blocked = (step.stop ?? []).length > 0 || Boolean(step.waits);
   const signs = [...(step.earlier ?? []), ...(step.signed ? [step.signed] : [])];
   return (
     <Box pt="8px">
@@ -120,10 +123,10 @@ function Signing({ step }: { step: Step }) {
         <WhoField />
       </Box>
       <Box display="flex" gap="8px" flexWrap="wrap" alignItems="center" pt="8px">
-        <Press type="button" data-sign="done" disabled={blocked} onClick={() => sign("done")}>
+        <Press type="button" data-sign="done" disabled={Boolean(step.cannot_sign)} onClick={() => sign("done")}>
           Done: sign
         </Press>
-        {step.step !== "link" && (
+        {!step.cannot_leave_out && (
           <Press type="button" data-sign="not needed" onClick={() => sign("not needed here")}>
             Not needed here
           </Press>
@@ -131,7 +134,7 @@ function Signing({ step }: { step: Step }) {
         <Press type="button" data-sign="stop" color="brick" onClick={() => sign("stop")}>
           Stop here
         </Press>
-        {step.waits && <Small fontStyle="italic">{step.waits}</Small>}
+        {step.cannot_sign && <Small>{step.cannot_sign}</Small>}
       </Box>
       {signs.length > 0 && (
         <Box pt="8px" fontSize="small">

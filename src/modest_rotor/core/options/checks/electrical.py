@@ -7,7 +7,7 @@ from modest_rotor.core.options.checks.place import ELECTRONIC_MOTOR, WHOLE_MACHI
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.product import CommandKind, ProductType
+from modest_rotor.core.stations.product import CommandKind, Product, ProductType
 
 VOLTS_TOLERANCE = 0.10
 """Share of rated volts within which a motor must work: NEMA MG 1, 12.44 (from memory)."""
@@ -118,14 +118,28 @@ WANTED = {
 }
 
 
+def commands_understood(kind: OptionKind, product: Product | None) -> tuple[CommandKind, ...] | None:
+    """By what an option may be told its speed: its product's own command, else those of its kind; nothing where none is."""
+    wanted = WANTED.get(kind)
+    return (product.command,) if wanted is not None and product is not None and product.command is not None else wanted
+
+
+def is_set_by_dial(kind: OptionKind, product: Product | None, there: CommandKind | None) -> bool:
+    """Whether an option is set once by its dial: it has nothing else, or what is there does not speak to it.
+
+    :param there: what commands the machine today, where somebody said it.
+    """
+    wanted = commands_understood(kind, product) or ()
+    if CommandKind.DIAL not in wanted:
+        return False
+    return wanted == (CommandKind.DIAL,) or there is CommandKind.DIAL or (there is not None and there not in wanted)
+
+
 def command(place: Place) -> FitCheck | None:
     """A command that the option understands."""
-    wanted = WANTED.get(place.kind)
+    wanted = commands_understood(place.kind, place.product)
     if wanted is None:
         return None
-    product = place.product
-    if product is not None and product.command is not None:
-        wanted = (product.command,)
     there, words = place.fitting.command, " or ".join(str(one) for one in wanted)
     if there is None:
         return check(
@@ -136,7 +150,7 @@ def command(place: Place) -> FitCheck | None:
         )
     if there in wanted:
         return check("command", Fits.YES, f"Told by {there}, as here.")
-    if CommandKind.DIAL in wanted:
+    if is_set_by_dial(place.kind, place.product, there):
         return check("command", Fits.YES, "Set once by its dial.")
     return check(
         "command", Fits.WORK, f"It is told by {words}; here there is {there}. A relay or controller goes between."

@@ -71,6 +71,16 @@ class FitCheck(Frozen):
         return self.fits is Fits.CANNOT and self.waived_by is None
 
 
+def brings_motor(kind: OptionKind, product: Product | None, today: MotorKind | None) -> bool:
+    """Whether an option puts another motor on the shaft: a drive does where today's has no three phases, or with a motor of its own.
+
+    :param today: the kind of the motor that is there.
+    """
+    if kind is OptionKind.DRIVE:
+        return today is not MotorKind.THREE_PHASE or (product is not None and product.motor_kind is not None)
+    return kind in NEW_MOTOR
+
+
 @dataclass(frozen=True)
 class Place:
     """An option at its machine; ``steps`` are empty while nothing is solved yet."""
@@ -101,9 +111,7 @@ class Place:
     @property
     def brings_motor(self) -> bool:
         """Whether another motor goes on the shaft of today."""
-        product = self.product
-        on_drive = self.kind is OptionKind.DRIVE and product is not None and product.motor_kind is not None
-        return self.kind in NEW_MOTOR or self.new_on_drive or on_drive
+        return brings_motor(self.kind, self.product, self.found.plate.kind)
 
     @property
     def rated_power_w(self) -> float | None:

@@ -1,0 +1,72 @@
+"""What is told of a loading filter: each option's first step, its setting left as it is, on tighter systems.
+
+It is asked for by itself, by whoever looks at it: solved, it takes as long as the rest of the comparison together.
+"""
+
+from __future__ import annotations
+
+from modest_rotor.core.options.answer_steps import flow_quantity
+from modest_rotor.core.options.answers import LoadedAnswer, LoadedPoint
+from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.loading import FACTORS, HELD, Loaded, loaded
+from modest_rotor.core.options.option_answer import Reckoned, Yardstick
+from modest_rotor.core.phrase import figure
+
+USUAL_FACTOR = 1.4
+"""Flow-dependent part of the system with a loaded filter, over that with it as found. Our judgement, no source."""
+
+
+def loaded_answer(letter: str, one: Reckoned, against: Yardstick) -> LoadedAnswer | None:
+    """The picture along its usual states, the one state that was asked for, and the static that was typed; none for an option
+    that a stop withholds.
+    """
+    if one.stop is not None:
+        return None
+    tightness = against.year.costs.tightness
+    picture = _points(one, against, FACTORS, bands=False)
+    wanted = _points(one, against, (tightness.si if tightness else USUAL_FACTOR,), bands=True)
+    if picture is None or wanted is None:
+        return None
+    static = against.year.costs.loaded_static
+    solved = one.solved
+    return LoadedAnswer(
+        id=solved.considered.id,
+        letter=letter,
+        title=solved.considered.name or solved.option.title,
+        series=solved.option.series,
+        holds=HELD[solved.considered.kind],
+        points=picture,
+        asked=wanted[0],
+        at_static=_at_static(one, against, static.si) if static and against.machine.pressure_is_measured else None,
+    )
+
+
+def _at_static(one: Reckoned, against: Yardstick, static_pa: float) -> LoadedPoint | None:
+    """What it moves and draws against a static that was typed, every setting left as it is."""
+
+    def work() -> LoadedPoint | None:
+        answer = loaded(one.solved, against.machine, static=static_pa)
+        return _point(answer, 0, 1.0, against.machine) if answer else None
+
+    return against.memo.kept(("loaded at", one.key, static_pa), work)
+
+
+def _points(
+    one: Reckoned, against: Yardstick, factors: tuple[float, ...], bands: bool
+) -> tuple[LoadedPoint, ...] | None:
+    def work() -> tuple[LoadedPoint, ...] | None:
+        answer = loaded(one.solved, against.machine, factors, bands=bands)
+        if answer is None:
+            return None
+        return tuple(_point(answer, place, factor, against.machine) for place, factor in enumerate(factors))
+
+    return against.memo.kept(("loaded", one.key, factors, bands), work)
+
+
+def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> LoadedPoint:
+    return LoadedPoint(
+        factor=factor,
+        flow=figure(flow_quantity(found), answer.flow[place], "estimated"),
+        input_power=figure("input_power", answer.input_power[place], "estimated"),
+        gives_way=answer.gives_way[place],
+    )

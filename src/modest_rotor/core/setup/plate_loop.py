@@ -1,0 +1,150 @@
+"""A restrictor plate, damper or sheave as a setting like another: which way it goes, until the clamp or the flow says enough.
+
+A fan that runs at one speed is set by what stands in its way. It cannot be reached only when that stands wide open; then the
+duct is taken off at the unit, and the amps tell whether duct or motor holds the air back.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.errors import Refusal
+from modest_rotor.core.estimate import COVERAGE_95, Estimate
+from modest_rotor.core.identify.causes import REPEATS
+from modest_rotor.core.identify.meters import read_by_meter
+from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.phrase import Figure, Phrase, figure
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.setup.balancing import Outcome
+from modest_rotor.core.setup.facts import SetupFacts
+from modest_rotor.core.stations.charts import amps_chart, readable
+from modest_rotor.core.stations.setup import Opening, Trial
+
+LEAST_CLIMB = COVERAGE_95 * 2**0.5 * REPEATS[Needle.AMPS]
+"""Share by which amps must rise to have climbed: two readings of one clamp on an unchanged machine differ by less."""
+SLOPE_STEP = 0.05
+"""Share of a flow on either side at which the chart is asked which way its amps go."""
+
+
+@dataclass(frozen=True)
+class Aim:
+    """The amps at which a flow is reached, at volts; and whether amps rise with air on this chart."""
+
+    amps: float
+    volts: float
+    rises: bool
+
+
+@dataclass(frozen=True)
+class PlateAdvice:
+    """What to do next with the plate."""
+
+    outcome: Outcome
+    sentence: Phrase
+    proved: bool = False
+
+
+def is_set_by_plate(facts: SetupFacts) -> bool:
+    """Whether nothing but what stands in the way sets its flow: a fan or pump at one speed that holds nothing by itself."""
+    return facts.kind in (
+        OptionKind.KEEP,
+        OptionKind.SAME_KIND,
+        OptionKind.RESHEAVE,
+        OptionKind.TRIM,
+        OptionKind.THROTTLE_OUT,
+    )
+
+
+def aim_at(facts: SetupFacts, flow_m3s: float) -> Aim | None:
+    """The clamp's aim for a flow, off the machine's chart at the volts measured; nothing without a chart that reaches it."""
+    document = facts.job.document
+    chart = readable(amps_chart, document.charts) if document.charts.amps_chart else None
+    volts = document.setup.first_volts.si if document.setup.first_volts else facts.machine.volts.value
+    if chart is None or not volts or facts.on_drive or "electronic" in facts.features:
+        return None
+    try:
+        aim = chart.amps(volts, flow_m3s)
+        slope = chart.amps(volts, flow_m3s) - chart.amps(volts, (1 - SLOPE_STEP) * flow_m3s)
+    except Refusal:
+        return None
+    return Aim(aim, volts, slope > 0)
+
+
+def plate_advice(
+    facts: SetupFacts, trials: tuple[Trial, ...], flows: tuple[Estimate | None, ...], wanted: Figure
+) -> PlateAdvice:
+    """Which way the plate goes next.
+
+    :param trials: those of this duty step, in order. :param flows: what each of them says of the flow, m³/s.
+
+    Source: common practice; the amps of a fan motor follow its air as its chart says.
+    """
+    aim = aim_at(facts, wanted.value)
+    told = _aimed(aim, wanted)
+    running = [
+        (trial, flow)
+        for trial, flow in zip(trials, flows, strict=True)
+        if trial.opening is not Opening.DUCT_OFF and flow
+    ]
+    if not running:
+        return PlateAdvice(Outcome.BEGIN, ("Open the plate until ", *told, "; fix it, let it run steady, and read."))
+    last, flow = running[-1]
+    assert flow is not None
+    error = flow.value / wanted.value - 1
+    read: Phrase = ("Read ", figure(wanted.quantity, flow, "measured"), "; wanted ", wanted, ". ")
+    if abs(error) <= facts.tolerance:
+        proved = abs(error) + flow.band / wanted.value <= facts.tolerance
+        rest = (
+            ""
+            if proved
+            else " The reading's own error is wider than the tolerance: it does not prove it, nor speak against it."
+        )
+        return PlateAdvice(
+            Outcome.INSIDE,
+            (*read, f"Inside: fix the plate, tape its edge, and read once more, since taping moves it.{rest}"),
+            proved,
+        )
+    if error > 0:
+        return PlateAdvice(Outcome.AGAIN, (*read, "Close the plate until ", *told, "; fix it, and read again."))
+    if last.opening is not Opening.WIDE_OPEN:
+        return PlateAdvice(
+            Outcome.AGAIN,
+            (*read, "Open it further until ", *told, "; where it stands wide open, say so on this reading."),
+        )
+    return _wide_open(facts, trials, last, read)
+
+
+def _aimed(aim: Aim | None, wanted: Figure) -> Phrase:
+    if aim is None:
+        return ("the flow is ", wanted)
+    way = "" if aim.rises else " (on this chart amps fall as air rises)"
+    return ("the clamp reads ", figure("current", aim.amps, "worked out"), " at ", figure("voltage", aim.volts, "measured"), way)  # fmt: skip
+
+
+def _wide_open(facts: SetupFacts, trials: tuple[Trial, ...], last: Trial, read: Phrase) -> PlateAdvice:
+    """Wide open and short of air: with the duct off at the unit, do the amps climb?"""
+    off = next((trial for trial in trials if trial.opening is Opening.DUCT_OFF and trial.current), None)
+    if off is None or last.current is None or off.current is None:
+        return PlateAdvice(
+            Outcome.AGAIN,
+            (*read, "It stands wide open. Take the duct off at the unit, hands clear of the wheel, and read volts and amps as a reading of its own: do the amps climb?"),
+        )  # fmt: skip
+    accuracies = facts.job.document.meters.accuracies
+    now, before = (read_by_meter(entry, "current", "clamp", accuracies) for entry in (off.current, last.current))
+    step = now - before
+    climbs: Phrase = (" from ", figure("current", before, "measured"), " to ", figure("current", now, "measured"))
+    if step.value > max(step.band, LEAST_CLIMB * before.value):
+        return PlateAdvice(
+            Outcome.CANNOT, (*read, "It cannot be reached: the amps climb", *climbs, " with the duct off, so the duct is too tight. Look at filter, dampers, registers and its size.")
+        )  # fmt: skip
+    plate = facts.job.document.plate
+    first = (
+        "capacitor, then volts, then bearings"
+        if plate.run_capacitance is not None
+        else "volts, then bearings and wheel"
+    )
+    what = "pump" if facts.machine.wheel is Wheel.PUMP else "motor"
+    return PlateAdvice(
+        Outcome.CANNOT, (*read, "It cannot be reached, and the amps do not climb", *climbs, f" with the duct off: the duct is not it. On the {what}'s side look at {first}.")
+    )  # fmt: skip

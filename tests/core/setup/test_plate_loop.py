@@ -1,0 +1,109 @@
+"""A restrictor plate brought to the clamp's aim; and what is said when it stands wide open and the air is short."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import pytest
+
+from modest_rotor.core.assess import assess, fit_job
+from modest_rotor.core.assessment import Assessment
+from modest_rotor.core.job import Job
+from modest_rotor.core.phrase import plain
+
+# Made up: a small forward-curved blower, amps at two volts; 500 cfm at 213 V lies half way between 2.00 and 1.96 A.
+CHART = "cfm 208 218\n300 1.26 1.20\n400 1.62 1.55\n500 2.00 1.96\n600 2.36 2.28"
+CFM = 0.0004719474432
+JOB: dict[str, Any] = {
+    "site": {"name": "x", "units": "ip"},
+    "machine": {"name": "Terminal blower", "wheel": "forward-curved"},
+    "document": {
+        "plate": {"rated_power": "1/4 hp", "rated_voltage": "208-230 V", "rated_current": "2.4 A", "rated_speed": "1075 rpm", "frequency": "60 Hz", "phases": 1, "run_capacitance": "5 µF"},
+        "readings": [{"id": "s1", "voltage": "213 V", "current": "1.62 A", "speed": "1112 rpm", "input_power": "250 W", "total_static": "0.4 in. w.g.", "airflow": "405 cfm"}],
+        "charts": {"amps_chart": CHART},
+        "target": {"airflow": "500 cfm"},
+        "duty": {"steps": [{"id": "a", "name": "full", "hours": "3000 h", "wants": "a flow", "airflow": "500 cfm"}]},
+        "decision": {"chosen": "keep"},
+    },
+}  # fmt: skip
+
+
+def told(*trials: dict[str, Any], plate: dict[str, Any] | None = None) -> Assessment:
+    document = JOB["document"] | {
+        "setup": {
+            "first_volts": "213 V",
+            "trials": [{"id": f"t{n}", "step": "a", **trial} for n, trial in enumerate(trials, 1)],
+        }
+    }
+    if plate:
+        document = document | {"plate": JOB["document"]["plate"] | plate}
+    job = Job.model_validate(JOB | {"document": document})
+    return assess(job, fit_job(job))
+
+
+def advice(*trials: dict[str, Any]) -> Any:
+    (command,) = told(*trials).setup.commands
+    assert command.by_plate and command.advice is not None
+    return command.advice
+
+
+def words(*trials: dict[str, Any]) -> str:
+    return plain(advice(*trials).sentence)
+
+
+def test_it_begins_with_the_aim_of_the_chart_at_the_volts_measured() -> None:
+    """1.98 A at 213 V for 500 cfm, by hand from the two columns; Readings gives the same aim."""
+    first = advice()
+    assert first.outcome == "begin" and "1.98 (current)" in plain(first.sentence) and "213" in plain(first.sentence)
+    on_readings = told().sets[0].flows.clamp
+    assert on_readings and "1.98" in plain(on_readings)
+
+
+@pytest.mark.parametrize(
+    ("trial", "outcome", "said"),
+    [
+        ({"current": "1.70 A", "opening": "part open"}, "again", "Open it further"),
+        ({"current": "2.25 A", "opening": "part open"}, "again", "Close the plate"),
+        ({"current": "1.98 A", "opening": "part open"}, "inside", "tape its edge"),
+        ({"airflow": "495 cfm"}, "inside", "tape its edge"),
+        ({"current": "1.70 A", "opening": "wide open"}, "again", "Take the duct off at the unit"),
+    ],
+)
+def test_the_plate_goes_the_way_that_the_clamp_says(trial: dict[str, Any], outcome: str, said: str) -> None:
+    found = advice(trial)
+    assert found.outcome == outcome and said in plain(found.sentence)
+
+
+def test_it_cannot_be_reached_only_wide_open_and_the_duct_off_tells_why() -> None:
+    short = {"current": "1.70 A", "opening": "wide open"}
+    climbs = advice(short, {"current": "2.30 A", "opening": "duct off at the unit"})
+    assert climbs.outcome == "cannot be reached" and "the duct is too tight" in plain(climbs.sentence)
+    stays = advice(short, {"current": "1.71 A", "opening": "duct off at the unit"})
+    assert stays.outcome == "cannot be reached" and "capacitor, then volts, then bearings" in plain(stays.sentence)
+    assert advice({"current": "1.70 A"}).outcome == "again"  # nobody said that it stands wide open
+
+
+def test_the_test_with_the_duct_off_is_no_reading_of_the_flow() -> None:
+    assert "Open it further" in words(
+        {"current": "1.70 A", "opening": "part open"}, {"current": "2.30 A", "opening": "duct off at the unit"}
+    )
+
+
+def test_a_plate_brought_to_its_amps_step_by_step() -> None:
+    """A simulated duct whose plate is moved as told: half the way to the aim each time; inside after a few readings."""
+    amps, trials = 1.35, []
+    for _ in range(8):
+        trials.append({"current": f"{amps:.2f} A", "opening": "part open"})
+        found = advice(*trials)
+        if found.outcome == "inside":
+            break
+        assert found.outcome == "again" and ("Open" in plain(found.sentence)) is (amps < 1.98)
+        amps += 0.6 * (1.98 - amps)
+    assert found.outcome == "inside" and len(trials) <= 5 and abs(amps - 1.98) < 0.12
+
+
+def test_a_motor_without_capacitor_is_not_told_to_look_at_one() -> None:
+    short = ({"airflow": "400 cfm", "current": "1.70 A", "opening": "wide open"}, {"current": "1.71 A", "opening": "duct off at the unit"})  # fmt: skip
+    (command,) = told(*short, plate={"run_capacitance": None, "motor_kind": "shaded-pole"}).setup.commands or (None,)
+    if command is not None and command.advice is not None:
+        assert "capacitor" not in plain(command.advice.sentence)
