@@ -218,8 +218,8 @@ def _giving(motor: Motor, power: float, kept_farads: bool = False) -> Motor | No
     return motor
 
 
-def draw_capacitor_motor(rng: np.random.Generator) -> Motor | None:
-    """A capacitor motor that somebody sells, or nothing."""
+def draw_capacitor_motor(rng: np.random.Generator, like: Motor | None = None) -> Motor | None:
+    """A capacitor motor that somebody sells, or nothing; one of the rating of another, where that is given."""
     volts, hertz, poles = (
         (115.0, 60.0, 6),
         (115.0, 60.0, 4),
@@ -231,6 +231,8 @@ def draw_capacitor_motor(rng: np.random.Generator) -> Motor | None:
     power = (
         float(rng.choice(POWERS_HP)) * 745.7 if hertz == 60 else float(rng.choice([90, 120, 180, 250, 370, 550, 750.0]))
     )
+    if like is not None:
+        volts, hertz, poles, power = like.volts, like.hertz, like.poles, like.power
     u, g = rng.uniform, lambda m, s: float(m * np.exp(s * rng.standard_normal()))
     slip = u(0.045, 0.13) * (1.15 - 0.15 * power / 750)
     turns = u(1.5, 2.2) if volts < 150 else u(0.95, 1.6)
@@ -272,8 +274,13 @@ def draw_capacitor_motor(rng: np.random.Generator) -> Motor | None:
     return motor if _sold(motor, (typical - 0.13, typical + 0.13), (1.25, 3.0)) else None
 
 
-def draw_three_phase_motor(rng: np.random.Generator, premium: bool | None = None) -> Motor | None:
-    """A three-phase motor that somebody sells, or nothing; ``volts`` are those of a phase to star."""
+def draw_three_phase_motor(
+    rng: np.random.Generator, premium: bool | None = None, like: Motor | None = None
+) -> Motor | None:
+    """A three-phase motor that somebody sells, or nothing; ``volts`` are those of a phase to star.
+
+    :param like: a motor whose rating it is to have.
+    """
     volts, hertz, poles = (
         (230.0, 60.0, 4),
         (460.0, 60.0, 4),
@@ -283,6 +290,8 @@ def draw_three_phase_motor(rng: np.random.Generator, premium: bool | None = None
         (400.0, 50.0, 6),
     )[rng.integers(6)]
     power = float(rng.choice(POWERS_W))
+    if like is not None:
+        volts, hertz, poles, power = like.volts * math.sqrt(3), like.hertz, like.poles, like.power
     u, g = rng.uniform, lambda m, s: float(m * np.exp(s * rng.standard_normal()))
     fine = rng.random() < 0.6 if premium is None else premium
     small = (power / 1000) ** -0.32

@@ -198,17 +198,24 @@ def draw_fan_job(rng: np.random.Generator, kind: str, plate: str, readings: str)
     line = 1.0 if motor.phases == 1 else math.sqrt(3)
     printed = _plate(rng, motor, plate == "market")
     read = _read(rng, Meters.draw(rng, kind == "pump"), installed, feed, at, flow, readings, line)
-    hours = tuple(float(h) for h in np.round(rng.dirichlet([2, 2, 2]) * rng.uniform(2500, 8000)))
+    said = tuple(float(h) for h in np.round(rng.dirichlet([2, 2, 2]) * rng.uniform(2500, 8000)))
     throttled = kind == "pump" or bool(rng.random() < 0.5)
-    duty = _duty("by a damper or valve" if throttled else "it runs full all the same", hours)
+    duty = _duty("by a damper or valve" if throttled else "it runs full all the same", said)
     if kind == "pump":
         duty["static_lift"] = _typed(installed.system.still / 9806.65, 0.1, "m")
     unnamed, named = (draw_electronic(rng, motor.power, motor.synchronous * 0.95, motor.phases) for _ in range(2))
     considered = _considered(rng, motor, named, printed["rated_voltage"])
+    new = _new_of_its_kind(rng, motor)
+    if new is None:
+        return None
+    considered += [{"id": "anew", "kind": "same kind", "product": _sheet_of(rng, new)}]
     case = Case(kind, plate, readings, _job(wheel, printed, read, duty, considered))
     case.truth["shaft power"], case.truth["flow"] = at["shaft"], flow
     keep = _keep_watts(motor, feed, installed, at, flow, throttled)
+    hours = [h * (1 + 0.05 * rng.uniform(-1.5, 1.5)) for h in said]
     if keep is None or not _years(rng, case, motor, installed, flow, keep, hours, {"unnamed": unnamed, "named": named}):
+        return None
+    if not _anew(case, new, feed, installed, throttled, hours):
         return None
     if motor.phases == 1:
         taps = draw_electronic(rng, motor.power, float(str(printed["rated_speed"]).split()[0]), 1)
@@ -234,11 +241,10 @@ def _considered(rng: np.random.Generator, motor: Motor, named: ElectronicTruth, 
 
 def _years(
     rng: np.random.Generator, case: Case, motor: Motor, installed: Installed, flow: float, keep: list[float],
-    hours: tuple[float, ...], electronics: dict[str, ElectronicTruth],
+    true_hours: list[float], electronics: dict[str, ElectronicTruth],
 ) -> bool:  # fmt: skip
     """What every option really takes at each step and saves in a year; whether all of them could."""
     drive, truth = draw_drive(rng, motor.power), case.truth
-    true_hours = [h * (1 + 0.05 * rng.uniform(-1.5, 1.5)) for h in hours]
     off = HOURS_IN_A_YEAR - sum(true_hours)
     saved = {"drive": 0.0, **{name: -one.standby * off / 1000 for name, one in electronics.items()}}
     for share, kept, h in zip(SHARES, keep, true_hours, strict=True):
@@ -254,6 +260,41 @@ def _years(
             truth[f"watts {name} {share:.0%}"] = watts
             saved[name] += (kept - watts) * h / 1000
     truth |= {f"saving {name}": value for name, value in saved.items() if name != "drive" or motor.phases == 3}
+    return True
+
+
+def _new_of_its_kind(rng: np.random.Generator, motor: Motor) -> Motor | None:
+    """A motor of the same rating from another maker; a three-phase one of the better class."""
+    for _ in range(40):
+        new = draw_capacitor_motor(rng, motor) if motor.phases == 1 else draw_three_phase_motor(rng, True, motor)
+        if new is not None:
+            return new
+    return None
+
+
+def _sheet_of(rng: np.random.Generator, motor: Motor) -> dict[str, Any]:
+    """Its data sheet: speed and amps as printed with care, the nominal efficiency near what it has."""
+    rated, printed = motor.rated(), _plate(rng, motor, False)
+    nominal = rated["shaft"] / rated["watts"] * (1 + 0.012 * rng.standard_normal())
+    names = ("rated_voltage", "rated_current", "rated_speed", "frequency", "phases", "run_capacitance")
+    return {
+        "code": "truth-anew", "type": "motor", "name": "A new motor", "rated_power": f"{motor.power:.0f} W",
+        "motor_kind": "split-capacitor" if motor.phases == 1 else "three-phase", "nominal_efficiency": _typed(100 * nominal, 0.1, "%"),
+    } | {name: printed[name] for name in names if name in printed}  # fmt: skip
+
+
+def _anew(case: Case, new: Motor, feed: Feed, installed: Installed, throttled: bool, hours: list[float]) -> bool:
+    """What the new motor takes where it meets the load, at each step; whether it could."""
+    at = new.at_load(feed, installed.torque)
+    if at is None:
+        return False
+    flow = installed.at(at["rpm"])[0]
+    watts = _keep_watts(new, feed, installed, at, flow, throttled)
+    if watts is None:
+        return False
+    case.truth |= {f"watts anew {share:.0%}": w for share, w in zip(SHARES, watts, strict=True)}
+    kept = [case.truth[f"watts keep {share:.0%}"] for share in SHARES]
+    case.truth["saving anew"] = sum((k - w) * h for k, w, h in zip(kept, watts, hours, strict=True)) / 1000
     return True
 
 

@@ -6,6 +6,7 @@ import time
 from collections.abc import Callable
 from typing import Any
 
+import pytest
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.support.select import Select
@@ -304,3 +305,56 @@ def test_a_restrictor_plate_is_brought_to_its_amps_and_the_set_after_is_added_fr
     screen.until(lambda: screen.heading() == "Readings")
     screen.saved()
     assert application.get(f"/api/jobs/{job}")["document"]["readings"][-1]["stage"] == "after"
+
+
+def test_a_loop_is_stepped_tuned_and_watched_to_hunt_and_be_calmed(screen: Screen, application: Application) -> None:
+    """A duct's static on the stand-in drive, whose real machine the job knows only nearly."""
+    site = {"setup__device": "Hall supply fan, drive", "setup__drive": {"ramp_up": "10 s", "ramp_down": "10 s"}}
+    job = taken_in(application, changed(HALL, **site))
+    screen.go(f"/jobs/{job}/setup", "Set-up")
+    picked(screen, "What is it to hold?", "a duct's static")
+    open_step(screen, "loop_sensor")
+    picked(screen, "The sensor sits", "two thirds along")
+    typed(screen, "setup/loop/pressure/span", "500 Pa")
+    typed(screen, "setup/loop/pressure/set_point", "110 Pa")
+    screen.until(lambda: "runs at" in shown_in(screen, '[data-step="loop_sensor"]'))
+    step, watch = '[data-step="loop_gains"]', '[data-step="loop_watch"]'
+    open_step(screen, "loop_gains")
+    begun(screen, step, "Step the drive")
+    patiently(screen, lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{step} [data-loop-run="done"]'))
+    opened(screen, "The step as read")
+    screen.until(lambda: screen.value("Two thirds of its way after") != "")
+    button_in(screen, step, "Take the first gains")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{step} [data-tries="1"]'))
+    wild = f"setup/loop/tries/{tries(application, job)[0]['id']}"
+    typed(screen, f"{wild}/gain", "25")
+    typed(screen, f"{wild}/integral", "2 s")
+    screen.saved()
+    open_step(screen, "loop_watch")
+    begun(screen, watch, "Close it and watch")
+    patiently(screen, lambda: "swings that go on" in shown_in(screen, f'{watch} [data-loop-run="done"]'))
+    screen.until(lambda: "It hunts" in shown_in(screen, f"{watch} [data-next-gains]"))
+    button_in(screen, watch, "Try these gains")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{watch} [data-tries="2"]'))
+    calm, wilder = tries(application, job)[1], tries(application, job)[0]
+    assert wilder["seen"] == "swings that go on" and calm["gain"]["si"] == pytest.approx(25 / 3.2, rel=0.01)
+    begun(screen, watch, "Close it and watch")
+    patiently(screen, lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{watch} [data-loop-run="running"]'))
+    button_in(screen, watch, "End it here")
+    patiently(screen, lambda: screen.browser.find_element(By.CSS_SELECTOR, f'{watch} [data-loop-run="stopped"]'))
+
+
+def shown_in(screen: Screen, selector: str) -> str:
+    """The words of a part of the page."""
+    return screen.browser.find_element(By.CSS_SELECTOR, selector).text
+
+
+def begun(screen: Screen, inside: str, label: str) -> None:
+    """Look at what would be written, and begin."""
+    button_in(screen, inside, label)
+    pressed(screen, f"{inside} [data-write]")
+
+
+def tries(application: Application, job: int) -> list[dict[str, Any]]:
+    """The gains of a job's loop as it holds them."""
+    return application.get(f"/api/jobs/{job}")["document"]["setup"]["loop"]["tries"]  # type: ignore[no-any-return]

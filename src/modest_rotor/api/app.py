@@ -21,6 +21,7 @@ from modest_rotor.api import (
     duty,
     jobs,
     log,
+    loop,
     proof,
     reference,
     report,
@@ -56,6 +57,7 @@ def create_app(web_files: Path | None = None) -> FastAPI:
     app.include_router(report.router)
     app.include_router(devices.router)
     app.include_router(setup.router)
+    app.include_router(loop.router)
     app.include_router(proof.router)
     app.include_router(log.router)
     app.include_router(bench.router)

@@ -14,6 +14,7 @@ from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.steps import SetupStep, refusal_to_sign
 from modest_rotor.core.stations.setup import SignState
 from modest_rotor.devices.links import profile_of
+from modest_rotor.devices.loop_run import refuse_second_run, stop_runs_on
 from modest_rotor.devices.reading import entry_in_site_units, named_or_none, panel_set, panel_trial
 from modest_rotor.devices.stand_ins import refuse_bench, stand_in_of
 from modest_rotor.devices.sweep_run import (
@@ -28,7 +29,15 @@ from modest_rotor.devices.sweep_run import (
     run_of,
     say,
 )
-from modest_rotor.devices.writing import Outcome, What, WritePlan, carry_out, plan_write, stop_device, values_for
+from modest_rotor.devices.writing import (
+    Outcome,
+    What,
+    WritePlan,
+    carry_out,
+    plan_write,
+    stop_device,
+    values_for,
+)
 from modest_rotor.fieldbus.profile import DeviceKind, Role
 from modest_rotor.store import devices, jobs
 from modest_rotor.store.database import with_connection
@@ -39,7 +48,7 @@ from modest_rotor.store.sweeps import KeptSweep
 
 router = APIRouter(prefix="/api", tags=["set-up"])
 BEFORE_POWER = ("Isolate", "Take out", "Fit", "Link or tap", "Before power", "First power")
-STARTS = (What.COMMAND, What.SWEEP)
+STARTS = (What.COMMAND, What.SWEEP, What.CLOSE, What.STEP, What.WATCH)
 
 
 class SignIn(Step):
@@ -182,7 +191,7 @@ def choose_device(job_id: int, said: DeviceChosen) -> Response:
 @with_connection
 def plan(job_id: int, wanted: Wanted) -> WritePlan:
     """What would be written: register, old and new value. Nothing is written."""
-    return _plan(jobs.load(job_id), wanted)[1]
+    return plan_for(jobs.load(job_id), wanted)[1]
 
 
 @router.post("/jobs/{job_id}/setup/leave")
@@ -192,7 +201,7 @@ def give_leave(job_id: int, said: LeaveIn) -> WritePlan:
     if not said.who.strip():
         raise ChangeRefused("Whoever arms a device says who they are, at the top of the page. Nothing was armed.")
     stored = jobs.load(job_id)
-    kept, shown = _plan(stored, said)
+    kept, shown = plan_for(stored, said)
     if shown.digest != said.digest:
         raise Conflict("The device holds something else than what you looked at. Nothing was armed; look again.")
     roles = {str(line.role) for line in shown.lines} | {
@@ -201,7 +210,7 @@ def give_leave(job_id: int, said: LeaveIn) -> WritePlan:
         str(Role.FREQUENCY_COMMAND),
     }
     devices.arm(kept.id, job_id, tuple(sorted(roles)), said.who.strip(), said.minutes)
-    return _plan(stored, said)[1]
+    return plan_for(stored, said)[1]
 
 
 @router.post("/jobs/{job_id}/setup/writes")
@@ -212,16 +221,19 @@ def write(job_id: int, said: Confirmed) -> WriteAnswer:
         kept = devices.device_named(jobs.job_of(job_id).document.setup.device)
         return stopped(kept, job_id, said.who.strip())
     stored = jobs.load(job_id)
-    kept, shown = _plan(stored, said)
+    kept, shown = plan_for(stored, said)
     run = run_of(job_id, _order(stored, None))
     if run and run.state is SweepState.RUNNING:
         raise ChangeRefused("A sweep is running; pause or stop it first. Nothing was written.")
+    if said.what in STARTS:
+        refuse_second_run(job_id, kept.id)
     outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
     return WriteAnswer(outcomes=outcomes, agrees=all(one.agrees for one in outcomes))
 
 
 def stopped(kept: KeptDevice, job_id: int | None, who: str) -> WriteAnswer:
     """Stop a device now, and the sweep that runs on it."""
+    stop_runs_on(kept.id)
     pause_sweeps_on(kept.id)
     outcomes = stop_device(kept, job_id, who)
     return WriteAnswer(outcomes=outcomes, agrees=all(one.agrees for one in outcomes))
@@ -239,11 +251,12 @@ def sweep(job_id: int) -> SweepAnswerView:
 def start_sweep(job_id: int, said: Confirmed) -> SweepAnswerView:
     """Clear old skips, start the machine and begin to step, after that was seen."""
     stored = jobs.load(job_id)
-    kept, shown = _plan(stored, Wanted(what=What.SWEEP))
+    kept, shown = plan_for(stored, Wanted(what=What.SWEEP))
     panel = named_or_none(stored.job.document.setup.panel)
     order = _order(stored, panel)
     if not order.frequencies:
         raise ChangeRefused("There is nothing to sweep: look at its ends and its step.")
+    refuse_second_run(job_id, kept.id)
     run_of(job_id, order)  # one that a restart cut off is under way too
     refuse_second(job_id, kept.id)
     before = {str(line.role): line.before_si for line in shown.lines}
@@ -308,12 +321,12 @@ def _step(setup: SetupAnswer, step: str) -> SetupStep:
     return found
 
 
-def _plan(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
+def plan_for(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
     """The device of a job and what would be written to it; nothing starts while a stop stands open."""
     setup = assess_job(stored.job).setup
     if setup.waits and wanted.what is not What.STOP:
         raise ChangeRefused(f"Set-up {setup.waits}; nothing is written before.")
-    if setup.stops and wanted.what not in (What.STOP, What.CLEAR):
+    if setup.stops and wanted.what not in (What.STOP, What.CLEAR, What.HAND):
         raise ChangeRefused("A stop in Set-up is not cleared: nothing is written that could start the machine.")
     kept = devices.device_named(stored.job.document.setup.device)
     unsigned = _before_power(setup)

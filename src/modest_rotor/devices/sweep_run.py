@@ -9,10 +9,11 @@ from enum import StrEnum
 from threading import Event, Lock, Thread
 from typing import Any
 
-from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.core.changes import next_id
 from modest_rotor.core.entry import read_entry
-from modest_rotor.core.errors import ChangeRefused, Conflict, ModestRotorError
+from modest_rotor.core.errors import ChangeRefused, ModestRotorError
 from modest_rotor.core.phrase import Figure, Frozen, figure
+from modest_rotor.devices.job_changes import change_of_run
 from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.stand_ins import stand_in_of
 from modest_rotor.devices.writing import SKIPS
@@ -25,7 +26,6 @@ from modest_rotor.store.sweeps import KeptSweep, Level, forget_sweep, keep_sweep
 LOOK_EVERY_S = 0.05
 REACHED_HZ = 0.3
 LONGEST_RAMP_S = 90.0
-TELL_AGAIN = 3
 PUT_BACK = (Role.FREQUENCY_COMMAND, Role.RUN)
 OLD_SKIPS = tuple(role for pair in SKIPS for role in pair)
 
@@ -298,20 +298,9 @@ def add_mark(
         new = {"id": next_id(items), "frequency": entry, "level": sound, "going": going, "who": who or None}
         return [*items, new]
 
-    return _change(job_id, "setup/sweep/marks", with_mark, who, f"loud at {hertz:.1f} Hz")
+    return change_of_run(job_id, "setup/sweep/marks", with_mark, who, f"loud at {hertz:.1f} Hz")
 
 
 def say(job_id: int, path: str, value: str, who: str) -> None:
     """Answer a question of the job as it now is."""
-    _change(job_id, path, lambda _: value, who, None)
-
-
-def _change(job_id: int, path: str, work: Callable[[Any], Any], who: str, label: str | None) -> jobs.StoredJob:
-    """A change from a run beside the page: tried again on what the page saved meanwhile."""
-    for _ in range(TELL_AGAIN):
-        stored = jobs.load(job_id)
-        try:
-            return jobs.save_change(job_id, stored.revision, path, work(value_at(stored.job, path)), who, label)
-        except Conflict:
-            continue
-    raise ChangeRefused("The job was being changed all the while; mark it once more.")
+    change_of_run(job_id, path, lambda _: value, who, None)

@@ -13,6 +13,8 @@ from modest_rotor.core.errors import ChangeRefused, Conflict, OutsideValidity
 from modest_rotor.core.phrase import Frozen, Phrase
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.command import signal_for_share
+from modest_rotor.core.setup.loop import LoopAnswer
+from modest_rotor.core.stations.loop import Holds
 from modest_rotor.core.stations.traits import SignalTraits
 from modest_rotor.devices.intents import in_hand
 from modest_rotor.devices.links import LINKS, profile_of
@@ -29,6 +31,10 @@ SKIPS = (
     (Role.SKIP_2_LOW, Role.SKIP_2_HIGH),
     (Role.SKIP_3_LOW, Role.SKIP_3_HIGH),
 )
+IN_HAND = {Role.LOOP_ON: 0.0}
+"""Before any frequency is told: a drive whose loop is closed does not listen to it."""
+STEP_SHARE = 0.1
+"""Step of a step test, share of full command: enough to stand out, little enough for a curve to be straight. Common practice."""
 SAME = "written, reads back the same"
 NOT_RECORDED = "it could not be written down, and is looked up in the device when the database is back"
 DATABASE_TROUBLE = (OperationalError, InterfaceError, DatabaseAway, DatabaseBusy)
@@ -43,7 +49,14 @@ class What(StrEnum):
     BANDS = "bands"
     COMMAND = "command"
     SWEEP = "sweep"
+    HAND = "loop in hand"
+    CLOSE = "loop closed"
+    STEP = "step test"
+    WATCH = "watch"
     STOP = "stop"
+
+
+LOOPED = (What.HAND, What.CLOSE, What.STEP, What.WATCH)
 
 
 class PlanLine(Frozen):
@@ -97,6 +110,8 @@ def values_for(
         return {Role.SIGNAL_INPUT: 0.0} if profile.kind is DeviceKind.FAN else {Role.RUN: 0.0}
     if what is What.COMMAND:
         return _command(profile, setup, step, value)
+    if what in LOOPED:
+        return _loop(what, profile, setup)
     if setup.drive is None or setup.sweep is None or profile.kind is not DeviceKind.DRIVE:
         raise ChangeRefused("Limits and bands are a drive's; what was chosen on Decision is none.")
     cleared = {role: 0.0 for pair in SKIPS for role in pair if profile.register(role)}
@@ -104,7 +119,7 @@ def values_for(
         return cleared
     if what is What.SWEEP:
         low = setup.sweep.frequencies[0] if setup.sweep.frequencies else setup.sweep.low.value
-        return cleared | {Role.FREQUENCY_COMMAND: low, Role.RUN: 1.0}
+        return cleared | IN_HAND | {Role.FREQUENCY_COMMAND: low, Role.RUN: 1.0}
     limits = {Role.LOW_LIMIT: setup.sweep.low.value, Role.HIGH_LIMIT: setup.sweep.high.value}
     if what is What.BANDS:
         return _bands(setup, cleared) | limits
@@ -121,10 +136,49 @@ def _command(profile: DeviceProfile, setup: SetupAnswer, step: str | None, value
     if wanted is None:
         raise ChangeRefused("This step has no command that could be written.")
     if profile.kind is DeviceKind.DRIVE:
-        return {Role.FREQUENCY_COMMAND: wanted, Role.RUN: 1.0}
+        return IN_HAND | {Role.FREQUENCY_COMMAND: wanted, Role.RUN: 1.0}
     if profile.kind is DeviceKind.FAN:
         return {Role.SIGNAL_INPUT: signal_for_share(profile.traits.signal or SignalTraits(), min(wanted, 1.0))}
     raise ChangeRefused(f"{profile.name} takes no command: it only measures.")
+
+
+def _loop(what: What, profile: DeviceProfile, setup: SetupAnswer) -> dict[Role, float]:
+    """Of a drive's own loop: in hand, the gains tried last with the loop closed, or the first frequency of a step test."""
+    if profile.register(Role.LOOP_ON) is None:
+        raise NotAllowed(f"{profile.name} has no loop of its own that could be set from here.")
+    if what is What.HAND:
+        return dict(IN_HAND)
+    loop = setup.loop
+    if loop is None or loop.holds is not Holds.DUCT:
+        raise ChangeRefused("This drive’s loop holds a duct’s static; say on Set-up that it is to.")
+    if what is What.STEP:
+        return IN_HAND | {Role.FREQUENCY_COMMAND: step_of(loop)[0], Role.RUN: 1.0}
+    if loop.set_point.figure is None or loop.range is None:
+        raise ChangeRefused("The loop waits for its set point and its sensor’s range.")
+    if loop.tried_gain is None or loop.tried_integral is None:
+        raise ChangeRefused("Add the gains that are to be tried first: gain and integral time.")
+    belongs = loop.set_point.figure.value
+    return {
+        Role.SET_POINT: moved_set_point(loop) if what is What.WATCH else belongs,
+        Role.LOOP_RANGE: loop.range.value,
+        Role.LOOP_GAIN: loop.tried_gain.value,
+        Role.LOOP_INTEGRAL: loop.tried_integral.value,
+        Role.LOOP_ON: 1.0,
+        Role.RUN: 1.0,
+    }
+
+
+def step_of(loop: LoopAnswer) -> tuple[float, float]:
+    """The two frequencies of a step test, Hz: a tenth of full below where the fullest step runs, and there."""
+    second = min(loop.at_full.value, loop.full.value) if loop.at_full else loop.full.value
+    return max(second - STEP_SHARE * loop.full.value, loop.low.value), second
+
+
+def moved_set_point(loop: LoopAnswer) -> float:
+    """A set point that is moved to see a loop settle, SI: a tenth of the range below, or above where it lies too low for that."""
+    assert loop.set_point.figure is not None and loop.range is not None
+    belongs, tenth = loop.set_point.figure.value, STEP_SHARE * loop.range.value
+    return belongs - tenth if belongs > 1.5 * tenth else belongs + tenth
 
 
 def _bands(setup: SetupAnswer, cleared: dict[Role, float]) -> dict[Role, float]:
@@ -177,7 +231,7 @@ def plan_write(
         )
         for role, register in writable.items()
     )
-    started = (Role.RUN, Role.SIGNAL_INPUT)
+    started = (Role.RUN, Role.SIGNAL_INPUT, Role.LOOP_ON)
     starts = any(one.role in started and one.wanted_si > 0 and one.changes for one in lines)
     free = stand_in_of(kept) is not None
     roles = {line.role for line in lines}

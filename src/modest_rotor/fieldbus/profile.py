@@ -53,6 +53,12 @@ class Role(StrEnum):
     BASE_VOLTAGE = "base_voltage"
     VOLTS_TRIM = "volts_trim"
     OVERLOAD_CURRENT = "overload_current"
+    LOOP_ON = "loop_on"
+    SET_POINT = "set_point"
+    LOOP_RANGE = "loop_range"
+    LOOP_GAIN = "loop_gain"
+    LOOP_INTEGRAL = "loop_integral"
+    FEEDBACK = "feedback"
     STATUS = "status"
     FAULT = "fault"
     OUTPUT_FREQUENCY = "output_frequency"
@@ -94,6 +100,11 @@ QUANTITY_OF: dict[Role, str] = {
     Role.BASE_VOLTAGE: "voltage",
     Role.VOLTS_TRIM: "volts_trim",
     Role.OVERLOAD_CURRENT: "current",
+    Role.SET_POINT: "pressure",
+    Role.LOOP_RANGE: "pressure",
+    Role.LOOP_GAIN: "loop_gain",
+    Role.LOOP_INTEGRAL: "loop_time",
+    Role.FEEDBACK: "pressure",
     Role.OUTPUT_FREQUENCY: "output_frequency",
     Role.OUTPUT_CURRENT: "current",
     Role.OUTPUT_VOLTAGE: "voltage",

@@ -18,7 +18,7 @@ from pymodbus.simulator import DataType, SimData, SimDevice
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.electronic import ElectronicMotor
-from modest_rotor.core.plant.plant import Plant, Shown, State, Told, advance, shown
+from modest_rotor.core.plant.plant import LoopTold, Plant, Shown, State, Told, advance, shown
 from modest_rotor.fieldbus.codec import value_of, words_of
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Register, Role
 
@@ -32,6 +32,8 @@ SLOW_S = 3.0
 TICK_S = 1.0
 MOST_CONNECTIONS_WAIT_S = 5.0
 METERED = (Role.CURRENT, Role.INPUT_POWER, Role.SUPPLY_STATIC, Role.RETURN_STATIC)
+Telling = float | bool | tuple[tuple[float, float], ...] | LoopTold | None
+"""What a machine may be told."""
 NOISE_FREE = (Role.IDENTITY, Role.NOISE, Role.DROP_OUTS, Role.DRIFT)
 
 
@@ -56,7 +58,7 @@ class InTime(Protocol):
         """What stands to be measured now."""
         ...
 
-    def tell(self, **changes: float | bool | tuple[tuple[float, float], ...]) -> None:
+    def tell(self, **changes: Telling) -> None:
         """Tell it something else from now on."""
         ...
 
@@ -86,7 +88,7 @@ class RunningPlant:
             self._run_on()
             return shown(self.plant, self.told, self._state)
 
-    def tell(self, **changes: float | bool | tuple[tuple[float, float], ...]) -> None:
+    def tell(self, **changes: Telling) -> None:
         """Tell it something else from now on."""
         with self._lock:
             self._run_on()
@@ -95,7 +97,7 @@ class RunningPlant:
     @property
     def ramping(self) -> bool:
         """Whether the drive is still on its way."""
-        return self.told.run and abs(self._state.output_hz - self.told.frequency_hz) > 0.05
+        return self.told.run and self.told.loop is None and abs(self._state.output_hz - self.told.frequency_hz) > 0.05
 
     @property
     def rated_rpm(self) -> float:
@@ -294,12 +296,17 @@ _FIRST: dict[DeviceKind, dict[Role, float]] = {
         Role.BASE_VOLTAGE: 400.0,
         Role.VOLTS_TRIM: 0.0,
         Role.OVERLOAD_CURRENT: 4.1,
+        Role.LOOP_ON: 0.0,
+        Role.SET_POINT: 100.0,
+        Role.LOOP_RANGE: 500.0,
+        Role.LOOP_GAIN: 1.0,
+        Role.LOOP_INTEGRAL: 30.0,
     },
     DeviceKind.FAN: {Role.SIGNAL_INPUT: 0.0},
 }  # fmt: skip
 
 
-def _told_by(held: dict[Role, float], kind: DeviceKind) -> dict[str, float | bool | tuple[tuple[float, float], ...]]:
+def _told_by(held: dict[Role, float], kind: DeviceKind) -> dict[str, Telling]:
     if kind is DeviceKind.FAN:
         return {"run": True, "signal_v": held[Role.SIGNAL_INPUT]}
     pairs = (
@@ -318,7 +325,16 @@ def _told_by(held: dict[Role, float], kind: DeviceKind) -> dict[str, float | boo
         "base_hz": held[Role.BASE_FREQUENCY],
         "base_v": held[Role.BASE_VOLTAGE],
         "trim": held[Role.VOLTS_TRIM],
+        "loop": _loop_told(held),
     }
+
+
+def _loop_told(held: dict[Role, float]) -> LoopTold | None:
+    if held[Role.LOOP_ON] < 1:
+        return None
+    return LoopTold(
+        held[Role.SET_POINT], held[Role.LOOP_GAIN], held[Role.LOOP_INTEGRAL], max(held[Role.LOOP_RANGE], 1.0)
+    )
 
 
 def _drive_values(seen: Shown, plant: InTime) -> dict[Role, float]:
@@ -331,6 +347,7 @@ def _drive_values(seen: Shown, plant: InTime) -> dict[Role, float]:
         Role.OUTPUT_VOLTAGE: seen.output_v,
         Role.INPUT_POWER: seen.input_w,
         Role.LINK_VOLTAGE: seen.link_v,
+        Role.FEEDBACK: seen.felt_pa,
     }
 
 

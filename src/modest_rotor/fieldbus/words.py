@@ -17,6 +17,11 @@ NAMES = {
     Role.LEAVING: "air leaving",
     Role.SUPPLY_STATIC: "static after the fan",
     Role.RETURN_STATIC: "static before the fan",
+    Role.LOOP_ON: "loop",
+    Role.LOOP_RANGE: "range of the sensor",
+    Role.LOOP_GAIN: "gain of the loop",
+    Role.LOOP_INTEGRAL: "integral time of the loop",
+    Role.FEEDBACK: "value at the loop's sensor",
     Role.NOISE: "meter's noise",
     Role.DROP_OUTS: "share of answers dropped",
     Role.DRIFT: "meter's drift",
@@ -38,6 +43,8 @@ def said(profile: DeviceProfile, role: Role, value: float) -> Phrase:
         return (figure(quantity, value, "measured"),)
     if role is Role.RUN:
         return ("run",) if value >= 1 else ("stop",)
+    if role is Role.LOOP_ON:
+        return ("closed",) if value >= 1 else ("in hand",)
     if role is Role.STATUS:
         return ("running",) if int(value) >> profile.running_bit & 1 else ("standing",)
     if role is Role.FAULT:

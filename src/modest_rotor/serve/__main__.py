@@ -21,6 +21,7 @@ from modest_rotor.api.app import create_app
 from modest_rotor.core.errors import ModestRotorError
 from modest_rotor.demo.load import load_catalogue_once, load_demo_once
 from modest_rotor.devices.links import LINKS
+from modest_rotor.devices.loop_run import stop_all_runs
 from modest_rotor.devices.panel_watch import watch_panels
 from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
 from modest_rotor.devices.sweep_run import stop_all
@@ -219,6 +220,7 @@ def _say_what_was_left(directory: Path) -> None:
 def _let_devices_go(watcher: threading.Thread) -> None:
     """Sweeps stay where they are, links and stand-ins end."""
     stop_all()
+    stop_all_runs()
     if watcher.is_alive():
         watcher.join(LONGEST_GOODBYE_S)
     LINKS.close()

@@ -156,12 +156,20 @@ def test_overload_settings(amps: float, factor: float, first: float, further: fl
     assert overload_setting_a(amps, factor) == (pytest.approx(first), pytest.approx(further))
 
 
+def fan_amps(load: float) -> float:
+    """Of a motor on a fan: two fifths of its amps magnetize, the rest goes with torque. Common practice, no source."""
+    return float(np.hypot(0.4, np.sqrt(1 - 0.4**2) * load ** (2 / 3)))
+
+
 @pytest.mark.parametrize("hp", [3, 10, 30, 75, 200, 400])
-@pytest.mark.parametrize("load", [0.125, 0.25, 0.5, 0.75, 1.0])
+@pytest.mark.parametrize("load", [0.016, 0.125, 0.25, 0.5, 0.75, 1.0])
 def test_drives_at_part_load_are_those_of_a_reference_library(hp: float, load: float) -> None:
-    """The published sheet (US Department of Energy, Motor Systems Tip Sheet 11) as fluids has it; its figures are whole points."""
-    lost = float(drive_loss_w(hp * W_PER_HP, load)) / (hp * W_PER_HP)
-    assert load / (load + lost) == pytest.approx(VFD_efficiency(hp * W_PER_HP, load), abs=0.011)
+    """The published sheet (US Department of Energy, Motor Systems Tip Sheet 11) as fluids has it.
+
+    Losses to 0.3 % of the rating: what one straight line leaves of figures told in whole points.
+    """
+    lost = float(drive_loss_w(hp * W_PER_HP, fan_amps(load))) / (hp * W_PER_HP)
+    assert lost == pytest.approx(load * (1 / VFD_efficiency(hp * W_PER_HP, load) - 1), abs=0.003)
 
 
 @pytest.mark.parametrize("poles", [2, 4, 6])

@@ -1340,6 +1340,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/setup/loop/tries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Gains
+         * @description Gains to be tried: those that follow from what was seen at the last ones, else the first ones; or empty ones to be typed.
+         */
+        post: operations["try_gains_api_jobs__job_id__setup_loop_tries_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/loop-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Loop Run
+         * @description The step test or watch that is under way, or ended last.
+         */
+        get: operations["loop_run_api_jobs__job_id__setup_loop_run_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/loop-run/step": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Start Step
+         * @description Put the loop in hand, run to the first frequency, and step to the second once the value stands; after that was seen.
+         */
+        post: operations["start_step_api_jobs__job_id__setup_loop_run_step_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/loop-run/watch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Start Watch
+         * @description Close the loop with its set point moved by a tenth of the range, move it back once it stands, and look; after that was seen.
+         */
+        post: operations["start_watch_api_jobs__job_id__setup_loop_run_watch_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/loop-run/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * End Loop Run
+         * @description End it; a set point that was moved for a watch is put back, and the drive goes on.
+         */
+        post: operations["end_loop_run_api_jobs__job_id__setup_loop_run_stop_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/sign-off": {
         parameters: {
             query?: never;
@@ -2958,6 +3058,40 @@ export interface components {
             wrongs: components["schemas"]["Trouble"][];
         };
         /**
+         * DifferenceValues
+         * @description Of a coil's temperature difference.
+         */
+        DifferenceValues: {
+            /** Set point */
+            set_point?: components["schemas"]["Entry"] | null;
+            /**
+             * The sensor's range
+             * @description From its lowest to its highest reading: what stands for 0 and 100 %.
+             */
+            span?: components["schemas"]["Entry"] | null;
+            /** Value before the step */
+            before?: components["schemas"]["Entry"] | null;
+            /** Value when it stands again */
+            after?: components["schemas"]["Entry"] | null;
+        };
+        /**
+         * DifferentialValues
+         * @description Of a pump's differential.
+         */
+        DifferentialValues: {
+            /** Set point */
+            set_point?: components["schemas"]["Entry"] | null;
+            /**
+             * The sensor's range
+             * @description From its lowest to its highest reading: what stands for 0 and 100 %.
+             */
+            span?: components["schemas"]["Entry"] | null;
+            /** Value before the step */
+            before?: components["schemas"]["Entry"] | null;
+            /** Value when it stands again */
+            after?: components["schemas"]["Entry"] | null;
+        };
+        /**
          * Direction
          * @description Which way a needle moves; ``EITHER`` where the motors that fit the plate do not agree.
          * @enum {integer}
@@ -3915,12 +4049,6 @@ export interface components {
             version: string;
         };
         /**
-         * Holds
-         * @description What a setting keeps when the system changes.
-         * @enum {string}
-         */
-        Holds: "the motor finds its speed" | "speed" | "torque" | "airflow" | "speed of its own wheel";
-        /**
          * HoursFrom
          * @description Where the hours of a step come from.
          * @enum {string}
@@ -4293,6 +4421,14 @@ export interface components {
              *       },
              *       "setup": {
              *         "drive": {},
+             *         "loop": {
+             *           "difference": {},
+             *           "differential": {},
+             *           "level": {},
+             *           "pressure": {},
+             *           "temperature": {},
+             *           "tries": []
+             *         },
              *         "signs": [],
              *         "sweep": {
              *           "marks": []
@@ -4402,7 +4538,15 @@ export interface components {
              *       "sweep": {
              *         "marks": []
              *       },
-             *       "drive": {}
+             *       "drive": {},
+             *       "loop": {
+             *         "difference": {},
+             *         "differential": {},
+             *         "level": {},
+             *         "pressure": {},
+             *         "temperature": {},
+             *         "tries": []
+             *       }
              *     }
              */
             setup: components["schemas"]["Setup"];
@@ -4721,6 +4865,23 @@ export interface components {
             spread: number;
         };
         /**
+         * LevelValues
+         * @description Of a level.
+         */
+        LevelValues: {
+            /** Set point */
+            set_point?: components["schemas"]["Entry"] | null;
+            /**
+             * The sensor's range
+             * @description From its lowest to its highest reading: what stands for 0 and 100 %.
+             */
+            span?: components["schemas"]["Entry"] | null;
+            /** Value before the step */
+            before?: components["schemas"]["Entry"] | null;
+            /** Value when it stands again */
+            after?: components["schemas"]["Entry"] | null;
+        };
+        /**
          * Lever
          * @description One input whose band moves the answer: its share of the variance, and what the saving is at its two ends.
          */
@@ -4799,7 +4960,7 @@ export interface components {
             title: string;
             /** Series */
             series: string;
-            holds: components["schemas"]["Holds"];
+            holds: components["schemas"]["modest_rotor__core__options__loading__Holds"];
             /** Points */
             points: components["schemas"]["LoadedPoint"][];
             asked: components["schemas"]["LoadedPoint"];
@@ -5008,6 +5169,246 @@ export interface components {
         Looked: {
             rig: components["schemas"]["RigView"];
             outlook: components["schemas"]["Outlook"];
+        };
+        /**
+         * Loop
+         * @description A loop as it is set. The values of the kind that is held count; those of another stay as typed.
+         */
+        Loop: {
+            /**
+             * What is it to hold?
+             * @description Nothing where each step has its own speed.
+             */
+            holds?: components["schemas"]["modest_rotor__core__stations__loop__Holds"] | null;
+            /**
+             * More speed
+             * @description Where the kind does not settle it.
+             */
+            raises?: ("raises it" | "lowers it") | null;
+            /**
+             * The sensor sits
+             * @description The nearer to the unit, the less it saves at part flow.
+             */
+            place?: components["schemas"]["SensorPlace"] | null;
+            /**
+             * Pressure at the sensor
+             * @description Share of the static across, read at once at full flow.
+             */
+            left?: components["schemas"]["Entry"] | null;
+            /** Surface of the tank */
+            tank_area?: components["schemas"]["Entry"] | null;
+            /** @default {} */
+            pressure: components["schemas"]["PressureValues"];
+            /** @default {} */
+            differential: components["schemas"]["DifferentialValues"];
+            /** @default {} */
+            difference: components["schemas"]["DifferenceValues"];
+            /** @default {} */
+            level: components["schemas"]["LevelValues"];
+            /** @default {} */
+            temperature: components["schemas"]["TemperatureValues"];
+            /** Hertz before the step */
+            hertz_before?: components["schemas"]["Entry"] | null;
+            /** Hertz after it */
+            hertz_after?: components["schemas"]["Entry"] | null;
+            /** Command before the step */
+            signal_before?: components["schemas"]["Entry"] | null;
+            /** Command after it */
+            signal_after?: components["schemas"]["Entry"] | null;
+            /**
+             * It began to move after
+             * @description From the step of the command.
+             */
+            began?: components["schemas"]["Entry"] | null;
+            /**
+             * Two thirds of its way after
+             * @description From the same instant.
+             */
+            two_thirds?: components["schemas"]["Entry"] | null;
+            /**
+             * Tries
+             * @default []
+             */
+            tries: components["schemas"]["LoopTry"][];
+            /**
+             * When the sensor fails it
+             * @description Pull its wire, and see.
+             */
+            on_failure?: components["schemas"]["OnFailure"] | null;
+            /** After a power cut it */
+            restart?: ("starts by itself" | "waits for a hand") | null;
+        };
+        /**
+         * LoopAnswer
+         * @description The loop. ``values`` names the sheet of its kind; ``full`` is the command that stands for 100 %.
+         */
+        LoopAnswer: {
+            holds: components["schemas"]["modest_rotor__core__stations__loop__Holds"];
+            /** Values */
+            values: string;
+            /** Direction */
+            direction: (string | components["schemas"]["Figure"])[];
+            full: components["schemas"]["Figure"];
+            low: components["schemas"]["Figure"];
+            /** @description command of the step with the most flow */
+            at_full?: components["schemas"]["Figure"] | null;
+            range?: components["schemas"]["Figure"] | null;
+            set_point: components["schemas"]["Result"];
+            process: components["schemas"]["Result"];
+            dead?: components["schemas"]["Figure"] | null;
+            lag?: components["schemas"]["Figure"] | null;
+            gain: components["schemas"]["Result"];
+            integral: components["schemas"]["Result"];
+            tried_gain?: components["schemas"]["Figure"] | null;
+            tried_integral?: components["schemas"]["Figure"] | null;
+            next_gain?: components["schemas"]["Figure"] | null;
+            next_integral?: components["schemas"]["Figure"] | null;
+            /**
+             * Next Words
+             * @default []
+             */
+            next_words: (string | components["schemas"]["Figure"])[];
+            /**
+             * Rows
+             * @default []
+             */
+            rows: components["schemas"]["LoopRow"][];
+            /** @description command at which it holds the set point with nothing flowing */
+            least?: components["schemas"]["Figure"] | null;
+            /** @description how long it is watched: several of its own times */
+            watch_for?: components["schemas"]["Figure"] | null;
+            /**
+             * Is Restless
+             * @description whether it was seen to swing or to crawl
+             * @default false
+             */
+            is_restless: boolean;
+            /**
+             * Sentences
+             * @description of its set point and its sensor
+             * @default []
+             */
+            sentences: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Watch
+             * @default []
+             */
+            watch: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Failure
+             * @default []
+             */
+            failure: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Restart
+             * @default []
+             */
+            restart: (string | components["schemas"]["Figure"])[][];
+            /** Stop */
+            stop?: string | null;
+        };
+        /**
+         * LoopRow
+         * @description A duty step under the loop: what it runs at while the set point is held, and what it would need with nothing held.
+         */
+        LoopRow: {
+            /** Name */
+            name: string;
+            flow: components["schemas"]["Figure"];
+            command: components["schemas"]["Figure"];
+            free: components["schemas"]["Figure"];
+        };
+        /**
+         * LoopRunAnswer
+         * @description The step test or watch of a job's loop, if there was one.
+         */
+        LoopRunAnswer: {
+            run: components["schemas"]["LoopRunView"] | null;
+        };
+        /**
+         * LoopRunView
+         * @description A run as the page shows it; ``stepped_s`` is when the command was moved.
+         */
+        LoopRunView: {
+            kind: components["schemas"]["RunKind"];
+            state: components["schemas"]["RunState"];
+            /** Sentence */
+            sentence: string;
+            /** Samples */
+            samples: components["schemas"]["LoopSample"][];
+            /** Stepped S */
+            stepped_s?: number | null;
+        };
+        /**
+         * LoopSample
+         * @description One look: seconds since it began, value at the sensor in SI, hertz at the output.
+         */
+        LoopSample: {
+            /** At S */
+            at_s: number;
+            /** Value */
+            value: number;
+            /** Hertz */
+            hertz: number;
+        };
+        /**
+         * LoopTry
+         * @description Gains as they were set once, and what was then seen.
+         */
+        LoopTry: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Gain as set
+             * @description % of full command for each % of the range.
+             */
+            gain?: components["schemas"]["Entry"] | null;
+            /** Integral time as set */
+            integral?: components["schemas"]["Entry"] | null;
+            /**
+             * What was seen
+             * @description Move the set point by a tenth of the range, and watch.
+             */
+            seen?: components["schemas"]["SeenSwing"] | null;
+            /**
+             * One whole swing takes
+             * @description From top to top.
+             */
+            period?: components["schemas"]["Entry"] | null;
+            /** Who */
+            who?: string | null;
+            /** When */
+            at?: string | null;
+        };
+        /**
+         * LoopWatchIn
+         * @description A watch that was seen and confirmed, and how long it looks.
+         */
+        LoopWatchIn: {
+            /** @default watch */
+            what: components["schemas"]["What"];
+            /** Step */
+            step?: string | null;
+            /**
+             * Value
+             * @description share of full speed, or hertz
+             */
+            value?: number | null;
+            /** Digest */
+            digest: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /**
+             * Seconds
+             * @default 60
+             */
+            seconds: number;
         };
         /**
          * LoudMark
@@ -5392,6 +5793,12 @@ export interface components {
          * @enum {string}
          */
         NumberStyle: "point" | "comma";
+        /**
+         * OnFailure
+         * @description What it does when its sensor fails.
+         * @enum {string}
+         */
+        OnFailure: "stays at its speed" | "goes to a set speed" | "stops";
         /**
          * Opening
          * @description How far open the plate or damper stood when a setting was read.
@@ -5892,6 +6299,23 @@ export interface components {
              * @default []
              */
             meaning: components["schemas"]["Meaning"][];
+        };
+        /**
+         * PressureValues
+         * @description Of a duct's static.
+         */
+        PressureValues: {
+            /** Set point */
+            set_point?: components["schemas"]["Entry"] | null;
+            /**
+             * The sensor's range
+             * @description From its lowest to its highest reading: what stands for 0 and 100 %.
+             */
+            span?: components["schemas"]["Entry"] | null;
+            /** Value before the step */
+            before?: components["schemas"]["Entry"] | null;
+            /** Value when it stands again */
+            after?: components["schemas"]["Entry"] | null;
         };
         /**
          * Preview
@@ -6991,7 +7415,7 @@ export interface components {
          * @description What a register means; the same in every profile.
          * @enum {string}
          */
-        Role: "identity" | "run" | "frequency_command" | "low_limit" | "high_limit" | "skip_1_low" | "skip_1_high" | "skip_2_low" | "skip_2_high" | "skip_3_low" | "skip_3_high" | "ramp_up" | "ramp_down" | "base_frequency" | "base_voltage" | "volts_trim" | "overload_current" | "status" | "fault" | "output_frequency" | "output_current" | "output_voltage" | "link_voltage" | "signal_input" | "speed_command" | "warning" | "voltage" | "current" | "input_power" | "power_factor" | "speed" | "supply_static" | "return_static" | "entering" | "leaving" | "airflow" | "sound_level" | "noise" | "drop_outs" | "drift";
+        Role: "identity" | "run" | "frequency_command" | "low_limit" | "high_limit" | "skip_1_low" | "skip_1_high" | "skip_2_low" | "skip_2_high" | "skip_3_low" | "skip_3_high" | "ramp_up" | "ramp_down" | "base_frequency" | "base_voltage" | "volts_trim" | "overload_current" | "loop_on" | "set_point" | "loop_range" | "loop_gain" | "loop_integral" | "feedback" | "status" | "fault" | "output_frequency" | "output_current" | "output_voltage" | "link_voltage" | "signal_input" | "speed_command" | "warning" | "voltage" | "current" | "input_power" | "power_factor" | "speed" | "supply_static" | "return_static" | "entering" | "leaving" | "airflow" | "sound_level" | "noise" | "drop_outs" | "drift";
         /**
          * Rotation
          * @description Which way the shaft turns; nothing without its viewpoint.
@@ -7029,11 +7453,35 @@ export interface components {
             repair: boolean;
         };
         /**
+         * RunKind
+         * @description What is done.
+         * @enum {string}
+         */
+        RunKind: "step test" | "watch";
+        /**
+         * RunState
+         * @description Where it stands.
+         * @enum {string}
+         */
+        RunState: "running" | "done" | "stopped";
+        /**
          * Saved
          * @description What is known of a save.
          * @enum {string}
          */
         Saved: "nothing" | "unknown" | "saved";
+        /**
+         * SeenSwing
+         * @description What was seen after the set point was moved.
+         * @enum {string}
+         */
+        SeenSwing: "it settles without swinging" | "a swing or two, then still" | "many swings that die away" | "swings that go on" | "still on its way after minutes";
+        /**
+         * SensorPlace
+         * @description Where the sensor of a pressure sits.
+         * @enum {string}
+         */
+        SensorPlace: "at the unit" | "two thirds along" | "at the farthest outlet";
         /**
          * SeparatingTest
          * @description The cheapest test whose outcome differs between the first two causes.
@@ -7204,6 +7652,17 @@ export interface components {
             sweep: components["schemas"]["Sweep"];
             /** @default {} */
             drive: components["schemas"]["DriveSettings"];
+            /**
+             * @default {
+             *       "pressure": {},
+             *       "differential": {},
+             *       "difference": {},
+             *       "level": {},
+             *       "temperature": {},
+             *       "tries": []
+             *     }
+             */
+            loop: components["schemas"]["Loop"];
         };
         /**
          * SetupAnswer
@@ -7235,6 +7694,13 @@ export interface components {
             commands: components["schemas"]["CommandAnswer"][];
             drive?: components["schemas"]["DriveAnswer"] | null;
             sweep?: components["schemas"]["SweepAnswer"] | null;
+            /**
+             * Can Hold
+             * @description whether a loop can set its speed
+             * @default false
+             */
+            can_hold: boolean;
+            loop?: components["schemas"]["LoopAnswer"] | null;
             /**
              * Stops
              * @default []
@@ -7895,6 +8361,23 @@ export interface components {
             starts?: components["schemas"]["Entry"] | null;
         };
         /**
+         * TemperatureValues
+         * @description Of a space.
+         */
+        TemperatureValues: {
+            /** Set point */
+            set_point?: components["schemas"]["Entry"] | null;
+            /**
+             * The sensor's range
+             * @description From its lowest to its highest reading: what stands for 0 and 100 %.
+             */
+            span?: components["schemas"]["Entry"] | null;
+            /** Value before the step */
+            before?: components["schemas"]["Entry"] | null;
+            /** Value when it stands again */
+            after?: components["schemas"]["Entry"] | null;
+        };
+        /**
          * TemplateChosen
          * @description A template to be taken over.
          */
@@ -8418,7 +8901,7 @@ export interface components {
          * @description What is written together.
          * @enum {string}
          */
-        What: "clear skips" | "settings" | "bands" | "command" | "sweep" | "stop";
+        What: "clear skips" | "settings" | "bands" | "command" | "sweep" | "loop in hand" | "loop closed" | "step test" | "watch" | "stop";
         /**
          * Wheel
          * @description What the motor drives.
@@ -8603,11 +9086,23 @@ export interface components {
             kind: string;
         };
         /**
+         * Holds
+         * @description What a setting keeps when the system changes.
+         * @enum {string}
+         */
+        modest_rotor__core__options__loading__Holds: "the motor finds its speed" | "speed" | "torque" | "airflow" | "speed of its own wheel";
+        /**
          * Outcome
          * @description What is to be done next.
          * @enum {string}
          */
         modest_rotor__core__setup__balancing__Outcome: "begin" | "again" | "inside" | "cannot be reached";
+        /**
+         * Holds
+         * @description What a loop holds.
+         * @enum {string}
+         */
+        modest_rotor__core__stations__loop__Holds: "a duct's static" | "a differential pressure" | "a coil's temperature difference" | "a level" | "a space temperature";
         /**
          * Change
          * @description One reading of a set less the same reading of the set before it.
@@ -10926,6 +11421,173 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    try_gains_api_jobs__job_id__setup_loop_tries_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Step"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    loop_run_api_jobs__job_id__setup_loop_run_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopRunAnswer"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    start_step_api_jobs__job_id__setup_loop_run_step_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Confirmed"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopRunAnswer"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    start_watch_api_jobs__job_id__setup_loop_run_watch_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoopWatchIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopRunAnswer"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    end_loop_run_api_jobs__job_id__setup_loop_run_stop_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopRunAnswer"];
                 };
             };
             /** @description Validation Error */

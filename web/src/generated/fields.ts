@@ -2455,6 +2455,256 @@ export const fields = {
     "quantity": "rated_speed",
     "basis": "plate"
   },
+  "setup/loop/holds": {
+    "label": "What is it to hold?",
+    "help": "Nothing where each step has its own speed.",
+    "choices": [
+      "a duct's static",
+      "a differential pressure",
+      "a coil's temperature difference",
+      "a level",
+      "a space temperature"
+    ]
+  },
+  "setup/loop/raises": {
+    "label": "More speed",
+    "help": "Where the kind does not settle it.",
+    "choices": [
+      "raises it",
+      "lowers it"
+    ]
+  },
+  "setup/loop/place": {
+    "label": "The sensor sits",
+    "help": "The nearer to the unit, the less it saves at part flow.",
+    "choices": [
+      "at the unit",
+      "two thirds along",
+      "at the farthest outlet"
+    ]
+  },
+  "setup/loop/left": {
+    "label": "Pressure at the sensor",
+    "help": "Share of the static across, read at once at full flow.",
+    "quantity": "pressure_left",
+    "basis": "measured"
+  },
+  "setup/loop/tank_area": {
+    "label": "Surface of the tank",
+    "help": "",
+    "quantity": "tank_area",
+    "basis": "measured"
+  },
+  "setup/loop/pressure/set_point": {
+    "label": "Set point",
+    "help": "",
+    "quantity": "pressure",
+    "basis": "typed"
+  },
+  "setup/loop/pressure/span": {
+    "label": "The sensor's range",
+    "help": "From its lowest to its highest reading: what stands for 0 and 100 %.",
+    "quantity": "pressure",
+    "basis": "plate"
+  },
+  "setup/loop/pressure/before": {
+    "label": "Value before the step",
+    "help": "",
+    "quantity": "pressure",
+    "basis": "measured"
+  },
+  "setup/loop/pressure/after": {
+    "label": "Value when it stands again",
+    "help": "",
+    "quantity": "pressure",
+    "basis": "measured"
+  },
+  "setup/loop/differential/set_point": {
+    "label": "Set point",
+    "help": "",
+    "quantity": "pump_differential",
+    "basis": "typed"
+  },
+  "setup/loop/differential/span": {
+    "label": "The sensor's range",
+    "help": "From its lowest to its highest reading: what stands for 0 and 100 %.",
+    "quantity": "pump_differential",
+    "basis": "plate"
+  },
+  "setup/loop/differential/before": {
+    "label": "Value before the step",
+    "help": "",
+    "quantity": "pump_differential",
+    "basis": "measured"
+  },
+  "setup/loop/differential/after": {
+    "label": "Value when it stands again",
+    "help": "",
+    "quantity": "pump_differential",
+    "basis": "measured"
+  },
+  "setup/loop/difference/set_point": {
+    "label": "Set point",
+    "help": "",
+    "quantity": "temperature_difference",
+    "basis": "typed"
+  },
+  "setup/loop/difference/span": {
+    "label": "The sensor's range",
+    "help": "From its lowest to its highest reading: what stands for 0 and 100 %.",
+    "quantity": "temperature_difference",
+    "basis": "plate"
+  },
+  "setup/loop/difference/before": {
+    "label": "Value before the step",
+    "help": "",
+    "quantity": "temperature_difference",
+    "basis": "measured"
+  },
+  "setup/loop/difference/after": {
+    "label": "Value when it stands again",
+    "help": "",
+    "quantity": "temperature_difference",
+    "basis": "measured"
+  },
+  "setup/loop/level/set_point": {
+    "label": "Set point",
+    "help": "",
+    "quantity": "level",
+    "basis": "typed"
+  },
+  "setup/loop/level/span": {
+    "label": "The sensor's range",
+    "help": "From its lowest to its highest reading: what stands for 0 and 100 %.",
+    "quantity": "level",
+    "basis": "plate"
+  },
+  "setup/loop/level/before": {
+    "label": "Value before the step",
+    "help": "",
+    "quantity": "level",
+    "basis": "measured"
+  },
+  "setup/loop/level/after": {
+    "label": "Value when it stands again",
+    "help": "",
+    "quantity": "level",
+    "basis": "measured"
+  },
+  "setup/loop/temperature/set_point": {
+    "label": "Set point",
+    "help": "",
+    "quantity": "temperature",
+    "basis": "typed"
+  },
+  "setup/loop/temperature/span": {
+    "label": "The sensor's range",
+    "help": "From its lowest to its highest reading: what stands for 0 and 100 %.",
+    "quantity": "temperature_difference",
+    "basis": "plate"
+  },
+  "setup/loop/temperature/before": {
+    "label": "Value before the step",
+    "help": "",
+    "quantity": "temperature",
+    "basis": "measured"
+  },
+  "setup/loop/temperature/after": {
+    "label": "Value when it stands again",
+    "help": "",
+    "quantity": "temperature",
+    "basis": "measured"
+  },
+  "setup/loop/hertz_before": {
+    "label": "Hertz before the step",
+    "help": "",
+    "quantity": "output_frequency",
+    "basis": "measured"
+  },
+  "setup/loop/hertz_after": {
+    "label": "Hertz after it",
+    "help": "",
+    "quantity": "output_frequency",
+    "basis": "measured"
+  },
+  "setup/loop/signal_before": {
+    "label": "Command before the step",
+    "help": "",
+    "quantity": "signal",
+    "basis": "measured"
+  },
+  "setup/loop/signal_after": {
+    "label": "Command after it",
+    "help": "",
+    "quantity": "signal",
+    "basis": "measured"
+  },
+  "setup/loop/began": {
+    "label": "It began to move after",
+    "help": "From the step of the command.",
+    "quantity": "loop_time",
+    "basis": "measured"
+  },
+  "setup/loop/two_thirds": {
+    "label": "Two thirds of its way after",
+    "help": "From the same instant.",
+    "quantity": "loop_time",
+    "basis": "measured"
+  },
+  "setup/loop/tries/*/gain": {
+    "label": "Gain as set",
+    "help": "% of full command for each % of the range.",
+    "quantity": "loop_gain",
+    "basis": "typed"
+  },
+  "setup/loop/tries/*/integral": {
+    "label": "Integral time as set",
+    "help": "",
+    "quantity": "loop_time",
+    "basis": "typed"
+  },
+  "setup/loop/tries/*/seen": {
+    "label": "What was seen",
+    "help": "Move the set point by a tenth of the range, and watch.",
+    "choices": [
+      "it settles without swinging",
+      "a swing or two, then still",
+      "many swings that die away",
+      "swings that go on",
+      "still on its way after minutes"
+    ]
+  },
+  "setup/loop/tries/*/period": {
+    "label": "One whole swing takes",
+    "help": "From top to top.",
+    "quantity": "loop_time",
+    "basis": "measured"
+  },
+  "setup/loop/tries/*/who": {
+    "label": "Who",
+    "help": ""
+  },
+  "setup/loop/tries/*/at": {
+    "label": "When",
+    "help": ""
+  },
+  "setup/loop/on_failure": {
+    "label": "When the sensor fails it",
+    "help": "Pull its wire, and see.",
+    "choices": [
+      "stays at its speed",
+      "goes to a set speed",
+      "stops"
+    ]
+  },
+  "setup/loop/restart": {
+    "label": "After a power cut it",
+    "help": "",
+    "choices": [
+      "starts by itself",
+      "waits for a hand"
+    ]
+  },
   "proof/pairs/*/step": {
     "label": "Duty step",
     "help": ""

@@ -2101,6 +2101,103 @@ export const quantities = {
       "ft²",
       "in.²"
     ]
+  },
+  "level": {
+    "label": "level",
+    "ip": {
+      "unit": "ft",
+      "factor": 3.280839895013123,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "m",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      "m",
+      "mm",
+      "in.",
+      "ft"
+    ]
+  },
+  "tank_area": {
+    "label": "surface of the tank",
+    "ip": {
+      "unit": "ft²",
+      "factor": 10.763910416709722,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "m²",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "m²",
+      "ft²",
+      "in.²"
+    ]
+  },
+  "loop_gain": {
+    "label": "gain of a loop",
+    "ip": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "si": {
+      "unit": "",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 2
+    },
+    "typed_units": [
+      ""
+    ]
+  },
+  "loop_time": {
+    "label": "seconds of a loop",
+    "ip": {
+      "unit": "s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "si": {
+      "unit": "s",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 1
+    },
+    "typed_units": [
+      "s",
+      "min"
+    ]
+  },
+  "pressure_left": {
+    "label": "share of the pressure at the sensor",
+    "ip": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "si": {
+      "unit": "%",
+      "factor": 100.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "%",
+      "of 1"
+    ]
   }
 } as const;
 

@@ -18,6 +18,8 @@ from modest_rotor.core.tables import read_table
 
 HARMONIC_LOSS = 0.08
 """Losses that the drive's waveform adds in the motor, as a share of the motor's losses. Our judgement, no source."""
+NO_LOAD_AMPS = 0.4
+"""Amps of an idling motor over its full-load amps: 0.3 to 0.5 for ordinary four-pole ones. Common practice, no source."""
 LINEAR, VARIABLE_TORQUE = 1.0, 1.7
 """Exponents of V(f): 1 holds the flux, 1.5 to 2.9 starve a fan motor at low frequency on purpose. Common practice."""
 SINGLE_PHASE_INPUT_SHARE = 0.5
@@ -89,7 +91,10 @@ def output_voltage(drive: Drive, frequency_hz: Real) -> Real:
 
 @cache
 def _loss_shares() -> tuple[Array, Array, Array]:
-    """Ratings of the table of drives, W, and for each the loss over rating at no load and what the whole current adds."""
+    """Ratings of the table of drives, W, and for each the loss over rating without current and what the whole current adds.
+
+    The sheet tells its losses by load: of fans and pumps, whose amps fall slower than their watts.
+    """
     rows = read_table("drive_efficiency")
     sizes = list(dict.fromkeys(float(row["power_hp"]) for row in rows))
     fixed: list[float] = []
@@ -99,10 +104,24 @@ def _loss_shares() -> tuple[Array, Array, Array]:
         load, efficiency = (
             np.array([float(row[column]) / 100 for row in of_size]) for column in ("load", "efficiency")
         )
-        slope, at_none = np.polyfit(load, load * (1 / efficiency - 1), 1)
+        amps = fan_load_current(load)
+        lost = load * (1 / efficiency - 1)
+        slope, at_none = np.polyfit(amps, lost, 1)
+        if at_none < 0:  # no drive gains by idling
+            slope, at_none = amps @ lost / (amps @ amps), 0.0
         fixed.append(float(at_none))
         grown.append(float(slope))
     return np.array(sizes) * W_PER_HP, np.array(fixed), np.array(grown)
+
+
+def fan_load_current(load: Array) -> Array:
+    """Motor amps over the rated ones where a fan takes a share of the rated power, √(i₀² + (1 − i₀²) t²) with t = P^⅔.
+
+    :param load: power over the rated one. i₀ is :data:`NO_LOAD_AMPS`; torque goes with the square of speed, flux is held.
+
+    Validity: fans and pumps without lift. Source: the magnetizing and the load current at right angles, textbook.
+    """
+    return np.sqrt(NO_LOAD_AMPS**2 + (1 - NO_LOAD_AMPS**2) * load ** (4 / 3))
 
 
 def drive_loss_w(rated_power_w: Real, current_ratio: Real) -> Real:
@@ -112,7 +131,8 @@ def drive_loss_w(rated_power_w: Real, current_ratio: Real) -> Real:
     :param current_ratio: output current over the rated one.
 
     Validity: 3 to 400 hp; smaller drives lose rather more. Source: f and c are straight lines through the losses of the
-    published sheet at each size (US Department of Energy, Motor Systems Tip Sheet 11), between sizes linear in the logarithm.
+    published sheet at each size (US Department of Energy, Motor Systems Tip Sheet 11) over :func:`fan_load_current` of its
+    loads, between sizes linear in the logarithm.
     """
     sizes, fixed, grown = _loss_shares()
     at = np.log(rated_power_w)

@@ -9,6 +9,7 @@ from modest_rotor.core.physics.commanded import settle_commanded
 from modest_rotor.core.physics.drive import Drive, drive_input
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.load import Load
+from modest_rotor.core.physics.loop import Controller, Gains, Memory, followed
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
 from modest_rotor.core.physics.supply import Supply
@@ -25,12 +26,15 @@ DRAG_SHARE = 0.01
 """Drag of bearings that lets a coasting wheel stand still at last, as a share of its torque at its known speed. Our judgement, no source."""
 CRAWL_RPM = 3.0
 STILL_HZ = 0.05
+STILL_PA = 1e-4
+"""Change of the sensor's reading in a step, Pa, under which it stands."""
 AIR_HEAT = 1210.0
 """Heat that a cubic metre of room air takes to warm by one kelvin, J."""
 SOUND_PER_DECADE = 50.0
 """Rise of a fan's sound level for ten times the speed, dB. Common practice: the fan laws of sound."""
 QUIET_DB = 20.0
 LINK_FACTOR = math.sqrt(2)
+NOTHING_YET = Memory()
 ANY_DRIVE, ANY_SIGNAL = DriveTraits(), SignalTraits()
 
 
@@ -50,7 +54,8 @@ class Plant:
     :param motor: three-phase on a drive, or electronic. :param load: what it turns.
     :param inertia_kgm2: of rotor and wheel. :param volts: of the supply, line to line.
     :param drive: how a drive is rated; none for an electronic motor.
-    :param supply_share: share of the static pressure that stands behind the fan.
+    :param supply_share: share of the static pressure that stands behind the fan. :param sensor_lag_s: of each of the two lags of
+        the duct sensor that a drive's loop reads: its tube, and its damping.
     :param sound_db: at ``sound_hz``, or at rated speed of an electronic motor.
     """
 
@@ -63,10 +68,21 @@ class Plant:
     drive_traits: DriveTraits = ANY_DRIVE
     signal: SignalTraits = ANY_SIGNAL
     supply_share: float = 0.45
+    sensor_lag_s: float = 0.8
     entering_c: float = 21.0
     sound_db: float = 58.0
     sound_hz: float = 50.0
     resonances: tuple[Resonance, ...] = ()
+
+
+@dataclass(frozen=True)
+class LoopTold:
+    """A drive's own loop: a static behind the fan that it holds, Pa; gain, s, and the sensor's range, Pa."""
+
+    set_point_pa: float
+    gain: float
+    integral_s: float
+    range_pa: float = 500.0
 
 
 @dataclass(frozen=True)
@@ -84,15 +100,22 @@ class Told:
     base_v: float = 400.0
     trim: float = 0.0
     signal_v: float = 0.0
+    loop: LoopTold | None = None
 
 
 @dataclass(frozen=True)
 class State:
-    """Where it has come: speed of the shaft, hertz at the drive's output, seconds since it was told to run."""
+    """Where it has come: speed of the shaft, hertz at the drive's output, seconds since it was told to run.
+
+    ``tube_pa`` and ``felt_pa``: what the duct sensor has come to behind each of its lags. ``memory``: of the drive's loop.
+    """
 
     speed_rpm: float = 0.0
     output_hz: float = 0.0
     running_s: float = 0.0
+    tube_pa: float = 0.0
+    felt_pa: float = 0.0
+    memory: Memory = NOTHING_YET
 
 
 @dataclass(frozen=True)
@@ -115,6 +138,7 @@ class Shown:
     leaving_c: float
     sound_db: float
     limited: bool
+    felt_pa: float = 0.0
 
 
 def target_hz(traits: DriveTraits, told: Told, from_hz: float, running_s: float) -> float:
@@ -153,7 +177,8 @@ def advance(plant: Plant, told: Told, state: State, seconds: float) -> State:
         coasts = not told.run and state.output_hz < STILL_HZ
         step = min(STEP_S * (10 if electronic or coasts else 1), left)
         after = _electronic_step(plant, told, state, step) if electronic else _drive_step(plant, told, state, step)
-        settled = abs(after.speed_rpm - state.speed_rpm) < 1e-4 and after.output_hz == state.output_hz
+        still = abs(after.speed_rpm - state.speed_rpm) < 1e-4 and after.output_hz == state.output_hz
+        settled = still and abs(after.felt_pa - state.felt_pa) < STILL_PA
         state, left = after, left - step
         if settled and (not told.run or state.running_s > plant.drive_traits.start_up_s):
             return replace(state, running_s=state.running_s + left)
@@ -161,14 +186,29 @@ def advance(plant: Plant, told: Told, state: State, seconds: float) -> State:
 
 
 def _drive_step(plant: Plant, told: Told, state: State, step: float) -> State:
-    goal = target_hz(plant.drive_traits, told, state.output_hz, state.running_s)
+    asked, memory = _looped(told, state, step)
+    goal = target_hz(plant.drive_traits, asked, state.output_hz, state.running_s)
     rate = told.base_hz / (told.ramp_up_s if goal > state.output_hz else told.ramp_down_s)
     hertz = toward(state.output_hz, goal, rate * step)
     driven = _motor_torque(plant, told, hertz, state.speed_rpm)
     drag = DRAG_SHARE * _load_torque(plant, plant.load.speed_rpm) if not told.run else 0.0
     torque = driven - drag - _load_torque(plant, state.speed_rpm)
     speed = pushed(state.speed_rpm, torque, plant.inertia_kgm2, step)
-    return State(speed, hertz, state.running_s + step if told.run else 0.0)
+    static = plant.supply_share * float(plant.load.at_motor_speed(speed).pressure) if speed > CRAWL_RPM else 0.0
+    tube = followed(state.tube_pa, static, plant.sensor_lag_s, step)
+    felt = followed(state.felt_pa, tube, plant.sensor_lag_s, step)
+    return State(speed, hertz, state.running_s + step if told.run else 0.0, tube, felt, memory)
+
+
+def _looped(told: Told, state: State, step: float) -> tuple[Told, Memory]:
+    """What the drive is told by its own loop; what it is told by hand where that is off, from which the loop then goes on."""
+    top = max(told.high_hz, STILL_HZ)
+    if told.loop is None or not told.run:
+        return told, Memory(min(state.output_hz / top, 1.0))
+    loop = told.loop
+    controller = Controller(Gains(loop.gain, loop.integral_s), True, min(told.low_hz / top, 1.0), 1.0)
+    share, memory = controller.command((loop.set_point_pa - state.felt_pa) / loop.range_pa, state.memory, step)
+    return replace(told, frequency_hz=share * top), memory
 
 
 def _electronic_step(plant: Plant, told: Told, state: State, step: float) -> State:
@@ -222,6 +262,7 @@ def shown(plant: Plant, told: Told, state: State) -> Shown:
         flow_m3s=flow,
         pressure_pa=pressure,
         supply_static_pa=plant.supply_share * pressure,
+        felt_pa=state.felt_pa,
         return_static_pa=-(1 - plant.supply_share) * pressure,
         entering_c=plant.entering_c,
         leaving_c=leaving,

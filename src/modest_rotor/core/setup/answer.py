@@ -5,6 +5,8 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
+from pydantic import Field
+
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.compare import OptionsAnswer
@@ -14,6 +16,7 @@ from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.setup.commands import CommandAnswer, command_answers
 from modest_rotor.core.setup.drive_settings import DriveAnswer, drive_answer, frequency_limits
 from modest_rotor.core.setup.facts import SetupFacts
+from modest_rotor.core.setup.loop import LoopAnswer, loop_answer
 from modest_rotor.core.setup.steps import SetupStep, setup_steps
 from modest_rotor.core.setup.sweep import SweepPlan, frequencies, plan_sweep
 from modest_rotor.core.setup.volts import LinkAnswer, link_answer
@@ -58,6 +61,8 @@ class SetupAnswer(Frozen):
     commands: tuple[CommandAnswer, ...] = ()
     drive: DriveAnswer | None = None
     sweep: SweepAnswer | None = None
+    can_hold: bool = Field(default=False, description="whether a loop can set its speed")
+    loop: LoopAnswer | None = None
     stops: tuple[Phrase, ...] = ()
     done: int = 0
     tolerance: Figure | None = None
@@ -81,10 +86,13 @@ def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | str) 
     drive = drive_answer(facts) if facts.on_drive else None
     sweep, plan = _sweep(facts) if facts.on_drive else (None, None)
     link = link_answer(job.document.setup)
-    steps = setup_steps(facts, link, drive)
+    loop = loop_answer(facts)
+    steps = setup_steps(facts, link, drive, loop)
     stops = tuple(phrase for step in steps if step.stopped for phrase in (_stop_words(step),))
     if sweep and sweep.stop:
         stops = (*stops, (sweep.stop,))
+    if loop and loop.stop:
+        stops = (*stops, (loop.stop,))
     return SetupAnswer(
         waits=None,
         option=option.letter,
@@ -94,6 +102,8 @@ def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | str) 
         commands=command_answers(facts, plan),
         drive=drive,
         sweep=sweep,
+        can_hold=facts.can_hold,
+        loop=loop,
         stops=stops,
         done=sum(not step.is_open for step in steps),
         tolerance=figure("tolerance", facts.tolerance, "typed" if job.document.setup.tolerance else "assumed"),

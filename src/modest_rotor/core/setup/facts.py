@@ -101,6 +101,11 @@ class SetupFacts:
         entry = self.job.document.setup.tolerance
         return entry.si if entry else USUAL_TOLERANCE
 
+    @property
+    def can_hold(self) -> bool:
+        """Whether a loop can set its speed: a drive's, or that of an electronic motor told by a signal."""
+        return self.on_drive or (self.kind in BY_SIGNAL and not self.by_dial)
+
     @cached_property
     def features(self) -> frozenset[str]:
         """The features by which the table of steps chooses."""
@@ -127,6 +132,7 @@ class SetupFacts:
             "capacitor motor": charged and kind in (OptionKind.SAME_KIND, OptionKind.CAPACITOR_DRIVE),
             "shaft differs": any(check.check == "shaft" and check.fits is not Fits.YES for check in self.option.checks),
             "calls": fitting.command is CommandKind.CALLS or document.target.heat is not None or document.target.cooling is not None,
+            "loop": self.can_hold and document.setup.loop.holds is not None,
             "chart": document.charts.amps_chart is not None,
             "heat": document.target.heat is not None,
             "electric heat": duty_call.protected is Protected.ELECTRIC_HEAT,

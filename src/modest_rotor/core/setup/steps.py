@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from functools import reduce
+
 from pydantic import Field
 
 from modest_rotor.core.entry import Entry
@@ -10,8 +13,10 @@ from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.setup.drive_settings import DriveAnswer
 from modest_rotor.core.setup.facts import SetupFacts
+from modest_rotor.core.setup.loop import LoopAnswer
 from modest_rotor.core.setup.plate_loop import aim_at
 from modest_rotor.core.setup.volts import LinkAnswer
+from modest_rotor.core.stations.loop import Loop
 from modest_rotor.core.stations.setup import Sign, SignState
 from modest_rotor.core.tables import Row, find_row, read_table
 
@@ -44,7 +49,9 @@ class SetupStep(Frozen):
     cannot_leave_out: str | None = Field(default=None, description="why nobody can say that it is not needed here")
 
 
-def setup_steps(facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None) -> tuple[SetupStep, ...]:
+def setup_steps(
+    facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None, loop: LoopAnswer | None = None
+) -> tuple[SetupStep, ...]:
     """The steps that this option on this machine asks for, each with what it rests on."""
     rows = [row for row in read_table("setup_steps") if applies(row, facts.features)]
     signs = facts.job.document.setup.signs
@@ -56,7 +63,7 @@ def setup_steps(facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None) 
         own = tuple(sign for sign in signs if sign.step == name)
         newest = own[-1] if own else None
         before = [steps[one] for one in graph[name]]
-        stop, waits = _stop(name, facts, link)
+        stop, waits = _stop(name, facts, link, loop)
         stopped = bool(stop) or (newest is not None and newest.state is SignState.STOP)
         basis = _basis(name, facts)
         reopened = newest is not None and (
@@ -70,7 +77,7 @@ def setup_steps(facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None) 
             caution=row["caution"],
             do=row["do"],
             find=row["find"] or "",
-            value=_value(name, facts, drive),
+            value=_value(name, facts, drive, loop),
             fields=FIELDS.get(name, ()),
             stop=stop,
             waits=waits,
@@ -116,7 +123,7 @@ def rests_on(rows: list[Row]) -> dict[str, tuple[str, ...]]:
     return {row["step"]: tuple(dict.fromkeys(reach(named[row["step"]]))) for row in rows}
 
 
-LIVE = ("First power", "Set", "Prove it is safe")
+LIVE = ("First power", "Set", "Close the loop", "Prove it is safe")
 """Groups in which power is on, or is about to be: nothing of them is signed while any stop stands."""
 
 
@@ -162,7 +169,7 @@ def _basis(name: str, facts: SetupFacts) -> str:
     setup = facts.job.document.setup
     said = [facts.option.id, facts.considered.product.code if facts.considered.product else ""]
     for path in FIELDS.get(name, ()):
-        value = getattr(setup, path.split("/")[1])
+        value = reduce(getattr, path.split("/")[1:], setup)
         said.append(value.typed if isinstance(value, Entry) else str(value or ""))
     return "|".join(said)
 
@@ -177,11 +184,37 @@ def applies(row: Row, features: frozenset[str]) -> bool:
 FIELDS = {
     "link": ("setup/first_volts", "setup/link", "setup/second_volts"),
     "rotation_drive": ("setup/rotation_output", "setup/rotation_bypass"),
+    "loop_fails": ("setup/loop/on_failure",),
+    "loop_restart": ("setup/loop/restart",),
 }
 
 
-def _stop(step: str, facts: SetupFacts, link: LinkAnswer) -> tuple[Phrase, str | None]:
+def _gains_wait(loop: LoopAnswer, said: Loop) -> str | None:
+    if loop.set_point.figure is None:
+        return "waits for a set point"
+    first = next(iter(said.tries), None)
+    return None if first and first.gain and first.integral else "waits for gain and integral time as they are set"
+
+
+def _watch_waits(loop: LoopAnswer, said: Loop) -> str | None:
+    if not said.tries or said.tries[-1].seen is None:
+        return "waits for what was seen"
+    return "waits for gains at which it stands still" if loop.is_restless else None
+
+
+LOOP_WAITS: dict[str, Callable[[LoopAnswer, Loop], str | None]] = {
+    "loop_gains": _gains_wait,
+    "loop_watch": _watch_waits,
+    "loop_fails": lambda _, said: None if said.on_failure else "waits for what it does when its sensor fails",
+    "loop_restart": lambda _, said: None if said.restart else "waits for what it does after a power cut",
+}
+"""What each step of a loop waits for."""
+
+
+def _stop(step: str, facts: SetupFacts, link: LinkAnswer, loop: LoopAnswer | None) -> tuple[Phrase, str | None]:
     setup = facts.job.document.setup
+    if step in LOOP_WAITS and loop is not None:
+        return ((loop.stop,) if loop.stop and step == "loop_gains" else ()), LOOP_WAITS[step](loop, setup.loop)
     if step == "link":
         return link.stop, link.waits
     if step == "rotation_drive":
@@ -195,9 +228,13 @@ def _stop(step: str, facts: SetupFacts, link: LinkAnswer) -> tuple[Phrase, str |
     return (), None
 
 
-def _value(step: str, facts: SetupFacts, drive: DriveAnswer | None) -> Phrase:
+def _value(step: str, facts: SetupFacts, drive: DriveAnswer | None, loop: LoopAnswer | None) -> Phrase:
     """The value that belongs to a step, where it has one."""
     document = facts.job.document
+    if step == "loop_gains" and loop is not None:
+        return _first_gains(loop)
+    if step in ("loop_fails", "loop_restart") and loop is not None:
+        return _joined(loop.failure if step == "loop_fails" else loop.restart)
     if step == "capacitor_new":
         return _new_capacitor(facts)
     if step in ("discharge_electronics", "rotation_drive") and facts.machine.volts.value:
@@ -214,6 +251,19 @@ def _value(step: str, facts: SetupFacts, drive: DriveAnswer | None) -> Phrase:
     if step == "heat" and document.target.rise:
         return ("rise allowed ", as_typed("temperature_difference", document.target.rise, "plate"))
     return ()
+
+
+def _joined(phrases: tuple[Phrase, ...]) -> Phrase:
+    return tuple(piece for place, phrase in enumerate(phrases) for piece in ((" ",) if place else ()) + phrase)
+
+
+def _first_gains(loop: LoopAnswer) -> Phrase:
+    told: list[str | Figure] = list(loop.direction)
+    if loop.set_point.figure:
+        told += [" Set point ", loop.set_point.figure, "."]
+    if loop.gain.figure and loop.integral.figure:
+        told += [" Gain ", loop.gain.figure, ", integral time ", loop.integral.figure, "."]
+    return tuple(told)
 
 
 def _new_capacitor(facts: SetupFacts) -> Phrase:

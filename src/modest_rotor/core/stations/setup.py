@@ -8,6 +8,7 @@ from typing import Literal
 from pydantic import Field
 
 from modest_rotor.core.entry import Entry
+from modest_rotor.core.stations.loop import Loop
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, told
 from modest_rotor.core.stations.traits import Traits
 
@@ -150,3 +151,4 @@ class Setup(Sheet):
     trials: tuple[Trial, ...] = Field(default=(), max_length=MOST_TRIALS)
     sweep: Sweep = Sweep()
     drive: DriveSettings = DriveSettings()
+    loop: Loop = Loop()

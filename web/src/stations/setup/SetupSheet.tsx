@@ -11,6 +11,7 @@ import { Stops } from "../../shared/Stops";
 import { Part, Sheet } from "../../shared/Sheet";
 import { Commands } from "./Commands";
 import { DrivePart } from "./DrivePart";
+import { LoopGains, LoopSensor, LoopWatch } from "./LoopParts";
 import { StepLine } from "./StepLine";
 import { SweepPart } from "./SweepPart";
 import { StopButton } from "./WritePanel";
@@ -64,6 +65,7 @@ function Chosen() {
         />
         <DevicePick which="panel" label="Meter panel" help="reads in place of typing" kinds={["meter panel"]} />
         <LabelledField path="setup/tolerance" />
+        {assessment.setup.can_hold && <LabelledField path="setup/loop/holds" />}
       </Box>
       {view.document.setup?.device && (
         <Box pt="6px">
@@ -85,6 +87,9 @@ const PARTS: Record<string, () => React.ReactNode> = {
   commands: () => <Commands />,
   drive_settings: () => <DrivePart />,
   sweep: () => <SweepPart />,
+  loop_sensor: () => <LoopSensor />,
+  loop_gains: () => <LoopGains />,
+  loop_watch: () => <LoopWatch />,
 };
 
 /** The list under its groups; the first step that is open stands open, and any other opens at a press. */

@@ -33,3 +33,18 @@ export const sweepSteered = (job: number, act: "pause" | "go-on" | "stop") =>
 /** Stop the machine: in one press, with or without leave. */
 export const stopped = (job: number, who: string) =>
   taken(api.POST("/api/jobs/{job_id}/setup/writes", { ...of(job), body: { what: "stop", digest: "", who } }));
+
+/** Gains to be tried next: those that follow from what was seen, or the first ones. */
+export function gainsToTry(): Deed {
+  return { to: "/setup/loop/tries", label: "gains to be tried", onNewest: "ask" };
+}
+
+export const loopRunNow = (job: number) => taken(api.GET("/api/jobs/{job_id}/setup/loop-run", of(job)));
+
+export const stepBegun = (job: number, confirmed: Schemas["Confirmed"]) =>
+  taken(api.POST("/api/jobs/{job_id}/setup/loop-run/step", { ...of(job), body: confirmed }));
+
+export const watchBegun = (job: number, watch: Schemas["LoopWatchIn"]) =>
+  taken(api.POST("/api/jobs/{job_id}/setup/loop-run/watch", { ...of(job), body: watch }));
+
+export const loopRunEnded = (job: number) => taken(api.POST("/api/jobs/{job_id}/setup/loop-run/stop", of(job)));

@@ -1,0 +1,173 @@
+"""How a held value follows its command: from a step that was read, else from machine and duct; and the set point at full flow."""
+
+from __future__ import annotations
+
+import math
+
+from modest_rotor.core.entry import Entry
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.phrase import Basis, as_typed
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.load import Load
+from modest_rotor.core.physics.loop import Process, process_of_lags, process_of_step
+from modest_rotor.core.setup.drive_settings import FAN_RAMP_S, PUMP_RAMP_S
+from modest_rotor.core.setup.loop_facts import PRESSURES, HeldLoop, has_step
+from modest_rotor.core.stations.loop import Holds
+from modest_rotor.core.working import Result, given, result, waiting
+
+RAMP_FELT = 0.1
+"""Share of a ramp that a loop feels as a lag: it moves its command by about a tenth. Our judgement, no source."""
+LAGS_S = {
+    Holds.DUCT: (1.5, 1.0, 0.3),
+    Holds.DIFFERENTIAL: (1.0, 1.0, 0.3),
+    Holds.COIL: (60.0, 15.0, 5.0),
+    Holds.LEVEL: (0.0, 2.0, 1.0),
+}
+"""Lag of machine and medium, lag of the sensor, dead time, s, where no step was read. Our judgement, no source."""
+LEAST_STEP = 0.03
+"""Share of the range, and of full command, under which a step test tells more of its noise. Our judgement, no source."""
+SMALL_BUMP = 1e-3
+
+
+def set_point_of(held: HeldLoop) -> tuple[Result, float | None]:
+    """The set point, typed or as read at the sensor at full flow; and that reading, where it can be worked out."""
+    label, typed = "Set point", held.values.set_point
+    at_full = _at_full(held)
+    if typed is not None:
+        basis = as_typed(held.quantity, typed, "typed")
+        return Result(label=label, figure=basis), at_full
+    if held.holds not in PRESSURES:
+        return waiting(label, "type it"), None
+    if held.left is None:
+        return waiting(label, "waits for where the sensor sits"), None
+    if at_full is None:
+        return waiting(label, "waits for a static read across the machine, or type it"), None
+    pressure = held.machine.pressure.value
+    return result(
+        label,
+        held.quantity,
+        at_full,
+        "p_s = share × p",
+        (
+            given("p", "static across at full flow", held.quantity, pressure, "measured"),
+            given(
+                "share", "left at the sensor", "pressure_left", held.left, "measured" if held.loop.left else "assumed"
+            ),
+        ),
+        "Common practice, no source.",
+        ("What the sensor reads when every outlet has its air; lower it until the farthest one just has enough.",),
+    ), at_full
+
+
+def _at_full(held: HeldLoop) -> float | None:
+    if held.holds not in PRESSURES or not held.machine.pressure_is_measured or held.left is None:
+        return None
+    return held.left * held.machine.pressure.value
+
+
+def process_of(held: HeldLoop, set_point: Result) -> tuple[Result, Process | None]:
+    """How the value follows: from the step that was read, else from machine and duct with usual lags."""
+    label, span = "% of the range for each % of command", held.values.span
+    if span is None or span.si <= 0:
+        return waiting(label, "waits for the sensor’s range"), None
+    if has_step(held):
+        return _from_step(held, label, span)
+    slope = _slope(held, set_point)
+    if isinstance(slope, str):
+        return waiting(label, slope), None
+    lag, sensor, dead = LAGS_S[held.holds]
+    typed = held.facts.job.document.setup.drive.ramp_up
+    ramp = typed.si if typed else PUMP_RAMP_S if held.machine.wheel is Wheel.PUMP else FAN_RAMP_S
+    felt = RAMP_FELT * ramp if held.facts.on_drive else 0.0
+    gain = slope / span.si
+    if held.holds is Holds.LEVEL:
+        process = Process(gain, dead + sensor + felt, math.inf, integrates=True)
+    else:
+        process = process_of_lags(gain, [one for one in (lag, sensor, felt) if one > 0], dead)
+    words = (
+        "share of its range a second, for full command"
+        if process.integrates
+        else "% of its range for each % of command"
+    )
+    return result(
+        label,
+        "loop_gain" if not process.integrates else "ratio",
+        abs(gain),
+        "slope of the value at the fullest step ÷ range",
+        (given("range", "sensor’s range", held.span_quantity, span.si, "plate"),),
+        "Curve and duct as fitted; lags our judgement, no source: a step test tells them.",
+        (words,),
+    ), process
+
+
+def _from_step(held: HeldLoop, label: str, span: Entry) -> tuple[Result, Process | None]:
+    values, loop = held.values, held.loop
+    first, second = (
+        (loop.hertz_before, loop.hertz_after) if held.facts.on_drive else (loop.signal_before, loop.signal_after)
+    )
+    assert first and second and values.before and values.after and loop.began and loop.two_thirds
+    moved, commanded = (values.after.si - values.before.si) / span.si, (second.si - first.si) / held.high
+    if abs(commanded) < LEAST_STEP:
+        return waiting(label, "withheld: the command was moved by less than 3 % of full; take a larger step"), None
+    if held.holds is Holds.LEVEL:
+        return waiting(
+            label, "withheld: a level has no end to go to; leave the step empty and give the tank’s surface"
+        ), None
+    if abs(moved) < LEAST_STEP:
+        return waiting(
+            label,
+            "withheld: the value moved by less than 3 % of the range; take a larger step, or a sensor of less range",
+        ), None
+    try:
+        process = process_of_step(moved, commanded, loop.began.si, loop.two_thirds.si)
+    except OutsideValidity as refusal:
+        return waiting(label, f"withheld: {refusal.sentence}"), None
+    return result(
+        label,
+        "loop_gain",
+        abs(process.gain),
+        "(v₂ − v₁) ÷ range ÷ ((c₂ − c₁) ÷ full)",
+        (
+            given("v₁", "value before", held.quantity, values.before.si, "measured"),
+            given("v₂", "value after", held.quantity, values.after.si, "measured"),
+            given("range", "sensor’s range", held.span_quantity, span.si, "plate"),
+            given("c₁", "command before", held.command_quantity, first.si, "measured"),
+            given("c₂", "command after", held.command_quantity, second.si, "measured"),
+        ),
+        "Textbook process reaction curve.",
+        ("% of the range for each % of command.",),
+    ), process
+
+
+def _slope(held: HeldLoop, set_point: Result) -> float | str:
+    """Slope of the value over the command as a share of full, at the fullest step; or what it waits for."""
+    share = held.full_share
+    if held.holds is Holds.SPACE:
+        return "waits for a step test: a room’s answer cannot be worked out"
+    if share is None:
+        return "waits for a command in Options"
+    machine = held.machine
+    if held.holds is Holds.COIL:
+        at = held.values.set_point
+        return -at.si / share if at and at.si else "waits for a set point"
+    if held.holds is Holds.LEVEL:
+        if held.loop.tank_area is None:
+            return "waits for the surface of the tank"
+        if held.raises is None:
+            return "waits for what more speed does to it"
+        if not machine.flow_is_measured:
+            return "waits for a flow that was read"
+        rate = machine.flow.value / share / held.loop.tank_area.si
+        return rate if held.raises else -rate
+    if held.left is None:
+        return "waits for where the sensor sits"
+    if not machine.pressure_is_measured:
+        return "waits for a static read across the machine, or for a step test"
+    load = Load(machine.curve, machine.speed.value, machine.system)
+    up, down = (float(load.at_motor_speed(machine.speed.value * (1 + by)).pressure) for by in (SMALL_BUMP, -SMALL_BUMP))
+    return held.left * (up - down) / (2 * SMALL_BUMP) / share
+
+
+def basis_of(held: HeldLoop) -> Basis:
+    """What the process stands on."""
+    return "measured" if has_step(held) else "assumed"

@@ -1,0 +1,169 @@
+"""A closed loop over HTTP on the stand-in drive: a step test, gains from it, the closed loop watched while calm and while it hunts."""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Iterator
+from typing import Any
+
+import pytest
+from fastapi.testclient import TestClient
+
+from modest_rotor.devices import loop_run
+from modest_rotor.devices.links import LINKS
+from modest_rotor.devices.loop_run import RunState, loop_run_of, stop_all_runs
+from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.fieldbus.profile import Role
+from modest_rotor.fieldbus.stand_in import StandIns
+from modest_rotor.store.database import with_connection
+from tests.api.test_setup import Desk, until
+from tests.core.setup.test_setup_answer import HALL
+from tests.jobs import changed
+
+pytestmark = [pytest.mark.database, pytest.mark.slow]
+FASTER = 12.0
+"""Slow enough that a look in some hundredths of a second is one in some tenths of the machine's."""
+LOOP = {"holds": "a duct's static", "place": "two thirds along", "left": "30 %", "pressure": {"span": "500 Pa", "set_point": "110 Pa"}}  # fmt: skip
+
+
+@pytest.fixture
+def plants(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> Iterator[StandIns]:
+    began = time.monotonic()
+    clock = lambda: FASTER * (time.monotonic() - began)  # noqa: E731
+    monkeypatch.setattr(loop_run, "now", clock)
+    monkeypatch.setattr(loop_run, "LOOK_EVERY_S", 0.02)
+    yield with_connection(start_stand_ins)(clock)
+    stop_all_runs()
+    LINKS.close()
+    stop_stand_ins()
+
+
+@pytest.fixture
+def hall(client: TestClient, plants: StandIns) -> Desk:
+    return Desk(client, changed(HALL, setup__loop=LOOP, setup__drive={"ramp_up": "10 s", "ramp_down": "10 s"}))
+
+
+def ended(hall: Desk) -> dict[str, Any]:
+    def look() -> Any:
+        run = hall.client.get(f"/api/jobs/{hall.id}/setup/loop-run").json()["run"]
+        return run if run["state"] != "running" else None
+
+    return until(look)  # type: ignore[no-any-return]
+
+
+def stepped(hall: Desk) -> dict[str, Any]:
+    plan = hall.post("setup/plan", what="step test")
+    assert plan["starts"] and next(line["role"] for line in plan["lines"]) == "loop_on"
+    hall.post("setup/loop-run/step", what="step test", digest=plan["digest"], who="Ann")
+    return ended(hall)
+
+
+def watched(hall: Desk) -> dict[str, Any]:
+    plan = hall.post("setup/plan", what="watch")
+    hall.post("setup/loop-run/watch", seconds=45, digest=plan["digest"], who="Ann")
+    return ended(hall)
+
+
+def test_a_step_test_tells_first_gains_that_hold_and_wild_ones_are_seen_and_calmed(
+    hall: Desk, plants: StandIns
+) -> None:
+    run = stepped(hall)
+    assert run["state"] == "done" and "was read" in run["sentence"]
+    loop = hall.load()["document"]["setup"]["loop"]
+    assert loop["hertz_before"]["si"] == pytest.approx(45, abs=0.1) and loop["pressure"]["after"]["si"] > loop["pressure"]["before"]["si"]  # fmt: skip
+    assert 0.3 < loop["began"]["si"] < loop["two_thirds"]["si"] < 15
+    answer = hall.setup["loop"]
+    assert answer["lag"]["basis"] == "measured" and answer["gain"]["figure"]["value"] > 0
+
+    hall.does("setup/loop/tries")
+    assert hall.writes(what="loop closed")["agrees"]
+    held = plants.called("hall-drive").values()
+    assert held[Role.LOOP_ON] == 1 and held[Role.SET_POINT] == pytest.approx(110)
+    run = watched(hall)
+    assert run["state"] == "done" and run["samples"][-1]["value"] == pytest.approx(110, abs=5)
+    tried = hall.load()["document"]["setup"]["loop"]["tries"][-1]
+    assert tried["seen"] in ("it settles without swinging", "a swing or two, then still")
+    assert "So a loop should look" in hall.setup["loop"]["next_words"][0]
+
+    hall.does("setup/loop/tries")
+    wild = hall.view["document"]["setup"]["loop"]["tries"][-1]["id"]
+    hall.types(f"setup/loop/tries/{wild}/gain", "20")
+    hall.types(f"setup/loop/tries/{wild}/integral", "3 s")
+    run = watched(hall)
+    assert "swings that go on" in run["sentence"]
+    answer = hall.setup["loop"]
+    assert answer["next_gain"]["value"] == pytest.approx(20 / 3.2) and answer["is_restless"]
+    watch = next(one for one in hall.setup["steps"] if one["step"] == "loop_watch")
+    assert "stands still" in watch["waits"]
+
+    hall.does("setup/loop/tries")
+    newest = hall.view["document"]["setup"]["loop"]["tries"][-1]
+    assert newest["gain"]["si"] == pytest.approx(6.25, abs=0.01) and newest["seen"] is None
+    watched(hall)
+    assert plants.called("hall-drive").values()[Role.SET_POINT] == pytest.approx(110)
+    assert not hall.setup["loop"]["is_restless"]
+
+
+def test_a_stop_ends_a_step_test_before_its_second_frequency(hall: Desk, plants: StandIns) -> None:
+    plan = hall.post("setup/plan", what="step test")
+    hall.post("setup/loop-run/step", what="step test", digest=plan["digest"], who="Ann")
+    hall.post("setup/writes", what="stop", digest="", who="Ann")
+    run = ended(hall)
+    assert run["state"] == "stopped"
+    time.sleep(0.3)
+    held = plants.called("hall-drive").values()
+    assert held[Role.RUN] == 0 and held[Role.FREQUENCY_COMMAND] == pytest.approx(45, abs=0.1)
+
+
+def test_two_runs_at_once_and_writes_beside_a_run_are_refused(hall: Desk, plants: StandIns) -> None:
+    hall.does("setup/loop/tries")
+    plan = hall.post("setup/plan", what="watch")
+    hall.post("setup/loop-run/watch", seconds=600, digest=plan["digest"], who="Ann")
+    plan = hall.post("setup/plan", what="watch")
+    refused = hall.post("setup/loop-run/watch", 422, seconds=20, digest=plan["digest"], who="Bo")
+    assert "under way" in refused["sentence"]
+    plan = hall.post("setup/plan", what="step test")
+    refused = hall.post("setup/loop-run/step", 422, what="step test", digest=plan["digest"], who="Bo")
+    assert "under way" in refused["sentence"]
+    assert "under way" in hall.post("setup/writes", 422, what="step test", digest=plan["digest"], who="Bo")["sentence"]
+    hall.post("setup/loop-run/stop")
+    run = loop_run_of(hall.id)
+    assert run is not None and run.state is RunState.STOPPED
+    assert plants.called("hall-drive").values()[Role.SET_POINT] == pytest.approx(110)
+    assert "No step test" in hall.post("setup/loop-run/stop", 422)["sentence"]
+
+
+def test_a_command_puts_a_closed_loop_in_hand_first(hall: Desk, plants: StandIns) -> None:
+    hall.does("setup/loop/tries")
+    hall.writes(what="loop closed")
+    step = hall.setup["commands"][0]["step"]
+    assert hall.writes(what="command", step=step)["agrees"]
+    assert plants.called("hall-drive").values()[Role.LOOP_ON] == 0
+
+
+@pytest.mark.parametrize(
+    ("loop", "words"),
+    [
+        ({**LOOP, "pressure": {"set_point": "110 Pa"}}, "range"),
+        ({**LOOP, "holds": "a level"}, "holds a duct’s static"),
+        (LOOP, "Add the gains"),
+    ],
+)
+def test_a_loop_that_lacks_something_is_not_closed(client: TestClient, plants: StandIns, loop: Any, words: str) -> None:
+    desk = Desk(client, changed(HALL, setup__loop=loop))
+    assert words in desk.post("setup/plan", 422, what="loop closed")["sentence"]
+
+
+def test_a_loop_the_wrong_way_round_is_a_stop_and_may_be_put_in_hand(client: TestClient, plants: StandIns) -> None:
+    crossed = {
+        **LOOP,
+        "pressure": {"span": "500 Pa", "set_point": "110 Pa", "before": "110 Pa", "after": "80 Pa"},
+        "hertz_before": "40 Hz", "hertz_after": "45 Hz", "began": "1 s", "two_thirds": "4 s",
+        "tries": [{"id": "t1", "gain": "1", "integral": "4 s"}],
+    }  # fmt: skip
+    desk = Desk(client, changed(HALL, setup__loop=crossed))
+    assert any("other way" in "".join(map(str, one)) for one in desk.setup["stops"])
+    assert "stop in Set-up" in desk.post("setup/plan", 422, what="loop closed")["sentence"]
+    assert desk.post("setup/plan", what="loop in hand")["lines"]
+    steps = {one["step"]: one for one in desk.setup["steps"]}
+    assert steps["loop_gains"]["stop"] and "cause" in steps["loop_gains"]["cannot_sign"]

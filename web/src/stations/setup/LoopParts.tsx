@@ -1,0 +1,241 @@
+import { Box } from "@chakra-ui/react";
+
+import { FieldGrid, LabelledField } from "../../shared/AnyField";
+import type { Phrase, Result, Schemas } from "../../shared/api";
+import { Fold, under } from "../../shared/Fold";
+import { useJob, useView } from "../../shared/job";
+import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
+import { FigureText, PhraseText } from "../../shared/Words";
+import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { gainsToTry, stepBegun, watchBegun } from "./acts";
+import { LoopRunPanel } from "./LoopRun";
+import { WriteButton } from "./WritePanel";
+
+type Loop = Schemas["LoopAnswer"];
+
+const PRESSURES = ["a duct's static", "a differential pressure"];
+const USUAL_WATCH_S = 60;
+const UNSETTLED = ["a level", "a space temperature"];
+
+/** What is held, where its sensor sits, and what each duty step then runs at. */
+export function LoopSensor() {
+  const { loop } = useJob().assessment.setup;
+  if (!loop) return null;
+  const values = `setup/loop/${loop.values}`;
+  const asked = [
+    ...(PRESSURES.includes(loop.holds) ? ["setup/loop/place", "setup/loop/left"] : []),
+    ...(UNSETTLED.includes(loop.holds) ? ["setup/loop/raises"] : []),
+    ...(loop.holds === "a level" ? ["setup/loop/tank_area"] : []),
+    `${values}/span`,
+    `${values}/set_point`,
+  ];
+  return (
+    <>
+      <FieldGrid paths={asked} />
+      {(loop.set_point.working ?? loop.set_point.waits) && (
+        <Row name="loop-set" label="Set point, where none is typed" result={loop.set_point} />
+      )}
+      {loop.rows.length > 0 && <Runs loop={loop} />}
+      <Sentences phrases={loop.sentences} />
+    </>
+  );
+}
+
+function Sentences({ phrases }: { phrases: readonly Phrase[] }) {
+  return phrases.map((phrase, index) => (
+    <Small key={index} display="block" py="2px" maxWidth="78ch">
+      <PhraseText phrase={phrase} />
+    </Small>
+  ));
+}
+
+/** What each step runs at while the set point is held, beside what it would need with nothing held. */
+function Runs({ loop }: { loop: Loop }) {
+  return (
+    <Box as="table" width="100%" maxWidth="560px" borderCollapse="collapse" fontSize="small" my="6px">
+      <caption style={{ textAlign: "left" }}>
+        <Micro>
+          While it holds its set point
+          {loop.least && (
+            <>
+              ; with every outlet shut still <FigureText figure={loop.least} />
+            </>
+          )}
+        </Micro>
+      </caption>
+      <thead>
+        <Box as="tr" color="ink2" textAlign="right">
+          <th />
+          <Cell as="th">air or water</Cell>
+          <Cell as="th">runs at</Cell>
+          <Cell as="th">with nothing held</Cell>
+        </Box>
+      </thead>
+      <tbody>
+        {loop.rows.map((row) => (
+          <Box as="tr" key={row.name} borderTop="1px solid" borderColor="hair" textAlign="right">
+            <Box as="td" textAlign="left" py="6px">
+              {row.name}
+            </Box>
+            <Cell>
+              <FigureText figure={row.flow} />
+            </Cell>
+            <Cell fontWeight={600}>
+              <FigureText figure={row.command} />
+            </Cell>
+            <Cell>
+              <FigureText figure={row.free} />
+            </Cell>
+          </Box>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+function Cell({ as = "td", ...rest }: { as?: "td" | "th"; fontWeight?: number; children: React.ReactNode }) {
+  return <Box as={as} py="6px" pl="12px" fontWeight={rest.fontWeight ?? 400} children={rest.children} />;
+}
+
+/** How the value follows its command, from a step that is read; and the first gains that follow. */
+export function LoopGains() {
+  const { view, assessment } = useJob();
+  const { loop } = assessment.setup;
+  if (!loop) return null;
+  const through = Boolean(view.document.setup?.device) && loop.holds === "a duct's static";
+  const [first, second] = assessment.setup.drive ? ["hertz_before", "hertz_after"] : ["signal_before", "signal_after"];
+  const read = [first, second, "began", "two_thirds"].map((field) => `setup/loop/${field}`);
+  const values = ["before", "after"].map((field) => `setup/loop/${loop.values}/${field}`);
+  return (
+    <>
+      {loop.stop && (
+        <Box role="alert" py="6px">
+          <SeverityWord severity="stop" /> {loop.stop}
+        </Box>
+      )}
+      {through && (
+        <WriteButton
+          wanted={{ what: "step test" }}
+          label="Step the drive and read the answer"
+          confirmLabel="Begin"
+          confirm={(confirmed) => stepBegun(view.id, confirmed)}
+        />
+      )}
+      {through && <LoopRunPanel kind="step test" />}
+      <Fold
+        title="The step as read"
+        note="in hand, the value standing still: move the command by a tenth, and time what follows"
+        holds={under("setup/loop")}
+        startsOpen={!through}
+      >
+        <FieldGrid paths={[...read.slice(0, 2), ...values, ...read.slice(2)]} />
+      </Fold>
+      <Row name="loop-process" label={loop.process.label} result={loop.process} />
+      <Row name="loop-gain" label={loop.gain.label} result={loop.gain} />
+      <Row name="loop-integral" label={loop.integral.label} result={loop.integral} />
+      <Tries />
+    </>
+  );
+}
+
+/** The closed loop watched: what was seen at the gains as they are, and what to set next. */
+export function LoopWatch() {
+  const { view, assessment } = useJob();
+  const { loop } = assessment.setup;
+  if (!loop) return null;
+  const through = Boolean(view.document.setup?.device) && loop.holds === "a duct's static";
+  return (
+    <>
+      <Sentences phrases={loop.watch} />
+      <Tries />
+      {through && (
+        <Box display="flex" gap="8px" flexWrap="wrap" pt="8px">
+          <WriteButton
+            wanted={{ what: "watch" }}
+            label="Close it and watch"
+            confirmLabel="Begin"
+            confirm={(confirmed) =>
+              watchBegun(view.id, { ...confirmed, seconds: loop.watch_for?.value ?? USUAL_WATCH_S })
+            }
+          />
+          <WriteButton wanted={{ what: "loop in hand" }} label="Put it in hand" />
+        </Box>
+      )}
+      {through && <LoopRunPanel kind="watch" />}
+    </>
+  );
+}
+
+/** Gains that were set, each with what was seen; the next ones are offered. */
+function Tries() {
+  const { desk } = useView();
+  const { view, assessment } = useJob();
+  const { loop } = assessment.setup;
+  const tries = view.document.setup?.loop?.tries ?? [];
+  if (!loop) return null;
+  return (
+    <Box py="6px" data-tries={tries.length}>
+      {tries.map((tried, index) => (
+        <Box key={tried.id} borderTop="1px solid" borderColor="hair" data-try={tried.id}>
+          <Box display="flex" justifyContent="space-between">
+            <Small alignSelf="center">gains {index + 1}</Small>
+            <Word
+              type="button"
+              mx="0"
+              aria-label={`Remove gains ${index + 1}`}
+              onClick={() => void desk.remove(`setup/loop/tries/${tried.id}`)}
+            >
+              remove
+            </Word>
+          </Box>
+          <Box
+            display="grid"
+            gridTemplateColumns={{ base: "1fr 1fr", md: "120px 140px minmax(0, 1fr) 150px" }}
+            gap="4px 16px"
+          >
+            {["gain", "integral", "seen", "period"].map((field) => (
+              <LabelledField key={field} path={`setup/loop/tries/${tried.id}/${field}`} help={false} />
+            ))}
+          </Box>
+        </Box>
+      ))}
+      {(loop.next_words ?? []).length > 0 && (
+        <Box py="6px" fontWeight={600} data-next-gains>
+          <PhraseText phrase={loop.next_words ?? []} />
+          {loop.next_gain && loop.next_integral && (
+            <>
+              {" "}
+              Gain <FigureText figure={loop.next_gain} />, integral time <FigureText figure={loop.next_integral} />.
+            </>
+          )}
+        </Box>
+      )}
+      <Press type="button" onClick={() => void desk.does(gainsToTry())}>
+        {loop.next_gain ? "Try these gains" : tries.length ? "Add other gains" : "Take the first gains"}
+      </Press>
+    </Box>
+  );
+}
+
+function Row({ name, label, result }: { name: string; label: string; result: Result }) {
+  return (
+    <>
+      <Box
+        display="flex"
+        justifyContent="space-between"
+        alignItems="center"
+        gap="10px"
+        borderTop="1px solid"
+        borderColor="hair"
+        minHeight="34px"
+        maxWidth="560px"
+      >
+        <Box fontSize="small">{label}</Box>
+        <Box textAlign="right">
+          <WorkedFigure name={name} result={result} />
+        </Box>
+      </Box>
+      <WorkingPanel name={name} result={result} />
+    </>
+  );
+}
