@@ -224,6 +224,7 @@ class Session:
             Meter.POWER_FACTOR: seen.power_factor,
             Meter.FLOW: seen.flow,
             Meter.PRESSURE: seen.pressure_pa,
+            Meter.SENSOR: seen.felt_pa,
             Meter.CAPACITOR_VOLTS: seen.capacitor_v,
             Meter.START_AMPS: seen.start_current_a,
             Meter.WINDING: seen.winding_c,

@@ -52,6 +52,7 @@ export function RigDrawing({ desk, rig, applied, wanted }: DrawingProps) {
       <Outlets open={applied.outlets} wanted={wanted.outlets} pump={pump} />
       {rig.lift + applied.lift > 0 && <Lift rig={rig} share={rig.lift + applied.lift} />}
       <Wiring desk={desk} rig={rig} applied={applied} units={units} />
+      {applied.loop && <Loop desk={desk} rig={rig} applied={applied} words={say("set_point")} units={units} />}
     </Svg>
   );
   if (wide) return drawn;
@@ -392,6 +393,43 @@ function Wiring({ desk, rig, applied, units }: Omit<DrawingProps, "wanted"> & { 
         </g>
       ))}
       {rig.capacitor && <Capacitor left={applied.capacitor} words={say("label")} />}
+    </g>
+  );
+}
+
+const SENSOR = { unit: 350, along: 560 } as const;
+
+/** The sensor of a closed loop in the duct, its wire to the drive, and what it shows beside what it is to show. */
+function Loop({
+  desk,
+  rig,
+  applied,
+  words,
+  units,
+}: Omit<DrawingProps, "wanted"> & { words: string; units: UnitSystem }) {
+  const shows = useRef<SVGTSpanElement>(null);
+  const quantity = rig.meters.find((one) => one.meter === "pressure at the loop's sensor")?.quantity ?? "pressure";
+  useEffect(
+    () =>
+      desk.watch(({ values }) => {
+        const text = meterText(quantity, values["pressure at the loop's sensor"] ?? 0, units);
+        if (shows.current && shows.current.textContent !== text) shows.current.textContent = text;
+      }),
+    [desk, quantity, units],
+  );
+  const x = SENSOR[applied.sensor_at];
+  return (
+    <g data-loop>
+      <path
+        d={`M${x},${FOOT - 12}V${WIRE}H260`}
+        fill="none"
+        stroke="var(--chakra-colors-violet)"
+        strokeDasharray="3 3"
+      />
+      <circle cx={x} cy={FOOT - 12} r={5} fill="var(--chakra-colors-paper)" stroke="var(--chakra-colors-violet)" />
+      <text x={x + 8} y={WIRE + 4} fill="currentColor">
+        shows <tspan ref={shows}>–</tspan>, set {words}
+      </text>
     </g>
   );
 }

@@ -19,6 +19,7 @@ export const HOW: Record<Meter, string> = {
   "power factor": "true",
   flow: "by the rig, exact",
   pressure: "across it",
+  "pressure at the loop's sensor": "damped",
   "capacitor volts": "across it",
   "start-winding amps": "clamp, its lead",
   winding: "slow to warm",
@@ -36,6 +37,7 @@ export const LIVE: readonly Meter[] = [
   "watts",
   "flow",
   "pressure",
+  "pressure at the loop's sensor",
   "winding",
   "torque",
   "slip",
@@ -52,6 +54,7 @@ export const PART_WORDS: Record<Knob["part"], string> = {
   supply: "Supply",
   capacitor: "Capacitor",
   command: "Command",
+  loop: "Loop",
   year: "Year",
 };
 

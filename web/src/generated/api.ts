@@ -3663,6 +3663,12 @@ export interface components {
              *       "drag": 0,
              *       "command": "speed",
              *       "value": 1,
+             *       "loop": false,
+             *       "set_point": 0.6,
+             *       "gain": 1,
+             *       "integral_s": 4,
+             *       "sensor_at": "along",
+             *       "sensor_s": 0.8,
              *       "hours": 0,
              *       "low_hours": 0,
              *       "low": 0.5
@@ -4668,7 +4674,7 @@ export interface components {
              * Part
              * @enum {string}
              */
-            part: "motor" | "wheel" | "duct" | "pipe" | "supply" | "capacitor" | "command" | "year";
+            part: "motor" | "wheel" | "duct" | "pipe" | "supply" | "capacitor" | "command" | "loop" | "year";
             /**
              * Quantity
              * @default ratio
@@ -5535,7 +5541,7 @@ export interface components {
          * @description The meters that are predicted and explained.
          * @enum {string}
          */
-        Meter: "speed" | "slip" | "torque" | "watts" | "amps" | "power factor" | "flow" | "pressure" | "capacitor volts" | "start-winding amps" | "winding" | "link volts" | "ripple of the motor's amps" | "volts at the motor" | "peak of the line's amps" | "energy of the year";
+        Meter: "speed" | "slip" | "torque" | "watts" | "amps" | "power factor" | "flow" | "pressure" | "pressure at the loop's sensor" | "capacitor volts" | "start-winding amps" | "winding" | "link volts" | "ripple of the motor's amps" | "volts at the motor" | "peak of the line's amps" | "energy of the year";
         /**
          * MeterKind
          * @description How the meter makes one figure of a waveform.
@@ -6772,6 +6778,12 @@ export interface components {
              *       "drag": 0,
              *       "command": "speed",
              *       "value": 1,
+             *       "loop": false,
+             *       "set_point": 0.6,
+             *       "gain": 1,
+             *       "integral_s": 4,
+             *       "sensor_at": "along",
+             *       "sensor_s": 0.8,
              *       "hours": 0,
              *       "low_hours": 0,
              *       "low": 0.5
@@ -7371,6 +7383,12 @@ export interface components {
              *       "drag": 0,
              *       "command": "speed",
              *       "value": 1,
+             *       "loop": false,
+             *       "set_point": 0.6,
+             *       "gain": 1,
+             *       "integral_s": 4,
+             *       "sensor_at": "along",
+             *       "sensor_s": 0.8,
              *       "hours": 0,
              *       "low_hours": 0,
              *       "low": 0.5
@@ -7476,6 +7494,12 @@ export interface components {
          * @enum {string}
          */
         SeenSwing: "it settles without swinging" | "a swing or two, then still" | "many swings that die away" | "swings that go on" | "still on its way after minutes";
+        /**
+         * SensorAt
+         * @description Where the sensor of a loop sits.
+         * @enum {string}
+         */
+        SensorAt: "unit" | "along";
         /**
          * SensorPlace
          * @description Where the sensor of a pressure sits.
@@ -8666,6 +8690,33 @@ export interface components {
              * @default 1
              */
             value: number;
+            /**
+             * Loop
+             * @default false
+             */
+            loop: boolean;
+            /**
+             * Set Point
+             * @default 0.6
+             */
+            set_point: number;
+            /**
+             * Gain
+             * @default 1
+             */
+            gain: number;
+            /**
+             * Integral S
+             * @default 4
+             */
+            integral_s: number;
+            /** @default along */
+            sensor_at: components["schemas"]["SensorAt"];
+            /**
+             * Sensor S
+             * @default 0.8
+             */
+            sensor_s: number;
             /**
              * Hours
              * @default 0

@@ -27,6 +27,7 @@ TOPICS = {
     "air": ("air_c",),
     "two fans": ("fans",),
     "static lift": ("lift",),
+    "a loop": ("loop", "set_point", "gain", "integral_s", "sensor_at", "sensor_s"),
     "the year": ("hours", "low_hours", "low"),
 }
 """Which topic a change belongs to, by the control that is turned."""

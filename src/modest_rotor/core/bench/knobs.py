@@ -6,13 +6,13 @@ from typing import Literal
 
 from pydantic import Field, field_validator
 
-from modest_rotor.core.bench.stand import OUTLETS, Controls, Law, Stand, Tap
+from modest_rotor.core.bench.stand import OUTLETS, Controls, Law, SensorAt, Stand, Tap, set_pressure
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import Command
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import TwoAxisMotor
 
-Part = Literal["motor", "wheel", "duct", "pipe", "supply", "capacitor", "command", "year"]
+Part = Literal["motor", "wheel", "duct", "pipe", "supply", "capacitor", "command", "loop", "year"]
 FULL_SIGNAL_V = 10.0
 LEAST_HZ = 1.0
 """Hertz below which no motor of the Bench is solved. Our judgement, no source."""
@@ -39,6 +39,12 @@ class Turned(Frozen):
     drag: float = Field(default=0.0, ge=0, le=3)
     command: Command = Command.SPEED
     value: float = Field(default=1.0, ge=0.05, le=1.2)
+    loop: bool = False
+    set_point: float = Field(default=0.6, ge=0.05, le=1.5)
+    gain: float = Field(default=1.0, ge=0.05, le=50)
+    integral_s: float = Field(default=4.0, ge=0.2, le=300)
+    sensor_at: SensorAt = SensorAt.ALONG
+    sensor_s: float = Field(default=0.8, ge=0, le=10)
     hours: float = Field(default=0.0, ge=0, le=8760)
     low_hours: float = Field(default=0.0, ge=0, le=8760)
     low: float = Field(default=0.5, ge=0.2, le=1)
@@ -86,7 +92,22 @@ class Knob(Frozen):
 
 def knobs_of(stand: Stand) -> tuple[Knob, ...]:
     """What may be turned on a stand, in the order of the parts. Source: the stand's own parts."""
-    return (*_motor(stand), *_supply(stand), *_command(stand), *_duct(stand), *_year(stand))
+    return (*_motor(stand), *_supply(stand), *_command(stand), *_loop(stand), *_duct(stand), *_year(stand))
+
+
+def _loop(stand: Stand) -> list[Knob]:
+    """Of a stand with a drive: what it holds by itself, and how it goes about it."""
+    if stand.drive is None:
+        return []
+    what = "pump_differential" if stand.is_pump else "pressure"
+    return [
+        _switch("loop", "Loop", "loop", False, ((False, "in hand"), (True, "closed"))),
+        _switch("sensor_at", "Its sensor sits", "loop", "along", (("unit", "at the unit"), ("along", "two thirds along"))),
+        Knob(key="set_point", label="Set point", part="loop", quantity=what, factor=set_pressure(stand, Controls(set_point=1.0)), low=0.1, high=1.2, built=0.6),
+        Knob(key="gain", label="Gain", part="loop", quantity="loop_gain", low=0.2, high=30, step=0.2),
+        Knob(key="integral_s", label="Integral time", part="loop", quantity="loop_time", low=0.5, high=30, step=0.5, built=4.0),
+        Knob(key="sensor_s", label="Damping of the sensor", part="loop", quantity="loop_time", high=5, step=0.1, built=0.8),
+    ]  # fmt: skip
 
 
 def _motor(stand: Stand) -> list[Knob]:

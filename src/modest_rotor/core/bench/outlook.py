@@ -63,7 +63,7 @@ def quantity_of(stand: Stand, meter: Meter) -> str:
     """The quantity in which a meter of a stand is read. Source: table above."""
     if meter is Meter.FLOW:
         return "water_flow" if stand.is_pump else "airflow"
-    if meter is Meter.PRESSURE:
+    if meter in (Meter.PRESSURE, Meter.SENSOR):
         return "pump_differential" if stand.is_pump else "pressure"
     return METER_QUANTITIES[meter]
 
@@ -76,7 +76,7 @@ def meters_of(stand: Stand) -> tuple[Meter, ...]:
     if not stand.has_capacitor:
         lacks |= {Meter.CAPACITOR_VOLTS, Meter.START_AMPS}
     if stand.drive is None:
-        lacks |= {Meter.LINK, Meter.RIPPLE, Meter.MOTOR_VOLTS, Meter.LINE_PEAK}
+        lacks |= {Meter.SENSOR, Meter.LINK, Meter.RIPPLE, Meter.MOTOR_VOLTS, Meter.LINE_PEAK}
     return tuple(meter for meter in Meter if meter not in lacks)
 
 

@@ -8,13 +8,16 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from modest_rotor.core.bench.stand import (
+    LEAST_LOOP_HZ,
     AtTheLine,
     Controls,
     Stand,
     at_slip,
     at_the_line,
+    behind_sensor,
     hertz_of,
     motor_volts,
+    set_pressure,
     setup_of,
     solved,
 )
@@ -23,6 +26,7 @@ from modest_rotor.core.identify.perturb import Setup
 from modest_rotor.core.physics.curve import curve_through
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor, Stopping
 from modest_rotor.core.physics.fields import RAD_S_PER_RPM
+from modest_rotor.core.physics.loop import Controller, Gains, Memory, followed
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import CRAWL_RPM, LEAST_SLIP, characteristic
 from modest_rotor.core.physics.supply import RATED_RISE_K, REFERENCE_C
@@ -53,18 +57,28 @@ AMBIENT_C = 28.0
 FINE = 240
 """Points to which a torque curve is refined."""
 SETTLING_ROUNDS = 6
+LOOP_LOOKS_S = 0.02
+"""How often a loop looks at its sensor."""
+STILL_PA = 1e-3
+NOTHING_YET = Memory()
 FELT_K = 2.0
 """Change of the winding's temperature after which its resistances are worked out anew."""
 
 
 @dataclass(frozen=True)
 class State:
-    """Where the rig is: speed of the shaft, temperature of the winding, seconds since it was switched on, hertz at a drive's output."""
+    """Where the rig is: speed of the shaft, temperature of the winding, seconds since it was switched on, hertz at a drive's output.
+
+    ``tube_pa`` and ``felt_pa``: what the sensor of a loop has come to behind each of its lags. ``memory``: of the loop.
+    """
 
     speed_rpm: float = 0.0
     winding_c: float = AMBIENT_C
     on_s: float = 0.0
     output_hz: float = 0.0
+    tube_pa: float = 0.0
+    felt_pa: float = 0.0
+    memory: Memory = NOTHING_YET
 
 
 @dataclass(frozen=True)
@@ -83,6 +97,7 @@ class Meters:
     flow: float
     winding_c: float
     output_hz: float
+    felt_pa: float
 
 
 @dataclass(frozen=True)
@@ -167,19 +182,62 @@ def advance(rig: Prepared, state: State, seconds: float, on: bool = True) -> Sta
     Source: Newton; textbook dynamics of drives.
     """
     left = total = min(max(seconds, 0.0), MOST_S)
-    speed, hertz = state.speed_rpm, state.output_hz
-    while left > 0:
-        step = min(STEP_S, left)
-        before = speed, hertz
-        speed, hertz = _step(rig, speed, hertz, step, on)
-        left -= step
-        if abs(speed - before[0]) < AT_REST and hertz == before[1]:
-            break
-    after = replace(state, speed_rpm=speed, output_hz=hertz, on_s=state.on_s + total if on else 0.0)
+    if rig.controls.loop and on:
+        after = state
+        while left > 0:
+            after = _looped(rig, after, min(LOOP_LOOKS_S, left))
+            left -= LOOP_LOOKS_S
+    else:
+        speed, hertz = _followed(rig, state.speed_rpm, state.output_hz, left, on, rig.hertz)
+        after = _sensed(rig, replace(state, speed_rpm=speed, output_hz=hertz), total)
+        after = replace(after, memory=Memory(min(hertz / rig.stand.hertz, 1.0)))
+    after = replace(after, on_s=state.on_s + total if on else 0.0)
     return replace(after, winding_c=_warmed(rig, after, total, on))
 
 
-def _step(rig: Prepared, speed: float, hertz: float, step: float, on: bool) -> tuple[float, float]:
+def _followed(rig: Prepared, speed: float, hertz: float, seconds: float, on: bool, goal: float) -> tuple[float, float]:
+    """Speed and hertz after some seconds in which a drive goes to a goal, Hz."""
+    left = seconds
+    while left > 0:
+        step = min(STEP_S, left)
+        before = speed, hertz
+        speed, hertz = _step(rig, speed, hertz, step, on, goal)
+        left -= step
+        if abs(speed - before[0]) < AT_REST and hertz == before[1]:
+            break
+    return speed, hertz
+
+
+def _looped(rig: Prepared, state: State, seconds: float) -> State:
+    """One look of the loop at its sensor, and what the drive makes of it until the next."""
+    stand, controls = rig.stand, rig.controls
+    built, top = set_pressure(stand, replace(controls, set_point=1.0)), stand.hertz
+    controller = Controller(Gains(controls.gain, controls.integral_s), True, LEAST_LOOP_HZ / top, 1.0)
+    error = controls.set_point - state.felt_pa / built
+    share, memory = controller.command(error, state.memory, seconds)
+    speed, hertz = _followed(rig, state.speed_rpm, state.output_hz, seconds, True, share * top)
+    return _sensed(rig, replace(state, speed_rpm=speed, output_hz=hertz, memory=memory), seconds)
+
+
+def _sensed(rig: Prepared, state: State, seconds: float) -> State:
+    """The sensor after some seconds on the pressure that now stands behind it."""
+    if rig.stand.drive is None:
+        return state
+    lag = rig.controls.sensor_s
+    tube = followed(state.tube_pa, sensor_pressure(rig, state.speed_rpm), lag, seconds)
+    return replace(state, tube_pa=tube, felt_pa=followed(state.felt_pa, tube, lag, seconds))
+
+
+def sensor_pressure(rig: Prepared, speed_rpm: float) -> float:
+    """Pressure where the sensor of a loop sits, Pa; none of a bare shaft. Source: of what lies behind it."""
+    if speed_rpm <= CRAWL_RPM or rig.controls.bare:
+        return 0.0
+    load = rig.setup.load
+    flow = max(float(load.at_motor_speed(speed_rpm).flow), 0.0)
+    return float(behind_sensor(rig.stand, rig.controls, load).pressure_at(flow))
+
+
+def _step(rig: Prepared, speed: float, hertz: float, step: float, on: bool, goal: float) -> tuple[float, float]:
     stand = rig.stand
     if isinstance(stand.motor, ElectronicMotor):
         rate = float(stand.motor.rated_speed_rpm) / stand.motor.module.soft_start_s
@@ -188,7 +246,7 @@ def _step(rig: Prepared, speed: float, hertz: float, step: float, on: bool) -> t
         return pushed(speed, -_load_torque(rig, speed), stand.inertia_kgm2, step), 0.0
     if stand.drive is not None:
         rate = float(stand.drive.base_frequency_hz) / RAMP_S
-        hertz = toward(hertz, rig.hertz, rate * step) if on else 0.0
+        hertz = toward(hertz, goal, rate * step) if on else 0.0
     given = _given(rig, speed, hertz) if on else 0.0
     return pushed(speed, given - _load_torque(rig, speed), stand.inertia_kgm2, step), hertz
 
@@ -236,6 +294,7 @@ def meters(rig: Prepared, state: State, on: bool = True) -> Meters:
         flow=max(float(load.flow), 0.0) if load and flowing else 0.0,
         winding_c=state.winding_c,
         output_hz=state.output_hz if stand.drive is not None else rig.hertz if on else 0.0,
+        felt_pa=state.felt_pa,
     )
 
 
@@ -308,7 +367,11 @@ def settled(stand: Stand, controls: Controls) -> tuple[Prepared, State]:
             break
         warm = goes_to
     speed = float(point.motor.speed_rpm)
-    return rig, State(speed, goes_to, 0.0, rig.hertz if stand.drive else 0.0)
+    found = State(speed, goes_to, 0.0, rig.hertz if stand.drive else 0.0)
+    if stand.drive is None:
+        return rig, found
+    felt = sensor_pressure(rig, speed)
+    return rig, replace(found, tube_pa=felt, felt_pa=felt, memory=Memory(rig.hertz / stand.hertz))
 
 
 def _warmed(rig: Prepared, state: State, seconds: float, on: bool) -> float:

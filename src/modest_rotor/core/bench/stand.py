@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass, replace
 from enum import StrEnum
-from functools import cached_property
+from functools import cached_property, lru_cache
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.perturb import FILTER_SHARE, Change, Setup, perturbed
@@ -52,6 +52,18 @@ class Law(StrEnum):
     FAN = "fan"
 
 
+class SensorAt(StrEnum):
+    """Where the sensor of a loop sits."""
+
+    UNIT = "unit"
+    ALONG = "along"
+
+
+BEHIND = {SensorAt.UNIT: 1.0, SensorAt.ALONG: 1 / 3}
+"""Share of the duct that lies behind the sensor; the outlets always do. Common practice: two thirds along."""
+LEAST_LOOP_HZ = 10.0
+"""Hertz below which a loop of the Bench does not go. Common practice, no source."""
+HERTZ_ROUNDS = 5
 EXPONENT = {Law.LINEAR: LINEAR, Law.FAN: VARIABLE_TORQUE}
 
 
@@ -113,6 +125,9 @@ class Controls:
     :param capacitor: µF left over the label's; 0 is open. :param label: µF on its label over those that belong there.
     :param drag: rubbing torque over the load's. :param command: what an electronic motor holds; ``value`` share of rated
         torque, of the built flow, or of rated speed.
+    :param loop: whether the drive holds a pressure at a sensor by itself, and no longer the hertz. :param set_point: over what the
+        sensor shows as built. :param gain: of the loop, share of full hertz for each share of the built pressure. :param integral_s: its
+        integral time. :param sensor_at: where its sensor sits. :param sensor_s: each of its two lags.
     :param hours: of a year at these controls. :param low_hours: of a year at low. :param low: hertz or value at low over these.
     """
 
@@ -134,6 +149,12 @@ class Controls:
     drag: float = 0.0
     command: Command = Command.SPEED
     value: float = 1.0
+    loop: bool = False
+    set_point: float = 0.6
+    gain: float = 1.0
+    integral_s: float = 4.0
+    sensor_at: SensorAt = SensorAt.ALONG
+    sensor_s: float = 0.8
     hours: float = 0.0
     low_hours: float = 0.0
     low: float = 0.5
@@ -166,8 +187,51 @@ def setup_of(stand: Stand, controls: Controls, winding_c: float = REFERENCE_C) -
 
 
 def hertz_of(stand: Stand, controls: Controls) -> float:
-    """Hertz at the motor. Source: definition."""
-    return controls.hertz or stand.hertz
+    """Hertz at the motor: as told, or those at which a closed loop comes to rest. Source: definition."""
+    return held_hertz(stand, controls) if controls.loop else controls.hertz or stand.hertz
+
+
+@lru_cache(maxsize=256)
+def held_hertz(stand: Stand, controls: Controls) -> float:
+    """Hertz at which the sensor shows the set point, between the loop's least and the rated; at an end where it cannot.
+
+    Source: speed by :meth:`Load.at_flow` for the flow at which what lies behind the sensor asks for the set point; hertz by the
+    motor's own slip, in turns.
+    """
+    hand = replace(controls, loop=False)
+    load, target = load_of(stand, hand), set_pressure(stand, controls)
+    behind = behind_sensor(stand, controls, load)
+    spare = target - float(behind.fixed_pressure)
+    if spare <= 0:
+        return LEAST_LOOP_HZ
+    flow = math.pow(spare / float(behind.coefficient), 1 / float(behind.exponent))
+    rpm, reached = load.at_flow(flow)
+    if not reached:
+        return stand.hertz
+    hertz = stand.hertz * float(rpm) / float(stand.as_built.motor.speed_rpm)
+    for _ in range(HERTZ_ROUNDS):
+        hertz = min(max(hertz, LEAST_LOOP_HZ), stand.hertz)
+        turned = float(solved(stand, replace(hand, hertz=hertz)).motor.speed_rpm)
+        if turned <= 0:
+            return stand.hertz
+        hertz *= float(rpm) / turned
+    return min(max(hertz, LEAST_LOOP_HZ), stand.hertz)
+
+
+def behind_sensor(stand: Stand, controls: Controls, load: Load) -> SystemCurve:
+    """What lies behind the sensor of a loop: the fixed part, a share of the duct, and the outlets. Source: losses in series add up."""
+    share = (DUCT_SHARE * BEHIND[controls.sensor_at] + OUTLET_SHARE * (OUTLETS / controls.outlets) ** 2) / resistance(
+        controls
+    )
+    return replace(load.system, coefficient=load.system.coefficient * share)
+
+
+def set_pressure(stand: Stand, controls: Controls) -> float:
+    """Set point of a loop, Pa: a share of what its sensor shows on the rig as built. Source: definition."""
+    built = Controls(sensor_at=controls.sensor_at)
+    load = load_of(stand, built)
+    flow = stand.load.machine.flow * stand.load.running
+    return controls.set_point * float(behind_sensor(stand, built, load).pressure_at(flow))
 
 
 def line_volts(stand: Stand, controls: Controls) -> float:
@@ -301,5 +365,9 @@ def _refuse(stand: Stand, controls: Controls) -> None:
         raise OutsideValidity(f"A year has {HOURS_OF_A_YEAR:,.0f} hours.")
     if one.low_hours and stand.drive is None and not stand.is_electronic:
         raise OutsideValidity("Hours at low need a drive or an electronic motor: this one knows one speed.")
+    if one.loop and (stand.drive is None or one.bare):
+        raise OutsideValidity("A loop holds its pressure through a drive, with the wheel on its shaft.")
+    if not (one.set_point > 0 and one.gain > 0 and one.integral_s > 0 and one.sensor_s >= 0):
+        raise OutsideValidity("Set point, gain and integral time of a loop lie above zero.")
     if one.unbalance and (stand.drive is not None or not isinstance(stand.motor, ThreePhaseMotor)):
         raise OutsideValidity("Unbalanced volts need a three-phase motor on the line: a drive makes its own three.")

@@ -51,6 +51,7 @@ class Meter(StrEnum):
     POWER_FACTOR = "power factor"
     FLOW = "flow"
     PRESSURE = "pressure"
+    SENSOR = "pressure at the loop's sensor"
     CAPACITOR_VOLTS = "capacitor volts"
     START_AMPS = "start-winding amps"
     WINDING = "winding"
@@ -156,6 +157,7 @@ def _solve(stand: Stand, controls: Controls) -> _Solved:
     _capacitor(found, rig, at)
     _winding(found, rig, at, state.winding_c)
     _drive(found, stand, controls)
+    _sensor(found, rig, at, state.felt_pa)
     hours = controls.hours + controls.low_hours
     if hours:
         kwh = year_kwh(stand, controls)
@@ -234,6 +236,18 @@ def _fluid(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
     if min(pressure, speed) > NOTHING:
         wheel = pressure / speed**2 / density
         found.factors[Meter.PRESSURE] = {"speed": speed**2, "density": density, "wheel": wheel}
+
+
+def _sensor(found: _Solved, rig: Prepared, at: OperatingPoint, felt_pa: float) -> None:
+    """What a loop's sensor shows: a share of the pressure across, or what the loop holds."""
+    if rig.stand.drive is None or rig.controls.bare:
+        return
+    pressure = float(at.load.pressure)
+    found.values[Meter.SENSOR] = felt_pa
+    if rig.controls.loop:
+        found.factors[Meter.SENSOR] = {"loop": max(felt_pa, NOTHING)}
+    elif min(pressure, felt_pa) > NOTHING:
+        found.factors[Meter.SENSOR] = {"pressure": pressure, "share": felt_pa / pressure}
 
 
 def _capacitor(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:

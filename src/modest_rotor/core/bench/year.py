@@ -16,7 +16,7 @@ def at_low(stand: Stand, controls: Controls) -> Controls:
     """
     if stand.is_electronic:
         return replace(controls, value=controls.value * controls.low)
-    return replace(controls, hertz=hertz_of(stand, controls) * controls.low)
+    return replace(controls, loop=False, hertz=hertz_of(stand, controls) * controls.low)
 
 
 def year_kwh(stand: Stand, controls: Controls) -> float:

@@ -19,7 +19,7 @@ CONTROL_OVER_STANDBY = 1.3
 """Watts of the control while it runs, over those while it stands: gates and sensors. Our judgement, no source."""
 MOST_CONTROL = 0.35
 """Share of the losses at rating that the control may be, which only the smallest motors reach."""
-CURRENT_SHARE, COPPER_SHARE, SPEED_SHARE = 0.22, 0.50, 0.28
+CURRENT_SHARE, COPPER_SHARE, SPEED_SHARE = 0.26, 0.43, 0.31
 """What is left of the losses at rating: grown with torque (rectifier and inverter conduct), with torque squared (windings),
 and with speed to the power 1.4 (iron, windage, switching). Our judgement, no source; SPREAD_BELOW_RATING says how far it is off."""
 SPEED_LOSS_EXPONENT = 1.4
