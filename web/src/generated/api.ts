@@ -2204,6 +2204,12 @@ export interface components {
             jobs: components["schemas"]["BoardJob"][];
         };
         /**
+         * Build
+         * @description How shaft and rotor are built.
+         * @enum {string}
+         */
+        Build: "shaft at one end" | "shaft at both ends" | "outer rotor, wheel on it";
+        /**
          * Calculated
          * @description What a calculation gave: results with their workings, and what is told in words.
          */
@@ -4286,9 +4292,14 @@ export interface components {
             switch?: ("yes" | "no") | null;
             /**
              * Start relay?
-             * @description Current or potential relay beside the motor.
+             * @description Beside or on the motor: with a coil, or a solid block without one.
              */
             relay?: ("yes" | "no") | null;
+            /**
+             * Which relay?
+             * @description Thick coil: current. Thin coil, three numbered terminals: potential. No coil: solid-state.
+             */
+            relay_kind?: components["schemas"]["RelayKind"] | null;
             /**
              * Three equal leads?
              * @description Same gauge, marked alike; or nine or twelve numbered ones.
@@ -4304,6 +4315,31 @@ export interface components {
              * @description A plug of thin wires beside that of the supply.
              */
             plug?: ("yes" | "no") | null;
+            /**
+             * Two sets of three leads?
+             * @description Numbered 1 and 2: one set for each speed.
+             */
+            two_sets?: ("yes" | "no") | null;
+            /**
+             * Marked for a drive alone?
+             * @description Its plate or label says that it runs on a drive only.
+             */
+            drive_fed?: ("yes" | "no") | null;
+            /**
+             * Does the shaft turn in notches?
+             * @description By hand, isolated, its leads apart from one another.
+             */
+            cogs?: ("yes" | "no") | null;
+            /**
+             * A shaft at both ends?
+             * @description With a wheel on each.
+             */
+            both_ends?: ("yes" | "no") | null;
+            /**
+             * Does its outside turn?
+             * @description The wheel sits on the rotor, which lies outside.
+             */
+            outer_rotor?: ("yes" | "no") | null;
             /**
              * 0-10 V command?
              * @description Terminals or a plug marked 0-10 V or PWM.
@@ -6163,6 +6199,28 @@ export interface components {
              */
             rated_speed?: components["schemas"]["Entry"] | null;
             /**
+             * Speeds
+             * @description Of a three-phase motor that is switched from one speed to another.
+             */
+            speeds?: components["schemas"]["Speeds"] | null;
+            /**
+             * Rated speed, low
+             * @description The lower one of a plate such as 1,450/720 rpm.
+             */
+            low_speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Rated power, low
+             * @description The one that goes with the lower speed.
+             */
+            low_power?: components["schemas"]["Entry"] | null;
+            /**
+             * Full-load amps, low
+             * @description Those that go with the lower speed.
+             */
+            low_current?: components["schemas"]["Entry"] | null;
+            /** Shaft and rotor */
+            build?: components["schemas"]["Build"] | null;
+            /**
              * Frequency
              * @description 50 or 60 Hz.
              */
@@ -7190,6 +7248,12 @@ export interface components {
             sentence: string;
         };
         /**
+         * RelayKind
+         * @description How a start relay knows that the motor is up.
+         * @enum {string}
+         */
+        RelayKind: "current" | "potential" | "solid-state";
+        /**
          * Removed
          * @description Whether a photograph is taken away.
          */
@@ -8016,6 +8080,12 @@ export interface components {
          * @enum {string}
          */
         SpeedTap: "one speed" | "high tap" | "medium tap" | "low tap" | "on a regulator";
+        /**
+         * Speeds
+         * @description How many speeds a three-phase motor is wound for.
+         * @enum {string}
+         */
+        Speeds: "one speed" | "two speeds, two windings" | "two speeds, one winding";
         /**
          * Stage
          * @description On which machine a set was read: as it was found, or set up anew.

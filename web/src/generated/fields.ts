@@ -160,6 +160,42 @@ export const fields = {
     "quantity": "rated_speed",
     "basis": "plate"
   },
+  "plate/speeds": {
+    "label": "Speeds",
+    "help": "Of a three-phase motor that is switched from one speed to another.",
+    "choices": [
+      "one speed",
+      "two speeds, two windings",
+      "two speeds, one winding"
+    ]
+  },
+  "plate/low_speed": {
+    "label": "Rated speed, low",
+    "help": "The lower one of a plate such as 1,450/720 rpm.",
+    "quantity": "rated_speed",
+    "basis": "plate"
+  },
+  "plate/low_power": {
+    "label": "Rated power, low",
+    "help": "The one that goes with the lower speed.",
+    "quantity": "rated_power",
+    "basis": "plate"
+  },
+  "plate/low_current": {
+    "label": "Full-load amps, low",
+    "help": "Those that go with the lower speed.",
+    "quantity": "rated_current",
+    "basis": "plate"
+  },
+  "plate/build": {
+    "label": "Shaft and rotor",
+    "help": "",
+    "choices": [
+      "shaft at one end",
+      "shaft at both ends",
+      "outer rotor, wheel on it"
+    ]
+  },
   "plate/frequency": {
     "label": "Frequency",
     "help": "50 or 60 Hz.",
@@ -424,10 +460,19 @@ export const fields = {
   },
   "identification/relay": {
     "label": "Start relay?",
-    "help": "Current or potential relay beside the motor.",
+    "help": "Beside or on the motor: with a coil, or a solid block without one.",
     "choices": [
       "yes",
       "no"
+    ]
+  },
+  "identification/relay_kind": {
+    "label": "Which relay?",
+    "help": "Thick coil: current. Thin coil, three numbered terminals: potential. No coil: solid-state.",
+    "choices": [
+      "current",
+      "potential",
+      "solid-state"
     ]
   },
   "identification/equal_leads": {
@@ -449,6 +494,46 @@ export const fields = {
   "identification/plug": {
     "label": "Low-voltage plug?",
     "help": "A plug of thin wires beside that of the supply.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/two_sets": {
+    "label": "Two sets of three leads?",
+    "help": "Numbered 1 and 2: one set for each speed.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/drive_fed": {
+    "label": "Marked for a drive alone?",
+    "help": "Its plate or label says that it runs on a drive only.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/cogs": {
+    "label": "Does the shaft turn in notches?",
+    "help": "By hand, isolated, its leads apart from one another.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/both_ends": {
+    "label": "A shaft at both ends?",
+    "help": "With a wheel on each.",
+    "choices": [
+      "yes",
+      "no"
+    ]
+  },
+  "identification/outer_rotor": {
+    "label": "Does its outside turn?",
+    "help": "The wheel sits on the rotor, which lies outside.",
     "choices": [
       "yes",
       "no"

@@ -13,7 +13,10 @@ CONTRADICTED = 0.01
 """What is left of a kind's likelihood for each part that speaks against it: people misname parts. Our judgement, no source."""
 UNLIKELY_WINDINGS = 0.1
 LEAST_SHARE = 0.03
-PARTS = ("run_capacitor", "start_capacitor", "switch", "relay", "equal_leads", "module", "plug", "analogue")
+PARTS = (
+    "run_capacitor", "start_capacitor", "switch", "relay", "equal_leads", "module", "plug", "analogue",
+    "two_sets", "drive_fed", "cogs", "outer_rotor",
+)  # fmt: skip
 
 
 @dataclass(frozen=True)

@@ -29,6 +29,7 @@ class PlateFacts:
     :param printed_efficiency: at rated load, a fraction, where the plate prints one that a motor can have.
     :param printed_power_factor: the same of the power factor.
     :param supply_phases: 1 or 3.
+    :param low: of the low speed of a motor that has two.
     """
 
     kind: MotorKind | None
@@ -49,6 +50,7 @@ class PlateFacts:
     printed_efficiency: float | None = None
     printed_power_factor: float | None = None
     supply_phases: int = 1
+    low: PlateFacts | None = None
 
     @classmethod
     def of(

@@ -7,8 +7,8 @@ from dataclasses import replace
 
 import numpy as np
 
-from modest_rotor.core.estimate import Array, Estimate, exactly, normal_share, propagate
-from modest_rotor.core.identify.efficiency import TypicalMotor
+from modest_rotor.core.estimate import Array, Estimate, exactly, measured, normal_share, propagate
+from modest_rotor.core.identify.efficiency import TypicalMotor, typical_motor
 from modest_rotor.core.options.contract import (
     CURVE,
     NEAR_FULL,
@@ -34,6 +34,8 @@ TAP_SLACK = 0.05
 """A tap whose flow falls short of the demand by less than this share of full flow still counts as meeting it."""
 EDGE_SHARE = 0.02
 """How sharply somebody knows which flow is enough, standard deviation as a share of full flow. Our judgement, no source."""
+LOW_SPEED_SPREAD = 0.015
+"""Standard deviation of a low speed that is taken from the plate: its slip under a fan's lighter load. Our judgement, no source."""
 SURE = 0.98
 """Weight from which on a setting is the one."""
 MORE_THAN_ASKED = 0.03
@@ -96,9 +98,35 @@ def on_named_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
         point = _tap_point(found, facts, demand.id)
         if point.flow is not None:
             return point
-    return solved_tap(found, demand.tap, demand.id) or SolvedStep(
-        demand.id, note=f"waits for a set of readings on the {demand.tap}"
+    return (
+        solved_tap(found, demand.tap, demand.id)
+        or on_low_speed(found, demand.id)
+        or SolvedStep(demand.id, note=f"waits for a set of readings on the {demand.tap}")
     )
+
+
+def on_low_speed(found: FoundMachine, step_id: str) -> SolvedStep | None:
+    """The low speed of a motor that is switched between two, from its plate; nothing where that does not tell speed and power.
+
+    The affinity laws carry the machine to the plate's low speed; watts by the efficiency that is typical of its low rating.
+    """
+    low = found.plate.low
+    if low is None or low.rated_speed_rpm is None or low.rated_power_w is None:
+        return None
+    motor = typical_motor(low, "the low speed")
+    if isinstance(motor, str):
+        return None
+    rated, turned = low.rated_power_w, low.rated_speed_rpm
+    speed = measured(turned, **{"speed on the low connection": LOW_SPEED_SPREAD * turned})
+    flow, power = at_speed(found, speed)
+    (watts,) = propagate(
+        lambda shaft, efficiency, fixed: input_power_w(shaft, rated, efficiency, fixed),
+        power,
+        motor.rated_efficiency,
+        motor.fixed_share,
+    )
+    note = "not read: from the plate of its low speed"
+    return SolvedStep(step_id, flow, tap_pressure_at(found, flow), speed, power, watts, note, How.ON_TAP)
 
 
 def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
@@ -110,7 +138,7 @@ def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     taps = [] if found.is_moved else [facts for facts in found.telling_sets if not facts.on_full_tap]
     points = [_tap_point(found, facts, demand.id) for facts in taps]
     if not points:
-        solved = solved_tap(found, "low tap", demand.id)
+        solved = solved_tap(found, "low tap", demand.id) or on_low_speed(found, demand.id)
         if solved is None:
             return SolvedStep(demand.id, note="waits for a set of readings on the lower tap")
         points = [solved]
@@ -242,6 +270,11 @@ def tap_pressure(found: FoundMachine, facts: SetFacts, flow: Estimate) -> Estima
     """Pressure of a set: as read, or else from the system's curve at its flow."""
     if found.pressure_is_measured and facts.pressure:
         return facts.pressure
+    return tap_pressure_at(found, flow)
+
+
+def tap_pressure_at(found: FoundMachine, flow: Estimate) -> Estimate:
+    """Pressure of the system at a flow. Source: of the system's curve."""
     share = flow.value / found.flow.value
     return (found.pressure - found.fixed_pressure) * float(share**found.exponent.value) + found.fixed_pressure
 

@@ -13,8 +13,19 @@ import numpy as np
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 
+NOTHING = 1e-9
 LEAST_DEAD_S = 0.2
 """Dead time that every loop has: its controller looks some times a second. Our judgement, no source."""
+LEAST_VALUES, END_SHARE, OUT_OF_NOISE = 10, 10, 4
+"""Values from which a step is read, over which part its end is averaged (one in so many), and by how many standard deviations of
+that end it must have moved. Our judgement, no source."""
+LAG_OF_TIMES = 1.5
+"""Lag over the time between those two shares (C. L. Smith, 1972)."""
+EIGHT = 8.0
+"""Integral time over dead time at the most (S. Skogestad, 2003)."""
+ULTIMATE_GAIN_OVER, ULTIMATE_PERIODS = 3.2, 2.2
+"""Gain and integral time after ultimate gain and period (B. D. Tyreus and W. L. Luyben, 1992)."""
+SWING_OVER_NOISE = 3
 HALF_SWINGS = 3
 """Half swings that make a hunting of a wandering. Our judgement, no source."""
 NEWEST = 5
@@ -96,16 +107,16 @@ def times_of_step(times_s: Array, values: Array) -> tuple[float, float]:
 
     Lag 1.5 (t₆₃ − t₂₈), dead time t₆₃ less it. Source: C. L. Smith, Digital Computer Process Control (1972), two-point method.
     """
-    if len(values) < 10:
+    if len(values) < LEAST_VALUES:
         raise OutsideValidity("A step is read from ten values or more.")
-    tail = max(3, len(values) // 10)
+    tail = max(HALF_SWINGS, len(values) // END_SHARE)
     start, end = float(values[0]), float(np.mean(values[-tail:]))
     noise = float(np.std(values[-tail:]))
-    if abs(end - start) <= max(4 * noise, 1e-9):
+    if abs(end - start) <= max(OUT_OF_NOISE * noise, NOTHING):
         raise OutsideValidity("Nothing moved that stands out of its noise: take a larger step, or look at the sensor.")
     gone = (values - start) / (end - start)
     t28, t63 = (_first_beyond(times_s, gone, share) for share in (START_SHARE, TWO_THIRDS))
-    lag = 1.5 * (t63 - t28)
+    lag = LAG_OF_TIMES * (t63 - t28)
     return max(t63 - lag, 0.0), t63
 
 
@@ -132,8 +143,8 @@ def first_gains(process: Process) -> Gains:
         raise OutsideValidity("The value does not follow the command: no gain holds it.")
     dead = max(process.dead_s, LEAST_DEAD_S)
     if process.integrates:
-        return Gains(1 / (process.gain * 2 * dead), 8 * dead)
-    return Gains(process.lag_s / (process.gain * 2 * dead), min(process.lag_s, 8 * dead))
+        return Gains(1 / (process.gain * 2 * dead), EIGHT * dead)
+    return Gains(process.lag_s / (process.gain * 2 * dead), min(process.lag_s, EIGHT * dead))
 
 
 @dataclass(frozen=True)
@@ -210,7 +221,7 @@ def hunting_of(times_s: Array, values: Array, noise: float) -> Hunting:
     peaks: list[tuple[float, float]] = []
     for first, last in itertools.pairwise(halves):
         at = first + int(np.argmax(np.abs(off[first:last])))
-        if abs(off[at]) > 3 * noise:
+        if abs(off[at]) > SWING_OVER_NOISE * noise:
             peaks.append((float(times_s[at]), abs(float(off[at]))))
     if len(peaks) < HALF_SWINGS:
         return Hunting(Swing.QUIET)
@@ -231,7 +242,7 @@ def calmer(gains: Gains, hunting: Hunting) -> Gains:
     if hunting.period_s is None or hunting.swing in (Swing.QUIET, Swing.DIES_AWAY):
         return gains
     if hunting.swing is Swing.HUNTS:
-        return Gains(gains.gain / 3.2, max(2.2 * hunting.period_s, gains.integral_s))
+        return Gains(gains.gain / ULTIMATE_GAIN_OVER, max(ULTIMATE_PERIODS * hunting.period_s, gains.integral_s))
     return replace(gains, gain=gains.gain / 2, integral_s=max(hunting.period_s, gains.integral_s))
 
 

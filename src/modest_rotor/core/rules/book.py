@@ -21,6 +21,7 @@ RULES: tuple[Rule, ...] = (
     protection.protection_unanswered,
     safety.isolate_before_plate,
     safety.live_readings,
+    safety.two_speeds,
     safety.electronic_wiring,
     safety.drive_wiring,
     safety.heat_after_airflow,

@@ -24,6 +24,21 @@ def isolate_before_plate(case: Case) -> tuple[Finding, ...]:
     return (found("isolate_before_plate", (sentence,), action, standing=True),)
 
 
+def two_speeds(case: Case) -> tuple[Finding, ...]:
+    """A motor that is switched between two speeds: what burns it, and what is proved twice."""
+    if not case.job.document.plate.is_two_speed:
+        return ()
+    sentence = (
+        "Two contactors closed at once burn a motor with two speeds: they are interlocked by hand and by wire. Coming down it brakes"
+        " hard: let it coast before the lower speed."
+    )
+    action = (
+        "Each speed has its own overload for its own amps, and its own rotation, proved one after the other. Note a set on the"
+        " lower speed as its low tap."
+    )
+    return (found("two_speeds", (sentence,), action, standing=True),)
+
+
 def live_readings(case: Case) -> tuple[Finding, ...]:
     """Running readings are live work beside a turning wheel."""
     if case.job.document.call.is_dead:

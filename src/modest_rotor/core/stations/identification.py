@@ -70,6 +70,14 @@ class CallTap(Identified):
     volts: Entry | None = asked("command_voltage", "Command volts", "measured", "Tap to common, while called.")
 
 
+class RelayKind(StrEnum):
+    """How a start relay knows that the motor is up."""
+
+    CURRENT = "current"
+    POTENTIAL = "potential"
+    SOLID_STATE = "solid-state"
+
+
 class Identification(Sheet):
     """What the hands can find out of a motor that does not say what it is."""
 
@@ -93,10 +101,22 @@ class Identification(Sheet):
     run_capacitor: YesNo | None = chosen("Run capacitor?", "Metal can, oil filled, a few to some tens of µF.")
     start_capacitor: YesNo | None = chosen("Start capacitor?", "Black plastic can, some tens to hundreds of µF.")
     switch: YesNo | None = chosen("Centrifugal switch?", "Clicks as it slows down.")
-    relay: YesNo | None = chosen("Start relay?", "Current or potential relay beside the motor.")
+    relay: YesNo | None = chosen("Start relay?", "Beside or on the motor: with a coil, or a solid block without one.")
+    relay_kind: RelayKind | None = chosen(
+        "Which relay?", "Thick coil: current. Thin coil, three numbered terminals: potential. No coil: solid-state."
+    )
     equal_leads: YesNo | None = chosen(
         "Three equal leads?", "Same gauge, marked alike; or nine or twelve numbered ones."
     )
     module: YesNo | None = chosen("Control module?", "A finned or sealed can on the motor's end.")
     plug: YesNo | None = chosen("Low-voltage plug?", "A plug of thin wires beside that of the supply.")
+    two_sets: YesNo | None = chosen("Two sets of three leads?", "Numbered 1 and 2: one set for each speed.")
+    drive_fed: YesNo | None = chosen(
+        "Marked for a drive alone?", "Its plate or label says that it runs on a drive only."
+    )
+    cogs: YesNo | None = chosen(
+        "Does the shaft turn in notches?", "By hand, isolated, its leads apart from one another."
+    )
+    both_ends: YesNo | None = chosen("A shaft at both ends?", "With a wheel on each.")
+    outer_rotor: YesNo | None = chosen("Does its outside turn?", "The wheel sits on the rotor, which lies outside.")
     analogue: YesNo | None = chosen("0-10 V command?", "Terminals or a plug marked 0-10 V or PWM.")

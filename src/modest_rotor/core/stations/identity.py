@@ -12,6 +12,7 @@ from modest_rotor.core.identify.poles import SURE_SHARE, PoleCount, possible_pol
 from modest_rotor.core.identify.windings import OPEN_OHM, WindingReading, Windings, order_of_speeds, read_windings
 from modest_rotor.core.phrase import Frozen, Phrase, figure
 from modest_rotor.core.stations.identification import SPEED_LEADS, Identification, Lead
+from modest_rotor.core.tables import find_row
 
 PRACTICE = "Common practice, no source."
 LEAST_GROUND_OHM = 1e6
@@ -57,6 +58,8 @@ def identify(asked: Identification, leads: tuple[Lead, ...], phases: int | None 
         *(() if hermetic else _ground(asked)),
         *_speeds(leads),
         *_kind(asked, told, phases),
+        *_relay(asked),
+        *_built(asked),
     )
 
 
@@ -244,6 +247,38 @@ def _kind(asked: Identification, windings: WindingReading | None, phases: int | 
         motor_kind=best.motor_kind,
         details=(best.behaves, best.fails, f"May be replaced by: {best.replaced_by[0].lower()}{best.replaced_by[1:]}"),
     )
+
+
+def _relay(asked: Identification) -> Iterator[Identity]:
+    """What kind of start relay it has, where that was seen."""
+    if asked.relay_kind is None:
+        return
+    row = find_row("start_relays", relay=str(asked.relay_kind))
+    doubtful = asked.relay == "no"
+    yield Identity(
+        question="Start relay",
+        answer=(f"{asked.relay_kind[0].upper()}{asked.relay_kind[1:]} relay.",),
+        ask="It was said that there is none: look again." if doubtful else None,
+        doubtful=doubtful,
+        details=(row["knows"], row["fails"], f"Replaced by: {row['replaced_by'][0].lower()}{row['replaced_by'][1:]}"),
+    )
+
+
+def _built(asked: Identification) -> Iterator[Identity]:
+    """What shaft and rotor ask for."""
+    if asked.both_ends == "yes":
+        yield Identity(
+            question="Shaft at both ends",
+            answer=("It turns a wheel at each end: its load is both of them.",),
+            details=(
+                "Its rotation is said from one stated end; the wheels are handed. Only another with two shafts takes its place.",
+            ),
+        )
+    if asked.outer_rotor == "yes":
+        yield Identity(
+            question="Outer rotor",
+            answer=("Motor and wheel are one piece, balanced together: the whole fan is replaced.",),
+        )
 
 
 def _what_tells(best: LikelyKind, rest: list[LikelyKind], parts: dict[str, bool]) -> str:

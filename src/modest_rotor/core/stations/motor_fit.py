@@ -20,7 +20,7 @@ from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.fitted_load import fitted_methods
 from modest_rotor.core.identify.load import LoadByMethod
 from modest_rotor.core.identify.meters import RECTANGULAR, Accuracies
-from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.identify.next_reading import Needle, worth
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
@@ -95,10 +95,17 @@ def fit_readings(
     """The sets that say something of the motor, as readings of a fit, each with its id."""
     found = []
     for number, read in enumerate(sets, 1):
+        if other_speed(read, plate):
+            continue  # another winding, or the same one joined to more poles: it teaches nothing of the high speed
         reading = _reading(plate, believed(read, plate)[0], number, accuracies)
         if reading is not None:
             found.append((read.id, reading))
     return tuple(found)
+
+
+def other_speed(read: ReadingSet, plate: PlateFacts) -> bool:
+    """Whether a set was taken on the low speed of a motor that is switched between two: a three-phase motor has no taps."""
+    return plate.kind is MotorKind.THREE_PHASE and read.tap in LOWER_TAPS
 
 
 def fit_key(plate: PlateFacts, sets: tuple[ReadingSet, ...], accuracies: Accuracies = ()) -> str:

@@ -31,6 +31,22 @@ class Rotation(StrEnum):
     EITHER = "reversible"
 
 
+class Speeds(StrEnum):
+    """How many speeds a three-phase motor is wound for."""
+
+    ONE = "one speed"
+    TWO_WINDINGS = "two speeds, two windings"
+    ONE_WINDING = "two speeds, one winding"
+
+
+class Build(StrEnum):
+    """How shaft and rotor are built."""
+
+    ONE_END = "shaft at one end"
+    BOTH_ENDS = "shaft at both ends"
+    OUTER_ROTOR = "outer rotor, wheel on it"
+
+
 class Plate(Sheet):
     """What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen."""
 
@@ -52,6 +68,17 @@ class Plate(Sheet):
         "Wired for", "By the links or lead numbers found in the terminal box, not by the supply."
     )
     rated_speed: Entry | None = asked("rated_speed", "Rated speed", "plate", "Full-load speed, on the high tap.")
+    speeds: Speeds | None = chosen("Speeds", "Of a three-phase motor that is switched from one speed to another.")
+    low_speed: Entry | None = asked(
+        "rated_speed", "Rated speed, low", "plate", "The lower one of a plate such as 1,450/720 rpm."
+    )
+    low_power: Entry | None = asked(
+        "rated_power", "Rated power, low", "plate", "The one that goes with the lower speed."
+    )
+    low_current: Entry | None = asked(
+        "rated_current", "Full-load amps, low", "plate", "Those that go with the lower speed."
+    )
+    build: Build | None = chosen("Shaft and rotor")
     frequency: Entry | None = asked("frequency", "Frequency", "plate", "50 or 60 Hz.")
     phases: Literal[1, 3] | None = chosen("Phases")
     motor_kind: MotorKind | None = chosen(
@@ -112,6 +139,35 @@ class Plate(Sheet):
         if self.run_capacitance is not None:
             return MotorKind.SPLIT_CAPACITOR
         return MotorKind.SINGLE_PHASE if self.phases == 1 else None
+
+    @property
+    def is_two_speed(self) -> bool:
+        """Whether it is a three-phase motor that is switched from one speed to another."""
+        said = self.speeds in (Speeds.TWO_WINDINGS, Speeds.ONE_WINDING) or self.low_speed is not None
+        return said and self.kind is MotorKind.THREE_PHASE
+
+    @property
+    def low(self) -> Plate:
+        """The plate of its low speed alone: what is printed once holds for both."""
+        only_high = dict.fromkeys(
+            (
+                "nominal_efficiency",
+                "efficiency_class",
+                "power_factor",
+                "service_factor_current",
+                "low_speed",
+                "low_power",
+                "low_current",
+                "speeds",
+            )
+        )
+        own = {
+            "rated_speed": self.low_speed,
+            "rated_power": self.low_power,
+            "rated_current": self.low_current,
+            "second_current": None,
+        }
+        return self.model_copy(update={**only_high, **own})
 
     @property
     def is_electronic(self) -> bool:

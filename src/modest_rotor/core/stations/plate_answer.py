@@ -70,6 +70,7 @@ def plate_facts(plate: Plate) -> PlateFacts:
         printed_efficiency=_possible(plate.nominal_efficiency),
         printed_power_factor=_possible(plate.power_factor),
         supply_phases=plate.phases or (3 if plate.kind is MotorKind.THREE_PHASE else 1),
+        low=plate_facts(plate.low) if plate.is_two_speed else None,
     )
 
 

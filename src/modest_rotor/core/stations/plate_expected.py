@@ -25,7 +25,10 @@ LABELS = (
 
 
 def expected_results(fit: MotorFit) -> tuple[Result, ...]:
-    """Efficiency and power factor at full load, amps with a bare shaft and with the rotor held; or what they wait for."""
+    """Efficiency and power factor at full load, amps with a bare shaft and with the rotor held; or what they wait for.
+
+    Where the run capacitor's label was not read, what the fitted motor makes of it as well.
+    """
     motor = fit.full
     if motor is None:
         words = fit.refusal or "waits for the plate"
@@ -47,7 +50,27 @@ def expected_results(fit: MotorFit) -> tuple[Result, ...]:
     ]
     if has_switch:
         told[-1] = waiting(LABELS[-1][1], "its start switch is closed then, and the start winding is not on the plate")
+    if motor.plate.kind is MotorKind.SPLIT_CAPACITOR and motor.plate.run_capacitance_f is None:
+        told.append(_rough_capacitor(motor))
     return tuple(told)
+
+
+def _rough_capacitor(motor: FittedMotor) -> Result:
+    """The run capacitor whose label cannot be read, from what the fitted motor needs to stand where plate and readings have it."""
+
+    def work(*columns: Array) -> Array:
+        return motor.family.values(np.concatenate(columns, axis=-1))["c"][:, None]
+
+    (value,) = propagate(work, *motor.estimates)
+    return result(
+        "Run capacitor, roughly",
+        "capacitance",
+        value,
+        "C of the fitted motor at its plate and readings",
+        _ingredients(motor),
+        SOURCE,
+        ("Rough: nothing is bought by it. Read the capacitor itself out of circuit, or its maker’s list.",),
+    )
 
 
 def _ingredients(motor: FittedMotor) -> tuple[Ingredient, ...]:

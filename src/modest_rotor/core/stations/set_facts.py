@@ -15,11 +15,11 @@ from modest_rotor.core.identify.electronic_load import electronic_load
 from modest_rotor.core.identify.fitted_load import apart, doubted, machine_side_power, with_machine_side
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
-from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.identify.motor import NO_PLATE, PlateFacts
 from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
-from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit
+from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit, other_speed
 from modest_rotor.core.stations.readings import ReadingSet
 from modest_rotor.core.stations.trust import Standing, Withheld, believed, on_a_drive, standing_of
 
@@ -93,6 +93,7 @@ def set_facts(
     accuracies: Accuracies = (),
 ) -> SetFacts:
     """Read one set by its meters and work out the load by every method; by the fitted motor where there is one."""
+    plate, fit = _at_its_speed(as_read, plate, fit)
     reading, withheld = believed(as_read, plate)
     synchronous, on_full = _synchronous(reading, plate), _on_full_setting(reading, plate)
 
@@ -108,9 +109,7 @@ def set_facts(
         tap_said=reading.tap is not None,
     )
     above = bool(running.speed and synchronous and running.speed.value >= synchronous)
-    methods = _methods(running, plate)
-    if above:
-        methods = tuple(_withheld_above(method) for method in methods)
+    methods = tuple(_withheld_above(one) if above else one for one in _methods(running, plate))
     pressure, one_sided = _pressure(reading, wheel, by_meter)
     flow = by_meter(reading.flow(wheel), "water_flow" if wheel is Wheel.PUMP else "airflow")
     machine_side = _machine_side(wheel, flow, pressure)
@@ -144,6 +143,11 @@ def set_facts(
         synchronous_rpm=synchronous,
         standing=standing_of(as_read),
     )
+
+
+def _at_its_speed(as_read: ReadingSet, plate: PlateFacts, fit: MotorFit | None) -> tuple[PlateFacts, MotorFit | None]:
+    """The plate and the fit that a set is held against: those of the low speed of a motor that is switched between two."""
+    return (plate.low or NO_PLATE, None) if other_speed(as_read, plate) else (plate, fit)
 
 
 def _on_full_setting(reading: ReadingSet, plate: PlateFacts) -> bool:

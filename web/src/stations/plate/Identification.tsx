@@ -15,14 +15,19 @@ const PARTS = [
   "switch",
   "relay",
   "equal_leads",
+  "two_sets",
   "module",
   "plug",
   "analogue",
+  "drive_fed",
+  "cogs",
+  "both_ends",
+  "outer_rotor",
 ] as const;
 
 /** A motor that does not say what it is: from its speed, from its windings, from what is on it. */
 export function Identification() {
-  const { assessment } = useJob();
+  const { view, assessment } = useJob();
   const answers = assessment.identity;
   const answerTo = (start: string) => answers.filter((answer) => answer.question.startsWith(start));
   return (
@@ -60,7 +65,10 @@ export function Identification() {
             </Box>
           ))}
         </Box>
-        <Answers answers={answerTo("Kind")} />
+        {view.document.identification?.relay === "yes" && <FieldGrid paths={[`${AT}/relay_kind`]} />}
+        <Answers
+          answers={[...answerTo("Kind"), ...answerTo("Start relay"), ...answerTo("Shaft"), ...answerTo("Outer rotor")]}
+        />
       </Step>
     </>
   );

@@ -33,6 +33,7 @@ const KIND_WORDS: Record<string, string> = {
 };
 
 const SECOND = ["plate/second_voltage", "plate/second_current"] as const;
+const UNLIKE = ["plate/speeds", "plate/low_speed", "plate/low_power", "plate/low_current", "plate/build"] as const;
 const CAPACITOR = [
   "plate/capacitor_voltage",
   "plate/capacitor_tolerance",
@@ -99,6 +100,14 @@ export function PlateSheet() {
         startsOpen={filled(CAPACITOR) > 0}
       >
         <FieldGrid paths={CAPACITOR} />
+      </Fold>
+      <Fold
+        title="Two speeds, two shaft ends, an outer rotor"
+        note={filled(UNLIKE) ? `${filled(UNLIKE)} entries` : "for a motor unlike the ordinary one"}
+        holds={under(...UNLIKE)}
+        startsOpen={filled(UNLIKE) > 0}
+      >
+        <FieldGrid paths={UNLIKE} />
       </Fold>
       <Fold
         title="All else that is printed"

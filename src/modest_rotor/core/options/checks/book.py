@@ -25,6 +25,7 @@ CHECKS: tuple[Callable[[Place], FitCheck | None], ...] = (
     mechanical.rotation,
     mechanical.frame,
     mechanical.shaft,
+    mechanical.built,
     mechanical.shaft_length,
     mechanical.keyway,
     mechanical.mounting,

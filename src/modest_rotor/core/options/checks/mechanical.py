@@ -5,7 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.options.checks.place import WHOLE_MACHINE, FitCheck, Fits, Place, check
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import figure
-from modest_rotor.core.stations.plate import Rotation
+from modest_rotor.core.stations.plate import Build, Rotation
 
 SAME_SHAFT = 0.003
 """Share within which shaft and bore count as one size. Common practice, no source."""
@@ -74,6 +74,16 @@ def shaft(place: Place) -> FitCheck | None:
     if new < bore.si:
         return check("shaft", Fits.WORK, "A bushing from ", said, " to ", hole, ".")
     return check("shaft", Fits.CANNOT, "Its shaft of ", said, " does not go into a bore of ", hole, ".")
+
+
+def built(place: Place) -> FitCheck | None:
+    """A wheel that sits on the rotor, or one at each end of the shaft, takes no ordinary motor."""
+    build = place.plate.build
+    if not place.brings_motor or build in (None, Build.ONE_END):
+        return None
+    if build is Build.OUTER_ROTOR:
+        return check("built", Fits.CANNOT, "The wheel sits on the rotor, outside: no other motor goes into it. Look for the whole fan.")  # fmt: skip
+    return check("built", Fits.WORK, "Only one with a shaft at both ends, each as long and as thick as now; compare both rotations.")  # fmt: skip
 
 
 def shaft_length(place: Place) -> FitCheck | None:
