@@ -8,11 +8,13 @@ from functools import cache
 import numpy as np
 import pytest
 
+from modest_rotor.core.drift.answer import drift_cause, drift_rail, drift_sentence, next_visit
 from modest_rotor.core.drift.judge import Judgement, capacitor_trend, frozen_since, judge
 from modest_rotor.core.drift.log import Event, EventKind, Log, Reference, resets
 from modest_rotor.core.drift.simulated import Fault, simulated_year
 from modest_rotor.core.identify.causes import Solved, solve_causes
 from modest_rotor.core.identify.perturb import Change, Setup
+from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.supply import Supply
 from tests.machines import BLOWER, blower_load, fitted, rated
@@ -132,3 +134,17 @@ def test_every_kind_of_service_resets_what_the_table_says() -> None:
         EventKind.FILTER: "air", EventKind.BELT: "air", EventKind.CAPACITOR: "capacitor", EventKind.BEARINGS: "air",
         EventKind.CLEANING: "air", EventKind.SETTING: "air", EventKind.OTHER: "",
     }  # fmt: skip
+
+
+def test_a_cause_is_told_in_the_terms_of_its_machine() -> None:
+    """The same drift on a pump: an impeller is worn or fouled there, no wheel."""
+    fault = Fault(Change.FOULED, 0.8)
+    judged = judge(simulated_year(SPEED_HELD, np.random.default_rng(4), fault), (), solved("speed held"), True)
+    assert isinstance(judged, Judgement)
+    place = next(place for place, rung in enumerate(judged.causes) if rung.cause.name == "wheel fouled")
+    first = replace(judged, causes=judged.causes[place:])
+    for word, name in (("fan", "wheel fouled"), ("pump", "impeller worn or fouled")):
+        told = (plain(drift_sentence(first, "", word)), plain(drift_rail(first, first, 365, None, word)))
+        assert all(name in one for one in told)
+        assert drift_cause(first.causes[0], word).cause == name
+        assert name in plain(next_visit(first, None, (), 20_000.0, word)[1])

@@ -107,6 +107,7 @@ function Card() {
               </Row>
             </>
           )}
+          {setup.loop && <LoopRows loop={setup.loop} said={view.document.setup?.loop ?? null} />}
           {last.map((set) => {
             const answer = assessment.sets.find((one) => one.id === set.id);
             return (
@@ -132,6 +133,45 @@ function Card() {
         minutes, may start by itself, and a magnet rotor that windmills makes volts.
       </Micro>
     </Paper>
+  );
+}
+
+/** What the loop holds, with which gains, and what it does when its sensor or its power goes. */
+function LoopRows({ loop, said }: { loop: Schemas["LoopAnswer"]; said: Schemas["Loop"] | null }) {
+  return (
+    <>
+      <Row label="It holds">
+        {loop.holds}
+        {loop.set_point.figure && (
+          <>
+            {" "}
+            at <FigureText figure={loop.set_point.figure} />
+          </>
+        )}
+        {said?.place && <>, sensor {said.place}</>}
+      </Row>
+      {loop.tried_gain && loop.tried_integral && (
+        <Row label="Gain, integral time">
+          <FigureText figure={loop.tried_gain} />, <FigureText figure={loop.tried_integral} />
+          {loop.range && (
+            <>
+              {" "}
+              over a range of <FigureText figure={loop.range} />
+            </>
+          )}
+        </Row>
+      )}
+      {(said?.on_failure ?? said?.restart) && (
+        <Row label="Sensor, power cut">
+          {[
+            said?.on_failure && `without its sensor it ${said.on_failure}`,
+            said?.restart && `after a power cut it ${said.restart}`,
+          ]
+            .filter(Boolean)
+            .join("; ")}
+        </Row>
+      )}
+    </>
   );
 }
 

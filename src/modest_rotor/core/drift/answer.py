@@ -131,6 +131,7 @@ def log_answer(
     """
     wheel = job.machine.wheel
     fan = wheel is not None and wheel is not Wheel.PUMP
+    word = machine_word(wheel) if wheel else "fan"
     first = judge(log, references, None, fan) if len(log) else "waits for readings over time"
     told = first
     why_no_cause = ""
@@ -143,18 +144,20 @@ def log_answer(
     capacitor = _capacitor(job, log)
     frozen = frozen_since(log) if len(log) else None
     judged = told if isinstance(told, Judgement) else None
-    next_day, next_why = _next(judged, capacitor, dues, today)
+    next_day, next_why = next_visit(judged, capacitor, dues, today, word)
     return LogAnswer(
         readings=len(log),
         waits=told if isinstance(told, str) else None,
         drifts=bool(judged and judged.drifts),
-        sentence=_sentence(judged, why_no_cause) if judged else (str(told),),
+        sentence=drift_sentence(judged, why_no_cause, word) if judged else (str(told),),
         since_day=judged.since if judged else None,
         setting=judged.setting if judged else None,
         source=judged.source if judged else None,
         series=_series(log, judged, references, fan),
         causes=tuple(
-            _cause(rung) for rung in (judged.causes if judged else ())[:MOST_CAUSES] if rung.share >= LEAST_SHARE
+            drift_cause(rung, word)
+            for rung in (judged.causes if judged else ())[:MOST_CAUSES]
+            if rung.share >= LEAST_SHARE
         ),
         capacitor=_capacitor_words(capacitor),
         leaves=_leaves(capacitor),
@@ -163,7 +166,7 @@ def log_answer(
         else (),
         next_day=next_day,
         next_why=next_why,
-        rail=_rail(judged, told, len(log), capacitor),
+        rail=drift_rail(judged, told, len(log), capacitor, word),
     )
 
 
@@ -180,7 +183,8 @@ def _solved(job: Job, machine: FoundMachine | str, judged: Judgement) -> tuple[S
         return refusal.sentence
 
 
-def _sentence(judged: Judgement, why_no_cause: str) -> Phrase:
+def drift_sentence(judged: Judgement, why_no_cause: str, word: str) -> Phrase:
+    """What the needles did, and the likeliest cause in the terms of a machine, ``fan`` or ``pump``."""
     if not judged.drifts:
         largest = max(judged.needles, key=lambda one: abs(one.level) / one.sd)
         return (
@@ -194,10 +198,10 @@ def _sentence(judged: Judgement, why_no_cause: str) -> Phrase:
     pieces: list[str | Figure] = ["It drifts: "]
     for place, one in enumerate(moved[:4]):
         pieces += [", " if place else "", f"{one.needle} ", "+" if one.level > 0 else "", _moved(one)]
-    likely = judged.causes[0] if judged.causes else None
+    name, words = _likeliest(judged, word)
     end = (
-        f". Likeliest: {likely.cause.name}; {likely.cause.words.rstrip('.')}."
-        if likely
+        f". Likeliest: {name}; {words.rstrip('.')}."
+        if name
         else f". No cause is named: {why_no_cause}."
         if why_no_cause
         else "."
@@ -205,19 +209,27 @@ def _sentence(judged: Judgement, why_no_cause: str) -> Phrase:
     return (*pieces, end)
 
 
+def _likeliest(judged: Judgement, word: str) -> tuple[str, str]:
+    """Name and words of the likeliest cause in the terms of the machine; nothing where none is known."""
+    return judged.causes[0].cause.told_on(word)[:2] if judged.causes else ("", "")
+
+
 def _moved(one: NeedleTrend) -> Figure:
     change = math.exp(one.level) - 1
     return figure("change", change).model_copy(update={"band": COVERAGE_95 * one.sd, "basis": "estimated"})
 
 
-def _cause(rung: Rung) -> DriftCause:
+def drift_cause(rung: Rung, word: str) -> DriftCause:
+    """A cause in the terms of a machine, with what it would do to every needle."""
+
     def needle(name: Needle) -> Phrase:
         expected = math.exp(rung.expected[name]) - 1
         return (f"{name} ", "+" if expected > 0 else "", figure("change", expected, "estimated"))
 
+    name, words, _ = rung.cause.told_on(word)
     return DriftCause(
-        cause=rung.cause.name,
-        words=rung.cause.words,
+        cause=name,
+        words=words,
         share=rung.share,
         repair=rung.cause.repair,
         needles=tuple(needle(name) for name in rung.expected if abs(rung.expected[name]) > 0.003),
@@ -309,13 +321,13 @@ def _capacitor_words(trend: CapacitorTrend | None) -> Phrase:
     )
 
 
-def _next(
-    judged: Judgement | None, capacitor: CapacitorTrend | None, dues: tuple[Due, ...], today: float
+def next_visit(
+    judged: Judgement | None, capacitor: CapacitorTrend | None, dues: tuple[Due, ...], today: float, word: str
 ) -> tuple[float | None, Phrase]:
     """The next visit: what drifts is due now, else what leaves its tolerance or is due by the calendar first."""
     if judged and judged.drifts:
-        first = judged.causes[0].cause if judged.causes else None
-        return today, (f"it drifts: {first.name}; {first.words}" if first else "it drifts: find out why",)
+        name, words = _likeliest(judged, word)
+        return today, (f"it drifts: {name}; {words}" if name else "it drifts: find out why",)
     wanted: list[tuple[float, Phrase]] = [(due.day, (due.what,)) for due in dues]
     if capacitor and capacitor.is_out:
         wanted.append((today, ("the run capacitor is outside its tolerance",)))
@@ -324,12 +336,14 @@ def _next(
     return min(wanted, key=lambda one: one[0]) if wanted else (None, ())
 
 
-def _rail(judged: Judgement | None, told: Judgement | str, readings: int, capacitor: CapacitorTrend | None) -> Phrase:
+def drift_rail(
+    judged: Judgement | None, told: Judgement | str, readings: int, capacitor: CapacitorTrend | None, word: str
+) -> Phrase:
+    """What the rail says of the log."""
     if judged is None and capacitor is not None:
         return ("run capacitor at ", figure("ratio", capacitor.now, "measured"), " of its label")
     if judged is None:
         return (f"{readings} readings; {told}",) if readings else ("waits for readings over time",)
     if not judged.drifts:
         return (f"{readings:,} readings, no drift",)
-    likely = judged.causes[0].cause.name if judged.causes else "cause not known"
-    return (f"drifts: {likely}",)
+    return (f"drifts: {_likeliest(judged, word)[0] or 'cause not known'}",)

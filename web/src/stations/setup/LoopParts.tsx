@@ -130,6 +130,9 @@ export function LoopGains() {
       >
         <FieldGrid paths={[...read.slice(0, 2), ...values, ...read.slice(2)]} />
       </Fold>
+      <Small display="block" py="4px">
+        From <FigureText figure={loop.low} /> to <FigureText figure={loop.full} />, which is its 100 %.
+      </Small>
       <Row name="loop-process" label={loop.process.label} result={loop.process} />
       <Row name="loop-gain" label={loop.gain.label} result={loop.gain} />
       <Row name="loop-integral" label={loop.integral.label} result={loop.integral} />
