@@ -116,6 +116,9 @@ class NewJob(BaseModel):
     machine_name: Words = Field(max_length=LONGEST_NAME)
     site_name: Words | None = Field(default=None, max_length=LONGEST_NAME)
     units: UnitSystem = "si"
+    line: Words = Field(
+        default="", max_length=600, description="the plate in one line; the job then asks for a first answer"
+    )
 
 
 class SiteNumbers(BaseModel):
@@ -160,6 +163,12 @@ class Step(BaseModel):
 
     revision: str = Field(max_length=40)
     who: Words = Field(default="", max_length=LONGEST_NAME)
+
+
+class FirstIn(Step):
+    """A first answer is wanted, its hours by kind of building where one is named."""
+
+    building: str | None = Field(default=None, max_length=60)
 
 
 class MarkIn(Step):

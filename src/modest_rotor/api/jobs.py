@@ -13,6 +13,7 @@ from modest_rotor.api.contracts import (
     Change,
     Draft,
     Edit,
+    FirstIn,
     JobFile,
     JobView,
     MarkIn,
@@ -31,6 +32,7 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
+from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.options.ladder import Ladder
@@ -64,6 +66,11 @@ LISTS = {
     "setup/sweep/marks": "loud mark",
     "proof/pairs": "pair of sets",
 }
+FIRST_PARTS = (
+    ("readings", "a set to be typed"),
+    ("options/considered", "the usual candidates"),
+    ("duty/steps", "the hours of a year, assumed"),
+)
 SIGNED_PATHS = ("setup/signs", "setup/traits", "setup/device", "setup/panel")
 
 
@@ -88,7 +95,7 @@ def begin(new: NewJob) -> Response:
     name = new.machine_name.strip()
     if not name:
         raise ChangeRefused("A job needs the name of its machine, and nothing else.")
-    return view(jobs.begin_job(name, (new.site_name or "").strip() or NO_SITE, new.units), 201)
+    return view(jobs.begin_job(name, (new.site_name or "").strip() or NO_SITE, new.units, line=new.line), 201)
 
 
 @router.get("/jobs/{job_id}", response_model=JobView)
@@ -221,6 +228,18 @@ def fill_plate(job_id: int, step: Step) -> Response:
         )
     after = plate.model_dump(mode="json") | values
     return _view(jobs.save_change(job_id, step.revision, "plate", after, step.who, "the plate from its line"))
+
+
+@router.post("/jobs/{job_id}/first", response_model=JobView)
+@with_connection
+def first_answer(job_id: int, said: FirstIn) -> Response:
+    """Put in what a first answer needs and the job has not: a set to be typed, the usual candidates, a year by kind of building."""
+    stored, revision = jobs.load(job_id), said.revision
+    ready = prepared(stored.job, building=said.building or None)
+    for path, label in FIRST_PARTS:
+        stored = jobs.save_change(job_id, revision, path, value_at(ready, path), said.who, label)
+        revision = stored.revision
+    return _view(stored)
 
 
 @router.post("/jobs/{job_id}/waivers", response_model=JobView)

@@ -26,6 +26,7 @@ from modest_rotor.core.rail import draw_rail, tell_on_board
 from modest_rotor.core.rules.book import judge, ways_of
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.setup.answer import SetupAnswer, setup_answer
+from modest_rotor.core.short import short_answer
 from modest_rotor.core.stations.charts import (
     amps_chart,
     amps_chart_state,
@@ -114,6 +115,7 @@ def _assess(
     setup = _setup(case, memo)
     proof = _proof(case, setup, memo)
     steps = next_steps(case, findings, ways, setup, proof)
+    board = tell_on_board(case, findings, steps, ways, setup, proof)
     return Assessment(
         program_version=__version__,
         currency=job.currency,
@@ -132,7 +134,8 @@ def _assess(
         ways=ways,
         rail=draw_rail(case, findings, ways, setup, proof),
         next=steps,
-        board=tell_on_board(case, findings, steps, ways, setup, proof),
+        board=board,
+        short=short_answer(case, findings, steps, board),
         refining=case.fit.refining or meanwhile is not None,
     )
 

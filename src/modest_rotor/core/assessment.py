@@ -7,6 +7,7 @@ from enum import StrEnum
 from pydantic import Field
 
 from modest_rotor.core.job import Station
+from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.core.proof.answer import ProofAnswer
@@ -170,6 +171,60 @@ class Next(Frozen):
     then: Figure | None = None
 
 
+class NowLine(Frozen):
+    """One figure of how it is now, or what it waits for, with what to judge it by; ``station`` is where it comes from."""
+
+    label: str
+    station: Station
+    value: Result
+    judged: Phrase = ()
+
+
+class WorstFinding(Frozen):
+    """The worst that is open, and how many stand behind it."""
+
+    key: str
+    station: Station
+    severity: Severity
+    sentence: Phrase
+    others: int
+
+
+class Candidate(Frozen):
+    """One candidate in a line. ``cannot`` is its first limit; none of one that is stopped."""
+
+    id: str
+    letter: str
+    title: str
+    series: str
+    fits: Fits
+    asks: str | None = Field(default=None, description="the first thing about its fit that is not known")
+    stop: str | None = None
+    chosen: bool = False
+    is_base: bool = False
+    saved: Result
+    money: Result
+    cost: Figure | None = None
+    payback: Result
+    cannot: str | None = None
+
+
+class ShortAnswer(Frozen):
+    """A job on one page: how it is now, the worst that is open, the candidates by what they save, and what to do next.
+
+    ``base`` says in words what they are held against.
+    """
+
+    now: tuple[NowLine, ...]
+    worst: WorstFinding | None = None
+    waits: str | None = None
+    base: str = ""
+    candidates: tuple[Candidate, ...] = ()
+    differences: Phrase = ()
+    next: Next | None = None
+    stands_at: Station
+
+
 class BoardLine(Frozen):
     """A job told in one line for the Board."""
 
@@ -200,6 +255,7 @@ class Assessment(Frozen):
     rail: tuple[RailEntry, ...]
     next: tuple[Next, ...]
     board: BoardLine
+    short: ShortAnswer
     left_out: tuple[LeftOut, ...] = Field(
         default=(), description="what was typed and is kept, but with which nothing can be worked out"
     )

@@ -17,6 +17,7 @@ import modest_rotor.core
 from modest_rotor import __version__
 from modest_rotor.core.changes import label_of, value_at, with_change
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
+from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job, JobDocument, Machine, Site
 from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.quantities import UnitSystem
@@ -95,10 +96,18 @@ def machines_for_the_bench(most: int = 500) -> tuple[tuple[int, str, str], ...]:
     return tuple(cursor.fetchall())
 
 
-def begin_job(machine_name: str, site_name: str, units: UnitSystem = "si", currency: str | None = None) -> StoredJob:
-    """Begin a job with nothing but a machine's name; the site is found by its name, or made."""
-    site = Site(name=site_name, units=units, currency=currency)
-    return keep_job(Job(site=site, machine=Machine(name=machine_name)))
+def begin_job(
+    machine_name: str, site_name: str, units: UnitSystem = "si", currency: str | None = None, line: str = ""
+) -> StoredJob:
+    """Begin a job with nothing but a machine's name; the site is found by its name, or made.
+
+    :param line: the plate in one line; the job is then made ready for a first answer.
+    """
+    kept = SiteRow.get_or_none(SiteRow.name == site_name)
+    numbers = NumberStyle(kept.numbers) if kept is not None and kept.numbers else None
+    site = Site(name=site_name, units=units, currency=currency, numbers=numbers)
+    job = Job(site=site, machine=Machine(name=machine_name))
+    return keep_job(prepared(job, line) if line.strip() else job)
 
 
 def keep_job(job: Job) -> StoredJob:

@@ -2,11 +2,10 @@ import { Box } from "@chakra-ui/react";
 import { useEffect, useMemo } from "react";
 import { Navigate, useParams } from "react-router";
 
-import type { Station } from "../shared/api";
 import type { JobDesk } from "../shared/desk";
 import { JobProvider, useDesk, useDeskState, useView } from "../shared/job";
 import { Press, Word } from "../shared/parts";
-import { stationNamed } from "../shared/stations";
+import { type Page, SHORT, stationNamed } from "../shared/stations";
 import { useIsWide } from "../shared/width";
 import { WorkingProvider } from "../shared/Working";
 import { BalanceDock, BalancePane } from "./BalancePane";
@@ -23,6 +22,7 @@ import { useKeys } from "./useKeys";
 const RAIL_FROM = 561;
 const BALANCE_FROM = 1101;
 const SHEETS = {
+  short: async () => (await import("../stations/short/ShortSheet")).ShortSheet,
   call: async () => (await import("../stations/call/CallSheet")).CallSheet,
   plate: async () => (await import("../stations/plate/PlateSheet")).PlateSheet,
   readings: async () => (await import("../stations/readings/ReadingsSheet")).ReadingsSheet,
@@ -39,75 +39,82 @@ const SHEETS = {
 export function JobPage() {
   const { jobId, station } = useParams();
   const id = Number(jobId);
-  const here = stationNamed(station);
+  const here = station === SHORT ? SHORT : stationNamed(station)?.id;
   if (!Number.isInteger(id) || (station && !here)) return <NotFound />;
-  if (!here) return <Navigate to={`/jobs/${id}/call`} replace />;
-  return <JobAtDesk key={id} id={id} station={here.id} />;
+  if (!here) return <Navigate to={`/jobs/${id}/${SHORT}`} replace />;
+  return <JobAtDesk key={id} id={id} page={here} />;
 }
 
-function JobAtDesk({ id, station }: { id: number; station: Station }) {
+function JobAtDesk({ id, page }: { id: number; page: Page }) {
   const desk = useDesk(id);
   const failure = useDeskState(desk, (state) => state.failure);
   if (failure) return <Failed sentence={failure.message} desk={desk} />;
   return (
     <JobProvider desk={desk}>
-      <Page station={station} />
+      <JobAt page={page} />
     </JobProvider>
   );
 }
 
-function Page({ station }: { station: Station }) {
+function JobAt({ page }: { page: Page }) {
   const { desk, view } = useView();
   const wide = { rail: useIsWide(RAIL_FROM), balance: useIsWide(BALANCE_FROM) };
-  const keys = useMemo(() => ({ jobId: view.id, station, desk }), [view.id, station, desk]);
+  const short = page === SHORT;
+  const keys = useMemo(() => ({ jobId: view.id, page, desk }), [view.id, page, desk]);
   useKeys(keys);
   useEffect(() => {
-    document.title = `${view.machine.name}, ${stationNamed(station)?.title ?? ""} · Modest Rotor`;
+    document.title = `${view.machine.name}, ${stationNamed(page)?.title ?? "in short"} · Modest Rotor`;
     window.scrollTo(0, 0);
-  }, [view.machine.name, station]);
+  }, [view.machine.name, page]);
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: view.site_name }, { label: view.machine.name }]}>
         <SavedLine />
       </TopLine>
-      {!wide.rail && <RailStrip here={station} />}
+      {!wide.rail && <RailStrip here={page} />}
       <Box
         display="grid"
-        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "150px minmax(0, 1fr)", lg: "186px minmax(0, 1fr) 372px" }}
-        pb={{ base: "90px", lg: 0 }}
+        gridTemplateColumns={{
+          base: "minmax(0, 1fr)",
+          md: "150px minmax(0, 1fr)",
+          lg: short ? "186px minmax(0, 1fr)" : "186px minmax(0, 1fr) 372px",
+        }}
+        pb={{ base: short ? 0 : "90px", lg: 0 }}
       >
-        <Rail here={station} />
+        <Rail here={page} />
         <Box
           as="main"
           px={{ base: "14px", lg: "20px" }}
           pb="20px"
           minWidth={0}
-          maxWidth={{ base: "100%", lg: "980px" }}
+          maxWidth={{ base: "100%", lg: short ? "1180px" : "980px" }}
         >
           <Trouble />
           <Decisions />
           <LeftOut />
-          <WorkingProvider key={station}>
-            <Loaded load={SHEETS[station]} />
+          <WorkingProvider key={page}>
+            <Loaded load={SHEETS[page]} />
           </WorkingProvider>
         </Box>
-        <Box
-          as="aside"
-          aria-label="Balance"
-          display={{ base: "none", lg: "block" }}
-          borderLeft="1px solid"
-          borderColor="rule"
-          px="16px"
-          pb="16px"
-          position="sticky"
-          top="46px"
-          height="calc(100dvh - 46px)"
-          overflowY="auto"
-        >
-          <BalancePane station={station} />
-        </Box>
+        {!short && (
+          <Box
+            as="aside"
+            aria-label="Balance"
+            display={{ base: "none", lg: "block" }}
+            borderLeft="1px solid"
+            borderColor="rule"
+            px="16px"
+            pb="16px"
+            position="sticky"
+            top="46px"
+            height="calc(100dvh - 46px)"
+            overflowY="auto"
+          >
+            <BalancePane station={page} />
+          </Box>
+        )}
       </Box>
-      {!wide.balance && <BalanceDock station={station} />}
+      {!wide.balance && !short && <BalanceDock station={page} />}
     </>
   );
 }

@@ -1,15 +1,15 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { memo } from "react";
+import { memo, useRef } from "react";
 import { NavLink } from "react-router";
 
-import type { Schemas, Station } from "../shared/api";
+import type { Schemas } from "../shared/api";
 import { useJob } from "../shared/job";
-import { SeverityWord, Small } from "../shared/parts";
-import { keyOf, railOf, STATIONS } from "../shared/stations";
-import { PhraseText } from "../shared/Words";
+import { Press, SeverityWord, Small } from "../shared/parts";
+import { keyOf, type Page, railOf, SHORT, STATIONS } from "../shared/stations";
+import { FigureText, PhraseText } from "../shared/Words";
 
 /** The job's own summary: each station with its result in a few words. */
-export function Rail({ here }: { here: Station }) {
+export function Rail({ here }: { here: Page }) {
   const { view, assessment } = useJob();
   return (
     <Box
@@ -24,15 +24,46 @@ export function Rail({ here }: { here: Station }) {
       top="46px"
       height={{ md: "calc(100dvh - 46px - 76px)", lg: "calc(100dvh - 46px)" }}
       overflowY="auto"
+      overflowX="hidden"
     >
-      <Box px={{ md: "10px", lg: "16px" }} py="9px" borderBottom="1px solid" borderColor="hair">
+      <Box px={{ md: "10px", lg: "16px" }} py="9px" flexShrink={0} borderBottom="1px solid" borderColor="hair">
         <Box fontWeight={600}>{view.machine.name}</Box>
         <Small>{[view.site_name, view.machine.place].filter(Boolean).join(", ")}</Small>
       </Box>
+      <Go
+        to={`/jobs/${view.id}/${SHORT}`}
+        here={here === SHORT ? "yes" : undefined}
+        aria-current={here === SHORT ? "step" : undefined}
+        data-station={SHORT}
+      >
+        <span />
+        <Box as="span" fontWeight={here === SHORT ? 600 : 400} color={here === SHORT ? "ink" : "ink2"}>
+          In short
+        </Box>
+        <span />
+        <InShort short={assessment.short} />
+      </Go>
       {railOf(view, assessment).map((entry) => (
         <Entry key={entry.station} entry={entry} here={entry.station === here} jobId={view.id} />
       ))}
       <ToBench to={`/bench?job=${view.id}`}>Put it on the Bench</ToBench>
+    </Box>
+  );
+}
+
+/** What the first candidate saves, or that none is known yet. */
+function InShort({ short }: { short: Schemas["ShortAnswer"] }) {
+  const chosen = short.candidates.find((one) => one.chosen && one.saved.figure);
+  const best = chosen ?? short.candidates.find((one) => !one.is_base && one.saved.figure);
+  if (!best?.saved.figure)
+    return (
+      <Box as="span" fontStyle="italic" color="ink2">
+        waits
+      </Box>
+    );
+  return (
+    <Box as="span" fontWeight={600}>
+      {best.letter} saves <FigureText figure={best.saved.figure} unit={false} />
     </Box>
   );
 }
@@ -102,12 +133,13 @@ const Told = memo(function Told({ entry }: { entry: Schemas["RailEntry"] }) {
 const Go = chakra(NavLink, {
   base: {
     display: "grid",
-    gridTemplateColumns: { md: "14px 1fr", lg: "16px 1fr" },
+    flexShrink: 0, // a low window scrolls the rail; its entries never lie over one another
+    gridTemplateColumns: { md: "14px minmax(0, 1fr)", lg: "16px minmax(0, 1fr)" },
     columnGap: "4px",
     alignItems: "baseline",
     minHeight: "44px",
     px: { md: "8px", lg: "12px" },
-    py: "7px",
+    py: "5px",
     borderBottom: "1px solid",
     borderColor: "hair",
     textDecoration: "none",
@@ -120,11 +152,12 @@ const Go = chakra(NavLink, {
 });
 
 /** On a phone the rail is a strip: the station before, this one with its result, the next. */
-export function RailStrip({ here }: { here: Station }) {
+export function RailStrip({ here }: { here: Page }) {
   const { view, assessment } = useJob();
   const index = STATIONS.findIndex((one) => one.id === here);
   const entry = railOf(view, assessment)[index];
-  const [before, next] = [STATIONS[index - 1], STATIONS[index + 1]];
+  const before = index === 0 ? { id: SHORT, title: "In short" } : STATIONS[index - 1];
+  const next = STATIONS[index + 1];
   return (
     <Box
       as="nav"
@@ -138,13 +171,66 @@ export function RailStrip({ here }: { here: Station }) {
     >
       {before ? <Side to={`/jobs/${view.id}/${before.id}`}>{before.title}</Side> : <span />}
       <Box background="paper" px="10px" py="6px" borderLeft="1px solid" borderRight="1px solid" borderColor="rule">
-        <Box fontWeight={600}>{STATIONS[index]?.title}</Box>
-        {entry && <Told entry={entry} />}
+        <AllStations here={here} jobId={view.id} entries={railOf(view, assessment)} />
+        {entry ? <Told entry={entry} /> : <InShort short={assessment.short} />}
       </Box>
       {next ? <Side to={`/jobs/${view.id}/${next.id}`}>{next.title}</Side> : <span />}
     </Box>
   );
 }
+
+/** Every station with its state, one touch away. */
+function AllStations({ here, jobId, entries }: { here: Page; jobId: number; entries: Schemas["RailEntry"][] }) {
+  const list = useRef<HTMLDialogElement>(null);
+  const title = STATIONS.find((station) => station.id === here)?.title ?? "In short";
+  const shut = () => list.current?.close();
+  return (
+    <>
+      <Opener type="button" aria-haspopup="dialog" data-stations onClick={() => list.current?.showModal()}>
+        <b>{title}</b> <Small>stations ▾</Small>
+      </Opener>
+      <List ref={list} aria-label="Stations of this job">
+        <Box display="flex" justifyContent="space-between" alignItems="center" pb="6px">
+          <Box as="h2" fontSize="title" fontWeight={600}>
+            Stations
+          </Box>
+          <Press type="button" onClick={shut}>
+            close
+          </Press>
+        </Box>
+        <Go to={`/jobs/${jobId}/${SHORT}`} onClick={shut} here={here === SHORT ? "yes" : undefined}>
+          <span />
+          <b>In short</b>
+        </Go>
+        {entries.map((entry) => (
+          <Box key={entry.station} onClick={shut}>
+            <Entry entry={entry} here={entry.station === here} jobId={jobId} />
+          </Box>
+        ))}
+      </List>
+    </>
+  );
+}
+
+const Opener = chakra("button", {
+  base: { display: "flex", gap: "8px", alignItems: "baseline", minHeight: "44px", width: "100%" },
+});
+
+const List = chakra("dialog", {
+  base: {
+    margin: 0,
+    width: "100%",
+    maxWidth: "100%",
+    height: "100dvh",
+    maxHeight: "100dvh",
+    border: 0,
+    background: "paper",
+    color: "ink",
+    padding: "10px 14px",
+    "& a": { gridTemplateColumns: "20px 1fr", minHeight: "56px" },
+    "&::backdrop": { background: "ink", opacity: 0.25 },
+  },
+});
 
 const Side = chakra(NavLink, {
   base: {

@@ -1,14 +1,13 @@
 import { useEffect } from "react";
 import { useNavigate } from "react-router";
 
-import type { Station } from "../shared/api";
 import type { JobDesk } from "../shared/desk";
-import { focusField } from "../shared/Sheet";
-import { nextAt, STATIONS } from "../shared/stations";
+import { focusField } from "../shared/focus";
+import { nextAt, type Page, SHORT, STATIONS } from "../shared/stations";
 
 interface Here {
   jobId: number;
-  station: Station;
+  page: Page;
   desk: JobDesk;
 }
 
@@ -31,7 +30,12 @@ export function useKeys(here: Here | null) {
 }
 
 function stationKey(event: KeyboardEvent, jobId: number, navigate: (to: string) => unknown): boolean {
-  if (!event.altKey || event.ctrlKey || !/^\d$/.test(event.key)) return false;
+  if (!event.altKey || event.ctrlKey) return false;
+  if (event.code === "Backquote") {
+    navigate(`/jobs/${jobId}/${SHORT}`);
+    return true;
+  }
+  if (!/^\d$/.test(event.key)) return false;
   const station = STATIONS[(Number(event.key) + 9) % 10];
   if (station) navigate(`/jobs/${jobId}/${station.id}`);
   return true;
@@ -72,12 +76,13 @@ function fieldKey(event: KeyboardEvent, here: Here): boolean {
 }
 
 /** Enter keeps the field and goes to the next best reading, or else simply on. */
-function goOn(field: HTMLInputElement, path: string, { desk, station }: Here): boolean {
+function goOn(field: HTMLInputElement, path: string, { desk, page }: Here): boolean {
   void desk.keep(path).then(() => {
     const { view, drafts } = desk.snapshot();
     // Whoever went elsewhere meanwhile stays there, and a refused value keeps the cursor.
     if (document.activeElement !== field || drafts[path]?.state === "refused") return;
-    const next = view && nextAt(view.assessment.next, station)?.path;
+    // In short the row is walked as it stands.
+    const next = page !== SHORT && view ? nextAt(view.assessment.next, page)?.path : null;
     if (next && next !== path) focusField(next);
     else if (!step(field, 1, () => true)) field.blur();
   });

@@ -19,13 +19,14 @@ export function Begin({ sites }: { sites: string[] }) {
   const queries = useQueryClient();
   const [machine, setMachine] = useState("");
   const [site, setSite] = useState("");
+  const [line, setLine] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const list = useId();
   const open = async (request: Promise<JobView>) => {
     setProblem(null);
     try {
       const view = await request;
-      await navigate(`/jobs/${view.id}/call`);
+      await navigate(`/jobs/${view.id}/short`);
     } catch (error) {
       setProblem((error as Refused).message);
     }
@@ -33,7 +34,7 @@ export function Begin({ sites }: { sites: string[] }) {
   const acts = useLane("begin", (act, answer) => {
     void queries.invalidateQueries({ queryKey: ["board"] });
     // The one that was just begun is gone to; one that had to wait stands on the Board.
-    if (answer && !act.waited) void navigate(`/jobs/${(answer as JobView).id}/call`);
+    if (answer && !act.waited) void navigate(`/jobs/${(answer as JobView).id}/short`);
   });
   const begin = (event: FormEvent) => {
     event.preventDefault();
@@ -45,12 +46,13 @@ export function Begin({ sites }: { sites: string[] }) {
       method: "POST",
       path: "/api/jobs",
       revision: null,
-      body: { machine_name: machine, site_name: site || null, units },
+      body: { machine_name: machine, site_name: site || null, units, ...(line.trim() ? { line } : {}) },
       onNewest: "always",
       who,
     });
     setMachine("");
     setSite("");
+    setLine("");
   };
   return (
     <Box flex="0 1 560px">
@@ -80,6 +82,16 @@ export function Begin({ sites }: { sites: string[] }) {
               <option key={name} value={name} />
             ))}
           </datalist>
+        </Box>
+        <Box as="label" flex="1 1 100%" display="flex" alignItems="center" gap="8px" whiteSpace="nowrap">
+          its plate
+          <Line
+            value={line}
+            maxLength={600}
+            placeholder="in one line, if at hand: HP 3/4 V 208-230 A 4.8 RPM 1075 …"
+            aria-label="Plate of the new job in one line"
+            onChange={(event) => setLine(event.target.value)}
+          />
         </Box>
         <Press type="submit">start</Press>
         <TakeIn open={open} refuse={setProblem} />

@@ -191,7 +191,7 @@ const COLUMNS = { base: "minmax(0, 1fr)", lg: "200px minmax(0, 1fr) 250px 222px"
 function JobLine({ job }: { job: Job }) {
   const { line } = job;
   return (
-    <JobLink to={`/jobs/${job.id}/${line.stands_at}`} data-job={job.id}>
+    <JobLink to={`/jobs/${job.id}/short`} data-job={job.id}>
       <Box>
         <Box fontWeight={600} fontSize="16px">
           {job.machine}

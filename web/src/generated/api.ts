@@ -318,6 +318,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * First Answer
+         * @description Put in what a first answer needs and the job has not: a set to be typed, the usual candidates, a year by kind of building.
+         */
+        post: operations["first_answer_api_jobs__job_id__first_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/waivers": {
         parameters: {
             query?: never;
@@ -2052,6 +2072,7 @@ export interface components {
             /** Next */
             next: components["schemas"]["Next"][];
             board: components["schemas"]["BoardLine"];
+            short: components["schemas"]["ShortAnswer"];
             /**
              * Left Out
              * @description what was typed and is kept, but with which nothing can be worked out
@@ -2340,6 +2361,44 @@ export interface components {
              * @description Tap to common, while called.
              */
             volts?: components["schemas"]["Entry"] | null;
+        };
+        /**
+         * Candidate
+         * @description One candidate in a line. ``cannot`` is its first limit; none of one that is stopped.
+         */
+        Candidate: {
+            /** Id */
+            id: string;
+            /** Letter */
+            letter: string;
+            /** Title */
+            title: string;
+            /** Series */
+            series: string;
+            fits: components["schemas"]["Fits"];
+            /**
+             * Asks
+             * @description the first thing about its fit that is not known
+             */
+            asks?: string | null;
+            /** Stop */
+            stop?: string | null;
+            /**
+             * Chosen
+             * @default false
+             */
+            chosen: boolean;
+            /**
+             * Is Base
+             * @default false
+             */
+            is_base: boolean;
+            saved: components["schemas"]["Result"];
+            money: components["schemas"]["Result"];
+            cost?: components["schemas"]["Figure"] | null;
+            payback: components["schemas"]["Result"];
+            /** Cannot */
+            cannot?: string | null;
         };
         /**
          * CapacitorLeaves
@@ -3851,6 +3910,21 @@ export interface components {
              * @default []
              */
             marks: components["schemas"]["Mark"][];
+        };
+        /**
+         * FirstIn
+         * @description A first answer is wanted, its hours by kind of building where one is named.
+         */
+        FirstIn: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Building */
+            building?: string | null;
         };
         /**
          * FitCheck
@@ -5780,6 +5854,12 @@ export interface components {
              * @enum {string}
              */
             units: "ip" | "si";
+            /**
+             * Line
+             * @description the plate in one line; the job then asks for a first answer
+             * @default
+             */
+            line: string;
         };
         /**
          * Next
@@ -5828,6 +5908,21 @@ export interface components {
             caution: string;
             now: components["schemas"]["Figure"];
             then: components["schemas"]["Figure"];
+        };
+        /**
+         * NowLine
+         * @description One figure of how it is now, or what it waits for, with what to judge it by; ``station`` is where it comes from.
+         */
+        NowLine: {
+            /** Label */
+            label: string;
+            station: components["schemas"]["Station"];
+            value: components["schemas"]["Result"];
+            /**
+             * Judged
+             * @default []
+             */
+            judged: (string | components["schemas"]["Figure"])[];
         };
         /**
          * NumberStyle
@@ -6036,6 +6131,7 @@ export interface components {
             /** Overlap */
             overlap: string | null;
             repair?: components["schemas"]["RepairAnswer"] | null;
+            ranking?: components["schemas"]["RankingAnswer"] | null;
         };
         /**
          * Outlook
@@ -6872,6 +6968,36 @@ export interface components {
             severity: components["schemas"]["Severity"] | null;
             /** Phrase */
             phrase: (string | components["schemas"]["Figure"])[];
+        };
+        /**
+         * RankedAnswer
+         * @description A candidate against the base: what it saves a year, in kWh and money, what it costs, when that is back.
+         */
+        RankedAnswer: {
+            /** Id */
+            id: string;
+            /** Letter */
+            letter: string;
+            saved: components["schemas"]["Result"];
+            money: components["schemas"]["Result"];
+            cost: components["schemas"]["Figure"] | null;
+            payback: components["schemas"]["Result"];
+            /** Is Base */
+            is_base: boolean;
+        };
+        /**
+         * RankingAnswer
+         * @description Candidates, best saving first, those that wait after them, stopped ones last; ``base`` is the letter held against.
+         */
+        RankingAnswer: {
+            /** Base */
+            base: string;
+            /** Dead */
+            dead: boolean;
+            /** Rows */
+            rows: components["schemas"]["RankedAnswer"][];
+            /** Differences */
+            differences: (string | components["schemas"]["Figure"])[];
         };
         /**
          * ReadInto
@@ -7888,6 +8014,36 @@ export interface components {
          * @enum {string}
          */
         Severity: "note" | "caution" | "stop";
+        /**
+         * ShortAnswer
+         * @description A job on one page: how it is now, the worst that is open, the candidates by what they save, and what to do next.
+         *
+         *     ``base`` says in words what they are held against.
+         */
+        ShortAnswer: {
+            /** Now */
+            now: components["schemas"]["NowLine"][];
+            worst?: components["schemas"]["WorstFinding"] | null;
+            /** Waits */
+            waits?: string | null;
+            /**
+             * Base
+             * @default
+             */
+            base: string;
+            /**
+             * Candidates
+             * @default []
+             */
+            candidates: components["schemas"]["Candidate"][];
+            /**
+             * Differences
+             * @default []
+             */
+            differences: (string | components["schemas"]["Figure"])[];
+            next?: components["schemas"]["Next"] | null;
+            stands_at: components["schemas"]["Station"];
+        };
         /**
          * Sign
          * @description A step signed: what was found, by whom, when. A stop is lifted by signing the step again.
@@ -9066,6 +9222,20 @@ export interface components {
             };
         };
         /**
+         * WorstFinding
+         * @description The worst that is open, and how many stand behind it.
+         */
+        WorstFinding: {
+            /** Key */
+            key: string;
+            station: components["schemas"]["Station"];
+            severity: components["schemas"]["Severity"];
+            /** Sentence */
+            sentence: (string | components["schemas"]["Figure"])[];
+            /** Others */
+            others: number;
+        };
+        /**
          * WriteAnswer
          * @description What became of a write.
          */
@@ -9774,6 +9944,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Step"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    first_answer_api_jobs__job_id__first_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstIn"];
             };
         };
         responses: {

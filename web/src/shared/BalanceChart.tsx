@@ -17,24 +17,35 @@ interface BalanceChartProps {
   points: Point[];
   /** What is said on empty axes. */
   waits: string[];
+  /** How tall the plot is drawn; as on the pane where nothing is said. */
+  height?: number;
 }
 
 const WIDTH = 340;
 const PLOT = { left: 40, right: 300, top: 22, bottom: 318 };
 const LANE = 15;
+const FEW_TICKS_UNDER = 200;
 const AXIS_FOOT = 36;
 const HEADROOM = 1.06;
 
 /** Pressure against flow: the machine's curve meeting the system's, each point with its crossed bands. */
-export function BalanceChart({ flowQuantity, pressureQuantity, curves, points, waits }: BalanceChartProps) {
+export function BalanceChart({
+  flowQuantity,
+  pressureQuantity,
+  curves,
+  points,
+  waits,
+  height: tall = PLOT.bottom - PLOT.top,
+}: BalanceChartProps) {
+  const bottom = PLOT.top + tall;
   const { units, currency } = useUnits();
   const flowIn = (value: number) => inUnits(flowQuantity, value, units);
   const pressureIn = (value: number) => inUnits(pressureQuantity, value, units);
   const x = scaleLinear([0, reach(curves, points, "flow", flowIn)], [PLOT.left, PLOT.right]);
-  const y = scaleLinear([0, reach(curves, points, "pressure", pressureIn)], [PLOT.bottom, PLOT.top]).nice(5);
+  const y = scaleLinear([0, reach(curves, points, "pressure", pressureIn)], [bottom, PLOT.top]).nice(5);
   const places = points.map((point): Place => [x(flowIn(point.flow.value)), y(pressureIn(point.pressure.value))]);
   const lanes = points.length * LANE + (points.length ? 6 : 0);
-  const height = PLOT.bottom + lanes + AXIS_FOOT;
+  const height = bottom + lanes + AXIS_FOOT;
   const axis = (quantity: string) => [nameOf(quantity), unitOf(quantity, units, currency)].filter(Boolean).join(", ");
   const empty = curves.length === 0;
   return (
@@ -45,7 +56,8 @@ export function BalanceChart({ flowQuantity, pressureQuantity, curves, points, w
         empty={empty}
         flow={axis(flowQuantity)}
         pressure={axis(pressureQuantity)}
-        foot={PLOT.bottom + lanes}
+        bottom={bottom}
+        foot={bottom + lanes}
       />
       {empty && <Waiting words={waits} />}
       {curves.map((curve) => (
@@ -57,7 +69,7 @@ export function BalanceChart({ flowQuantity, pressureQuantity, curves, points, w
           point={point}
           x={x}
           y={y}
-          lane={PLOT.bottom + 10 + index * LANE}
+          lane={bottom + 10 + index * LANE}
           names={namesAt(points, places, index)}
           flowIn={flowIn}
           pressureIn={pressureIn}
@@ -129,14 +141,16 @@ interface AxesProps {
   empty: boolean;
   flow: string;
   pressure: string;
+  /** Where the pressure axis stands at nought, and where the lanes under it end. */
+  bottom: number;
   foot: number;
 }
 
-function Axes({ x, y, empty, flow, pressure, foot }: AxesProps) {
+function Axes({ x, y, empty, flow, pressure, bottom, foot }: AxesProps) {
   const format = (value: number) => value.toLocaleString("en", { maximumFractionDigits: 3 });
   return (
     <g>
-      {y.ticks(6).map((tick) => (
+      {y.ticks(bottom - PLOT.top > FEW_TICKS_UNDER ? 6 : 3).map((tick) => (
         <g key={tick} color="var(--chakra-colors-hair)">
           <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="currentColor" />
           <text x={PLOT.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
@@ -145,7 +159,7 @@ function Axes({ x, y, empty, flow, pressure, foot }: AxesProps) {
         </g>
       ))}
       <path d={`M${PLOT.left},${PLOT.top}V${foot}H${PLOT.right}`} fill="none" stroke="var(--chakra-colors-rule)" />
-      <line x1={PLOT.left} x2={PLOT.right} y1={PLOT.bottom} y2={PLOT.bottom} stroke="var(--chakra-colors-rule)" />
+      <line x1={PLOT.left} x2={PLOT.right} y1={bottom} y2={bottom} stroke="var(--chakra-colors-rule)" />
       {x.ticks(5).map((tick) => (
         <text key={tick} x={x(tick)} y={foot + 15} textAnchor="middle" fill="var(--chakra-colors-ink2)">
           {empty ? "" : format(tick)}

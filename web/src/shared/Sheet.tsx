@@ -1,17 +1,17 @@
 import { Box } from "@chakra-ui/react";
 import { memo, type ReactNode, useEffect } from "react";
-import { useLocation, useNavigate } from "react-router";
+import { useLocation } from "react-router";
 
 import type { Finding, Station } from "./api";
 import { factsOf, QuantityField } from "./fields";
 import { unitOf } from "./figures";
-import { IntervalMark } from "./IntervalMark";
+import { focusField } from "./focus";
 import { useJob } from "./job";
-import { reveal } from "./reveal";
+import { NextBar } from "./NextBar";
 import { Cap, Micro, Press, SeverityWord, Small } from "./parts";
-import { nextAt, STATIONS } from "./stations";
+import { nextHere, STATIONS } from "./stations";
 import { useUnits } from "./units";
-import { FigureText, PhraseText, Standing } from "./Words";
+import { PhraseText, Standing } from "./Words";
 
 interface SheetProps {
   station: Station;
@@ -61,10 +61,10 @@ export function Sheet({ station, standing = "top", listed = true, action, childr
           </Press>
         )}
       </Box>
-      <NextLine station={station} />
       <Findings findings={findings.filter((finding) => !atFoot(finding))} />
       {children}
       <Findings findings={findings.filter(atFoot)} />
+      <NextBar next={nextHere(assessment.next, station)} />
     </>
   );
 }
@@ -125,107 +125,6 @@ export function AskedQuantity({ path }: { path: string }) {
       </Box>
     </Question>
   );
-}
-
-function NextLine({ station }: { station: Station }) {
-  const { view, assessment } = useJob();
-  const navigate = useNavigate();
-  const next = nextAt(assessment.next, station);
-  if (!next) return null;
-  const go = (path: string) => {
-    if (!focusField(path)) void navigate(`/jobs/${view.id}/${stationOf(path)}`, { state: { field: path } });
-  };
-  const path = next.path;
-  return (
-    <Box
-      display="grid"
-      gridTemplateColumns={{ base: "1fr", md: "76px minmax(0, 1fr) auto" }}
-      gap="2px 8px"
-      py="8px"
-      borderBottom="1px solid"
-      borderColor="rule"
-      alignItems="center"
-    >
-      <Box fontWeight={600}>Next</Box>
-      <Box minWidth={0}>
-        <Box as="span" fontWeight={600}>
-          <PhraseText phrase={next.sentence} />
-        </Box>{" "}
-        <PhraseText phrase={next.why} />
-        {next.now && next.then && <Narrowing now={next.now} then={next.then} />}
-      </Box>
-      {path && (
-        <Press type="button" data-next={path} onClick={() => go(path)} justifySelf="start">
-          go there <Cap ml="6px">Enter</Cap>
-        </Press>
-      )}
-    </Box>
-  );
-}
-
-/** The band now and the band that the next reading would leave. */
-function Narrowing({ now, then }: { now: FigureLike; then: FigureLike }) {
-  const reach = Math.max(...[now, then].map((figure) => Math.abs(figure.value) + (figure.band ?? 0)));
-  const least = Math.min(...[now, then].map((figure) => figure.value - (figure.band ?? 0)));
-  return (
-    <Box display="grid" gridTemplateColumns="40px minmax(60px, 150px) auto" gap="0 10px" alignItems="center" pt="4px">
-      {(
-        [
-          ["now", now],
-          ["then", then],
-        ] as const
-      ).map(([word, figure]) => (
-        <Box key={word} display="contents">
-          <Micro>{word}</Micro>
-          <IntervalMark
-            mark={{
-              value: figure.value,
-              low: figure.value - (figure.band ?? 0),
-              high: figure.value + (figure.band ?? 0),
-            }}
-            domain={[least, reach]}
-            label={`band ${word}`}
-            height={18}
-          />
-          <FigureText figure={figure} />
-        </Box>
-      ))}
-    </Box>
-  );
-}
-
-type FigureLike = Parameters<typeof FigureText>[0]["figure"];
-
-/** Put the cursor into the field at a path, if it stands on this sheet; says whether it does. */
-export function focusField(path: string): boolean {
-  const field = document.querySelector<HTMLElement>(`[data-field="${CSS.escape(path)}"]`);
-  if (!field) {
-    const opened = reveal(path);
-    if (opened) window.setTimeout(() => focusField(path));
-    return opened;
-  }
-  const target = field.querySelector<HTMLElement>('[tabindex="0"]') ?? field;
-  target.scrollIntoView({ block: "center" });
-  target.focus();
-  return true;
-}
-
-const STATION_OF: Record<string, Station> = {
-  machine: "call",
-  identification: "plate",
-  leads: "plate",
-  call_taps: "plate",
-  charts: "readings",
-  target: "readings",
-  meters: "readings",
-  checks: "findings",
-  marks: "findings",
-};
-
-/** The station on whose sheet the field at a path stands. */
-function stationOf(path: string): Station {
-  const root = path.split("/")[0] ?? "";
-  return STATION_OF[root] ?? (root as Station);
 }
 
 function Findings({ findings }: { findings: Finding[] }) {

@@ -30,6 +30,11 @@ export abstract class Deeds {
     return this.does({ to: "/plate-line", label: "the plate from its line" });
   }
 
+  /** Put in what a first answer needs: a set to be typed, the usual candidates, a year by kind of building. */
+  beginFirst(building: string | null) {
+    return this.does({ to: "/first", body: { building }, label: "a first answer begun" });
+  }
+
   /** Say of a finding what became of it. */
   mark(finding: string, state: Schemas["MarkState"], note: string) {
     return this.does({ to: "/marks", body: { finding, state, note }, label: `a finding ${state}` });

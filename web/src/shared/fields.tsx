@@ -8,6 +8,7 @@ import { unitOf, writeEntry } from "./figures";
 import { useField } from "./job";
 import { fieldName } from "./paths";
 import { Micro, Word } from "./parts";
+import { Picker } from "./Picker";
 import { useUnits } from "./units";
 
 interface FieldFacts {
@@ -232,18 +233,6 @@ export const SelectField = memo(function SelectField({
       ))}
     </Picker>
   );
-});
-
-const Picker = chakra("select", {
-  base: {
-    width: "100%",
-    minHeight: "44px",
-    background: "paper",
-    border: "1px solid",
-    borderColor: "rule",
-    px: "6px",
-    fontSize: "text",
-  },
 });
 
 const Cell = chakra("button", {

@@ -14,6 +14,10 @@ export const STATIONS: readonly { id: Station; title: string; question: string }
   { id: "log", title: "Log", question: "Is it drifting?" },
 ];
 
+/** A page of a job: a station, or the job in short before them all. */
+export type Page = Station | typeof SHORT;
+export const SHORT = "short";
+
 export function stationNamed(name: string | undefined): (typeof STATIONS)[number] | undefined {
   return STATIONS.find((station) => station.id === name);
 }
@@ -26,6 +30,14 @@ export function keyOf(station: Station): string {
 /** The first thing to do at a station, if the core names one. */
 export function nextAt(next: Schemas["Next"][], station: Station) {
   return next.find((step) => step.station === station);
+}
+
+/** What to do next as a station sees it: its own first thing, else where the route goes on. */
+export function nextHere(next: Schemas["Next"][], station: Station) {
+  const own = nextAt(next, station);
+  if (own) return own;
+  const place = STATIONS.findIndex((one) => one.id === station);
+  return next.find((step) => STATIONS.findIndex((one) => one.id === step.station) > place) ?? null;
 }
 
 /** The rail of a job; its log tells of the machine, whatever is typed in the job. */

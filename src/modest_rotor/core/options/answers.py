@@ -129,6 +129,27 @@ class RepairAnswer(Frozen):
     money: Result
 
 
+class RankedAnswer(Frozen):
+    """A candidate against the base: what it saves a year, in kWh and money, what it costs, when that is back."""
+
+    id: str
+    letter: str
+    saved: Result
+    money: Result
+    cost: Figure | None
+    payback: Result
+    is_base: bool
+
+
+class RankingAnswer(Frozen):
+    """Candidates, best saving first, those that wait after them, stopped ones last; ``base`` is the letter held against."""
+
+    base: str
+    dead: bool
+    rows: tuple[RankedAnswer, ...]
+    differences: Phrase
+
+
 class OptionsAnswer(Frozen):
     """All options, or what they wait for."""
 
@@ -136,3 +157,4 @@ class OptionsAnswer(Frozen):
     options: tuple[OptionAnswer, ...]
     overlap: str | None
     repair: RepairAnswer | None = None
+    ranking: RankingAnswer | None = None

@@ -20,6 +20,7 @@ from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_
 from modest_rotor.core.options.loading_answer import loaded_answer
 from modest_rotor.core.options.option_answer import Reckoned, Yardstick, option_answer, overlap
 from modest_rotor.core.options.put_right import PutRight, put_right
+from modest_rotor.core.options.ranking import rank
 from modest_rotor.core.options.registry import BY_KIND
 from modest_rotor.core.options.year import Solved, Year, year_energy, year_heat
 from modest_rotor.core.options.year_results import energy_result, money_waits, priced
@@ -64,6 +65,7 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
         options=_titled(answers, right),
         overlap=overlap(lettered),
         repair=_repair(found, right, given, yardstick),
+        ranking=rank(lettered, yardstick),
     )
 
 

@@ -41,12 +41,17 @@ class Money:
     @classmethod
     def of(cls, saved: Estimate | str, solved: Solved, year: Year, waits: str | None, keeps: bool) -> Money:
         """The saving in money, with its cost."""
+        return cls.at(saved, cost_of(solved.considered), year, waits, keeps)
+
+    @classmethod
+    def at(cls, saved: Estimate | str, cost: Estimate | None, year: Year, waits: str | None, keeps: bool) -> Money:
+        """The same at a cost of its own."""
         price = year.price
         if keeps or isinstance(saved, str):
             return cls("the yardstick" if keeps else saved, None, keeps)
         if waits or price is None:
             return cls(waits or year.price_waits, None, keeps)
-        return cls(saved * price, cost_of(solved.considered), keeps)
+        return cls(saved * price, cost, keeps)
 
     @property
     def waits(self) -> str | None:

@@ -5,7 +5,8 @@ import { useNavigate } from "react-router";
 import type { Finding, Schemas } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, Small } from "../../shared/parts";
-import { focusField, isSettled } from "../../shared/Sheet";
+import { focusField } from "../../shared/focus";
+import { isSettled } from "../../shared/Sheet";
 import { STATIONS } from "../../shared/stations";
 import { PhraseText } from "../../shared/Words";
 

@@ -3,7 +3,7 @@ import { memo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { Press, Small } from "../../shared/parts";
-import { focusField } from "../../shared/Sheet";
+import { focusField } from "../../shared/focus";
 import { FigureText } from "../../shared/Words";
 
 /** The two or three readings that would narrow most: the band now and then, how to take each, its caution first. */

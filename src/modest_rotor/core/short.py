@@ -1,0 +1,146 @@
+"""A job in short: how it is now, the worst that is open, the candidates by what they save, and the one thing to do next."""
+
+from __future__ import annotations
+
+from modest_rotor.core.assessment import (
+    BoardLine,
+    Candidate,
+    Finding,
+    Next,
+    NowLine,
+    Severity,
+    ShortAnswer,
+    WorstFinding,
+)
+from modest_rotor.core.job import Station
+from modest_rotor.core.options.answer_steps import flow_quantity
+from modest_rotor.core.options.answers import OptionAnswer, RankedAnswer
+from modest_rotor.core.options.checks.place import Fits
+from modest_rotor.core.phrase import Phrase, as_typed, figure
+from modest_rotor.core.rules.case import Case
+from modest_rotor.core.working import Result, waiting
+
+WORST_FIRST = (Severity.STOP, Severity.CAUTION, Severity.NOTE)
+RUNS_AGAIN = "a new motor of the same kind"
+PUT_RIGHT = "the machine put right"
+
+
+def short_answer(case: Case, findings: tuple[Finding, ...], steps: tuple[Next, ...], board: BoardLine) -> ShortAnswer:
+    """The first page of a job, whatever is known of it.
+
+    :param board: the job in one line, which says where it stands.
+    """
+    ranking = case.options.ranking
+    return ShortAnswer(
+        now=(_moves(case), _takes(case), _costs(case)),
+        worst=_worst(findings),
+        waits=case.options.waits,
+        base=(RUNS_AGAIN if ranking.dead else PUT_RIGHT) if ranking else "",
+        candidates=_candidates(case),
+        differences=ranking.differences if ranking else (),
+        next=_next(steps, board),
+        stands_at=board.stands_at,
+    )
+
+
+def _moves(case: Case) -> NowLine:
+    label, target = "moves", case.wanted.figure
+    judged: Phrase = ("wanted ", target) if target else ()
+    machine = case.machine
+    if machine is not None and machine.flow_is_measured:
+        value = Result(label=label, figure=figure(flow_quantity(machine), machine.flow, machine.flow_basis))
+    else:
+        dead = case.job.document.call.is_dead
+        value = waiting(label, "nothing: the motor is dead" if dead else "waits for a flow")
+    return NowLine(label=label, station=Station.READINGS, value=value, judged=judged)
+
+
+def _takes(case: Case) -> NowLine:
+    """Watts as read or worked out, judged by the amps beside the plate's."""
+    label, machine = "takes", case.machine
+    read = next((one.reading for one in reversed(case.sets) if one.reading.current is not None), None)
+    rated = case.job.document.plate_as_fed.wired_current
+    judged: Phrase = ()
+    if read is not None and read.current is not None:
+        judged = (as_typed("current", read.current, "measured"),)
+        judged = (*judged, ", plate ", as_typed("rated_current", rated, "plate")) if rated else judged
+    if case.job.document.call.is_dead:
+        return NowLine(label=label, station=Station.READINGS, value=waiting(label, "nothing: the motor is dead"))
+    if machine is None:
+        return NowLine(
+            label=label, station=Station.READINGS, value=waiting(label, _short(str(case.found))), judged=judged
+        )
+    power = figure("input_power", machine.input_power, machine.input_power_basis)
+    return NowLine(label=label, station=Station.READINGS, value=Result(label=label, figure=power), judged=judged)
+
+
+def _costs(case: Case) -> NowLine:
+    """A year of the machine put right, in money, with its energy beside it."""
+    label = "costs a year"
+    kept = next(iter(case.options.options), None)
+    if kept is None:
+        return NowLine(label=label, station=Station.DUTY, value=waiting(label, "waits for the machine and its hours"))
+    energy = kept.energy
+    if kept.money.figure is None:
+        return NowLine(
+            label=label if energy.figure is None else "takes a year",
+            station=Station.DUTY,
+            value=energy if energy.figure else waiting(label, *(energy.waits or ("waits for hours",))),
+            judged=kept.money.waits or () if energy.figure else (),
+        )
+    return NowLine(
+        label=label, station=Station.DUTY, value=kept.money, judged=(energy.figure,) if energy.figure else ()
+    )
+
+
+def _short(sentence: str) -> str:
+    """The first sentence of a longer one."""
+    head, _, _ = sentence.partition(". ")
+    return head.rstrip(".")
+
+
+def _worst(findings: tuple[Finding, ...]) -> WorstFinding | None:
+    own = [one for one in findings if one.is_open and not one.standing and one.severity is not Severity.NOTE]
+    if not own:
+        return None
+    first = min(own, key=lambda one: WORST_FIRST.index(one.severity))
+    return WorstFinding(
+        key=first.key,
+        station=first.station,
+        severity=first.severity,
+        sentence=first.sentence,
+        others=len(own) - 1,
+    )
+
+
+def _candidates(case: Case) -> tuple[Candidate, ...]:
+    ranking, chosen = case.options.ranking, case.job.document.decision.chosen
+    if ranking is None:
+        return ()
+    told = {one.id: one for one in case.options.options}
+    return tuple(_candidate(row, told[row.id], chosen) for row in ranking.rows)
+
+
+def _candidate(row: RankedAnswer, option: OptionAnswer, chosen: str | None) -> Candidate:
+    unknown = next((one for one in option.checks if one.fits is Fits.UNKNOWN), None)
+    return Candidate(
+        id=row.id,
+        letter=row.letter,
+        title=option.title,
+        series=option.series,
+        fits=option.fits,
+        asks=unknown.question if unknown and not option.stop else None,
+        stop=option.stop,
+        chosen=row.id == chosen,
+        is_base=row.is_base,
+        saved=row.saved,
+        money=row.money,
+        cost=row.cost,
+        payback=row.payback,
+        cannot=None if option.stop else next(iter(option.limits), None),
+    )
+
+
+def _next(steps: tuple[Next, ...], board: BoardLine) -> Next | None:
+    """The one thing to do next: where the job stands."""
+    return next((step for step in steps if step.station is board.stands_at), next(iter(steps), None))

@@ -1,0 +1,134 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useLocation, useNavigate } from "react-router";
+
+import type { Schemas } from "./api";
+import { focusField } from "./focus";
+import { IntervalMark } from "./IntervalMark";
+import { useJob } from "./job";
+import { Cap, Micro } from "./parts";
+import { stationOf } from "./places";
+import { STATIONS } from "./stations";
+import { FigureText, PhraseText } from "./Words";
+
+type Next = Schemas["Next"];
+
+/** The one thing to do next, in one place on every screen: what it is, what it narrows, and the one filled button; `alone` where no dock lies under it. */
+export function NextBar({ next, alone = false }: { next: Next | null; alone?: boolean }) {
+  const { view } = useJob();
+  const navigate = useNavigate();
+  const here = useLocation().pathname.split("/").at(-1);
+  if (!next) return null;
+  const path = next.path ?? null;
+  const to = path ? stationOf(path) : next.station;
+  const go = () => {
+    if (path && focusField(path)) return;
+    void navigate(`/jobs/${view.id}/${to}`, path ? { state: { field: path } } : {});
+  };
+  if (!path && here === next.station)
+    return (
+      <Bar data-next-bar data-alone={alone || undefined}>
+        <Words next={next} />
+      </Bar>
+    );
+  const station = STATIONS.find((one) => one.id === to);
+  return (
+    <Bar data-next-bar data-alone={alone || undefined}>
+      <Words next={next} />
+      <Filled type="button" data-next={path ?? to} onClick={go}>
+        {here === to ? "Go there" : `Go on at ${station?.title ?? to}`}
+        <Cap ml="10px" color="inherit" borderColor="currentColor">
+          Enter
+        </Cap>
+      </Filled>
+    </Bar>
+  );
+}
+
+function Words({ next }: { next: Next }) {
+  return (
+    <>
+      <Box flex="1 1 240px" minWidth={0}>
+        <b>Next</b>{" "}
+        <Box as="span" fontWeight={600}>
+          <PhraseText phrase={next.sentence} />
+        </Box>{" "}
+        <Box as="span" display={{ base: "none", md: "inline" }}>
+          <PhraseText phrase={next.why} />
+        </Box>
+      </Box>
+      {next.now && next.then && <Narrowing now={next.now} then={next.then} />}
+    </>
+  );
+}
+
+/** The band now and the band that the next reading would leave. */
+function Narrowing({ now, then }: { now: Schemas["Figure"]; then: Schemas["Figure"] }) {
+  const reach = Math.max(...[now, then].map((figure) => Math.abs(figure.value) + (figure.band ?? 0)));
+  const least = Math.min(...[now, then].map((figure) => figure.value - (figure.band ?? 0)));
+  return (
+    <Box
+      display={{ base: "none", md: "grid" }}
+      gridTemplateColumns="36px 120px auto"
+      gap="0 10px"
+      alignItems="center"
+      fontSize="small"
+    >
+      {(
+        [
+          ["now", now],
+          ["then", then],
+        ] as const
+      ).map(([word, figure]) => (
+        <Box key={word} display="contents">
+          <Micro>{word}</Micro>
+          <IntervalMark
+            mark={{
+              value: figure.value,
+              low: figure.value - (figure.band ?? 0),
+              high: figure.value + (figure.band ?? 0),
+            }}
+            domain={[least, reach]}
+            label={`band ${word}`}
+            height={18}
+          />
+          <FigureText figure={figure} />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const Bar = chakra("div", {
+  base: {
+    position: "sticky",
+    bottom: { base: "76px", lg: 0 },
+    "&[data-alone]": { bottom: 0 },
+    zIndex: 3,
+    display: "flex",
+    flexWrap: "wrap",
+    alignItems: "center",
+    gap: "6px 20px",
+    background: "paper",
+    borderTop: "2px solid",
+    borderColor: "ink",
+    py: "8px",
+    mt: "14px",
+    "@media print": { display: "none" },
+    "@media (max-height: 420px)": { position: "static" },
+  },
+});
+
+/** The only filled button there is. */
+const Filled = chakra("button", {
+  base: {
+    minHeight: "48px",
+    px: "18px",
+    background: "ink",
+    color: "paper",
+    fontWeight: 600,
+    flex: { base: "1 1 100%", md: "0 0 auto" },
+    textAlign: "center",
+    _hover: { opacity: 0.88 },
+    _focusVisible: { outlineOffset: "3px" },
+  },
+});
