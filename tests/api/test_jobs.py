@@ -172,3 +172,22 @@ def test_a_set_added_from_proof_is_one_of_the_machine_set_up_anew(client: TestCl
         ).status_code
         == 422
     )
+
+
+def test_a_job_begun_by_its_plate_is_ready_for_a_first_answer(client: TestClient) -> None:
+    line = "HP 1/4 V 110 A 2.9 RPM 1725 HZ 60 PH 1 MFD 15.4"
+    view = client.post("/api/jobs", json={"machine_name": "By its plate", "line": line}).json()
+    assert view["document"]["plate"]["rated_current"]["si"] == 2.9 and len(view["document"]["readings"]) == 1
+    said = {"revision": view["revision"], "building": "office air handler", "who": "Ann"}
+    ready = client.post(f"/api/jobs/{view['id']}/first", json=said).json()
+    assert (
+        ready["document"]["duty"]["steps"][0]["hours"]["si"] == 3120
+        and ready["undo_label"] == "the hours of a year, assumed"
+    )
+    again = client.post(f"/api/jobs/{view['id']}/first", json={**said, "revision": ready["revision"]}).json()
+    assert again["document"] == ready["document"]
+    stale = client.post(f"/api/jobs/{view['id']}/first", json=said)
+    assert stale.status_code == 409
+    bare = client.post("/api/jobs", json={"machine_name": "Bare"}).json()
+    refused = client.post(f"/api/jobs/{bare['id']}/first", json={"revision": bare["revision"], "building": "a castle"})
+    assert refused.status_code == 422 and "no template" in refused.json()["sentence"]

@@ -79,14 +79,19 @@ class Screen:
     def press(self, words: str, tag: str = "button") -> None:
         """Press the button, answer or link that says so."""
         xpath = f"//{tag}[contains(normalize-space(.), '{words}') or contains(@aria-label, '{words}')]"
-        self.until(lambda: self.browser.find_element(By.XPATH, xpath)).click()
+        self.click(self.until(lambda: self.browser.find_element(By.XPATH, xpath)))
+
+    def click(self, element: WebElement) -> None:
+        """Click something where it can be seen, as a hand does: not under the bars at the edges."""
+        self.run("arguments[0].scrollIntoView({block: 'center'})", element)
+        element.click()
 
     def choose(self, group: str, answer: str) -> None:
         """Take an answer of a group."""
         xpath = (
             f"//*[@role='radiogroup' and starts-with(@aria-label, '{group}')]//button[normalize-space(.)='{answer}']"
         )
-        self.until(lambda: self.browser.find_element(By.XPATH, xpath)).click()
+        self.click(self.until(lambda: self.browser.find_element(By.XPATH, xpath)))
         self.until(lambda: self.browser.find_element(By.XPATH, xpath).get_attribute("aria-checked") == "true")
 
     def station(self, name: str) -> None:

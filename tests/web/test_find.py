@@ -157,7 +157,7 @@ def test_a_finding_is_proved_and_another_cleared(screen: Screen, application: Ap
     screen.go(f"/jobs/{job}/findings", "Findings")
     for key, state in (("capacitor_off_label/s1", "confirmed"), ("overload_does_not_fit", "cleared by a test")):
         row = f'[data-finding="{key}"]'
-        screen.until(lambda row=row: screen.browser.find_element(By.CSS_SELECTOR, f"{row} button")).click()
+        screen.click(screen.until(lambda row=row: screen.browser.find_element(By.CSS_SELECTOR, f"{row} button")))
         screen.until(lambda row=row: "To prove it" in shown(screen, row))
         assert "Proved:" in shown(screen, row) and "Cleared:" in shown(screen, row)
         note = screen.browser.find_element(By.CSS_SELECTOR, f"{row} input")

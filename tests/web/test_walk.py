@@ -33,7 +33,7 @@ def test_the_demo_job_is_walked_and_a_reading_moves_the_balance_and_is_kept(scre
     screen.go("/", "Board")
     screen.sees("Quillhaven Ferry Terminal")
     screen.press("Waiting hall air handler", "a")
-    screen.sees("What could replace it?")
+    screen.sees("What each saves")
     for station, words in (
         ("call", "Why are we here?"), ("plate", "Synchronous speed"), ("findings", "What explains it"),
         ("duty", "The year in steps"), ("options", "What does it save?"), ("setup", "Waits for a choice"), ("log", "Add a reading"),
@@ -63,7 +63,8 @@ def test_the_textbook_machine_through_the_screen_gives_what_the_core_gives(
     screen.go("/", "Board")
     screen.type("Machine of the new job", "Krause on a fan", leave=False)
     screen.press("start")
-    screen.sees("What does the motor drive?")
+    screen.sees("for a first answer")
+    screen.station("call")
     screen.choose("Why are we here?", "costly")
     screen.choose("What does the motor drive?", "backward-inclined")
     screen.choose("Is this a protected duty?", "no")
@@ -113,7 +114,7 @@ def test_the_textbook_machine_through_the_screen_gives_what_the_core_gives(
 def test_any_result_opens_its_working_and_closes_as_before(screen: Screen, application: Application) -> None:
     screen.go(f"/jobs/{job_of(application, 'Kitchen extract fan')}/plate", "Plate")
     opener = screen.until(lambda: screen.browser.find_element(By.ID, "opens-slip"))
-    opener.click()
+    screen.click(opener)
     screen.sees("Formula")
     panel = screen.browser.find_element(By.CSS_SELECTOR, "[aria-label='Working: Rated slip']").text
     assert "− n) ÷ n" in panel and "1,380" in panel and "plate" in panel and "NEMA MG 1" in panel
@@ -124,7 +125,7 @@ def test_any_result_opens_its_working_and_closes_as_before(screen: Screen, appli
 
 def test_a_step_of_an_option_opens_its_working_too(screen: Screen, application: Application) -> None:
     screen.go(f"/jobs/{job_of(application, 'Waiting hall air handler')}/options", "Options")
-    screen.until(lambda: screen.browser.find_element(By.ID, "opens-input_power-s2-C")).click()
+    screen.click(screen.until(lambda: screen.browser.find_element(By.ID, "opens-input_power-s2-C")))
     # The workings of steps are asked for when one is opened.
     panel = screen.until(
         lambda: screen.browser.find_element(By.CSS_SELECTOR, "[aria-label^='Working: C, heating']").text
@@ -187,7 +188,7 @@ def test_a_window_that_is_out_of_date_is_told_and_keeps_what_was_typed(
     screen.until(
         lambda: "out of date" not in screen.browser.find_element(By.TAG_NAME, "main").text.split("Why are we here?")[0]
     )
-    screen.field("In their words").click()
+    screen.click(screen.field("In their words"))
     screen.field("In their words").send_keys(Keys.TAB)
     screen.saved()
     kept = application.get(f"/api/jobs/{job}")["document"]["call"]
@@ -251,7 +252,7 @@ def test_what_would_move_which_needle_is_shown_when_asked_for(screen: Screen, ap
 def test_one_number_is_worked_out_by_itself_and_refused_in_a_sentence(screen: Screen) -> None:
     screen.go("/", "Board")
     screen.press("Workings", "a")
-    screen.until(lambda: screen.browser.find_element(By.LINK_TEXT, "Slip")).click()
+    screen.click(screen.until(lambda: screen.browser.find_element(By.LINK_TEXT, "Slip")))
     screen.sees("waits for the values above")
     fields = {"Speed": "1,075 rpm", "Frequency of the supply": "60 Hz", "Poles, not pole pairs": "6"}
     for label, text in fields.items():

@@ -97,7 +97,7 @@ def test_a_job_is_done_from_the_keyboard(screen: Screen, application: Applicatio
     screen.keys("n")
     screen.field("Supply, set 1")
     screen.keys("n")
-    screen.field("Supply, set 2").click()
+    screen.click(screen.field("Supply, set 2"))
     screen.keys(Keys.ALT, Keys.ARROW_LEFT)
     assert screen.run(focused) == "readings/s1/voltage"
     screen.keys(Keys.ARROW_DOWN)
@@ -120,7 +120,7 @@ def test_the_next_reading_is_one_press_away_even_on_another_sheet(screen: Screen
     job = taken_in(application, changed(KRAUSE, machine__wheel=None))
     screen.go(f"/jobs/{job}/readings", "Readings")
     screen.sees("What the motor drives.")
-    screen.press("go there")
+    screen.press("Go on at Call")
     screen.until(lambda: screen.heading() == "Call")
     script = "return document.activeElement.closest('[data-field]')?.dataset.field"
     screen.until(lambda: screen.run(script) == "machine/wheel")
@@ -152,7 +152,8 @@ def test_an_empty_job_says_what_each_curve_waits_for(screen: Screen) -> None:
     screen.go("/", "Board")
     screen.type("Machine of the new job", "Only a name", leave=False)
     screen.press("start")
-    screen.until(lambda: screen.heading() == "Call")
+    screen.until(lambda: screen.heading() == "In short")
+    screen.station("call")
     assert "No curves yet." in screen.text() and "The machine's curve waits" in screen.text()
     screen.station("options")
     screen.sees("as soon as the machine of today")

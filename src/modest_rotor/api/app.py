@@ -8,6 +8,7 @@ from pathlib import Path
 
 from anyio.to_thread import current_default_thread_limiter
 from fastapi import FastAPI
+from starlette.middleware.gzip import GZipMiddleware
 
 from modest_rotor import __version__
 from modest_rotor.api import (
@@ -30,6 +31,9 @@ from modest_rotor.api import (
 from modest_rotor.api.guard import Guard, tell_refusals
 from modest_rotor.api.pages import serve_pages
 from modest_rotor.store.database import MOST_CONNECTIONS
+
+WORTH_PACKING, QUICK = 4000, 1
+"""Bytes from which an answer is packed, and how hard: the first level makes an assessment a tenth in some milliseconds."""
 
 
 @asynccontextmanager
@@ -67,5 +71,6 @@ def create_app(web_files: Path | None = None) -> FastAPI:
     tell_refusals(app)
     if web_files is not None:
         serve_pages(app, web_files)
+    app.add_middleware(GZipMiddleware, minimum_size=WORTH_PACKING, compresslevel=QUICK)
     app.add_middleware(Guard)
     return app

@@ -9,6 +9,7 @@ from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.stations.duty import HoursFrom
+from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.tables import read_table
 
@@ -27,7 +28,7 @@ def prepared(job: Job, line: str = "", building: str | None = None) -> Job:
     Source: the table, invented; what is looked at first is common practice.
     """
     data: dict[str, Any] = job.document.model_dump(mode="json")
-    if line.strip() and not data["plate"]["line"]:
+    if line.strip() and job.document.plate == Plate():
         read = read_line(line, job.site.style_of(job.site.units))
         data["plate"] = data["plate"] | {"line": line.strip()} | read.values
     if not data["readings"]:

@@ -151,8 +151,9 @@ def _loop(what: What, profile: DeviceProfile, setup: SetupAnswer) -> dict[Role, 
     loop = setup.loop
     if loop is None or loop.holds is not Holds.DUCT:
         raise ChangeRefused("This drive’s loop holds a duct’s static; say on Set-up that it is to.")
+    ends = {Role.LOW_LIMIT: loop.low.value, Role.HIGH_LIMIT: loop.full.value}
     if what is What.STEP:
-        return IN_HAND | {Role.FREQUENCY_COMMAND: step_of(loop)[0], Role.RUN: 1.0}
+        return IN_HAND | ends | {Role.FREQUENCY_COMMAND: step_of(loop)[0], Role.RUN: 1.0}
     if loop.set_point.figure is None or loop.range is None:
         raise ChangeRefused("The loop waits for its set point and its sensor’s range.")
     if loop.tried_gain is None or loop.tried_integral is None:
@@ -163,6 +164,7 @@ def _loop(what: What, profile: DeviceProfile, setup: SetupAnswer) -> dict[Role, 
         Role.LOOP_RANGE: loop.range.value,
         Role.LOOP_GAIN: loop.tried_gain.value,
         Role.LOOP_INTEGRAL: loop.tried_integral.value,
+        **ends,
         Role.LOOP_ON: 1.0,
         Role.RUN: 1.0,
     }
