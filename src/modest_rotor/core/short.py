@@ -134,7 +134,6 @@ def _candidate(row: RankedAnswer, option: OptionAnswer, chosen: str | None) -> C
         chosen=row.id == chosen,
         is_base=row.is_base,
         saved=row.saved,
-        money=row.money,
         cost=row.cost,
         payback=row.payback,
         cannot=None if option.stop else next(iter(option.limits), None),

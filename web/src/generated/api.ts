@@ -2394,7 +2394,6 @@ export interface components {
              */
             is_base: boolean;
             saved: components["schemas"]["Result"];
-            money: components["schemas"]["Result"];
             cost?: components["schemas"]["Figure"] | null;
             payback: components["schemas"]["Result"];
             /** Cannot */
@@ -6131,7 +6130,6 @@ export interface components {
             /** Overlap */
             overlap: string | null;
             repair?: components["schemas"]["RepairAnswer"] | null;
-            ranking?: components["schemas"]["RankingAnswer"] | null;
         };
         /**
          * Outlook
@@ -6971,7 +6969,7 @@ export interface components {
         };
         /**
          * RankedAnswer
-         * @description A candidate against the base: what it saves a year, in kWh and money, what it costs, when that is back.
+         * @description A candidate against the base: what it saves a year, what it costs, when that is back.
          */
         RankedAnswer: {
             /** Id */
@@ -6979,7 +6977,6 @@ export interface components {
             /** Letter */
             letter: string;
             saved: components["schemas"]["Result"];
-            money: components["schemas"]["Result"];
             cost: components["schemas"]["Figure"] | null;
             payback: components["schemas"]["Result"];
             /** Is Base */

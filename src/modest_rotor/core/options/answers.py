@@ -130,12 +130,11 @@ class RepairAnswer(Frozen):
 
 
 class RankedAnswer(Frozen):
-    """A candidate against the base: what it saves a year, in kWh and money, what it costs, when that is back."""
+    """A candidate against the base: what it saves a year, what it costs, when that is back."""
 
     id: str
     letter: str
     saved: Result
-    money: Result
     cost: Figure | None
     payback: Result
     is_base: bool
@@ -157,4 +156,4 @@ class OptionsAnswer(Frozen):
     options: tuple[OptionAnswer, ...]
     overlap: str | None
     repair: RepairAnswer | None = None
-    ranking: RankingAnswer | None = None
+    ranking: RankingAnswer | None = Field(default=None, exclude=True, description="told by the first page of the job")

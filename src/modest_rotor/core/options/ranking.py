@@ -86,7 +86,6 @@ def _answer(row: _Row, base: Reckoned, against: Yardstick) -> RankedAnswer:
         id=row.one.solved.considered.id,
         letter=row.letter,
         saved=saved,
-        money=year_results.priced("Saved a year", row.saved, year.price, waits, keeps),
         cost=figure("cost", row.cost, "estimated") if row.cost is not None else None,
         payback=money_results.payback_result(money),
         is_base=keeps,
