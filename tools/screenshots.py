@@ -43,17 +43,14 @@ PREDICT = (
     "document.querySelectorAll('main [role=radiogroup]').forEach((one, index) => one.querySelectorAll('button')[[2, 0, 1, 0, 2, 2][index]].click());"
     "setTimeout(() => document.querySelector('[data-turn]').click(), 12000)"
 )
-HUNT = "".join(
-    f"setTimeout(() => document.querySelector('[data-act=\"{act}\"]').click(), {700 * place});"
-    for place, act in enumerate(("read volts", "read amps", "read speed", "read watts", "Look at filter and coil"))
-)
 ASK_ALL = "document.querySelectorAll('[data-device] [data-ask]').forEach((one) => one.click())"
-WAITS = {"bench": 26.0, "bench-hunt": 5.0}
+WAITS = {"bench": 26.0}
 """Seconds until what a script begins has happened: the rig runs before and after it is turned."""
 SWEPT = ("setup", "devices")
 """Pictures that show the demo's drive after it was swept."""
 PICTURES = [  # name, path, width, height, scheme, script
     ("board", "/", 1280, 800, "light", ""),
+    ("short", f"/jobs/{AIR_HANDLER}/short", 1280, 800, "light", ""),
     ("call", f"/jobs/{KITCHEN}/call", 1280, 800, "light", ""),
     ("plate", f"/jobs/{AIR_HANDLER}/plate", 1280, 800, "light", OPEN_SLIP),
     ("no-plate", f"/jobs/{ROOF_FAN}/plate", 1280, 800, "light", NO_PLATE),
@@ -61,7 +58,7 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("findings", f"/jobs/{FAN_COIL}/findings", 1280, 800, "light", ""),
     ("duty", f"/jobs/{AIR_HANDLER}/duty", 1280, 800, "light", ""),
     ("options", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", ""),
-    ("decision", f"/jobs/{COLD_STORE}/decision", 1280, 800, "light", ""),
+    ("decision", f"/jobs/{COLD_STORE}/decision", 1280, 800, "dark", ""),
     ("report", f"/jobs/{COLD_STORE}/report", 1280, 800, "light", ""),
     ("setup", f"/jobs/{HALL_FAN}/setup", 1280, 800, "light", COMMANDS),
     ("proof", f"/jobs/{FINISHED}/proof", 1280, 800, "light", ""),
@@ -70,7 +67,6 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("catalogue", "/catalogue", 1280, 800, "light", ""),
     ("workings", "/workings/air_heat", 1280, 800, "light", TYPE_HEAT),
     ("bench", "/bench/course/block-forward-curved", 1280, 800, "light", PREDICT),
-    ("bench-hunt", "/bench/hunt/1004", 1280, 800, "dark", HUNT),
     ("readings-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", ""),
 ]
 

@@ -106,3 +106,36 @@ def test_on_a_phone_every_station_is_one_list_away(screen: Screen, application: 
     screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "dialog[open] [data-station=options]"))
     screen.run("document.querySelector('dialog[open] [data-station=options]').click()")
     screen.until(lambda: screen.heading() == "Options")
+
+
+def test_a_caution_that_was_read_today_folds_to_its_first_line_and_never_goes_away(
+    screen: Screen, application: Application
+) -> None:
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/readings", "Readings")
+    screen.sees("Prove the meter before and after")
+    screen.press("read", "main//button")
+    screen.until(lambda: "Prove the meter before and after" not in screen.text())
+    screen.browser.refresh()
+    screen.sees("Live measurements only by people qualified")
+    assert "Prove the meter before and after" not in screen.text()
+    screen.press("all of it")
+    screen.sees("Prove the meter before and after")
+
+
+def test_single_keys_can_be_switched_off_and_the_first_tab_leads_past_the_bars(
+    screen: Screen, application: Application
+) -> None:
+    screen.go(f"/jobs/{taken_in(application, KRAUSE)}/plate", "Plate")
+    screen.keys(Keys.TAB)
+    assert screen.run("return document.activeElement.hasAttribute('data-skip')")
+    screen.keys(Keys.ENTER)
+    screen.until(lambda: screen.run("return document.activeElement.tagName") == "H1")
+    screen.run("localStorage.setItem('modest-rotor keys', 'false')")
+    screen.browser.refresh()
+    screen.until(lambda: screen.heading() == "Plate")
+    screen.keys("b")
+    assert screen.heading() == "Plate"
+    screen.run("localStorage.setItem('modest-rotor keys', 'true')")
+    screen.keys("b")
+    screen.until(lambda: screen.heading() == "Board")

@@ -82,6 +82,9 @@ class QuantityFacts(BaseModel):
     ip: UnitFacts
     si: UnitFacts
     typed_units: list[str]
+    letters: bool = Field(
+        description="whether a sign, a fraction or a unit is usual in it, so that a phone shows its letters"
+    )
 
 
 class JobHead(BaseModel):

@@ -18,6 +18,8 @@ from modest_rotor.store.database import database, newest_applied, with_connectio
 from modest_rotor.store.saving import about_command
 
 router = APIRouter(prefix="/api", tags=["reference"])
+WITH_FRACTIONS = ("rated_power", "shaft_power", "dimension", "energy_price")
+"""Quantities in which a fraction or a unit is usually typed."""
 LONGEST_HEALTH_S = 1.5
 _limiter = CapacityLimiter(2)
 """Threads of its own: whoever asks how it is must not wait behind those who wait for the database."""
@@ -58,7 +60,11 @@ def rules() -> tuple[RuleFacts, ...]:
 
 def _facts(what: Quantity) -> QuantityFacts:
     return QuantityFacts(
-        label=what.label, ip=_unit(what, "ip"), si=_unit(what, "si"), typed_units=[unit.symbol for unit in what.units]
+        label=what.label,
+        ip=_unit(what, "ip"),
+        si=_unit(what, "si"),
+        typed_units=[unit.symbol for unit in what.units],
+        letters=what.low < 0 or what.name in WITH_FRACTIONS,
     )
 
 

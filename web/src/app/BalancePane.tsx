@@ -262,15 +262,15 @@ const FEW_READOUTS = {
   "& tr[data-row=flow] td": { fontSize: "flow" },
   "& td[data-unit], & tr[data-row=flow] td[data-unit]": READOUTS["& td[data-unit]"],
   "& td[data-waits], & tr[data-row=flow] td[data-waits]": WAITS,
-  "& [data-read] > span > span + span": { fontSize: "13.5px" },
+  "& [data-read] > span > span + span": { fontSize: "0.84375rem" },
 };
 const MANY_READOUTS = {
   ...READOUTS,
   "& td": { fontSize: "text" },
   "& td[data-unit]": READOUTS["& td[data-unit]"],
-  "& [data-read] > span > span + span": { display: "block", fontSize: "12px" },
+  "& [data-read] > span > span + span": { display: "block", fontSize: "0.8125rem" },
 };
-const DOCK_READ = { "& [data-read] > span > span + span": { fontSize: "13.5px" } };
+const DOCK_READ = { "& [data-read] > span > span + span": { fontSize: "0.84375rem" } };
 
 /** On narrow screens the balance is its readouts, and one touch opens it over the sheet. */
 export function BalanceDock({ station }: { station: Station }) {

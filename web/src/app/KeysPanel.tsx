@@ -6,7 +6,9 @@ import { useReader } from "../shared/reader";
 
 const KEYS: readonly [string, string][] = [
   ["Alt 1 … Alt 9, Alt 0", "station one to nine, and the tenth"],
+  ["Alt with the key left of 1", "the job in short"],
   ["B", "Board (outside a field)"],
+  ["Enter, outside a field", "the one thing to do next, at the foot"],
   ["Enter, in a field", "keep it, and go to the next best reading"],
   ["Tab, Shift Tab", "next field, field before"],
   ["↑ ↓", "field above, field below"],
@@ -61,7 +63,7 @@ export function KeysPanel({ close }: { close: () => void }) {
         ))}
       </Choice>
       <Choice title="Screen">
-        {(["light", "dark"] as const).map((scheme) => (
+        {(["light", "dark", "sunlight"] as const).map((scheme) => (
           <Press
             key={scheme}
             type="button"
@@ -72,6 +74,20 @@ export function KeysPanel({ close }: { close: () => void }) {
             {scheme}
           </Press>
         ))}
+      </Choice>
+      <Choice title="Single keys">
+        {([true, false] as const).map((on) => (
+          <Press
+            key={String(on)}
+            type="button"
+            aria-pressed={reader.singleKeys === on}
+            onClick={() => reader.setSingleKeys(on)}
+            textDecoration={reader.singleKeys === on ? "underline" : "none"}
+          >
+            {on ? "on" : "off"}
+          </Press>
+        ))}
+        <Small>those that stand alone below, outside a field; the ones with Alt or Ctrl stay</Small>
       </Choice>
       <Box as="table" width="100%" borderCollapse="collapse" fontSize="small">
         <tbody>

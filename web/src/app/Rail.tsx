@@ -28,7 +28,6 @@ export function Rail({ here }: { here: Page }) {
     >
       <Box px={{ md: "10px", lg: "16px" }} py="9px" flexShrink={0} borderBottom="1px solid" borderColor="hair">
         <Box fontWeight={600}>{view.machine.name}</Box>
-        <Small>{[view.site_name, view.machine.place].filter(Boolean).join(", ")}</Small>
       </Box>
       <Go
         to={`/jobs/${view.id}/${SHORT}`}

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type ReactNode, useState } from "react";
+import { type MouseEvent, type ReactNode, useState } from "react";
 import { Link } from "react-router";
 
 import { Cap } from "../shared/parts";
@@ -17,6 +17,14 @@ interface TopLineProps {
 }
 
 const UNIT_WORDS = { ip: "cfm, in. w.g., hp", si: "L/s, Pa, W" } as const;
+
+/** Past the line and the rail, to the page's own heading. */
+function skip(event: MouseEvent) {
+  event.preventDefault();
+  const main = document.querySelector<HTMLElement>("main h1") ?? document.querySelector<HTMLElement>("main");
+  main?.setAttribute("tabindex", "-1");
+  main?.focus();
+}
 
 /** The line above every page: where one is, whether it is saved, and the reader's own choices. */
 export function TopLine({ trail, manySites = false, children }: TopLineProps) {
@@ -39,6 +47,9 @@ export function TopLine({ trail, manySites = false, children }: TopLineProps) {
       zIndex={4}
       fontSize="small"
     >
+      <a href="#main" data-skip onClick={skip}>
+        to what this page is for
+      </a>
       <Home to="/" aria-label="Modest Rotor: to the Board">
         Modest Rotor
       </Home>

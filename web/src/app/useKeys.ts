@@ -3,6 +3,7 @@ import { useNavigate } from "react-router";
 
 import type { JobDesk } from "../shared/desk";
 import { focusField } from "../shared/focus";
+import { singleKeysOn } from "../shared/reader";
 import { nextAt, type Page, SHORT, STATIONS } from "../shared/stations";
 
 interface Here {
@@ -53,7 +54,7 @@ function historyKey(event: KeyboardEvent, desk: JobDesk): boolean {
 }
 
 function pageKey(event: KeyboardEvent, navigate: (to: string) => unknown): boolean {
-  if (event.ctrlKey || event.metaKey || event.altKey) return false;
+  if (event.ctrlKey || event.metaKey || event.altKey || !singleKeysOn()) return false;
   if (event.key.toLowerCase() === "b") navigate("/");
   else if (event.key.toLowerCase() === "n") document.querySelector<HTMLElement>("[data-add]")?.click();
   else if (event.key === "?") document.querySelector<HTMLElement>("[data-keys]")?.click();

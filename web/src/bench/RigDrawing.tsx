@@ -457,4 +457,4 @@ function Capacitor({ left, words }: { left: number; words: string }) {
   );
 }
 
-const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "12px", color: "ink" } });
+const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "0.8125rem", color: "ink" } });

@@ -3,6 +3,7 @@ import { memo, useEffect, useMemo } from "react";
 import { useNavigate } from "react-router";
 
 import type { Schemas } from "../shared/api";
+import { singleKeysOn } from "../shared/reader";
 import { Cap, Cell, Press, SeverityWord, Small, Word } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import type { BenchDesk, BenchState } from "./desk";
@@ -236,7 +237,7 @@ function useRigKeys(desk: BenchDesk, state: BenchState) {
         event.preventDefault();
         void desk.turn();
       }
-      if (event.key.toLowerCase() === "o") desk.switchTo(!on);
+      if (event.key.toLowerCase() === "o" && singleKeysOn()) desk.switchTo(!on);
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);

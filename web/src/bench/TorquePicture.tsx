@@ -119,4 +119,4 @@ function Names({
   );
 }
 
-const Svg = chakra("svg", { base: { width: "100%", maxWidth: "560px", fontSize: "12px", color: "ink" } });
+const Svg = chakra("svg", { base: { width: "100%", maxWidth: "560px", fontSize: "0.8125rem", color: "ink" } });

@@ -115,5 +115,5 @@ function pathOf(wave: Wave, x: (ms: number) => number, y: (value: number) => num
 }
 
 const Svg = chakra("svg", {
-  base: { width: "100%", maxWidth: "560px", fontSize: "12px", color: "ink", display: "block" },
+  base: { width: "100%", maxWidth: "560px", fontSize: "0.8125rem", color: "ink", display: "block" },
 });

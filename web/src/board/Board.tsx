@@ -167,7 +167,7 @@ function SiteJobs({ site }: { site: Site }) {
           borderColor="rule"
         >
           <Box gridColumn={{ base: "auto", lg: "1 / 3" }}>
-            <Box as="h2" fontWeight={600} fontSize="16.5px" display="inline">
+            <Box as="h2" fontWeight={600} fontSize="1.03125rem" display="inline">
               {site.site.name}
             </Box>{" "}
             <Small>
@@ -193,7 +193,7 @@ function JobLine({ job }: { job: Job }) {
   return (
     <JobLink to={`/jobs/${job.id}/short`} data-job={job.id}>
       <Box>
-        <Box fontWeight={600} fontSize="16px">
+        <Box fontWeight={600} fontSize="1rem">
           {job.machine}
         </Box>
         {job.place && <Small>{job.place}</Small>}
@@ -251,7 +251,7 @@ function RouteTicks({ at, stopped }: { at: Schemas["Station"]; stopped: boolean 
           return (
             <g key={station.id} fill={stopped ? "var(--chakra-colors-brick)" : "var(--chakra-colors-ink)"}>
               <rect x={x - 4} y={6} width={8} height={14} />
-              <text x={x} y={35} textAnchor={index > 7 ? "end" : index < 2 ? "start" : "middle"} fontSize={12}>
+              <text x={x} y={35} textAnchor={index > 7 ? "end" : index < 2 ? "start" : "middle"} fontSize={13}>
                 {station.title}
               </text>
             </g>

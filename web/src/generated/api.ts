@@ -6954,6 +6954,11 @@ export interface components {
             si: components["schemas"]["UnitFacts"];
             /** Typed Units */
             typed_units: string[];
+            /**
+             * Letters
+             * @description whether a sign, a fraction or a unit is usual in it, so that a phone shows its letters
+             */
+            letters: boolean;
         };
         /**
          * RailEntry

@@ -19,7 +19,8 @@ export const quantities = {
       "kW",
       "hp",
       "PS"
-    ]
+    ],
+    "letters": true
   },
   "shaft_power": {
     "label": "shaft power",
@@ -40,7 +41,8 @@ export const quantities = {
       "kW",
       "hp",
       "PS"
-    ]
+    ],
+    "letters": true
   },
   "input_power": {
     "label": "input power",
@@ -61,7 +63,8 @@ export const quantities = {
       "kW",
       "hp",
       "PS"
-    ]
+    ],
+    "letters": false
   },
   "rated_voltage": {
     "label": "rated voltage",
@@ -80,7 +83,8 @@ export const quantities = {
     "typed_units": [
       "V",
       "kV"
-    ]
+    ],
+    "letters": false
   },
   "voltage": {
     "label": "voltage",
@@ -99,7 +103,8 @@ export const quantities = {
     "typed_units": [
       "V",
       "kV"
-    ]
+    ],
+    "letters": false
   },
   "rated_current": {
     "label": "full-load amps",
@@ -118,7 +123,8 @@ export const quantities = {
     "typed_units": [
       "A",
       "mA"
-    ]
+    ],
+    "letters": false
   },
   "current": {
     "label": "line amps",
@@ -137,7 +143,8 @@ export const quantities = {
     "typed_units": [
       "A",
       "mA"
-    ]
+    ],
+    "letters": false
   },
   "rated_speed": {
     "label": "rated speed",
@@ -156,7 +163,8 @@ export const quantities = {
     "typed_units": [
       "rpm",
       "r/s"
-    ]
+    ],
+    "letters": false
   },
   "speed": {
     "label": "speed",
@@ -175,7 +183,8 @@ export const quantities = {
     "typed_units": [
       "rpm",
       "r/s"
-    ]
+    ],
+    "letters": false
   },
   "frequency": {
     "label": "frequency",
@@ -194,7 +203,8 @@ export const quantities = {
     "typed_units": [
       "Hz",
       "kHz"
-    ]
+    ],
+    "letters": false
   },
   "capacitance": {
     "label": "capacitance",
@@ -213,7 +223,8 @@ export const quantities = {
     "typed_units": [
       "F",
       "µF"
-    ]
+    ],
+    "letters": false
   },
   "supply_static_pressure": {
     "label": "supply static pressure",
@@ -239,7 +250,8 @@ export const quantities = {
       "psi",
       "ft w.",
       "m w."
-    ]
+    ],
+    "letters": true
   },
   "return_static_pressure": {
     "label": "return static pressure",
@@ -265,7 +277,8 @@ export const quantities = {
       "psi",
       "ft w.",
       "m w."
-    ]
+    ],
+    "letters": true
   },
   "pressure": {
     "label": "pressure",
@@ -291,7 +304,8 @@ export const quantities = {
       "psi",
       "ft w.",
       "m w."
-    ]
+    ],
+    "letters": false
   },
   "held_pressure": {
     "label": "duct pressure that is held",
@@ -317,7 +331,8 @@ export const quantities = {
       "psi",
       "ft w.",
       "m w."
-    ]
+    ],
+    "letters": false
   },
   "static_lift": {
     "label": "static lift",
@@ -343,7 +358,8 @@ export const quantities = {
       "psi",
       "ft w.",
       "m w."
-    ]
+    ],
+    "letters": false
   },
   "pump_differential": {
     "label": "pump differential",
@@ -369,7 +385,8 @@ export const quantities = {
       "psi",
       "ft w.",
       "m w."
-    ]
+    ],
+    "letters": false
   },
   "airflow": {
     "label": "airflow",
@@ -393,7 +410,8 @@ export const quantities = {
       "L/min",
       "cfm",
       "gpm"
-    ]
+    ],
+    "letters": false
   },
   "water_flow": {
     "label": "water flow",
@@ -417,7 +435,8 @@ export const quantities = {
       "L/min",
       "cfm",
       "gpm"
-    ]
+    ],
+    "letters": false
   },
   "torque": {
     "label": "torque",
@@ -437,7 +456,8 @@ export const quantities = {
       "N·m",
       "lbf·ft",
       "ozf·in"
-    ]
+    ],
+    "letters": false
   },
   "slip": {
     "label": "slip",
@@ -456,7 +476,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": true
   },
   "load": {
     "label": "load",
@@ -475,7 +496,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "flow_share": {
     "label": "share of full flow",
@@ -494,7 +516,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "hours": {
     "label": "hours a year",
@@ -512,7 +535,8 @@ export const quantities = {
     },
     "typed_units": [
       "h"
-    ]
+    ],
+    "letters": false
   },
   "energy_price": {
     "label": "energy price",
@@ -530,7 +554,8 @@ export const quantities = {
     },
     "typed_units": [
       "per kWh"
-    ]
+    ],
+    "letters": true
   },
   "cost": {
     "label": "cost fitted",
@@ -548,7 +573,8 @@ export const quantities = {
     },
     "typed_units": [
       "money"
-    ]
+    ],
+    "letters": false
   },
   "money": {
     "label": "money",
@@ -566,7 +592,8 @@ export const quantities = {
     },
     "typed_units": [
       "money"
-    ]
+    ],
+    "letters": true
   },
   "energy": {
     "label": "energy",
@@ -584,7 +611,8 @@ export const quantities = {
     },
     "typed_units": [
       "kWh"
-    ]
+    ],
+    "letters": true
   },
   "payback": {
     "label": "simple payback",
@@ -602,7 +630,8 @@ export const quantities = {
     },
     "typed_units": [
       "years"
-    ]
+    ],
+    "letters": false
   },
   "efficiency": {
     "label": "efficiency",
@@ -621,7 +650,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "poles": {
     "label": "poles",
@@ -639,7 +669,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "relative_flow": {
     "label": "flow relative to as found",
@@ -658,7 +689,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "ratio": {
     "label": "ratio",
@@ -677,7 +709,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "relative_pressure": {
     "label": "pressure relative to as found",
@@ -696,7 +729,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "power_factor": {
     "label": "power factor",
@@ -715,7 +749,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "apparent_power": {
     "label": "apparent power",
@@ -734,7 +769,8 @@ export const quantities = {
     "typed_units": [
       "VA",
       "kVA"
-    ]
+    ],
+    "letters": false
   },
   "resistance": {
     "label": "resistance",
@@ -754,7 +790,8 @@ export const quantities = {
       "Ω",
       "kΩ",
       "MΩ"
-    ]
+    ],
+    "letters": false
   },
   "temperature": {
     "label": "temperature",
@@ -773,7 +810,8 @@ export const quantities = {
     "typed_units": [
       "°C",
       "°F"
-    ]
+    ],
+    "letters": true
   },
   "temperature_difference": {
     "label": "temperature difference",
@@ -792,7 +830,8 @@ export const quantities = {
     "typed_units": [
       "K",
       "°F"
-    ]
+    ],
+    "letters": true
   },
   "altitude": {
     "label": "altitude",
@@ -813,7 +852,8 @@ export const quantities = {
       "mm",
       "in.",
       "ft"
-    ]
+    ],
+    "letters": true
   },
   "dimension": {
     "label": "dimension",
@@ -834,7 +874,8 @@ export const quantities = {
       "mm",
       "in.",
       "ft"
-    ]
+    ],
+    "letters": true
   },
   "air_pressure": {
     "label": "pressure of the air",
@@ -860,7 +901,8 @@ export const quantities = {
       "psi",
       "ft w.",
       "m w."
-    ]
+    ],
+    "letters": false
   },
   "density": {
     "label": "density",
@@ -879,7 +921,8 @@ export const quantities = {
     "typed_units": [
       "kg/m³",
       "lb/ft³"
-    ]
+    ],
+    "letters": false
   },
   "humidity_ratio": {
     "label": "humidity ratio",
@@ -898,7 +941,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "heat_flow": {
     "label": "heat flow",
@@ -919,7 +963,8 @@ export const quantities = {
       "kW",
       "Btu/h",
       "ton"
-    ]
+    ],
+    "letters": true
   },
   "emissions": {
     "label": "emissions",
@@ -938,7 +983,8 @@ export const quantities = {
     "typed_units": [
       "kg",
       "lb"
-    ]
+    ],
+    "letters": true
   },
   "emission_rate": {
     "label": "emissions of the supply",
@@ -958,7 +1004,8 @@ export const quantities = {
       "kg/kWh",
       "g/kWh",
       "lb/MWh"
-    ]
+    ],
+    "letters": false
   },
   "service_factor": {
     "label": "service factor",
@@ -976,7 +1023,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "run_up": {
     "label": "seconds to full speed",
@@ -995,7 +1043,8 @@ export const quantities = {
     "typed_units": [
       "s",
       "min"
-    ]
+    ],
+    "letters": false
   },
   "starts": {
     "label": "starts a year",
@@ -1013,7 +1062,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "derating": {
     "label": "derating",
@@ -1032,7 +1082,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "kva_per_hp": {
     "label": "locked-rotor volt-amperes over rated power",
@@ -1051,7 +1102,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "share_of_hours": {
     "label": "share of the hours",
@@ -1070,7 +1122,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "cooling_performance": {
     "label": "cold per electricity",
@@ -1088,7 +1141,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "change": {
     "label": "change of what is shown",
@@ -1107,7 +1161,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": true
   },
   "read_power_factor": {
     "label": "power factor",
@@ -1125,7 +1180,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "capacitor_voltage": {
     "label": "volts on the capacitor",
@@ -1144,7 +1200,8 @@ export const quantities = {
     "typed_units": [
       "V",
       "kV"
-    ]
+    ],
+    "letters": false
   },
   "winding_resistance": {
     "label": "winding resistance",
@@ -1164,7 +1221,8 @@ export const quantities = {
       "Ω",
       "kΩ",
       "MΩ"
-    ]
+    ],
+    "letters": false
   },
   "ground_resistance": {
     "label": "resistance to ground",
@@ -1184,7 +1242,8 @@ export const quantities = {
       "Ω",
       "kΩ",
       "MΩ"
-    ]
+    ],
+    "letters": false
   },
   "running_time": {
     "label": "minutes running",
@@ -1203,7 +1262,8 @@ export const quantities = {
     "typed_units": [
       "s",
       "min"
-    ]
+    ],
+    "letters": false
   },
   "signal": {
     "label": "command signal",
@@ -1222,7 +1282,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "heat_input": {
     "label": "heat put in",
@@ -1243,7 +1304,8 @@ export const quantities = {
       "kW",
       "Btu/h",
       "ton"
-    ]
+    ],
+    "letters": false
   },
   "gauge_pressure": {
     "label": "gauge pressure",
@@ -1269,7 +1331,8 @@ export const quantities = {
       "psi",
       "ft w.",
       "m w."
-    ]
+    ],
+    "letters": true
   },
   "volume": {
     "label": "volume",
@@ -1289,7 +1352,8 @@ export const quantities = {
       "m³",
       "ft³",
       "L"
-    ]
+    ],
+    "letters": false
   },
   "air_changes": {
     "label": "air changes an hour",
@@ -1307,7 +1371,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "flow_per_cooling": {
     "label": "airflow per cooling",
@@ -1327,7 +1392,8 @@ export const quantities = {
       "cfm/ton",
       "L/s per kW",
       "m³/h per kW"
-    ]
+    ],
+    "letters": false
   },
   "cooling_capacity": {
     "label": "cooling capacity",
@@ -1348,7 +1414,8 @@ export const quantities = {
       "kW",
       "Btu/h",
       "ton"
-    ]
+    ],
+    "letters": false
   },
   "starts_per_hour": {
     "label": "starts an hour",
@@ -1366,7 +1433,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "meter_accuracy": {
     "label": "accuracy of a meter",
@@ -1385,7 +1453,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "tolerance": {
     "label": "tolerance",
@@ -1404,7 +1473,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "shell_temperature": {
     "label": "temperature",
@@ -1423,7 +1493,8 @@ export const quantities = {
     "typed_units": [
       "°C",
       "°F"
-    ]
+    ],
+    "letters": true
   },
   "command_voltage": {
     "label": "command volts",
@@ -1442,7 +1513,8 @@ export const quantities = {
     "typed_units": [
       "V",
       "kV"
-    ]
+    ],
+    "letters": false
   },
   "count": {
     "label": "count",
@@ -1460,7 +1532,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "life": {
     "label": "life",
@@ -1478,7 +1551,8 @@ export const quantities = {
     },
     "typed_units": [
       "years"
-    ]
+    ],
+    "letters": false
   },
   "discount_rate": {
     "label": "discount rate",
@@ -1497,7 +1571,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "escalation": {
     "label": "rise of prices a year",
@@ -1516,7 +1591,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": true
   },
   "lead_time": {
     "label": "lead time",
@@ -1534,7 +1610,8 @@ export const quantities = {
     },
     "typed_units": [
       "days"
-    ]
+    ],
+    "letters": false
   },
   "season": {
     "label": "length of the season",
@@ -1552,7 +1629,8 @@ export const quantities = {
     },
     "typed_units": [
       "days"
-    ]
+    ],
+    "letters": false
   },
   "cable_length": {
     "label": "length of the leads",
@@ -1573,7 +1651,8 @@ export const quantities = {
       "mm",
       "in.",
       "ft"
-    ]
+    ],
+    "letters": false
   },
   "tightness": {
     "label": "flow-dependent part of the system against as found",
@@ -1592,7 +1671,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "cycles_per_hour": {
     "label": "cycles an hour",
@@ -1610,7 +1690,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "cycle_minutes": {
     "label": "minutes a cycle",
@@ -1629,7 +1710,8 @@ export const quantities = {
     "typed_units": [
       "s",
       "min"
-    ]
+    ],
+    "letters": false
   },
   "speed_share": {
     "label": "speed against today's",
@@ -1648,7 +1730,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "diameter_share": {
     "label": "diameter against today's",
@@ -1667,7 +1750,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "price": {
     "label": "price",
@@ -1685,7 +1769,8 @@ export const quantities = {
     },
     "typed_units": [
       "money"
-    ]
+    ],
+    "letters": false
   },
   "running_hours": {
     "label": "running hours",
@@ -1703,7 +1788,8 @@ export const quantities = {
     },
     "typed_units": [
       "h"
-    ]
+    ],
+    "letters": false
   },
   "standby_power": {
     "label": "standby power",
@@ -1724,7 +1810,8 @@ export const quantities = {
       "kW",
       "hp",
       "PS"
-    ]
+    ],
+    "letters": false
   },
   "design_share": {
     "label": "share of the wanted flow",
@@ -1743,7 +1830,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "command": {
     "label": "command",
@@ -1762,7 +1850,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "machines": {
     "label": "machines alike side by side",
@@ -1780,7 +1869,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "output_frequency": {
     "label": "frequency",
@@ -1799,7 +1889,8 @@ export const quantities = {
     "typed_units": [
       "Hz",
       "kHz"
-    ]
+    ],
+    "letters": false
   },
   "ramp": {
     "label": "seconds of a ramp",
@@ -1818,7 +1909,8 @@ export const quantities = {
     "typed_units": [
       "s",
       "min"
-    ]
+    ],
+    "letters": false
   },
   "volts_trim": {
     "label": "volts trim",
@@ -1837,7 +1929,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": true
   },
   "link_voltage": {
     "label": "volts of the DC link",
@@ -1856,7 +1949,8 @@ export const quantities = {
     "typed_units": [
       "V",
       "kV"
-    ]
+    ],
+    "letters": false
   },
   "sound_level": {
     "label": "sound level",
@@ -1874,7 +1968,8 @@ export const quantities = {
     },
     "typed_units": [
       "dB(A)"
-    ]
+    ],
+    "letters": false
   },
   "meter_noise": {
     "label": "noise of a meter",
@@ -1893,7 +1988,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "hold_time": {
     "label": "hold time",
@@ -1912,7 +2008,8 @@ export const quantities = {
     "typed_units": [
       "s",
       "min"
-    ]
+    ],
+    "letters": false
   },
   "step_frequency": {
     "label": "step of the sweep",
@@ -1931,7 +2028,8 @@ export const quantities = {
     "typed_units": [
       "Hz",
       "kHz"
-    ]
+    ],
+    "letters": false
   },
   "margin_frequency": {
     "label": "margin beside a loud frequency",
@@ -1950,7 +2048,8 @@ export const quantities = {
     "typed_units": [
       "Hz",
       "kHz"
-    ]
+    ],
+    "letters": false
   },
   "carrier_frequency": {
     "label": "carrier frequency",
@@ -1969,7 +2068,8 @@ export const quantities = {
     "typed_units": [
       "Hz",
       "kHz"
-    ]
+    ],
+    "letters": false
   },
   "humidity": {
     "label": "relative humidity",
@@ -1988,7 +2088,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "days": {
     "label": "days",
@@ -2006,7 +2107,8 @@ export const quantities = {
     },
     "typed_units": [
       "days"
-    ]
+    ],
+    "letters": false
   },
   "volts_per_hertz": {
     "label": "volts per hertz",
@@ -2024,7 +2126,8 @@ export const quantities = {
     },
     "typed_units": [
       "V/Hz"
-    ]
+    ],
+    "letters": false
   },
   "system_exponent": {
     "label": "exponent of the system",
@@ -2042,7 +2145,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "unbalance": {
     "label": "unbalance of three lines",
@@ -2061,7 +2165,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   },
   "air_speed": {
     "label": "speed of air",
@@ -2080,7 +2185,8 @@ export const quantities = {
     "typed_units": [
       "m/s",
       "fpm"
-    ]
+    ],
+    "letters": false
   },
   "area": {
     "label": "section",
@@ -2100,7 +2206,8 @@ export const quantities = {
       "m²",
       "ft²",
       "in.²"
-    ]
+    ],
+    "letters": false
   },
   "level": {
     "label": "level",
@@ -2121,7 +2228,8 @@ export const quantities = {
       "mm",
       "in.",
       "ft"
-    ]
+    ],
+    "letters": false
   },
   "tank_area": {
     "label": "surface of the tank",
@@ -2141,7 +2249,8 @@ export const quantities = {
       "m²",
       "ft²",
       "in.²"
-    ]
+    ],
+    "letters": false
   },
   "loop_gain": {
     "label": "gain of a loop",
@@ -2159,7 +2268,8 @@ export const quantities = {
     },
     "typed_units": [
       ""
-    ]
+    ],
+    "letters": false
   },
   "loop_time": {
     "label": "seconds of a loop",
@@ -2178,7 +2288,8 @@ export const quantities = {
     "typed_units": [
       "s",
       "min"
-    ]
+    ],
+    "letters": false
   },
   "pressure_left": {
     "label": "share of the pressure at the sensor",
@@ -2197,7 +2308,8 @@ export const quantities = {
     "typed_units": [
       "%",
       "of 1"
-    ]
+    ],
+    "letters": false
   }
 } as const;
 

@@ -79,7 +79,7 @@ export function BalanceChart({
   );
 }
 
-const Svg = chakra("svg", { base: { width: "100%", maxWidth: "560px", fontSize: "12px", color: "ink" } });
+const Svg = chakra("svg", { base: { width: "100%", maxWidth: "560px", fontSize: "0.8125rem", color: "ink" } });
 
 type Place = [number, number];
 

@@ -8,7 +8,8 @@ import { unitOf } from "./figures";
 import { focusField } from "./focus";
 import { useJob } from "./job";
 import { NextBar } from "./NextBar";
-import { Cap, Micro, Press, SeverityWord, Small } from "./parts";
+import { Cap, Micro, Press, SeverityWord, Small, Word } from "./parts";
+import { useReadToday } from "./readToday";
 import { nextHere, STATIONS } from "./stations";
 import { useUnits } from "./units";
 import { PhraseText, Standing } from "./Words";
@@ -148,7 +149,9 @@ const EDGES = {
   stop: { borderTop: "4px solid", borderBottom: "4px solid", borderColor: "brick" },
 } as const;
 
+/** A caution of every job that was read today folds to its first line, and opens at a press; it never goes away. */
 const FindingLine = memo(function FindingLine({ finding }: { finding: Finding }) {
+  const [folded, setFolded] = useReadToday(finding.standing ? finding.rule : null);
   return (
     <Box
       role={finding.severity === "stop" ? "alert" : "note"}
@@ -165,7 +168,16 @@ const FindingLine = memo(function FindingLine({ finding }: { finding: Finding })
         <Box as="span" fontWeight={finding.severity === "note" ? 400 : 600}>
           <PhraseText phrase={finding.sentence} />
         </Box>{" "}
-        {finding.action} <Micro>{finding.source}</Micro>
+        {!folded && (
+          <>
+            {finding.action} <Micro>{finding.source}</Micro>
+          </>
+        )}{" "}
+        {finding.standing && (
+          <Word type="button" mx="0" px="4px" aria-expanded={!folded} onClick={() => setFolded(!folded)}>
+            {folded ? "all of it" : "read"}
+          </Word>
+        )}
       </Box>
     </Box>
   );

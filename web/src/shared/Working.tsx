@@ -127,7 +127,7 @@ export function WorkingParts({ working }: { working: Schemas["Working"] }) {
   return (
     <>
       <Part title="Formula">
-        <Box fontSize="16.5px">
+        <Box fontSize="1.03125rem">
           <Formula text={working.formula} />
         </Box>
       </Part>

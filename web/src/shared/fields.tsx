@@ -2,6 +2,7 @@ import { Box, chakra, defineRecipe } from "@chakra-ui/react";
 import { type KeyboardEvent, memo, useId } from "react";
 
 import { fields, type FieldName } from "../generated/fields";
+import { quantities, type QuantityName } from "../generated/quantities";
 import type { Basis, Entry } from "./api";
 import type { Draft, JobDesk } from "./desk";
 import { unitOf, writeEntry } from "./figures";
@@ -81,6 +82,8 @@ export const QuantityField = memo(function QuantityField({ path, label, micro, b
   const shown = value ? writeEntry(quantity, value, units) : { text: "", typed: null };
   const standing = draft || value ? (facts.basis ?? "typed") : "empty";
   const unit = unitOf(quantity, units, currency);
+  // A phone brings up its number keys, unless a sign, a fraction or a unit is usual there.
+  const letters = quantities[quantity as QuantityName]?.letters ?? true;
   return (
     <FieldFrame path={path} draft={draft} desk={desk} beside={band} under={shown.typed && `typed ${shown.typed}`}>
       {(described) => (
@@ -92,7 +95,7 @@ export const QuantityField = memo(function QuantityField({ path, label, micro, b
             aria-label={`${label ?? facts.label}${unit ? `, ${unit}` : ""}`}
             standing={standing}
             trouble={isTrouble(draft) ? "yes" : undefined}
-            inputMode="text"
+            inputMode={letters ? "text" : "decimal"}
           />
           {micro && (
             <Micro display="block" textAlign="right">

@@ -15,5 +15,5 @@ export const FIGURES = {
   "[data-standing]": { fontWeight: 600 },
   ...Object.fromEntries(Object.entries(LINES).map(([basis, look]) => [`[data-standing="${basis}"]`, look])),
   "[data-figure-band]": { color: "ink2", fontWeight: 400 },
-  "[data-figure-unit]": { color: "ink2", fontWeight: 400, fontSize: "0.8em" },
+  "[data-figure-unit]": { color: "ink2", fontWeight: 400, fontSize: "0.87em" },
 };

@@ -124,4 +124,4 @@ function drawnSteps(keep: Schemas["OptionAnswer"] | undefined, typed: readonly S
   );
 }
 
-const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "12px", mt: "6px" } });
+const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "0.8125rem", mt: "6px" } });

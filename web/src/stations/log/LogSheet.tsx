@@ -69,7 +69,7 @@ function Told({ log }: { log: LogView }) {
             <SeverityWord severity="caution" />{" "}
           </>
         )}
-        <Box as="span" fontSize="16.5px" fontWeight={600}>
+        <Box as="span" fontSize="1.03125rem" fontWeight={600}>
           <PhraseText phrase={answer.waits ? [sentenceOf(answer.waits)] : answer.sentence} />
         </Box>
         {answer.drifts && log.since && (

@@ -159,4 +159,4 @@ function middle(values: number[]): [number, number] {
   return sorted.length > 30 ? [at(0.02), at(0.98)] : [at(0), at(1)];
 }
 
-const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "12px" } });
+const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "0.8125rem" } });

@@ -230,4 +230,4 @@ function spread(places: readonly number[]): number[] {
   return moved.map((place) => place - over);
 }
 
-const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "12px" } });
+const Svg = chakra("svg", { base: { width: "100%", display: "block", fontSize: "0.8125rem" } });

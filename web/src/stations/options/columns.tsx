@@ -72,7 +72,7 @@ const LOOK = {
     "& [data-cell=alike] [data-standing]": { fontWeight: 400, color: "ink2" },
     "& [data-letter]": { display: "inline" },
     // On a phone a band stands under its value.
-    "& [data-figure-band]": { display: "block", fontSize: "12px" },
+    "& [data-figure-band]": { display: "block", fontSize: "0.8125rem" },
   },
 };
 

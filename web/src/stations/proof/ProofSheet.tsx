@@ -101,7 +101,7 @@ function Verdict() {
       <Box fontSize="title" fontWeight={600} color={VERDICT_COLOURS[proof.verdict ?? ""] ?? "ink"}>
         {proof.option} {proof.title}: {proof.verdict}
       </Box>
-      <Box py="4px" fontSize="16.5px">
+      <Box py="4px" fontSize="1.03125rem">
         <PhraseText phrase={proof.sentence ?? []} />
       </Box>
       <Box display="flex" gap="2px 24px" flexWrap="wrap">

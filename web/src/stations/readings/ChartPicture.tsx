@@ -60,7 +60,7 @@ export const ChartPicture = memo(function ChartPicture({ state, up, marks, name 
   );
 });
 
-const Svg = chakra("svg", { base: { width: "100%", maxWidth: "460px", fontSize: "12px", color: "ink" } });
+const Svg = chakra("svg", { base: { width: "100%", maxWidth: "460px", fontSize: "0.8125rem", color: "ink" } });
 const Disc = chakra("circle", { base: { fill: "copper" } });
 const Named = chakra("text", { base: { fill: "copper", fontWeight: 600 } });
 const Quiet = chakra("text", { base: { fill: "ink2" } });

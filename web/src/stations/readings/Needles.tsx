@@ -116,4 +116,4 @@ function Cell({ move }: { move: Move | undefined }) {
   );
 }
 
-const BAND_BELOW = { "& > span > span + span": { display: "block", fontSize: "12px" } };
+const BAND_BELOW = { "& > span > span + span": { display: "block", fontSize: "0.8125rem" } };

@@ -56,7 +56,7 @@ export const StepLine = memo(function StepLine({ step, open, toggle, children }:
             </Box>
           )}
           {(step.value ?? []).length > 0 && (
-            <Box py="4px" fontSize="16.5px" fontWeight={600}>
+            <Box py="4px" fontSize="1.03125rem" fontWeight={600}>
               <PhraseText phrase={step.value ?? []} />
             </Box>
           )}

@@ -7,6 +7,7 @@ import type { Refused, Schemas } from "../../shared/api";
 import { Fold, under } from "../../shared/Fold";
 import { useJob, useView } from "../../shared/job";
 import { Cap, Press, SeverityWord, Small, Word } from "../../shared/parts";
+import { singleKeysOn } from "../../shared/reader";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { sweepBegun, sweepNow, sweepSteered } from "./acts";
 import { SweepPicture } from "./SweepPicture";
@@ -70,7 +71,15 @@ function useMark(hertz: number | null, going: "up" | "down" | null) {
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLElement && event.target.matches("input, select, textarea");
-      if (event.key.toLowerCase() === "l" && !typing && !event.ctrlKey && !event.altKey && !event.metaKey) mark();
+      if (
+        event.key.toLowerCase() === "l" &&
+        singleKeysOn() &&
+        !typing &&
+        !event.ctrlKey &&
+        !event.altKey &&
+        !event.metaKey
+      )
+        mark();
     };
     window.addEventListener("keydown", onKeyDown);
     return () => window.removeEventListener("keydown", onKeyDown);
@@ -86,7 +95,7 @@ function LoudButton({ mark }: { mark: () => void }) {
       textAlign="center"
       width="100%"
       minHeight="92px"
-      fontSize="25px"
+      fontSize="1.5625rem"
       borderColor="ink"
       borderWidth="2px"
       onClick={mark}
@@ -134,7 +143,7 @@ function ByDrive() {
       {under_way && run && (
         <>
           <Box display="flex" gap="20px" alignItems="baseline" flexWrap="wrap">
-            <Box fontSize="33px" fontWeight={600}>
+            <Box fontSize="2.0625rem" fontWeight={600}>
               {run.at && <FigureText figure={run.at} line={false} />}
             </Box>
             <Box>
@@ -200,7 +209,7 @@ function ByHand({ frequencies }: { frequencies: readonly number[] }) {
     <Box py="8px" data-sweep="by hand">
       {place === 0 && <LabelledField path="setup/sweep/cleared" />}
       <Box display="flex" gap="20px" alignItems="baseline" flexWrap="wrap">
-        <Box fontSize="33px" fontWeight={600} data-at={at.hertz}>
+        <Box fontSize="2.0625rem" fontWeight={600} data-at={at.hertz}>
           {at.hertz} Hz
         </Box>
         <Box>

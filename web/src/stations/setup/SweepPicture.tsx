@@ -100,5 +100,5 @@ export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"
 }
 
 const Svg = chakra("svg", {
-  base: { width: "100%", display: "block", fontSize: "12px", mt: "6px", maxWidth: "720px" },
+  base: { width: "100%", display: "block", fontSize: "0.8125rem", mt: "6px", maxWidth: "720px" },
 });

@@ -128,7 +128,7 @@ function Now({ now }: { now: Short["now"] }) {
   );
 }
 
-const LARGE = { "& [data-figure-band], & [data-figure-unit]": { fontSize: "15px", fontWeight: 400 } };
+const LARGE = { "& [data-figure-band], & [data-figure-unit]": { fontSize: "0.9375rem", fontWeight: 400 } };
 
 function Worst({ worst }: { worst: Schemas["WorstFinding"] }) {
   const { view } = useJob();
