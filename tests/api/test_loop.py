@@ -115,6 +115,32 @@ def test_a_stop_ends_a_step_test_before_its_second_frequency(hall: Desk, plants:
     assert held[Role.RUN] == 0 and held[Role.FREQUENCY_COMMAND] == pytest.approx(45, abs=0.1)
 
 
+def test_a_step_test_keeps_clear_of_the_bands_that_the_drive_skips(hall: Desk, plants: StandIns) -> None:
+    drive = plants.called("hall-drive")
+    drive.write(Role.SKIP_1_HIGH, 46.0)
+    drive.write(Role.SKIP_1_LOW, 44.0)
+    run = stepped(hall)
+    assert run["state"] == "done", run["sentence"]
+    loop = hall.load()["document"]["setup"]["loop"]
+    assert loop["hertz_before"]["si"] == pytest.approx(43.5, abs=0.06)
+    assert loop["hertz_after"]["si"] == pytest.approx(50, abs=0.06)
+
+    drive.write(Role.SKIP_1_HIGH, 60.0)
+    drive.write(Role.SKIP_1_LOW, 12.0)
+    assert "leave no room for a step" in hall.post("setup/plan", 422, what="step test")["sentence"]
+
+
+def test_a_drive_that_does_not_go_where_it_is_told_is_named(
+    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr(loop_run, "LONGEST_WAIT_S", 20.0)
+    plan = hall.post("setup/plan", what="step test")
+    hall.post("setup/loop-run/step", what="step test", digest=plan["digest"], who="Ann")
+    plants.called("hall-drive").write(Role.SKIP_1_HIGH, 47.0)
+    plants.called("hall-drive").write(Role.SKIP_1_LOW, 40.0)
+    assert "Told 45.0 Hz the drive gives 40.0 Hz" in ended(hall)["sentence"]
+
+
 def test_two_runs_at_once_and_writes_beside_a_run_are_refused(hall: Desk, plants: StandIns) -> None:
     hall.does("setup/loop/tries")
     plan = hall.post("setup/plan", what="watch")

@@ -33,7 +33,10 @@ def patiently(screen: Screen, condition: Callable[[], Any]) -> Any:
             return screen.until(condition)
         except AssertionError:
             continue
-    raise AssertionError(f"waited in vain; the page says:\n{screen.text()[:3000]}")
+    runs = [
+        one.text for one in screen.browser.find_elements(By.CSS_SELECTOR, "[data-loop-run], [data-sweep], [role=alert]")
+    ]
+    raise AssertionError(f"waited in vain; runs: {runs}; the page says:\n{screen.text()[:3000]}")
 
 
 def open_step(screen: Screen, step: str) -> None:

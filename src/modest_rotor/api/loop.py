@@ -23,7 +23,7 @@ from modest_rotor.devices.loop_run import (
 )
 from modest_rotor.devices.reading import entry_in_site_units
 from modest_rotor.devices.sweep_run import refuse_second
-from modest_rotor.devices.writing import What, carry_out, moved_set_point, step_of
+from modest_rotor.devices.writing import What, bands_held, carry_out, moved_set_point, step_of
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.devices import KeptDevice
@@ -80,7 +80,7 @@ def start_step(job_id: int, said: Confirmed) -> LoopRunAnswer:
     """Put the loop in hand, run to the first frequency, and step to the second once the value stands; after that was seen."""
     stored = jobs.load(job_id)
     kept, loop = _written(stored, What.STEP, said)
-    order = LoopOrder(RunKind.STEP, _span(loop), *step_of(loop))
+    order = LoopOrder(RunKind.STEP, _span(loop), *step_of(loop, bands_held(kept)))
     return LoopRunAnswer(run=begin_run(job_id, kept.id, order, said.who.strip()).view())
 
 

@@ -33,6 +33,7 @@ from modest_rotor.devices.writing import (
     Outcome,
     What,
     WritePlan,
+    bands_held,
     carry_out,
     plan_write,
     stop_device,
@@ -334,7 +335,8 @@ def plan_for(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
         raise ChangeRefused(
             f"Steps before power are not signed: {', '.join(unsigned)}. A real machine is not started past them; nothing was written."
         )
-    values = values_for(wanted.what, profile_of(kept), setup, wanted.step, wanted.value)
+    skipped = bands_held(kept) if wanted.what is What.STEP else ()
+    values = values_for(wanted.what, profile_of(kept), setup, wanted.step, wanted.value, skipped)
     return kept, plan_write(kept, stored.id, wanted.what, values, _cautions(setup, kept))
 
 

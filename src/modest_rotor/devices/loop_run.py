@@ -145,11 +145,11 @@ class LoopRun:
     def _step(self) -> bool:
         """From where it stands on the first frequency to where it stands on the second."""
         if not self._until(lambda: self._stands(self.order.first), LONGEST_WAIT_S):
-            return self._not_still("before the step")
+            return self._not_still("before the step", self.order.first)
         begun = self._move()
         settled = self._until(lambda: len(self.samples) - begun > LEAST_LOOKS and self._stands(self.order.second), LONGEST_STEP_S)  # fmt: skip
         if not settled:
-            return self._not_still("after the step")
+            return self._not_still("after the step", self.order.second)
         after = self.samples[begun:]
         times = np.array([one.at_s - after[0].at_s for one in after])
         values = np.array([one.value for one in after])
@@ -159,9 +159,12 @@ class LoopRun:
         self.sentence = "The step was read; its values stand below."
         return True
 
-    def _not_still(self, when: str) -> bool:
+    def _not_still(self, when: str, told_hz: float) -> bool:
         if self._stop.is_set():
             return False
+        gives = self.samples[-1].hertz if self.samples else told_hz
+        if abs(gives - told_hz) > REACHED_HZ:
+            raise OutsideValidity(f"Told {told_hz:.1f} Hz the drive gives {gives:.1f} Hz: look at its ramps, its own limits, skipped bands and faults, then step again.")  # fmt: skip
         raise OutsideValidity(f"The value did not stand {when}: something else moves it. Put other loops in hand, then step again.")  # fmt: skip
 
     def _watch(self) -> bool:

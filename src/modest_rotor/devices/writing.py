@@ -33,6 +33,9 @@ SKIPS = (
 )
 IN_HAND = {Role.LOOP_ON: 0.0}
 """Before any frequency is told: a drive whose loop is closed does not listen to it."""
+Bands = tuple[tuple[float, float], ...]
+CLEAR_HZ = 0.5
+"""A command keeps so far from a skipped band: at its very edge some drives leave it on the one side, some on the other."""
 STEP_SHARE = 0.1
 """Step of a step test, share of full command: enough to stand out, little enough for a curve to be straight. Common practice."""
 SAME = "written, reads back the same"
@@ -99,11 +102,17 @@ class Outcome(Frozen):
 
 
 def values_for(
-    what: What, profile: DeviceProfile, setup: SetupAnswer, step: str | None = None, value: float | None = None
+    what: What,
+    profile: DeviceProfile,
+    setup: SetupAnswer,
+    step: str | None = None,
+    value: float | None = None,
+    skipped: Bands = (),
 ) -> dict[Role, float]:
     """The registers that a purpose asks for, in the order in which they are written.
 
     :param step: duty step of a command. :param value: share of full speed or hertz, in place of the one worked out.
+    :param skipped: bands that the drive skips, Hz; a step test keeps clear of them.
     :raises ChangeRefused: the purpose does not fit the device or waits for something.
     """
     if what is What.STOP:
@@ -111,7 +120,7 @@ def values_for(
     if what is What.COMMAND:
         return _command(profile, setup, step, value)
     if what in LOOPED:
-        return _loop(what, profile, setup)
+        return _loop(what, profile, setup, skipped)
     if setup.drive is None or setup.sweep is None or profile.kind is not DeviceKind.DRIVE:
         raise ChangeRefused("Limits and bands are a drive's; what was chosen on Decision is none.")
     cleared = {role: 0.0 for pair in SKIPS for role in pair if profile.register(role)}
@@ -142,7 +151,7 @@ def _command(profile: DeviceProfile, setup: SetupAnswer, step: str | None, value
     raise ChangeRefused(f"{profile.name} takes no command: it only measures.")
 
 
-def _loop(what: What, profile: DeviceProfile, setup: SetupAnswer) -> dict[Role, float]:
+def _loop(what: What, profile: DeviceProfile, setup: SetupAnswer, skipped: Bands) -> dict[Role, float]:
     """Of a drive's own loop: in hand, the gains tried last with the loop closed, or the first frequency of a step test."""
     if profile.register(Role.LOOP_ON) is None:
         raise NotAllowed(f"{profile.name} has no loop of its own that could be set from here.")
@@ -153,7 +162,7 @@ def _loop(what: What, profile: DeviceProfile, setup: SetupAnswer) -> dict[Role, 
         raise ChangeRefused("This drive’s loop holds a duct’s static; say on Set-up that it is to.")
     ends = {Role.LOW_LIMIT: loop.low.value, Role.HIGH_LIMIT: loop.full.value}
     if what is What.STEP:
-        return IN_HAND | ends | {Role.FREQUENCY_COMMAND: step_of(loop)[0], Role.RUN: 1.0}
+        return IN_HAND | ends | {Role.FREQUENCY_COMMAND: step_of(loop, skipped)[0], Role.RUN: 1.0}
     if loop.set_point.figure is None or loop.range is None:
         raise ChangeRefused("The loop waits for its set point and its sensor’s range.")
     if loop.tried_gain is None or loop.tried_integral is None:
@@ -170,10 +179,35 @@ def _loop(what: What, profile: DeviceProfile, setup: SetupAnswer) -> dict[Role, 
     }
 
 
-def step_of(loop: LoopAnswer) -> tuple[float, float]:
-    """The two frequencies of a step test, Hz: a tenth of full below where the fullest step runs, and there."""
-    second = min(loop.at_full.value, loop.full.value) if loop.at_full else loop.full.value
-    return max(second - STEP_SHARE * loop.full.value, loop.low.value), second
+def step_of(loop: LoopAnswer, skipped: Bands = ()) -> tuple[float, float]:
+    """The two frequencies of a step test, Hz: a tenth of full below where the fullest step runs, and there.
+
+    :param skipped: bands that the drive skips, Hz; either end lies below a band that it would fall into.
+    :raises ChangeRefused: the bands leave no room for a step.
+    """
+    step = STEP_SHARE * loop.full.value
+    second = _clear_of(skipped, min(loop.at_full.value, loop.full.value) if loop.at_full else loop.full.value)
+    first = _clear_of(skipped, max(second - step, loop.low.value))
+    if first < loop.low.value or second - first < step / 2:
+        raise ChangeRefused("The bands that the drive skips leave no room for a step test. Clear them first, or step it by hand.")  # fmt: skip
+    return first, second
+
+
+def _clear_of(skipped: Bands, hertz: float) -> float:
+    for low, high in sorted(skipped, reverse=True):
+        if low - CLEAR_HZ < hertz < high + CLEAR_HZ:
+            hertz = low - CLEAR_HZ
+    return hertz
+
+
+def bands_held(kept: KeptDevice) -> Bands:
+    """Bands that a drive skips as it holds them now, Hz. :raises DeviceTrouble: it does not answer."""
+    profile = profile_of(kept)
+    pairs = [(low, high) for low, high in SKIPS if profile.register(low) and profile.register(high)]
+    if not pairs:
+        return ()
+    held = LINKS.link(kept).read([role for pair in pairs for role in pair]).values
+    return tuple((held[low], held[high]) for low, high in pairs if held.get(high, 0.0) > held.get(low, 0.0))
 
 
 def moved_set_point(loop: LoopAnswer) -> float:
