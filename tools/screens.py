@@ -34,6 +34,8 @@ PAGES = (
     ("Workings", "/workings"),
 )  # fmt: skip
 SETTLES_S = 1.2
+FINGERS_BELOW = 1000
+"""Width, px, below which a screen is touched: targets are then as high as a finger needs."""
 MEASURE = """
 const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
 let all = 0, first = 0, letters = 0, small = 0;
@@ -49,9 +51,14 @@ for (let node = walker.nextNode(); node; node = walker.nextNode()) {
   if (parseFloat(getComputedStyle(node.parentElement).fontSize) < 13) small += text.length;
 }
 const targets = [...document.querySelectorAll('button, a, input, select, [role=radio]')]
-  .map((one) => one.getBoundingClientRect()).filter((box) => box.width > 0 && box.height > 0);
+  .map((one) => (one.closest('label') ?? one).getBoundingClientRect()).filter((box) => box.width > 0 && box.height > 0);
 return [all, first, Math.round(100 * small / Math.max(letters, 1)), Math.round(Math.min(...targets.map((box) => box.height)))];
 """
+
+
+def touched(browser: webdriver.Chrome, yes: bool) -> None:
+    """Whether the screen is one that is touched, as a page asks by ``pointer: coarse``."""
+    browser.execute_cdp_cmd("Emulation.setTouchEmulationEnabled", {"enabled": yes, "maxTouchPoints": 1})
 
 
 def main() -> None:
@@ -66,6 +73,8 @@ def main() -> None:
     try:
         screen = Screen(browser, application.address)
         screen.size(width, height)
+        if width < FINGERS_BELOW:
+            touched(browser, True)
         print(
             f"| {width} x {height} | words | on the first screen | text under 13 px | lowest target |\n|---|---|---|---|---|"
         )

@@ -45,6 +45,10 @@ const config = defineConfig({
       "--chakra-colors-brick": "#6B0000",
     },
     ":root.sunlight body": { fontWeight: 500 },
+    // A link within a line of text: a finger's height round it, and the line stays as high as its words.
+    "main a:not([class])": {
+      "@media (pointer: coarse)": { display: "inline-block", paddingBlock: "14px", marginBlock: "-14px" },
+    },
     "[data-skip]": {
       position: "fixed",
       top: "-60px",
@@ -52,7 +56,7 @@ const config = defineConfig({
       zIndex: 9,
       background: "ink",
       color: "paper",
-      padding: "12px 18px",
+      padding: "14px 18px",
       fontWeight: 600,
     },
     "[data-skip]:focus": { top: "4px" },

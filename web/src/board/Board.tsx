@@ -305,5 +305,5 @@ const Find = chakra("label", {
 });
 
 const FindBox = chakra("input", {
-  base: { flex: 1, minWidth: 0, minHeight: "42px", border: 0, background: "transparent" },
+  base: { flex: 1, minWidth: 0, minHeight: "44px", border: 0, background: "transparent" },
 });

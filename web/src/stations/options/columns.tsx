@@ -65,6 +65,8 @@ const LOOK = {
     backgroundImage: "repeating-linear-gradient(-45deg, transparent 0 11px, var(--chakra-colors-hair) 11px 12px)",
   },
   "& [data-cell=alike] [data-standing]": { fontWeight: 400, color: "ink2" },
+  // Two ends of a range do not fit beside each other in a narrow column.
+  "& [data-cell] [data-figure=range]": { whiteSpace: "normal" },
   "& [data-letter]": { display: "none", fontWeight: 600, mr: "6px" },
   "@media (max-width: 560px)": {
     "& [data-row]": { gridTemplateColumns: "repeat(var(--count), minmax(0, 1fr))" },

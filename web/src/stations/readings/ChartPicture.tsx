@@ -36,10 +36,11 @@ export const ChartPicture = memo(function ChartPicture({ state, up, marks, name 
   const ups = columns.flatMap((column) => column.up.map(upIn));
   const x = scaleLinear([Math.min(...flows), Math.max(...flows)], [PLOT.left, PLOT.right]).nice(4);
   const y = scaleLinear([Math.min(...ups), Math.max(...ups)], [PLOT.bottom, PLOT.top]).nice(4);
+  const heights = spaced(columns.map((column) => y(upIn(column.up[column.across.length - 1] ?? 0)) + 4));
   return (
     <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${name}: ${columns.length} columns`}>
       <Axes x={x} y={y} across={`airflow, ${unitOf("airflow", units)}`} up={`${nameOf(up)}, ${unitOf(up, units)}`} />
-      {columns.map((column) => {
+      {columns.map((column, place) => {
         const path = line<number>()
           .x((index) => x(flowIn(column.across[index] ?? 0)))
           .y((index) => y(upIn(column.up[index] ?? 0)))(column.across.map((_, index) => index));
@@ -47,7 +48,7 @@ export const ChartPicture = memo(function ChartPicture({ state, up, marks, name 
         return (
           <g key={column.name}>
             <path d={path ?? ""} fill="none" stroke="currentColor" strokeWidth={1.6} />
-            <text x={x(flowIn(column.across[last] ?? 0)) + 4} y={y(upIn(column.up[last] ?? 0)) + 4} fill="currentColor">
+            <text x={x(flowIn(column.across[last] ?? 0)) + 4} y={heights[place]} fill="currentColor">
               {column.name}
             </text>
           </g>
@@ -59,6 +60,20 @@ export const ChartPicture = memo(function ChartPicture({ state, up, marks, name 
     </Svg>
   );
 });
+
+const NAME_HEIGHT = 15;
+
+/** Heights at which names stand clear of each other, each as near to its own as those below leave it. */
+function spaced(heights: readonly number[]): number[] {
+  const order = heights.map((_, place) => place).sort((one, other) => (heights[other] ?? 0) - (heights[one] ?? 0));
+  const found = [...heights];
+  let below = Infinity;
+  for (const place of order) {
+    below = Math.min(heights[place] ?? 0, below - NAME_HEIGHT);
+    found[place] = below;
+  }
+  return found;
+}
 
 const Svg = chakra("svg", { base: { width: "100%", maxWidth: "460px", fontSize: "0.8125rem", color: "ink" } });
 const Disc = chakra("circle", { base: { fill: "copper" } });

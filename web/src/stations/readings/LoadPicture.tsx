@@ -67,8 +67,15 @@ function Scale({ domain }: { domain: [number, number] }) {
     <Box display="grid" gridTemplateColumns={COLUMNS} gap="0 10px" aria-hidden>
       <span />
       <Box position="relative" height="18px">
-        {ticks.map((tick) => (
-          <Micro key={tick} position="absolute" left={`${(tick / domain[1]) * 100}%`} transform="translateX(-50%)">
+        {ticks.map((tick, place) => (
+          // A phone has room for every other one.
+          <Micro
+            key={tick}
+            display={{ base: place % 2 ? "none" : "inline", md: "inline" }}
+            position="absolute"
+            left={`${(tick / domain[1]) * 100}%`}
+            transform="translateX(-50%)"
+          >
             {tick * 100}
           </Micro>
         ))}
