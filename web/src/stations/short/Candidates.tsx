@@ -32,7 +32,7 @@ export function Candidates({ short }: { short: Short }) {
   return (
     <Box as="section" aria-label="What each saves" borderTop="2px solid" borderColor="ink" mt="10px">
       <Row as="div" data-head>
-        <Box gridColumn={{ base: "1 / -1", lg: "1 / 3" }}>
+        <Box gridColumn={{ base: "1 / -1", lg: "1 / 3" }} pr={{ lg: "30px" }}>
           <b>What each saves</b>, {unitOf("energy", units, currency)} a year <Micro>against {short.base}</Micro>
         </Box>
         <Box
@@ -44,7 +44,7 @@ export function Candidates({ short }: { short: Short }) {
         >
           {x.ticks(4).map((tick) => (
             <Box key={tick} position="absolute" left={`${x(tick)}%`} transform="translateX(-50%)">
-              {tick.toLocaleString("en-US")}
+              {tick.toLocaleString("en-US").replace("-", "−")}
             </Box>
           ))}
         </Box>
