@@ -180,6 +180,10 @@ def test_the_demo_holds_a_finished_job_whose_planted_filter_fault_is_found(clien
     visits = client.get("/api/visits").json()
     assert [visit["machine"] for visit in visits] == ["Baggage hall air handler", "Ticket office fan coil"]
     assert visits[0]["drifts"] and "filter or coil loaded" in visits[0]["why"][0]
+    calendar = client.get("/api/visits.ics?units=ip")
+    assert calendar.headers["content-type"].startswith("text/calendar")
+    assert calendar.text.count("BEGIN:VEVENT") == sum(visit["due"] is not None for visit in visits) >= 1
+    assert "SUMMARY:Ticket office fan coil" in calendar.text
     view = client.get(f"/api/machines/{visits[0]['machine_id']}/log").json()
     assert view["answer"]["causes"][0]["cause"] == "filter or coil loaded"
     assert view["since"] > view["signed"]["at"]

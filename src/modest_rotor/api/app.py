@@ -27,6 +27,7 @@ from modest_rotor.api import (
     reference,
     report,
     setup,
+    visits,
 )
 from modest_rotor.api.guard import Guard, tell_refusals
 from modest_rotor.api.pages import serve_pages
@@ -64,6 +65,7 @@ def create_app(web_files: Path | None = None) -> FastAPI:
     app.include_router(loop.router)
     app.include_router(proof.router)
     app.include_router(log.router)
+    app.include_router(visits.router)
     app.include_router(bench.router)
     app.include_router(bench_hunts.router)
     app.include_router(bench_live.router)

@@ -1,4 +1,4 @@
-"""A machine's log over HTTP: readings over time, files of them, services, the panel that is watched, and the next visits."""
+"""A machine's log over HTTP: readings over time, files of them, services, and the panel that is watched."""
 
 from __future__ import annotations
 
@@ -18,7 +18,6 @@ from modest_rotor.core.drift.reference import ONE_SETTING, setting_word, values_
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.tables import find_row, read_table
@@ -158,20 +157,6 @@ class TakenIn(BaseModel):
     view: LogView
 
 
-class Visit(BaseModel):
-    """A machine that wants to be visited."""
-
-    machine_id: int
-    job_id: int
-    machine: str
-    site: str
-    drifts: bool
-    due: datetime | None
-    overdue: bool
-    why: Phrase
-    readings: int
-
-
 @router.get("/machines/{machine_id}/log")
 @with_connection
 def read(machine_id: int) -> LogView:
@@ -274,34 +259,6 @@ def end_watch(machine_id: int) -> LogView:
     """Read it no longer."""
     logs.end_watch(machine_id)
     return _view(machine_id)
-
-
-@router.get("/visits")
-@with_connection
-def visits() -> list[Visit]:
-    """Every machine with a log, the one that wants a visit first at the top."""
-    now = datetime.now(UTC)
-    found = []
-    for machine_id, job_id, machine, site in logs.machines_with_logs():
-        answer = logs.answer_if_any(machine_id)
-        if answer is None:
-            continue
-        due = logs.at_of(answer.next_day) if answer.next_day is not None else None
-        found.append(
-            Visit(
-                machine_id=machine_id,
-                job_id=job_id,
-                machine=machine,
-                site=site,
-                drifts=answer.drifts,
-                due=due,
-                overdue=due is not None and due <= now,
-                why=answer.next_why or answer.sentence,
-                readings=answer.readings,
-            )
-        )
-    farthest = now + timedelta(days=100_000)
-    return sorted(found, key=lambda one: (not one.drifts, one.due or farthest, one.machine))
 
 
 def _view(machine_id: int) -> LogView:

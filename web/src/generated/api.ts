@@ -1764,6 +1764,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Visits File
+         * @description The visits that have a date, as a calendar file; the links lead to where this was asked.
+         */
+        get: operations["visits_file_api_visits_ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -12447,6 +12467,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Visit"][];
+                };
+            };
+        };
+    };
+    visits_file_api_visits_ics_get: {
+        parameters: {
+            query?: {
+                units?: "ip" | "si";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
                 };
             };
         };
