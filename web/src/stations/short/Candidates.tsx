@@ -42,8 +42,14 @@ export function Candidates({ short }: { short: Short }) {
           fontSize="small"
           color="ink2"
         >
-          {x.ticks(4).map((tick) => (
-            <Box key={tick} position="absolute" left={`${x(tick)}%`} transform="translateX(-50%)">
+          {x.ticks(4).map((tick, place, { length }) => (
+            <Box
+              key={tick}
+              position="absolute"
+              left={`${x(tick)}%`}
+              // On a phone the axis is as wide as the page: its ends stand inside.
+              transform={{ base: `translateX(${inside(place, length)}%)`, lg: "translateX(-50%)" }}
+            >
               {tick.toLocaleString("en-US").replace("-", "−")}
             </Box>
           ))}
@@ -66,6 +72,11 @@ export function Candidates({ short }: { short: Short }) {
       </Box>
     </Box>
   );
+}
+
+function inside(place: number, length: number): number {
+  if (place === 0) return -5;
+  return place === length - 1 ? -95 : -50;
 }
 
 function endsOf(figure: Schemas["Figure"]): [number, number] {
