@@ -10,6 +10,7 @@ import psycopg
 import pytest
 
 from modest_rotor.core.errors import ChangeRefused, Conflict
+from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.store import board, jobs
 from modest_rotor.store import database as door
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy, connection, database, transaction, with_connection
@@ -39,6 +40,17 @@ def test_a_save_that_was_answered_is_saved_and_nothing_takes_that_back(saving: S
         with pytest.raises(ZeroDivisionError), transaction():
             raise ZeroDivisionError
     assert saving.state is Saved.SAVED
+
+
+def test_a_look_begun_before_a_site_s_numbers_were_said_does_not_hide_them() -> None:
+    """It read the site as it was, and keeps what it read only after the other was answered."""
+    with connection():
+        job = jobs.begin_job("Fan", "Quay")
+        early = jobs.row_of(job.id)
+        jobs.say_numbers(job.id, NumberStyle.COMMA)
+        assert jobs.job_in(early).site.numbers is None
+        assert jobs.load(job.id).job.site.numbers is NumberStyle.COMMA
+        assert jobs.job_of(job.id).site.numbers is NumberStyle.COMMA
 
 
 def test_what_fails_before_its_commit_saves_nothing(saving: Saving) -> None:

@@ -42,7 +42,7 @@ class _ReadJob:
 
 _jobs: LRUCache[tuple[int, str], _ReadJob] = LRUCache(4 * MOST_KEPT)
 _assessed: LRUCache[tuple[int, str], Assessed] = LRUCache(MOST_KEPT)
-"""Jobs and what follows from them, by number and revision: both are frozen, and another revision has another name."""
+"""Jobs and what follows from them, as :func:`_kept_under` names them: both are frozen, and what changes has another name."""
 _being_assessed: dict[tuple[int, str], Future[Assessed]] = {}
 """Those that somebody has worked out at this moment: whoever asks for the same waits for it."""
 _lock = Lock()
@@ -77,12 +77,13 @@ def load(job_id: int) -> StoredJob:
 
 def job_of(job_id: int) -> Job:
     """A job alone, without what could be taken back in it: for looking at drafts, which happens at every key."""
-    revision = database.execute_sql(
-        "SELECT j.revision || '.' || m.revision FROM job j JOIN machine m ON m.id = j.machine_id WHERE j.id = %s",
+    found = database.execute_sql(
+        "SELECT j.revision || '.' || m.revision, s.numbers FROM job j JOIN machine m ON m.id = j.machine_id"
+        " JOIN site s ON s.id = m.site_id WHERE j.id = %s",
         (job_id,),
     ).fetchone()
     with _lock:
-        known = _jobs.get((job_id, revision[0])) if revision else None
+        known = _jobs.get(_kept_under(job_id, *found)) if found else None
     return known.job if known is not None else job_in(row_of(job_id))
 
 
@@ -124,14 +125,13 @@ def keep_job(job: Job) -> StoredJob:
         made(database, job=row.id)
         kept = _stored(row)
         if kept.job.site == job.site:
-            _keep_line(row, found)
+            _keep_line(row, found, job.site.numbers)
         return kept
 
 
 def say_numbers(job_id: int, numbers: NumberStyle | None) -> StoredJob:
     """Say how numbers are written at a job's site; what was typed there before keeps the value that it was read as."""
     SiteRow.update(numbers=numbers).where(SiteRow.id == row_of(job_id).machine.site.id).execute()
-    forget_kept()
     return load(job_id)
 
 
@@ -240,19 +240,21 @@ def _write(row: JobRow, job: Job, change: ChangeRow, found: Assessed | None) -> 
     change.job, change.at, change.revision = row, row.saved, row.revision
     change.save(force_insert=True)
     with _lock:
-        _jobs[(row.id, revision_of(row))] = _ReadJob((row.machine.document, row.document), job)
+        _jobs[_kept_under(row.id, revision_of(row), job.site.numbers)] = _ReadJob(
+            (row.machine.document, row.document), job
+        )
     if found is not None:
-        _keep_line(row, found)
+        _keep_line(row, found, job.site.numbers)
 
 
-def _keep_line(row: JobRow, found: Assessed) -> None:
+def _keep_line(row: JobRow, found: Assessed, numbers: NumberStyle | None) -> None:
     """Keep a job's line on the Board with the job, and what was worked out for whoever looks at it next."""
     # A line that stands on what the job was before is shown, and renewed beside the requests.
     key = None if found.refining else summary_key(revision_of(row))
     row.summary, row.summary_key = found.board.model_dump(mode="json"), key
     row.save(only=[JobRow.summary, JobRow.summary_key])
     with _lock:
-        _assessed[(row.id, revision_of(row))] = found
+        _assessed[_kept_under(row.id, revision_of(row), numbers)] = found
 
 
 def _locked(job_id: int, revision: str) -> JobRow:
@@ -295,7 +297,7 @@ def assessed(stored: StoredJob, whole: bool = True) -> Assessed:
 
     :param whole: whether to wait until everything is worked out anew, where a save did not.
     """
-    key = (stored.id, stored.revision)
+    key = _kept_under(stored.id, stored.revision, stored.job.site.numbers)
     with _lock:
         kept = _assessed.get(key)
         if kept is not None and not (whole and kept.refining):
@@ -334,9 +336,18 @@ def revision_of(row: JobRow) -> str:
     return f"{row.revision}.{row.machine.revision}"
 
 
+def _kept_under(job_id: int, revision: str, numbers: str | None) -> tuple[int, str]:
+    """A job's number and all that it is told by: its site may write numbers otherwise without a new revision.
+
+    Whoever read it before that was said and keeps it after, keeps it under its old name.
+    """
+    return job_id, f"{revision} {numbers or ''}"
+
+
 def job_in(row: JobRow) -> Job:
     """The job that a row holds; read once for each revision."""
-    key, written = (row.id, revision_of(row)), (row.machine.document, row.document)
+    key = _kept_under(row.id, revision_of(row), row.machine.site.numbers)
+    written = (row.machine.document, row.document)
     with _lock:
         known = _jobs.get(key)
     if known is not None and known.written == written:
