@@ -264,8 +264,14 @@ def run(desk: Desk) -> Any:
 
 
 @pytest.mark.usefixtures("swift")
-def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(hall: Desk, plants: StandIns) -> None:
+def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(
+    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+) -> None:
     drive = plants.called("hall-drive")
+    while_put_back, forget = [], sweep_run.forget_sweep
+    monkeypatch.setattr(
+        sweep_run, "forget_sweep", lambda job: (while_put_back.append(run(hall)["state"]), forget(job))[1]
+    )
     drive.write(Role.SKIP_1_LOW, 41.0)
     drive.write(Role.SKIP_1_HIGH, 44.0)
     begun(hall)
@@ -273,6 +279,7 @@ def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(hall: Desk, plan
     assert "A sweep is under way" in hall.post("setup/sweep", 422, what="sweep", digest=hall.post("setup/plan", what="sweep")["digest"], who="Bo")["sentence"]  # fmt: skip
     found = until(lambda: (now := run(hall))["state"] == "done" and now)
     assert found["done"] == found["of"] == 22 and len(found["levels"]) == 22
+    assert while_put_back == ["running"], "it says done only when the drive is told again what it was told before"
     assert drive.held[Role.RUN] == 0 and drive.held[Role.FREQUENCY_COMMAND] == 25
     sweep = hall.setup["sweep"]
     assert sweep["done"] and sweep["high"]["value"] == 49

@@ -200,8 +200,14 @@ class SweepRun:
         say(self.kept.job_id, path, "yes", self.kept.who)
 
     def _end(self, state: SweepState, sentence: str, roles: tuple[Role, ...]) -> None:
-        """Put back what the drive was told before, keep that, and forget the sweep."""
-        self.state = state
+        """Put back what the drive was told before, keep that, and forget the sweep; only then is it ended for whoever looks."""
+        ended = f"{sentence} Not put back: look at the drive."
+        try:
+            ended = f"{sentence}{self._put_back(sentence, roles)}"
+        finally:
+            self.sentence, self.state = ended, state
+
+    def _put_back(self, sentence: str, roles: tuple[Role, ...]) -> str:
         told = self.kept.original
         trouble = ""
         kept = device(self.kept.device_id)
@@ -217,9 +223,10 @@ class SweepRun:
             except ModestRotorError as error:
                 trouble = f" Not put back: {error.sentence} Look at the drive."
                 break
-        self.sentence = f"{sentence}{trouble or ' The drive is told again what it was told before.'}"
-        end_write(intent, None, self.sentence)
+        became = trouble or " The drive is told again what it was told before."
+        end_write(intent, None, f"{sentence}{became}")
         forget_sweep(self.kept.job_id)
+        return became
 
     def view(self) -> SweepView:
         """The sweep for the page."""
