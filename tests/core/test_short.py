@@ -9,7 +9,7 @@ import pytest
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.estimate import exactly, measured
 from modest_rotor.core.first import USUAL_CANDIDATES, prepared
-from modest_rotor.core.job import Job
+from modest_rotor.core.job import Job, Station
 from modest_rotor.core.options.ranking import differences
 from modest_rotor.core.phrase import plain
 from tests.core.setup.test_setup_answer import HALL, WAITING, demo
@@ -34,7 +34,8 @@ def test_now_is_what_the_machine_moves_takes_and_costs() -> None:
     page = short(WAITING)
     moves, takes, costs = page.now
     assert moves.value.figure.value == pytest.approx(1790 * 0.000471947, rel=0.001)
-    assert takes.value.figure.value == 798 and "3.07" in plain(takes.judged) and "4.4" in plain(takes.judged)
+    # Both of the set on the high tap: 3.07 A, which once stood here, belong to the 561 W of the low one.
+    assert takes.value.figure.value == 798 and "3.92" in plain(takes.judged) and "4.4" in plain(takes.judged)
     kept = assessed(WAITING).options.options[0]
     assert costs.value == kept.money and costs.judged == (kept.energy.figure,)
 
@@ -54,6 +55,20 @@ def test_ranks_agree_with_what_options_tell() -> None:
     for one in told.short.candidates:
         if not one.is_base:
             assert one.saved.figure == savings[one.letter]
+
+
+@pytest.mark.parametrize("name", ["waiting_hall_air_handler", "kitchen_extract_fan", "hall_supply_fan"])
+def test_the_rail_tells_one_saving(name: str) -> None:
+    """In short and Options, on a job with a stop as well: never a higher one on the one than on the other."""
+    told = assessed(demo(name))
+    options = next(one.phrase for one in told.rail if one.station is Station.OPTIONS)
+    assert told.short.saving and told.short.saving == options[:3]
+
+
+def test_a_proved_job_tells_what_was_proved_and_not_what_was_promised() -> None:
+    told = assessed(demo("baggage_hall_air_handler"))
+    assert told.short.saving[0] == "proved: saves " and told.short.saving[1] == told.proof.saved.figure
+    assert assessed(NAME).short.saving == ()
 
 
 def test_a_difference_cancels_what_both_share_and_a_tie_is_a_band_that_holds_nought() -> None:

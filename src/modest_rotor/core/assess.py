@@ -22,7 +22,7 @@ from modest_rotor.core.options.yardstick import yardstick
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE
 from modest_rotor.core.proof.answer import ProofAnswer, proof_answer
-from modest_rotor.core.rail import draw_rail, tell_on_board
+from modest_rotor.core.rail import draw_rail, tell_on_board, tell_saving
 from modest_rotor.core.rules.book import judge, ways_of
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.setup.answer import SetupAnswer, setup_answer
@@ -135,7 +135,7 @@ def _assess(
         rail=draw_rail(case, findings, ways, setup, proof),
         next=steps,
         board=board,
-        short=short_answer(case, findings, steps, board),
+        short=short_answer(case, findings, steps, board, tell_saving(case, proof)),
         refining=case.fit.refining or meanwhile is not None,
     )
 

@@ -211,7 +211,8 @@ class Candidate(Frozen):
 class ShortAnswer(Frozen):
     """A job on one page: how it is now, the worst that is open, the candidates by what they save, and what to do next.
 
-    ``base`` says in words what they are held against.
+    ``base`` says in words what they are held against; ``saving`` what the job saves in a few words, the same as Options and
+    Proof tell.
     """
 
     now: tuple[NowLine, ...]
@@ -220,6 +221,7 @@ class ShortAnswer(Frozen):
     base: str = ""
     candidates: tuple[Candidate, ...] = ()
     differences: Phrase = ()
+    saving: Phrase = ()
     next: Next | None = None
     stands_at: Station
 

@@ -231,11 +231,11 @@ def _decision(case: Case) -> Iterator[Next]:
 
 
 def _setup(setup: SetupAnswer) -> Iterator[Next]:
-    """The first step that is open, and on the step of commands the next setting."""
+    """The first step that is open, and on the step of commands the next setting; where nothing is asked, its line is the place."""
     step = next((one for one in setup.steps if one.is_open), None)
     if setup.waits or step is None:
         return
-    path = step.fields[0] if step.fields else None
+    path = step.fields[0] if step.fields else f"setup/steps/{step.step}"
     if step.step == "commands":
         going = next(
             (
@@ -246,7 +246,7 @@ def _setup(setup: SetupAnswer) -> Iterator[Next]:
             None,
         )
         if going:
-            yield Next(station=Station.SETUP, path=None, sentence=going.sentence, why=(step.caution,))
+            yield Next(station=Station.SETUP, path=path, sentence=going.sentence, why=(step.caution,))
     yield Next(station=Station.SETUP, path=path, sentence=(f"Step {step.number}: {step.do}",), why=(step.caution,))
 
 

@@ -14,6 +14,7 @@ from modest_rotor.core.setup.answer import SetupAnswer
 
 LOG_WAITS = "waits for readings over time"
 ELECTRONIC = (OptionKind.ELECTRONIC, OptionKind.TORQUE, OptionKind.AIRFLOW, OptionKind.EC_FAN)
+UNPROVED = (Verdict.WAITS, Verdict.UNPROVABLE)
 ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
 
 
@@ -153,10 +154,22 @@ def _options(case: Case) -> tuple[Phrase, bool]:
     told = _told_option(case)
     if told is None:
         return (f"{len(options) - 1} considered", *stops), False
-    saved = told.saved_energy
-    if saved.figure:
-        return (f"{told.letter} saves ", saved.figure, " a year", *stops), False
-    return (*(saved.waits or ("waits for Duty",)), *stops), True
+    if told.saved_energy.figure:
+        return (*_saving(told), *stops), False
+    return (*(told.saved_energy.waits or ("waits for Duty",)), *stops), True
+
+
+def _saving(told: OptionAnswer) -> Phrase:
+    saved = told.saved_energy.figure
+    return (f"{told.letter} saves ", saved, " a year") if saved else ()
+
+
+def tell_saving(case: Case, proof: ProofAnswer) -> Phrase:
+    """What the job saves in a few words: as it was proved, else as the option that Options tells; empty where none is known."""
+    if proof.saved.figure and proof.verdict not in UNPROVED:
+        return ("proved: saves ", proof.saved.figure, " a year")
+    told = _told_option(case)
+    return _saving(told) if told else ()
 
 
 def _told_option(case: Case) -> OptionAnswer | None:
@@ -213,7 +226,7 @@ def _headline(
 ) -> Phrase:
     if setup.stops:
         return ("Set-up is stopped. ", *setup.stops[0])
-    if proof.saved.figure and proof.verdict not in (Verdict.WAITS, Verdict.UNPROVABLE):
+    if proof.saved.figure and proof.verdict not in UNPROVED:
         return ("Proved: saves ", proof.saved.figure, f" a year, {proof.verdict}.")
     told_option = _told_option(case)
     stop = next((finding for finding in findings if finding.severity is Severity.STOP), None)

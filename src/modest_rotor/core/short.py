@@ -25,13 +25,16 @@ RUNS_AGAIN = "a new motor of the same kind"
 PUT_RIGHT = "the machine put right"
 
 
-def short_answer(case: Case, findings: tuple[Finding, ...], steps: tuple[Next, ...], board: BoardLine) -> ShortAnswer:
+def short_answer(
+    case: Case, findings: tuple[Finding, ...], steps: tuple[Next, ...], board: BoardLine, saving: Phrase
+) -> ShortAnswer:
     """The first page of a job, whatever is known of it.
 
-    :param board: the job in one line, which says where it stands.
+    :param board: the job in one line, which says where it stands. :param saving: what it saves in a few words, for the rail.
     """
     ranking = case.options.ranking
     return ShortAnswer(
+        saving=saving,
         now=(_moves(case), _takes(case), _costs(case)),
         worst=_worst(findings),
         waits=case.options.waits,
@@ -56,13 +59,14 @@ def _moves(case: Case) -> NowLine:
 
 
 def _takes(case: Case) -> NowLine:
-    """Watts as read or worked out, judged by the amps beside the plate's."""
+    """Watts as read or worked out, judged by the amps of the same set beside the plate's."""
     label, machine = "takes", case.machine
-    read = next((one.reading for one in reversed(case.sets) if one.reading.current is not None), None)
+    sets = case.sets if machine is None else [machine.reference] if machine.reference else []
+    read = next((one.reading.current for one in reversed(sets) if one.reading.current is not None), None)
     rated = case.job.document.plate_as_fed.wired_current
     judged: Phrase = ()
-    if read is not None and read.current is not None:
-        judged = (as_typed("current", read.current, "measured"),)
+    if read is not None:
+        judged = (as_typed("current", read, "measured"),)
         judged = (*judged, ", plate ", as_typed("rated_current", rated, "plate")) if rated else judged
     if case.job.document.call.is_dead:
         return NowLine(label=label, station=Station.READINGS, value=waiting(label, "nothing: the motor is dead"))

@@ -6,7 +6,7 @@ import type { Schemas } from "../shared/api";
 import { useJob } from "../shared/job";
 import { Press, SeverityWord, Small } from "../shared/parts";
 import { keyOf, type Page, railOf, SHORT, STATIONS } from "../shared/stations";
-import { FigureText, PhraseText } from "../shared/Words";
+import { PhraseText } from "../shared/Words";
 
 /** The job's own summary: each station with its result in a few words. */
 export function Rail({ here }: { here: Page }) {
@@ -50,11 +50,10 @@ export function Rail({ here }: { here: Page }) {
   );
 }
 
-/** What the first candidate saves, or that none is known yet. */
+/** What the job saves, or that nothing is known of it yet. */
 function InShort({ short }: { short: Schemas["ShortAnswer"] }) {
-  const chosen = short.candidates.find((one) => one.chosen && one.saved.figure);
-  const best = chosen ?? short.candidates.find((one) => !one.is_base && one.saved.figure);
-  if (!best?.saved.figure)
+  const saving = short.saving ?? [];
+  if (saving.length === 0)
     return (
       <Box as="span" fontStyle="italic" color="ink2">
         waits
@@ -62,7 +61,7 @@ function InShort({ short }: { short: Schemas["ShortAnswer"] }) {
     );
   return (
     <Box as="span" fontWeight={600}>
-      {best.letter} saves <FigureText figure={best.saved.figure} unit={false} />
+      <PhraseText phrase={saving} />
     </Box>
   );
 }

@@ -8040,7 +8040,8 @@ export interface components {
          * ShortAnswer
          * @description A job on one page: how it is now, the worst that is open, the candidates by what they save, and what to do next.
          *
-         *     ``base`` says in words what they are held against.
+         *     ``base`` says in words what they are held against; ``saving`` what the job saves in a few words, the same as Options and
+         *     Proof tell.
          */
         ShortAnswer: {
             /** Now */
@@ -8063,6 +8064,11 @@ export interface components {
              * @default []
              */
             differences: (string | components["schemas"]["Figure"])[];
+            /**
+             * Saving
+             * @default []
+             */
+            saving: (string | components["schemas"]["Figure"])[];
             next?: components["schemas"]["Next"] | null;
             stands_at: components["schemas"]["Station"];
         };

@@ -25,7 +25,7 @@ export const StepLine = memo(function StepLine({ step, open, toggle, children }:
   const { stopped } = step;
   return (
     <Box data-step={step.step} borderTop={open ? "2px solid" : "1px solid"} borderColor={open ? "ink" : "hair"}>
-      <Head type="button" aria-expanded={open} onClick={toggle}>
+      <Head type="button" data-field={`setup/steps/${step.step}`} aria-expanded={open} onClick={toggle}>
         <Box as="span" color="ink2" fontSize="small" pt="1px">
           {step.number}
         </Box>
