@@ -1,5 +1,5 @@
 // Texts of a page that lie on each other, are cut off, or run off the side: each as one line.
-const SHRINK = 0.22, LEAST_PX = 2;
+const SHRINK = 0.22, LEAST_PX = 2, APART_PX = 3;
 const shown = (element) => element.checkVisibility({ opacityProperty: true, visibilityProperty: true });
 const layerOf = (element) => {
   for (let at = element; at; at = at.parentElement) {
@@ -42,7 +42,7 @@ for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     const rect = clipped(raw, element);
     if (!svg && !scrolls(element) && raw.right - rect.right > LEAST_PX) found.add(`cut off: ${brief(node.textContent)}`);
     const fifth = SHRINK * (rect.bottom - rect.top);
-    lines.push({ node, layer, text: node.textContent, left: rect.left, right: rect.right, top: rect.top + fifth, bottom: rect.bottom - fifth });
+    lines.push({ node, layer, svg, text: node.textContent, left: rect.left, right: rect.right, top: rect.top + fifth, bottom: rect.bottom - fifth });
   }
 }
 for (const field of document.querySelectorAll("input:not([type=checkbox]):not([type=radio]):not([type=range])"))
@@ -54,6 +54,8 @@ for (let i = 0; i < lines.length; i++)
     if (one.node === other.node || one.layer !== other.layer) continue;
     const wide = Math.min(one.right, other.right) - Math.max(one.left, other.left);
     const high = Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top);
-    if (wide > LEAST_PX && high > LEAST_PX) found.add(`on each other: ${brief(one.text)} / ${brief(other.text)}`);
+    // Two numbers of an axis that touch read as one.
+    const apart = one.svg && one.svg === other.svg && one.node.parentElement.closest("text") !== other.node.parentElement.closest("text") && Math.abs(one.top - other.top) < 1 ? -APART_PX : LEAST_PX;
+    if (wide > apart && high > LEAST_PX) found.add(`on each other: ${brief(one.text)} / ${brief(other.text)}`);
   }
 return [...found];

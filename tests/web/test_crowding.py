@@ -43,7 +43,7 @@ def test_texts_keep_clear_of_each_other(screen: Screen, name: str, path: str) ->
 
 
 def test_crowded_and_cut_texts_are_noticed(screen: Screen) -> None:
-    """The check itself: three faults that are planted on a sound page."""
+    """The check itself: four faults that are planted on a sound page."""
     screen.go("/visits")
     still(screen)
     assert screen.run(CROWDING) == []
@@ -54,8 +54,14 @@ def test_crowded_and_cut_texts_are_noticed(screen: Screen) -> None:
         add("position: relative; white-space: nowrap", "one text that lies there");
         add("position: relative; top: -1em; white-space: nowrap", "another one upon it");
         add("width: 60px; overflow: hidden; white-space: nowrap; text-overflow: ellipsis", "a name too long for its place");
+        const axis = document.createElement("div");
+        axis.innerHTML = '<svg width="200" height="20"><text x="0" y="15">1,000</text><text x="60" y="15">2</text><text x="61" y="15">3</text></svg>';
+        main.append(axis);
+        const [, two, three] = axis.querySelectorAll("text");
+        three.setAttribute("x", 60 + two.getComputedTextLength() + 1);
         add("white-space: nowrap; width: 4000px", "a line that goes on and on ".repeat(20));
         """
     )
     found = screen.run(CROWDING)
-    assert [one.split(":")[0] for one in found] == ["cut off", "off the side", "on each other"]
+    assert sorted(one.split(":")[0] for one in found) == ["cut off", "off the side", "on each other", "on each other"]
+    assert "on each other: 2 / 3" in found

@@ -132,6 +132,8 @@ function reach(curves: Curve[], points: Point[], axis: "flow" | "pressure", conv
   return Math.max(...drawn.map(convert), ...marked.map(convert), 0) * HEADROOM || 1;
 }
 
+const MOST_FLOWS = 6;
+
 type Scale = ScaleLinear<number, number>;
 
 interface AxesProps {
@@ -148,6 +150,9 @@ interface AxesProps {
 
 function Axes({ x, y, empty, flow, pressure, bottom, foot }: AxesProps) {
   const format = (value: number) => value.toLocaleString("en", { maximumFractionDigits: 3 });
+  const many = x.ticks(5);
+  // Seven numbers of four digits run into each other.
+  const flows = many.length > MOST_FLOWS ? x.ticks(3) : many;
   return (
     <g>
       {y.ticks(bottom - PLOT.top > FEW_TICKS_UNDER ? 6 : 3).map((tick) => (
@@ -160,7 +165,7 @@ function Axes({ x, y, empty, flow, pressure, bottom, foot }: AxesProps) {
       ))}
       <path d={`M${PLOT.left},${PLOT.top}V${foot}H${PLOT.right}`} fill="none" stroke="var(--chakra-colors-rule)" />
       <line x1={PLOT.left} x2={PLOT.right} y1={bottom} y2={bottom} stroke="var(--chakra-colors-rule)" />
-      {x.ticks(5).map((tick) => (
+      {flows.map((tick) => (
         <text key={tick} x={x(tick)} y={foot + 15} textAnchor="middle" fill="var(--chakra-colors-ink2)">
           {empty ? "" : format(tick)}
         </text>

@@ -7,6 +7,7 @@ import { useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { Told } from "./Told";
 import { WriteButton } from "./WritePanel";
 
 const TYPED = [
@@ -45,18 +46,18 @@ export function DrivePart() {
         <b>Control: {drive.mode}.</b> {drive.mode_words} <Small>{drive.mode_needs}</Small>
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="24px">
-        <Cell label="Base frequency and volts">
+        <Told label="Base frequency and volts">
           <FigureText figure={drive.base_frequency} />
           {drive.base_voltage && (
             <>
               , <FigureText figure={drive.base_voltage} />
             </>
           )}
-        </Cell>
+        </Told>
         {results.map(([name, result]) => (
-          <Cell key={name} label={result.label}>
+          <Told key={name} label={result.label}>
             <WorkedFigure name={name} result={result} />
-          </Cell>
+          </Told>
         ))}
       </Box>
       {results.map(([name, result]) => (
@@ -70,22 +71,5 @@ export function DrivePart() {
       </Fold>
       {view.document.setup?.device && <WriteButton wanted={{ what: "settings" }} label="Write the settings" />}
     </>
-  );
-}
-
-function Cell({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <Box
-      display="flex"
-      justifyContent="space-between"
-      alignItems="center"
-      gap="10px"
-      borderTop="1px solid"
-      borderColor="hair"
-      minHeight="34px"
-    >
-      <Box fontSize="small">{label}</Box>
-      <Box textAlign="right">{children}</Box>
-    </Box>
   );
 }

@@ -9,6 +9,7 @@ import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { gainsToTry, stepBegun, watchBegun } from "./acts";
 import { LoopRunPanel } from "./LoopRun";
+import { Told } from "./Told";
 import { WriteButton } from "./WritePanel";
 
 type Loop = Schemas["LoopAnswer"];
@@ -223,21 +224,9 @@ function Tries() {
 function Row({ name, label, result }: { name: string; label: string; result: Result }) {
   return (
     <>
-      <Box
-        display="flex"
-        justifyContent="space-between"
-        alignItems="center"
-        gap="10px"
-        borderTop="1px solid"
-        borderColor="hair"
-        minHeight="34px"
-        maxWidth="560px"
-      >
-        <Box fontSize="small">{label}</Box>
-        <Box textAlign="right">
-          <WorkedFigure name={name} result={result} />
-        </Box>
-      </Box>
+      <Told label={label}>
+        <WorkedFigure name={name} result={result} />
+      </Told>
       <WorkingPanel name={name} result={result} />
     </>
   );
