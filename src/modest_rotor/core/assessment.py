@@ -211,8 +211,8 @@ class Candidate(Frozen):
 class ShortAnswer(Frozen):
     """A job on one page: how it is now, the worst that is open, the candidates by what they save, and what to do next.
 
-    ``base`` says in words what they are held against; ``saving`` what the job saves in a few words, the same as Options and
-    Proof tell.
+    ``base`` says in words what they are held against; ``saving`` what the job saves a year in a few words, the same as Options
+    and Proof tell; ``as_found`` is the set that ``now`` stands on.
     """
 
     now: tuple[NowLine, ...]
@@ -222,6 +222,7 @@ class ShortAnswer(Frozen):
     candidates: tuple[Candidate, ...] = ()
     differences: Phrase = ()
     saving: Phrase = ()
+    as_found: str | None = None
     next: Next | None = None
     stands_at: Station
 

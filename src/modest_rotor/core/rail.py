@@ -155,19 +155,19 @@ def _options(case: Case) -> tuple[Phrase, bool]:
     if told is None:
         return (f"{len(options) - 1} considered", *stops), False
     if told.saved_energy.figure:
-        return (*_saving(told), *stops), False
+        return (*_saving(told), " a year", *stops), False
     return (*(told.saved_energy.waits or ("waits for Duty",)), *stops), True
 
 
 def _saving(told: OptionAnswer) -> Phrase:
     saved = told.saved_energy.figure
-    return (f"{told.letter} saves ", saved, " a year") if saved else ()
+    return (f"{told.letter} saves ", saved) if saved else ()
 
 
 def tell_saving(case: Case, proof: ProofAnswer) -> Phrase:
-    """What the job saves in a few words: as it was proved, else as the option that Options tells; empty where none is known."""
+    """What the job saves a year in a few words: as it was proved, else as the option that Options tells; empty where none is known."""
     if proof.saved.figure and proof.verdict not in UNPROVED:
-        return ("proved: saves ", proof.saved.figure, " a year")
+        return ("proved: saves ", proof.saved.figure)
     told = _told_option(case)
     return _saving(told) if told else ()
 

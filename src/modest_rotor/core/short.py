@@ -35,6 +35,7 @@ def short_answer(
     ranking = case.options.ranking
     return ShortAnswer(
         saving=saving,
+        as_found=case.machine.reference.id if case.machine and case.machine.reference else None,
         now=(_moves(case), _takes(case), _costs(case)),
         worst=_worst(findings),
         waits=case.options.waits,
@@ -47,9 +48,12 @@ def short_answer(
 
 
 def _moves(case: Case) -> NowLine:
-    label, target = "moves", case.wanted.figure
+    """Flow of the machine as found, with the set that it was read in where there are several, judged by what is wanted."""
+    label, target, machine = "moves", case.wanted.figure, case.machine
     judged: Phrase = ("wanted ", target) if target else ()
-    machine = case.machine
+    stands_on = machine.reference if machine else None
+    if stands_on is not None and len(case.sets) > 1:
+        judged = (*judged, "; " if judged else "", f"set {stands_on.number}, {stands_on.name}".rstrip(", "))
     if machine is not None and machine.flow_is_measured:
         value = Result(label=label, figure=figure(flow_quantity(machine), machine.flow, machine.flow_basis))
     else:

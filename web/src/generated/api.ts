@@ -8040,8 +8040,8 @@ export interface components {
          * ShortAnswer
          * @description A job on one page: how it is now, the worst that is open, the candidates by what they save, and what to do next.
          *
-         *     ``base`` says in words what they are held against; ``saving`` what the job saves in a few words, the same as Options and
-         *     Proof tell.
+         *     ``base`` says in words what they are held against; ``saving`` what the job saves a year in a few words, the same as Options
+         *     and Proof tell; ``as_found`` is the set that ``now`` stands on.
          */
         ShortAnswer: {
             /** Now */
@@ -8069,6 +8069,8 @@ export interface components {
              * @default []
              */
             saving: (string | components["schemas"]["Figure"])[];
+            /** As Found */
+            as_found?: string | null;
             next?: components["schemas"]["Next"] | null;
             stands_at: components["schemas"]["Station"];
         };

@@ -5,11 +5,11 @@ import { useJob } from "../../shared/job";
 
 const SETS = "sets";
 
-/** The balance, small: today's point where the machine's curve meets the system's. */
+/** The balance, small: the point of the set that the figures beside it stand on. */
 export function SmallBalance() {
-  const { balance } = useJob().assessment;
+  const { balance, short } = useJob().assessment;
   const curves = balance.curves.filter((curve) => ["found", "system"].includes(curve.id));
-  const points = balance.points.filter((point) => point.group === SETS).slice(-1);
+  const points = balance.points.filter((point) => point.group === SETS && point.id === short.as_found);
   if (curves.length === 0) return null;
   return (
     <Box maxWidth="300px" ml="auto" pt="6px">
