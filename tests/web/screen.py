@@ -99,6 +99,17 @@ class Screen:
         self.browser.find_element(By.CSS_SELECTOR, f'[data-station="{name}"]').click()
         self.until(lambda: self.heading().lower().replace("-", "") == name)
 
+    def all(self, selector: str) -> list[WebElement]:
+        """Everything that a selector finds now."""
+        return list(self.browser.find_elements(By.CSS_SELECTOR, selector))
+
+    def opens(self, letter: str) -> None:
+        """Open the row of an option, if it is not open."""
+        row = self.until(lambda: self.browser.find_element(By.ID, f"option-{letter}"))
+        if row.get_attribute("aria-expanded") != "true":
+            self.run("arguments[0].click()", row)
+        self.until(lambda: self.all(f'[data-opened="{letter}"]'))
+
     def rail(self, name: str) -> str:
         """What the rail tells of a station."""
         return self.browser.find_element(By.CSS_SELECTOR, f'[data-station="{name}"]').text

@@ -7,10 +7,14 @@ import urllib.request
 from pathlib import Path
 from typing import Any
 
+import pytest
 from pypdf import PdfReader
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.support.ui import Select
 
+from modest_rotor.core.assess import assess
+from modest_rotor.core.job import Job
 from tests.formats.test_logger_csv import log, rows
 from tests.jobs import KRAUSE, changed
 from tests.running import Application
@@ -54,11 +58,14 @@ def test_from_duty_to_a_chosen_option_and_its_report(screen: Screen, application
     screen.press("Add an option")
     screen.press("electronic, torque taps")
     screen.press("Electronic motor 1/2 hp, five torque taps")
+    screen.opens("E")
     screen.sees("Do its volts, or its link, suit those measured here?")  # 110 V measured, made for 208 to 230 V
     screen.press("Add an option")
     screen.press("electronic, torque taps")
     screen.press("none yet")
+    screen.opens("F")
     screen.until(lambda: screen.browser.find_element(By.ID, "opens-saved-F"))
+    screen.opens("C")
     screen.type("C, price", "420")
     screen.until(lambda: screen.browser.find_element(By.ID, "opens-payback-C"))
     screen.station("decision")
@@ -82,13 +89,12 @@ def test_a_stop_takes_a_name_and_a_reason_and_one_takes_nobody_s(screen: Screen,
     fitting = {"listing_allows": "no", "start_switch": "yes"}
     job = taken_in(application, changed(KRAUSE, options={"considered": considered, "fitting": fitting}))
     screen.go(f"/jobs/{job}/options", "Options")
-    screen.sees("withheld: the stop stands first")
-    screen.until(lambda: len(screen.browser.find_elements(By.XPATH, "//button[.='what lifts it']")) == 2)
-    regulator = screen.browser.find_elements(By.XPATH, "//button[.='what lifts it']")[1]
-    screen.run("arguments[0].click()", regulator)
+    screen.until(lambda: len(screen.browser.find_elements(By.XPATH, "//*[.='not worked out']")) == 2)
+    screen.opens("C")
+    screen.sees("Withheld: the stop stands first")
     stop = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-check="start_switch"]'))
     assert "Nobody can waive this." in stop.text and not stop.find_elements(By.TAG_NAME, "input")
-    screen.run("arguments[0].click()", screen.browser.find_elements(By.XPATH, "//button[.='what lifts it']")[0])
+    screen.opens("B")
     listing = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-check="listing"]'))
     answer = listing.find_element(By.TAG_NAME, "button")
     assert answer.get_property("disabled")
@@ -106,7 +112,9 @@ def test_a_stop_takes_a_name_and_a_reason_and_one_takes_nobody_s(screen: Screen,
 def test_what_is_dragged_moves_the_money_and_is_kept(screen: Screen, application: Application) -> None:
     job = taken_in(application, KRAUSE)
     screen.go(f"/jobs/{job}/options", "Options")
+    screen.opens("C")
     before = screen.until(lambda: screen.browser.find_element(By.ID, "opens-saved-money-C").text)
+    opened(screen, "What if?")
     slider = screen.field("Energy price")
     slider.send_keys(Keys.ARROW_RIGHT * 10)
     screen.until(lambda: screen.browser.find_element(By.ID, "opens-saved-money-C").text != before)
@@ -131,19 +139,61 @@ def test_what_a_loading_filter_does_is_worked_out_when_it_is_opened_and_follows_
     screen.saved()
 
 
-def test_columns_are_sorted_on_request_and_a_stays_first(screen: Screen, application: Application) -> None:
+def test_rows_stand_by_their_saving_until_another_order_is_asked_for(screen: Screen, application: Application) -> None:
     job = taken_in(application, KRAUSE)
     screen.go(f"/jobs/{job}/options", "Options")
 
     def letters() -> Any:
-        heads = screen.browser.find_elements(By.CSS_SELECTOR, '[id^="opens-energy-"]')
-        return "".join(head.get_attribute("id")[-1] for head in heads)
+        return "".join(row.get_attribute("data-option") for row in screen.all("[data-option]"))
 
-    screen.until(lambda: letters() == "ABCD")
-    pressed(screen, '[aria-label*="the columns by What does it take a year"]')
-    screen.until(lambda: letters() == "ACDB")
-    pressed(screen, '[aria-label*="the columns by What does it take a year"]')
-    screen.until(lambda: letters() == "ABCD")
+    ranked = "".join(one.letter for one in assess(Job.model_validate(KRAUSE)).short.candidates)
+    screen.until(lambda: letters() == ranked and ranked != "".join(sorted(ranked)))
+    order = Select(screen.field("Order of the candidates"))
+    order.select_by_visible_text("letter")
+    screen.until(lambda: letters() == "".join(sorted(ranked)))
+    order.select_by_visible_text("saving")
+    screen.until(lambda: letters() == ranked)
+
+
+def test_a_row_opens_and_closes_by_the_keyboard_and_keeps_the_focus(screen: Screen, application: Application) -> None:
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/options", "Options")
+    first = screen.until(lambda: screen.all("[data-option] button[aria-expanded]"))[0]
+    screen.run("arguments[0].focus()", first)
+    screen.keys(Keys.ARROW_RIGHT)
+    screen.until(lambda: screen.all("[data-opened]"))
+    screen.sees("Duty steps")
+    screen.keys(Keys.ARROW_DOWN)
+    second = screen.run("return document.activeElement.id")
+    assert second.startswith("option-") and second != first.get_attribute("id")
+    screen.keys(Keys.ENTER)
+    screen.until(lambda: screen.all("[data-opened]")[0].get_attribute("data-opened") == second[-1])
+    screen.keys(Keys.ESCAPE)
+    screen.until(lambda: not screen.all("[data-opened]"))
+    assert screen.run("return document.activeElement.id") == second
+
+
+def test_two_picked_lie_side_by_side_with_the_difference_that_the_core_tells(
+    screen: Screen, application: Application
+) -> None:
+    """The foot bar, the table and the API tell one difference, the better less the other; what is stopped is not picked."""
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/options", "Options")
+    ranked = application.get(f"/api/jobs/{job}")["assessment"]["short"]["candidates"]
+    best, other = [one for one in ranked if not one["is_base"] and not one["stop"]][:2]
+    for one in (best, other):
+        pressed(screen, f'[data-pick="{one["letter"]}"] input')
+    told = application.get(f"/api/jobs/{job}/beside?options={other['id']}&options={best['id']}")
+    less = next(row for row in told["rows"] if row["kind"] == "saved")["cells"][1]["less"]
+    words = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "[data-apart]").text)
+    assert best["letter"] in words and (("tie" in words) == (abs(less["value"]) <= less["band"]))
+    screen.keys("c")
+    table = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "[data-beside]"))
+    assert f"{best['letter']} less {other['letter']}" in table.text and "shared errors cancel" in table.text
+    shown = screen.browser.find_element(By.CSS_SELECTOR, "[data-less=saved]").text.split("±")[0].strip()
+    assert float(shown.replace(",", "").replace("−", "-")) == pytest.approx(less["value"], abs=10)
+    screen.keys(Keys.ESCAPE)
+    screen.until(lambda: screen.all("[data-option]"))
 
 
 def test_the_catalogue_takes_entries_and_files_and_refuses_in_words(
@@ -196,12 +246,32 @@ def test_a_log_with_gaps_and_text_says_what_was_left_out_and_one_that_is_none_is
     screen.sees("300 rows over 1.0 days")
 
 
-def test_on_a_phone_one_option_stands_beside_a(screen: Screen, application: Application) -> None:
+def test_on_a_phone_a_row_opens_in_the_width_and_two_are_the_most_side_by_side(
+    screen: Screen, application: Application
+) -> None:
     job = taken_in(application, KRAUSE)
     screen.size(390, 844)
     screen.go(f"/jobs/{job}/options", "Options")
-    screen.until(lambda: screen.browser.find_element(By.ID, "opens-energy-A"))
-    assert not screen.browser.find_elements(By.ID, "opens-energy-C")
-    pressed(screen, '[aria-label="Which option stands beside A"] button:nth-child(2)')
+    screen.opens("C")
     screen.until(lambda: screen.browser.find_element(By.ID, "opens-energy-C"))
     assert screen.run("return document.documentElement.scrollWidth") <= 390
+    for letter in "BCD":
+        pressed(screen, f'[data-pick="{letter}"] input')
+    screen.until(lambda: "C and D side by side" in screen.browser.find_element(By.CSS_SELECTOR, "[data-lay]").text)
+    pressed(screen, "[data-lay]")
+    screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "[data-beside]"))
+    assert screen.run("return document.documentElement.scrollWidth") <= 390
+
+
+def test_the_balance_is_a_strip_beside_the_options_and_opens_over_them(
+    screen: Screen, application: Application
+) -> None:
+    job = taken_in(application, KRAUSE)
+    screen.go(f"/jobs/{job}/options", "Options")
+    strip = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "aside [data-open-balance]"))
+    assert strip.rect["width"] < 100
+    screen.click(strip)
+    over = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "dialog[open]"))
+    assert over.find_elements(By.CSS_SELECTOR, "[data-balance]")
+    screen.press("close")
+    screen.until(lambda: not screen.all("dialog[open]"))

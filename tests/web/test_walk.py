@@ -36,7 +36,7 @@ def test_the_demo_job_is_walked_and_a_reading_moves_the_balance_and_is_kept(scre
     screen.sees("What each saves")
     for station, words in (
         ("call", "Why are we here?"), ("plate", "Synchronous speed"), ("findings", "What explains it"),
-        ("duty", "The year in steps"), ("options", "What does it save?"), ("setup", "Waits for a choice"), ("log", "Add a reading"),
+        ("duty", "The year in steps"), ("options", "against the machine put right"), ("setup", "Waits for a choice"), ("log", "Add a reading"),
         ("readings", "Load, every way"),
     ):  # fmt: skip
         screen.station(station)
@@ -95,8 +95,9 @@ def test_the_textbook_machine_through_the_screen_gives_what_the_core_gives(
     screen.type("Currency", "EUR")
     screen.type("Duct pressure", "0 Pa")
     screen.station("options")
-    screen.type("B, price", "220")
-    screen.type("C, price", "420")
+    for letter, price in (("B", "220"), ("C", "420")):
+        screen.opens(letter)
+        screen.type(f"{letter}, price", price)
     screen.saved()
     job = job_of(application, "Krause on a fan")
     shown = application.get(f"/api/jobs/{job}")["assessment"]
@@ -125,6 +126,7 @@ def test_any_result_opens_its_working_and_closes_as_before(screen: Screen, appli
 
 def test_a_step_of_an_option_opens_its_working_too(screen: Screen, application: Application) -> None:
     screen.go(f"/jobs/{job_of(application, 'Waiting hall air handler')}/options", "Options")
+    screen.opens("C")
     screen.click(screen.until(lambda: screen.browser.find_element(By.ID, "opens-input_power-s2-C")))
     # The workings of steps are asked for when one is opened.
     panel = screen.until(

@@ -35,6 +35,7 @@ from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import LoadedAnswer
+from modest_rotor.core.options.beside import MOST_BESIDE, BesideAnswer
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
 from modest_rotor.core.options.step_working import StepWorkings
@@ -45,7 +46,7 @@ from modest_rotor.store import board as board_store
 from modest_rotor.store import jobs, logs
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.fits import assess_job, ladder_of_job, needles_of_job
-from modest_rotor.store.solving import loaded_here, name_of, preview_here
+from modest_rotor.store.solving import beside_here, loaded_here, name_of, preview_here
 from modest_rotor.workers.process import Overtaken
 from modest_rotor.workers.solvers import Level
 
@@ -293,6 +294,15 @@ async def loaded(job_id: int, tightness: Annotated[str, Query(max_length=40)] = 
     if tightness:
         job = with_change(job, "options/tightness", read_for(job, "options/tightness", tightness, "si"))
     return await solved(loaded_here, job, about=name_of(job))
+
+
+@router.get("/jobs/{job_id}/beside")
+async def beside(
+    job_id: int, options: Annotated[list[str], Query(min_length=2, max_length=MOST_BESIDE)]
+) -> BesideAnswer:
+    """Options side by side, the others held against the first: each difference from its own band, shared errors cancelled."""
+    job = await run_in_threadpool(with_connection(jobs.job_of), job_id)
+    return await solved(beside_here, job, tuple(options), about=name_of(job))
 
 
 @router.get("/jobs/{job_id}/options/{option_id}/steps/{step_id}/workings")

@@ -13,7 +13,8 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.memo import Memo, WithinOne
 from modest_rotor.core.next_step import next_steps
 from modest_rotor.core.options.answers import LoadedAnswer
-from modest_rotor.core.options.compare import Compared, compare, compare_loaded, machine_put_right
+from modest_rotor.core.options.beside import BesideAnswer
+from modest_rotor.core.options.compare import Compared, compare, compare_beside, compare_loaded, machine_put_right
 from modest_rotor.core.options.contract import VoltsLaw
 from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.ladder import Ladder, build_ladder
@@ -177,6 +178,12 @@ def loaded(job: Job, fit: MotorFit | None = None, memo: Memo | None = None) -> t
     """What each option moves and takes as the filter loads, its setting left as it is; arguments as :func:`assess`."""
     case = build_case(job, fit, memo)
     return compare_loaded(case.found, case.compared)
+
+
+def beside(job: Job, asked: tuple[str, ...], fit: MotorFit | None = None, memo: Memo | None = None) -> BesideAnswer:
+    """Options of a job side by side, by their ids; the others are held against the first. Arguments as :func:`assess`."""
+    case = build_case(job, fit, memo)
+    return compare_beside(case.found, case.compared, asked)
 
 
 def build_case(

@@ -203,6 +203,7 @@ class Candidate(Frozen):
     chosen: bool = False
     is_base: bool = False
     saved: Result
+    money: Result
     cost: Figure | None = None
     payback: Result
     cannot: str | None = None

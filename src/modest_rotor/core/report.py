@@ -8,7 +8,7 @@ from pydantic import Field
 
 from modest_rotor.core.assessment import Assessment, Balance, Finding, Severity
 from modest_rotor.core.job import Job, Station
-from modest_rotor.core.options.answers import OptionAnswer
+from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, as_typed
@@ -124,7 +124,7 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str, signed:
         measured=_measured(job, answer),
         found=_found(answer.findings),
         options=tuple(_line(one, chosen) for one in options),
-        recommendation=_recommendation(job, options, chosen),
+        recommendation=_recommendation(job, answer.options, chosen),
         approvals=_approvals(job, options),
         cautions=_cautions(answer.findings, chosen),
         assumed=(*_assumed(job, options), *(left.sentence for left in answer.left_out)),
@@ -223,7 +223,7 @@ def _of(result: Result) -> Phrase:
     return (result.figure,) if result.figure else result.waits or ("not known",)
 
 
-def _recommendation(job: Job, options: tuple[OptionAnswer, ...], chosen: OptionAnswer | None) -> tuple[Phrase, ...]:
+def _recommendation(job: Job, options: OptionsAnswer, chosen: OptionAnswer | None) -> tuple[Phrase, ...]:
     decision = job.document.decision
     if chosen is None:
         return ((NO_CHOICE,),)
@@ -236,13 +236,14 @@ def _recommendation(job: Job, options: tuple[OptionAnswer, ...], chosen: OptionA
             (
                 "It is expected to save ",
                 chosen.saved_energy.figure,
-                " of electricity a year against the machine put right.",
+                f" of electricity a year against {options.against}.",
             )
         )
     if chosen.saved_money.figure:
         told.append(("In money, ", chosen.saved_money.figure, " a year."))
     if chosen.payback.figure:
-        told.append(("It pays for itself in ", chosen.payback.figure, ", simply reckoned."))
+        on = ", on what it costs more than that" if options.against_new else ""
+        told.append(("It pays for itself in ", chosen.payback.figure, f", simply reckoned{on}."))
     if chosen.made_up_heat.figure and chosen.made_up_heat.figure.value:
         told.append(("Heat that the old motor gave and that must be made up: ", chosen.made_up_heat.figure, " a year."))
     if chosen.saved_cooling.figure and chosen.saved_cooling.figure.value:

@@ -21,8 +21,6 @@ from modest_rotor.core.rules.case import Case
 from modest_rotor.core.working import Result, waiting
 
 WORST_FIRST = (Severity.STOP, Severity.CAUTION, Severity.NOTE)
-RUNS_AGAIN = "a new motor of the same kind"
-PUT_RIGHT = "the machine put right"
 
 
 def short_answer(
@@ -39,7 +37,7 @@ def short_answer(
         now=(_moves(case), _takes(case), _costs(case)),
         worst=_worst(findings),
         waits=case.options.waits,
-        base=(RUNS_AGAIN if ranking.dead else PUT_RIGHT) if ranking else "",
+        base=case.options.against,
         candidates=_candidates(case),
         differences=ranking.differences if ranking else (),
         next=_next(steps, board),
@@ -142,6 +140,7 @@ def _candidate(row: RankedAnswer, option: OptionAnswer, chosen: str | None) -> C
         chosen=row.id == chosen,
         is_base=row.is_base,
         saved=row.saved,
+        money=row.money,
         cost=row.cost,
         payback=row.payback,
         cannot=None if option.stop else next(iter(option.limits), None),

@@ -11,11 +11,11 @@ from collections.abc import Callable, Hashable
 from dataclasses import dataclass
 from functools import wraps
 from threading import Lock
-from typing import Any, TypeVar
+from typing import Any, Concatenate, ParamSpec, TypeVar
 
 from cachetools import LRUCache, cached
 
-from modest_rotor.core.assess import assess, build_case, fit_job, job_fit_key, ladder, loaded, needles
+from modest_rotor.core.assess import assess, beside, build_case, fit_job, job_fit_key, ladder, loaded, needles
 from modest_rotor.core.assessment import Assessment, BoardLine
 from modest_rotor.core.changes import read_for, with_change
 from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
@@ -24,6 +24,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ModestRotorError, OutsideValidity, Refusal
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import LoadedAnswer
+from modest_rotor.core.options.beside import BesideAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
@@ -42,6 +43,7 @@ SETS_AT_ONCE = 8
 """Sets of readings to which a motor is fitted while a save is waited for."""
 MACHINE_ROOTS = ("machine", "plate", "readings", "charts", "meters", "target")
 Answer = TypeVar("Answer")
+More = ParamSpec("More")
 
 
 class NewestKept:
@@ -145,13 +147,13 @@ def sound_job(job: Job) -> Job:
     return without(job, tuple(one.path for one in left_out))
 
 
-def _or_refused(work: Callable[[Job], Answer]) -> Callable[[Job], Answer]:
+def _or_refused(work: Callable[Concatenate[Job, More], Answer]) -> Callable[Concatenate[Job, More], Answer]:
     """Let a fault of ours in a part of a page be told in words on that part alone."""
 
     @wraps(work)
-    def told(job: Job) -> Answer:
+    def told(job: Job, /, *more: More.args, **named: More.kwargs) -> Answer:
         try:
-            return work(job)
+            return work(job, *more, **named)
         except ModestRotorError:
             raise
         except Exception as error:
@@ -185,6 +187,13 @@ def loaded_here(job: Job) -> tuple[LoadedAnswer, ...]:
     except Exception:  # one value must not take the picture away
         sound = sound_job(job)
         return loaded(sound, fit_of(sound), PARTS)
+
+
+@_or_refused
+def beside_here(job: Job, asked: tuple[str, ...]) -> BesideAnswer:
+    """Options of a job side by side, by their ids."""
+    sound = sound_job(job)
+    return beside(sound, asked, fit_of(sound), PARTS)
 
 
 def put_right_here(job: Job) -> FoundMachine | str:

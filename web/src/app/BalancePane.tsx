@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { scaleLinear } from "d3-scale";
 import { memo, useRef, useState } from "react";
 
 import type { Figure, Schemas, Station } from "../shared/api";
@@ -270,42 +271,67 @@ const MANY_READOUTS = {
   "& td[data-unit]": READOUTS["& td[data-unit]"],
   "& [data-read] > span > span + span": { display: "block", fontSize: "0.8125rem" },
 };
-const DOCK_READ = { "& [data-read] > span > span + span": { fontSize: "0.84375rem" } };
+const DOCK_READ = {
+  "& [data-figure-band]": { fontSize: { base: "0.8125rem", md: "0.84375rem" } },
+};
 
-/** On narrow screens the balance is its readouts, and one touch opens it over the sheet. */
-export function BalanceDock({ station }: { station: Station }) {
-  const shown = useShown(station);
-  const { units, currency } = useUnits();
+/** The balance over the sheet, and what opens it. */
+function useOver(shown: Shown) {
   const dialog = useRef<HTMLDialogElement>(null);
   const [open, setOpen] = useState(false);
-  const sets = shown.balance.readouts.filter((readout) => readout.group === SETS);
-  const latest = sets[sets.length - 1];
-  const order = ["flow", "current", "speed", "slip", "shaft_power", "input_power"] as const;
-  const rows = order.map((key) => ROWS.find((row) => row.key === key)).filter((row) => row !== undefined);
   const show = () => {
     setOpen(true);
     dialog.current?.showModal();
   };
+  const over = (
+    <Over ref={dialog} aria-label="Balance" onClose={() => setOpen(false)}>
+      <Box display="flex" justifyContent="space-between" alignItems="center" mb="6px">
+        <Box as="h2" fontSize="title" fontWeight={600}>
+          Balance
+        </Box>
+        <Press type="button" onClick={() => dialog.current?.close()}>
+          close
+        </Press>
+      </Box>
+      {open && <Picture shown={shown} />}
+    </Over>
+  );
+  return { show, over };
+}
+
+/** The set that the readouts of a folded balance tell: the newest. */
+function latestOf(balance: Balance): Readout | undefined {
+  return balance.readouts.filter((readout) => readout.group === SETS).at(-1);
+}
+
+const STRIP = ["flow", "input_power", "current", "speed"] as const;
+
+/** Where a sheet needs the width, the balance is a slim strip: small, with four readouts; one press opens it over the sheet. */
+export function BalanceStrip({ station }: { station: Station }) {
+  const shown = useShown(station);
+  const { show, over } = useOver(shown);
+  const { units, currency } = useUnits();
+  const { as_found: asFound } = useJob().assessment.short;
+  const latest = shown.balance.readouts.find((readout) => readout.id === asFound) ?? latestOf(shown.balance);
+  const rows = STRIP.flatMap((key) => ROWS.find((row) => row.key === key) ?? []);
   return (
-    <>
-      <Dock type="button" onClick={show} aria-label="Open the balance">
-        {rows.map((row, index) => (
-          <Box
-            key={row.key}
-            px="10px"
-            py="8px"
-            textAlign="left"
-            display={{ base: index > 2 ? "none" : "block", md: "block" }}
-          >
-            <Micro display="block">
-              {row.label}, {unitOf(quantityOfRow(row, shown.balance), units, currency) || "–"}
-            </Micro>
-            <Box fontSize={{ base: "17px", md: "figure" }} css={DOCK_READ}>
-              <Read figure={latest?.[row.key]} />
-            </Box>
+    <Box
+      as="aside"
+      aria-label="Balance"
+      display={{ base: "none", lg: "block" }}
+      borderLeft="1px solid"
+      borderColor="rule"
+    >
+      <Strip type="button" onClick={show} data-open-balance>
+        <b>Balance</b>
+        <Miniature balance={shown.balance} />
+        {rows.map((row) => (
+          <Box key={row.key} py="7px" css={STRIP_READ}>
+            <Read figure={latest?.[row.key]} />
+            <Micro display="block">{unitOf(quantityOfRow(row, shown.balance), units, currency) || row.label}</Micro>
           </Box>
         ))}
-        <Box px="10px" py="8px" fontWeight={600} textAlign="left" ml="auto">
+        <Box mt="auto" fontWeight={600} lineHeight="1.25">
           open the balance
           {latest && (
             <Micro display="block" fontWeight={400}>
@@ -313,21 +339,115 @@ export function BalanceDock({ station }: { station: Station }) {
             </Micro>
           )}
         </Box>
-      </Dock>
-      <Over ref={dialog} aria-label="Balance" onClose={() => setOpen(false)}>
-        <Box display="flex" justifyContent="space-between" alignItems="center" mb="6px">
-          <Box as="h2" fontSize="title" fontWeight={600}>
-            Balance
+      </Strip>
+      {over}
+    </Box>
+  );
+}
+
+const SMALL = 64;
+
+/** The machine's curve meeting the system's, without axes: the strip's own words tell the numbers. */
+function Miniature({ balance }: { balance: Balance }) {
+  const curves = balance.curves.filter((curve) => ["found", "system"].includes(curve.id));
+  const points = balance.points.filter((point) => point.group === SETS);
+  const reach = (values: number[]) => Math.max(...values, 0) || 1;
+  const x = scaleLinear([0, reach(curves.flatMap((curve) => curve.flow))], [2, SMALL - 2]);
+  const y = scaleLinear([0, reach(curves.flatMap((curve) => curve.pressure))], [SMALL - 2, 4]);
+  return (
+    <svg width={SMALL} height={SMALL} aria-hidden style={{ margin: "6px 0", overflow: "hidden" }}>
+      <path d={`M1 0 V${SMALL - 1} H${SMALL}`} fill="none" stroke="var(--chakra-colors-rule)" />
+      {curves.map((curve) => (
+        <path
+          key={curve.id}
+          d={curve.flow.map((flow, n) => `${n ? "L" : "M"}${x(flow)} ${y(curve.pressure[n] ?? 0)}`).join(" ")}
+          fill="none"
+          stroke={`var(--chakra-colors-${colourOf(curve.series)})`}
+          strokeWidth={curve.id === "found" ? 2.2 : 1.4}
+        />
+      ))}
+      {points.map((point) => (
+        <circle
+          key={point.id}
+          cx={x(point.flow.value)}
+          cy={y(point.pressure.value)}
+          r={3.5}
+          fill="var(--chakra-colors-copper)"
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** On narrow screens the balance is its readouts, and one touch opens it over the sheet. */
+export function BalanceDock({ station }: { station: Station }) {
+  const shown = useShown(station);
+  const { show, over } = useOver(shown);
+  const { units, currency } = useUnits();
+  const latest = latestOf(shown.balance);
+  const order = ["flow", "current", "speed", "slip", "shaft_power", "input_power"] as const;
+  const rows = order.map((key) => ROWS.find((row) => row.key === key)).filter((row) => row !== undefined);
+  return (
+    <>
+      <Dock type="button" onClick={show} data-open-balance>
+        {rows.map((row, index) => (
+          <Box
+            key={row.key}
+            px="10px"
+            py={{ base: "4px", md: "8px" }}
+            textAlign="left"
+            display={{ base: index > 2 ? "none" : "block", md: "block" }}
+          >
+            <Micro display={{ base: "none", md: "block" }}>
+              {row.label}, {unitOf(quantityOfRow(row, shown.balance), units, currency) || "–"}
+            </Micro>
+            <Box fontSize={{ base: "text", md: "figure" }} lineHeight="1.25" css={DOCK_READ}>
+              <Read figure={latest?.[row.key]} />
+              <Micro display={{ base: "inline", md: "none" }}>
+                {" "}
+                {unitOf(quantityOfRow(row, shown.balance), units, currency) || row.label}
+              </Micro>
+            </Box>
           </Box>
-          <Press type="button" onClick={() => dialog.current?.close()}>
-            close
-          </Press>
+        ))}
+        <Box px="10px" py={{ base: "4px", md: "8px" }} fontWeight={600} textAlign="left" ml="auto" lineHeight="1.25">
+          <Box as="span" srOnly={{ base: true, md: false }}>
+            open the{" "}
+          </Box>
+          balance
+          {latest && (
+            <Micro display={{ base: "none", md: "block" }} fontWeight={400}>
+              {latest.label}
+            </Micro>
+          )}
         </Box>
-        {open && <Picture shown={shown} />}
-      </Over>
+      </Dock>
+      {over}
     </>
   );
 }
+
+const STRIP_READ = {
+  fontSize: "1.0625rem",
+  "& [data-figure-band]": { display: "block", fontSize: "0.8125rem" },
+};
+
+const Strip = chakra("button", {
+  base: {
+    position: "sticky",
+    top: "46px",
+    height: "calc(100dvh - 46px)",
+    width: "100%",
+    overflowY: "auto",
+    display: "flex",
+    flexDirection: "column",
+    alignItems: "flex-start",
+    textAlign: "left",
+    p: "12px 10px",
+    background: "desk",
+    _focusVisible: { outlineOffset: "-4px" },
+  },
+});
 
 const Dock = chakra("button", {
   base: {
@@ -337,7 +457,8 @@ const Dock = chakra("button", {
     left: 0,
     right: 0,
     bottom: 0,
-    minHeight: "76px",
+    minHeight: { base: "51px", md: "76px" },
+    alignItems: { base: "center", md: "stretch" },
     background: "desk",
     borderTop: "2px solid",
     borderColor: "ink",

@@ -8,7 +8,7 @@ import { Press, Word } from "../shared/parts";
 import { type Page, SHORT, stationNamed } from "../shared/stations";
 import { useIsWide } from "../shared/width";
 import { WorkingProvider } from "../shared/Working";
-import { BalanceDock, BalancePane } from "./BalancePane";
+import { BalanceDock, BalancePane, BalanceStrip } from "./BalancePane";
 import { Decisions } from "./Decisions";
 import { LeftOut } from "./LeftOut";
 import { Loaded } from "./Loaded";
@@ -21,6 +21,8 @@ import { useKeys } from "./useKeys";
 /** Widths from which the rail and the balance stand beside the sheet; the theme's breakpoints. */
 const RAIL_FROM = 561;
 const BALANCE_FROM = 1101;
+/** Pages that need the width: the balance is a slim strip there, which opens over the sheet. */
+const STRIPPED: readonly Page[] = ["options"];
 const SHEETS = {
   short: async () => (await import("../stations/short/ShortSheet")).ShortSheet,
   call: async () => (await import("../stations/call/CallSheet")).CallSheet,
@@ -60,6 +62,7 @@ function JobAt({ page }: { page: Page }) {
   const { desk, view } = useView();
   const wide = { rail: useIsWide(RAIL_FROM), balance: useIsWide(BALANCE_FROM) };
   const short = page === SHORT;
+  const strip = STRIPPED.includes(page);
   const keys = useMemo(() => ({ jobId: view.id, page, desk }), [view.id, page, desk]);
   useKeys(keys);
   useEffect(() => {
@@ -77,9 +80,9 @@ function JobAt({ page }: { page: Page }) {
         gridTemplateColumns={{
           base: "minmax(0, 1fr)",
           md: "150px minmax(0, 1fr)",
-          lg: short ? "186px minmax(0, 1fr)" : "186px minmax(0, 1fr) 372px",
+          lg: `186px minmax(0, 1fr) ${short ? "" : strip ? "96px" : "372px"}`,
         }}
-        pb={{ base: short ? 0 : "90px", lg: 0 }}
+        pb={{ base: short ? 0 : "60px", md: short ? 0 : "90px", lg: 0 }}
       >
         <Rail here={page} />
         <Box
@@ -87,7 +90,7 @@ function JobAt({ page }: { page: Page }) {
           px={{ base: "14px", lg: "20px" }}
           pb="20px"
           minWidth={0}
-          maxWidth={{ base: "100%", lg: short ? "1180px" : "980px" }}
+          maxWidth={{ base: "100%", lg: short || strip ? "1180px" : "980px" }}
         >
           <Trouble />
           <Decisions />
@@ -96,7 +99,8 @@ function JobAt({ page }: { page: Page }) {
             <Loaded load={SHEETS[page]} />
           </WorkingProvider>
         </Box>
-        {!short && (
+        {!short && strip && <BalanceStrip station={page} />}
+        {!short && !strip && (
           <Box
             as="aside"
             aria-label="Balance"

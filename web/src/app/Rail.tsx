@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { memo, useRef } from "react";
+import { memo, type ReactNode, useRef } from "react";
 import { NavLink } from "react-router";
 
 import type { Schemas } from "../shared/api";
@@ -168,24 +168,38 @@ export function RailStrip({ here }: { here: Page }) {
       fontSize="small"
     >
       {before ? <Side to={`/jobs/${view.id}/${before.id}`}>{before.title}</Side> : <span />}
-      <Box background="paper" px="10px" py="6px" borderLeft="1px solid" borderRight="1px solid" borderColor="rule">
-        <AllStations here={here} jobId={view.id} entries={railOf(view, assessment)} />
-        {entry ? <Told entry={entry} /> : <InShort short={assessment.short} />}
+      <Box background="paper" px="10px" borderLeft="1px solid" borderRight="1px solid" borderColor="rule">
+        <AllStations here={here} jobId={view.id} entries={railOf(view, assessment)}>
+          {entry ? <Told entry={entry} /> : <InShort short={assessment.short} />}
+        </AllStations>
       </Box>
       {next ? <Side to={`/jobs/${view.id}/${next.id}`}>{next.title}</Side> : <span />}
     </Box>
   );
 }
 
-/** Every station with its state, one touch away. */
-function AllStations({ here, jobId, entries }: { here: Page; jobId: number; entries: Schemas["RailEntry"][] }) {
+interface AllStationsProps {
+  here: Page;
+  jobId: number;
+  entries: Schemas["RailEntry"][];
+  /** What this station came to. */
+  children: ReactNode;
+}
+
+/** Every station with its state, one touch away from this one's. */
+function AllStations({ here, jobId, entries, children }: AllStationsProps) {
   const list = useRef<HTMLDialogElement>(null);
   const title = STATIONS.find((station) => station.id === here)?.title ?? "In short";
   const shut = () => list.current?.close();
   return (
     <>
       <Opener type="button" aria-haspopup="dialog" data-stations onClick={() => list.current?.showModal()}>
-        <b>{title}</b> <Small>stations ▾</Small>
+        <span>
+          <b>{title}</b> <Small>stations ▾</Small>
+        </span>
+        <Box as="span" display="block" lineHeight="1.25">
+          {children}
+        </Box>
       </Opener>
       <List ref={list} aria-label="Stations of this job">
         <Box display="flex" justifyContent="space-between" alignItems="center" pb="6px">
@@ -211,7 +225,7 @@ function AllStations({ here, jobId, entries }: { here: Page; jobId: number; entr
 }
 
 const Opener = chakra("button", {
-  base: { display: "flex", gap: "8px", alignItems: "baseline", minHeight: "44px", width: "100%" },
+  base: { display: "block", minHeight: "50px", width: "100%", py: "5px" },
 });
 
 const List = chakra("dialog", {

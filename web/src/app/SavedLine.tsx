@@ -31,11 +31,19 @@ export function SavedLine() {
         type="button"
         disabled={!view.undo_label}
         onClick={() => void desk.undo()}
-        maxWidth={{ base: "130px", lg: "230px" }}
-        overflow="hidden"
-        textOverflow="ellipsis"
+        maxWidth="230px"
+        whiteSpace="normal"
+        lineHeight={1.15}
+        title={view.undo_label ?? undefined}
       >
-        {view.undo_label ? `Undo “${view.undo_label}”` : "Undo"} <Cap ml="4px">Ctrl Z</Cap>
+        Undo
+        {view.undo_label && (
+          <Box as="span" display={{ base: "none", lg: "inline" }}>
+            {" "}
+            “{view.undo_label}”
+          </Box>
+        )}{" "}
+        <Cap ml="4px">Ctrl Z</Cap>
       </TopButton>
       {view.redo_label && (
         <TopButton type="button" onClick={() => void desk.redo()} aria-label={`Redo “${view.redo_label}”`}>

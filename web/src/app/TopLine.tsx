@@ -111,10 +111,8 @@ function Step({ last, from, children }: { last: boolean; from: "base" | "lg"; ch
     <>
       <Box
         fontWeight={last ? 600 : 400}
-        whiteSpace={last ? { base: "normal", md: "nowrap" } : "nowrap"}
+        whiteSpace={last ? "normal" : "nowrap"}
         lineHeight={1.15}
-        overflow="hidden"
-        textOverflow="ellipsis"
         flexShrink={last ? 1 : 0}
         display={shown}
       >

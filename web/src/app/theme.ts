@@ -10,7 +10,10 @@ const config = defineConfig({
   globalCss: {
     "*, *::before, *::after": { boxSizing: "border-box" },
     // What is scrolled to never lies under the top line, the strip, or the bars at the foot.
-    html: { scrollPaddingTop: { base: "110px", lg: "60px" }, scrollPaddingBottom: { base: "210px", lg: "90px" } },
+    html: {
+      scrollPaddingTop: { base: "110px", lg: "60px" },
+      scrollPaddingBottom: { base: "190px", md: "210px", lg: "90px" },
+    },
     "html, body": { margin: 0, padding: 0, background: "paper", color: "ink", height: "100%" },
     body: {
       fontFamily: "body",

@@ -420,6 +420,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Beside
+         * @description Options side by side, the others held against the first: each difference from its own band, shared errors cancelled.
+         */
+        get: operations["beside_api_jobs__job_id__beside_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/options/{option_id}/steps/{step_id}/workings": {
         parameters: {
             query?: never;
@@ -2191,6 +2211,54 @@ export interface components {
             topics: string[];
         };
         /**
+         * BesideAnswer
+         * @description Options side by side, in the order asked; the first is the one that the others are held against.
+         */
+        BesideAnswer: {
+            /**
+             * Options
+             * @description their ids
+             */
+            options: string[];
+            /**
+             * Rows
+             * @default []
+             */
+            rows: components["schemas"]["BesideRow"][];
+        };
+        /**
+         * BesideCell
+         * @description One option in one row. ``less`` is it less the first option; ``ties`` whether that cannot be told from nought.
+         */
+        BesideCell: {
+            figure?: components["schemas"]["Figure"] | null;
+            less?: components["schemas"]["Figure"] | null;
+            /**
+             * Ties
+             * @default false
+             */
+            ties: boolean;
+        };
+        /**
+         * BesideRow
+         * @description One quantity of every option laid side by side; ``step`` is the duty step that it belongs to.
+         */
+        BesideRow: {
+            kind: components["schemas"]["BesideRowKind"];
+            /** Step */
+            step?: string | null;
+            /** Quantity */
+            quantity: string;
+            /** Cells */
+            cells: components["schemas"]["BesideCell"][];
+        };
+        /**
+         * BesideRowKind
+         * @description What a row of the comparison holds.
+         * @enum {string}
+         */
+        BesideRowKind: "flow" | "power" | "energy" | "saved" | "money" | "cost" | "worth" | "factor";
+        /**
          * BoardJob
          * @description A job as the Board shows it.
          */
@@ -2414,6 +2482,7 @@ export interface components {
              */
             is_base: boolean;
             saved: components["schemas"]["Result"];
+            money: components["schemas"]["Result"];
             cost?: components["schemas"]["Figure"] | null;
             payback: components["schemas"]["Result"];
             /** Cannot */
@@ -6149,6 +6218,18 @@ export interface components {
             options: components["schemas"]["OptionAnswer"][];
             /** Overlap */
             overlap: string | null;
+            /**
+             * Against
+             * @description what savings are held against, in words
+             * @default the machine put right
+             */
+            against: string;
+            /**
+             * Against New
+             * @description held against a new motor: the old one is dead
+             * @default false
+             */
+            against_new: boolean;
             repair?: components["schemas"]["RepairAnswer"] | null;
         };
         /**
@@ -7002,6 +7083,7 @@ export interface components {
             /** Letter */
             letter: string;
             saved: components["schemas"]["Result"];
+            money: components["schemas"]["Result"];
             cost: components["schemas"]["Figure"] | null;
             payback: components["schemas"]["Result"];
             /** Is Base */
@@ -7009,13 +7091,9 @@ export interface components {
         };
         /**
          * RankingAnswer
-         * @description Candidates, best saving first, those that wait after them, stopped ones last; ``base`` is the letter held against.
+         * @description Candidates, best saving first, those that wait after them, stopped ones last.
          */
         RankingAnswer: {
-            /** Base */
-            base: string;
-            /** Dead */
-            dead: boolean;
             /** Rows */
             rows: components["schemas"]["RankedAnswer"][];
             /** Differences */
@@ -8328,6 +8406,8 @@ export interface components {
             name: string;
             hours: components["schemas"]["Figure"] | null;
             demand: components["schemas"]["Figure"] | null;
+            /** @description kWh a year against the base, without starts and standby */
+            saved?: components["schemas"]["Figure"] | null;
             flow: components["schemas"]["Figure"] | null;
             pressure: components["schemas"]["Figure"] | null;
             speed: components["schemas"]["Figure"] | null;
@@ -10153,6 +10233,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoadedAnswer"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    beside_api_jobs__job_id__beside_get: {
+        parameters: {
+            query: {
+                options: string[];
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BesideAnswer"];
                 };
             };
             /** @description Validation Error */

@@ -61,7 +61,7 @@ export function BalanceChart({
       />
       {empty && <Waiting words={waits} />}
       {curves.map((curve) => (
-        <CurveLine key={curve.id} curve={curve} x={x} y={y} flowIn={flowIn} pressureIn={pressureIn} />
+        <CurveLine key={curve.id} curve={curve} points={places} x={x} y={y} flowIn={flowIn} pressureIn={pressureIn} />
       ))}
       {points.map((point, index) => (
         <PointWithBands
@@ -84,6 +84,7 @@ const Svg = chakra("svg", { base: { width: "100%", maxWidth: "560px", fontSize: 
 type Place = [number, number];
 
 const LETTER = 6.3;
+const LINE = 17;
 
 /** Where a lane's name stands: left of its band, right of it, or over its end where neither has room. */
 function besideLane(left: number, right: number, label: string): { x: number; textAnchor: "start" | "end" } {
@@ -218,7 +219,23 @@ interface Converted {
   pressureIn: (value: number) => number;
 }
 
-function CurveLine({ curve, x, y, flowIn, pressureIn }: Converted & { curve: Curve }) {
+/** The name of a system's curve stands at its end, a line over or under the name of a point that stands there. */
+function systemNameAt([endX, endY]: Place, points: readonly Place[]): { x: number; y: number } {
+  const [x, y] = [Math.min(endX + 4, WIDTH - 42), Math.max(endY + 4, PLOT.top + 8)];
+  const named = points.map(([atX, atY]): Place => [atX + 9, atY - 9]);
+  const meets = named.find(([left, foot]) => Math.abs(foot - y) < LINE && left + 2 * LETTER > x && left < x + 42);
+  if (!meets) return { x, y };
+  return { x, y: y <= meets[1] ? meets[1] - LINE : meets[1] + LINE };
+}
+
+function CurveLine({
+  curve,
+  points,
+  x,
+  y,
+  flowIn,
+  pressureIn,
+}: Converted & { curve: Curve; points: readonly Place[] }) {
   const places = curve.flow
     .map((flow, index): [number, number] => [x(flowIn(flow)), y(pressureIn(curve.pressure[index] ?? 0))])
     .filter(([, top]) => top >= PLOT.top - 1);
@@ -236,7 +253,7 @@ function CurveLine({ curve, x, y, flowIn, pressureIn }: Converted & { curve: Cur
         strokeDasharray={curve.series === "copper-ring" ? "6 4" : undefined}
       />
       {isSystem ? (
-        <text x={Math.min(endX + 4, WIDTH - 42)} y={Math.max(endY + 4, PLOT.top + 8)} fill="currentColor">
+        <text {...systemNameAt([endX, endY], points)} fill="currentColor">
           {curve.label}
         </text>
       ) : (

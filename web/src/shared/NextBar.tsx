@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
 import { useLocation, useNavigate } from "react-router";
 
 import type { Schemas } from "./api";
@@ -12,12 +13,25 @@ import { FigureText, PhraseText } from "./Words";
 
 type Next = Schemas["Next"];
 
-/** The one thing to do next, in one place on every screen: what it is, what it narrows, and the one filled button; `alone` where no dock lies under it. */
-export function NextBar({ next, alone = false }: { next: Next | null; alone?: boolean }) {
+interface NextBarProps {
+  next: Next | null;
+  /** Whether no dock lies under it. */
+  alone?: boolean;
+  /** What stands in place of the words of what is next. */
+  words?: ReactNode;
+}
+
+/** The one thing to do next, in one place on every screen: what it is, what it narrows, and the one filled button. */
+export function NextBar({ next, alone = false, words }: NextBarProps) {
   const { view } = useJob();
   const navigate = useNavigate();
   const here = useLocation().pathname.split("/").at(-1);
-  if (!next) return null;
+  if (!next)
+    return words ? (
+      <Bar data-next-bar data-alone={alone || undefined}>
+        {words}
+      </Bar>
+    ) : null;
   const path = next.path ?? null;
   const to = path ? stationOf(path) : next.station;
   const go = () => {
@@ -27,13 +41,13 @@ export function NextBar({ next, alone = false }: { next: Next | null; alone?: bo
   if (!path && here === next.station)
     return (
       <Bar data-next-bar data-alone={alone || undefined}>
-        <Words next={next} />
+        {words ?? <Words next={next} />}
       </Bar>
     );
   const station = STATIONS.find((one) => one.id === to);
   return (
     <Bar data-next-bar data-alone={alone || undefined}>
-      <Words next={next} />
+      {words ?? <Words next={next} />}
       <Filled type="button" data-next={path ?? to} onClick={go}>
         {here === to ? "Go there" : `Go on at ${station?.title ?? to}`}
         <Cap ml="10px" color="inherit" borderColor="currentColor">
@@ -101,7 +115,7 @@ function Narrowing({ now, then }: { now: Schemas["Figure"]; then: Schemas["Figur
 const Bar = chakra("div", {
   base: {
     position: "sticky",
-    bottom: { base: "76px", lg: 0 },
+    bottom: { base: "51px", md: "76px", lg: 0 },
     "&[data-alone]": { bottom: 0 },
     zIndex: 3,
     display: "flex",

@@ -21,12 +21,14 @@ interface SheetProps {
   /** Whether its findings are listed above the work; not where the sheet itself shows them all. */
   listed?: boolean;
   /** What stands at the right of the title: the one thing that can be added here. */
-  action?: { label: string; run: () => void };
+  action?: { label: string; run: () => void; cap?: string };
+  /** What stands at the foot in place of the words of what is next. */
+  foot?: ReactNode;
   children: ReactNode;
 }
 
 /** One station's work: title, what to do next, what to beware of, then the fields in the order of the hands. */
-export function Sheet({ station, standing = "top", listed = true, action, children }: SheetProps) {
+export function Sheet({ station, standing = "top", listed = true, action, foot, children }: SheetProps) {
   const { title, question } = STATIONS.find((one) => one.id === station) ?? { title: station, question: "" };
   const { assessment } = useJob();
   const findings = assessment.findings.filter(
@@ -57,15 +59,15 @@ export function Sheet({ station, standing = "top", listed = true, action, childr
           </Box>
         </Box>
         {action && (
-          <Press type="button" data-add onClick={action.run} flexShrink={0} my="4px">
-            {action.label} <Cap ml="8px">N</Cap>
+          <Press type="button" data-add={action.cap ? undefined : true} onClick={action.run} flexShrink={0} my="4px">
+            {action.label} <Cap ml="8px">{action.cap ?? "N"}</Cap>
           </Press>
         )}
       </Box>
       <Findings findings={findings.filter((finding) => !atFoot(finding))} />
       {children}
       <Findings findings={findings.filter(atFoot)} />
-      <NextBar next={nextHere(assessment.next, station)} />
+      <NextBar next={nextHere(assessment.next, station)} words={foot} />
     </>
   );
 }

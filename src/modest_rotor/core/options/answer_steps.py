@@ -67,7 +67,7 @@ def step_answer(
         shaft_power=told("shaft_power", shaft),
         input_power=told("input_power", watts),
         current=told("current", step.current),
-        power_factor=told("power_factor", _power_factor(step, found)),
+        power_factor=told("power_factor", power_factor(step, found)),
         motor_efficiency=told("efficiency", shaft / watts if shaft and watts and watts.value > 0 else None),
         whole_efficiency=told("efficiency", moved / watts if moved and watts and watts.value > 0 else None),
         setting=_setting(step),
@@ -84,7 +84,8 @@ def _differs(one: Estimate | None, other: Estimate | None) -> bool:
     return one is not None and other is not None and one.differs_from(other, SAME * abs(other.value))
 
 
-def _power_factor(step: SolvedStep, found: FoundMachine) -> Estimate | None:
+def power_factor(step: SolvedStep, found: FoundMachine) -> Estimate | None:
+    """Watts over volts times amps at a step; nothing where one of them is not known, or where they contradict each other."""
     volts = found.volts.value
     if not (step.current and step.input_power and volts) or step.current.value <= 0:
         return None

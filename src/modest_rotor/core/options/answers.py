@@ -19,6 +19,7 @@ class StepAnswer(Frozen):
     name: str
     hours: Figure | None
     demand: Figure | None
+    saved: Figure | None = Field(default=None, description="kWh a year against the base, without starts and standby")
     flow: Figure | None
     pressure: Figure | None
     speed: Figure | None
@@ -135,16 +136,15 @@ class RankedAnswer(Frozen):
     id: str
     letter: str
     saved: Result
+    money: Result
     cost: Figure | None
     payback: Result
     is_base: bool
 
 
 class RankingAnswer(Frozen):
-    """Candidates, best saving first, those that wait after them, stopped ones last; ``base`` is the letter held against."""
+    """Candidates, best saving first, those that wait after them, stopped ones last."""
 
-    base: str
-    dead: bool
     rows: tuple[RankedAnswer, ...]
     differences: Phrase
 
@@ -155,5 +155,7 @@ class OptionsAnswer(Frozen):
     waits: str | None
     options: tuple[OptionAnswer, ...]
     overlap: str | None
+    against: str = Field(default="the machine put right", description="what savings are held against, in words")
+    against_new: bool = Field(default=False, description="held against a new motor: the old one is dead")
     repair: RepairAnswer | None = None
     ranking: RankingAnswer | None = Field(default=None, exclude=True, description="told by the first page of the job")

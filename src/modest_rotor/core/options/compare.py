@@ -10,6 +10,7 @@ from modest_rotor.core.estimate import Estimate, exactly
 from modest_rotor.core.memo import NOTHING_KEPT, Memo
 from modest_rotor.core.options.answer_steps import flow_quantity, pressure_quantity
 from modest_rotor.core.options.answers import LoadedAnswer, OptionAnswer, OptionsAnswer, RepairAnswer
+from modest_rotor.core.options.beside import BesideAnswer, beside_answer
 from modest_rotor.core.options.checks.book import look, verdict
 from modest_rotor.core.options.checks.place import FitCheck, Fits, Place
 from modest_rotor.core.options.contract import STRAIGHT, Asked, Demand, OptionKind, SolvedStep, VoltsLaw
@@ -20,7 +21,7 @@ from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_
 from modest_rotor.core.options.loading_answer import loaded_answer
 from modest_rotor.core.options.option_answer import Reckoned, Yardstick, option_answer, overlap
 from modest_rotor.core.options.put_right import PutRight, put_right
-from modest_rotor.core.options.ranking import rank
+from modest_rotor.core.options.ranking import base_of, rank
 from modest_rotor.core.options.registry import BY_KIND
 from modest_rotor.core.options.year import Solved, Year, year_energy, year_heat
 from modest_rotor.core.options.year_results import energy_result, money_waits, priced
@@ -65,7 +66,9 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
         options=_titled(answers, right),
         overlap=overlap(lettered),
         repair=_repair(found, right, given, yardstick),
-        ranking=rank(lettered, yardstick),
+        ranking=rank(lettered, answers, yardstick),
+        against=yardstick.named,
+        against_new=yardstick.dead,
     )
 
 
@@ -77,6 +80,14 @@ def compare_loaded(found: FoundMachine | str, given: Compared) -> tuple[LoadedAn
     lettered, yardstick = _reckoned(right.machine, given)
     answers = (loaded_answer(letter, one, yardstick) for letter, one in lettered)
     return _titled(tuple(one for one in answers if one is not None), right)
+
+
+def compare_beside(found: FoundMachine | str, given: Compared, asked: tuple[str, ...]) -> BesideAnswer:
+    """The options asked for by their ids, laid side by side; nothing while the machine waits."""
+    if isinstance(found, str):
+        return BesideAnswer(options=())
+    right = machine_put_right(found, given)
+    return beside_answer(asked, *_reckoned(right.machine, given))
 
 
 def _titled(answers: tuple[Told, ...], right: PutRight) -> tuple[Told, ...]:
@@ -92,7 +103,8 @@ def _reckoned(machine: FoundMachine, given: Compared) -> tuple[tuple[tuple[str, 
     """Every option by its letter, the yardstick first, and what they are held against."""
     comparison = _Comparison(machine, given, (given.rests_on, _repairs_told(given)))
     reckoned = tuple(comparison.reckon(one) for one in (KEPT, *given.year.costs.considered))
-    yardstick = Yardstick(reckoned[0], comparison.demands, machine, given.year, given.memo, given.workings)
+    base = base_of(reckoned, given.year.dead)
+    yardstick = Yardstick(reckoned[0], base, comparison.demands, machine, given.year, given.memo, given.workings)
     return tuple(zip(LETTERS, reckoned, strict=False)), yardstick
 
 
@@ -205,7 +217,7 @@ class _Comparison:
 
     def _limits(self, solved: Solved, checks: tuple[FitCheck, ...]) -> tuple[str, ...]:
         if solved.considered.kind is OptionKind.KEEP:
-            return ("It is dead: it stands here as the yardstick only.",) if self.year.dead else ()
+            return ("It is dead: it cannot be kept.",) if self.year.dead else ()
         waived = tuple(
             f"{one.question} No, and {one.waived_by.who} answers for it: {one.waived_by.reason}"
             for one in checks

@@ -16,7 +16,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.contract import Demand
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.year import Solved, Year, cost_of
+from modest_rotor.core.options.year import Solved, Year
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
 
@@ -39,13 +39,8 @@ class Money:
     keeps: bool
 
     @classmethod
-    def of(cls, saved: Estimate | str, solved: Solved, year: Year, waits: str | None, keeps: bool) -> Money:
-        """The saving in money, with its cost."""
-        return cls.at(saved, cost_of(solved.considered), year, waits, keeps)
-
-    @classmethod
     def at(cls, saved: Estimate | str, cost: Estimate | None, year: Year, waits: str | None, keeps: bool) -> Money:
-        """The same at a cost of its own."""
+        """The saving in money, with what it costs."""
         price = year.price
         if keeps or isinstance(saved, str):
             return cls("the yardstick" if keeps else saved, None, keeps)
@@ -104,15 +99,11 @@ def _ranged(
 def worth_result(money: Money, solved: Solved, year: Year) -> Result:
     """Present value over the stated life, with escalation and discount."""
     label = "Present value"
-    if money.waits or money.cost is None or isinstance(money.saved, str):
-        return waiting(label, money.waits or "")
+    worth = worth_of(money, solved, year)
+    if isinstance(worth, str) or money.cost is None or isinstance(money.saved, str):
+        return waiting(label, str(worth))
     costs, years = year.costs, year.horizon(solved.considered)
-    discount = costs.discount_rate.si if costs.discount_rate else USUAL_DISCOUNT
-    rise = costs.escalation.si if costs.escalation else 0.0
-    try:
-        factor = present_worth_factor(years, discount, rise)
-    except OutsideValidity as refusal:
-        return waiting(label, refusal.sentence)
+    discount, rise = _rates(year)
     ingredients = (
         given("S", "saved in the first year", "money", money.saved, "worked out"),
         given("C", "cost fitted", "cost", money.cost, "estimated"),
@@ -120,11 +111,28 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
         given("d", "discount rate", "discount_rate", discount, "typed" if costs.discount_rate else "assumed"),
         given("e", "rise of the price a year", "escalation", rise, "typed" if costs.escalation else "assumed"),
     )
-    remarks = [f"One unit a year is worth {factor:.2f} today."]
+    remarks = [f"One unit a year is worth {present_worth_factor(years, discount, rise):.2f} today."]
     if year.duty.remaining_life and year.duty.remaining_life.si <= years:
         remarks.append("Counted no longer than the machine that it drives has left.")
-    worth = net_present_value(money.cost, money.saved, factor)
     return result(label, "money", worth, "S Σ (1 + e)^(t−1) ÷ (1 + d)^t − C", ingredients, NPV, tuple(remarks))
+
+
+def worth_of(money: Money, solved: Solved, year: Year) -> Estimate | str:
+    """Present value of a saving over the years counted less its cost, money; or the words that say what it waits for."""
+    if money.waits or money.cost is None or isinstance(money.saved, str):
+        return money.waits or ""
+    try:
+        factor = present_worth_factor(year.horizon(solved.considered), *_rates(year))
+    except OutsideValidity as refusal:
+        return refusal.sentence
+    return net_present_value(money.cost, money.saved, factor)
+
+
+def _rates(year: Year) -> tuple[float, float]:
+    """Discount rate and rise of the price a year, as shares."""
+    costs = year.costs
+    discount = costs.discount_rate.si if costs.discount_rate else USUAL_DISCOUNT
+    return discount, costs.escalation.si if costs.escalation else 0.0
 
 
 def _life_is_said(solved: Solved, year: Year) -> bool:

@@ -30,6 +30,8 @@ WEARS = {
     OptionKind.RESHEAVE: "belts, as now",
     OptionKind.TRIM: "nothing more than now; the impeller does not grow back",
 }
+PUT_RIGHT = "the machine put right"
+NEW_SAME_KIND = "a new motor of the same kind"
 ELECTRONICS_WEAR = "its electronics, by heat and surges; bearings"
 
 
@@ -57,26 +59,49 @@ class Reckoned:
 
 @dataclass(frozen=True)
 class Yardstick:
-    """What every option is held against: the machine put right, at the demands of its year."""
+    """What every option is held against, at the demands of its year.
+
+    :param kept: the machine put right, at its own points. :param base: what savings and costs are held against: the machine put
+        right as well, or, of a dead motor, which no one can keep, a new one of the same kind.
+    """
 
     kept: Reckoned
+    base: Reckoned
     demands: tuple[Demand, ...]
     machine: FoundMachine
     year: Year
     memo: Memo = NOTHING_KEPT
     workings: bool = False
 
+    @property
+    def dead(self) -> bool:
+        """Whether a new motor of the same kind is the base, since the old one cannot be kept."""
+        return self.base is not self.kept
+
+    @property
+    def named(self) -> str:
+        """The base in words."""
+        return NEW_SAME_KIND if self.dead else PUT_RIGHT
+
+
+def extra_cost(one: Reckoned, against: Yardstick) -> Estimate | None:
+    """What an option costs fitted, money; of a dead motor, what it costs more than the base. Nothing while a price is missing."""
+    cost = cost_of(one.solved.considered)
+    if not against.dead:
+        return cost
+    spent = cost_of(against.base.solved.considered)
+    return cost - spent if cost is not None and spent is not None else None
+
 
 def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswer:
     """An option with every result."""
-    year, found, solved, keeps = against.year, against.machine, one.solved, one.keeps
-    saved, heat_saved = (
-        _less(kept, own) for kept, own in ((against.kept.energy, one.energy), (against.kept.heat, one.heat))
-    )
+    year, found, solved, base = against.year, against.machine, one.solved, against.base
+    keeps = one is base
+    saved, heat_saved = (_less(then, own) for then, own in ((base.energy, one.energy), (base.heat, one.heat)))
     season = year_results.season(heat_saved, year)
     heat, cold = year_results.heat_results(season, keeps)
     price, waits = year.price, year_results.money_waits(found, year)
-    money = money_results.Money.of(saved, solved, year, waits, keeps)
+    money = money_results.Money.at(saved, extra_cost(one, against), year, waits, keeps)
     cost, considered = cost_of(solved.considered), solved.considered
     slows = solved.option.commanded and one.stop is None
     return OptionAnswer(
@@ -91,7 +116,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         steps=_steps(one, against),
         energy=year_results.energy_result(solved, one.energy, found, year),
         money=year_results.priced("Energy cost a year", one.energy, price, waits),
-        saved_energy=year_results.saved_energy_result(saved, against.kept.energy, one.energy, keeps),
+        saved_energy=year_results.saved_energy_result(saved, base.energy, one.energy, keeps, against.named),
         saved_money=year_results.priced("Saved a year", saved, price, waits, keeps),
         nominal_saving=money_results.nominal_result(_nominal(one, saved), saved),
         cube_promise=money_results.cube_result(against.demands, saved, found, year, keeps, slows),
@@ -107,7 +132,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         levers=None if keeps or isinstance(saved, str) else levers(saved, "energy"),
         cost=figure("cost", cost, "estimated") if cost else None,
         wears=considered.wears or _wears(considered, solved),
-        lead_time=_lead_time(considered, keeps),
+        lead_time=_lead_time(considered, one.keeps),
         limits=one.limits,
         stop=one.stop,
     )
@@ -125,9 +150,28 @@ def _steps(one: Reckoned, against: Yardstick) -> tuple[StepAnswer, ...]:
             for demand, step, kept in zip(against.demands, one.solved.steps, against.kept.solved.steps, strict=True)
         ),
     )
+    saved = _saved_by_step(one, against)
     return tuple(
-        step.model_copy(update={"name": asked.name, "hours": figure("hours", hours, "estimated") if hours else None})
-        for asked, hours, step in zip(against.year.steps, against.year.hours_of_steps, bare, strict=True)
+        step.model_copy(
+            update={
+                "name": asked.name,
+                "hours": figure("hours", hours, "estimated") if hours else None,
+                "saved": figure("energy", kwh, "estimated") if kwh is not None else None,
+            }
+        )
+        for asked, hours, kwh, step in zip(against.year.steps, against.year.hours_of_steps, saved, bare, strict=True)
+    )
+
+
+def _saved_by_step(one: Reckoned, against: Yardstick) -> tuple[Estimate | None, ...]:
+    """What each step saves in a year against the base, kWh, all machines; nothing of the base itself and of what waits."""
+    if one is against.base or one.stop or against.year.total_hours is None:
+        return (None,) * len(one.solved.steps)
+    pairs = zip(against.base.solved.steps, one.solved.steps, strict=True)
+    fewer = [_less(base.input_power or "", own.input_power or "") for base, own in pairs]
+    return tuple(
+        watts * hours * (against.year.machines / 1000) if isinstance(watts, Estimate) and hours is not None else None
+        for watts, hours in zip(fewer, against.year.hours_of_steps, strict=True)
     )
 
 

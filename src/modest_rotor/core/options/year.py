@@ -138,15 +138,19 @@ LONG_LIVED = (OptionKind.SAME_KIND, OptionKind.TRIM, OptionKind.RESHEAVE, Option
 
 
 def cost_of(considered: Considered) -> Estimate | None:
-    """What an option costs fitted: price and labour less rebate; nothing while no price is known."""
+    """What an option costs fitted: price and labour less rebate, money; nothing while no price is known.
+
+    Its error is its own: two options are quoted apart, so nothing of it cancels when their costs are held against each other.
+    """
     product = considered.product.price if considered.product else None
     price = considered.price or product
     if price is None:
         return None
-    cost = read_by_meter(price, "cost", f"cost of {considered.id}")
+    cost = read_by_meter(price, "cost", "price")
     if considered.labour:
-        cost = cost + read_by_meter(considered.labour, "cost", f"labour of {considered.id}")
-    return cost - considered.rebate.si if considered.rebate else cost
+        cost = cost + read_by_meter(considered.labour, "cost", "labour")
+    own = measured(cost.value, **{f"cost of {considered.id}": cost.standard})
+    return own - considered.rebate.si if considered.rebate else own
 
 
 @dataclass(frozen=True)

@@ -77,21 +77,23 @@ def _start_ingredients(found: FoundMachine, year: Year) -> list[Ingredient]:
     return rows
 
 
-def saved_energy_result(saved: Estimate | str, today: Estimate | str, energy: Estimate | str, keeps: bool) -> Result:
-    """The saving against keeping it, with its working."""
+def saved_energy_result(
+    saved: Estimate | str, base: Estimate | str, energy: Estimate | str, keeps: bool, named: str
+) -> Result:
+    """The saving against the base, with its working; ``named`` is the base in words."""
     if isinstance(saved, str):
         return waiting("Energy saved", saved)
     if keeps:
         return waiting("Energy saved", "the yardstick")
     ingredients = (
-        given("E_A", "energy of A, the machine put right", "energy", today, "worked out"),  # type: ignore[arg-type]
+        given("E_0", f"energy of {named}", "energy", base, "worked out"),  # type: ignore[arg-type]
         given("E", "energy of this option", "energy", energy, "worked out"),  # type: ignore[arg-type]
     )
     remarks = (
         "Errors that both years share (wattmeter, hours, the machine's curve) fall out of the difference.",
-        "The yardstick is the machine put right. Heat given to the air or water is not in the saving.",
+        f"The yardstick is {named}. Heat given to the air or water is not in the saving.",
     )
-    return result("Energy saved", "energy", saved, "E_A − E", ingredients, GENERIC, remarks)
+    return result("Energy saved", "energy", saved, "E_0 − E", ingredients, GENERIC, remarks)
 
 
 def money_waits(found: FoundMachine, year: Year) -> str | None:

@@ -1,56 +1,38 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { scaleLinear } from "d3-scale";
-import { useState } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { write } from "../../shared/figures";
-import { colourOf, InlineMark } from "../../shared/marks";
-import { Micro, Press, Small } from "../../shared/parts";
-import { Part } from "../../shared/Sheet";
+import { colourOf } from "../../shared/marks";
+import { Micro, Small } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { PhraseText } from "../../shared/Words";
-import { memoByCells, type Option } from "./columns";
 
 type Levers = Schemas["Levers"];
-type Moved = Pick<Option, "id" | "letter" | "series" | "levers">;
+
+interface LeversPartProps {
+  levers: Levers;
+  series: string;
+  letter: string;
+}
 
 /** What moves a saving: the inputs whose bands contribute most, and the reading that would narrow it most. */
-export const LeversPart = memoByCells(function LeversPart({ cells }: { cells: readonly Moved[] }) {
-  const told = cells.filter((option) => option.levers);
-  const [picked, setPicked] = useState<string | null>(null);
-  const shown = told.find((option) => option.id === picked) ?? told[0];
-  if (!shown?.levers) return null;
+export function LeversPart({ levers, series, letter }: LeversPartProps) {
   return (
-    <Part title="What moves the saving?" note="kWh a year, with one input at either end of its own 95 % band">
-      <Box role="group" aria-label="Of which option" display="flex" flexWrap="wrap" gap="4px" pb="4px">
-        {told.map((option) => (
-          <Press
-            key={option.id}
-            type="button"
-            px="10px"
-            aria-pressed={option.id === shown.id}
-            borderBottomWidth={option.id === shown.id ? "3px" : "1px"}
-            onClick={() => setPicked(option.id)}
-          >
-            <Box as="span" color={colourOf(option.series)}>
-              <InlineMark series={option.series} /> {option.letter}
-            </Box>
-          </Press>
-        ))}
-      </Box>
-      <Picture levers={shown.levers} series={shown.series} letter={shown.letter} />
-      {shown.levers.narrow.length > 0 && (
+    <>
+      <Picture levers={levers} series={series} letter={letter} />
+      {levers.narrow.length > 0 && (
         <Box>
-          <PhraseText phrase={shown.levers.narrow} />
+          <PhraseText phrase={levers.narrow} />
         </Box>
       )}
-      {shown.levers.rest > 0.01 && <Small>All other inputs together: {percent(shown.levers.rest)} of the band.</Small>}
-    </Part>
+      {levers.rest > 0.01 && <Small>All other inputs together: {percent(levers.rest)} of the band.</Small>}
+    </>
   );
-});
+}
 
 /** One line to an input: what the saving is at its low end and at its high one, on one scale for all, and its share. */
-function Picture({ levers, series, letter }: { levers: Levers; series: string; letter: string }) {
+function Picture({ levers, series, letter }: LeversPartProps) {
   const { units } = useUnits();
   const ends = levers.levers.flatMap(({ low, high }) => [low.value, high.value]);
   const place = scaleLinear([Math.min(...ends), Math.max(...ends)], [0, 100]);

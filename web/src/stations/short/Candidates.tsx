@@ -1,12 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
 import { Link } from "react-router";
 
 import type { Schemas } from "../../shared/api";
-import { inUnits, unitOf } from "../../shared/figures";
+import { unitOf } from "../../shared/figures";
 import { useJob } from "../../shared/job";
 import { colourOf, InlineMark } from "../../shared/marks";
 import { Micro, SeverityWord, Small } from "../../shared/parts";
+import { AxisTicks, BAR, SavingBar, type SavingsAxis, savingsAxis } from "../../shared/savings";
 import { useUnits } from "../../shared/units";
 import { useIsWide } from "../../shared/width";
 import { FigureText, PhraseText } from "../../shared/Words";
@@ -16,7 +16,6 @@ type Short = Schemas["ShortAnswer"];
 type Candidate = Schemas["Candidate"];
 
 const MOST = 6;
-const BAR = 22;
 const AXIS_FROM = 1101;
 
 /** The candidates by what they save, as ranges on one axis; the chosen one and the base are always among them. */
@@ -25,10 +24,11 @@ export function Candidates({ short }: { short: Short }) {
   const { units, currency } = useUnits();
   const shown = short.candidates.filter((one, index) => index < MOST || one.chosen || one.is_base);
   const more = short.candidates.length - shown.length;
-  const ends = shown
-    .flatMap(({ saved }) => (saved.figure ? endsOf(saved.figure) : []))
-    .map((kwh) => inUnits("energy", kwh, units));
-  const x = scaleLinear([Math.min(0, ...ends), Math.max(1, ...ends)], [2, 98]).nice(4);
+  const wide = useIsWide(AXIS_FROM);
+  const axis = savingsAxis(
+    shown.map(({ saved }) => saved.figure),
+    units,
+  );
   return (
     <Box as="section" aria-label="What each saves" borderTop="2px solid" borderColor="ink" mt="10px">
       <Row as="div" data-head>
@@ -42,17 +42,7 @@ export function Candidates({ short }: { short: Short }) {
           fontSize="small"
           color="ink2"
         >
-          {x.ticks(4).map((tick, place, { length }) => (
-            <Box
-              key={tick}
-              position="absolute"
-              left={`${x(tick)}%`}
-              // On a phone the axis is as wide as the page: its ends stand inside.
-              transform={{ base: `translateX(${inside(place, length)}%)`, lg: "translateX(-50%)" }}
-            >
-              {tick.toLocaleString("en-US").replace("-", "−")}
-            </Box>
-          ))}
+          <AxisTicks axis={axis} ends={wide ? "middle" : "inside"} />
         </Box>
         <Head>saves</Head>
         <Head>fitted, {unitOf("cost", units, currency)}</Head>
@@ -60,7 +50,7 @@ export function Candidates({ short }: { short: Short }) {
         <Head left>gives up</Head>
       </Row>
       {shown.map((one) => (
-        <CandidateRow key={one.id} one={one} x={x} />
+        <CandidateRow key={one.id} one={one} axis={axis} reach={wide ? BAR / 2 + 3 : 0} />
       ))}
       <Box py="8px" display="flex" gap="4px 18px" flexWrap="wrap" alignItems="baseline">
         <Box data-differences>
@@ -74,18 +64,13 @@ export function Candidates({ short }: { short: Short }) {
   );
 }
 
-function inside(place: number, length: number): number {
-  if (place === 0) return -5;
-  return place === length - 1 ? -95 : -50;
+interface CandidateRowProps {
+  one: Candidate;
+  axis: SavingsAxis;
+  reach: number;
 }
 
-function endsOf(figure: Schemas["Figure"]): [number, number] {
-  const band = figure.band ?? 0;
-  return [figure.low ?? figure.value - band, figure.high ?? figure.value + band];
-}
-
-function CandidateRow({ one, x }: { one: Candidate; x: (value: number) => number }) {
-  const { units } = useUnits();
+function CandidateRow({ one, axis, reach }: CandidateRowProps) {
   const name = `short-saved-${one.id}`;
   return (
     <>
@@ -108,7 +93,7 @@ function CandidateRow({ one, x }: { one: Candidate; x: (value: number) => number
           )}
         </Box>
         <Box gridColumn={{ base: "1 / -1", lg: "auto" }} order={{ base: 3, lg: 0 }}>
-          <Bar one={one} x={(kwh) => x(inUnits("energy", kwh, units))} />
+          <SavingBar one={one} axis={axis} reach={reach} />
         </Box>
         <Cell data-saves order={{ base: 2, lg: 0 }}>
           {one.is_base ? (
@@ -142,44 +127,6 @@ function CandidateRow({ one, x }: { one: Candidate; x: (value: number) => number
       <WorkingPanel name={name} result={one.saved} />
       <WorkingPanel name={`short-payback-${one.id}`} result={one.payback} />
     </>
-  );
-}
-
-/** A band and its value on the axis of all; hatched where nothing was worked out, a stroke at nought for the yardstick. */
-function Bar({ one, x }: { one: Candidate; x: (kwh: number) => number }) {
-  const { saved } = one;
-  const reach = useIsWide(AXIS_FROM) ? BAR / 2 + 3 : 0; // on a phone words stand above and below the bar
-  const zero = `${x(0)}%`;
-  const middle = BAR / 2;
-  return (
-    <svg width="100%" height={BAR} style={{ overflow: "visible", display: "block" }} aria-hidden>
-      <line x1={zero} x2={zero} y1={-reach} y2={BAR + reach} stroke="var(--chakra-colors-rule)" />
-      <g style={{ color: `var(--chakra-colors-${colourOf(one.series)})` }}>
-        {saved.figure && (
-          <>
-            <rect
-              x={`${x(endsOf(saved.figure)[0])}%`}
-              width={`${Math.max(x(endsOf(saved.figure)[1]) - x(endsOf(saved.figure)[0]), 0.5)}%`}
-              y={middle - 7}
-              height={14}
-              fill="currentColor"
-              opacity={0.26}
-            />
-            <line
-              x1={`${x(saved.figure.value)}%`}
-              x2={`${x(saved.figure.value)}%`}
-              y1={middle - 9}
-              y2={middle + 9}
-              stroke="currentColor"
-              strokeWidth={3}
-            />
-          </>
-        )}
-        {one.is_base && (
-          <line x1={zero} x2={zero} y1={middle - 9} y2={middle + 9} stroke="currentColor" strokeWidth={3} />
-        )}
-      </g>
-    </svg>
   );
 }
 

@@ -1,0 +1,113 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+
+import type { Schemas } from "../../shared/api";
+import { useView } from "../../shared/job";
+import { Micro, Press, SeverityWord, Word } from "../../shared/parts";
+import { useReader } from "../../shared/reader";
+import { PhraseText } from "../../shared/Words";
+
+type Option = Schemas["OptionAnswer"];
+type Check = Schemas["FitCheck"];
+
+const WEIGHT: Record<Check["fits"], number> = { cannot: 0, "not known yet": 1, "fits with work": 2, fits: 3 };
+
+/** May it be fitted? What asks for something stands open; what fits is a count that opens. */
+export function Checks({ option }: { option: Option }) {
+  const [all, setAll] = useState(false);
+  const ordered = [...option.checks].sort((a, b) => WEIGHT[a.fits] - WEIGHT[b.fits]);
+  const asks = ordered.filter((check) => check.fits !== "fits");
+  const fits = ordered.length - asks.length;
+  return (
+    <Box role="region" aria-label={`Checks of ${option.letter}`} minWidth={0}>
+      <Box as="h3" fontWeight={600} pb="4px">
+        May it be fitted?
+      </Box>
+      {ordered.length === 0 && <Micro>Nothing is asked of it here.</Micro>}
+      {(all ? ordered : asks).map((check) => (
+        <CheckLine key={check.check} option={option} check={check} />
+      ))}
+      {fits > 0 && (
+        <Box borderTop="1px solid" borderColor="hair">
+          <Word type="button" mx="0" px="0" aria-expanded={all} onClick={() => setAll(!all)}>
+            {all
+              ? "only what asks for something"
+              : `${asks.length ? `${fits} more fit` : `all ${fits} fit`}: open them`}
+          </Word>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function CheckLine({ option, check }: { option: Option; check: Check }) {
+  const navigate = useNavigate();
+  const { view } = useView();
+  const stops = check.fits === "cannot" && !check.waived_by;
+  const ask = check.fits === "not known yet" && check.path;
+  const station = check.path?.startsWith("plate/") ? "plate" : "options";
+  return (
+    <Box py="5px" borderTop="1px solid" borderColor="hair" data-check={check.check}>
+      <Box fontSize="small">
+        {stops ? <SeverityWord severity="stop" /> : <b>{check.waived_by ? "answered for" : check.fits}</b>}
+      </Box>
+      <Box fontWeight={600}>{check.question}</Box>
+      <PhraseText phrase={check.sentence} /> <Micro>{check.source}</Micro>
+      {ask && (
+        <Word
+          type="button"
+          mx="0"
+          onClick={() => void navigate(`/jobs/${view.id}/${station}`, { state: { field: check.path } })}
+        >
+          answer it
+        </Word>
+      )}
+      {check.waived_by && (
+        <Box>
+          {check.waived_by.who} answers for it: {check.waived_by.reason} <Micro>{check.waived_by.at}</Micro>
+        </Box>
+      )}
+      {stops && (check.can_be_waived ? <Waive option={option} check={check} /> : <Micro>Nobody can waive this.</Micro>)}
+    </Box>
+  );
+}
+
+/** A name and a reason, or the stop stands. */
+function Waive({ option, check }: { option: Option; check: Check }) {
+  const { desk } = useView();
+  const reader = useReader();
+  const [name, setName] = useState(reader.who);
+  const [reason, setReason] = useState("");
+  const ready = name.trim() !== "" && reason.trim() !== "";
+  return (
+    <Box display="flex" gap="8px" flexWrap="wrap" alignItems="center" pt="4px">
+      <Line
+        aria-label="Who answers for it"
+        placeholder="who answers for it"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+      />
+      <Line aria-label="Why" placeholder="why" value={reason} flex="2" onChange={(e) => setReason(e.target.value)} />
+      <Press
+        type="button"
+        disabled={!ready}
+        onClick={() => void desk.waive(option.id, check.check, name.trim(), reason.trim())}
+      >
+        Answer for it
+      </Press>
+    </Box>
+  );
+}
+
+const Line = chakra("input", {
+  base: {
+    flex: "1",
+    minWidth: "140px",
+    minHeight: "44px",
+    border: 0,
+    borderBottom: "2px solid",
+    borderColor: "rule",
+    background: "transparent",
+  },
+});

@@ -1,0 +1,215 @@
+import { Box } from "@chakra-ui/react";
+
+import { FieldGrid } from "../../shared/AnyField";
+import type { Result, Schemas } from "../../shared/api";
+import { QuantityField } from "../../shared/fields";
+import { unitOf } from "../../shared/figures";
+import { Fold, under } from "../../shared/Fold";
+import { useJob, useView } from "../../shared/job";
+import { Micro, Small, Word } from "../../shared/parts";
+import { useUnits } from "../../shared/units";
+import { PhraseText } from "../../shared/Words";
+import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { Checks } from "./Checks";
+import { LeversPart } from "./LeversPart";
+import { StepsTable } from "./StepsTable";
+
+type Option = Schemas["OptionAnswer"];
+
+/** A row that is open: its year step by step, whether it may be fitted, its money, and what is its own. */
+export function Opened({ option, base }: { option: Option; base: Option | undefined }) {
+  return (
+    <Box
+      role="region"
+      aria-label={`${option.letter}, ${option.title}`}
+      borderBottom="2px solid"
+      borderColor="ink"
+      pt="8px"
+      data-opened={option.letter}
+    >
+      {option.product && <Small display="block">{option.product}</Small>}
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 290px" }}
+        gap="14px 22px"
+        pb="8px"
+      >
+        <Box minWidth={0}>
+          {option.stop ? (
+            <Small fontStyle="italic">Withheld: the stop stands first.</Small>
+          ) : (
+            <StepsTable option={option} base={base} />
+          )}
+          <Money option={option} />
+        </Box>
+        <Box minWidth={0}>
+          <Checks option={option} />
+          <Limits option={option} />
+        </Box>
+      </Box>
+      {PANELS.map(({ name, of }) => (
+        <WorkingPanel key={name} name={`${name}-${option.letter}`} result={of(option)} />
+      ))}
+      {option.levers && (
+        <Fold title="What moves the saving?" note="one input at either end of its own 95 % band">
+          <LeversPart levers={option.levers} series={option.series} letter={option.letter} />
+        </Fold>
+      )}
+      <Besides option={option} />
+      {option.kind !== "keep" && <Own option={option} />}
+    </Box>
+  );
+}
+
+function Limits({ option }: { option: Option }) {
+  return (
+    <Box pt="8px">
+      {option.limits.length > 0 && (
+        <Box>
+          <b>Cannot</b> {option.limits.join(" ")}
+        </Box>
+      )}
+      {!option.stop && (
+        <Small display="block" pt="4px">
+          Wears: {option.wears}. Here: <PhraseText phrase={option.lead_time} />.
+        </Small>
+      )}
+    </Box>
+  );
+}
+
+interface Line {
+  name: string;
+  label: string;
+  unit: "money" | "energy" | "years" | "hours" | "emissions";
+  of: (option: Option) => Result;
+}
+
+const MONEY: readonly Line[] = [
+  { name: "saved-money", label: "saves a year", unit: "money", of: (one) => one.saved_money },
+  { name: "payback", label: "payback, simple", unit: "years", of: (one) => one.payback },
+  { name: "break-even", label: "break-even", unit: "hours", of: (one) => one.break_even },
+  { name: "worth", label: "present value", unit: "money", of: (one) => one.worth },
+];
+const OTHERWISE: Line = {
+  name: "always",
+  label: "run the other way between calls",
+  unit: "energy",
+  of: (one) => one.always_on,
+};
+const BESIDES: readonly Line[] = [
+  { name: "money", label: "its energy costs a year", unit: "money", of: (one) => one.money },
+  { name: "starts", label: "of it, the starts", unit: "energy", of: (one) => one.start_energy },
+  { name: "cube", label: "the cube law alone promises", unit: "energy", of: (one) => one.cube_promise },
+  { name: "nominal", label: "at nominal efficiency", unit: "energy", of: (one) => one.nominal_saving },
+  { name: "emissions", label: "emissions saved a year", unit: "emissions", of: (one) => one.saved_emissions },
+  { name: "heat", label: "heat to be made up", unit: "energy", of: (one) => one.made_up_heat },
+  { name: "cold", label: "cooling saved as well", unit: "energy", of: (one) => one.saved_cooling },
+  { name: "net", label: "saved, heat and cold counted", unit: "money", of: (one) => one.net_money },
+];
+const YEAR: readonly Pick<Line, "name" | "of">[] = [
+  { name: "energy", of: (one) => one.energy },
+  { name: "saved", of: (one) => one.saved_energy },
+];
+const PANELS = [...YEAR, ...MONEY];
+
+const COSTS = [
+  { field: "price", label: "price" },
+  { field: "labour", label: "labour" },
+  { field: "rebate", label: "rebate" },
+] as const;
+
+function Money({ option }: { option: Option }) {
+  const { currency } = useUnits();
+  const unit = { money: currency ?? "", energy: "kWh", years: "years", hours: "running h", emissions: "" };
+  return (
+    <Box minWidth={0} borderTop="1px solid" borderColor="rule" pt="6px">
+      <Box as="h3" fontWeight={600} pb="2px">
+        Money
+      </Box>
+      {!option.stop && (
+        <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(4, minmax(0, 1fr))" }} gap="4px 12px">
+          {MONEY.map((line) => (
+            <Box key={line.name} minWidth={0}>
+              <Small display="block">
+                {line.label}, {unit[line.unit]}
+              </Small>
+              <WorkedFigure name={`${line.name}-${option.letter}`} result={line.of(option)} unit={false} />
+            </Box>
+          ))}
+        </Box>
+      )}
+      {option.kind !== "keep" && (
+        <Box display="grid" gridTemplateColumns="repeat(3, minmax(0, 1fr))" gap="0 12px" pt="6px" maxWidth="440px">
+          {COSTS.map(({ field, label }) => (
+            <Box key={field} minWidth={0}>
+              <Small display="block">{label}</Small>
+              <QuantityField path={`options/considered/${option.id}/${field}`} label={`${option.letter}, ${label}`} />
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What goes along with the saving and is not in it. */
+function Besides({ option }: { option: Option }) {
+  const { view } = useView();
+  const { units, currency } = useUnits();
+  const lines = (view.document.duty?.circulation ? [...BESIDES, OTHERWISE] : BESIDES).filter(
+    (line) => line.of(option).figure,
+  );
+  if (lines.length === 0) return null;
+  return (
+    <Fold title="Besides the saving" note={lines.map((line) => line.label).join(", ")}>
+      {lines.map(({ name, label, unit, of }) => (
+        <Box key={name}>
+          <Box display="flex" gap="12px" alignItems="baseline" py="2px" borderTop="1px solid" borderColor="hair">
+            <Box flex="1">{label}</Box>
+            <WorkedFigure name={`${name}-${option.letter}`} result={of(option)} unit={unit !== "money"} />
+            {unit === "money" && <Micro>{unitOf("money", units, currency)}</Micro>}
+          </Box>
+          <WorkingPanel name={`${name}-${option.letter}`} result={of(option)} />
+        </Box>
+      ))}
+      {!option.made_up_heat.figure && (
+        <Small display="block" pt="4px">
+          Heat given to the air or the water is not in the saving; Duty can count it.
+        </Small>
+      )}
+    </Fold>
+  );
+}
+
+const OWN: Partial<Record<string, readonly string[]>> = {
+  "another tap": ["tap"],
+  "voltage regulator": ["regulator"],
+  "belt re-sheaved": ["speed_share"],
+  "impeller trimmed": ["diameter_share"],
+  "throttle removed": ["throttle_drop"],
+  "circulator, constant speed": ["set_pressure"],
+  "circulator, constant pressure": ["set_pressure"],
+  "circulator, proportional pressure": ["set_pressure"],
+};
+
+/** What is its own: what its kind asks, its name, life, wear and days; and out with it. */
+function Own({ option }: { option: Option }) {
+  const { desk } = useJob();
+  const root = `options/considered/${option.id}`;
+  const asked = [...(OWN[option.kind] ?? []), "name", "life", "wears", "lead_time"].map((field) => `${root}/${field}`);
+  return (
+    <Fold title="Its own" note="what its kind asks, name, life, wear, days; take it out" holds={under(...asked)}>
+      <FieldGrid help={false} paths={asked} />
+      <Word
+        type="button"
+        mx="0"
+        px="0"
+        aria-label={`take out option ${option.letter}`}
+        onClick={() => void desk.remove(root)}
+      >
+        take {option.letter} out
+      </Word>
+    </Fold>
+  );
+}
