@@ -43,6 +43,7 @@ from modest_rotor.core.stations.identity import identify
 from modest_rotor.core.stations.motor_fit import MotorFit, fit_key, fit_plate_and_readings
 from modest_rotor.core.stations.plate_answer import assess_plate, plate_facts
 from modest_rotor.core.stations.plate_expected import expected_results
+from modest_rotor.core.stations.reading_round import reading_round
 from modest_rotor.core.stations.set_answer import SetAnswer, answer_set
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of, set_facts
 from modest_rotor.core.stations.target import target_flow
@@ -123,6 +124,7 @@ def _assess(
         plate=assess_plate(job.document.plate, case.plate, expected, job.site.style_of(job.site.units)),
         identity=identify(job.document.identification, job.document.leads, job.document.plate.phases),
         sets=sets,
+        round=reading_round(case.wheel, case.plate),
         wanted_flow=case.wanted,
         amps_chart=amps_chart_state(job.document.charts),
         blower_table=blower_table_state(job.document.charts),

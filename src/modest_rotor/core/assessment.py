@@ -17,6 +17,7 @@ from modest_rotor.core.stations.duty import DutyAnswer
 from modest_rotor.core.stations.findings import Mark, MarkState
 from modest_rotor.core.stations.identity import Identity
 from modest_rotor.core.stations.plate_answer import PlateAnswer
+from modest_rotor.core.stations.reading_round import RoundStep
 from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.withheld import LeftOut
 from modest_rotor.core.working import Result
@@ -245,6 +246,7 @@ class Assessment(Frozen):
     plate: PlateAnswer
     identity: tuple[Identity, ...]
     sets: tuple[SetAnswer, ...]
+    round: tuple[RoundStep, ...] = Field(default=(), description="readings in the order that saves walks")
     wanted_flow: Result
     amps_chart: ChartState | None
     blower_table: ChartState | None

@@ -45,7 +45,7 @@ def next_steps(
     stations = (
         _call(case),
         _plate(case),
-        _readings(case),
+        _within_reach(case, _readings(case)),
         _findings(findings, ways),
         _duty(case),
         _options(case),
@@ -79,6 +79,12 @@ def _call(case: Case) -> Iterator[Next]:
             "The documented least flow.",
             "Until it is recorded, nothing below the flow found is proposed.",
         )
+
+
+def _within_reach(case: Case, steps: Iterator[Next]) -> Iterator[Next]:
+    """Steps without readings of which somebody said that they cannot be taken."""
+    out = {f"readings/{one.id}/{field}" for one in case.job.document.readings for field in one.out_of_reach}
+    return (step for step in steps if step.path not in out)
 
 
 def _plate(case: Case) -> Iterator[Next]:

@@ -22,7 +22,7 @@ LARGEST_CSV = 500_000
 MOST_COLUMNS = 80
 MOST_TOLD = 50
 LEAVE_OUT = ""
-FIELDS = tuple(name for name in ReadingSet.model_fields if name != "id")
+FIELDS = tuple(name for name in ReadingSet.model_fields if name not in ("id", "unread"))
 
 
 class CsvRefused(Refusal):

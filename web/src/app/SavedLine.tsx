@@ -21,7 +21,7 @@ export function SavedLine() {
         whiteSpace="nowrap"
       >
         <Box as="span" display={{ base: "none", md: "inline" }}>
-          {told(state)}
+          {toldOf(state)}
         </Box>
         <Box as="span" display={{ base: "inline", md: "none" }}>
           {toldShort(state)}
@@ -66,7 +66,8 @@ function toldShort(state: DeskState): string {
   return unsaved(state) > 0 ? "not saved" : "saved";
 }
 
-function told(state: DeskState): string {
+/** Whether all is saved, in a few words: what every page says of it. */
+export function toldOf(state: DeskState): string {
   const asks = asking(state);
   if (asks > 0) return asks === 1 ? "one act waits for your decision" : `${asks} acts wait for your decision`;
   if (state.trouble?.isAway) return "kept in this browser, not yet saved";

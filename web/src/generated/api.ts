@@ -2095,6 +2095,12 @@ export interface components {
             identity: components["schemas"]["Identity"][];
             /** Sets */
             sets: components["schemas"]["SetAnswer"][];
+            /**
+             * Round
+             * @description readings in the order that saves walks
+             * @default []
+             */
+            round: components["schemas"]["RoundStep"][];
             wanted_flow: components["schemas"]["Result"];
             amps_chart: components["schemas"]["ChartState"] | null;
             blower_table: components["schemas"]["ChartState"] | null;
@@ -7215,6 +7221,12 @@ export interface components {
             /** Note */
             note?: string | null;
             /**
+             * Cannot be read
+             * @description Readings that cannot be taken, each with why.
+             * @default []
+             */
+            unread: components["schemas"]["Unread"][];
+            /**
              * Electrical readings at
              * @description A drive's input is not the motor.
              */
@@ -7730,6 +7742,25 @@ export interface components {
          * @enum {string}
          */
         Rotation: "clockwise" | "counter-clockwise" | "reversible";
+        /**
+         * RoundPhase
+         * @description State of the machine while a reading is taken.
+         * @enum {string}
+         */
+        RoundPhase: "isolated" | "opened" | "running";
+        /**
+         * RoundStep
+         * @description One reading of the round: the field of a set that it is kept in, how it is taken, and what to beware of.
+         */
+        RoundStep: {
+            phase: components["schemas"]["RoundPhase"];
+            /** Field */
+            field: string;
+            /** How */
+            how: string;
+            /** Caution */
+            caution: string;
+        };
         /**
          * RowRefused
          * @description An entry that cannot be taken, and every reason.
@@ -9083,6 +9114,21 @@ export interface components {
             /** Decimals */
             decimals: number;
         };
+        /**
+         * Unread
+         * @description A reading of a set that cannot be taken, and why.
+         */
+        Unread: {
+            /** Field */
+            field: string;
+            why: components["schemas"]["UnreadReason"];
+        };
+        /**
+         * UnreadReason
+         * @description Why a reading cannot be taken.
+         * @enum {string}
+         */
+        UnreadReason: "no access" | "not safe" | "no meter" | "not on this machine";
         /** ValidationError */
         ValidationError: {
             /** Location */

@@ -199,6 +199,8 @@ def _next(
             continue
         if now is None or not now.value:
             continue
+        if row["field"] in facts.reading.out_of_reach:
+            continue
         spread, own = (now.band or 0.0) / COVERAGE_95, float(row["sd"]) * now.value
         then = spread * own / math.hypot(spread, own) if spread else own
         if spread and then > LEAST_GAIN * spread:
@@ -216,7 +218,7 @@ def _next(
 
 def _next_for_load(facts: SetFacts, fit: MotorFit) -> Iterator[NextReading]:
     for needle, (now, then) in fit.worth_of_next(facts.id).items():
-        if then.standard > LEAST_GAIN * now.standard:
+        if then.standard > LEAST_GAIN * now.standard or needle.value in facts.reading.out_of_reach:
             continue
         what, how, caution = LOAD_READINGS[needle]
         yield NextReading(

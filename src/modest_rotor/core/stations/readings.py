@@ -7,12 +7,13 @@ import re
 from enum import StrEnum
 from typing import Literal
 
-from pydantic import field_validator
+from pydantic import Field, field_validator
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, asked, chosen, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, asked, chosen, quantity_of, told
 
 WHEN = re.compile(r"(\d{4})-(0[1-9]|1[0-2])-(\d{2}) ([01]\d|2[0-3]):[0-5]\d")
 
@@ -89,6 +90,22 @@ class FlowBy(StrEnum):
     STATION = "flow station"
 
 
+class UnreadReason(StrEnum):
+    """Why a reading cannot be taken."""
+
+    NO_ACCESS = "no access"
+    UNSAFE = "not safe"
+    NO_METER = "no meter"
+    ABSENT = "not on this machine"
+
+
+class Unread(Frozen):
+    """A reading of a set that cannot be taken, and why."""
+
+    field: str
+    why: UnreadReason
+
+
 class ReadingSet(Identified):
     """One set of readings, taken at one tap or setting and in one condition of the duct."""
 
@@ -107,6 +124,10 @@ class ReadingSet(Identified):
     taken_at: str | None = told("When", "Year-month-day hour:minute, for example 2026-03-01 14:30.", longest=16)
     taken_by: str | None = told("By whom", longest=LONGEST_NAME)
     note: str | None = told("Note", longest=400)
+
+    unread: tuple[Unread, ...] = Field(
+        default=(), max_length=60, title="Cannot be read", description="Readings that cannot be taken, each with why."
+    )
 
     point: MeasuringPoint | None = chosen("Electrical readings at", "A drive's input is not the motor.")
     meter: MeterKind | None = chosen("Meter", "What it can read depends on the waveform.")
@@ -179,6 +200,17 @@ class ReadingSet(Identified):
     shell: Entry | None = asked("shell_temperature", "Motor shell", "measured", "After half an hour of running.")
     air: Entry | None = asked("temperature", "Air at the motor", "measured", "Beside it.")
 
+    @field_validator("unread", mode="after")
+    @classmethod
+    def _of_readings(cls, unread: tuple[Unread, ...]) -> tuple[Unread, ...]:
+        names = [one.field for one in unread]
+        strange = [name for name in names if name not in cls.model_fields or quantity_of(cls, name) is None]
+        if strange:
+            raise ValueError(f"a set has no reading called “{strange[0][:40]}”")
+        if len(names) != len(set(names)):
+            raise ValueError("a reading is said twice to be out of reach; say it once")
+        return unread
+
     @field_validator("frequency", mode="after")
     @classmethod
     def _one_frequency(cls, entry: Entry | None) -> Entry | None:
@@ -198,6 +230,11 @@ class ReadingSet(Identified):
     def on_full_tap(self) -> bool:
         """Whether plate speed and amps apply; a set with no tap noted is taken as full, and says so."""
         return self.tap is None or self.tap in FULL_TAPS
+
+    @property
+    def out_of_reach(self) -> frozenset[str]:
+        """Readings that cannot be taken; one that was taken all the same is none of them."""
+        return frozenset(one.field for one in self.unread if getattr(self, one.field) is None)
 
     @property
     def is_good(self) -> bool:

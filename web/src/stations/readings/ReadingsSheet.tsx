@@ -1,5 +1,6 @@
 import { Box } from "@chakra-ui/react";
-import { useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
+import { useSearchParams } from "react-router";
 
 import { FieldGrid } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
@@ -7,6 +8,8 @@ import { Fold, under } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
 import { Part, Sheet, StandingKey } from "../../shared/Sheet";
 import { Press, Small } from "../../shared/parts";
+import { useIsWide } from "../../shared/width";
+import { onReveal } from "../../shared/reveal";
 import { FigureText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { Charts } from "./Charts";
@@ -16,43 +19,86 @@ import { LoadPicture } from "./LoadPicture";
 import { MetersPart } from "./MetersPart";
 import { Needles } from "./Needles";
 import { NextReadings } from "./NextReadings";
+import { firstOf, OneReading } from "./OneReading";
+import type { Set } from "./rows";
 import { SetsTable } from "./SetsTable";
 
 /** Sets of readings beside each other, and what each says of the load. */
 export function ReadingsSheet() {
   const { desk, view, assessment } = useJob();
-  const sets = view.document.readings ?? [];
+  const sets = view.document.readings ?? NO_SETS;
   const [picked, setPicked] = useState<string | null>(null);
+  const [search, setSearch] = useSearchParams();
   const answers = assessment.sets;
+  const [tablet, wide] = [useIsWide(561), useIsWide(1101)];
+  const most = wide ? MOST.wide : tablet ? MOST.tablet : MOST.phone;
   const pump = view.machine.wheel === "centrifugal pump";
   const current = answers.find((answer) => answer.id === picked) ?? answers[answers.length - 1];
+  const shown = useMemo(() => shownOf(sets, current?.id, most), [sets, current?.id, most]);
+  const one = search.get(ONE);
+  const walked = sets.findIndex((set) => set.id === (search.get(OF) ?? current?.id));
+  const go = useCallback(
+    (field: string | null) =>
+      setSearch(
+        (now) => {
+          const next = new URLSearchParams(field ? now : {});
+          if (field) next.set(ONE, field);
+          return next;
+        },
+        { replace: true },
+      ),
+    [setSearch],
+  );
+  useEffect(
+    () =>
+      onReveal((path) => {
+        const [, id] = /^readings\/([^/]+)\//.exec(path) ?? [];
+        const hidden = sets.some((set) => set.id === id) && !shown.some((set) => set.id === id);
+        if (hidden && id) setPicked(id);
+        return hidden;
+      }),
+    [sets, shown],
+  );
+  const add = () => {
+    setPicked(null); // the newest is shown
+    void desk.add("readings");
+  };
+  const begin = () => {
+    const set = sets.find(({ id }) => id === current?.id);
+    const first = set && firstOf(assessment.round ?? [], set);
+    if (set && first) setSearch({ [ONE]: first, [OF]: set.id });
+  };
   return (
-    <Sheet station="readings" action={{ label: "Add a set", run: () => void desk.add("readings") }}>
+    <Sheet station="readings" action={{ label: "Add a set", run: add }}>
+      {one && sets[walked] && (
+        <OneReading set={sets[walked]} before={sets[walked - 1]} number={walked + 1} field={one} go={go} />
+      )}
+      {current && (
+        <Press type="button" my="8px" width={{ base: "100%", md: "auto" }} onClick={begin} data-round>
+          One reading at a time: {setName(current)}
+        </Press>
+      )}
       {sets.length === 0 ? (
         <Box py="14px" maxWidth="62ch">
           No set yet. A set is what the meters say at one speed tap and in one condition of the duct; volts and amps are
           enough to begin.
         </Box>
       ) : (
-        <SetsTable sets={sets} answers={answers} wheel={view.machine.wheel ?? null} current={current?.id ?? null} />
+        <>
+          {sets.length > most && <WhichSet answers={answers} current={current} pick={setPicked} newestFirst />}
+          <SetsTable
+            all={sets}
+            sets={shown}
+            answers={answers}
+            wheel={view.machine.wheel ?? null}
+            current={current?.id ?? null}
+          />
+        </>
       )}
       {current && (
         <Part title={`Load, every way: ${setName(current)}`} note="share of rated power; bars hold 95 %">
-          {answers.length > 1 && (
-            <Box role="group" aria-label="Which set" display="flex" gap="8px" flexWrap="wrap" pb="6px">
-              {answers.map((answer) => (
-                <Press
-                  key={answer.id}
-                  type="button"
-                  aria-pressed={answer.id === current.id}
-                  fontWeight={answer.id === current.id ? 600 : 400}
-                  background={answer.id === current.id ? "desk" : "paper"}
-                  onClick={() => setPicked(answer.id)}
-                >
-                  {setName(answer)}
-                </Press>
-              ))}
-            </Box>
+          {answers.length > 1 && sets.length <= most && (
+            <WhichSet answers={answers} current={current} pick={setPicked} />
           )}
           <LoadPicture answer={current} />
           <Small display="block" pt="6px">
@@ -107,6 +153,48 @@ export function ReadingsSheet() {
     </Sheet>
   );
 }
+
+const NO_SETS: Set[] = [];
+
+/** How many sets stand side by side on a phone, on a tablet, and beside the balance. */
+const MOST = { phone: 1, tablet: 2, wide: 3 };
+
+/** The sets that are shown: the one that is looked at, and those before it as far as there is room. */
+function shownOf<One extends { id: string }>(sets: readonly One[], current: string | undefined, most: number): One[] {
+  const at = sets.findIndex((set) => set.id === current);
+  const last = Math.max(at === -1 ? sets.length - 1 : at, Math.min(most, sets.length) - 1);
+  return sets.slice(Math.max(0, last - most + 1), last + 1);
+}
+
+interface WhichSetProps {
+  answers: readonly Schemas["SetAnswer"][];
+  current: Schemas["SetAnswer"] | undefined;
+  pick: (id: string) => void;
+  newestFirst?: boolean;
+}
+
+/** Which set is looked at. */
+function WhichSet({ answers, current, pick, newestFirst = false }: WhichSetProps) {
+  return (
+    <Box role="group" aria-label="Which set" display="flex" gap="8px" flexWrap="wrap" pb="6px">
+      {(newestFirst ? [...answers].reverse() : answers).map((answer) => (
+        <Press
+          key={answer.id}
+          type="button"
+          aria-pressed={answer.id === current?.id}
+          fontWeight={answer.id === current?.id ? 600 : 400}
+          background={answer.id === current?.id ? "desk" : "paper"}
+          onClick={() => pick(answer.id)}
+        >
+          {setName(answer)}
+        </Press>
+      ))}
+    </Box>
+  );
+}
+
+const ONE = "one";
+const OF = "set";
 
 const TARGET = [
   "target/airflow",

@@ -15,6 +15,8 @@ import { type Field, FIRST, GROUPS, type Row, type Set } from "./rows";
 type Answer = Schemas["SetAnswer"];
 
 interface SetsTableProps {
+  /** All sets of the job, and of them those that are shown, in their order; the last is told against the one before it. */
+  all: Set[];
   sets: Set[];
   answers: Answer[];
   wheel: Schemas["Wheel"] | null;
@@ -22,9 +24,11 @@ interface SetsTableProps {
 }
 
 /** Sets side by side, labels on the left, what changed on the right; on a phone the labels stand above. */
-export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
+export function SetsTable({ all, sets, answers, wheel, current }: SetsTableProps) {
   const machine = wheel === "centrifugal pump" ? "pump" : "fan";
-  const compares = sets.length > 1;
+  const numberOf = (set: Set) => all.indexOf(set) + 1;
+  const newest = sets.at(-1);
+  const compares = newest !== undefined && numberOf(newest) > 1;
   const columns = `repeat(${sets.length}, minmax(128px, 1fr))`;
   const rules = useMemo(
     () =>
@@ -36,20 +40,14 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
     [columns, compares],
   );
   const answerOf = (set: Set) => answers.find((answer) => answer.id === set.id);
-  const last = answers[answers.length - 1];
-  const shared = { sets, current, answerOf, last: compares ? last : undefined };
+  const last = newest && answerOf(newest);
+  const shared = { sets, numberOf, current, answerOf, last: compares ? last : undefined };
   return (
-    <Box
-      overflowX="auto"
-      tabIndex={sets.length > 2 ? 0 : undefined}
-      role="group"
-      aria-label="Sets of readings"
-      css={rules}
-    >
-      <Line label="Set" change={compares ? <ChangeHead answers={answers} /> : null}>
-        {sets.map((set, index) => (
+    <Box overflowX="auto" role="group" aria-label="Sets of readings" css={rules}>
+      <Line label="Set" change={compares ? <ChangeHead to={numberOf(newest)} /> : null}>
+        {sets.map((set) => (
           <Cell key={set.id} current={set.id === current}>
-            <SetHead set={set} number={index + 1} />
+            <SetHead set={set} number={numberOf(set)} />
           </Cell>
         ))}
       </Line>
@@ -94,22 +92,24 @@ export function SetsTable({ sets, answers, wheel, current }: SetsTableProps) {
 
 /** How many readings stand in some rows, or nothing where none does. */
 function readNote(rows: Row[], sets: Set[]): string | null {
-  const count = sets.flatMap((set) =>
-    rows.flatMap((row) => row.fields.filter(({ field }) => set[field] != null)),
-  ).length;
-  return count ? `${count} ${count === 1 ? "entry" : "entries"}` : null;
+  const fields = rows.flatMap((row) => row.fields.map(({ field }) => field));
+  const count = sets.flatMap((set) => fields.filter((field) => set[field] != null)).length;
+  const out = sets.flatMap((set) => (set.unread ?? []).filter((one) => fields.includes(one.field as Field))).length;
+  const told = [count ? `${count} ${count === 1 ? "entry" : "entries"}` : "", out ? `${out} not read` : ""];
+  return told.filter(Boolean).join(", ") || null;
 }
 
 interface RowsProps {
   rows: Row[];
   sets: Set[];
+  numberOf: (set: Set) => number;
   current: string | null;
   answerOf: (set: Set) => Answer | undefined;
   /** The last answer, where a column tells what changed. */
   last: Answer | undefined;
 }
 
-function Rows({ rows, sets, current, answerOf, last }: RowsProps) {
+function Rows({ rows, sets, numberOf, current, answerOf, last }: RowsProps) {
   return rows.map((row) => (
     <Line
       key={row.label}
@@ -117,12 +117,12 @@ function Rows({ rows, sets, current, answerOf, last }: RowsProps) {
       unit={row.fields[0]?.field}
       change={last && row.change ? <ChangeCell answer={last} name={row.change} /> : null}
     >
-      {sets.map((set, index) => (
+      {sets.map((set) => (
         <SetCell
           key={set.id}
           row={row}
           set={set}
-          number={index + 1}
+          number={numberOf(set)}
           band={bandOf(row, answerOf(set))}
           pressure={row.fields.length > 1 ? answerOf(set)?.pressure : undefined}
           current={set.id === current}
@@ -280,6 +280,16 @@ function Readings({ row, set, number, band, pressure }: Omit<SetCellProps, "curr
           />
         ))}
       </Box>
+      {row.fields.map(({ field }) => {
+        const out = set[field] == null && set.unread?.find((one) => one.field === field);
+        return (
+          out && (
+            <Micro key={field} display="block" textAlign="right" data-unread={field}>
+              not read: {out.why}
+            </Micro>
+          )
+        );
+      })}
       {pressure?.figure && (
         <Box textAlign="right" fontSize="small">
           <WorkedFigure name={`pressure-${set.id}`} result={pressure} unit={false} /> total
@@ -313,12 +323,12 @@ const Worked = memo(function Worked({ name, result }: { name: string; result: Sc
   );
 });
 
-function ChangeHead({ answers }: { answers: Answer[] }) {
+function ChangeHead({ to }: { to: number }) {
   return (
     <>
       <Box fontWeight={600}>Change</Box>
       <Micro>
-        from {answers.length - 1} to {answers.length}
+        from {to - 1} to {to}
       </Micro>
     </>
   );
