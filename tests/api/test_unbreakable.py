@@ -141,7 +141,7 @@ def test_a_job_that_cannot_be_read_stands_on_the_board_as_such(client: TestClien
 def test_the_board_is_paged_and_says_how_many_there_are(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> None:
     for _ in range(5):
         with_connection(keep_job)(Job.model_validate(KRAUSE))
-    monkeypatch.setattr("modest_rotor.store.board.all_jobs_by_site.__defaults__", (1, 2))
+    monkeypatch.setattr("modest_rotor.store.board.PAGE", 2)
     pages = [client.get("/api/board", params={"page": page}) for page in (1, 2, 3, 4)]
     assert pages[0].headers["x-total-count"] == "5"
     assert [sum(len(site["jobs"]) for site in page.json()) for page in pages] == [2, 2, 1, 0]
@@ -194,7 +194,7 @@ def test_an_act_sent_twice_is_done_once_and_both_are_told(client: TestClient, jo
 
 
 def test_a_fault_has_words_and_headers_too(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.setattr("modest_rotor.api.jobs.board_store.count_jobs", lambda: 1 / 0)
+    monkeypatch.setattr("modest_rotor.store.board.count_jobs", lambda _: 1 / 0)
     answer = client.get("/api/board")
     assert answer.status_code == 500 and "fault of this program" in answer.json()["sentence"]
     assert answer.headers["x-content-type-options"] == "nosniff" and answer.headers["cache-control"] == "no-store"

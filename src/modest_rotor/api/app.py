@@ -16,6 +16,7 @@ from modest_rotor.api import (
     bench,
     bench_hunts,
     bench_live,
+    board,
     calculations,
     catalogue,
     devices,
@@ -54,6 +55,7 @@ def create_app(web_files: Path | None = None) -> FastAPI:
         lifespan=_as_many_threads_as_connections,
     )
     app.include_router(reference.router)
+    app.include_router(board.router)
     app.include_router(jobs.router)
     app.include_router(attachments.router)
     app.include_router(calculations.router)

@@ -15,6 +15,7 @@ from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.findings import MarkState
+from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.core.stations.sheet import storable
 from modest_rotor.store import logs
 from modest_rotor.store.jobs import StoredJob, assessed
@@ -41,6 +42,12 @@ def time_now() -> str:
 def latest_time() -> str:
     """The latest time that any clock on earth shows now; a set later than that was never read."""
     return f"{datetime.now(UTC) + FARTHEST_ZONE:%Y-%m-%d %H:%M}"
+
+
+def refuse_sets_of_the_future(job: Job) -> None:
+    """Refuse a job with a set that says it was read later than now."""
+    for reading in job.document.readings:
+        refuse_future(reading, latest_time())
 
 
 class Problem(BaseModel):

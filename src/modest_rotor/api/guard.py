@@ -30,7 +30,7 @@ MOST_DRAINED = 64_000_000
 LONGEST_PATH = 1_000
 PHOTO_PATH = re.compile(r"/api/jobs/\d{1,18}/photos")
 FILE_PATH = re.compile(
-    r"/api/(?:duty/log/look|jobs/\d{1,18}/(?:duty|proof)/log|catalogue/(?:look|file)|log/look|machines/\d{1,18}/log/csv)"
+    r"/api/(?:archive|duty/log/look|jobs/\d{1,18}/(?:duty|proof)/log|catalogue/(?:look|file)|log/look|machines/\d{1,18}/log/csv)"
 )
 COMMAND = re.compile(r"[A-Za-z0-9_-]{8,40}")
 EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='"

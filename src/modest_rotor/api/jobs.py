@@ -24,7 +24,7 @@ from modest_rotor.api.contracts import (
     Step,
     WaiverIn,
     Words,
-    latest_time,
+    refuse_sets_of_the_future,
     time_now,
     view,
 )
@@ -33,17 +33,15 @@ from modest_rotor.core.changes import label_of, next_id, read_for, value_at, wit
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.first import prepared
-from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.options.beside import MOST_BESIDE, BesideAnswer
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
 from modest_rotor.core.options.step_working import StepWorkings
 from modest_rotor.core.stations.plate_line import read_line
-from modest_rotor.core.stations.readings import Stage, refuse_future
+from modest_rotor.core.stations.readings import Stage
 from modest_rotor.formats.job_file import job_from_data, write_job
-from modest_rotor.store import board as board_store
-from modest_rotor.store import jobs, logs
+from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.fits import assess_job, ladder_of_job, needles_of_job
 from modest_rotor.store.solving import beside_here, loaded_here, name_of, preview_here
@@ -73,20 +71,6 @@ FIRST_PARTS = (
     ("duty/steps", "the hours of a year, assumed"),
 )
 SIGNED_PATHS = ("setup/signs", "setup/traits", "setup/device", "setup/panel")
-
-
-@router.get("/board")
-@with_connection
-def board(response: Response, page: Annotated[int, Query(ge=1, le=100_000)] = 1) -> tuple[board_store.BoardSite, ...]:
-    """A page of the sites with their jobs, each told in one line; a machine whose log drifts says so.
-
-    The header ``x-total-count`` says how many jobs there are, ``x-page-size`` how many stand on a page.
-    """
-    for machine in logs.stale_machines(RENEWED_AT_A_LOOK):
-        logs.keep_told(machine)
-    response.headers["x-total-count"] = str(board_store.count_jobs())
-    response.headers["x-page-size"] = str(board_store.PAGE)
-    return board_store.all_jobs_by_site(page)
 
 
 @router.post("/jobs", status_code=201, response_model=JobView)
@@ -344,12 +328,6 @@ def assess_file(file: JobFile) -> Assessment:
 
 def _view(stored: jobs.StoredJob) -> Response:
     return view(stored)
-
-
-def refuse_sets_of_the_future(job: Job) -> None:
-    """Refuse a job with a set that says it was read later than now."""
-    for reading in job.document.readings:
-        refuse_future(reading, latest_time())
 
 
 def _label(field: str, after: Entry | str | None) -> str:

@@ -236,6 +236,8 @@ class BoardLine(Frozen):
     waits_for: str
     stands_at: Station
     stopped: bool
+    energy_now: Figure | None = Field(default=None, description="a year of the machine put right")
+    energy_after: Figure | None = Field(default=None, description="a year with what was chosen")
 
 
 class Assessment(Frozen):

@@ -27,6 +27,7 @@ from modest_rotor.core.stations.target import Target
 
 FORMAT_NAME: Literal["modest-rotor job"] = "modest-rotor job"
 FORMAT_VERSION: Literal[1] = 1
+LONGEST_CONTACT = 300
 MOST_SETS, MOST_LEADS, MOST_MARKS = 60, 16, 500
 
 
@@ -52,6 +53,9 @@ class Site(Sheet):
     units: UnitSystem = "si"
     currency: str | None = Field(default=None, pattern=r"^[A-Z]{3}$")
     numbers: NumberStyle | None = Field(default=None, description="how numbers are written here, where that was said")
+    customer: str | None = told("Customer", "Whose site it is.", longest=LONGEST_NAME)
+    contact: str | None = told("Contact", "Whom to call, and how.", longest=LONGEST_CONTACT)
+    address: str | None = told("Address", longest=LONGEST_CONTACT)
 
     def style_of(self, units: UnitSystem) -> NumberStyle | None:
         """How numbers are written here: as was said, else by units of the Americas; nothing where neither tells.

@@ -60,12 +60,24 @@ def tell_on_board(
     # Once it is decided, what is still open of other options holds nothing up.
     first = next(iter(later if setup.option and not setup.waits else steps), None)
     own = [finding for finding in findings if not finding.standing and finding.is_open]
+    now, after = _energies(case)
     return BoardLine(
         sentence=_headline(case, own, ways, setup, proof),
         waits_for=_as_wait(first.sentence) if first else "nothing: it goes on in the log",
         stands_at=first.station if first else Station.LOG,
         stopped=bool(setup.stops) or any(finding.severity is Severity.STOP and finding.is_open for finding in findings),
+        energy_now=now,
+        energy_after=after,
     )
+
+
+def _energies(case: Case) -> tuple[Figure | None, Figure | None]:
+    """A year of the machine put right, and of it with what was chosen; nothing of a motor that is dead, or not known yet."""
+    options, decision = case.options.options, case.job.document.decision
+    if not options or case.job.document.call.is_dead:
+        return None, None
+    chosen = next((option for option in options if option.id == decision.chosen), None)
+    return options[0].energy.figure, chosen.energy.figure if chosen else None
 
 
 def _as_wait(sentence: Phrase) -> str:

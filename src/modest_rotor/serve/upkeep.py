@@ -5,11 +5,13 @@ from __future__ import annotations
 import logging
 import time
 from collections.abc import Callable
+from datetime import UTC, datetime
 from threading import Event
 
 from modest_rotor.devices.intents import close_open_writes
 from modest_rotor.store import board, logs
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy, connection
+from modest_rotor.store.shelves import empty_bin
 
 log = logging.getLogger(__name__)
 IDLE_S, BUSY_S = 2.0, 0.05
@@ -40,6 +42,7 @@ def keep_up(stopping: Event) -> None:
                     wait = BUSY_S
                 if time.monotonic() - looked > LOOK_UP_EVERY_S:
                     close_open_writes()
+                    empty_bin(datetime.now(UTC))
                     looked = time.monotonic()
             told = ""
         except (DatabaseAway, DatabaseBusy):

@@ -78,12 +78,12 @@ def load(job_id: int) -> StoredJob:
 def job_of(job_id: int) -> Job:
     """A job alone, without what could be taken back in it: for looking at drafts, which happens at every key."""
     found = database.execute_sql(
-        "SELECT j.revision || '.' || m.revision, s.numbers FROM job j JOIN machine m ON m.id = j.machine_id"
-        " JOIN site s ON s.id = m.site_id WHERE j.id = %s",
+        "SELECT j.revision || '.' || m.revision, s.name, s.units, s.currency, s.numbers, s.customer, s.contact, s.address"
+        " FROM job j JOIN machine m ON m.id = j.machine_id JOIN site s ON s.id = m.site_id WHERE j.id = %s",
         (job_id,),
     ).fetchone()
     with _lock:
-        known = _jobs.get(_kept_under(job_id, *found)) if found else None
+        known = _jobs.get(_kept_under(job_id, found[0], site_of(*found[1:]))) if found else None
     return known.job if known is not None else job_in(row_of(job_id))
 
 
@@ -111,21 +111,25 @@ def begin_job(
     return keep_job(prepared(job, line) if line.strip() else job)
 
 
-def keep_job(job: Job) -> StoredJob:
-    """Keep a whole job as a new one on a machine of its own; its site is found by name, or made."""
+def keep_job(job: Job, machine_id: int | None = None) -> StoredJob:
+    """Keep a whole job as a new one; its site is found by name, or made.
+
+    :param machine_id: the machine that it is about, where that is there; else the job comes with one of its own.
+    """
     now = datetime.now(UTC)
     found = assessed_job(job)
     with transaction():
         site, _ = SiteRow.get_or_create(  # type: ignore[no-untyped-call]
             name=job.site.name,
-            defaults={"units": job.site.units, "currency": job.site.currency, "numbers": job.site.numbers},
+            defaults=job.site.model_dump(mode="json", exclude={"name"}),
         )
-        machine = MachineRow.create(site=site, document=job.machine.model_dump(mode="json"))
+        machine = MachineRow.get_or_none(MachineRow.id == machine_id) if machine_id is not None else None
+        machine = machine or MachineRow.create(site=site, document=job.machine.model_dump(mode="json"))
         row = JobRow.create(machine=machine, document=job.document.model_dump(mode="json"), began=now, saved=now)
         made(database, job=row.id)
         kept = _stored(row)
         if kept.job.site == job.site:
-            _keep_line(row, found, job.site.numbers)
+            _keep_line(row, found, job.site)
         return kept
 
 
@@ -240,21 +244,19 @@ def _write(row: JobRow, job: Job, change: ChangeRow, found: Assessed | None) -> 
     change.job, change.at, change.revision = row, row.saved, row.revision
     change.save(force_insert=True)
     with _lock:
-        _jobs[_kept_under(row.id, revision_of(row), job.site.numbers)] = _ReadJob(
-            (row.machine.document, row.document), job
-        )
+        _jobs[_kept_under(row.id, revision_of(row), job.site)] = _ReadJob((row.machine.document, row.document), job)
     if found is not None:
-        _keep_line(row, found, job.site.numbers)
+        _keep_line(row, found, job.site)
 
 
-def _keep_line(row: JobRow, found: Assessed, numbers: NumberStyle | None) -> None:
+def _keep_line(row: JobRow, found: Assessed, site: Site) -> None:
     """Keep a job's line on the Board with the job, and what was worked out for whoever looks at it next."""
     # A line that stands on what the job was before is shown, and renewed beside the requests.
     key = None if found.refining else summary_key(revision_of(row))
     row.summary, row.summary_key = found.board.model_dump(mode="json"), key
     row.save(only=[JobRow.summary, JobRow.summary_key])
     with _lock:
-        _assessed[_kept_under(row.id, revision_of(row), numbers)] = found
+        _assessed[_kept_under(row.id, revision_of(row), site)] = found
 
 
 def _locked(job_id: int, revision: str) -> JobRow:
@@ -297,7 +299,7 @@ def assessed(stored: StoredJob, whole: bool = True) -> Assessed:
 
     :param whole: whether to wait until everything is worked out anew, where a save did not.
     """
-    key = _kept_under(stored.id, stored.revision, stored.job.site.numbers)
+    key = _kept_under(stored.id, stored.revision, stored.job.site)
     with _lock:
         kept = _assessed.get(key)
         if kept is not None and not (whole and kept.refining):
@@ -336,24 +338,25 @@ def revision_of(row: JobRow) -> str:
     return f"{row.revision}.{row.machine.revision}"
 
 
-def _kept_under(job_id: int, revision: str, numbers: str | None) -> tuple[int, str]:
-    """A job's number and all that it is told by: its site may write numbers otherwise without a new revision.
+def _kept_under(job_id: int, revision: str, site: Site) -> tuple[int, str]:
+    """A job's number and all that it is told by: of its site other things may be said without a new revision.
 
     Whoever read it before that was said and keeps it after, keeps it under its old name.
     """
-    return job_id, f"{revision} {numbers or ''}"
+    return job_id, f"{revision} {site.model_dump_json()}"
 
 
 def job_in(row: JobRow) -> Job:
     """The job that a row holds; read once for each revision."""
-    key = _kept_under(row.id, revision_of(row), row.machine.site.numbers)
+    site = site_in(row.machine.site)
+    key = _kept_under(row.id, revision_of(row), site)
     written = (row.machine.document, row.document)
     with _lock:
         known = _jobs.get(key)
     if known is not None and known.written == written:
         return known.job
     job = Job(
-        site=_site(row.machine.site),
+        site=site,
         machine=Machine.model_validate(row.machine.document),
         document=JobDocument.model_validate(row.document),
     )
@@ -362,8 +365,17 @@ def job_in(row: JobRow) -> Job:
     return job
 
 
-def _site(row: SiteRow) -> Site:
-    return Site(name=row.name, units=row.units, currency=row.currency, numbers=row.numbers)
+def site_in(row: SiteRow) -> Site:
+    """The site that a row holds."""
+    return site_of(*(getattr(row, name) for name in SITE_FIELDS))
+
+
+SITE_FIELDS = ("name", "units", "currency", "numbers", "customer", "contact", "address")
+
+
+def site_of(*told: str | None) -> Site:
+    """A site from the columns of its row, in the order of ``SITE_FIELDS``."""
+    return Site.model_validate(dict(zip(SITE_FIELDS, told, strict=True)))
 
 
 def summary_key(revision: str) -> str:

@@ -201,6 +201,7 @@ class Told:
 
     rail: Phrase
     drifts: bool = False
+    due: datetime | None = None
 
 
 NOTHING_TOLD = Told(("waits for readings over time",))
@@ -228,7 +229,7 @@ def told_of(machine_id: int) -> Told:
         answer = answer_if_any(machine_id)
     if answer is None:
         return NOT_JUDGED
-    return Told(answer.rail, answer.drifts)
+    return Told(answer.rail, answer.drifts, at_of(answer.next_day) if answer.next_day is not None else None)
 
 
 @in_one_transaction
@@ -238,7 +239,8 @@ def keep_told(machine_id: int) -> Told:
         _newest.pop(machine_id, None)
     told = told_of(machine_id)
     rail = [part.model_dump(mode="json") if isinstance(part, BaseModel) else part for part in told.rail]
-    MachineRow.update(told={"rail": rail, "drifts": told.drifts}, told_key=_told_key(machine_id)).where(
+    due = told.due.isoformat() if told.due else None
+    MachineRow.update(told={"rail": rail, "drifts": told.drifts, "due": due}, told_key=_told_key(machine_id)).where(
         MachineRow.id == machine_id
     ).execute()
     return told

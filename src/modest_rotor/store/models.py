@@ -32,6 +32,9 @@ class SiteRow(Row):
     units = CharField(max_length=2)
     currency = CharField(max_length=3, null=True)
     numbers = CharField(max_length=5, null=True)
+    customer = TextField(null=True)
+    contact = TextField(null=True)
+    address = TextField(null=True)
 
     class Meta:
         table_name = "site"
@@ -58,6 +61,8 @@ class JobRow(Row):
     summary_key = TextField(null=True)
     undo_top = BigIntegerField(null=True)
     redo_top = BigIntegerField(null=True)
+    archived = DateTimeTZField(null=True)
+    thrown = DateTimeTZField(null=True)
 
     class Meta:
         table_name = "job"

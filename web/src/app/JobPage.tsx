@@ -5,6 +5,7 @@ import { Navigate, useParams } from "react-router";
 import type { JobDesk } from "../shared/desk";
 import { JobProvider, useDesk, useDeskState, useView } from "../shared/job";
 import { Press, Word } from "../shared/parts";
+import { noteOpened } from "../shared/recent";
 import { type Page, SHORT, stationNamed } from "../shared/stations";
 import { useIsWide } from "../shared/width";
 import { WorkingProvider } from "../shared/Working";
@@ -68,10 +69,17 @@ function JobAt({ page }: { page: Page }) {
   useEffect(() => {
     document.title = `${view.machine.name}, ${stationNamed(page)?.title ?? "in short"} · Modest Rotor`;
     window.scrollTo(0, 0);
-  }, [view.machine.name, page]);
+    noteOpened(view.id);
+  }, [view.id, view.machine.name, page]);
   return (
     <>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: view.site_name }, { label: view.machine.name }]}>
+      <TopLine
+        trail={[
+          { label: "Board", to: "/" },
+          { label: view.site_name, to: `/sites/${view.site_id}` },
+          { label: view.machine.name },
+        ]}
+      >
         <SavedLine />
       </TopLine>
       {!wide.rail && <RailStrip here={page} />}

@@ -40,6 +40,7 @@ const router = createBrowserRouter([
       { path: "/catalogue", lazy: async () => ({ Component: (await import("../catalogue/Catalogue")).Catalogue }) },
       { path: "/jobs/:jobId/:station?", lazy: async () => ({ Component: (await import("./JobPage")).JobPage }) },
       { path: "/workings/:name?", lazy: async () => ({ Component: (await import("../workings/Workings")).Workings }) },
+      { path: "/sites/:siteId", lazy: async () => ({ Component: (await import("../board/SitePage")).SitePage }) },
       { path: "/rules", lazy: async () => ({ Component: (await import("../rules/Rules")).Rules }) },
       { path: "*", lazy: async () => ({ Component: (await import("./NotFound")).NotFound }) },
     ],

@@ -21,6 +21,7 @@ export function Begin({ sites }: { sites: string[] }) {
   const [site, setSite] = useState("");
   const [line, setLine] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
+  const [told, setTold] = useState<string | null>(null);
   const list = useId();
   const open = async (request: Promise<JobView>) => {
     setProblem(null);
@@ -55,9 +56,9 @@ export function Begin({ sites }: { sites: string[] }) {
     setLine("");
   };
   return (
-    <Box flex="0 1 560px">
+    <Box>
       <Form onSubmit={begin}>
-        <Box as="label" flex="1 1 190px" display="flex" alignItems="center" gap="8px" whiteSpace="nowrap">
+        <Box as="label" flex="1 1 230px" display="flex" alignItems="center" gap="8px" whiteSpace="nowrap">
           Start a job
           <Line
             value={machine}
@@ -67,7 +68,7 @@ export function Begin({ sites }: { sites: string[] }) {
             onChange={(event) => setMachine(event.target.value)}
           />
         </Box>
-        <Box as="label" flex="1 1 120px" display="flex" alignItems="center" gap="8px">
+        <Box as="label" flex="1 1 150px" display="flex" alignItems="center" gap="8px">
           at
           <Line
             value={site}
@@ -83,20 +84,30 @@ export function Begin({ sites }: { sites: string[] }) {
             ))}
           </datalist>
         </Box>
-        <Box as="label" flex="1 1 100%" display="flex" alignItems="center" gap="8px" whiteSpace="nowrap">
+        <Box
+          as="label"
+          flex={{ base: "1 1 100%", lg: "2 1 260px" }}
+          display="flex"
+          alignItems="center"
+          gap="8px"
+          whiteSpace="nowrap"
+        >
           its plate
           <Line
             value={line}
             maxLength={600}
-            placeholder="in one line, if at hand: HP 3/4 V 208-230 A 4.8 RPM 1075 …"
+            placeholder="in one line: HP 3/4 V 208-230 A 4.8 …"
             aria-label="Plate of the new job in one line"
             onChange={(event) => setLine(event.target.value)}
           />
         </Box>
         <Press type="submit">start</Press>
-        <TakeIn open={open} refuse={setProblem} />
+        <TakeIn open={open} refuse={setProblem} tell={setTold} />
       </Form>
       <Waiting acts={acts.filter((act) => act.waited || act.state === "refused")} />
+      <Box role="status" fontSize="small">
+        {told}
+      </Box>
       {problem && (
         <Box role="alert" color="brick" fontWeight={600} fontSize="small">
           {problem}
@@ -109,13 +120,20 @@ export function Begin({ sites }: { sites: string[] }) {
 function TakeIn({
   open,
   refuse,
+  tell,
 }: {
   open: (request: Promise<JobView>) => Promise<void>;
-  refuse: (why: string) => void;
+  refuse: (why: string | null) => void;
+  tell: (what: string | null) => void;
 }) {
   const picker = useRef<HTMLInputElement>(null);
+  const queries = useQueryClient();
   const take = async (file: File | undefined) => {
     if (!file) return;
+    if (file.name.endsWith(".zip")) {
+      await many(file);
+      return;
+    }
     let job: Record<string, unknown>;
     try {
       job = JSON.parse(await file.text()) as Record<string, unknown>;
@@ -125,15 +143,37 @@ function TakeIn({
     }
     await open(taken(api.POST("/api/jobs/file", { body: { job } })));
   };
+  const many = async (file: File) => {
+    try {
+      const body = await file.arrayBuffer();
+      const all = await taken(
+        api.POST("/api/archive", {
+          body: "",
+          bodySerializer: () => body,
+          headers: { "content-type": "application/octet-stream" },
+        }),
+      );
+      const bad = all.filter((one) => one.reason);
+      const taken_in = `${all.length - bad.length} of ${all.length} jobs were taken in.`;
+      tell(taken_in);
+      refuse(bad.map((one) => `${one.file}: ${one.reason}`).join(" ") || null);
+      void queries.invalidateQueries({ queryKey: ["board"] });
+    } catch (error) {
+      refuse((error as Refused).message);
+    }
+  };
   return (
     <>
       <Word type="button" onClick={() => picker.current?.click()} mx="0">
         from a file
       </Word>
+      <a href="/api/archive" download>
+        all open jobs as one file
+      </a>
       <input
         ref={picker}
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         hidden
         aria-label="Job file to take in"
         onChange={(event) => {

@@ -1,29 +1,38 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useInfiniteQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useInfiniteQuery, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type ReactNode, useEffect, useMemo, useRef } from "react";
 import { Link } from "react-router";
 
 import { TopLine } from "../app/TopLine";
-import { api, type Phrase, Refused, type Schemas, taken } from "../shared/api";
-import { Cap, Press, SeverityWord, Small } from "../shared/parts";
+import { api, type Refused, type Schemas, taken } from "../shared/api";
+import { Cap, Press, Small } from "../shared/parts";
 import { useReader } from "../shared/reader";
-import { STATIONS } from "../shared/stations";
 import { UnitsProvider } from "../shared/units";
-import { PhraseText } from "../shared/Words";
+import { type Ask, isPlain, NOTHING_ASKED, queryOf, useAsk, useSought } from "./ask";
 import { Begin } from "./Begin";
+import { Filters } from "./Filters";
+import { COLUMNS, JobLine } from "./JobLine";
+import { Recent } from "./Recent";
 
 type Site = Schemas["BoardSite"];
-type Job = Schemas["BoardJob"];
 
 /** Every job of every site, told in one line. */
 export function Board() {
+  const [ask, setAsk] = useAsk();
+  const [sought, seek] = useSought(ask, setAsk);
   const board = useInfiniteQuery<Page, Refused>({
-    queryKey: ["board"],
-    queryFn: ({ pageParam }) => page(pageParam as number),
+    queryKey: ["board", ask],
+    queryFn: ({ pageParam }) => page(pageParam as number, ask),
     initialPageParam: 1,
     getNextPageParam: (last, all) => (last.pageSize * all.length < last.total ? all.length + 1 : undefined),
+    placeholderData: (before) => before,
   });
-  const [sought, setSought] = useState("");
+  const shelves = useQuery<Schemas["ShelfCounts"], Refused>({
+    queryKey: ["board", "shelves"],
+    queryFn: () => taken(api.GET("/api/shelves")),
+  });
+  const queries = useQueryClient();
+  const changed = () => void queries.invalidateQueries({ queryKey: ["board"] });
   const find = useRef<HTMLInputElement>(null);
   useFindKey(find);
   useEffect(() => {
@@ -31,18 +40,18 @@ export function Board() {
   }, []);
   const sites = useMemo(() => joined(board.data?.pages ?? []), [board.data]);
   const total = board.data?.pages[0]?.total ?? 0;
-  const shown = sites.map((site) => ({ ...site, jobs: site.jobs.filter((job) => matches(site, job, sought)) }));
+  const bySite = ask.order === "site";
   return (
     <>
       <TopLine trail={[{ label: "Board" }]} manySites />
       <Box as="main" px={{ base: "14px", lg: "20px" }} pb="30px">
-        <Box display="flex" alignItems="flex-end" gap="16px 30px" flexWrap="wrap" py="10px">
-          <Box display="flex" gap="0 18px" alignItems="baseline" minHeight="44px" flex="1 1 100%" flexWrap="wrap">
+        <Box pt="6px" pb="8px">
+          <Box display="flex" gap="0 18px" alignItems="baseline" minHeight="44px" flexWrap="wrap">
             <Box as="h1" fontSize="title" fontWeight={600}>
               Board
             </Box>
             <Box as="span" color="ink2">
-              {board.data ? counted(sites, total) : ""}
+              {board.data ? counted(sites, total, ask) : ""}
             </Box>
             <WayTo to="/workings">Workings</WayTo>
             <WayTo to="/catalogue">Catalogue</WayTo>
@@ -50,34 +59,45 @@ export function Board() {
             <WayTo to="/visits">Next visits</WayTo>
             <WayTo to="/bench">Bench</WayTo>
           </Box>
+          <Begin sites={(shelves.data?.sites ?? []).map((site) => site.name)} />
+        </Box>
+        <Filters ask={ask} setAsk={setAsk} counts={shelves.data}>
           <Find>
             Find
             <FindBox
               ref={find}
               value={sought}
-              placeholder="job, site or place"
-              onChange={(event) => setSought(event.target.value)}
+              maxLength={200}
+              placeholder="anything that was typed"
+              aria-label="Find"
+              onChange={(event) => seek(event.target.value)}
             />
             <Cap>/</Cap>
           </Find>
-          <Begin sites={sites.map(({ site }) => site.name)} />
-        </Box>
+        </Filters>
+        {isPlain(ask) && <Recent />}
         {board.error && <Away error={board.error} again={() => void board.refetch()} />}
         {board.data && sites.length === 0 && (
           <Box py="20px" borderTop="2px solid" borderColor="ink">
-            Nothing is waiting. Start a job with nothing but the name of its machine.
+            {isPlain(ask)
+              ? "Nothing is waiting. Start a job with nothing but the name of its machine."
+              : "No job answers to this."}{" "}
+            {!isPlain(ask) && (
+              <Press type="button" onClick={() => setAsk(NOTHING_ASKED)} ml="8px">
+                Show all
+              </Press>
+            )}
           </Box>
         )}
-        {shown
-          .filter((site) => site.jobs.length > 0)
-          .map((site) => (
-            <SiteJobs key={site.id} site={site} />
-          ))}
-        {sites.length > 0 && shown.every((site) => site.jobs.length === 0) && (
-          <Box py="20px">
-            No job answers to “{sought}”{board.hasNextPage ? " among those shown" : ""}.
-          </Box>
-        )}
+        {bySite
+          ? sites.map((site) => <SiteJobs key={site.id} site={site} changed={changed} />)
+          : sites.map((site, index) => (
+              <SiteUnits key={`${site.id}-${index}`} site={site}>
+                {site.jobs.map((job) => (
+                  <JobLine key={job.id} job={job} site={site.site.name} changed={changed} />
+                ))}
+              </SiteUnits>
+            ))}
         {board.hasNextPage && (
           <Box py="14px" borderTop="2px solid" borderColor="ink">
             <Press
@@ -116,8 +136,8 @@ interface Page {
   pageSize: number;
 }
 
-async function page(number: number): Promise<Page> {
-  const answer = api.GET("/api/board", { params: { query: { page: number } } });
+async function page(number: number, ask: Ask): Promise<Page> {
+  const answer = api.GET("/api/board", { params: { query: { page: number, ...queryOf(ask) } } });
   const sites = await taken(answer);
   const { headers } = (await answer).response;
   return {
@@ -129,37 +149,42 @@ async function page(number: number): Promise<Page> {
 
 /** The sites of several pages; one that goes on from page to page stands once. */
 function joined(pages: Page[]): Site[] {
-  const found = new Map<number, Site>();
+  const found: Site[] = [];
   for (const site of pages.flatMap(({ sites }) => sites)) {
-    const known = found.get(site.id);
-    found.set(site.id, known ? { ...known, jobs: [...known.jobs, ...site.jobs] } : site);
+    const last = found.at(-1);
+    if (last?.id === site.id) found[found.length - 1] = { ...last, jobs: [...last.jobs, ...site.jobs] };
+    else found.push(site);
   }
-  return [...found.values()];
+  return found;
 }
 
-function counted(sites: Site[], total: number) {
+function counted(sites: Site[], total: number, ask: Ask) {
   const jobs = sites.flatMap((site) => site.jobs);
   const stopped = jobs.filter((job) => job.line.stopped).length;
   const count =
     jobs.length < total ? `${jobs.length} of ${total} jobs` : `${jobs.length} job${jobs.length === 1 ? "" : "s"}`;
-  return stopped ? `${count}; ${stopped} with a stop` : count;
+  const kept = ask.shelf === "bin" ? "; each is kept for 30 days" : "";
+  return stopped ? `${count}; ${stopped} with a stop${kept}` : `${count}${kept}`;
 }
 
-function matches(site: Site, job: Job, sought: string) {
-  const words = sought.trim().toLowerCase().split(/\s+/);
-  const text = `${site.site.name} ${job.machine} ${job.place ?? ""}`.toLowerCase();
-  return words.every((word) => text.includes(word));
-}
-
-function SiteJobs({ site }: { site: Site }) {
+/** The units in which what stands in it is told: the reader's own, or else those of the site. */
+function SiteUnits({ site, children }: { site: Site; children: ReactNode }) {
   const reader = useReader();
-  const units = reader.units ?? site.site.units;
   return (
-    <UnitsProvider units={units} currency={site.site.currency ?? null}>
+    <UnitsProvider units={reader.units ?? site.site.units} currency={site.site.currency ?? null}>
+      {children}
+    </UnitsProvider>
+  );
+}
+
+function SiteJobs({ site, changed }: { site: Site; changed: () => void }) {
+  return (
+    <SiteUnits site={site}>
       <Box as="section" aria-label={site.site.name} borderTop="2px solid" borderColor="ink">
         <Box
           display="grid"
           gridTemplateColumns={COLUMNS}
+          pr="44px"
           columnGap="20px"
           alignItems="end"
           py="6px"
@@ -168,105 +193,28 @@ function SiteJobs({ site }: { site: Site }) {
         >
           <Box gridColumn={{ base: "auto", lg: "1 / 3" }}>
             <Box as="h2" fontWeight={600} fontSize="1.03125rem" display="inline">
-              {site.site.name}
+              <SiteLink to={`/sites/${site.id}`}>{site.site.name}</SiteLink>
             </Box>{" "}
             <Small>
               {site.jobs.length} job{site.jobs.length === 1 ? "" : "s"};{" "}
               {site.site.units === "ip" ? "inch-pound" : "SI"}
+              {site.site.customer ? `; ${site.site.customer}` : ""}
             </Small>
           </Box>
           <Small display={{ base: "none", lg: "block" }}>from Call to Log</Small>
           <Small display={{ base: "none", lg: "block" }}>waits for</Small>
         </Box>
         {site.jobs.map((job) => (
-          <JobLine key={job.id} job={job} />
+          <JobLine key={job.id} job={job} changed={changed} />
         ))}
       </Box>
-    </UnitsProvider>
+    </SiteUnits>
   );
 }
 
-const COLUMNS = { base: "minmax(0, 1fr)", lg: "200px minmax(0, 1fr) 250px 222px" };
-
-function JobLine({ job }: { job: Job }) {
-  const { line } = job;
-  return (
-    <JobLink to={`/jobs/${job.id}/short`} data-job={job.id}>
-      <Box>
-        <Box fontWeight={600} fontSize="1rem">
-          {job.machine}
-        </Box>
-        {job.place && <Small>{job.place}</Small>}
-      </Box>
-      <Box>
-        {line.stopped && (
-          <>
-            <SeverityWord severity="stop" />{" "}
-          </>
-        )}
-        {(job.drifts ?? []).length > 0 && (
-          <>
-            <SeverityWord severity="caution" /> It <PhraseText phrase={(job.drifts ?? []) as Phrase} />.{" "}
-          </>
-        )}
-        <PhraseText phrase={line.sentence as Phrase} />
-      </Box>
-      <RouteTicks at={line.stands_at} stopped={line.stopped} />
-      <Box fontSize="small">
-        <Box as="span" display={{ base: "inline", lg: "none" }} color="ink2">
-          waits for:{" "}
-        </Box>
-        {line.waits_for}
-      </Box>
-    </JobLink>
-  );
-}
-
-const JobLink = chakra(Link, {
-  base: {
-    display: "grid",
-    gridTemplateColumns: COLUMNS,
-    gap: "4px 20px",
-    alignItems: "center",
-    minHeight: "56px",
-    py: "8px",
-    borderBottom: "1px solid",
-    borderColor: "hair",
-    textDecoration: "none",
-    _hover: { background: "desk" },
-    _focusVisible: { outlineOffset: "-3px" },
-  },
+const SiteLink = chakra(Link, {
+  base: { display: "inline-flex", alignItems: "center", minHeight: "44px", textUnderlineOffset: "3px" },
 });
-
-/** Ten ticks for the ten stations; a tall block where the job stands. */
-function RouteTicks({ at, stopped }: { at: Schemas["Station"]; stopped: boolean }) {
-  const here = STATIONS.findIndex((station) => station.id === at);
-  const gap = 23;
-  return (
-    <Ticks viewBox="0 0 230 40" role="img" aria-label={`stands at ${STATIONS[here]?.title ?? at}`}>
-      <line x1="6" x2="224" y1="20" y2="20" stroke="var(--chakra-colors-hair)" />
-      {STATIONS.map((station, index) => {
-        const x = 8 + index * gap;
-        if (index === here)
-          return (
-            <g key={station.id} fill={stopped ? "var(--chakra-colors-brick)" : "var(--chakra-colors-ink)"}>
-              <rect x={x - 4} y={6} width={8} height={14} />
-              <text x={x} y={35} textAnchor={index > 7 ? "end" : index < 2 ? "start" : "middle"} fontSize={13}>
-                {station.title}
-              </text>
-            </g>
-          );
-        return index < here ? (
-          <line key={station.id} x1={x} x2={x} y1={14} y2={20} stroke="var(--chakra-colors-ink)" strokeWidth={2} />
-        ) : (
-          <circle key={station.id} cx={x} cy={20} r={1.8} fill="var(--chakra-colors-rule)" />
-        );
-      })}
-    </Ticks>
-  );
-}
-
-const Ticks = chakra("svg", { base: { width: "230px", maxWidth: "100%", height: "40px", display: "block" } });
 
 function Away({ error, again }: { error: Refused; again: () => void }) {
   return (
@@ -300,7 +248,7 @@ const Find = chakra("label", {
     minHeight: "44px",
     borderBottom: "1.5px solid",
     borderColor: "ink",
-    flex: "0 1 270px",
+    flex: { base: "1 1 200px", lg: "1 1 200px" },
   },
 });
 

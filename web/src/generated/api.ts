@@ -92,13 +92,121 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Board
-         * @description A page of the sites with their jobs, each told in one line; a machine whose log drifts says so.
+         * Look
+         * @description A page of the jobs that answer to what is asked, each told in one line; a machine whose log drifts says so.
          *
-         *     The header ``x-total-count`` says how many jobs there are, ``x-page-size`` how many stand on a page.
+         *     The header ``x-total-count`` says how many there are, ``x-page-size`` how many stand on a page.
          */
-        get: operations["board_api_board_get"];
+        get: operations["look_api_board_get"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Shelf Counts
+         * @description How many jobs lie on each shelf, and the sites there are.
+         */
+        get: operations["shelf_counts_api_shelves_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put On
+         * @description Put a job away, throw it away for thirty days, or bring it back; gives back where it lies now.
+         */
+        post: operations["put_on_api_jobs__job_id__shelf_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description A new job from this one, without what was signed, approved or answered for; see :class:`CopyOf`.
+         */
+        post: operations["copy_api_jobs__job_id__copies_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Jobs Out
+         * @description Jobs as one archive of job files: those that are named, or all that are open.
+         */
+        get: operations["jobs_out_api_archive_get"];
+        put?: never;
+        /**
+         * Jobs In
+         * @description Take in every good job of an archive as a new one; one that cannot be taken says why and stops no other.
+         */
+        post: operations["jobs_in_api_archive_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{site_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Site Page
+         * @description A site with its jobs, its energy and what is due there.
+         */
+        get: operations["site_page_api_sites__site_id__get"];
+        /**
+         * Say Whose
+         * @description Say whose a site is, whom to call and where it is.
+         */
+        put: operations["say_whose_api_sites__site_id__put"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2288,6 +2396,18 @@ export interface components {
              * Format: date-time
              */
             saved: string;
+            /** Due */
+            due?: string | null;
+            /**
+             * Archived
+             * @default false
+             */
+            archived: boolean;
+            /**
+             * Thrown
+             * @description when it was thrown away; it is kept for thirty days
+             */
+            thrown?: string | null;
             /**
              * Fresh
              * @default true
@@ -2306,6 +2426,10 @@ export interface components {
             stands_at: components["schemas"]["Station"];
             /** Stopped */
             stopped: boolean;
+            /** @description a year of the machine put right */
+            energy_now?: components["schemas"]["Figure"] | null;
+            /** @description a year with what was chosen */
+            energy_after?: components["schemas"]["Figure"] | null;
         };
         /**
          * BoardSite
@@ -2932,6 +3056,24 @@ export interface components {
          * @enum {string}
          */
         ControlMode: "volts per hertz" | "vector, without encoder" | "permanent magnet, without encoder" | "with encoder";
+        /**
+         * CopyOf
+         * @description How much of a job a new one takes along.
+         * @enum {string}
+         */
+        CopyOf: "second plan" | "like machine";
+        /**
+         * CopyWanted
+         * @description How a job is copied, and the name of the new machine.
+         */
+        CopyWanted: {
+            how: components["schemas"]["CopyOf"];
+            /**
+             * Machine Name
+             * @default
+             */
+            machine_name: string;
+        };
         /**
          * CsvColumn
          * @description A column of the file: what it is taken for, in which unit a bare number is meant, and a sample.
@@ -6031,6 +6173,12 @@ export interface components {
          */
         OnFailure: "stays at its speed" | "goes to a set speed" | "stops";
         /**
+         * Only
+         * @description What a job must be to be shown.
+         * @enum {string}
+         */
+        Only: "stopped" | "drifting" | "due";
+        /**
          * Opening
          * @description How far open the plate or damper stood when a setting was read.
          * @enum {string}
@@ -6238,6 +6386,12 @@ export interface components {
             against_new: boolean;
             repair?: components["schemas"]["RepairAnswer"] | null;
         };
+        /**
+         * Order
+         * @description In which order jobs are shown; ``site`` by site and as they were begun.
+         * @enum {string}
+         */
+        Order: "site" | "newest" | "name";
         /**
          * Outlook
          * @description Where a rig goes.
@@ -8146,6 +8300,33 @@ export interface components {
          */
         Severity: "note" | "caution" | "stop";
         /**
+         * Shelf
+         * @description Where a job lies.
+         * @enum {string}
+         */
+        Shelf: "open" | "archived" | "bin";
+        /**
+         * ShelfCounts
+         * @description How many jobs lie on each shelf, and the sites that there are.
+         */
+        ShelfCounts: {
+            /** Open */
+            open: number;
+            /** Archived */
+            archived: number;
+            /** Bin */
+            bin: number;
+            /** Sites */
+            sites: components["schemas"]["SiteName"][];
+        };
+        /**
+         * ShelfWanted
+         * @description Where a job shall lie.
+         */
+        ShelfWanted: {
+            shelf: components["schemas"]["Shelf"];
+        };
+        /**
          * ShortAnswer
          * @description A job on one page: how it is now, the worst that is open, the candidates by what they save, and what to do next.
          *
@@ -8353,6 +8534,46 @@ export interface components {
             currency?: string | null;
             /** @description how numbers are written here, where that was said */
             numbers?: components["schemas"]["NumberStyle"] | null;
+            /**
+             * Customer
+             * @description Whose site it is.
+             */
+            customer?: string | null;
+            /**
+             * Contact
+             * @description Whom to call, and how.
+             */
+            contact?: string | null;
+            /** Address */
+            address?: string | null;
+        };
+        /**
+         * SiteEnergy
+         * @description Energy a year of the jobs of a site of which both are known, and how many those are.
+         */
+        SiteEnergy: {
+            now?: components["schemas"]["Figure"] | null;
+            after?: components["schemas"]["Figure"] | null;
+            /**
+             * Jobs
+             * @default 0
+             */
+            jobs: number;
+            /**
+             * Of
+             * @default 0
+             */
+            of: number;
+        };
+        /**
+         * SiteName
+         * @description A site by its number and name.
+         */
+        SiteName: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
         };
         /**
          * SiteNumbers
@@ -8360,6 +8581,32 @@ export interface components {
          */
         SiteNumbers: {
             numbers: components["schemas"]["NumberStyle"] | null;
+        };
+        /**
+         * SiteView
+         * @description A site as a whole: its jobs, its energy now and with what was chosen, and what is due first.
+         */
+        SiteView: {
+            /** Id */
+            id: number;
+            site: components["schemas"]["Site"];
+            /** Jobs */
+            jobs: components["schemas"]["BoardJob"][];
+            energy: components["schemas"]["SiteEnergy"];
+            /** Due */
+            due: string | null;
+        };
+        /**
+         * SiteWhose
+         * @description Whose a site is, whom to call, and where it is.
+         */
+        SiteWhose: {
+            /** Customer */
+            customer?: string | null;
+            /** Contact */
+            contact?: string | null;
+            /** Address */
+            address?: string | null;
         };
         /**
          * SkipBand
@@ -8678,6 +8925,21 @@ export interface components {
             /** Already */
             already: number;
             view: components["schemas"]["LogView"];
+        };
+        /**
+         * TakenJob
+         * @description One file of an archive that was taken in: the job that it became, or why it did not.
+         */
+        TakenJob: {
+            /** File */
+            file: string;
+            /** Job */
+            job?: number | null;
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
         };
         /**
          * Tap
@@ -9682,10 +9944,17 @@ export interface operations {
             };
         };
     };
-    board_api_board_get: {
+    look_api_board_get: {
         parameters: {
             query?: {
                 page?: number;
+                find?: string;
+                site?: number | null;
+                stands_at?: components["schemas"]["Station"] | null;
+                only?: components["schemas"]["Only"] | null;
+                shelf?: components["schemas"]["Shelf"];
+                order?: components["schemas"]["Order"];
+                job?: number[] | null;
             };
             header?: never;
             path?: never;
@@ -9700,6 +9969,226 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BoardSite"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    shelf_counts_api_shelves_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfCounts"];
+                };
+            };
+        };
+    };
+    put_on_api_jobs__job_id__shelf_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfWanted"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfWanted"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    copy_api_jobs__job_id__copies_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyWanted"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    jobs_out_api_archive_get: {
+        parameters: {
+            query?: {
+                job?: number[] | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    jobs_in_api_archive_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenJob"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    site_page_api_sites__site_id__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    say_whose_api_sites__site_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                site_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteWhose"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteView"];
                 };
             };
             /** @description Validation Error */

@@ -129,7 +129,7 @@ export function PlateSheet() {
           <MeaningRow key={index} meaning={meaning} first={plate.meaning?.[index - 1]?.label !== meaning.label} />
         ))}
       </Part>
-      <Part title="What such a motor should show" note="by a motor fitted to this plate and every reading">
+      <Fold title="What such a motor should show" note="by a motor fitted to this plate and every reading">
         {plate.expected.map((result, index) => (
           <WorkedRow
             key={result.label}
@@ -138,7 +138,7 @@ export function PlateSheet() {
             quantity={result.figure?.quantity ?? "efficiency"}
           />
         ))}
-      </Part>
+      </Fold>
       <Fold
         title="No plate, or none that can be read"
         note="from its speed, three windings, and what is on it"

@@ -11,7 +11,7 @@ type Way = Schemas["FlowAnswer"];
 
 /** The flow by every way on one scale, and taken together; ways that wait stand below in one line. */
 export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answer }) {
-  const { ways, together, clamp } = answer.flows;
+  const { ways, together } = answer.flows;
   const told = ways.filter((way) => way.flow.figure);
   const waiting = ways.filter((way) => !way.flow.figure);
   const reach = scaleEnd(Math.max(highEnd(together.figure), ...told.map((way) => way.flow.figure?.value ?? 0)));
@@ -40,11 +40,6 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
           word=""
         />
       </Box>
-      {clamp && (
-        <Box py="6px" fontWeight={600} data-clamp>
-          <PhraseText phrase={clamp} />
-        </Box>
-      )}
       {waiting.length > 0 && (
         <Box pt="6px">
           <Small display="block" fontWeight={600}>

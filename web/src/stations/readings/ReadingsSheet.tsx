@@ -6,11 +6,11 @@ import { FieldGrid } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
 import { Fold, under } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
-import { Part, Sheet, StandingKey } from "../../shared/Sheet";
+import { Sheet, StandingKey } from "../../shared/Sheet";
 import { Press, Small } from "../../shared/parts";
 import { useIsWide } from "../../shared/width";
 import { onReveal } from "../../shared/reveal";
-import { FigureText } from "../../shared/Words";
+import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { Charts } from "./Charts";
 import { Csv } from "./Csv";
@@ -95,30 +95,45 @@ export function ReadingsSheet() {
           />
         </>
       )}
+      {current?.flows.clamp && (
+        <Box py="8px" fontWeight={600} data-clamp>
+          <PhraseText phrase={current.flows.clamp} />
+        </Box>
+      )}
       {current && (
-        <Part title={`Load, every way: ${setName(current)}`} note="share of rated power; bars hold 95 %">
+        <Fold
+          title={`Load, every way: ${setName(current)}`}
+          note={current.load.figure ? <FigureText figure={current.load.figure} line={false} /> : "waits"}
+        >
           {answers.length > 1 && sets.length <= most && (
             <WhichSet answers={answers} current={current} pick={setPicked} />
           )}
           <LoadPicture answer={current} />
           <Small display="block" pt="6px">
-            The ways share meters and the motor’s plate, so they are never averaged. Taken is the motor that agrees best
-            with all of it; where none could be fitted, the best single way.
+            Share of rated power; bars hold 95 %. The ways share meters and the motor’s plate, so they are never
+            averaged. Taken is the motor that agrees best with all of it; where none could be fitted, the best single
+            way.
           </Small>
-        </Part>
+        </Fold>
       )}
       {current && current.flows.ways.length > 0 && (
-        <Part
+        <Fold
           title={`Flow, every way: ${setName(current)}`}
-          note="bars hold 95 %; ways that contradict are never averaged"
+          note={
+            current.flows.together.figure ? <FigureText figure={current.flows.together.figure} line={false} /> : "waits"
+          }
         >
           <FlowPicture answer={current} />
-        </Part>
+          <Small>Bars hold 95 %; ways that contradict are never averaged.</Small>
+        </Fold>
       )}
       {current && (current.flows.next ?? []).length > 0 && (
-        <Part title="Worth reading next" note="what it would narrow, and how to take it">
+        <Fold
+          title="Worth reading next"
+          note={(current.flows.next ?? []).map((reading) => reading.what.toLowerCase()).join("; ")}
+        >
           <NextReadings readings={current.flows.next ?? []} />
-        </Part>
+        </Fold>
       )}
       <Fold
         title="Flow that is wanted, and limits"

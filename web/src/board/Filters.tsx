@@ -1,0 +1,131 @@
+import { Box } from "@chakra-ui/react";
+import { type ReactNode, useState } from "react";
+
+import type { Schemas, Station } from "../shared/api";
+import { Cell, Press } from "../shared/parts";
+import { Picker } from "../shared/Picker";
+import { STATIONS } from "../shared/stations";
+import { useIsWide } from "../shared/width";
+import { type Ask, isPlain } from "./ask";
+
+const ONLY: readonly { value: Ask["only"]; label: string }[] = [
+  { value: "", label: "all" },
+  { value: "stopped", label: "stopped" },
+  { value: "drifting", label: "drifting" },
+  { value: "due", label: "visit due" },
+];
+const SHELVES: readonly { value: Ask["shelf"]; label: string }[] = [
+  { value: "open", label: "open" },
+  { value: "archived", label: "archived" },
+  { value: "bin", label: "thrown away" },
+];
+const ORDERS: readonly { value: Ask["order"]; label: string }[] = [
+  { value: "site", label: "by site" },
+  { value: "newest", label: "newest change first" },
+  { value: "name", label: "by machine" },
+];
+
+interface FiltersProps {
+  ask: Ask;
+  setAsk: (part: Partial<Ask>) => void;
+  counts: Schemas["ShelfCounts"] | undefined;
+  /** The field to find by, before them all. */
+  children: ReactNode;
+}
+
+/** Which jobs are shown, and in which order. */
+export function Filters({ ask, setAsk, counts, children }: FiltersProps) {
+  const wide = useIsWide(561);
+  const [opened, setOpened] = useState(false);
+  const open = wide || opened || !isPlain({ ...ask, find: "" });
+  return (
+    <Box
+      display="flex"
+      flexWrap="wrap"
+      gap="8px 14px"
+      alignItems="center"
+      pb="10px"
+      role="group"
+      aria-label="Which jobs"
+    >
+      {children}
+      {!wide && !open && (
+        <Press type="button" aria-expanded={false} onClick={() => setOpened(true)}>
+          Filter
+        </Press>
+      )}
+      {open && <Choices ask={ask} setAsk={setAsk} counts={counts} />}
+    </Box>
+  );
+}
+
+function Choices({ ask, setAsk, counts }: Omit<FiltersProps, "children">) {
+  return (
+    <>
+      <Box role="group" aria-label="Shelf" display="flex" flexWrap="wrap">
+        {SHELVES.map(({ value, label }) => (
+          <Cell
+            key={value}
+            type="button"
+            aria-pressed={ask.shelf === value}
+            chosen={ask.shelf === value ? "yes" : undefined}
+            onClick={() => setAsk({ shelf: value })}
+          >
+            {label}
+            {counts && value !== "open" ? ` ${counts[value]}` : ""}
+          </Cell>
+        ))}
+      </Box>
+      <Box role="group" aria-label="Only" display="flex" flexWrap="wrap">
+        {ONLY.map(({ value, label }) => (
+          <Cell
+            key={value}
+            type="button"
+            aria-pressed={ask.only === value}
+            chosen={ask.only === value ? "yes" : undefined}
+            onClick={() => setAsk({ only: value })}
+          >
+            {label}
+          </Cell>
+        ))}
+      </Box>
+      <Box flex="1 1 130px" maxWidth="170px">
+        <Picker
+          aria-label="Stands at"
+          value={ask.stands_at}
+          onChange={(event) => setAsk({ stands_at: event.target.value as Station | "" })}
+        >
+          <option value="">at any station</option>
+          {STATIONS.map((station) => (
+            <option key={station.id} value={station.id}>
+              at {station.title}
+            </option>
+          ))}
+        </Picker>
+      </Box>
+      <Box flex="1 1 130px" maxWidth="220px">
+        <Picker aria-label="Site" value={ask.site} onChange={(event) => setAsk({ site: event.target.value })}>
+          <option value="">at every site</option>
+          {(counts?.sites ?? []).map((site) => (
+            <option key={site.id} value={site.id}>
+              {site.name}
+            </option>
+          ))}
+        </Picker>
+      </Box>
+      <Box flex="1 1 130px" maxWidth="190px">
+        <Picker
+          aria-label="Order"
+          value={ask.order}
+          onChange={(event) => setAsk({ order: event.target.value as Ask["order"] })}
+        >
+          {ORDERS.map(({ value, label }) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </Picker>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,40 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+
+import { api, type Refused, type Schemas, taken } from "../shared/api";
+import { Small } from "../shared/parts";
+import { recentlyOpened } from "../shared/recent";
+
+/** The jobs that were opened last on this machine. */
+export function Recent() {
+  const numbers = recentlyOpened();
+  const found = useQuery<Schemas["BoardSite"][], Refused>({
+    queryKey: ["board", "recent", numbers],
+    queryFn: () => taken(api.GET("/api/board", { params: { query: { job: numbers } } })),
+    enabled: numbers.length > 0,
+  });
+  const jobs = (found.data ?? []).flatMap((site) => site.jobs);
+  const shown = numbers.flatMap((number) => jobs.find((job) => job.id === number) ?? []);
+  if (shown.length < 2) return null;
+  return (
+    <Box as="nav" aria-label="Opened last" display="flex" flexWrap="wrap" gap="0 18px" alignItems="center" pb="6px">
+      <Small>opened last</Small>
+      {shown.map((job) => (
+        <Way key={job.id} to={`/jobs/${job.id}/short`}>
+          {job.machine}
+        </Way>
+      ))}
+    </Box>
+  );
+}
+
+const Way = chakra(Link, {
+  base: {
+    display: "inline-flex",
+    alignItems: "center",
+    minHeight: "44px",
+    fontSize: "small",
+    textUnderlineOffset: "3px",
+  },
+});
