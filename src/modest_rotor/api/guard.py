@@ -28,7 +28,7 @@ LARGEST_FILE_REQUEST = 17_000_000
 MOST_DRAINED = 64_000_000
 """Of a request that is too large so much is read and thrown away, so that its sender hears the answer and not a broken line."""
 LONGEST_PATH = 1_000
-PHOTO_PATH = re.compile(r"/api/jobs/\d{1,18}/photos")
+PHOTO_PATH = re.compile(r"/api/(?:jobs/\d{1,18}/photos|firm/mark)")
 FILE_PATH = re.compile(
     r"/api/(?:archive|duty/log/look|jobs/\d{1,18}/(?:duty|proof)/log|catalogue/(?:look|file)|log/look|machines/\d{1,18}/log/csv)"
 )

@@ -10,7 +10,7 @@ from pydantic import BaseModel, Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, view
 from modest_rotor.api.duty import LogConfirmed, read_apart
-from modest_rotor.api.report import report_response
+from modest_rotor.api.report import letterhead_of, report_response
 from modest_rotor.core.changes import value_at
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.quantities import UnitSystem
@@ -76,7 +76,7 @@ def signed_report_file(
 ) -> Response:
     """The same as a file."""
     found = signed.signed(job_id, number)
-    return report_response(_report(found), found.assessment, form, units)
+    return report_response(_report(found), found.assessment, form, units, letterhead_of())
 
 
 @router.post("/jobs/{job_id}/proof/log", response_model=JobView)

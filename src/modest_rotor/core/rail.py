@@ -8,13 +8,12 @@ from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Figure, Phrase, as_typed, figure
-from modest_rotor.core.proof.answer import ProofAnswer, Verdict
+from modest_rotor.core.proof.answer import UNPROVED, ProofAnswer, Verdict
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.setup.answer import SetupAnswer
 
 LOG_WAITS = "waits for readings over time"
 ELECTRONIC = (OptionKind.ELECTRONIC, OptionKind.TORQUE, OptionKind.AIRFLOW, OptionKind.EC_FAN)
-UNPROVED = (Verdict.WAITS, Verdict.UNPROVABLE)
 ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
 
 

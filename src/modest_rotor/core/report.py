@@ -14,6 +14,7 @@ from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, as_typed
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report_proof import ReportProof, report_proof
+from modest_rotor.core.report_summary import ReportSummary, report_summary
 from modest_rotor.core.working import Result
 
 SIMULATED = "Bands hold 95 %. They were tested on simulated machines, many of which share no equation with those used here; real ones may stray further."
@@ -94,6 +95,7 @@ class Report(Frozen):
     workings: tuple[Worked, ...]
     bands: str
     proof: ReportProof | None = None
+    summary: ReportSummary | None = None
     stops: tuple[Phrase, ...] = ()
     since_signed: tuple[Phrase, ...] = Field(
         default=(), description="what today's program works out otherwise for a job as it was signed"
@@ -110,6 +112,9 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str, signed:
     chosen = next((one for one in options if one.id == decision.chosen), None)
     if chosen is None and decision.chosen == "keep" and options:
         chosen = options[0]
+    assumed = (*_assumed(job, options), *(left.sentence for left in answer.left_out))
+    recommendation = _recommendation(job, answer.options, chosen)
+    summary = report_summary(job, answer, chosen, recommendation, assumed)
     return Report(
         title=job.machine.name,
         site=job.site.name,
@@ -124,16 +129,17 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str, signed:
         measured=_measured(job, answer),
         found=_found(answer.findings),
         options=tuple(_line(one, chosen) for one in options),
-        recommendation=_recommendation(job, answer.options, chosen),
+        recommendation=recommendation,
         approvals=_approvals(job, options),
         cautions=_cautions(answer.findings, chosen),
-        assumed=(*_assumed(job, options), *(left.sentence for left in answer.left_out)),
+        assumed=assumed,
         balance=answer.balance,
         balance_step=options[0].steps[0].id if options and options[0].steps else "",
         year=_year(options, chosen),
         workings=_workings(options, chosen),
         bands=SIMULATED,
         proof=report_proof(answer, signed),
+        summary=summary.model_copy(update={"signed": signed}),
         stops=answer.setup.stops,
     )
 

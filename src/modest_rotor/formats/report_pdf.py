@@ -1,4 +1,4 @@
-"""The report as PDF: two pages that a customer reads, and the workings behind them."""
+"""The report as PDF: page one for the customer, then pages for the engineer, and the workings behind them."""
 
 from __future__ import annotations
 
@@ -21,6 +21,7 @@ from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Fact, Report
 from modest_rotor.core.report_proof import ReportProof
+from modest_rotor.formats.report_page_one import Dressing, Pen, letterhead, page_one
 from modest_rotor.formats.report_pictures import HAIR, INK2, balance_picture, year_picture
 from modest_rotor.formats.text import sentence, written
 
@@ -52,6 +53,8 @@ ROWS = (
     ("What can go wrong?", "wrong"),
     ("How soon?", "soon"),
 )
+NO_DRESSING = Dressing()
+FRAME_PADDING = 6
 MOST_ACROSS = 5
 """Options beside each other on paper; more go into a second table."""
 
@@ -74,8 +77,8 @@ class _Writer:
         return re.sub(f"[{SIGNS}]+", lambda match: f'<font name="Signs">{match[0]}</font>', text)
 
 
-def write_pdf(report: Report, units: UnitSystem) -> bytes:
-    """The report as PDF; on letter paper for inch-pound readers."""
+def write_pdf(report: Report, units: UnitSystem, dressing: Dressing = NO_DRESSING) -> bytes:
+    """The report as PDF; on letter paper for inch-pound readers. ``dressing`` is the firm, its mark, and photographs."""
     _fonts()
     out = io.BytesIO()
     size = LETTER if units == "ip" else A4
@@ -90,7 +93,7 @@ def write_pdf(report: Report, units: UnitSystem) -> bytes:
     def furniture(canvas: Canvas, _: Any) -> None:
         _running_lines(canvas, report, size, title)
 
-    document.build(_story(report, writer, width), onFirstPage=furniture, onLaterPages=furniture)
+    document.build(_story(report, writer, width, dressing), onFirstPage=furniture, onLaterPages=furniture)
     return out.getvalue()
 
 
@@ -127,15 +130,19 @@ def _running_lines(canvas: Canvas, report: Report, size: tuple[float, float], ti
     canvas.restoreState()
 
 
-def _story(report: Report, writer: _Writer, width: float) -> list[Flowable]:
-    story: list[Flowable] = [
-        Paragraph(writer.text(f"{report.title}: which motor, and what it would save"), _style(15, bold=True))
-    ]
+def _story(report: Report, writer: _Writer, width: float, dressing: Dressing) -> list[Flowable]:
+    inside = width - 2 * FRAME_PADDING
+    pen = Pen(writer.phrase, writer.text, _style, writer.units, writer.currency)
+    story: list[Flowable] = letterhead(dressing, report.date, report.revision, pen, inside)
+    story.append(Paragraph(writer.text(f"{report.title}: which motor, and what it would save"), _style(15, bold=True)))
     people = " · ".join(filter(None, (report.site, f"for {report.made_for}" if report.made_for else "", f"by {report.made_by}" if report.made_by else "")))  # fmt: skip
     story.append(Paragraph(writer.text(people), _style(9, colour=INK2)))
     if report.stops:
         stops = [writer.phrase(("Stop, not cleared: ", *one)) for one in report.stops]
         story += [Paragraph(one, _style(9.5, bold=True, colour=BRICK)) for one in stops]
+    if report.summary is not None:
+        story += [*page_one(report.summary, dressing, pen, inside), PageBreak()]
+        story.append(Paragraph("For the engineer", _style(13, bold=True)))
     story += _part("Recommendation", [writer.phrase(one) for one in report.recommendation], first_bold=True)
     story += _facts("The machine", report.machine, writer, width)
     story += _facts("What was measured", report.measured, writer, width)
@@ -149,7 +156,7 @@ def _story(report: Report, writer: _Writer, width: float) -> list[Flowable]:
     assumed = ", ".join(report.assumed) or "nothing that moves the result"
     story += _part("Assumed, not measured", [writer.text(f"{assumed}."), writer.text(report.bands)])
     if report.proof:
-        story += [PageBreak(), *_proof(report.proof, writer, width)]
+        story += [Spacer(1, 10), *_proof(report.proof, writer, width)]
     if report.workings:
         story += [PageBreak(), Paragraph("Appendix: the workings", _style(13, bold=True))]
         for worked in report.workings:
@@ -220,7 +227,10 @@ def _options(report: Report, writer: _Writer, width: float) -> list[Flowable]:
         story.append(KeepTogether([heading, Table(rows, colWidths=widths, style=_rules(0), repeatRows=1)]))
     if story:
         story.append(
-            Paragraph("Saved is against A, the machine put right. ± and ranges hold 95 %.", _style(8, colour=INK2))
+            Paragraph(
+                "Saved is against the yardstick, which has no saving of its own. ± and ranges hold 95 %.",
+                _style(8, colour=INK2),
+            )
         )
     return story
 

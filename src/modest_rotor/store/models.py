@@ -141,6 +141,17 @@ class ProductRow(Row):
         table_name = "product"
 
 
+class FirmRow(Row):
+    """The firm in whose name reports are made; there is one row."""
+
+    name = TextField(default="")
+    address = TextField(default="")
+    mark = BlobField(null=True)
+
+    class Meta:
+        table_name = "firm"
+
+
 class DeviceRow(Row):
     """A device that may be read: its profile and where it answers. ``stand_in`` names those that ship."""
 
@@ -329,6 +340,7 @@ MODELS = (
     PhotoRow,
     PersonRow,
     ProductRow,
+    FirmRow,
     DeviceRow,
     ArmedRow,
     WrittenRow,

@@ -41,6 +41,7 @@ const router = createBrowserRouter([
       { path: "/jobs/:jobId/:station?", lazy: async () => ({ Component: (await import("./JobPage")).JobPage }) },
       { path: "/workings/:name?", lazy: async () => ({ Component: (await import("../workings/Workings")).Workings }) },
       { path: "/sites/:siteId", lazy: async () => ({ Component: (await import("../board/SitePage")).SitePage }) },
+      { path: "/firm", lazy: async () => ({ Component: (await import("../report/FirmPage")).FirmPage }) },
       { path: "/rules", lazy: async () => ({ Component: (await import("../rules/Rules")).Rules }) },
       { path: "*", lazy: async () => ({ Component: (await import("./NotFound")).NotFound }) },
     ],

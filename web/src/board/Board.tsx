@@ -58,6 +58,7 @@ export function Board() {
             <WayTo to="/devices">Devices</WayTo>
             <WayTo to="/visits">Next visits</WayTo>
             <WayTo to="/bench">Bench</WayTo>
+            <WayTo to="/firm">Firm</WayTo>
           </Box>
           <Begin sites={(shelves.data?.sites ?? []).map((site) => site.name)} />
         </Box>

@@ -1080,6 +1080,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/firm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Firm
+         * @description In whose name reports are made.
+         */
+        get: operations["read_firm_api_firm_get"];
+        /**
+         * Say Firm
+         * @description Say in whose name reports are made.
+         */
+        put: operations["say_firm_api_firm_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/firm/mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Mark
+         * @description The firm's mark as JPEG.
+         */
+        get: operations["read_mark_api_firm_mark_get"];
+        put?: never;
+        /**
+         * Keep Mark
+         * @description Keep the firm's mark: an image, which is looked into and written anew.
+         */
+        post: operations["keep_mark_api_firm_mark_post"];
+        /**
+         * Take Mark Away
+         * @description Take the firm's mark away.
+         */
+        delete: operations["take_mark_away_api_firm_mark_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -4148,6 +4200,43 @@ export interface components {
             marks: components["schemas"]["Mark"][];
         };
         /**
+         * Firm
+         * @description Who makes the report.
+         */
+        Firm: {
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Address
+             * @default
+             */
+            address: string;
+            /**
+             * Has Mark
+             * @default false
+             */
+            has_mark: boolean;
+        };
+        /**
+         * FirmIn
+         * @description Who makes the report.
+         */
+        FirmIn: {
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Address
+             * @default
+             */
+            address: string;
+        };
+        /**
          * FirstIn
          * @description A first answer is wanted, its hours by kind of building where one is named.
          */
@@ -4994,6 +5083,16 @@ export interface components {
             at: string;
             /** Removed */
             removed: boolean;
+        };
+        /**
+         * KeyFigure
+         * @description A figure of page one with the words that it stands over.
+         */
+        KeyFigure: {
+            /** Label */
+            label: string;
+            /** Value */
+            value: (string | components["schemas"]["Figure"])[];
         };
         /**
          * KindLine
@@ -6379,6 +6478,12 @@ export interface components {
              */
             against: string;
             /**
+             * Base
+             * @description id of the option that savings are held against
+             * @default keep
+             */
+            base: string;
+            /**
              * Against New
              * @description held against a new motor: the old one is dead
              * @default false
@@ -7736,6 +7841,7 @@ export interface components {
             /** Bands */
             bands: string;
             proof?: components["schemas"]["ReportProof"] | null;
+            summary?: components["schemas"]["ReportSummary"] | null;
             /**
              * Stops
              * @default []
@@ -7769,6 +7875,45 @@ export interface components {
             besides: (string | components["schemas"]["Figure"])[][];
             /** Signed */
             signed: string | null;
+        };
+        /**
+         * ReportSummary
+         * @description What was found, what is proposed, what it costs and saves, what that rests on, and what is not promised.
+         *
+         *     ``before`` and ``after`` are energies of a year for the picture, nothing where one is not known.
+         */
+        ReportSummary: {
+            /** Found */
+            found: (string | components["schemas"]["Figure"])[][];
+            /** Proposed */
+            proposed: (string | components["schemas"]["Figure"])[][];
+            /** Figures */
+            figures: components["schemas"]["KeyFigure"][];
+            before?: components["schemas"]["Figure"] | null;
+            after?: components["schemas"]["Figure"] | null;
+            /**
+             * Against
+             * @default
+             */
+            against: string;
+            /**
+             * Rests On
+             * @default []
+             */
+            rests_on: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Not Promised
+             * @default []
+             */
+            not_promised: (string | components["schemas"]["Figure"])[][];
+            /** Customer */
+            customer?: string | null;
+            /** Contact */
+            contact?: string | null;
+            /** Address */
+            address?: string | null;
+            /** Signed */
+            signed?: string | null;
         };
         /**
          * Result
@@ -11725,6 +11870,132 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    read_firm_api_firm_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Firm"];
+                };
+            };
+        };
+    };
+    say_firm_api_firm_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirmIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Firm"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    read_mark_api_firm_mark_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+        };
+    };
+    keep_mark_api_firm_mark_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Firm"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    take_mark_away_api_firm_mark_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Firm"];
                 };
             };
         };

@@ -7,8 +7,8 @@ import { TopLine } from "../app/TopLine";
 import { api, type Phrase, type Refused, type Schemas, taken } from "../shared/api";
 import { BalanceChart } from "../shared/BalanceChart";
 import { Micro, Press } from "../shared/parts";
-import { useReader } from "../shared/reader";
 import { Stops } from "../shared/Stops";
+import { PageOne } from "./PageOne";
 import { UnitsProvider } from "../shared/units";
 import { PhraseText } from "../shared/Words";
 
@@ -20,7 +20,6 @@ export function ReportPage() {
   const params = useParams();
   const id = Number(params.jobId);
   const signed = params.number ? Number(params.number) : null;
-  const reader = useReader();
   const report = useQuery<Report, Refused>({
     queryKey: ["report", id, signed],
     queryFn: () =>
@@ -50,9 +49,9 @@ export function ReportPage() {
       <Page>
         {report.error && <Box role="alert">{report.error.message}</Box>}
         {report.data && (
-          <UnitsProvider units={reader.units ?? report.data.units} currency={report.data.currency ?? null}>
+          <UnitsProvider units={report.data.units} currency={report.data.currency ?? null}>
             {signed !== null && <SignedLine id={id} number={signed} report={report.data} />}
-            <Body report={report.data} />
+            <Body report={report.data} job={signed === null ? id : null} />
           </UnitsProvider>
         )}
       </Page>
@@ -86,7 +85,7 @@ function SignedLine({ id, number, report }: { id: number; number: number; report
   );
 }
 
-function Body({ report }: { report: Report }) {
+function Body({ report, job }: { report: Report; job: number | null }) {
   return (
     <>
       <Box display="flex" justifyContent="space-between" gap="14px" alignItems="baseline" flexWrap="wrap">
@@ -110,6 +109,12 @@ function Body({ report }: { report: Report }) {
           .join(" · ")}
       </Micro>
       <Stops stops={report.stops ?? []} />
+      {report.summary && <PageOne summary={report.summary} job={job} />}
+      {report.summary && (
+        <Box as="h2" fontSize="title" fontWeight={600} pt="14px" css={NEXT_PAGE}>
+          For the engineer
+        </Box>
+      )}
       <Section title="Recommendation" lines={report.recommendation} />
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 24px">
         <Facts title="The machine" facts={report.machine} />
@@ -289,6 +294,7 @@ function ProofPart({ proof }: { proof: NonNullable<Report["proof"]> }) {
 }
 
 const KEEP = { breakInside: "avoid" };
+const NEXT_PAGE = { breakBefore: "page" };
 const TABLE = {
   "& th": { textAlign: "left", fontSize: "small", pr: "10px", verticalAlign: "bottom" },
   "& td": {

@@ -156,6 +156,7 @@ class OptionsAnswer(Frozen):
     options: tuple[OptionAnswer, ...]
     overlap: str | None
     against: str = Field(default="the machine put right", description="what savings are held against, in words")
+    base: str = Field(default="keep", description="id of the option that savings are held against")
     against_new: bool = Field(default=False, description="held against a new motor: the old one is dead")
     repair: RepairAnswer | None = None
     ranking: RankingAnswer | None = Field(default=None, exclude=True, description="told by the first page of the job")

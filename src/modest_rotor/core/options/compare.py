@@ -68,6 +68,7 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
         repair=_repair(found, right, given, yardstick),
         ranking=rank(lettered, answers, yardstick),
         against=yardstick.named,
+        base=yardstick.base.solved.considered.id,
         against_new=yardstick.dead,
     )
 

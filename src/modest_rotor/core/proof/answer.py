@@ -34,6 +34,10 @@ class Verdict(StrEnum):
     UNPROVABLE = "not provable with these meters"
 
 
+UNPROVED = (Verdict.WAITS, Verdict.UNPROVABLE)
+"""Verdicts under which a promise is told, and no proof."""
+
+
 class AskedSet(Frozen):
     """A set that may be of the machine set up anew: asked once."""
 

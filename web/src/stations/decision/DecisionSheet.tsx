@@ -152,7 +152,7 @@ function ReportPart() {
   const { units } = useUnits();
   const at = `/api/jobs/${view.id}/report`;
   return (
-    <Part title="The customer’s report" note="two pages and the workings">
+    <Part title="The customer’s report" note="page one for the customer, then the engineer’s, then the workings">
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="20px">
         <Question label={factsOf("decision/made_for").label} help={factsOf("decision/made_for").help}>
           <WordsField path="decision/made_for" />
@@ -162,14 +162,17 @@ function ReportPart() {
         </Question>
       </Box>
       <Box display="flex" gap="8px 20px" flexWrap="wrap" alignItems="center" pt="6px">
-        <Out href={`${at}.pdf?units=${units}`} name="PDF" />
+        <Out href={`${at}.pdf`} name="PDF" />
         <Out href={`${at}.xlsx?units=${units}`} name="spreadsheet" />
         <Out href={`${at}.json`} name="numbers as JSON" />
         <a href={`/jobs/${view.id}/report`} style={LINK}>
-          view to print, one page
+          view to print
         </a>
       </Box>
-      <Small>It tells job revision {view.revision}; the date is that of the day it is made.</Small>
+      <Small>
+        It tells job revision {view.revision}, dated the day it is made; the PDF is in the units of the site.{" "}
+        <a href="/firm">In whose name it is made</a>
+      </Small>
     </Part>
   );
 }
