@@ -95,6 +95,7 @@ function JobAt({ page }: { page: Page }) {
         <Rail here={page} />
         <Box
           as="main"
+          id="main"
           px={{ base: "14px", lg: "20px" }}
           pb="20px"
           minWidth={0}
@@ -168,7 +169,7 @@ function Failed({ sentence, desk }: { sentence: string; desk: JobDesk }) {
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }]} />
-      <Box as="main" p="20px">
+      <Box as="main" id="main" p="20px">
         <Box as="h1" fontSize="title" fontWeight={600} pb="8px">
           This job cannot be shown
         </Box>

@@ -7,7 +7,7 @@ export function NotFound() {
   return (
     <>
       <TopLine trail={[]} />
-      <Box as="main" p="20px">
+      <Box as="main" id="main" p="20px">
         <Box as="h1" fontSize="title" fontWeight={600}>
           There is no such page
         </Box>

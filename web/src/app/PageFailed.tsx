@@ -31,7 +31,7 @@ export function PageFailed() {
     return () => window.clearInterval(timer);
   }, []);
   return (
-    <Box as="main" p="20px" maxWidth="640px" role="alert" data-page-failed>
+    <Box as="main" id="main" p="20px" maxWidth="640px" role="alert" data-page-failed>
       <Box as="h1" fontSize="title" fontWeight={600} pb="8px">
         This page could not be opened
       </Box>

@@ -104,6 +104,7 @@ function AtTheBench({ book, part, which }: AtProps) {
           <>
             <Box
               as="main"
+              id="main"
               px={{ base: "14px", lg: "20px" }}
               pb="20px"
               minWidth={0}
@@ -171,7 +172,14 @@ function HuntPart({
   }, [ending, queries]);
   return (
     <>
-      <Box as="main" px={{ base: "14px", lg: "20px" }} pb="20px" minWidth={0} maxWidth={{ base: "100%", lg: "980px" }}>
+      <Box
+        as="main"
+        id="main"
+        px={{ base: "14px", lg: "20px" }}
+        pb="20px"
+        minWidth={0}
+        maxWidth={{ base: "100%", lg: "980px" }}
+      >
         {head}
         <HuntSheet hunt={hunt} number={number} next={next} />
       </Box>

@@ -44,7 +44,7 @@ export function Board() {
   return (
     <>
       <TopLine trail={[{ label: "Board" }]} manySites />
-      <Box as="main" px={{ base: "14px", lg: "20px" }} pb="30px">
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px">
         <Box pt="6px" pb="8px">
           <Box display="flex" gap="0 18px" alignItems="baseline" minHeight="44px" flexWrap="wrap">
             <Box as="h1" fontSize="title" fontWeight={600}>

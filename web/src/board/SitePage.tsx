@@ -39,7 +39,7 @@ export function SitePage() {
   return (
     <UnitsProvider units={reader.units ?? view?.site.units ?? "si"} currency={view?.site.currency ?? null}>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: view?.site.name ?? "Site" }]} />
-      <Box as="main" px={{ base: "14px", lg: "20px" }} pb="30px">
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px">
         <Box as="h1" fontSize="title" fontWeight={600} py="12px">
           {view?.site.name ?? "Site"}
         </Box>

@@ -21,7 +21,7 @@ export function DevicesPage() {
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: "Devices" }]} />
-      <Box as="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1100px">
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1100px">
         <Box borderBottom="2px solid" borderColor="ink">
           <Box as="h1" fontSize="title" fontWeight={600} py="8px">
             Devices
@@ -106,7 +106,7 @@ function OneDevice({ device }: { device: Device }) {
             <Press
               type="button"
               color="brick"
-              aria-label={`Stop ${device.name}`}
+              aria-label={`Stop it: ${device.name}`}
               onClick={() => stop.mutate()}
               disabled={stop.isPending}
             >

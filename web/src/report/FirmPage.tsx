@@ -17,7 +17,7 @@ export function FirmPage() {
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: "The firm" }]} />
-      <Box as="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="760px">
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="760px">
         <Box as="h1" fontSize="title" fontWeight={600} py="12px">
           The firm
         </Box>

@@ -26,7 +26,12 @@ export function PageOne({ summary, job }: PageOneProps) {
       <Answers title="What was found" lines={summary.found} />
       <Answers title="What is proposed" lines={summary.proposed} bold />
       {summary.figures.length > 0 && (
-        <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(3, 1fr)" }} gap="6px 18px" pt="8px">
+        <Box
+          display="grid"
+          gridTemplateColumns="repeat(auto-fit, minmax(min(170px, 100%), 1fr))"
+          gap="6px 18px"
+          pt="8px"
+        >
           {summary.figures.map(({ label, value }) => (
             <Box key={label}>
               <Small display="block">{label}</Small>

@@ -38,7 +38,7 @@ function Card() {
   const signs = setup.steps?.flatMap((step) => (step.signed ? [step.signed] : [])) ?? [];
   const newest = signs.map((sign) => `${sign.who}, ${sign.at ?? ""}`)[signs.length - 1];
   return (
-    <Paper>
+    <Paper id="main">
       <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="14px" flexWrap="wrap">
         <Box as="h1" fontSize="title" fontWeight={600}>
           {view.machine.name}

@@ -46,7 +46,7 @@ export function ReportPage() {
           ]}
         />
       </Box>
-      <Page>
+      <Page id="main">
         {report.error && <Box role="alert">{report.error.message}</Box>}
         {report.data && (
           <UnitsProvider units={report.data.units} currency={report.data.currency ?? null}>
@@ -213,7 +213,7 @@ const ROWS: readonly { label: string; of: (line: Line) => Phrase }[] = [
 
 function Options({ options }: { options: readonly Line[] }) {
   return (
-    <Box as="section" aria-label="The options" pb="8px" overflowX="auto" css={KEEP}>
+    <Box as="section" aria-label="The options" pb="8px" overflowX="auto" css={KEEP} tabIndex={0}>
       <Head>The options</Head>
       <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
         <thead>

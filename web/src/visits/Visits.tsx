@@ -28,7 +28,7 @@ export function Visits() {
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: "Next visits" }]} />
-      <Box as="main" px={{ base: "14px", lg: "20px" }} pb="30px">
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px">
         <Box
           display="flex"
           flexWrap="wrap"

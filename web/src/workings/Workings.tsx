@@ -30,7 +30,7 @@ export function Workings() {
   return (
     <UnitsProvider units={reader.units ?? "si"} currency={null}>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: "Workings" }]} />
-      <Box as="main" display="grid" gridTemplateColumns={{ base: "1fr", md: "290px minmax(0, 1fr)" }}>
+      <Box as="main" id="main" display="grid" gridTemplateColumns={{ base: "1fr", md: "290px minmax(0, 1fr)" }}>
         <Box
           as="nav"
           aria-label="All workings"
@@ -76,8 +76,8 @@ export function Workings() {
           {chosen ? (
             <OneWorking key={chosen.name} facts={chosen} />
           ) : (
-            <Box display={{ base: "none", md: "block" }} pt="14px">
-              <Box as="h1" fontSize="title" fontWeight={600}>
+            <Box pt="14px">
+              <Box as="h1" fontSize="title" fontWeight={600} srOnly={{ base: true, md: false }}>
                 Workings
               </Box>
               {name && all.data ? `There is no working called “${name}”. ` : ""}

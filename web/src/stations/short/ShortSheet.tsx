@@ -128,7 +128,11 @@ function Now({ now }: { now: Short["now"] }) {
   );
 }
 
-const LARGE = { "& [data-figure-band], & [data-figure-unit]": { fontSize: "0.9375rem", fontWeight: 400 } };
+const LARGE = {
+  "& [data-figure-band], & [data-figure-unit]": { fontSize: "0.9375rem", fontWeight: 400 },
+  // Enlarged, a figure goes on in the next line before it runs off the side.
+  "@media (max-width: 800px)": { "& button, & [data-figure]": { whiteSpace: "normal" } },
+};
 
 function Worst({ worst }: { worst: Schemas["WorstFinding"] }) {
   const { view } = useJob();
