@@ -38,6 +38,7 @@ OPEN_STEP = (
     "const step = document.querySelector('[data-step={0}]'); step.querySelector('button').click();"
     "setTimeout(() => {{ step.scrollIntoView(); window.scrollBy(0, -60) }}, 300)"
 )
+OPEN_OPTION = "document.getElementById('option-C').click()"
 COMMANDS = OPEN_STEP.format("commands")
 PREDICT = (
     "document.querySelectorAll('main [role=radiogroup]').forEach((one, index) => one.querySelectorAll('button')[[2, 0, 1, 0, 2, 2][index]].click());"
@@ -57,7 +58,7 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("readings", f"/jobs/{FAN_COIL}/readings", 1280, 800, "light", ""),
     ("findings", f"/jobs/{FAN_COIL}/findings", 1280, 800, "light", ""),
     ("duty", f"/jobs/{AIR_HANDLER}/duty", 1280, 800, "light", ""),
-    ("options", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", ""),
+    ("options", f"/jobs/{AIR_HANDLER}/options", 1280, 800, "light", OPEN_OPTION),
     ("decision", f"/jobs/{COLD_STORE}/decision", 1280, 800, "dark", ""),
     ("report", f"/jobs/{COLD_STORE}/report", 1280, 800, "light", ""),
     ("setup", f"/jobs/{HALL_FAN}/setup", 1280, 800, "light", COMMANDS),
@@ -67,7 +68,7 @@ PICTURES = [  # name, path, width, height, scheme, script
     ("catalogue", "/catalogue", 1280, 800, "light", ""),
     ("workings", "/workings/air_heat", 1280, 800, "light", TYPE_HEAT),
     ("bench", "/bench/course/block-forward-curved", 1280, 800, "light", PREDICT),
-    ("readings-phone", f"/jobs/{AIR_HANDLER}/readings", 390, 844, "light", ""),
+    ("readings-phone", f"/jobs/{AIR_HANDLER}/readings?one=current", 390, 844, "light", ""),
 ]
 
 

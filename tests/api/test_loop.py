@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+import itertools
 import time
 from collections.abc import Iterator
+from types import SimpleNamespace
 from typing import Any
 
 import pytest
@@ -13,6 +15,7 @@ from modest_rotor.devices import loop_run
 from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.loop_run import RunState, loop_run_of, stop_all_runs
 from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.fieldbus.errors import DeviceTrouble
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.fieldbus.stand_in import StandIns
 from modest_rotor.store.database import with_connection
@@ -60,8 +63,32 @@ def stepped(hall: Desk) -> dict[str, Any]:
 
 def watched(hall: Desk) -> dict[str, Any]:
     plan = hall.post("setup/plan", what="watch")
-    hall.post("setup/loop-run/watch", seconds=45, digest=plan["digest"], who="Ann")
+    hall.post("setup/loop-run/watch", seconds=75, digest=plan["digest"], who="Ann")
     return ended(hall)
+
+
+@pytest.mark.parametrize(("lost", "state"), [(3, "done"), (4, "stopped")])
+def test_a_few_lost_answers_do_not_end_a_step_test_and_a_silent_drive_does(
+    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch, lost: int, state: str
+) -> None:
+    """A bus that loses so many answers out of every ten, one after the other."""
+    asked = itertools.count()
+    real = LINKS.link
+
+    def link(kept: Any) -> Any:
+        one = real(kept)
+
+        def read(roles: Any) -> Any:
+            if next(asked) % 10 < lost:
+                raise DeviceTrouble("no answer")
+            return one.read(roles)
+
+        return SimpleNamespace(read=read, write=one.write)
+
+    monkeypatch.setattr(loop_run, "LINKS", SimpleNamespace(link=link))
+    run = stepped(hall)
+    assert run["state"] == state
+    assert state == "done" or "no answer" in run["sentence"]
 
 
 def test_a_step_test_tells_first_gains_that_hold_and_wild_ones_are_seen_and_calmed(

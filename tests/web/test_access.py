@@ -67,6 +67,25 @@ def test_enlarged_to_400_per_cent_nothing_runs_off_the_side(screen: Screen, name
         assert covered <= height / 2, (width, height, covered)
 
 
+@pytest.mark.parametrize("station", ["readings", "options", "setup", "findings"])
+def test_on_paper_a_station_is_its_sheet_alone(screen: Screen, station: str) -> None:
+    """A4 is 794 px wide at 96 to the inch; nothing but the sheet is on it, and the sheet has its width."""
+    screen.size(794, 1123)
+    screen.go(f"/jobs/1/{station}", {"setup": "Set-up"}.get(station, station.capitalize()))
+    still(screen)
+    try:
+        screen.browser.execute_cdp_cmd("Emulation.setEmulatedMedia", {"media": "print"})
+        shown = screen.run(
+            "return [...document.querySelectorAll('header, aside, nav, [data-next-bar], [data-open-balance], [data-add]')]"
+            ".filter((one) => one.offsetParent !== null || getComputedStyle(one).display !== 'none' && one.offsetHeight > 0)"
+            ".map((one) => one.outerHTML.slice(0, 60))"
+        )
+        sheet = screen.browser.find_element(By.TAG_NAME, "main")
+        assert shown == [] and sheet.rect["width"] > 700
+    finally:
+        screen.browser.execute_cdp_cmd("Emulation.setEmulatedMedia", {"media": ""})
+
+
 def typed(screen: Screen, *pieces: str) -> None:
     """Type one piece after another: words, or single keys."""
     for piece in pieces:

@@ -19,6 +19,7 @@ from modest_rotor.core.stations.loop import SeenSwing
 from modest_rotor.devices.job_changes import change_of_run
 from modest_rotor.devices.links import LINKS, profile_of
 from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.fieldbus.errors import DeviceRefused, DeviceTrouble
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.devices import Written, armed_for, begin_write, device, end_write
@@ -30,6 +31,8 @@ LEAST_LOOKS = 40
 REACHED_HZ = 0.3
 LONGEST_WAIT_S, LONGEST_STEP_S = 90.0, 120.0
 LONGEST_STOP_S = 5.0
+MOST_LOST = 3
+"""Answers lost one after the other that do not end a run yet."""
 """Seconds in which a run that was told to stop has met its next look: one read takes no longer."""
 LEAST_NOISE = 0.002
 """Share of the range under which a swing is no swing: what the register and the sensor's tube make of air that never stands."""
@@ -107,6 +110,7 @@ class LoopRun:
         self.state, self.sentence = RunState.RUNNING, ""
         self.samples: list[LoopSample] = []
         self.stepped_s: float | None = None
+        self._lost = 0
         self._stop = Event()
         self._begun = now()
         self._thread = Thread(target=with_connection(self._run), daemon=True, name=f"loop {job_id}")
@@ -205,7 +209,17 @@ class LoopRun:
 
     def _look(self) -> None:
         roles = (Role.FEEDBACK, Role.OUTPUT_FREQUENCY)
-        seen = LINKS.link(device(self.device_id)).read(roles)
+        try:
+            seen = LINKS.link(device(self.device_id)).read(roles)
+        except DeviceRefused:
+            raise
+        except DeviceTrouble:
+            # A bus loses an answer now and then; one that is gone loses all.
+            self._lost += 1
+            if self._lost > MOST_LOST:
+                raise
+            return
+        self._lost = 0
         if seen.refused:
             raise ChangeRefused(next(iter(seen.refused.values())))
         at = round(now() - self._begun, 2)

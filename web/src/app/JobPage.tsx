@@ -76,7 +76,7 @@ function JobAt({ page }: { page: Page }) {
       <TopLine
         trail={[
           { label: "Board", to: "/" },
-          { label: view.site_name, to: `/sites/${view.site_id}` },
+          { label: view.site_name, to: `/sites/${view.site_id}`, wideOnly: true },
           { label: view.machine.name },
         ]}
       >
@@ -84,6 +84,7 @@ function JobAt({ page }: { page: Page }) {
       </TopLine>
       {!wide.rail && <RailStrip here={page} />}
       <Box
+        data-job-grid
         display="grid"
         gridTemplateColumns={{
           base: "minmax(0, 1fr)",

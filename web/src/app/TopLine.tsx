@@ -9,7 +9,7 @@ import { KeysPanel } from "./KeysPanel";
 
 interface TopLineProps {
   /** The way here: the last is this page. */
-  trail: { label: string; to?: string }[];
+  trail: { label: string; to?: string; wideOnly?: boolean }[];
   /** Whether sites with units of their own stand on this page. */
   manySites?: boolean;
   /** What stands between the way and the reader's own choices. */
@@ -63,8 +63,8 @@ export function TopLine({ trail, manySites = false, children }: TopLineProps) {
         flex={1}
         px="8px"
       >
-        {trail.map(({ label, to }, index) => (
-          <Step key={label} last={index === trail.length - 1} from={to ? "base" : "lg"}>
+        {trail.map(({ label, to, wideOnly = !to }, index) => (
+          <Step key={label} last={index === trail.length - 1} from={wideOnly ? "lg" : "base"}>
             {to ? <Way to={to}>{label}</Way> : label}
           </Step>
         ))}

@@ -65,6 +65,12 @@ const config = defineConfig({
     "[data-skip]:focus": { top: "4px" },
     ...FIGURES,
     "[data-screen-only]": { "@media print": { display: "none" } },
+    // On paper a station is its sheet alone: no bar, rail, balance or button lies over a row.
+    "header, aside, nav[aria-label='Stations of this job'], [data-open-balance], [data-add], [data-round]": {
+      "@media print": { display: "none !important" },
+    },
+    "[data-job-grid]": { "@media print": { display: "block !important", paddingBottom: "0 !important" } },
+    "[data-job-grid] > main": { "@media print": { maxWidth: "none !important" } },
     ":focus-visible": { outline: "2.5px solid", outlineColor: "ink", outlineOffset: "2px" },
   },
   theme: {

@@ -167,9 +167,9 @@ function TakeIn({
       <Word type="button" onClick={() => picker.current?.click()} mx="0">
         from a file
       </Word>
-      <a href="/api/archive" download>
+      <Out href="/api/archive" download>
         all open jobs as one file
-      </a>
+      </Out>
       <input
         ref={picker}
         type="file"
@@ -184,6 +184,16 @@ function TakeIn({
     </>
   );
 }
+
+const Out = chakra("a", {
+  base: {
+    display: "inline-flex",
+    alignItems: "center",
+    minHeight: "44px",
+    fontSize: "small",
+    textUnderlineOffset: "3px",
+  },
+});
 
 const Form = chakra("form", { base: { display: "flex", flexWrap: "wrap", alignItems: "center", gap: "8px 14px" } });
 

@@ -32,7 +32,7 @@ export function Catalogue() {
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: "Catalogue" }]} />
-      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1100px">
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
         <Box
           display="flex"
           justifyContent="space-between"

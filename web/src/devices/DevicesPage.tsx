@@ -21,7 +21,7 @@ export function DevicesPage() {
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: "Devices" }]} />
-      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1100px">
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
         <Box borderBottom="2px solid" borderColor="ink">
           <Box as="h1" fontSize="title" fontWeight={600} py="8px">
             Devices

@@ -22,7 +22,7 @@ export function Rules() {
   return (
     <>
       <TopLine trail={[{ label: "Board", to: "/" }, { label: "Rules" }]} />
-      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1100px">
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
         <Box as="h1" fontSize="title" fontWeight={600} py="8px" borderBottom="2px solid" borderColor="ink">
           Rules
         </Box>

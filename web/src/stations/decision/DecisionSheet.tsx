@@ -171,7 +171,9 @@ function ReportPart() {
       </Box>
       <Small>
         It tells job revision {view.revision}, dated the day it is made; the PDF is in the units of the site.{" "}
-        <a href="/firm">In whose name it is made</a>
+        <a href="/firm" style={LINK}>
+          In whose name it is made
+        </a>
       </Small>
     </Part>
   );

@@ -131,11 +131,17 @@ function Found({
   );
 }
 
+function spoken(bars: readonly Schemas["Bar"][]): string {
+  const told = bars.filter((bar) => bar.share >= 0.005);
+  const said = told.map((bar) => `${Math.round(100 * bar.share)} % at ${Math.round(100 * bar.low)} % load`);
+  return `Share of the running time at each load, of the highest: ${said.join(", ") || "none"}`;
+}
+
 /** How long it ran at which load; empty bars show that the ground between two loads is empty. */
 function Histogram({ bars }: { bars: readonly Schemas["Bar"][] }) {
   const most = Math.max(...bars.map((bar) => bar.share), 0.01);
   return (
-    <Box role="img" aria-label="Share of the running time at each load" maxWidth="420px" pt="8px">
+    <Box role="img" aria-label={spoken(bars)} maxWidth="420px" pt="8px">
       <Box display="flex" alignItems="flex-end" height="60px" gap="2px" borderBottom="1px solid" borderColor="rule">
         {bars.map((bar) => (
           <Bar key={bar.low} style={{ height: `${(100 * bar.share) / most}%` }} />

@@ -16,6 +16,14 @@ interface Drawn {
   watts: number | null;
 }
 
+function spoken(steps: readonly Drawn[]): string {
+  const told = steps.map(({ name, hours, share, watts }) => {
+    const power = watts === null ? "" : `, ${Math.round(watts).toLocaleString("en")} W`;
+    return `${name || "a step"} ${Math.round(hours).toLocaleString("en")} h at ${Math.round(100 * share)} % of full flow${power}`;
+  });
+  return `The year: ${told.join("; ")}`;
+}
+
 /** The year as it is run: hours across, flow up as blocks, and along them the watts that the machine of today takes. */
 export function YearPicture() {
   const { view, assessment } = useJob();
@@ -28,7 +36,7 @@ export function YearPicture() {
   const watts = scaleLinear([0, most || 1], [SIZE.foot, SIZE.top]).nice(3);
   const starts = told.map((_, index) => told.slice(0, index).reduce((sum, step) => sum + step.hours, 0));
   return (
-    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label="The year: hours across, flow and watts up">
+    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={spoken(told)}>
       {[0, 0.5, 1].map((share) => (
         <g key={share}>
           <line x1={SIZE.left} x2={SIZE.right} y1={y(share)} y2={y(share)} stroke="var(--chakra-colors-hair)" />

@@ -24,6 +24,27 @@ interface SeriesProps {
   span: [Date, Date];
 }
 
+/** The picture in words: how many readings from when to when, the last of them, the healthy state, and whether it moved. */
+function spoken(series: Schemas["Series"], units: "ip" | "si"): string {
+  const said = (value: number) => {
+    const { value: text, unit } = write({ quantity: series.quantity, value, basis: "measured" }, units);
+    return `${text} ${unit}`.trim();
+  };
+  const day = (number: number | undefined) => new Date((number ?? 0) * DAY_MS).toISOString().slice(0, 10);
+  const [first, last] = [series.values[0], series.values.at(-1)];
+  if (first === undefined || last === undefined) return `${series.title} over time: no readings`;
+  const trend = series.trend ?? [];
+  const [from, to] = [trend[0], trend.at(-1)];
+  return [
+    `${series.title} over time: ${series.values.length} readings, ${said(first)} on ${day(series.days[0])}, ${said(last)} on ${day(series.days.at(-1))}`,
+    series.healthy == null ? "" : `healthy ${said(series.healthy)}`,
+    from && to ? `trend from ${said(from.value)} to ${said(to.value)}` : "",
+    series.moved ? "it has moved" : "",
+  ]
+    .filter(Boolean)
+    .join("; ");
+}
+
 /** One needle over months: points, the healthy state with its band, the trend, and what was serviced when. */
 export const SeriesPicture = memo(function SeriesPicture({ series, events, span }: SeriesProps) {
   const { units } = useUnits();
@@ -65,7 +86,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
         </Box>
         <Box color="ink2">{told ? `healthy ${told.value}` : ""}</Box>
       </Box>
-      <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={`${series.title} over time`}>
+      <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={spoken(series, units)}>
         {y.ticks(3).map((tick) => (
           <g key={tick}>
             <line x1={size.left} x2={size.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />

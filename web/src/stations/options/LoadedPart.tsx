@@ -168,6 +168,11 @@ interface PictureProps {
   of: (point: Point) => Figure;
 }
 
+function spoken(letter: string, points: readonly { y: number }[]): string {
+  const said = (value: number | undefined) => Math.round(value ?? 0).toLocaleString("en");
+  return `${letter} from ${said(points[0]?.y)} to ${said(points.at(-1)?.y)}`;
+}
+
 /** One line to an option, each written at its end; labels that would meet are moved apart. */
 function Picture({ options, title, of }: PictureProps) {
   const { units } = useUnits();
@@ -183,7 +188,11 @@ function Picture({ options, title, of }: PictureProps) {
   const y = scaleLinear([0, Math.max(...all.map((point) => point.y))], [SIZE.foot, SIZE.top]).nice(4);
   const ends = spread(lines.map(({ points }) => y(points[points.length - 1]?.y ?? 0)));
   return (
-    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={`${title} as the filter loads`}>
+    <Svg
+      viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+      role="img"
+      aria-label={`${title} as the system tightens: ${lines.map(({ option, points }) => spoken(option.letter, points)).join("; ")}`}
+    >
       <text x={0} y={11} fill="var(--chakra-colors-ink2)">
         {title}
       </text>

@@ -25,6 +25,11 @@ interface ChartPictureProps {
   name: string;
 }
 
+function spoken(name: string, across: readonly number[], up: readonly number[]): string {
+  const said = (value: number | undefined) => Number((value ?? 0).toPrecision(3)).toLocaleString("en");
+  return `${name} from ${said(up[0])} at ${said(across[0])} to ${said(up.at(-1))} at ${said(across.at(-1))}`;
+}
+
 /** A typed chart as lines, each named at its end, with the readings on it. */
 export const ChartPicture = memo(function ChartPicture({ state, up, marks, name }: ChartPictureProps) {
   const { units } = useUnits();
@@ -38,7 +43,11 @@ export const ChartPicture = memo(function ChartPicture({ state, up, marks, name 
   const y = scaleLinear([Math.min(...ups), Math.max(...ups)], [PLOT.bottom, PLOT.top]).nice(4);
   const heights = spaced(columns.map((column) => y(upIn(column.up[column.across.length - 1] ?? 0)) + 4));
   return (
-    <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${name}: ${columns.length} columns`}>
+    <Svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`${name}: ${columns.map((column) => spoken(column.name, column.across.map(flowIn), column.up.map(upIn))).join("; ")}`}
+    >
       <Axes x={x} y={y} across={`airflow, ${unitOf("airflow", units)}`} up={`${nameOf(up)}, ${unitOf(up, units)}`} />
       {columns.map((column, place) => {
         const path = line<number>()

@@ -61,6 +61,12 @@ function running(run: Run) {
     : "Moved back: watching.";
 }
 
+function spoken(values: readonly number[], seconds: number, unit: string): string {
+  const said = (value: number | undefined) => `${(value ?? 0).toPrecision(3)} ${unit}`.trim();
+  const ends = `from ${said(values[0])} to ${said(values.at(-1))}`;
+  return `The value at the sensor over ${Math.round(seconds)} s: ${ends}, between ${said(Math.min(...values))} and ${said(Math.max(...values))}`;
+}
+
 /** The value over time, left; hertz, right and dashed; dotted: where the command or set point was moved. */
 function Trace({ run }: { run: Run }) {
   const { units, currency } = useUnits();
@@ -79,7 +85,11 @@ function Trace({ run }: { run: Run }) {
   const line = (of: (index: number) => number) =>
     samples.map((one, index) => `${x(one.at_s).toFixed(1)},${of(index).toFixed(1)}`).join(" ");
   return (
-    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label="The value at the sensor over time">
+    <Svg
+      viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+      role="img"
+      aria-label={spoken(values, last, unitOf(quantity, units, currency))}
+    >
       {y.ticks(4).map((tick) => (
         <g key={tick}>
           <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />

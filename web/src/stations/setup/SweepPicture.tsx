@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { scaleLinear } from "d3-scale";
 
-import type { Schemas } from "../../shared/api";
+import type { Figure, Schemas } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { useIsWide } from "../../shared/width";
 
@@ -13,6 +13,21 @@ const SIZES = {
 const NARROW_BELOW = 561;
 const QUIETEST = 30;
 const LOUDEST = 80;
+
+function spoken(levels: readonly Schemas["SweepLevel"][], skips: readonly { low: Figure; high: Figure }[]): string {
+  const loudest = levels.reduce<Schemas["SweepLevel"] | null>(
+    (most, one) => (most && most.level >= one.level ? most : one),
+    null,
+  );
+  const bands = skips.map((band) => `${band.low.value.toFixed(1)} to ${band.high.value.toFixed(1)} Hz`);
+  return [
+    "Sound level over frequency",
+    loudest ? `loudest ${loudest.level.toFixed(1)} dB(A) at ${loudest.hertz.toFixed(1)} Hz` : "",
+    bands.length ? `bands to skip: ${bands.join(", ")}` : "no band to skip",
+  ]
+    .filter(Boolean)
+    .join("; ");
+}
 
 /** What was heard over the frequencies: levels up and down, marks, and the bands that come of them. */
 export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"][] }) {
@@ -33,7 +48,7 @@ export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"
       .map((one) => `${x(one.hertz).toFixed(1)},${y(one.level).toFixed(1)}`)
       .join(" ");
   return (
-    <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label="Sound level over frequency, and bands">
+    <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={spoken(levels, sweep.skips)}>
       {levels.length > 0 &&
         y.ticks(4).map((tick) => (
           <g key={tick}>
