@@ -112,6 +112,7 @@ class JobHead(BaseModel):
     signed: tuple[SignedLine, ...] = ()
     log: Phrase = Field(default=(), description="what the machine's readings over time say, in a few words")
     drifts: bool = False
+    thrown: datetime | None = Field(default=None, description="when it was thrown away, where it was")
 
 
 class JobView(JobHead):
@@ -240,6 +241,7 @@ def view(stored: StoredJob, status: int = 200, whole: bool = False) -> Response:
         signed=signed_lines(stored.id),
         log=told.rail,
         drifts=told.drifts,
+        thrown=stored.thrown,
     )
     text = f'{head.model_dump_json()[:-1]},"assessment":{assessed(stored, whole).text}}}'
     return Response(text, status, media_type="application/json")

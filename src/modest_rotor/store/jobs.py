@@ -68,6 +68,7 @@ class StoredJob:
     saved: datetime
     undo_label: str | None
     redo_label: str | None
+    thrown: datetime | None = None
 
 
 def load(job_id: int) -> StoredJob:
@@ -291,6 +292,7 @@ def _stored(row: JobRow) -> StoredJob:
         saved=row.saved,
         undo_label=labels.get(row.undo_top or 0),
         redo_label=labels.get(row.redo_top or 0),
+        thrown=row.thrown,
     )
 
 

@@ -11,6 +11,7 @@ import { useIsWide } from "../shared/width";
 import { WorkingProvider } from "../shared/Working";
 import { BalanceDock, BalancePane, BalanceStrip } from "./BalancePane";
 import { Decisions } from "./Decisions";
+import { InBin } from "./InBin";
 import { LeftOut } from "./LeftOut";
 import { Loaded } from "./Loaded";
 import { NotFound } from "./NotFound";
@@ -103,6 +104,7 @@ function JobAt({ page }: { page: Page }) {
           maxWidth={{ base: "100%", lg: short || strip ? "1180px" : "980px" }}
         >
           <Trouble />
+          <InBin />
           <Decisions />
           <LeftOut />
           <WorkingProvider key={page}>

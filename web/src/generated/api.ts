@@ -5056,6 +5056,11 @@ export interface components {
              * @default false
              */
             drifts: boolean;
+            /**
+             * Thrown
+             * @description when it was thrown away, where it was
+             */
+            thrown?: string | null;
             assessment: components["schemas"]["Assessment"];
         };
         /**
