@@ -117,9 +117,16 @@ def test_what_was_signed_with_more_told_than_today_is_read_as_it_was_signed() ->
     first = kept["options"]["options"][0]
     kept["options"] |= {"as_found": first, "options": [one | {"loaded": None} for one in kept["options"]["options"]]}
     kept["options"]["options"][0]["loaded"] = {"holds": "speed", "points": [], "asked": None}
+    # And the first page's limits under another name, their money with the options alone, and which bands overlap.
+    kept["options"]["overlap"] = "B and C overlap: the saving does not choose between them."
+    told = [{**one, "cannot": one["limit"]} for one in kept["short"]["candidates"]]
+    kept["short"]["candidates"] = [{k: v for k, v in one.items() if k not in ("limit", "money")} for one in told]
     SignedRow.update(assessment=kept).execute()
     found = signed.signed(stored.id, 1)
     assert not found.anew and found.assessment.options.options[0].title == first["title"]
+    chosen = next(one for one in found.assessment.short.candidates if one.chosen)
+    option = next(one for one in found.assessment.options.options if one.id == chosen.id)
+    assert chosen.money == option.saved_money and chosen.limit == next(iter(option.limits), None)
 
 
 @with_connection

@@ -186,10 +186,18 @@ def say_whose(site_id: int, said: SiteWhose) -> SiteView:
     return _site(site_id)
 
 
+def _newest_of_each_machine(lines: tuple[board.BoardJob, ...]) -> tuple[board.BoardJob, ...]:
+    """One job for each machine: a second plan does not make a second machine. The last saved that is decided, else the last saved."""
+    found: dict[int, board.BoardJob] = {}
+    for job in sorted(lines, key=lambda one: (one.line.energy_after is not None, one.saved)):
+        found[job.machine_id] = job
+    return tuple(found.values())
+
+
 def _site(site_id: int) -> SiteView:
     site = sites.site(site_id)
     found = board.all_jobs_by_site(1, MOST_OUT, board.BoardAsk(site=site_id))
     lines = tuple(job for one in found for job in one.jobs)
-    pairs = tuple((job.line.energy_now, job.line.energy_after) for job in lines)
+    pairs = tuple((job.line.energy_now, job.line.energy_after) for job in _newest_of_each_machine(lines))
     due = min((job.due for job in lines if job.due is not None), default=None)
     return SiteView(id=site_id, site=site, jobs=lines, energy=site_energy(pairs), due=due)

@@ -192,7 +192,7 @@ class WorstFinding(Frozen):
 
 
 class Candidate(Frozen):
-    """One candidate in a line. ``cannot`` is its first limit; none of one that is stopped."""
+    """One candidate in a line. ``limit`` is the first of its limits; none of one that is stopped."""
 
     id: str
     letter: str
@@ -207,7 +207,7 @@ class Candidate(Frozen):
     money: Result
     cost: Figure | None = None
     payback: Result
-    cannot: str | None = None
+    limit: str | None = None
 
 
 class ShortAnswer(Frozen):

@@ -27,8 +27,10 @@ def copied(job: Job, how: CopyOf, machine_name: str = "") -> Job:
     """
     old = job.document
     options = old.options.model_copy(update={"waivers": ()})
-    decision = old.decision.model_copy(update={"chosen": None, "why": None, "left_open": None, "approvals": ()})
-    kept = {"plate": old.plate, "target": old.target, "duty": old.duty, "meters": old.meters, "decision": decision}
+    decision = old.decision.model_copy(
+        update={"chosen": None, "why": None, "left_open": None, "approvals": (), "made_by": None}
+    )
+    kept = {"plate": old.plate, "target": old.target, "duty": old.duty, "decision": decision}
     if how is CopyOf.SECOND_PLAN:
         whole = {
             "call": old.call,
@@ -37,6 +39,7 @@ def copied(job: Job, how: CopyOf, machine_name: str = "") -> Job:
             "call_taps": old.call_taps,
             "charts": old.charts,
             "readings": old.before,
+            "meters": old.meters,
             "checks": old.checks,
         }
         document = JobDocument(**kept, **whole, options=options)

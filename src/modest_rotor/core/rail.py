@@ -177,7 +177,8 @@ def _saving(told: OptionAnswer) -> Phrase:
 
 def tell_saving(case: Case, proof: ProofAnswer) -> Phrase:
     """What the job saves a year in a few words: as it was proved, else as the option that Options tells; empty where none is known."""
-    if proof.saved.figure and proof.verdict not in UNPROVED:
+    # What is proved of a dead motor is held against the old one, which nobody could have kept.
+    if proof.saved.figure and proof.verdict not in UNPROVED and not case.options.against_new:
         return ("proved: saves ", proof.saved.figure)
     told = _told_option(case)
     return _saving(told) if told else ()

@@ -29,7 +29,8 @@ class KeyFigure(Frozen):
 class ReportSummary(Frozen):
     """What was found, what is proposed, what it costs and saves, what that rests on, and what is not promised.
 
-    ``before`` and ``after`` are energies of a year for the picture, nothing where one is not known.
+    ``before`` and ``after`` are energies of a year for the picture, nothing where one is not known, or where the saving was proved:
+    the picture is of a promise.
     """
 
     found: tuple[Phrase, ...]
@@ -40,6 +41,7 @@ class ReportSummary(Frozen):
     against: str = ""
     rests_on: tuple[Phrase, ...] = ()
     not_promised: tuple[Phrase, ...] = ()
+    against_new: bool = False
     customer: str | None = None
     contact: str | None = None
     address: str | None = None
@@ -57,13 +59,17 @@ def report_summary(
     options = answer.options
     base = next((one for one in options.options if one.id == options.base), None)
     known = chosen is not None and chosen.stop is None and chosen is not base
+    proof = answer.proof
+    proved = proof.saved.figure if proof.verdict not in UNPROVED and not options.against_new else None
+    promised = known and proved is None
     return ReportSummary(
         found=_found(answer.findings),
         proposed=proposed[:1] if known else proposed[:2],
-        figures=_figures(chosen, base, answer) if known and chosen else (),
-        before=base.energy.figure if base and known else None,
-        after=chosen.energy.figure if chosen and known else None,
+        figures=_figures(chosen, base, proved, options.against_new) if known and chosen else (),
+        before=base.energy.figure if base and promised else None,
+        after=chosen.energy.figure if chosen and promised else None,
         against=options.against,
+        against_new=options.against_new,
         rests_on=_rests_on(job, assumed),
         not_promised=_not_promised(job, chosen if known else None),
         customer=job.site.customer,
@@ -79,19 +85,21 @@ def _found(findings: tuple[Finding, ...]) -> tuple[Phrase, ...]:
     return (*told, *more) or ((NOTHING_FOUND,),)
 
 
-def _figures(chosen: OptionAnswer, base: OptionAnswer | None, answer: Assessment) -> tuple[KeyFigure, ...]:
-    """The figures that decide, the proved saving in place of the promised one where there is one."""
-    proof = answer.proof
-    proved = proof.saved.figure if proof.verdict not in UNPROVED else None
-    extra = " more than that" if answer.options.against_new else ""
-    told: list[tuple[str, Phrase | None]] = [
-        ("takes a year", _of(base.energy) if base else None),
-        ("would take", _of(chosen.energy)),
-        ("saved a year, proved" if proved else "saves a year", (proved,) if proved else _of(chosen.saved_energy)),
-        ("saves a year, money", None if proved else _of(chosen.saved_money)),
-        ("costs, fitted", (chosen.cost,) if chosen.cost else None),
-        (f"pays back, on what it costs{extra}", None if proved else _of(chosen.payback)),
-    ]
+def _figures(
+    chosen: OptionAnswer, base: OptionAnswer | None, proved: Figure | None, new: bool
+) -> tuple[KeyFigure, ...]:
+    """The figures that decide; a proved saving stands in place of all that was promised of it."""
+    if proved is not None:
+        told: list[tuple[str, Phrase | None]] = [("saved a year, proved", (proved,))]
+    else:
+        told = [
+            ("takes a year", _of(base.energy) if base else None),
+            ("would take", _of(chosen.energy)),
+            ("saves a year", _of(chosen.saved_energy)),
+            ("saves a year, money", _of(chosen.saved_money)),
+            (f"pays back, on what it costs{' more than that' if new else ''}", _of(chosen.payback)),
+        ]
+    told.append(("costs, fitted", (chosen.cost,) if chosen.cost else None))
     return tuple(KeyFigure(label=label, value=value) for label, value in told if value)
 
 

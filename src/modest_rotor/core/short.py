@@ -131,7 +131,7 @@ def _candidate(row: RankedAnswer, option: OptionAnswer, chosen: str | None) -> C
     unknown = next((one for one in option.checks if one.fits is Fits.UNKNOWN), None)
     return Candidate(
         id=row.id,
-        letter=row.letter,
+        letter=option.letter,
         title=option.title,
         series=option.series,
         fits=option.fits,
@@ -139,11 +139,11 @@ def _candidate(row: RankedAnswer, option: OptionAnswer, chosen: str | None) -> C
         stop=option.stop,
         chosen=row.id == chosen,
         is_base=row.is_base,
-        saved=row.saved,
-        money=row.money,
+        saved=option.saved_energy,
+        money=option.saved_money,
         cost=row.cost,
-        payback=row.payback,
-        cannot=None if option.stop else next(iter(option.limits), None),
+        payback=option.payback,
+        limit=None if option.stop else next(iter(option.limits), None),
     )
 
 

@@ -6,29 +6,29 @@ from modest_rotor.core.phrase import Figure, Frozen
 
 
 class SiteEnergy(Frozen):
-    """Energy a year of the jobs of a site of which both are known, and how many those are."""
+    """Energy a year of the machines of a site of which both are known, and how many those are."""
 
     now: Figure | None = None
     after: Figure | None = None
-    jobs: int = 0
+    machines: int = 0
     of: int = 0
 
 
 def site_energy(pairs: tuple[tuple[Figure | None, Figure | None], ...]) -> SiteEnergy:
-    """The sum over jobs of what each takes now and with what was chosen, kWh a year.
+    """The sum over machines of what each takes now and with what was chosen, kWh a year.
 
-    :param pairs: of each job, now and after; one that has not both is left out of both sums, and counted.
+    :param pairs: of each machine, now and after; one that has not both is left out of both sums, and counted.
 
-    Bands are added as of machines that were read apart, JCGM 100 (GUM) 5.1.2: what one meter is off on all of them is not in it,
-    so the band is optimistic where one meter read them all.
+    Bands are added as they are, the most they can be (JCGM 100 (GUM) 5.2.2, note 1): one bag of meters may have read all machines,
+    and what it is off, it is off on all of them.
     """
     known = [(now, after) for now, after in pairs if now is not None and after is not None]
     if not known:
         return SiteEnergy(of=len(pairs))
     now, after = zip(*known, strict=True)
-    return SiteEnergy(now=_sum(now), after=_sum(after), jobs=len(known), of=len(pairs))
+    return SiteEnergy(now=_sum(now), after=_sum(after), machines=len(known), of=len(pairs))
 
 
 def _sum(figures: tuple[Figure, ...]) -> Figure:
-    band = sum((figure.band or 0.0) ** 2 for figure in figures) ** 0.5
+    band = sum(figure.band or 0.0 for figure in figures)
     return Figure(quantity="energy", value=sum(figure.value for figure in figures), band=band, basis="worked out")

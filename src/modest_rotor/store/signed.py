@@ -166,13 +166,29 @@ def _whole(row: Any) -> SignedJob:
 
 
 def _still_told(kept: dict[str, Any]) -> dict[str, Any]:
-    """An assessment without what earlier programs told along with it, and today's tells when it is asked for by itself."""
+    """An assessment without what earlier programs told along with it, under the names of today's."""
     options = kept.get("options")
     if not isinstance(options, dict):
         return kept
     told = [{name: part for name, part in one.items() if name != "loaded"} for one in options.get("options", ())]
-    rest = {name: part for name, part in options.items() if name != "as_found"}
-    return {**kept, "options": {**rest, "options": told}}
+    rest = {name: part for name, part in options.items() if name not in ("as_found", "overlap")}
+    return {**kept, "options": {**rest, "options": told}, **_short_told(kept.get("short"), told)}
+
+
+def _short_told(short: Any, options: list[dict[str, Any]]) -> dict[str, Any]:
+    """The first page's candidates: their limit had another name, and their money stood with the options alone."""
+    if not isinstance(short, dict):
+        return {}
+    money = {one.get("id"): one.get("saved_money") for one in options}
+    candidates = [
+        {
+            "money": money.get(one.get("id")),
+            **({"limit": one["cannot"]} if "cannot" in one else {}),
+            **{name: part for name, part in one.items() if name != "cannot"},
+        }
+        for one in short.get("candidates", ())
+    ]
+    return {"short": {**short, "candidates": candidates}}
 
 
 def _line(row: Any) -> SignedLine:

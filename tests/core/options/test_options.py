@@ -190,10 +190,11 @@ def test_a_new_motor_of_less_slip_runs_faster_and_takes_more() -> None:
 def test_bands_that_overlap_do_not_choose() -> None:
     """Two electronic motors of one plate take the same; a new capacitor motor plainly takes more."""
     alike = [{"id": "k1", "kind": "electronic"}, {"id": "k2", "kind": "electronic, airflow held"}]
-    words = assessed(KRAUSE, options={"considered": alike}).options.overlap
-    assert words == "B and C overlap: the saving does not choose between them."
-    words = assessed(KRAUSE, options={"considered": [*alike, {"id": "k3", "kind": "same kind"}]}).options.overlap
-    assert words is not None and "takes less energy than D" in words and "overlaps with" in words
+    words = plain(assessed(KRAUSE, options={"considered": alike}).short.differences)
+    assert words in ("B and C tie.", "C and B tie.")
+    three = [*alike, {"id": "k3", "kind": "same kind"}]
+    words = plain(assessed(KRAUSE, options={"considered": three}).short.differences)
+    assert "tie" in words and words.endswith("more than D.")
 
 
 PROTECTED = {"call__protected": "smoke control"}

@@ -68,6 +68,20 @@ def test_the_finished_job_kept_its_promise_and_the_sums_are_those_of_a_hand() ->
     assert apart < math.hypot(answer.promised.figure.band, answer.saved.figure.band)
 
 
+def test_of_a_motor_that_died_the_proof_is_that_of_the_same_readings_and_says_against_what() -> None:
+    """What was read before and after does not change with the reason of the call; the yardstick of Options does, and proof keeps its own."""
+    alive, dead = (told(BAGGAGE, call__reason=reason) for reason in ("planned", "dead"))
+    assert dead.options.against_new and not alive.options.against_new
+    for one, other in ((alive.proof.saved, dead.proof.saved), (alive.proof.promised, dead.proof.promised)):
+        assert one.figure and other.figure and other.figure.value == pytest.approx(one.figure.value)
+        assert other.figure.band == pytest.approx(one.figure.band)
+    assert dead.proof.verdict == alive.proof.verdict
+    chosen = next(one for one in dead.options.options if one.letter == dead.proof.option)
+    assert chosen.saved_energy.figure != chosen.saved_on_right
+    assert "against the old motor, put right" in plain(dead.proof.sentence)
+    assert "against the old motor" not in plain(alive.proof.sentence)
+
+
 @pytest.mark.parametrize(
     ("watts", "verdict"), [("431 W", "inside its band"), ("560 W", "below its band"), ("150 W", "above its band")]
 )

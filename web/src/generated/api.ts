@@ -2634,7 +2634,7 @@ export interface components {
         };
         /**
          * Candidate
-         * @description One candidate in a line. ``cannot`` is its first limit; none of one that is stopped.
+         * @description One candidate in a line. ``limit`` is the first of its limits; none of one that is stopped.
          */
         Candidate: {
             /** Id */
@@ -2667,8 +2667,8 @@ export interface components {
             money: components["schemas"]["Result"];
             cost?: components["schemas"]["Figure"] | null;
             payback: components["schemas"]["Result"];
-            /** Cannot */
-            cannot?: string | null;
+            /** Limit */
+            limit?: string | null;
         };
         /**
          * CapacitorLeaves
@@ -6312,6 +6312,8 @@ export interface components {
             energy: components["schemas"]["Result"];
             money: components["schemas"]["Result"];
             saved_energy: components["schemas"]["Result"];
+            /** @description kWh a year against the machine put right, which is what proof measures */
+            saved_on_right?: components["schemas"]["Figure"] | null;
             saved_money: components["schemas"]["Result"];
             nominal_saving: components["schemas"]["Result"];
             cube_promise: components["schemas"]["Result"];
@@ -6330,8 +6332,17 @@ export interface components {
             wears: string;
             /** Lead Time */
             lead_time: (string | components["schemas"]["Figure"])[];
-            /** Limits */
+            /**
+             * Limits
+             * @description what it does not do, or may not
+             */
             limits: string[];
+            /**
+             * Upheld
+             * @description what it keeps that must be kept
+             * @default []
+             */
+            upheld: string[];
             /** Stop */
             stop: string | null;
         };
@@ -6474,8 +6485,6 @@ export interface components {
             waits: string | null;
             /** Options */
             options: components["schemas"]["OptionAnswer"][];
-            /** Overlap */
-            overlap: string | null;
             /**
              * Against
              * @description what savings are held against, in words
@@ -7345,17 +7354,12 @@ export interface components {
         };
         /**
          * RankedAnswer
-         * @description A candidate against the base: what it saves a year, what it costs, when that is back.
+         * @description A candidate's place in the order; ``cost`` is what it costs fitted, of a dead motor what it costs more than the base.
          */
         RankedAnswer: {
             /** Id */
             id: string;
-            /** Letter */
-            letter: string;
-            saved: components["schemas"]["Result"];
-            money: components["schemas"]["Result"];
             cost: components["schemas"]["Figure"] | null;
-            payback: components["schemas"]["Result"];
             /** Is Base */
             is_base: boolean;
         };
@@ -7885,7 +7889,8 @@ export interface components {
          * ReportSummary
          * @description What was found, what is proposed, what it costs and saves, what that rests on, and what is not promised.
          *
-         *     ``before`` and ``after`` are energies of a year for the picture, nothing where one is not known.
+         *     ``before`` and ``after`` are energies of a year for the picture, nothing where one is not known, or where the saving was proved:
+         *     the picture is of a promise.
          */
         ReportSummary: {
             /** Found */
@@ -7911,6 +7916,11 @@ export interface components {
              * @default []
              */
             not_promised: (string | components["schemas"]["Figure"])[][];
+            /**
+             * Against New
+             * @default false
+             */
+            against_new: boolean;
             /** Customer */
             customer?: string | null;
             /** Contact */
@@ -8699,16 +8709,16 @@ export interface components {
         };
         /**
          * SiteEnergy
-         * @description Energy a year of the jobs of a site of which both are known, and how many those are.
+         * @description Energy a year of the machines of a site of which both are known, and how many those are.
          */
         SiteEnergy: {
             now?: components["schemas"]["Figure"] | null;
             after?: components["schemas"]["Figure"] | null;
             /**
-             * Jobs
+             * Machines
              * @default 0
              */
-            jobs: number;
+            machines: number;
             /**
              * Of
              * @default 0
@@ -8852,7 +8862,7 @@ export interface components {
             short: components["schemas"]["Figure"] | null;
             /**
              * Differs
-             * @description parts that differ from the yardstick's by more than what they do not share
+             * @description parts that differ from the base's by more than what they do not share
              */
             differs: string[];
             /** Note */

@@ -38,14 +38,14 @@ def pressure_quantity(found: FoundMachine) -> str:
 def step_answer(
     demand: Demand,
     step: SolvedStep,
-    kept: SolvedStep,
+    base: SolvedStep,
     found: FoundMachine,
     motor: TypicalMotor | Rating,
     workings: bool,
 ) -> StepAnswer:
     """One step, as yet without its name and its hours.
 
-    :param kept: the same step of the yardstick. :param workings: whether it comes with how it came about.
+    :param base: the same step of what savings are held against. :param workings: whether it comes with how it came about.
     """
     flow_name, pressure_name = flow_quantity(found), pressure_quantity(found)
 
@@ -72,7 +72,7 @@ def step_answer(
         whole_efficiency=told("efficiency", moved / watts if moved and watts and watts.value > 0 else None),
         setting=_setting(step),
         short=_short(step, demand, found),
-        differs=tuple(part for part in COMPARED if _differs(getattr(step, part), getattr(kept, part))),
+        differs=tuple(part for part in COMPARED if _differs(getattr(step, part), getattr(base, part))),
         note=step.note,
         wheel_ratio=step.wheel_ratio,
         workings=step_workings(step, demand.share, found, motor, flow_name, pressure_name) if workings else None,

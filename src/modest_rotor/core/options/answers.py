@@ -33,7 +33,7 @@ class StepAnswer(Frozen):
     setting: Phrase
     short: Figure | None = Field(description="by how much the flow falls short of what was asked, as a share")
     differs: tuple[str, ...] = Field(
-        description="parts that differ from the yardstick's by more than what they do not share"
+        description="parts that differ from the base's by more than what they do not share"
     )
     note: str
     wheel_ratio: float | None = Field(default=None, description="turns of the wheel for one of the motor, over today's")
@@ -100,6 +100,9 @@ class OptionAnswer(Frozen):
     energy: Result
     money: Result
     saved_energy: Result
+    saved_on_right: Figure | None = Field(
+        default=None, description="kWh a year against the machine put right, which is what proof measures"
+    )
     saved_money: Result
     nominal_saving: Result
     cube_promise: Result
@@ -116,7 +119,8 @@ class OptionAnswer(Frozen):
     cost: Figure | None
     wears: str
     lead_time: Phrase
-    limits: tuple[str, ...]
+    limits: tuple[str, ...] = Field(description="what it does not do, or may not")
+    upheld: tuple[str, ...] = Field(default=(), description="what it keeps that must be kept")
     stop: str | None
 
 
@@ -131,14 +135,10 @@ class RepairAnswer(Frozen):
 
 
 class RankedAnswer(Frozen):
-    """A candidate against the base: what it saves a year, what it costs, when that is back."""
+    """A candidate's place in the order; ``cost`` is what it costs fitted, of a dead motor what it costs more than the base."""
 
     id: str
-    letter: str
-    saved: Result
-    money: Result
     cost: Figure | None
-    payback: Result
     is_base: bool
 
 
@@ -154,7 +154,6 @@ class OptionsAnswer(Frozen):
 
     waits: str | None
     options: tuple[OptionAnswer, ...]
-    overlap: str | None
     against: str = Field(default="the machine put right", description="what savings are held against, in words")
     base: str = Field(default="keep", description="id of the option that savings are held against")
     against_new: bool = Field(default=False, description="held against a new motor: the old one is dead")

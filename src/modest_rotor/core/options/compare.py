@@ -19,7 +19,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_stop
 from modest_rotor.core.options.loading_answer import loaded_answer
-from modest_rotor.core.options.option_answer import Reckoned, Yardstick, option_answer, overlap
+from modest_rotor.core.options.option_answer import Reckoned, Yardstick, option_answer
 from modest_rotor.core.options.put_right import PutRight, put_right
 from modest_rotor.core.options.ranking import base_of, rank
 from modest_rotor.core.options.registry import BY_KIND
@@ -57,14 +57,13 @@ class Compared:
 def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
     """Look at every option, solve it at every step, and set the years beside each other."""
     if isinstance(found, str):
-        return OptionsAnswer(waits=found, options=(), overlap=None)
+        return OptionsAnswer(waits=found, options=())
     right = machine_put_right(found, given)
     lettered, yardstick = _reckoned(right.machine, given)
     answers = tuple(option_answer(letter, one, yardstick) for letter, one in lettered)
     return OptionsAnswer(
         waits=None,
         options=_titled(answers, right),
-        overlap=overlap(lettered),
         repair=_repair(found, right, given, yardstick),
         ranking=rank(lettered, answers, yardstick),
         against=yardstick.named,
@@ -168,8 +167,8 @@ class _Comparison:
         waits = self.waits
         energy = waits or year_energy(solved, self.machine, self.year)
         heat = waits or year_heat(solved, energy, self.year)
-        limits = self._limits(solved, checks)
-        return Reckoned(solved, energy, heat, checks, verdict(checks), limits, None, key)
+        limits, upheld = self._limits(solved, checks)
+        return Reckoned(solved, energy, heat, checks, verdict(checks), limits, None, key, upheld)
 
     def _place(self, considered: Considered, steps: tuple[SolvedStep, ...] = ()) -> Place:
         costs, given = self.year.costs, self.given
@@ -216,17 +215,17 @@ class _Comparison:
     def _protected_stop(self, steps: tuple[SolvedStep, ...]) -> str | None:
         return protected_stop(self._compared(steps), self.year.least_words)
 
-    def _limits(self, solved: Solved, checks: tuple[FitCheck, ...]) -> tuple[str, ...]:
+    def _limits(self, solved: Solved, checks: tuple[FitCheck, ...]) -> tuple[tuple[str, ...], tuple[str, ...]]:
+        """What it does not do or may not, and what it keeps that must be kept."""
         if solved.considered.kind is OptionKind.KEEP:
-            return ("It is dead: it cannot be kept.",) if self.year.dead else ()
+            return (("It is dead: it cannot be kept.",) if self.year.dead else ()), ()
         waived = tuple(
             f"{one.question} No, and {one.waived_by.who} answers for it: {one.waived_by.reason}"
             for one in checks
             if one.waived_by is not None
         )
         told = limits_of(self._compared(solved.steps), self.year.least_words)
-        keeps = ("Keeps the protected flow.",) if self.year.protected and not told else ()
-        return (*told, *keeps, *waived)
+        return (*told, *waived), ("Keeps the protected flow.",) if self.year.protected and not told else ()
 
 
 def _energy_as_found(found: FoundMachine, given: Compared, yardstick: Yardstick) -> Estimate | str:

@@ -50,6 +50,7 @@ class Reckoned:
     limits: tuple[str, ...]
     stop: str | None
     key: Hashable = None
+    upheld: tuple[str, ...] = ()
 
     @property
     def keeps(self) -> bool:
@@ -98,6 +99,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
     year, found, solved, base = against.year, against.machine, one.solved, against.base
     keeps = one is base
     saved, heat_saved = (_less(then, own) for then, own in ((base.energy, one.energy), (base.heat, one.heat)))
+    on_right = _less(against.kept.energy, one.energy)
     season = year_results.season(heat_saved, year)
     heat, cold = year_results.heat_results(season, keeps)
     price, waits = year.price, year_results.money_waits(found, year)
@@ -117,6 +119,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         energy=year_results.energy_result(solved, one.energy, found, year),
         money=year_results.priced("Energy cost a year", one.energy, price, waits),
         saved_energy=year_results.saved_energy_result(saved, base.energy, one.energy, keeps, against.named),
+        saved_on_right=figure("energy", on_right) if isinstance(on_right, Estimate) and not one.keeps else None,
         saved_money=year_results.priced("Saved a year", saved, price, waits, keeps),
         nominal_saving=money_results.nominal_result(_nominal(one, saved), saved),
         cube_promise=money_results.cube_result(against.demands, saved, found, year, keeps, slows),
@@ -134,6 +137,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         wears=considered.wears or _wears(considered, solved),
         lead_time=_lead_time(considered, one.keeps),
         limits=one.limits,
+        upheld=one.upheld,
         stop=one.stop,
     )
 
@@ -144,10 +148,10 @@ def _steps(one: Reckoned, against: Yardstick) -> tuple[StepAnswer, ...]:
     # What a stop withholds has no key: it costs nothing to say again.
     memo = against.memo if one.key is not None else NOTHING_KEPT
     bare = memo.kept(
-        ("step answers", one.key, against.kept.key, against.workings),
+        ("step answers", one.key, against.base.key, against.workings),
         lambda: tuple(
-            step_answer(demand, step, kept, found, motor, against.workings)
-            for demand, step, kept in zip(against.demands, one.solved.steps, against.kept.solved.steps, strict=True)
+            step_answer(demand, step, base, found, motor, against.workings)
+            for demand, step, base in zip(against.demands, one.solved.steps, against.base.solved.steps, strict=True)
         ),
     )
     saved = _saved_by_step(one, against)
@@ -234,26 +238,3 @@ def _nominal(one: Reckoned, saved: Estimate | str) -> Estimate | str | None:
         return None
     fewer = 1 - (1 / nominal - 1) / (1 / expected - 1)
     return saved + one.energy * (fewer * sum(lost) / len(lost))
-
-
-def overlap(known: tuple[tuple[str, Reckoned], ...]) -> str | None:
-    """One sentence on whether the saving chooses among the replacements: which takes least, and which it cannot be told from."""
-    energies = [(letter, one.energy) for letter, one in known if not one.keeps and isinstance(one.energy, Estimate)]
-    if len(energies) < 2:
-        return None
-    best, least = min(energies, key=lambda pair: pair[1].value)
-    near = [letter for letter, energy in energies if letter != best and _within_band(energy - least)]
-    clear = [letter for letter, energy in energies if letter != best and not _within_band(energy - least)]
-    if not clear:
-        return f"{_listed([best, *near])} overlap: the saving does not choose between them."
-    words = f"{best} takes less energy than {_listed(clear)}, by more than the errors that they do not share"
-    return f"{words}; it overlaps with {_listed(near)}." if near else f"{words}."
-
-
-def _within_band(difference: Estimate) -> bool:
-    return abs(difference.value) <= difference.band
-
-
-def _listed(letters: list[str]) -> str:
-    ordered = sorted(letters)
-    return " and ".join(ordered) if len(ordered) < 3 else f"{', '.join(ordered[:-1])} and {ordered[-1]}"

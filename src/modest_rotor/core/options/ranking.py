@@ -64,11 +64,7 @@ def _row(one: Reckoned, answer: OptionAnswer, against: Yardstick) -> RankedAnswe
     cost = extra_cost(one, against)
     return RankedAnswer(
         id=answer.id,
-        letter=answer.letter,
-        saved=answer.saved_energy,
-        money=answer.saved_money,
         cost=figure("cost", cost, "estimated") if cost is not None else None,
-        payback=answer.payback,
         is_base=one is against.base,
     )
 

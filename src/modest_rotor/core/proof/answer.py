@@ -94,7 +94,8 @@ def proof_answer(
     keeper = ProofReader(job, options.options[0], option, right, year, before, after)
     read = tuple(keeper.step(step) for step in option.steps)
     saved, promised = _year(read, option, year), _promised(read, option, year)
-    verdict, sentence = _verdict(saved, promised, read, job.document.proof.unread)
+    held = ", both against the old motor, put right" if options.against_new else ""
+    verdict, sentence = _verdict(saved, promised, read, job.document.proof.unread, held)
     return ProofAnswer(
         waits=None,
         asks=asks,
@@ -141,7 +142,7 @@ def _share_read(read: tuple[StepRead, ...]) -> float:
 
 def _beside_steps(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> float:
     """What the promise counts beside its steps (standby, starts), kWh, for the share of the year that was read."""
-    promise = option.saved_energy.figure
+    promise = option.saved_on_right
     if promise is None:
         return 0.0
     return (promise.value - sum(_promised_kwh(one, year) for one in read)) * _share_read(read)
@@ -149,7 +150,7 @@ def _beside_steps(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) 
 
 def _promised(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estimate | str:
     """The part of the promise that belongs to the steps that were read, kWh, with the promise's own band."""
-    promise = option.saved_energy.figure
+    promise = option.saved_on_right
     if promise is None:
         return "waits for a promise, on Options"
     of_steps = sum(_promised_kwh(one, year) for one in read if one.saved is not None)
@@ -193,11 +194,12 @@ def _count(number: int) -> str:
 
 
 def _verdict(
-    saved: Estimate | str, promised: Estimate | str, read: tuple[StepRead, ...], reason: str | None
+    saved: Estimate | str, promised: Estimate | str, read: tuple[StepRead, ...], reason: str | None, held: str
 ) -> tuple[Verdict, Phrase]:
     """The saving against its promise. Where the measured band holds both nought and the promise, these meters cannot tell.
 
     :param reason: why steps were not read, where somebody said it; without it a part of the year keeps no promise.
+    :param held: against what both are told, in words, where Options tell it against something else.
     """
     if isinstance(saved, str):
         provable = any(one.told.after for one in read)
@@ -205,7 +207,7 @@ def _verdict(
     if isinstance(promised, str):
         return Verdict.WAITS, (promised,)
     told_saved, told_promised = figure("energy", saved, "measured"), figure("energy", promised, "estimated")
-    base: Phrase = ("Measured ", told_saved, " a year; promised ", told_promised, " for the same steps")
+    base: Phrase = ("Measured ", told_saved, " a year; promised ", told_promised, f" for the same steps{held}")
     part = _part_read(read)
     rest: Phrase = (". Of the year ", *part, f": {reason.strip()}." if reason else ".") if part else (".",)
     apart = abs(saved.value - promised.value)
