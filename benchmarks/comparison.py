@@ -38,10 +38,12 @@ new MutationObserver(() => { if (seen) return; seen = true;
   requestAnimationFrame(() => window.__times.push(performance.now() - moved)) })
   .observe(document.querySelector(arguments[1]), {subtree: true, childList: true, characterData: true});
 """
-SLIDERS = (  # what is dragged, its slider, and what must change
-    ("price", '[data-slider="duty/energy_price"] input', "[data-comparison]"),
-    ("hours", '[data-slider^="duty/steps"] input', "[data-comparison]"),
-    ("filter", '[data-slider="options/tightness"] input', '[aria-label="What happens when the filter loads?"]'),
+LOADS = '[aria-label="What happens when the filter loads?"]'
+WHAT_IF = '[aria-label="What if?"]'
+SLIDERS = (  # what is dragged, the fold that its slider stands in, the slider, and what must change
+    ("price", WHAT_IF, '[data-slider="duty/energy_price"] input', "[data-options]"),
+    ("hours", WHAT_IF, '[data-slider^="duty/steps"] input', "[data-options]"),
+    ("filter", LOADS, '[data-slider="options/tightness"] input', LOADS),
 )
 
 
@@ -94,8 +96,9 @@ def on_the_screen() -> None:
     """Drag each slider by its keys, and print what it took."""
     with screen_with(twelve_by_twelve()) as (screen, job):
         screen.go(f"/jobs/{job}/options", "Options")
-        for what, slider, follows in SLIDERS:
-            for opener in screen.browser.find_elements(By.CSS_SELECTOR, f'{follows} button[aria-expanded="false"]'):
+        screen.opens("C")  # one row stands open, as it does while somebody thinks about it
+        for what, fold, slider, follows in SLIDERS:
+            for opener in screen.all(f'{fold} > button[aria-expanded="false"]'):
                 screen.run("arguments[0].click()", opener)
             box = screen.until(lambda slider=slider: screen.browser.find_element(By.CSS_SELECTOR, slider))
             screen.run(WATCH, slider, follows)

@@ -5,7 +5,7 @@ import { useNavigate } from "react-router";
 
 import { api, type JobView, type Refused, taken } from "../shared/api";
 import { outbox } from "../shared/outbox";
-import { Press, Word } from "../shared/parts";
+import { Press, TextLine, Word } from "../shared/parts";
 import { useReader } from "../shared/reader";
 import { useUnits } from "../shared/units";
 import { useLane } from "../shared/useOutbox";
@@ -60,7 +60,8 @@ export function Begin({ sites }: { sites: string[] }) {
       <Form onSubmit={begin}>
         <Box as="label" flex="1 1 230px" display="flex" alignItems="center" gap="8px" whiteSpace="nowrap">
           Start a job
-          <Line
+          <TextLine
+            flex={1}
             value={machine}
             maxLength={120}
             placeholder="machine: only a name"
@@ -70,7 +71,8 @@ export function Begin({ sites }: { sites: string[] }) {
         </Box>
         <Box as="label" flex="1 1 150px" display="flex" alignItems="center" gap="8px">
           at
-          <Line
+          <TextLine
+            flex={1}
             value={site}
             maxLength={120}
             list={list}
@@ -93,7 +95,8 @@ export function Begin({ sites }: { sites: string[] }) {
           whiteSpace="nowrap"
         >
           its plate
-          <Line
+          <TextLine
+            flex={1}
             value={line}
             maxLength={600}
             placeholder="in one line: HP 3/4 V 208-230 A 4.8 …"
@@ -196,16 +199,3 @@ const Out = chakra("a", {
 });
 
 const Form = chakra("form", { base: { display: "flex", flexWrap: "wrap", alignItems: "center", gap: "8px 14px" } });
-
-const Line = chakra("input", {
-  base: {
-    flex: 1,
-    minWidth: 0,
-    width: "100%",
-    minHeight: "44px",
-    border: 0,
-    borderBottom: "1.5px solid",
-    borderColor: "ink",
-    background: "transparent",
-  },
-});

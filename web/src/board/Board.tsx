@@ -1,11 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useInfiniteQuery, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useMemo, useRef } from "react";
-import { Link } from "react-router";
 
 import { TopLine } from "../app/TopLine";
 import { api, type Refused, type Schemas, taken } from "../shared/api";
-import { Cap, Press, Small } from "../shared/parts";
+import { Cap, Press, Small, WayLink } from "../shared/parts";
 import { useReader } from "../shared/reader";
 import { UnitsProvider } from "../shared/units";
 import { type Ask, isPlain, NOTHING_ASKED, queryOf, useAsk, useSought } from "./ask";
@@ -53,12 +52,24 @@ export function Board() {
             <Box as="span" color="ink2">
               {board.data ? counted(sites, total, ask) : ""}
             </Box>
-            <WayTo to="/workings">Workings</WayTo>
-            <WayTo to="/catalogue">Catalogue</WayTo>
-            <WayTo to="/devices">Devices</WayTo>
-            <WayTo to="/visits">Next visits</WayTo>
-            <WayTo to="/bench">Bench</WayTo>
-            <WayTo to="/firm">Firm</WayTo>
+            <WayLink to="/workings" fontSize="small">
+              Workings
+            </WayLink>
+            <WayLink to="/catalogue" fontSize="small">
+              Catalogue
+            </WayLink>
+            <WayLink to="/devices" fontSize="small">
+              Devices
+            </WayLink>
+            <WayLink to="/visits" fontSize="small">
+              Next visits
+            </WayLink>
+            <WayLink to="/bench" fontSize="small">
+              Bench
+            </WayLink>
+            <WayLink to="/firm" fontSize="small">
+              Firm
+            </WayLink>
           </Box>
           <Begin sites={(shelves.data?.sites ?? []).map((site) => site.name)} />
         </Box>
@@ -194,7 +205,7 @@ function SiteJobs({ site, changed }: { site: Site; changed: () => void }) {
         >
           <Box gridColumn={{ base: "auto", lg: "1 / 3" }}>
             <Box as="h2" fontWeight={600} fontSize="1.03125rem" display="inline">
-              <SiteLink to={`/sites/${site.id}`}>{site.site.name}</SiteLink>
+              <WayLink to={`/sites/${site.id}`}>{site.site.name}</WayLink>
             </Box>{" "}
             <Small>
               {site.jobs.length} job{site.jobs.length === 1 ? "" : "s"};{" "}
@@ -213,10 +224,6 @@ function SiteJobs({ site, changed }: { site: Site; changed: () => void }) {
   );
 }
 
-const SiteLink = chakra(Link, {
-  base: { display: "inline-flex", alignItems: "center", minHeight: "44px", textUnderlineOffset: "3px" },
-});
-
 function Away({ error, again }: { error: Refused; again: () => void }) {
   return (
     <Box role="alert" borderTop="2px solid" borderBottom="2px solid" borderColor="ochre" py="8px">
@@ -230,16 +237,6 @@ function Away({ error, again }: { error: Refused; again: () => void }) {
     </Box>
   );
 }
-
-const WayTo = chakra(Link, {
-  base: {
-    display: "inline-flex",
-    alignItems: "center",
-    minHeight: "44px",
-    textUnderlineOffset: "3px",
-    fontSize: "small",
-  },
-});
 
 const Find = chakra("label", {
   base: {

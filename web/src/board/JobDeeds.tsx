@@ -3,7 +3,7 @@ import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 
 import { api, type JobView, type Refused, type Schemas, taken } from "../shared/api";
-import { Press } from "../shared/parts";
+import { Press, TextLine } from "../shared/parts";
 
 type Job = Schemas["BoardJob"];
 type Shelf = Schemas["Shelf"];
@@ -69,7 +69,8 @@ export function JobDeeds({ job, changed }: { job: Job; changed: () => void }) {
                 Copy, to plan it another way: same machine and readings, nothing signed
               </Press>
               <Box display="flex" gap="8px" flexWrap="wrap" borderTop="1px solid" borderColor="rule" pt="8px">
-                <Name
+                <TextLine
+                  flex="1 1 200px"
                   value={name}
                   maxLength={120}
                   aria-label="Name of the other machine"
@@ -128,18 +129,6 @@ const Opener = chakra("button", {
     placeItems: "center",
     alignSelf: "center",
     _hover: { background: "desk" },
-  },
-});
-
-const Name = chakra("input", {
-  base: {
-    flex: "1 1 200px",
-    minWidth: 0,
-    minHeight: "44px",
-    border: 0,
-    borderBottom: "1.5px solid",
-    borderColor: "ink",
-    background: "transparent",
   },
 });
 

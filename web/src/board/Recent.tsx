@@ -1,9 +1,8 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "react-router";
 
 import { api, type Refused, type Schemas, taken } from "../shared/api";
-import { Small } from "../shared/parts";
+import { Small, WayLink } from "../shared/parts";
 import { recentlyOpened } from "../shared/recent";
 
 /** The jobs that were opened last on this machine. */
@@ -21,20 +20,10 @@ export function Recent() {
     <Box as="nav" aria-label="Opened last" display="flex" flexWrap="wrap" gap="0 18px" alignItems="center" pb="6px">
       <Small>opened last</Small>
       {shown.map((job) => (
-        <Way key={job.id} to={`/jobs/${job.id}/short`}>
+        <WayLink key={job.id} to={`/jobs/${job.id}/short`} fontSize="small">
           {job.machine}
-        </Way>
+        </WayLink>
       ))}
     </Box>
   );
 }
-
-const Way = chakra(Link, {
-  base: {
-    display: "inline-flex",
-    alignItems: "center",
-    minHeight: "44px",
-    fontSize: "small",
-    textUnderlineOffset: "3px",
-  },
-});

@@ -6,7 +6,7 @@ import { Link, useParams } from "react-router";
 import { NotFound } from "../app/NotFound";
 import { TopLine } from "../app/TopLine";
 import { api, type Refused, type Schemas, taken } from "../shared/api";
-import { Micro, Press, Small } from "../shared/parts";
+import { Micro, Press, Small, TextLine } from "../shared/parts";
 import { useReader } from "../shared/reader";
 import { UnitsProvider } from "../shared/units";
 import { FigureText } from "../shared/Words";
@@ -84,7 +84,8 @@ function Energy({ view }: { view: SiteView }) {
         )}
       </Told>
       <Micro flexBasis="100%">
-        Energy is that of {energy.jobs} of {energy.of} jobs: those of which both are known.
+        Of {energy.machines} of {energy.of} machines: those of which both are known. One bag of meters may have read
+        them all, so bands are added as they are.
       </Micro>
     </Box>
   );
@@ -122,7 +123,7 @@ function Whose({ view, changed }: { view: SiteView; changed: (view: SiteView) =>
       {WHOSE.map(({ name, label }) => (
         <Box as="label" key={name} minWidth={0}>
           <Small display="block">{label}</Small>
-          <Line
+          <TextLine
             value={told[name]}
             maxLength={name === "customer" ? 120 : 300}
             onChange={(event) => {
@@ -149,16 +150,5 @@ const Form = chakra("form", {
     borderTop: "1px solid",
     borderColor: "rule",
     py: "10px",
-  },
-});
-
-const Line = chakra("input", {
-  base: {
-    width: "100%",
-    minHeight: "44px",
-    border: 0,
-    borderBottom: "1.5px solid",
-    borderColor: "ink",
-    background: "transparent",
   },
 });

@@ -4,7 +4,7 @@ import { type FormEvent, useEffect, useState } from "react";
 
 import { TopLine } from "../app/TopLine";
 import { api, type Refused, type Schemas, taken } from "../shared/api";
-import { FilePress, Press, Small } from "../shared/parts";
+import { FilePress, Press, Small, TextLine, TextLines } from "../shared/parts";
 
 type Firm = Schemas["Firm"];
 
@@ -66,11 +66,11 @@ function Said({ firm }: { firm: Firm }) {
     <Form onSubmit={keep}>
       <label>
         <Small display="block">Name</Small>
-        <Line value={name} maxLength={120} onChange={(event) => setName(event.target.value)} />
+        <TextLine value={name} maxLength={120} onChange={(event) => setName(event.target.value)} />
       </label>
       <label>
         <Small display="block">Address and how to be reached</Small>
-        <Lines rows={4} value={address} maxLength={300} onChange={(event) => setAddress(event.target.value)} />
+        <TextLines rows={4} value={address} maxLength={300} onChange={(event) => setAddress(event.target.value)} />
       </label>
       <Box display="flex" gap="12px" flexWrap="wrap" alignItems="center">
         <Press type="submit" disabled={!differs}>
@@ -104,14 +104,4 @@ const Form = chakra("form", {
   base: { display: "grid", gap: "14px", borderTop: "2px solid", borderColor: "ink", pt: "12px" },
 });
 
-const FIELD = {
-  width: "100%",
-  minHeight: "44px",
-  border: 0,
-  borderBottom: "1.5px solid",
-  borderColor: "ink",
-  background: "transparent",
-};
-const Line = chakra("input", { base: FIELD });
-const Lines = chakra("textarea", { base: FIELD });
 const Mark = chakra("img", { base: { maxHeight: "90px", maxWidth: "260px" } });

@@ -49,7 +49,7 @@ export function NextBar({ next, alone = false, words }: NextBarProps) {
     <Bar data-next-bar data-alone={alone || undefined}>
       {words ?? <Words next={next} />}
       <Filled type="button" data-next={path ?? to} onClick={go}>
-        {here === to ? "Go there" : `Go on at ${station?.title ?? to}`}
+        {words ? "Go to what is next" : here === to ? "Go there" : `Go on at ${station?.title ?? to}`}
         <Cap ml="10px" color="inherit" borderColor="currentColor">
           Enter
         </Cap>

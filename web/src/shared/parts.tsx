@@ -1,4 +1,5 @@
-import { chakra } from "@chakra-ui/react";
+import { chakra, defineRecipe } from "@chakra-ui/react";
+import { Link } from "react-router";
 
 import type { Schemas } from "./api";
 
@@ -50,6 +51,27 @@ export const Word = chakra("button", {
     _hover: { color: "ink" },
   },
 });
+
+/** A way to another page: a word in a line of words, with a finger's height. */
+export const WayLink = chakra(Link, {
+  base: { display: "inline-flex", alignItems: "center", minHeight: "44px", textUnderlineOffset: "3px" },
+});
+
+const textLine = defineRecipe({
+  base: {
+    width: "100%",
+    minWidth: 0,
+    minHeight: "44px",
+    border: 0,
+    borderBottom: "1.5px solid",
+    borderColor: "ink",
+    background: "transparent",
+  },
+});
+
+/** Words that are no field of a job: typed on a line, without a box. */
+export const TextLine = chakra("input", textLine);
+export const TextLines = chakra("textarea", textLine);
 
 /** A file is brought: looks like anything pressed, the input lies over it. */
 export const FilePress = chakra("label", {

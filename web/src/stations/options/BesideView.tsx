@@ -84,7 +84,7 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
   const told = useTold(asked);
   const found = useBeside(asked);
   const wide = useIsWide(COLUMN_FROM);
-  const { units, currency } = useUnits();
+  const { units } = useUnits();
   if (found.error) return <Box role="alert">{found.error.message}</Box>;
   if (!found.data) return <Small fontStyle="italic">being worked out</Small>;
   const against = told.find(({ option }) => option.id === asked[0])?.option;
@@ -155,16 +155,16 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
         </Fragment>
       ))}
       <Words
-        label="Cannot"
+        label="Limits"
         told={told}
         apart={apart}
-        of={(one) => one.limits.join(" ") || "nothing that is known here"}
+        of={(one) => [...one.limits, ...(one.upheld ?? [])].join(" ") || "none that are known here"}
       />
       <Words label="Wears" told={told} apart={apart} of={(one) => one.wears} />
       <Box pt="8px">
         <Small>
-          {unitOf("cost", units, currency)} and kWh are of a year and of all machines; watts and flow of one. A
-          difference in plain grey cannot be told from nought.
+          Energy and money are of all machines; watts and flow of one. A difference in plain grey cannot be told from
+          nought.
         </Small>
       </Box>
     </Table>

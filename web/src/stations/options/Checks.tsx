@@ -1,10 +1,10 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
 import type { Schemas } from "../../shared/api";
 import { useView } from "../../shared/job";
-import { Micro, Press, SeverityWord, Word } from "../../shared/parts";
+import { Micro, Press, SeverityWord, TextLine, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { PhraseText } from "../../shared/Words";
 
@@ -82,13 +82,22 @@ function Waive({ option, check }: { option: Option; check: Check }) {
   const ready = name.trim() !== "" && reason.trim() !== "";
   return (
     <Box display="flex" gap="8px" flexWrap="wrap" alignItems="center" pt="4px">
-      <Line
+      <TextLine
+        flex="1"
+        minWidth="140px"
         aria-label="Who answers for it"
         placeholder="who answers for it"
         value={name}
         onChange={(e) => setName(e.target.value)}
       />
-      <Line aria-label="Why" placeholder="why" value={reason} flex="2" onChange={(e) => setReason(e.target.value)} />
+      <TextLine
+        flex="2"
+        minWidth="140px"
+        aria-label="Why"
+        placeholder="why"
+        value={reason}
+        onChange={(e) => setReason(e.target.value)}
+      />
       <Press
         type="button"
         disabled={!ready}
@@ -99,15 +108,3 @@ function Waive({ option, check }: { option: Option; check: Check }) {
     </Box>
   );
 }
-
-const Line = chakra("input", {
-  base: {
-    flex: "1",
-    minWidth: "140px",
-    minHeight: "44px",
-    border: 0,
-    borderBottom: "2px solid",
-    borderColor: "rule",
-    background: "transparent",
-  },
-});

@@ -66,9 +66,12 @@ function Limits({ option }: { option: Option }) {
     <Box pt="8px">
       {option.limits.length > 0 && (
         <Box>
-          <b>Cannot</b> {option.limits.join(" ")}
+          <b>Limits</b> {option.limits.join(" ")}
         </Box>
       )}
+      {(option.upheld ?? []).map((words) => (
+        <Box key={words}>{words}</Box>
+      ))}
       {!option.stop && (
         <Small display="block" pt="4px">
           Wears: {option.wears}. Here: <PhraseText phrase={option.lead_time} />.

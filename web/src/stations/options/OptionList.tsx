@@ -139,7 +139,6 @@ interface OptionRowProps {
 
 function OptionRow({ one, option, axis, reach, wide, open, setOpen, picked }: OptionRowProps) {
   const isPicked = picked.ids.includes(one.id);
-  const cannot = one.cannot ?? option?.limits[0];
   return (
     <Row data-chosen={one.chosen || undefined} data-open={open || undefined}>
       <Opener
@@ -176,7 +175,7 @@ function OptionRow({ one, option, axis, reach, wide, open, setOpen, picked }: Op
       <Small gridColumn={{ base: "2 / -1", md: "3 / -1" }} lineHeight="1.3" data-fit>
         {one.chosen && <b>chosen; </b>}
         {one.stop && <SeverityWord severity="stop" />}
-        {one.stop ? ` ${one.stop}` : [fitWords(one), cannot].filter(Boolean).join(". ")}
+        {one.stop ? ` ${one.stop}` : [fitWords(one), one.limit ?? option?.upheld?.[0]].filter(Boolean).join(". ")}
       </Small>
     </Row>
   );

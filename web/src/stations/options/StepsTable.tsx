@@ -79,6 +79,12 @@ export function StepsTable({ option, base }: StepsTableProps) {
           </tr>
         </tbody>
       </Box>
+      {beside && (
+        <Micro display="block" pt="4px">
+          The year counts starts and what it takes while it stands as well; grey is what cannot be told from{" "}
+          {beside.letter}’s.
+        </Micro>
+      )}
       <Word type="button" mx="0" px="0" aria-expanded={more} onClick={() => setMore(!more)}>
         {more ? "fewer" : "speed, torque, amps, power factor, efficiencies"}
       </Word>
@@ -127,18 +133,19 @@ function StepRows({ option, step, before, more }: StepRowsProps) {
   const { balance } = useJob().assessment;
   const { units } = useUnits();
   const setting = step.setting.length > 0;
+  const alike = (part: WorkedPart) => (before && !step.differs.includes(part)) || undefined;
   return (
     <>
       <tr>
         <th>{step.name || "full flow"}</th>
         <td data-hours>{step.hours ? <FigureText figure={step.hours} unit={false} /> : <Micro>–</Micro>}</td>
-        <td>
+        <td data-alike={alike("flow")}>
           <StepFigure option={option} step={step} part="flow" />
         </td>
         {before && (
           <td>{before.input_power ? <FigureText figure={before.input_power} unit={false} line={false} /> : "–"}</td>
         )}
-        <td>
+        <td data-alike={alike("input_power")}>
           <StepFigure option={option} step={step} part="input_power" />
         </td>
         {before && <td>{step.saved ? <FigureText figure={step.saved} unit={false} line={false} /> : "–"}</td>}
@@ -208,6 +215,7 @@ const TABLE = {
   "& tr[data-note] + tr:not([data-note])": { borderTop: "1px solid", borderColor: "hair" },
   "& tr[data-sum] > *": { borderTop: "1px solid", borderColor: "rule" },
   "& tr[data-sum] th": { fontWeight: 600 },
+  "& td[data-alike] [data-standing]": { fontWeight: 400, color: "ink2" },
   "& [data-hours-below], & [data-hours-only]": { display: "none" },
   // On a phone hours stand in the line below, and a band under its value.
   "@media (max-width: 560px)": {

@@ -47,7 +47,7 @@ export function Candidates({ short }: { short: Short }) {
         <Head>saves</Head>
         <Head>fitted, {unitOf("cost", units, currency)}</Head>
         <Head>payback, years</Head>
-        <Head left>gives up</Head>
+        <Head left>limits</Head>
       </Row>
       {shown.map((one) => (
         <CandidateRow key={one.id} one={one} axis={axis} reach={wide ? BAR / 2 + 3 : 0} />
@@ -121,7 +121,7 @@ function CandidateRow({ one, axis, reach }: CandidateRowProps) {
           )}
         </Cell>
         <Box gridColumn={{ base: "1 / -1", lg: "auto" }} order={{ base: 6, lg: 0 }} fontSize="small" color="ink2">
-          {one.stop ?? one.cannot}
+          {one.stop ?? one.limit}
         </Box>
       </Row>
       <WorkingPanel name={name} result={one.saved} />
