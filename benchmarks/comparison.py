@@ -43,7 +43,7 @@ WHAT_IF = '[aria-label="What if?"]'
 SLIDERS = (  # what is dragged, the fold that its slider stands in, the slider, and what must change
     ("price", WHAT_IF, '[data-slider="duty/energy_price"] input', "[data-options]"),
     ("hours", WHAT_IF, '[data-slider^="duty/steps"] input', "[data-options]"),
-    ("filter", LOADS, '[data-slider="options/tightness"] input', LOADS),
+    ("filter", LOADS, '[data-slider="options/tightness"] input', f"{LOADS} table"),
 )
 
 
@@ -101,6 +101,7 @@ def on_the_screen() -> None:
             for opener in screen.all(f'{fold} > button[aria-expanded="false"]'):
                 screen.run("arguments[0].click()", opener)
             box = screen.until(lambda slider=slider: screen.browser.find_element(By.CSS_SELECTOR, slider))
+            screen.until(lambda follows=follows: screen.all(follows))
             screen.run(WATCH, slider, follows)
             for drag in range(DRAGS):
                 box.send_keys(Keys.ARROW_LEFT if drag % 2 else Keys.ARROW_RIGHT)
