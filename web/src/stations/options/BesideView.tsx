@@ -163,8 +163,8 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
       <Words label="Wears" told={told} apart={apart} of={(one) => one.wears} />
       <Box pt="8px">
         <Small>
-          Energy and money are of all machines; watts and flow of one. A difference in plain grey cannot be told from
-          nought.
+          Energy and money are of all machines; watts and flow of one. Present value counts each over its own life. A
+          difference in plain grey cannot be told from nought.
         </Small>
       </Box>
     </Table>
