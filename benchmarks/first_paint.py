@@ -1,7 +1,8 @@
 """The first look on a phone, cold: a processor four times slower, 1.6 Mbit/s and 150 ms a way, nothing kept in the browser.
 
 ``python benchmarks/first_paint.py`` after the front end was built, on a quiet machine. Of each page, median of the runs: the
-first words drawn, wanted under 2.5 s, and everything there that is worked with, wanted under 4 s; and what came over the wire.
+first words drawn, wanted under 2.5 s, and everything there that is worked with, wanted under 4 s; and what came over the wire, of it
+the code and styles of a station under 170 kB.
 """
 
 from __future__ import annotations
@@ -27,14 +28,17 @@ PAGES = {
     "In short": ("/jobs/{job}/short", "[data-candidate]"),
     "Readings": ("/jobs/{job}/readings", "[data-line] input"),
     "Options": ("/jobs/{job}/options", "[data-option] button"),
-    "Findings": ("/jobs/{job}/findings", "main h1"),
+    **{
+        name: (f"/jobs/{{job}}/{name.lower().replace('-', '')}", "main h1")
+        for name in ("Call", "Plate", "Findings", "Duty", "Decision", "Set-up", "Proof", "Log")
+    },
     "Bench": ("/bench", "main svg"),
 }
 MOST_S = 30.0
 
 
-def look(screen: Screen, path: str, usable: str) -> tuple[float, float, float]:
-    """Seconds until the first words and until what is worked with stands there, and kilobytes over the wire."""
+def look(screen: Screen, path: str, usable: str) -> tuple[float, float, float, float]:
+    """Seconds until the first words and until what is worked with stands there, kilobytes over the wire, and of them code and styles."""
     driver = screen.browser
     driver.get("about:blank")
     driver.execute_cdp_cmd("Network.clearBrowserCache", {})
@@ -45,12 +49,14 @@ def look(screen: Screen, path: str, usable: str) -> tuple[float, float, float]:
             raise TimeoutError(f"{path} was not there after {MOST_S} s")
         time.sleep(0.02)
     there = time.perf_counter() - start
-    painted, packed = driver.execute_script(
+    painted, packed, bundle = driver.execute_script(
         """const of = (kind) => performance.getEntriesByType(kind);
+           const sum = (ones, size) => ones.reduce((all, one) => all + one[size], 0);
            return [of('paint').find((one) => one.name === 'first-contentful-paint')?.startTime ?? 0,
-                   [...of('navigation'), ...of('resource')].reduce((sum, one) => sum + one.transferSize, 0)]"""
+                   sum([...of('navigation'), ...of('resource')], 'transferSize'),
+                   sum(of('resource').filter((one) => /\\.(js|css)$/.test(one.name)), 'encodedBodySize')]"""
     )
-    return painted / 1000, there, packed / 1000
+    return painted / 1000, there, packed / 1000, bundle / 1000
 
 
 def main() -> None:
@@ -62,11 +68,11 @@ def main() -> None:
         driver.execute_cdp_cmd("Network.enable", {})
         driver.execute_cdp_cmd("Network.emulateNetworkConditions", LINE)
         driver.execute_cdp_cmd("Emulation.setCPUThrottlingRate", {"rate": SLOWER})
-        print(f"{'page':10} {'first words, s':>15} {'usable, s':>10} {'kB':>7}")
+        print(f"{'page':10} {'first words, s':>15} {'usable, s':>10} {'kB':>7} {'of it code, kB':>15}")
         for name, (path, usable) in PAGES.items():
             runs = [look(screen, path.format(job=job), usable) for _ in range(RUNS)]
-            painted, there, packed = (statistics.median(column) for column in zip(*runs, strict=True))
-            print(f"{name:10} {painted:15.2f} {there:10.2f} {packed:7.0f}")
+            painted, there, packed, bundle = (statistics.median(column) for column in zip(*runs, strict=True))
+            print(f"{name:10} {painted:15.2f} {there:10.2f} {packed:7.0f} {bundle:15.0f}")
 
 
 if __name__ == "__main__":

@@ -18,8 +18,9 @@ from pydantic import BaseModel
 from modest_rotor.api.app import create_app
 from modest_rotor.api.reference import quantities
 from modest_rotor.core.bench.course import Experiment
+from modest_rotor.core.glossary import all_terms, term_of_field
 from modest_rotor.core.job import JobDocument, Machine
-from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.core.stations.sheet import is_moment, quantity_of
 from modest_rotor.fieldbus.profile import profile_schema
 from modest_rotor.formats.job_file import job_schema
 
@@ -63,12 +64,21 @@ def _types(description: str) -> str:
         return target.read_text(encoding="utf-8")
 
 
-def _fields() -> str:
+def fields_of_a_job() -> dict[str, dict[str, Any]]:
+    """Facts of every field of a job and its machine, by its path."""
     facts: dict[str, dict[str, Any]] = {}
     _collect(Machine, "machine", facts)
     _collect(JobDocument, "", facts)
-    body = json.dumps(facts, indent=2, ensure_ascii=False)
-    return f"{HEADER}export const fields = {body} as const;\n\nexport type FieldName = keyof typeof fields;\n"
+    return facts
+
+
+def _fields() -> str:
+    body = json.dumps(fields_of_a_job(), indent=2, ensure_ascii=False)
+    headings = json.dumps({label: term.code for term in all_terms() for label in term.labels}, indent=2)
+    return (
+        f"{HEADER}export const fields = {body} as const;\n\nexport type FieldName = keyof typeof fields;\n\n"
+        f"/** Terms of the glossary by what results and columns are headed. */\nexport const headings = {headings} as const;\n"
+    )
 
 
 def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any]]) -> None:
@@ -86,6 +96,10 @@ def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any
                 extra = info.json_schema_extra
                 assert isinstance(extra, dict)
                 fact |= {"quantity": quantity, "basis": extra["basis"]}
+            if is_moment(model, name):
+                fact["time"] = True
+            if term := term_of_field(path):
+                fact["term"] = term
             choices = _choices(info.annotation)
             facts[path] = fact | ({"choices": choices} if choices else {})
 

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from datetime import UTC, datetime
+from datetime import UTC, datetime, timedelta
+from zoneinfo import ZoneInfo
 
 import pytest
 
@@ -86,3 +87,22 @@ def test_a_doubled_stamp_keeps_its_first_row() -> None:
 def test_what_cannot_be_read_is_refused_whole(text: str, words: str) -> None:
     with pytest.raises(LogRefused, match=words):
         read(text)
+
+
+def test_an_hour_that_the_clock_shows_twice_is_two_hours() -> None:
+    """Europe/Lisbon goes back from 2:00 WEST to 1:00 WET on 26 October 2025, 01:00 UTC (IANA time zone database, from memory)."""
+    text = "time,Line amps (A)\n" + "".join(
+        f"2025-10-26 {clock},{3 + place / 10:.1f}\n"
+        for place, clock in enumerate(("00:30", "01:00", "01:30", "01:00", "01:30", "02:00"))
+    )
+    report, rows = read(text, zone=ZoneInfo("Europe/Lisbon"))
+    begun = datetime(2025, 10, 25, 23, 30, tzinfo=UTC)
+    assert [row.at for row in rows] == [begun + timedelta(minutes=30 * step) for step in range(6)]
+    assert [row.values["current"] for row in rows] == [3.0, 3.1, 3.2, 3.3, 3.4, 3.5] and report.remarks == []
+
+
+def test_a_clock_set_back_where_no_zone_explains_it_says_so_and_names_what_it_left_out() -> None:
+    report, rows = read("time,Line amps (A)\n2025-10-26 01:00,3.1\n2025-10-26 01:30,3.2\n2025-10-26 01:00,3.3\n")
+    assert len(rows) == 2 and [row.values["current"] for row in rows] == [3.1, 3.2]
+    assert any("jumps back" in remark for remark in report.remarks)
+    assert any("1 rows with a time that was there already" in remark for remark in report.remarks)

@@ -24,6 +24,7 @@ MORE = (
     ("Firm", "/firm"),
     ("Panel card", "/jobs/8/card"),
     ("Rules", "/rules"),
+    ("Glossary", "/glossary"),
 )
 ZOOMED = ((640, 400), (320, 200))
 """What a window of 1280 by 800 leaves at 200 and at 400 % (WCAG 2.2, 1.4.10 Reflow: no scrolling in two directions at 320)."""
@@ -68,6 +69,13 @@ def test_enlarged_to_400_per_cent_nothing_runs_off_the_side(screen: Screen, name
                .reduce((sum, box) => sum + Math.min(box.bottom, innerHeight) - Math.max(box.top, 0), 0)"""
         )
         assert covered <= height / 2, (width, height, covered)
+
+
+def test_the_page_of_the_api_keeps_the_contrast_of_all_others(screen: Screen) -> None:
+    """Its own structure is that of the package; colours are ours (WCAG 2.2, 1.4.3)."""
+    screen.browser.get(f"{screen.address}/api/docs")
+    screen.until(lambda: len(screen.browser.find_elements(By.CSS_SELECTOR, ".opblock-summary-method")) > 50)
+    assert [fault for fault in faults(screen) if fault.startswith("color-contrast")] == []
 
 
 @pytest.mark.parametrize("station", ["readings", "options", "setup", "findings"])

@@ -1,4 +1,4 @@
-"""No text lies on another, is cut off or runs off the side, on any view at six sizes; and a finger meets every target."""
+"""No text lies on another, is cut off or runs off the side, on any view at six sizes; and every target is met, by finger and mouse."""
 
 from __future__ import annotations
 
@@ -34,12 +34,13 @@ def test_texts_keep_clear_of_each_other(screen: Screen, name: str, path: str) ->
         screen.size(width, height)
         time.sleep(QUIET_S)
         found += [f"{width}x{height}: {fault}" for fault in screen.run(CROWDING)]
+    *_, with_a_mouse = screen.run(MEASURE)
     touched(screen.browser, True)
     time.sleep(QUIET_S)
-    *_, lowest = screen.run(MEASURE)
+    *_, with_a_finger = screen.run(MEASURE)
     touched(screen.browser, False)
     assert found == []
-    assert lowest >= FINGER_PX
+    assert min(with_a_mouse, with_a_finger) >= FINGER_PX
 
 
 def test_crowded_and_cut_texts_are_noticed(screen: Screen) -> None:

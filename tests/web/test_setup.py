@@ -108,7 +108,7 @@ def test_an_electronic_fan_is_set_up_and_its_saving_proved(screen: Screen, appli
     named(screen)
     job = taken_in(application, changed(WAITING, decision={}))
     screen.go(f"/jobs/{job}/setup", "Set-up")
-    screen.sees("Waits for a choice on Decision")
+    screen.sees("Waits for Decision")
     screen.station("decision")
     screen.press("Choose C")
     screen.saved()

@@ -5,7 +5,7 @@ import { colourOf } from "../src/shared/marks";
 import { fieldName, holds, valueAt } from "../src/shared/paths";
 import { onReveal, reveal } from "../src/shared/reveal";
 import { keyOf, nextAt, railOf, stationNamed, STATIONS } from "../src/shared/stations";
-import { asUtc } from "../src/stations/log/times";
+import { asLocal, asUtc, dayOf, zoneWord } from "../src/shared/times";
 import { fields } from "../src/generated/fields";
 
 const VIEW = {
@@ -129,6 +129,17 @@ describe("a time that is typed", () => {
     expect(asUtc("2026-01-15 14:30")).toBe("2026-01-15 13:30");
     expect(asUtc("2026-07-15 14:30")).toBe("2026-07-15 12:30");
     expect(asUtc(" 2026-07-15 0:05 ")).toBe("2026-07-14 22:05");
+  });
+
+  it("is told on the reader's own clock, in summer and in winter", () => {
+    for (const kept of ["2026-01-15 13:30", "2026-07-15 12:30", "2025-10-26 00:30", "2026-07-14 22:05"])
+      expect(asUtc(asLocal(kept))).toBe(kept);
+    expect(asLocal("2026-07-14 22:05")).toBe("2026-07-15 00:05");
+    expect(asLocal("2026-07-14")).toBe("2026-07-14");
+    expect(asLocal("in July")).toBe("in July");
+    expect(dayOf("2026-07-14T22:05:00Z")).toBe("2026-07-15");
+    expect(zoneWord(new Date("2026-07-14T22:05:00Z"))).toBe("UTC+2");
+    expect(zoneWord(new Date("2026-01-14T22:05:00Z"))).toBe("UTC+1");
   });
 
   it("is noon of a day that is typed alone, so that the day is the same in most of the world", () => {

@@ -10,11 +10,12 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.apart import in_process
-from modest_rotor.api.contracts import LONGEST_NAME, JobView, Words, latest_time, view
+from modest_rotor.api.contracts import LONGEST_NAME, JobView, Words, ZoneName, latest_time, view
 from modest_rotor.core.changes import next_id, value_at
 from modest_rotor.core.job import MOST_SETS, Job
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.meters import Meters
+from modest_rotor.formats.clock import LONGEST_ZONE, on_clock_of, zone_of
 from modest_rotor.formats.photo import clean_photo
 from modest_rotor.formats.readings_csv import CsvProposal, CsvRefused, propose, write_sets
 from modest_rotor.store import jobs, people, photos
@@ -36,6 +37,7 @@ class CsvIn(BaseModel):
     mapping: dict[str, str] = {}
     units_of: dict[str, str] = {}
     units: UnitSystem = "si"
+    zone: str = Field(default="", max_length=LONGEST_ZONE, description="time zone of the times in it; UTC for none")
 
 
 class CsvConfirmed(CsvIn):
@@ -93,9 +95,10 @@ def remove_photo(job_id: int, photo_id: int, wanted: Removed) -> photos.KeptPhot
 
 @router.get("/jobs/{job_id}/readings.csv")
 @with_connection
-def sets_out(job_id: int) -> Response:
-    """All sets as CSV."""
-    text = write_sets(jobs.load(job_id).job.document.readings)
+def sets_out(job_id: int, zone: ZoneName = "") -> Response:
+    """All sets as CSV, their times on the reader's clock."""
+    clock = zone_of(zone)
+    text = write_sets(tuple(on_clock_of(clock, one) for one in jobs.load(job_id).job.document.readings))
     headers = {"content-disposition": 'attachment; filename="readings.csv"'}
     return Response("\ufeff" + text, media_type="text/csv; charset=utf-8", headers=headers)
 
@@ -143,4 +146,6 @@ def keep_meters(name: Person, bag: MetersIn) -> Meters:
 async def _proposal(file: CsvIn, job: Job, request: Request) -> CsvProposal:
     room = MOST_SETS - len(job.document.readings)
     text = file.text.lstrip("\ufeff")
-    return await in_process(request, propose, text, file.mapping, file.units_of, file.units, room, latest_time())
+    return await in_process(
+        request, propose, text, file.mapping, file.units_of, file.units, room, latest_time(), file.zone
+    )

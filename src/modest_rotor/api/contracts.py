@@ -17,6 +17,7 @@ from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.core.stations.sheet import storable
+from modest_rotor.formats.clock import LONGEST_ZONE
 from modest_rotor.store import logs
 from modest_rotor.store.jobs import StoredJob, assessed
 from modest_rotor.store.saving import Saved
@@ -30,6 +31,10 @@ Learner = Annotated[Words, Query(max_length=LONGEST_NAME)]
 """Whose record is asked for, in an address."""
 
 
+ZoneName = Annotated[
+    str, Query(max_length=LONGEST_ZONE, description="the reader's time zone, for example Europe/Lisbon; UTC for none")
+]
+"""On whose clock times are told."""
 FARTHEST_ZONE = timedelta(hours=14)
 """How far a clock somewhere on earth may be ahead of UTC."""
 

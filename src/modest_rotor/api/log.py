@@ -23,6 +23,7 @@ from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.tables import find_row, read_table
 from modest_rotor.devices.panel_watch import LONGEST_S, SHORTEST_S, trouble_of
 from modest_rotor.devices.stand_ins import refuse_bench
+from modest_rotor.formats.clock import LONGEST_ZONE, zone_of
 from modest_rotor.formats.log_csv import LogFile, TimedValues, look_at_log_file, read_log_file
 from modest_rotor.formats.logger_csv import Order
 from modest_rotor.store import devices, jobs, logs, signed
@@ -125,6 +126,7 @@ class FileIn(BaseModel):
     order: Order | None = None
     setting: Words = Field(default=ONE_SETTING, max_length=40)
     source: Words = Field(default="file", max_length=LONGEST_NAME)
+    zone: str = Field(default="", max_length=LONGEST_ZONE, description="time zone of the logger's clock; UTC for none")
     units: UnitSystem = "si"
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
@@ -213,7 +215,8 @@ async def take_file(machine_id: int, file: FileIn, request: Request) -> TakenIn:
 
 
 def _as_said(file: FileIn) -> tuple[Any, ...]:
-    return file.text, datetime.now(UTC), file.mapping, file.units_of, file.order, file.units
+    zone = zone_of(file.zone)
+    return file.text, datetime.now(UTC), file.mapping, file.units_of, file.order, file.units, zone
 
 
 @with_connection

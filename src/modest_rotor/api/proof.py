@@ -2,19 +2,21 @@
 
 from __future__ import annotations
 
+from datetime import tzinfo
 from typing import Literal
 
 from fastapi import APIRouter, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
-from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, view
+from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, ZoneName, view
 from modest_rotor.api.duty import LogConfirmed, read_apart
 from modest_rotor.api.report import letterhead_of, report_response
 from modest_rotor.core.changes import value_at
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Report, build_report
+from modest_rotor.formats.clock import on_clock_of, zone_of
 from modest_rotor.formats.logger_csv import LogReport
 from modest_rotor.store import jobs, logs, signed
 from modest_rotor.store.database import with_connection
@@ -64,19 +66,23 @@ def read_signed(job_id: int, number: int) -> SignedView:
 
 @router.get("/jobs/{job_id}/signed/{number}/report")
 @with_connection
-def signed_report(job_id: int, number: int) -> Report:
-    """The report of what was signed."""
-    return _report(signed.signed(job_id, number))
+def signed_report(job_id: int, number: int, zone: ZoneName = "") -> Report:
+    """The report of what was signed, its times on the reader's clock."""
+    return _report(signed.signed(job_id, number), zone_of(zone))
 
 
 @router.get("/jobs/{job_id}/signed/{number}/report.{form}")
 @with_connection
 def signed_report_file(
-    job_id: int, number: int, form: Literal["pdf", "xlsx", "json"], units: UnitSystem | None = None
+    job_id: int,
+    number: int,
+    form: Literal["pdf", "xlsx", "json"],
+    units: UnitSystem | None = None,
+    zone: ZoneName = "",
 ) -> Response:
     """The same as a file."""
     found = signed.signed(job_id, number)
-    return report_response(_report(found), found.assessment, form, units, letterhead_of())
+    return report_response(_report(found, zone_of(zone)), found.assessment, form, units, letterhead_of())
 
 
 @router.post("/jobs/{job_id}/proof/log", response_model=JobView)
@@ -105,9 +111,10 @@ def _take_energy(job_id: int, file: LogConfirmed, report: LogReport) -> Response
     return view(saved)
 
 
-def _report(found: SignedJob) -> Report:
+def _report(found: SignedJob, zone: tzinfo) -> Report:
     line = found.line
     who = ", ".join(part for part in (line.who, line.role) if part)
     anew = f" (numbers worked out anew: program {line.program_version} kept them in another form)" if found.anew else ""
-    report = build_report(found.job, found.assessment, f"{line.at:%d %B %Y}", line.revision, signed=f"{who}{anew}")
+    day = f"{line.at.astimezone(zone):%d %B %Y}"
+    report = build_report(on_clock_of(zone, found.job), found.assessment, day, line.revision, signed=f"{who}{anew}")
     return report.model_copy(update={"since_signed": signed.since_signed(found)})

@@ -12,6 +12,7 @@ from fastapi.responses import JSONResponse
 from modest_rotor import __version__
 from modest_rotor.api.contracts import CommandView, Health, QuantityFacts, UnitFacts
 from modest_rotor.core.assessment import RuleFacts
+from modest_rotor.core.glossary import Term, all_terms
 from modest_rotor.core.quantities import Quantity, UnitSystem, all_quantities
 from modest_rotor.core.rules.found import all_rules
 from modest_rotor.store.database import database, newest_applied, with_connection
@@ -56,6 +57,12 @@ def quantities() -> dict[str, QuantityFacts]:
 def rules() -> tuple[RuleFacts, ...]:
     """Every rule of judgement with its severity, threshold and source."""
     return all_rules()
+
+
+@router.get("/glossary")
+def glossary() -> tuple[Term, ...]:
+    """The trade's terms, each in one sentence with its source, and the calculation that uses it."""
+    return all_terms()
 
 
 def _facts(what: Quantity) -> QuantityFacts:

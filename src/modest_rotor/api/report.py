@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import replace
-from datetime import UTC, datetime
+from datetime import datetime, tzinfo
 from typing import Annotated, Literal
 
 from fastapi import APIRouter, Body, Request, Response
@@ -13,11 +13,12 @@ from pydantic import BaseModel, Field
 
 from modest_rotor.api.apart import in_process
 from modest_rotor.api.attachments import ONE_PICTURE, PHOTO_MEMORY
-from modest_rotor.api.contracts import LONGEST_NAME, Words
+from modest_rotor.api.contracts import LONGEST_NAME, Words, ZoneName
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import LONGEST_CONTACT
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Report, build_report
+from modest_rotor.formats.clock import on_clock_of, zone_of
 from modest_rotor.formats.photo import clean_photo
 from modest_rotor.formats.report_page_one import MOST_PHOTOS, Dressing
 from modest_rotor.formats.report_pdf import write_pdf
@@ -45,16 +46,18 @@ KINDS = {
 
 @router.get("/jobs/{job_id}/report")
 @with_connection
-def report_of(job_id: int) -> Report:
-    """The report as data, for the print view."""
-    return _report(jobs.load(job_id))[0]
+def report_of(job_id: int, zone: ZoneName = "") -> Report:
+    """The report as data, for the print view; its times on the reader's clock."""
+    return _report(jobs.load(job_id), zone_of(zone))[0]
 
 
 @router.get("/jobs/{job_id}/report.{form}")
 @with_connection
-def report_file(job_id: int, form: Literal["pdf", "xlsx", "json"], units: UnitSystem | None = None) -> Response:
-    """The report as a file, in the reader's units or else the site's."""
-    report, assessment = _report(jobs.load(job_id))
+def report_file(
+    job_id: int, form: Literal["pdf", "xlsx", "json"], units: UnitSystem | None = None, zone: ZoneName = ""
+) -> Response:
+    """The report as a file, in the reader's units or else the site's, its times on the reader's clock."""
+    report, assessment = _report(jobs.load(job_id), zone_of(zone))
     return report_response(report, assessment, form, units, dressing_of(job_id))
 
 
@@ -127,6 +130,7 @@ def take_mark_away() -> firm.Firm:
     return firm.keep_mark(None)
 
 
-def _report(stored: jobs.StoredJob) -> tuple[Report, Assessment]:
+def _report(stored: jobs.StoredJob, zone: tzinfo) -> tuple[Report, Assessment]:
     assessment = assess_job(stored.job)
-    return build_report(stored.job, assessment, f"{datetime.now(UTC):%d %B %Y}", stored.revision), assessment
+    today = f"{datetime.now(zone):%d %B %Y}"
+    return build_report(on_clock_of(zone, stored.job), assessment, today, stored.revision), assessment

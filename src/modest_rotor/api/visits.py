@@ -7,8 +7,10 @@ from datetime import UTC, datetime, timedelta
 from fastapi import APIRouter, Request, Response
 from pydantic import BaseModel
 
+from modest_rotor.api.contracts import ZoneName
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.formats.clock import zone_of
 from modest_rotor.formats.visits_ics import DueVisit, write_visits
 from modest_rotor.store import logs
 from modest_rotor.store.database import with_connection
@@ -41,15 +43,15 @@ def visits() -> list[Visit]:
 
 @router.get("/visits.ics")
 @with_connection
-def visits_file(request: Request, units: UnitSystem = "si") -> Response:
-    """The visits that have a date, as a calendar file; the links lead to where this was asked."""
-    now = datetime.now(UTC)
+def visits_file(request: Request, units: UnitSystem = "si", zone: ZoneName = "") -> Response:
+    """The visits that have a date, as a calendar file of days on the reader's clock; the links lead to where this was asked."""
+    now, clock = datetime.now(UTC), zone_of(zone)
     due = [
         DueVisit(
             machine_id=one.machine_id,
             machine=one.machine,
             site=one.site,
-            due=one.due.date(),
+            due=one.due.astimezone(clock).date(),
             why=one.why,
             link=f"{request.base_url}jobs/{one.job_id}/log",
         )

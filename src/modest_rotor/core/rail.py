@@ -12,7 +12,7 @@ from modest_rotor.core.proof.answer import UNPROVED, ProofAnswer, Verdict
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.setup.answer import SetupAnswer
 
-LOG_WAITS = "waits for readings over time"
+LOG_WAITS = "waits for readings"
 ELECTRONIC = (OptionKind.ELECTRONIC, OptionKind.TORQUE, OptionKind.AIRFLOW, OptionKind.EC_FAN)
 ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
 
@@ -196,7 +196,7 @@ def _decision(case: Case) -> tuple[Phrase, bool]:
     decision, options = case.job.document.decision, case.options.options
     chosen = next((option for option in options if option.id == decision.chosen), None)
     if chosen is None:
-        return ("waits for your choice and its reason",), True
+        return ("waits for a choice",), True
     if chosen.stop:
         return (f"{chosen.letter} chosen, but stopped",), True
     return (f"{chosen.letter}, {chosen.title.lower()}", "" if decision.why else "; its reason is not said"), False

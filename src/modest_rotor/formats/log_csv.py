@@ -6,7 +6,7 @@ import itertools
 import math
 import re
 from dataclasses import dataclass
-from datetime import UTC, datetime, timedelta
+from datetime import UTC, datetime, timedelta, tzinfo
 from typing import Any
 
 from pydantic import BaseModel
@@ -78,11 +78,13 @@ def read_log_file(
     units_of: dict[str, str] | None = None,
     order: Order | None = None,
     units: UnitSystem = "si",
+    zone: tzinfo = UTC,
 ) -> tuple[LogFile, tuple[TimedValues, ...]]:
     """The readings of a file, in the order of their times, and what was done with doubtful rows.
 
     :param now: nothing later is taken. :param mapping: what a person said that a heading is; empty leaves it out.
     :param units_of: units by heading, where a person said so. :param units: where a heading names none.
+    :param zone: of the logger's clock. Where that is set back in autumn, an hour that it shows twice is taken as two.
     :raises LogRefused: no table, no times, times that could be read two ways, or nothing that the log holds.
     """
     head, rows = table_of(text)
@@ -114,7 +116,7 @@ def read_log_file(
         if stamp is None or not values:
             bad.append(f"line {line}")
             continue
-        found.append(TimedValues(at=stamp.replace(tzinfo=UTC), values=values))
+        found.append(TimedValues(at=_on_clock(stamp, zone, found[-1].at if found else None), values=values))
     if bad:
         remarks.append(f"{len(bad)} rows left out, no time or no number in them: {few(bad)}.")
     if outside:
@@ -130,6 +132,12 @@ def read_log_file(
         remarks=remarks,
     )
     return report, tuple(kept)
+
+
+def _on_clock(stamp: datetime, zone: tzinfo, before: datetime | None) -> datetime:
+    """A clock's time as UTC; of an hour that it shows twice, the second where the first would not be later than the row before."""
+    first, second = (stamp.replace(tzinfo=zone, fold=fold).astimezone(UTC) for fold in (0, 1))
+    return second if before is not None and first <= before < second else first
 
 
 def look_at_log_file(*said: Any, **more: Any) -> LogFile:

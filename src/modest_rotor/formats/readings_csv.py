@@ -6,6 +6,7 @@ import csv
 import io
 import re
 from collections.abc import Mapping
+from datetime import tzinfo
 from typing import Any
 
 from pydantic import BaseModel, Field, ValidationError
@@ -15,8 +16,9 @@ from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.job import MOST_SETS
 from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.stations.readings import ReadingSet, refuse_future
-from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.core.stations.sheet import is_moment, quantity_of
 from modest_rotor.formats.cells import heading_and_unit, plain_text, rows_of, safe_text
+from modest_rotor.formats.clock import kept_of, zone_of
 
 LARGEST_CSV = 500_000
 MOST_COLUMNS = 80
@@ -67,7 +69,13 @@ def write_sets(sets: tuple[ReadingSet, ...]) -> str:
 
 
 def propose(
-    text: str, mapping: Mapping[str, str], units_of: Mapping[str, str], units: UnitSystem, room: int, now: str
+    text: str,
+    mapping: Mapping[str, str],
+    units_of: Mapping[str, str],
+    units: UnitSystem,
+    room: int,
+    now: str,
+    zone: str = "",
 ) -> CsvProposal:
     """What a CSV file would bring in.
 
@@ -75,6 +83,7 @@ def propose(
     :param units_of: for each heading the unit of its bare numbers, where a person said so.
     :param units: the reader's units, for what neither heading nor person said.
     :param room: how many sets the job still has room for. :param now: the time now, as sets say it.
+    :param zone: name of the time zone in which the times of the file are; UTC for none.
     :raises CsvRefused: no table, too large, or more rows than there is room for.
     """
     rows = _rows(text)
@@ -89,10 +98,11 @@ def propose(
     twice = next((field for field in taken if taken.count(field) > 1), None)
     if twice:
         raise CsvRefused(f"Two columns are taken for “{title_of(twice)}”. Leave one of them out.")
+    clock = zone_of(zone)
     sets, bad = [], []
     for line, row in enumerate(rows[1:], 2):
         try:
-            sets.append(_set(row, columns, units, now))
+            sets.append(_set(row, columns, units, now, clock))
         except Refusal as refusal:
             bad.append(CsvRow(line=line, reason=refusal.sentence))
     return CsvProposal(
@@ -151,12 +161,14 @@ def _guess(heading: str) -> str:
     return LEAVE_OUT
 
 
-def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str) -> dict[str, Any]:
+def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str, clock: tzinfo) -> dict[str, Any]:
     data: dict[str, Any] = {"id": "new"}
     for column, cell in zip(columns, row, strict=False):
         text = plain_text(cell.strip())
         if not column.field or not text:
             continue
+        if is_moment(ReadingSet, column.field):
+            text = kept_of(clock, text)
         name = quantity_of(ReadingSet, column.field)
         unit = column.unit or (quantity(name).reader_unit(units).symbol if name else "")
         data[column.field] = {"typed": text, "unit": unit} if name else text

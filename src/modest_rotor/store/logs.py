@@ -204,7 +204,7 @@ class Told:
     due: datetime | None = None
 
 
-NOTHING_TOLD = Told(("waits for readings over time",))
+NOTHING_TOLD = Told(("waits for readings",))
 NOT_JUDGED = Told(("cannot be judged: a fault of this program, which was noted down",))
 
 

@@ -42,7 +42,7 @@ def step(answer: SetupAnswer, name: str) -> Any:
 
 
 def test_without_a_choice_it_waits_and_a_stopped_choice_says_so() -> None:
-    assert setup(HALL, decision__chosen=None).waits == "waits for a choice on Decision"
+    assert setup(HALL, decision__chosen=None).waits == "waits for Decision"
     stopped = setup(HALL, decision__chosen="drive", options__fitting__listing_allows="no")
     assert stopped.waits and "stopped" in stopped.waits
 

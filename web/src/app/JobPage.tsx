@@ -99,8 +99,11 @@ function JobAt({ page }: { page: Page }) {
           as="main"
           id="main"
           px={{ base: "14px", lg: "20px" }}
-          pb="20px"
+          pb={0}
           minWidth={0}
+          display="flex"
+          flexDirection="column"
+          minHeight={{ lg: "calc(100dvh - 46px)" }}
           maxWidth={{ base: "100%", lg: short || strip ? "1180px" : "980px" }}
         >
           <Trouble />

@@ -43,6 +43,7 @@ const router = createBrowserRouter([
       { path: "/sites/:siteId", lazy: async () => ({ Component: (await import("../board/SitePage")).SitePage }) },
       { path: "/firm", lazy: async () => ({ Component: (await import("../report/FirmPage")).FirmPage }) },
       { path: "/rules", lazy: async () => ({ Component: (await import("../rules/Rules")).Rules }) },
+      { path: "/glossary", lazy: async () => ({ Component: (await import("../rules/Glossary")).Glossary }) },
       { path: "*", lazy: async () => ({ Component: (await import("./NotFound")).NotFound }) },
     ],
   },

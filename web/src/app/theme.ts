@@ -50,7 +50,9 @@ const config = defineConfig({
     ":root.sunlight body": { fontWeight: 500 },
     // A link within a line of text: a finger's height round it, and the line stays as high as its words.
     "main a:not([class])": {
-      "@media (pointer: coarse)": { display: "inline-block", paddingBlock: "14px", marginBlock: "-14px" },
+      display: "inline-block",
+      paddingBlock: "14px",
+      marginBlock: "-14px",
     },
     "[data-skip]": {
       position: "fixed",

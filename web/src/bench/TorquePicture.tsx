@@ -5,6 +5,7 @@ import { line } from "d3-shape";
 import type { Schemas } from "../shared/api";
 import { inUnits, unitOf } from "../shared/figures";
 import { SeriesMark } from "../shared/marks";
+import { Picture } from "../shared/Picture";
 import { useUnits } from "../shared/units";
 import { meterText } from "./words";
 
@@ -37,62 +38,70 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
   const said = `${meterText("speed", speed, units)} rpm, ${meterText("torque", torque, units)} ${unitOf("torque", units)}`;
   const slips = plane.field !== null && slip > 0;
   return (
-    <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Torque against speed: at ${said}`} data-torque>
-      {y.ticks(5).map((tick) => (
-        <g key={tick}>
-          <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
-          <text x={PLOT.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-            {tick}
+    <Picture
+      title="Torque against speed"
+      head={["rpm", `motor, ${unitOf("torque", units)}`, `load, ${unitOf("torque", units)}`]}
+      rows={() =>
+        plane.speed.map((rpm, place) => [rpm, torqueIn(plane.motor[place] ?? 0), torqueIn(plane.load[place] ?? 0)])
+      }
+    >
+      <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Torque against speed: at ${said}`} data-torque>
+        {y.ticks(5).map((tick) => (
+          <g key={tick}>
+            <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+            <text x={PLOT.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+              {tick}
+            </text>
+          </g>
+        ))}
+        {x.ticks(5).map((tick) => (
+          <text key={tick} x={x(tick)} y={PLOT.bottom + 16} textAnchor="middle" fill="var(--chakra-colors-ink2)">
+            {tick.toLocaleString("en")}
           </text>
-        </g>
-      ))}
-      {x.ticks(5).map((tick) => (
-        <text key={tick} x={x(tick)} y={PLOT.bottom + 16} textAnchor="middle" fill="var(--chakra-colors-ink2)">
-          {tick.toLocaleString("en")}
+        ))}
+        <text x={0} y={12} fill="var(--chakra-colors-ink2)">
+          torque, {unitOf("torque", units)}
         </text>
-      ))}
-      <text x={0} y={12} fill="var(--chakra-colors-ink2)">
-        torque, {unitOf("torque", units)}
-      </text>
-      <text x={PLOT.right} y={PLOT.bottom + 32} textAnchor="end" fill="var(--chakra-colors-ink2)">
-        speed, rpm
-      </text>
-      <path d={path(plane.motor)} fill="none" stroke="var(--chakra-colors-copper)" strokeWidth={2.4} />
-      <path d={path(plane.load)} fill="none" stroke="currentColor" strokeWidth={1.5} />
-      <Names plane={plane} x={x} y={(value) => y(torqueIn(value))} />
-      {plane.field !== null && (
-        <g>
-          <line
-            x1={x(plane.field)}
-            x2={x(plane.field)}
-            y1={PLOT.top}
-            y2={PLOT.bottom}
-            stroke="currentColor"
-            strokeDasharray="1 3"
-          />
-          <text x={x(plane.field) - 4} y={PLOT.top + 10} textAnchor="end" fill="currentColor">
-            field {plane.field.toLocaleString("en")} rpm
-          </text>
-        </g>
-      )}
-      {slips && plane.field !== null && (
+        <text x={PLOT.right} y={PLOT.bottom + 32} textAnchor="end" fill="var(--chakra-colors-ink2)">
+          speed, rpm
+        </text>
+        <path d={path(plane.motor)} fill="none" stroke="var(--chakra-colors-copper)" strokeWidth={2.4} />
+        <path d={path(plane.load)} fill="none" stroke="currentColor" strokeWidth={1.5} />
+        <Names plane={plane} x={x} y={(value) => y(torqueIn(value))} />
+        {plane.field !== null && (
+          <g>
+            <line
+              x1={x(plane.field)}
+              x2={x(plane.field)}
+              y1={PLOT.top}
+              y2={PLOT.bottom}
+              stroke="currentColor"
+              strokeDasharray="1 3"
+            />
+            <text x={x(plane.field) - 4} y={PLOT.top + 10} textAnchor="end" fill="currentColor">
+              field {plane.field.toLocaleString("en")} rpm
+            </text>
+          </g>
+        )}
+        {slips && plane.field !== null && (
+          <g color="var(--chakra-colors-copper)">
+            <line x1={atX} x2={x(plane.field)} y1={atY} y2={atY} stroke="currentColor" strokeWidth={4} opacity={0.5} />
+            <text
+              x={Math.min(atX, PLOT.right - 60) - 8}
+              y={atY - 9}
+              textAnchor="end"
+              fill="currentColor"
+              fontWeight={600}
+            >
+              slip {meterText("slip", slip, units)} %
+            </text>
+          </g>
+        )}
         <g color="var(--chakra-colors-copper)">
-          <line x1={atX} x2={x(plane.field)} y1={atY} y2={atY} stroke="currentColor" strokeWidth={4} opacity={0.5} />
-          <text
-            x={Math.min(atX, PLOT.right - 60) - 8}
-            y={atY - 9}
-            textAnchor="end"
-            fill="currentColor"
-            fontWeight={600}
-          >
-            slip {meterText("slip", slip, units)} %
-          </text>
+          <SeriesMark series="copper" x={atX} y={atY} />
         </g>
-      )}
-      <g color="var(--chakra-colors-copper)">
-        <SeriesMark series="copper" x={atX} y={atY} />
-      </g>
-    </Svg>
+      </Svg>
+    </Picture>
   );
 }
 

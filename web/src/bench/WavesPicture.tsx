@@ -5,6 +5,7 @@ import { scaleLinear } from "d3-scale";
 import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { Small } from "../shared/parts";
 import { type BenchDesk, useBench } from "./desk";
+import { Picture } from "../shared/Picture";
 
 type Waves = Schemas["WavesView"];
 type Wave = Schemas["WaveView"];
@@ -71,36 +72,54 @@ function Panel({ title, unit, waves, over, floor }: PanelProps) {
   );
   const overY = over && scaleOf(over.wave.values);
   return (
-    <Svg viewBox={`0 0 ${WIDTH} ${TALL}`} role="img" aria-label={title}>
-      <text x={0} y={11} fill="currentColor">
-        {title}
-      </text>
-      {y.ticks(3).map((tick) => (
-        <g key={tick}>
-          <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
-          <text x={PLOT.left - 5} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-            {tick}
-          </text>
-        </g>
-      ))}
-      {waves.map(({ wave, strong, thin }, index) => (
-        <path
-          key={index}
-          d={pathOf(wave, x, y)}
-          fill="none"
-          stroke={strong ? "var(--chakra-colors-violet)" : "currentColor"}
-          strokeWidth={thin ? 0.7 : 1.6}
-        />
-      ))}
-      {over && overY && (
-        <path d={pathOf(over.wave, x, overY)} fill="none" stroke="var(--chakra-colors-violet)" strokeWidth={1.8} />
-      )}
-      <text x={PLOT.right} y={TALL - 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-        {unit}
-        {over ? `; violet ${over.unit}, to ${Math.max(...over.wave.values).toFixed(1)}` : ""}; {longest.toFixed(0)} ms
-      </text>
-    </Svg>
+    <Picture
+      title={title}
+      head={["wave", "ms", "value"]}
+      rows={() => [
+        ...waves.flatMap(({ wave }, place) => rowsOf(place ? `what they mean, ${unit}` : unit, wave)),
+        ...(over ? rowsOf(over.unit, over.wave) : []),
+      ]}
+    >
+      <Svg viewBox={`0 0 ${WIDTH} ${TALL}`} role="img" aria-label={spoken(title, unit, waves[0]?.wave)}>
+        <text x={0} y={11} fill="currentColor">
+          {title}
+        </text>
+        {y.ticks(3).map((tick) => (
+          <g key={tick}>
+            <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+            <text x={PLOT.left - 5} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+              {tick}
+            </text>
+          </g>
+        ))}
+        {waves.map(({ wave, strong, thin }, index) => (
+          <path
+            key={index}
+            d={pathOf(wave, x, y)}
+            fill="none"
+            stroke={strong ? "var(--chakra-colors-violet)" : "currentColor"}
+            strokeWidth={thin ? 0.7 : 1.6}
+          />
+        ))}
+        {over && overY && (
+          <path d={pathOf(over.wave, x, overY)} fill="none" stroke="var(--chakra-colors-violet)" strokeWidth={1.8} />
+        )}
+        <text x={PLOT.right} y={TALL - 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+          {unit}
+          {over ? `; violet ${over.unit}, to ${Math.max(...over.wave.values).toFixed(1)}` : ""}; {longest.toFixed(0)} ms
+        </text>
+      </Svg>
+    </Picture>
   );
+}
+
+function rowsOf(name: string, wave: Wave) {
+  return wave.ms.map((ms, at) => [name, ms, wave.values[at] ?? null]);
+}
+
+function spoken(title: string, unit: string, wave: Wave | undefined) {
+  const [low, high] = [Math.min(...(wave?.values ?? [0])), Math.max(...(wave?.values ?? [0]))];
+  return `${title}: from ${Math.round(low)} to ${Math.round(high)} ${unit}`;
 }
 
 function scaleOf(values: readonly number[], floor?: number) {

@@ -55,6 +55,9 @@ export function Board() {
             <WayLink to="/workings" fontSize="small">
               Workings
             </WayLink>
+            <WayLink to="/glossary" fontSize="small">
+              Glossary
+            </WayLink>
             <WayLink to="/catalogue" fontSize="small">
               Catalogue
             </WayLink>

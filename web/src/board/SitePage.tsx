@@ -11,6 +11,7 @@ import { useReader } from "../shared/reader";
 import { UnitsProvider } from "../shared/units";
 import { FigureText } from "../shared/Words";
 import { JobLine } from "./JobLine";
+import { dayOf } from "../shared/times";
 
 type SiteView = Schemas["SiteView"];
 
@@ -77,11 +78,7 @@ function Energy({ view }: { view: SiteView }) {
         {energy.after ? <FigureText figure={energy.after} /> : <Small fontStyle="italic">waits for a decision</Small>}
       </Told>
       <Told label="next visit">
-        {due ? (
-          <Link to="/visits">{new Date(due).toLocaleDateString("en-CA")}</Link>
-        ) : (
-          <Small fontStyle="italic">none is due</Small>
-        )}
+        {due ? <Link to="/visits">{dayOf(due)}</Link> : <Small fontStyle="italic">none is due</Small>}
       </Told>
       <Micro flexBasis="100%">
         Of {energy.machines} of {energy.of} machines: those of which both are known. One bag of meters may have read

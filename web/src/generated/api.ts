@@ -84,6 +84,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/glossary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Glossary
+         * @description The trade's terms, each in one sentence with its source, and the calculation that uses it.
+         */
+        get: operations["glossary_api_glossary_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/board": {
         parameters: {
             query?: never;
@@ -701,7 +721,7 @@ export interface paths {
         };
         /**
          * Sets Out
-         * @description All sets as CSV.
+         * @description All sets as CSV, their times on the reader's clock.
          */
         get: operations["sets_out_api_jobs__job_id__readings_csv_get"];
         put?: never;
@@ -1049,7 +1069,7 @@ export interface paths {
         };
         /**
          * Report Of
-         * @description The report as data, for the print view.
+         * @description The report as data, for the print view; its times on the reader's clock.
          */
         get: operations["report_of_api_jobs__job_id__report_get"];
         put?: never;
@@ -1069,7 +1089,7 @@ export interface paths {
         };
         /**
          * Report File
-         * @description The report as a file, in the reader's units or else the site's.
+         * @description The report as a file, in the reader's units or else the site's, its times on the reader's clock.
          */
         get: operations["report_file_api_jobs__job_id__report__form__get"];
         put?: never;
@@ -1709,7 +1729,7 @@ export interface paths {
         };
         /**
          * Signed Report
-         * @description The report of what was signed.
+         * @description The report of what was signed, its times on the reader's clock.
          */
         get: operations["signed_report_api_jobs__job_id__signed__number__report_get"];
         put?: never;
@@ -1953,7 +1973,7 @@ export interface paths {
         };
         /**
          * Visits File
-         * @description The visits that have a date, as a calendar file; the links lead to where this was asked.
+         * @description The visits that have a date, as a calendar file of days on the reader's clock; the links lead to where this was asked.
          */
         get: operations["visits_file_api_visits_ics_get"];
         put?: never;
@@ -3173,6 +3193,12 @@ export interface components {
              * @enum {string}
              */
             units: "ip" | "si";
+            /**
+             * Zone
+             * @description time zone of the times in it; UTC for none
+             * @default
+             */
+            zone: string;
             /** Revision */
             revision: string;
             /**
@@ -3208,6 +3234,12 @@ export interface components {
              * @enum {string}
              */
             units: "ip" | "si";
+            /**
+             * Zone
+             * @description time zone of the times in it; UTC for none
+             * @default
+             */
+            zone: string;
         };
         /**
          * CsvProposal
@@ -4142,6 +4174,12 @@ export interface components {
              * @default file
              */
             source: string;
+            /**
+             * Zone
+             * @description time zone of the logger's clock; UTC for none
+             * @default
+             */
+            zone: string;
             /**
              * Units
              * @default si
@@ -5979,6 +6017,11 @@ export interface components {
             said: (string | components["schemas"]["Figure"])[];
             /** Source */
             source: string;
+            /**
+             * Heed
+             * @default false
+             */
+            heed: boolean;
         };
         /**
          * MeasuringPoint
@@ -9218,6 +9261,25 @@ export interface components {
             share: number;
         };
         /**
+         * Term
+         * @description One term of the trade.
+         */
+        Term: {
+            /** Code */
+            code: string;
+            /** Term */
+            term: string;
+            station: components["schemas"]["Station"];
+            /** Sentence */
+            sentence: string;
+            /** Source */
+            source: string;
+            /** Labels */
+            labels: string[];
+            /** Working */
+            working: string | null;
+        };
+        /**
          * TopicLine
          * @description How a topic stands: answers, the right ones, meters whose last answer was wrong, and experiments that were tried.
          */
@@ -10100,6 +10162,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RuleFacts"][];
+                };
+            };
+        };
+    };
+    glossary_api_glossary_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Term"][];
                 };
             };
         };
@@ -11243,7 +11325,10 @@ export interface operations {
     };
     sets_out_api_jobs__job_id__readings_csv_get: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the reader's time zone, for example Europe/Lisbon; UTC for none */
+                zone?: string;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -11826,7 +11911,10 @@ export interface operations {
     };
     report_of_api_jobs__job_id__report_get: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the reader's time zone, for example Europe/Lisbon; UTC for none */
+                zone?: string;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -11859,6 +11947,8 @@ export interface operations {
         parameters: {
             query?: {
                 units?: ("ip" | "si") | null;
+                /** @description the reader's time zone, for example Europe/Lisbon; UTC for none */
+                zone?: string;
             };
             header?: never;
             path: {
@@ -12991,7 +13081,10 @@ export interface operations {
     };
     signed_report_api_jobs__job_id__signed__number__report_get: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the reader's time zone, for example Europe/Lisbon; UTC for none */
+                zone?: string;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -13025,6 +13118,8 @@ export interface operations {
         parameters: {
             query?: {
                 units?: ("ip" | "si") | null;
+                /** @description the reader's time zone, for example Europe/Lisbon; UTC for none */
+                zone?: string;
             };
             header?: never;
             path: {
@@ -13417,6 +13512,8 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "ip" | "si";
+                /** @description the reader's time zone, for example Europe/Lisbon; UTC for none */
+                zone?: string;
             };
             header?: never;
             path?: never;

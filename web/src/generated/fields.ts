@@ -33,6 +33,7 @@ export const fields = {
   "call/protected": {
     "label": "Is this a protected duty?",
     "help": "If flow here is set by a code or a listing, no lower flow is proposed.",
+    "term": "protected-duty",
     "choices": [
       "no",
       "grease or kitchen extract",
@@ -47,19 +48,22 @@ export const fields = {
   },
   "call/who_was_asked": {
     "label": "Who was asked",
-    "help": "Name or role of whoever answered for the protected duty."
+    "help": "Name or role of whoever answered for the protected duty.",
+    "term": "protected-duty"
   },
   "call/minimum_airflow": {
     "label": "Documented least airflow",
     "help": "From the approval, the listing or the design; empty if none is recorded.",
     "quantity": "airflow",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "least-flow"
   },
   "call/minimum_water_flow": {
     "label": "Documented least water flow",
     "help": "From the appliance's data; empty if none is recorded.",
     "quantity": "water_flow",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "least-flow"
   },
   "call/complaints": {
     "label": "What do the people here notice?",
@@ -120,7 +124,8 @@ export const fields = {
     "label": "Rated power",
     "help": "Shaft power: 3/4 hp, 0.55 kW, 560 W.",
     "quantity": "rated_power",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "rated-power"
   },
   "plate/rated_voltage": {
     "label": "Rated volts",
@@ -132,7 +137,8 @@ export const fields = {
     "label": "Full-load amps",
     "help": "At rated volts and rated power.",
     "quantity": "rated_current",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "full-load-amps"
   },
   "plate/second_voltage": {
     "label": "Volts, other connection",
@@ -149,6 +155,7 @@ export const fields = {
   "plate/wired_for": {
     "label": "Wired for",
     "help": "By the links or lead numbers found in the terminal box, not by the supply.",
+    "term": "wired-for",
     "choices": [
       "first volts",
       "other volts"
@@ -158,7 +165,8 @@ export const fields = {
     "label": "Rated speed",
     "help": "Full-load speed, on the high tap.",
     "quantity": "rated_speed",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "rated-speed"
   },
   "plate/speeds": {
     "label": "Speeds",
@@ -213,6 +221,7 @@ export const fields = {
   "plate/motor_kind": {
     "label": "Kind of motor",
     "help": "Only where capacitor and phases do not tell it: a start switch, shading rings, electronics.",
+    "term": "capacitor-motor",
     "choices": [
       "split-capacitor",
       "single-phase",
@@ -224,6 +233,7 @@ export const fields = {
   "plate/holds": {
     "label": "What does an electronic one hold?",
     "help": "Torque by taps, an airflow it was taught, or the speed that a signal asks for.",
+    "term": "electronic-motor",
     "choices": [
       "torque",
       "airflow",
@@ -234,13 +244,15 @@ export const fields = {
     "label": "Run capacitor",
     "help": "Microfarads on the capacitor's own label.",
     "quantity": "capacitance",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "run-capacitor"
   },
   "plate/capacitor_voltage": {
     "label": "Run capacitor volts",
     "help": "Its own rating, not the motor's.",
     "quantity": "capacitor_voltage",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "run-capacitor"
   },
   "plate/capacitor_tolerance": {
     "label": "Run capacitor ±",
@@ -266,21 +278,25 @@ export const fields = {
     "label": "Service factor",
     "help": "1.0 where none is printed.",
     "quantity": "service_factor",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "service-factor"
   },
   "plate/service_factor_current": {
     "label": "Service-factor amps",
     "help": "SFA, where printed.",
     "quantity": "rated_current",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "service-factor"
   },
   "plate/code_letter": {
     "label": "Code letter",
-    "help": "Locked-rotor code, A to V."
+    "help": "Locked-rotor code, A to V.",
+    "term": "code-letter"
   },
   "plate/power_is": {
     "label": "The printed power is",
     "help": "A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.",
+    "term": "rated-power",
     "choices": [
       "at the shaft",
       "from the line"
@@ -290,11 +306,13 @@ export const fields = {
     "label": "Nominal efficiency",
     "help": "As printed; the fit keeps to it.",
     "quantity": "efficiency",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "nominal-efficiency"
   },
   "plate/efficiency_class": {
     "label": "Efficiency class",
     "help": "Of an IEC plate; it stands for a least efficiency of its rating.",
+    "term": "efficiency-class",
     "choices": [
       "IE1",
       "IE2",
@@ -306,19 +324,23 @@ export const fields = {
     "label": "Power factor",
     "help": "As printed: 0.62.",
     "quantity": "read_power_factor",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "power-factor"
   },
   "plate/frame": {
     "label": "Frame",
-    "help": "With its suffix: 48Y, 56H, 145T."
+    "help": "With its suffix: 48Y, 56H, 145T.",
+    "term": "frame"
   },
   "plate/enclosure": {
     "label": "Enclosure",
-    "help": "IP54, or TEFC, TEAO, ODP."
+    "help": "IP54, or TEFC, TEAO, ODP.",
+    "term": "ip-code"
   },
   "plate/insulation": {
     "label": "Insulation class",
     "help": "",
+    "term": "insulation-class",
     "choices": [
       "A",
       "B",
@@ -368,7 +390,8 @@ export const fields = {
     "label": "Overload set at",
     "help": "Amps on the overload relay or the drive, as found.",
     "quantity": "rated_current",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "overload"
   },
   "identification/speed": {
     "label": "Speed measured",
@@ -437,6 +460,7 @@ export const fields = {
   "identification/run_capacitor": {
     "label": "Run capacitor?",
     "help": "Metal can, oil filled, a few to some tens of µF.",
+    "term": "capacitor-motor",
     "choices": [
       "yes",
       "no"
@@ -765,7 +789,8 @@ export const fields = {
     "label": "Static the blower is rated for",
     "help": "Off the unit's plate or its data.",
     "quantity": "pressure",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "total-static"
   },
   "target/altitude": {
     "label": "Altitude",
@@ -794,6 +819,7 @@ export const fields = {
   "readings/*/tap": {
     "label": "Speed tap",
     "help": "Which tap or setting was energised.",
+    "term": "speed-tap",
     "choices": [
       "one speed",
       "high tap",
@@ -830,6 +856,7 @@ export const fields = {
   "readings/*/known_good": {
     "label": "Was it right then?",
     "help": "A set from when nothing was wrong is the yardstick of the cause ladder.",
+    "term": "yardstick",
     "choices": [
       "yes",
       "no"
@@ -843,7 +870,8 @@ export const fields = {
   },
   "readings/*/taken_at": {
     "label": "When",
-    "help": "Year-month-day hour:minute, for example 2026-03-01 14:30."
+    "help": "Year-month-day hour:minute, for example 2026-03-01 14:30.",
+    "time": true
   },
   "readings/*/taken_by": {
     "label": "By whom",
@@ -894,7 +922,8 @@ export const fields = {
     "label": "Power factor",
     "help": "Only where a meter showed it.",
     "quantity": "read_power_factor",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "power-factor"
   },
   "readings/*/speed": {
     "label": "Speed",
@@ -918,7 +947,8 @@ export const fields = {
     "label": "Volts across the capacitor",
     "help": "Its own terminals, running; above line volts.",
     "quantity": "capacitor_voltage",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "run-capacitor"
   },
   "readings/*/voltage_12": {
     "label": "Volts 1-2",
@@ -960,7 +990,8 @@ export const fields = {
     "label": "Highest leg to ground",
     "help": "208 V on one leg of a 240 V delta is a high leg.",
     "quantity": "voltage",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "high-leg"
   },
   "readings/*/command_volts": {
     "label": "Command volts",
@@ -972,19 +1003,22 @@ export const fields = {
     "label": "Static, supply",
     "help": "After the fan, against the room; 0 if it blows free.",
     "quantity": "supply_static_pressure",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "static-pressure"
   },
   "readings/*/return_static": {
     "label": "Static, return",
     "help": "Before the fan: below the room, so with a minus.",
     "quantity": "return_static_pressure",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "static-pressure"
   },
   "readings/*/total_static": {
     "label": "Static across",
     "help": "Both hoses on one manometer: total external static.",
     "quantity": "pressure",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "total-static"
   },
   "readings/*/statics_hold": {
     "label": "Between the taps",
@@ -1000,13 +1034,15 @@ export const fields = {
     "label": "Across the filter",
     "help": "Both sides of it.",
     "quantity": "pressure",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "filter-drop"
   },
   "readings/*/coil_drop": {
     "label": "Across the coil",
     "help": "Both sides of it.",
     "quantity": "pressure",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "coil-drop"
   },
   "readings/*/airflow": {
     "label": "Airflow",
@@ -1091,7 +1127,8 @@ export const fields = {
     "label": "Pump differential",
     "help": "Discharge less suction, gauges at one height.",
     "quantity": "pump_differential",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "pump-differential"
   },
   "readings/*/water_flow": {
     "label": "Water flow",
@@ -1103,7 +1140,8 @@ export const fields = {
     "label": "Capacitor, out of circuit",
     "help": "Discharged, both leads off, on a capacitance meter.",
     "quantity": "capacitance",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "out-of-circuit"
   },
   "readings/*/shell": {
     "label": "Motor shell",
@@ -1145,6 +1183,7 @@ export const fields = {
   "checks/turns": {
     "label": "Does the shaft turn by hand?",
     "help": "Power off, locked out, wheel secured against windmilling.",
+    "term": "windmilling",
     "choices": [
       "free",
       "stiff",
@@ -1155,7 +1194,8 @@ export const fields = {
     "label": "Run capacitor, out of circuit",
     "help": "Discharged, both leads off.",
     "quantity": "capacitance",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "out-of-circuit"
   },
   "checks/start_capacitor": {
     "label": "Start capacitor",
@@ -1185,6 +1225,7 @@ export const fields = {
   "checks/permanent": {
     "label": "Does the supply stay on?",
     "help": "An electronic motor's line is never switched to control it.",
+    "term": "permanent-supply",
     "choices": [
       "yes",
       "no"
@@ -1209,6 +1250,7 @@ export const fields = {
   "checks/enable": {
     "label": "Are enable and voltage link right?",
     "help": "Link for the volts measured; enable closed.",
+    "term": "link",
     "choices": [
       "yes",
       "no"
@@ -1237,6 +1279,7 @@ export const fields = {
   "checks/overload": {
     "label": "Overload",
     "help": "Relay, breaker or the drive's own.",
+    "term": "overload",
     "choices": [
       "closed",
       "tripped"
@@ -1256,11 +1299,13 @@ export const fields = {
   },
   "marks/*/at": {
     "label": "When",
-    "help": ""
+    "help": "",
+    "time": true
   },
   "duty/steps/*/name": {
     "label": "Step",
-    "help": "What the machine does in these hours."
+    "help": "What the machine does in these hours.",
+    "term": "duty-step"
   },
   "duty/steps/*/call": {
     "label": "Called by",
@@ -1279,7 +1324,8 @@ export const fields = {
     "label": "Hours a year",
     "help": "All steps together at most 8,784.",
     "quantity": "hours",
-    "basis": "estimated"
+    "basis": "estimated",
+    "term": "duty-step"
   },
   "duty/steps/*/hours_from": {
     "label": "Hours from",
@@ -1353,6 +1399,7 @@ export const fields = {
   "duty/steps/*/tap": {
     "label": "On its tap",
     "help": "",
+    "term": "speed-tap",
     "choices": [
       "one speed",
       "high tap",
@@ -1380,13 +1427,15 @@ export const fields = {
     "label": "Exponent of duct or pipe",
     "help": "Pressure against flow: near 1.9 ± 0.1 where nothing is said; 2 where dampers and fittings rule.",
     "quantity": "system_exponent",
-    "basis": "estimated"
+    "basis": "estimated",
+    "term": "system-curve"
   },
   "duty/static_lift": {
     "label": "Static lift",
     "help": "Height the water is lifted; 0 in a closed circuit.",
     "quantity": "static_lift",
-    "basis": "estimated"
+    "basis": "estimated",
+    "term": "static-lift"
   },
   "duty/machines": {
     "label": "Machines alike, side by side",
@@ -1436,7 +1485,8 @@ export const fields = {
     "label": "Inrush amps",
     "help": "Highest while it starts; the fitted motor's where nothing was read.",
     "quantity": "current",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "inrush"
   },
   "duty/circulation": {
     "label": "How does the fan run between calls?",
@@ -1496,7 +1546,8 @@ export const fields = {
     "label": "Cold per electricity",
     "help": "COP of the cooling; 3 is taken where nothing is said.",
     "quantity": "cooling_performance",
-    "basis": "estimated"
+    "basis": "estimated",
+    "term": "cop"
   },
   "duty/remaining_life": {
     "label": "Years left in the machine",
@@ -1575,6 +1626,7 @@ export const fields = {
   "options/considered/*/product/holds": {
     "label": "What it holds",
     "help": "Electronic ones only.",
+    "term": "electronic-motor",
     "choices": [
       "torque",
       "airflow",
@@ -1586,7 +1638,8 @@ export const fields = {
     "label": "Rated power",
     "help": "At the shaft; of a drive, of its motor.",
     "quantity": "rated_power",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "rated-power"
   },
   "options/considered/*/product/rated_voltage": {
     "label": "Rated volts",
@@ -1618,13 +1671,15 @@ export const fields = {
     "label": "Rated speed",
     "help": "",
     "quantity": "rated_speed",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "rated-speed"
   },
   "options/considered/*/product/rated_current": {
     "label": "Full-load amps",
     "help": "",
     "quantity": "rated_current",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "full-load-amps"
   },
   "options/considered/*/product/other_current": {
     "label": "Amps, other link",
@@ -1636,7 +1691,8 @@ export const fields = {
     "label": "Nominal efficiency",
     "help": "At rated load.",
     "quantity": "efficiency",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "nominal-efficiency"
   },
   "options/considered/*/product/least_efficiency": {
     "label": "Guaranteed efficiency",
@@ -1648,23 +1704,27 @@ export const fields = {
     "label": "Power factor",
     "help": "True, at rated load.",
     "quantity": "read_power_factor",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "power-factor"
   },
   "options/considered/*/product/service_factor": {
     "label": "Service factor",
     "help": "",
     "quantity": "service_factor",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "service-factor"
   },
   "options/considered/*/product/code_letter": {
     "label": "Code letter",
-    "help": "Locked-rotor code, A to V."
+    "help": "Locked-rotor code, A to V.",
+    "term": "code-letter"
   },
   "options/considered/*/product/run_capacitance": {
     "label": "Run capacitor",
     "help": "",
     "quantity": "capacitance",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "run-capacitor"
   },
   "options/considered/*/product/capacitor_voltage": {
     "label": "Run capacitor volts",
@@ -1674,7 +1734,8 @@ export const fields = {
   },
   "options/considered/*/product/frame": {
     "label": "Frame",
-    "help": "With its suffix."
+    "help": "With its suffix.",
+    "term": "frame"
   },
   "options/considered/*/product/shaft_diameter": {
     "label": "Shaft diameter",
@@ -1721,11 +1782,13 @@ export const fields = {
   },
   "options/considered/*/product/enclosure": {
     "label": "Enclosure",
-    "help": "IP54, or TEFC, TEAO, ODP."
+    "help": "IP54, or TEFC, TEAO, ODP.",
+    "term": "ip-code"
   },
   "options/considered/*/product/air_over": {
     "label": "Needs the machine's air",
     "help": "Air-over motors are cooled by the wheel alone.",
+    "term": "air-over",
     "choices": [
       "yes",
       "no"
@@ -1918,7 +1981,8 @@ export const fields = {
   },
   "options/considered/*/tap": {
     "label": "Tap",
-    "help": "The tap that it would run on."
+    "help": "The tap that it would run on.",
+    "term": "speed-tap"
   },
   "options/considered/*/regulator": {
     "label": "How the volts are lowered",
@@ -1963,7 +2027,8 @@ export const fields = {
   },
   "options/waivers/*/who": {
     "label": "Who answers for it",
-    "help": ""
+    "help": "",
+    "term": "waiver"
   },
   "options/waivers/*/reason": {
     "label": "Why",
@@ -1971,7 +2036,8 @@ export const fields = {
   },
   "options/waivers/*/at": {
     "label": "When",
-    "help": ""
+    "help": "",
+    "time": true
   },
   "options/fitting/phases": {
     "label": "Phases at the machine",
@@ -1984,6 +2050,7 @@ export const fields = {
   "options/fitting/permanent_supply": {
     "label": "Is there a permanent supply?",
     "help": "Line volts that no thermostat or relay switches.",
+    "term": "permanent-supply",
     "choices": [
       "yes",
       "no"
@@ -2054,6 +2121,7 @@ export const fields = {
   "options/fitting/in_air": {
     "label": "In the machine's air?",
     "help": "Air over the motor while it runs.",
+    "term": "air-over",
     "choices": [
       "yes",
       "no"
@@ -2134,11 +2202,13 @@ export const fields = {
   },
   "options/fitting/code_letter": {
     "label": "Code letter that the controller was chosen for",
-    "help": ""
+    "help": "",
+    "term": "code-letter"
   },
   "options/repairs": {
     "label": "Put right first",
     "help": "What Findings say; every saving is against the machine put right.",
+    "term": "put-right",
     "choices": [
       "run capacitor",
       "wheel",
@@ -2150,7 +2220,8 @@ export const fields = {
     "label": "Filter's drop over a clean one's",
     "help": "What a clean filter gives back at this flow.",
     "quantity": "pressure",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "filter-drop"
   },
   "options/wheel_loss": {
     "label": "Pressure lost by the fouled wheel",
@@ -2168,7 +2239,8 @@ export const fields = {
     "label": "The system, against as found",
     "help": "100 % as found; 140 % with a loaded filter.",
     "quantity": "tightness",
-    "basis": "estimated"
+    "basis": "estimated",
+    "term": "system-curve"
   },
   "options/loaded_static": {
     "label": "At which static?",
@@ -2180,13 +2252,15 @@ export const fields = {
     "label": "Discount rate",
     "help": "5 % where nothing is said.",
     "quantity": "discount_rate",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "discount-rate"
   },
   "options/escalation": {
     "label": "Energy price rises a year",
     "help": "0 where nothing is said.",
     "quantity": "escalation",
-    "basis": "estimated"
+    "basis": "estimated",
+    "term": "escalation"
   },
   "decision/chosen": {
     "label": "Chosen",
@@ -2214,7 +2288,8 @@ export const fields = {
   },
   "decision/approvals/*/at": {
     "label": "When",
-    "help": ""
+    "help": "",
+    "time": true
   },
   "decision/made_for": {
     "label": "For whom",
@@ -2246,7 +2321,8 @@ export const fields = {
     "label": "Link or tap is set for",
     "help": "As it stands on the new motor: 115, 208-230, 277 V.",
     "quantity": "rated_voltage",
-    "basis": "plate"
+    "basis": "plate",
+    "term": "link"
   },
   "setup/device": {
     "label": "Device",
@@ -2291,7 +2367,8 @@ export const fields = {
   },
   "setup/signs/*/at": {
     "label": "When",
-    "help": ""
+    "help": "",
+    "time": true
   },
   "setup/trials/*/step": {
     "label": "Duty step",
@@ -2372,7 +2449,8 @@ export const fields = {
   },
   "setup/trials/*/at": {
     "label": "When",
-    "help": ""
+    "help": "",
+    "time": true
   },
   "setup/sweep/cleared": {
     "label": "Old skips cleared?",
@@ -2460,7 +2538,8 @@ export const fields = {
   },
   "setup/sweep/marks/*/at": {
     "label": "When",
-    "help": ""
+    "help": "",
+    "time": true
   },
   "setup/drive/mode": {
     "label": "Control mode",
@@ -2502,7 +2581,8 @@ export const fields = {
     "label": "Carrier frequency",
     "help": "4 kHz where nothing is said.",
     "quantity": "carrier_frequency",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "carrier"
   },
   "setup/drive/lowest": {
     "label": "Lowest hertz",
@@ -2584,7 +2664,8 @@ export const fields = {
     "label": "Set point",
     "help": "",
     "quantity": "pressure",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "set-point"
   },
   "setup/loop/pressure/span": {
     "label": "The sensor's range",
@@ -2608,7 +2689,8 @@ export const fields = {
     "label": "Set point",
     "help": "",
     "quantity": "pump_differential",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "set-point"
   },
   "setup/loop/differential/span": {
     "label": "The sensor's range",
@@ -2632,7 +2714,8 @@ export const fields = {
     "label": "Set point",
     "help": "",
     "quantity": "temperature_difference",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "set-point"
   },
   "setup/loop/difference/span": {
     "label": "The sensor's range",
@@ -2656,7 +2739,8 @@ export const fields = {
     "label": "Set point",
     "help": "",
     "quantity": "level",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "set-point"
   },
   "setup/loop/level/span": {
     "label": "The sensor's range",
@@ -2680,7 +2764,8 @@ export const fields = {
     "label": "Set point",
     "help": "",
     "quantity": "temperature",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "set-point"
   },
   "setup/loop/temperature/span": {
     "label": "The sensor's range",
@@ -2728,25 +2813,29 @@ export const fields = {
     "label": "It began to move after",
     "help": "From the step of the command.",
     "quantity": "loop_time",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "step-test"
   },
   "setup/loop/two_thirds": {
     "label": "Two thirds of its way after",
     "help": "From the same instant.",
     "quantity": "loop_time",
-    "basis": "measured"
+    "basis": "measured",
+    "term": "process-lag"
   },
   "setup/loop/tries/*/gain": {
     "label": "Gain as set",
     "help": "% of full command for each % of the range.",
     "quantity": "loop_gain",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "gain"
   },
   "setup/loop/tries/*/integral": {
     "label": "Integral time as set",
     "help": "",
     "quantity": "loop_time",
-    "basis": "typed"
+    "basis": "typed",
+    "term": "gain"
   },
   "setup/loop/tries/*/seen": {
     "label": "What was seen",
@@ -2771,7 +2860,8 @@ export const fields = {
   },
   "setup/loop/tries/*/at": {
     "label": "When",
-    "help": ""
+    "help": "",
+    "time": true
   },
   "setup/loop/on_failure": {
     "label": "When the sensor fails it",
@@ -2885,3 +2975,21 @@ export const fields = {
 } as const;
 
 export type FieldName = keyof typeof fields;
+
+/** Terms of the glossary by what results and columns are headed. */
+export const headings = {
+  "load": "load",
+  "overload": "overload",
+  "Poles": "poles",
+  "power factor": "power-factor",
+  "Run capacitor": "run-capacitor",
+  "shaft power": "shaft-power",
+  "Rated slip": "slip",
+  "slip": "slip",
+  "Slip now": "slip",
+  "Slip": "slip",
+  "Synchronous speed": "synchronous-speed",
+  "Rated torque": "torque",
+  "torque": "torque",
+  "yardstick": "yardstick"
+} as const;

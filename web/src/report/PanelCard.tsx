@@ -4,10 +4,14 @@ import { useParams } from "react-router";
 
 import { TopLine } from "../app/TopLine";
 import type { Phrase, Schemas } from "../shared/api";
+import { factsOf } from "../shared/fields";
+import { unitOf, writeEntry } from "../shared/figures";
 import { JobProvider, useDesk, useJob } from "../shared/job";
 import { Micro, Press } from "../shared/parts";
 import { Stops } from "../shared/Stops";
+import { useUnits } from "../shared/units";
 import { FigureText, PhraseText } from "../shared/Words";
+import { asLocal } from "../shared/times";
 
 /** The card that stays in the panel: how the machine was set, what it read then, and when to look again. */
 export function PanelCard() {
@@ -34,9 +38,10 @@ function Card() {
   const { view, assessment } = useJob();
   const { setup } = assessment;
   const { drive, sweep } = setup;
+  const chosen = assessment.options.options.find((option) => option.id === view.document.decision?.chosen);
   const last = (view.document.readings ?? []).filter((set) => set.stage === "after");
   const signs = setup.steps?.flatMap((step) => (step.signed ? [step.signed] : [])) ?? [];
-  const newest = signs.map((sign) => `${sign.who}, ${sign.at ?? ""}`)[signs.length - 1];
+  const newest = signs.map((sign) => `${sign.who}, ${asLocal(sign.at ?? "")}`)[signs.length - 1];
   return (
     <Paper id="main">
       <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="14px" flexWrap="wrap">
@@ -50,6 +55,10 @@ function Card() {
       <Micro display="block" pb="6px">
         {[view.site_name, view.machine.place, `revision ${view.revision}`].filter(Boolean).join(" · ")}
       </Micro>
+      <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ochre" py="6px" mb="8px">
+        <b>Isolate, lock out, tag and prove dead before any cover is opened.</b> A drive or electronic motor stays
+        charged for minutes, may start by itself, and a magnet rotor that windmills makes volts.
+      </Box>
       <Stops stops={setup.stops ?? []} />
       {setup.waits ? (
         <Box fontStyle="italic">Nothing is set yet: {setup.waits}.</Box>
@@ -59,17 +68,7 @@ function Card() {
             {setup.option} {setup.title}
           </Row>
           {view.document.setup?.link && <Row label="Link or tap">{view.document.setup.link.typed}</Row>}
-          {(setup.commands ?? []).map((command) => (
-            <Row key={command.step} label={command.name || "step"}>
-              <PhraseText phrase={settled(command)} />
-              {command.wanted && (
-                <>
-                  {" "}
-                  for <FigureText figure={command.wanted} />
-                </>
-              )}
-            </Row>
-          ))}
+          <Settings commands={setup.commands ?? []} option={chosen} />
           {drive && sweep && (
             <>
               <Row label="Base">
@@ -107,31 +106,12 @@ function Card() {
               </Row>
             </>
           )}
+          {last.length > 0 && <ReadAfter sets={last} answers={assessment.sets} />}
           {setup.loop && <LoopRows loop={setup.loop} said={view.document.setup?.loop ?? null} />}
-          {last.map((set) => {
-            const answer = assessment.sets.find((one) => one.id === set.id);
-            return (
-              <Row key={set.id} label={set.name || "read after"}>
-                {[set.voltage, set.current, set.input_power, set.speed, set.airflow ?? set.water_flow]
-                  .filter((entry) => entry != null)
-                  .map((entry) => entry.typed)
-                  .join(", ")}
-                {answer?.pressure.figure && (
-                  <>
-                    ; static <FigureText figure={answer.pressure.figure} />
-                  </>
-                )}
-              </Row>
-            );
-          })}
           <Row label="Set by">{newest ?? "not signed yet"}</Row>
           <Row label="Look again">when outlets are added, the duct is changed, or the log says so</Row>
         </>
       )}
-      <Micro display="block" pt="8px">
-        Isolate, lock out, tag and prove dead before any cover is opened. A drive or electronic motor stays charged for
-        minutes, may start by itself, and a magnet rotor that windmills makes volts.
-      </Micro>
     </Paper>
   );
 }
@@ -180,6 +160,116 @@ function settled(command: Schemas["CommandAnswer"]): Phrase {
   const inside = command.advice?.outcome === "inside" && command.advice.told.length > 0;
   return inside ? (command.advice?.told ?? command.told) : command.told;
 }
+
+/** Each step's command in figures that are read at arm's length, with what it should give and take. */
+function Settings({
+  commands,
+  option,
+}: {
+  commands: readonly Schemas["CommandAnswer"][];
+  option: Schemas["OptionAnswer"] | undefined;
+}) {
+  if (commands.length === 0) return null;
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th scope="col">step</th>
+          <th scope="col">set to</th>
+          <th scope="col">should move</th>
+          <th scope="col">should take</th>
+        </tr>
+      </thead>
+      <tbody>
+        {commands.map((command) => {
+          const step = option?.steps.find((one) => one.id === command.step);
+          return (
+            <tr key={command.step}>
+              <th scope="row">{command.name || "step"}</th>
+              <td data-large>
+                <PhraseText phrase={settled(command)} />
+              </td>
+              <td data-large>{command.wanted && <FigureText figure={command.wanted} />}</td>
+              <td>
+                {step?.input_power && <FigureText figure={step.input_power} />}
+                {step?.current && (
+                  <>
+                    , <FigureText figure={step.current} />
+                  </>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </Table>
+  );
+}
+
+const READ = ["voltage", "current", "input_power", "speed", "airflow", "water_flow"] as const;
+
+/** What was read once it was set: units once, in the head; only what was read has a column. */
+function ReadAfter({
+  sets,
+  answers,
+}: {
+  sets: readonly Schemas["ReadingSet"][];
+  answers: readonly Schemas["SetAnswer"][];
+}) {
+  const { units } = useUnits();
+  const read = READ.filter((field) => sets.some((set) => set[field] != null));
+  const pressures = sets.map((set) => answers.find((one) => one.id === set.id)?.pressure.figure);
+  const quantityOf = (field: (typeof READ)[number]) => factsOf(`readings/x/${field}`).quantity ?? "";
+  const shared = pressures.find((figure) => figure != null);
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th scope="col">read then</th>
+          {read.map((field) => (
+            <th key={field} scope="col">
+              {unitOf(quantityOf(field), units)}
+            </th>
+          ))}
+          {shared && <th scope="col">static, {unitOf(shared.quantity, units)}</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {sets.map((set, place) => (
+          <tr key={set.id}>
+            <th scope="row">{set.name || "after"}</th>
+            {read.map((field) => {
+              const entry = set[field];
+              return (
+                <td key={field} data-large>
+                  {entry ? writeEntry(quantityOf(field), entry, units).text : "–"}
+                </td>
+              );
+            })}
+            {shared && (
+              <td data-large>
+                {pressures[place] ? <FigureText figure={pressures[place]} unit={false} line={false} /> : "–"}
+              </td>
+            )}
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+const Table = chakra("table", {
+  base: {
+    width: "100%",
+    borderCollapse: "collapse",
+    marginBlock: "10px",
+    "& thead th": { fontSize: "small", fontWeight: 400, color: "ink2", textAlign: "left", paddingBlock: "4px" },
+    "& tbody th": { textAlign: "left", fontWeight: 600 },
+    "& td, & tbody th": { borderTop: "1px solid", borderColor: "rule", paddingBlock: "8px" },
+    "& th, & td": { paddingRight: "14px", verticalAlign: "baseline" },
+    "& [data-large]": { fontSize: { base: "1.25rem", md: "1.625rem" }, fontWeight: 600, lineHeight: 1.15 },
+  },
+});
 
 function Row({ label, children }: { label: string; children: React.ReactNode }) {
   return (

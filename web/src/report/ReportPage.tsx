@@ -11,6 +11,7 @@ import { Stops } from "../shared/Stops";
 import { PageOne } from "./PageOne";
 import { UnitsProvider } from "../shared/units";
 import { PhraseText } from "../shared/Words";
+import { ownZone } from "../shared/times";
 
 type Report = Schemas["Report"];
 type Line = Schemas["OptionLine"];
@@ -24,9 +25,11 @@ export function ReportPage() {
     queryKey: ["report", id, signed],
     queryFn: () =>
       signed === null
-        ? taken(api.GET("/api/jobs/{job_id}/report", { params: { path: { job_id: id } } }))
+        ? taken(api.GET("/api/jobs/{job_id}/report", { params: { path: { job_id: id }, query: { zone: ownZone() } } }))
         : taken(
-            api.GET("/api/jobs/{job_id}/signed/{number}/report", { params: { path: { job_id: id, number: signed } } }),
+            api.GET("/api/jobs/{job_id}/signed/{number}/report", {
+              params: { path: { job_id: id, number: signed }, query: { zone: ownZone() } },
+            }),
           ),
     gcTime: 0,
   });
@@ -62,14 +65,15 @@ export function ReportPage() {
 /** What was signed is told as it was then; the files are made from it, whatever changed since. */
 function SignedLine({ id, number, report }: { id: number; number: number; report: Report }) {
   const at = `/api/jobs/${id}/signed/${number}/report`;
+  const zone = encodeURIComponent(ownZone());
   return (
     <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="6px" mb="8px">
       <b>As signed off by {report.proof?.signed}.</b> Later changes are not in it.{" "}
       <Box as="span" data-screen-only>
-        <a href={`${at}.pdf`} download>
+        <a href={`${at}.pdf?zone=${zone}`} download>
           PDF
         </a>{" "}
-        <a href={`${at}.xlsx`} download>
+        <a href={`${at}.xlsx?zone=${zone}`} download>
           spreadsheet
         </a>{" "}
         <a href={`${at}.json`} download>

@@ -1,6 +1,7 @@
 import { Box } from "@chakra-ui/react";
 import { memo } from "react";
 
+import { ExplainedLabel } from "./Explained";
 import { ChoiceField, factsOf, QuantityField, SelectField, WordsField } from "./fields";
 import { unitOf } from "./figures";
 import { Micro } from "./parts";
@@ -39,16 +40,15 @@ export function AnyField({ path, label, said }: AnyFieldProps) {
   return <ChoiceField path={path} {...shared} {...(said ? { said } : {})} />;
 }
 
-/** A field with its label above and its help below, for sheets of many fields in columns. */
+/** A field with its label above, which is pressed for what is meant, for sheets of many fields in columns. */
 export function LabelledField({ path, said, help = true }: AnyFieldProps & { help?: boolean }) {
   const facts = factsOf(path);
   return (
     <Box minWidth={0} py="4px">
       <Box fontSize="small" fontWeight={600}>
-        {facts.label}
+        {help ? <ExplainedLabel path={path} /> : facts.label}
       </Box>
       <AnyField path={path} {...(said ? { said } : {})} />
-      {help && facts.help && <Micro display="block">{facts.help}</Micro>}
     </Box>
   );
 }

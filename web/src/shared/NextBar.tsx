@@ -8,7 +8,7 @@ import { IntervalMark } from "./IntervalMark";
 import { useJob } from "./job";
 import { Cap, Micro } from "./parts";
 import { stationOf } from "./places";
-import { STATIONS } from "./stations";
+import { SHORT, STATIONS } from "./stations";
 import { FigureText, PhraseText } from "./Words";
 
 type Next = Schemas["Next"];
@@ -41,13 +41,13 @@ export function NextBar({ next, alone = false, words }: NextBarProps) {
   if (!path && here === next.station)
     return (
       <Bar data-next-bar data-alone={alone || undefined}>
-        {words ?? <Words next={next} />}
+        {words ?? <Words next={next} reasoned />}
       </Bar>
     );
   const station = STATIONS.find((one) => one.id === to);
   return (
     <Bar data-next-bar data-alone={alone || undefined}>
-      {words ?? <Words next={next} />}
+      {words ?? <Words next={next} reasoned={here === to || here === SHORT} />}
       <Filled type="button" data-next={path ?? to} onClick={go}>
         {words ? "Go to what is next" : here === to ? "Go there" : `Go on at ${station?.title ?? to}`}
         <Cap ml="10px" color="inherit" borderColor="currentColor">
@@ -58,7 +58,8 @@ export function NextBar({ next, alone = false, words }: NextBarProps) {
   );
 }
 
-function Words({ next }: { next: Next }) {
+/** What is next; why is told where it is done, and on the page in short. */
+function Words({ next, reasoned }: { next: Next; reasoned: boolean }) {
   return (
     <>
       <Box flex="1 1 240px" minWidth={0}>
@@ -66,9 +67,11 @@ function Words({ next }: { next: Next }) {
         <Box as="span" fontWeight={600}>
           <PhraseText phrase={next.sentence} />
         </Box>{" "}
-        <Box as="span" display={{ base: "none", md: "inline" }}>
-          <PhraseText phrase={next.why} />
-        </Box>
+        {reasoned && (
+          <Box as="span" display={{ base: "none", md: "inline" }}>
+            <PhraseText phrase={next.why} />
+          </Box>
+        )}
       </Box>
       {next.now && next.then && <Narrowing now={next.now} then={next.then} />}
     </>
@@ -126,7 +129,7 @@ const Bar = chakra("div", {
     borderTop: "2px solid",
     borderColor: "ink",
     py: "8px",
-    mt: "14px",
+    mt: "auto",
     "@media print": { display: "none" },
     "@media (max-height: 420px)": { position: "static" },
   },

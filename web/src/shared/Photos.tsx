@@ -9,6 +9,7 @@ import { outbox } from "./outbox";
 import { useReader } from "./reader";
 import { useLane } from "./useOutbox";
 import { Waiting } from "./Waiting";
+import { dayOf } from "./times";
 
 type Photo = Schemas["KeptPhoto"];
 const MOST_BYTES = 12_000_000;
@@ -101,7 +102,7 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
             )}
             <Box display="flex" justifyContent="space-between" alignItems="center">
               <Micro>
-                {photo.at.slice(0, 10)} {photo.who}
+                {dayOf(photo.at)} {photo.who}
               </Micro>
               <Word type="button" mx="0" onClick={() => remove.mutate(photo)}>
                 {photo.removed ? "put back" : "take away"}

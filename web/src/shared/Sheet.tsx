@@ -3,6 +3,7 @@ import { memo, type ReactNode, useEffect } from "react";
 import { useLocation } from "react-router";
 
 import type { Finding, Station } from "./api";
+import { Explained, ExplainedLabel } from "./Explained";
 import { factsOf, QuantityField } from "./fields";
 import { unitOf } from "./figures";
 import { focusField } from "./focus";
@@ -18,6 +19,8 @@ interface SheetProps {
   station: Station;
   /** Where the cautions of every job stand: before the hand on a station of readings, at the foot of a desk's. */
   standing?: "top" | "foot";
+  /** Whether the station's question stands beside its name; not where it is the first field's label. */
+  asks?: boolean;
   /** Whether its findings are listed above the work; not where the sheet itself shows them all. */
   listed?: boolean;
   /** What stands at the right of the title: the one thing that can be added here. */
@@ -28,7 +31,7 @@ interface SheetProps {
 }
 
 /** One station's work: title, what to do next, what to beware of, then the fields in the order of the hands. */
-export function Sheet({ station, standing = "top", listed = true, action, foot, children }: SheetProps) {
+export function Sheet({ station, standing = "top", asks = true, listed = true, action, foot, children }: SheetProps) {
   const { title, question } = STATIONS.find((one) => one.id === station) ?? { title: station, question: "" };
   const { assessment } = useJob();
   const findings = assessment.findings.filter(
@@ -54,9 +57,11 @@ export function Sheet({ station, standing = "top", listed = true, action, foot, 
           <Box as="h1" fontSize="title" fontWeight={600} tabIndex={-1}>
             {title}
           </Box>
-          <Box as="span" color="ink2">
-            {question}
-          </Box>
+          {asks && (
+            <Box as="span" color="ink2">
+              {question}
+            </Box>
+          )}
         </Box>
         {action && (
           <Press type="button" data-add={action.cap ? undefined : true} onClick={action.run} flexShrink={0} my="4px">
@@ -78,14 +83,25 @@ export function isSettled(finding: Finding) {
   return last === "fixed" || last === "cleared by a test";
 }
 
+interface PartProps {
+  title?: string;
+  note?: ReactNode;
+  /** What the title is pressed for, and the glossary's code of it where it is a term of the trade. */
+  sentence?: string | undefined;
+  term?: string;
+  children: ReactNode;
+}
+
 /** Everything of one thought, under a rule, with its own small title. */
-export function Part({ title, note, children }: { title?: string; note?: ReactNode; children: ReactNode }) {
+export function Part({ title, note, sentence, term, children }: PartProps) {
   return (
     <Box as="section" borderTop="1px solid" borderColor="rule" pt="8px" pb="14px" aria-label={title}>
       {title && (
-        <Box display="flex" justifyContent="space-between" gap="14px" pb="4px" flexWrap="wrap">
-          <Box as="h2" fontWeight={600}>
-            {title}
+        <Box display="flex" justifyContent="space-between" gap="0 14px" pb="4px" flexWrap="wrap" alignItems="center">
+          <Box as="h2" fontWeight={600} display="flex" flexWrap="wrap">
+            <Explained sentence={sentence} term={term}>
+              {title}
+            </Explained>
           </Box>
           {note && <Small>{note}</Small>}
         </Box>
@@ -95,27 +111,24 @@ export function Part({ title, note, children }: { title?: string; note?: ReactNo
   );
 }
 
-/** A question with its answer under it, and a word of help. */
-export function Question({ label, help, children }: { label: string; help?: string; children: ReactNode }) {
+/** The question of a field with its answer under it; pressed, it says what is meant. */
+export function Question({ path, children }: { path: string; children: ReactNode }) {
   return (
-    <Box py="8px" borderBottom="1px solid" borderColor="hair">
-      <Box fontWeight={600}>{label}</Box>
-      {help && (
-        <Small display="block" pb="6px">
-          {help}
-        </Small>
-      )}
+    <Box pb="8px" borderBottom="1px solid" borderColor="hair">
+      <Box display="flex" flexWrap="wrap" alignItems="center" minHeight="44px" fontWeight={600}>
+        <ExplainedLabel path={path} />
+      </Box>
       {children}
     </Box>
   );
 }
 
-/** A quantity that is asked, with its help and its unit. */
+/** A quantity that is asked, with its unit. */
 export function AskedQuantity({ path }: { path: string }) {
   const { units, currency } = useUnits();
   const facts = factsOf(path);
   return (
-    <Question label={facts.label} help={facts.help}>
+    <Question path={path}>
       <Box
         display="grid"
         gridTemplateColumns="minmax(0, 180px) auto"
@@ -176,7 +189,7 @@ const FindingLine = memo(function FindingLine({ finding }: { finding: Finding })
           </>
         )}{" "}
         {finding.standing && (
-          <Word type="button" mx="0" px="4px" aria-expanded={!folded} onClick={() => setFolded(!folded)}>
+          <Word type="button" mx="0" px="4px" my="-12px" aria-expanded={!folded} onClick={() => setFolded(!folded)}>
             {folded ? "all of it" : "read"}
           </Word>
         )}
@@ -189,16 +202,21 @@ const FindingLine = memo(function FindingLine({ finding }: { finding: Finding })
 export function StandingKey() {
   const kinds = ["measured", "plate", "estimated", "assumed"] as const;
   return (
-    <Box display="flex" gap="4px 16px" flexWrap="wrap" alignItems="baseline" pt="8px" fontSize="micro" color="ink2">
-      A figure’s line says what it stands on:
-      {kinds.map((kind) => (
-        <Standing key={kind} basis={kind} color="ink" fontWeight={400}>
-          {kind}
-        </Standing>
-      ))}
-      <Box as="span" color="ink">
-        = worked out: press it for its working
-      </Box>
+    <Box display="flex" gap="4px 16px" flexWrap="wrap" alignItems="baseline" pt="8px" fontSize="small" color="ink2">
+      <Explained
+        sentence={
+          <Box as="span" display="inline-flex" gap="4px 16px" flexWrap="wrap">
+            {kinds.map((kind) => (
+              <Standing key={kind} basis={kind} color="ink" fontWeight={400}>
+                {kind}
+              </Standing>
+            ))}
+            <span>= worked out: press it for its working</span>
+          </Box>
+        }
+      >
+        lines under figures
+      </Explained>
     </Box>
   );
 }

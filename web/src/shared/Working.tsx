@@ -39,9 +39,8 @@ function close(name: string, setOpen: (open: null) => void) {
 
 const Opener = chakra("button", {
   base: {
-    // A finger needs 44 px; a mouse does not, and a dense table then stays in one view.
-    minHeight: "28px",
-    "@media (pointer: coarse)": { minHeight: "44px" },
+    minHeight: "44px",
+    marginBlock: "-6px",
     textAlign: "inherit",
     whiteSpace: { md: "nowrap" },
     textDecoration: "underline dotted",

@@ -7,6 +7,7 @@ import { type Act, type NewAct, type Outbox, outbox as ours } from "./outbox";
 import { fieldName, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
 import { Sending } from "./sending";
+import { asUtc } from "./times";
 
 const REFINE_AFTER_MS = 40;
 const SAVE_AFTER_MS = 1500;
@@ -274,7 +275,7 @@ export class JobDesk extends Deeds {
     for (const act of this.outbox.lane(this.lane))
       if (act.target?.path === path && act.state !== "waiting") this.outbox.drop(act.id);
     void this.put({
-      ...this.change({ path, text, units: this.writer.units }),
+      ...this.change({ path, text: asKept(path, text), units: this.writer.units }),
       label: `${named(path)}, ${text.trim() || "empty"}`,
       target: { path, text, before },
       onNewest: "place",
@@ -347,7 +348,7 @@ export class JobDesk extends Deeds {
     return taken(
       api.POST("/api/jobs/{job_id}/preview", {
         params: { path: { job_id: this.id } },
-        body: { path, text, units: this.writer.units, refined: signal !== null, window: WINDOW },
+        body: { path, text: asKept(path, text), units: this.writer.units, refined: signal !== null, window: WINDOW },
         ...(signal ? { signal } : {}),
       }),
     );
@@ -380,6 +381,12 @@ export class JobDesk extends Deeds {
 }
 
 /** What a person calls the place at a path. */
+/** What stands in a field as the server takes it: a time is typed on the reader's clock and kept as UTC. */
+function asKept(path: string, text: string): string {
+  const facts = (fields as Record<string, { time?: boolean } | undefined>)[fieldName(path)];
+  return facts?.time ? (asUtc(text) ?? "") : text;
+}
+
 function named(path: string): string {
   const facts = (fields as Record<string, { label: string } | undefined>)[fieldName(path)];
   const label = facts?.label ?? (path.split("/").at(-1) ?? path).replaceAll("_", " ");

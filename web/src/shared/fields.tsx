@@ -10,14 +10,19 @@ import { useField } from "./job";
 import { fieldName } from "./paths";
 import { Micro, Word } from "./parts";
 import { Picker } from "./Picker";
+import { asLocal, zoneWord } from "./times";
 import { useUnits } from "./units";
 
 interface FieldFacts {
   label: string;
   help: string;
+  /** The glossary's code of what is asked for. */
+  term?: string;
   quantity?: string;
   basis?: Basis;
   choices?: readonly (string | number)[];
+  /** Whether it takes a time: kept as UTC, told and typed on the reader's clock. */
+  time?: boolean;
 }
 
 /** Label, help, quantity and choices of the field at a path, as the core says them. */
@@ -118,10 +123,16 @@ export const WordsField = memo(function WordsField({
   const { value, draft, desk } = useField<string>(path);
   const facts = factsOf(path);
   const standing = draft || value ? "typed" : "empty";
-  const { type, ...common } = inputProps(path, desk, draft, value ?? "");
+  const shown = facts.time && value ? asLocal(value) : (value ?? "");
+  const { type, ...common } = inputProps(path, desk, draft, shown);
   const said = { "aria-label": label ?? facts.label, "data-field": path, placeholder, words: "yes", standing } as const;
   return (
-    <FieldFrame path={path} draft={draft} desk={desk}>
+    <FieldFrame
+      path={path}
+      draft={draft}
+      desk={desk}
+      under={facts.time && value ? zoneWord(new Date(`${value.replace(" ", "T")}Z`)) : null}
+    >
       {(described) =>
         lines > 1 ? (
           <TypedLines {...common} {...said} {...described} rows={lines} resize="vertical" />

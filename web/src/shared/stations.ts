@@ -32,12 +32,14 @@ export function nextAt(next: Schemas["Next"][], station: Station) {
   return next.find((step) => step.station === station);
 }
 
-/** What to do next as a station sees it: its own first thing, else where the route goes on. */
+/** What to do next as a station sees it: its own first thing, else where the route goes on, else the nearest before it that waits. */
 export function nextHere(next: Schemas["Next"][], station: Station) {
   const own = nextAt(next, station);
   if (own) return own;
-  const place = STATIONS.findIndex((one) => one.id === station);
-  return next.find((step) => STATIONS.findIndex((one) => one.id === step.station) > place) ?? null;
+  const placeOf = (wanted: Station) => STATIONS.findIndex((one) => one.id === wanted);
+  const place = placeOf(station);
+  const after = next.find((step) => placeOf(step.station) > place);
+  return after ?? [...next].sort((a, b) => placeOf(b.station) - placeOf(a.station))[0] ?? null;
 }
 
 /** The rail of a job; its log tells of the machine, whatever is typed in the job. */

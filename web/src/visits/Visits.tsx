@@ -10,6 +10,7 @@ import { useReader } from "../shared/reader";
 import { UnitsProvider } from "../shared/units";
 import { PhraseText } from "../shared/Words";
 import { MONTHS, monthsFrom, placeOf } from "./months";
+import { ownZone } from "../shared/times";
 
 type Visit = Schemas["Visit"];
 
@@ -44,7 +45,10 @@ export function Visits() {
           </Box>
           {found.some((visit) => visit.due) && (
             <Press asChild textDecoration="none" display="inline-flex" alignItems="center">
-              <a href={`/api/visits.ics?units=${units}`} download="next-visits.ics">
+              <a
+                href={`/api/visits.ics?units=${units}&zone=${encodeURIComponent(ownZone())}`}
+                download="next-visits.ics"
+              >
                 Take them along as a calendar file
               </a>
             </Press>
@@ -87,8 +91,8 @@ function Head({ now }: { now: Date }) {
       >
         {monthsFrom(now).map((month, place) => (
           <Micro key={month.getTime()} textAlign="center">
-            {(place === 0 || month.getUTCMonth() === 0) && <Box>{month.getUTCFullYear()}</Box>}
-            {month.toLocaleDateString("en-GB", { month: "short", timeZone: "UTC" }).slice(0, 3)}
+            {(place === 0 || month.getMonth() === 0) && <Box>{month.getFullYear()}</Box>}
+            {month.toLocaleDateString("en-GB", { month: "short" }).slice(0, 3)}
           </Micro>
         ))}
       </Box>
@@ -151,7 +155,7 @@ function Year({ visit, now }: { visit: Visit; now: Date }) {
 function dueWords(visit: Visit) {
   if (!visit.due) return "no date";
   if (visit.overdue) return "now";
-  return new Date(visit.due).toLocaleDateString("en-GB", { month: "long", year: "numeric", timeZone: "UTC" });
+  return new Date(visit.due).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
 }
 
 const Row = chakra(Link, {

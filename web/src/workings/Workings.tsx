@@ -110,10 +110,9 @@ const Entry = chakra(Link, {
   base: {
     display: "flex",
     alignItems: "center",
-    minHeight: "34px",
+    minHeight: "44px",
     py: "4px",
     lineHeight: 1.2,
-    "@media (pointer: coarse)": { minHeight: "44px" },
     px: "8px",
     mx: "-8px",
     textDecoration: "none",

@@ -343,7 +343,7 @@ def drift_rail(
     if judged is None and capacitor is not None:
         return ("run capacitor at ", figure("ratio", capacitor.now, "measured"), " of its label")
     if judged is None:
-        return (f"{readings} readings; {told}",) if readings else ("waits for readings over time",)
+        return (f"{readings} readings; {told}",) if readings else ("waits for readings",)
     if not judged.drifts:
         return (f"{readings:,} readings, no drift",)
     return (f"drifts: {_likeliest(judged, word)[0] or 'cause not known'}",)

@@ -82,7 +82,7 @@ def proof_answer(
     if isinstance(right, str):
         return ProofAnswer(waits=right)
     if option is None:
-        return ProofAnswer(waits="waits for a choice on Decision")
+        return ProofAnswer(waits="waits for Decision")
     asks = _asks(job)
     if not after:
         return ProofAnswer(

@@ -78,7 +78,7 @@ def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | str) 
     if isinstance(machine, str):
         return SetupAnswer(waits=machine)
     if option is None:
-        return SetupAnswer(waits="waits for a choice on Decision")
+        return SetupAnswer(waits="waits for Decision")
     if option.stop:
         return SetupAnswer(waits=f"{option.letter} is stopped: {option.stop}", option=option.letter, title=option.title)
     considered = next((one for one in job.document.options.considered if one.id == option.id), KEPT)

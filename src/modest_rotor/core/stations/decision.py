@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from pydantic import Field
 
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, moment, told
 
 MOST_APPROVALS = 20
 
@@ -15,7 +15,7 @@ class Approval(Identified):
     of: str = told("Of what", default="", longest=LONGEST_NAME)
     who: str | None = told("Who gave it", longest=LONGEST_NAME)
     role: str | None = told("In which role", "For example: code authority, motor's maker, owner.", longest=LONGEST_NAME)
-    at: str | None = told("When", longest=20)
+    at: str | None = moment("When")
 
 
 class Decision(Sheet):

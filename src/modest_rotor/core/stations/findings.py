@@ -6,7 +6,7 @@ from enum import StrEnum
 from typing import Literal
 
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
 
 YesNo = Literal["yes", "no"]
 
@@ -27,7 +27,7 @@ class Mark(Identified):
     state: MarkState = MarkState.CONFIRMED
     note: str | None = told("Note", longest=400)
     who: str | None = told("Who", longest=LONGEST_NAME)
-    at: str | None = told("When", longest=20)
+    at: str | None = moment("When")
 
 
 class Checks(Sheet):

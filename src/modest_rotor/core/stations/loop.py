@@ -8,7 +8,7 @@ from typing import Literal
 from pydantic import Field
 
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
 
 MOST_TRIES = 30
 SET_POINT, RANGE = "Set point", "The sensor's range"
@@ -108,7 +108,7 @@ class LoopTry(Identified):
     seen: SeenSwing | None = chosen("What was seen", "Move the set point by a tenth of the range, and watch.")
     period: Entry | None = asked("loop_time", "One whole swing takes", "measured", "From top to top.")
     who: str | None = told("Who", longest=LONGEST_NAME)
-    at: str | None = told("When", longest=20)
+    at: str | None = moment("When")
 
 
 class Loop(Sheet):

@@ -10,7 +10,7 @@ from pydantic import Field, model_validator
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.fitting import Fitting
 from modest_rotor.core.stations.product import Product
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
 
 MOST_CONSIDERED, MOST_WAIVERS = 14, 40
 
@@ -83,7 +83,7 @@ class Waiver(Identified):
     check: str = Field(default="", max_length=40, title="Check")
     who: str = told("Who answers for it", default="", longest=LONGEST_NAME)
     reason: str = told("Why", default="", longest=400)
-    at: str | None = told("When", longest=20)
+    at: str | None = moment("When")
 
 
 USUAL = (

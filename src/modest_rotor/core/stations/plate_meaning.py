@@ -31,6 +31,8 @@ class Meaning(Frozen):
     label: str
     said: Phrase
     source: str
+    heed: bool = False
+    """Whether something is to be done or watched; the others only explain."""
 
 
 def meanings(plate: Plate, facts: PlateFacts) -> tuple[Meaning, ...]:
@@ -38,13 +40,18 @@ def meanings(plate: Plate, facts: PlateFacts) -> tuple[Meaning, ...]:
     found: list[Meaning] = []
     for label, tell in TELLERS:
         try:
-            found.extend(Meaning(label=label, said=said, source=source) for said, source in tell(plate, facts))
+            found.extend(
+                Meaning(label=label, said=said, source=source, heed=HEED in heed)
+                for said, source, *heed in tell(plate, facts)
+            )
         except OutsideValidity as refusal:
-            found.append(Meaning(label=label, said=(refusal.sentence,), source="The project's own tables."))
+            found.append(Meaning(label=label, said=(refusal.sentence,), source="The project's own tables.", heed=True))
     return tuple(found)
 
 
-Told = Iterator[tuple[Phrase, str]]
+HEED = "heed"
+Told = Iterator[tuple[Phrase, str] | tuple[Phrase, str, str]]
+"""What is said and its source; with ``HEED``, where something is to be done or watched."""
 
 
 def _slip(plate: Plate, facts: PlateFacts) -> Told:
@@ -55,7 +62,7 @@ def _slip(plate: Plate, facts: PlateFacts) -> Told:
     ordinary = float(row["low"]) <= share <= float(row["high"])
     verdict = "is ordinary" if ordinary else "is not ordinary: look at speed, hertz and kind again"
     said: Phrase = (figure("slip", facts.rated_slip), f" {verdict}; {row['said']}.")
-    yield said, PRACTICE
+    yield (said, PRACTICE) if ordinary else (said, PRACTICE, HEED)
 
 
 def _poles(plate: Plate, facts: PlateFacts) -> Told:
@@ -68,7 +75,7 @@ def _connections(plate: Plate, facts: PlateFacts) -> Told:
         return
     if plate.wired_for is None:
         first = "Two connections stand on the plate. Say which one is wired; until then the first is worked with."
-        yield (first,), PRACTICE
+        yield (first,), PRACTICE, HEED
         return
     amps: Phrase = (
         (", full-load ", figure("rated_current", facts.rated_current_a, "plate")) if facts.rated_current_a else ()
@@ -119,6 +126,7 @@ def _service_factor(plate: Plate, facts: PlateFacts) -> Told:
             " shorter life. It is no allowance to size by.",
         ),
         STANDARD_FACTOR,
+        HEED,
     )
     if plate.service_factor_current is None and facts.rated_current_a:
         yield (
@@ -179,10 +187,8 @@ def _efficiency(plate: Plate, facts: PlateFacts) -> Told:
     if plate.nominal_efficiency is None:
         return
     if facts.kind is not MotorKind.THREE_PHASE:
-        yield (
-            ("The table of nominal and minimum efficiencies is for polyphase motors only.",),
-            "NEMA MG 1, Table 12-10.",
-        )
+        said: Phrase = ("The table of nominal and minimum efficiencies is for polyphase motors only.",)
+        yield said, "NEMA MG 1, Table 12-10."
         return
     least = motors.minimum_efficiency(plate.nominal_efficiency.si)
     yield (
@@ -215,13 +221,13 @@ def _frame(plate: Plate, facts: PlateFacts) -> Told:
     source = "NEMA MG 1, 4.2.2 and 4.4.1 (from memory)."
     match = re.fullmatch(r"(\d{2,3})([A-Z]*)", plate.frame.strip().upper())
     if match is None:
-        yield ("Not a frame number of the table: measure shaft height, feet and shaft.",), source
+        yield ("Not a frame number of the table: measure shaft height, feet and shaft.",), source, HEED
         return
     number, suffix = match.groups()
     try:
         yield _dimensions(motors.nema_frame(plate.frame)), source
     except OutsideValidity:
-        yield (f"Frame {number} is not in the table here: measure shaft height, feet and shaft.",), source
+        yield (f"Frame {number} is not in the table here: measure shaft height, feet and shaft.",), source, HEED
     letters = [row for row in read_table("frame_suffixes") if row["suffix"] == suffix]
     for row in letters or [row for letter in suffix for row in read_table("frame_suffixes") if row["suffix"] == letter]:
         yield (f"{row['suffix']}: {row['means']}.",), source
@@ -292,6 +298,7 @@ def _duty(plate: Plate, facts: PlateFacts) -> Told:
         yield (
             ("Air over: it lives on the machine's air stream. Blocked or slowed air cooks it, though it draws less.",),
             PRACTICE,
+            HEED,
         )
     elif words.startswith(("cont", "s1")):
         yield ("It may run at rated power without end.",), "IEC 60034-1, S1."
@@ -301,24 +308,23 @@ def _turned_over(plate: Plate, facts: PlateFacts) -> Told:
     if plate.kind is None or plate.rotation is None:
         return
     row = find_row("reversing", kind=str(plate.kind))
-    yield (f"{row['caution']} {row['how']}",), PRACTICE
+    yield (f"{row['caution']} {row['how']}",), PRACTICE, HEED
 
 
 def _rotation(plate: Plate, facts: PlateFacts) -> Told:
     if plate.rotation is None:
         return
     if plate.rotation_seen_from is None and plate.rotation != "reversible":
-        yield (f"“{plate.rotation}” means nothing until it is said from which end: shaft or leads.",), PRACTICE
+        yield (f"“{plate.rotation}” means nothing until it is said from which end: shaft or leads.",), PRACTICE, HEED
     elif plate.rotation == "reversible":
         yield (
             ("Its leads decide the turn. Prove it with a short touch of power before the wheel is closed in.",),
             PRACTICE,
+            HEED,
         )
     else:
-        yield (
-            (f"{plate.rotation[0].upper()}{plate.rotation[1:]}, looking at the {plate.rotation_seen_from}.",),
-            PRACTICE,
-        )
+        seen = f"{plate.rotation[0].upper()}{plate.rotation[1:]}, looking at the {plate.rotation_seen_from}."
+        yield (seen,), PRACTICE
 
 
 def _protection(plate: Plate, facts: PlateFacts) -> Told:
@@ -330,7 +336,7 @@ def _protection(plate: Plate, facts: PlateFacts) -> Told:
         Protection.NONE: "Nothing inside opens: a separate overload must be there.",
     }
     if plate.protection:
-        yield (words[plate.protection],), "NEMA MG 1, 12.53 and 12.57 (from memory)."
+        yield (words[plate.protection],), "NEMA MG 1, 12.53 and 12.57 (from memory).", HEED
 
 
 def _capacitor(plate: Plate, facts: PlateFacts) -> Told:
@@ -341,7 +347,7 @@ def _capacitor(plate: Plate, facts: PlateFacts) -> Told:
             "Its µF cannot be read: roughly ", figure("capacitance", low), " to ", figure("capacitance", high),
             ", which 30 to 50 µF per kilowatt gives for 230 V at 50 Hz; others lie beside it. Rough: nothing is bought by it. Read the"
             " capacitor itself out of circuit, or its maker's list.",
-        ), PRACTICE  # fmt: skip
+        ), PRACTICE, HEED  # fmt: skip
     if run and power:
         low, high = RULE_LOW_F_PER_W * power, RULE_HIGH_F_PER_W * power
         where = "inside" if low <= run <= high else "outside"
@@ -352,9 +358,13 @@ def _capacitor(plate: Plate, facts: PlateFacts) -> Told:
             f", which 30 to 50 µF per kilowatt gives.{why} The label wins.",
         ), PRACTICE  # fmt: skip
     if plate.capacitor_voltage and facts.rated_voltage_v and plate.capacitor_voltage.si < facts.rated_voltage_v:
-        yield ("Its volts are below the motor's own: a run capacitor stands above line volts. Look again.",), PRACTICE
+        yield (
+            ("Its volts are below the motor's own: a run capacitor stands above line volts. Look again.",),
+            PRACTICE,
+            HEED,
+        )
     if plate.shared_capacitor == "yes":
-        yield ("The other section is the compressor's: it must stay connected or be replaced as well.",), PRACTICE
+        yield ("The other section is the compressor's: it must stay connected or be replaced as well.",), PRACTICE, HEED
 
 
 def _start_capacitor(plate: Plate, facts: PlateFacts) -> Told:

@@ -13,7 +13,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, asked, chosen, quantity_of, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, asked, chosen, moment, quantity_of, told
 
 WHEN = re.compile(r"(\d{4})-(0[1-9]|1[0-2])-(\d{2}) ([01]\d|2[0-3]):[0-5]\d")
 
@@ -121,7 +121,7 @@ class ReadingSet(Identified):
         "Was it right then?", "A set from when nothing was wrong is the yardstick of the cause ladder."
     )
     running: Entry | None = asked("running_time", "Running for", "measured", "A cold motor reads other amps and speed.")
-    taken_at: str | None = told("When", "Year-month-day hour:minute, for example 2026-03-01 14:30.", longest=16)
+    taken_at: str | None = moment("When", "Year-month-day hour:minute, for example 2026-03-01 14:30.", longest=16)
     taken_by: str | None = told("By whom", longest=LONGEST_NAME)
     note: str | None = told("Note", longest=400)
 
@@ -258,5 +258,5 @@ def refuse_future(reading: ReadingSet, now: str) -> None:
     """
     if reading.taken_at and reading.taken_at > now:
         raise ChangeRefused(
-            f"{reading.taken_at} lies in the future. The set is kept as it was: correct the date, or the clock it was read from."
+            "That time lies in the future. The set is kept as it was: correct the date, or the clock it was read from."
         )

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.loop import Loop
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
 from modest_rotor.core.stations.traits import Traits
 
 MOST_SIGNS, MOST_TRIALS, MOST_MARKS = 120, 60, 400
@@ -31,7 +31,7 @@ class Sign(Identified):
     found: str | None = told("What was found", longest=400)
     basis: str | None = told("Signed on", "What the step showed when it was signed.", longest=400)
     who: str = told("Who", default="", longest=LONGEST_NAME)
-    at: str | None = told("When", longest=20)
+    at: str | None = moment("When")
 
 
 class Opening(StrEnum):
@@ -64,7 +64,7 @@ class Trial(Identified):
     )
     source: str | None = told("Read from", "A person, or a device.", longest=LONGEST_NAME)
     who: str | None = told("Who", longest=LONGEST_NAME)
-    at: str | None = told("When", longest=20)
+    at: str | None = moment("When")
 
 
 class LoudMark(Identified):
@@ -74,7 +74,7 @@ class LoudMark(Identified):
     level: Entry | None = asked("sound_level", "Sound level", "measured")
     going: Literal["up", "down"] | None = chosen("On the way")
     who: str | None = told("Who", longest=LONGEST_NAME)
-    at: str | None = told("When", longest=20)
+    at: str | None = moment("When")
 
 
 class Sweep(Sheet):

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from functools import cache
 from typing import Any, TypeVar
 
@@ -25,6 +26,12 @@ def told(label: str, help_text: str = "", default: Any = None, longest: int = LO
     return Field(default=default, title=label, description=help_text, max_length=longest)
 
 
+def moment(label: str, help_text: str = "", longest: int = 20) -> Any:
+    """A field that takes a time, kept as UTC like 2026-03-01 14:30; the edges tell and take it on the reader's clock."""
+    extra: dict[str, Any] = {"time": True}
+    return Field(default=None, title=label, description=help_text, max_length=longest, json_schema_extra=extra)
+
+
 def chosen(label: str, help_text: str = "") -> Any:
     """A field that takes one of a few answers."""
     return Field(default=None, title=label, description=help_text)
@@ -35,6 +42,33 @@ def quantity_of(model: type[BaseModel], field: str) -> str | None:
     """The quantity that a field takes, or ``None`` for words and choices."""
     extra = model.model_fields[field].json_schema_extra
     return str(extra["quantity"]) if isinstance(extra, dict) and "quantity" in extra else None
+
+
+@cache
+def is_moment(model: type[BaseModel], field: str) -> bool:
+    """Whether a field takes a time."""
+    extra = model.model_fields[field].json_schema_extra
+    return isinstance(extra, dict) and bool(extra.get("time"))
+
+
+Whole = TypeVar("Whole", bound=BaseModel)
+
+
+def with_moments(whole: Whole, told: Callable[[str], str]) -> Whole:
+    """The same, with every time in it as ``told`` tells it: for a page or a paper of another clock than UTC's.
+
+    :param told: from a time as it is kept to the same as it is shown.
+    """
+    changed: dict[str, Any] = {}
+    for name in type(whole).model_fields:
+        value = getattr(whole, name)
+        if isinstance(value, str) and is_moment(type(whole), name):
+            changed[name] = told(value)
+        elif isinstance(value, BaseModel):
+            changed[name] = with_moments(value, told)
+        elif isinstance(value, tuple):
+            changed[name] = tuple(with_moments(one, told) if isinstance(one, BaseModel) else one for one in value)
+    return whole.model_copy(update=changed)
 
 
 def storable(value: Any) -> Any:

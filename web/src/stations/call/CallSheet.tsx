@@ -17,7 +17,7 @@ export function CallSheet() {
   const least = pump ? "call/minimum_water_flow" : "call/minimum_airflow";
   const isProtected = call?.protected != null && call.protected !== "no";
   return (
-    <Sheet station="call">
+    <Sheet station="call" asks={false}>
       <Asked path="call/reason" />
       <Asked path="machine/wheel" />
       <Asked path="call/protected" />
@@ -27,10 +27,10 @@ export function CallSheet() {
           <Words path="call/who_was_asked" />
         </>
       )}
-      <Question label={factsOf("call/complaints").label} help={factsOf("call/complaints").help}>
+      <Question path="call/complaints">
         <ChoicesField path="call/complaints" />
       </Question>
-      <Question label={factsOf("call/notes").label}>
+      <Question path="call/notes">
         <WordsField path="call/notes" lines={2} />
       </Question>
       <Words path="call/serves" />
@@ -53,7 +53,6 @@ export function CallSheet() {
       </Part>
       <Fold
         title="What will be removed"
-        note="its serial, date code and part number as text, and photographs"
         holds={under(...REMOVED)}
         startsOpen={REMOVED.some((path) => call?.[path.slice(5) as "serial"])}
       >
@@ -75,18 +74,16 @@ const FileLink = chakra("a", {
 });
 
 function Asked({ path }: { path: string }) {
-  const facts = factsOf(path);
   return (
-    <Question label={facts.label} help={facts.help}>
+    <Question path={path}>
       <ChoiceField path={path} />
     </Question>
   );
 }
 
 function Words({ path }: { path: string }) {
-  const facts = factsOf(path);
   return (
-    <Question label={facts.label} help={facts.help}>
+    <Question path={path}>
       <WordsField path={path} />
     </Question>
   );

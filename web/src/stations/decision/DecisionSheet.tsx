@@ -1,6 +1,7 @@
+import { At } from "../../shared/At";
 import { Box } from "@chakra-ui/react";
 
-import { factsOf, WordsField } from "../../shared/fields";
+import { WordsField } from "../../shared/fields";
 import { useJob } from "../../shared/job";
 import { colourOf, InlineMark } from "../../shared/marks";
 import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
@@ -9,8 +10,11 @@ import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
 import { Waits } from "../../shared/Working";
 import type { Schemas } from "../../shared/api";
+import { ownZone } from "../../shared/times";
 
 type Option = Schemas["OptionAnswer"];
+
+const COLUMNS = "minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr) 120px";
 
 /** Which option, why, who agreed to what; and the report that a customer reads. */
 export function DecisionSheet() {
@@ -19,8 +23,15 @@ export function DecisionSheet() {
   const chosen = view.document.decision?.chosen ?? null;
   return (
     <Sheet station="decision">
-      <Part title="Which?" note="none is put forward; the numbers are those of Options">
+      <Part title="Which?" sentence="None is put forward; the numbers are those of Options.">
         {options.length === 0 && <Box>Nothing can be chosen yet: {assessment.options.waits}.</Box>}
+        {options.length > 0 && (
+          <Box display={{ base: "none", md: "grid" }} gridTemplateColumns={COLUMNS} columnGap="14px" px="4px">
+            <Micro />
+            <Micro>saves a year</Micro>
+            <Micro>payback</Micro>
+          </Box>
+        )}
         {options.map((option) => (
           <Choice key={option.id} option={option} chosen={option.id === chosen} />
         ))}
@@ -30,10 +41,10 @@ export function DecisionSheet() {
           </Box>
         )}
       </Part>
-      <Question label={factsOf("decision/why").label} help={factsOf("decision/why").help}>
+      <Question path="decision/why">
         <WordsField path="decision/why" lines={3} />
       </Question>
-      <Question label={factsOf("decision/left_open").label} help={factsOf("decision/left_open").help}>
+      <Question path="decision/left_open">
         <WordsField path="decision/left_open" lines={2} />
       </Question>
       <Approvals />
@@ -47,7 +58,7 @@ function Choice({ option, chosen }: { option: Option; chosen: boolean }) {
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: "minmax(0, 1fr) 110px", md: "minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1fr) 120px" }}
+      gridTemplateColumns={{ base: "minmax(0, 1fr) 110px", md: COLUMNS }}
       gap="2px 14px"
       alignItems="center"
       py="6px"
@@ -69,28 +80,30 @@ function Choice({ option, chosen }: { option: Option; chosen: boolean }) {
           <Micro display="block">{option.fits}</Micro>
         )}
       </Box>
-      <Box fontSize="small" gridColumn={{ base: "1", md: "auto" }}>
-        saving:{" "}
-        {option.saved_energy.figure ? (
-          <FigureText figure={option.saved_energy.figure} />
-        ) : (
-          <Waits result={option.saved_energy} />
-        )}
-      </Box>
-      <Box fontSize="small" gridColumn={{ base: "1", md: "auto" }}>
-        payback:{" "}
-        {option.payback.figure ? <FigureText figure={option.payback.figure} /> : <Waits result={option.payback} />}
-      </Box>
+      <Told named="saves a year" option={option} result={option.saved_energy} />
+      <Told named="payback" option={option} result={option.payback} />
       <Press
         type="button"
         aria-pressed={chosen}
+        aria-label={option.stop && !chosen ? undefined : `${chosen ? "Chosen:" : "Choose"} ${option.letter}`}
         disabled={!!option.stop && !chosen}
         gridColumn={{ base: "2", md: "auto" }}
         gridRow={{ base: "1", md: "auto" }}
         onClick={() => void desk.choose("decision/chosen", chosen ? null : option.id)}
       >
-        {chosen ? "Chosen" : option.stop ? "Stopped" : `Choose ${option.letter}`}
+        {chosen ? "Chosen" : option.stop ? "Stopped" : "Choose"}
       </Press>
+    </Box>
+  );
+}
+
+/** A figure of an option under its heading, which stands before it on a phone; a stop has said why there is none. */
+function Told({ named, option, result }: { named: string; option: Option; result: Schemas["Result"] }) {
+  if (option.stop) return <Box display={{ base: "none", md: "block" }} />;
+  return (
+    <Box fontSize="small" gridColumn={{ base: "1", md: "auto" }}>
+      <Micro display={{ base: "inline", md: "none" }}>{named} </Micro>
+      {result.figure ? <FigureText figure={result.figure} /> : <Waits result={result} />}
     </Box>
   );
 }
@@ -101,11 +114,11 @@ function Approvals() {
   const approvals = view.document.decision?.approvals ?? [];
   const waivers = view.document.options?.waivers ?? [];
   return (
-    <Part title="Approvals" note="who gave them, in which role">
+    <Part title="Approvals">
       {waivers.map((waiver) => (
         <Box key={waiver.id} py="4px" borderTop="1px solid" borderColor="hair">
           Stop “{waiver.check?.replaceAll("_", " ")}”: <b>{waiver.who}</b> answers for it, {waiver.reason}{" "}
-          <Micro>{waiver.at}</Micro>
+          <At at={waiver.at} />
         </Box>
       ))}
       {approvals.map((approval, index) => {
@@ -151,26 +164,30 @@ function ReportPart() {
   const { view } = useJob();
   const { units } = useUnits();
   const at = `/api/jobs/${view.id}/report`;
+  const zone = encodeURIComponent(ownZone());
   return (
-    <Part title="The customer’s report" note="page one for the customer, then the engineer’s, then the workings">
+    <Part
+      title="The customer’s report"
+      sentence="Page one for the customer, then the engineer’s, then the workings; dated the day it is made, the PDF in the units of the site."
+    >
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="20px">
-        <Question label={factsOf("decision/made_for").label} help={factsOf("decision/made_for").help}>
+        <Question path="decision/made_for">
           <WordsField path="decision/made_for" />
         </Question>
-        <Question label={factsOf("decision/made_by").label} help={factsOf("decision/made_by").help}>
+        <Question path="decision/made_by">
           <WordsField path="decision/made_by" />
         </Question>
       </Box>
       <Box display="flex" gap="8px 20px" flexWrap="wrap" alignItems="center" pt="6px">
-        <Out href={`${at}.pdf`} name="PDF" />
-        <Out href={`${at}.xlsx?units=${units}`} name="spreadsheet" />
+        <Out href={`${at}.pdf?zone=${zone}`} name="PDF" />
+        <Out href={`${at}.xlsx?units=${units}&zone=${zone}`} name="spreadsheet" />
         <Out href={`${at}.json`} name="numbers as JSON" />
         <a href={`/jobs/${view.id}/report`} style={LINK}>
           view to print
         </a>
       </Box>
       <Small>
-        It tells job revision {view.revision}, dated the day it is made; the PDF is in the units of the site.{" "}
+        Revision {view.revision}.{" "}
         <a href="/firm" style={LINK}>
           In whose name it is made
         </a>

@@ -35,7 +35,7 @@ export function DutySheet() {
   const partial = steps.some((step) => step.flow_share && step.flow_share.si < 1);
   return (
     <Sheet station="duty" action={{ label: "Add a step", run: () => void desk.add("duty/steps") }}>
-      <Part title="The year in steps" note="at most 24 steps and 8,784 hours; the rest is off">
+      <Part title="The year in steps" sentence="At most 24 steps and 8,784 hours; the rest is off." term="duty-step">
         {steps.length > 0 && <Head />}
         {steps.map((step, index) => (
           <StepLine key={step.id} step={step} number={index + 1} />
@@ -47,7 +47,7 @@ export function DutySheet() {
       <LogPart />
       <Templates />
       {partial && (
-        <Question label={factsOf("duty/part_flow").label} help={factsOf("duty/part_flow").help}>
+        <Question path="duty/part_flow">
           <ChoiceField path="duty/part_flow" />
         </Question>
       )}
@@ -68,12 +68,12 @@ function Prices() {
     <Part title="Price and machine">
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
         <AskedQuantity path="duty/energy_price" />
-        <Question label={factsOf("duty/currency").label} help={factsOf("duty/currency").help}>
+        <Question path="duty/currency">
           <WordsField path="duty/currency" placeholder={assessment.currency ?? currency ?? ""} />
         </Question>
         <AskedQuantity path={fixed} />
       </Box>
-      <Question label={factsOf("duty/tariff").label} help={factsOf("duty/tariff").help}>
+      <Question path="duty/tariff">
         <ChoiceField path="duty/tariff" />
       </Question>
       {duty?.tariff === "seasonal" && <FieldGrid paths={["duty/summer_price", "duty/summer_share"]} />}
@@ -87,7 +87,7 @@ function Besides() {
   const { assessment } = useJob();
   return (
     <>
-      <Fold title="Starts, fan between calls, emissions" note="worked out, not argued about" holds={holdsStarts}>
+      <Fold title="Starts, fan between calls, emissions" holds={holdsStarts}>
         <FieldGrid paths={["duty/starts", "duty/run_up", "duty/inrush", "duty/emission_rate"]} />
         <Box py="6px">
           {assessment.duty.starts.label} <WorkedFigure name="starts" result={assessment.duty.starts} />
@@ -96,7 +96,7 @@ function Besides() {
         <LabelledField path="duty/circulation" />
         <AlwaysOn />
       </Fold>
-      <Fold title="Heat and cold" note="each stands on its own line, so that nobody counts it unseen" holds={holdsHeat}>
+      <Fold title="Heat and cold" holds={holdsHeat}>
         <FieldGrid paths={HEAT} />
       </Fold>
     </>

@@ -7,6 +7,7 @@ import { Fold } from "../../shared/Fold";
 import { useView } from "../../shared/job";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { FigureText } from "../../shared/Words";
+import { Picture } from "../../shared/Picture";
 
 type Report = Schemas["LogReport"];
 type LogIn = Schemas["LogIn"];
@@ -141,18 +142,24 @@ function spoken(bars: readonly Schemas["Bar"][]): string {
 function Histogram({ bars }: { bars: readonly Schemas["Bar"][] }) {
   const most = Math.max(...bars.map((bar) => bar.share), 0.01);
   return (
-    <Box role="img" aria-label={spoken(bars)} maxWidth="420px" pt="8px">
-      <Box display="flex" alignItems="flex-end" height="60px" gap="2px" borderBottom="1px solid" borderColor="rule">
-        {bars.map((bar) => (
-          <Bar key={bar.low} style={{ height: `${(100 * bar.share) / most}%` }} />
-        ))}
+    <Picture
+      title="Share of the running time by load"
+      head={["load, % of the highest", "% of the time"]}
+      rows={() => bars.map((bar) => [100 * bar.low, 100 * bar.share])}
+    >
+      <Box role="img" aria-label={spoken(bars)} maxWidth="420px" pt="8px">
+        <Box display="flex" alignItems="flex-end" height="60px" gap="2px" borderBottom="1px solid" borderColor="rule">
+          {bars.map((bar) => (
+            <Bar key={bar.low} style={{ height: `${(100 * bar.share) / most}%` }} />
+          ))}
+        </Box>
+        <Box display="flex" justifyContent="space-between">
+          <Micro>0</Micro>
+          <Micro>share of the running time by load, of the highest</Micro>
+          <Micro>100 %</Micro>
+        </Box>
       </Box>
-      <Box display="flex" justifyContent="space-between">
-        <Micro>0</Micro>
-        <Micro>share of the running time by load, of the highest</Micro>
-        <Micro>100 %</Micro>
-      </Box>
-    </Box>
+    </Picture>
   );
 }
 

@@ -9,7 +9,7 @@ import { Press, Small } from "../../shared/parts";
 /** Years by kind of building, to begin with where nobody knows better. */
 export function Templates() {
   return (
-    <Fold title="Begin from a kind of building" note="invented years; every hour from here is marked assumed">
+    <Fold title="Begin from a kind of building" note="every hour is marked assumed">
       <List />
     </Fold>
   );

@@ -3,6 +3,7 @@ import { scaleLinear } from "d3-scale";
 
 import type { Schemas } from "../../shared/api";
 import { useJob } from "../../shared/job";
+import { Picture } from "../../shared/Picture";
 
 const SIZE = { width: 682, height: 148, foot: 118, top: 22, left: 44, right: 640 };
 const WHOLE_YEAR_H = 8760;
@@ -36,49 +37,55 @@ export function YearPicture() {
   const watts = scaleLinear([0, most || 1], [SIZE.foot, SIZE.top]).nice(3);
   const starts = told.map((_, index) => told.slice(0, index).reduce((sum, step) => sum + step.hours, 0));
   return (
-    <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={spoken(told)}>
-      {[0, 0.5, 1].map((share) => (
-        <g key={share}>
-          <line x1={SIZE.left} x2={SIZE.right} y1={y(share)} y2={y(share)} stroke="var(--chakra-colors-hair)" />
-          <text x={SIZE.left - 6} y={y(share) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-            {share * 100} %
-          </text>
-        </g>
-      ))}
-      <text x={SIZE.left} y={11} fill="var(--chakra-colors-ink2)">
-        blocks: flow asked for, % of full
-      </text>
-      {most > 0 && (
-        <>
-          {watts.ticks(3).map((tick) => (
-            <text key={tick} x={SIZE.right + 6} y={watts(tick) + 4} fill="var(--chakra-colors-ink2)">
-              {tick.toLocaleString("en")}
+    <Picture
+      title="The year: flow asked for, and watts of today"
+      head={["step", "hours a year", "flow, % of full", "W today"]}
+      rows={() => told.map(({ name, hours, share, watts: taken }) => [name, hours, 100 * share, taken])}
+    >
+      <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={spoken(told)}>
+        {[0, 0.5, 1].map((share) => (
+          <g key={share}>
+            <line x1={SIZE.left} x2={SIZE.right} y1={y(share)} y2={y(share)} stroke="var(--chakra-colors-hair)" />
+            <text x={SIZE.left - 6} y={y(share) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+              {share * 100} %
             </text>
-          ))}
-          <text x={SIZE.width} y={11} textAnchor="end" fill="var(--chakra-colors-ink)">
-            line: watts of today
-          </text>
-        </>
-      )}
-      {told.map((step, index) => (
-        <StepBlock
-          key={step.id}
-          left={x(starts[index] ?? 0)}
-          right={x((starts[index] ?? 0) + step.hours)}
-          top={y(step.share)}
-          watts={step.watts === null ? null : watts(step.watts)}
-          name={step.name || `step ${index + 1}`}
-        />
-      ))}
-      {[0, 2000, 4000, 6000, 8000].map((hours) => (
-        <text key={hours} x={x(hours)} y={SIZE.foot + 17} textAnchor="middle" fill="var(--chakra-colors-ink2)">
-          {hours.toLocaleString("en")}
+          </g>
+        ))}
+        <text x={SIZE.left} y={11} fill="var(--chakra-colors-ink2)">
+          blocks: flow asked for, % of full
         </text>
-      ))}
-      <text x={SIZE.width} y={SIZE.foot + 17} textAnchor="end" fill="var(--chakra-colors-ink2)">
-        hours
-      </text>
-    </Svg>
+        {most > 0 && (
+          <>
+            {watts.ticks(3).map((tick) => (
+              <text key={tick} x={SIZE.right + 6} y={watts(tick) + 4} fill="var(--chakra-colors-ink2)">
+                {tick.toLocaleString("en")}
+              </text>
+            ))}
+            <text x={SIZE.width} y={11} textAnchor="end" fill="var(--chakra-colors-ink)">
+              line: watts of today
+            </text>
+          </>
+        )}
+        {told.map((step, index) => (
+          <StepBlock
+            key={step.id}
+            left={x(starts[index] ?? 0)}
+            right={x((starts[index] ?? 0) + step.hours)}
+            top={y(step.share)}
+            watts={step.watts === null ? null : watts(step.watts)}
+            name={step.name || `step ${index + 1}`}
+          />
+        ))}
+        {[0, 2000, 4000, 6000, 8000].map((hours) => (
+          <text key={hours} x={x(hours)} y={SIZE.foot + 17} textAnchor="middle" fill="var(--chakra-colors-ink2)">
+            {hours.toLocaleString("en")}
+          </text>
+        ))}
+        <text x={SIZE.width} y={SIZE.foot + 17} textAnchor="end" fill="var(--chakra-colors-ink2)">
+          hours
+        </text>
+      </Svg>
+    </Picture>
   );
 }
 

@@ -1,3 +1,4 @@
+import { At } from "../../shared/At";
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -110,7 +111,7 @@ function Marks({ finding }: { finding: Finding }) {
       </Box>
       {(finding.marks ?? []).map((mark) => (
         <Small key={mark.id} display="block">
-          {mark.at} {mark.who ?? ""}: <b>{mark.state}</b>
+          <At at={mark.at} /> {mark.who ?? ""}: <b>{mark.state}</b>
           {mark.note && `, ${mark.note}`}
         </Small>
       ))}

@@ -27,14 +27,12 @@ export function FindingsSheet() {
       ))}
       {!(dead && (view.document.readings ?? []).length === 0) && <LadderPart />}
       <Part title="Findings" note={found.length ? "open one for its evidence and its proof" : undefined}>
-        {found.length === 0 && (
-          <Box py="6px">Nothing was found. That proves nothing yet: it says what the readings so far allow.</Box>
-        )}
+        {found.length === 0 && <Box py="6px">Nothing was found, as far as these readings go.</Box>}
         {found.map((finding) => (
           <FindingRow key={finding.key} finding={finding} />
         ))}
       </Part>
-      <RulesLink to="/rules">every rule, with its threshold and source</RulesLink>
+      <RulesLink to="/rules">every rule</RulesLink>
     </Sheet>
   );
 }

@@ -20,24 +20,22 @@ export function LadderPart() {
   });
   const { data } = ladder;
   return (
-    <Part title="What explains it" note={data?.now ? `${data.now}, against ${data.against ?? ""}` : undefined}>
+    <Part
+      title="What explains it"
+      sentence={data && !data.waits ? data.source : undefined}
+      note={data?.now ? `${data.now}, against ${data.against ?? ""}` : undefined}
+    >
       {ladder.error && <Box role="alert">{ladder.error.message}</Box>}
       {!data && !ladder.error && <Small fontStyle="italic">being worked out</Small>}
       {data?.waits && <Small fontStyle="italic">{data.waits}</Small>}
-      {data?.still && (
-        <Box fontWeight={600}>
-          The readings stand where this machine’s should. Of what else is found on this page they say nothing.
-        </Box>
-      )}
+      {data?.still && <Box fontWeight={600}>The readings stand where this machine’s should.</Box>}
       {data?.rough && (
         <Box color="ochre">
-          Held against plate and design only, which is rough. A set from when it was right tells far more: mark one on
-          Readings.
+          Rough: held against plate and design only. On Readings, mark a set from when it was right.
         </Box>
       )}
       {!data?.still && data?.rungs?.map((rung, index) => <RungRow key={rung.cause} rung={rung} place={index + 1} />)}
       {!data?.still && data?.test && <Test test={data.test} />}
-      {data && !data.waits && <Micro display="block">{data.source}</Micro>}
     </Part>
   );
 }

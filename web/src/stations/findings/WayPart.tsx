@@ -16,7 +16,7 @@ const WORDS: Record<Step["state"], string> = { good: "good", "the fault": "fault
 /** A chain of checks: each decides the next. The caution stands before the hand, both outcomes before the check. */
 export function WayPart({ way }: { way: Schemas["CheckWay"] }) {
   return (
-    <Part title={way.title} note="one thing after the other, until the fault is found">
+    <Part title={way.title} sentence="One thing after the other, until the fault is found.">
       {(way.steps ?? []).map((step, index) => (
         <StepRow key={`${step.path} ${index}`} step={step} number={index + 1} />
       ))}

@@ -13,7 +13,7 @@ import { useReader } from "../../shared/reader";
 import { useUnits } from "../../shared/units";
 import { useLane } from "../../shared/useOutbox";
 import { Waiting } from "../../shared/Waiting";
-import { asUtc, nowUtc } from "./times";
+import { asUtc, nowUtc } from "../../shared/times";
 import { type LogView, useTakeLog } from "./LogSheet";
 
 type Taken = Schemas["TakenIn"];
@@ -68,7 +68,7 @@ export function AddReading({ log }: { log: LogView }) {
   const sets = view.document.readings ?? [];
   const { error } = over;
   return (
-    <Fold title="Add a reading" note="of a visit, or a set of this job">
+    <Fold title="Add a reading">
       <Box
         display="grid"
         gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(auto-fill, minmax(150px, 1fr))" }}

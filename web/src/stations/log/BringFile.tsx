@@ -9,6 +9,7 @@ import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { useUnits } from "../../shared/units";
 import { type LogView, useTakeLog } from "./LogSheet";
+import { dayOf, ownZone } from "../../shared/times";
 
 type FileIn = Schemas["FileIn"];
 type Taken = Schemas["TakenIn"];
@@ -42,7 +43,7 @@ export function BringFile({ log }: { log: LogView }) {
   };
   const error = look.error ?? bring.error;
   return (
-    <Fold title="From a file" note="CSV with times, weeks to years">
+    <Fold title="From a file" note="CSV">
       <Box display="flex" gap="14px" flexWrap="wrap" alignItems="center">
         <FilePress>
           bring a CSV of readings
@@ -54,11 +55,18 @@ export function BringFile({ log }: { log: LogView }) {
               const chosen = event.target.files?.[0];
               if (!chosen) return;
               const setting = log.settings[0] ?? "as it runs";
-              void chosen
-                .text()
-                .then((text) =>
-                  lookAt({ text, mapping: {}, units_of: {}, units, who, setting, source: chosen.name.slice(0, 100) }),
-                );
+              void chosen.text().then((text) =>
+                lookAt({
+                  text,
+                  mapping: {},
+                  units_of: {},
+                  units,
+                  who,
+                  setting,
+                  zone: ownZone(),
+                  source: chosen.name.slice(0, 100),
+                }),
+              );
             }}
           />
         </FilePress>
@@ -88,10 +96,8 @@ export function BringFile({ log }: { log: LogView }) {
         <Box role="region" aria-label="What the file says" pt="8px">
           <Box>
             {look.data.readings.toLocaleString("en")} readings of {look.data.rows.toLocaleString("en")} rows
-            {look.data.first && look.data.last
-              ? `, ${look.data.first.slice(0, 10)} to ${look.data.last.slice(0, 10)}`
-              : ""}
-            ; times in “{look.data.time_column}”, taken as UTC.
+            {look.data.first && look.data.last ? `, ${dayOf(look.data.first)} to ${dayOf(look.data.last)}` : ""}; times
+            in “{look.data.time_column}”, taken as {file.zone || "UTC"}.
           </Box>
           {look.data.remarks.map((remark) => (
             <Small key={remark} display="block">

@@ -8,8 +8,8 @@ import { Fold } from "../../shared/Fold";
 import { Micro, Press, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { Part } from "../../shared/Sheet";
-import { dayOf, type LogView, useTakeLog } from "./LogSheet";
-import { asUtc } from "./times";
+import { dayWords, type LogView, useTakeLog } from "./LogSheet";
+import { asUtc } from "../../shared/times";
 
 /** What was serviced when; each lets begin anew what it should. */
 export function Events({ log }: { log: LogView }) {
@@ -45,17 +45,17 @@ function OneEvent({ log, event }: { log: LogView; event: Schemas["EventLine"] })
       borderColor="hair"
       data-service={event.kind}
     >
-      <Box minWidth="150px">{dayOf(event.at)}</Box>
+      <Box minWidth="150px">{dayWords(event.at)}</Box>
       <Box flex="1">
         <b>{event.words}</b>
         {event.note ? `: ${event.note}` : ""} <Micro>{event.who}</Micro>
       </Box>
-      {event.due && <Small>due again {dayOf(event.due)}</Small>}
+      {event.due && <Small>due again {dayWords(event.due)}</Small>}
       <Word
         type="button"
         mx="0"
         px="0"
-        aria-label={`Remove ${event.words}, ${dayOf(event.at)}`}
+        aria-label={`Remove ${event.words}, ${dayWords(event.at)}`}
         onClick={() => remove.mutate()}
       >
         remove

@@ -74,7 +74,7 @@ function Told({ log }: { log: LogView }) {
         </Box>
         {answer.drifts && log.since && (
           <Box>
-            Since about {dayOf(log.since)}, on {answer.setting}, read by {answer.source}.
+            Since about {dayWords(log.since)}, on {answer.setting}, read by {answer.source}.
           </Box>
         )}
         <Lines lines={[answer.capacitor, answer.frozen].filter((line) => line.length > 0)} />
@@ -87,13 +87,13 @@ function Told({ log }: { log: LogView }) {
         )}
         {log.next_visit && (
           <Box pt="4px">
-            <b>Next visit {dayOf(log.next_visit)}:</b> <PhraseText phrase={answer.next_why} />.{" "}
+            <b>Next visit {dayWords(log.next_visit)}:</b> <PhraseText phrase={answer.next_why} />.{" "}
             <Link to="/visits">all visits</Link>
           </Box>
         )}
       </Box>
       {answer.causes.length > 0 && (
-        <Part title="What explains it" note="each cause put into the solved machine; shares are of the likelihood">
+        <Part title="What explains it" sentence="each cause put into the solved machine; shares are of the likelihood">
           {answer.causes.map((cause) => (
             <Box
               key={cause.cause}
@@ -173,9 +173,9 @@ function sentenceOf(words: string) {
 }
 
 function monthOf(at: string) {
-  return new Date(at).toLocaleDateString("en-GB", { month: "long", year: "numeric", timeZone: "UTC" });
+  return new Date(at).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
 }
 
-export function dayOf(at: string) {
-  return new Date(at).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric", timeZone: "UTC" });
+export function dayWords(at: string) {
+  return new Date(at).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
 }

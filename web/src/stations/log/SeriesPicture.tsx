@@ -1,10 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { scaleLinear, scaleUtc } from "d3-scale";
+import { scaleLinear, scaleTime } from "d3-scale";
 import { memo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { inUnits, unitOf, write } from "../../shared/figures";
 import { Micro } from "../../shared/parts";
+import { Picture } from "../../shared/Picture";
+import { dayOf } from "../../shared/times";
 import { useUnits } from "../../shared/units";
 import { useIsWide } from "../../shared/width";
 
@@ -30,7 +32,7 @@ function spoken(series: Schemas["Series"], units: "ip" | "si"): string {
     const { value: text, unit } = write({ quantity: series.quantity, value, basis: "measured" }, units);
     return `${text} ${unit}`.trim();
   };
-  const day = (number: number | undefined) => new Date((number ?? 0) * DAY_MS).toISOString().slice(0, 10);
+  const day = (number: number | undefined) => dayOf(new Date((number ?? 0) * DAY_MS));
   const [first, last] = [series.values[0], series.values.at(-1)];
   if (first === undefined || last === undefined) return `${series.title} over time: no readings`;
   const trend = series.trend ?? [];
@@ -59,7 +61,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
   // Wild readings stand at the edge rather than flatten all others.
   const [low, high] = middle(ends);
   const room = ROOM * (high - low || Math.abs(high) || 1);
-  const x = scaleUtc(span, [size.left, size.right]);
+  const x = scaleTime(span, [size.left, size.right]);
   const y = scaleLinear([low - room, high + room], [size.foot, size.top])
     .clamp(true)
     .nice(3);
@@ -86,91 +88,97 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
         </Box>
         <Box color="ink2">{told ? `healthy ${told.value}` : ""}</Box>
       </Box>
-      <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={spoken(series, units)}>
-        {y.ticks(3).map((tick) => (
-          <g key={tick}>
-            <line x1={size.left} x2={size.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
-            <text x={size.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-              {tick.toLocaleString("en")}
-            </text>
-          </g>
-        ))}
-        {bandLow != null && bandHigh != null && (
-          <rect
-            x={size.left}
-            width={size.right - size.left}
-            y={y(bandHigh)}
-            height={Math.max(y(bandLow) - y(bandHigh), 1)}
-            fill="var(--chakra-colors-verdigris)"
-            opacity={0.24}
-          />
-        )}
-        {now != null && (
-          <line
-            x1={size.left}
-            x2={size.right}
-            y1={y(now)}
-            y2={y(now)}
-            stroke="var(--chakra-colors-verdigris)"
-            strokeWidth={1.5}
-          />
-        )}
-        <path
-          d={values
-            .map((value, index) => {
-              const at = x(new Date((series.days[index] ?? 0) * DAY_MS));
-              return `M${at.toFixed(1)} ${y(value).toFixed(1)}h.01`;
-            })
-            .join("")}
-          stroke="var(--chakra-colors-ink2)"
-          strokeWidth={3.4}
-          strokeLinecap="round"
-          opacity={0.55}
-        />
-        {first && last && (
-          <line
-            x1={x(first[0])}
-            y1={y(first[1])}
-            x2={x(last[0])}
-            y2={y(last[1])}
-            stroke={colour}
-            strokeWidth={series.moved ? 3 : 1.6}
-          />
-        )}
-        {events.map((event) => {
-          const at = new Date(event.at);
-          if (at < span[0] || at > span[1]) return null;
-          return (
-            <line
-              key={event.id}
-              x1={x(at)}
-              x2={x(at)}
-              y1={size.top}
-              y2={size.foot}
-              stroke="var(--chakra-colors-ink)"
-              strokeDasharray="2 3"
+      <Picture
+        title={`${series.title} over time, ${unitOf(series.quantity, units)}`}
+        head={["day", unitOf(series.quantity, units) || series.title]}
+        rows={() => values.map((value, place) => [dayOf(new Date((series.days[place] ?? 0) * DAY_MS)), value])}
+      >
+        <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={spoken(series, units)}>
+          {y.ticks(3).map((tick) => (
+            <g key={tick}>
+              <line x1={size.left} x2={size.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+              <text x={size.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+                {tick.toLocaleString("en")}
+              </text>
+            </g>
+          ))}
+          {bandLow != null && bandHigh != null && (
+            <rect
+              x={size.left}
+              width={size.right - size.left}
+              y={y(bandHigh)}
+              height={Math.max(y(bandLow) - y(bandHigh), 1)}
+              fill="var(--chakra-colors-verdigris)"
+              opacity={0.24}
             />
-          );
-        })}
-        {x.ticks(size.ticks).map((tick) => (
-          <text
-            key={tick.getTime()}
-            x={x(tick)}
-            y={size.foot + 17}
-            textAnchor="middle"
-            fill="var(--chakra-colors-ink2)"
-          >
-            {monthWord(tick)}
-          </text>
-        ))}
-      </Svg>
+          )}
+          {now != null && (
+            <line
+              x1={size.left}
+              x2={size.right}
+              y1={y(now)}
+              y2={y(now)}
+              stroke="var(--chakra-colors-verdigris)"
+              strokeWidth={1.5}
+            />
+          )}
+          <path
+            d={values
+              .map((value, index) => {
+                const at = x(new Date((series.days[index] ?? 0) * DAY_MS));
+                return `M${at.toFixed(1)} ${y(value).toFixed(1)}h.01`;
+              })
+              .join("")}
+            stroke="var(--chakra-colors-ink2)"
+            strokeWidth={3.4}
+            strokeLinecap="round"
+            opacity={0.55}
+          />
+          {first && last && (
+            <line
+              x1={x(first[0])}
+              y1={y(first[1])}
+              x2={x(last[0])}
+              y2={y(last[1])}
+              stroke={colour}
+              strokeWidth={series.moved ? 3 : 1.6}
+            />
+          )}
+          {events.map((event) => {
+            const at = new Date(event.at);
+            if (at < span[0] || at > span[1]) return null;
+            return (
+              <line
+                key={event.id}
+                x1={x(at)}
+                x2={x(at)}
+                y1={size.top}
+                y2={size.foot}
+                stroke="var(--chakra-colors-ink)"
+                strokeDasharray="2 3"
+              />
+            );
+          })}
+          {x.ticks(size.ticks).map((tick) => (
+            <text
+              key={tick.getTime()}
+              x={x(tick)}
+              y={size.foot + 17}
+              textAnchor="middle"
+              fill="var(--chakra-colors-ink2)"
+            >
+              {monthWord(tick)}
+            </text>
+          ))}
+        </Svg>
+      </Picture>
     </Box>
   );
 });
 
 function monthWord(at: Date) {
-  const month = at.toLocaleString("en", { month: "short", timeZone: "UTC" });
-  return at.getUTCMonth() === 0 ? `${month} ${at.getUTCFullYear()}` : month;
+  const month = at.toLocaleString("en", { month: "short" });
+  return at.getMonth() === 0 ? `${month} ${at.getFullYear()}` : month;
 }
 
 /** The range that all but the wildest values lie in. */

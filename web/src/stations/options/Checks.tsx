@@ -1,3 +1,4 @@
+import { At } from "../../shared/At";
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -65,7 +66,7 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
       )}
       {check.waived_by && (
         <Box>
-          {check.waived_by.who} answers for it: {check.waived_by.reason} <Micro>{check.waived_by.at}</Micro>
+          {check.waived_by.who} answers for it: {check.waived_by.reason} <At at={check.waived_by.at} />
         </Box>
       )}
       {stops && (check.can_be_waived ? <Waive option={option} check={check} /> : <Micro>Nobody can waive this.</Micro>)}

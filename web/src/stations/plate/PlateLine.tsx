@@ -18,7 +18,7 @@ export function PlateLine() {
     await desk.fillPlate();
   };
   return (
-    <Part title="Typed as one line" note={factsOf("plate/line").help}>
+    <Part title="Typed as one line" sentence={factsOf("plate/line").help}>
       <WordsField path="plate/line" lines={2} placeholder="HP 3/4 V 208-230 A 4.8 RPM 1075 HZ 60 PH 1 MFD 10 FR 48Y" />
       <SiteNumbers />
       {pieces.length > 0 && (

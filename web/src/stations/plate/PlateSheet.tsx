@@ -1,12 +1,13 @@
-import { Box } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 
 import { FieldGrid } from "../../shared/AnyField";
-import type { Entry, Result, Schemas } from "../../shared/api";
+import type { Result, Schemas } from "../../shared/api";
+import { ExplainedHeading, ExplainedLabel } from "../../shared/Explained";
 import { ChoiceField, factsOf, QuantityField } from "../../shared/fields";
 import { unitOf } from "../../shared/figures";
 import { Fold, under } from "../../shared/Fold";
-import { useField, useJob } from "../../shared/job";
-import { Micro, Small } from "../../shared/parts";
+import { useJob } from "../../shared/job";
+import { Micro } from "../../shared/parts";
 import { Photos } from "../../shared/Photos";
 import { Part, Question, Sheet, StandingKey } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
@@ -66,22 +67,26 @@ export function PlateSheet() {
   const said = view.document.plate;
   const filled = (paths: readonly string[]) =>
     paths.filter((path) => said?.[path.slice("plate/".length) as "frame"] != null).length;
+  const meanings = plate.meaning ?? [];
+  const ordinary = meanings.filter((one) => !one.heed);
   const unread = !said?.rated_power && !said?.rated_speed;
   return (
     <Sheet station="plate">
       <PlateLine />
-      {FIELDS.map((path) => (
-        <FieldRow key={path} path={path} />
-      ))}
-      <Row label={factsOf("plate/phases").label} unit="" help={factsOf("plate/phases").help}>
-        <ChoiceField path="plate/phases" said={(choice) => (choice === 1 ? "one" : "three")} />
-      </Row>
-      <FieldRow path="plate/run_capacitance" />
-      <Question label={factsOf("plate/motor_kind").label} help={factsOf("plate/motor_kind").help}>
+      <Rows>
+        {FIELDS.map((path) => (
+          <FieldRow key={path} path={path} />
+        ))}
+        <Row label={<ExplainedLabel path="plate/phases" />} unit="">
+          <ChoiceField path="plate/phases" said={(choice) => (choice === 1 ? "one" : "three")} />
+        </Row>
+        <FieldRow path="plate/run_capacitance" />
+      </Rows>
+      <Question path="plate/motor_kind">
         <ChoiceField path="plate/motor_kind" said={(kind) => KIND_WORDS[kind] ?? String(kind)} />
       </Question>
       {said?.motor_kind === "electronic" && (
-        <Question label={factsOf("plate/holds").label} help={factsOf("plate/holds").help}>
+        <Question path="plate/holds">
           <ChoiceField path="plate/holds" />
         </Question>
       )}
@@ -93,12 +98,7 @@ export function PlateSheet() {
       >
         <FieldGrid paths={[...SECOND, "plate/wired_for"]} />
       </Fold>
-      <Fold
-        title="The capacitors’ own labels"
-        note="volts, tolerance, shared or not, start capacitor"
-        holds={under(...CAPACITOR)}
-        startsOpen={filled(CAPACITOR) > 0}
-      >
+      <Fold title="The capacitors’ own labels" holds={under(...CAPACITOR)} startsOpen={filled(CAPACITOR) > 0}>
         <FieldGrid paths={CAPACITOR} />
       </Fold>
       <Fold
@@ -120,28 +120,34 @@ export function PlateSheet() {
         <FieldGrid paths={PRINTED} />
       </Fold>
       <Photos of="plate" title="Photograph of the plate" />
-      <Part title="What it means" note="press a figure for its working">
-        <WorkedRow name="poles" result={plate.poles} quantity="poles" />
-        <WorkedRow name="synchronous" result={plate.synchronous_speed} quantity="speed" />
-        <WorkedRow name="slip" result={plate.rated_slip} quantity="slip" />
-        <WorkedRow name="torque" result={plate.rated_torque} quantity="torque" />
-        {(plate.meaning ?? []).map((meaning, index) => (
-          <MeaningRow key={index} meaning={meaning} first={plate.meaning?.[index - 1]?.label !== meaning.label} />
-        ))}
+      <Part title="What it means">
+        <Rows>
+          <WorkedRow name="poles" result={plate.poles} quantity="poles" />
+          <WorkedRow name="synchronous" result={plate.synchronous_speed} quantity="speed" />
+          <WorkedRow name="slip" result={plate.rated_slip} quantity="slip" />
+          <WorkedRow name="torque" result={plate.rated_torque} quantity="torque" />
+        </Rows>
+        <Meanings told={meanings.filter((one) => one.heed)} />
       </Part>
-      <Fold title="What such a motor should show" note="by a motor fitted to this plate and every reading">
-        {plate.expected.map((result, index) => (
-          <WorkedRow
-            key={result.label}
-            name={`expected-${index}`}
-            result={result}
-            quantity={result.figure?.quantity ?? "efficiency"}
-          />
-        ))}
+      {ordinary.length > 0 && (
+        <Fold title="What else stands on it, explained" note={namesOf(ordinary)}>
+          <Meanings told={ordinary} />
+        </Fold>
+      )}
+      <Fold title="What such a motor should show">
+        <Rows>
+          {plate.expected.map((result, index) => (
+            <WorkedRow
+              key={result.label}
+              name={`expected-${index}`}
+              result={result}
+              quantity={result.figure?.quantity ?? "efficiency"}
+            />
+          ))}
+        </Rows>
       </Fold>
       <Fold
         title="No plate, or none that can be read"
-        note="from its speed, three windings, and what is on it"
         holds={under("identification")}
         startsOpen={unread || assessment.identity.length > 0}
       >
@@ -163,6 +169,16 @@ function leadsNote(leads: number, calls: number) {
   return leads + calls ? `${leads} leads, ${calls} calls` : "kept for putting it back, and for set-up";
 }
 
+function Meanings({ told }: { told: Schemas["Meaning"][] }) {
+  return told.map((meaning, index) => (
+    <MeaningRow key={index} meaning={meaning} first={told[index - 1]?.label !== meaning.label} />
+  ));
+}
+
+function namesOf(meanings: Schemas["Meaning"][]) {
+  return [...new Set(meanings.map((one) => one.label))].join(", ").toLowerCase();
+}
+
 function MeaningRow({ meaning, first }: { meaning: Schemas["Meaning"]; first: boolean }) {
   return (
     <Box
@@ -181,20 +197,34 @@ function MeaningRow({ meaning, first }: { meaning: Schemas["Meaning"]; first: bo
   );
 }
 
-interface RowProps {
-  label: string;
-  unit: string;
-  help: string;
-  /** Whether the help only repeats what the line under the figure says. */
-  quiet?: boolean;
-  children: React.ReactNode;
-}
-
-function Row({ label, unit, help, quiet = false, children }: RowProps) {
+/** Rows in two columns where there is room. */
+function Rows({ children }: { children: React.ReactNode }) {
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: "minmax(0, 1fr) minmax(120px, 46%)", md: "130px 44px 170px minmax(0, 1fr)" }}
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "repeat(auto-fit, minmax(300px, 1fr))" }}
+      columnGap="28px"
+      alignItems="start"
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** A unit beside its label, where it has no column of its own. */
+const NarrowUnit = chakra(Micro, { base: { display: { base: "inline", md: "none" }, paddingLeft: "6px" } });
+
+interface RowProps {
+  label: React.ReactNode;
+  unit: string;
+  children: React.ReactNode;
+}
+
+function Row({ label, unit, children }: RowProps) {
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "minmax(0, 1fr) minmax(120px, 46%)", md: "minmax(0, 1fr) 44px minmax(120px, 40%)" }}
       gap="0 14px"
       alignItems="center"
       minHeight="49px"
@@ -202,30 +232,26 @@ function Row({ label, unit, help, quiet = false, children }: RowProps) {
       borderColor="hair"
       py="2px"
     >
-      <Box>
-        {label} <Micro display={{ base: "inline", md: "none" }}>{unit}</Micro>
-      </Box>
+      {label}
       <Micro textAlign="right" display={{ base: "none", md: "block" }}>
         {unit}
       </Micro>
       {children}
-      <Small gridColumn={{ base: "1 / -1", md: "auto" }} display={{ base: quiet ? "none" : "block", md: "block" }}>
-        {help}
-      </Small>
     </Box>
   );
 }
 
 function FieldRow({ path }: { path: string }) {
   const { units, currency } = useUnits();
-  const { value } = useField<Entry>(path);
-  const facts = factsOf(path);
+  const unit = unitOf(factsOf(path).quantity ?? "", units, currency);
   return (
     <Row
-      label={facts.label}
-      unit={unitOf(facts.quantity ?? "", units, currency)}
-      help={value ? "plate" : facts.help}
-      quiet={value !== null}
+      label={
+        <ExplainedLabel path={path}>
+          <NarrowUnit>{unit}</NarrowUnit>
+        </ExplainedLabel>
+      }
+      unit={unit}
     >
       <QuantityField path={path} />
     </Row>
@@ -234,19 +260,22 @@ function FieldRow({ path }: { path: string }) {
 
 function WorkedRow({ name, result, quantity }: { name: string; result: Result; quantity: string }) {
   const { units } = useUnits();
+  const unit = result.figure ? unitOf(quantity, units) : "";
   return (
-    <>
+    <Box>
       <Row
-        label={result.label}
-        unit={result.figure ? unitOf(quantity, units) : ""}
-        help={result.figure ? "worked out" : ""}
-        quiet
+        label={
+          <ExplainedHeading label={result.label}>
+            <NarrowUnit>{unit}</NarrowUnit>
+          </ExplainedHeading>
+        }
+        unit={unit}
       >
         <Box textAlign="right" fontSize={result.figure ? "figure" : "small"}>
           <WorkedFigure name={name} result={result} unit={false} />
         </Box>
       </Row>
       <WorkingPanel name={name} result={result} />
-    </>
+    </Box>
   );
 }

@@ -15,6 +15,7 @@ import { WhoField } from "../../shared/WhoField";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { LoggerFile } from "./LoggerFile";
+import { asLocal, dayOf } from "../../shared/times";
 
 type StepProof = Schemas["StepProof"];
 
@@ -36,7 +37,10 @@ export function ProofSheet() {
       <AskedSets />
       <ReadAfter />
       {steps.length > 0 && (
-        <Part title="At each duty step" note="watts before are those of the machine put right, at the flow reached">
+        <Part
+          title="At each duty step"
+          sentence="Watts before are those of the machine put right, at the flow reached."
+        >
           {steps.map((step) => (
             <StepRow key={step.step} step={step} />
           ))}
@@ -139,7 +143,7 @@ function AskedSets() {
           borderColor="ochre"
         >
           <Box flex="1 1 260px">
-            <b>{set.title}</b> was read {set.taken_at}, after Set-up was last signed. On which machine?
+            <b>{set.title}</b> was read {asLocal(set.taken_at)}, after Set-up was last signed. On which machine?
           </Box>
           <Press type="button" onClick={() => desk.choose(`readings/${set.id}/stage`, "after")}>
             As set up: after
@@ -328,7 +332,7 @@ function SignOff() {
       {signed.map((line) => (
         <Box key={line.number} py="2px" data-signed-off={line.number}>
           {line.number}. <b>{line.who}</b>
-          {line.role ? `, ${line.role}` : ""}, {line.at.slice(0, 10)} <Micro>revision {line.revision}</Micro>{" "}
+          {line.role ? `, ${line.role}` : ""}, {dayOf(line.at)} <Micro>revision {line.revision}</Micro>{" "}
           <Link to={`/jobs/${view.id}/signed/${line.number}`}>read what was signed</Link>
         </Box>
       ))}

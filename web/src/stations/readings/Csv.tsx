@@ -7,6 +7,7 @@ import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { useView } from "../../shared/job";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
+import { ownZone } from "../../shared/times";
 
 const LOOK_AFTER_MS = 250;
 
@@ -24,7 +25,7 @@ export const Csv = memo(function Csv() {
   const [mapping, setMapping] = useState<Record<string, string>>({});
   const [unitsOf, setUnitsOf] = useState<Record<string, string>>({});
   const timer = useRef(0);
-  const file = { text, mapping, units_of: unitsOf, units };
+  const file = { text, mapping, units_of: unitsOf, units, zone: ownZone() };
   const look = useMutation<Proposal, Refused, Schemas["CsvIn"]>({
     onSuccess: (found) => setProposal(found),
     mutationFn: (wanted) =>
@@ -54,7 +55,7 @@ export const Csv = memo(function Csv() {
     <>
       <Box display="flex" gap="20px" flexWrap="wrap" alignItems="center">
         <a
-          href={`/api/jobs/${view.id}/readings.csv`}
+          href={`/api/jobs/${view.id}/readings.csv?zone=${encodeURIComponent(ownZone())}`}
           download
           style={{ minHeight: 44, display: "inline-flex", alignItems: "center" }}
         >

@@ -25,7 +25,7 @@ export function Needles() {
     placeholderData: (before) => before,
   });
   return (
-    <Part title="If one thing changed" note="which way each needle would go, in % of what it shows now; ± is 95 %">
+    <Part title="If one thing changed" sentence="Which way each needle would go, in % of what it shows now; ± is 95 %.">
       {!open && (
         <Press type="button" onClick={() => setOpen(true)}>
           Show

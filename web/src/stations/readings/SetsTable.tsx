@@ -2,6 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { memo, type ReactNode, useMemo } from "react";
 
 import type { Schemas } from "../../shared/api";
+import { ExplainedHeading, ExplainedLabel } from "../../shared/Explained";
 import { factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
 import { Fold } from "../../shared/Fold";
 import { unitOf, writeBand } from "../../shared/figures";
@@ -161,7 +162,11 @@ const LineLabel = memo(function LineLabel({ label, unit, change }: Omit<LineProp
   const quantity = unit && factsOf(`readings/x/${unit}`).quantity;
   return (
     <div data-label>
-      {label}
+      {unit && factsOf(`readings/x/${unit}`).label === label ? (
+        <ExplainedLabel path={`readings/x/${unit}`} />
+      ) : (
+        <ExplainedHeading label={label} />
+      )}
       {quantity && <Micro>{unitOf(quantity, units)}</Micro>}
       {change && <span data-change-narrow>{change}</span>}
     </div>
@@ -186,8 +191,8 @@ function tableRules(columns: GridColumns) {
     },
     "& [data-label]": {
       gridColumn: { base: "1 / -1", md: "auto" },
-      py: "6px",
       display: "flex",
+      alignItems: "center",
       flexWrap: "wrap",
       gap: "0 6px",
       alignContent: "center",

@@ -9,6 +9,7 @@ import { useJob, useView } from "../../shared/job";
 import { Press } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { loopRunEnded, loopRunNow } from "./acts";
+import { Picture } from "../../shared/Picture";
 
 const LOOK_EVERY_MS = 500;
 const SIZE = { width: 640, height: 210, left: 46, right: 590, top: 22, foot: 178 } as const;
@@ -85,73 +86,79 @@ function Trace({ run }: { run: Run }) {
   const line = (of: (index: number) => number) =>
     samples.map((one, index) => `${x(one.at_s).toFixed(1)},${of(index).toFixed(1)}`).join(" ");
   return (
-    <Svg
-      viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
-      role="img"
-      aria-label={spoken(values, last, unitOf(quantity, units, currency))}
+    <Picture
+      title="The value at the sensor over time"
+      head={["s", unitOf(quantity, units, currency) || "value", "Hz"]}
+      rows={() => samples.map((one, place) => [one.at_s, values[place] ?? null, one.hertz])}
     >
-      {y.ticks(4).map((tick) => (
-        <g key={tick}>
-          <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
-          <text x={SIZE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+      <Svg
+        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        role="img"
+        aria-label={spoken(values, last, unitOf(quantity, units, currency))}
+      >
+        {y.ticks(4).map((tick) => (
+          <g key={tick}>
+            <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+            <text x={SIZE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+              {tick}
+            </text>
+          </g>
+        ))}
+        {hertz.ticks(4).map((tick) => (
+          <text key={tick} x={SIZE.right + 6} y={hertz(tick) + 4} fill="var(--chakra-colors-violet)">
             {tick}
           </text>
-        </g>
-      ))}
-      {hertz.ticks(4).map((tick) => (
-        <text key={tick} x={SIZE.right + 6} y={hertz(tick) + 4} fill="var(--chakra-colors-violet)">
-          {tick}
-        </text>
-      ))}
-      {set !== null && (
-        <line
-          x1={SIZE.left}
-          x2={SIZE.right}
-          y1={y(set)}
-          y2={y(set)}
-          stroke="var(--chakra-colors-ink)"
-          strokeDasharray="1 4"
+        ))}
+        {set !== null && (
+          <line
+            x1={SIZE.left}
+            x2={SIZE.right}
+            y1={y(set)}
+            y2={y(set)}
+            stroke="var(--chakra-colors-ink)"
+            strokeDasharray="1 4"
+          />
+        )}
+        {run.stepped_s != null && (
+          <line
+            x1={x(run.stepped_s)}
+            x2={x(run.stepped_s)}
+            y1={SIZE.top}
+            y2={SIZE.foot}
+            stroke="var(--chakra-colors-ink2)"
+            strokeDasharray="2 4"
+          />
+        )}
+        <polyline
+          points={line((index) => hertz(samples[index]?.hertz ?? 0))}
+          fill="none"
+          stroke="var(--chakra-colors-violet)"
+          strokeDasharray="5 4"
+          strokeWidth={1.5}
         />
-      )}
-      {run.stepped_s != null && (
-        <line
-          x1={x(run.stepped_s)}
-          x2={x(run.stepped_s)}
-          y1={SIZE.top}
-          y2={SIZE.foot}
-          stroke="var(--chakra-colors-ink2)"
-          strokeDasharray="2 4"
+        <polyline
+          points={line((index) => y(values[index] ?? 0))}
+          fill="none"
+          stroke="var(--chakra-colors-copper)"
+          strokeWidth={2}
         />
-      )}
-      <polyline
-        points={line((index) => hertz(samples[index]?.hertz ?? 0))}
-        fill="none"
-        stroke="var(--chakra-colors-violet)"
-        strokeDasharray="5 4"
-        strokeWidth={1.5}
-      />
-      <polyline
-        points={line((index) => y(values[index] ?? 0))}
-        fill="none"
-        stroke="var(--chakra-colors-copper)"
-        strokeWidth={2}
-      />
-      <line x1={SIZE.left} x2={SIZE.right} y1={SIZE.foot} y2={SIZE.foot} stroke="var(--chakra-colors-rule)" />
-      {x.ticks(6).map((tick) => (
-        <text key={tick} x={x(tick)} y={SIZE.foot + 18} textAnchor="middle" fill="var(--chakra-colors-ink2)">
-          {tick}
+        <line x1={SIZE.left} x2={SIZE.right} y1={SIZE.foot} y2={SIZE.foot} stroke="var(--chakra-colors-rule)" />
+        {x.ticks(6).map((tick) => (
+          <text key={tick} x={x(tick)} y={SIZE.foot + 18} textAnchor="middle" fill="var(--chakra-colors-ink2)">
+            {tick}
+          </text>
+        ))}
+        <text x={SIZE.right} y={SIZE.height - 1} textAnchor="end" fill="var(--chakra-colors-ink2)">
+          s
         </text>
-      ))}
-      <text x={SIZE.right} y={SIZE.height - 1} textAnchor="end" fill="var(--chakra-colors-ink2)">
-        s
-      </text>
-      <text x={SIZE.left} y={12} fill="var(--chakra-colors-ink2)">
-        {unitOf(quantity, units, currency)} at the sensor{set === null ? "" : "; dotted: set point"}
-      </text>
-      <text x={SIZE.right + 40} y={12} textAnchor="end" fill="var(--chakra-colors-violet)">
-        Hz, dashed
-      </text>
-    </Svg>
+        <text x={SIZE.left} y={12} fill="var(--chakra-colors-ink2)">
+          {unitOf(quantity, units, currency)} at the sensor{set === null ? "" : "; dotted: set point"}
+        </text>
+        <text x={SIZE.right + 40} y={12} textAnchor="end" fill="var(--chakra-colors-violet)">
+          Hz, dashed
+        </text>
+      </Svg>
+    </Picture>
   );
 }
 

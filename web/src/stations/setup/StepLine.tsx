@@ -1,3 +1,4 @@
+import { At } from "../../shared/At";
 import { Box, chakra } from "@chakra-ui/react";
 import { memo, type ReactNode, useState } from "react";
 
@@ -5,7 +6,7 @@ import { LabelledField } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
 import { Line } from "../../shared/devices";
 import { useView } from "../../shared/job";
-import { Micro, Press, SeverityWord, Small } from "../../shared/parts";
+import { Press, SeverityWord, Small } from "../../shared/parts";
 import { PhraseText } from "../../shared/Words";
 import { WhoField } from "../../shared/WhoField";
 import { signing } from "./acts";
@@ -96,7 +97,7 @@ function SignedBy({ sign }: { sign: Schemas["Sign"] }) {
   return (
     <span data-signed={sign.state}>
       {sign.state === "not needed here" ? "not needed, " : ""}
-      {sign.who} <Micro>{sign.at}</Micro>
+      {sign.who} <At at={sign.at} />
     </span>
   );
 }
@@ -140,7 +141,7 @@ function Signing({ step }: { step: Step }) {
         <Box pt="8px" fontSize="small">
           {signs.map((one) => (
             <Box key={one.id}>
-              {one.at}: <b>{one.who}</b>, {one.state}
+              <At at={one.at} /> <b>{one.who}</b>, {one.state}
               {one.found ? `: ${one.found}` : ""}
             </Box>
           ))}

@@ -3,6 +3,7 @@ import { scaleLinear } from "d3-scale";
 
 import type { Figure, Schemas } from "../../shared/api";
 import { useJob } from "../../shared/job";
+import { Picture } from "../../shared/Picture";
 import { useIsWide } from "../../shared/width";
 
 /** Wide, and for a phone, where the same letters must stay as large. */
@@ -48,69 +49,78 @@ export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"
       .map((one) => `${x(one.hertz).toFixed(1)},${y(one.level).toFixed(1)}`)
       .join(" ");
   return (
-    <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={spoken(levels, sweep.skips)}>
-      {levels.length > 0 &&
-        y.ticks(4).map((tick) => (
-          <g key={tick}>
-            <line x1={size.left} x2={size.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
-            <text x={size.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-              {tick}
-            </text>
-          </g>
-        ))}
-      {sweep.skips.map((band) => (
-        <rect
-          key={band.low.value}
-          x={x(band.low.value)}
-          width={Math.max(x(band.high.value) - x(band.low.value), 2)}
-          y={size.top}
-          height={size.foot - size.top}
-          fill="var(--chakra-colors-brick)"
-          opacity={0.22}
-        />
-      ))}
-      {limit !== null && levels.length > 0 && (
-        <line
-          x1={size.left}
-          x2={size.right}
-          y1={y(limit)}
-          y2={y(limit)}
-          stroke="var(--chakra-colors-ink)"
-          strokeDasharray="2 4"
-        />
-      )}
-      <polyline points={line("up")} fill="none" stroke="var(--chakra-colors-violet)" strokeWidth={2} />
-      <polyline
-        points={line("down")}
-        fill="none"
-        stroke="var(--chakra-colors-violet)"
-        strokeWidth={2}
-        strokeDasharray="5 4"
-      />
-      {marks.map((mark) =>
-        mark.frequency ? (
-          <path
-            key={mark.id}
-            d={`M${x(mark.frequency.si)} ${size.foot} l-5 9 h10 z`}
+    <Picture
+      title="Sound level over frequency"
+      head={["Hz", "going", "dB(A)"]}
+      rows={() => [
+        ...levels.map((one) => [one.hertz, one.going, one.level]),
+        ...marks.map((mark) => [mark.frequency?.si ?? null, mark.going ?? null, mark.level?.si ?? "marked loud"]),
+      ]}
+    >
+      <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={spoken(levels, sweep.skips)}>
+        {levels.length > 0 &&
+          y.ticks(4).map((tick) => (
+            <g key={tick}>
+              <line x1={size.left} x2={size.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
+              <text x={size.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
+                {tick}
+              </text>
+            </g>
+          ))}
+        {sweep.skips.map((band) => (
+          <rect
+            key={band.low.value}
+            x={x(band.low.value)}
+            width={Math.max(x(band.high.value) - x(band.low.value), 2)}
+            y={size.top}
+            height={size.foot - size.top}
             fill="var(--chakra-colors-brick)"
+            opacity={0.22}
           />
-        ) : null,
-      )}
-      <line x1={size.left} x2={size.right} y1={size.foot} y2={size.foot} stroke="var(--chakra-colors-rule)" />
-      {x.ticks(8).map((tick) => (
-        <text key={tick} x={x(tick)} y={size.foot + 24} textAnchor="middle" fill="var(--chakra-colors-ink2)">
-          {tick}
+        ))}
+        {limit !== null && levels.length > 0 && (
+          <line
+            x1={size.left}
+            x2={size.right}
+            y1={y(limit)}
+            y2={y(limit)}
+            stroke="var(--chakra-colors-ink)"
+            strokeDasharray="2 4"
+          />
+        )}
+        <polyline points={line("up")} fill="none" stroke="var(--chakra-colors-violet)" strokeWidth={2} />
+        <polyline
+          points={line("down")}
+          fill="none"
+          stroke="var(--chakra-colors-violet)"
+          strokeWidth={2}
+          strokeDasharray="5 4"
+        />
+        {marks.map((mark) =>
+          mark.frequency ? (
+            <path
+              key={mark.id}
+              d={`M${x(mark.frequency.si)} ${size.foot} l-5 9 h10 z`}
+              fill="var(--chakra-colors-brick)"
+            />
+          ) : null,
+        )}
+        <line x1={size.left} x2={size.right} y1={size.foot} y2={size.foot} stroke="var(--chakra-colors-rule)" />
+        {x.ticks(8).map((tick) => (
+          <text key={tick} x={x(tick)} y={size.foot + 24} textAnchor="middle" fill="var(--chakra-colors-ink2)">
+            {tick}
+          </text>
+        ))}
+        <text x={size.right} y={size.height - 1} textAnchor="end" fill="var(--chakra-colors-ink2)">
+          Hz at the drive’s output
         </text>
-      ))}
-      <text x={size.right} y={size.height - 1} textAnchor="end" fill="var(--chakra-colors-ink2)">
-        Hz at the drive’s output
-      </text>
-      {levels.length > 0 && (
-        <text x={size.left} y={10} fill="var(--chakra-colors-ink2)">
-          dB(A); line up, dashed down, dotted: loud from here
-        </text>
-      )}
-    </Svg>
+        {levels.length > 0 && (
+          <text x={size.left} y={10} fill="var(--chakra-colors-ink2)">
+            dB(A); line up, dashed down, dotted: loud from here
+          </text>
+        )}
+      </Svg>
+    </Picture>
   );
 }
 

@@ -1,0 +1,77 @@
+import { Box } from "@chakra-ui/react";
+import { useEffect, useRef } from "react";
+import { Link, useLocation } from "react-router";
+
+import { TopLine } from "../app/TopLine";
+import type { Schemas } from "../shared/api";
+import { useGlossary } from "../shared/Explained";
+import { Micro } from "../shared/parts";
+import { STATIONS } from "../shared/stations";
+
+type Term = Schemas["Term"];
+
+/** Every term in one sentence, by the station at which it is met; an address can name one. */
+export function Glossary() {
+  const glossary = useGlossary();
+  const wanted = useLocation().hash.slice(1);
+  useEffect(() => {
+    document.title = "Glossary · Modest Rotor";
+  }, []);
+  return (
+    <>
+      <TopLine trail={[{ label: "Board", to: "/" }, { label: "Glossary" }]} />
+      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
+        <Box as="h1" fontSize="title" fontWeight={600} py="8px" borderBottom="2px solid" borderColor="ink">
+          Glossary
+        </Box>
+        {glossary.error && <Box role="alert">{glossary.error.message}</Box>}
+        {STATIONS.map((station) => {
+          const own = (glossary.data ?? []).filter((term) => term.station === station.id);
+          if (own.length === 0) return null;
+          return (
+            <Box as="section" key={station.id} pt="12px" aria-label={station.title}>
+              <Box as="h2" fontWeight={600}>
+                {station.title}
+              </Box>
+              {own.map((term) => (
+                <TermRow key={term.code} term={term} wanted={term.code === wanted} />
+              ))}
+            </Box>
+          );
+        })}
+      </Box>
+    </>
+  );
+}
+
+/** One term; the one that the address names is brought into sight and takes the focus. */
+function TermRow({ term, wanted }: { term: Term; wanted: boolean }) {
+  const row = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!wanted) return;
+    row.current?.scrollIntoView({ block: "center" });
+    row.current?.focus({ preventScroll: true });
+  }, [wanted]);
+  return (
+    <Box
+      ref={row}
+      id={term.code}
+      tabIndex={-1}
+      display="grid"
+      gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1fr) minmax(0, 2.6fr) minmax(0, 1.6fr)" }}
+      gap="2px 20px"
+      py="8px"
+      px="6px"
+      borderBottom="1px solid"
+      borderColor="hair"
+      background={wanted ? "desk" : undefined}
+      scrollMarginTop="60px"
+    >
+      <Box fontWeight={600}>{term.term}</Box>
+      <Box>
+        {term.sentence} {term.working && <Link to={`/workings/${term.working}`}>its working</Link>}
+      </Box>
+      <Micro>{term.source}</Micro>
+    </Box>
+  );
+}

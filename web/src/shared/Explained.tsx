@@ -1,0 +1,102 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+import { memo, type ReactNode, useId, useState } from "react";
+import { Link } from "react-router";
+
+import { headings } from "../generated/fields";
+import { api, type Refused, type Schemas, taken } from "./api";
+import { factsOf } from "./fields";
+import { Small } from "./parts";
+
+type Term = Schemas["Term"];
+
+/** The trade's terms; asked for when the first one is pressed. */
+export function useGlossary(wanted = true) {
+  return useQuery<Term[], Refused>({
+    queryKey: ["glossary"],
+    queryFn: () => taken(api.GET("/api/glossary")),
+    staleTime: Infinity,
+    enabled: wanted,
+  });
+}
+
+const Opener = chakra("button", {
+  base: {
+    minHeight: "44px",
+    maxWidth: "100%",
+    textAlign: "left",
+    fontWeight: "inherit",
+    textDecoration: "underline dotted",
+    textDecorationColor: "rule",
+    textUnderlineOffset: "4px",
+    _hover: { textDecorationColor: "ink" },
+    _expanded: { textDecoration: "underline" },
+  },
+  variants: {
+    // Within a line of text the line stays as high as its words.
+    inline: { yes: { minHeight: 0, paddingBlock: "12px", marginBlock: "-12px" } },
+  },
+});
+
+interface ExplainedProps {
+  children: ReactNode;
+  /** What is said of it; empty where the glossary's own sentence is all. */
+  sentence?: ReactNode;
+  /** The glossary's code of it, where it is a term of the trade. */
+  term?: string | undefined;
+  inline?: boolean;
+}
+
+/** A label that is pressed for one sentence about it; a term of the trade leads on to the glossary. */
+export const Explained = memo(function Explained({ children, sentence, term, inline = false }: ExplainedProps) {
+  const [open, setOpen] = useState(false);
+  const id = useId();
+  const glossary = useGlossary(open && !sentence);
+  if (!sentence && !term) return <span>{children}</span>;
+  const own = glossary.data?.find((one) => one.code === term);
+  return (
+    <>
+      <Opener
+        type="button"
+        inline={inline ? "yes" : undefined}
+        aria-expanded={open}
+        aria-controls={open ? id : undefined}
+        data-explained
+        onClick={() => setOpen(!open)}
+      >
+        {children}
+      </Opener>
+      {open && (
+        <Box id={id} role="note" fontWeight={400} flexBasis="100%" gridColumn="1 / -1" order={1} pb="6px">
+          <Small>{sentence ?? own?.sentence ?? glossary.error?.message ?? "…"}</Small>{" "}
+          {term && (
+            <Small>
+              <Link to={`/glossary#${term}`}>glossary</Link>
+            </Small>
+          )}
+        </Box>
+      )}
+    </>
+  );
+});
+
+/** What a result is headed, pressed for what it means where that is a term of the trade. */
+export function ExplainedHeading({ label, children }: { label: string; children?: ReactNode }) {
+  return (
+    <Explained term={label in headings ? headings[label as keyof typeof headings] : undefined}>
+      {label}
+      {children}
+    </Explained>
+  );
+}
+
+/** The label of the field at a path, pressed for what is meant. */
+export function ExplainedLabel({ path, children }: { path: string; children?: ReactNode }) {
+  const { label, help, term } = factsOf(path);
+  return (
+    <Explained sentence={help} term={term}>
+      {label}
+      {children}
+    </Explained>
+  );
+}
