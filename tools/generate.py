@@ -34,6 +34,7 @@ def main() -> int:
     files = {
         GENERATED / "openapi.json": _pretty(create_app().openapi()),
         GENERATED / "fields.ts": _fields(),
+        GENERATED / "helps.ts": _helps(),
         GENERATED / "quantities.ts": _quantities(),
         ROOT / "docs" / "formats" / "job-1.schema.json": _pretty(job_schema()),
         ROOT / "docs" / "formats" / "device-1.schema.json": _pretty(profile_schema()),
@@ -73,12 +74,23 @@ def fields_of_a_job() -> dict[str, dict[str, Any]]:
 
 
 def _fields() -> str:
-    body = json.dumps(fields_of_a_job(), indent=2, ensure_ascii=False)
+    facts = {
+        path: {name: value if name != "help" else True for name, value in fact.items()}
+        for path, fact in fields_of_a_job().items()
+    }
+    body = json.dumps(facts, indent=2, ensure_ascii=False)
     headings = json.dumps({label: term.code for term in all_terms() for label in term.labels}, indent=2)
     return (
         f"{HEADER}export const fields = {body} as const;\n\nexport type FieldName = keyof typeof fields;\n\n"
         f"/** Terms of the glossary by what results and columns are headed. */\nexport const headings = {headings} as const;\n"
     )
+
+
+def _helps() -> str:
+    """What is said of each field when its label is pressed: apart, so that it is fetched when the first one is."""
+    helps = {path: fact["help"] for path, fact in fields_of_a_job().items() if "help" in fact}
+    body = json.dumps(helps, indent=2, ensure_ascii=False)
+    return f"{HEADER}export const helps: Readonly<Record<string, string>> = {body};\n"
 
 
 def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any]]) -> None:
@@ -91,7 +103,9 @@ def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any
             listed = get_origin(info.annotation) is tuple
             _collect(inner, f"{path}/*" if listed else path, facts)
         elif info.title:
-            fact: dict[str, Any] = {"label": info.title, "help": info.description or ""}
+            fact: dict[str, Any] = {"label": info.title}
+            if info.description:
+                fact["help"] = info.description
             if quantity:
                 extra = info.json_schema_extra
                 assert isinstance(extra, dict)

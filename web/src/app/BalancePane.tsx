@@ -1,15 +1,17 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { scaleLinear } from "d3-scale";
-import { memo, useRef, useState } from "react";
+import { lazy, memo, Suspense, useRef, useState } from "react";
 
 import type { Figure, Schemas, Station } from "../shared/api";
-import { BalanceChart } from "../shared/BalanceChart";
 import { unitOf } from "../shared/figures";
 import { useJob } from "../shared/job";
 import { colourOf, InlineMark } from "../shared/marks";
 import { Micro, Press, Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import { FigureText } from "../shared/Words";
+
+/** Fetched where it is seen: on a phone the chart is opened, and most are not. */
+const BalanceChart = lazy(() => import("../shared/BalanceChart").then((chart) => ({ default: chart.BalanceChart })));
 
 type Balance = Schemas["Balance"];
 type Readout = Schemas["Readout"];
@@ -150,13 +152,15 @@ function Picture({ shown }: { shown: Shown }) {
           ))}
         </Box>
       )}
-      <BalanceChart
-        flowQuantity={balance.flow_quantity}
-        pressureQuantity={balance.pressure_quantity}
-        curves={curves}
-        points={points}
-        waits={balance.waits}
-      />
+      <Suspense fallback={<Box minHeight="400px" />}>
+        <BalanceChart
+          flowQuantity={balance.flow_quantity}
+          pressureQuantity={balance.pressure_quantity}
+          curves={curves}
+          points={points}
+          waits={balance.waits}
+        />
+      </Suspense>
       {curves.length > 0 &&
         balance.waits.map((words) => (
           <Small key={words} display="block" fontStyle="italic">

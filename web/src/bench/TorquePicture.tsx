@@ -1,11 +1,11 @@
 import { chakra } from "@chakra-ui/react";
 import { scaleLinear } from "d3-scale";
-import { line } from "d3-shape";
 
 import type { Schemas } from "../shared/api";
 import { inUnits, unitOf } from "../shared/figures";
 import { SeriesMark } from "../shared/marks";
 import { Picture } from "../shared/Picture";
+import { pathThrough } from "../shared/path";
 import { useUnits } from "../shared/units";
 import { meterText } from "./words";
 
@@ -30,10 +30,12 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
   const y = scaleLinear([0, most * 1.06 || 1], [PLOT.bottom, PLOT.top]).nice(5);
   const [, top = 1] = y.domain();
   const path = (torques: readonly number[]) =>
-    line<number>()
-      .defined((index) => torqueIn(torques[index] ?? 0) <= top * 1.001 && (torques[index] ?? 0) >= 0)
-      .x((index) => x(plane.speed[index] ?? 0))
-      .y((index) => y(torqueIn(torques[index] ?? 0)))(plane.speed.map((_, index) => index)) ?? "";
+    pathThrough(
+      plane.speed
+        .map((rpm, index) => [rpm, torques[index] ?? 0] as const)
+        .filter(([, value]) => value >= 0 && torqueIn(value) <= top * 1.001)
+        .map(([rpm, value]) => [x(rpm), y(torqueIn(value))] as const),
+    );
   const [atX, atY] = [x(speed), y(torqueIn(torque))];
   const said = `${meterText("speed", speed, units)} rpm, ${meterText("torque", torque, units)} ${unitOf("torque", units)}`;
   const slips = plane.field !== null && slip > 0;

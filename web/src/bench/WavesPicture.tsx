@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { scaleLinear } from "d3-scale";
 
 import { api, type Refused, type Schemas, taken } from "../shared/api";
+import { pathThrough } from "../shared/path";
 import { Small } from "../shared/parts";
 import { type BenchDesk, useBench } from "./desk";
 import { Picture } from "../shared/Picture";
@@ -128,9 +129,7 @@ function scaleOf(values: readonly number[], floor?: number) {
 }
 
 function pathOf(wave: Wave, x: (ms: number) => number, y: (value: number) => number): string {
-  return wave.ms
-    .map((ms, index) => `${index ? "L" : "M"}${x(ms).toFixed(1)},${y(wave.values[index] ?? 0).toFixed(1)}`)
-    .join("");
+  return pathThrough(wave.ms.map((ms, index) => [x(ms), y(wave.values[index] ?? 0)] as const));
 }
 
 const Svg = chakra("svg", {

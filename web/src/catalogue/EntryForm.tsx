@@ -7,6 +7,7 @@ import { api, type Entry, type Refused, type Schemas, taken } from "../shared/ap
 import { unitOf } from "../shared/figures";
 import { Micro, Press, Small } from "../shared/parts";
 import { useReader } from "../shared/reader";
+import { Help } from "../shared/Help";
 
 type Product = Schemas["Product"];
 type Texts = Record<string, string>;
@@ -18,7 +19,7 @@ const FACTS = Object.keys(fields)
 
 interface Facts {
   label: string;
-  help: string;
+  help?: boolean;
   quantity?: string;
   choices?: readonly (string | number)[];
 }
@@ -112,7 +113,11 @@ function Field({ facts, unit, value, locked, set }: FieldProps) {
       ) : (
         <Typed aria-label={facts.label} value={value} readOnly={locked} onChange={(event) => set(event.target.value)} />
       )}
-      {facts.help && <Micro display="block">{facts.help}</Micro>}
+      {facts.help && (
+        <Micro display="block">
+          <Help path={`${ROOT}${facts.field}`} />
+        </Micro>
+      )}
     </Box>
   );
 }

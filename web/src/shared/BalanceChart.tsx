@@ -1,10 +1,10 @@
 import { chakra } from "@chakra-ui/react";
 import { type ScaleLinear, scaleLinear } from "d3-scale";
-import { curveMonotoneX, line } from "d3-shape";
 
 import type { Schemas } from "./api";
 import { inUnits, unitOf, write } from "./figures";
 import { colourOf, SeriesMark } from "./marks";
+import { pathThrough } from "./path";
 import { useUnits } from "./units";
 
 type Curve = Schemas["BalanceCurve"];
@@ -239,7 +239,7 @@ function CurveLine({
   const places = curve.flow
     .map((flow, index): [number, number] => [x(flowIn(flow)), y(pressureIn(curve.pressure[index] ?? 0))])
     .filter(([, top]) => top >= PLOT.top - 1);
-  const drawn = line().curve(curveMonotoneX)(places) ?? "";
+  const drawn = pathThrough(places);
   const isSystem = curve.kind === "system";
   const [endX, endY] = places[isSystem ? places.length - 1 : Math.floor(places.length * labelPlace(curve))] ?? [0, 0];
   const label = curve.label.split(", ")[0] ?? curve.label;

@@ -6,6 +6,7 @@ import { Link } from "react-router";
 import { headings } from "../generated/fields";
 import { api, type Refused, type Schemas, taken } from "./api";
 import { factsOf } from "./fields";
+import { Help } from "./Help";
 import { Small } from "./parts";
 
 type Term = Schemas["Term"];
@@ -32,10 +33,6 @@ const Opener = chakra("button", {
     _hover: { textDecorationColor: "ink" },
     _expanded: { textDecoration: "underline" },
   },
-  variants: {
-    // Within a line of text the line stays as high as its words.
-    inline: { yes: { minHeight: 0, paddingBlock: "12px", marginBlock: "-12px" } },
-  },
 });
 
 interface ExplainedProps {
@@ -44,11 +41,10 @@ interface ExplainedProps {
   sentence?: ReactNode;
   /** The glossary's code of it, where it is a term of the trade. */
   term?: string | undefined;
-  inline?: boolean;
 }
 
 /** A label that is pressed for one sentence about it; a term of the trade leads on to the glossary. */
-export const Explained = memo(function Explained({ children, sentence, term, inline = false }: ExplainedProps) {
+export const Explained = memo(function Explained({ children, sentence, term }: ExplainedProps) {
   const [open, setOpen] = useState(false);
   const id = useId();
   const glossary = useGlossary(open && !sentence);
@@ -58,7 +54,6 @@ export const Explained = memo(function Explained({ children, sentence, term, inl
     <>
       <Opener
         type="button"
-        inline={inline ? "yes" : undefined}
         aria-expanded={open}
         aria-controls={open ? id : undefined}
         data-explained
@@ -94,7 +89,7 @@ export function ExplainedHeading({ label, children }: { label: string; children?
 export function ExplainedLabel({ path, children }: { path: string; children?: ReactNode }) {
   const { label, help, term } = factsOf(path);
   return (
-    <Explained sentence={help} term={term}>
+    <Explained sentence={help && <Help path={path} />} term={term}>
       {label}
       {children}
     </Explained>

@@ -87,7 +87,7 @@ interface PartProps {
   title?: string;
   note?: ReactNode;
   /** What the title is pressed for, and the glossary's code of it where it is a term of the trade. */
-  sentence?: string | undefined;
+  sentence?: ReactNode;
   term?: string;
   children: ReactNode;
 }

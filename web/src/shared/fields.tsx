@@ -15,7 +15,8 @@ import { useUnits } from "./units";
 
 interface FieldFacts {
   label: string;
-  help: string;
+  /** Whether something is said of it when its label is pressed. */
+  help?: boolean;
   /** The glossary's code of what is asked for. */
   term?: string;
   quantity?: string;

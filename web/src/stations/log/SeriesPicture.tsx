@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { scaleLinear, scaleTime } from "d3-scale";
+import { scaleLinear } from "d3-scale";
+import { timeTicks } from "d3-time";
 import { memo } from "react";
 
 import type { Schemas } from "../../shared/api";
@@ -61,7 +62,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
   // Wild readings stand at the edge rather than flatten all others.
   const [low, high] = middle(ends);
   const room = ROOM * (high - low || Math.abs(high) || 1);
-  const x = scaleTime(span, [size.left, size.right]);
+  const x = scaleLinear([span[0].getTime(), span[1].getTime()], [size.left, size.right]);
   const y = scaleLinear([low - room, high + room], [size.foot, size.top])
     .clamp(true)
     .nice(3);
@@ -159,7 +160,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
               />
             );
           })}
-          {x.ticks(size.ticks).map((tick) => (
+          {timeTicks(...span, size.ticks).map((tick) => (
             <text
               key={tick.getTime()}
               x={x(tick)}

@@ -12,6 +12,7 @@ import { AskedQuantity } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
 import { Slider } from "./Slider";
+import { pathThrough } from "../../shared/path";
 
 type Loaded = Schemas["LoadedAnswer"];
 type Point = Schemas["LoadedPoint"];
@@ -212,7 +213,7 @@ function Picture({ options, title, of }: PictureProps) {
       {lines.map(({ option, points }, index) => (
         <g key={option.id} color={`var(--chakra-colors-${colourOf(option.series)})`}>
           <path
-            d={points.map((point, n) => `${n ? "L" : "M"}${x(point.x)} ${y(point.y)}`).join(" ")}
+            d={pathThrough(points.map((point) => [x(point.x), y(point.y)] as const))}
             fill="none"
             stroke="currentColor"
             strokeWidth={1.8}

@@ -1,12 +1,13 @@
 import { Box } from "@chakra-ui/react";
 
 import { FieldGrid } from "../../shared/AnyField";
-import { ChoicesField, factsOf, QuantityField } from "../../shared/fields";
+import { ChoicesField, QuantityField } from "../../shared/fields";
 import { Fold, under } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
 import { Small } from "../../shared/parts";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { Help } from "../../shared/Help";
 
 const holds = under("options/repairs", "options/filter_excess", "options/wheel_loss", "options/repair_cost");
 
@@ -26,7 +27,7 @@ export function Repair() {
   return (
     <Fold title="Put right first" note={note} holds={holds}>
       <Small display="block" pb="4px">
-        {factsOf("options/repairs").help}
+        <Help path="options/repairs" />
       </Small>
       <ChoicesField path="options/repairs" />
       {chosen.includes("filter") && <FieldGrid paths={["options/filter_excess"]} />}

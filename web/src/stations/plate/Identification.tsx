@@ -7,6 +7,7 @@ import { useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
 import { Windings } from "../../shared/Windings";
 import { PhraseText } from "../../shared/Words";
+import { Help } from "../../shared/Help";
 
 const AT = "identification";
 const PARTS = [
@@ -59,7 +60,9 @@ export function Identification() {
             >
               <Box>
                 {factsOf(`${AT}/${part}`).label}
-                <Micro display="block">{factsOf(`${AT}/${part}`).help}</Micro>
+                <Micro display="block">
+                  <Help path={`${AT}/${part}`} />
+                </Micro>
               </Box>
               <ChoiceField path={`${AT}/${part}`} />
             </Box>

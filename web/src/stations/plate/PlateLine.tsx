@@ -1,10 +1,11 @@
 import { Box } from "@chakra-ui/react";
 
 import { api, type Schemas, taken } from "../../shared/api";
-import { factsOf, WordsField } from "../../shared/fields";
+import { WordsField } from "../../shared/fields";
 import { useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
+import { Help } from "../../shared/Help";
 
 type Piece = Schemas["LinePiece"];
 
@@ -18,7 +19,7 @@ export function PlateLine() {
     await desk.fillPlate();
   };
   return (
-    <Part title="Typed as one line" sentence={factsOf("plate/line").help}>
+    <Part title="Typed as one line" sentence={<Help path="plate/line" />}>
       <WordsField path="plate/line" lines={2} placeholder="HP 3/4 V 208-230 A 4.8 RPM 1075 HZ 60 PH 1 MFD 10 FR 48Y" />
       <SiteNumbers />
       {pieces.length > 0 && (

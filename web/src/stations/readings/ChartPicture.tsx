@@ -1,10 +1,10 @@
 import { chakra } from "@chakra-ui/react";
 import { memo } from "react";
 import { type ScaleLinear, scaleLinear } from "d3-scale";
-import { line } from "d3-shape";
 
 import type { Schemas } from "../../shared/api";
 import { inUnits, unitOf } from "../../shared/figures";
+import { pathThrough } from "../../shared/path";
 import { useUnits } from "../../shared/units";
 
 const WIDTH = 320;
@@ -50,13 +50,13 @@ export const ChartPicture = memo(function ChartPicture({ state, up, marks, name 
     >
       <Axes x={x} y={y} across={`airflow, ${unitOf("airflow", units)}`} up={`${nameOf(up)}, ${unitOf(up, units)}`} />
       {columns.map((column, place) => {
-        const path = line<number>()
-          .x((index) => x(flowIn(column.across[index] ?? 0)))
-          .y((index) => y(upIn(column.up[index] ?? 0)))(column.across.map((_, index) => index));
+        const path = pathThrough(
+          column.across.map((flow, index) => [x(flowIn(flow)), y(upIn(column.up[index] ?? 0))] as const),
+        );
         const last = column.across.length - 1;
         return (
           <g key={column.name}>
-            <path d={path ?? ""} fill="none" stroke="currentColor" strokeWidth={1.6} />
+            <path d={path} fill="none" stroke="currentColor" strokeWidth={1.6} />
             <text x={x(flowIn(column.across[last] ?? 0)) + 4} y={heights[place]} fill="currentColor">
               {column.name}
             </text>

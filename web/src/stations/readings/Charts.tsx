@@ -6,6 +6,7 @@ import { ChoiceField, factsOf, WordsField } from "../../shared/fields";
 import { useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
 import { ChartPicture, type Mark } from "./ChartPicture";
+import { Help } from "../../shared/Help";
 
 type State = Schemas["ChartState"];
 
@@ -69,7 +70,9 @@ const Typed = memo(function Typed({ path, placeholder }: { path: string; placeho
       <Box as="span" fontWeight={600}>
         {facts.label}
       </Box>
-      <Micro display="block">{facts.help}</Micro>
+      <Micro display="block">
+        <Help path={path} />
+      </Micro>
       <WordsField path={path} lines={5} placeholder={placeholder} />
     </Box>
   );
