@@ -9,6 +9,7 @@ from modest_rotor.core.economy import (
     emissions_kg,
     energy_kwh,
     heat_and_cold,
+    present_worth_factor,
     simple_payback_years,
     start_energy_kwh,
 )
@@ -97,3 +98,40 @@ def test_value_lies_in_its_range(cost: float, cost_spread: float, saving: float,
     assert found.value is not None and found.low is not None
     assert found.low <= found.value * (1 + 1e-9)
     assert found.high is None or found.high >= found.value * (1 - 1e-9)
+
+
+@pytest.mark.parametrize(
+    ("years", "rate", "rise"), [(2.5, 0.05, 0.0), (0.4, 0.05, 0.02), (12.75, 0.03, 0.03), (7.0, 0.0, 0.0)]
+)
+def test_a_part_of_a_year_counts_in_proportion(years: float, rate: float, rise: float) -> None:
+    """By definition: whole years at their own worth, and of the year that is begun the part that is left, at that year's worth."""
+    whole = int(years)
+    yearly = [(1 + rise) ** (year - 1) / (1 + rate) ** year for year in range(1, whole + 2)]
+    assert present_worth_factor(years, rate, rise) == pytest.approx(
+        sum(yearly[:whole]) + (years - whole) * yearly[whole]
+    )
+    assert present_worth_factor(whole + 1e-9, rate, rise) == pytest.approx(sum(yearly[:whole]), abs=1e-6), (
+        "no jump at a year's end"
+    )
+
+
+def test_a_life_of_no_years_and_a_rate_below_nothing_are_refused() -> None:
+    for years, rate in ((0.0, 0.05), (-1.0, 0.05), (5.0, -0.01)):
+        with pytest.raises(OutsideValidity):
+            present_worth_factor(years, rate, 0.0)
+
+
+@pytest.mark.parametrize(("saving", "sd"), [(300.0, 20.0), (300.0, 120.0), (-50.0, 40.0)])
+def test_the_ends_of_a_payback_are_those_of_fieller(saving: float, sd: float) -> None:
+    """Fieller (1954), by its other definition: every ratio t for which C − t S could as well be nothing at 95 %, found on a fine grid."""
+    cost = measured(900.0, quote=90.0)
+    found = simple_payback_years(cost, measured(saving, meter=sd))
+    grid = np.linspace(0.01, 400, 400_000)
+    could_be = np.abs(900.0 - grid * saving) <= 1.96 * np.sqrt(90.0**2 + (grid * sd) ** 2)
+    if saving - 1.96 * sd > 0:
+        assert found.low == pytest.approx(grid[could_be][0], rel=2e-3) and found.high == pytest.approx(
+            grid[could_be][-1], rel=2e-3
+        )
+    else:
+        assert found.high is None, "a saving that may be nothing never surely pays"
+        assert could_be[-1] or saving < 0

@@ -9,7 +9,7 @@ import pytest
 from modest_rotor.core.assess import build_case
 from modest_rotor.core.bench.rigs import on_a_drive, stand_of_machine, stand_of_product
 from modest_rotor.core.bench.run import meters, settled
-from modest_rotor.core.bench.shipped import stand_called, stands
+from modest_rotor.core.bench.shipped import LINE_FAN, stand_called, stands
 from modest_rotor.core.bench.stand import Controls, Stand
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import OutsideValidity
@@ -76,6 +76,24 @@ def test_what_makes_no_motor_is_refused_in_words() -> None:
         stand_of_product(product(frequency=None), Wheel.AXIAL)
     with pytest.raises(OutsideValidity, match="no stand called"):
         stand_called("a rocket")
+
+
+def test_every_drive_of_the_bench_can_feed_its_motor() -> None:
+    """A drive is chosen by the motor's amps: at full load it neither trips nor idles (common practice, no source)."""
+    driven = {name: stand for name, stand in stands().items() if stand.drive is not None}
+    assert len(driven) >= 2
+    for name, stand in driven.items():
+        at, drive = stand.as_built, stand.drive
+        assert drive is not None
+        assert 1.0 <= drive.rated_current_a / float(at.motor.current_a) < 2.2, name
+        assert 1.0 <= drive.rated_power_w / float(at.motor.shaft_power_w) < 2.2, name
+        assert (drive.base_frequency_hz, drive.base_voltage_v) == (stand.hertz, stand.volts), name
+    line = stands()[LINE_FAN]
+    put = on_a_drive(line).drive
+    assert put is not None
+    built = line.as_built.motor
+    assert put.rated_power_w == pytest.approx(1.1 * float(built.shaft_power_w))
+    assert put.rated_current_a == pytest.approx(1.2 * float(built.current_a))
 
 
 def test_a_drive_is_put_before_three_phase_motors_alone() -> None:

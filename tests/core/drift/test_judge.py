@@ -129,6 +129,16 @@ def test_the_capacitor_leaves_its_tolerance_where_its_line_crosses_it() -> None:
     assert capacitor_trend(replace(log, columns={"capacitance": np.full(4, 9.2e-6)}), 10e-6, 0.06).is_out  # type: ignore[union-attr]
 
 
+@pytest.mark.parametrize("count", [0, 1, 2, 3])
+def test_a_few_capacitor_readings_raise_no_alarm(count: int) -> None:
+    """Three points and one wild one make any slope: nothing is said before the fourth (our judgement, no source)."""
+    values = np.array([9.9, 9.0, 8.0])[:count] * 1e-6
+    log = Log(np.arange(count) * 180.0, ("x",) * count, ("v",) * count, {"capacitance": values})
+    assert capacitor_trend(log, 10e-6, 0.06) is None
+    four = Log(np.arange(4) * 180.0, ("x",) * 4, ("v",) * 4, {"capacitance": np.array([9.9, 9.0, 8.0, 7.5]) * 1e-6})
+    assert capacitor_trend(four, 10e-6, 0.06).is_out  # type: ignore[union-attr]
+
+
 def test_every_kind_of_service_resets_what_the_table_says() -> None:
     assert {kind: resets(kind) for kind in EventKind} == {
         EventKind.FILTER: "air", EventKind.BELT: "air", EventKind.CAPACITOR: "capacitor", EventKind.BEARINGS: "air",

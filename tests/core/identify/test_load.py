@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 import numpy as np
 import pytest
 from benchmarks.estimation import draw_cases, naive_answers
@@ -10,6 +12,7 @@ from scipy.stats import truncnorm
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import exactly, measured
 from modest_rotor.core.identify.efficiency import plate_efficiency_bound, typical_motor
+from modest_rotor.core.identify.fitted_load import with_machine_side
 from modest_rotor.core.identify.load import (
     LoadByMethod,
     Method,
@@ -224,3 +227,21 @@ def test_a_new_motor_and_the_old_one_do_not_share_their_scatter() -> None:
     assert not set(old.rated_efficiency.parts) & set(new.rated_efficiency.parts)
     assert (old.rated_efficiency - new.rated_efficiency).standard > old.rated_efficiency.standard
     assert exactly(1.0).parts == {}
+
+
+@pytest.mark.parametrize(("ratio", "motor_sd", "machine_sd"), [(1.0, 0.05, 0.05), (1.3, 0.04, 0.12), (0.6, 0.2, 0.05)])
+def test_two_independent_values_are_weighed_by_their_inverse_variances(
+    ratio: float, motor_sd: float, machine_sd: float
+) -> None:
+    """JCGM 100: ln P = Σ w ln Pᵢ ÷ Σ w with w = 1 ÷ s², and a spread of (Σ w)^−½; nothing else."""
+    of_motor, of_machine = (
+        measured(200.0, motor=200 * motor_sd),
+        measured(200.0 * ratio, wheel=200 * ratio * machine_sd),
+    )
+    said = with_machine_side(
+        LoadByMethod(Method.FITTED, None, of_motor, None, None, True, ""), of_machine, 250.0
+    ).shaft_power
+    assert said is not None
+    w, v = motor_sd**-2, machine_sd**-2
+    assert said.value == pytest.approx(200.0 * math.exp(v * math.log(ratio) / (w + v)), rel=1e-12)
+    assert said.standard / said.value == pytest.approx((w + v) ** -0.5, rel=1e-12)

@@ -13,6 +13,7 @@ from modest_rotor.core.economy import break_even_hours, net_present_value, prese
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import exactly, measured
 from modest_rotor.core.phrase import plain
+from tests.core.options.test_kinds import QUARTER_HORSE
 from tests.jobs import KRAUSE, assessed, option
 
 
@@ -220,3 +221,23 @@ def test_a_fan_that_runs_always_fills_the_hours_between_calls() -> None:
     running = sum(step.input_power.value * step.hours.value for step in always.steps)
     assert always.energy.figure.value == pytest.approx((running + lowest * off) / 1000, rel=1e-6)
     assert always.saved_energy.figure.value > calls.saved_energy.figure.value
+
+
+def test_a_payback_is_open_where_the_saving_may_be_nothing_and_closed_where_it_may_not() -> None:
+    """Through a whole job: by Fieller, the upper end exists just where nothing lies outside the saving's own band."""
+    considered = [{"id": "same", "kind": "same kind", "price": "400"}, {"id": "ec", "kind": "electronic", "price": "400"},
+                  {"id": "tap", "kind": "another tap", "price": "60"}]  # fmt: skip
+    told = assessed(QUARTER_HORSE, options={"considered": considered})
+    seen = set()
+    for one in told.options.options[1:]:
+        money, payback = one.saved_money.figure, one.payback.figure
+        sure, likely = money.value - money.band > 0, money.value > 0
+        seen.add((sure, likely))
+        if not likely:
+            assert payback is None and "no saving" in plain(one.payback.waits)
+            continue
+        assert payback.value == pytest.approx(one.cost.value / money.value, rel=1e-6)
+        assert payback.low is not None and payback.low < payback.value
+        assert (payback.high is not None) is sure
+        assert payback.high is None or payback.high > payback.value
+    assert seen == {(True, True), (False, True), (False, False)}, "all three were met"

@@ -11,11 +11,12 @@ from hypothesis import given
 from hypothesis import strategies as st
 from opendssdirect import dss
 from scipy.integrate import solve_ivp
+from scipy.optimize import brentq
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
-from modest_rotor.core.physics.three_phase import ThreePhaseMotor
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor, solve_three_phase
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor, solve_two_windings
 from tests.machines import PUMP, fitted
 
@@ -337,3 +338,22 @@ def test_below_its_switch_speed_a_split_phase_motor_is_refused_with_the_reason()
 def test_what_no_motor_runs_on_is_refused_in_a_sentence(motor: InductionMotor, supply: Supply, words: str) -> None:
     with pytest.raises(OutsideValidity, match=words):
         motor.at_slip(supply, 0.05)
+
+
+@pytest.mark.parametrize(("volts", "slip"), [(400.0, 0.03), (440.0, 0.005), (360.0, 0.05), (470.0, 0.001)])
+def test_the_iron_of_one_three_phase_motor_settles_where_its_flux_says(volts: float, slip: float) -> None:
+    """X = X_m ÷ (1 + k φⁿ) with the flux that X itself leads to: the fixed point by SciPy's bracketing root, one motor at a time."""
+    motor = ThreePhaseMotor(4, 400.0, 50.0, 3.2, 4.4, 95.0, 4.4, 2.9, saturation=0.35, saturation_exponent=6.0)
+    at = solve_three_phase(motor, Supply(volts, 50.0), slip)
+
+    def excess(reactance: float) -> float:
+        linear = replace(motor, magnetising_reactance=reactance, saturation=0.0)
+        flux = float(solve_three_phase(linear, Supply(volts, 50.0), slip).flux)
+        return reactance - 95.0 / (1 + 0.35 * flux**6.0)
+
+    settled = brentq(excess, 5.0, 95.0)
+    same = solve_three_phase(replace(motor, magnetising_reactance=settled, saturation=0.0), Supply(volts, 50.0), slip)
+    assert float(at.current_a) == pytest.approx(float(same.current_a), rel=2e-3)
+    assert float(at.flux) == pytest.approx(float(same.flux), rel=2e-3)
+    free = solve_three_phase(replace(motor, saturation=0.0), Supply(volts, 50.0), slip)
+    assert float(at.current_a) > float(free.current_a), "iron that saturates takes more"

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import pytest
+from pydantic import ValidationError
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
@@ -34,6 +35,23 @@ def test_below_the_dead_band_it_stands_and_above_full_it_stays() -> None:
     assert share_of_signal(DEAD, 1.0) == pytest.approx(0.1)
     assert share_of_signal(DEAD, 12.0) == 1.0
     assert signal_for_share(DEAD, 0.0) == 0.0
+
+
+@pytest.mark.parametrize(
+    "said",
+    [
+        {"off_below_v": 10.0},
+        {"off_below_v": 12.0},
+        {"zero_at_v": 10.0},
+        {"zero_at_v": 5.0, "full_at_v": 4.0},
+        {"off_below_v": -0.1},
+        {"full_at_v": 30.0},
+    ],
+)
+def test_a_signal_that_never_starts_or_runs_backwards_is_no_signal(said: dict[str, float]) -> None:
+    with pytest.raises(ValidationError):
+        SignalTraits(**said)
+    assert SignalTraits(off_below_v=9.9).off_below_v == 9.9
 
 
 def test_a_share_inside_the_dead_band_is_refused_with_the_least_that_runs() -> None:

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 import pytest
+from scipy import stats
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.stations import logger
 from modest_rotor.core.stations.logger import Log, LoggedKind, logged_year
 
 DAY = 86400.0
@@ -74,3 +76,11 @@ def test_standby_is_not_running() -> None:
 def test_too_little_is_refused(log: Log, words: str) -> None:
     with pytest.raises(OutsideValidity, match=words):
         logged_year(log)
+
+
+def test_the_band_of_a_few_days_is_student_s() -> None:
+    """Two to seven days: the factor is the two-sided 95 % point of Student's t with one degree of freedom less (scipy.stats)."""
+    for days, factor in logger.STUDENT.items():
+        assert factor == pytest.approx(stats.t.ppf(0.975, days - 1), rel=2e-3)
+    assert sorted(logger.STUDENT) == list(range(2, 8))
+    assert pytest.approx(stats.t.ppf(0.975, 13), abs=0.25) == logger.MANY_DAYS_T, "a fortnight, the usual log"
