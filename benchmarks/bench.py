@@ -22,9 +22,10 @@ from tests.jobs import KRAUSE  # noqa: E402
 from tests.web.screen import Screen  # noqa: E402
 
 from benchmarks.browser import screen_with  # noqa: E402
+from benchmarks.scale import few  # noqa: E402
 
-TURNS, BETWEEN_TURNS_S = 60, 0.3
-WARM_S, RUN_S = 10, 60
+TURNS, BETWEEN_TURNS_S = few(60, 12), 0.3
+WARM_S, RUN_S = few(10, 1), few(60, 2)
 RIGS = ("capacitor blower", "three-phase fan on a drive", "electronic blower")
 WATCH = """
 window.__times = []; let turned = 0;

@@ -22,6 +22,7 @@ sys.path.insert(0, str(ROOT))
 from tests.jobs import KRAUSE, changed  # noqa: E402
 
 from benchmarks.browser import screen_with  # noqa: E402
+from benchmarks.scale import few  # noqa: E402
 from modest_rotor.core.job import Job  # noqa: E402
 from modest_rotor.store.fits import assess_job  # noqa: E402
 from modest_rotor.store.solving import loaded_here  # noqa: E402
@@ -30,7 +31,7 @@ KINDS = (
     "same kind", "another tap", "voltage regulator", "capacitor motor on a controller", "electronic, torque taps",
     "electronic, airflow held", "electronic", "electronic, one speed", "external-rotor fan", "drive", "belt re-sheaved",
 )  # fmt: skip
-STEPS, DRAGS, BETWEEN_S = 12, 50, 0.45
+STEPS, DRAGS, BETWEEN_S = few(12, 2), few(50, 4), 0.45
 WATCH = """
 window.__times = []; let moved = 0, seen = true;
 document.querySelector(arguments[0]).addEventListener('input', () => { moved = performance.now(); seen = false }, true);
@@ -113,6 +114,11 @@ def on_the_screen() -> None:
             )
 
 
-if __name__ == "__main__":
+def main() -> None:
+    """At the server, then on the screen."""
     on_the_server()
     on_the_screen()
+
+
+if __name__ == "__main__":
+    main()

@@ -11,12 +11,13 @@ import time
 from collections.abc import Callable
 from importlib.resources import files
 
+from benchmarks.scale import few
 from modest_rotor.core.assess import assess, build_case
 from modest_rotor.core.job import Job
 from modest_rotor.demo.load import DEMO_JOBS
 from modest_rotor.formats.job_file import read_job
 
-RUNS = 60
+RUNS = few(60, 1)
 
 
 def medians_ms(*works: Callable[[], object]) -> list[float]:

@@ -13,6 +13,7 @@ import time
 
 import numpy as np
 
+from benchmarks.scale import few
 from modest_rotor.core.drift.judge import Judgement, judge
 from modest_rotor.core.drift.simulated import Fault, simulated_year
 from modest_rotor.core.identify.causes import solve_causes
@@ -25,6 +26,8 @@ from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
 
+FEWEST = few(10, 2)
+"""Years with a fault, of each fault and machine, at the least."""
 FAULTS = {
     "filter or coil loaded": Fault(Change.FILTER_LOADED, 1.5),
     "filter a little loaded": Fault(Change.FILTER_LOADED, 1.2),
@@ -64,7 +67,7 @@ def main(years: int) -> None:
     """Print the tables."""
     rng = np.random.default_rng(20261126)
     print(
-        f"healthy years: {years} for each machine; planted faults: {max(years // 4, 10)} for each, found at the year's end"
+        f"healthy years: {years} for each machine; planted faults: {max(years // 4, FEWEST)} for each, found at the year's end"
     )
     alarms = total = 0
     for name, setup in machines().items():
@@ -78,7 +81,7 @@ def main(years: int) -> None:
             except Exception:  # a part that this machine does not have
                 continue
             found = first = 0
-            count = max(years // 4, 10)
+            count = max(years // 4, FEWEST)
             for _ in range(count):
                 judged = judge(simulated_year(setup, rng, FAULTS[fault]), (), solved, True)
                 if _drifts(judged):

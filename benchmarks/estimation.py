@@ -1,6 +1,6 @@
 """How well shaft power and flow are estimated: simulated motors and machines that differ in structure from the estimator.
 
-``python benchmarks/estimation.py [cases]``. A third of the motors is drawn away from what the estimator expects. Printed:
+``python -m benchmarks.estimation [cases]``. A third of the motors is drawn away from what the estimator expects. Printed:
 for each method and load the error in percent of the truth, median (95 % range), and how often the stated 95 % band holds
 the truth; then the planted faults: how often each is flagged, and the false alarms.
 """
@@ -15,6 +15,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from benchmarks.scale import few
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate, measured
 from modest_rotor.core.identify.candidate import Tap, candidates
@@ -405,7 +406,7 @@ def main(count: int = 2000) -> None:
     print("\nplanted faults in prior-centred cases, percent flagged: with watts, without; the prototype")
     centred = [case for case in cases if not case.truth.off_centre]
     for fault in list(FAULTS)[1:]:
-        shares = detection(centred[: max(count // 2, 100)], rng, (fault,))[fault]
+        shares = detection(centred[: max(count // 2, few(100, 4))], rng, (fault,))[fault]
         told = f"{100 * shares['with watts']:4.0f} {100 * shares['no wattmeter']:4.0f}   {FAULTS[fault]}"
         print(f"{fault:26} {told}", flush=True)
 

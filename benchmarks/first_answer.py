@@ -7,41 +7,31 @@ a hand's pace of five keys a second. Wanted: two minutes, under forty keys.
 from __future__ import annotations
 
 import sys
-import tempfile
 import time
 from pathlib import Path
 
-from selenium import webdriver
-from selenium.webdriver.chrome.service import Service
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.support.select import Select
 
 ROOT = Path(__file__).resolve().parents[1]
 sys.path.insert(0, str(ROOT))
 
-from tests.running import Application  # noqa: E402
-from tests.web.conftest import ARGUMENTS  # noqa: E402
-from tests.web.screen import Screen  # noqa: E402
+from tests.jobs import KRAUSE  # noqa: E402
 from tests.web.test_short import LINE, candidates  # noqa: E402
 
-PACE_S = 0.2
-PRESS_S = 1.5
+from benchmarks.browser import screen_with  # noqa: E402
+from benchmarks.scale import SHORT  # noqa: E402
+
+PACE_S = 0.0 if SHORT else 0.2
+PRESS_S = 0.0 if SHORT else 1.5
 ROW = (("Supply", "111"), ("Line amps", "3.19"), ("Speed", "1722"), ("Input power", "306"))
 """What is in hand: volts, amps, rpm, watts."""
 
 
 def main() -> None:
     """Walk it once, and print what it took."""
-    options = webdriver.ChromeOptions()
-    options.binary_location = "/usr/bin/chromium"
-    for argument in (*ARGUMENTS, f"--user-data-dir={tempfile.mkdtemp()}"):
-        options.add_argument(argument)
-    application = Application().start()
-    browser = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
     keys = presses = 0
-    try:
-        screen = Screen(browser, application.address)
-        screen.size(1280, 800)
+    with screen_with(KRAUSE) as (screen, _):
         screen.go("/", "Board")
         began = time.monotonic()
 
@@ -75,9 +65,6 @@ def main() -> None:
         print(
             f"{keys} keys, {presses} presses, {time.monotonic() - began:.0f} s to {len(candidates(screen))} candidates"
         )
-    finally:
-        browser.quit()
-        application.remove()
 
 
 if __name__ == "__main__":

@@ -20,10 +20,11 @@ sys.path.insert(0, str(Path(__file__).resolve().parents[1]))
 
 from tests.running import Application
 
+from benchmarks.scale import few
 from modest_rotor.serve.cluster import DATABASE, Cluster
 
-JOBS, CHANGES, SETS, TIMES = 2_000, 20_000, 60, 9
-LOG_BYTES = 7_900_000
+JOBS, CHANGES, SETS, TIMES = few(2_000, 20), few(20_000, 20), few(60, 6), few(9, 2)
+LOG_BYTES = few(7_900_000, 40_000)
 
 
 def timed(application: Application, method: str, path: str, body: Any = None) -> tuple[float, Any]:

@@ -22,8 +22,9 @@ sys.path.insert(0, str(ROOT))
 from tests.core.setup.test_setup_answer import HALL  # noqa: E402
 
 from benchmarks.browser import screen_with  # noqa: E402
+from benchmarks.scale import few  # noqa: E402
 
-READINGS, TIMES = 10_000, 7
+READINGS, TIMES = few(10_000, 200), few(7, 1)
 
 
 def a_file() -> str:

@@ -21,8 +21,9 @@ sys.path.insert(0, str(ROOT))
 from tests.jobs import KRAUSE, changed  # noqa: E402
 
 from benchmarks.browser import screen_with  # noqa: E402
+from benchmarks.scale import few  # noqa: E402
 
-SETS, KEYS, BETWEEN_KEYS_S = 10, 60, 0.55
+SETS, KEYS, BETWEEN_KEYS_S = 10, few(60, 4), 0.55
 WATCH = """
 window.__times = []; window.__refined = []; let pressed = 0, seen = false;
 window.addEventListener('keydown', () => { pressed = performance.now(); seen = false }, true);

@@ -27,6 +27,7 @@ from tests.core.identify.test_fit import READING  # noqa: E402
 from tests.machines import BLOWER, CFM, IN_WG, WHEEL_1300, fitted, rated  # noqa: E402
 
 from benchmarks.door import with_steps  # noqa: E402
+from benchmarks.scale import few  # noqa: E402
 from modest_rotor.core.assess import assess, build_case, fit_job, loaded  # noqa: E402
 from modest_rotor.core.identify.fit import fit_motor  # noqa: E402
 from modest_rotor.core.job import Job  # noqa: E402
@@ -43,7 +44,7 @@ from modest_rotor.core.stations.duty import PartFlow  # noqa: E402
 from modest_rotor.core.stations.options import Considered  # noqa: E402
 from modest_rotor.formats.job_file import read_job  # noqa: E402
 
-FLEET, STEPS = 10_000, 12
+FLEET, STEPS = few(10_000, 120), 12
 SCALAR_SHARE = 60
 """One motor in so many is solved by the plain loop, whose time is then multiplied."""
 
@@ -51,7 +52,7 @@ SCALAR_SHARE = 60
 def median_ms(work: Callable[[], object], runs: int) -> float:
     """Median time of a call, ms; the first is for warming up."""
     taken = []
-    for _ in range(runs + 1):
+    for _ in range(few(runs, 1) + 1):
         start = time.perf_counter()
         work()
         taken.append(time.perf_counter() - start)

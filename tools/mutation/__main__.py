@@ -14,6 +14,7 @@ import csv
 import json
 import os
 import random
+import re
 import shutil
 import subprocess
 import sys
@@ -34,6 +35,8 @@ EQUIVALENT = Path(__file__).parent / "equivalent.csv"
 COPIED = ("src", "tests", "tools", "benchmarks", "docs", "web/src/generated", "pyproject.toml", "README.md")
 MOST_TESTS_S = 90.0
 """Longest time that the tests of one change may take on the sound program; the quickest are taken first."""
+NAMED = re.compile(r"\s*([A-Za-z_][A-Za-z_0-9]*)\s*[:=,]")
+"""What begins a constant, a field of a class, or one of several constants."""
 SLOWEST, SLACK_S = 4.0, 40.0
 """A change is timed out beyond this many times its tests' own time, and this much for the start."""
 
@@ -52,6 +55,7 @@ class Recorded:
         else:
             by_line = self.lines.get(change.path, {})
             found = set().union(*(by_line.get(line, set()) for line in range(change.line, change.end_line + 1)))
+            found = (found or self._of_name(change)) | self._mirrored(change.path)
         picked, spent = [], 0.0
         for test in sorted(found, key=lambda one: self.durations.get(one, 0.0)):
             spent += self.durations.get(test, 0.0)
@@ -59,6 +63,28 @@ class Recorded:
                 break
             picked.append(test)
         return picked
+
+    def _mirrored(self, path: str) -> set[str]:
+        """The tests that mirror a module: what they assert may come from a result that another test had worked out before them."""
+        _, _, *inside, name = Path(path).with_suffix("").parts
+        folder = "/".join(("tests", *inside)) + "/"
+        deep = len(inside) > 1 or inside == ["formats"]
+        mark = folder if deep else f"{folder}test_{name}.py"
+        return {test for test in self.durations if test.startswith(mark)}
+
+    def _of_name(self, change: Change) -> set[str]:
+        """Tests that pass a line which uses what a changed line names: constants and defaults are read before any test runs."""
+        lines = (ROOT / change.path).read_text(encoding="utf-8").splitlines()
+        names = [name for number in range(change.line, 0, -1) if (name := NAMED.match(lines[number - 1]))]
+        if not names:
+            return set()
+        used = re.compile(rf"\b{names[0][1]}\b")
+        found: set[str] = set()
+        for path, by_line in self.lines.items():
+            for number, line in enumerate((ROOT / path).read_text(encoding="utf-8").splitlines(), 1):
+                if used.search(line):
+                    found |= by_line.get(number, set())
+        return found
 
     def _of_table(self, table: str) -> set[str]:
         """Tests that name the table, or pass through a line that does."""

@@ -11,11 +11,12 @@ from uncertainties import ufloat
 from modest_rotor.core.estimate import COVERAGE_95, measured
 from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.perturb import Needle
-from modest_rotor.core.phrase import plain
+from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.core.proof.answer import ProofAnswer
 from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
 from modest_rotor.core.stations.readings import ReadingSet
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, told
+from tests.machines import IN_WG
 
 pytestmark = pytest.mark.slow
 
@@ -126,12 +127,35 @@ def test_a_step_that_was_not_read_after_waits_and_is_left_out_of_the_sum() -> No
 def test_a_flow_that_was_missed_is_said_and_the_watts_are_those_at_the_flow_reached() -> None:
     answer = proof(readings__2__airflow="700 cfm", proof__pairs=[{"id": "s1", "step": "s2", "after": "s3"}])
     missed = next(step for step in answer.steps if step.step == "s2")
-    assert plain(missed.reached).startswith("missed by")
+    said, off = missed.reached
+    assert said == "missed by " and isinstance(off, Figure)
+    assert off.value == pytest.approx(700 / (0.6 * 1470) - 1), "by hand: 60 % of the 1,470 cfm of full flow"
 
 
-def test_a_tighter_system_is_told_beside_the_proof() -> None:
-    answer = proof(readings__1__supply_static="0.40 in. w.g.", readings__1__return_static="-0.62 in. w.g.")
-    assert "tighter" in plain(answer.steps[0].system)
+@pytest.mark.parametrize(
+    ("supply", "back", "flow", "held_pa", "word"),
+    [
+        (0.40, -0.62, 1452, 0.0, "tighter"), (0.40, -0.62, 1452, 60.0, "tighter"), (0.20, -0.26, 1452, 0.0, "freer"), (0.20, -0.26, 1520, 30.0, "freer"),
+        (0.27, -0.39, 1452, 0.0, None),
+    ],
+)  # fmt: skip
+def test_the_system_against_the_one_before_by_hand(
+    supply: float, back: float, flow: float, held_pa: float, word: str | None
+) -> None:
+    """p = p₀ + k q² through both sets: k after over k before, less one; a few per cent are nothing that meters tell."""
+    answer = proof(
+        readings__1__supply_static=f"{supply} in. w.g.", readings__1__return_static=f"{back} in. w.g.", readings__1__airflow=f"{flow} cfm",
+        duty__system_exponent="2", duty__held_pressure=f"{held_pa} Pa",
+    )  # fmt: skip
+    then, now = 0.68 * IN_WG, (supply - back) * IN_WG
+    ratio = (now - held_pa) / (then - held_pa) * (1470 / flow) ** 2
+    told = answer.steps[0].system
+    if word is None:
+        assert told == () and abs(ratio - 1) < 0.06
+        return
+    assert f" {word} than before" in plain(told)
+    sizes = [piece.value for piece in told if isinstance(piece, Figure)]
+    assert sizes == [pytest.approx(abs(ratio - 1), rel=1e-6), pytest.approx(ratio - 1, rel=1e-6)]
 
 
 def test_colder_air_after_is_corrected_where_it_was_read_both_times() -> None:

@@ -14,7 +14,10 @@ import pytest
 from CoolProp.CoolProp import PropsSI
 from fluids import CSA_motor_efficiency, VFD_efficiency
 
-from modest_rotor.core.standards.motors import W_PER_HP
+from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.physics.traverse import LOG_LINEAR_DIAMETER, LOG_TCHEBYCHEFF_SIDE
+from modest_rotor.core.standards.motors import W_PER_HP, unbalance_derating
+from modest_rotor.core.standards.wiring import overload_setting_a, wiring_current_a
 from modest_rotor.core.tables import Row, read_table
 
 ATMOSPHERE_PA = 101_325.0
@@ -342,3 +345,63 @@ def test_between_rows_nothing_jumps() -> None:
         for group in {tuple(r[key] for key in keys) for r in rows}:
             own = [floats(r, size, "efficiency") for r in rows if tuple(r[key] for key in keys) == group]
             assert all(a[0] < b[0] and 0 <= b[1] - a[1] <= jump for a, b in pairwise(own)), (name, group)
+
+
+def test_places_of_a_traverse() -> None:
+    """ISO 3966 and ASHRAE 111 (from memory): typed again; each rule mirrors itself about the middle."""
+    assert LOG_TCHEBYCHEFF_SIDE == {
+        5: (0.074, 0.288, 0.5, 0.712, 0.926), 6: (0.061, 0.235, 0.437, 0.563, 0.765, 0.939),
+        7: (0.053, 0.203, 0.366, 0.5, 0.634, 0.797, 0.947),
+    }  # fmt: skip
+    assert LOG_LINEAR_DIAMETER == {
+        6: (0.032, 0.135, 0.321), 8: (0.021, 0.117, 0.184, 0.345), 10: (0.019, 0.077, 0.153, 0.217, 0.361),
+    }  # fmt: skip
+    for places in LOG_TCHEBYCHEFF_SIDE.values():
+        assert all(one + other == pytest.approx(1.0, abs=1e-9) for one, other in zip(places, places[::-1], strict=True))
+
+
+@pytest.mark.parametrize(
+    ("volts", "stands_for"),
+    [
+        (110, 115),
+        (120, 115),
+        (220, 230),
+        (240, 230),
+        (440, 460),
+        (480, 460),
+        (550, 575),
+        (600, 575),
+        (208, 208),
+        (200, 200),
+    ],
+)
+def test_volts_of_a_system_stand_for_a_column_to_their_ends(volts: float, stands_for: int) -> None:
+    """The notes below NFPA 70, tables 430.248 and 430.250 (from memory): 110 to 120, 220 to 240, 440 to 480 and 550 to 600 V."""
+    hp = THREE_PHASE_HP.index(1)
+    assert wiring_current_a(W_PER_HP, volts, 3) == THREE_PHASE[stands_for][hp]
+
+
+@pytest.mark.parametrize("volts", [109.5, 120.5, 219.5, 240.5, 439.5, 480.5, 549.5, 600.5])
+def test_volts_beside_a_system_are_refused(volts: float) -> None:
+    with pytest.raises(OutsideValidity):
+        wiring_current_a(W_PER_HP, volts, 3)
+
+
+def test_limits_of_unbalance_and_service_factor_are_those_of_the_standard() -> None:
+    """NEMA MG 1, 14.36: above 5 % a motor is not run; NFPA 70, 430.32: 1.15 and more have the higher setting (from memory)."""
+    assert unbalance_derating(0.05) == pytest.approx(0.75)
+    with pytest.raises(OutsideValidity):
+        unbalance_derating(0.0501)
+    assert overload_setting_a(10.0, 1.15) == (12.5, 14.0) and overload_setting_a(10.0, 1.149) == (11.5, 13.0)
+    assert overload_setting_a(10.0, 2.0) == (12.5, 14.0)
+    for factor in (0.99, 2.01):
+        with pytest.raises(OutsideValidity):
+            overload_setting_a(10.0, factor)
+
+
+def test_a_size_is_the_printed_one_to_its_rounding_and_no_other() -> None:
+    """Sizes are taken as printed, 0.33 for a third (1 % apart), and nothing between two of them is read from a table."""
+    assert wiring_current_a(0.33 * W_PER_HP, 115, 1) == 7.2
+    for hp in (0.3, 0.36, 0.9, 1.1, 5.2):
+        with pytest.raises(OutsideValidity):
+            wiring_current_a(hp * W_PER_HP, 115, 1)

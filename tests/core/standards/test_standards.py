@@ -147,8 +147,12 @@ def test_insulation_and_winding_temperature() -> None:
         and insulation_class("H").rise_with_service_factor_k is None
     )
     assert winding_temperature_c(10.0, 20.0, 13.0) == pytest.approx(96.35, abs=0.005)
-    with pytest.raises(OutsideValidity, match="short circuit"):
-        winding_temperature_c(10.0, 20.0, 0.0)
+    assert winding_temperature_c(0.4, 20.0, 0.52) == pytest.approx(96.35, abs=0.005), (
+        "the law is of the ratio: large motors have few ohms"
+    )
+    for cold, warm in ((10.0, 0.0), (0.0, 10.0), (-1.0, 10.0)):
+        with pytest.raises(OutsideValidity, match="short circuit"):
+            winding_temperature_c(cold, 20.0, warm)
 
 
 def test_enclosures() -> None:

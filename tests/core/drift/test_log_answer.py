@@ -1,0 +1,156 @@
+"""Everything told of a machine's log, from a whole job with a year of readings: sentence, pictures, capacitor, next visit, rail."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import replace
+from functools import cache
+
+import numpy as np
+import pytest
+
+from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
+from modest_rotor.core.drift.log import NEEDLE_OF, Event, EventKind, Log, Reference
+from modest_rotor.core.drift.machine import machine_since
+from modest_rotor.core.drift.reference import references_of
+from modest_rotor.core.drift.simulated import Fault, simulated_log
+from modest_rotor.core.identify.perturb import Change
+from modest_rotor.core.job import Job
+from modest_rotor.core.phrase import Figure, plain
+from modest_rotor.store.solving import put_right_here
+from tests.core.setup.test_setup_answer import BAGGAGE, told
+from tests.jobs import changed
+
+pytestmark = pytest.mark.slow
+
+DAYS = np.arange(0.0, 360.0, 1.0)
+BEGUN = 20_000.0
+"""Days since 1970 on which the log begins."""
+TODAY = BEGUN + 361.0
+
+
+@cache
+def references(signed: float | None = BEGUN) -> tuple[Reference, ...]:
+    return references_of(JOB, told(BAGGAGE), signed)
+
+
+JOB = Job.model_validate(BAGGAGE)
+
+
+@cache
+def year(fault: Fault | None = None) -> Log:
+    reference = references()[0]
+    healthy = {NEEDLE_OF[name]: value for name, value in reference.values.items() if name in NEEDLE_OF}
+    setup = machine_since(JOB, put_right_here(JOB), healthy)
+    assert not isinstance(setup, str)
+    log = simulated_log(setup, np.random.default_rng(3), DAYS, fault, setting=reference.setting)
+    return replace(log, days=log.days + BEGUN)
+
+
+def answer(log: Log, job: Job = JOB, dues: tuple[Due, ...] = (), since: float | None = BEGUN) -> LogAnswer:
+    return log_answer(log, job, put_right_here(job), references(since), dues, TODAY)
+
+
+def empty() -> Log:
+    return Log(np.array([]), (), (), {})
+
+
+def test_a_sound_year_says_so_with_its_largest_needle_and_waits_for_nothing() -> None:
+    said = answer(year())
+    assert not said.drifts and said.waits is None and said.readings == 360 and said.frozen == ()
+    assert (
+        plain(said.sentence).startswith("No drift: of 360 readings on ")
+        and said.causes == ()
+        and said.since_day is None
+    )
+    assert said.next_day is None and said.next_why == ()
+
+
+def test_a_filter_that_loads_is_told_with_each_needle_that_moved_and_what_it_would_do() -> None:
+    said = answer(year(Fault(Change.FILTER_LOADED, 1.6)))
+    assert said.drifts and said.waits is None
+    words = plain(said.sentence)
+    assert words.startswith("It drifts: ") and "Likeliest: filter or coil loaded" in words
+    assert said.causes[0].cause == "filter or coil loaded" and said.causes[0].share >= max(
+        one.share for one in said.causes
+    )
+    assert said.since_day is not None and BEGUN + 60 < said.since_day < BEGUN + 330, (
+        "it begins on day 140 and grows slowly"
+    )
+    assert said.next_day == TODAY and plain(said.next_why).startswith("it drifts: filter or coil loaded")
+    expected = {str(phrase[0]).strip(): phrase[-1] for phrase in said.causes[0].needles}
+    pressure, flow = expected["pressure"], expected["flow"]
+    assert isinstance(pressure, Figure) and isinstance(flow, Figure) and flow.value < -0.1
+    # A filter in the unit takes air from the duct, and the duct's own pressure goes with the square of what is left.
+    assert 1 + pressure.value == pytest.approx((1 + flow.value) ** 2, rel=0.02)
+    assert (
+        plain(said.rail) == "drifts: filter or coil loaded" and plain(answer(year()).rail) == "360 readings, no drift"
+    )
+    # Every figure of the sentence is that of its own series: trend's end over the healthy state, less one.
+    moved = {one.column for one in said.series if one.moved}
+    assert {"static", "airflow"} & moved
+    for one in said.series:
+        assert len(one.days) == len(one.values) > 10 and one.days == tuple(sorted(one.days))
+        if one.trend and one.healthy:
+            assert one.healthy_low is not None and one.healthy_high is not None
+            assert one.healthy_low < one.healthy < one.healthy_high
+            assert one.healthy - one.healthy_low == pytest.approx(one.healthy_high - one.healthy, rel=1e-6)
+            assert one.trend[0].day < one.trend[1].day <= BEGUN + 360
+            if one.moved:
+                assert (
+                    not one.healthy_low <= one.trend[1].value <= one.healthy_high
+                    or abs(math.log(one.trend[1].value / one.healthy)) > 0.01
+                )
+
+
+def test_the_density_of_the_air_is_taken_out_of_pressure_and_watts_where_it_was_read() -> None:
+    notes = {one.column: one.note for one in answer(year()).series}
+    assert all(notes[name] for name in ("static", "input_power") if name in notes) and not notes["speed"]
+    no_air = replace(year(), columns={name: column for name, column in year().columns.items() if name != "air"})
+    assert not any(one.note for one in answer(no_air).series)
+
+
+def test_nothing_read_waits_and_a_calendar_goes_on_all_the_same() -> None:
+    said = answer(empty(), dues=(Due(TODAY + 40, "filter due"), Due(TODAY + 9, "belt due")))
+    assert said.readings == 0 and said.waits and not said.drifts and said.series == ()
+    assert (said.next_day, said.next_why) == (TODAY + 9, ("belt due",)), "what is due first"
+    assert plain(said.rail) == "waits for readings"
+
+
+def test_a_meter_that_stands_still_is_called_frozen_and_one_that_moves_is_not() -> None:
+    log = year()
+    stuck = {name: np.concatenate([column[:300], np.full(60, column[299])]) for name, column in log.columns.items()}
+    assert "frozen" in plain(answer(replace(log, columns=stuck)).frozen)
+    assert answer(log).frozen == ()
+
+
+@pytest.mark.parametrize(
+    ("read_uf", "words", "when"),
+    [
+        ((7.5, 7.5, 7.5, 7.5), "does not fall", None), ((7.5, 7.42, 7.34, 7.26), "of it a year", "leaves"), ((7.5, 7.2, 6.9, 6.6), "Change it", "now"),
+    ],
+)  # fmt: skip
+def test_the_run_capacitor_is_told_and_calls_for_its_visit(
+    read_uf: tuple[float, ...], words: str, when: str | None
+) -> None:
+    """By hand: 0.08 µF lost in each 90 days of 7.5 µF leaves 6 % under the label after 0.45 ÷ 0.08 × 90 = 506 days."""
+    days = BEGUN + np.arange(4) * 90.0
+    log = Log(days, ("high tap",) * 4, ("visit",) * 4, {"capacitance": np.array(read_uf) * 1e-6})
+    said = answer(log, Job.model_validate(changed(BAGGAGE, plate__run_capacitance="7.5 µF")))
+    assert words in plain(said.capacitor)
+    assert plain(said.rail).startswith("run capacitor at")
+    if when is None:
+        assert said.leaves is None and said.next_day is None
+    elif when == "now":
+        assert said.leaves is None and said.next_day == TODAY and "outside its tolerance" in plain(said.next_why)
+    else:
+        assert said.leaves is not None and said.leaves.likely == pytest.approx(BEGUN + 0.45 / 0.08 * 90, abs=1.0)
+        assert said.next_day == pytest.approx(said.leaves.earliest) and "may leave" in plain(said.next_why)
+
+
+def test_a_capacitor_that_was_changed_begins_anew() -> None:
+    days = BEGUN + np.arange(4) * 90.0
+    log = Log(days, ("x",) * 4, ("v",) * 4, {"capacitance": np.array((7.5, 7.2, 6.9, 6.6)) * 1e-6})
+    after = replace(log, events=(Event(BEGUN + 280.0, EventKind.CAPACITOR),))
+    job = Job.model_validate(changed(BAGGAGE, plate__run_capacitance="7.5 µF"))
+    assert answer(log, job).capacitor and answer(after, job).capacitor == ()
