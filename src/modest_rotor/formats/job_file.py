@@ -39,7 +39,8 @@ def job_from_data(data: Any) -> Job:
     except ValidationError as error:
         first = error.errors(include_url=False)[0]
         place = "/".join(str(step) for step in first["loc"])
-        raise JobFileRefused(f"{place}: {first['msg'].removeprefix('Value error, ')}", place) from error
+        wrong = "is missing" if first["type"] == "missing" else first["msg"].removeprefix("Value error, ")
+        raise JobFileRefused(f"The file holds no whole job: “{place}” {wrong}. Nothing was taken in.", place) from error
     except QuantityRefused as refusal:
         raise JobFileRefused(refusal.sentence) from refusal
 
