@@ -84,7 +84,18 @@ class Recorded:
             for number, line in enumerate((ROOT / path).read_text(encoding="utf-8").splitlines(), 1):
                 if used.search(line):
                     found |= by_line.get(number, set())
-        return found
+        return found | self._naming(names[0][1])
+
+    def _naming(self, word: str) -> set[str]:
+        """The tests of every file of tests that names something."""
+        named = re.compile(rf"\b{word}\b")
+        at = [
+            path
+            for path in (ROOT / "tests" / "core").rglob("test_*.py")
+            if named.search(path.read_text(encoding="utf-8"))
+        ]
+        marks = tuple(f"{path.relative_to(ROOT)}::" for path in at)
+        return {test for test in self.durations if test.startswith(marks)}
 
     def _of_table(self, table: str) -> set[str]:
         """Tests that name the table, or pass through a line that does."""
@@ -95,11 +106,7 @@ class Recorded:
                 if named in line:
                     near = range(number - 1, number + 12)  # what is read is worked with below
                     found |= set().union(*(by_line.get(place, set()) for place in near))
-        for path in (ROOT / "tests" / "core").rglob("test_*.py"):
-            if named in path.read_text(encoding="utf-8"):
-                at = str(path.relative_to(ROOT))
-                found |= {test for test in self.durations if test.startswith(f"{at}::")}
-        return found
+        return found | self._naming(table)
 
 
 def record(again: bool) -> Recorded:
