@@ -8,6 +8,7 @@ from contextlib import contextmanager
 
 import pytest
 from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
 
 from tests.jobs import KRAUSE, changed
 from tests.running import Application
@@ -42,6 +43,18 @@ def test_a_label_says_what_is_meant_and_leads_to_the_glossary(screen: Screen, ap
         "const b = document.activeElement.getBoundingClientRect(); return [b.top, innerHeight - b.bottom]"
     )
     assert top > 46 and foot > 0, "clear of the bar above it, and on the screen"
+
+
+def test_tab_goes_from_field_to_field_and_f1_says_what_one_means(screen: Screen, application: Application) -> None:
+    screen.go(f"/jobs/{job_of(application, 'Waiting hall air handler')}/plate", "Plate")
+    screen.field("Rated volts").send_keys(Keys.TAB)
+    focused = "return document.activeElement.dataset.field"
+    assert screen.run(focused) == "plate/rated_current"
+    screen.keys(Keys.F1)
+    screen.sees("At rated volts and rated power.")
+    assert screen.run(focused) == "plate/rated_current", "the focus stays where the hand is"
+    screen.keys(Keys.F1)
+    screen.until(lambda: "At rated volts and rated power." not in screen.text())
 
 
 def test_the_table_behind_a_picture_holds_what_is_drawn(screen: Screen, application: Application) -> None:

@@ -16,7 +16,7 @@ from fluids import CSA_motor_efficiency, VFD_efficiency
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.traverse import LOG_LINEAR_DIAMETER, LOG_TCHEBYCHEFF_SIDE
-from modest_rotor.core.standards.motors import W_PER_HP, unbalance_derating
+from modest_rotor.core.standards.motors import W_PER_HP, locked_rotor_current_a, unbalance_derating
 from modest_rotor.core.standards.wiring import overload_setting_a, wiring_current_a
 from modest_rotor.core.tables import Row, read_table
 
@@ -405,3 +405,9 @@ def test_a_size_is_the_printed_one_to_its_rounding_and_no_other() -> None:
     for hp in (0.3, 0.36, 0.9, 1.1, 5.2):
         with pytest.raises(OutsideValidity):
             wiring_current_a(hp * W_PER_HP, 115, 1)
+
+
+def test_a_motor_without_volts_or_of_no_phases_is_refused() -> None:
+    for volts, phases in ((0.0, 1), (-230.0, 3), (230.0, 2)):
+        with pytest.raises(OutsideValidity):
+            locked_rotor_current_a("G", 1000.0, volts, phases)

@@ -11,6 +11,7 @@ const KEYS: readonly [string, string][] = [
   ["Enter, outside a field", "the one thing to do next, at the foot"],
   ["Enter, in a field", "keep it, and go to the next best reading"],
   ["Tab, Shift Tab", "next field, field before"],
+  ["F1, in a field", "what it means"],
   ["↑ ↓", "field above, field below"],
   ["Alt ← →", "same quantity, other set"],
   ["Enter or Space, on a figure", "its working"],

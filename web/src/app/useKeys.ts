@@ -2,6 +2,7 @@ import { useEffect } from "react";
 import { useNavigate } from "react-router";
 
 import type { JobDesk } from "../shared/desk";
+import { explainFocused } from "../shared/Explained";
 import { focusField } from "../shared/focus";
 import { singleKeysOn } from "../shared/reader";
 import { nextAt, type Page, SHORT, STATIONS } from "../shared/stations";
@@ -22,6 +23,7 @@ export function useKeys(here: Here | null) {
       const taken =
         stationKey(event, here.jobId, navigate) ||
         historyKey(event, here.desk) ||
+        (event.key === "F1" && explainFocused()) ||
         (inField(event.target) ? fieldKey(event, here) : pageKey(event, navigate));
       if (taken) event.preventDefault();
     };

@@ -45,7 +45,15 @@ export function LabelledField({ path, said, help = true }: AnyFieldProps & { hel
   const facts = factsOf(path);
   return (
     <Box minWidth={0} py="4px">
-      <Box fontSize="small" fontWeight={600}>
+      <Box
+        fontSize="small"
+        fontWeight={600}
+        display="flex"
+        flexWrap="wrap"
+        alignItems="center"
+        minHeight={help ? "44px" : undefined}
+        mb={help ? "-2px" : undefined}
+      >
         {help ? <ExplainedLabel path={path} /> : facts.label}
       </Box>
       <AnyField path={path} {...(said ? { said } : {})} />

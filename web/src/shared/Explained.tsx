@@ -6,6 +6,7 @@ import { Link } from "react-router";
 import { headings } from "../generated/fields";
 import { api, type Refused, type Schemas, taken } from "./api";
 import { factsOf } from "./fields";
+import { fieldName } from "./paths";
 import { Help } from "./Help";
 import { Small } from "./parts";
 
@@ -41,10 +42,12 @@ interface ExplainedProps {
   sentence?: ReactNode;
   /** The glossary's code of it, where it is a term of the trade. */
   term?: string | undefined;
+  /** The field that it is the label of: Tab goes from field to field, and F1 in one presses its label. */
+  field?: string;
 }
 
 /** A label that is pressed for one sentence about it; a term of the trade leads on to the glossary. */
-export const Explained = memo(function Explained({ children, sentence, term }: ExplainedProps) {
+export const Explained = memo(function Explained({ children, sentence, term, field }: ExplainedProps) {
   const [open, setOpen] = useState(false);
   const id = useId();
   const glossary = useGlossary(open && !sentence);
@@ -56,7 +59,8 @@ export const Explained = memo(function Explained({ children, sentence, term }: E
         type="button"
         aria-expanded={open}
         aria-controls={open ? id : undefined}
-        data-explained
+        data-explained={field ?? ""}
+        tabIndex={field ? -1 : undefined}
         onClick={() => setOpen(!open)}
       >
         {children}
@@ -89,9 +93,17 @@ export function ExplainedHeading({ label, children }: { label: string; children?
 export function ExplainedLabel({ path, children }: { path: string; children?: ReactNode }) {
   const { label, help, term } = factsOf(path);
   return (
-    <Explained sentence={help && <Help path={path} />} term={term}>
+    <Explained sentence={help && <Help path={path} />} term={term} field={fieldName(path)}>
       {label}
       {children}
     </Explained>
   );
+}
+
+/** Press the label of the field that has the focus: the keyboard's way to what it means. */
+export function explainFocused(): boolean {
+  const path = document.activeElement?.closest<HTMLElement>("[data-field]")?.dataset.field;
+  const label = path ? document.querySelector<HTMLElement>(`[data-explained="${fieldName(path)}"]`) : null;
+  label?.click();
+  return label !== null;
 }
