@@ -7,6 +7,7 @@ from __future__ import annotations
 
 import ast
 import csv
+from itertools import pairwise
 from pathlib import Path
 
 CORE = Path(__file__).resolve().parents[2] / "src" / "modest_rotor" / "core"
@@ -21,7 +22,7 @@ def of_the_code() -> dict[str, float]:
     for path in sorted(CORE.rglob("*.py")):
         module = ".".join(path.relative_to(CORE).with_suffix("").parts)
         body = ast.parse(path.read_text(encoding="utf-8")).body
-        for node, after in zip(body, body[1:], strict=False):
+        for node, after in pairwise(body):
             if isinstance(node, ast.Assign) and any(mark in " ".join(_words(after).split()) for mark in JUDGED):
                 found |= {f"{module}.{name}": value for name, value in _numbers(node)}
     return found

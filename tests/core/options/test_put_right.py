@@ -99,3 +99,11 @@ def test_a_dead_motor_has_a_wider_band_than_one_that_was_read() -> None:
     read = assessed(KRAUSE)
     widths = [option(one, "C").saved_energy.figure.band for one in (dead, read)]
     assert widths[0] > 1.3 * widths[1]
+
+
+def test_amps_go_with_the_watts_where_the_machine_was_put_right() -> None:
+    """At one power factor amps are in proportion to watts: definition. As read, 305.8 W take 3.19 A."""
+    for repairs in ({}, {"repairs": ["filter"], "filter_excess": "60 Pa"}, {"repairs": ["wheel"]}):
+        full = assessed(KRAUSE, options=repairs).options.options[0].steps[0]
+        assert full.input_power and full.current
+        assert full.current.value / full.input_power.value == pytest.approx(3.19 / 305.8, rel=1e-6)

@@ -166,6 +166,9 @@ def test_regulator_overload_starts_and_shell() -> None:
     assert "overload_does_not_fit" not in rules(
         assessed(KRAUSE, plate__overload_setting="3.5 A", plate__service_factor="1.15")
     )
+    for setting, fits in (("3.33 A", True), ("3.34 A", False), ("2.9 A", True), ("2.85 A", False)):
+        told = rules(assessed(KRAUSE, plate__overload_setting=setting))
+        assert ("overload_does_not_fit" not in told) is fits, setting
     switch = {"plate__run_capacitance": None, "plate__motor_kind": "single-phase"}
     assert "starts_too_often" in rules(assessed(KRAUSE, **switch, target={"starts": "30"}))
     assert "starts_too_often" not in rules(assessed(KRAUSE, target={"starts": "30"}))
