@@ -32,7 +32,15 @@ ARGUMENTS = (
 )
 
 
-FIRST_BROWSER = ("test_choose.py", "test_find.py", "test_round.py", "test_setup.py", "test_walk.py")
+FIRST_BROWSER = (
+    "test_choose.py",
+    "test_find.py",
+    "test_round.py",
+    "test_setup.py",
+    "test_stations.py",
+    "test_timed.py",
+    "test_walk.py",
+)
 """Files that one worker takes with its browser and application; the other worker takes the rest with its own."""
 
 

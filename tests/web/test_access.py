@@ -41,7 +41,9 @@ def faults(screen: Screen) -> list[str]:
 
 
 @pytest.mark.parametrize(("name", "path"), [*PAGES, *MORE], ids=[name for name, _ in (*PAGES, *MORE)])
-def test_axe_finds_nothing_in_any_scheme_at_any_size(screen: Screen, name: str, path: str) -> None:
+def test_axe_finds_nothing_in_any_scheme_at_any_size_and_nothing_runs_off_enlarged(
+    screen: Screen, name: str, path: str
+) -> None:
     found = []
     screen.go(path)
     still(screen)
@@ -51,16 +53,14 @@ def test_axe_finds_nothing_in_any_scheme_at_any_size(screen: Screen, name: str, 
         still(screen)
         found += [f"{scheme}, {width}x{height}: {fault}" for fault in faults(screen)]
     assert found == []
+    enlarged(screen)
 
 
-@pytest.mark.parametrize(("name", "path"), [*PAGES, *MORE], ids=[name for name, _ in (*PAGES, *MORE)])
-def test_enlarged_to_400_per_cent_nothing_runs_off_the_side(screen: Screen, name: str, path: str) -> None:
-    screen.go(path)
-    still(screen)
+def enlarged(screen: Screen) -> None:
+    """At 200 and 400 % nothing runs off the side, and what is sticky leaves at least half of the window to what is read."""
     for width, height in ZOOMED:
         screen.size(width, height)
         assert screen.run("return document.documentElement.scrollWidth") <= width, (width, height)
-        # What is sticky leaves at least half of the window to what is read.
         covered = screen.run(
             """return [...document.querySelectorAll('body *')].filter((one) => {
                  const look = getComputedStyle(one);

@@ -119,6 +119,31 @@ def test_the_drive_is_set_by_the_plate_of_its_motor() -> None:
     assert "no fault" in plain(drive.start_up)
 
 
+ON_A_CONTROLLER = {
+    "options__considered": [{"id": "cd", "kind": "capacitor motor on a controller", "price": "400"}], "decision__chosen": "cd",
+    "options__fitting__start_switch": "no",
+}  # fmt: skip
+BOTH_AGREE = {"options__fitting__motor_maker_agrees": "yes", "options__fitting__drive_maker_agrees": "yes"}
+
+
+@pytest.mark.parametrize(
+    ("said", "lowest"),
+    [
+        ({**BOTH_AGREE}, 30.0), ({**BOTH_AGREE, "setup__drive__lowest": "20 Hz"}, 20.0), ({**BOTH_AGREE, "setup__drive__lowest": "40 Hz"}, 40.0),
+        ({}, None), ({"options__fitting__motor_maker_agrees": "yes", "setup__drive__lowest": "20 Hz"}, None),
+    ],
+)  # fmt: skip
+def test_a_run_capacitor_holds_the_lowest_hertz_up_unless_both_makers_agreed(
+    said: dict[str, str], lowest: float | None
+) -> None:
+    """Half of base frequency, 30 of 60 Hz (common practice, no source); less only typed, and set at all only where both makers agreed."""
+    drive = setup(WAITING, **ON_A_CONTROLLER, **said).drive
+    if lowest is None:
+        assert drive is None, "stopped: nothing is set"
+        return
+    assert drive is not None and drive.lowest.figure and drive.lowest.figure.value == pytest.approx(lowest)
+
+
 @pytest.mark.parametrize("mode", list(ControlMode))
 def test_every_control_mode_says_what_it_needs(mode: ControlMode) -> None:
     drive = setup(HALL, setup__drive__mode=str(mode)).drive
