@@ -82,7 +82,9 @@ def on_the_server() -> None:
     rows = {
         "a price": lambda n: assessed(duty__energy_price=f"{0.2 + n / 1000:.3f} per kWh"),
         "hours": lambda n: assessed(duty__steps__0__hours=f"{200 + n} h"),
-        "a share of flow (solved anew)": lambda n: assessed(duty__steps__11__flow_share=f"{40 + n / 10:.1f} %"),
+        "a share of flow (solved anew)": lambda n: assessed(
+            **{f"duty__steps__{STEPS - 1}__flow_share": f"{40 + n / 10:.1f} %"}
+        ),
     }
     filter_ms = median_ms(
         lambda n: loaded_here(Job.model_validate(twelve_by_twelve(options__tightness=f"{100 + n} %")))
@@ -109,7 +111,7 @@ def on_the_screen() -> None:
                 time.sleep(BETWEEN_S)
             ranked = sorted(screen.run("return window.__times"))
             print(
-                f"screen: {what:8} median {statistics.median(ranked):4.0f} ms   95 % {ranked[int(0.95 * len(ranked)) - 1]:4.0f} ms"
+                f"screen: {what:8} median {statistics.median(ranked):4.0f} ms   95 % {ranked[max(int(0.95 * len(ranked)) - 1, 0)]:4.0f} ms"
                 f"   of {len(ranked)} drags"
             )
 

@@ -7,6 +7,7 @@ import json
 from typing import Any
 
 import openpyxl
+import pint
 import pytest
 from pypdf import PdfReader
 
@@ -155,3 +156,32 @@ def test_keeping_it_costs_the_same_in_the_report_as_on_the_screen() -> None:
     assert lines["A"] == "nothing now" and "nothing now" not in [
         cost for letter, cost in lines.items() if letter != "A"
     ]
+
+
+def test_the_sheet_in_either_reader_s_units_is_the_core_s_value_band_and_ends() -> None:
+    """Against pint, whose units follow NIST SP 811: value, ± and ends are converted alike, and none by its reciprocal."""
+    told, answer = report()
+    pint_of = {"cfm": "foot ** 3 / minute", "L/s": "litre / second", "in. w.g.": "inch_H2O", "Pa": "pascal"}
+    registry = pint.UnitRegistry()
+    checked = set()
+    for units in ("ip", "si"):
+        book = openpyxl.load_workbook(io.BytesIO(write_xlsx(told, answer.options.options, units)))
+        for row in book["Duty steps"].iter_rows(min_row=2, values_only=True):
+            letter, step, _, name, value, band, _, _, unit, _ = row
+            if unit not in pint_of or value is None:
+                continue
+            one = next(option for option in answer.options.options if option.letter == letter)
+            figure = getattr(next(each for each in one.steps if each.name == step), str(name).replace(" ", "_"))
+            base = "metre ** 3 / second" if unit in ("cfm", "L/s") else "pascal"
+            factor = registry.Quantity(1, base).to(pint_of[str(unit)]).magnitude
+            assert value == pytest.approx(figure.value * factor, rel=1e-4), "pint has the inch of water to five figures"
+            if figure.band is not None:
+                assert band == pytest.approx(figure.band * factor, rel=1e-4)
+                checked.add(unit)
+    assert checked == set(pint_of), "a flow and a pressure, in both"
+
+
+def test_the_picture_of_the_year_holds_the_shares_that_were_asked() -> None:
+    told, _ = report()
+    assert [round(bar.flow_share, 6) for bar in told.year] == [1.0, 0.5], "as typed on Duty"
+    assert all(bar.hours > 0 and bar.today_w and bar.then_w and bar.then_w < bar.today_w for bar in told.year)

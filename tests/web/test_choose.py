@@ -272,6 +272,6 @@ def test_the_balance_is_a_strip_beside_the_options_and_opens_over_them(
     assert strip.rect["width"] < 100
     screen.click(strip)
     over = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "dialog[open]"))
-    assert over.find_elements(By.CSS_SELECTOR, "[data-balance]")
+    screen.until(lambda: over.find_elements(By.CSS_SELECTOR, "[data-balance]"))
     screen.press("close")
     screen.until(lambda: not screen.all("dialog[open]"))

@@ -120,7 +120,8 @@ def test_an_empty_job_says_what_each_curve_waits_for(screen: Screen) -> None:
     screen.press("start")
     screen.until(lambda: screen.heading() == "In short")
     screen.station("call")
-    assert "No curves yet." in screen.text() and "The machine's curve waits" in screen.text()
+    screen.sees("No curves yet.")
+    screen.sees("The machine's curve waits")
     screen.station("options")
     screen.sees("as soon as the machine of today")
 

@@ -105,6 +105,7 @@ def swing(seen: list[State]) -> Hunting:
     return hunting_of(np.arange(len(seen)) / 5, np.array([state.felt_pa for state in seen]), 0.5)
 
 
+@pytest.mark.slow
 def test_a_calm_loop_comes_to_its_set_point_and_a_wild_one_hunts_until_it_is_calmed() -> None:
     seen = looped(40, gain=1, integral_s=4)
     assert seen[-1].felt_pa == pytest.approx(set_pressure(LOOPED, Controls(set_point=0.6)), rel=0.005)
@@ -115,6 +116,7 @@ def test_a_calm_loop_comes_to_its_set_point_and_a_wild_one_hunts_until_it_is_cal
     assert swing(looped(60, gain=calm.gain, integral_s=calm.integral_s)).swing in (Swing.QUIET, Swing.DIES_AWAY)
 
 
+@pytest.mark.slow
 def test_an_integral_time_shorter_than_the_sensor_takes_makes_a_calm_loop_swing() -> None:
     assert swing(looped(100, gain=1, integral_s=6, sensor_s=2.0)).swing in (Swing.QUIET, Swing.DIES_AWAY)
     assert swing(looped(100, gain=1, integral_s=0.7, sensor_s=2.0)).swing in (Swing.LIVELY, Swing.HUNTS)

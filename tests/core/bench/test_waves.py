@@ -8,7 +8,7 @@ import numpy as np
 import pytest
 
 from modest_rotor.core.bench.shipped import stands
-from modest_rotor.core.bench.stand import Controls, motor_volts
+from modest_rotor.core.bench.stand import Controls, motor_volts, solved
 from modest_rotor.core.bench.waves import waves_of
 from modest_rotor.core.errors import OutsideValidity
 
@@ -50,6 +50,18 @@ def test_amps_of_one_phase_come_in_short_tall_pulses() -> None:
     rms = float(np.sqrt(np.mean(waves.line_amps.values**2)))
     assert 2 < waves.line_peak_a / rms < 3.5
     assert 0.5 < waves.power_w / (230 * rms) < 0.75
+
+
+@pytest.mark.parametrize("hertz", [25.0, 40.0])
+def test_the_winding_s_current_is_the_motor_s_own_with_its_ripple_on_it(hertz: float) -> None:
+    """Root mean square of what is drawn: the amps that the motor was solved at, and the ripple beside them in quadrature."""
+    rig, controls = stands()["three-phase fan on a drive"], Controls(hertz=hertz, carrier_hz=8000.0)
+    waves = waves_of(rig, controls)
+    wave = sampled(waves.current.time, waves.current.values, 2**14)
+    amps = float(solved(rig, controls).motor.current_a)
+    assert float(np.sqrt(np.mean(wave**2))) == pytest.approx(math.hypot(amps, waves.ripple_a), rel=0.05)
+    first = np.abs(np.fft.rfft(wave)[1]) * 2 / len(wave)
+    assert first == pytest.approx(math.sqrt(2) * amps, rel=0.03), "its fundamental is the solved current's peak"
 
 
 def test_ripple_goes_down_as_the_carrier_goes_up() -> None:

@@ -11,6 +11,8 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 
+pytestmark = pytest.mark.slow
+
 # Made up: a small forward-curved blower, amps at two volts; 500 cfm at 213 V lies half way between 2.00 and 1.96 A.
 CHART = "cfm 208 218\n300 1.26 1.20\n400 1.62 1.55\n500 2.00 1.96\n600 2.36 2.28"
 CFM = 0.0004719474432

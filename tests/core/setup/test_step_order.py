@@ -14,6 +14,8 @@ from modest_rotor.core.stations.setup import SignState
 from modest_rotor.core.tables import read_table
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, WAITING, setup, step
 
+pytestmark = pytest.mark.slow
+
 ROWS = list(read_table("setup_steps"))
 LINK = {"first_volts": "231 V", "link": "208-230 V", "second_volts": "230 V"}
 HANDS_IN = {"discharge_capacitor", "discharge_electronics", "photograph", "taps_capped", "link", "capacitor_kept"}

@@ -171,38 +171,40 @@ function Settings({
 }) {
   if (commands.length === 0) return null;
   return (
-    <Table>
-      <thead>
-        <tr>
-          <th scope="col">step</th>
-          <th scope="col">set to</th>
-          <th scope="col">should move</th>
-          <th scope="col">should take</th>
-        </tr>
-      </thead>
-      <tbody>
-        {commands.map((command) => {
-          const step = option?.steps.find((one) => one.id === command.step);
-          return (
-            <tr key={command.step}>
-              <th scope="row">{command.name || "step"}</th>
-              <td data-large>
-                <PhraseText phrase={settled(command)} />
-              </td>
-              <td data-large>{command.wanted && <FigureText figure={command.wanted} />}</td>
-              <td>
-                {step?.input_power && <FigureText figure={step.input_power} />}
-                {step?.current && (
-                  <>
-                    , <FigureText figure={step.current} />
-                  </>
-                )}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </Table>
+    <Box overflowX="auto">
+      <Table>
+        <thead>
+          <tr>
+            <th scope="col">step</th>
+            <th scope="col">set to</th>
+            <th scope="col">should move</th>
+            <th scope="col">should take</th>
+          </tr>
+        </thead>
+        <tbody>
+          {commands.map((command) => {
+            const step = option?.steps.find((one) => one.id === command.step);
+            return (
+              <tr key={command.step}>
+                <th scope="row">{command.name || "step"}</th>
+                <td data-large>
+                  <PhraseText phrase={settled(command)} />
+                </td>
+                <td data-large>{command.wanted && <FigureText figure={command.wanted} />}</td>
+                <td>
+                  {step?.input_power && <FigureText figure={step.input_power} />}
+                  {step?.current && (
+                    <>
+                      , <FigureText figure={step.current} />
+                    </>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Table>
+    </Box>
   );
 }
 
@@ -222,39 +224,41 @@ function ReadAfter({
   const quantityOf = (field: (typeof READ)[number]) => factsOf(`readings/x/${field}`).quantity ?? "";
   const shared = pressures.find((figure) => figure != null);
   return (
-    <Table>
-      <thead>
-        <tr>
-          <th scope="col">read then</th>
-          {read.map((field) => (
-            <th key={field} scope="col">
-              {unitOf(quantityOf(field), units)}
-            </th>
-          ))}
-          {shared && <th scope="col">static, {unitOf(shared.quantity, units)}</th>}
-        </tr>
-      </thead>
-      <tbody>
-        {sets.map((set, place) => (
-          <tr key={set.id}>
-            <th scope="row">{set.name || "after"}</th>
-            {read.map((field) => {
-              const entry = set[field];
-              return (
-                <td key={field} data-large>
-                  {entry ? writeEntry(quantityOf(field), entry, units).text : "–"}
-                </td>
-              );
-            })}
-            {shared && (
-              <td data-large>
-                {pressures[place] ? <FigureText figure={pressures[place]} unit={false} line={false} /> : "–"}
-              </td>
-            )}
+    <Box overflowX="auto">
+      <Table>
+        <thead>
+          <tr>
+            <th scope="col">read then</th>
+            {read.map((field) => (
+              <th key={field} scope="col">
+                {unitOf(quantityOf(field), units)}
+              </th>
+            ))}
+            {shared && <th scope="col">static, {unitOf(shared.quantity, units)}</th>}
           </tr>
-        ))}
-      </tbody>
-    </Table>
+        </thead>
+        <tbody>
+          {sets.map((set, place) => (
+            <tr key={set.id}>
+              <th scope="row">{set.name || "after"}</th>
+              {read.map((field) => {
+                const entry = set[field];
+                return (
+                  <td key={field} data-large>
+                    {entry ? writeEntry(quantityOf(field), entry, units).text : "–"}
+                  </td>
+                );
+              })}
+              {shared && (
+                <td data-large>
+                  {pressures[place] ? <FigureText figure={pressures[place]} unit={false} line={false} /> : "–"}
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Box>
   );
 }
 
