@@ -21,7 +21,7 @@ export function Picture({ title, head, rows, children }: PictureProps) {
     <figure style={{ margin: 0 }}>
       <Title>{title}</Title>
       {children}
-      <Word type="button" mx="0" px="0" data-screen-only aria-expanded={open} onClick={() => setOpen(!open)}>
+      <Word type="button" mx="0" px="0" mt="-8px" data-screen-only aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? "without the table" : "as a table"}
       </Word>
       {open && (

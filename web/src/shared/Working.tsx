@@ -107,6 +107,7 @@ export const WorkingPanel = memo(function WorkingPanel({ name, result }: { name:
       py="8px"
       my="6px"
       textAlign="left"
+      gridColumn="1 / -1"
     >
       <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="14px">
         <Box fontWeight={600}>

@@ -203,6 +203,7 @@ function Rows({ children }: { children: React.ReactNode }) {
     <Box
       display="grid"
       gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "repeat(auto-fit, minmax(300px, 1fr))" }}
+      gridAutoFlow="dense"
       columnGap="28px"
       alignItems="start"
     >
@@ -262,7 +263,7 @@ function WorkedRow({ name, result, quantity }: { name: string; result: Result; q
   const { units } = useUnits();
   const unit = result.figure ? unitOf(quantity, units) : "";
   return (
-    <Box>
+    <>
       <Row
         label={
           <ExplainedHeading label={result.label}>
@@ -276,6 +277,6 @@ function WorkedRow({ name, result, quantity }: { name: string; result: Result; q
         </Box>
       </Row>
       <WorkingPanel name={name} result={result} />
-    </Box>
+    </>
   );
 }

@@ -19,7 +19,7 @@ export function SmallBalance() {
         curves={curves}
         points={points}
         waits={[]}
-        height={150}
+        height={118}
       />
     </Box>
   );
