@@ -26,7 +26,7 @@ BENCHMARKS: dict[str, tuple[str, ...]] = {
     "drift": ("200",), "estimation": ("2000",), "promises": ("40", "31"),
 }  # fmt: skip
 """Each with what its whole run is given, the quick ones first."""
-SHORT_FORMS = {"drift": ("2",), "estimation": ("40",), "promises": ("1", "31", "capacitor")}
+SHORT_FORMS = {"drift": ("2",), "estimation": ("12",), "promises": ("1", "31", "capacitor")}
 
 
 def state() -> str:

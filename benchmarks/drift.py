@@ -70,7 +70,7 @@ def main(years: int) -> None:
         f"healthy years: {years} for each machine; planted faults: {max(years // 4, FEWEST)} for each, found at the year's end"
     )
     alarms = total = 0
-    for name, setup in machines().items():
+    for name, setup in list(machines().items())[: few(5, 2)]:
         solved = solve_causes(setup, "fan", belted=False)
         false = sum(_drifts(judge(simulated_year(setup, rng), (), None, True)) for _ in range(years))
         alarms, total = alarms + false, total + years

@@ -288,3 +288,10 @@ def test_any_valid_job_is_answered_with_finite_numbers(pieces: dict[str, Any]) -
     for one in answer.options.options:
         for step in one.steps:
             assert step.input_power is None or step.input_power.value >= 0
+
+
+def test_a_choice_without_its_reason_is_told_on_the_rail() -> None:
+    for why, told in ((None, True), ("It halves the watts.", False)):
+        rail = assessed(KRAUSE, decision={"chosen": "electronic", "why": why}).rail
+        words = plain(next(entry.phrase for entry in rail if entry.station == "decision"))
+        assert words.startswith("C, electronic") and ("its reason is not said" in words) is told

@@ -77,6 +77,8 @@ def test_worked_examples(name: str, typed: dict[str, str], expected: list[float]
     for one in calculated.results:
         assert one.working and one.working.formula and one.working.source
         assert {ingredient.figure.basis for ingredient in one.working.ingredients} <= {"typed", "assumed"}
+        validity = next(calculation.validity for calculation in CALCULATIONS if calculation.name == name)
+        assert not validity or validity in one.working.remarks, "a result says where it holds"
 
 
 def test_every_calculation_has_its_worked_example_and_a_sound_heading() -> None:

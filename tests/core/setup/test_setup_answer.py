@@ -245,3 +245,19 @@ def test_a_reading_inside_ends_the_loop_and_one_outside_goes_on() -> None:
     again = advice("1,400 L/s")
     assert again.outcome == "again" and again.command and again.command.value < 29.6
     assert "cannot prove" in plain(advice("1,265 L/s").sentence), "a hood of ± 7 % cannot prove ± 5 %"
+
+
+@pytest.mark.parametrize(
+    ("carrier", "words"),
+    [
+        ("4 kHz", "Higher is quieter"),
+        ("7.9 kHz", "Higher is quieter"),
+        ("8 kHz", "Hardly heard"),
+        ("12 kHz", "Hardly heard"),
+    ],
+)
+def test_a_carrier_says_what_it_costs(carrier: str, words: str) -> None:
+    drive = setup(HALL, setup__drive__carrier=carrier).drive
+    assert (
+        drive is not None and drive.carrier.working and any(words in remark for remark in drive.carrier.working.remarks)
+    )

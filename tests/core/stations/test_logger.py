@@ -84,3 +84,11 @@ def test_the_band_of_a_few_days_is_student_s() -> None:
         assert factor == pytest.approx(stats.t.ppf(0.975, days - 1), rel=2e-3)
     assert sorted(logger.STUDENT) == list(range(2, 8))
     assert pytest.approx(stats.t.ppf(0.975, 13), abs=0.25) == logger.MANY_DAYS_T, "a fortnight, the usual log"
+
+
+def test_two_days_that_differ_tell_next_to_nothing() -> None:
+    """40 and 60 % of two days: ± 12.7 × 0.141 ÷ √2 is 1.27, more than all there is, so the band ends at the whole (Student, n = 2)."""
+    seconds = np.arange(0.0, 2 * DAY, 60.0)
+    share = np.where(seconds < DAY, 0.4, 0.6)
+    told = logged_year(Log(seconds, np.where((seconds % 1800) < 1800 * share, 4.0, 0.0), LoggedKind.AMPS))
+    assert told.run_fraction.value == pytest.approx(0.5, abs=0.01) and told.spread == pytest.approx(1.0, abs=0.02)
