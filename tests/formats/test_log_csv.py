@@ -101,6 +101,41 @@ def test_an_hour_that_the_clock_shows_twice_is_two_hours() -> None:
     assert [row.values["current"] for row in rows] == [3.0, 3.1, 3.2, 3.3, 3.4, 3.5] and report.remarks == []
 
 
+TWICE = (
+    "2025-10-26 00:30",
+    "2025-10-26 01:00",
+    "2025-10-26 01:30",
+    "2025-10-26 01:00",
+    "2025-10-26 01:30",
+    "2025-10-26 02:00",
+)
+
+
+def logged(*clocks: str, zone: str = "Europe/Lisbon") -> list[str]:
+    """What hours of UTC some rows of a clock come to, in order."""
+    text = "time,Line amps (A)\n" + "".join(f"{clock},{3 + place / 10:.1f}\n" for place, clock in enumerate(clocks))
+    return [f"{row.at:%H:%M}" for row in read(text, zone=ZoneInfo(zone))[1]]
+
+
+def test_a_file_from_the_newest_row_down_has_its_hours_as_well() -> None:
+    assert logged(*TWICE[::-1]) == ["23:30", "00:00", "00:30", "01:00", "01:30", "02:00"]
+
+
+def test_an_hourly_log_has_its_hour_twice_and_a_doubled_row_is_only_doubled() -> None:
+    hourly = ("2025-10-26 00:00", "2025-10-26 01:00", "2025-10-26 01:00", "2025-10-26 02:00")
+    assert logged("2025-10-25 23:00", *hourly) == ["22:00", "23:00", "00:00", "01:00", "02:00"]
+    minutes = ("2025-10-26 01:00", "2025-10-26 01:05", "2025-10-26 01:05", "2025-10-26 01:10")
+    assert logged(*minutes) == ["00:00", "00:05", "00:10"], "a row written twice is not an hour later"
+
+
+@pytest.mark.parametrize("zone", ["Asia/Kolkata", "UTC"])
+def test_a_clock_that_is_never_set_back_goes_on_as_it_stands(zone: str) -> None:
+    rows = ("2025-10-26 00:30", "2025-10-26 01:00", "2025-10-26 01:30")
+    shift = 5.5 if zone == "Asia/Kolkata" else 0.0
+    hours = [(float(one[11:13]) + float(one[14:16]) / 60 - shift) % 24 for one in rows]
+    assert logged(*rows, zone=zone) == [f"{int(one):02d}:{round(60 * (one % 1)):02d}" for one in hours]
+
+
 def test_a_clock_set_back_where_no_zone_explains_it_says_so_and_names_what_it_left_out() -> None:
     report, rows = read("time,Line amps (A)\n2025-10-26 01:00,3.1\n2025-10-26 01:30,3.2\n2025-10-26 01:00,3.3\n")
     assert len(rows) == 2 and [row.values["current"] for row in rows] == [3.1, 3.2]

@@ -59,7 +59,7 @@ def visits_file(request: Request, units: UnitSystem = "si", zone: ZoneName = "")
         if one.due is not None
     ]
     headers = {"content-disposition": 'attachment; filename="next-visits.ics"'}
-    return Response(write_visits(due, now, units), media_type=CALENDAR, headers=headers)
+    return Response(write_visits(due, now, units, now.astimezone(clock).date()), media_type=CALENDAR, headers=headers)
 
 
 def _visits(now: datetime) -> list[Visit]:

@@ -106,7 +106,7 @@ def read_log_file(
         )
     taken = [_taken(place, column) for place, column in chosen]
     read_time = time_reader(rows, time_at, order)
-    found: list[TimedValues] = []
+    read: list[tuple[datetime, dict[str, float]]] = []
     bad: list[str] = []
     outside = 0
     for line, row in enumerate(rows, 2):
@@ -116,7 +116,11 @@ def read_log_file(
         if stamp is None or not values:
             bad.append(f"line {line}")
             continue
-        found.append(TimedValues(at=_on_clock(stamp, zone, found[-1].at if found else None), values=values))
+        read.append((stamp, values))
+    found = [
+        TimedValues(at=at, values=values)
+        for at, (_, values) in zip(_on_clock([stamp for stamp, _ in read], zone), read, strict=True)
+    ]
     if bad:
         remarks.append(f"{len(bad)} rows left out, no time or no number in them: {few(bad)}.")
     if outside:
@@ -134,10 +138,23 @@ def read_log_file(
     return report, tuple(kept)
 
 
-def _on_clock(stamp: datetime, zone: tzinfo, before: datetime | None) -> datetime:
-    """A clock's time as UTC; of an hour that it shows twice, the second where the first would not be later than the row before."""
-    first, second = (stamp.replace(tzinfo=zone, fold=fold).astimezone(UTC) for fold in (0, 1))
-    return second if before is not None and first <= before < second else first
+def _on_clock(stamps: list[datetime], zone: tzinfo) -> list[datetime]:
+    """Times of a clock as UTC, in the order of the file.
+
+    An hour that the clock shows twice is its second showing where it goes back on the row before; a time that only stands
+    there again is the second where rows are an hour apart or more, else a doubled row. A file from the newest row down is read
+    from its end.
+    """
+    falls = sum(after < before for before, after in itertools.pairwise(stamps))
+    rises = sum(after > before for before, after in itertools.pairwise(stamps))
+    told: list[datetime] = []
+    for stamp in reversed(stamps) if falls > rises else stamps:
+        first, second = (stamp.replace(tzinfo=zone, fold=fold).astimezone(UTC) for fold in (0, 1))
+        before = told[-1] if told else None
+        apart = before - told[-2] if before and len(told) > 1 else None
+        again = before == first and apart is not None and apart >= second - first
+        told.append(second if before and (first < before < second or (again and before < second)) else first)
+    return told[::-1] if falls > rises else told
 
 
 def look_at_log_file(*said: Any, **more: Any) -> LogFile:
