@@ -5,7 +5,7 @@ import { colourOf } from "../src/shared/marks";
 import { fieldName, holds, valueAt } from "../src/shared/paths";
 import { onReveal, reveal } from "../src/shared/reveal";
 import { keyOf, nextAt, railOf, stationNamed, STATIONS } from "../src/shared/stations";
-import { asLocal, asUtc, dayOf, zoneWord } from "../src/shared/times";
+import { asLocal, asUtc, dayOf, timeAsUtc, zoneWord } from "../src/shared/times";
 import { fields } from "../src/generated/fields";
 
 const VIEW = {
@@ -150,5 +150,14 @@ describe("a time that is typed", () => {
     expect(asUtc("  ")).toBeNull();
     expect(asUtc("15 July")).toBe("15 July");
     expect(asUtc("2026-07-15T14:30")).toBe("2026-07-15T14:30");
+  });
+
+  it("is never rolled over from a day or an hour that there is not", () => {
+    for (const none of ["2026-02-30 10:00", "2026-13-01 10:00", "2026-07-15 24:30", "2026-07-15 10:75", "2026-00-10"])
+      expect(asUtc(none)).toBe(none);
+    expect(asUtc("2026-03-29 02:30")).toBe("2026-03-29 01:30"); // the hour that the clock skips: the one after it
+    expect(timeAsUtc(" 2026-07-15 ")).toBe("2026-07-15");
+    expect(timeAsUtc("2026-07-15 14:30")).toBe("2026-07-15 12:30");
+    expect(timeAsUtc("")).toBe("");
   });
 });

@@ -76,7 +76,7 @@ function SignedLine({ id, number, report }: { id: number; number: number; report
         <a href={`${at}.xlsx?zone=${zone}`} download>
           spreadsheet
         </a>{" "}
-        <a href={`${at}.json`} download>
+        <a href={`${at}.json?zone=${zone}`} download>
           JSON
         </a>
       </Box>

@@ -7,7 +7,7 @@ import { type Act, type NewAct, type Outbox, outbox as ours } from "./outbox";
 import { fieldName, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
 import { Sending } from "./sending";
-import { asUtc } from "./times";
+import { timeAsUtc } from "./times";
 
 const REFINE_AFTER_MS = 40;
 const SAVE_AFTER_MS = 1500;
@@ -384,7 +384,7 @@ export class JobDesk extends Deeds {
 /** What stands in a field as the server takes it: a time is typed on the reader's clock and kept as UTC. */
 function asKept(path: string, text: string): string {
   const facts = (fields as Record<string, { time?: boolean } | undefined>)[fieldName(path)];
-  return facts?.time ? (asUtc(text) ?? "") : text;
+  return facts?.time ? (timeAsUtc(text) ?? "") : text;
 }
 
 function named(path: string): string {

@@ -6,9 +6,16 @@ export function asUtc(typed: string): string | null {
   const text = typed.trim();
   const [, year, month, day, hour, minute] = WHEN.exec(text) ?? [];
   if (!year) return text || null;
+  const midnight = new Date(Number(year), Number(month) - 1, Number(day));
+  // A day or an hour that there is not would be rolled over to another one that nobody typed.
+  const is = midnight.getMonth() === Number(month) - 1 && midnight.getDate() === Number(day);
+  if (!is || Number(hour ?? 0) > 23 || Number(minute ?? 0) > 59) return text;
   const at = new Date(Number(year), Number(month) - 1, Number(day), Number(hour ?? NOON), Number(minute ?? 0));
-  return Number.isNaN(at.getTime()) ? text : at.toISOString().slice(0, 16).replace("T", " ");
+  return at.toISOString().slice(0, 16).replace("T", " ");
 }
+
+/** The same for a field that takes a time alone: a bare day is no time, and is refused in words. */
+export const timeAsUtc = (typed: string) => (typed.includes(":") ? asUtc(typed) : typed.trim());
 
 /** Now, to the second, as the server takes it. */
 export const nowUtc = () => new Date().toISOString().slice(0, 19).replace("T", " ");
@@ -34,8 +41,11 @@ export function dayOf(at: Date | string): string {
 
 const two = (number: number) => String(number).padStart(2, "0");
 
-/** The reader's time zone by its name in the time zone database, as the server takes it. */
-export const ownZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
+/** The reader's time zone by its name in the time zone database, as the server takes it; none where the browser knows none. */
+export function ownZone(): string {
+  const name = (Intl.DateTimeFormat().resolvedOptions() as { timeZone?: string }).timeZone ?? "";
+  return name === "Etc/Unknown" ? "" : name;
+}
 
 /** The same as people say it: by its hours from UTC on a day. */
 export function zoneWord(at = new Date()): string {

@@ -181,7 +181,7 @@ function ReportPart() {
       <Box display="flex" gap="8px 20px" flexWrap="wrap" alignItems="center" pt="6px">
         <Out href={`${at}.pdf?zone=${zone}`} name="PDF" />
         <Out href={`${at}.xlsx?units=${units}&zone=${zone}`} name="spreadsheet" />
-        <Out href={`${at}.json`} name="numbers as JSON" />
+        <Out href={`${at}.json?zone=${zone}`} name="numbers as JSON" />
         <a href={`/jobs/${view.id}/report`} style={LINK}>
           view to print
         </a>
