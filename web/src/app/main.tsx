@@ -2,7 +2,7 @@ import "./fonts.css";
 
 import { ChakraProvider } from "@chakra-ui/react";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { lazy, StrictMode, Suspense } from "react";
+import { type ComponentType, lazy, StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Route, Routes } from "react-router";
 
@@ -12,20 +12,25 @@ import { system } from "./theme";
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 2, refetchOnWindowFocus: true } } });
 
-const Board = lazy(() => import("../board/Board").then((page) => ({ default: page.Board })));
-const SitePage = lazy(() => import("../board/SitePage").then((page) => ({ default: page.SitePage })));
-const JobPage = lazy(() => import("./JobPage").then((page) => ({ default: page.JobPage })));
-const ReportPage = lazy(() => import("../report/ReportPage").then((page) => ({ default: page.ReportPage })));
-const PanelCard = lazy(() => import("../report/PanelCard").then((page) => ({ default: page.PanelCard })));
-const FirmPage = lazy(() => import("../report/FirmPage").then((page) => ({ default: page.FirmPage })));
-const DevicesPage = lazy(() => import("../devices/DevicesPage").then((page) => ({ default: page.DevicesPage })));
-const BenchPage = lazy(() => import("../bench/BenchPage").then((page) => ({ default: page.BenchPage })));
-const Visits = lazy(() => import("../visits/Visits").then((page) => ({ default: page.Visits })));
-const Catalogue = lazy(() => import("../catalogue/Catalogue").then((page) => ({ default: page.Catalogue })));
-const Workings = lazy(() => import("../workings/Workings").then((page) => ({ default: page.Workings })));
-const Rules = lazy(() => import("../rules/Rules").then((page) => ({ default: page.Rules })));
-const Glossary = lazy(() => import("../rules/Glossary").then((page) => ({ default: page.Glossary })));
-const NotFound = lazy(() => import("./NotFound").then((page) => ({ default: page.NotFound })));
+/** A page by the name under which its file gives it, fetched when it is gone to. */
+function page<Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) {
+  return lazy(() => load().then((file) => ({ default: file[name] })));
+}
+
+const Board = page(() => import("../board/Board"), "Board");
+const SitePage = page(() => import("../board/SitePage"), "SitePage");
+const JobPage = page(() => import("./JobPage"), "JobPage");
+const ReportPage = page(() => import("../report/ReportPage"), "ReportPage");
+const PanelCard = page(() => import("../report/PanelCard"), "PanelCard");
+const FirmPage = page(() => import("../report/FirmPage"), "FirmPage");
+const DevicesPage = page(() => import("../devices/DevicesPage"), "DevicesPage");
+const BenchPage = page(() => import("../bench/BenchPage"), "BenchPage");
+const Visits = page(() => import("../visits/Visits"), "Visits");
+const Catalogue = page(() => import("../catalogue/Catalogue"), "Catalogue");
+const Workings = page(() => import("../workings/Workings"), "Workings");
+const Rules = page(() => import("../rules/Rules"), "Rules");
+const Glossary = page(() => import("../rules/Glossary"), "Glossary");
+const NotFound = page(() => import("./NotFound"), "NotFound");
 
 /** Every page by its address, fetched when it is gone to; the one before stays until it is there. */
 function Pages() {

@@ -13,6 +13,16 @@ import { Filters } from "./Filters";
 import { COLUMNS, JobLine } from "./JobLine";
 import { Recent } from "./Recent";
 
+const WAYS = [
+  ["/workings", "Workings"],
+  ["/glossary", "Glossary"],
+  ["/catalogue", "Catalogue"],
+  ["/devices", "Devices"],
+  ["/visits", "Next visits"],
+  ["/bench", "Bench"],
+  ["/firm", "Firm"],
+] as const;
+
 type Site = Schemas["BoardSite"];
 
 /** Every job of every site, told in one line. */
@@ -52,27 +62,11 @@ export function Board() {
             <Box as="span" color="ink2">
               {board.data ? counted(sites, total, ask) : ""}
             </Box>
-            <WayLink to="/workings" fontSize="small">
-              Workings
-            </WayLink>
-            <WayLink to="/glossary" fontSize="small">
-              Glossary
-            </WayLink>
-            <WayLink to="/catalogue" fontSize="small">
-              Catalogue
-            </WayLink>
-            <WayLink to="/devices" fontSize="small">
-              Devices
-            </WayLink>
-            <WayLink to="/visits" fontSize="small">
-              Next visits
-            </WayLink>
-            <WayLink to="/bench" fontSize="small">
-              Bench
-            </WayLink>
-            <WayLink to="/firm" fontSize="small">
-              Firm
-            </WayLink>
+            {WAYS.map(([to, name]) => (
+              <WayLink key={to} to={to} fontSize="small">
+                {name}
+              </WayLink>
+            ))}
           </Box>
           <Begin sites={(shelves.data?.sites ?? []).map((site) => site.name)} />
         </Box>

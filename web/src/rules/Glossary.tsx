@@ -2,11 +2,10 @@ import { Box } from "@chakra-ui/react";
 import { useEffect, useRef } from "react";
 import { Link, useLocation } from "react-router";
 
-import { TopLine } from "../app/TopLine";
 import type { Schemas } from "../shared/api";
 import { useGlossary } from "../shared/Explained";
 import { Micro } from "../shared/parts";
-import { STATIONS } from "../shared/stations";
+import { ByStation } from "./ByStation";
 
 type Term = Schemas["Term"];
 
@@ -14,33 +13,13 @@ type Term = Schemas["Term"];
 export function Glossary() {
   const glossary = useGlossary();
   const wanted = useLocation().hash.slice(1);
-  useEffect(() => {
-    document.title = "Glossary · Modest Rotor";
-  }, []);
   return (
-    <>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: "Glossary" }]} />
-      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
-        <Box as="h1" fontSize="title" fontWeight={600} py="8px" borderBottom="2px solid" borderColor="ink">
-          Glossary
-        </Box>
-        {glossary.error && <Box role="alert">{glossary.error.message}</Box>}
-        {STATIONS.map((station) => {
-          const own = (glossary.data ?? []).filter((term) => term.station === station.id);
-          if (own.length === 0) return null;
-          return (
-            <Box as="section" key={station.id} pt="12px" aria-label={station.title}>
-              <Box as="h2" fontWeight={600}>
-                {station.title}
-              </Box>
-              {own.map((term) => (
-                <TermRow key={term.code} term={term} wanted={term.code === wanted} />
-              ))}
-            </Box>
-          );
-        })}
-      </Box>
-    </>
+    <ByStation
+      title="Glossary"
+      items={glossary.data}
+      error={glossary.error}
+      row={(term) => <TermRow key={term.code} term={term} wanted={term.code === wanted} />}
+    />
   );
 }
 

@@ -1,11 +1,9 @@
 import { Box } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
 
-import { TopLine } from "../app/TopLine";
 import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { Micro, SeverityWord } from "../shared/parts";
-import { STATIONS } from "../shared/stations";
+import { ByStation } from "./ByStation";
 
 type Rule = Schemas["RuleFacts"];
 
@@ -16,33 +14,13 @@ export function Rules() {
     queryFn: () => taken(api.GET("/api/rules")),
     staleTime: Infinity,
   });
-  useEffect(() => {
-    document.title = "Rules · Modest Rotor";
-  }, []);
   return (
-    <>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: "Rules" }]} />
-      <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
-        <Box as="h1" fontSize="title" fontWeight={600} py="8px" borderBottom="2px solid" borderColor="ink">
-          Rules
-        </Box>
-        {rules.error && <Box role="alert">{rules.error.message}</Box>}
-        {STATIONS.map((station) => {
-          const own = (rules.data ?? []).filter((rule) => rule.station === station.id);
-          if (own.length === 0) return null;
-          return (
-            <Box as="section" key={station.id} pt="12px" aria-label={station.title}>
-              <Box as="h2" fontWeight={600}>
-                {station.title}
-              </Box>
-              {own.map((rule) => (
-                <RuleRow key={rule.rule} rule={rule} />
-              ))}
-            </Box>
-          );
-        })}
-      </Box>
-    </>
+    <ByStation
+      title="Rules"
+      items={rules.data}
+      error={rules.error}
+      row={(rule) => <RuleRow key={rule.rule} rule={rule} />}
+    />
   );
 }
 
