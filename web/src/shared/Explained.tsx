@@ -102,8 +102,15 @@ export function ExplainedLabel({ path, children }: { path: string; children?: Re
 
 /** Press the label of the field that has the focus: the keyboard's way to what it means. */
 export function explainFocused(): boolean {
-  const path = document.activeElement?.closest<HTMLElement>("[data-field]")?.dataset.field;
-  const label = path ? document.querySelector<HTMLElement>(`[data-explained="${fieldName(path)}"]`) : null;
-  label?.click();
-  return label !== null;
+  const field = document.activeElement?.closest<HTMLElement>("[data-field]");
+  const wanted = `[data-explained="${fieldName(field?.dataset.field ?? "")}"]`;
+  // Several items of a list have the same labels: the nearest is its own.
+  for (let round = field?.parentElement; round; round = round.parentElement) {
+    const label = round.querySelector<HTMLElement>(wanted);
+    if (label) {
+      label.click();
+      return true;
+    }
+  }
+  return false;
 }

@@ -25,7 +25,7 @@ export function FindingsSheet() {
       {assessment.ways.map((way) => (
         <WayPart key={way.title} way={way} />
       ))}
-      {!(dead && (view.document.readings ?? []).length === 0) && <LadderPart />}
+      {!(dead && (view.document.readings ?? []).length === 0) && <LadderPart others={found.length > 0} />}
       <Part title="Findings" note={found.length ? "open one for its evidence and its proof" : undefined}>
         {found.length === 0 && <Box py="6px">Nothing was found, as far as these readings go.</Box>}
         {found.map((finding) => (

@@ -10,8 +10,8 @@ import { PhraseText } from "../../shared/Words";
 type Ladder = Schemas["Ladder"];
 type Rung = Schemas["LadderRung"];
 
-/** What explains all needles at once, the likeliest cause first, and the cheapest test between the first two. */
-export function LadderPart() {
+/** What explains all needles at once, the likeliest cause first, and the cheapest test between the first two; whether something else was found. */
+export function LadderPart({ others }: { others: boolean }) {
   const { view } = useView();
   const ladder = useQuery<Ladder, Refused>({
     queryKey: ["ladder", view.id, view.revision],
@@ -28,7 +28,11 @@ export function LadderPart() {
       {ladder.error && <Box role="alert">{ladder.error.message}</Box>}
       {!data && !ladder.error && <Small fontStyle="italic">being worked out</Small>}
       {data?.waits && <Small fontStyle="italic">{data.waits}</Small>}
-      {data?.still && <Box fontWeight={600}>The readings stand where this machine’s should.</Box>}
+      {data?.still && (
+        <Box fontWeight={600}>
+          The readings stand where this machine’s should.{others && " Findings below are told by other evidence."}
+        </Box>
+      )}
       {data?.rough && (
         <Box color="ochre">
           Rough: held against plate and design only. On Readings, mark a set from when it was right.

@@ -90,7 +90,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
         <Box color="ink2">{told ? `healthy ${told.value}` : ""}</Box>
       </Box>
       <Picture
-        title={`${series.title} over time, ${unitOf(series.quantity, units)}`}
+        title={`${series.title} over time, ${unitOf(series.quantity, units)}; thinned as drawn`}
         head={["day", unitOf(series.quantity, units) || series.title]}
         rows={() => values.map((value, place) => [dayOf(new Date((series.days[place] ?? 0) * DAY_MS)), value])}
       >
