@@ -93,7 +93,7 @@ def _edited(job: Job, chance: random.Random, name: str) -> Job:
             items = value_at(job, place)
         except Refusal:
             return job
-        if not items:
+        if not items or "id" not in items[0]:  # an empty list, or points of a curve, which are typed as one text
             return job
         path = path.replace("*", chance.choice(items)["id"], 1)
     if name == "machine/name":

@@ -20,7 +20,6 @@ from tests.jobs import KRAUSE, assessed, changed
 from tests.machines import BLOWER, FAN, fitted
 
 LINE = Supply(230.0, 60.0)
-PHASES = {"three-phase": math.sqrt(3)}
 
 
 @pytest.mark.parametrize("slip", [0.15, 0.25, 0.35])

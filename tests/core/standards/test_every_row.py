@@ -337,7 +337,7 @@ def test_generic_characteristics() -> None:
 
 
 def test_between_rows_nothing_jumps() -> None:
-    """Efficiencies by size rise in steps no larger than a slip of a digit would make: two per cent of the losses' complement a row."""
+    """Efficiency never falls from one size to the next, and rises by less than a slip of a leading digit (10 points) or the table's widest step does."""
     for name, keys, size, jump in (
         ("iec_efficiency_classes", ("class", "poles"), "power_kw", 8.0), ("electronic_motors", ("phases",), "power_w", 13.5),
     ):  # fmt: skip
