@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import re
-from datetime import UTC, date, datetime
+from datetime import UTC, date, datetime, timedelta
 
 from modest_rotor.core.phrase import figure
 from modest_rotor.formats.visits_ics import DueVisit, write_visits
 
 NOW = datetime(2026, 11, 29, 10, 0, tzinfo=UTC)
+TODAY = NOW.date()
 
 
 def visit(**changes: object) -> DueVisit:
@@ -23,9 +24,9 @@ def visit(**changes: object) -> DueVisit:
     return DueVisit(**{**told, **changes})  # type: ignore[arg-type]
 
 
-def lines(*visits: DueVisit, units: str = "si") -> list[str]:
+def lines(*visits: DueVisit, units: str = "si", today: date = TODAY) -> list[str]:
     """The file's lines, unfolded. Source: RFC 5545, 3.1: lines end in CRLF and are at most 75 octets long."""
-    content = write_visits(visits, NOW, units)  # type: ignore[arg-type]
+    content = write_visits(visits, NOW, units, today)  # type: ignore[arg-type]
     assert content.endswith(b"\r\n") and b"\n" not in content.replace(b"\r\n", b"")
     assert max(len(line) for line in content.split(b"\r\n")) <= 75
     return re.sub(r"\r\n[ \t]", "", content.decode()).split("\r\n")[:-1]
@@ -51,6 +52,15 @@ def test_what_is_overdue_stands_on_today_and_says_since_when() -> None:
     told = lines(visit(due=date(2026, 3, 2)))
     assert "DTSTART;VALUE=DATE:20261129" in told
     assert any(one.startswith("SUMMARY") and one.endswith("due since 02 March 2026") for one in told)
+
+
+def test_today_is_the_reader_s_and_the_stamp_is_not() -> None:
+    """Behind UTC it is still yesterday, ahead of it already tomorrow: a visit due on that day is not overdue."""
+    for today in (date(2026, 11, 28), date(2026, 11, 30)):
+        due, late = lines(visit(due=today), today=today), lines(visit(due=today - timedelta(days=1)), today=today)
+        assert f"DTSTART;VALUE=DATE:{today:%Y%m%d}" in due and f"DTSTART;VALUE=DATE:{today:%Y%m%d}" in late
+        assert not any("due since" in one for one in due) and any("due since" in one for one in late)
+        assert "DTSTAMP:20261129T100000Z" in due
 
 
 def test_a_machine_keeps_its_event_s_name() -> None:

@@ -27,10 +27,11 @@ class DueVisit:
     link: str
 
 
-def write_visits(visits: Iterable[DueVisit], now: datetime, units: UnitSystem, today: date | None = None) -> bytes:
+def write_visits(visits: Iterable[DueVisit], now: datetime, units: UnitSystem, today: date) -> bytes:
     """An iCalendar file with one event of a whole day to a visit; one that is overdue stands on today.
 
-    :param today: the day it is on the clock of whoever reads it; that of ``now`` where nothing is said.
+    :param now: when the file is written; it must be aware of its zone.
+    :param today: the day it then is on the clock of whoever reads it.
 
     The same machine keeps its event's name, so that a calendar that takes the file in again moves what it has.
     Source: RFC 5545.
@@ -38,7 +39,6 @@ def write_visits(visits: Iterable[DueVisit], now: datetime, units: UnitSystem, t
     calendar = Calendar()
     calendar.add("prodid", MAKER)
     calendar.add("version", "2.0")
-    today = today or now.date()
     for visit in visits:
         day = max(visit.due, today)
         event = Event()
