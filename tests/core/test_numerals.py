@@ -7,7 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from modest_rotor.core.errors import QuantityRefused
-from modest_rotor.core.numerals import NumberStyle, numerals
+from modest_rotor.core.numerals import NumberStyle, numerals, span_told
 
 POINT, COMMA = NumberStyle.POINT, NumberStyle.COMMA
 
@@ -62,3 +62,21 @@ def test_a_number_written_in_a_style_is_read_in_it(digits: int, decimals: int, s
         text = text.translate(str.maketrans(",.", ".,"))
     assert [one.value for one in numerals(text, style)] == [value]
     assert value in [one.value for one in numerals(text, None)]
+
+
+@pytest.mark.parametrize(
+    ("seconds", "told"),
+    [
+        (0.0, "a moment"),
+        (0.99, "a moment"),
+        (1.0, "1 second"),
+        (59.9, "59 seconds"),
+        (60.0, "1 minute"),
+        (3599.0, "59 minutes"),
+        (3600.0, "1 hour"),
+        (2 * 86400.0 - 1, "1 day"),
+        (2 * 86400.0, "2 days"),
+    ],
+)
+def test_a_span_is_told_in_its_largest_whole_unit(seconds: float, told: str) -> None:
+    assert span_told(seconds) == told

@@ -99,3 +99,15 @@ def _numeral(plain: str, exponent: int, text: str) -> Numeral:
     if not math.isfinite(value):
         raise QuantityRefused(f"“{text}” is not a finite number.")
     return Numeral(value, float(f"1e{exponent - len(plain.partition('.')[2])}"))
+
+
+def span_told(seconds: float) -> str:
+    """A span of time in words, in its largest unit of which there is one whole: ``40 seconds``, ``1 hour``, ``3 days``.
+
+    :param seconds: the span in s, not negative; less than one second is ``a moment``.
+    """
+    for unit, length in (("day", 86400), ("hour", 3600), ("minute", 60), ("second", 1)):
+        whole = int(seconds // length)
+        if whole >= 1:
+            return f"{whole} {unit}{'s' if whole > 1 else ''}"
+    return "a moment"

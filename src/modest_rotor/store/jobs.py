@@ -19,7 +19,7 @@ from modest_rotor.core.changes import label_of, value_at, with_change
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job, JobDocument, Machine, Site
-from modest_rotor.core.numerals import NumberStyle
+from modest_rotor.core.numerals import NumberStyle, span_told
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.store.database import database, forgets_on_connect, transaction
 from modest_rotor.store.fits import assessed_job
@@ -264,11 +264,16 @@ def _locked(job_id: int, revision: str) -> JobRow:
     row = row_of(job_id, lock=True)
     if revision_of(row) != revision:
         newest = ChangeRow.select().where(ChangeRow.job == job_id).order_by(ChangeRow.id.desc()).first()
-        what = f"“{newest.label}” was changed at {newest.at:%H:%M:%S} UTC" if newest else "it was changed"
+        what = f"“{newest.label}” was changed {span_told(_age_s(newest))} ago" if newest else "it was changed"
         raise Conflict(
             f"This window is out of date: {what}, in another window. Nothing was overwritten, and what you typed is kept here."
         )
     return row
+
+
+def _age_s(change: ChangeRow) -> float:
+    at: datetime = change.at
+    return max(0.0, (datetime.now(UTC) - at).total_seconds())
 
 
 def row_of(job_id: int, lock: bool = False) -> JobRow:

@@ -19,6 +19,7 @@ from modest_rotor.core.drift.log import LOGGED, Event, EventKind, Log
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError, UnknownItem
 from modest_rotor.core.job import Job
+from modest_rotor.core.numerals import span_told
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.tables import find_row
 from modest_rotor.store import jobs, signed
@@ -86,12 +87,11 @@ def keep_readings(machine_id: int, readings: Iterable[NewReading]) -> tuple[int,
         or more than a machine keeps.
     """
     wanted = list(readings)
-    latest = datetime.now(UTC) + AHEAD
+    now = datetime.now(UTC)
     for one in wanted:
-        if one.at > latest:
-            raise ChangeRefused(
-                f"{one.at:%Y-%m-%d %H:%M} UTC lies in the future: a clock runs ahead. Nothing was taken in."
-            )
+        if one.at > now + AHEAD:
+            ahead = span_told((one.at - now).total_seconds())
+            raise ChangeRefused(f"A reading lies {ahead} in the future: a clock runs ahead. Nothing was taken in.")
         if not one.values:
             raise ChangeRefused("A reading without a value says nothing; nothing was taken in.")
     with transaction():
