@@ -15,6 +15,9 @@ from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import StoredJob, keep_job
 from tests.jobs import KRAUSE
 
+PACKED_WITH_BROTLI = b"\x0b\x00\x80\x31\x03"
+"""What packs one byte, a "1", with Brotli."""
+
 
 @pytest.fixture
 def pages(tmp_path: Path) -> Path:
@@ -25,6 +28,7 @@ def pages(tmp_path: Path) -> Path:
     (tmp_path / "docs" / "index.html").write_text('<script src="/docs/begin.js"></script>')
     (tmp_path / "assets" / "main-1.js").write_text("1")
     (tmp_path / "assets" / "main-1.js.gz").write_bytes(gzip.compress(b"1"))
+    (tmp_path / "assets" / "main-1.js.br").write_bytes(PACKED_WITH_BROTLI)
     return tmp_path
 
 

@@ -72,6 +72,11 @@ def test_pages_are_fresh_assets_are_for_ever_and_what_is_not_there_is_404(client
     assert page.status_code == 200 and page.headers["cache-control"] == "no-cache"
     packed = client.get("/assets/main-1.js", headers={"accept-encoding": "gzip"})
     assert "immutable" in packed.headers["cache-control"] and packed.headers["content-encoding"] == "gzip"
+    smaller = client.get("/assets/main-1.js", headers={"accept-encoding": "gzip, deflate, br"})
+    assert smaller.headers["content-encoding"] == "br" and smaller.headers["content-length"] == "5"
+    for refused in ("gzip, br;q=0", "gzip, br; q=0", "gzip"):
+        assert client.get("/assets/main-1.js", headers={"accept-encoding": refused}).text == "1"
+    assert "content-encoding" not in client.get("/assets/main-1.js", headers={"accept-encoding": "identity"}).headers
     assert client.get("/assets/none.js").status_code == 404
     assert client.get("/api/nothing").status_code == 404
     assert client.get("/..%2f..%2fetc/passwd").text.startswith("<!doctype")

@@ -14,6 +14,8 @@ from fastapi.responses import Response
 from starlette.exceptions import HTTPException
 
 FOR_EVER = "public, max-age=31536000, immutable"
+PACKED = (("br", ".br"), ("gzip", ".gz"))
+"""How files are packed beside them, the smaller first: browsers take it of this machine's own address and over https."""
 NOT_BUILT = "The front end is not built. Run ./start, which builds it."
 
 
@@ -73,9 +75,12 @@ def serve_pages(app: FastAPI, files: Path) -> None:
 def _file(below: _Files, path: str, request: Request) -> Response:
     headers = {"cache-control": FOR_EVER if path.startswith("assets/") else "no-cache", "vary": "accept-encoding"}
     kind = mimetypes.guess_type(path)[0]
-    packed = below.read(path + ".gz") if "gzip" in request.headers.get("accept-encoding", "") else None
-    if packed is not None:
-        return Response(packed[1], media_type=kind, headers={**headers, "content-encoding": "gzip"})
+    said = request.headers.get("accept-encoding", "").replace(" ", "").split(",")
+    taken = {one.split(";")[0] for one in said if not one.endswith(";q=0")}
+    for coding, ending in PACKED:
+        packed = below.read(path + ending) if coding in taken else None
+        if packed is not None:
+            return Response(packed[1], media_type=kind, headers={**headers, "content-encoding": coding})
     found = below.read(path)
     assert found is not None
     return Response(found[1], media_type=kind, headers=headers)
