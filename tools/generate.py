@@ -23,6 +23,7 @@ from modest_rotor.core.job import JobDocument, Machine
 from modest_rotor.core.stations.sheet import is_moment, quantity_of
 from modest_rotor.fieldbus.profile import profile_schema
 from modest_rotor.formats.job_file import job_schema
+from modest_rotor.store.nodes import ROW_FIELDS
 
 ROOT = Path(__file__).resolve().parents[1]
 GENERATED = ROOT / "web" / "src" / "generated"
@@ -36,6 +37,7 @@ def main() -> int:
         GENERATED / "fields.ts": _fields(),
         GENERATED / "helps.ts": _helps(),
         GENERATED / "quantities.ts": _quantities(),
+        GENERATED / "nodes.ts": f"{HEADER}export const ROW_FIELDS = {json.dumps(ROW_FIELDS)} as const;\n",
         ROOT / "docs" / "formats" / "job-1.schema.json": _pretty(job_schema()),
         ROOT / "docs" / "formats" / "device-1.schema.json": _pretty(profile_schema()),
         ROOT / "docs" / "formats" / "experiment-1.schema.json": _pretty(Experiment.model_json_schema()),

@@ -97,6 +97,8 @@ def test_a_stale_window_gets_a_conflict_and_nothing_is_lost(client: TestClient, 
     assert change(client, job, "call/notes", text="from one").status_code == 200
     answer = change(client, job, "call/notes", text="from two")
     assert answer.status_code == 409 and "out of date" in answer.json()["sentence"]
+    # how long ago needs no clock: the reader's is not the server's
+    assert " ago, in another window" in answer.json()["sentence"] and "UTC" not in answer.json()["sentence"]
     assert client.get(f"/api/jobs/{job.id}").json()["document"]["call"]["notes"] == "from one"
 
 
@@ -191,3 +193,42 @@ def test_a_job_begun_by_its_plate_is_ready_for_a_first_answer(client: TestClient
     bare = client.post("/api/jobs", json={"machine_name": "Bare"}).json()
     refused = client.post(f"/api/jobs/{bare['id']}/first", json={"revision": bare["revision"], "building": "a castle"})
     assert refused.status_code == 422 and "no template" in refused.json()["sentence"]
+
+
+def nodes_of(answer: Any) -> Any:
+    """What was sent in nodes, and nothing whole."""
+    assert answer.status_code == 200 and "assessment" not in answer.json()
+    return answer.json()
+
+
+def test_a_page_gets_what_it_shows_and_after_an_edit_what_of_it_is_new(client: TestClient, job: StoredJob) -> None:
+    wanted = {"nodes-wanted": "rail,plate,set,balance"}
+    first = nodes_of(client.get(f"/api/jobs/{job.id}", headers=wanted))
+    assert first["nodes"].keys() == {"rail", "plate", "balance", "set/s1"} and first["document"]["plate"]
+    whole = client.get(f"/api/jobs/{job.id}").json()["assessment"]
+    assert first["nodes"]["rail"] == whole["rail"] and first["nodes"]["set/s1"] == whole["sets"][0]
+    held = {**wanted, "nodes-held": ",".join(first["tags"][name] for name in first["nodes"])}
+    assert nodes_of(client.get(f"/api/jobs/{job.id}", headers=held))["nodes"] == {}
+    body = {"revision": job.revision, "path": "readings/s1/airflow", "text": "400", "units": "si"}
+    after = nodes_of(client.post(f"/api/jobs/{job.id}/changes", json=body, headers=held))
+    assert {"set/s1", "balance"} <= after["nodes"].keys() and "plate" not in after["nodes"]
+    assert after["tags"]["plate"] == first["tags"]["plate"] and after["revision"] != first["revision"]
+
+
+def test_a_preview_is_told_in_nodes_as_well(client: TestClient, job: StoredJob) -> None:
+    wanted = {"nodes-wanted": "balance,plate"}
+    first = nodes_of(client.get(f"/api/jobs/{job.id}", headers=wanted))
+    held = {**wanted, "nodes-held": ",".join(first["tags"].values())}
+    body = {"path": "readings/s1/airflow", "text": "400", "units": "si"}
+    seen = nodes_of(client.post(f"/api/jobs/{job.id}/preview", json=body, headers=held))
+    assert seen["entry"]["si"] == 0.4 and seen["problem"] is None
+    assert seen["nodes"].keys() == {"balance"}
+    assert seen["nodes"]["balance"]["points"][0]["flow"]["value"] == 0.4
+    refused = client.post(f"/api/jobs/{job.id}/preview", json=body | {"text": "4?"}, headers=held).json()
+    assert refused["problem"]["sentence"] and "nodes" not in refused
+
+
+def test_what_a_page_says_it_shows_is_no_way_in(client: TestClient, job: StoredJob) -> None:
+    """Names that there are not, doubled, or long: what there is of them is sent, and nothing breaks."""
+    odd = {"nodes-wanted": "rail,rail,no such,../../etc,option/,", "nodes-held": ",x," + "y" * 4000}
+    assert nodes_of(client.get(f"/api/jobs/{job.id}", headers=odd))["nodes"].keys() == {"rail"}

@@ -167,7 +167,7 @@ def test_a_row_opens_and_closes_by_the_keyboard_and_keeps_the_focus(screen: Scre
     second = screen.run("return document.activeElement.id")
     assert second.startswith("option-") and second != first.get_attribute("id")
     screen.keys(Keys.ENTER)
-    screen.until(lambda: screen.all("[data-opened]")[0].get_attribute("data-opened") == second[-1])
+    screen.until(lambda: [one.get_attribute("data-opened") for one in screen.all("[data-opened]")] == [second[-1]])
     screen.keys(Keys.ESCAPE)
     screen.until(lambda: not screen.all("[data-opened]"))
     assert screen.run("return document.activeElement.id") == second

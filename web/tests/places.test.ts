@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 
-import type { Assessment, JobView, Schemas } from "../src/shared/api";
+import type { JobHead, Schemas } from "../src/shared/api";
 import { colourOf } from "../src/shared/marks";
 import { fieldName, holds, valueAt } from "../src/shared/paths";
 import { onReveal, reveal } from "../src/shared/reveal";
@@ -17,7 +17,7 @@ const VIEW = {
       { id: "s2", current: null },
     ],
   },
-} as unknown as JobView;
+} as unknown as JobHead;
 
 describe("what stands at a path", () => {
   it("goes down fields, and into lists by the items' own names", () => {
@@ -80,7 +80,7 @@ describe("stations", () => {
     { station: "proof", phrase: ["saves"], waits: false, severity: null },
     { station: "log", phrase: ["waits for readings over time"], waits: true, severity: null },
   ];
-  const told = (view: object) => railOf(view as JobView, { rail } as unknown as Assessment);
+  const told = (view: object) => railOf(view as JobHead, rail as unknown as Schemas["RailEntry"][]);
 
   it("tell of the machine's log whatever is typed in the job", () => {
     const [proof, log] = told({ log: ["drifts: filter"], drifts: true });

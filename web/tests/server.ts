@@ -1,6 +1,6 @@
 import { vi } from "vitest";
 
-import type { JobView } from "../src/shared/api";
+import type { JobAnswer } from "../src/shared/found";
 
 interface Body {
   revision: string;
@@ -37,10 +37,18 @@ export class PlayedServer {
   /** Edits wait here until they are let through, where a test wants to act between. */
   private gate: Promise<void> = Promise.resolve();
   private open: () => void = () => undefined;
+  private readGate: Promise<void> = Promise.resolve();
+  letReadsThrough: () => void = () => undefined;
   refining = false;
+  /** What the page said last that it shows, and the tags of what it holds. */
+  page: { wanted: string[]; held: string[] } = { wanted: [], held: [] };
 
   constructor() {
-    answerWith((method, path, body, command) => this.answer(method, path, body, command));
+    answerWith((method, path, body, headers) => {
+      const listed = (name: string) => headers.get(name)?.split(",") ?? [];
+      this.page = { wanted: listed("nodes-wanted"), held: listed("nodes-held") };
+      return this.answer(method, path, body, headers.get("idempotency-key"));
+    });
   }
 
   get revisions() {
@@ -54,6 +62,11 @@ export class PlayedServer {
 
   letThrough() {
     this.open();
+  }
+
+  /** Let no read be answered until `letReadsThrough`. */
+  holdReads() {
+    this.readGate = new Promise((resolve) => (this.letReadsThrough = resolve));
   }
 
   /** Somebody else types in another window. */
@@ -70,22 +83,37 @@ export class PlayedServer {
     return this.asked.filter(({ path }) => path.endsWith("/preview"));
   }
 
-  view(): JobView {
+  view(): JobAnswer {
     const document: Record<string, Record<string, unknown>> = { plate: {} };
     for (const [path, typed] of Object.entries(this.kept)) {
       const [station = "", field = ""] = path.split("/");
       document[station] = { ...document[station], [field]: { typed } };
     }
-    const assessment = { told: { ...this.kept }, rail: [], next: [], refining: false };
-    return { id: 7, revision: this.revisions, machine: {}, document, assessment } as unknown as JobView;
+    const head = { id: 7, revision: this.revisions, machine: {}, document };
+    return { ...head, ...this.nodes(this.kept, false) } as unknown as JobAnswer;
+  }
+
+  /** What follows, in nodes: `plate` tells what is typed; what the page holds already is left out. */
+  private nodes(told: Record<string, string>, refining: boolean) {
+    const all: Record<string, unknown> = { plate: { told: { ...told } }, rail: [], next: [], refining, sets: [] };
+    const tags = Object.fromEntries(
+      Object.entries(all).map(([name, value]) => [name, encodeURIComponent(JSON.stringify(value))]),
+    );
+    const { wanted, held } = this.page;
+    const isNews = (name: string) => wanted.includes(name) && !held.includes(tags[name] ?? "");
+    const nodes = Object.fromEntries(Object.entries(all).filter(([name]) => isNews(name)));
+    return { tags, nodes };
   }
 
   private async answer(method: string, path: string, body: Body, command: string | null): Promise<Response> {
     this.asked.push({ method, path, body, command });
     if (method === "GET") {
       if (this.troubles[0] === "away") throw new TypeError("no answer");
+      // What is read is read when it is asked for, however late it is told.
+      const read = this.view();
+      await this.readGate;
       const name = /^\/api\/commands\/(.+)$/.exec(path)?.[1];
-      return json(200, name ? { known: this.known.has(name), about: {} } : this.view());
+      return json(200, name ? { known: this.known.has(name), about: {} } : read);
     }
     if (path.endsWith("/preview")) return this.preview(body);
     await this.gate;
@@ -106,12 +134,11 @@ export class PlayedServer {
 
   private preview({ path, text, refined }: Body): Response {
     if (text?.includes("?")) return json(200, { assessment: null });
-    const told = { ...this.kept, [path]: text };
-    return json(200, { assessment: { told, rail: [], next: [], refining: this.refining && !refined } });
+    return json(200, this.nodes({ ...this.kept, [path]: text ?? "" }, this.refining && !refined));
   }
 }
 
-type Handler = (method: string, path: string, body: Body, command: string | null) => Promise<Response>;
+type Handler = (method: string, path: string, body: Body, headers: Headers) => Promise<Response>;
 
 /** Answer what the page asks; the page's client takes hold of `fetch` once, so that one stands for all tests. */
 function answerWith(handler: Handler) {
@@ -121,7 +148,7 @@ function answerWith(handler: Handler) {
     request.signal.throwIfAborted();
     const url = new URL(request.url);
     const body = text ? (JSON.parse(text) as Body) : ({ revision: url.searchParams.get("revision") } as Body);
-    return handler(request.method, url.pathname, body, request.headers.get("idempotency-key"));
+    return handler(request.method, url.pathname, body, request.headers);
   });
 }
 

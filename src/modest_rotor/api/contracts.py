@@ -7,6 +7,8 @@ from typing import Annotated, Any
 
 from fastapi import Query, Response
 from pydantic import AfterValidator, BaseModel, Field
+from starlette.datastructures import Headers
+from starlette.types import Receive, Scope, Send
 
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.entry import Entry
@@ -20,6 +22,7 @@ from modest_rotor.core.stations.sheet import storable
 from modest_rotor.formats.clock import LONGEST_ZONE
 from modest_rotor.store import logs
 from modest_rotor.store.jobs import StoredJob, assessed
+from modest_rotor.store.nodes import Nodes
 from modest_rotor.store.saving import Saved
 from modest_rotor.store.signed import SignedLine, signed_lines
 
@@ -223,8 +226,35 @@ class JobFile(BaseModel):
     job: dict[str, Any]
 
 
+class NodesAnswer(Response):
+    """A head and what follows from a job: ``assessment`` whole, or, where the request says what its page shows, in nodes.
+
+    A request says so by two headers: ``nodes-wanted``, names with commas between them, and ``nodes-held``, the tags of what the page
+    holds. It is answered with ``tags``, the tag of every node, and ``nodes``, those that are wanted and not held.
+    """
+
+    media_type = "application/json"
+
+    def __init__(self, head: str, nodes: Nodes, status: int = 200) -> None:
+        super().__init__(status_code=status)
+        self._head, self._nodes = head, nodes
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        """Write what is asked for, and send it."""
+        headers = Headers(scope=scope)
+        wanted = headers.get("nodes-wanted")
+        told = (
+            f'"assessment":{self._nodes.whole()}'
+            if wanted is None
+            else self._nodes.asked(wanted.split(","), headers.get("nodes-held", "").split(","))
+        )
+        self.body = f"{self._head[:-1]},{told}}}".encode()
+        self.headers["content-length"] = str(len(self.body))
+        await super().__call__(scope, receive, send)
+
+
 def view(stored: StoredJob, status: int = 200, whole: bool = False) -> Response:
-    """A stored job as it goes over the wire: a :class:`JobView`, whose assessment a solver has written already.
+    """A stored job as it goes over the wire: a :class:`JobView`, or its head and nodes of what a solver has written already.
 
     :param whole: whether to wait for what a save of a long job left to be refined.
     """
@@ -248,5 +278,4 @@ def view(stored: StoredJob, status: int = 200, whole: bool = False) -> Response:
         drifts=told.drifts,
         thrown=stored.thrown,
     )
-    text = f'{head.model_dump_json()[:-1]},"assessment":{assessed(stored, whole).text}}}'
-    return Response(text, status, media_type="application/json")
+    return NodesAnswer(head.model_dump_json(), assessed(stored, whole).nodes, status)

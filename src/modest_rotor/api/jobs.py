@@ -18,6 +18,7 @@ from modest_rotor.api.contracts import (
     JobView,
     MarkIn,
     NewJob,
+    NodesAnswer,
     Preview,
     Problem,
     SiteNumbers,
@@ -144,9 +145,9 @@ async def preview(job_id: int, draft: Draft) -> Response | Preview:
         )
     except Overtaken:
         return Preview()
-    if found.text is None:
+    if found.nodes is None:
         return Preview(problem=Problem(field=draft.path, sentence=found.problem or "This cannot be taken."))
-    return Response(found.text, media_type="application/json")
+    return NodesAnswer(f'{{"entry":{found.entry},"problem":null}}', found.nodes)
 
 
 @router.get("/jobs/{job_id}/needles")

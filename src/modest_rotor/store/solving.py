@@ -31,7 +31,7 @@ from modest_rotor.core.options.needles import NeedleTable
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.withheld import LeftOut, without
-from modest_rotor.store.parts import assessment_as_text
+from modest_rotor.store.nodes import Nodes, nodes_of
 
 log = logging.getLogger(__name__)
 MOST_KEPT = 256
@@ -73,12 +73,12 @@ _whole: LRUCache[str, Job] = LRUCache(MOST_LEFT_OUT)
 
 @dataclass(frozen=True)
 class Assessed:
-    """An assessment as JSON, with what is kept of it; ``fault`` tells of what was raised for the whole job.
+    """An assessment as JSON in nodes, with what is kept of it; ``fault`` tells of what was raised for the whole job.
 
     ``refining`` where it stands on what the job was before, and is worked out whole by whoever looks next.
     """
 
-    text: str
+    nodes: Nodes
     board: BoardLine
     fault: str | None = None
     refining: bool = False
@@ -86,9 +86,10 @@ class Assessed:
 
 @dataclass(frozen=True)
 class Previewed:
-    """A preview as JSON, or the problem of the draft."""
+    """A preview: the entry as it was read, as JSON, and the nodes; or the problem of the draft."""
 
-    text: str | None
+    entry: str = "null"
+    nodes: Nodes | None = None
     problem: str | None = None
 
 
@@ -109,7 +110,7 @@ def assess_here(job: Job, newest: str | None = None) -> Assessment:
 def assessed_here(job: Job, newest: str | None = None, before: Job | None = None) -> Assessed:
     """The same as it goes over the wire; at once, on the fit and options of what it was ``before``, where that is given."""
     assessment, fault = _assess(job, newest, before)
-    return Assessed(assessment_as_text(assessment), assessment.board, fault, assessment.refining)
+    return Assessed(nodes_of(assessment), assessment.board, fault, assessment.refining)
 
 
 def preview_here(job: Job, path: str, text: str, units: UnitSystem, refined: bool) -> Previewed:
@@ -118,10 +119,10 @@ def preview_here(job: Job, path: str, text: str, units: UnitSystem, refined: boo
         after = read_for(job, path, text, units)
         changed = with_change(job, path, after)
     except Refusal as refusal:
-        return Previewed(None, refusal.sentence)
+        return Previewed(problem=refusal.sentence)
     assessment, _ = _assess(changed, path, None if refined or not touches_the_machine(path) else job)
     entry = after.model_dump_json() if isinstance(after, Entry) else "null"
-    return Previewed(f'{{"entry":{entry},"assessment":{assessment_as_text(assessment)},"problem":null}}')
+    return Previewed(entry, nodes_of(assessment))
 
 
 def name_of(job: Job) -> str:

@@ -1,10 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
-import { lazy, memo, Suspense, useRef, useState } from "react";
+import { scaleLinear } from "../shared/scale";
+import { lazy, memo, Suspense, useMemo, useRef, useState } from "react";
 
 import type { Figure, Schemas, Station } from "../shared/api";
 import { unitOf } from "../shared/figures";
-import { useJob } from "../shared/job";
+import type { OptionRow, OptionStep } from "../shared/found";
+import { useFound, useSteps } from "../shared/job";
 import { colourOf, InlineMark } from "../shared/marks";
 import { Micro, Press, Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
@@ -33,28 +34,43 @@ interface Shown {
   draw: (letter: string) => void;
 }
 
+/** What the reader picked of the balance; kept while it is shut. */
+interface Picks {
+  group: string | null;
+  drawn: string[] | null;
+}
+
+type Picking = readonly [Picks, (part: Partial<Picks>) => void];
+
+function usePicks(): Picking {
+  const [picks, setPicks] = useState<Picks>({ group: null, drawn: null });
+  return [picks, (part) => setPicks((before) => ({ ...before, ...part }))];
+}
+
 /** The balance follows the work: what was read until Duty, then the options at a step that the reader picks. */
-function useShown(station: Station): Shown {
-  const { assessment } = useJob();
-  const { balance, options } = assessment;
-  const [picked, setPicked] = useState<string | null>(null);
-  const [drawn, setDrawn] = useState<string[] | null>(null);
-  const steps = options.options[0]?.steps ?? [];
+function useShown(station: Station, [{ group: picked, drawn }, pick]: Picking): Shown {
+  const { balance, options } = useFound("balance", "options");
+  const { rows, steps } = options;
   const groups = [
     { id: SETS, label: "as read" },
     ...steps.map((step, index) => ({ id: step.id, label: step.name || `step ${index + 1}` })),
   ];
   const usual = ["duty", "options"].includes(station) ? (steps[0]?.id ?? SETS) : SETS;
   const group = picked && groups.some(({ id }) => id === picked) ? picked : usual;
-  const own = group === SETS ? balance.readouts : options.options.flatMap((option) => readoutOf(option, group));
+  const ids = useMemo(() => (group === SETS ? [] : rows.map(({ id }) => id)), [group, rows]);
+  const solvedAt = useSteps(ids);
+  const own =
+    group === SETS ? balance.readouts : rows.flatMap((option) => readoutOf(option, solvedAt[option.id] ?? [], group));
   const solved = own.filter((readout) => readout.flow).map((readout) => readout.label);
   const kept = (drawn ?? []).filter((letter) => solved.includes(letter));
   const letters = kept.length ? kept : solved.slice(0, MOST_DRAWN);
   const draw = (letter: string) =>
-    setDrawn(
-      letters.includes(letter) ? letters.filter((one) => one !== letter) : [...letters, letter].slice(-MOST_DRAWN),
-    );
-  const shared = { group, setGroup: setPicked, groups, balance, draw };
+    pick({
+      drawn: letters.includes(letter)
+        ? letters.filter((one) => one !== letter)
+        : [...letters, letter].slice(-MOST_DRAWN),
+    });
+  const shared = { group, setGroup: (to: string) => pick({ group: to }), groups, balance, draw };
   if (group === SETS) return { ...shared, readouts: own.slice(-MOST_SETS_SHOWN), letters: [] };
   return {
     ...shared,
@@ -66,8 +82,8 @@ function useShown(station: Station): Shown {
 }
 
 /** An option at a step, as a column of the band of readouts. */
-function readoutOf(option: Schemas["OptionAnswer"], group: string): Readout[] {
-  const step = option.steps.find(({ id }) => id === group);
+function readoutOf(option: OptionRow, steps: readonly OptionStep[], group: string): Readout[] {
+  const step = steps.find(({ id }) => id === group);
   if (!step) return [];
   const { flow, speed, shaft_power, input_power, current } = step;
   const { letter: label, series } = option;
@@ -76,7 +92,7 @@ function readoutOf(option: Schemas["OptionAnswer"], group: string): Readout[] {
 
 /** The balance beside the sheet on a wide screen. */
 export function BalancePane({ station }: { station: Station }) {
-  const shown = useShown(station);
+  const picking = usePicks();
   return (
     <>
       <Box display="flex" alignItems="baseline" gap="12px" minHeight="47px" pt="10px">
@@ -85,22 +101,30 @@ export function BalancePane({ station }: { station: Station }) {
         </Box>
         <Refining />
       </Box>
-      <Picture shown={shown} />
+      <Suspense>
+        <Picture station={station} picking={picking} />
+      </Suspense>
     </>
   );
 }
 
 /** While a draft is typed the picture stands on the motor as last fitted; it says so until the fit to the draft is there. */
 function Refining() {
-  const { assessment } = useJob();
+  const { refining } = useFound("refining");
   return (
     <Small role="status" fontStyle="italic" data-refining>
-      {assessment.refining ? "being refined to what is typed" : ""}
+      {refining ? "being refined to what is typed" : ""}
     </Small>
   );
 }
 
-function Picture({ shown }: { shown: Shown }) {
+interface PictureProps {
+  station: Station;
+  picking: Picking;
+}
+
+function Picture({ station, picking }: PictureProps) {
+  const shown = useShown(station, picking);
   const { group, setGroup, groups, balance, letters } = shown;
   const isDrawn = (letter: string) => letters.every((one) => one.letter !== letter || one.drawn);
   const right = group !== SETS && balance.curves.some((curve) => curve.id === "system-right");
@@ -280,7 +304,8 @@ const DOCK_READ = {
 };
 
 /** The balance over the sheet, and what opens it. */
-function useOver(shown: Shown) {
+function useOver(station: Station) {
+  const picking = usePicks();
   const dialog = useRef<HTMLDialogElement>(null);
   const [open, setOpen] = useState(false);
   const show = () => {
@@ -297,7 +322,11 @@ function useOver(shown: Shown) {
           close
         </Press>
       </Box>
-      {open && <Picture shown={shown} />}
+      {open && (
+        <Suspense>
+          <Picture station={station} picking={picking} />
+        </Suspense>
+      )}
     </Over>
   );
   return { show, over };
@@ -312,11 +341,11 @@ const STRIP = ["flow", "input_power", "current", "speed"] as const;
 
 /** Where a sheet needs the width, the balance is a slim strip: small, with four readouts; one press opens it over the sheet. */
 export function BalanceStrip({ station }: { station: Station }) {
-  const shown = useShown(station);
-  const { show, over } = useOver(shown);
+  const { balance } = useFound("balance");
+  const { show, over } = useOver(station);
   const { units, currency } = useUnits();
-  const { as_found: asFound } = useJob().assessment.short;
-  const latest = shown.balance.readouts.find((readout) => readout.id === asFound) ?? latestOf(shown.balance);
+  const { as_found: asFound } = useFound("as_found");
+  const latest = balance.readouts.find((readout) => readout.id === asFound) ?? latestOf(balance);
   const rows = STRIP.flatMap((key) => ROWS.find((row) => row.key === key) ?? []);
   return (
     <Box
@@ -328,11 +357,11 @@ export function BalanceStrip({ station }: { station: Station }) {
     >
       <Strip type="button" onClick={show} data-open-balance>
         <b>Balance</b>
-        <Miniature balance={shown.balance} />
+        <Miniature balance={balance} />
         {rows.map((row) => (
           <Box key={row.key} py="7px" css={STRIP_READ}>
             <Read figure={latest?.[row.key]} />
-            <Micro display="block">{unitOf(quantityOfRow(row, shown.balance), units, currency) || row.label}</Micro>
+            <Micro display="block">{unitOf(quantityOfRow(row, balance), units, currency) || row.label}</Micro>
           </Box>
         ))}
         <Box mt="auto" fontWeight={600} lineHeight="1.25">
@@ -385,10 +414,10 @@ function Miniature({ balance }: { balance: Balance }) {
 
 /** On narrow screens the balance is its readouts, and one touch opens it over the sheet. */
 export function BalanceDock({ station }: { station: Station }) {
-  const shown = useShown(station);
-  const { show, over } = useOver(shown);
+  const { balance } = useFound("balance");
+  const { show, over } = useOver(station);
   const { units, currency } = useUnits();
-  const latest = latestOf(shown.balance);
+  const latest = latestOf(balance);
   const order = ["flow", "current", "speed", "slip", "shaft_power", "input_power"] as const;
   const rows = order.map((key) => ROWS.find((row) => row.key === key)).filter((row) => row !== undefined);
   return (
@@ -403,13 +432,13 @@ export function BalanceDock({ station }: { station: Station }) {
             display={{ base: index > 2 ? "none" : "block", md: "block" }}
           >
             <Micro display={{ base: "none", md: "block" }}>
-              {row.label}, {unitOf(quantityOfRow(row, shown.balance), units, currency) || "–"}
+              {row.label}, {unitOf(quantityOfRow(row, balance), units, currency) || "–"}
             </Micro>
             <Box fontSize={{ base: "text", md: "figure" }} lineHeight="1.25" css={DOCK_READ}>
               <Read figure={latest?.[row.key]} />
               <Micro display={{ base: "inline", md: "none" }}>
                 {" "}
-                {unitOf(quantityOfRow(row, shown.balance), units, currency) || row.label}
+                {unitOf(quantityOfRow(row, balance), units, currency) || row.label}
               </Micro>
             </Box>
           </Box>

@@ -1,14 +1,14 @@
 import { Box } from "@chakra-ui/react";
 
-import type { JobView } from "../shared/api";
-import { useDeskState, useView } from "../shared/job";
+import type { JobHead } from "../shared/api";
+import { useDeskState, useJob } from "../shared/job";
 import type { Act } from "../shared/outbox";
 import { Word } from "../shared/parts";
 import { valueAt } from "../shared/paths";
 
 /** Acts that met what another window did, or that were refused once the server was back: each ends by somebody's word. */
 export function Decisions() {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const acts = useDeskState(desk, (state) => state.acts);
   const open = acts.filter((act) => act.state !== "waiting" && (act.waited || act.target?.text === undefined));
   if (open.length === 0) return null;
@@ -42,7 +42,7 @@ export function Decisions() {
   );
 }
 
-function told({ label, at, who, state, sentence, target }: Act, view: JobView) {
+function told({ label, at, who, state, sentence, target }: Act, view: JobHead) {
   const by = `${label} (${new Date(at).toLocaleTimeString("en-GB").slice(0, 5)}${who ? `, ${who}` : ""})`;
   if (state === "refused") return `${by}: ${sentence ?? ""}`;
   const now = target && shown(valueAt(view, target.path));

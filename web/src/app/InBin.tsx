@@ -2,12 +2,12 @@ import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 
 import { api, type Refused, taken } from "../shared/api";
-import { useView } from "../shared/job";
+import { useJob } from "../shared/job";
 import { Press } from "../shared/parts";
 
 /** A job that was thrown away says so before anybody works on it, and is brought back by one press. */
 export function InBin() {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const [problem, setProblem] = useState<string | null>(null);
   if (!view.thrown) return null;
   const back = async () => {

@@ -1,9 +1,9 @@
 import { Box } from "@chakra-ui/react";
-import { useEffect, useMemo } from "react";
+import { Suspense, useEffect, useMemo } from "react";
 import { Navigate, useParams } from "react-router";
 
 import type { JobDesk } from "../shared/desk";
-import { JobProvider, useDesk, useDeskState, useView } from "../shared/job";
+import { JobProvider, useDesk, useDeskState, useJob } from "../shared/job";
 import { Press, Word } from "../shared/parts";
 import { noteOpened } from "../shared/recent";
 import { type Page, SHORT, stationNamed } from "../shared/stations";
@@ -17,6 +17,7 @@ import { Loaded } from "./Loaded";
 import { NotFound } from "./NotFound";
 import { Rail, RailStrip } from "./Rail";
 import { SavedLine } from "./SavedLine";
+import { SHEETS } from "./sheets";
 import { TopLine } from "./TopLine";
 import { useKeys } from "./useKeys";
 
@@ -25,20 +26,6 @@ const RAIL_FROM = 561;
 const BALANCE_FROM = 1101;
 /** Pages that need the width: the balance is a slim strip there, which opens over the sheet. */
 const STRIPPED: readonly Page[] = ["options"];
-const SHEETS = {
-  short: async () => (await import("../stations/short/ShortSheet")).ShortSheet,
-  call: async () => (await import("../stations/call/CallSheet")).CallSheet,
-  plate: async () => (await import("../stations/plate/PlateSheet")).PlateSheet,
-  readings: async () => (await import("../stations/readings/ReadingsSheet")).ReadingsSheet,
-  findings: async () => (await import("../stations/findings/FindingsSheet")).FindingsSheet,
-  duty: async () => (await import("../stations/duty/DutySheet")).DutySheet,
-  options: async () => (await import("../stations/options/OptionsSheet")).OptionsSheet,
-  decision: async () => (await import("../stations/decision/DecisionSheet")).DecisionSheet,
-  setup: async () => (await import("../stations/setup/SetupSheet")).SetupSheet,
-  proof: async () => (await import("../stations/proof/ProofSheet")).ProofSheet,
-  log: async () => (await import("../stations/log/LogSheet")).LogSheet,
-};
-
 /** One job: its rail, the sheet of one station, and the balance that stays. */
 export function JobPage() {
   const { jobId, station } = useParams();
@@ -50,7 +37,7 @@ export function JobPage() {
 }
 
 function JobAtDesk({ id, page }: { id: number; page: Page }) {
-  const desk = useDesk(id);
+  const desk = useDesk(id, SHEETS[page].shows);
   const failure = useDeskState(desk, (state) => state.failure);
   if (failure) return <Failed sentence={failure.message} desk={desk} />;
   return (
@@ -61,7 +48,7 @@ function JobAtDesk({ id, page }: { id: number; page: Page }) {
 }
 
 function JobAt({ page }: { page: Page }) {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const wide = { rail: useIsWide(RAIL_FROM), balance: useIsWide(BALANCE_FROM) };
   const short = page === SHORT;
   const strip = STRIPPED.includes(page);
@@ -111,15 +98,20 @@ function JobAt({ page }: { page: Page }) {
           <Decisions />
           <LeftOut />
           <WorkingProvider key={page}>
-            <Loaded load={SHEETS[page]} />
+            <Suspense fallback={<Fetching />}>
+              <Loaded load={SHEETS[page].load} />
+            </Suspense>
           </WorkingProvider>
         </Box>
-        {!short && strip && <BalanceStrip station={page} />}
-        {!short && !strip && (
+        {!short && strip && wide.balance && (
+          <Suspense fallback={<span />}>
+            <BalanceStrip station={page} />
+          </Suspense>
+        )}
+        {!short && !strip && wide.balance && (
           <Box
             as="aside"
             aria-label="Balance"
-            display={{ base: "none", lg: "block" }}
             borderLeft="1px solid"
             borderColor="rule"
             px="16px"
@@ -129,18 +121,33 @@ function JobAt({ page }: { page: Page }) {
             height="calc(100dvh - 46px)"
             overflowY="auto"
           >
-            <BalancePane station={page} />
+            <Suspense>
+              <BalancePane station={page} />
+            </Suspense>
           </Box>
         )}
       </Box>
-      {!wide.balance && !short && <BalanceDock station={page} />}
+      {!wide.balance && !short && (
+        <Suspense>
+          <BalanceDock station={page} />
+        </Suspense>
+      )}
     </>
+  );
+}
+
+/** What a sheet shows is on its way: said where it takes longer than a look. */
+function Fetching() {
+  return (
+    <Box role="status" py="20px" fontStyle="italic" color="ink2" data-fetching>
+      being fetched
+    </Box>
   );
 }
 
 /** Why nothing can be saved just now, and what to do. */
 function Trouble() {
-  const { desk } = useView();
+  const { desk } = useJob();
   const trouble = useDeskState(desk, (state) => state.trouble);
   const decides = useDeskState(desk, (state) => state.acts.some((act) => act.state !== "waiting" && act.waited));
   // What waits for a decision is told there, act by act.

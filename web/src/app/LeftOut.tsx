@@ -1,11 +1,10 @@
 import { Box } from "@chakra-ui/react";
 
-import { useJob } from "../shared/job";
+import { useFound } from "../shared/job";
 
 /** What is kept but left out, because nothing can be worked out with it. */
 export function LeftOut() {
-  const { assessment } = useJob();
-  const left = assessment.left_out ?? [];
+  const { left_out: left } = useFound("left_out");
   if (left.length === 0) return null;
   return (
     <Box role="alert" borderTop="2px solid" borderBottom="2px solid" borderColor="brick" py="8px" mt="8px">

@@ -3,14 +3,15 @@ import { memo, type ReactNode, useRef } from "react";
 import { NavLink } from "react-router";
 
 import type { Schemas } from "../shared/api";
-import { useJob } from "../shared/job";
+import { useFound, useJob } from "../shared/job";
 import { Press, SeverityWord, Small } from "../shared/parts";
 import { keyOf, type Page, railOf, SHORT, STATIONS } from "../shared/stations";
 import { PhraseText } from "../shared/Words";
 
 /** The job's own summary: each station with its result in a few words. */
 export function Rail({ here }: { here: Page }) {
-  const { view, assessment } = useJob();
+  const { view } = useJob();
+  const { rail } = useFound("rail");
   return (
     <Box
       as="nav"
@@ -40,9 +41,9 @@ export function Rail({ here }: { here: Page }) {
           In short
         </Box>
         <span />
-        <InShort short={assessment.short} />
+        <InShort />
       </Go>
-      {railOf(view, assessment).map((entry) => (
+      {railOf(view, rail).map((entry) => (
         <Entry key={entry.station} entry={entry} here={entry.station === here} jobId={view.id} />
       ))}
       <ToBench to={`/bench?job=${view.id}`}>Put it on the Bench</ToBench>
@@ -51,8 +52,8 @@ export function Rail({ here }: { here: Page }) {
 }
 
 /** What the job saves, or that nothing is known of it yet. */
-function InShort({ short }: { short: Schemas["ShortAnswer"] }) {
-  const saving = short.saving ?? [];
+function InShort() {
+  const { saving } = useFound("saving");
   if (saving.length === 0)
     return (
       <Box as="span" fontStyle="italic" color="ink2">
@@ -151,9 +152,10 @@ const Go = chakra(NavLink, {
 
 /** On a phone the rail is a strip: the station before, this one with its result, the next. */
 export function RailStrip({ here }: { here: Page }) {
-  const { view, assessment } = useJob();
+  const { view } = useJob();
+  const { rail } = useFound("rail");
   const index = STATIONS.findIndex((one) => one.id === here);
-  const entry = railOf(view, assessment)[index];
+  const entry = railOf(view, rail)[index];
   const before = index === 0 ? { id: SHORT, title: "In short" } : STATIONS[index - 1];
   const next = STATIONS[index + 1];
   return (
@@ -169,8 +171,8 @@ export function RailStrip({ here }: { here: Page }) {
     >
       {before ? <Side to={`/jobs/${view.id}/${before.id}`}>{before.title}</Side> : <span />}
       <Box background="paper" px="10px" borderLeft="1px solid" borderRight="1px solid" borderColor="rule">
-        <AllStations here={here} jobId={view.id} entries={railOf(view, assessment)}>
-          {entry ? <Told entry={entry} /> : <InShort short={assessment.short} />}
+        <AllStations here={here} jobId={view.id} entries={railOf(view, rail)}>
+          {entry ? <Told entry={entry} /> : <InShort />}
         </AllStations>
       </Box>
       {next ? <Side to={`/jobs/${view.id}/${next.id}`}>{next.title}</Side> : <span />}

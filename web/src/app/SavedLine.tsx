@@ -1,13 +1,13 @@
 import { Box } from "@chakra-ui/react";
 
 import type { DeskState } from "../shared/desk";
-import { useDeskState, useView } from "../shared/job";
+import { useDeskState, useJob } from "../shared/job";
 import { Cap } from "../shared/parts";
 import { TopButton } from "./TopLine";
 
 /** Whether everything is saved, and what Undo would take back. */
 export function SavedLine() {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const state = useDeskState(desk, (now) => now);
   return (
     <>

@@ -81,11 +81,11 @@ function fieldKey(event: KeyboardEvent, here: Here): boolean {
 /** Enter keeps the field and goes to the next best reading, or else simply on. */
 function goOn(field: HTMLInputElement, path: string, { desk, page }: Here): boolean {
   void desk.keep(path).then(() => {
-    const { view, drafts } = desk.snapshot();
+    const { drafts } = desk.snapshot();
     // Whoever went elsewhere meanwhile stays there, and a refused value keeps the cursor.
     if (document.activeElement !== field || drafts[path]?.state === "refused") return;
     // In short the row is walked as it stands.
-    const next = page !== SHORT && view ? nextAt(view.assessment.next, page)?.path : null;
+    const next = page === SHORT ? null : nextAt(desk.found().get("next") ?? [], page)?.path;
     if (next && next !== path) focusField(next);
     else if (!step(field, 1, () => true)) field.blur();
   });

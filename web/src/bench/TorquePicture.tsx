@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../shared/scale";
 
 import type { Schemas } from "../shared/api";
 import { inUnits, unitOf } from "../shared/figures";
@@ -28,7 +28,7 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
   const most = Math.max(...plane.motor.map(torqueIn), torqueIn(torque));
   const x = scaleLinear([0, fastest * 1.02], [PLOT.left, PLOT.right]);
   const y = scaleLinear([0, most * 1.06 || 1], [PLOT.bottom, PLOT.top]).nice(5);
-  const [, top = 1] = y.domain();
+  const [, top = 1] = y.domain;
   const path = (torques: readonly number[]) =>
     pathThrough(
       plane.speed

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../shared/scale";
 
 import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { pathThrough } from "../shared/path";

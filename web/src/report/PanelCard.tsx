@@ -6,17 +6,20 @@ import { TopLine } from "../app/TopLine";
 import type { Phrase, Schemas } from "../shared/api";
 import { factsOf } from "../shared/fields";
 import { unitOf, writeEntry } from "../shared/figures";
-import { JobProvider, useDesk, useJob } from "../shared/job";
+import { JobProvider, useDesk, useFound, useJob } from "../shared/job";
+import type { OptionStep } from "../shared/found";
 import { Micro, Press } from "../shared/parts";
 import { Stops } from "../shared/Stops";
 import { useUnits } from "../shared/units";
 import { FigureText, PhraseText } from "../shared/Words";
 import { asLocal } from "../shared/times";
 
+const FIRST = ["setup", "sets"] as const;
+
 /** The card that stays in the panel: how the machine was set, what it read then, and when to look again. */
 export function PanelCard() {
   const id = Number(useParams().jobId);
-  const desk = useDesk(id);
+  const desk = useDesk(id, FIRST);
   useEffect(() => {
     document.title = "Panel card · Modest Rotor";
   }, []);
@@ -35,10 +38,11 @@ export function PanelCard() {
 }
 
 function Card() {
-  const { view, assessment } = useJob();
-  const { setup } = assessment;
+  const { view } = useJob();
+  const { setup, sets } = useFound("setup", "sets");
   const { drive, sweep } = setup;
-  const chosen = assessment.options.options.find((option) => option.id === view.document.decision?.chosen);
+  const chosen = view.document.decision?.chosen;
+  const steps = useFound(`steps/${chosen ?? ""}`)[`steps/${chosen ?? ""}`] ?? [];
   const last = (view.document.readings ?? []).filter((set) => set.stage === "after");
   const signs = setup.steps?.flatMap((step) => (step.signed ? [step.signed] : [])) ?? [];
   const newest = signs.map((sign) => `${sign.who}, ${asLocal(sign.at ?? "")}`)[signs.length - 1];
@@ -68,7 +72,7 @@ function Card() {
             {setup.option} {setup.title}
           </Row>
           {view.document.setup?.link && <Row label="Link or tap">{view.document.setup.link.typed}</Row>}
-          <Settings commands={setup.commands ?? []} option={chosen} />
+          <Settings commands={setup.commands ?? []} steps={steps} />
           {drive && sweep && (
             <>
               <Row label="Base">
@@ -106,7 +110,7 @@ function Card() {
               </Row>
             </>
           )}
-          {last.length > 0 && <ReadAfter sets={last} answers={assessment.sets} />}
+          {last.length > 0 && <ReadAfter sets={last} answers={sets} />}
           {setup.loop && <LoopRows loop={setup.loop} said={view.document.setup?.loop ?? null} />}
           <Row label="Set by">{newest ?? "not signed yet"}</Row>
           <Row label="Look again">when outlets are added, the duct is changed, or the log says so</Row>
@@ -164,10 +168,10 @@ function settled(command: Schemas["CommandAnswer"]): Phrase {
 /** Each step's command in figures that are read at arm's length, with what it should give and take. */
 function Settings({
   commands,
-  option,
+  steps,
 }: {
   commands: readonly Schemas["CommandAnswer"][];
-  option: Schemas["OptionAnswer"] | undefined;
+  steps: readonly OptionStep[];
 }) {
   if (commands.length === 0) return null;
   return (
@@ -183,7 +187,7 @@ function Settings({
         </thead>
         <tbody>
           {commands.map((command) => {
-            const step = option?.steps.find((one) => one.id === command.step);
+            const step = steps.find((one) => one.id === command.step);
             return (
               <tr key={command.step}>
                 <th scope="row">{command.name || "step"}</th>

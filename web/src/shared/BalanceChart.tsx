@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import { type ScaleLinear, scaleLinear } from "d3-scale";
+import { type Scale, scaleLinear } from "./scale";
 
 import type { Schemas } from "./api";
 import { inUnits, unitOf, write } from "./figures";
@@ -134,8 +134,6 @@ function reach(curves: Curve[], points: Point[], axis: "flow" | "pressure", conv
 }
 
 const MOST_FLOWS = 6;
-
-type Scale = ScaleLinear<number, number>;
 
 interface AxesProps {
   x: Scale;

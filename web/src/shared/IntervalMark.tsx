@@ -1,4 +1,4 @@
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "./scale";
 
 interface Mark {
   value: number;
@@ -18,7 +18,7 @@ interface IntervalMarkProps {
 
 /** A pale bar for the band and an upright stroke for the value, lying on a scale shared with its neighbours. */
 export function IntervalMark({ mark, domain, series = "copper", label, height = 20 }: IntervalMarkProps) {
-  const x = scaleLinear(domain, [0, 100]).clamp(true);
+  const x = scaleLinear(domain, [0, 100]).clamped();
   const middle = height / 2;
   return (
     <svg

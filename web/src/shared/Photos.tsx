@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 
 import { api, type Refused, type Schemas, taken } from "./api";
-import { useView } from "./job";
+import { useJob } from "./job";
 import { FilePress, Micro, Small, Word } from "./parts";
 import { outbox } from "./outbox";
 import { useReader } from "./reader";
@@ -16,7 +16,7 @@ const MOST_BYTES = 12_000_000;
 
 /** Photographs of a job: attached, shown, taken away and put back. The server looks into each and strips its place. */
 export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
-  const { view } = useView();
+  const { view } = useJob();
   const { who } = useReader();
   const queries = useQueryClient();
   const [large, setLarge] = useState<number | null>(null);

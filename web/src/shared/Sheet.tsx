@@ -7,7 +7,7 @@ import { Explained, ExplainedLabel } from "./Explained";
 import { factsOf, QuantityField } from "./fields";
 import { unitOf } from "./figures";
 import { focusField } from "./focus";
-import { useJob } from "./job";
+import { useFound } from "./job";
 import { NextBar } from "./NextBar";
 import { Cap, Micro, Press, SeverityWord, Small, Word } from "./parts";
 import { useReadToday } from "./readToday";
@@ -33,10 +33,8 @@ interface SheetProps {
 /** One station's work: title, what to do next, what to beware of, then the fields in the order of the hands. */
 export function Sheet({ station, standing = "top", asks = true, listed = true, action, foot, children }: SheetProps) {
   const { title, question } = STATIONS.find((one) => one.id === station) ?? { title: station, question: "" };
-  const { assessment } = useJob();
-  const findings = assessment.findings.filter(
-    (finding) => listed && finding.station === station && !isSettled(finding),
-  );
+  const found = useFound("findings", "next");
+  const findings = found.findings.filter((finding) => listed && finding.station === station && !isSettled(finding));
   const wanted = (useLocation().state as { field?: string } | null)?.field;
   useEffect(() => {
     if (wanted) focusField(wanted);
@@ -72,7 +70,7 @@ export function Sheet({ station, standing = "top", asks = true, listed = true, a
       <Findings findings={findings.filter((finding) => !atFoot(finding))} />
       {children}
       <Findings findings={findings.filter(atFoot)} />
-      <NextBar next={nextHere(assessment.next, station)} words={foot} />
+      <NextBar next={nextHere(found.next, station)} words={foot} />
     </>
   );
 }

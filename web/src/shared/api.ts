@@ -4,7 +4,8 @@ import type { components, paths } from "../generated/api";
 
 export type Schemas = components["schemas"];
 export type JobView = Schemas["JobView"];
-export type Assessment = Schemas["Assessment"];
+/** A job without what follows from it, which the page asks for node by node. */
+export type JobHead = Omit<JobView, "assessment">;
 export type Figure = Schemas["Figure"];
 export type Result = Schemas["Result"];
 export type Entry = Schemas["Entry"];

@@ -1,8 +1,9 @@
 import { replaceEqualDeep } from "@tanstack/react-query";
 
 import { fields } from "../generated/fields";
-import { api, type Assessment, type JobView, type Refused, taken } from "./api";
+import { api, type JobHead, type Refused, taken } from "./api";
 import { type Deed, Deeds } from "./deeds";
+import { Found, type JobAnswer, nodeHeaders, type NodesAnswer } from "./found";
 import { type Act, type NewAct, type Outbox, outbox as ours } from "./outbox";
 import { fieldName, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
@@ -13,6 +14,11 @@ const REFINE_AFTER_MS = 40;
 const SAVE_AFTER_MS = 1500;
 /** Long enough after a save of a long job that the next save, if one follows, comes first. */
 const LOOK_WHOLE_AFTER_MS = 900;
+/** Quiet after which what other stations show is fetched as well, so that they open at once, also where no server is reached. */
+const FETCH_REST_AFTER_MS = 1200;
+const TRY_AGAIN_AFTER_MS = 1500;
+/** What every page of a job shows. */
+const ALWAYS = ["rail", "next", "findings", "left_out", "refining", "currency", "saving"] as const;
 const WINDOW = crypto.randomUUID().slice(0, 12);
 
 export type DraftState = "typing" | "saving" | "kept" | "refused" | "waiting" | "conflict";
@@ -25,9 +31,11 @@ export interface Draft {
 }
 
 export interface DeskState {
-  view: JobView | null;
+  view: JobHead | null;
+  /** What follows from the job as it is kept. */
+  kept: Found;
   /** What follows from the draft being typed, while it is typed. */
-  preview: Assessment | null;
+  preview: Found | null;
   drafts: Readonly<Record<string, Draft>>;
   /** Edits on their way to the database. */
   pending: number;
@@ -52,17 +60,9 @@ interface Target {
   text: string;
 }
 
-/** The same, with every part that did not change kept as the very object it was, so that nothing of it is drawn again. */
-function shared(state: DeskState, part: Partial<DeskState>): Partial<DeskState> {
-  const shown = state.preview ?? state.view?.assessment;
-  const kept = { ...part };
-  if (part.preview && shown) kept.preview = replaceEqualDeep(shown, part.preview);
-  if (part.view && state.view) kept.view = replaceEqualDeep({ ...state.view, assessment: shown }, part.view);
-  return kept;
-}
-
 const EMPTY: DeskState = {
   view: null,
+  kept: Found.NOTHING,
   preview: null,
   drafts: {},
   pending: 0,
@@ -86,11 +86,22 @@ export class JobDesk extends Deeds {
   private saveTimer = 0;
   /** The newest text that nobody has looked at yet, and whether one is being looked at. */
   private wanted: Target | null = null;
-  private looking = false;
+  private looking: Promise<void> | null = null;
   private refining: AbortController | null = null;
 
   private readonly sending: Sending;
   private whole = 0;
+  private rest = 0;
+  /** What is shown just now, and by how many parts of the page. */
+  private readonly wants = new Map<string, number>(ALWAYS.map((name) => [name, 1]));
+  /** The draft that the preview shows. */
+  private previewed: Target | null = null;
+  /** What a part of the page waits for before it can be drawn, by the names it asked for. */
+  private readonly arrivals = new Map<string, { names: readonly string[]; promise: Promise<void>; came: () => void }>();
+  private fetching = false;
+  /** Goes up with every save that was answered, so that a look that began before it is not taken for news. */
+  private saves = 0;
+  private reading: Promise<JobAnswer> | null = null;
   private readonly lane: string;
 
   constructor(
@@ -104,8 +115,9 @@ export class JobDesk extends Deeds {
         lane: this.lane,
         view: () => this.state.view,
         read: () => this.read(),
-        shows: (view) => this.set({ view }),
-        saved: (view, target) => this.saved(view, target),
+        shows: (answer) => this.shows(answer),
+        saved: (answer, target) => this.saved(answer, target),
+        asks: () => this.headers(),
         troubled: (trouble) => this.set({ trouble }),
         stands: ({ target }, state, sentence) => {
           if (target?.text !== undefined && this.state.drafts[target.path]?.text === target.text)
@@ -134,12 +146,53 @@ export class JobDesk extends Deeds {
     this.writer = writer;
   }
 
+  /** What follows from the job as it is shown: with the draft being typed, while one is. */
+  readonly found = () => this.state.preview ?? this.state.kept;
+
+  /** Nodes that a part of the page shows from now on. @returns what ends it */
+  show(names: readonly string[]): () => void {
+    for (const name of names) this.wants.set(name, (this.wants.get(name) ?? 0) + 1);
+    if (names.some((name) => !this.found().isFresh(name))) this.fetchSoon();
+    return () => {
+      for (const name of names) {
+        const left = (this.wants.get(name) ?? 1) - 1;
+        if (left > 0) this.wants.set(name, left);
+        else this.wants.delete(name);
+      }
+    };
+  }
+
+  /** Nodes that will be shown first: they come with the job. */
+  expect(names: readonly string[]) {
+    if (this.state.view || this.reading) return;
+    const headers = nodeHeaders([...this.wants.keys(), ...names], []);
+    this.reading = this.read(headers);
+    this.reading.catch(() => undefined); // told of by whoever takes it up
+  }
+
+  /** Until nodes are here as they newest are; the very promise while it is the same that is waited for. */
+  arrival(names: readonly string[]): Promise<void> {
+    const key = names.join();
+    const known = this.arrivals.get(key);
+    if (known) return known.promise;
+    let came: () => void = () => undefined;
+    const promise = new Promise<void>((resolve) => (came = resolve));
+    this.arrivals.set(key, { names, promise, came });
+    this.fetchSoon();
+    return promise;
+  }
+
   /** Read the job as it now is; drafts stay as typed. */
   async load() {
+    const { saves } = this;
     try {
-      const view = await this.read();
-      this.set({ view, failure: null, trouble: null });
+      const answer = await (this.reading ?? this.read());
+      this.reading = null;
+      if (saves !== this.saves) return;
+      this.shows(answer);
+      this.set({ failure: null, trouble: null });
     } catch (error) {
+      this.reading = null;
       const refused = error as Refused;
       this.set(this.state.view ? { trouble: refused } : { failure: refused });
     }
@@ -297,10 +350,12 @@ export class JobDesk extends Deeds {
     return done;
   }
 
-  private saved(view: JobView, target?: Act["target"]) {
-    this.set({ view, preview: null, trouble: null });
+  private saved(answer: JobAnswer | null, target?: Act["target"]) {
+    this.saves += 1;
+    if (answer) this.shows(answer, { preview: null, trouble: null });
+    else this.set({ preview: null, trouble: null });
     window.clearTimeout(this.whole);
-    if (view.assessment.refining) this.whole = window.setTimeout(() => void this.load(), LOOK_WHOLE_AFTER_MS);
+    if (this.state.kept.get("refining")) this.whole = window.setTimeout(() => void this.load(), LOOK_WHOLE_AFTER_MS);
     const now = target && this.state.drafts[target.path];
     if (!target || !now || now.text !== target.text) return;
     // A field that still has the cursor keeps what is typed in it; any other shows what was kept.
@@ -309,33 +364,36 @@ export class JobDesk extends Deeds {
   }
 
   /** One look at a time, always at the newest text: the first key is answered at once, and none piles up behind another. */
-  private async lookAtNewest() {
-    if (this.looking) return;
-    this.looking = true;
+  private lookAtNewest(): Promise<void> {
+    this.looking ??= this.lookWhileWanted().finally(() => (this.looking = null));
+    return this.looking;
+  }
+
+  private async lookWhileWanted() {
     while (this.wanted) {
       const target = this.wanted;
       this.wanted = null;
       await this.preview(target);
     }
-    this.looking = false;
   }
 
   private async preview({ path, text }: Target) {
     const overtaken = () => this.wanted !== null || this.state.drafts[path]?.text !== text;
+    this.previewed = { path, text };
     try {
-      let { assessment } = await this.look(path, text, null);
+      let preview = await this.look(path, text, null);
       if (this.state.drafts[path]?.text !== text) return;
-      if (assessment?.refining) {
-        this.set({ preview: assessment });
+      if (preview?.get("refining")) {
+        this.set({ preview });
         this.refining = new AbortController();
         await new Promise((resolve) => window.setTimeout(resolve, REFINE_AFTER_MS));
         if (overtaken()) return;
-        ({ assessment } = await this.look(path, text, this.refining.signal));
+        preview = await this.look(path, text, this.refining.signal);
         if (overtaken()) return;
       }
       // Half a value is no value yet: nothing is said until the field is left, and the balance stays.
-      this.set({ preview: assessment ?? null });
-      if (assessment && text.trim())
+      this.set({ preview });
+      if (preview && text.trim())
         this.saveTimer = window.setTimeout(() => this.saveWhileTyping(path, text), SAVE_AFTER_MS);
     } catch {
       // No answer: the balance waits; the save that follows tells of it. One that was overtaken says nothing.
@@ -344,14 +402,16 @@ export class JobDesk extends Deeds {
   }
 
   /** What would follow from a draft: at once on the last fit, or refined where a signal to stop it is given. */
-  private look(path: string, text: string, signal: AbortSignal | null) {
-    return taken(
+  private async look(path: string, text: string, signal: AbortSignal | null): Promise<Found | null> {
+    const answer = await taken(
       api.POST("/api/jobs/{job_id}/preview", {
         params: { path: { job_id: this.id } },
         body: { path, text: asKept(path, text), units: this.writer.units, refined: signal !== null, window: WINDOW },
+        headers: this.headers(),
         ...(signal ? { signal } : {}),
       }),
     );
+    return "tags" in answer ? this.found().take(answer as unknown as NodesAnswer, this.state.kept) : null;
   }
 
   private saveWhileTyping(path: string, text: string) {
@@ -359,8 +419,81 @@ export class JobDesk extends Deeds {
     if (draft?.state === "typing" && draft.text === text) this.save(path);
   }
 
-  private read() {
-    return taken(api.GET("/api/jobs/{job_id}", { params: { path: { job_id: this.id } } }));
+  private async read(headers = this.headers()): Promise<JobAnswer> {
+    const asked = taken(api.GET("/api/jobs/{job_id}", { params: { path: { job_id: this.id } }, headers }));
+    return (await asked) as unknown as JobAnswer;
+  }
+
+  /** What is shown and what is held, as every request of this job says it. */
+  private headers(wanted: Iterable<string> = this.shown()) {
+    return nodeHeaders(wanted, [...this.found().held(), ...this.state.kept.held()]);
+  }
+
+  private shown() {
+    return [...this.wants.keys(), ...[...this.arrivals.values()].flatMap(({ names }) => names)];
+  }
+
+  /** The job as an answer tells it, over what is shown. */
+  private shows({ tags, nodes, ...head }: JobAnswer, besides: Partial<DeskState> = {}) {
+    const shown = besides.preview === null ? this.found() : this.state.kept;
+    const kept = shown.take({ tags, nodes }, this.state.kept);
+    const view = this.state.view ? replaceEqualDeep(this.state.view, head as JobHead) : (head as JobHead);
+    this.set({ view, kept, ...besides });
+    this.fetchRestSoon();
+  }
+
+  private fetchSoon() {
+    if (!this.state.view || this.fetching) return;
+    this.fetching = true;
+    queueMicrotask(() => {
+      void this.fetchShown().finally(() => {
+        this.fetching = false;
+        if (this.arrivals.size > 0 || this.isStale()) this.fetchSoon();
+      });
+    });
+  }
+
+  private isStale() {
+    return [...this.wants.keys()].some((name) => !this.found().isFresh(name));
+  }
+
+  /** Fetch what the page shows and does not hold: of the draft being typed, while one is. */
+  private async fetchShown() {
+    if (this.state.preview && this.previewed) {
+      this.wanted ??= this.previewed;
+      await this.lookAtNewest();
+      if (this.state.preview && !this.isStale() && this.arrivals.size === 0) return;
+    }
+    await this.fetchKept(this.shown());
+  }
+
+  /** Fetch nodes of the job as it is kept; tried again where no answer comes. */
+  private async fetchKept(wanted: readonly string[]) {
+    const { saves } = this;
+    try {
+      const answer = await this.read(this.headers(wanted));
+      if (saves !== this.saves) return;
+      // A draft belongs to the job as it was read: what another window made of it meanwhile is not put under it.
+      if (this.hasDrafts && answer.revision !== this.state.view?.revision)
+        this.set({ kept: this.state.kept.take(answer) });
+      else this.shows(answer);
+    } catch {
+      await new Promise((resolve) => window.setTimeout(resolve, TRY_AGAIN_AFTER_MS));
+    }
+  }
+
+  private get hasDrafts() {
+    return Object.keys(this.state.drafts).length > 0;
+  }
+
+  /** When nothing is done for a while, what is not shown is fetched as well. */
+  private fetchRestSoon() {
+    window.clearTimeout(this.rest);
+    if (this.state.kept.lacking().length === 0) return;
+    this.rest = window.setTimeout(() => {
+      if (this.hasDrafts || this.state.pending > 0 || this.fetching) this.fetchRestSoon();
+      else void this.fetchKept([...this.shown(), ...this.state.kept.lacking()]);
+    }, FETCH_REST_AFTER_MS);
   }
 
   private setDraft(path: string, draft: Draft) {
@@ -368,8 +501,14 @@ export class JobDesk extends Deeds {
   }
 
   private set(part: Partial<DeskState>) {
-    this.state = { ...this.state, ...shared(this.state, part) };
+    this.state = { ...this.state, ...part };
     if (part.drafts) this.remember();
+    if (("kept" in part || "preview" in part) && this.isStale()) this.fetchSoon();
+    for (const [key, { names, came }] of this.arrivals)
+      if (names.every((name) => this.found().isFresh(name))) {
+        this.arrivals.delete(key);
+        came();
+      }
     this.listeners.forEach((listener) => listener());
   }
 

@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 
 import { api, type Refused, type Schemas, taken } from "./api";
 import { span } from "./figures";
-import { useView } from "./job";
+import { useJob } from "./job";
 import { Micro, Small } from "./parts";
 
 export type Device = Schemas["DeviceView"];
@@ -22,7 +22,7 @@ interface PickProps {
 
 /** Choose the device that is set here, or the panel that is read; the job keeps its name and traits. */
 export function DevicePick({ which, label, help, kinds }: PickProps) {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const devices = useDevices();
   const chosen = view.document.setup?.[which] ?? "";
   const fitting = (devices.data ?? []).filter(

@@ -129,7 +129,7 @@ export async function alone(name: string, work: () => Promise<void>): Promise<vo
 }
 
 /** Send an act on a revision, under its own name. */
-export async function sendAct(act: Act, revision: string): Promise<unknown> {
+export async function sendAct(act: Act, revision: string, headers: Record<string, string> = {}): Promise<unknown> {
   const query =
     act.revision === "query" ? `${act.path.includes("?") ? "&" : "?"}revision=${encodeURIComponent(revision)}` : "";
   const body = act.blob ?? (act.body && JSON.stringify(act.revision === "body" ? { ...act.body, revision } : act.body));
@@ -139,6 +139,7 @@ export async function sendAct(act: Act, revision: string): Promise<unknown> {
       new Request(new URL(act.path + query, window.location.origin), {
         method: act.method,
         headers: {
+          ...headers,
           "content-type": act.blob ? "application/octet-stream" : "application/json",
           "idempotency-key": act.id,
         },

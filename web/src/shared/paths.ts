@@ -1,8 +1,8 @@
 import { fields } from "../generated/fields";
-import type { JobView } from "./api";
+import type { JobHead } from "./api";
 
 /** What a job holds at a path such as `plate/rated_power` or `readings/s2/current`; null where nothing stands. */
-export function valueAt(view: JobView, path: string): unknown {
+export function valueAt(view: JobHead, path: string): unknown {
   const steps = path.split("/");
   let place: unknown = steps[0] === "machine" ? { machine: view.machine } : view.document;
   for (const step of steps) {
@@ -24,7 +24,7 @@ export function fieldName(path: string): string {
 }
 
 /** Whether what a job holds at a path is what was typed for it. */
-export function holds(view: JobView, path: string, text: string): boolean {
+export function holds(view: JobHead, path: string, text: string): boolean {
   const value = valueAt(view, path);
   const kept = typeof value === "object" && value !== null ? (value as { typed?: string }).typed : value;
   return (kept ?? "") === text.trim();

@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "./scale";
 
 import type { Figure, Schemas } from "./api";
 import { inUnits } from "./figures";

@@ -1,5 +1,6 @@
-import { api, type JobView, Refused, taken } from "./api";
+import { api, type JobHead, Refused, taken } from "./api";
 import type { DraftState } from "./desk";
+import type { JobAnswer } from "./found";
 import { type Act, alone, type NewAct, type Outbox, sendAct } from "./outbox";
 import { holds, valueAt } from "./paths";
 
@@ -11,12 +12,14 @@ const NOT_DONE = "It was not done: the server was away just then. Do it again.";
 /** What the sending of acts asks of its job, and tells it. */
 export interface JobOfActs {
   readonly lane: string;
-  view(): JobView | null;
-  read(): Promise<JobView>;
+  view(): JobHead | null;
+  read(): Promise<JobAnswer>;
   /** The job was read anew. */
-  shows(view: JobView): void;
-  /** An act was done, and this is the job that it made. */
-  saved(view: JobView, target: Act["target"]): void;
+  shows(answer: JobAnswer): void;
+  /** An act was done, and this is the job that it made; none where the job held already what was wanted. */
+  saved(answer: JobAnswer | null, target: Act["target"]): void;
+  /** Headers by which the page says what it shows of what follows. */
+  asks(): Record<string, string>;
   /** Why something cannot be saved just now. */
   troubled(refused: Refused): void;
   /** How the text of an act stands now, where its field still holds it. */
@@ -79,11 +82,10 @@ export class Sending {
         const here = this.job.view();
         if (here && act.on !== "" && act.on !== here.revision && act.onNewest !== "always") {
           const found = whatIsThere(act, here);
-          if (found === "done") return this.done(act, here);
+          if (found === "done") return this.done(act, null);
           if (found === "other") return this.asks(act, new Refused(409, MOVED_ON));
         }
-        const view = (await sendAct(act, this.job.view()?.revision ?? "")) as JobView;
-        return this.done(act, view);
+        return this.done(act, await this.sent(act));
       } catch (error) {
         const refused = error as Refused;
         if (refused.isKnown) return this.done(act, await this.readUntilAnswered());
@@ -96,7 +98,7 @@ export class Sending {
         } else if (refused.isConflict) {
           conflicts += 1;
           const again = conflicts <= MOST_CONFLICTS && (await this.mayGoOnNewest(act));
-          if (again === "done") return this.done(act, this.job.view());
+          if (again === "done") return this.done(act, null);
           if (!again) return this.asks(act, refused);
         } else return this.refused(act, refused);
       }
@@ -118,8 +120,7 @@ export class Sending {
     for (let lost = false; ;) {
       try {
         if (lost && !(await this.wasDone(act))) return this.endNow(act, new Refused(424, NOT_DONE));
-        const view = lost ? await this.job.read() : ((await sendAct(act, this.job.view()?.revision ?? "")) as JobView);
-        return this.done(act, view);
+        return this.done(act, lost ? await this.job.read() : await this.sent(act));
       } catch (error) {
         const refused = error as Refused;
         if (!refused.isAway) return this.endNow(act, refused);
@@ -140,7 +141,11 @@ export class Sending {
     return known;
   }
 
-  private async readUntilAnswered(): Promise<JobView> {
+  private async sent(act: Act): Promise<JobAnswer> {
+    return (await sendAct(act, this.job.view()?.revision ?? "", this.job.asks())) as JobAnswer;
+  }
+
+  private async readUntilAnswered(): Promise<JobAnswer> {
     for (;;) {
       try {
         return await this.job.read();
@@ -151,14 +156,15 @@ export class Sending {
     }
   }
 
-  private done(act: Act, view: JobView | null) {
+  /** @param answer - the job that it made; none where the job held already what was wanted */
+  private done(act: Act, answer: JobAnswer | null) {
     this.outbox.drop(act.id);
     // What was done behind it saw the job as this one was about to make it.
     const before = this.job.view()?.revision;
-    if (view && act.on === before)
+    if (answer && act.on === before)
       for (const later of this.outbox.lane(this.job.lane))
-        if (later.on === before) this.outbox.change(later.id, { on: view.revision });
-    if (view) this.job.saved(view, act.target);
+        if (later.on === before) this.outbox.change(later.id, { on: answer.revision });
+    this.job.saved(answer, act.target);
     this.ended.get(act.id)?.(null);
   }
 
@@ -184,7 +190,7 @@ export class Sending {
 }
 
 /** What an act finds at its place in a job: what was wanted already, what was there before, or another thing. */
-function whatIsThere({ onNewest, target }: Act, now: JobView): "done" | "untouched" | "other" {
+function whatIsThere({ onNewest, target }: Act, now: JobHead): "done" | "untouched" | "other" {
   if (onNewest === "ask" || !target) return "other";
   const there = JSON.stringify(valueAt(now, target.path));
   const wanted =

@@ -1,4 +1,4 @@
-import type { Assessment, JobView, Schemas, Station } from "./api";
+import type { JobHead, Schemas, Station } from "./api";
 
 /** The stations in the order of the work, each with its name and the question it answers. */
 export const STATIONS: readonly { id: Station; title: string; question: string }[] = [
@@ -43,8 +43,8 @@ export function nextHere(next: Schemas["Next"][], station: Station) {
 }
 
 /** The rail of a job; its log tells of the machine, whatever is typed in the job. */
-export function railOf(view: JobView, assessment: Assessment): Schemas["RailEntry"][] {
-  return assessment.rail.map((entry) =>
+export function railOf(view: JobHead, rail: Schemas["RailEntry"][]): Schemas["RailEntry"][] {
+  return rail.map((entry) =>
     entry.station === "log" && (view.log ?? []).length > 0
       ? {
           ...entry,

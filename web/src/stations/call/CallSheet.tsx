@@ -7,6 +7,7 @@ import { useJob } from "../../shared/job";
 import { Photos } from "../../shared/Photos";
 import { AskedQuantity, Part, Question, Sheet } from "../../shared/Sheet";
 
+const ABOUT = ["call/serves", "call/called_by", "call/not_interrupted"] as const;
 const REMOVED = ["call/serial", "call/date_code", "call/part_number"] as const;
 
 /** Why are we here, what does the motor drive, and must its flow not fall? */
@@ -33,9 +34,15 @@ export function CallSheet() {
       <Question path="call/notes">
         <WordsField path="call/notes" lines={2} />
       </Question>
-      <Words path="call/serves" />
-      <Asked path="call/called_by" />
-      <Words path="call/not_interrupted" />
+      <Fold
+        title="Who called, and what it serves"
+        note={ABOUT.flatMap((path) => call?.[path.slice("call/".length) as "serves"] ?? []).join(" · ")}
+        holds={under(...ABOUT)}
+      >
+        <Words path="call/serves" />
+        <Asked path="call/called_by" />
+        <Words path="call/not_interrupted" />
+      </Fold>
       <Part title="The machine">
         <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
           <label>
@@ -54,7 +61,7 @@ export function CallSheet() {
       <Fold
         title="What will be removed"
         holds={under(...REMOVED)}
-        startsOpen={REMOVED.some((path) => call?.[path.slice(5) as "serial"])}
+        startsOpen={REMOVED.some((path) => call?.[path.slice("call/".length) as "serial"])}
       >
         <FieldGrid paths={REMOVED} />
         <Photos of="machine" title="Photographs of machine and place" />

@@ -2,7 +2,7 @@ import { At } from "../../shared/At";
 import { Box } from "@chakra-ui/react";
 
 import { WordsField } from "../../shared/fields";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { colourOf, InlineMark } from "../../shared/marks";
 import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { Part, Question, Sheet } from "../../shared/Sheet";
@@ -12,19 +12,20 @@ import { Waits } from "../../shared/Working";
 import type { Schemas } from "../../shared/api";
 import { ownZone } from "../../shared/times";
 
-type Option = Schemas["OptionAnswer"];
+type Option = Schemas["Candidate"];
 
 const COLUMNS = "minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr) 120px";
 
 /** Which option, why, who agreed to what; and the report that a customer reads. */
 export function DecisionSheet() {
-  const { assessment, view } = useJob();
-  const { options } = assessment.options;
+  const { view } = useJob();
+  const { options: told, candidates } = useFound("options", "candidates");
+  const options = told.rows.flatMap(({ id }) => candidates.find((one) => one.id === id) ?? []);
   const chosen = view.document.decision?.chosen ?? null;
   return (
     <Sheet station="decision">
-      <Part title="Which?" sentence="None is put forward; the numbers are those of Options.">
-        {options.length === 0 && <Box>Nothing can be chosen yet: {assessment.options.waits}.</Box>}
+      <Part title="Which?" sentence="The numbers are those of Options.">
+        {options.length === 0 && <Box>Nothing can be chosen yet: {told.waits}.</Box>}
         {options.length > 0 && (
           <Box display={{ base: "none", md: "grid" }} gridTemplateColumns={COLUMNS} columnGap="14px" px="4px">
             <Micro />
@@ -80,7 +81,7 @@ function Choice({ option, chosen }: { option: Option; chosen: boolean }) {
           <Micro display="block">{option.fits}</Micro>
         )}
       </Box>
-      <Told named="saves a year" option={option} result={option.saved_energy} />
+      <Told named="saves a year" option={option} result={option.saved} />
       <Told named="payback" option={option} result={option.payback} />
       <Press
         type="button"
@@ -166,10 +167,7 @@ function ReportPart() {
   const at = `/api/jobs/${view.id}/report`;
   const zone = encodeURIComponent(ownZone());
   return (
-    <Part
-      title="The customer’s report"
-      sentence="Page one for the customer, then the engineer’s, then the workings; dated the day it is made, the PDF in the units of the site."
-    >
+    <Part title="The customer’s report" sentence="Page one for the customer, the engineer’s and the workings behind.">
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="20px">
         <Question path="decision/made_for">
           <WordsField path="decision/made_for" />

@@ -5,7 +5,7 @@ import type { Schemas } from "../../shared/api";
 import { FieldGrid, LabelledField } from "../../shared/AnyField";
 import { ChoiceField, factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
 import { Fold, under } from "../../shared/Fold";
-import { useJob } from "../../shared/job";
+import { useFound, useJob, useOption } from "../../shared/job";
 import { Micro, Small, Word } from "../../shared/parts";
 import { AskedQuantity, Part, Question, Sheet, StandingKey } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
@@ -60,8 +60,8 @@ export function DutySheet() {
 
 /** Price, tariff, and what of the system does not change with flow. */
 function Prices() {
-  const { view, assessment } = useJob();
-  const { currency } = useUnits();
+  const { view } = useJob();
+  const { currency: worked } = useFound("currency");
   const duty = view.document.duty;
   const fixed = view.machine.wheel === "centrifugal pump" ? "duty/static_lift" : "duty/held_pressure";
   return (
@@ -69,7 +69,7 @@ function Prices() {
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
         <AskedQuantity path="duty/energy_price" />
         <Question path="duty/currency">
-          <WordsField path="duty/currency" placeholder={assessment.currency ?? currency ?? ""} />
+          <WordsField path="duty/currency" placeholder={worked ?? ""} />
         </Question>
         <AskedQuantity path={fixed} />
       </Box>
@@ -84,15 +84,15 @@ function Prices() {
 
 /** What goes along with the energy: nothing of it is needed, each line says what it adds. */
 function Besides() {
-  const { assessment } = useJob();
+  const { starts } = useFound("duty").duty;
   return (
     <>
       <Fold title="Starts, fan between calls, emissions" holds={holdsStarts}>
         <FieldGrid paths={["duty/starts", "duty/run_up", "duty/inrush", "duty/emission_rate"]} />
         <Box py="6px">
-          {assessment.duty.starts.label} <WorkedFigure name="starts" result={assessment.duty.starts} />
+          {starts.label} <WorkedFigure name="starts" result={starts} />
         </Box>
-        <WorkingPanel name="starts" result={assessment.duty.starts} />
+        <WorkingPanel name="starts" result={starts} />
         <LabelledField path="duty/circulation" />
         <AlwaysOn />
       </Fold>
@@ -105,8 +105,8 @@ function Besides() {
 
 /** The year with the fan running between calls, beside the year as it is run. */
 function AlwaysOn() {
-  const { view, assessment } = useJob();
-  const [keep] = assessment.options.options;
+  const { view } = useJob();
+  const keep = useOption(useFound("options").options.rows[0]?.id);
   const always = view.document.duty?.circulation === "always on";
   if (!keep?.energy.figure || !keep.always_on.figure) return null;
   return (
@@ -220,7 +220,7 @@ function stepNote(step: Schemas["DutyStep"]): string {
 }
 
 function Total() {
-  const { duty } = useJob().assessment;
+  const { duty } = useFound("duty");
   return (
     <>
       <Box display="flex" gap="20px" alignItems="center" flexWrap="wrap">

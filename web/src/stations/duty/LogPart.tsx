@@ -4,7 +4,7 @@ import { useState } from "react";
 
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { Fold } from "../../shared/Fold";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { FigureText } from "../../shared/Words";
 import { Picture } from "../../shared/Picture";
@@ -22,7 +22,7 @@ export function LogPart() {
 }
 
 function Bring() {
-  const { desk } = useView();
+  const { desk } = useJob();
   const [file, setFile] = useState<LogIn | null>(null);
   const look = useMutation<Report, Refused, LogIn>({
     mutationFn: (wanted) => taken(api.POST("/api/duty/log/look", { body: wanted })),

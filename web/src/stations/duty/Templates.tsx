@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { Fold } from "../../shared/Fold";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Press, Small } from "../../shared/parts";
 
 /** Years by kind of building, to begin with where nobody knows better. */
@@ -16,7 +16,7 @@ export function Templates() {
 }
 
 function List() {
-  const { desk } = useView();
+  const { desk } = useJob();
   const templates = useQuery<readonly Schemas["DutyTemplate"][], Refused>({
     queryKey: ["duty templates"],
     queryFn: () => taken(api.GET("/api/duty-templates")),

@@ -1,8 +1,9 @@
 import { chakra } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../../shared/scale";
 
 import type { Schemas } from "../../shared/api";
-import { useJob } from "../../shared/job";
+import type { OptionStep } from "../../shared/found";
+import { useFound, useJob } from "../../shared/job";
 import { Picture } from "../../shared/Picture";
 
 const SIZE = { width: 682, height: 148, foot: 118, top: 22, left: 44, right: 640 };
@@ -27,8 +28,10 @@ function spoken(steps: readonly Drawn[]): string {
 
 /** The year as it is run: hours across, flow up as blocks, and along them the watts that the machine of today takes. */
 export function YearPicture() {
-  const { view, assessment } = useJob();
-  const told = drawnSteps(assessment.options.options[0], view.document.duty?.steps ?? []);
+  const { view } = useJob();
+  const today = useFound("options").options.rows[0]?.id;
+  const solved = useFound(`steps/${today ?? ""}`)[`steps/${today ?? ""}`];
+  const told = drawnSteps(today ? solved : undefined, view.document.duty?.steps ?? []);
   if (told.length === 0) return null;
   const most = Math.max(...told.map((step) => step.watts ?? 0));
   const total = told.reduce((sum, step) => sum + step.hours, 0);
@@ -128,13 +131,13 @@ function StepBlock({ left, right, top, watts, name }: BlockProps) {
 }
 
 /** The steps as the machine of today meets them; while it is not worked out, as they were typed. */
-function drawnSteps(keep: Schemas["OptionAnswer"] | undefined, typed: readonly Schemas["DutyStep"][]): Drawn[] {
-  if (!keep)
+function drawnSteps(today: readonly OptionStep[] | undefined, typed: readonly Schemas["DutyStep"][]): Drawn[] {
+  if (!today)
     return typed.flatMap(({ id, name, hours, flow_share: share }) =>
       hours && share ? [{ id, name, hours: hours.si, share: share.si, watts: null }] : [],
     );
-  const full = Math.max(...keep.steps.map((step) => step.demand?.value ?? 0));
-  return keep.steps.flatMap(({ id, name, hours, demand, input_power: power }) =>
+  const full = Math.max(...today.map((step) => step.demand?.value ?? 0));
+  return today.flatMap(({ id, name, hours, demand, input_power: power }) =>
     hours && demand ? [{ id, name, hours: hours.value, share: demand.value / full, watts: power?.value ?? null }] : [],
   );
 }

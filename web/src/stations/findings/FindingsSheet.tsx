@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { isSettled, Part, Sheet } from "../../shared/Sheet";
 import { FindingRow } from "./FindingRow";
 import { LadderPart } from "./LadderPart";
@@ -9,8 +9,9 @@ import { WayPart } from "./WayPart";
 
 /** What is wrong, and what proves it: the way of checks, the cause ladder, and every finding with its proof. */
 export function FindingsSheet() {
-  const { view, assessment } = useJob();
-  const own = assessment.findings.filter((finding) => !finding.standing);
+  const { view } = useJob();
+  const { findings, ways } = useFound("findings", "ways");
+  const own = findings.filter((finding) => !finding.standing);
   const found = own.filter((finding, index) => own.findIndex((other) => other.key === finding.key) === index);
   const repair = found.filter((finding) => finding.repair && !isSettled(finding));
   const dead = view.document.call?.reason === "dead";
@@ -22,7 +23,7 @@ export function FindingsSheet() {
           before any replacement is thought of: what is judged now would be judged wrongly.
         </Box>
       )}
-      {assessment.ways.map((way) => (
+      {ways.map((way) => (
         <WayPart key={way.title} way={way} />
       ))}
       {!(dead && (view.document.readings ?? []).length === 0) && <LadderPart others={found.length > 0} />}

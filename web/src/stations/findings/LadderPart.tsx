@@ -2,7 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { PhraseText } from "../../shared/Words";
@@ -12,7 +12,7 @@ type Rung = Schemas["LadderRung"];
 
 /** What explains all needles at once, the likeliest cause first, and the cheapest test between the first two; whether something else was found. */
 export function LadderPart({ others }: { others: boolean }) {
-  const { view } = useView();
+  const { view } = useJob();
   const ladder = useQuery<Ladder, Refused>({
     queryKey: ["ladder", view.id, view.revision],
     queryFn: () => taken(api.GET("/api/jobs/{job_id}/ladder", { params: { path: { job_id: view.id } } })),

@@ -6,7 +6,7 @@ import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { Line, Pick } from "../../shared/devices";
 import { unitOf } from "../../shared/figures";
 import { Fold } from "../../shared/Fold";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { outbox } from "../../shared/outbox";
 import { Micro, Press, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
@@ -20,7 +20,7 @@ type Taken = Schemas["TakenIn"];
 
 /** A reading of a visit: typed, or a set of this job taken over. */
 export function AddReading({ log }: { log: LogView }) {
-  const { view } = useView();
+  const { view } = useJob();
   const { units } = useUnits();
   const { who } = useReader();
   const take = useTakeLog();

@@ -4,7 +4,7 @@ import { useEffect } from "react";
 import { Link } from "react-router";
 
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
-import { useJob, useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Micro, SeverityWord, Small } from "../../shared/parts";
 import { Part, Sheet } from "../../shared/Sheet";
 import { PhraseText } from "../../shared/Words";
@@ -38,7 +38,7 @@ export function LogSheet() {
 
 /** A machine's log; read again while a panel is read into it. */
 function useLog(machine: number) {
-  const { desk } = useView();
+  const { desk } = useJob();
   const log = useQuery<LogView, Refused>({
     queryKey: ["log", machine],
     queryFn: () => taken(api.GET("/api/machines/{machine_id}/log", { params: { path: { machine_id: machine } } })),

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../../shared/scale";
 import { timeTicks } from "d3-time";
 import { memo } from "react";
 
@@ -64,7 +64,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
   const room = ROOM * (high - low || Math.abs(high) || 1);
   const x = scaleLinear([span[0].getTime(), span[1].getTime()], [size.left, size.right]);
   const y = scaleLinear([low - room, high + room], [size.foot, size.top])
-    .clamp(true)
+    .clamped()
     .nice(3);
   const [bandLow, now, bandHigh] = healthy;
   const first = trend[0];

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { api, type Refused, taken } from "../../shared/api";
 import { Line, Pick, useDevices } from "../../shared/devices";
 import { Fold } from "../../shared/Fold";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Micro, Press } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { type LogView, useTakeLog } from "./LogSheet";
@@ -44,7 +44,7 @@ export function WatchPart({ log }: { log: LogView }) {
 }
 
 function Begin({ log }: { log: LogView }) {
-  const { view } = useView();
+  const { view } = useJob();
   const { who } = useReader();
   const take = useTakeLog();
   const devices = useDevices().data ?? [];

@@ -4,7 +4,8 @@ import { Fragment, type ReactNode } from "react";
 
 import { api, type Figure, type Refused, type Schemas, taken } from "../../shared/api";
 import { unitOf, write } from "../../shared/figures";
-import { useJob, useView } from "../../shared/job";
+import type { Option, OptionStep } from "../../shared/found";
+import { useFound, useJob } from "../../shared/job";
 import { colourOf, InlineMark } from "../../shared/marks";
 import { Micro, Press, SeverityWord, Small } from "../../shared/parts";
 import { BAR, SavingBar, savingsAxis } from "../../shared/savings";
@@ -15,14 +16,13 @@ import type { Picked } from "./picked";
 
 type Beside = Schemas["BesideAnswer"];
 type Row = Schemas["BesideRow"];
-type Option = Schemas["OptionAnswer"];
 type Candidate = Schemas["Candidate"];
 
 const COLUMN_FROM = 1101;
 
 /** The differences of some options, worked out by the core for the job as it stands. */
 function useBeside(asked: readonly string[]) {
-  const { view } = useView();
+  const { view } = useJob();
   return useQuery<Beside, Refused>({
     queryKey: ["beside", view.id, view.revision, ...asked],
     queryFn: () =>
@@ -35,29 +35,24 @@ function useBeside(asked: readonly string[]) {
   });
 }
 
-function useTold(ids: readonly string[]) {
-  const { options, short } = useJob().assessment;
-  const candidates = (short.candidates ?? []).filter((one) => ids.includes(one.id));
-  return candidates.flatMap((candidate) => {
-    const option = options.options.find((one) => one.id === candidate.id);
-    return option ? [{ candidate, option }] : [];
-  });
+function useCandidates(ids: readonly string[]) {
+  return useFound("candidates").candidates.filter((one) => ids.includes(one.id));
 }
 
 /** At the foot of the list: what is picked, by how much one saves more, and the button that lays them side by side. */
 export function BesideBar({ picked }: { picked: Picked }) {
-  const told = useTold(picked.ids);
+  const told = useCandidates(picked.ids);
   const found = useBeside(picked.asked);
   const saved = found.data?.rows?.find((row) => row.kind === "saved")?.cells[1];
   const [first, second] = told;
   return (
     <Box display="flex" gap="6px 16px" alignItems="center" flexWrap="wrap" flex="1 1 300px">
       <Press type="button" onClick={picked.lay} data-lay>
-        {told.map(({ option }, index) => (
-          <Fragment key={option.id}>
+        {told.map((one, index) => (
+          <Fragment key={one.id}>
             {index > 0 && (index === told.length - 1 ? " and " : ", ")}
-            <Box as="span" color={colourOf(option.series)}>
-              {option.letter}
+            <Box as="span" color={colourOf(one.series)}>
+              {one.letter}
             </Box>
           </Fragment>
         ))}{" "}
@@ -66,10 +61,10 @@ export function BesideBar({ picked }: { picked: Picked }) {
       {told.length === 2 && first && second && saved?.less && (
         <Box data-apart>
           {saved.ties ? (
-            `${first.option.letter} and ${second.option.letter} tie.`
+            `${first.letter} and ${second.letter} tie.`
           ) : (
             <>
-              {first.option.letter} saves <FigureText figure={saved.less} line={false} /> more.
+              {first.letter} saves <FigureText figure={saved.less} line={false} /> more.
             </>
           )}
         </Box>
@@ -81,12 +76,18 @@ export function BesideBar({ picked }: { picked: Picked }) {
 
 /** Two to four options side by side, row by row, with what each is more or less than the one they are held against. */
 export function BesideView({ asked }: { asked: readonly string[] }) {
-  const told = useTold(asked);
+  const candidates = useCandidates(asked);
+  const options = useFound(...asked.map((id) => `option/${id}` as const));
+  const { steps } = useFound("options").options;
   const found = useBeside(asked);
   const wide = useIsWide(COLUMN_FROM);
   const { units } = useUnits();
   if (found.error) return <Box role="alert">{found.error.message}</Box>;
   if (!found.data) return <Small fontStyle="italic">being worked out</Small>;
+  const told = candidates.flatMap((candidate) => {
+    const option = options[`option/${candidate.id}`];
+    return option ? [{ candidate, option }] : [];
+  });
   const against = told.find(({ option }) => option.id === asked[0])?.option;
   const apart = wide && told.length === 2; // the difference has a column of its own
   const axis = savingsAxis(
@@ -94,7 +95,6 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
     units,
   );
   const at = new Map(found.data.options.map((id, place) => [id, place]));
-  const steps = told[0]?.option.steps ?? [];
   const table = { told, at, against: against?.letter ?? "", apart };
   return (
     <Table style={{ "--count": told.length + (apart ? 1 : 0) } as object} data-beside>
@@ -198,7 +198,7 @@ function FigureLine({
   at,
   against,
   apart,
-}: TableFacts & { row: Row; step: Option["steps"][number] | undefined }) {
+}: TableFacts & { row: Row; step: Pick<OptionStep, "name"> | undefined }) {
   const { units, currency } = useUnits();
   const named = step ? `${step.name || "full flow"}, ${LABELS[row.kind]}` : LABELS[row.kind];
   const cells = told.map(({ option }) => row.cells[at.get(option.id) ?? -1]);

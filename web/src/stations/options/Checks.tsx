@@ -4,12 +4,12 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 
 import type { Schemas } from "../../shared/api";
-import { useView } from "../../shared/job";
+import type { Option } from "../../shared/found";
+import { useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, TextLine, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { PhraseText } from "../../shared/Words";
 
-type Option = Schemas["OptionAnswer"];
 type Check = Schemas["FitCheck"];
 
 const WEIGHT: Record<Check["fits"], number> = { cannot: 0, "not known yet": 1, "fits with work": 2, fits: 3 };
@@ -44,7 +44,7 @@ export function Checks({ option }: { option: Option }) {
 
 function CheckLine({ option, check }: { option: Option; check: Check }) {
   const navigate = useNavigate();
-  const { view } = useView();
+  const { view } = useJob();
   const stops = check.fits === "cannot" && !check.waived_by;
   const ask = check.fits === "not known yet" && check.path;
   const station = check.path?.startsWith("plate/") ? "plate" : "options";
@@ -76,7 +76,7 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
 
 /** A name and a reason, or the stop stands. */
 function Waive({ option, check }: { option: Option; check: Check }) {
-  const { desk } = useView();
+  const { desk } = useJob();
   const reader = useReader();
   const [name, setName] = useState(reader.who);
   const [reason, setReason] = useState("");

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../../shared/scale";
 
 import type { Schemas } from "../../shared/api";
 import { write } from "../../shared/figures";

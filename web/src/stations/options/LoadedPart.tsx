@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../../shared/scale";
 
 import { api, type Entry, type Figure, type Refused, type Schemas, taken } from "../../shared/api";
 import { inUnits, unitOf } from "../../shared/figures";
 import { Fold, under } from "../../shared/Fold";
-import { useField, useView } from "../../shared/job";
+import { useField, useJob } from "../../shared/job";
 import { colourOf, InlineMark, SeriesMark } from "../../shared/marks";
 import { Small } from "../../shared/parts";
 import { AskedQuantity } from "../../shared/Sheet";
@@ -21,7 +21,7 @@ const TIGHTNESS = "options/tightness";
 
 /** What happens when the filter loads; worked out when it is opened, since that takes as long as all the rest. */
 export function LoadedPart({ flow }: { flow: string }) {
-  const pump = useView().view.machine.wheel === "centrifugal pump";
+  const pump = useJob().view.machine.wheel === "centrifugal pump";
   return (
     <Fold
       title={pump ? "What happens when the circuit tightens?" : "What happens when the filter loads?"}
@@ -35,7 +35,7 @@ export function LoadedPart({ flow }: { flow: string }) {
 
 /** Every setting kept as it is, on a system that grows tighter; the picture follows while its state is dragged. */
 function Drawn({ flow, pump }: { flow: string; pump: boolean }) {
-  const { view } = useView();
+  const { view } = useJob();
   const { units } = useUnits();
   const tightness = useField<Entry>(TIGHTNESS).draft?.text ?? "";
   const found = useQuery<Loaded[], Refused>({

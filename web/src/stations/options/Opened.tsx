@@ -1,11 +1,12 @@
 import { Box } from "@chakra-ui/react";
 
 import { FieldGrid } from "../../shared/AnyField";
-import type { Result, Schemas } from "../../shared/api";
+import type { Result } from "../../shared/api";
 import { QuantityField } from "../../shared/fields";
 import { unitOf } from "../../shared/figures";
+import type { Option } from "../../shared/found";
 import { Fold, under } from "../../shared/Fold";
-import { useJob, useView } from "../../shared/job";
+import { useJob, useOption } from "../../shared/job";
 import { Micro, Small, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { PhraseText } from "../../shared/Words";
@@ -14,10 +15,14 @@ import { Checks } from "./Checks";
 import { LeversPart } from "./LeversPart";
 import { StepsTable } from "./StepsTable";
 
-type Option = Schemas["OptionAnswer"];
-
-/** A row that is open: its year step by step, whether it may be fitted, its money, and what is its own. */
-export function Opened({ option, base }: { option: Option; base: Option | undefined }) {
+/**
+ * A row that is open: its year step by step, whether it may be fitted, its money, and what is its own.
+ * @param base - id of what it is held against
+ */
+export function Opened({ id, base }: { id: string; base: string | null }) {
+  const option = useOption(id);
+  const held = useOption(base);
+  if (!option) return null;
   return (
     <Box
       role="region"
@@ -38,7 +43,7 @@ export function Opened({ option, base }: { option: Option; base: Option | undefi
           {option.stop ? (
             <Small fontStyle="italic">Withheld: the stop stands first.</Small>
           ) : (
-            <StepsTable option={option} base={base} />
+            <StepsTable option={option} base={held} />
           )}
           <Money option={option} />
         </Box>
@@ -158,7 +163,7 @@ function Money({ option }: { option: Option }) {
 
 /** What goes along with the saving and is not in it. */
 function Besides({ option }: { option: Option }) {
-  const { view } = useView();
+  const { view } = useJob();
   const { units, currency } = useUnits();
   const lines = (view.document.duty?.circulation ? [...BESIDES, OTHERWISE] : BESIDES).filter(
     (line) => line.of(option).figure,

@@ -1,9 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type KeyboardEvent, useEffect, useMemo, useState } from "react";
+import { type KeyboardEvent, Suspense, useEffect, useMemo, useState } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { unitOf } from "../../shared/figures";
-import { useJob } from "../../shared/job";
+import type { OptionRow } from "../../shared/found";
+import { useFound, useJob } from "../../shared/job";
 import { colourOf, InlineMark } from "../../shared/marks";
 import { Micro, SeverityWord, Small } from "../../shared/parts";
 import { onReveal } from "../../shared/reveal";
@@ -15,7 +16,6 @@ import { Opened } from "./Opened";
 import type { Picked } from "./picked";
 
 type Candidate = Schemas["Candidate"];
-type Option = Schemas["OptionAnswer"];
 
 const COLUMNS_FROM = 1101;
 const AXIS_IN_COLUMN_FROM = 561;
@@ -30,20 +30,20 @@ const ORDERS: Record<string, { label: string; of?: (one: Candidate) => number }>
 
 /** The candidates, a row to each; the whole row opens in place. */
 export function OptionList({ picked }: { picked: Picked }) {
-  const { view, assessment } = useJob();
+  const { view } = useJob();
   const { units, currency } = useUnits();
-  const { short, options } = assessment;
+  const { candidates, differences, options } = useFound("candidates", "differences", "options");
   const [order, setOrder] = useState("saving");
   const [open, setOpen] = useState<string | null>(null);
   const wide = useIsWide(COLUMNS_FROM);
   const column = useIsWide(AXIS_IN_COLUMN_FROM);
-  const rows = useMemo(() => ordered(short.candidates ?? [], order), [short.candidates, order]);
+  const rows = useMemo(() => ordered(candidates, order), [candidates, order]);
   const axis = savingsAxis(
     rows.map((one) => one.saved.figure),
     units,
   );
-  const told = new Map(options.options.map((option) => [option.id, option]));
-  const base = told.get(rows.find((one) => one.is_base)?.id ?? "");
+  const told = new Map(options.rows.map((option) => [option.id, option]));
+  const base = rows.find((one) => one.is_base)?.id ?? null;
   useEffect(
     () =>
       onReveal((path) => {
@@ -94,13 +94,17 @@ export function OptionList({ picked }: { picked: Picked }) {
               setOpen={(yes) => setOpen(yes ? one.id : null)}
               picked={picked}
             />
-            {open === one.id && option && <Opened option={option} base={base} />}
+            {open === one.id && (
+              <Suspense fallback={<Small fontStyle="italic">being fetched</Small>}>
+                <Opened id={one.id} base={base} />
+              </Suspense>
+            )}
           </Box>
         );
       })}
       <Box py="6px" display="flex" gap="4px 18px" flexWrap="wrap" alignItems="center">
         <Box data-differences flex="1 1 300px">
-          <PhraseText phrase={short.differences ?? []} />
+          <PhraseText phrase={differences} />
           {machines > 1 && <Small> Steps are of one machine; years and money are of all {machines}.</Small>}
           {options.against_new && <Small> Costs and paybacks are of what is more than the yardstick’s.</Small>}
         </Box>
@@ -128,7 +132,7 @@ function ordered(candidates: readonly Candidate[], order: string): readonly Cand
 
 interface OptionRowProps {
   one: Candidate;
-  option: Option | undefined;
+  option: OptionRow | undefined;
   axis: SavingsAxis;
   reach: number;
   wide: boolean;

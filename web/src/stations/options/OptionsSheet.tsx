@@ -1,7 +1,7 @@
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 
-import { useJob } from "../../shared/job";
+import { useFound } from "../../shared/job";
 import { Sheet, StandingKey } from "../../shared/Sheet";
 import { AddOption } from "./AddOption";
 import { BesideBar, BesideView } from "./BesideView";
@@ -14,10 +14,10 @@ import { WhatIf } from "./WhatIf";
 
 /** What could replace it: a line to each candidate, the best saving first, each opened in place or laid beside others. */
 export function OptionsSheet() {
-  const { short, options, balance } = useJob().assessment;
+  const { candidates, options, balance } = useFound("candidates", "options", "balance");
   const [adding, setAdding] = useState(false);
-  const picked = usePicked(short.candidates ?? []);
-  const waits = options.waits != null || options.options.length === 0;
+  const picked = usePicked(candidates);
+  const waits = options.waits != null || options.rows.length === 0;
   if (picked.beside && !waits)
     return (
       <Sheet station="options" standing="foot" action={{ label: "Back to all", run: picked.back, cap: "Esc" }}>

@@ -3,7 +3,7 @@ import { Box } from "@chakra-ui/react";
 import { FieldGrid } from "../../shared/AnyField";
 import { ChoicesField, QuantityField } from "../../shared/fields";
 import { Fold, under } from "../../shared/Fold";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Small } from "../../shared/parts";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
@@ -13,8 +13,8 @@ const holds = under("options/repairs", "options/filter_excess", "options/wheel_l
 
 /** What is put right before anything is replaced: it is the yardstick, and what it gains stands by itself. */
 export function Repair() {
-  const { view, assessment } = useJob();
-  const { repair } = assessment.options;
+  const { view } = useJob();
+  const { repair } = useFound("options").options;
   const chosen = view.document.options?.repairs ?? [];
   const note = chosen.length ? (
     <>

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 
 import { api, type Figure, type Refused, type Schemas, taken } from "../../shared/api";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { useIsOpen, WorkingPanel } from "../../shared/Working";
 
 interface StepPanelProps {
@@ -19,7 +19,7 @@ export function StepPanel(props: StepPanelProps) {
 }
 
 function Fetched({ name, label, figure, option, step, part }: StepPanelProps) {
-  const { view } = useView();
+  const { view } = useJob();
   const path = { job_id: view.id, option_id: option, step_id: step };
   const workings = useQuery<Schemas["StepWorkings"], Refused>({
     queryKey: ["step workings", view.id, view.revision, option, step],

@@ -1,9 +1,10 @@
 import { Box } from "@chakra-ui/react";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 
-import type { Figure, Schemas } from "../../shared/api";
+import type { Figure } from "../../shared/api";
 import { unitOf } from "../../shared/figures";
-import { useJob } from "../../shared/job";
+import type { Option, OptionStep } from "../../shared/found";
+import { useFound, useSteps } from "../../shared/job";
 import { colourOf } from "../../shared/marks";
 import { Micro, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
@@ -11,8 +12,7 @@ import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure } from "../../shared/Working";
 import { StepPanel } from "./StepPanel";
 
-type Option = Schemas["OptionAnswer"];
-type Step = Schemas["StepAnswer"];
+type Step = OptionStep;
 type WorkedPart = "flow" | "input_power" | "speed" | "shaft_power";
 
 const MORE: readonly { part: keyof Step & string; label: string; quantity: string }[] = [
@@ -30,15 +30,20 @@ const WORKED: readonly WorkedPart[] = ["flow", "input_power", "speed", "shaft_po
 interface StepsTableProps {
   option: Option;
   /** What it is held against; itself where it is the yardstick. */
-  base: Option | undefined;
+  base: Option | null;
 }
 
 /** Each step of the year: its hours, what this option moves and takes, and what that saves against the yardstick. */
 export function StepsTable({ option, base }: StepsTableProps) {
-  const { balance } = useJob().assessment;
+  const { balance } = useFound("balance");
   const { units, currency } = useUnits();
   const [more, setMore] = useState(false);
-  const beside = base && base.id !== option.id ? base : undefined;
+  const beside = base && base.id !== option.id ? base : null;
+  const heldId = beside?.id;
+  const ids = useMemo(() => (heldId ? [option.id, heldId] : [option.id]), [option.id, heldId]);
+  const solved = useSteps(ids);
+  const steps = solved[option.id] ?? [];
+  const before = beside ? (solved[beside.id] ?? []) : [];
   const flowUnit = unitOf(balance.flow_quantity, units, currency);
   return (
     <Box minWidth={0}>
@@ -60,8 +65,8 @@ export function StepsTable({ option, base }: StepsTableProps) {
           </tr>
         </thead>
         <tbody>
-          {option.steps.map((step, index) => (
-            <StepRows key={step.id} option={option} step={step} before={beside?.steps[index]} more={more} />
+          {steps.map((step, index) => (
+            <StepRows key={step.id} option={option} step={step} before={before[index]} more={more} />
           ))}
           <tr data-sum>
             <th>year, {unitOf("energy", units, currency)}</th>
@@ -88,7 +93,7 @@ export function StepsTable({ option, base }: StepsTableProps) {
       <Word type="button" mx="0" px="0" aria-expanded={more} onClick={() => setMore(!more)}>
         {more ? "fewer" : "speed, torque, amps, power factor, efficiencies"}
       </Word>
-      {option.steps.flatMap((step) =>
+      {steps.flatMap((step) =>
         WORKED.map((part) => (
           <StepPanel
             key={`${step.id}-${part}`}
@@ -130,7 +135,7 @@ interface StepRowsProps {
 }
 
 function StepRows({ option, step, before, more }: StepRowsProps) {
-  const { balance } = useJob().assessment;
+  const { balance } = useFound("balance");
   const { units } = useUnits();
   const setting = step.setting.length > 0;
   const alike = (part: WorkedPart) => (before && !step.differs.includes(part)) || undefined;

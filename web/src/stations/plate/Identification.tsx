@@ -3,7 +3,7 @@ import { Box } from "@chakra-ui/react";
 import { FieldGrid } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
 import { ChoiceField, factsOf } from "../../shared/fields";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
 import { Windings } from "../../shared/Windings";
 import { PhraseText } from "../../shared/Words";
@@ -28,8 +28,8 @@ const PARTS = [
 
 /** A motor that does not say what it is: from its speed, from its windings, from what is on it. */
 export function Identification() {
-  const { view, assessment } = useJob();
-  const answers = assessment.identity;
+  const { view } = useJob();
+  const { identity: answers } = useFound("identity");
   const answerTo = (start: string) => answers.filter((answer) => answer.question.startsWith(start));
   return (
     <>

@@ -2,7 +2,7 @@ import { Box } from "@chakra-ui/react";
 
 import type { Schemas } from "../../shared/api";
 import { QuantityField, SelectField, WordsField } from "../../shared/fields";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro, Press, Word } from "../../shared/parts";
 import { Answers } from "./Identification";
 
@@ -11,7 +11,8 @@ const CALLS = { base: "1fr 1fr", md: "1.2fr 1.2fr 0.8fr 70px" };
 
 /** Each lead as it was found, and which call energised which: kept for putting it back. */
 export function Leads() {
-  const { desk, view, assessment } = useJob();
+  const { desk, view } = useJob();
+  const { identity } = useFound("identity");
   const leads: Schemas["Lead"][] = view.document.leads ?? [];
   const calls: Schemas["CallTap"][] = view.document.call_taps ?? [];
   return (
@@ -39,7 +40,7 @@ export function Leads() {
       <Press type="button" onClick={() => void desk.add("leads")}>
         Add a lead
       </Press>
-      <Answers answers={assessment.identity.filter((answer) => /^(Speeds|A lead)/.test(answer.question))} />
+      <Answers answers={identity.filter((answer) => /^(Speeds|A lead)/.test(answer.question))} />
       <Box pt="14px" fontWeight={600}>
         Which call energised which tap, as it was wired
       </Box>

@@ -2,7 +2,7 @@ import { Box } from "@chakra-ui/react";
 
 import { api, type Schemas, taken } from "../../shared/api";
 import { WordsField } from "../../shared/fields";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { Help } from "../../shared/Help";
@@ -11,9 +11,10 @@ type Piece = Schemas["LinePiece"];
 
 /** The plate typed as one line: each piece as what it was taken for, what was not recognised marked in place. */
 export function PlateLine() {
-  const { desk, assessment } = useJob();
-  const pieces = assessment.plate.line ?? [];
-  const adds = assessment.plate.line_adds ?? [];
+  const { desk } = useJob();
+  const { plate } = useFound("plate");
+  const pieces = plate.line ?? [];
+  const adds = plate.line_adds ?? [];
   const fill = async () => {
     await desk.keep("plate/line");
     await desk.fillPlate();

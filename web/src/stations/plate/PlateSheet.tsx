@@ -6,7 +6,7 @@ import { ExplainedHeading, ExplainedLabel } from "../../shared/Explained";
 import { ChoiceField, factsOf, QuantityField } from "../../shared/fields";
 import { unitOf } from "../../shared/figures";
 import { Fold, under } from "../../shared/Fold";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro } from "../../shared/parts";
 import { Photos } from "../../shared/Photos";
 import { Part, Question, Sheet, StandingKey } from "../../shared/Sheet";
@@ -62,8 +62,8 @@ const PRINTED = [
 
 /** What the plate says, and at once what it means. */
 export function PlateSheet() {
-  const { view, assessment } = useJob();
-  const { plate } = assessment;
+  const { view } = useJob();
+  const { plate, identity } = useFound("plate", "identity");
   const said = view.document.plate;
   const filled = (paths: readonly string[]) =>
     paths.filter((path) => said?.[path.slice("plate/".length) as "frame"] != null).length;
@@ -149,7 +149,7 @@ export function PlateSheet() {
       <Fold
         title="No plate, or none that can be read"
         holds={under("identification")}
-        startsOpen={unread || assessment.identity.length > 0}
+        startsOpen={unread || identity.length > 0}
       >
         <Identification />
       </Fold>

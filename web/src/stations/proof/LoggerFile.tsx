@@ -3,13 +3,13 @@ import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { FilePress, Press, Small } from "../../shared/parts";
 import { FigureText } from "../../shared/Words";
 
 /** A logger's watts after: looked at first, its energy taken over when that is confirmed. */
 export function LoggerFile() {
-  const { desk } = useView();
+  const { desk } = useJob();
   const [file, setFile] = useState<Schemas["LogIn"] | null>(null);
   const look = useMutation<Schemas["LogReport"], Refused, Schemas["LogIn"]>({
     mutationFn: (wanted) => taken(api.POST("/api/duty/log/look", { body: wanted })),

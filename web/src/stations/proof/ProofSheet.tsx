@@ -7,7 +7,7 @@ import { type Result, type Schemas } from "../../shared/api";
 import { Line, Pick } from "../../shared/devices";
 import { WordsField } from "../../shared/fields";
 import { Fold, under } from "../../shared/Fold";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
 import { Part, Sheet, StandingKey } from "../../shared/Sheet";
 import { Stops } from "../../shared/Stops";
@@ -21,8 +21,7 @@ type StepProof = Schemas["StepProof"];
 
 /** Did it keep its promise: what was measured after, against what was promised and what was found before. */
 export function ProofSheet() {
-  const { assessment } = useJob();
-  const { proof, setup } = assessment;
+  const { proof, setup } = useFound("proof", "setup");
   const steps = proof.steps ?? [];
   return (
     <Sheet station="proof">
@@ -99,7 +98,7 @@ const VERDICT_COLOURS: Record<string, string> = {
 };
 
 function Verdict() {
-  const { proof } = useJob().assessment;
+  const { proof } = useFound("proof");
   return (
     <Box borderBottom="1px solid" borderColor="rule" py="10px" data-verdict={proof.verdict}>
       <Box fontSize="title" fontWeight={600} color={VERDICT_COLOURS[proof.verdict ?? ""] ?? "ink"}>
@@ -127,10 +126,11 @@ function Verdict() {
 
 /** Sets read after Set-up was signed: asked once, on which machine. */
 function AskedSets() {
-  const { desk, assessment } = useJob();
+  const { desk } = useJob();
+  const { proof } = useFound("proof");
   return (
     <>
-      {(assessment.proof.asks ?? []).map((set) => (
+      {(proof.asks ?? []).map((set) => (
         <Box
           key={set.id}
           data-asks={set.id}
@@ -159,7 +159,8 @@ function AskedSets() {
 
 /** Sets after: from the panel in one press, or typed on Readings. */
 function ReadAfter() {
-  const { desk, view, assessment } = useJob();
+  const { desk, view } = useJob();
+  const { setup, sets } = useFound("setup", "sets");
   const { panel } = view.document.setup ?? {};
   const navigate = useNavigate();
   const [name, setName] = useState("");
@@ -177,13 +178,13 @@ function ReadAfter() {
     await desk.add("readings", undefined, "after");
     await navigate(`/jobs/${view.id}/readings`);
   };
-  if (!assessment.setup.option) return null;
+  if (!setup.option) return null;
   return (
     <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="flex-end" py="8px">
       <Box flex="1 1 200px">
         {after.length === 0
           ? "No set after yet."
-          : `${after.length} set${after.length > 1 ? "s" : ""} after: ${after.map((set) => titled(set, assessment.sets)).join(", ")}.`}{" "}
+          : `${after.length} set${after.length > 1 ? "s" : ""} after: ${after.map((set) => titled(set, sets)).join(", ")}.`}{" "}
         <Link to={`/jobs/${view.id}/readings`}>all sets</Link>
       </Box>
       <Press type="button" data-add-after onClick={() => void addAfter()}>
@@ -282,7 +283,8 @@ function Cell({ label, children }: { label: string; children: React.ReactNode })
 
 /** Which sets belong to a step; without a word, the one whose flow lies nearest. */
 function Pairing({ step }: { step: StepProof }) {
-  const { desk, view, assessment } = useJob();
+  const { desk, view } = useJob();
+  const { sets: answers } = useFound("sets");
   const sets = view.document.readings ?? [];
   const pairs = view.document.proof?.pairs ?? [];
   const own = pairs.find((pair) => pair.step === step.step);
@@ -308,7 +310,7 @@ function Pairing({ step }: { step: StepProof }) {
               .filter((set) => (set.stage === "after") === (side === "after"))
               .map((set) => (
                 <option key={set.id} value={set.id}>
-                  {titled(set, assessment.sets)}
+                  {titled(set, answers)}
                 </option>
               ))}
           </Pick>
@@ -320,13 +322,14 @@ function Pairing({ step }: { step: StepProof }) {
 
 /** Freeze job, assessment and program together; what was signed stays readable, whatever changes later. */
 function SignOff() {
-  const { desk, view, assessment } = useJob();
+  const { desk, view } = useJob();
+  const { setup, proof } = useFound("setup", "proof");
   const [role, setRole] = useState("");
   const signed = view.signed ?? [];
   const newest = signed[signed.length - 1];
   const moved = newest && newest.revision !== view.revision;
   const sign = () => void desk.does({ to: "/sign-off", body: { role }, label: "the sign-off", onNewest: "ask" });
-  const stopped = (assessment.setup.stops ?? []).length > 0;
+  const stopped = (setup.stops ?? []).length > 0;
   return (
     <Part title="Sign-off" note="freezes job, numbers and program version">
       {signed.map((line) => (
@@ -348,7 +351,7 @@ function SignOff() {
             <Small>in which role</Small>
             <Line aria-label="Role" value={role} maxLength={120} onChange={(event) => setRole(event.target.value)} />
           </Box>
-          <Press type="button" data-sign-off disabled={stopped || Boolean(assessment.proof.waits)} onClick={sign}>
+          <Press type="button" data-sign-off disabled={stopped || Boolean(proof.waits)} onClick={sign}>
             Sign off
           </Press>
         </Box>

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react";
 import { memo } from "react";
-import { type ScaleLinear, scaleLinear } from "d3-scale";
+import { type Scale, scaleLinear } from "../../shared/scale";
 
 import type { Schemas } from "../../shared/api";
 import { inUnits, unitOf } from "../../shared/figures";
@@ -106,8 +106,8 @@ function nameOf(quantity: string) {
 }
 
 interface AxesProps {
-  x: ScaleLinear<number, number>;
-  y: ScaleLinear<number, number>;
+  x: Scale;
+  y: Scale;
   across: string;
   up: string;
 }

@@ -3,7 +3,7 @@ import { memo, useMemo } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { ChoiceField, factsOf, WordsField } from "../../shared/fields";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
 import { ChartPicture, type Mark } from "./ChartPicture";
 import { Help } from "../../shared/Help";
@@ -12,10 +12,15 @@ type State = Schemas["ChartState"];
 
 /** The chart and the table glued inside the panel: typed or pasted, questioned where they are odd, drawn with the reading. */
 export function Charts() {
-  const { view, assessment } = useJob();
+  const { view } = useJob();
+  const {
+    sets: answers,
+    amps_chart: ampsChart,
+    blower_table: blowerTable,
+  } = useFound("sets", "amps_chart", "blower_table");
   const sets = view.document.readings ?? [];
   const told = sets.map((set, index) => {
-    const flow = assessment.sets[index]?.flows.ways.find((way) => way.way === "amps-and-volts chart")?.flow.figure;
+    const flow = answers[index]?.flows.ways.find((way) => way.way === "amps-and-volts chart")?.flow.figure;
     return flow && set.current ? `${index + 1} ${flow.value} ${set.current.si}` : "";
   });
   const marks = useMarks(told.join("|"));
@@ -24,10 +29,8 @@ export function Charts() {
       <Box>
         <Typed path="charts/amps_chart" placeholder={"cfm 208 230\n1600 3.9 3.6\n1800 4.5 4.2"} />
         <Unit path="charts/amps_chart_flow" />
-        <Judged state={assessment.amps_chart ?? null} />
-        {assessment.amps_chart && (
-          <ChartPicture state={assessment.amps_chart} up="current" marks={marks} name="Amps chart" />
-        )}
+        <Judged state={ampsChart} />
+        {ampsChart && <ChartPicture state={ampsChart} up="current" marks={marks} name="Amps chart" />}
       </Box>
       <Box>
         <Typed
@@ -37,10 +40,8 @@ export function Charts() {
         <Unit path="charts/blower_table_flow" />
         <Unit path="charts/blower_table_static" />
         <Unit path="charts/counted_external" />
-        <Judged state={assessment.blower_table ?? null} />
-        {assessment.blower_table && (
-          <ChartPicture state={assessment.blower_table} up="pressure" marks={NO_MARKS} name="Blower table" />
-        )}
+        <Judged state={blowerTable} />
+        {blowerTable && <ChartPicture state={blowerTable} up="pressure" marks={NO_MARKS} name="Blower table" />}
       </Box>
     </Box>
   );

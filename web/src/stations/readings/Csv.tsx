@@ -4,7 +4,7 @@ import { memo, useRef, useState } from "react";
 
 import { fields } from "../../generated/fields";
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { ownZone } from "../../shared/times";
@@ -19,7 +19,7 @@ const FIELDS = Object.entries(fields)
 
 /** Sets out as CSV; sets in by paste or file: headings mapped, units to a column, bad rows listed, then confirmed. */
 export const Csv = memo(function Csv() {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const { units } = useUnits();
   const [text, setText] = useState("");
   const [mapping, setMapping] = useState<Record<string, string>>({});

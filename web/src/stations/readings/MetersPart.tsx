@@ -3,7 +3,7 @@ import { useMutation } from "@tanstack/react-query";
 
 import { FieldGrid } from "../../shared/AnyField";
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Press, Small } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 
@@ -20,7 +20,7 @@ const METERS = [
 
 /** The meters in the bag: said once for a person, and kept with the job that they were used on. */
 export function MetersPart() {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const { who } = useReader();
   const params = { path: { name: who || "nobody" } };
   const use = useMutation<Schemas["Meters"], Refused>({

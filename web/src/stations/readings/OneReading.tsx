@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../../shared/scale";
 import { useEffect, useRef, useState } from "react";
 
 import { fields } from "../../generated/fields";
@@ -8,7 +8,7 @@ import type { Entry, Figure, Schemas } from "../../shared/api";
 import type { Draft } from "../../shared/desk";
 import { factsOf, QuantityField } from "../../shared/fields";
 import { inUnits, unitOf, writeBand, writeEntry } from "../../shared/figures";
-import { useDeskState, useJob } from "../../shared/job";
+import { useDeskState, useFound, useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
@@ -41,12 +41,12 @@ interface OneReadingProps {
 
 /** One reading at a time, in the order that saves walks: its caution first, then the figure, then what it lies beside. */
 export function OneReading({ set, before, number, field, go }: OneReadingProps) {
-  const { desk, assessment } = useJob();
+  const { desk } = useJob();
   const saved = useDeskState(desk, toldOf);
   const drafts = useDeskState(desk, (state) => state.drafts);
   const [asked, setAsked] = useState<string | null>(null); // the reading of which it is asked why it cannot be taken
   const place = useRef<HTMLDialogElement>(null);
-  const round = assessment.round ?? [];
+  const { round } = useFound("round");
   const at = Math.max(
     round.findIndex((step) => step.field === field),
     0,
@@ -270,13 +270,14 @@ interface BesideProps {
 
 /** The set before and the plate, where this value lies between them, and whether the change is more than the meters tell. */
 function Beside({ set, before, number, step }: BesideProps) {
-  const { view, assessment } = useJob();
+  const { view } = useJob();
+  const { sets } = useFound("sets");
   const { units } = useUnits();
   const { quantity = "" } = factsOf(`readings/x/${step.field}`);
   const now = (set[step.field as Field] ?? null) as Entry | null;
   const last = (before?.[step.field as Field] ?? null) as Entry | null;
   const plate = ((view.document.plate ?? {}) as Record<string, unknown>)[ON_PLATE[step.field] ?? ""] as Entry | null;
-  const answer = assessment.sets.find((one) => one.id === set.id);
+  const answer = sets.find((one) => one.id === set.id);
   const band = answer?.bands[step.field];
   const change = answer?.changes.find((one) => one.field === (CHANGE[step.field] ?? step.field));
   const marks = [
@@ -284,7 +285,7 @@ function Beside({ set, before, number, step }: BesideProps) {
     {
       name: `set ${number - 1}`,
       entry: last,
-      band: assessment.sets.find((one) => one.id === before?.id)?.bands[step.field],
+      band: sets.find((one) => one.id === before?.id)?.bands[step.field],
     },
     { name: "plate", entry: plate, band: undefined },
   ].flatMap(({ name, entry, band: half }) =>

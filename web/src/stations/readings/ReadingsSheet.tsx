@@ -5,7 +5,7 @@ import { useSearchParams } from "react-router";
 import { FieldGrid } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
 import { Fold, under } from "../../shared/Fold";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Sheet, StandingKey } from "../../shared/Sheet";
 import { Press, Small } from "../../shared/parts";
 import { useIsWide } from "../../shared/width";
@@ -25,11 +25,11 @@ import { SetsTable } from "./SetsTable";
 
 /** Sets of readings beside each other, and what each says of the load. */
 export function ReadingsSheet() {
-  const { desk, view, assessment } = useJob();
+  const { desk, view } = useJob();
+  const { sets: answers, round, wanted_flow: wantedFlow } = useFound("sets", "round", "wanted_flow");
   const sets = view.document.readings ?? NO_SETS;
   const [picked, setPicked] = useState<string | null>(null);
   const [search, setSearch] = useSearchParams();
-  const answers = assessment.sets;
   const [tablet, wide] = [useIsWide(561), useIsWide(1101)];
   const most = wide ? MOST.wide : tablet ? MOST.tablet : MOST.phone;
   const pump = view.machine.wheel === "centrifugal pump";
@@ -65,7 +65,7 @@ export function ReadingsSheet() {
   };
   const begin = () => {
     const set = sets.find(({ id }) => id === current?.id);
-    const first = set && firstOf(assessment.round ?? [], set);
+    const first = set && firstOf(round, set);
     if (set && first) setSearch({ [ONE]: first, [OF]: set.id });
   };
   return (
@@ -143,9 +143,9 @@ export function ReadingsSheet() {
       >
         <FieldGrid paths={pump ? PUMP_TARGET : TARGET} />
         <Box pt="6px">
-          Wanted: <WorkedFigure name="wanted-flow" result={assessment.wanted_flow} />
+          Wanted: <WorkedFigure name="wanted-flow" result={wantedFlow} />
         </Box>
-        <WorkingPanel name="wanted-flow" result={assessment.wanted_flow} />
+        <WorkingPanel name="wanted-flow" result={wantedFlow} />
       </Fold>
       {!pump && (
         <Fold
@@ -227,7 +227,7 @@ const TARGET = [
 const PUMP_TARGET = ["target/water_flow", "target/starts"] as const;
 
 function WantedNote() {
-  const { wanted_flow } = useJob().assessment;
+  const { wanted_flow } = useFound("wanted_flow");
   if (!wanted_flow.figure) return "from tons, heat, air changes, or typed";
   return <FigureText figure={wanted_flow.figure} line={false} />;
 }

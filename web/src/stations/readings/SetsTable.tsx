@@ -6,7 +6,7 @@ import { ExplainedHeading, ExplainedLabel } from "../../shared/Explained";
 import { factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
 import { Fold } from "../../shared/Fold";
 import { unitOf, writeBand } from "../../shared/figures";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Micro, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
@@ -205,7 +205,7 @@ function tableRules(columns: GridColumns) {
 }
 
 const SetHead = memo(function SetHead({ set, number }: { set: Set; number: number }) {
-  const { desk } = useView();
+  const { desk } = useJob();
   return (
     <>
       <Box display="flex" alignItems="center" gap="6px">

@@ -5,7 +5,7 @@ import { ChoiceField, QuantityField } from "../../shared/fields";
 import type { Schemas } from "../../shared/api";
 import { Pick } from "../../shared/devices";
 import { unitOf } from "../../shared/figures";
-import { useJob, useView } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro, Press, Small, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { FigureText, PhraseText } from "../../shared/Words";
@@ -17,7 +17,7 @@ type Trial = Schemas["Trial"];
 
 /** Each duty step: what it is told, what that should give, and the readings on the way to the right flow. */
 export function Commands() {
-  const { commands } = useJob().assessment.setup;
+  const { commands } = useFound("setup").setup;
   if ((commands ?? []).length === 0) return <Small>No duty step yet: say on Duty how it runs.</Small>;
   return (
     <>
@@ -29,7 +29,7 @@ export function Commands() {
 }
 
 const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const setup = view.document.setup;
   const own = (setup?.trials ?? []).filter((trial) => trial.step === command.step);
   const advice = command.advice ?? null;
@@ -144,13 +144,14 @@ interface TrialProps {
 
 /** One setting tried, and what was read on it: the flow, or what stands for it. */
 function TrialRow({ number, trial, answer, set }: TrialProps) {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
+  const { drive } = useFound("setup").setup;
   const { units, currency } = useUnits();
   const usual: Way = view.machine.wheel === "centrifugal pump" ? "water_flow" : "airflow";
   const [chosen, setWay] = useState<Way | null>(null);
   const way = chosen ?? WAYS.find(({ field }) => trial[field])?.field ?? usual;
   const path = `setup/trials/${trial.id}`;
-  const setting = trial.frequency || view.assessment.setup.drive ? "frequency" : "signal";
+  const setting = trial.frequency || drive ? "frequency" : "signal";
   return (
     <Box
       display="grid"

@@ -3,7 +3,7 @@ import { Box } from "@chakra-ui/react";
 import { FieldGrid } from "../../shared/AnyField";
 import type { Result } from "../../shared/api";
 import { Fold, under } from "../../shared/Fold";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
@@ -27,8 +27,9 @@ const TYPED = [
 
 /** The drive's settings, each worked out; typed over where somebody knows better; written and read back. */
 export function DrivePart() {
-  const { view, assessment } = useJob();
-  const { drive } = assessment.setup;
+  const { view } = useJob();
+  const { setup } = useFound("setup");
+  const { drive } = setup;
   if (!drive) return null;
   const results: [string, Result][] = [
     ["volts_per_hertz", drive.volts_per_hertz],

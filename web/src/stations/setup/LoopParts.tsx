@@ -3,7 +3,7 @@ import { Box } from "@chakra-ui/react";
 import { FieldGrid, LabelledField } from "../../shared/AnyField";
 import type { Phrase, Result, Schemas } from "../../shared/api";
 import { Fold, under } from "../../shared/Fold";
-import { useJob, useView } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
@@ -20,7 +20,7 @@ const UNSETTLED = ["a level", "a space temperature"];
 
 /** What is held, where its sensor sits, and what each duty step then runs at. */
 export function LoopSensor() {
-  const { loop } = useJob().assessment.setup;
+  const { loop } = useFound("setup").setup;
   if (!loop) return null;
   const values = `setup/loop/${loop.values}`;
   const asked = [
@@ -100,11 +100,12 @@ function Cell({ as = "td", ...rest }: { as?: "td" | "th"; fontWeight?: number; c
 
 /** How the value follows its command, from a step that is read; and the first gains that follow. */
 export function LoopGains() {
-  const { view, assessment } = useJob();
-  const { loop } = assessment.setup;
+  const { view } = useJob();
+  const { setup } = useFound("setup");
+  const { loop } = setup;
   if (!loop) return null;
   const through = Boolean(view.document.setup?.device) && loop.holds === "a duct's static";
-  const [first, second] = assessment.setup.drive ? ["hertz_before", "hertz_after"] : ["signal_before", "signal_after"];
+  const [first, second] = setup.drive ? ["hertz_before", "hertz_after"] : ["signal_before", "signal_after"];
   const read = [first, second, "began", "two_thirds"].map((field) => `setup/loop/${field}`);
   const values = ["before", "after"].map((field) => `setup/loop/${loop.values}/${field}`);
   return (
@@ -144,8 +145,9 @@ export function LoopGains() {
 
 /** The closed loop watched: what was seen at the gains as they are, and what to set next. */
 export function LoopWatch() {
-  const { view, assessment } = useJob();
-  const { loop } = assessment.setup;
+  const { view } = useJob();
+  const { setup } = useFound("setup");
+  const { loop } = setup;
   if (!loop) return null;
   const through = Boolean(view.document.setup?.device) && loop.holds === "a duct's static";
   return (
@@ -172,9 +174,10 @@ export function LoopWatch() {
 
 /** Gains that were set, each with what was seen; the next ones are offered. */
 function Tries() {
-  const { desk } = useView();
-  const { view, assessment } = useJob();
-  const { loop } = assessment.setup;
+  const { desk } = useJob();
+  const { view } = useJob();
+  const { setup } = useFound("setup");
+  const { loop } = setup;
   const tries = view.document.setup?.loop?.tries ?? [];
   if (!loop) return null;
   return (

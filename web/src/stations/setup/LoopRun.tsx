@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../../shared/scale";
 import { useEffect } from "react";
 
 import type { Refused, Schemas } from "../../shared/api";
 import { unitOf, inUnits } from "../../shared/figures";
-import { useJob, useView } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Press } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { loopRunEnded, loopRunNow } from "./acts";
@@ -18,7 +18,7 @@ type Run = Schemas["LoopRunView"];
 
 /** A step test or a watch while it runs, and as it ended: the value at the sensor, its set point, and the drive's hertz. */
 export function LoopRunPanel({ kind }: { kind: Run["kind"] }) {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const queries = useQueryClient();
   const key = ["loop-run", view.id];
   const now = useQuery<Schemas["LoopRunAnswer"], Refused>({
@@ -71,7 +71,7 @@ function spoken(values: readonly number[], seconds: number, unit: string): strin
 /** The value over time, left; hertz, right and dashed; dotted: where the command or set point was moved. */
 function Trace({ run }: { run: Run }) {
   const { units, currency } = useUnits();
-  const { loop } = useJob().assessment.setup;
+  const { loop } = useFound("setup").setup;
   const samples = run.samples;
   if (!loop || samples.length < 2) return null;
   const quantity = loop.set_point.figure?.quantity ?? "pressure";

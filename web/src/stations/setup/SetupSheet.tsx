@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import { LabelledField } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
 import { Age, DevicePick, useDevices } from "../../shared/devices";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Small } from "../../shared/parts";
 import { Stops } from "../../shared/Stops";
 import { Part, Sheet } from "../../shared/Sheet";
@@ -20,8 +20,8 @@ type Step = Schemas["SetupStep"];
 
 /** How is it set: the steps in the order of the hands, each with its caution first and its value worked out. */
 export function SetupSheet() {
-  const { assessment, view } = useJob();
-  const { setup } = assessment;
+  const { view } = useJob();
+  const { setup } = useFound("setup");
   if (setup.waits)
     return (
       <Sheet station="setup">
@@ -49,9 +49,10 @@ export function SetupSheet() {
 }
 
 function Chosen() {
-  const { view, assessment } = useJob();
+  const { view } = useJob();
+  const { setup } = useFound("setup");
   const devices = useDevices();
-  const drive = Boolean(assessment.setup.drive);
+  const drive = Boolean(setup.drive);
   const names = [view.document.setup?.device, view.document.setup?.panel];
   const chosen = (devices.data ?? []).filter((device) => names.includes(device.name));
   return (
@@ -65,7 +66,7 @@ function Chosen() {
         />
         <DevicePick which="panel" label="Meter panel" help="reads in place of typing" kinds={["meter panel"]} />
         <LabelledField path="setup/tolerance" />
-        {assessment.setup.can_hold && <LabelledField path="setup/loop/holds" />}
+        {setup.can_hold && <LabelledField path="setup/loop/holds" />}
       </Box>
       {view.document.setup?.device && (
         <Box pt="6px">

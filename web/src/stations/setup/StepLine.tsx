@@ -5,7 +5,7 @@ import { memo, type ReactNode, useState } from "react";
 import { LabelledField } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
 import { Line } from "../../shared/devices";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Press, SeverityWord, Small } from "../../shared/parts";
 import { PhraseText } from "../../shared/Words";
 import { WhoField } from "../../shared/WhoField";
@@ -104,7 +104,7 @@ function SignedBy({ sign }: { sign: Schemas["Sign"] }) {
 
 /** What was found, and by whom; earlier signatures stay below. */
 function Signing({ step }: { step: Step }) {
-  const { desk } = useView();
+  const { desk } = useJob();
   const [found, setFound] = useState("");
   const sign = (state: Schemas["SignState"]) =>
     void desk.does(signing(step.step, state, found, step.signed?.id ?? null));

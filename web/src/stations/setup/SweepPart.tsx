@@ -5,7 +5,7 @@ import { useCallback, useEffect, useState } from "react";
 import { LabelledField } from "../../shared/AnyField";
 import type { Refused, Schemas } from "../../shared/api";
 import { Fold, under } from "../../shared/Fold";
-import { useJob, useView } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Cap, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { singleKeysOn } from "../../shared/reader";
 import { FigureText, PhraseText } from "../../shared/Words";
@@ -18,8 +18,9 @@ const SET = ["low", "high", "step", "hold", "margin", "limit"].map((field) => `s
 
 /** Step through every hertz with an ear at the duct; what is loud becomes bands that the drive skips. */
 export function SweepPart() {
-  const { view, assessment } = useJob();
-  const { sweep } = assessment.setup;
+  const { view } = useJob();
+  const { setup } = useFound("setup");
+  const { sweep } = setup;
   const [byHand, setByHand] = useState(false);
   if (!sweep) return null;
   const through = Boolean(view.document.setup?.device) && !byHand;
@@ -63,7 +64,7 @@ export function SweepPart() {
 
 /** Mark a frequency as loud, by the one large button or its key. */
 function useMark(hertz: number | null, going: "up" | "down" | null) {
-  const { desk } = useView();
+  const { desk } = useJob();
   const mark = useCallback(
     () => void desk.does({ to: "/setup/loud", body: { hertz, going }, label: "a loud mark", now: hertz === null }),
     [desk, hertz, going],
@@ -106,7 +107,7 @@ function LoudButton({ mark }: { mark: () => void }) {
 }
 
 function ByDrive() {
-  const { desk, view } = useView();
+  const { desk, view } = useJob();
   const queries = useQueryClient();
   const key = ["sweep", view.id];
   const now = useQuery<Schemas["SweepAnswerView"], Refused>({
@@ -182,7 +183,7 @@ function ByDrive() {
 
 /** Stepped at the drive's own keypad: this page counts along. */
 function ByHand({ frequencies }: { frequencies: readonly number[] }) {
-  const { desk } = useView();
+  const { desk } = useJob();
   const [place, setPlace] = useState(0);
   const way = [
     ...frequencies.map((hertz) => ({ hertz, going: "up" as const })),
@@ -233,7 +234,7 @@ type Mark = Schemas["LoudMark"];
 
 /** What was marked, a line for each frequency. */
 function Marks({ marks }: { marks: readonly Mark[] }) {
-  const { desk } = useView();
+  const { desk } = useJob();
   const hertz = [...new Set(marks.map((mark) => mark.frequency?.si ?? 0))].sort((a, b) => a - b);
   if (hertz.length === 0) return null;
   return (

@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react";
-import { scaleLinear } from "d3-scale";
+import { scaleLinear } from "../../shared/scale";
 
 import type { Figure, Schemas } from "../../shared/api";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Picture } from "../../shared/Picture";
 import { useIsWide } from "../../shared/width";
 
@@ -32,8 +32,9 @@ function spoken(levels: readonly Schemas["SweepLevel"][], skips: readonly { low:
 
 /** What was heard over the frequencies: levels up and down, marks, and the bands that come of them. */
 export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"][] }) {
-  const { view, assessment } = useJob();
-  const { sweep } = assessment.setup;
+  const { view } = useJob();
+  const { setup } = useFound("setup");
+  const { sweep } = setup;
   const size = SIZES[useIsWide(NARROW_BELOW) ? "wide" : "narrow"];
   const marks = view.document.setup?.sweep?.marks ?? [];
   if (!sweep || sweep.frequencies.length === 0 || (levels.length === 0 && marks.length === 0)) return null;

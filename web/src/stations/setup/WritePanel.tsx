@@ -4,7 +4,7 @@ import { useState } from "react";
 
 import type { Refused, Schemas } from "../../shared/api";
 import { Line } from "../../shared/devices";
-import { useView } from "../../shared/job";
+import { useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { PhraseText } from "../../shared/Words";
@@ -25,7 +25,7 @@ interface WriteProps {
 
 /** Look first: register, old and new value and the caution; write then; what was read back stands beside what was wanted. */
 export function WriteButton({ wanted, label, confirm, confirmLabel = "Write these now", done }: WriteProps) {
-  const { view } = useView();
+  const { view } = useJob();
   const { who } = useReader();
   const plan = useMutation<Plan, Refused>({ mutationFn: () => planned(view.id, wanted) });
   const write = useMutation<Answer | null, Refused, Plan>({
@@ -71,7 +71,7 @@ export function WriteButton({ wanted, label, confirm, confirmLabel = "Write thes
 
 /** Stop it, in one press: what would be written is looked at by the machine, not by whoever is in a hurry. */
 export function StopButton() {
-  const { view } = useView();
+  const { view } = useJob();
   const { who } = useReader();
   const stop = useMutation<Answer, Refused>({
     mutationFn: () => stopped(view.id, who),
@@ -153,7 +153,7 @@ function Seen({ plan, wanted, again, write, label }: SeenProps) {
 
 /** Leave to write what is no stand-in: by a person, for this job, for a time. */
 function Leave({ plan, wanted, given }: { plan: Plan; wanted: Schemas["Wanted"]; given: () => void }) {
-  const { view } = useView();
+  const { view } = useJob();
   const { who } = useReader();
   const [minutes, setMinutes] = useState("10");
   const [looked, setLooked] = useState(false);

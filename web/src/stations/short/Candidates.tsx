@@ -3,7 +3,7 @@ import { Link } from "react-router";
 
 import type { Schemas } from "../../shared/api";
 import { unitOf } from "../../shared/figures";
-import { useJob } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { colourOf, InlineMark } from "../../shared/marks";
 import { Micro, SeverityWord, Small } from "../../shared/parts";
 import { AxisTicks, BAR, SavingBar, type SavingsAxis, savingsAxis } from "../../shared/savings";
@@ -12,18 +12,18 @@ import { useIsWide } from "../../shared/width";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 
-type Short = Schemas["ShortAnswer"];
 type Candidate = Schemas["Candidate"];
 
 const MOST = 6;
 const AXIS_FROM = 1101;
 
 /** The candidates by what they save, as ranges on one axis; the chosen one and the base are always among them. */
-export function Candidates({ short }: { short: Short }) {
+export function Candidates({ base }: { base: string }) {
   const { view } = useJob();
+  const { candidates, differences } = useFound("candidates", "differences");
   const { units, currency } = useUnits();
-  const shown = short.candidates.filter((one, index) => index < MOST || one.chosen || one.is_base);
-  const more = short.candidates.length - shown.length;
+  const shown = candidates.filter((one, index) => index < MOST || one.chosen || one.is_base);
+  const more = candidates.length - shown.length;
   const wide = useIsWide(AXIS_FROM);
   const axis = savingsAxis(
     shown.map(({ saved }) => saved.figure),
@@ -33,7 +33,7 @@ export function Candidates({ short }: { short: Short }) {
     <Box as="section" aria-label="What each saves" borderTop="2px solid" borderColor="ink" mt="10px">
       <Row as="div" data-head>
         <Box gridColumn={{ base: "1 / -1", lg: "1 / 3" }} pr={{ lg: "30px" }}>
-          <b>What each saves</b>, {unitOf("energy", units, currency)} a year <Micro>against {short.base}</Micro>
+          <b>What each saves</b>, {unitOf("energy", units, currency)} a year <Micro>against {base}</Micro>
         </Box>
         <Box
           position="relative"
@@ -54,7 +54,7 @@ export function Candidates({ short }: { short: Short }) {
       ))}
       <Box py="8px" display="flex" gap="4px 18px" flexWrap="wrap" alignItems="baseline">
         <Box data-differences>
-          <PhraseText phrase={short.differences ?? []} />
+          <PhraseText phrase={differences} />
         </Box>
         <Box as="span" ml="auto" fontSize="small" minHeight="44px" display="inline-flex" alignItems="center">
           <Link to={`/jobs/${view.id}/options`}>{more ? `${more} more in Options` : "side by side in Options"}</Link>

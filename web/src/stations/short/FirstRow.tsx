@@ -4,7 +4,7 @@ import { useQuery } from "@tanstack/react-query";
 import { LabelledField } from "../../shared/AnyField";
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { Fold, under } from "../../shared/Fold";
-import { useJob, useView } from "../../shared/job";
+import { useFound, useJob } from "../../shared/job";
 import { Picker } from "../../shared/Picker";
 import { Press, Small } from "../../shared/parts";
 import { PlateLine } from "../plate/PlateLine";
@@ -13,10 +13,9 @@ const READ = ["voltage", "current", "speed", "input_power"];
 
 /** What a first answer needs, each field the job's own: the plate's line, one row of readings, what it drives, hours and price. */
 export function FirstRow() {
-  const { view, assessment } = useJob();
-  const { desk } = useView();
-  const { short } = assessment;
-  const known = short.candidates.some((one) => !one.is_base && one.saved.figure);
+  const { desk, view } = useJob();
+  const { candidates } = useFound("candidates");
+  const known = candidates.some((one) => !one.is_base && one.saved.figure);
   if (view.document.decision?.chosen) return null;
   const dead = view.document.call?.reason === "dead";
   const first = view.document.readings?.[0];
@@ -64,7 +63,7 @@ export function FirstRow() {
 
 /** The year by kind of building, assumed, where nobody knows better. */
 function Building() {
-  const { desk } = useView();
+  const { desk } = useJob();
   const templates = useQuery<Schemas["DutyTemplate"][], Refused>({
     queryKey: ["duty-templates"],
     queryFn: () => taken(api.GET("/api/duty-templates")),

@@ -2,7 +2,8 @@ import { Box } from "@chakra-ui/react";
 import { Link } from "react-router";
 
 import type { Schemas } from "../../shared/api";
-import { useJob } from "../../shared/job";
+import type { Parts } from "../../shared/found";
+import { useFound, useJob } from "../../shared/job";
 import { NextBar } from "../../shared/NextBar";
 import { Micro, SeverityWord, Small } from "../../shared/parts";
 import { STATIONS } from "../../shared/stations";
@@ -12,12 +13,11 @@ import { Candidates } from "./Candidates";
 import { FirstRow } from "./FirstRow";
 import { SmallBalance } from "./SmallBalance";
 
-type Short = Schemas["ShortAnswer"];
+type Short = Parts["short"];
 
 /** The job in short: how it is now, the worst that is open, what each candidate saves, and the one thing to do next. */
 export function ShortSheet() {
-  const { assessment } = useJob();
-  const { short } = assessment;
+  const { short, candidates } = useFound("short", "candidates");
   return (
     <>
       <Box
@@ -46,8 +46,8 @@ export function ShortSheet() {
           <SmallBalance />
         </Box>
       </Box>
-      {short.candidates.length > 0 ? (
-        <Candidates short={short} />
+      {candidates.length > 0 ? (
+        <Candidates base={short.base} />
       ) : (
         <Box py="14px" fontStyle="italic" color="ink2" maxWidth="70ch" borderTop="2px solid" borderColor="ink">
           What could replace it {short.waits ?? "waits for candidates on Options"}.

@@ -1,15 +1,15 @@
 import { Box } from "@chakra-ui/react";
 
 import { BalanceChart } from "../../shared/BalanceChart";
-import { useJob } from "../../shared/job";
+import { useFound } from "../../shared/job";
 
 const SETS = "sets";
 
 /** The balance, small: the point of the set that the figures beside it stand on. */
 export function SmallBalance() {
-  const { balance, short } = useJob().assessment;
+  const { balance, as_found: asFound } = useFound("balance", "as_found");
   const curves = balance.curves.filter((curve) => ["found", "system"].includes(curve.id));
-  const points = balance.points.filter((point) => point.group === SETS && point.id === short.as_found);
+  const points = balance.points.filter((point) => point.group === SETS && point.id === asFound);
   if (curves.length === 0) return null;
   return (
     <Box maxWidth="300px" ml="auto" pt="6px">
