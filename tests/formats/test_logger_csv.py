@@ -117,3 +117,26 @@ def test_a_column_can_be_named_and_kilowatts_are_watts() -> None:
     assert report.year.kind == "watts"
     with pytest.raises(LogRefused, match="no column"):
         read_log(log(lines, "Time,Motor A,Input kW"), column="Nothing")
+
+
+@pytest.mark.parametrize("head", ["Run", "On", "Motor on", "State"])
+@pytest.mark.parametrize(("on", "off"), [("1", "0"), ("on", "off"), ("Run", "Stop")])
+def test_a_log_of_on_and_off_is_read_whatever_word_heads_it(head: str, on: str, off: str) -> None:
+    """A word that fills a column may head it too."""
+    lines = [line.replace(",3.9", f",{on}").replace(",0.1", f",{off}") for line in rows()]
+    report = read_log("Logger 4711\n" + log(lines, f"Time,{head}"))
+    assert (report.rows, report.year.kind, report.value_column) == (300, "on or off", head)
+    assert report.year.run_fraction.value == pytest.approx(1 / 3, abs=0.01) and report.year.energy is None
+
+
+def test_kilowatts_and_milliamperes_are_what_their_watts_and_amperes_are() -> None:
+    def told(head: str, scale: float) -> float:
+        lines = [f"{line.split(',')[0]},{scale * float(line.split(',')[1])}" for line in rows()]
+        report = read_log(log(lines, f"Time,{head}"))
+        figure = report.year.energy if report.year.kind == "watts" else report.year.hours
+        assert figure is not None
+        return figure.value
+
+    assert told("Input kW", 0.1) == pytest.approx(told("Input W", 100.0))
+    assert told("Input W", 100.0) == pytest.approx(25 * 100 * (3.9 / 3 + 0.1 * 2 / 3) / 1000)  # kWh in the 25 h of it
+    assert told("Motor mA", 1000.0) == pytest.approx(told("Motor A", 1.0))

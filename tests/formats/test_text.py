@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+import pytest
+
+from modest_rotor.core.entry import read_entry
 from modest_rotor.core.estimate import COVERAGE_95, measured
-from modest_rotor.core.phrase import figure
+from modest_rotor.core.phrase import as_typed, figure
 from modest_rotor.formats.text import written
 
 
@@ -12,3 +15,17 @@ def test_a_small_flow_keeps_two_figures() -> None:
     assert written(one, "si") == "0.47 ± 0.05 L/s"
     assert written(figure("airflow", 0.00047194744), "ip") == "1.0 cfm"
     assert written(figure("airflow", 0.5104), "si") == "510 L/s"
+
+
+@pytest.mark.parametrize(
+    ("quantity", "typed", "told"),
+    [
+        ("shaft_power", "3/4 hp", "3/4 hp"),
+        ("current", "4.4", "4.4 A"),
+        ("efficiency", "78 %", "78 %"),
+        ("current", "4.4 amps", "4.4 amps"),
+    ],
+)
+def test_what_was_typed_is_told_as_typed_with_a_unit_where_none_was(quantity: str, typed: str, told: str) -> None:
+    entry = read_entry(quantity, typed, "si")
+    assert written(as_typed(quantity, entry, "plate"), "si") == told

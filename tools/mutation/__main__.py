@@ -87,13 +87,12 @@ class Recorded:
         return found | self._naming(names[0][1])
 
     def _naming(self, word: str) -> set[str]:
-        """The tests of every file of tests that names something."""
+        """The tests of every file of tests that names something, in itself or in the table that stands beside it."""
         named = re.compile(rf"\b{word}\b")
-        at = [
-            path
-            for path in (ROOT / "tests" / "core").rglob("test_*.py")
-            if named.search(path.read_text(encoding="utf-8"))
-        ]
+        folder = ROOT / "tests" / "core"
+        beside = ((path, path.with_name(f"test_{path.stem}.py")) for path in folder.rglob("*.csv"))
+        places = [*((path, path) for path in folder.rglob("test_*.py")), *beside]
+        at = {tests for path, tests in places if named.search(path.read_text(encoding="utf-8"))}
         marks = tuple(f"{path.relative_to(ROOT)}::" for path in at)
         return {test for test in self.durations if test.startswith(marks)}
 

@@ -117,7 +117,7 @@ def table_of(text: str) -> tuple[list[str], list[list[str]]]:
         raise LogRefused(f"A log has at most {MOST_COLUMNS} columns. Nothing was taken in.")
     # Loggers write serial numbers and settings above the table: it begins where the rows have their usual width.
     width = int(np.median([len(row) for row in rows]))
-    start = next((i for i, row in enumerate(rows) if len(row) == width and number_of(row[-1]) is None), None)
+    start = next((i for i, row in enumerate(rows) if len(row) == width and _is_head(row)), None)
     if start is None or width < 2:
         raise LogRefused("No head with a time and a value was found above the numbers. Nothing was taken in.")
     return rows[start], rows[start + 1 :]
@@ -160,6 +160,14 @@ def _value_column(head: list[str], rows: list[list[str]], time_at: tuple[int, ..
     if not numbers:
         raise LogRefused(f"No column of numbers was found among {', '.join(head)}. Nothing was taken in.")
     return numbers[0]
+
+
+def _is_head(row: list[str]) -> bool:
+    """Whether a row names columns: its last cell is no number, or a word such as “run” that heads a column as well as it fills it."""
+    last = row[-1].strip().lower()
+    if last in WORDS:
+        return not any(CLOCK.search(cell) or DATE.search(cell) for cell in row)
+    return number_of(last) is None
 
 
 def _kind(heading: str, values: list[float | None]) -> tuple[LoggedKind, float]:

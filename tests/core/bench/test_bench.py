@@ -6,6 +6,7 @@ import itertools
 import math
 from dataclasses import replace
 from functools import cache
+from typing import Any
 
 import numpy as np
 import pytest
@@ -21,6 +22,7 @@ from modest_rotor.core.bench.stand import (
     Law,
     SensorAt,
     Stand,
+    Tap,
     held_hertz,
     resistance,
     set_pressure,
@@ -163,7 +165,8 @@ def test_a_loop_needs_a_drive_and_is_told_its_ends() -> None:
         ("torque-tap", {Meter.SPEED: UP, Meter.TORQUE: SAME, Meter.FLOW: DOWN}),
         ("air-held", {Meter.SPEED: UP, Meter.FLOW: SAME, Meter.WATTS: UP, Meter.PRESSURE: UP}),
         ("zero-to-ten-volts", {Meter.SPEED: DOWN, Meter.FLOW: DOWN, Meter.WATTS: DOWN}),
-        ("unbalanced-volts", {Meter.SPEED: DOWN, Meter.AMPS: UP, Meter.WATTS: UP, Meter.WINDING: UP, Meter.FLOW: SAME}),
+        # NEMA MG 1, 14.36, from memory: speed at load falls but slightly; what rises are amps of one line, losses and warmth
+        ("unbalanced-volts", {Meter.SPEED: SAME, Meter.AMPS: UP, Meter.WINDING: UP, Meter.FLOW: SAME}),
         ("open-capacitor", {Meter.SPEED: DOWN, Meter.START_AMPS: DOWN, Meter.WATTS: UP, Meter.WINDING: UP}),
         ("carrier", {Meter.RIPPLE: DOWN, Meter.MOTOR_VOLTS: SAME, Meter.LINK: SAME, Meter.SPEED: SAME}),
         ("rectifier", {Meter.LINK: DOWN, Meter.LINE_PEAK: UP, Meter.MOTOR_VOLTS: UP}),
@@ -374,26 +377,94 @@ def test_the_duct_is_as_built_when_nothing_is_turned_and_a_shut_damper_is_nearly
     assert resistance(Controls(open=0.05)) > 100
 
 
-@pytest.mark.parametrize(
-    "wrong",
-    [
-        Controls(volts=0),
-        Controls(open=0),
-        Controls(drag=-1),
-        Controls(hertz=-5),
-        Controls(outlets=0),
-        Controls(unbalance=0.1),
-    ],
-    ids=["volts", "damper", "drag", "hertz", "outlets", "unbalance"],
+BLOWER_RIG, LINE_RIG, DRIVE_RIG = "capacitor blower", "three-phase fan", "three-phase fan on a drive"
+VOLTS, DUCT, OWN, YEAR = (
+    "Volts lie above zero",
+    "A damper stands above shut",
+    "neither run capacitor",
+    "A year has 8,760",
 )
-def test_controls_that_nothing_runs_on_are_refused_in_words(wrong: Controls) -> None:
-    with pytest.raises(OutsideValidity):
-        solved(stand("capacitor blower"), wrong)
+LOW, LOOP, GAINS, UNBALANCE = (
+    "Hours at low need",
+    "holds its pressure through a drive",
+    "integral time of a loop",
+    "on the line",
+)
 
 
-def test_a_control_that_a_motor_does_not_have_is_refused() -> None:
-    with pytest.raises(OutsideValidity, match="neither run capacitor nor speed taps"):
-        solved(stand("three-phase fan"), Controls(capacitor=0.5))
+@pytest.mark.parametrize(
+    ("rig", "wrong", "words"),
+    [
+        (BLOWER_RIG, {"volts": 0}, VOLTS), (BLOWER_RIG, {"hertz": -5}, VOLTS), (BLOWER_RIG, {"drag": -1}, VOLTS),
+        (BLOWER_RIG, {"filter": -1}, VOLTS), (LINE_RIG, {"unbalance": -0.01}, VOLTS),
+        (BLOWER_RIG, {"open": 0}, DUCT), (BLOWER_RIG, {"open": 1.01}, DUCT), (BLOWER_RIG, {"outlets": 0}, DUCT),
+        (BLOWER_RIG, {"outlets": 7}, DUCT), (BLOWER_RIG, {"lift": -0.1}, DUCT), (BLOWER_RIG, {"lift": 1}, DUCT),
+        (BLOWER_RIG, {"air_c": -274}, DUCT), (LINE_RIG, {"capacitor": 0.5}, OWN), (LINE_RIG, {"label": 0.5}, OWN),
+        (LINE_RIG, {"tap": Tap.LOW}, OWN), (DRIVE_RIG, {"hours": 5000, "low_hours": 3761}, YEAR),
+        (LINE_RIG, {"hours": 1, "low_hours": 1}, LOW), (LINE_RIG, {"loop": True}, LOOP),
+        (DRIVE_RIG, {"loop": True, "bare": True}, LOOP), (DRIVE_RIG, {"set_point": 0}, GAINS), (DRIVE_RIG, {"gain": 0}, GAINS),
+        (DRIVE_RIG, {"integral_s": 0}, GAINS), (DRIVE_RIG, {"sensor_s": -0.1}, GAINS),
+        (BLOWER_RIG, {"unbalance": 0.02}, UNBALANCE), (DRIVE_RIG, {"unbalance": 0.02}, UNBALANCE),
+    ],
+)  # fmt: skip
+def test_controls_that_nothing_runs_on_are_refused_in_words(rig: str, wrong: dict[str, Any], words: str) -> None:
+    with pytest.raises(OutsideValidity, match=words):
+        solved(stand(rig), Controls(**wrong))
+
+
+@pytest.mark.parametrize(
+    ("rig", "right"),
+    [
+        (LINE_RIG, {"unbalance": 0.02}),
+        (BLOWER_RIG, {"tap": Tap.LOW, "capacitor": 0.5}),
+        (DRIVE_RIG, {"hours": 5000, "low_hours": 3760, "loop": True, "sensor_s": 0}),
+        ("electronic blower", {"hours": 1, "low_hours": 1, "open": 1, "outlets": 6}),
+    ],
+)
+def test_what_stands_just_within_is_taken(rig: str, right: dict[str, Any]) -> None:
+    assert solved(stand(rig), Controls(**right))
+
+
+def test_unbalanced_volts_take_torque_at_every_speed() -> None:
+    """The backward field brakes; the loss grows as the square of its volts. Source: symmetrical components, any textbook."""
+    setup = setup_of(stand(LINE_RIG), Controls())
+    even, two, four = (torque_curve(setup, unbalance) for unbalance in (0.0, 0.02, 0.04))
+    assert even is not None and two is not None and four is not None
+    inside = (even.speed_rpm > 1) & (even.speed_rpm < 0.98 * even.speed_rpm.max() / 2)
+    lost_at_two, lost_at_four = ((even.torque_nm - one.torque_nm)[inside] for one in (two, four))
+    assert (lost_at_two > 0).all() and inside.sum() > 50
+    assert lost_at_four / lost_at_two == pytest.approx(4.0, rel=0.02)
+
+
+def test_more_unbalance_never_does_less() -> None:
+    """Speed falls and watts, amps and losses rise from step to step; at nothing they are those of even volts."""
+    steps = [solved(stand(LINE_RIG), Controls(unbalance=share)).motor for share in (0.0, 1e-6, 0.01, 0.02, 0.04, 0.08)]
+    assert float(steps[1].speed_rpm) == pytest.approx(float(steps[0].speed_rpm), rel=1e-6)
+    assert float(steps[1].input_power_w) == pytest.approx(float(steps[0].input_power_w), rel=1e-6)
+    for before, after in itertools.pairwise(steps):
+        assert after.speed_rpm < before.speed_rpm and after.shaft_power_w < before.shaft_power_w
+        assert after.input_power_w > before.input_power_w and after.current_a > before.current_a
+
+
+RANGES = {
+    "drag": (0, 1.5, 0.05), "capacitor": (0, 1, 0.05), "label": (0.4, 1.8, 0.05), "volts": (0.4, 1.2, 0.01),
+    "unbalance": (0, 0.08, 0.005), "carrier_hz": (1000, 16000, 500), "set_point": (0.1, 1.2, 0.05), "gain": (0.2, 30, 0.2),
+    "integral_s": (0.5, 30, 0.5), "sensor_s": (0, 5, 0.1), "open": (0.05, 1, 0.05), "filter": (0, 12, 0.25), "outlets": (1, 6, 1),
+    "lift": (0, 0.9, 0.05), "air_c": (-20, 50, 5), "hours": (0, 8760, 250), "low_hours": (0, 8760, 250), "low": (0.2, 1, 0.05),
+    "Supply hertz": (40, 65, 1), "Drive’s hertz": (10, 60, 0.5), "Torque dial": (0.1, 1, 0.05), "Air dial": (0.2, 1.2, 0.05),
+    "Signal": (0.1, 1, 0.05),
+}  # fmt: skip
+"""How far each control turns and in which steps, typed a second time; switches have no range."""
+
+
+@pytest.mark.parametrize("name", stands())
+def test_controls_turn_as_far_as_they_are_said_to(name: str) -> None:
+    for knob in knobs_of(stand(name)):
+        if not knob.choices:
+            said = RANGES.get(knob.label) or RANGES[knob.key]
+            assert (knob.low, knob.high, knob.step) == said, knob.label
+            built = knob.built if isinstance(knob.built, float | int) else 0.0
+            assert knob.low <= built <= knob.high
 
 
 @pytest.mark.slow

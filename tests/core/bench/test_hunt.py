@@ -3,9 +3,12 @@
 from __future__ import annotations
 
 import math
+from typing import Any
 
+import numpy as np
 import pytest
 
+from modest_rotor.core.bench import hunting
 from modest_rotor.core.bench.hunt import (
     HUNTED,
     READINGS,
@@ -134,6 +137,24 @@ def test_a_second_reading_differs_by_the_meters_error_alone() -> None:
     going = Hunting(make_hunt(5)).after("read amps").after("read amps")
     (values,) = going.readings.values()
     assert values[0] != values[1] and values[0] == pytest.approx(values[1], rel=0.05)
+
+
+def test_the_ladder_weighs_the_mean_of_what_was_read(monkeypatch: pytest.MonkeyPatch) -> None:
+    """Two readings of a meter count once, by their mean."""
+    seen: list[dict[Any, float]] = []
+    sound = hunting.ranked
+
+    def spied(hunt: Any, means: dict[Any, float], shown: Any) -> Any:
+        seen.append(means)
+        return sound(hunt, means, shown)
+
+    monkeypatch.setattr(hunting, "ranked", spied)
+    going = Hunting(make_hunt(5)).after("read amps").after("read amps").after("read watts").after(ASK)
+    assert going.told
+    assert {needle: len(values) for needle, values in going.readings.items()} != {}
+    for needle, values in going.readings.items():
+        assert seen[-1][needle] == pytest.approx(float(np.mean(values)))
+    assert max(len(values) for values in going.readings.values()) == 2
 
 
 def test_what_is_no_act_or_no_number_is_refused() -> None:

@@ -177,3 +177,10 @@ def test_an_electronic_motor_is_judged_by_what_it_holds() -> None:
     )
     found = ladder(Job.model_validate(changed(KRAUSE, plate={**plate, "holds": "airflow"}, **told)))
     assert found.rungs[0].cause in ("duct too tight", "filter or coil loaded")
+
+
+def test_the_flow_that_the_design_wants_speaks_against_what_is_moved() -> None:
+    """A third less flow than designed is told of; no flow is so small in m³/s that it is passed over."""
+    design = {"target": {"airflow": "510 L/s", "rated_static": "280 Pa"}}
+    short = ladder(Job.model_validate(changed(KRAUSE, readings__0__airflow="330 L/s", **design)))
+    assert any("flow" in plain(phrase) for rung in short.rungs for phrase in rung.speaks_for)

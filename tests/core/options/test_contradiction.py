@@ -47,3 +47,16 @@ def test_what_a_meter_s_error_explains_withholds_nothing(changes: dict[str, Any]
 def test_a_slow_motor_on_a_regulator_is_no_contradiction() -> None:
     slow = {"readings__0__speed": "800 rpm", "readings__0__tap": "on a regulator"}
     assert "turns_too_slowly" not in rules(assessed(KRAUSE, **slow))
+
+
+def test_a_machine_side_that_contradicts_the_motor_is_asked_about_and_not_weighed() -> None:
+    """With a flow that cannot be the set has the shaft power that it has without one; with one that can, both sides are weighed."""
+
+    def shaft(airflow: str | None) -> float:
+        figure = assessed(KRAUSE, readings__0__airflow=airflow).sets[0].shaft_power.figure
+        assert figure is not None
+        return figure.value
+
+    unread = shaft(None)
+    assert shaft("2,000 L/s") == shaft("5,100 L/s") == unread
+    assert shaft("510 L/s") != unread

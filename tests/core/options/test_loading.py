@@ -75,3 +75,10 @@ def test_the_picture_stands_on_the_same_machine_under_the_same_name_as_the_compa
         assert (told.letter, told.title, told.series) == (one.letter, one.title, one.series)
         assert told.points[0].flow.value == pytest.approx(one.steps[0].flow.value, rel=5e-3)
     assert len(options.options) == 1 + len(CONSIDERED)
+
+
+def test_the_picture_has_no_bands_and_the_state_that_is_asked_for_has() -> None:
+    """Bands along a whole picture would be sixteen solutions in place of one, and none of them is drawn."""
+    for one in loaded().values():
+        assert {point.flow.band for point in one.points} | {point.input_power.band for point in one.points} == {None}
+        assert one.asked.flow.band and one.asked.input_power.band

@@ -9,6 +9,7 @@ import pytest
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.loop import LoopAnswer
+from modest_rotor.core.stations.loop import OnFailure
 from tests.core.setup.test_setup_answer import HALL, WAITING
 from tests.jobs import assessed, changed
 
@@ -173,3 +174,22 @@ def test_what_holds_its_pressure_by_itself_or_knows_one_speed_is_offered_no_loop
     for chosen in ("keep", "k4", "same"):
         kept = setup(changed(WAITING, decision={"chosen": chosen}))
         assert not kept.can_hold and kept.loop is None
+
+
+@pytest.mark.parametrize("duty", [None, "no", "smoke control"])
+@pytest.mark.parametrize("failure", [None, *OnFailure])
+def test_what_a_failed_sensor_does_is_said_once_for_what_was_chosen(
+    failure: OnFailure | None, duty: str | None
+) -> None:
+    """Of a protected duty no failed sensor may stop the machine; what stays at its speed asks for an alarm; no other says either."""
+    told = loop(changed(HALL, call__protected=duty), raises="raises it", on_failure=failure).model_dump_json()
+    assert told.count("a failed sensor must not stop it") == (failure is OnFailure.STOPS and duty == "smoke control")
+    assert told.count("let it alarm as well") == (failure is OnFailure.STAYS)
+
+
+@pytest.mark.parametrize("duty", [None, "smoke control"])
+@pytest.mark.parametrize("restart", [None, "starts by itself", "waits for a hand"])
+def test_what_it_does_when_power_comes_back_is_said_where_it_endangers(restart: str | None, duty: str | None) -> None:
+    told = loop(changed(HALL, call__protected=duty), restart=restart).model_dump_json()
+    assert told.count("a notice at the machine") == (restart == "starts by itself")
+    assert told.count("it stands until somebody comes") == (restart == "waits for a hand" and duty is not None)

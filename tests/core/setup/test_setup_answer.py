@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 import json
+import math
 from importlib.resources import files
 from typing import Any
 
+import numpy as np
 import pytest
 
 import modest_rotor.demo
@@ -14,6 +16,7 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.setup.answer import SetupAnswer
+from modest_rotor.core.setup.facts import curve_through
 from modest_rotor.core.stations.setup import ControlMode
 from tests.jobs import FITS, KEPT, changed
 
@@ -207,11 +210,49 @@ def test_a_command_is_told_alike_by_its_check_and_by_set_up(there: str | None) -
 
 
 def test_torque_taps_come_with_what_their_neighbours_would_give() -> None:
+    """Five taps, each with those one below and above it, which move less and more than it; a tap's flow is the same from wherever it is
+    told, and the nearest tap is the one that is set."""
     answer = setup(WAITING, decision__chosen="k4", options__fitting__command="24 V calls")
-    with_neighbours = [command for command in answer.commands if command.neighbours]
-    assert with_neighbours and all(command.told[0] for command in answer.commands)
-    wanted = with_neighbours[-1].wanted
-    assert wanted is not None
+    flows: dict[str, set[float]] = {}
+    for command in answer.commands:
+        own = int(plain(command.told).removeprefix("tap "))
+        names = [one.words for one in command.neighbours]
+        assert names == [f"tap {tap}" for tap in (own - 1, own + 1) if 1 <= tap <= 5]
+        assert command.wanted is not None
+        for one in command.neighbours:
+            flows.setdefault(one.words, set()).add(one.flow.value)
+            assert one.flow.band and one.flow.band > 0
+    assert all(len(told) == 1 for told in flows.values())
+    lower, higher = (next(iter(flows[name])) for name in ("tap 2", "tap 4"))
+    assert lower < higher
+    first = answer.commands[0]
+    assert first.wanted is not None and lower < first.wanted.value < higher
+
+
+@pytest.mark.parametrize(
+    ("trial", "told"),
+    [
+        ({"frequency": "29 Hz"}, 29.0),
+        ({}, "setting not said"),
+        ({"opening": "part open"}, "part open"),
+        ({"tap": 3}, "tap 3"),
+    ],
+)
+def test_a_trial_tells_what_it_was_set_to(trial: dict[str, Any], told: float | str) -> None:
+    (answer,) = setup(HALL, setup__trials=[{"id": "s1", "step": "s2", **trial}]).commands[1].trials
+    (said,) = answer.told
+    assert (said if isinstance(said, str) else said.value) == told
+
+
+def test_flow_between_known_commands_is_straight_in_logarithms_and_in_proportion_beyond() -> None:
+    """Held against NumPy's interpolation of the logarithms."""
+    points = ((20.0, 0.7), (35.0, 1.3), (50.0, 2.1))
+    flow = curve_through(points)
+    commands, flows = (np.log(column) for column in np.array(points).T)
+    for command in np.linspace(20.0, 50.0, 31):
+        assert flow(command) == pytest.approx(math.exp(np.interp(math.log(command), commands, flows)))
+    assert [flow(command) for command, _ in points] == pytest.approx([value for _, value in points])
+    assert flow(10.0) == pytest.approx(0.35) and flow(60.0) == pytest.approx(2.1 * 60 / 50)
 
 
 @pytest.mark.parametrize(

@@ -11,7 +11,10 @@ import pytest
 from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.numerals import NumberStyle, plain_fractions
 from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.plate_amounts import LISTED, ODD, Kinds
+from modest_rotor.core.stations.plate_binding import Bound
 from modest_rotor.core.stations.plate_line import read_line
+from modest_rotor.core.stations.plate_tokens import Stands, Word
 from modest_rotor.core.stations.sheet import quantity_of
 from tests.core.stations.plates import PLATES, SHORT
 
@@ -132,3 +135,21 @@ def test_there_are_a_hundred_of_them_and_nothing_of_them_is_dropped() -> None:
 def test_nothing_gives_nothing() -> None:
     assert read_line("").pieces == ()
     assert read_line(" , ; ").pieces == ()
+
+
+@pytest.mark.parametrize(
+    ("kind", "numbers", "unit", "costs"),
+    [
+        ("volts", "115/230", "V", 0.0),  # lists of volts, amps and speeds are what plates carry
+        ("amps", "9.6/4.8", "A", 0.0),
+        ("speed", "1140/1075/825", "rpm", 0.0),
+        ("frequency", "60", "Hz", 0.0),
+        ("frequency", "50/60", "Hz", LISTED),  # of anything else a list is a little odd, by each number more
+        ("capacitor", "5/10/15", "µF", 2 * LISTED),
+        ("volts", "117", "V", ODD),
+        ("frequency", "55", "Hz", ODD),
+    ],
+)
+def test_what_taking_numbers_for_something_costs(kind: str, numbers: str, unit: str, costs: float) -> None:
+    bound = Bound(0, 1, 0, numbers, Word(kind, kind, unit, Stands.BOTH), unit)
+    assert Kinds(None).judge(bound) == pytest.approx(costs)

@@ -30,6 +30,7 @@ from modest_rotor.core.physics.loop import Controller, Gains, Memory, followed
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import CRAWL_RPM, LEAST_SLIP, characteristic
 from modest_rotor.core.physics.supply import RATED_RISE_K, REFERENCE_C
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor, backward_field
 from modest_rotor.core.physics.two_axis import SWITCH_SPEED_SHARE, Auxiliary, TwoAxisMotor
 from modest_rotor.core.plant.shaft import pushed, toward
 
@@ -158,8 +159,9 @@ def torque_curve(setup: Setup, unbalance: float = 0.0) -> TorqueCurve | None:
     known = characteristic(setup.motor, setup.supply)
     torques: Array = np.ravel(known.torque_nm)
     if unbalance:
-        weak = replace(setup.supply, voltage=setup.supply.voltage * unbalance)
-        torques = torques - np.abs(np.ravel(setup.motor.at_slip(weak, 2 - known.slips).torque_nm))
+        assert isinstance(setup.motor, ThreePhaseMotor)
+        _, braking = backward_field(setup.motor, setup.supply, known.slips, unbalance)
+        torques = torques - np.ravel(braking)
     speed, torque = np.ravel(known.speed_rpm)[::-1], torques[::-1]
     field = float(setup.motor.synchronous_rpm(setup.supply))
     if isinstance(setup.motor, TwoAxisMotor) and setup.motor.auxiliary is Auxiliary.SWITCHED_OFF:

@@ -18,7 +18,7 @@ from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import InductionMotor, OperatingPoint
 from modest_rotor.core.physics.supply import COLD_C, REFERENCE_C, Supply
 from modest_rotor.core.physics.system import SystemCurve
-from modest_rotor.core.physics.three_phase import ThreePhaseMotor
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor, backward_field
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
 
 BARE_SHARE = 0.01
@@ -269,16 +269,15 @@ def at_slip(setup: Setup, slip: float, unbalance: float = 0.0) -> MotorPoint:
     :param unbalance: backward over forward volts, a share.
     :returns: amps of the worst line; what the backward field takes counts as a loss of its own.
 
-    Source: symmetrical components, textbooks; NEMA MG 1, 14.36 for unbalance.
+    Source: as :func:`backward_field`.
     """
     assert not isinstance(setup.motor, ElectronicMotor)
     forward = setup.motor.at_slip(setup.supply, slip)
     if not unbalance:
         return forward
-    weak = replace(setup.supply, voltage=setup.supply.voltage * unbalance)
-    backward = setup.motor.at_slip(weak, 2 - slip)
+    assert isinstance(setup.motor, ThreePhaseMotor)
+    backward, braking = backward_field(setup.motor, setup.supply, slip, unbalance)
     omega = float(forward.speed_rpm) * RAD_S_PER_RPM
-    braking = abs(float(backward.torque_nm))
     return replace(
         forward,
         torque_nm=forward.torque_nm - braking,

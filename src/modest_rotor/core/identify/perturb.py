@@ -18,7 +18,7 @@ from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import Condition, InductionMotor, OperatingPoint, settle
 from modest_rotor.core.physics.supply import Supply
-from modest_rotor.core.physics.three_phase import ThreePhaseMotor
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor, backward_field
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
 from modest_rotor.core.tables import find_row
 
@@ -227,21 +227,16 @@ def _direction(needle: Needle, ratio: Estimate) -> Direction:
 
 
 def _unbalanced(setup: Setup, much: Real) -> Setup:
-    """The same machine dragged by the backward field of unbalanced volts.
-
-    The backward part is taken as unbalance × volts on the motor at slip 2 − s. Source: symmetrical components, textbooks;
-    NEMA MG 1, 14.36 defines unbalance, which is close to the ratio of backward to forward volts.
-    """
+    """The same machine dragged by the backward field of unbalanced volts. Source: as :func:`backward_field`."""
     if not isinstance(setup.motor, ThreePhaseMotor):
         raise OutsideValidity("Unbalanced line volts need a three-phase motor.")
-    braking = _backward_point(setup, setup.settled(), much).torque_nm
-    return replace(setup, load=replace(setup.load, drag_nm=setup.load.drag_nm + abs(braking)))
+    _, braking = _backward(setup, setup.settled(), much)
+    return replace(setup, load=replace(setup.load, drag_nm=setup.load.drag_nm + braking))
 
 
-def _backward_point(setup: Setup, point: OperatingPoint, much: Real) -> MotorPoint:
-    backward = replace(setup.supply, voltage=setup.supply.voltage * much)
+def _backward(setup: Setup, point: OperatingPoint, much: Real) -> tuple[MotorPoint, Real]:
     assert isinstance(setup.motor, ThreePhaseMotor)
-    return setup.motor.at_slip(backward, 2 - point.motor.slip)
+    return backward_field(setup.motor, setup.supply, point.motor.slip, much)
 
 
 def _besides(setup: Setup, change: Change, much: Real, after: OperatingPoint) -> dict[Needle, Real]:
@@ -251,7 +246,7 @@ def _besides(setup: Setup, change: Change, much: Real, after: OperatingPoint) ->
         loaded = (clean + much - 1) / much
         return {Needle.PRESSURE: (1 - loaded) / (1 - clean)}
     if change is Change.UNBALANCED:  # the worst line carries forward and backward amps together
-        return {Needle.AMPS: 1 + _backward_point(setup, after, much).current_a / after.motor.current_a}
+        return {Needle.AMPS: 1 + _backward(setup, after, much)[0].current_a / after.motor.current_a}
     return {}
 
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -112,6 +112,20 @@ def _point(
         flux=math.sqrt(PHASES) * abs(current * gap) * motor.rated_frequency / (motor.rated_voltage * supply.frequency),
         losses_w=losses,
     )
+
+
+def backward_field(motor: ThreePhaseMotor, supply: Supply, slip: Real, unbalance: Real) -> tuple[MotorPoint, Real]:
+    """What the field that unbalanced volts turn backwards does: the motor on it alone, and the torque by which it brakes, N·m.
+
+    :param supply: the forward volts. :param slip: against the forward field, above 0 and below 2.
+    :param unbalance: backward over forward volts, a share above 0. Errors as :func:`solve_three_phase`.
+
+    The torque is that in the gap: bearings and fan are dragged once, by whichever fields turn the rotor. Validity: small unbalance,
+    where the forward field alone sets the saturation. Source: symmetrical components, Fitzgerald, Kingsley and Umans, Electric
+    Machinery; NEMA MG 1, 14.36 defines unbalance, which is close to the ratio of backward to forward volts.
+    """
+    point = solve_three_phase(motor, replace(supply, voltage=supply.voltage * unbalance), 2 - slip)
+    return point, point.torque_nm + motor.friction_nm
 
 
 def pull_out(motor: ThreePhaseMotor, supply: Supply) -> tuple[Real, Real]:
