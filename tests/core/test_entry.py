@@ -234,3 +234,28 @@ def test_what_was_typed_with_a_decimal_comma_reads_back_from_its_file() -> None:
     assert entry_from_data("airflow", typed.model_dump()) == typed
     with pytest.raises(QuantityRefused, match="the file says"):
         entry_from_data("airflow", typed.model_dump() | {"si": 7.0})
+
+
+@pytest.mark.parametrize(
+    ("typed", "asks"),
+    [
+        ("0.001 µF", " Did you mean F?"),
+        ("0.00000001 µF", ""),  # no unit makes that a capacitor of practice
+        ("0.00000001 F", ""),
+        ("2000 µF", ""),
+        ("0 µF", ""),
+    ],
+)
+def test_a_larger_unit_is_asked_for_only_where_it_would_make_sense(typed: str, asks: str) -> None:
+    with pytest.raises(QuantityRefused) as refusal:
+        read_entry("capacitance", typed, "si")
+    assert refusal.value.sentence.endswith(f"µF.{asks}" if "µF" in typed else f"F.{asks}")
+
+
+@pytest.mark.parametrize(("typed", "asks"), [("0.6 %", "60 %"), ("1 %", "100 %"), ("1.2 %", None), ("4 %", None)])
+def test_per_cent_of_a_fraction_is_asked_for_up_to_one(typed: str, asks: str | None) -> None:
+    with pytest.raises(QuantityRefused) as refusal:
+        read_entry("efficiency", typed, "si")
+    assert (
+        (f"Did you mean {asks}?" in refusal.value.sentence) if asks else ("Did you mean" not in refusal.value.sentence)
+    )

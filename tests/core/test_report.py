@@ -15,8 +15,10 @@ from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.core.report import NO_CHOICE, SIMULATED, Report, build_report
+from modest_rotor.core.report_proof import report_proof
 from modest_rotor.formats.report_pdf import write_pdf
 from modest_rotor.formats.report_sheet import write_xlsx
+from tests.core.setup.test_setup_answer import BAGGAGE, HALL, told
 from tests.jobs import KRAUSE, changed
 
 pytestmark = pytest.mark.slow
@@ -185,3 +187,12 @@ def test_the_picture_of_the_year_holds_the_shares_that_were_asked() -> None:
     told, _ = report()
     assert [round(bar.flow_share, 6) for bar in told.year] == [1.0, 0.5], "as typed on Duty"
     assert all(bar.hours > 0 and bar.today_w and bar.then_w and bar.then_w < bar.today_w for bar in told.year)
+
+
+def test_a_page_of_proof_stands_only_where_something_was_read_after() -> None:
+    """Not while the proof waits, and not of a job whose every set was read before."""
+    assert report_proof(told(BAGGAGE), None) is not None
+    before = [one for one in BAGGAGE["document"]["readings"] if one.get("stage") != "after"]
+    assert 0 < len(before) < len(BAGGAGE["document"]["readings"])
+    for unread in (told(BAGGAGE, readings=before), told(HALL), told(BAGGAGE, decision__chosen=None)):
+        assert report_proof(unread, None) is None

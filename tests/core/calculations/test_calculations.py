@@ -141,3 +141,26 @@ def test_an_unknown_name_gets_its_neighbours() -> None:
         work_out("synchronos_speed", {})
     with pytest.raises(QuantityRefused, match="none of the answers for phases: 1, 3"):
         work_out("apparent_power", {"voltage": "1 V", "current": "1 A", "phases": "2"})
+
+
+def test_at_most_three_neighbours_of_an_unknown_name_are_named() -> None:
+    with pytest.raises(UnknownItem) as refusal:
+        work_out("power", {})
+    assert len(refusal.value.sentence.split(" or ")) == 3
+
+
+EXACT = {
+    "frequency", "poles", "rated_power", "rated_voltage", "nominal", "energy_price", "starts", "emission_rate", "cost", "saving",
+    "stator_resistance", "stator_reactance", "magnetising_reactance", "rotor_resistance", "rotor_reactance",
+}  # fmt: skip
+"""What is a count, a nominal value, a price or a parameter, and not read off a meter; typed a second time."""
+
+
+def test_what_is_counted_nominal_or_priced_has_no_band_and_what_is_read_has_one() -> None:
+    said = {one.name for calculation in CALCULATIONS for one in calculation.inputs if one.exact}
+    assert said == EXACT
+    least = work_out("minimum_efficiency", {"nominal": "82.5 %"}).results[0].figure
+    assert least is not None and least.band is None
+    starts = work_out("start_energy", {"input_power": "1,500 W", "run_up": "2 s", "starts": "3,600"}).results[0]
+    assert starts.working is not None and "starts a year" not in starts.working.shares
+    assert set(starts.working.shares) == {"input power", "seconds to full speed"}

@@ -4,12 +4,14 @@ from __future__ import annotations
 
 from dataclasses import replace
 from functools import cache
+from typing import Any
 
 import numpy as np
 import pytest
+from scipy.stats import chi2
 
 from modest_rotor.core.drift.answer import drift_cause, drift_rail, drift_sentence, next_visit
-from modest_rotor.core.drift.judge import Judgement, capacitor_trend, frozen_since, judge
+from modest_rotor.core.drift.judge import CHI_SQUARED, Judgement, capacitor_trend, frozen_since, judge
 from modest_rotor.core.drift.log import Event, EventKind, Log, Reference, resets
 from modest_rotor.core.drift.simulated import Fault, simulated_year
 from modest_rotor.core.identify.causes import Solved, solve_causes
@@ -158,3 +160,33 @@ def test_a_cause_is_told_in_the_terms_of_its_machine() -> None:
         assert all(name in one for one in told)
         assert drift_cause(first.causes[0], word).cause == name
         assert name in plain(next_visit(first, None, (), 20_000.0, word)[1])
+
+
+class Looked(tuple[float, ...]):
+    """A table that notes at which places it was looked up."""
+
+    places: list[int] = []
+
+    def __getitem__(self, place: Any) -> Any:
+        self.places.append(place)
+        return super().__getitem__(place)
+
+
+def test_the_limits_are_those_of_chi_squared_and_each_count_of_needles_has_its_own(
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    """One healthy machine in a thousand exceeds them. Reference: SciPy's chi-squared distribution, to the two decimals of the table."""
+    assert chi2.ppf(0.999, np.arange(1, 9)) == pytest.approx(CHI_SQUARED, abs=0.006)
+    looked = Looked(CHI_SQUARED)
+    monkeypatch.setattr("modest_rotor.core.drift.judge.CHI_SQUARED", looked)
+    days = np.arange(8.0) * 30
+    every = {"input_power": 430.0, "airflow": 0.6, "static": 180.0, "speed": 1075.0, "current": 2.4}
+    for count in range(1, len(every) + 1):
+        columns = {
+            name: np.full(8, every[name] * (1.3 if name == "input_power" else 1.0)) for name in list(every)[:count]
+        }
+        reference = Reference(setting="full", values=every, bands={}, day=None)
+        judged = judge(Log(days, ("full",) * 8, ("visit",) * 8, columns), (reference,), None, True)
+        # a flow of six tenths of a m³/s is a reading like any other
+        assert isinstance(judged, Judgement) and len(judged.needles) == count and judged.drifts
+    assert looked.places == [0, 1, 2, 3, 4]

@@ -18,7 +18,7 @@ from modest_rotor.core.identify.perturb import Change
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.store.solving import put_right_here
-from tests.core.setup.test_setup_answer import BAGGAGE, told
+from tests.core.setup.test_setup_answer import BAGGAGE, demo, told
 from tests.jobs import changed
 
 pytestmark = pytest.mark.slow
@@ -151,3 +151,13 @@ def test_a_capacitor_that_was_changed_begins_anew() -> None:
     after = replace(log, events=(Event(BEGUN + 280.0, EventKind.CAPACITOR),))
     job = Job.model_validate(changed(BAGGAGE, plate__run_capacitance="7.5 µF"))
     assert answer(log, job).capacitor and answer(after, job).capacitor == ()
+
+
+@pytest.mark.parametrize(("name", "pressure"), [("hall_supply_fan", "static"), ("heating_circulator", "differential")])
+def test_a_state_at_sign_off_has_the_band_of_its_own_pressure(name: str, pressure: str) -> None:
+    """Fans have a static, pumps a differential: value and band stand in the same column of the log."""
+    data = demo(name)
+    (first, *_) = references_of(Job.model_validate(data), told(data), None)
+    other = {"static": "differential", "differential": "static"}[pressure]
+    assert first.values[pressure] > 0 and 0 < first.bands[pressure] < first.values[pressure]
+    assert other not in first.values and other not in first.bands

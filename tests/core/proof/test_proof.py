@@ -225,3 +225,34 @@ def test_a_set_read_after_set_up_was_signed_is_asked_about_once() -> None:
     assert (
         proof(readings=[*readings, {"id": "s8", "taken_at": "2026-02-01 09:00"}]).asks == ()
     )  # an empty one says nothing
+
+
+def test_a_step_of_no_hours_is_no_part_of_the_year_that_is_missed() -> None:
+    """Of three steps one is never run and one was not read: the proof says one of two, and not which was never run."""
+    steps = [*BAGGAGE["document"]["duty"]["steps"], {"id": "s9", "name": "never", "hours": "0 h", "flow_share": "40 %"}]
+    whole = plain(proof(duty__steps=steps).sentence)
+    assert "not read" not in whole and "never" not in whole
+    part = plain(proof(duty__steps=steps, readings__2__input_power=None).sentence)
+    assert "one of two steps was read" in part.lower() and "never" not in part
+
+
+def test_the_watts_at_the_flow_reached_are_as_unsure_as_the_flow_makes_them() -> None:
+    """Against half of what jobs are apart that read the flow one standard error higher and lower. With other meters after, both flows'
+    errors count, √2 of one; the machine is never scaled above what it was: so between one and twice is asked. With the same meters the
+    error cancels."""
+    step = proof(proof__same_meters="no").steps[0]
+    assert step.flow is not None and step.flow.band
+    flow, standard = step.flow.value, step.flow.band / COVERAGE_95
+
+    def part(step: Any) -> float:
+        return math.sqrt(step.same_flow.working.shares["flow reached, s1"]) * step.same_flow.figure.band / COVERAGE_95
+
+    def watts(off: float) -> float:
+        typed = f"{(flow + off * standard) / (0.3048**3 / 60):.3f} cfm"
+        other = proof(readings__1__airflow=typed, proof__same_meters="no").steps[0].same_flow.figure
+        assert other is not None
+        return other.value
+
+    half = abs(watts(1) - watts(-1)) / 2
+    assert half < part(step) < 2 * half
+    assert part(proof(proof__same_meters="yes").steps[0]) < 0.05 * half

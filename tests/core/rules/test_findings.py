@@ -319,3 +319,54 @@ def test_every_rule_stands_in_the_table_and_its_proof_says_both_outcomes() -> No
     assert used == {rule.rule for rule in all_rules()}
     for row in read_table("proofs"):
         assert row["rule"] in used and row["caution"] and row["how"] and row["proves"] and row["clears"]
+
+
+@pytest.mark.parametrize(("read", "found"), [("241 V", False), ("244 V", False), ("250 V", True)])
+def test_a_capacitor_is_overvolted_only_beyond_what_the_meter_may_be_off(read: str, found: bool) -> None:
+    """A tenth over 220 V is 242 V; 244 V read may be 241. Common practice, no source."""
+    answer = assessed(KRAUSE, plate__capacitor_voltage="220 V", **{f"{SET}run_capacitor_volts": read})
+    assert ("capacitor_overvolted" in rules(answer)) is found
+
+
+def test_far_under_load_tells_the_share_of_the_rating() -> None:
+    low = {f"{SET}current": "2.1 A", f"{SET}input_power": "80 W", f"{SET}speed": "1,785 rpm", f"{SET}airflow": None}
+    under = assessed(KRAUSE, **low)
+    shaft = under.sets[0].shaft_power.figure
+    assert shaft is not None and under.sets[0].load.figure is not None
+    share = figure_of(under, "far_under_load", "load")
+    assert share == pytest.approx(under.sets[0].load.figure.value) and 0 < share < 0.4
+
+
+def test_air_per_ton_is_judged_only_beyond_what_the_flow_may_be_off() -> None:
+    """Ordinary cooling has 320 to 500 cfm a ton; within the band of the flow on either side nothing is said."""
+    target = {"system": "ordinary cooling", "airflow": None}
+
+    def told(tons: float) -> set[str]:
+        answer = assessed(KRAUSE, target={**target, "cooling": f"{tons:.4f} ton"})
+        return {rule for rule in rules(answer) if rule.startswith("flow_per_ton")}
+
+    flow = assessed(KRAUSE, target={**target, "cooling": "3 ton"}).sets[0].flows.together.figure
+    assert flow is not None and flow.band
+    cfm, band = (value / (0.3048**3 / 60) for value in (flow.value, flow.band))
+    for edge, rule, side in ((320.0, "flow_per_ton_low", 1), (500.0, "flow_per_ton_high", -1)):
+        assert told((cfm + side * 0.9 * band) / edge) == set()
+        assert told((cfm + side * 1.1 * band) / edge) == {rule}
+
+
+@pytest.mark.parametrize(
+    ("changes", "told"),
+    [
+        ({"plate__power_factor": "0.8", "plate__nominal_efficiency": "72 %"}, "73 %"),  # 110 V × 2.9 A × 0.8 = 255.2 W
+        ({"plate__power_factor": "0.8", "plate__nominal_efficiency": "50 %"}, "not the 50.0 % that it prints"),
+        ({"plate__power_factor": "0.8", "plate__nominal_efficiency": None}, None),
+        ({"plate__power_factor": "0.5", "plate__nominal_efficiency": None}, "117 %"),
+    ],
+)
+def test_plate_facts_that_cannot_all_be_so(changes: dict[str, str | None], told: str | None) -> None:
+    """A quarter horsepower, 186.4 W, from volts × amps × power factor: within 12 % of what is printed, or else possible at all."""
+    answer = assessed(KRAUSE, **changes)
+    found = [plain(one.sentence) for one in answer.findings if one.rule == "plate_facts_disagree"]
+    if told in (None, "73 %"):
+        assert found == []
+    else:
+        assert told is not None and len(found) == 1 and told in found[0]

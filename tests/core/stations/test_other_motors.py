@@ -146,3 +146,14 @@ def test_an_unreadable_capacitor_is_offered_roughly_by_the_fitted_motor() -> Non
     assert abs(rough.figure.value - 15.4e-6) < rough.figure.band and rough.figure.band > 0.2 * rough.figure.value
     assert rough.working is not None and "nothing is bought by it" in rough.working.remarks[0]
     assert not any(one.label == "Run capacitor, roughly" for one in assessed(KRAUSE).plate.expected)
+
+
+def test_what_a_fitted_motor_is_expected_to_show_stands_in_its_order() -> None:
+    """Unloaded it draws less than on its plate and held by its rotor several times that; a start switch is closed then, and waits."""
+    told = {one.label: one for one in assessed(KRAUSE).plate.expected}
+    bare, held = (told[f"Amps with {what}"].figure for what in ("a bare shaft", "the rotor held"))
+    efficiency, factor = (told[f"{what} at full load"].figure for what in ("Efficiency", "Power factor"))
+    assert bare and held and efficiency and factor
+    assert 0.3 * 2.9 < bare.value < 1.3 * 2.9 < 2 * 2.9 < held.value < 9 * 2.9
+    assert 0.3 < efficiency.value < 0.8 and 0.5 < factor.value < 1
+    assert held.value > 2 * bare.value

@@ -250,3 +250,34 @@ def test_a_synchronous_plate_speed_asks_for_a_magnet_or_reluctance_motor_and_is_
     }
     assert "reluctance motor on a drive" in str(plate_facts(Plate.model_validate(asked)).speed_refusal)
     assert plate_facts(Plate.model_validate(asked | {"motor_kind": "electronic"})).speed_refusal is None
+
+
+@pytest.mark.parametrize(
+    ("to_ground", "asks", "doubtful"),
+    [(None, "Read each pin to the bare shell first", True), ("0.1 MΩ", "A pin is grounded", True), ("OL", None, False)],
+)
+def test_the_terminals_of_a_sealed_machine_are_doubtful_until_they_are_read_clear(
+    to_ground: str | None, asks: str | None, doubtful: bool
+) -> None:
+    found = identity("Terminals of a sealed machine", hermetic="yes", to_ground=to_ground)
+    assert found.doubtful is doubtful  # type: ignore[attr-defined]
+    assert (found.ask is None) if asks is None else found.ask.startswith(asks)  # type: ignore[attr-defined]
+
+
+@pytest.mark.parametrize(
+    ("ohms", "words", "doubtful"),
+    [
+        (("5", "5", "5"), "Three equal pairs", False),
+        (("8", "4", "4"), "start and run read the same", True),
+        (("0.01", "4", "4"), "a short between turns", True),
+        (("OL", "8.5", "OL"), "reads open to both others", True),
+        (("OL", "OL", "OL"), "A winding is open", True),
+        (("9", "2", "4"), "not the sum of the other two", True),
+    ],
+)
+def test_three_resistances_that_do_not_name_their_ends_are_doubted(
+    ohms: tuple[str, str, str], words: str, doubtful: bool
+) -> None:
+    found = identity("Windings", **dict(zip(("first_second", "second_third", "third_first"), ohms, strict=True)))
+    assert words in plain(found.answer) and found.doubtful is doubtful  # type: ignore[attr-defined]
+    assert bool(found.ask) is doubtful  # type: ignore[attr-defined]
