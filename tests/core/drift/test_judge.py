@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 from functools import cache
-from typing import Any
+from typing import Any, ClassVar
 
 import numpy as np
 import pytest
@@ -165,7 +165,7 @@ def test_a_cause_is_told_in_the_terms_of_its_machine() -> None:
 class Looked(tuple[float, ...]):
     """A table that notes at which places it was looked up."""
 
-    places: list[int] = []
+    places: ClassVar[list[int]] = []
 
     def __getitem__(self, place: Any) -> Any:
         self.places.append(place)
