@@ -1,5 +1,7 @@
 """Energy, money, payback: definitions, a printed example, and a ratio's range against drawing at random."""
 
+import math
+
 import numpy as np
 import pytest
 from hypothesis import given
@@ -135,3 +137,26 @@ def test_the_ends_of_a_payback_are_those_of_fieller(saving: float, sd: float) ->
     else:
         assert found.high is None, "a saving that may be nothing never surely pays"
         assert could_be[-1] or saving < 0
+
+
+@pytest.mark.parametrize(
+    ("rate", "years", "factor"),
+    [
+        (0.03, 5, 4.580), (0.03, 10, 8.530), (0.03, 15, 11.938), (0.03, 20, 14.877), (0.03, 25, 17.413),
+        (0.05, 10, 7.722), (0.05, 20, 12.462), (0.07, 10, 7.024), (0.07, 20, 10.594), (0.10, 10, 6.145),
+    ],
+)  # fmt: skip
+def test_worth_of_a_uniform_saving_by_the_printed_tables(rate: float, years: int, factor: float) -> None:
+    """Uniform present value factors of NIST Handbook 135 and of any table of annuities, from memory, to the three decimals printed."""
+    assert present_worth_factor(years, rate, 0.0) == pytest.approx(factor, abs=0.0006)
+
+
+@pytest.mark.parametrize(
+    ("rate", "rise", "years"), [(0.03, 0.01, 20), (0.05, 0.02, 10), (0.07, 0.07, 15), (0.04, 0.06, 12)]
+)
+def test_worth_of_a_saving_that_rises_by_the_handbook_s_closed_form(rate: float, rise: float, years: int) -> None:
+    """NIST Handbook 135, UPV* = (1 + e) ÷ (d − e) × (1 − ((1 + e) ÷ (1 + d))^n), and n where d = e: prices rise from the first year. Ours
+    rise from the second, so its factor is the handbook's over 1 + e."""
+    same = math.isclose(rate, rise)
+    handbook = years if same else (1 + rise) / (rate - rise) * (1 - ((1 + rise) / (1 + rate)) ** years)
+    assert present_worth_factor(years, rate, rise) == pytest.approx(handbook / (1 + rise))

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 import pytest
-from scipy.stats import theilslopes
+from scipy.stats import kendalltau, rankdata, theilslopes
 
 from modest_rotor.core.drift.trend import bent_trend, robust_trend, thinned
 from modest_rotor.core.errors import OutsideValidity
@@ -69,3 +69,32 @@ def test_thinning_keeps_the_ends_and_the_middle() -> None:
     assert len(time) == 240 and value[0] < 25 and value[-1] > 9975
     few = thinned(np.arange(5.0), np.arange(5.0), 240)
     assert len(few[0]) == 5
+
+
+@pytest.mark.parametrize("seed", range(20))
+def test_a_slope_apart_from_nought_is_one_that_kendall_s_test_finds(seed: int) -> None:
+    """Mann (1945) and Kendall, by SciPy: the interval of Theil and Sen is the inversion of that test, so at 95 % both say the same, but
+    where its P lies so near to 5 % that the count of ties and the correction of continuity decide."""
+    rng = np.random.default_rng(seed)
+    time = np.sort(rng.uniform(0, 365, 60))
+    value = rng.normal(0, 1, 60) + time * rng.choice([0.0, 0.001, 0.003])
+    trend, chance = robust_trend(time, value), kendalltau(time, value).pvalue
+    apart = trend.slope_low > 0 or trend.slope_high < 0
+    if not 0.04 < chance < 0.06:
+        assert apart == (chance < 0.05)
+
+
+@pytest.mark.parametrize("seed", range(8))
+@pytest.mark.parametrize("begins", [120.0, 200.0, 250.0])
+def test_where_a_trend_begins_pettitt_s_test_finds_a_change(seed: int, begins: float) -> None:
+    """Pettitt (1979), a change of level without a distribution: P ≈ 2 exp(−6 K² ÷ (n³ + n²)), by its definition from ranks. It finds one
+    for certain: on the ramp, as far after its beginning as half of what is left; the bend lies within two months of the beginning."""
+    rng = np.random.default_rng(seed)
+    time = np.arange(0.0, 365.0, 5.0)
+    value = rng.normal(0, 0.01, len(time)) + 0.001 * np.clip(time - begins, 0, None)
+    ranks, count = rankdata(value), len(value)
+    walk = 2 * np.cumsum(ranks) - np.arange(1, count + 1) * (count + 1)
+    change = time[int(np.argmax(np.abs(walk)))]
+    assert 2 * np.exp(-6 * np.max(np.abs(walk)) ** 2 / (count**3 + count**2)) < 0.01
+    assert begins - 60 < change < begins + 0.5 * (365 - begins)
+    assert abs(bent_trend(time, value).start - begins) < 60

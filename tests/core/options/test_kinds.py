@@ -286,6 +286,36 @@ def test_circulators_take_less_the_more_their_pressure_falls_with_flow() -> None
     assert proportional[1].pressure.value == pytest.approx(0.8 * proportional[0].pressure.value)  # H (1 + q) ÷ 2
 
 
+LOAD_PROFILE = ((1.00, 0.06), (0.75, 0.15), (0.50, 0.35), (0.25, 0.44))
+"""Flow over the rated one and share of the time: the load profile of circulators, Commission Regulation (EC) 641/2009 and EN 16297-1,
+from memory."""
+
+
+@pytest.mark.parametrize("kind", [OptionKind.CIRCULATOR_CONSTANT, OptionKind.CIRCULATOR_PROPORTIONAL, OptionKind.DRIVE])
+def test_a_year_by_the_load_profile_of_circulators_takes_its_weighted_watts(kind: OptionKind) -> None:
+    """P_L,avg = 0.06 P_100 + 0.15 P_75 + 0.35 P_50 + 0.44 P_25 (EN 16297-1), over 5,000 h; what starts and stands besides is none here."""
+    hours = 5000
+    steps = [
+        {
+            "id": f"s{place}",
+            "name": f"{100 * flow:.0f} %",
+            "hours": f"{share * hours:.0f} h",
+            "flow_share": f"{100 * flow:.0f} %",
+        }
+        for place, (flow, share) in enumerate(LOAD_PROFILE, 1)
+    ]
+    one = of_kind(PUMP, kind, duty__steps=steps)
+    watts = [step.input_power.value for step in one.steps]
+    assert watts == sorted(watts, reverse=True)
+    average = sum(share * taken for (_, share), taken in zip(LOAD_PROFILE, watts, strict=True))
+    assert one.energy.figure.value == pytest.approx(average * hours / 1000, rel=0.02)
+    if (
+        kind is OptionKind.CIRCULATOR_PROPORTIONAL
+    ):  # the reference control curve: from H_100 straight to half of it at no flow
+        heads = [step.pressure.value / one.steps[0].pressure.value for step in one.steps]
+        assert heads == pytest.approx([0.5 + 0.5 * flow for flow, _ in LOAD_PROFILE], rel=1e-3)
+
+
 def test_a_fan_with_a_table_of_its_own_is_solved_by_hand() -> None:
     """A table on an exact parabola p = 400 n² − 400 q² (n, q relative to 2,000 rpm and 1 m³/s): the speed has a closed form."""
     flow = np.linspace(0.05, 0.99, 20)
