@@ -31,7 +31,14 @@ WITH_BYTECODE = {**os.environ, "PYTHONDONTWRITEBYTECODE": ""}
 class Application:
     """Started on a data directory, asked over HTTP, stopped or killed."""
 
-    def __init__(self, *arguments: str, data: Path | None = None, port: int | None = None) -> None:
+    def __init__(
+        self,
+        *arguments: str,
+        data: Path | None = None,
+        port: int | None = None,
+        module: str = "modest_rotor.serve",
+    ) -> None:
+        self.module = module
         self.data = data or Path(tempfile.mkdtemp(prefix="modest-rotor-app-", dir="/var/tmp"))
         self.data.chmod(0o755)
         self.port = port or free_port()
@@ -46,7 +53,7 @@ class Application:
 
     def start(self, wait: bool = True) -> Application:
         """Start it, and wait until it answers."""
-        command = [sys.executable, "-m", "modest_rotor.serve", "--port", str(self.port), "--data", str(self.data)]
+        command = [sys.executable, "-m", self.module, "--port", str(self.port), "--data", str(self.data)]
         with self.log.open("a") as log:
             self.process = subprocess.Popen(
                 [*command, *self.arguments],

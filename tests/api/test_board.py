@@ -201,7 +201,9 @@ def test_a_bad_file_of_an_archive_says_why_and_stops_no_other(client: TestClient
     assert "future" in reasons["e"] and "MB" in reasons["d"] and len(found(client)) == 1
 
 
-@pytest.mark.parametrize("data", [b"", b"PK", b"not a zip", zipped(a=b"x")[:-8]])
+@pytest.mark.parametrize(
+    "data", [b"", b"PK", b"not a zip", zipped(a=b"x")[:-8]], ids=["empty", "two letters", "text", "cut short"]
+)
 def test_what_is_no_archive_is_refused(client: TestClient, data: bytes) -> None:
     with pytest.raises(ArchiveRefused, match="Nothing was taken in"):
         read_archive(data)

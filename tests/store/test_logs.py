@@ -9,9 +9,10 @@ import pytest
 from modest_rotor.core.drift.log import EventKind
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.job import Job
+from modest_rotor.core.statements import Said
 from modest_rotor.store import logs, signed
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.jobs import StoredJob, keep_job, load, save_change
+from modest_rotor.store.jobs import StoredJob, keep_job, load, save_change, save_statement
 from modest_rotor.store.logs import NewReading
 from modest_rotor.store.models import SignedRow
 from tests.core.setup.test_setup_answer import BAGGAGE
@@ -140,7 +141,7 @@ def test_nobody_signs_namelessly_stopped_unproved_or_unseen() -> None:
         *stored.job.model_dump(mode="json")["document"]["setup"]["signs"],
         {"id": "s99", "step": "free", "state": "stop", "who": "Bo"},
     ]
-    stopped = save_change(stored.id, stored.revision, "setup/signs", stop)
+    stopped = save_statement(stored.id, stored.revision, Said("setup/signs", stop, "a stop"), "Bo")
     with pytest.raises(ChangeRefused, match="not cleared"):
         signed.sign(stored.id, stopped.revision, "Ann", "")
     bare = keep_job(Job.model_validate(KRAUSE))

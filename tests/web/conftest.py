@@ -54,7 +54,7 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
 
 @pytest.fixture(scope="session")
 def application() -> Iterator[Application]:
-    application = Application().start()
+    application = Application(module="tests.faster").start()
     yield application
     application.remove()
 

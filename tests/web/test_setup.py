@@ -13,6 +13,7 @@ from selenium.webdriver.support.select import Select
 
 from tests.core.setup.test_plate_loop import JOB as PLATE_JOB
 from tests.core.setup.test_setup_answer import HALL, WAITING
+from tests.faster import FASTER
 from tests.jobs import changed
 from tests.running import Application
 from tests.web.screen import Screen
@@ -21,7 +22,7 @@ from tests.web.test_find import opened
 from tests.web.test_walk import job_of, taken_in
 
 LONGEST_S = 90.0
-STEADY_S = 10.0
+STEADY_S = 10.0 / FASTER
 """Seconds in which the stand-ins' machines settle after a small change of their command."""
 
 

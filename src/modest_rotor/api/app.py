@@ -28,6 +28,7 @@ from modest_rotor.api import (
     reference,
     report,
     setup,
+    statements,
     visits,
 )
 from modest_rotor.api.guard import Guard, tell_refusals
@@ -64,6 +65,7 @@ def create_app(web_files: Path | None = None) -> FastAPI:
     app.include_router(report.router)
     app.include_router(devices.router)
     app.include_router(setup.router)
+    app.include_router(statements.router)
     app.include_router(loop.router)
     app.include_router(proof.router)
     app.include_router(log.router)

@@ -16,7 +16,6 @@ from modest_rotor.core.job import Job, JobDocument, Machine
 from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
-from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.core.stations.sheet import storable
 from modest_rotor.formats.clock import LONGEST_ZONE
@@ -188,23 +187,6 @@ class FirstIn(Step):
     """A first answer is wanted, its hours by kind of building where one is named."""
 
     building: str | None = Field(default=None, max_length=60)
-
-
-class MarkIn(Step):
-    """What is said of a finding."""
-
-    finding: str = Field(max_length=120)
-    state: MarkState
-    note: Words = Field(default="", max_length=400)
-
-
-class WaiverIn(Step):
-    """A stop that somebody answers for."""
-
-    option: str = Field(max_length=16)
-    check: str = Field(max_length=40)
-    name: Words = Field(max_length=LONGEST_NAME)
-    reason: Words = Field(max_length=400)
 
 
 class Change(BaseModel):

@@ -16,14 +16,12 @@ from modest_rotor.api.contracts import (
     FirstIn,
     JobFile,
     JobView,
-    MarkIn,
     NewJob,
     NodesAnswer,
     Preview,
     Problem,
     SiteNumbers,
     Step,
-    WaiverIn,
     Words,
     refuse_sets_of_the_future,
     time_now,
@@ -60,8 +58,6 @@ LISTS = {
     "leads": "lead",
     "call_taps": "call",
     "options/considered": "option",
-    "options/waivers": "waiver",
-    "decision/approvals": "approval",
     "setup/trials": "setting tried",
     "setup/sweep/marks": "loud mark",
     "proof/pairs": "pair of sets",
@@ -71,7 +67,7 @@ FIRST_PARTS = (
     ("options/considered", "the usual candidates"),
     ("duty/steps", "the hours of a year, assumed"),
 )
-SIGNED_PATHS = ("setup/signs", "setup/traits", "setup/device", "setup/panel")
+CHOSEN_PATHS = ("setup/traits", "setup/device", "setup/panel")
 
 
 @router.post("/jobs", status_code=201, response_model=JobView)
@@ -96,8 +92,8 @@ def read(job_id: int) -> Response:
 def change(job_id: int, edit: Edit, request: Request) -> Response:
     """Save one edit of one field; refused when the job has moved on since ``revision``."""
     request.state.path = edit.path
-    if edit.path.startswith(SIGNED_PATHS) or edit.path == "setup":
-        raise ChangeRefused("Steps are signed and devices chosen, not edited; the earlier ones stay.")
+    if edit.path.startswith(CHOSEN_PATHS) or edit.path == "setup":
+        raise ChangeRefused("Devices are chosen, not edited; the earlier ones stay.")
     stored = jobs.load(job_id)
     after, label = edit.value, None
     if edit.text is not None:
@@ -226,40 +222,6 @@ def first_answer(job_id: int, said: FirstIn) -> Response:
         stored = jobs.save_change(job_id, revision, path, value_at(ready, path), said.who, label)
         revision = stored.revision
     return _view(stored)
-
-
-@router.post("/jobs/{job_id}/waivers", response_model=JobView)
-@with_connection
-def waive(job_id: int, said: WaiverIn) -> Response:
-    """Answer for a stop, by name and with a reason; three stops nobody can answer for."""
-    stored = jobs.load(job_id)
-    option = next((one for one in assess_job(stored.job).options.options if one.id == said.option), None)
-    check = next((one for one in option.checks if one.check == said.check), None) if option else None
-    if check is None:
-        raise ChangeRefused("That stop is not there any more: something that it rested on has changed.")
-    if not check.can_be_waived:
-        raise ChangeRefused(f"{check.question} Nobody can answer for this one.")
-    if not said.name.strip() or not said.reason.strip():
-        raise ChangeRefused("A stop is answered for with a name and a reason; nothing was kept.")
-    items = value_at(stored.job, "options/waivers")
-    new = {"id": next_id(items), "option": said.option, "check": said.check, "who": said.name, "reason": said.reason}
-    after = [*items, new | {"at": time_now()}]
-    return _view(
-        jobs.save_change(job_id, said.revision, "options/waivers", after, said.who, f"{said.name} answers for a stop")
-    )
-
-
-@router.post("/jobs/{job_id}/marks", response_model=JobView)
-@with_connection
-def mark(job_id: int, said: MarkIn) -> Response:
-    """Say of a finding what became of it; earlier marks stay."""
-    stored = jobs.load(job_id)
-    if said.finding not in {finding.key for finding in assess_job(stored.job).findings}:
-        raise ChangeRefused("That finding is not there any more: a reading that it rested on has changed.")
-    items = value_at(stored.job, "marks")
-    new = {"id": next_id(items), "finding": said.finding, "state": said.state, "note": said.note or None}
-    after = [*items, new | {"who": said.who or None, "at": time_now()}]
-    return _view(jobs.save_change(job_id, said.revision, "marks", after, said.who, f"a finding {said.state}"))
 
 
 @router.get("/jobs/{job_id}/ladder")

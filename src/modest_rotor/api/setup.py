@@ -11,8 +11,7 @@ from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, time_
 from modest_rotor.core.changes import next_id, value_at
 from modest_rotor.core.errors import ChangeRefused, Conflict
 from modest_rotor.core.setup.answer import SetupAnswer
-from modest_rotor.core.setup.steps import SetupStep, refusal_to_sign
-from modest_rotor.core.stations.setup import SignState
+from modest_rotor.core.setup.steps import SetupStep
 from modest_rotor.devices.links import profile_of
 from modest_rotor.devices.loop_run import refuse_second_run, stop_runs_on
 from modest_rotor.devices.reading import entry_in_site_units, named_or_none, panel_set, panel_trial
@@ -50,15 +49,6 @@ from modest_rotor.store.sweeps import KeptSweep
 router = APIRouter(prefix="/api", tags=["set-up"])
 BEFORE_POWER = ("Isolate", "Take out", "Fit", "Link or tap", "Before power", "First power")
 STARTS = (What.COMMAND, What.SWEEP, What.CLOSE, What.STEP, What.WATCH)
-
-
-class SignIn(Step):
-    """A step signed."""
-
-    step: str = Field(max_length=60)
-    state: SignState = SignState.DONE
-    found: Words = Field(default="", max_length=400)
-    seen: str | None = Field(default=None, description="the signature that the page shows for this step, if any")
 
 
 class TrialIn(Step):
@@ -122,29 +112,6 @@ class ReadInto(Step):
 
     stage: Literal["before", "after"] = "after"
     name: Words = Field(default="", max_length=LONGEST_NAME)
-
-
-@router.post("/jobs/{job_id}/setup/sign", response_model=JobView)
-@with_connection
-def sign(job_id: int, said: SignIn) -> Response:
-    """Sign a step by name. Earlier signatures stay; a step that somebody else signed meanwhile is shown first."""
-    stored = jobs.load(job_id)
-    setup = assess_job(stored.job).setup
-    step = _step(setup, said.step)
-    if not said.who.strip():
-        raise ChangeRefused("A step is signed by a person: say who you are at the top of the page. Nothing was signed.")
-    if step.signed and step.signed.id != said.seen:
-        raise Conflict(
-            f"{step.signed.who} signed this step meanwhile: {step.signed.state}. Look at it, then sign once more if you still mean to."
-        )
-    refusal = refusal_to_sign(setup.steps, step, said.state)
-    if refusal is not None:
-        raise ChangeRefused(f"{refusal} Nothing was signed.")
-    items = value_at(stored.job, "setup/signs")
-    new = {"id": next_id(items), "step": said.step, "state": said.state, "found": said.found.strip() or None}
-    after = [*items, new | {"basis": step.basis, "who": said.who.strip(), "at": time_now()}]
-    label = f"step {step.number} signed: {said.state}"
-    return _view(jobs.save_change(job_id, said.revision, "setup/signs", after, said.who, label))
 
 
 @router.post("/jobs/{job_id}/setup/trials", response_model=JobView)

@@ -68,11 +68,12 @@ class Finding(Frozen):
     test: ProvingTest | None = None
     repair: bool = Field(default=False, description="to be put right before any replacement is thought of")
     marks: tuple[Mark, ...] = Field(default=(), description="what the technician said of it, the newest last")
+    state: MarkState | None = Field(default=None, description="what was said of it last and was not withdrawn")
 
     @property
     def is_open(self) -> bool:
         """Whether it still calls for something: neither cleared nor fixed."""
-        return not self.marks or self.marks[-1].state in (MarkState.CONFIRMED, MarkState.NOT_NOW)
+        return self.state in (None, MarkState.CONFIRMED, MarkState.NOT_NOW)
 
 
 class StepState(StrEnum):

@@ -141,7 +141,7 @@ def _findings(findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> Iter
             if step.state is StepState.NEXT:
                 yield _next(Station.FINDINGS, step.path, step.question, step.caution)
     for finding in findings:
-        if finding.test and not finding.standing and not finding.marks:
+        if finding.test and not finding.standing and finding.state is None:
             yield _next(Station.FINDINGS, finding.test.path, finding.test.how, finding.test.caution)
 
 

@@ -15,6 +15,7 @@ from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, as_typed
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report_proof import ReportProof, report_proof
 from modest_rotor.core.report_summary import ReportSummary, report_summary
+from modest_rotor.core.stations.statement import standing
 from modest_rotor.core.working import Result
 
 SIMULATED = "Bands hold 95 %. They were tested on simulated machines, many of which share no equation with those used here; real ones may stray further."
@@ -265,11 +266,11 @@ def _approvals(job: Job, options: tuple[OptionAnswer, ...]) -> tuple[str, ...]:
     letters = {one.id: one.letter for one in options}
     given = [
         f"{approval.of}: {approval.who or 'nobody named'}{f', {approval.role}' if approval.role else ''}{f', {approval.at}' if approval.at else ''}"
-        for approval in job.document.decision.approvals
+        for approval in standing(job.document.decision.approvals)
     ]
     waived = [
         f"Stop “{waiver.check.replace('_', ' ')}” of {letters.get(waiver.option, 'a removed option')}: {waiver.who} answers for it, {waiver.reason}"
-        for waiver in job.document.options.waivers
+        for waiver in standing(job.document.options.waivers)
     ]
     return (*given, *waived)
 

@@ -21,6 +21,13 @@ from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job, JobDocument, Machine, Site
 from modest_rotor.core.numerals import NumberStyle, span_told
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.statements import (
+    STATEMENTS,
+    Said,
+    refuse_statements,
+    with_statements_of,
+    without_statements,
+)
 from modest_rotor.store.database import database, forgets_on_connect, transaction
 from modest_rotor.store.fits import assessed_job
 from modest_rotor.store.models import ChangeRow, JobRow, MachineRow, SiteRow
@@ -28,7 +35,7 @@ from modest_rotor.store.saving import made
 from modest_rotor.store.solving import Assessed
 from modest_rotor.workers.solvers import LONGEST_S, Level
 
-EDIT, UNDO, REDO = "edit", "undo", "redo"
+EDIT, UNDO, REDO, STATEMENT = "edit", "undo", "redo", "said"
 MOST_KEPT = 64
 
 
@@ -148,8 +155,17 @@ def save_change(
     What follows from it is worked out before it is committed, so that nothing is saved that cannot be shown.
 
     :raises Conflict: the job has moved on; nothing is saved.
-    :raises ChangeRefused: the edit does not fit; nothing is saved.
+    :raises ChangeRefused: the edit does not fit, or would change what somebody said by name; nothing is saved.
     """
+    return _save(job_id, revision, path, after, who, label, EDIT)
+
+
+def save_statement(job_id: int, revision: str, said: Said, who: str) -> StoredJob:
+    """Save what somebody says by name: no edit changes it, no undo takes it back. Errors as :func:`save_change`."""
+    return _save(job_id, revision, said.path, said.after, who, said.label, STATEMENT)
+
+
+def _save(job_id: int, revision: str, path: str, after: Any, who: str, label: str | None, kind: str) -> StoredJob:
     before_it = row_of(job_id)
     found = None
     if revision_of(before_it) == revision:  # else it is refused below, in words
@@ -158,6 +174,8 @@ def save_change(
         row = _locked(job_id, revision)
         job = job_in(row)
         changed = with_change(job, path, after)
+        if kind != STATEMENT:
+            refuse_statements(job, changed)
         before, kept = value_at(job, path), value_at(changed, path)
         if before == kept:
             return _stored(row)
@@ -167,12 +185,13 @@ def save_change(
             before=before,
             after=kept,
             who=who,
-            kind=EDIT,
-            below=row.undo_top,
+            kind=kind,
+            below=row.undo_top if kind == EDIT else None,
         )
         _write(row, changed, change, found)
-        row.undo_top, row.redo_top = change.id, None
-        row.save(only=[JobRow.undo_top, JobRow.redo_top])
+        if kind == EDIT:
+            row.undo_top, row.redo_top = change.id, None
+            row.save(only=[JobRow.undo_top, JobRow.redo_top])
         return _stored(row)
 
 
@@ -196,13 +215,12 @@ def _step_back(job_id: int, revision: str, who: str, kind: str) -> StoredJob:
     """Undo or redo in a time that does not grow with the history: every change knows what lay below it when it was made."""
     with transaction():
         row = _locked(job_id, revision)
-        top = row.undo_top if kind == UNDO else row.redo_top
-        if top is None:
+        target = _edit_from(row.undo_top if kind == UNDO else row.redo_top)
+        if target is None:
             raise ChangeRefused(f"There is nothing to {kind} in this job.")
-        target = ChangeRow.get_by_id(top)
         expected, wanted = (target.after, target.before) if kind == UNDO else (target.before, target.after)
         job = job_in(row)
-        if value_at(job, target.path) != expected:
+        if without_statements(target.path, value_at(job, target.path)) != without_statements(target.path, expected):
             raise ChangeRefused(
                 f"“{target.label}” was changed from another job of this machine since; it cannot be taken back from here."
             )
@@ -216,7 +234,7 @@ def _step_back(job_id: int, revision: str, who: str, kind: str) -> StoredJob:
             undoes=target,
             below=row.redo_top if kind == UNDO else None,
         )
-        changed = with_change(job, target.path, wanted)
+        changed = with_statements_of(job, with_change(job, target.path, wanted))
         _write(row, changed, change, assessed_job(changed, target.path, job_id, before=job))
         if kind == UNDO:
             row.undo_top, row.redo_top = target.below, target.id
@@ -224,6 +242,16 @@ def _step_back(job_id: int, revision: str, who: str, kind: str) -> StoredJob:
             row.undo_top, row.redo_top = target.id, _redo_below(target)
         row.save(only=[JobRow.undo_top, JobRow.redo_top])
         return _stored(row)
+
+
+def _edit_from(top: int | None) -> ChangeRow | None:
+    """The newest edit from a change on downwards; statements that were kept as edits once are passed over."""
+    while top is not None:
+        found: ChangeRow = ChangeRow.get_by_id(top)
+        if found.path not in STATEMENTS:
+            return found
+        top = found.below
+    return None
 
 
 def _redo_below(target: ChangeRow) -> int | None:
@@ -286,8 +314,7 @@ def row_of(job_id: int, lock: bool = False) -> JobRow:
 
 
 def _stored(row: JobRow) -> StoredJob:
-    tops = [top for top in (row.undo_top, row.redo_top) if top is not None]
-    labels = {one.id: one.label for one in ChangeRow.select(ChangeRow.id, ChangeRow.label).where(ChangeRow.id << tops)} if tops else {}  # fmt: skip
+    undone, redone = (_edit_from(top) for top in (row.undo_top, row.redo_top))
     return StoredJob(
         id=row.id,
         site_id=row.machine.site.id,
@@ -295,8 +322,8 @@ def _stored(row: JobRow) -> StoredJob:
         revision=revision_of(row),
         job=job_in(row),
         saved=row.saved,
-        undo_label=labels.get(row.undo_top or 0),
-        redo_label=labels.get(row.redo_top or 0),
+        undo_label=undone.label if undone else None,
+        redo_label=redone.label if redone else None,
         thrown=row.thrown,
     )
 

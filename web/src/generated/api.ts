@@ -466,46 +466,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/waivers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Waive
-         * @description Answer for a stop, by name and with a reason; three stops nobody can answer for.
-         */
-        post: operations["waive_api_jobs__job_id__waivers_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/marks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Mark
-         * @description Say of a finding what became of it; earlier marks stay.
-         */
-        post: operations["mark_api_jobs__job_id__marks_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/jobs/{job_id}/ladder": {
         parameters: {
             query?: never;
@@ -1356,26 +1316,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/setup/sign": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Sign
-         * @description Sign a step by name. Earlier signatures stay; a step that somebody else signed meanwhile is shown first.
-         */
-        post: operations["sign_api_jobs__job_id__setup_sign_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/jobs/{job_id}/setup/trials": {
         parameters: {
             query?: never;
@@ -1554,6 +1494,106 @@ export interface paths {
          * @description A new set of readings from the panel, with the command that the device holds.
          */
         post: operations["read_into_api_jobs__job_id__readings_from_panel_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mark
+         * @description Say of a finding what became of it; earlier marks stay.
+         */
+        post: operations["mark_api_jobs__job_id__marks_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/waivers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Waive
+         * @description Answer for a stop, by name and with a reason; three stops nobody can answer for.
+         */
+        post: operations["waive_api_jobs__job_id__waivers_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/approvals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Approve
+         * @description Record what somebody else approved.
+         */
+        post: operations["approve_api_jobs__job_id__approvals_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/setup/sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sign
+         * @description Sign a step by name. Earlier signatures stay; a step that somebody else signed meanwhile is shown first.
+         */
+        post: operations["sign_api_jobs__job_id__setup_sign_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/withdrawals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Back
+         * @description Take back what was said, by name and with the reason; it stays in the job as withdrawn.
+         */
+        post: operations["take_back_api_jobs__job_id__withdrawals_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2206,7 +2246,7 @@ export interface components {
         };
         /**
          * Approval
-         * @description One approval: of what, by whom, in which role, when.
+         * @description One approval: of what, by whom, in which role; and who recorded it, when.
          */
         Approval: {
             /**
@@ -2214,6 +2254,8 @@ export interface components {
              * @description short identifier, unique in its list
              */
             id: string;
+            /** @description by whom it was taken back, where it was */
+            withdrawn?: components["schemas"]["Withdrawal"] | null;
             /**
              * Of what
              * @default
@@ -2226,8 +2268,32 @@ export interface components {
              * @description For example: code authority, motor's maker, owner.
              */
             role?: string | null;
+            /** Recorded by */
+            by?: string | null;
             /** When */
             at?: string | null;
+        };
+        /**
+         * ApprovalIn
+         * @description What somebody else approved; ``who`` records it.
+         */
+        ApprovalIn: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Of */
+            of: string;
+            /** Given By */
+            given_by: string;
+            /**
+             * Role
+             * @default
+             */
+            role: string;
         };
         /**
          * AskedInput
@@ -4236,6 +4302,8 @@ export interface components {
              * @default []
              */
             marks: components["schemas"]["Mark"][];
+            /** @description what was said of it last and was not withdrawn */
+            state?: components["schemas"]["MarkState"] | null;
         };
         /**
          * Firm
@@ -5950,6 +6018,8 @@ export interface components {
              * @description short identifier, unique in its list
              */
             id: string;
+            /** @description by whom it was taken back, where it was */
+            withdrawn?: components["schemas"]["Withdrawal"] | null;
             /**
              * Finding
              * @default
@@ -8577,6 +8647,8 @@ export interface components {
              * @description short identifier, unique in its list
              */
             id: string;
+            /** @description by whom it was taken back, where it was */
+            withdrawn?: components["schemas"]["Withdrawal"] | null;
             /**
              * Step
              * @default
@@ -8601,7 +8673,7 @@ export interface components {
         };
         /**
          * SignIn
-         * @description A step signed.
+         * @description A step signed, left out or stopped at; ``seen`` is the newest signature that whoever signs has seen on it.
          */
         SignIn: {
             /** Revision */
@@ -8620,10 +8692,7 @@ export interface components {
              * @default
              */
             found: string;
-            /**
-             * Seen
-             * @description the signature that the page shows for this step, if any
-             */
+            /** Seen */
             seen?: string | null;
         };
         /**
@@ -9666,6 +9735,8 @@ export interface components {
              * @description short identifier, unique in its list
              */
             id: string;
+            /** @description by whom it was taken back, where it was */
+            withdrawn?: components["schemas"]["Withdrawal"] | null;
             /**
              * Option
              * @default
@@ -9825,6 +9896,43 @@ export interface components {
          * @enum {string}
          */
         Wheel: "forward-curved" | "backward-inclined" | "axial" | "centrifugal pump";
+        /**
+         * Withdrawal
+         * @description Who took back what was said, when and why.
+         */
+        Withdrawal: {
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** When */
+            at?: string | null;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+        };
+        /**
+         * WithdrawalIn
+         * @description A statement that is taken back: the list that it stands in, its id, and why.
+         */
+        WithdrawalIn: {
+            /** Revision */
+            revision: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Statements */
+            statements: string;
+            /** Id */
+            id: string;
+            /** Why */
+            why: string;
+        };
         /**
          * Worked
          * @description A working of the appendix.
@@ -10866,76 +10974,6 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["FirstIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobView"];
-                };
-            };
-            /** @description Validation Error */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HTTPValidationError"];
-                };
-            };
-        };
-    };
-    waive_api_jobs__job_id__waivers_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["WaiverIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobView"];
-                };
-            };
-            /** @description Validation Error */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HTTPValidationError"];
-                };
-            };
-        };
-    };
-    mark_api_jobs__job_id__marks_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MarkIn"];
             };
         };
         responses: {
@@ -12436,41 +12474,6 @@ export interface operations {
             };
         };
     };
-    sign_api_jobs__job_id__setup_sign_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SignIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobView"];
-                };
-            };
-            /** @description Validation Error */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HTTPValidationError"];
-                };
-            };
-        };
-    };
     try_setting_api_jobs__job_id__setup_trials_post: {
         parameters: {
             query?: never;
@@ -12791,6 +12794,181 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ReadInto"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    mark_api_jobs__job_id__marks_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    waive_api_jobs__job_id__waivers_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaiverIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    approve_api_jobs__job_id__approvals_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ApprovalIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    sign_api_jobs__job_id__setup_sign_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    take_back_api_jobs__job_id__withdrawals_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawalIn"];
             };
         };
         responses: {

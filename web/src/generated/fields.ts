@@ -1269,6 +1269,16 @@ export const fields = {
       "tripped"
     ]
   },
+  "marks/*/withdrawn/who": {
+    "label": "Who"
+  },
+  "marks/*/withdrawn/at": {
+    "label": "When",
+    "time": true
+  },
+  "marks/*/withdrawn/why": {
+    "label": "Why"
+  },
   "marks/*/finding": {
     "label": "Finding"
   },
@@ -1967,6 +1977,16 @@ export const fields = {
     "quantity": "pump_differential",
     "basis": "typed"
   },
+  "options/waivers/*/withdrawn/who": {
+    "label": "Who"
+  },
+  "options/waivers/*/withdrawn/at": {
+    "label": "When",
+    "time": true
+  },
+  "options/waivers/*/withdrawn/why": {
+    "label": "Why"
+  },
   "options/waivers/*/option": {
     "label": "Option"
   },
@@ -2211,6 +2231,16 @@ export const fields = {
     "label": "What is left open",
     "help": true
   },
+  "decision/approvals/*/withdrawn/who": {
+    "label": "Who"
+  },
+  "decision/approvals/*/withdrawn/at": {
+    "label": "When",
+    "time": true
+  },
+  "decision/approvals/*/withdrawn/why": {
+    "label": "Why"
+  },
   "decision/approvals/*/of": {
     "label": "Of what"
   },
@@ -2220,6 +2250,9 @@ export const fields = {
   "decision/approvals/*/role": {
     "label": "In which role",
     "help": true
+  },
+  "decision/approvals/*/by": {
+    "label": "Recorded by"
   },
   "decision/approvals/*/at": {
     "label": "When",
@@ -2281,6 +2314,16 @@ export const fields = {
       "wrong",
       "no bypass"
     ]
+  },
+  "setup/signs/*/withdrawn/who": {
+    "label": "Who"
+  },
+  "setup/signs/*/withdrawn/at": {
+    "label": "When",
+    "time": true
+  },
+  "setup/signs/*/withdrawn/why": {
+    "label": "Why"
   },
   "setup/signs/*/step": {
     "label": "Step"

@@ -77,8 +77,7 @@ export function Sheet({ station, standing = "top", asks = true, listed = true, a
 
 /** Whether a finding was fixed, or cleared by a test. */
 export function isSettled(finding: Finding) {
-  const last = finding.marks?.[finding.marks.length - 1]?.state;
-  return last === "fixed" || last === "cleared by a test";
+  return finding.state === "fixed" || finding.state === "cleared by a test";
 }
 
 interface PartProps {

@@ -12,6 +12,9 @@ export interface Deed {
   now?: boolean;
 }
 
+/** Where what is said by name stands in a job. */
+export type Statements = "marks" | "options/waivers" | "decision/approvals" | "setup/signs";
+
 /** What can be done to a job besides typing, each in the words of the trade; how it is sent is its desk's business. */
 export abstract class Deeds {
   abstract does(deed: Deed): Promise<void>;
@@ -56,6 +59,21 @@ export abstract class Deeds {
       to: "/waivers",
       body: { option, check, name, reason },
       label: `${name} answers for a stop`,
+      onNewest: "ask",
+    });
+  }
+
+  /** Record what somebody else approved. */
+  approve(of: string, givenBy: string, role: string) {
+    return this.does({ to: "/approvals", body: { of, given_by: givenBy, role }, label: `approval of ${of} recorded` });
+  }
+
+  /** Take back what was said by name; it stays as withdrawn. */
+  withdraw(statements: Statements, id: string, why: string) {
+    return this.does({
+      to: "/withdrawals",
+      body: { statements, id, why },
+      label: "something said is withdrawn",
       onNewest: "ask",
     });
   }

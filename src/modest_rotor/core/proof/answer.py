@@ -16,6 +16,7 @@ from modest_rotor.core.phrase import Frozen, Phrase, as_typed, figure
 from modest_rotor.core.proof.steps import ProofReader, StepProof, StepRead
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR
 from modest_rotor.core.stations.set_facts import SetFacts
+from modest_rotor.core.stations.statement import standing
 from modest_rotor.core.working import Result, result, waiting
 
 W_PER_KW, HOURS_PER_DAY = 1000.0, 24.0
@@ -161,7 +162,7 @@ def _promised(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> E
 
 def _asks(job: Job) -> tuple[AskedSet, ...]:
     """Sets of which nobody said whether they are before or after, and that are later than Set-up's last signature."""
-    signed = max((sign.at for sign in job.document.setup.signs if sign.at), default=None)
+    signed = max((sign.at for sign in standing(job.document.setup.signs) if sign.at), default=None)
     return tuple(
         AskedSet(
             id=reading.id,

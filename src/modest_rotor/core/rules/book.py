@@ -11,6 +11,7 @@ from modest_rotor.core.rules.chain import short_of_air
 from modest_rotor.core.rules.dead import dead_way
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.parts import for_this_kind
+from modest_rotor.core.stations.statement import standing
 from modest_rotor.core.tables import find_row
 
 Rule = Callable[[Case], tuple[Finding, ...]]
@@ -72,16 +73,15 @@ RULES: tuple[Rule, ...] = (
 def judge(case: Case) -> tuple[Finding, ...]:
     """All findings of a case with what was said of each; open ones first, stops first among them, then the book's order."""
     weight = {Severity.STOP: 0, Severity.CAUTION: 1, Severity.NOTE: 2}
-    marks = case.job.document.marks
-    findings = [
-        for_this_kind(finding, case).model_copy(
-            update={"marks": tuple(mark for mark in marks if mark.finding == finding.key)}
-        )
-        for rule in RULES
-        for finding in rule(case)
-    ]
+    findings = [_marked(for_this_kind(finding, case), case) for rule in RULES for finding in rule(case)]
     findings += repair_first(case, findings)
     return tuple(sorted(findings, key=lambda finding: (not finding.is_open, weight[finding.severity])))
+
+
+def _marked(finding: Finding, case: Case) -> Finding:
+    marks = tuple(mark for mark in case.job.document.marks if mark.finding == finding.key)
+    newest = next(reversed(standing(marks)), None)
+    return finding.model_copy(update={"marks": marks, "state": newest.state if newest else None})
 
 
 def repair_first(case: Case, findings: list[Finding]) -> tuple[Finding, ...]:

@@ -18,6 +18,7 @@ from modest_rotor.core.setup.plate_loop import aim_at
 from modest_rotor.core.setup.volts import LinkAnswer
 from modest_rotor.core.stations.loop import Loop
 from modest_rotor.core.stations.setup import Sign, SignState
+from modest_rotor.core.stations.statement import standing
 from modest_rotor.core.tables import Row, find_row, read_table
 
 
@@ -61,7 +62,7 @@ def setup_steps(
     for number, row in enumerate(rows, 1):
         name = row["step"]
         own = tuple(sign for sign in signs if sign.step == name)
-        newest = own[-1] if own else None
+        newest = next(reversed(standing(own)), None)
         before = [steps[one] for one in graph[name]]
         stop, waits = _stop(name, facts, link, loop)
         stopped = bool(stop) or (newest is not None and newest.state is SignState.STOP)
@@ -82,7 +83,7 @@ def setup_steps(
             stop=stop,
             waits=waits,
             signed=newest,
-            earlier=own[:-1],
+            earlier=tuple(sign for sign in own if sign is not newest),
             is_open=stopped or newest is None or reopened or waits is not None,
             stopped=stopped,
             reopened=reopened,

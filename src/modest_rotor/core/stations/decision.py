@@ -4,17 +4,19 @@ from __future__ import annotations
 
 from pydantic import Field
 
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, moment, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, moment, told
+from modest_rotor.core.stations.statement import Statement
 
 MOST_APPROVALS = 20
 
 
-class Approval(Identified):
-    """One approval: of what, by whom, in which role, when."""
+class Approval(Statement):
+    """One approval: of what, by whom, in which role; and who recorded it, when."""
 
     of: str = told("Of what", default="", longest=LONGEST_NAME)
     who: str | None = told("Who gave it", longest=LONGEST_NAME)
     role: str | None = told("In which role", "For example: code authority, motor's maker, owner.", longest=LONGEST_NAME)
+    by: str | None = told("Recorded by", longest=LONGEST_NAME)
     at: str | None = moment("When")
 
 

@@ -6,7 +6,8 @@ from enum import StrEnum
 from typing import Literal
 
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
+from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, moment, told
+from modest_rotor.core.stations.statement import Statement
 
 YesNo = Literal["yes", "no"]
 
@@ -20,7 +21,7 @@ class MarkState(StrEnum):
     NOT_NOW = "not now"
 
 
-class Mark(Identified):
+class Mark(Statement):
     """What was said of a finding, by whom and when; marks are added, never overwritten."""
 
     finding: str = told("Finding", longest=120, default="")

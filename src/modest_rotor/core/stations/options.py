@@ -11,6 +11,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.fitting import Fitting
 from modest_rotor.core.stations.product import Product
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
+from modest_rotor.core.stations.statement import Statement
 
 MOST_CONSIDERED, MOST_WAIVERS = 14, 40
 
@@ -76,7 +77,7 @@ class Considered(Identified):
     )
 
 
-class Waiver(Identified):
+class Waiver(Statement):
     """A stop that somebody answers for: which, who, and why."""
 
     option: str = Field(default="", max_length=16, title="Option")

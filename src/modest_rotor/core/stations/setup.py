@@ -10,6 +10,7 @@ from pydantic import Field
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.loop import Loop
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
+from modest_rotor.core.stations.statement import Statement
 from modest_rotor.core.stations.traits import Traits
 
 MOST_SIGNS, MOST_TRIALS, MOST_MARKS = 120, 60, 400
@@ -23,7 +24,7 @@ class SignState(StrEnum):
     STOP = "stop"
 
 
-class Sign(Identified):
+class Sign(Statement):
     """A step signed: what was found, by whom, when. A stop is lifted by signing the step again."""
 
     step: str = told("Step", default="", longest=60)

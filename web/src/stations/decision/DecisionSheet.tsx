@@ -1,16 +1,20 @@
-import { At } from "../../shared/At";
 import { Box } from "@chakra-ui/react";
+import { type ReactNode, useState } from "react";
 
+import type { Schemas } from "../../shared/api";
+import { At } from "../../shared/At";
+import type { Statements } from "../../shared/deeds";
 import { WordsField } from "../../shared/fields";
 import { useFound, useJob } from "../../shared/job";
 import { colourOf, InlineMark } from "../../shared/marks";
-import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
+import { Micro, Press, SeverityWord, Small, TextLine } from "../../shared/parts";
 import { Part, Question, Sheet } from "../../shared/Sheet";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
-import { Waits } from "../../shared/Working";
-import type { Schemas } from "../../shared/api";
 import { ownZone } from "../../shared/times";
+import { WhoField } from "../../shared/WhoField";
+import { Withdraw } from "../../shared/Withdraw";
+import { Waits } from "../../shared/Working";
 
 type Option = Schemas["Candidate"];
 
@@ -109,56 +113,110 @@ function Told({ named, option, result }: { named: string; option: Option; result
   );
 }
 
-/** Approvals that stops ask for, and those that somebody else gave. */
+/** Approvals that stops ask for, and those that somebody else gave; each recorded by name, and withdrawn by name. */
 function Approvals() {
-  const { desk, view } = useJob();
+  const { view } = useJob();
   const approvals = view.document.decision?.approvals ?? [];
   const waivers = view.document.options?.waivers ?? [];
   return (
     <Part title="Approvals">
-      {waivers.map((waiver) => (
-        <Box key={waiver.id} py="4px" borderTop="1px solid" borderColor="hair">
-          Stop “{waiver.check?.replaceAll("_", " ")}”: <b>{waiver.who}</b> answers for it, {waiver.reason}{" "}
-          <At at={waiver.at} />
-        </Box>
-      ))}
-      {approvals.map((approval, index) => {
-        const path = `decision/approvals/${approval.id}`;
+      {waivers.map((waiver) => {
+        const stop = waiver.check?.replaceAll("_", " ") ?? "";
         return (
-          <Box
-            key={approval.id}
-            display="grid"
-            gridTemplateColumns={{ base: "1fr", md: "1.2fr 1fr 1fr 64px" }}
-            gap="2px 14px"
-            alignItems="center"
-            borderTop="1px solid"
-            borderColor="hair"
-          >
-            <WordsField path={`${path}/of`} label={`Approval ${index + 1}, of what`} placeholder="of what" />
-            <WordsField path={`${path}/who`} label={`Approval ${index + 1}, who gave it`} placeholder="who gave it" />
-            <WordsField
-              path={`${path}/role`}
-              label={`Approval ${index + 1}, in which role`}
-              placeholder="in which role"
-            />
-            <Word
-              type="button"
-              mx="0"
-              px="0"
-              aria-label={`Remove approval ${index + 1}`}
-              onClick={() => void desk.remove(path)}
-            >
-              remove
-            </Word>
-          </Box>
+          <Statement key={waiver.id} of="options/waivers" said={waiver} named={`the answer for ${stop}`}>
+            Stop “{stop}”: <b>{waiver.who}</b> answers for it, {waiver.reason} <At at={waiver.at} />
+          </Statement>
         );
       })}
-      <Press type="button" mt="6px" onClick={() => void desk.add("decision/approvals")}>
-        Add an approval
-      </Press>
+      {approvals.map((approval) => (
+        <Statement
+          key={approval.id}
+          of="decision/approvals"
+          said={approval}
+          named={`the approval of ${approval.of ?? "it"}`}
+        >
+          <b>{approval.of}</b>: {approval.who}
+          {approval.role ? `, ${approval.role}` : ""}
+          {approval.by ? `; recorded by ${approval.by}` : ""} <At at={approval.at} />
+        </Statement>
+      ))}
+      <Record />
     </Part>
   );
 }
+
+interface StatementProps {
+  of: Statements;
+  said: { id: string; withdrawn?: Schemas["Withdrawal"] | null };
+  named: string;
+  children: ReactNode;
+}
+
+/** One line that somebody said; struck out where it was withdrawn. */
+function Statement({ of, said, named, children }: StatementProps) {
+  return (
+    <Box
+      py="4px"
+      borderTop="1px solid"
+      borderColor="hair"
+      display="flex"
+      gap="0 14px"
+      flexWrap="wrap"
+      alignItems="baseline"
+      data-statement={of}
+    >
+      <Box as={said.withdrawn ? "s" : "span"}>{children}</Box>
+      <Withdraw of={of} said={said} named={named} />
+    </Box>
+  );
+}
+
+/** Record an approval: of what, who gave it, in which role. */
+function Record() {
+  const { desk } = useJob();
+  const [open, setOpen] = useState(false);
+  const [said, setSaid] = useState(NOTHING_SAID);
+  if (!open)
+    return (
+      <Press type="button" mt="6px" onClick={() => setOpen(true)}>
+        Record an approval
+      </Press>
+    );
+  const record = () =>
+    void desk.approve(said.of.trim(), said.who.trim(), said.role.trim()).then(() => {
+      setSaid(NOTHING_SAID);
+      setOpen(false);
+    });
+  return (
+    <Box pt="6px" data-recording>
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1.2fr 1fr 1fr 1fr" }} gap="4px 14px">
+        {ASKED.map(({ field, label }) => (
+          <Box as="label" key={field} display="block">
+            <Small>{label}</Small>
+            <TextLine
+              width="100%"
+              aria-label={`Approval, ${label}`}
+              value={said[field]}
+              maxLength={120}
+              onChange={(event) => setSaid({ ...said, [field]: event.target.value })}
+            />
+          </Box>
+        ))}
+        <WhoField words="recorded by" />
+      </Box>
+      <Press type="button" mt="6px" disabled={!said.of.trim() || !said.who.trim()} onClick={record}>
+        Record it
+      </Press>
+    </Box>
+  );
+}
+
+const NOTHING_SAID = { of: "", who: "", role: "" };
+const ASKED = [
+  { field: "of", label: "of what" },
+  { field: "who", label: "who gave it" },
+  { field: "role", label: "in which role" },
+] as const;
 
 /** The report: for whom, by whom, and out it goes. */
 function ReportPart() {

@@ -9,6 +9,7 @@ import { Micro, Press, SeverityWord, Small } from "../../shared/parts";
 import { focusField } from "../../shared/focus";
 import { isSettled } from "../../shared/Sheet";
 import { STATIONS } from "../../shared/stations";
+import { Withdraw } from "../../shared/Withdraw";
 import { PhraseText } from "../../shared/Words";
 
 type State = Schemas["MarkState"];
@@ -18,8 +19,7 @@ const STATES: State[] = ["confirmed", "cleared by a test", "fixed", "not now"];
 /** One finding: its sentence, and when opened what it rests on, its proof with the caution first, and what became of it. */
 export function FindingRow({ finding }: { finding: Finding }) {
   const [open, setOpen] = useState(false);
-  const marks = finding.marks ?? [];
-  const state = marks[marks.length - 1]?.state;
+  const { state } = finding;
   const settled = isSettled(finding);
   return (
     <Box borderBottom="1px solid" borderColor="hair" data-finding={finding.key}>
@@ -112,7 +112,7 @@ function Marks({ finding }: { finding: Finding }) {
       {(finding.marks ?? []).map((mark) => (
         <Small key={mark.id} display="block">
           <At at={mark.at} /> {mark.who ?? ""}: <b>{mark.state}</b>
-          {mark.note && `, ${mark.note}`}
+          {mark.note && `, ${mark.note}`} <Withdraw of="marks" said={mark} named={`the mark ${mark.state}`} />
         </Small>
       ))}
     </Box>

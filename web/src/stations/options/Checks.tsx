@@ -8,6 +8,7 @@ import type { Option } from "../../shared/found";
 import { useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, TextLine, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
+import { Withdraw } from "../../shared/Withdraw";
 import { PhraseText } from "../../shared/Words";
 
 type Check = Schemas["FitCheck"];
@@ -66,7 +67,8 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
       )}
       {check.waived_by && (
         <Box>
-          {check.waived_by.who} answers for it: {check.waived_by.reason} <At at={check.waived_by.at} />
+          {check.waived_by.who} answers for it: {check.waived_by.reason} <At at={check.waived_by.at} />{" "}
+          <Withdraw of="options/waivers" said={check.waived_by} named="the answer for this stop" />
         </Box>
       )}
       {stops && (check.can_be_waived ? <Waive option={option} check={check} /> : <Micro>Nobody can waive this.</Micro>)}

@@ -9,6 +9,7 @@ import { useJob } from "../../shared/job";
 import { Press, SeverityWord, Small } from "../../shared/parts";
 import { PhraseText } from "../../shared/Words";
 import { WhoField } from "../../shared/WhoField";
+import { Withdraw } from "../../shared/Withdraw";
 import { signing } from "./acts";
 
 type Step = Schemas["SetupStep"];
@@ -142,7 +143,8 @@ function Signing({ step }: { step: Step }) {
           {signs.map((one) => (
             <Box key={one.id}>
               <At at={one.at} /> <b>{one.who}</b>, {one.state}
-              {one.found ? `: ${one.found}` : ""}
+              {one.found ? `: ${one.found}` : ""}{" "}
+              <Withdraw of="setup/signs" said={one} named={`${one.who ?? ""}’s signature of step ${step.number}`} />
             </Box>
           ))}
         </Box>

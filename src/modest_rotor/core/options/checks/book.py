@@ -8,6 +8,7 @@ from modest_rotor.core.options.checks import electrical, mechanical
 from modest_rotor.core.options.checks.place import FitCheck, Fits, Place
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.stations.options import Waiver
+from modest_rotor.core.stations.statement import standing
 
 CHECKS: tuple[Callable[[Place], FitCheck | None], ...] = (
     electrical.machine,
@@ -55,7 +56,7 @@ def look(place: Place, waivers: tuple[Waiver, ...]) -> tuple[FitCheck, ...]:
         return ()
     own = {
         waiver.check: waiver
-        for waiver in waivers
+        for waiver in standing(waivers)
         if waiver.option == place.considered.id and waiver.who and waiver.reason
     }
     found = [one for look_ in CHECKS if (one := look_(place)) is not None]

@@ -1,0 +1,180 @@
+"""Commands that need a name: to mark a finding, answer for a stop, record an approval, sign a step, and to withdraw any of them.
+
+What they make is no edit: no edit changes it, no undo takes it back. It is withdrawn, by name, and both stay in the job.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Any
+
+from modest_rotor.core.assessment import Assessment
+from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
+from modest_rotor.core.job import Job
+from modest_rotor.core.setup.steps import refusal_to_sign
+from modest_rotor.core.stations.findings import MarkState
+from modest_rotor.core.stations.setup import SignState
+
+MARKS, WAIVERS, APPROVALS, SIGNS = "marks", "options/waivers", "decision/approvals", "setup/signs"
+STATEMENTS = {MARKS: "mark", WAIVERS: "answer for a stop", APPROVALS: "approval", SIGNS: "signature"}
+"""Where statements stand in a job, and what one is called."""
+
+
+@dataclass(frozen=True)
+class Said:
+    """A statement as it is to be kept: the list that it stands in, as plain data, and what the history calls it."""
+
+    path: str
+    after: list[dict[str, Any]]
+    label: str
+
+
+@dataclass(frozen=True)
+class Speaker:
+    """Who says it, and when: the time now in UTC, as the job keeps times."""
+
+    name: str
+    at: str
+
+    def named(self, what: str) -> str:
+        """The name. :raises ChangeRefused: there is none."""
+        if not self.name.strip():
+            raise ChangeRefused(f"{what} by a person: say who you are at the top of the page. Nothing was kept.")
+        return self.name.strip()
+
+
+def mark_finding(
+    job: Job, assessment: Assessment, finding: str, state: MarkState, note: str, speaker: Speaker
+) -> Said:  # fmt: skip
+    """Say of a finding what became of it; earlier marks stay.
+
+    :param finding: key of the finding. :raises ChangeRefused: it is not there any more.
+    """
+    if finding not in {one.key for one in assessment.findings}:
+        raise ChangeRefused("That finding is not there any more: a reading that it rested on has changed.")
+    new = {"finding": finding, "state": state, "note": note or None, "who": speaker.name.strip() or None}
+    return _with(job, MARKS, new, speaker, f"a finding {state}")
+
+
+def answer_for_stop(
+    job: Job, assessment: Assessment, option: str, check: str, reason: str, speaker: Speaker
+) -> Said:  # fmt: skip
+    """Answer for a stop, by name and with a reason.
+
+    :param option: id of the option. :param check: name of the check that stops it.
+    :raises ChangeRefused: the stop is not there any more, nobody can answer for it, or name or reason are missing.
+    """
+    asked = next((one for one in assessment.options.options if one.id == option), None)
+    stop = next((one for one in asked.checks if one.check == check), None) if asked else None
+    if stop is None:
+        raise ChangeRefused("That stop is not there any more: something that it rested on has changed.")
+    if not stop.can_be_waived:
+        raise ChangeRefused(f"{stop.question} Nobody can answer for this one.")
+    if not speaker.name.strip() or not reason.strip():
+        raise ChangeRefused("A stop is answered for with a name and a reason; nothing was kept.")
+    name = speaker.name.strip()
+    new = {"option": option, "check": check, "who": name, "reason": reason.strip()}
+    return _with(job, WAIVERS, new, speaker, f"{name} answers for a stop")
+
+
+def record_approval(job: Job, of: str, given_by: str, role: str, speaker: Speaker) -> Said:
+    """Record what somebody else approved.
+
+    :param of: what was approved. :param given_by: who gave it. :raises ChangeRefused: what, by whom, or who records it is missing.
+    """
+    if not of.strip() or not given_by.strip():
+        raise ChangeRefused("An approval says of what it is and who gave it; nothing was kept.")
+    by = speaker.named("An approval is recorded")
+    new = {"of": of.strip(), "who": given_by.strip(), "role": role.strip() or None, "by": by}
+    return _with(job, APPROVALS, new, speaker, f"approval of {of.strip()[:40]} recorded")
+
+
+def sign_step(
+    job: Job, assessment: Assessment, step: str, state: SignState, found: str, seen: str | None, speaker: Speaker
+) -> Said:  # fmt: skip
+    """Sign a step of Set-up; earlier signatures stay.
+
+    :param seen: id of the signature that whoever signs saw last on this step.
+    :raises ChangeRefused: nobody signs, or the step cannot be signed so. :raises Conflict: somebody signed it meanwhile.
+    :raises UnknownItem: Set-up has no such step now.
+    """
+    steps = assessment.setup.steps
+    asked = next((one for one in steps if one.step == step), None)
+    if asked is None:
+        raise UnknownItem("That step is not there any more.")
+    who = speaker.named("A step is signed")
+    if asked.signed and asked.signed.id != seen:
+        raise Conflict(
+            f"{asked.signed.who} signed this step meanwhile: {asked.signed.state}. Look at it, then sign once more if you still mean to."
+        )
+    refusal = refusal_to_sign(steps, asked, state)
+    if refusal is not None:
+        raise ChangeRefused(f"{refusal} Nothing was signed.")
+    new = {"step": step, "state": state, "found": found.strip() or None, "basis": asked.basis, "who": who}
+    return _with(job, SIGNS, new, speaker, f"step {asked.number} signed: {state}")
+
+
+def withdraw(job: Job, path: str, statement: str, why: str, speaker: Speaker) -> Said:
+    """Take back what was said, by name and with the reason; it stays in the job as withdrawn.
+
+    :param path: one of ``STATEMENTS``. :param statement: its id.
+    :raises ChangeRefused: nobody says it, no reason is given, or it was withdrawn before. :raises UnknownItem: there is none.
+    """
+    if path not in STATEMENTS:
+        raise UnknownItem(f"A job has no statements called “{path[:80]}”.")
+    who = speaker.named(f"An earlier {STATEMENTS[path]} is withdrawn")
+    if not why.strip():
+        raise ChangeRefused("What was said is withdrawn with a reason; nothing was kept.")
+    items: list[dict[str, Any]] = value_at(job, path)
+    said = next((one for one in items if one["id"] == statement), None)
+    if said is None:
+        raise UnknownItem(f"That {STATEMENTS[path]} is not there.")
+    if said["withdrawn"] is not None:
+        raise ChangeRefused(f"{said['withdrawn']['who']} withdrew this meanwhile.")
+    withdrawal = {"who": who, "at": speaker.at, "why": why.strip()}
+    after = [one | {"withdrawn": withdrawal} if one is said else one for one in items]
+    return Said(path, after, f"{STATEMENTS[path]} withdrawn by {who}")
+
+
+def refuse_statements(before: Job, after: Job) -> None:
+    """Refuse an edit that would change what somebody said.
+
+    :raises ChangeRefused: a statement would be made, changed or lost by it.
+    """
+    for path, name in STATEMENTS.items():
+        if value_at(before, path) != value_at(after, path):
+            raise ChangeRefused(
+                f"What somebody says by name ({name}) is no field to edit: it is said, and withdrawn, by its own button. Nothing was"
+                " changed."
+            )
+
+
+def without_statements(path: str, value: Any) -> Any:
+    """What stands at a path, as plain data, without the statements in it: what undo compares."""
+    if not isinstance(value, dict):
+        return value
+    inside = {one.removeprefix(f"{path}/") for one in STATEMENTS if one.startswith(f"{path}/")}
+    return {name: inner for name, inner in value.items() if name not in inside}
+
+
+def with_statements_of(job: Job, changed: Job) -> Job:
+    """A job as it was changed, with every statement as it stands now: an undo takes none back."""
+    document, now = changed.document, job.document
+    return changed.model_copy(
+        update={
+            "document": document.model_copy(
+                update={
+                    "marks": now.marks,
+                    "options": document.options.model_copy(update={"waivers": now.options.waivers}),
+                    "decision": document.decision.model_copy(update={"approvals": now.decision.approvals}),
+                    "setup": document.setup.model_copy(update={"signs": now.setup.signs}),
+                }
+            )
+        }
+    )
+
+
+def _with(job: Job, path: str, new: dict[str, Any], speaker: Speaker, label: str) -> Said:
+    items = value_at(job, path)
+    return Said(path, [*items, {"id": next_id(items), **new, "at": speaker.at}], label)

@@ -1,0 +1,27 @@
+"""The application with simulated machines that run faster than time: ``python -m tests.faster``, arguments as ``modest_rotor.serve``.
+
+A browser test that sets a drive up would else wait for ramps and hunting loops in their own time.
+"""
+
+from __future__ import annotations
+
+import runpy
+import time
+
+from modest_rotor.devices import loop_run, reading, stand_ins, sweep_run
+
+FASTER = 4.0
+"""So many seconds of a simulated machine pass in one."""
+
+
+def clock() -> float:
+    """Seconds of the simulated machines."""
+    return FASTER * time.monotonic()
+
+
+if __name__ == "__main__":
+    stand_ins.start_stand_ins.__defaults__ = (clock,)
+    loop_run.now = clock
+    for module, name in ((loop_run, "LOOK_EVERY_S"), (sweep_run, "LOOK_EVERY_S"), (reading, "LOOK_AGAIN_S")):
+        setattr(module, name, getattr(module, name) / FASTER)
+    runpy.run_module("modest_rotor.serve", run_name="__main__")
