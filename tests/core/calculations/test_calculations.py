@@ -164,3 +164,22 @@ def test_what_is_counted_nominal_or_priced_has_no_band_and_what_is_read_has_one(
     starts = work_out("start_energy", {"input_power": "1,500 W", "run_up": "2 s", "starts": "3,600"}).results[0]
     assert starts.working is not None and "starts a year" not in starts.working.shares
     assert set(starts.working.shares) == {"input power", "seconds to full speed"}
+
+
+def test_what_can_be_chosen_is_named_where_it_is_missing_and_what_is_taken_says_so() -> None:
+    with pytest.raises(QuantityRefused, match="IE1, IE2, IE3, IE4"):
+        work_out("iec_class", {"poles": "4", "rated_power": "1.5 kW"})
+    with pytest.raises(QuantityRefused) as refusal:
+        work_out("iec_class", {"class": "IE3", "rated_power": "1.5 kW"})
+    assert "(" not in refusal.value.sentence
+    working = work_out("air_density", {"temperature": "70 °F"}).results[0].working
+    assert working is not None
+    origins = {one.label: (one.origin, one.figure.basis) for one in working.ingredients}
+    assert origins.pop("temperature of the air") == ("", "typed")
+    assert set(origins.values()) == {("taken where nothing is typed", "assumed")}
+
+
+def test_at_the_sea_the_air_is_that_at_the_sea() -> None:
+    """US Standard Atmosphere 1976: 101,325 Pa, and that over itself."""
+    pressure, ratio = work_out("altitude_pressure", {"altitude": "0 m"}).results
+    assert pressure.figure and ratio.figure and (pressure.figure.value, ratio.figure.value) == (101325.0, 1.0)

@@ -190,3 +190,10 @@ def test_the_limits_are_those_of_chi_squared_and_each_count_of_needles_has_its_o
         # a flow of six tenths of a m³/s is a reading like any other
         assert isinstance(judged, Judgement) and len(judged.needles) == count and judged.drifts
     assert looked.places == [0, 1, 2, 3, 4]
+
+
+def test_a_level_is_that_of_the_line_at_the_last_reading() -> None:
+    judged = judge(simulated_year(SPEED_HELD, np.random.default_rng(4), LOADED), (), None, True)
+    assert isinstance(judged, Judgement) and judged.needles
+    for one in judged.needles:
+        assert one.level == pytest.approx(one.trend.at(one.days[1]), abs=1e-12)

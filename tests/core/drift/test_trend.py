@@ -98,3 +98,10 @@ def test_where_a_trend_begins_pettitt_s_test_finds_a_change(seed: int, begins: f
     assert 2 * np.exp(-6 * np.max(np.abs(walk)) ** 2 / (count**3 + count**2)) < 0.01
     assert begins - 60 < change < begins + 0.5 * (365 - begins)
     assert abs(bent_trend(time, value).start - begins) < 60
+
+
+def test_readings_of_half_a_day_have_a_trend_and_those_of_one_moment_have_none() -> None:
+    time = np.array([0.0, 0.1, 0.2, 0.3, 0.5])
+    assert robust_trend(time, 2 + 3 * time).slope == pytest.approx(3.0)
+    with pytest.raises(OutsideValidity, match="different times"):
+        robust_trend(np.zeros(5), time)

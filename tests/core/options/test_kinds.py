@@ -497,3 +497,12 @@ def test_a_set_read_at_its_hertz_is_evidence() -> None:
     }  # fmt: skip
     step = controlled("60 %", readings=[KRAUSE["document"]["readings"][0], read])
     assert step.input_power.value == pytest.approx(110) and "as read in set 2" in step.note
+
+
+@pytest.mark.parametrize("part", ["by a damper or valve", "it runs full all the same"])
+def test_one_speed_gives_part_flow_only_where_something_throttles_it(part: str) -> None:
+    """Its speed is one: with dampers a part step moves its share, without it moves all."""
+    full, less = of_kind(KRAUSE, OptionKind.ONE_SPEED, duty__part_flow=part).steps
+    ratio = less.flow.value / full.flow.value
+    assert ratio == pytest.approx(less.demand.value / full.demand.value if part.startswith("by") else 1.0, rel=0.02)
+    assert less.speed.value == pytest.approx(full.speed.value, rel=0.02)

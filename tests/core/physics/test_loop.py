@@ -207,3 +207,10 @@ def test_the_direction_decides_which_way_the_command_goes() -> None:
     up, _ = Controller(Gains(1.0, 1e9)).command(0.1, Memory(0.5), 0.1)
     down, _ = Controller(Gains(1.0, 1e9), raises=False).command(0.1, Memory(0.5), 0.1)
     assert up == pytest.approx(0.6) and down == pytest.approx(0.4)
+
+
+@pytest.mark.parametrize(
+    "seen", [Hunting(Swing.QUIET, 8.0), Hunting(Swing.DIES_AWAY, 8.0), Hunting(Swing.HUNTS), Hunting(Swing.LIVELY)]
+)
+def test_gains_are_left_where_nothing_swings_on_or_no_period_was_seen(seen: Hunting) -> None:
+    assert calmer(Gains(2.0, 5.0), seen) == Gains(2.0, 5.0)

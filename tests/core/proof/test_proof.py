@@ -165,7 +165,9 @@ def test_colder_air_after_is_corrected_where_it_was_read_both_times() -> None:
     baseline = answer.steps[0].same_flow.figure
     alike = proof(readings__0__entering="20 °C", readings__1__entering="20 °C").steps[0].same_flow.figure
     assert baseline and alike and baseline.value == pytest.approx(alike.value * 293.15 / 278.15, rel=1e-4)
-    assert "put to the air of now" in plain(answer.steps[0].air) and answer.steps[1].air == ()
+    assert "put to the air of now, +" in plain(answer.steps[0].air) and answer.steps[1].air == ()
+    warmer = proof(readings__0__entering="5 °C", readings__1__entering="20 °C").steps[0].air
+    assert "put to the air of now, +" not in plain(warmer)
 
 
 def test_what_else_changed_comfort_and_a_logger_are_told_apart_from_energy() -> None:

@@ -302,3 +302,29 @@ def test_a_carrier_says_what_it_costs(carrier: str, words: str) -> None:
     assert (
         drive is not None and drive.carrier.working and any(words in remark for remark in drive.carrier.working.remarks)
     )
+
+
+@pytest.mark.parametrize(
+    ("drive", "words"),
+    [
+        ({"shape": "square"}, "Square: a few watts less"),
+        ({"shape": "straight"}, "Straight: carries its load at every speed"),
+        ({}, "Straight: carries its load at every speed"),
+        ({"trim": "-5 %"}, "fewer watts at part load, more slip"),
+    ],
+)
+def test_the_shape_of_volts_over_hertz_is_told_as_it_is_set(drive: dict[str, Any], words: str) -> None:
+    told = json.dumps(setup(HALL, setup__drive=drive).model_dump(mode="json"), ensure_ascii=False)
+    assert words in told.replace('", "', "").replace('["', "")
+    assert ("Square:" in told) is (drive.get("shape") == "square")
+
+
+@pytest.mark.parametrize("unread", ["airflow", "static"])
+def test_a_static_tells_a_flow_only_where_flow_and_static_were_read_before(unread: str) -> None:
+    """Half of what it stands on is not enough."""
+    field = {"airflow": ("airflow",), "static": ("supply_static", "return_static", "total_static")}[unread]
+    readings = [{key: value for key, value in one.items() if key not in field} for one in HALL["document"]["readings"]]
+    trial = {"id": "s1", "step": "s2", "frequency": "29 Hz", "static": "127 Pa"}
+    for command in setup(HALL, readings=readings, setup__trials=[trial]).commands:
+        for told in command.trials:
+            assert told.flow is None and "only where one flow and its static were read before" in told.by

@@ -103,3 +103,11 @@ def test_a_blower_table() -> None:
         table.flow("turbo", 50.0)
     state = blower_table_state(charts)
     assert state and "counts as external" in state.questions[0] and len(state.columns) == 3
+
+
+def test_empty_cells_at_the_end_of_a_row_are_none_and_a_short_row_is_filled() -> None:
+    """What a spreadsheet leaves behind: separators after the last value, and rows that end early."""
+    grid = read_grid("cfm;208;230\n1600;3.9;3.6;;\n1800;4.5\n2000;;4.8")
+    assert grid.rows == ((1600.0, (3.9, 3.6)), (1800.0, (4.5, None)), (2000.0, (None, 4.8)))
+    with pytest.raises(ChartRefused, match="3 cells under 2 heads"):
+        read_grid("cfm;208;230\n1600;3.9;;3.6\n1800;4.5;4.2")

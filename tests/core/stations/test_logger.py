@@ -92,3 +92,12 @@ def test_two_days_that_differ_tell_next_to_nothing() -> None:
     share = np.where(seconds < DAY, 0.4, 0.6)
     told = logged_year(Log(seconds, np.where((seconds % 1800) < 1800 * share, 4.0, 0.0), LoggedKind.AMPS))
     assert told.run_fraction.value == pytest.approx(0.5, abs=0.01) and told.spread == pytest.approx(1.0, abs=0.02)
+
+
+def test_the_bars_hold_all_of_the_running_time_from_nothing_to_the_highest() -> None:
+    """By hand: ten bars of a tenth each; a load that fills no bar but its own."""
+    bars = logger._bars(np.array([1.0, 1.0, 9.5]), np.array([2.0, 2.0, 1.0]), 10.0)
+    assert [(bar.low, bar.high) for bar in bars] == [
+        pytest.approx((place / 10, (place + 1) / 10)) for place in range(10)
+    ]
+    assert [bar.share for bar in bars] == pytest.approx([0, 0.8, 0, 0, 0, 0, 0, 0, 0, 0.2])

@@ -32,6 +32,8 @@ AIR_HEAT = 1210.0
 """Heat that a cubic metre of room air takes to warm by one kelvin, J."""
 SOUND_PER_DECADE = 50.0
 """Rise of a fan's sound level for ten times the speed, dB. Common practice: the fan laws of sound."""
+AT_REST_SHARE = 0.006
+"""What a drive's electronics take while its motor stands, over its rated power. Our judgement, no source."""
 QUIET_DB = 20.0
 LINK_FACTOR = math.sqrt(2)
 NOTHING_YET = Memory()
@@ -294,8 +296,8 @@ def _electric(plant: Plant, told: Told, state: State) -> dict[str, float | bool]
 
 
 def drive_input_at_rest(drive: Drive) -> float:
-    """What a drive takes while its motor stands, W: its electronics alone. Our judgement, no source."""
-    return 0.006 * float(drive.rated_power_w)
+    """What a drive takes while its motor stands, W: its electronics alone. Our judgement, as ``AT_REST_SHARE``."""
+    return AT_REST_SHARE * float(drive.rated_power_w)
 
 
 def _electronic_electric(plant: Plant, told: Told, state: State) -> dict[str, float | bool]:
