@@ -1,4 +1,4 @@
-"""Numbers that the core's modules name: each stands a second time in a list, so that none is changed by a slip, and none is added
+"""Numbers that the modules of core and formats name: each stands a second time in a list, so that none is changed by a slip, and none is added
 without being entered. What the list cannot say is whether they are right: published ones are held against their sources where they
 are used, judged ones against the second populations under ``benchmarks``.
 """
@@ -11,7 +11,8 @@ from collections.abc import Iterator
 from itertools import pairwise
 from pathlib import Path
 
-CORE = Path(__file__).resolve().parents[2] / "src" / "modest_rotor" / "core"
+ROOT = Path(__file__).resolve().parents[2] / "src" / "modest_rotor"
+FOLDERS = ("core", "formats")
 LIST = Path(__file__).with_name("named_numbers.csv")
 JUDGED = ("judgement", "ommon practice", "no source")
 """What the words below a constant say where nothing published stands behind it."""
@@ -20,8 +21,8 @@ JUDGED = ("judgement", "ommon practice", "no source")
 def of_the_code() -> dict[str, tuple[str, str]]:
     """What every assignment of a module says in numbers, in the order of its text, by module and names; and whether it is judged."""
     found: dict[str, tuple[str, str]] = {}
-    for path in sorted(CORE.rglob("*.py")):
-        module = ".".join(path.relative_to(CORE).with_suffix("").parts)
+    for path in sorted(one for folder in FOLDERS for one in (ROOT / folder).rglob("*.py")):
+        module = ".".join(path.relative_to(ROOT).with_suffix("").parts)
         body = ast.parse(path.read_text(encoding="utf-8")).body
         for node, after in pairwise([*body, ast.Pass()]):
             if not isinstance(node, ast.Assign | ast.AnnAssign) or node.value is None:

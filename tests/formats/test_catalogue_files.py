@@ -130,3 +130,10 @@ def test_words_that_a_spreadsheet_would_run_are_defused() -> None:
     assert product is not None
     assert ",'=1+1" in write_csv((product,))
     assert read_catalogue(write_csv((product,))).products[0].note == "=1+1"
+
+
+def test_what_is_new_replaced_and_the_same_is_told_apart() -> None:
+    one, two, three, *_ = read_catalogue(SHIPPED).products
+    other = two.model_copy(update={"note": "another word"})
+    told = propose(read_catalogue(write_json((one, other, three))), (one, two))
+    assert (told.unchanged, told.replaced, told.new) == ([one.code], [two.code], [three.code])

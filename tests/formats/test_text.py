@@ -6,7 +6,7 @@ import pytest
 
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.estimate import COVERAGE_95, measured
-from modest_rotor.core.phrase import as_typed, figure
+from modest_rotor.core.phrase import Figure, as_typed, figure
 from modest_rotor.formats.text import written
 
 
@@ -29,3 +29,18 @@ def test_a_small_flow_keeps_two_figures() -> None:
 def test_what_was_typed_is_told_as_typed_with_a_unit_where_none_was(quantity: str, typed: str, told: str) -> None:
     entry = read_entry(quantity, typed, "si")
     assert written(as_typed(quantity, entry, "plate"), "si") == told
+
+
+@pytest.mark.parametrize(
+    ("low", "high", "told"),
+    [
+        (1.7, 3.02, "1.7 to 3.0 years"),
+        (11.24, 36.4, "11.0 to 36.0 years"),
+        (0.31, 0.84, "0.3 to 0.8 years"),
+        (104.0, 350.0, "100 to 350 years"),
+        (3.0, None, "3.0 years or more"),
+    ],
+)
+def test_a_range_is_told_to_two_figures_of_its_larger_end(low: float, high: float | None, told: str) -> None:
+    figure = Figure(quantity="payback", value=high or low, low=low, high=high)
+    assert written(figure, "si") == told
