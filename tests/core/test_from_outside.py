@@ -9,8 +9,6 @@ from itertools import pairwise
 import numpy as np
 import psychrolib
 import pytest
-from CoolProp.CoolProp import PropsSI
-from CoolProp.HumidAirProp import HAPropsSI
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from scipy import stats
@@ -24,6 +22,7 @@ from modest_rotor.core.physics.medium import air_density, air_heat_per_flow, sta
 from modest_rotor.core.physics.system import fit_system
 from modest_rotor.core.setup.balancing import Outcome, Tried, advise
 from modest_rotor.core.standards.motors import voltage_unbalance
+from tests.core.coolprop import of_moist_air, of_water
 from tests.core.options.test_kinds import of_kind
 from tests.core.rules.test_safety import THREE_PHASE_FAN
 
@@ -45,20 +44,22 @@ def test_density_of_moist_air_is_psychrolib_s(celsius: float, humidity: float, m
     assert air_density(celsius, pressure, humidity) == pytest.approx(again, rel=1e-3), "the ideal gas, to a thousandth"
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize(("celsius", "humidity"), [(10.0, 0.0), (21.1, 0.0), (21.1, 0.01), (40.0, 0.015)])
 def test_heat_of_a_flow_of_air_is_coolprop_s(celsius: float, humidity: float) -> None:
     """Enthalpy of moist air a kelvin apart over its volume, by real gases: 0.5 %."""
     at = ("T", celsius + 273.15, "P", 101_325.0, "W", humidity)
     up = ("T", celsius + 274.15, "P", 101_325.0, "W", humidity)
-    per_volume = (HAPropsSI("H", *up) - HAPropsSI("H", *at)) / HAPropsSI("V", *at)
+    per_volume = (of_moist_air("H", *up) - of_moist_air("H", *at)) / of_moist_air("V", *at)
     assert air_heat_per_flow(celsius, 101_325.0, humidity) == pytest.approx(per_volume, rel=5e-3)
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("celsius", [2.5, 7.0, 22.0, 44.0, 63.0, 85.0])
 def test_water_between_the_rows_is_coolprop_s(celsius: float) -> None:
     density, heat = water_properties(celsius)
-    assert density == pytest.approx(PropsSI("D", "T", celsius + 273.15, "P", 101_325.0, "Water"), rel=4e-4)
-    assert heat == pytest.approx(PropsSI("C", "T", celsius + 273.15, "P", 101_325.0, "Water"), rel=1.5e-3)
+    assert density == pytest.approx(of_water("D", "T", celsius + 273.15, "P", 101_325.0, "Water"), rel=4e-4)
+    assert heat == pytest.approx(of_water("C", "T", celsius + 273.15, "P", 101_325.0, "Water"), rel=1.5e-3)
 
 
 def test_constants_of_statistics_are_scipy_s() -> None:

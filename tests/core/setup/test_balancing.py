@@ -30,23 +30,21 @@ class Simulated:
         return self.off * float(self.load.at_motor_speed(speed).flow)
 
 
-MACHINES = list(
-    itertools.product(
-        (Wheel.FORWARD_CURVED, Wheel.BACKWARD_INCLINED, Wheel.AXIAL),
-        (0.0, 20.0, 60.0),
-        (0.8, 1.0, 1.25),
-        (-0.1, 0.0, 0.15),
-    )
-)
+STRAYS = list(itertools.product((0.0, 20.0, 60.0), (0.8, 1.0, 1.25), (-0.1, 0.0, 0.15)))
+"""Fixed pressure, leaks and slip by which the real machine strays from the expected one."""
 
 
 @pytest.mark.parametrize("target", [0.45, 0.6, 0.8])
-@pytest.mark.parametrize("machine", MACHINES, ids=str)
-def test_at_most_four_readings_on_every_simulated_machine(
-    machine: tuple[Wheel, float, float, float], target: float
-) -> None:
+@pytest.mark.parametrize("wheel", [Wheel.FORWARD_CURVED, Wheel.BACKWARD_INCLINED, Wheel.AXIAL])
+def test_at_most_four_readings_on_every_simulated_machine(wheel: Wheel, target: float) -> None:
     """The issue's own limit. The expected curve is that of a free duct; the real one has fixed pressure, leaks and slip."""
-    real = Simulated(*machine)
+    assert len(STRAYS) == 27
+    for stray in STRAYS:
+        balance(Simulated(wheel, *stray), target)
+
+
+def balance(real: Simulated, target: float) -> None:
+    """Read, and set anew as advised, until it is inside or cannot be."""
     rng = np.random.default_rng(7)
     tried: list[Tried] = []
     for _ in range(MOST_READINGS + 1):

@@ -11,7 +11,6 @@ from itertools import pairwise
 
 import numpy as np
 import pytest
-from CoolProp.CoolProp import PropsSI
 from fluids import CSA_motor_efficiency, VFD_efficiency
 
 from modest_rotor.core.errors import OutsideValidity
@@ -19,6 +18,7 @@ from modest_rotor.core.physics.traverse import LOG_LINEAR_DIAMETER, LOG_TCHEBYCH
 from modest_rotor.core.standards.motors import W_PER_HP, locked_rotor_current_a, unbalance_derating
 from modest_rotor.core.standards.wiring import overload_setting_a, wiring_current_a
 from modest_rotor.core.tables import Row, read_table
+from tests.core.coolprop import of_water
 
 ATMOSPHERE_PA = 101_325.0
 LEFT_OUT = {"units": {"offset"}}
@@ -242,13 +242,14 @@ def test_the_ladder_of_efficiencies_and_the_least_two_rungs_down() -> None:
     assert tuple(float(r["minimum"]) for r in rows) == (*LADDER, *BELOW_THE_LADDER)[2:]
 
 
+@pytest.mark.slow
 def test_water() -> None:
     """CoolProp's IAPWS-95 at one atmosphere; at 0 and 100 °C, the edges of liquid, just inside. Printed to 0.01 kg/m³ and 0.1 J/kg K."""
     for row in read_table("water_properties"):
         celsius, density, heat = floats(row, "temperature", "density", "specific_heat")
         kelvin = 273.15 + min(max(celsius, 0.01), 99.9)
-        assert density == pytest.approx(PropsSI("D", "T", kelvin, "P", ATMOSPHERE_PA, "Water"), abs=0.08), row
-        assert heat == pytest.approx(PropsSI("C", "T", kelvin, "P", ATMOSPHERE_PA, "Water"), abs=1.0), row
+        assert density == pytest.approx(of_water("D", "T", kelvin, "P", ATMOSPHERE_PA, "Water"), abs=0.08), row
+        assert heat == pytest.approx(of_water("C", "T", kelvin, "P", ATMOSPHERE_PA, "Water"), abs=1.0), row
 
 
 def test_drives() -> None:
