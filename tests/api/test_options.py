@@ -87,6 +87,17 @@ def test_an_option_is_added_with_its_own_copy_of_the_product(client: TestClient,
     assert len(undone["assessment"]["options"]["options"]) == 4
 
 
+def test_a_product_of_another_kind_is_refused_by_the_server_too(client: TestClient, job: StoredJob) -> None:
+    client.put("/api/catalogue/test-motor", json={"product": MOTOR})
+    for kind in ("external-rotor fan", "same kind"):
+        assert "test-motor" not in {one["code"] for one in client.get("/api/catalogue", params={"kind": kind}).json()}
+    taps = client.get("/api/catalogue", params={"kind": "electronic, torque taps"}).json()
+    assert [one["code"] for one in taps] == ["test-motor"]
+    refused = post(client, job, "options", kind="circulator, constant speed", code="test-motor")
+    assert refused.status_code == 422 and "cannot stand for this kind" in refused.json()["sentence"]
+    assert len(seen(client, job)["document"]["options"]["considered"]) == 3
+
+
 def test_a_stop_is_answered_for_by_name_and_reason_or_not_at_all(client: TestClient, job: StoredJob) -> None:
     post(client, job, "changes", path="options/fitting/listing_allows", value="no", units="si")
     assert option(seen(client, job), "C")["stop"]
@@ -102,7 +113,9 @@ def test_a_stop_is_answered_for_by_name_and_reason_or_not_at_all(client: TestCli
 
 def test_a_stop_that_nobody_may_waive_is_refused(client: TestClient, job: StoredJob) -> None:
     client.put("/api/catalogue/test-motor", json={"product": MOTOR})
-    view = post(client, job, "options", kind="electronic", code="test-motor").json()  # 230 V; 110 V were measured
+    view = post(
+        client, job, "options", kind="electronic, torque taps", code="test-motor"
+    ).json()  # 230 V; 110 V measured
     wrong = option(view, "E")
     assert wrong["stop"]
     answer = post(client, job, "waivers", option=wrong["id"], check="volts", name="Anybody", reason="it will do")

@@ -12,6 +12,7 @@ from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import JobView, Step, Words, view
 from modest_rotor.core.changes import next_id, value_at
 from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.options.suiting import suits
 from modest_rotor.core.stations.options import OptionKind
 from modest_rotor.core.stations.product import Product
 from modest_rotor.formats.catalogue_files import (
@@ -55,9 +56,10 @@ class OptionIn(Step):
 
 @router.get("/catalogue")
 @with_connection
-def products() -> tuple[Product, ...]:
-    """Every entry."""
-    return catalogue.all_products()
+def products(kind: OptionKind | None = None) -> tuple[Product, ...]:
+    """Every entry; with ``kind`` those that can stand for that kind of option."""
+    every = catalogue.all_products()
+    return every if kind is None else tuple(product for product in every if suits(kind, product))
 
 
 @router.get("/catalogue/schema")
@@ -127,6 +129,10 @@ def consider(job_id: int, option: OptionIn) -> Response:
     if option.kind is OptionKind.KEEP:
         raise ChangeRefused("The machine put right is the yardstick of every job; it needs no second column.")
     product = catalogue.product(option.code) if option.code else None
+    if product is not None and not suits(option.kind, product):
+        raise ChangeRefused(
+            f"{product.name} cannot stand for this kind; nothing was added. Choose another, or none yet."
+        )
     stored = jobs.load(job_id)
     items: list[dict[str, Any]] = value_at(stored.job, "options/considered")
     new = {"id": next_id(items), "kind": option.kind, "product": product.model_dump(mode="json") if product else None}

@@ -79,7 +79,7 @@ def mark(job_id: int, said: MarkIn) -> Response:
 @router.post("/jobs/{job_id}/waivers", response_model=JobView)
 @with_connection
 def waive(job_id: int, said: WaiverIn) -> Response:
-    """Answer for a stop, by name and with a reason; three stops nobody can answer for."""
+    """Answer for a stop, by name and with a reason; some nobody can answer for."""
     job = jobs.load(job_id).job
     speaker = _speaker(said.name)
     return _kept(job_id, said, answer_for_stop(job, assess_job(job), said.option, said.check, said.reason, speaker))

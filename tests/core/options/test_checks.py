@@ -2,13 +2,18 @@
 
 from __future__ import annotations
 
+from importlib.resources import files
 from typing import Any
 
 import pytest
 
 from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.suiting import suits
+from modest_rotor.core.stations.product import Product
 from modest_rotor.core.tables import read_table
+from modest_rotor.formats.catalogue_files import read_catalogue
 from modest_rotor.store.solving import NewestKept, fit_of
 from tests.jobs import KRAUSE, as_loaded, assessed, changed, option
 
@@ -112,11 +117,11 @@ def test_a_check_on_both_sides_of_its_line(
     assert found.question and found.source and found.sentence
 
 
-def test_three_stops_nobody_can_answer_for_and_the_table_says_so() -> None:
+def test_some_stops_nobody_can_answer_for_and_the_table_says_so() -> None:
     """A start switch on a drive, line volts on a low-voltage tap, a voltage link that does not match; and what is for another
-    machine altogether, or for another rotor."""
+    machine altogether, for another rotor, or a product of another kind."""
     nobody = {row["check"] for row in read_table("fit_checks") if row["waived"] == "nobody"}
-    assert nobody == {"volts", "line_on_tap", "start_switch", "machine", "built"}
+    assert nobody == {"volts", "line_on_tap", "start_switch", "machine", "built", "product"}
 
 
 def test_a_stop_withholds_every_number_until_somebody_answers_for_it() -> None:
@@ -200,3 +205,41 @@ def test_without_a_product_the_rating_of_the_plate_is_judged_softly() -> None:
     one = option(assessed(KRAUSE, options=asked), "B")
     load = next(check for check in one.checks if check.check == "load")
     assert load.fits == "fits with work" and one.stop is None
+
+
+STAND_FOR = {
+    "psc-": {"same kind"},
+    "etq-": {"electronic, torque taps"},
+    "eaf-": {"electronic, airflow held"},
+    "esg-": {"electronic", "fans slowed together"},
+    "edl-": {"electronic", "fans slowed together"},
+    "e1s-": {"electronic", "fans slowed together", "electronic, one speed"},
+    "ind-": {"same kind", "drive"},
+    "drv-": {"drive", "capacitor motor on a controller"},
+    "reg-": {"voltage regulator"},
+    "ecf-": {"external-rotor fan"},
+    "wrc-": {"circulator, constant speed", "circulator, constant pressure", "circulator, proportional pressure"},
+}
+"""What each family of the shipped catalogue can stand for, by the beginning of its codes. Common practice, no source."""
+
+
+def test_a_product_stands_for_its_own_kinds_alone() -> None:
+    shipped = read_catalogue(files("modest_rotor.demo").joinpath("catalogue.csv").read_text(encoding="utf-8")).products
+    assert {product.code[:4] for product in shipped} == STAND_FOR.keys()
+    for product in shipped:
+        assert {str(kind) for kind in OptionKind if suits(kind, product)} == STAND_FOR[product.code[:4]], product.code
+
+
+def test_what_an_entry_does_not_say_is_no_reason_against_it() -> None:
+    bare = Product.model_validate({"code": "bare", "type": "motor", "name": "bare"})
+    assert suits(OptionKind.TORQUE, bare) and suits(OptionKind.ONE_SPEED, bare) and suits(OptionKind.SAME_KIND, bare)
+    assert not suits(OptionKind.DRIVE, bare) and not suits(OptionKind.EC_FAN, bare)
+
+
+def test_a_pump_is_no_electronic_motor_whoever_says_so() -> None:
+    """In a file as well: nothing is worked out with it, and nobody can answer for it."""
+    pump = {"code": "wrc", "type": "pump", "name": "A circulator", "rated_power": "65 W"}
+    waiver = {"id": "w1", "option": "one", "check": "product", "who": "Anybody", "reason": "it will do"}
+    asked = {"considered": [{"id": "one", "kind": "electronic", "product": pump}], "waivers": [waiver]}
+    one = option(assessed(KRAUSE, options=asked), "B")
+    assert one.stop == "Is its product of this kind?" and one.energy.figure is None

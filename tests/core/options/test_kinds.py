@@ -262,6 +262,31 @@ def test_a_wheel_left_at_its_size_changes_nothing(kind: OptionKind) -> None:
         assert step.speed.value == pytest.approx(today.speed.value, rel=1e-3)
 
 
+def test_a_throttle_taken_out_gives_the_flow_of_the_opened_system() -> None:
+    """By hand on a circuit without lift, p = k q²: with half of the pressure lost at the throttle k halves, so at the new point
+    p ÷ q² is half of what it was; more flow is told as more than asked for, and a part step keeps the flow that it had."""
+    kept = option(assessed(PUMP, duty__system_exponent="2"), "A").steps
+    half = f"{kept[0].pressure.value / 2000:.3f} kPa"
+    full, part = of_kind(PUMP, OptionKind.THROTTLE_OUT, own={"throttle_drop": half}, duty__system_exponent="2").steps
+    before = kept[0].pressure.value / kept[0].flow.value ** 2
+    assert full.flow.value > 1.05 * kept[0].flow.value
+    assert full.pressure.value / full.flow.value**2 == pytest.approx(before / 2, rel=0.01)
+    assert "more flow than asked for" in full.note and "more flow" not in part.note
+    assert part.flow.value == pytest.approx(kept[1].flow.value, rel=0.03)
+    for own, words in (({}, "pressure lost at the throttle"), ({"throttle_drop": "900 kPa"}, "cannot take more than")):
+        waits = of_kind(PUMP, OptionKind.THROTTLE_OUT, own=own).steps
+        assert waits[0].flow is None and words in waits[0].note
+
+
+@pytest.mark.parametrize(
+    ("data", "kind"),
+    [(PUMP, OptionKind.EC_FAN), *((KRAUSE, kind) for kind in OptionKind if kind.name.startswith("CIRCULATOR"))],
+)
+def test_a_fan_is_no_pump_and_a_circulator_no_fan(data: dict[str, Any], kind: OptionKind) -> None:
+    one = of_kind(data, kind)
+    assert one.stop == "Is it for this kind of machine?" and one.energy.figure is None
+
+
 def test_a_trim_takes_flow_with_diameter_and_power_with_its_cube_but_for_the_motor_s_slip() -> None:
     """On a circuit without lift: q ∝ d, P ∝ d³; the lighter loaded motor runs a little faster. Affinity laws; ANSI/HI."""
     one = of_kind(PUMP, OptionKind.TRIM, own={"diameter_share": "90 %"}, duty__system_exponent="2")

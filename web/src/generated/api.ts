@@ -885,7 +885,7 @@ export interface paths {
         };
         /**
          * Products
-         * @description Every entry.
+         * @description Every entry; with ``kind`` those that can stand for that kind of option.
          */
         get: operations["products_api_catalogue_get"];
         put?: never;
@@ -1531,7 +1531,7 @@ export interface paths {
         put?: never;
         /**
          * Waive
-         * @description Answer for a stop, by name and with a reason; three stops nobody can answer for.
+         * @description Answer for a stop, by name and with a reason; some nobody can answer for.
          */
         post: operations["waive_api_jobs__job_id__waivers_post"];
         delete?: never;
@@ -11711,7 +11711,9 @@ export interface operations {
     };
     products_api_catalogue_get: {
         parameters: {
-            query?: never;
+            query?: {
+                kind?: components["schemas"]["OptionKind"] | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -11725,6 +11727,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Product"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
                 };
             };
         };

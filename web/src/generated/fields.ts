@@ -1968,7 +1968,7 @@ export const fields = {
   "options/considered/*/throttle_drop": {
     "label": "Pressure at the throttle",
     "help": true,
-    "quantity": "pressure",
+    "quantity": "throttle_drop",
     "basis": "measured"
   },
   "options/considered/*/set_pressure": {

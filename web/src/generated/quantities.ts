@@ -334,6 +334,33 @@ export const quantities = {
     ],
     "letters": false
   },
+  "throttle_drop": {
+    "label": "pressure lost at a throttle",
+    "ip": {
+      "unit": "in. w.g.",
+      "factor": 0.004014630786618261,
+      "offset": -0.0,
+      "decimals": 3
+    },
+    "si": {
+      "unit": "Pa",
+      "factor": 1.0,
+      "offset": -0.0,
+      "decimals": 0
+    },
+    "typed_units": [
+      "Pa",
+      "kPa",
+      "mbar",
+      "bar",
+      "in. w.g.",
+      "mm w.g.",
+      "psi",
+      "ft w.",
+      "m w."
+    ],
+    "letters": false
+  },
   "static_lift": {
     "label": "static lift",
     "ip": {

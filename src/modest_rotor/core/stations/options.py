@@ -71,7 +71,9 @@ class Considered(Identified):
     diameter_share: Entry | None = asked(
         "diameter_share", "Impeller's diameter", "estimated", "Against today's; empty: just enough."
     )
-    throttle_drop: Entry | None = asked("pressure", "Pressure at the throttle", "measured", "Lost there at full flow.")
+    throttle_drop: Entry | None = asked(
+        "throttle_drop", "Pressure at the throttle", "measured", "Lost there at full flow."
+    )
     set_pressure: Entry | None = asked(
         "pump_differential", "Pressure that is set", "typed", "Empty: today's at full flow."
     )

@@ -12,31 +12,15 @@ type Kind = Schemas["OptionKind"];
 
 const KINDS = fields["options/considered/*/kind"].choices.filter((kind) => kind !== "keep") as Kind[];
 
-/** The kinds of option that a product can stand for. */
-function suits(kind: Kind, product: Product): boolean {
-  const electronic = product.type === "motor" && product.motor_kind === "electronic";
-  if (kind === "same kind") return product.type === "motor" && !electronic;
-  if (kind === "electronic, torque taps") return electronic && product.holds === "torque";
-  if (kind === "electronic, airflow held")
-    return (electronic || product.type === "module") && product.holds === "airflow";
-  if (kind === "electronic" || kind === "fans slowed together") return electronic && product.holds === "speed";
-  if (kind === "electronic, one speed") return electronic && product.command === "switched line";
-  if (kind === "external-rotor fan") return product.type === "fan";
-  if (kind === "drive") return product.type === "drive" || product.motor_kind === "three-phase";
-  if (kind === "capacitor motor on a controller") return product.type === "drive";
-  if (kind === "voltage regulator") return product.type === "regulator";
-  return kind.startsWith("circulator") && product.type === "pump";
-}
-
 /** One more option: its kind, and a product of the catalogue where one is named. */
 export function AddOption({ close }: { close: () => void }) {
   const { desk } = useJob();
   const [kind, setKind] = useState<Kind | null>(null);
   const products = useQuery<readonly Product[], Refused>({
-    queryKey: ["catalogue"],
-    queryFn: () => taken(api.GET("/api/catalogue")),
+    queryKey: ["catalogue", kind],
+    queryFn: () => taken(api.GET("/api/catalogue", { params: { query: { kind } } })),
+    enabled: kind !== null,
   });
-  const fitting = kind ? (products.data ?? []).filter((product) => suits(kind, product)) : [];
   const add = async (code: string | null) => {
     if (!kind) return;
     await desk.consider(kind, code);
@@ -62,7 +46,7 @@ export function AddOption({ close }: { close: () => void }) {
             <Press type="button" textAlign="left" fontWeight={400} onClick={() => void add(null)}>
               none yet: a typical one of the plate’s rating
             </Press>
-            {fitting.map((product) => (
+            {(products.data ?? []).map((product) => (
               <Press
                 key={product.code}
                 type="button"

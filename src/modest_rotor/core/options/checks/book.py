@@ -12,6 +12,7 @@ from modest_rotor.core.stations.statement import standing
 
 CHECKS: tuple[Callable[[Place], FitCheck | None], ...] = (
     electrical.machine,
+    electrical.product,
     mechanical.data_sheet,
     mechanical.listing,
     electrical.start_switch,

@@ -5,6 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.checks.place import ELECTRONIC_MOTOR, WHOLE_MACHINE, FitCheck, Fits, Place, check
 from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.suiting import suits
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.product import CommandKind, Product, ProductType
@@ -38,6 +39,13 @@ def machine(place: Place) -> FitCheck | None:
     if place.kind in FOR_CAPACITOR_MOTORS and motor not in (MotorKind.SPLIT_CAPACITOR, MotorKind.SINGLE_PHASE):
         return check("machine", Fits.CANNOT, "It is for a motor with a run capacitor, which this one has not.")
     return None
+
+
+def product(place: Place) -> FitCheck | None:
+    """Whether the product is of the kind that it is considered for."""
+    if place.product is None or suits(place.kind, place.product):
+        return None
+    return check("product", Fits.CANNOT, f"{place.product.name} is none: it cannot stand for this kind.")
 
 
 def volts(place: Place) -> FitCheck | None:
