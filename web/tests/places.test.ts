@@ -89,7 +89,10 @@ describe("stations", () => {
   });
 
   it("keep waiting where the log still waits, and where there is none", () => {
-    expect(told({ log: ["waits for a week"], drifts: false })[1]).toMatchObject({ waits: true, severity: null });
+    expect(told({ log: ["waits for a week"], log_waits: true, drifts: false })[1]).toMatchObject({
+      waits: true,
+      severity: null,
+    });
     expect(told({ log: [] })[1]).toBe(rail[1]);
     expect(told({})[1]).toBe(rail[1]);
   });

@@ -118,6 +118,7 @@ class JobHead(BaseModel):
     document: JobDocument
     signed: tuple[SignedLine, ...] = ()
     log: Phrase = Field(default=(), description="what the machine's readings over time say, in a few words")
+    log_waits: bool = Field(default=False, description="whether the machine's log waits for readings")
     drifts: bool = False
     thrown: datetime | None = Field(default=None, description="when it was thrown away, where it was")
 
@@ -257,6 +258,7 @@ def view(stored: StoredJob, status: int = 200, whole: bool = False) -> Response:
         document=job.document,
         signed=signed_lines(stored.id),
         log=told.rail,
+        log_waits=told.waits,
         drifts=told.drifts,
         thrown=stored.thrown,
     )

@@ -202,9 +202,10 @@ class Told:
     rail: Phrase
     drifts: bool = False
     due: datetime | None = None
+    waits: bool = False
 
 
-NOTHING_TOLD = Told(("waits for readings",))
+NOTHING_TOLD = Told(("waits for readings",), waits=True)
 NOT_JUDGED = Told(("cannot be judged: a fault of this program, which was noted down",))
 
 

@@ -4855,11 +4855,13 @@ export interface components {
          * Identity
          * @description One question of the identification, answered as far as it can be.
          *
+         *     :param about: what it is about, by which a page knows where it stands.
          *     :param share: how sure the answer is, 0 to 1; absent where it is not a matter of likelihood.
          *     :param alternatives: what else it could be. :param ask: the reading that would settle it.
          *     :param motor_kind: the kind found, ready to be put on the plate.
          */
         Identity: {
+            about: components["schemas"]["Told"];
             /** Question */
             question: string;
             /** Answer */
@@ -5157,6 +5159,12 @@ export interface components {
              * @default []
              */
             log: (string | components["schemas"]["Figure"])[];
+            /**
+             * Log Waits
+             * @description whether the machine's log waits for readings
+             * @default false
+             */
+            log_waits: boolean;
             /**
              * Drifts
              * @default false
@@ -9348,6 +9356,12 @@ export interface components {
             /** Working */
             working: string | null;
         };
+        /**
+         * Told
+         * @description What an answer of the identification is about.
+         * @enum {string}
+         */
+        Told: "terminals" | "poles" | "windings" | "ground" | "other_lead" | "speeds" | "kind" | "relay" | "both_ends" | "outer_rotor";
         /**
          * TopicLine
          * @description How a topic stands: answers, the right ones, meters whose last answer was wrong, and experiments that were tried.

@@ -49,7 +49,7 @@ export function railOf(view: JobHead, rail: Schemas["RailEntry"][]): Schemas["Ra
       ? {
           ...entry,
           phrase: view.log ?? [],
-          waits: String((view.log ?? [])[0]).startsWith("waits"),
+          waits: view.log_waits ?? false,
           severity: view.drifts ? "caution" : null,
         }
       : entry,

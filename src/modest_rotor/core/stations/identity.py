@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import itertools
 from collections.abc import Iterator
+from enum import StrEnum
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.kinds import PARTS, LikelyKind, likely_kinds
@@ -22,14 +23,31 @@ AUXILIARY_LEAP = 1.5
 ORDER_WORDS = ("highest speed", "lowest speed")
 
 
+class Told(StrEnum):
+    """What an answer of the identification is about."""
+
+    TERMINALS = "terminals"
+    POLES = "poles"
+    WINDINGS = "windings"
+    GROUND = "ground"
+    OTHER_LEAD = "other_lead"
+    SPEEDS = "speeds"
+    KIND = "kind"
+    RELAY = "relay"
+    BOTH_ENDS = "both_ends"
+    OUTER_ROTOR = "outer_rotor"
+
+
 class Identity(Frozen):
     """One question of the identification, answered as far as it can be.
 
+    :param about: what it is about, by which a page knows where it stands.
     :param share: how sure the answer is, 0 to 1; absent where it is not a matter of likelihood.
     :param alternatives: what else it could be. :param ask: the reading that would settle it.
     :param motor_kind: the kind found, ready to be put on the plate.
     """
 
+    about: Told
     question: str
     answer: Phrase
     share: float | None = None
@@ -69,6 +87,7 @@ def _hermetic(asked: Identification) -> Iterator[Identity]:
         return
     grounded = asked.to_ground is not None and asked.to_ground.si < LEAST_GROUND_OHM
     yield Identity(
+        about=Told.TERMINALS,
         question="Terminals of a sealed machine",
         answer=(
             "Pins of a sealed shell can blow out with hot oil and refrigerant: face clear, cover held on while power is on. Power"
@@ -101,7 +120,7 @@ def _poles(asked: Identification) -> Iterator[Identity]:
     try:
         found = possible_poles(asked.speed.si, asked.frequency.si, asked.loading == "lightly loaded")
     except OutsideValidity as refusal:
-        yield Identity(question=question, answer=(refusal.sentence,), doubtful=True)
+        yield Identity(about=Told.POLES, question=question, answer=(refusal.sentence,), doubtful=True)
         return
     best, *rest = found
     sure = best.share >= SURE_SHARE
@@ -111,6 +130,7 @@ def _poles(asked: Identification) -> Iterator[Identity]:
         else "Read the speed once more, lightly loaded, on the highest tap: a loaded tap can look like another pole count."
     )
     yield Identity(
+        about=Told.POLES,
         question=question,
         answer=_pole_words(best),
         share=best.share,
@@ -131,6 +151,7 @@ def _windings(asked: Identification, found: WindingReading | None) -> Iterator[I
     names = terminal_names(asked)
     words, ask, doubtful = _winding_words(found, names)
     yield Identity(
+        about=Told.WINDINGS,
         question="Windings, from three resistances",
         answer=(words,),
         ask=ask,
@@ -182,6 +203,7 @@ def _ground(asked: Identification) -> Iterator[Identity]:
         else (figure("ground_resistance", asked.to_ground.si, "measured"),)
     )
     yield Identity(
+        about=Told.GROUND,
         question="Insulation to ground",
         answer=("Insulation ", f"{words} (", *value, ")."),
         doubtful=not good,
@@ -195,7 +217,8 @@ def _speeds(leads: tuple[Lead, ...]) -> Iterator[Identity]:
     read = [lead for lead in read if lead is not other]
     if other is not None:
         yield Identity(
-            question="A lead that is perhaps no speed",
+            about=Told.OTHER_LEAD,
+        question="A lead that is perhaps no speed",
             answer=(f"{other.colour or 'One lead'} has far more resistance than the others: the auxiliary winding's, not the lowest speed.",),
             ask="See whether it goes to the capacitor; say what it is for, and it is put in its place.",
             doubtful=True,
@@ -206,7 +229,7 @@ def _speeds(leads: tuple[Lead, ...]) -> Iterator[Identity]:
     try:
         order = order_of_speeds(tuple(lead.ohms.si for lead in read if lead.ohms))
     except OutsideValidity as refusal:
-        yield Identity(question=question, answer=(refusal.sentence,), doubtful=True)
+        yield Identity(about=Told.SPEEDS, question=question, answer=(refusal.sentence,), doubtful=True)
         return
     named = [read[place].colour or f"lead {place + 1}" for place in order]
     words = f"From {ORDER_WORDS[0]} to {ORDER_WORDS[1]}: {', '.join(named)}. The most resistance is the lowest speed."
@@ -216,7 +239,7 @@ def _speeds(leads: tuple[Lead, ...]) -> Iterator[Identity]:
         if _rank(read[one]) is not None and _rank(read[other]) is not None and _rank(read[one]) > _rank(read[other])  # type: ignore[operator]
     ]
     ask = "The functions said do not go in that order: look at the leads again." if wrong else None
-    yield Identity(question=question, answer=(words,), ask=ask, doubtful=bool(wrong))
+    yield Identity(about=Told.SPEEDS, question=question, answer=(words,), ask=ask, doubtful=bool(wrong))
 
 
 def _auxiliary_lead(read: list[Lead]) -> Lead | None:
@@ -238,6 +261,7 @@ def _kind(asked: Identification, windings: WindingReading | None, phases: int | 
     best, *rest = likely_kinds(parts, windings.verdict if windings else None, phases)
     sure = best.share >= SURE_SHARE
     yield Identity(
+        about=Told.KIND,
         question="Kind, from what is on it",
         answer=(f"{best.kind[0].upper()}{best.kind[1:]}.",),
         share=best.share,
@@ -256,6 +280,7 @@ def _relay(asked: Identification) -> Iterator[Identity]:
     row = find_row("start_relays", relay=str(asked.relay_kind))
     doubtful = asked.relay == "no"
     yield Identity(
+        about=Told.RELAY,
         question="Start relay",
         answer=(f"{asked.relay_kind[0].upper()}{asked.relay_kind[1:]} relay.",),
         ask="It was said that there is none: look again." if doubtful else None,
@@ -268,6 +293,7 @@ def _built(asked: Identification) -> Iterator[Identity]:
     """What shaft and rotor ask for."""
     if asked.both_ends == "yes":
         yield Identity(
+            about=Told.BOTH_ENDS,
             question="Shaft at both ends",
             answer=("It turns a wheel at each end: its load is both of them.",),
             details=(
@@ -276,6 +302,7 @@ def _built(asked: Identification) -> Iterator[Identity]:
         )
     if asked.outer_rotor == "yes":
         yield Identity(
+            about=Told.OUTER_ROTOR,
             question="Outer rotor",
             answer=("Motor and wheel are one piece, balanced together: the whole fan is replaced.",),
         )

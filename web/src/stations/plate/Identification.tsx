@@ -30,12 +30,13 @@ const PARTS = [
 export function Identification() {
   const { view } = useJob();
   const { identity: answers } = useFound("identity");
-  const answerTo = (start: string) => answers.filter((answer) => answer.question.startsWith(start));
+  const answersOn = (...about: Schemas["Identity"]["about"][]) =>
+    about.flatMap((one) => answers.filter((answer) => answer.about === one));
   return (
     <>
       <Step title="From a speed" caution="Hands, sleeves and cords clear of the wheel.">
         <FieldGrid paths={[`${AT}/speed`, `${AT}/frequency`, `${AT}/loading`]} />
-        <Answers answers={answerTo("Poles")} />
+        <Answers answers={answersOn("poles")} />
       </Step>
       <Step
         title="From three windings"
@@ -43,7 +44,7 @@ export function Identification() {
       >
         <FieldGrid paths={[`${AT}/hermetic`]} />
         <Windings />
-        <Answers answers={[...answerTo("Terminals"), ...answerTo("Insulation"), ...answerTo("Windings")]} />
+        <Answers answers={answersOn("terminals", "ground", "windings")} />
       </Step>
       <Step title="From what is on the motor" caution="Power off: its wheel can start by itself.">
         <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px">
@@ -69,9 +70,7 @@ export function Identification() {
           ))}
         </Box>
         {view.document.identification?.relay === "yes" && <FieldGrid paths={[`${AT}/relay_kind`]} />}
-        <Answers
-          answers={[...answerTo("Kind"), ...answerTo("Start relay"), ...answerTo("Shaft"), ...answerTo("Outer rotor")]}
-        />
+        <Answers answers={answersOn("kind", "relay", "both_ends", "outer_rotor")} />
       </Step>
     </>
   );

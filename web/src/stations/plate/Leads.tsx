@@ -40,7 +40,7 @@ export function Leads() {
       <Press type="button" onClick={() => void desk.add("leads")}>
         Add a lead
       </Press>
-      <Answers answers={identity.filter((answer) => /^(Speeds|A lead)/.test(answer.question))} />
+      <Answers answers={identity.filter(({ about }) => about === "speeds" || about === "other_lead")} />
       <Box pt="14px" fontWeight={600}>
         Which call energised which tap, as it was wired
       </Box>
