@@ -184,3 +184,30 @@ def test_the_flow_that_the_design_wants_speaks_against_what_is_moved() -> None:
     design = {"target": {"airflow": "510 L/s", "rated_static": "280 Pa"}}
     short = ladder(Job.model_validate(changed(KRAUSE, readings__0__airflow="330 L/s", **design)))
     assert any("flow" in plain(phrase) for rung in short.rungs for phrase in rung.speaks_for)
+
+
+def test_a_meter_that_is_off_explains_its_own_needle_and_no_other() -> None:
+    solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False)
+    seen = {needle: Observed(0.02 * place, REPEATS[needle]) for place, needle in enumerate(READ[:6], 1)}
+    meters = [rung for rung in rank_causes(solved, seen) if rung.cause.needle and not rung.cause.reads_a_part]
+    assert len(meters) >= 3
+    for rung in meters:
+        own = rung.cause.needle
+        assert rung.expected == {needle: one.log_ratio if needle is own else 0.0 for needle, one in seen.items()}, (
+            rung.cause.name
+        )
+
+
+def test_a_static_that_reads_a_part_explains_a_pressure_by_that_part_alone() -> None:
+    """Half of a static lost at one tap is half of the pressure, and no other needle moves."""
+    solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False, rough=True)
+    still = {needle: Observed(0.0, REPEATS[needle]) for needle in READ[:6]}
+    parts = [one.cause for one in solved if one.cause.reads_a_part]
+    assert parts
+    for cause in parts:
+        assert cause.needle is not None
+        for size in cause.sizes:
+            seen = {**still, cause.needle: Observed(math.log(size), REPEATS[cause.needle])}
+            rung = next(one for one in rank_causes(solved, seen) if one.cause is cause)
+            assert rung.size == size and rung.expected[cause.needle] == pytest.approx(math.log(size))
+            assert all(value == 0 for needle, value in rung.expected.items() if needle is not cause.needle)

@@ -25,6 +25,7 @@ from modest_rotor.core.identify.flow import locate
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.identify.shaft_power import Way, by_way, rated_loss
+from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from tests.machines import BLOWER, EVERY_KIND, WHEEL_1300, fitted
 
 pytestmark = pytest.mark.slow
@@ -205,3 +206,20 @@ def test_planted_faults_are_flagged() -> None:
 def test_chance_without_new_rows_is_one() -> None:
     bare = fit_motor(BLOWER, (READING.with_only_speed(),))
     assert chance_of_readings(bare, bare) == 1.0
+
+
+@pytest.mark.parametrize("ratio", [0.6, 0.85, 1.2])
+def test_at_another_speed_the_place_is_that_of_the_affinity_laws(ratio: float) -> None:
+    """q goes with n, p with its square, P with its cube (AMCA Publication 201): the same place on the curve, everything scaled."""
+    machine = MachineCurve(generic_shape(Wheel.BACKWARD_INCLINED), 0.5, 200.0, 180.0, 1.0)
+    for power, pressure in (((160.0, 8.0), None), (None, (210.0, 6.0)), ((160.0, 8.0), (210.0, 6.0))):
+        at_one = locate(machine, 1.0, power, pressure)
+        scaled = locate(
+            machine,
+            ratio,
+            tuple(value * ratio**3 for value in power) if power else None,  # type: ignore[arg-type]
+            tuple(value * ratio**2 for value in pressure) if pressure else None,  # type: ignore[arg-type]
+        )
+        assert scaled.flow.value == pytest.approx(at_one.flow.value * ratio, rel=1e-6)
+        assert scaled.shaft_power.value == pytest.approx(at_one.shaft_power.value * ratio**3, rel=1e-6)
+        assert scaled.misfit == pytest.approx(at_one.misfit, abs=1e-6)

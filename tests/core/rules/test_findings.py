@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import re
 from pathlib import Path
 from typing import Any
@@ -10,7 +11,7 @@ import pytest
 
 import modest_rotor.core.rules as package
 from modest_rotor.core.assessment import Assessment, CheckWay, Finding
-from modest_rotor.core.estimate import exactly
+from modest_rotor.core.estimate import exactly, measured
 from modest_rotor.core.options import contradiction
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.core.rules.capacitor import capacitance_under_load
@@ -370,3 +371,28 @@ def test_plate_facts_that_cannot_all_be_so(changes: dict[str, str | None], told:
         assert found == []
     else:
         assert told is not None and len(found) == 1 and told in found[0]
+
+
+def test_what_both_meters_of_a_capacitor_share_falls_out_of_its_microfarads() -> None:
+    """C = I ÷ (2π f V): errors of amps and volts that are one and the same cancel, others add in squares (JCGM 100 (GUM) 5.2)."""
+    amps, volts = measured(2.0, meter=0.02), measured(400.0, meter=4.0)
+    assert capacitance_under_load(amps, volts, 60.0).standard == pytest.approx(0.0, abs=1e-15)
+    apart = capacitance_under_load(measured(2.0, clamp=0.02), measured(400.0, meter=4.0), 60.0)
+    assert apart.standard == pytest.approx(math.hypot(0.01, 0.01) * apart.value)
+
+
+@pytest.mark.parametrize(
+    ("amps", "found"),
+    [(("3.0 A", "3.1 A", "3.05 A"), False), (("3.0 A", "3.6 A", "2.7 A"), True), (("30 A", "31 A", "32.5 A"), False)],
+)
+def test_amps_are_uneven_beyond_a_tenth_of_their_mean(amps: tuple[str, ...], found: bool) -> None:
+    """Common practice, no source."""
+    three = {f"{SET}current_{place}": value for place, value in enumerate(amps, 1)}
+    assert ("amps_unbalanced" in rules(assessed(KRAUSE, **THREE, **three))) is found
+
+
+@pytest.mark.parametrize(("volts", "found"), [(("400 V", "404 V", "396 V"), False), (("400 V", "408 V", "392 V"), True)])
+def test_volts_are_uneven_beyond_one_per_cent_of_their_mean(volts: tuple[str, ...], found: bool) -> None:
+    """NEMA MG 1, 14.36: the greatest distance from the mean over the mean, here 1 % and 2 %."""
+    three = {f"{SET}voltage_{name}": value for name, value in zip(("12", "23", "31"), volts, strict=True)}
+    assert ("volts_unbalanced" in rules(assessed(KRAUSE, **THREE, **three))) is found

@@ -199,3 +199,20 @@ def test_classes_rise_with_size_and_with_class_up_to_200_kw(poles: int) -> None:
 def test_premium_motors_to_500_horsepower(case: str, poles: int, hp: float, percent: float) -> None:
     """10 CFR 431.25, Table 5 (from memory)."""
     assert us_motor_efficiency("premium", case, poles, hp * W_PER_HP) == pytest.approx(percent / 100)
+
+
+@pytest.mark.parametrize(
+    ("rule", "points", "half"),
+    [
+        (TraverseRule.EQUAL_AREAS, 6, (0.044, 0.146, 0.296)),
+        (TraverseRule.EQUAL_AREAS, 10, (0.026, 0.082, 0.146, 0.226, 0.342)),
+        (TraverseRule.LOG_TCHEBYCHEFF, 6, (0.032, 0.135, 0.321)),
+        (TraverseRule.LOG_TCHEBYCHEFF, 8, (0.021, 0.117, 0.184, 0.345)),
+        (TraverseRule.LOG_TCHEBYCHEFF, 10, (0.019, 0.077, 0.153, 0.217, 0.361)),
+    ],
+)
+def test_places_along_a_diameter_as_printed(rule: TraverseRule, points: int, half: tuple[float, ...]) -> None:
+    """Shares of the diameter: ISO 3966's log-linear rule, and the equal areas that older handbooks print; from memory, to a thousandth."""
+    found = places_along_diameter(rule, points)
+    assert found[: points // 2] == pytest.approx(half, abs=0.00051)
+    assert found[points // 2 :] == pytest.approx([1 - place for place in reversed(half)], abs=0.00051)

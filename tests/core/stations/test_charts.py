@@ -6,6 +6,7 @@ import pytest
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.stations.charts import (
+    MOST_ROWS,
     ChartRefused,
     Charts,
     amps_chart,
@@ -111,3 +112,10 @@ def test_empty_cells_at_the_end_of_a_row_are_none_and_a_short_row_is_filled() ->
     assert grid.rows == ((1600.0, (3.9, 3.6)), (1800.0, (4.5, None)), (2000.0, (None, 4.8)))
     with pytest.raises(ChartRefused, match="3 cells under 2 heads"):
         read_grid("cfm;208;230\n1600;3.9;;3.6\n1800;4.5;4.2")
+
+
+def test_as_many_rows_as_a_chart_may_have_are_read_and_one_more_is_refused() -> None:
+    rows = [f"{1000 + 10 * place} {3 + place / 100}" for place in range(MOST_ROWS)]
+    assert len(read_grid("\n".join(["cfm 230", *rows])).rows) == MOST_ROWS
+    with pytest.raises(ChartRefused, match=f"this has {MOST_ROWS + 1}"):
+        read_grid("\n".join(["cfm 230", *rows, "9000 9"]))

@@ -196,3 +196,29 @@ def test_own_meters_narrow_the_bands() -> None:
     fine = assessed(KRAUSE, meters={"clamp_meter": "0.5 %", "voltmeter": "0.2 %", "wattmeter": "0.5 %"})
     usual = assessed(KRAUSE)
     assert fine.sets[0].bands["current"] < usual.sets[0].bands["current"] / 2
+
+
+@pytest.mark.parametrize(
+    ("amps", "words"),
+    [
+        ("3.7 A", "open the plate until the clamp reads that; the speed will fall as you do"),
+        ("4.9 A", "close the plate until the clamp reads that; the speed will rise as you do"),
+        ("4.35 A", "the clamp reads that now, within its error"),
+    ],
+)
+def test_the_plate_goes_the_way_that_brings_the_amps_of_the_chart(amps: str, words: str) -> None:
+    """A forward-curved blower takes more the more air it moves, and turns the slower for it. Common practice, no source."""
+    answer = assessed(
+        KRAUSE, machine__wheel="forward-curved", charts={"amps_chart": CHART}, target={"airflow": "1,850 cfm"},
+        readings__0__voltage="230 V", readings__0__current=amps, readings__0__airflow=None,
+    )  # fmt: skip
+    assert words in plain(answer.sets[0].flows.clamp or ())
+
+
+def test_a_table_of_one_column_needs_no_tap() -> None:
+    """0.5 in. w.g. between the taps is 1,250 cfm, whatever the motor's tap is called."""
+    answer = assessed(
+        KRAUSE, charts={"blower_table": "in. w.g.\tHigh\n0.2\t1400\n0.5\t1250\n0.8\t1000", "blower_table_flow": "cfm"},
+        readings__0__supply_static="0.25 in. w.g.", readings__0__return_static="-0.25 in. w.g.", readings__0__tap=None,
+    )  # fmt: skip
+    assert flow(answer, "blower table") == pytest.approx(1250 * CFM, rel=1e-3)
