@@ -391,7 +391,9 @@ def test_amps_are_uneven_beyond_a_tenth_of_their_mean(amps: tuple[str, ...], fou
     assert ("amps_unbalanced" in rules(assessed(KRAUSE, **THREE, **three))) is found
 
 
-@pytest.mark.parametrize(("volts", "found"), [(("400 V", "404 V", "396 V"), False), (("400 V", "408 V", "392 V"), True)])
+@pytest.mark.parametrize(
+    ("volts", "found"), [(("400 V", "404 V", "396 V"), False), (("400 V", "408 V", "392 V"), True)]
+)
 def test_volts_are_uneven_beyond_one_per_cent_of_their_mean(volts: tuple[str, ...], found: bool) -> None:
     """NEMA MG 1, 14.36: the greatest distance from the mean over the mean, here 1 % and 2 %."""
     three = {f"{SET}voltage_{name}": value for name, value in zip(("12", "23", "31"), volts, strict=True)}

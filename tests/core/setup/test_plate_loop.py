@@ -30,13 +30,17 @@ JOB: dict[str, Any] = {
 }  # fmt: skip
 
 
-def told(*trials: dict[str, Any], plate: dict[str, Any] | None = None) -> Assessment:
-    document = JOB["document"] | {
-        "setup": {
-            "first_volts": "213 V",
-            "trials": [{"id": f"t{n}", "step": "a", **trial} for n, trial in enumerate(trials, 1)],
+def told(*trials: dict[str, Any], plate: dict[str, Any] | None = None, **parts: Any) -> Assessment:
+    document = (
+        JOB["document"]
+        | parts
+        | {
+            "setup": {
+                "first_volts": "213 V",
+                "trials": [{"id": f"t{n}", "step": "a", **trial} for n, trial in enumerate(trials, 1)],
+            }
         }
-    }
+    )
     if plate:
         document = document | {"plate": JOB["document"]["plate"] | plate}
     job = Job.model_validate(JOB | {"document": document})
@@ -109,3 +113,18 @@ def test_a_motor_without_capacitor_is_not_told_to_look_at_one() -> None:
     (command,) = told(*short, plate={"run_capacitance": None, "motor_kind": "shaded-pole"}).setup.commands or (None,)
     if command is not None and command.advice is not None:
         assert "capacitor" not in plain(command.advice.sentence)
+
+
+FALLING = "cfm 208 218\n300 2.36 2.28\n400 2.00 1.96\n500 1.62 1.55\n600 1.26 1.20"
+
+
+@pytest.mark.parametrize(
+    ("chart", "words"),
+    [(CHART, "opening the plate raises amps"), (FALLING, "opening the plate lowers amps on this chart")],
+    ids=["rising", "falling"],
+)
+def test_the_steps_say_which_way_amps_go_with_the_plate(chart: str, words: str) -> None:
+    """Forward-curved wheels take more the more they move; a chart that falls is another wheel's. Common practice, no source."""
+    said = [plain(step.value) for step in told(charts={"amps_chart": chart}).setup.steps]
+    aims = [one for one in said if "aim at" in one]
+    assert aims and all(words in one for one in aims)

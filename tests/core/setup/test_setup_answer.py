@@ -173,6 +173,7 @@ def test_a_step_inside_a_band_moves_and_says_what_that_does_to_the_flow() -> Non
     assert "moved from" in plain(moved.moved) and moved.expected and free.expected
     ratio = moved.command.value / free.command.value
     assert moved.expected.value / free.expected.value == pytest.approx(ratio, rel=0.1), "flow goes with speed"
+    assert ("+" in plain(moved.moved)) is (ratio > 1), "more flow is told with its sign"
 
 
 def test_what_was_not_swept_stays_allowed_and_is_said() -> None:

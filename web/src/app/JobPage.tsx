@@ -24,8 +24,8 @@ import { useKeys } from "./useKeys";
 /** Widths from which the rail and the balance stand beside the sheet; the theme's breakpoints. */
 const RAIL_FROM = 561;
 const BALANCE_FROM = 1101;
-/** Pages that need the width: the balance is a slim strip there, which opens over the sheet. */
-const STRIPPED: readonly Page[] = ["options"];
+/** Pages that need the width, or are not about the machine's point: the balance is a slim strip there, which opens over the sheet. */
+const STRIPPED: readonly Page[] = ["call", "options", "decision"];
 /** One job: its rail, the sheet of one station, and the balance that stays. */
 export function JobPage() {
   const { jobId, station } = useParams();
