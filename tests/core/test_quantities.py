@@ -93,7 +93,8 @@ def test_case_of_a_symbol_decides_before_an_alias() -> None:
 @pytest.mark.parametrize("name", sorted(path.stem for path in TABLES.glob("*.csv")))
 def test_every_table_says_its_title_source_and_units(name: str) -> None:
     assert {"title", "source", "units"} <= set(heading(name))
-    assert read_table(name)
+    rows = [tuple(row.items()) for row in read_table(name)]
+    assert rows and len(rows) == len(set(rows)), "no row stands twice"
 
 
 def test_a_look_up_refuses_rather_than_take_a_neighbour() -> None:

@@ -196,3 +196,14 @@ def test_a_page_of_proof_stands_only_where_something_was_read_after() -> None:
     assert 0 < len(before) < len(BAGGAGE["document"]["readings"])
     for unread in (told(BAGGAGE, readings=before), told(HALL), told(BAGGAGE, decision__chosen=None)):
         assert report_proof(unread, None) is None
+
+
+def test_an_option_tells_its_limits_or_else_what_wears() -> None:
+    job = Job.model_validate(BAGGAGE)
+    answer = told(BAGGAGE)
+    limits = {one.letter: (" ".join(one.limits), one.wears) for one in answer.options.options}
+    lines = {one.letter: one.wrong for one in build_report(job, answer, "2026-11-29", "1").options}
+    assert lines == {letter: limited or wears for letter, (limited, wears) in limits.items() if letter in lines}
+    assert (
+        lines and any(limited for limited, _ in limits.values()) and any(not limited for limited, _ in limits.values())
+    )

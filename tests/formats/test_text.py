@@ -44,3 +44,8 @@ def test_what_was_typed_is_told_as_typed_with_a_unit_where_none_was(quantity: st
 def test_a_range_is_told_to_two_figures_of_its_larger_end(low: float, high: float | None, told: str) -> None:
     figure = Figure(quantity="payback", value=high or low, low=low, high=high)
     assert written(figure, "si") == told
+
+
+@pytest.mark.parametrize(("currency", "told"), [("USD", "980 ± 98 USD"), (None, "980 ± 98"), ("", "980 ± 98")])
+def test_money_is_told_in_the_currency_where_one_is_said(currency: str | None, told: str) -> None:
+    assert written(figure("money", measured(980.0, a=50.0)), "si", currency) == told

@@ -183,3 +183,24 @@ def test_at_the_sea_the_air_is_that_at_the_sea() -> None:
     """US Standard Atmosphere 1976: 101,325 Pa, and that over itself."""
     pressure, ratio = work_out("altitude_pressure", {"altitude": "0 m"}).results
     assert pressure.figure and ratio.figure and (pressure.figure.value, ratio.figure.value) == (101325.0, 1.0)
+
+
+@pytest.mark.parametrize(
+    ("name", "typed", "words"),
+    [
+        ("affinity", {"old_speed": "0 rpm", "new_speed": "500 rpm", "airflow": "1 L/s", "pressure": "1 Pa", "shaft_power": "1 W"}, "old speed lies above 0|lies between"),
+        ("speed_for_power", {"old_speed": "1,000 rpm", "shaft_power": "0 W", "new_power": "50 W"}, "power before lies above 0"),
+        ("torque", {"shaft_power": "1,000 W ± 2 parsec", "speed": "1,000 rpm"}, "after ± stands a number"),
+        ("torque", {"shaft_power": "1,000 W ± two", "speed": "1,000 rpm"}, "after ± stands a number"),
+    ],
+)  # fmt: skip
+def test_nothing_and_no_band_are_refused_as_well(name: str, typed: dict[str, str], words: str) -> None:
+    with pytest.raises((OutsideValidity, QuantityRefused), match=words):
+        work_out(name, typed)
+
+
+def test_a_speed_for_no_power_is_standstill() -> None:
+    (found,) = work_out(
+        "speed_for_power", {"old_speed": "1,000 rpm", "shaft_power": "100 W", "new_power": "0 W"}
+    ).results
+    assert found.figure is not None and found.figure.value == 0

@@ -14,11 +14,11 @@ from modest_rotor.core.drift.log import NEEDLE_OF, Event, EventKind, Log, Refere
 from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.drift.simulated import Fault, simulated_log
-from modest_rotor.core.identify.perturb import Change
+from modest_rotor.core.identify.perturb import Change, Needle
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.store.solving import put_right_here
-from tests.core.setup.test_setup_answer import BAGGAGE, demo, told
+from tests.core.setup.test_setup_answer import BAGGAGE, WAITING, demo, told
 from tests.jobs import changed
 
 pytestmark = pytest.mark.slow
@@ -161,3 +161,17 @@ def test_a_state_at_sign_off_has_the_band_of_its_own_pressure(name: str, pressur
     other = {"static": "differential", "differential": "static"}[pressure]
     assert first.values[pressure] > 0 and 0 < first.bands[pressure] < first.values[pressure]
     assert other not in first.values and other not in first.bands
+
+
+@pytest.mark.parametrize("chosen", ["electronic", "k4", "drive", "same"])
+def test_the_machine_of_the_log_settles_where_its_healthy_state_was_read(chosen: str) -> None:
+    """Whatever was fitted: at the speed, the flow and the pressure that the meters showed at sign-off."""
+    job = Job.model_validate(changed(WAITING, decision__chosen=chosen))
+    healthy = {Needle.SPEED: 1060.0, Needle.WATTS: 610.0, Needle.FLOW: 0.8, Needle.PRESSURE: 160.0, Needle.VOLTS: 231.0}
+    setup = machine_since(job, put_right_here(job), healthy)
+    assert not isinstance(setup, str), setup
+    settled = setup.settled()
+    assert float(settled.motor.speed_rpm) == pytest.approx(1060.0, rel=0.03)
+    assert float(settled.load.flow) == pytest.approx(0.8 * float(settled.motor.speed_rpm) / 1060.0, rel=0.01)
+    if chosen in ("electronic", "k4"):
+        assert float(settled.motor.speed_rpm) == pytest.approx(1060.0, rel=2e-3)
