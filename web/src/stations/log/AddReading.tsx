@@ -14,7 +14,7 @@ import { useUnits } from "../../shared/units";
 import { useLane } from "../../shared/useOutbox";
 import { Waiting } from "../../shared/Waiting";
 import { asUtc, nowUtc } from "../../shared/times";
-import { type LogView, useTakeLog } from "./LogSheet";
+import { type LogView, useTakeLog } from "./log";
 
 type Taken = Schemas["TakenIn"];
 

@@ -8,7 +8,7 @@ import { Fold } from "../../shared/Fold";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { useUnits } from "../../shared/units";
-import { type LogView, useTakeLog } from "./LogSheet";
+import { type LogView, useTakeLog } from "./log";
 import { dayOf, ownZone } from "../../shared/times";
 
 type FileIn = Schemas["FileIn"];

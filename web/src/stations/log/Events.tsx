@@ -8,7 +8,7 @@ import { Fold } from "../../shared/Fold";
 import { Micro, Press, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { Part } from "../../shared/Sheet";
-import { dayWords, type LogView, useTakeLog } from "./LogSheet";
+import { dayWords, type LogView, useTakeLog } from "./log";
 import { asUtc } from "../../shared/times";
 
 /** What was serviced when; each lets begin anew what it should. */

@@ -1,9 +1,7 @@
 import { Box } from "@chakra-ui/react";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect } from "react";
 import { Link } from "react-router";
 
-import { api, type Refused, type Schemas, taken } from "../../shared/api";
+import type { Schemas } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { Micro, SeverityWord, Small } from "../../shared/parts";
 import { Part, Sheet } from "../../shared/Sheet";
@@ -11,11 +9,9 @@ import { PhraseText } from "../../shared/Words";
 import { AddReading } from "./AddReading";
 import { BringFile } from "./BringFile";
 import { Events } from "./Events";
+import { dayWords, type LogView, monthWords, useLog } from "./log";
 import { SeriesPicture } from "./SeriesPicture";
 import { WatchPart } from "./WatchPart";
-
-export type LogView = Schemas["LogView"];
-const LOOK_AGAIN_MS = 5000;
 
 /** Is it drifting: a machine's readings over months, against the state in which it was signed off. */
 export function LogSheet() {
@@ -34,29 +30,6 @@ export function LogSheet() {
       )}
     </Sheet>
   );
-}
-
-/** A machine's log; read again while a panel is read into it. */
-function useLog(machine: number) {
-  const { desk } = useJob();
-  const log = useQuery<LogView, Refused>({
-    queryKey: ["log", machine],
-    queryFn: () => taken(api.GET("/api/machines/{machine_id}/log", { params: { path: { machine_id: machine } } })),
-    refetchInterval: (query) => (query.state.data?.watch ? LOOK_AGAIN_MS : false),
-  });
-  const rail = log.data ? JSON.stringify(log.data.answer.rail) : "";
-  useEffect(() => {
-    // The rail tells of the log too: the job is read again when that has changed.
-    const shown = JSON.stringify(desk.snapshot().view?.log ?? []);
-    if (rail && rail !== shown) void desk.load();
-  }, [rail, desk]);
-  return log;
-}
-
-/** Put a log that came back with an answer where every part of the page finds it. */
-export function useTakeLog() {
-  const queries = useQueryClient();
-  return (log: LogView) => queries.setQueryData(["log", log.machine_id], log);
 }
 
 function Told({ log }: { log: LogView }) {
@@ -80,9 +53,9 @@ function Told({ log }: { log: LogView }) {
         <Lines lines={[answer.capacitor, answer.frozen].filter((line) => line.length > 0)} />
         {log.capacitor_leaves && (
           <Box>
-            If it goes on so it leaves its tolerance about {monthOf(log.capacitor_leaves.likely)}; from{" "}
-            {monthOf(log.capacitor_leaves.earliest)} at the earliest,{" "}
-            {log.capacitor_leaves.latest ? `${monthOf(log.capacitor_leaves.latest)} at the latest` : "perhaps never"}.
+            If it goes on so it leaves its tolerance about {monthWords(log.capacitor_leaves.likely)}; from{" "}
+            {monthWords(log.capacitor_leaves.earliest)} at the earliest,{" "}
+            {log.capacitor_leaves.latest ? `${monthWords(log.capacitor_leaves.latest)} at the latest` : "perhaps never"}.
           </Box>
         )}
         {log.next_visit && (
@@ -170,12 +143,4 @@ function shareWords(share: number) {
 
 function sentenceOf(words: string) {
   return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
-}
-
-function monthOf(at: string) {
-  return new Date(at).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
-}
-
-export function dayWords(at: string) {
-  return new Date(at).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
 }

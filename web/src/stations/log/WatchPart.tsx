@@ -8,7 +8,7 @@ import { Fold } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
 import { Micro, Press } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
-import { type LogView, useTakeLog } from "./LogSheet";
+import { type LogView, useTakeLog } from "./log";
 
 /** The meter panel, read into this log at an interval for as long as the application runs. */
 export function WatchPart({ log }: { log: LogView }) {
