@@ -12,8 +12,8 @@ from starlette.websockets import WebSocketDisconnect
 
 from modest_rotor.api import bench_live
 from modest_rotor.core.bench.course import course
-from modest_rotor.core.bench.hunt import make_hunt
-from modest_rotor.core.bench.hunting import cheapest_way
+from modest_rotor.core.bench.hunt import READINGS, make_hunt
+from modest_rotor.core.bench.hunting import FIRST_READ, cheapest_way
 from modest_rotor.core.job import Job
 from modest_rotor.devices.bench_rig import AT_REST, PANEL, BenchRig
 from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
@@ -217,6 +217,9 @@ def test_a_hunt_goes_to_its_debrief_and_is_kept_once(client: TestClient) -> None
     going = answer(client, f"/hunts/{number}", {"acts": acts})
     assert [line["act"] for line in going["seen"]] == acts and going["minutes"] > 0
     assert going["seen"][0]["now"]["band"] > 0
+    assert [line["reads"] for line in going["seen"][:5]] == list(FIRST_READ)
+    read = [one["reads"] for one in begun["acts"] if one["reads"]]
+    assert read == list(READINGS) and all((line["now"] is None) == (line["reads"] is None) for line in going["seen"])
     step = make_hunt(number).faults[0].cause.next
     end = {"acts": acts, "causes": list(hidden), "next_step": step, "attempt": "a1", "who": "Ann"}
     done = answer(client, f"/hunts/{number}", end)

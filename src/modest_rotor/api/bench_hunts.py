@@ -11,6 +11,7 @@ from modest_rotor.api.contracts import LONGEST_NAME, Learner, Words
 from modest_rotor.core.bench.hunt import LEVELS, OF_A_LEVEL, Hunt, causes_on, make_hunt
 from modest_rotor.core.bench.hunting import (
     ASK,
+    READ_BY,
     Ending,
     Hunting,
     acts_on,
@@ -47,6 +48,7 @@ class HuntAct(BaseModel):
     """Something that may be done, its minutes and its caution; ``times`` is how often it was."""
 
     act: str
+    reads: Needle | None = Field(description="the meter that it reads; none for a test")
     minutes: int
     caution: str
     times: int
@@ -56,6 +58,7 @@ class HuntSeen(BaseModel):
     """What an act showed: readings against those from when it was right, or words."""
 
     act: str
+    reads: Needle | None = Field(default=None, description="the meter that it reads; none for a test")
     minutes: int
     now: Figure | None = None
     healthy: Figure | None = None
@@ -167,7 +170,13 @@ def _hunt_view(hunting: Hunting) -> HuntView:
         minutes=hunting.minutes,
         budget=hunting.budget,
         acts=tuple(
-            HuntAct(act=act, minutes=minutes_of(act), caution=caution_of(act), times=hunting.acts.count(act))
+            HuntAct(
+                act=act,
+                reads=READ_BY.get(act),
+                minutes=minutes_of(act),
+                caution=caution_of(act),
+                times=hunting.acts.count(act),
+            )
             for act in acts_on(at)
         ),
         seen=_seen(hunting),
@@ -183,14 +192,14 @@ def _seen(hunting: Hunting) -> tuple[HuntSeen, ...]:
     found, so_far = [], Hunting(hunting.hunt)
     for act in hunting.acts:
         so_far = so_far.after(act)
-        if act.startswith("read "):
-            needle = Needle(act.removeprefix("read "))
+        if needle := READ_BY.get(act):
             now, healthy = so_far.readings[needle][-1], hunting.hunt.healthy[needle]
             share = now / healthy - 1
             band = COVERAGE_95 * math.sqrt(2) * REPEATS[needle]
             found.append(
                 HuntSeen(
                     act=act,
+                    reads=needle,
                     minutes=minutes_of(act),
                     now=_figure(hunting.hunt, needle, now),
                     healthy=_figure(hunting.hunt, needle, healthy),

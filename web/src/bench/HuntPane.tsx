@@ -29,7 +29,7 @@ export function HuntPane({ view }: { view: HuntView | undefined }) {
           <tbody>
             {readings.map((one, index) => (
               <tr key={index} data-seen={one.act}>
-                <td>{capital(one.act.replace("read ", ""))}</td>
+                <td>{capital(one.reads ?? one.act)}</td>
                 <td>{one.healthy && <FigureText figure={{ ...one.healthy, band: null }} line={false} />}</td>
                 <td>
                   {one.now && <FigureText figure={one.now} line={false} />}

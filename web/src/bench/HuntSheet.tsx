@@ -99,11 +99,9 @@ function Minutes({ view }: { view: HuntView }) {
   );
 }
 
-const READ = "read ";
-
 function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
-  const readings = view.acts.filter(({ act }) => act.startsWith(READ));
-  const tests = view.acts.filter(({ act }) => !act.startsWith(READ));
+  const readings = view.acts.filter(({ reads }) => reads);
+  const tests = view.acts.filter(({ reads }) => !reads);
   return (
     <>
       <Box as="section" aria-label="Readings" borderTop="1px solid" borderColor="rule" pt="6px" pb="10px">
@@ -111,7 +109,7 @@ function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
         <Box display="flex" flexWrap="wrap" pt="4px">
           {readings.map((one) => (
             <Cell key={one.act} type="button" onClick={() => hunt.act(one.act)} data-act={one.act}>
-              <b>{capital(one.act.slice(READ.length))}</b>
+              <b>{capital(one.reads ?? one.act)}</b>
               {one.times > 0 ? <Times times={one.times} /> : <Small> {one.minutes} min</Small>}
             </Cell>
           ))}
@@ -228,6 +226,8 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
   const { debrief } = view;
   if (!debrief) return null;
   const unsafe = debrief.ending === "an unsafe act";
+  // Nothing was named: what was hidden and the next step are told, not judged.
+  const early = unsafe || debrief.ending === "out of time";
   return (
     <Box as="section" aria-label="Debrief" data-debrief={debrief.ending}>
       <Box borderTop={unsafe ? "4px solid" : "2px solid"} borderColor={unsafe ? "brick" : "ink"} py="8px">
@@ -237,13 +237,11 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
           </>
         )}
         <b>{ENDINGS[debrief.ending]}</b> {debrief.reason}
-        {!debrief.reason.startsWith("Hidden") && <> Hidden was {debrief.hidden.join(" and ")}.</>}
+        {early && <> Hidden was {debrief.hidden.join(" and ")}.</>}
       </Box>
       <Box pb="8px">
         What it asks for next: {debrief.next_steps.join("; ")}.{" "}
-        {debrief.ending !== "an unsafe act" && debrief.ending !== "out of time" && (
-          <b>{debrief.next_right ? "You said so." : "You named another step."}</b>
-        )}
+        {!early && <b>{debrief.next_right ? "You said so." : "You named another step."}</b>}
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="20px" borderTop="1px solid" borderColor="rule" pt="6px">
         <Way title="your way" minutes={view.minutes} lines={view.seen} />

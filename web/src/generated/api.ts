@@ -4578,6 +4578,8 @@ export interface components {
         HuntAct: {
             /** Act */
             act: string;
+            /** @description the meter that it reads; none for a test */
+            reads: components["schemas"]["Needle"] | null;
             /** Minutes */
             minutes: number;
             /** Caution */
@@ -4639,6 +4641,8 @@ export interface components {
         HuntSeen: {
             /** Act */
             act: string;
+            /** @description the meter that it reads; none for a test */
+            reads?: components["schemas"]["Needle"] | null;
             /** Minutes */
             minutes: number;
             now?: components["schemas"]["Figure"] | null;

@@ -23,6 +23,8 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.causes import REPEATS, Observed, Rung, all_causes, rank_causes
 from modest_rotor.core.identify.perturb import Needle
 
+READ_BY = {f"read {needle}": needle for needle in READINGS}
+"""Acts that read a needle, each with it."""
 FIRST_READ = (Needle.VOLTS, Needle.AMPS, Needle.SPEED, Needle.WATTS, Needle.PRESSURE)
 LIVE = "Live work: only by those qualified, right meter and gloves; hands clear of the wheel."
 ISOLATE = "Isolate, lock out, prove dead"
@@ -60,7 +62,7 @@ def minutes_of(act: str) -> int:
         return MINUTES[act]
     if act in all_tests():
         return int(all_tests()[act][0]["minutes"])
-    return READINGS[Needle(act.removeprefix("read "))]
+    return READINGS[READ_BY[act]]
 
 
 def caution_of(act: str) -> str:
@@ -81,7 +83,7 @@ def needed_before(test: str) -> tuple[str, ...]:
 def acts_on(hunt: Hunt) -> tuple[str, ...]:
     """Everything that may be done in a hunt, in the order of the hands."""
     dead = (ISOLATE, DISCHARGE) if hunt.stand.has_capacitor else (ISOLATE,)
-    return (*(f"read {needle}" for needle in READINGS), *dead, *tests_on(hunt.stand.name), ASK)
+    return (*READ_BY, *dead, *tests_on(hunt.stand.name), ASK)
 
 
 @cache
@@ -111,7 +113,7 @@ def cheapest_way(number: int) -> tuple[str, ...]:
     is left explains what the tests showed, the flow is read too, and all is ranked anew.
     """
     hunt = make_hunt(number)
-    acts = [f"read {needle}" for needle in FIRST_READ]
+    acts = [_reading(needle) for needle in FIRST_READ]
     read = {needle: hunt.read(needle) for needle in FIRST_READ}
     shown: dict[str, str] = {}
     rungs = ranked(hunt, read, shown)
@@ -119,7 +121,7 @@ def cheapest_way(number: int) -> tuple[str, ...]:
         if not rungs:
             if Needle.FLOW in read:
                 return (*acts, UNKNOWN)
-            acts.append(f"read {Needle.FLOW}")
+            acts.append(_reading(Needle.FLOW))
             read[Needle.FLOW] = hunt.read(Needle.FLOW)
             rungs = ranked(hunt, read, shown)
             continue
@@ -130,6 +132,11 @@ def cheapest_way(number: int) -> tuple[str, ...]:
         acts += [*(act for act in needed_before(test) if act not in acts), test]
         shown[test] = outcome_of(test, hunt.hidden)
         rungs = _left(rungs, shown)
+
+
+def _reading(needle: Needle) -> str:
+    """The act that reads a needle."""
+    return next(act for act, read in READ_BY.items() if read is needle)
 
 
 def way_minutes(number: int) -> int:
@@ -228,8 +235,7 @@ class Hunting:
         """What was read so far, each needle as often as it was."""
         found: dict[Needle, tuple[float, ...]] = {}
         for act in self.acts:
-            if act.startswith("read "):
-                needle = Needle(act.removeprefix("read "))
+            if needle := READ_BY.get(act):
                 before = found.get(needle, ())
                 found[needle] = (*before, self.hunt.read(needle, len(before)))
         return found

@@ -5,6 +5,7 @@ import { AnyField } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
+import { stationOf } from "../../shared/places";
 import { Part } from "../../shared/Sheet";
 import { Windings } from "../../shared/Windings";
 import { PhraseText } from "../../shared/Words";
@@ -75,7 +76,7 @@ function StepRow({ step, number }: { step: Step; number: number }) {
 /** The field of a step where its answer is given; readings of a set stand on their own sheet. */
 function StepField({ path }: { path: string }) {
   const { view } = useJob();
-  if (path.startsWith("readings/"))
+  if (stationOf(path) === "readings")
     return (
       <ReadIt to={`/jobs/${view.id}/readings`} state={{ field: path }}>
         read it on Readings

@@ -55,7 +55,8 @@ function Told({ log }: { log: LogView }) {
           <Box>
             If it goes on so it leaves its tolerance about {monthWords(log.capacitor_leaves.likely)}; from{" "}
             {monthWords(log.capacitor_leaves.earliest)} at the earliest,{" "}
-            {log.capacitor_leaves.latest ? `${monthWords(log.capacitor_leaves.latest)} at the latest` : "perhaps never"}.
+            {log.capacitor_leaves.latest ? `${monthWords(log.capacitor_leaves.latest)} at the latest` : "perhaps never"}
+            .
           </Box>
         )}
         {log.next_visit && (

@@ -7,6 +7,7 @@ import type { Schemas } from "../../shared/api";
 import type { Option } from "../../shared/found";
 import { useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, TextLine, Word } from "../../shared/parts";
+import { stationOf } from "../../shared/places";
 import { useReader } from "../../shared/reader";
 import { Withdraw } from "../../shared/Withdraw";
 import { PhraseText } from "../../shared/Words";
@@ -47,8 +48,7 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
   const navigate = useNavigate();
   const { view } = useJob();
   const stops = check.fits === "cannot" && !check.waived_by;
-  const ask = check.fits === "not known yet" && check.path;
-  const station = check.path?.startsWith("plate/") ? "plate" : "options";
+  const ask = check.fits === "not known yet" ? check.path : null;
   return (
     <Box py="5px" borderTop="1px solid" borderColor="hair" data-check={check.check}>
       <Box fontSize="small">
@@ -60,7 +60,7 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
         <Word
           type="button"
           mx="0"
-          onClick={() => void navigate(`/jobs/${view.id}/${station}`, { state: { field: check.path } })}
+          onClick={() => void navigate(`/jobs/${view.id}/${stationOf(ask)}`, { state: { field: ask } })}
         >
           answer it
         </Word>
