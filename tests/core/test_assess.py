@@ -228,6 +228,11 @@ def test_evidence_that_does_not_hold_together_is_told(changes: dict[str, str], r
     assert rule in rules(assessed(KRAUSE, **{**SOUND, **changes}))
 
 
+@pytest.mark.parametrize("power", ["5 W", "450 kW", None])
+def test_a_plate_beyond_the_tables_or_half_typed_denies_nothing(power: str | None) -> None:
+    assert "plate_denies_itself" not in rules(assessed(KRAUSE, **{**SOUND, "plate__rated_power": power}))
+
+
 def test_sound_evidence_is_left_in_peace() -> None:
     assert rules(assessed(KRAUSE, **SOUND)) == set()
 

@@ -202,11 +202,10 @@ def build_case(
     document, wheel = job.document, job.machine.wheel
     plate = plate_facts(document.plate_as_fed)
     seen = _see_sets(job, plate, fit, memo)
-    motor = motor_of(plate, THIS_MOTOR)
     found = find_machine(
         wheel,
         plate,
-        motor,
+        motor_of(plate, THIS_MOTOR),
         seen.sets,
         document.duty.fixed_part(wheel),
         document.call.is_dead,
@@ -230,7 +229,6 @@ def build_case(
     return Case(
         job=job,
         plate=plate,
-        motor=motor,
         fit=fit,
         sets=seen.sets,
         found=found,

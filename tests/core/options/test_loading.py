@@ -6,7 +6,7 @@ from typing import Any
 
 import pytest
 
-from tests.jobs import KRAUSE, as_loaded, assessed
+from tests.jobs import KRAUSE, as_loaded, assessed, option
 
 pytestmark = pytest.mark.slow
 
@@ -42,6 +42,16 @@ def test_no_motor_gives_more_than_its_rating_however_tight_the_system() -> None:
     assert held[-1].gives_way and held[-1].flow.value < 0.97 * held[0].flow.value
     flows = [round(point.flow.value, 9) for point in held]
     assert flows == sorted(flows, reverse=True)
+
+
+@pytest.mark.parametrize(("power", "too_small"), [("250 W", False), ("120 W", True)])
+def test_taps_that_give_too_little_at_their_highest_want_the_next_size(power: str, too_small: bool) -> None:
+    product = {**MOTOR, "holds": "torque", "rated_power": power}
+    considered = [{"id": "taps", "kind": "electronic, torque taps", "product": product}]
+    answer = assessed(KRAUSE, machine__wheel="forward-curved", options__considered=considered, options__fitting=PLACE)
+    full = option(answer, "B").steps[0]
+    assert (full.note in option(answer, "B").limits) is too_small
+    assert (full.flow.value < 0.9 * option(answer, "A").steps[0].flow.value) is too_small
 
 
 def test_what_each_of_them_moves_and_draws_at_another_static() -> None:

@@ -178,6 +178,8 @@ def test_an_option_that_moves_less_says_so() -> None:
 def test_an_overloaded_electronic_motor_wants_the_next_size() -> None:
     answer = assessed(KRAUSE, plate__rated_power="1/6 hp", plate__rated_current="2.4 A")
     assert any("next size up" in limit for limit in option(answer, "C").limits)
+    # What else is noted of a step is no limit.
+    assert all(option(answer, "D").steps[0].note != limit for limit in option(answer, "D").limits)
 
 
 def test_a_new_motor_of_less_slip_runs_faster_and_takes_more() -> None:

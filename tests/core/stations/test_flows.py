@@ -75,6 +75,18 @@ def test_what_voids_a_temperature_rise(field: str, said: str, words: str) -> Non
     assert alone.sets[0].flows.together.figure is None
 
 
+def test_a_rough_way_counts_where_there_is_nothing_better_and_a_void_one_never() -> None:
+    # 4 K is a small rise for two thermometers: rough. The same out of sight of the exchanger is void.
+    rough = {"heater_volts": "240 V", "heater_amps": "20.8 A", "entering": "20 °C", "leaving": "24 °C"}
+    bare = {"airflow": None, "supply_static": None, "return_static": None}
+    for seen, counts in ((None, True), ("yes", False)):
+        said = {**rough, **bare, "in_sight": seen}
+        answer = assessed(KRAUSE, **{f"readings__0__{name}": value for name, value in said.items()})
+        told = way(answer, "temperature rise")
+        assert told.flow.figure is not None and not told.trusted
+        assert (answer.sets[0].flows.together.figure is not None) is counts
+
+
 def test_the_chart_is_read_and_the_clamp_told() -> None:
     answer = assessed(
         KRAUSE, machine__wheel="forward-curved", charts={"amps_chart": CHART}, target={"airflow": "1,850 cfm"},

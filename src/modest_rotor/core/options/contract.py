@@ -78,7 +78,7 @@ class SolvedStep:
 
     Flow and pressure are in m³/s and Pa, or relative as on the machine as found. ``current`` is the line's, A; ``setting``
     what the option is told there, in the unit of its quantity, with ``set_words`` before it. ``wheel_ratio`` is the wheel's
-    turns for one of the motor's, over today's; 0 where the wheel is another one.
+    turns for one of the motor's, over today's; 0 where the wheel is another one. ``too_small``: the next size up is wanted.
     """
 
     id: str
@@ -94,6 +94,7 @@ class SolvedStep:
     set_quantity: str = ""
     set_words: str = ""
     wheel_ratio: float | None = None
+    too_small: bool = False
 
     def noted(self, *notes: str) -> SolvedStep:
         """The same with more said of it."""

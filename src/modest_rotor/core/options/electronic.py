@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate, measured
@@ -96,11 +98,12 @@ def standby_power(rating: Rating) -> Estimate:
 
 def noted(step: SolvedStep, demand: Demand, rating: Rating) -> SolvedStep:
     """The step with what the motor's limits and a protected duty make of it."""
-    notes = [HELD] if demand.floor > demand.share else []
+    notes, too_small = [HELD] if demand.floor > demand.share else [], False
     if step.shaft_power and step.speed:
         load = step.shaft_power.value / step.speed.value / rating.torque_scale
-        if load > TORQUE_LIMIT:
+        too_small = load > TORQUE_LIMIT
+        if too_small:
             notes.append(f"needs {100 * load:.0f} % of its torque: take the next size up")
         if step.speed.value > rating.top_share * rating.speed_rpm:
             notes.append("above the speed that its electronics allow")
-    return step.noted(*notes)
+    return replace(step, too_small=step.too_small or too_small).noted(*notes)

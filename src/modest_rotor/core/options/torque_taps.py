@@ -117,6 +117,7 @@ def _on_tap(demand: Demand, taps: tuple[SolvedStep, ...], full: Estimate) -> Sol
     best = min(choices, key=lambda tap: abs((tap.flow.value if tap.flow else 0.0) - wanted))
     notes = [HELD] if demand.floor > demand.share else []
     assert best.flow is not None
-    if best.flow.value < ENOUGH * wanted and best is running[-1]:
+    too_small = best.flow.value < ENOUGH * wanted and best is running[-1]
+    if too_small:
         notes.append(f"its highest tap gives {100 * max(shares):.0f} % of full flow: take the next size up")
-    return replace(best, id=demand.id).noted(*notes)
+    return replace(best, id=demand.id, too_small=too_small).noted(*notes)

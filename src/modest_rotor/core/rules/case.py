@@ -6,7 +6,6 @@ from collections.abc import Hashable
 from dataclasses import dataclass
 
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.compare import Compared, OptionsAnswer
@@ -28,7 +27,6 @@ class Case:
 
     job: Job
     plate: PlateFacts
-    motor: TypicalMotor | str
     fit: MotorFit
     sets: tuple[SetFacts, ...]
     found: FoundMachine | str

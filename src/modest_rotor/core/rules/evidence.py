@@ -16,7 +16,7 @@ from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.load import service_factor_amps
 from modest_rotor.core.rules.parts import usual_culprits
 from modest_rotor.core.stations.set_answer import METHOD_LABELS
-from modest_rotor.core.stations.set_facts import SetFacts
+from modest_rotor.core.stations.set_facts import SetFacts, plate_denial
 
 VOLTS_TOLERANCE = 0.10
 """Share of rated volts within which a motor must work: NEMA MG 1 (from memory)."""
@@ -149,10 +149,7 @@ def methods_disagree(case: Case) -> tuple[Finding, ...]:
 
 def plate_denies_itself(case: Case) -> tuple[Finding, ...]:
     """Power, volts, amps or speed on the plate do not belong together."""
-    refusals = [
-        case.plate.speed_refusal,
-        case.motor if isinstance(case.motor, str) and not case.motor.startswith(("waits", "withheld")) else None,
-    ]
+    refusals = (case.plate.speed_refusal, plate_denial(case.plate))
     return tuple(
         found(
             "plate_denies_itself",

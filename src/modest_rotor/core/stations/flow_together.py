@@ -11,7 +11,7 @@ from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
 from modest_rotor.core.identify.next_reading import Needle
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.flow_ways import VOID, FlowContext, FlowWay, Way
+from modest_rotor.core.stations.flow_ways import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.tables import read_table
@@ -66,8 +66,8 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
     is nothing better; one that is void counts never.
     """
     told = [way for way in ways if way.flow is not None]
-    usable = [way for way in told if not (way.voids or "").startswith(VOID)]
-    trusted = [way for way in usable if way.voids is None] or usable
+    usable = [way for way in told if not (way.objection and way.objection.void)]
+    trusted = [way for way in usable if way.objection is None] or usable
     if not trusted:
         return waiting("Flow, together", "waits for one way that gives a flow"), ()
     first = trusted[0]
@@ -102,7 +102,7 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
 
 def with_flow(facts: SetFacts, ways: tuple[FlowWay, ...]) -> SetFacts:
     """The set with the flow that chart, table or temperature rise tell, where none was measured; as an estimate."""
-    sound = [way.flow for way in ways if way.flow and way.voids is None and way.way in STANDS_FOR_MEASURED]
+    sound = [way.flow for way in ways if way.flow and way.objection is None and way.way in STANDS_FOR_MEASURED]
     if facts.flow is not None or not sound or not all(_agree(sound[0], other) for other in sound):
         return facts
     return replace(facts, flow=_weighed(sound), flow_basis="estimated")
@@ -118,9 +118,9 @@ def flows_answer(
             FlowAnswer(
                 way=way.way,
                 flow=way.worked,
-                trusted=way.flow is not None and way.voids is None,
+                trusted=way.flow is not None and way.objection is None,
                 disagrees=way.way in against,
-                reason=way.voids or "",
+                reason=way.objection.words if way.objection else "",
             )
             for way in ways
         ),

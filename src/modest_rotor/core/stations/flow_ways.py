@@ -31,8 +31,6 @@ FUEL_SD, EFFICIENCY_SD = 0.015, 0.01
 PLACES = ((0.7, 0.12), (0.85, 0.23), (1.0, 0.30), (1.15, 0.23), (1.3, 0.12))
 """Where a known point may lie on its generic curve, and the weight of each place. Our judgement, no source."""
 TAP_WORDS = {SpeedTap.SINGLE: "", SpeedTap.HIGH: "h", SpeedTap.MEDIUM: "m", SpeedTap.LOW: "l", SpeedTap.REGULATED: ""}
-VOID = "void"
-"""How the reason begins of a way that says nothing here, in place of one that is only rough."""
 HEAT_SOURCE = "Energy balance; sensible heat factor of ASHRAE Handbook, Fundamentals, at the place's density."
 
 
@@ -50,16 +48,32 @@ class Way(StrEnum):
 
 
 @dataclass(frozen=True)
+class Objection:
+    """What speaks against a way.
+
+    :param void: it says nothing here; otherwise it is only rough, and counts where there is nothing better.
+    """
+
+    reason: str
+    void: bool = False
+
+    @property
+    def words(self) -> str:
+        """The reason as it is told."""
+        return f"void: {self.reason}" if self.void else self.reason
+
+
+@dataclass(frozen=True)
 class FlowWay:
     """One way to the flow.
 
-    :param flow: m³/s with its band, or ``None``. :param voids: why it is not to be trusted here, if anything speaks against it.
+    :param flow: m³/s with its band, or ``None``. :param objection: why it is not to be trusted here, if anything speaks against it.
     """
 
     way: Way
     worked: Result
     flow: Estimate | None = None
-    voids: str | None = None
+    objection: Objection | None = None
 
 
 @dataclass(frozen=True)
@@ -96,7 +110,8 @@ def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[
     power = by_power.figure
     spread = (power.band or 0.0) / 1.96 if power else 0.0
     flow = measured(power.value, **{"efficiency of the generic machine": spread}) if power else None
-    ways.append(FlowWay(Way.POWER, by_power, flow, "the efficiency is only that of such machines" if flow else None))
+    rough = Objection("the efficiency is only that of such machines") if flow else None
+    ways.append(FlowWay(Way.POWER, by_power, flow, rough))
     return tuple(ways)
 
 
@@ -141,8 +156,8 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
         "The machine's own chart.",
         tuple(remarks),
     )
-    voids = None if facts.on_full_tap else "the chart belongs to one tap: say which before believing it"
-    return FlowWay(Way.CHART, worked, flow, voids)
+    objection = None if facts.on_full_tap else Objection("the chart belongs to one tap: say which before believing it")
+    return FlowWay(Way.CHART, worked, flow, objection)
 
 
 def _numerically(chart: AmpsChart, volts: Estimate, amps: Estimate, middle: float) -> Estimate:
@@ -170,7 +185,7 @@ def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
         return FlowWay(Way.TABLE, waiting(Way.TABLE, "waits for the blower's table"))
     if facts.pressure is None or facts.one_sided:
         return FlowWay(Way.TABLE, waiting(Way.TABLE, "waits for the static on both sides"))
-    static, remark, voids = _as_counted(facts, context)
+    static, remark, objection = _as_counted(facts, context)
     tap = _column(facts, context.table)
     if tap is None:
         return FlowWay(Way.TABLE, waiting(Way.TABLE, "waits for the speed tap, by the table's own names"))
@@ -185,31 +200,31 @@ def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
     worked = result(
         Way.TABLE, "airflow", flow, "q at p on the tap", read, "The machine's own table.", (remark,) if remark else ()
     )
-    return FlowWay(Way.TABLE, worked, flow, voids)
+    return FlowWay(Way.TABLE, worked, flow, objection)
 
 
-def _as_counted(facts: SetFacts, context: FlowContext) -> tuple[Estimate, str | None, str | None]:
+def _as_counted(facts: SetFacts, context: FlowContext) -> tuple[Estimate, str | None, Objection | None]:
     """The static as the table counts it: what it calls external added, what it calls its own taken out."""
     assert facts.pressure is not None
     static, reading = facts.pressure, facts.reading
     counted, between = context.charts.counted_external, reading.statics_hold
     if counted is None or between is None:
         return static, "Taken as the table counts it: nobody said what lies between the taps.", None
-    told, voids = [], None
+    told, objection = [], None
     for part, drop in (("filter", reading.filter_drop), ("coil", reading.coil_drop)):
         external = part in counted
         inside = part in between and between is not StaticSpan.NEITHER
         if external == (not inside):
             continue
         if drop is None:
-            voids = (
+            objection = Objection(
                 f"the table counts the {part} as {'external' if external else 'its own'}: read the pressure across it"
             )
             continue
         across = read_by_meter(drop, "pressure", f"{part}, set {facts.number}", context.accuracies)
         static = static + across if external else static - across
         told.append(f"{part} {'added' if external else 'taken out'}")
-    return static, ", ".join(told).capitalize() + "." if told else None, voids
+    return static, ", ".join(told).capitalize() + "." if told else None, objection
 
 
 def _column(facts: SetFacts, table: BlowerTable) -> str | None:
@@ -239,19 +254,19 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
     )
     remarks = ("The motor's own heat is not counted: it makes the flow read a little low where it sits in the air.",)
     worked = result(Way.RISE, "airflow", flow, "q = Q ÷ (c ΔT)", ingredients, HEAT_SOURCE, remarks)
-    return FlowWay(Way.RISE, worked, flow, _rise_voids(facts, rise.value))
+    return FlowWay(Way.RISE, worked, flow, _against_rise(facts, rise.value))
 
 
-def _rise_voids(facts: SetFacts, rise: float) -> str | None:
+def _against_rise(facts: SetFacts, rise: float) -> Objection | None:
     reading = facts.reading
     if reading.coil_is_wet == "yes":
-        return "void: a wet coil takes heat that no thermometer shows"
+        return Objection("a wet coil takes heat that no thermometer shows", void=True)
     if reading.in_sight == "yes":
-        return "void: the thermometer is in sight of the heat exchanger"
+        return Objection("the thermometer is in sight of the heat exchanger", void=True)
     if reading.running is not None and reading.running.si < STEADY_S:
-        return "void: not steady yet, wait ten minutes from the start"
+        return Objection("not steady yet, wait ten minutes from the start", void=True)
     if rise < LEAST_RISE_K:
-        return "the rise is too small for two thermometers"
+        return Objection("the rise is too small for two thermometers")
     return None
 
 
@@ -298,9 +313,8 @@ def _water_heat(facts: SetFacts, context: FlowContext) -> FlowWay:
     (flow,) = propagate(lambda q, dt: q / (density * specific * dt), heat, rise)
     ingredients += (given("ΔT", "temperature rise", "temperature_difference", rise, "measured", facts.title),)
     worked = result(Way.RISE, "water_flow", flow, "q = Q ÷ (ρ c ΔT)", ingredients, "Energy balance; IAPWS-95.")
-    return FlowWay(
-        Way.RISE, worked, flow, "the difference is small for two thermometers" if rise.value < LEAST_RISE_K else None
-    )
+    rough = Objection("the difference is small for two thermometers") if rise.value < LEAST_RISE_K else None
+    return FlowWay(Way.RISE, worked, flow, rough)
 
 
 def _affinity(facts: SetFacts, context: FlowContext) -> FlowWay:
@@ -321,15 +335,15 @@ def _affinity(facts: SetFacts, context: FlowContext) -> FlowWay:
     return FlowWay(Way.AFFINITY, worked, flow, _other_system(facts, known, now.value, then.value))
 
 
-def _other_system(facts: SetFacts, known: SetFacts, now: float, then: float) -> str | None:
+def _other_system(facts: SetFacts, known: SetFacts, now: float, then: float) -> Objection | None:
     if facts.reading.duct is not known.reading.duct and facts.reading.duct and known.reading.duct:
-        return "void: the duct was in another state then"
+        return Objection("the duct was in another state then", void=True)
     if facts.pressure and known.pressure and known.pressure.value > 0:
         off = facts.pressure.value / known.pressure.value / (now / then) ** 2 - 1
         if abs(off) > SAME_SYSTEM:
-            return "void: pressure does not go with speed squared, so the system is another"
+            return Objection("pressure does not go with speed squared, so the system is another", void=True)
         return None
-    return "holds on one system only; read the static in both sets to prove that it is the same"
+    return Objection("holds on one system only; read the static in both sets to prove that it is the same")
 
 
 def _machine_speed(facts: SetFacts) -> Estimate | None:

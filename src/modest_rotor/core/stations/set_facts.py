@@ -215,6 +215,19 @@ def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:
         return refusal.sentence
 
 
+def plate_denial(plate: PlateFacts) -> str | None:
+    """What on the plate does not belong together, in a sentence; a plate that is beyond the tables denies nothing."""
+    if plate.is_electronic or plate.rated_power_w is None or plate.kind is None:
+        return None
+    try:
+        typical_motor(plate, THIS_MOTOR)
+    except BeyondTables:
+        return None
+    except OutsideValidity as refusal:
+        return refusal.sentence
+    return None
+
+
 def _methods(running: Running, plate: PlateFacts) -> tuple[LoadByMethod, ...]:
     if plate.is_electronic:
         withheld = (
