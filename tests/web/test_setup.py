@@ -26,6 +26,14 @@ STEADY_S = 10.0 / FASTER
 """Seconds in which the stand-ins' machines settle after a small change of their command."""
 
 
+def _go_on(screen: Screen) -> None:
+    """A sweep waits for its reader where a busy machine let a stand-in answer too late: the reader lets it go on."""
+    if "gave no whole answer" in screen.text():
+        for button in screen.browser.find_elements(By.TAG_NAME, "button"):
+            if button.text.startswith("Go on:"):
+                button.click()
+
+
 def patiently(screen: Screen, condition: Callable[[], Any]) -> Any:
     """Wait for something that a machine takes its time for."""
     deadline = time.monotonic() + LONGEST_S
@@ -33,7 +41,7 @@ def patiently(screen: Screen, condition: Callable[[], Any]) -> Any:
         try:
             return screen.until(condition)
         except AssertionError:
-            continue
+            _go_on(screen)
     runs = [
         one.text for one in screen.browser.find_elements(By.CSS_SELECTOR, "[data-loop-run], [data-sweep], [role=alert]")
     ]
@@ -184,17 +192,17 @@ def test_a_drive_is_swept_set_and_read_back_and_amps_alone_prove_nothing(
 
     open_step(screen, "sweep")
     opened(screen, "From, to, step, hold")
-    for field, text in (("low", "44 Hz"), ("hold", "0.3 s"), ("limit", "70 dB(A)")):
+    for field, text in (("low", "44 Hz"), ("hold", "0.8 s"), ("limit", "70 dB(A)")):
         typed(screen, f"setup/sweep/{field}", text)
     screen.saved()
     here = '[data-step="sweep"]'
     button_in(screen, here, "Sweep through")
     pressed(screen, f"{here} [data-write]")
     screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-sweep="running"]'))
-    patiently(screen, lambda: "45.0" in screen.browser.find_element(By.CSS_SELECTOR, "[data-sweep]").text)
+    patiently(screen, lambda: swept_to(screen) >= 45.0)
     screen.run("document.activeElement.blur()")
     screen.keys("l")
-    patiently(screen, lambda: "47.0" in screen.browser.find_element(By.CSS_SELECTOR, "[data-sweep]").text)
+    patiently(screen, lambda: swept_to(screen) >= 47.0)
     pressed(screen, "[data-loud]")
     patiently(screen, lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-sweep="done"]'))
     marks = screen.until(lambda: screen.browser.find_elements(By.CSS_SELECTOR, "[data-mark]"))
@@ -215,6 +223,12 @@ def test_a_drive_is_swept_set_and_read_back_and_amps_alone_prove_nothing(
         lambda: screen.browser.find_element(By.CSS_SELECTOR, '[data-verdict="not provable with these meters"]')
     )
     assert "amps alone never prove" in verdict.text
+
+
+def swept_to(screen: Screen) -> float:
+    """The hertz at which a sweep stands."""
+    words = screen.browser.find_element(By.CSS_SELECTOR, "[data-sweep]").text.split()
+    return float(words[0]) if words[1:2] == ["Hz"] else 0.0
 
 
 def picked_stage(screen: Screen, stage: str) -> None:

@@ -120,8 +120,10 @@ def test_an_empty_job_says_what_each_curve_waits_for(screen: Screen) -> None:
     screen.press("start")
     screen.until(lambda: screen.heading() == "In short")
     screen.station("call")
+    screen.browser.find_element(By.CSS_SELECTOR, "[data-open-balance]").click()
     screen.sees("No curves yet.")
     screen.sees("The machine's curve waits")
+    screen.browser.switch_to.active_element.send_keys(Keys.ESCAPE)
     screen.station("options")
     screen.sees("as soon as the machine of today")
 
