@@ -107,7 +107,8 @@ def test_a_step_test_tells_first_gains_that_hold_and_wild_ones_are_seen_and_calm
     held = plants.called("hall-drive").values()
     assert held[Role.LOOP_ON] == 1 and held[Role.SET_POINT] == pytest.approx(110)
     run = watched(hall)
-    assert run["state"] == "done" and run["samples"][-1]["value"] == pytest.approx(110, abs=5)
+    assert run["state"] == "done", run["sentence"]
+    assert run["samples"][-1]["value"] == pytest.approx(110, abs=5)
     tried = hall.load()["document"]["setup"]["loop"]["tries"][-1]
     assert tried["seen"] in ("it settles without swinging", "a swing or two, then still")
     assert "So a loop should look" in hall.setup["loop"]["next_words"][0]

@@ -17,7 +17,7 @@ import { Loaded } from "./Loaded";
 import { NotFound } from "./NotFound";
 import { Rail, RailStrip } from "./Rail";
 import { SavedLine } from "./SavedLine";
-import { SHEETS } from "./sheets";
+import { firstShown, SHEETS } from "./sheets";
 import { TopLine } from "./TopLine";
 import { useKeys } from "./useKeys";
 
@@ -37,7 +37,9 @@ export function JobPage() {
 }
 
 function JobAtDesk({ id, page }: { id: number; page: Page }) {
-  const desk = useDesk(id, SHEETS[page].shows);
+  const desk = useDesk(id, firstShown(page));
+  const { shows } = SHEETS[page];
+  useEffect(() => desk.show(shows), [desk, shows]);
   const failure = useDeskState(desk, (state) => state.failure);
   if (failure) return <Failed sentence={failure.message} desk={desk} />;
   return (

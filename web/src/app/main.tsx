@@ -9,7 +9,7 @@ import { BrowserRouter, Route, Routes } from "react-router";
 import { ReaderProvider } from "../shared/reader";
 import { type Page, SHORT } from "../shared/stations";
 import { Boundary } from "./Boundary";
-import { SHEETS } from "./sheets";
+import { firstShown, SHEETS } from "./sheets";
 import { system } from "./theme";
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 2, refetchOnWindowFocus: true } } });
@@ -63,12 +63,13 @@ function Pages() {
 
 // A job and its sheet are asked for while the page that shows them is still on its way.
 const [, job, station] = /^\/jobs\/(\d+)(?:\/([a-z]+))?$/.exec(window.location.pathname) ?? [];
-const sheet = job && (station ?? SHORT) in SHEETS ? SHEETS[(station ?? SHORT) as Page] : null;
+const firstPage = (station ?? SHORT) as Page;
+const sheet = job && firstPage in SHEETS ? SHEETS[firstPage] : null;
 // Where it is not there, the page says so.
 sheet?.load().catch(() => undefined);
 
 void import("../shared/desks").then(({ deskOf, sendWhatWaits }) => {
-  if (sheet) deskOf(Number(job)).expect(sheet.shows);
+  if (sheet) deskOf(Number(job)).expect(firstShown(firstPage));
   // What waits to be sent is nobody's first look.
   sendWhatWaits();
 });

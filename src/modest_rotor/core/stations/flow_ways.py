@@ -49,10 +49,7 @@ class Way(StrEnum):
 
 @dataclass(frozen=True)
 class Objection:
-    """What speaks against a way.
-
-    :param void: it says nothing here; otherwise it is only rough, and counts where there is nothing better.
-    """
+    """What speaks against a way: one that is void says nothing here, another is only rough and counts where nothing is better."""
 
     reason: str
     void: bool = False
