@@ -117,9 +117,8 @@ def _measured(facts: SetFacts, context: FlowContext) -> FlowWay:
         return FlowWay(Way.MEASURED, waiting(Way.MEASURED, "waits for a hood, a traverse or a meter"))
     how = str(facts.reading.flow_by or "measured")
     read = (given("q", "flow", context.quantity, facts.flow, "measured", facts.title),)
-    return FlowWay(
-        Way.MEASURED, result(Way.MEASURED, context.quantity, facts.flow, how, read, "ASHRAE Standard 111."), facts.flow
-    )
+    worked = result(Way.MEASURED, context.quantity, facts.flow, how, read, "ASHRAE Standard 111.")
+    return FlowWay(Way.MEASURED, worked, facts.flow)
 
 
 def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
