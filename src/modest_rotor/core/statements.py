@@ -1,6 +1,7 @@
-"""Commands that need a name: to mark a finding, answer for a stop, record an approval, sign a step, and to withdraw any of them.
+"""Commands of what is said by name: to mark a finding, answer for a stop, record an approval, sign a step, and to withdraw any of them.
 
-What they make is no edit: no edit changes it, no undo takes it back. It is withdrawn, by name, and both stay in the job.
+What they make is no edit: no edit changes it, no undo takes it back. It is withdrawn, by name, and both stay in the job. A mark
+alone may be made by nobody in particular; it then says so.
 """
 
 from __future__ import annotations
@@ -9,7 +10,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from modest_rotor.core.assessment import Assessment
-from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.core.changes import next_id, value_at, with_change
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
 from modest_rotor.core.setup.steps import refusal_to_sign
@@ -160,19 +161,11 @@ def without_statements(path: str, value: Any) -> Any:
 
 def with_statements_of(job: Job, changed: Job) -> Job:
     """A job as it was changed, with every statement as it stands now: an undo takes none back."""
-    document, now = changed.document, job.document
-    return changed.model_copy(
-        update={
-            "document": document.model_copy(
-                update={
-                    "marks": now.marks,
-                    "options": document.options.model_copy(update={"waivers": now.options.waivers}),
-                    "decision": document.decision.model_copy(update={"approvals": now.decision.approvals}),
-                    "setup": document.setup.model_copy(update={"signs": now.setup.signs}),
-                }
-            )
-        }
-    )
+    for path in STATEMENTS:
+        now = value_at(job, path)
+        if value_at(changed, path) != now:
+            changed = with_change(changed, path, now)
+    return changed
 
 
 def _with(job: Job, path: str, new: dict[str, Any], speaker: Speaker, label: str) -> Said:

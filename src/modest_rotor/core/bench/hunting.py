@@ -23,7 +23,13 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.causes import REPEATS, Observed, Rung, all_causes, rank_causes
 from modest_rotor.core.identify.perturb import Needle
 
-READ_BY = {f"read {needle}": needle for needle in READINGS}
+
+def reading_act(needle: Needle) -> str:
+    """The act that reads a needle."""
+    return f"read {needle}"
+
+
+READ_BY = {reading_act(needle): needle for needle in READINGS}
 """Acts that read a needle, each with it."""
 FIRST_READ = (Needle.VOLTS, Needle.AMPS, Needle.SPEED, Needle.WATTS, Needle.PRESSURE)
 LIVE = "Live work: only by those qualified, right meter and gloves; hands clear of the wheel."
@@ -113,7 +119,7 @@ def cheapest_way(number: int) -> tuple[str, ...]:
     is left explains what the tests showed, the flow is read too, and all is ranked anew.
     """
     hunt = make_hunt(number)
-    acts = [_reading(needle) for needle in FIRST_READ]
+    acts = [reading_act(needle) for needle in FIRST_READ]
     read = {needle: hunt.read(needle) for needle in FIRST_READ}
     shown: dict[str, str] = {}
     rungs = ranked(hunt, read, shown)
@@ -121,7 +127,7 @@ def cheapest_way(number: int) -> tuple[str, ...]:
         if not rungs:
             if Needle.FLOW in read:
                 return (*acts, UNKNOWN)
-            acts.append(_reading(Needle.FLOW))
+            acts.append(reading_act(Needle.FLOW))
             read[Needle.FLOW] = hunt.read(Needle.FLOW)
             rungs = ranked(hunt, read, shown)
             continue
@@ -132,11 +138,6 @@ def cheapest_way(number: int) -> tuple[str, ...]:
         acts += [*(act for act in needed_before(test) if act not in acts), test]
         shown[test] = outcome_of(test, hunt.hidden)
         rungs = _left(rungs, shown)
-
-
-def _reading(needle: Needle) -> str:
-    """The act that reads a needle."""
-    return next(act for act, read in READ_BY.items() if read is needle)
 
 
 def way_minutes(number: int) -> int:

@@ -111,7 +111,7 @@ function Marks({ finding }: { finding: Finding }) {
       </Box>
       {(finding.marks ?? []).map((mark) => (
         <Small key={mark.id} display="block">
-          <At at={mark.at} /> {mark.who ?? ""}: <b>{mark.state}</b>
+          <At at={mark.at} /> {mark.who ?? "nobody named"}: <b>{mark.state}</b>
           {mark.note && `, ${mark.note}`} <Withdraw of="marks" said={mark} named={`the mark ${mark.state}`} />
         </Small>
       ))}
