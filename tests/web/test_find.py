@@ -165,10 +165,16 @@ def test_a_finding_is_proved_and_another_cleared(screen: Screen, application: Ap
         button = f'//*[@data-finding="{key}"]//button[normalize-space(.)="{state}"]'
         screen.run("arguments[0].click()", screen.browser.find_element(By.XPATH, button))
         screen.until(lambda row=row, state=state: f"{state}, read twice" in shown(screen, row).replace(":", ""))
+        assert "nobody named" in shown(screen, row)
     screen.saved()
     screen.browser.refresh()
     screen.until(lambda: "cleared by a test" in shown(screen, '[data-finding="overload_does_not_fit"]'))
     assert "(confirmed)" in shown(screen, '[data-finding="capacitor_off_label/s1"]')
+    row = '[data-finding="overload_does_not_fit"]'
+    screen.click(screen.browser.find_element(By.CSS_SELECTOR, f"{row} button"))
+    screen.press("type the result")
+    screen.until(lambda: screen.heading() == "Plate")
+    screen.station("findings")
     screen.press("every rule", "a")
     screen.until(lambda: screen.heading() == "Rules")
     screen.sees("microfarads against the label")

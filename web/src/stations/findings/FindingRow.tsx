@@ -7,6 +7,7 @@ import type { Finding, Schemas } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, Small } from "../../shared/parts";
 import { focusField } from "../../shared/focus";
+import { stationOf } from "../../shared/places";
 import { isSettled } from "../../shared/Sheet";
 import { STATIONS } from "../../shared/stations";
 import { Withdraw } from "../../shared/Withdraw";
@@ -56,9 +57,7 @@ function Proof({ test }: { test: Schemas["ProvingTest"] }) {
   const navigate = useNavigate();
   const go = (path: string) => {
     if (focusField(path)) return;
-    const root = path.split("/")[0];
-    const station = root === "readings" || root === "target" ? "readings" : "plate";
-    void navigate(`/jobs/${view.id}/${station}`, { state: { field: path } });
+    void navigate(`/jobs/${view.id}/${stationOf(path)}`, { state: { field: path } });
   };
   return (
     <Box borderTop="1px solid" borderColor="rule" mt="6px" pt="6px">
