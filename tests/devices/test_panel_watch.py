@@ -9,9 +9,9 @@ from threading import Event, Thread
 import pytest
 
 from modest_rotor.core.job import Job
-from modest_rotor.devices import panel_watch
+from modest_rotor.devices import panel_watch, reading
 from modest_rotor.devices.links import LINKS
-from modest_rotor.devices.panel_watch import trouble_of, watch_panels
+from modest_rotor.devices.panel_watch import read_once, trouble_of, watch_panels
 from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.fieldbus.stand_in import StandIns, Trouble
@@ -37,6 +37,7 @@ def test_a_watched_panel_fills_the_log_and_says_when_it_falls_silent(
     plants: StandIns, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     monkeypatch.setattr(panel_watch, "LOOK_EVERY_S", 0.05)
+    monkeypatch.setattr(reading, "LOOK_AGAIN_S", 0.05)
     stored = with_connection(keep_job)(Job.model_validate(HALL))
     machine = stored.machine_id
     drive, panel = plants.called("hall-drive"), plants.called("hall-panel")
@@ -76,3 +77,35 @@ def test_a_watched_panel_fills_the_log_and_says_when_it_falls_silent(
     assert set(kept.settings) == {"40.0 Hz"} and set(kept.sources) == {"Hall supply fan, meter panel"}
     assert {"input_power", "static", "airflow", "speed", "air"} <= set(kept.columns)
     assert kept.columns["static"][-1] == pytest.approx(240, rel=0.08)
+
+
+def test_a_machine_on_its_way_or_told_anew_meanwhile_says_nothing_and_a_steady_one_its_setting(
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    """The plant's clock goes on only while is looked for a second time, so that every look is at a known moment of the ramp."""
+    clock = [0.0]
+    plants = with_connection(start_stand_ins)(lambda: clock[0])
+    monkeypatch.setattr(reading.time, "sleep", lambda seconds: clock.__setitem__(0, clock[0] + seconds))
+    try:
+        machine = with_connection(keep_job)(Job.model_validate(HALL)).machine_id
+        drive = plants.called("hall-drive")
+
+        @with_connection
+        def read() -> list[str]:
+            wanted = device_named("Hall supply fan, meter panel"), device_named("Hall supply fan, drive")
+            read_once(machine, *wanted, "as it runs", "Ann")
+            return list(logs.log_of(machine).settings)
+
+        drive.write(Role.FREQUENCY_COMMAND, 40.0)
+        drive.write(Role.RUN, 1.0)
+        clock[0] = 2.0
+        assert read() == [], "on its way"
+        clock[0] = 100.0
+        assert read() == ["40.0 Hz"]
+        with monkeypatch.context() as changing:
+            told = iter(("40.0 Hz", "30.0 Hz"))
+            changing.setattr(panel_watch, "setting_of", lambda _: next(told))
+            assert read() == ["40.0 Hz"], "what was read belongs to neither"
+    finally:
+        LINKS.close()
+        stop_stand_ins()

@@ -12,6 +12,7 @@ from __future__ import annotations
 import argparse
 import csv
 import json
+import multiprocessing
 import os
 import random
 import re
@@ -27,6 +28,7 @@ from pathlib import Path
 import coverage
 
 from tools.mutation.changes import AREAS, Change, changes_of, files_of
+from tools.mutation.child import CAME_TO_AN_END, run_tests
 from tools.mutation.record import OUT
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -37,6 +39,18 @@ MOST_TESTS_S = 90.0
 """Longest time that the tests of one change may take on the sound program; the quickest are taken first."""
 NAMED = re.compile(r"\s*([A-Za-z_][A-Za-z_0-9]*)\s*[:=,]")
 """What begins a constant, a field of a class, or one of several constants."""
+LIBRARIES = [
+    "numpy",
+    "scipy.integrate",
+    "scipy.interpolate",
+    "scipy.optimize",
+    "scipy.signal",
+    "scipy.stats",
+    "pydantic",
+    "pytest",
+]
+"""Read once, before anything is changed."""
+START = multiprocessing.get_context("forkserver")
 SLOWEST, SLACK_S = 4.0, 40.0
 """A change is timed out beyond this many times its tests' own time, and this much for the start."""
 
@@ -118,7 +132,7 @@ def record(again: bool) -> Recorded:
             f"[run]\ndynamic_context = test_function\nsource = {ROOT / 'src'}\ndata_file = {data}\n", encoding="utf-8"
         )
         command = [sys.executable, "-m", "coverage", "run", f"--rcfile={kept / 'rc'}", "-m", "pytest", "-q", "-x",
-                   "-p", "tools.mutation.record", "-p", "no:cacheprovider", *TESTS]  # fmt: skip
+                   "-p", "tools.mutation.record", "-p", "no:cacheprovider", "-m", "not database", *TESTS]  # fmt: skip
         subprocess.run(command, cwd=ROOT, env=os.environ | {OUT: str(durations)}, check=True)
     found = coverage.CoverageData(str(data))
     found.read()
@@ -153,18 +167,25 @@ def noticed(change: Change, recorded: Recorded, copy: Path) -> str:
     sound = at.read_text(encoding="utf-8")
     at.write_text(change.applied(sound), encoding="utf-8")
     expected = sum(recorded.durations.get(test, 0.0) for test in tests)
-    command = [sys.executable, "-m", "pytest", "-x", "-q", "--no-header", "-p", "no:cacheprovider", *tests]
-    environment = os.environ | {"PYTHONPATH": f"{copy / 'src'}:{copy}", "PYTHONDONTWRITEBYTECODE": "1"}
+    running = START.Process(target=run_tests, args=(copy, tests))
     try:
-        ended = subprocess.run(
-            command, cwd=copy, env=environment, capture_output=True, timeout=SLACK_S + SLOWEST * expected, check=False
-        )
-    except subprocess.TimeoutExpired:
-        return "timed out"
+        running.start()
+        running.join(SLACK_S + SLOWEST * expected)
+        if running.is_alive():
+            running.kill()
+            running.join()
+            return "timed out"
     finally:
         at.write_text(sound, encoding="utf-8")
-    # 1: a test failed; 2 and 4: the changed program could not even be read or collected.
-    return "survived" if ended.returncode == 0 else "noticed"
+    came_to = (running.exitcode or 0) - CAME_TO_AN_END
+    if came_to not in (
+        0,
+        1,
+        2,
+        4,
+    ):  # 1: a test failed; 2 and 4: the changed program could not even be read or collected
+        raise RuntimeError(f"The tests of {change} broke down: {running.exitcode}.")
+    return "survived" if came_to == 0 else "noticed"
 
 
 def copied(place: Path) -> Path:
@@ -191,6 +212,8 @@ def main() -> int:
     with EQUIVALENT.open(encoding="utf-8") as file:
         known = {(row["path"], row["before"], row["after"]) for row in csv.DictReader(file)}
     recorded = record(asked.record)
+    os.environ["OMP_NUM_THREADS"] = "1"
+    START.set_forkserver_preload(LIBRARIES)
     areas = asked.area or list(AREAS)
     each = -(-asked.count // len(areas))
     plan = [(area, one) for area in areas for one in sample(area, each, random.Random(f"{asked.seed} {area}"), known)]

@@ -9,6 +9,7 @@ from threading import Event
 
 from modest_rotor.core.errors import ModestRotorError
 from modest_rotor.devices.links import LINKS, profile_of
+from modest_rotor.devices.reading import is_steady
 from modest_rotor.fieldbus.client import Values
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store import logs
@@ -44,20 +45,24 @@ def setting_of(commander: KeptDevice) -> str:
     """On what a machine runs, as its drive or fan was told: named as the log names settings."""
     profile = profile_of(commander)
     if profile.register(Role.FREQUENCY_COMMAND):
-        read = LINKS.link(commander).read((Role.OUTPUT_FREQUENCY, Role.FREQUENCY_COMMAND))
+        read = LINKS.link(commander).read((Role.FREQUENCY_COMMAND,))
         return f"{read.values[Role.FREQUENCY_COMMAND]:.1f} Hz"
     read = LINKS.link(commander).read((Role.SPEED_COMMAND,))
     return f"{100 * read.values[Role.SPEED_COMMAND]:.0f} %"
 
 
 def read_once(machine_id: int, panel: KeptDevice, commander: KeptDevice | None, setting: str, who: str) -> None:
-    """Read a panel into a log. A machine that stands says nothing and is left out.
+    """Read a panel into a log. A machine that stands, or is on its way to what it was told, says nothing and is left out.
 
     :raises ModestRotorError: no answer, or one that its profile does not believe; nothing was kept.
     """
     told = setting_of(commander) if commander else setting
+    if commander and not is_steady(commander):
+        return
     values = log_values(LINKS.link(panel).read())
     if not values or values.get("speed", STANDING_RPM) < STANDING_RPM:
+        return
+    if commander and setting_of(commander) != told:
         return
     reading = logs.NewReading(datetime.now(UTC), told, panel.name, values, who)
     logs.keep_readings(machine_id, (reading,))

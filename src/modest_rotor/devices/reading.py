@@ -79,15 +79,23 @@ def refuse_unsteady(stored: StoredJob) -> None:
     :raises ChangeRefused: its speed or hertz moved between two looks.
     """
     kept = named_or_none(stored.job.document.setup.device)
-    profile = profile_of(kept) if kept else None
-    role = next((one for one in (Role.OUTPUT_FREQUENCY, Role.SPEED) if profile and profile.register(one)), None)
-    if kept is None or role is None:
-        return
+    if kept is not None and not is_steady(kept):
+        raise ChangeRefused("It is still on its way to what it was told: read once it runs steady. Nothing was kept.")
+
+
+def is_steady(kept: KeptDevice) -> bool:
+    """Whether a device's hertz, or its speed where it tells none, stands between two looks; one that tells neither counts as steady.
+
+    :raises DeviceTrouble: it does not answer.
+    """
+    profile = profile_of(kept)
+    role = next((one for one in (Role.OUTPUT_FREQUENCY, Role.SPEED) if profile.register(one)), None)
+    if role is None:
+        return True
     first = LINKS.link(kept).read((role,)).values.get(role)
     time.sleep(LOOK_AGAIN_S)
     second = LINKS.link(kept).read((role,)).values.get(role)
-    if first is not None and second is not None and abs(second - first) > STEADY_SHARE * max(abs(first), abs(second)):
-        raise ChangeRefused("It is still on its way to what it was told: read once it runs steady. Nothing was kept.")
+    return first is None or second is None or abs(second - first) <= STEADY_SHARE * max(abs(first), abs(second))
 
 
 def setting_now(stored: StoredJob) -> dict[str, Any]:
