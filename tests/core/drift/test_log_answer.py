@@ -175,3 +175,12 @@ def test_the_machine_of_the_log_settles_where_its_healthy_state_was_read(chosen:
     assert float(settled.load.flow) == pytest.approx(0.8 * float(settled.motor.speed_rpm) / 1060.0, rel=0.01)
     if chosen in ("electronic", "k4"):
         assert float(settled.motor.speed_rpm) == pytest.approx(1060.0, rel=2e-3)
+
+
+@pytest.mark.parametrize(("tolerance", "out"), [(None, True), ("6 %", True), ("10 %", False)])
+def test_a_run_capacitor_is_outside_its_own_tolerance_and_not_the_usual_one(tolerance: str | None, out: bool) -> None:
+    """6.9 of 7.5 µF is 8 % below its label: outside the usual 6 %, inside a printed 10 %."""
+    log = Log(BEGUN + np.arange(4) * 90.0, ("x",) * 4, ("v",) * 4, {"capacitance": np.full(4, 6.9e-6)})
+    plate = {"plate__run_capacitance": "7.5 µF", "plate__capacitor_tolerance": tolerance}
+    said = answer(log, Job.model_validate(changed(BAGGAGE, **plate)))
+    assert ("Change it" in plain(said.capacitor)) is out and (said.next_day == TODAY) is out

@@ -531,3 +531,16 @@ def test_one_speed_gives_part_flow_only_where_something_throttles_it(part: str) 
     ratio = less.flow.value / full.flow.value
     assert ratio == pytest.approx(less.demand.value / full.demand.value if part.startswith("by") else 1.0, rel=0.02)
     assert less.speed.value == pytest.approx(full.speed.value, rel=0.02)
+
+
+@pytest.mark.parametrize(
+    ("said", "waits"), [({"curve_speed": "2,000 rpm"}, False), ({"rated_speed": "2,000 rpm"}, False), ({}, True)]
+)
+def test_a_table_needs_the_speed_at_which_it_was_taken_and_the_plates_stands_for_it(
+    said: dict[str, str], waits: bool
+) -> None:
+    rows = ((0.05, 399, 262), (0.5, 300, 375), (0.7, 204, 425), (0.99, 8, 498))
+    curve = [{"airflow": f"{q * 1000} L/s", "pressure": f"{p} Pa", "shaft_power": f"{w} W"} for q, p, w in rows]
+    fan = {"code": "own", "type": "fan", "name": "own", "rated_power": "700 W", "curve": curve, "motor_kind": "electronic", **said}  # fmt: skip
+    full = of_kind(KRAUSE, OptionKind.EC_FAN, own={"product": fan}).steps[0]
+    assert (full.input_power is None) is waits and ("speed at which the curve" in full.note) is waits

@@ -13,7 +13,7 @@ from modest_rotor.core.economy import break_even_hours, net_present_value, prese
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import exactly, measured
 from modest_rotor.core.phrase import plain
-from tests.core.options.test_kinds import QUARTER_HORSE
+from tests.core.options.test_kinds import PUMP, QUARTER_HORSE
 from tests.jobs import KRAUSE, assessed, option
 
 
@@ -241,3 +241,10 @@ def test_a_payback_is_open_where_the_saving_may_be_nothing_and_closed_where_it_m
         assert (payback.high is not None) is sure
         assert payback.high is None or payback.high > payback.value
     assert seen == {(True, True), (False, True), (False, False)}, "all three were met"
+
+
+def test_inrush_amps_of_three_phases_flow_in_each_of_them() -> None:
+    """17 A in each line at 400 V and a power factor of 0.8: 0.9 × √3 × 400 × 17 × 0.8 for 2 s, 20,000 times."""
+    starts = {"duty__starts": "20,000", "duty__run_up": "2 s", "duty__inrush": "17 A"}
+    counted, bare = (option(assessed(PUMP, **typed), "A").energy.figure.value for typed in (starts, {}))
+    assert counted - bare == pytest.approx(0.9 * 3**0.5 * 17 * 400 * 0.8 * 2 * 20000 / 3.6e6, rel=1e-6)

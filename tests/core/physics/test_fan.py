@@ -233,7 +233,7 @@ def test_a_machine_follows_its_own_table_and_refuses_what_cannot_be_one() -> Non
     assert machine.pressure_at(2 * flow, 2.0) == pytest.approx(4 * pressure)  # affinity: AMCA 201
     for rows, words in (
         ((flow[:2], pressure[:2], power[:2]), "2 rows"),
-        ((flow[[0, 2, 1, 3]], pressure, power), "does not go upward"),
+        ((flow[[0, 2, 1, 3]], pressure, power), "does not go upward in its row 3"),
         ((flow, pressure, power / 10), "another unit"),
         ((flow, pressure, 0 * power), "not above zero"),
     ):

@@ -258,3 +258,14 @@ def test_the_watts_at_the_flow_reached_are_as_unsure_as_the_flow_makes_them() ->
     half = abs(watts(1) - watts(-1)) / 2
     assert half < part(step) < 2 * half
     assert part(proof(proof__same_meters="yes").steps[0]) < 0.05 * half
+
+
+def test_of_one_step_and_one_set_after_the_pair_needs_no_flow_and_of_two_it_does() -> None:
+    """Which of two sets without a flow belongs to the one step nobody knows."""
+    steps = BAGGAGE["document"]["duty"]["steps"][:1]
+    after = {"stage": "after", "voltage": "208 V", "input_power": "430 W"}
+    first = [one for one in BAGGAGE["document"]["readings"] if one.get("stage") != "after"]
+    sets = [{"id": f"x{number}", "name": f"after {number}", **after} for number in (1, 2)]
+    one = proof(duty__steps=steps, readings=[*first, sets[0]], proof__pairs=[])
+    two = proof(duty__steps=steps, readings=[*first, *sets], proof__pairs=[])
+    assert one.steps[0].after and two.steps[0].after is None

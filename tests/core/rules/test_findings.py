@@ -398,3 +398,33 @@ def test_volts_are_uneven_beyond_one_per_cent_of_their_mean(volts: tuple[str, ..
     """NEMA MG 1, 14.36: the greatest distance from the mean over the mean, here 1 % and 2 %."""
     three = {f"{SET}voltage_{name}": value for name, value in zip(("12", "23", "31"), volts, strict=True)}
     assert ("volts_unbalanced" in rules(assessed(KRAUSE, **THREE, **three))) is found
+
+
+@pytest.mark.parametrize(("read", "sure"), [("7.04 µF", False), ("6.0 µF", True), ("7.96 µF", False), ("9.0 µF", True)])
+def test_a_capacitor_near_the_end_of_its_tolerance_is_probably_off_and_one_far_from_it_is(
+    read: str, sure: bool
+) -> None:
+    """7.5 µF ± 6 % is 7.05 to 7.95 µF; a capacitance meter is good for some 1 to 2 %, so 0.01 µF past an end may be the meter."""
+    answer = assessed(KRAUSE, plate__run_capacitance="7.5 µF", **{f"{SET}capacitance": read})
+    assert ("probably" not in plain(finding(answer, "capacitor_off_label").sentence)) is sure
+
+
+@pytest.mark.parametrize(
+    ("read", "found"), [("9.5 µF", False), ("10.5 µF", False), ("9.49 µF", True), ("10.51 µF", True)]
+)
+def test_the_ends_of_a_printed_tolerance_are_inside_it(read: str, found: bool) -> None:
+    label = {"plate__run_capacitance": "10 µF", "plate__capacitor_tolerance": "5 %"}
+    assert ("capacitor_off_label" in rules(assessed(KRAUSE, **label, **{f"{SET}capacitance": read}))) is found
+
+
+@pytest.mark.parametrize(("kind", "named"), [({}, "the tap that"), (THREE, "the setting that")])
+def test_when_all_is_good_the_last_look_is_at_what_this_machine_can_be_set_by(kind: dict[str, Any], named: str) -> None:
+    """A capacitor motor's tap may be another than the chart's; a three-phase motor has none."""
+    first = {**KRAUSE["document"]["readings"][0], "duct": "balancing plate wide open"}  # type: ignore[index]
+    if kind:
+        first |= {"voltage": "400 V", "current": "3.1 A", "speed": "1443 rpm", "input_power": None}
+    second = {**first, "id": "s2", "duct": "duct off at the unit", "airflow": None}
+    plate = {name: value for name, value in kind.items() if name.startswith("plate")}
+    first["capacitance"] = None if kind else "15.3 µF"
+    way = chain(readings=[first, second], checks={"turns": "free"}, **plate)
+    assert named in plain(way.verdict or ())

@@ -100,6 +100,10 @@ def test_a_blower_table() -> None:
     assert table.flow("med", 0.35 * IN_WG) == pytest.approx(1140 * CFM)
     with pytest.raises(OutsideValidity, match="outside the tap's rows"):
         table.flow("Low", 0.8 * IN_WG)
+    (ends,) = (statics for tap, statics, _ in table.columns if tap.lower() == "low")
+    for static, off in ((ends[0] - 7, 7), (ends[-1] + 13, 13)):
+        with pytest.raises(OutsideValidity, match=f" {off} Pa outside.*from {ends[0]:.0f} to {ends[-1]:.0f} Pa"):
+            table.flow("Low", static)
     with pytest.raises(OutsideValidity, match="no tap"):
         table.flow("turbo", 50.0)
     state = blower_table_state(charts)

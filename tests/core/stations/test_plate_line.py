@@ -157,3 +157,21 @@ def test_nothing_gives_nothing() -> None:
 def test_what_taking_numbers_for_something_costs(kind: str, numbers: str, unit: str, costs: float) -> None:
     bound = Bound(0, 1, 0, numbers, Word(kind, kind, unit, Stands.BOTH), unit)
     assert Kinds(None).judge(bound) == pytest.approx(costs)
+
+
+@pytest.mark.parametrize(
+    ("line", "asked"),
+    [
+        ("59 W 115 V 5 A 60 Hz 1 ph", False), ("60 W 115 V 5 A 60 Hz 1 ph", True), ("60 W 115 V 4 A 60 Hz 1 ph", False),
+        ("59 W 115 V 30 A 60 Hz 1 ph", True),
+    ],
+)  # fmt: skip
+def test_the_smallest_motors_may_take_far_more_volt_amps_than_they_give(line: str, asked: bool) -> None:
+    """Shaded-pole motors under 60 W give 2 % of their volt-amps or more, others 12 %. Common practice, no source."""
+    assert any(piece.refused for piece in read_line(line).pieces) is asked
+
+
+@pytest.mark.parametrize("line", ["4.4 AMPS FLA 5.2 AMPS SFA 115 V", "5.2 A SFA 4.4 A FLA 115 V"])
+def test_a_unit_and_the_word_behind_it_belong_to_the_number_before(line: str) -> None:
+    values = read_line(line).values
+    assert (values["rated_current"], values["service_factor_current"]) == ("4.4 A", "5.2 A")

@@ -29,9 +29,8 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.yardstick import machine_word
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.rules.capacitor import tolerance_of
 
-USUAL_TOLERANCE = 0.06
-"""Share below its label at which a run capacitor is weak, where its plate prints no other. Common practice, no source."""
 MOST_DRAWN = 240
 AS_AT_20 = "as in air of 20 °C"
 ORDINARY_WANDER = 0.01
@@ -291,8 +290,9 @@ def _one_series(
 
 
 def _capacitor(job: Job, log: Log) -> CapacitorTrend | None:
-    label = job.document.plate.run_capacitance
-    return capacitor_trend(log, label.si, USUAL_TOLERANCE) if label and len(log) else None
+    plate = job.document.plate
+    label = plate.run_capacitance
+    return capacitor_trend(log, label.si, tolerance_of(plate)) if label and len(log) else None
 
 
 def _leaves(trend: CapacitorTrend | None) -> Leaves | None:

@@ -71,8 +71,10 @@ def curve_through(x: Array, y: Array, what: str = "curve") -> MonotoneCurve:
         raise OutsideValidity(f"The {what} holds something that is no number. Look through its rows.")
     h = np.diff(x)
     if (h <= 0).any():
-        at = float(x[int(np.argmax(h <= 0)) + 1])
-        raise OutsideValidity(f"The {what} does not go upward at {at:g}: each row must lie beyond the one before it.")
+        row = int(np.argmax(h <= 0)) + 2
+        raise OutsideValidity(
+            f"The {what} does not go upward in its row {row}: each row must lie beyond the one before it."
+        )
     chord = np.diff(y) / h
     slopes = np.concatenate(
         ([_end(h[0], h[1], chord[0], chord[1])], _inner(h, chord), [_end(h[-1], h[-2], chord[-1], chord[-2])])

@@ -160,7 +160,8 @@ class ProofReader:
         watts, more, less = (one.input_power for one in at)
         if watts is None:
             return at[0].note or "waits for the machine as found"
-        spread = abs(more.value - less.value) / 2 if more and less else 0.0
+        sides = [abs(one.value - watts.value) for one in (more, less) if one is not None]
+        spread = sum(sides) / len(sides) if sides else 0.0  # at an end of what can be solved one side tells for both
         return repeated(watts.with_part(f"flow reached, {step.id}", spread), "before")
 
     def _reached(self, step: StepAnswer, flow: Estimate | None) -> Phrase:

@@ -18,12 +18,22 @@ UNPRINTED_TOLERANCE = 0.06
 """Tolerance of a run capacitor that prints none. Common practice, no source."""
 OVERVOLTS = 1.10
 """Highest volts across a capacitor over its rating, IEC 60252-1 (from memory)."""
+ROUNDING = 1e-9
+"""What a fraction of two typed numbers may be off by itself: 9.5 of 10 µF is at 5 %, not beyond."""
 REPLACE_FIRST = "Repair first: replace the capacitor, same µF, same volts or more, before the motor is judged."
 
 
 def tolerance_of(plate: Plate) -> float:
     """The tolerance of the run capacitor, a fraction: as printed, or what is common."""
     return plate.capacitor_tolerance.si if plate.capacitor_tolerance else UNPRINTED_TOLERANCE
+
+
+def reads_its_label(read: Entry, label: Entry, plate: Plate) -> bool:
+    """Whether microfarads out of circuit lie within the label's tolerance, its ends included.
+
+    Source: IEC 60252-1 (from memory) for a printed tolerance; where none is, common practice.
+    """
+    return abs(read.si / label.si - 1) <= tolerance_of(plate) * (1 + ROUNDING)
 
 
 def capacitance_under_load(amps: Estimate, volts: Estimate, hertz: float) -> Estimate:
@@ -55,7 +65,7 @@ def capacitor_off_label(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found("capacitor_off_label", _off_label(facts, entry, label, share), REPLACE_FIRST, about=facts)
         for facts, entry in read
-        if abs(entry.si / label.si - 1) > share
+        if not reads_its_label(entry, label, plate)
     )
 
 

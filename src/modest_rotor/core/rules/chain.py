@@ -5,7 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.assessment import CheckStep, CheckWay, StepState
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.rules.capacitor import tolerance_of
+from modest_rotor.core.rules.capacitor import reads_its_label
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.evidence import VOLTS_TOLERANCE
 from modest_rotor.core.rules.parts import may_have_capacitor, may_have_taps
@@ -94,7 +94,7 @@ def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: boo
 def _capacitor(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Phrase, str]:
     label, read = case.job.document.plate.run_capacitance, next((facts.reading.capacitance for facts in case.sets if facts.reading.capacitance), None)  # fmt: skip
     read = read or case.job.document.checks.capacitance
-    good = abs(read.si / label.si - 1) <= tolerance_of(case.job.document.plate) if read and label else None
+    good = reads_its_label(read, label, case.job.document.plate) if read and label else None
     return (
         f"readings/{closed.id}/capacitance", "Out of circuit, does the run capacitor read its label?",
         "Isolate; discharge it through a resistor and prove it; both leads off.", good, (),

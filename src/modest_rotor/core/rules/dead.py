@@ -8,7 +8,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.windings import Windings
 from modest_rotor.core.job import JobDocument
 from modest_rotor.core.phrase import Phrase, as_typed
-from modest_rotor.core.rules.capacitor import tolerance_of
+from modest_rotor.core.rules.capacitor import reads_its_label
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.identity import LEAST_GROUND_OHM, winding_reading
 from modest_rotor.core.tables import read_table
@@ -125,8 +125,7 @@ def _capacitor(document: JobDocument) -> tuple[bool | None, Phrase]:
     told: Phrase = (as_typed("capacitance", read, "measured"),)
     if label is None:
         return True, (*told, ", no label to hold it against")
-    share = tolerance_of(document.plate)
-    return abs(read.si / label.si - 1) <= share, (*told, " against ", as_typed("capacitance", label, "plate"))
+    return reads_its_label(read, label, document.plate), (*told, " against ", as_typed("capacitance", label, "plate"))
 
 
 def _windings(document: JobDocument) -> tuple[bool | None, Phrase]:
