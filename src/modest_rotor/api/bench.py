@@ -180,7 +180,7 @@ def stand_of(name: RigName) -> Stand:
 def _of_job(whole: Job) -> Stand:
     job = SOLVERS.solve(sound_job, whole)
     case = build_case(job, fit_of(job), PARTS)
-    return stand_of_machine(job.machine.name, case.machine or str(case.found), case.fit.refusal)
+    return stand_of_machine(job.machine.name, case.found, case.fit.refusal)
 
 
 def _with_drive(stand: Stand, drive: bool) -> Stand:

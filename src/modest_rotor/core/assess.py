@@ -21,6 +21,7 @@ from modest_rotor.core.options.ladder import Ladder, build_ladder
 from modest_rotor.core.options.needles import NeedleTable, needle_table
 from modest_rotor.core.options.yardstick import yardstick
 from modest_rotor.core.options.year import Year
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE
 from modest_rotor.core.proof.answer import ProofAnswer, proof_answer
 from modest_rotor.core.rail import draw_rail, tell_on_board, tell_saving
@@ -225,7 +226,7 @@ def build_case(
         options, right, rests_on = earlier.options, earlier.right, earlier.rests_on
     else:
         options = memo.kept(("options", rests_on, workings), lambda: compare(found, given))
-        right = found if isinstance(found, str) else machine_put_right(found, given).machine
+        right = found if isinstance(found, Absent) else machine_put_right(found, given).machine
     return Case(
         job=job,
         plate=plate,
@@ -246,7 +247,7 @@ def build_case(
 
 
 def _machine_rests_on(
-    job: Job, plate: PlateFacts, fit: MotorFit, seen: _Seen, found: FoundMachine | str, year: Year
+    job: Job, plate: PlateFacts, fit: MotorFit, seen: _Seen, found: FoundMachine | Absent, year: Year
 ) -> Hashable:
     """By value, everything that the machine as found rests on."""
     document, wheel = job.document, job.machine.wheel

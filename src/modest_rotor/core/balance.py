@@ -12,6 +12,7 @@ from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import tap_pressure
 from modest_rotor.core.options.set_flow import set_flow
+from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Figure, figure
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, affinity_scale
 from modest_rotor.core.physics.fields import NEVER_ZERO
@@ -242,8 +243,9 @@ def _set_readout(machine: FoundMachine | None, facts: SetFacts, answer: SetAnswe
 
 
 def _waits(case: Case) -> tuple[str, ...]:
-    if isinstance(case.found, str):
-        words = [f"The machine's curve {case.found}." if case.found.startswith("waits") else case.found]
+    if isinstance(case.found, Absent):
+        why = case.found.why
+        words = [f"The machine's curve {why}." if isinstance(case.found, Waiting) else why]
         words.append("The system's curve waits for one static pressure and the flow at it.")
         return tuple(words)
     words = []

@@ -11,6 +11,7 @@ from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.contract import NEAR_FULL
 from modest_rotor.core.options.found_machine import reference_set
 from modest_rotor.core.options.year import cost_of
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.proof.answer import ProofAnswer
@@ -209,9 +210,9 @@ def _duty(case: Case) -> Iterator[Next]:
 
 
 def _options(case: Case) -> Iterator[Next]:
-    if isinstance(case.found, str):
+    if isinstance(case.found, Absent):
         yield _next(
-            Station.OPTIONS, None, "Nothing can be compared yet.", case.found[:1].upper() + case.found[1:] + "."
+            Station.OPTIONS, None, "Nothing can be compared yet.", case.found.why[:1].upper() + case.found.why[1:] + "."
         )
         return
     for option, considered in zip(case.options.options[1:], case.job.document.options.considered, strict=False):

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from modest_rotor.core.assessment import (
     BoardLine,
     Candidate,
@@ -16,9 +18,10 @@ from modest_rotor.core.job import Station
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import OptionAnswer, RankedAnswer
 from modest_rotor.core.options.checks.place import Fits
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.rules.case import Case
-from modest_rotor.core.working import Result, waiting
+from modest_rotor.core.working import Result, not_known, waiting, withheld
 
 WORST_FIRST = (Severity.STOP, Severity.CAUTION, Severity.NOTE)
 
@@ -56,7 +59,7 @@ def _moves(case: Case) -> NowLine:
         value = Result(label=label, figure=figure(flow_quantity(machine), machine.flow, machine.flow_basis))
     else:
         dead = case.job.document.call.is_dead
-        value = waiting(label, "nothing: the motor is dead" if dead else "waits for a flow")
+        value = withheld(label, "nothing: the motor is dead") if dead else waiting(label, "waits for a flow")
     return NowLine(label=label, station=Station.READINGS, value=value, judged=judged)
 
 
@@ -71,12 +74,15 @@ def _takes(case: Case) -> NowLine:
         judged = (as_typed("current", read, "measured"),)
         judged = (*judged, ", plate ", as_typed("rated_current", rated, "plate")) if rated else judged
     if case.job.document.call.is_dead:
-        return NowLine(label=label, station=Station.READINGS, value=waiting(label, "nothing: the motor is dead"))
-    if machine is None:
+        return NowLine(label=label, station=Station.READINGS, value=withheld(label, "nothing: the motor is dead"))
+    if isinstance(case.found, Absent):
         return NowLine(
-            label=label, station=Station.READINGS, value=waiting(label, _short(str(case.found))), judged=judged
+            label=label,
+            station=Station.READINGS,
+            value=not_known(label, replace(case.found, why=_short(case.found.why))),
+            judged=judged,
         )
-    power = figure("input_power", machine.input_power, machine.input_power_basis)
+    power = figure("input_power", case.found.input_power, case.found.input_power_basis)
     return NowLine(label=label, station=Station.READINGS, value=Result(label=label, figure=power), judged=judged)
 
 

@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from enum import StrEnum
+
 from pydantic import Field
 
 from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 
 
@@ -27,13 +30,32 @@ class Working(Frozen):
     shares: dict[str, float] = Field(default_factory=dict, description="share of each error source in the band")
 
 
+class Status(StrEnum):
+    """Whether a result is there, comes as soon as something is read or said, or is kept back for a reason."""
+
+    KNOWN = "known"
+    WAITING = "waiting"
+    WITHHELD = "withheld"
+
+
 class Result(Frozen):
-    """A figure with its working, or the reading it waits for."""
+    """A figure with its working, or why there is none."""
 
     label: str
     figure: Figure | None = None
-    waits: Phrase | None = Field(default=None, description="what is missing, when there is no figure")
+    waits: Phrase | None = Field(
+        default=None, description="what it waits for or why it is withheld, when there is no figure"
+    )
+    status: Status = Field(default_factory=lambda said: Status.KNOWN if said.get("figure") else Status.WAITING)
     working: Working | None = None
+
+    @property
+    def absent(self) -> Absent | None:
+        """Why there is no figure, for what is worked out from this result."""
+        if self.waits is None:
+            return None
+        words = "".join(piece for piece in self.waits if isinstance(piece, str))
+        return Withheld(words) if self.status is Status.WITHHELD else Waiting(words)
 
 
 def given(
@@ -61,3 +83,13 @@ def result(
 def waiting(label: str, *why: str | Figure) -> Result:
     """A result that waits, with the words that say for what."""
     return Result(label=label, waits=why)
+
+
+def withheld(label: str, *why: str | Figure) -> Result:
+    """A result that is kept back, with the words that say why."""
+    return Result(label=label, waits=why, status=Status.WITHHELD)
+
+
+def not_known(label: str, why: Absent) -> Result:
+    """A result that is not there, as what it was to be worked from says."""
+    return withheld(label, why.why) if isinstance(why, Withheld) else waiting(label, why.why)

@@ -13,6 +13,7 @@ from modest_rotor.core.drift.simulated import YEAR_D, Fault, simulated_log
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.perturb import Change, Needle
 from modest_rotor.core.job import Job
+from modest_rotor.core.outcome import Absent
 from modest_rotor.store import logs, signed
 from modest_rotor.store.fits import assess_job
 from modest_rotor.store.jobs import StoredJob, keep_job
@@ -63,7 +64,7 @@ def _year(
         NEEDLE_OF[name]: value for name, value in reference.values.items() if name in NEEDLE_OF
     }
     setup = machine_since(job, put_right_here(job), healthy)
-    if isinstance(setup, str):
+    if isinstance(setup, Absent):
         raise ValueError(setup)
     season = YEAR_D - (begun.timetuple().tm_yday - 110)
     log = simulated_log(

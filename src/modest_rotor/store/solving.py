@@ -28,6 +28,7 @@ from modest_rotor.core.options.beside import BesideAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.withheld import LeftOut, without
@@ -197,7 +198,7 @@ def beside_here(job: Job, asked: tuple[str, ...]) -> BesideAnswer:
     return beside(sound, asked, fit_of(sound), PARTS)
 
 
-def put_right_here(job: Job) -> FoundMachine | str:
+def put_right_here(job: Job) -> FoundMachine | Absent:
     """A job's machine put right, or the sentence that says what it waits for."""
     sound = sound_job(job)
     return build_case(sound, fit_of(sound), PARTS).right

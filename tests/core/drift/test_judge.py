@@ -16,6 +16,7 @@ from modest_rotor.core.drift.log import Event, EventKind, Log, Reference, resets
 from modest_rotor.core.drift.simulated import Fault, simulated_year
 from modest_rotor.core.identify.causes import Solved, solve_causes
 from modest_rotor.core.identify.perturb import Change, Setup
+from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.supply import Supply
@@ -89,7 +90,7 @@ def test_a_changed_filter_lets_the_judgement_begin_anew() -> None:
     before = judge(log, (), None, True)
     after = judge(replace(log, events=(Event(float(log.days[-1]) - 1, EventKind.FILTER),)), (), None, True)
     assert isinstance(before, Judgement) and before.drifts
-    assert isinstance(after, str) and "since the last service" in after
+    assert after == Waiting("waits for 5 readings since the last service")
     other = judge(replace(log, events=(Event(float(log.days[-1]) - 1, EventKind.CAPACITOR),)), (), None, True)
     assert isinstance(other, Judgement) and other.drifts, "a new capacitor says nothing of the filter"
 
@@ -107,7 +108,7 @@ def test_few_readings_of_other_meters_are_held_against_the_sign_off() -> None:
 
 def test_too_few_readings_wait_in_words() -> None:
     log = Log(np.arange(3.0), ("full",) * 3, ("x",) * 3, {"current": np.ones(3)})
-    assert judge(log, (), None, True) == "waits for 5 readings on one setting"
+    assert judge(log, (), None, True) == Waiting("waits for 5 readings on one setting")
 
 
 def test_a_frozen_meter_is_not_a_healthy_machine() -> None:
@@ -156,7 +157,7 @@ def test_a_cause_is_told_in_the_terms_of_its_machine() -> None:
     place = next(place for place, rung in enumerate(judged.causes) if rung.cause.name == "wheel fouled")
     first = replace(judged, causes=judged.causes[place:])
     for word, name in (("fan", "wheel fouled"), ("pump", "impeller worn or fouled")):
-        told = (plain(drift_sentence(first, "", word)), plain(drift_rail(first, first, 365, None, word)))
+        told = (plain(drift_sentence(first, "", word)), plain(drift_rail(first, 365, None, word)))
         assert all(name in one for one in told)
         assert drift_cause(first.causes[0], word).cause == name
         assert name in plain(next_visit(first, None, (), 20_000.0, word)[1])

@@ -14,7 +14,7 @@ from modest_rotor.core.drift.log import NEEDLE_OF, Event, EventKind, Log, Refere
 from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.drift.simulated import Fault, simulated_log
-from modest_rotor.core.identify.perturb import Change, Needle
+from modest_rotor.core.identify.perturb import Change, Needle, Setup
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.store.solving import put_right_here
@@ -42,7 +42,7 @@ def year(fault: Fault | None = None) -> Log:
     reference = references()[0]
     healthy = {NEEDLE_OF[name]: value for name, value in reference.values.items() if name in NEEDLE_OF}
     setup = machine_since(JOB, put_right_here(JOB), healthy)
-    assert not isinstance(setup, str)
+    assert isinstance(setup, Setup)
     log = simulated_log(setup, np.random.default_rng(3), DAYS, fault, setting=reference.setting)
     return replace(log, days=log.days + BEGUN)
 
@@ -169,7 +169,7 @@ def test_the_machine_of_the_log_settles_where_its_healthy_state_was_read(chosen:
     job = Job.model_validate(changed(WAITING, decision__chosen=chosen))
     healthy = {Needle.SPEED: 1060.0, Needle.WATTS: 610.0, Needle.FLOW: 0.8, Needle.PRESSURE: 160.0, Needle.VOLTS: 231.0}
     setup = machine_since(job, put_right_here(job), healthy)
-    assert not isinstance(setup, str), setup
+    assert isinstance(setup, Setup), setup
     settled = setup.settled()
     assert float(settled.motor.speed_rpm) == pytest.approx(1060.0, rel=0.03)
     assert float(settled.load.flow) == pytest.approx(0.8 * float(settled.motor.speed_rpm) / 1060.0, rel=0.01)

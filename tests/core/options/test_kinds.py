@@ -11,7 +11,7 @@ import numpy as np
 import pytest
 
 from modest_rotor.core.identify.fit import FittedMotor
-from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.options.rating import product_facts, product_motor, promised_losses
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.drive import drive_loss_w
@@ -422,7 +422,10 @@ def test_a_product_of_two_voltages_is_the_one_that_is_in_use(measured: float | N
     stated = Product.model_validate(DUAL | {"other_current": "18.4 A"})
     assert stated.link(460.0) == (460, 18.4)
     facts = product_facts(product, MotorKind.THREE_PHASE, measured)
-    assert not isinstance(facts, str) and (facts.rated_voltage_v, facts.rated_current_a) == (volts, pytest.approx(amps))
+    assert isinstance(facts, PlateFacts) and (facts.rated_voltage_v, facts.rated_current_a) == (
+        volts,
+        pytest.approx(amps),
+    )
     single = Product.model_validate({name: value for name, value in DUAL.items() if name != "other_voltage"})
     assert single.link(measured) == (230, 36)
 

@@ -7309,7 +7309,8 @@ export interface components {
              *       "label": "Saved a year, measured",
              *       "waits": [
              *         "waits for readings after"
-             *       ]
+             *       ],
+             *       "status": "waiting"
              *     }
              */
             saved: components["schemas"]["Result"];
@@ -7318,7 +7319,8 @@ export interface components {
              *       "label": "Promised for these steps",
              *       "waits": [
              *         "waits for Options"
-             *       ]
+             *       ],
+             *       "status": "waiting"
              *     }
              */
             promised: components["schemas"]["Result"];
@@ -8057,7 +8059,7 @@ export interface components {
         };
         /**
          * Result
-         * @description A figure with its working, or the reading it waits for.
+         * @description A figure with its working, or why there is none.
          */
         Result: {
             /** Label */
@@ -8065,9 +8067,10 @@ export interface components {
             figure?: components["schemas"]["Figure"] | null;
             /**
              * Waits
-             * @description what is missing, when there is no figure
+             * @description what it waits for or why it is withheld, when there is no figure
              */
             waits?: (string | components["schemas"]["Figure"])[] | null;
+            status?: components["schemas"]["Status"];
             working?: components["schemas"]["Working"] | null;
         };
         /**
@@ -8944,6 +8947,12 @@ export interface components {
          * @enum {string}
          */
         Station: "call" | "plate" | "readings" | "findings" | "duty" | "options" | "decision" | "setup" | "proof" | "log";
+        /**
+         * Status
+         * @description Whether a result is there, comes as soon as something is read or said, or is kept back for a reason.
+         * @enum {string}
+         */
+        Status: "known" | "waiting" | "withheld";
         /**
          * Step
          * @description Undo, redo, or an item added or removed, on the job as it stood at a revision.

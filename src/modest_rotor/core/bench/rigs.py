@@ -10,6 +10,7 @@ from modest_rotor.core.identify.fit import fit_motor
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import product_facts
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.physics.drive import Drive, Rectifier
 from modest_rotor.core.physics.electronic import ElectronicMotor
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
@@ -39,7 +40,7 @@ OWN_FAN = (MotorKind.THREE_PHASE, MotorKind.SINGLE_PHASE)
 """Kinds that mostly have a fan on their own shaft. Common practice."""
 
 
-def stand_of_machine(name: str, machine: FoundMachine | str, refusal: str | None = None) -> Stand:
+def stand_of_machine(name: str, machine: FoundMachine | Absent, refusal: str | None = None) -> Stand:
     """The machine of a job as a stand: its motor fitted to its plate and readings, its wheel and duct through the point found.
 
     :param machine: as found, or what it waits for. :param refusal: why its motor was not fitted, where it was not.
@@ -48,8 +49,8 @@ def stand_of_machine(name: str, machine: FoundMachine | str, refusal: str | None
     Where flow or pressure was not measured, the usual one of the wheel stands in, and the notes say so. Source: our judgement
     for what is not measured.
     """
-    if isinstance(machine, str):
-        raise OutsideValidity(f"This job has no machine for the Bench yet: {_without_stop(machine)}.")
+    if isinstance(machine, Absent):
+        raise OutsideValidity(f"This job has no machine for the Bench yet: {_without_stop(machine.why)}.")
     plate, wheel = machine.plate, machine.wheel
     power, speed = machine.shaft_power.value, machine.speed.value
     motor, notes = _own_motor(machine, refusal)
@@ -112,7 +113,7 @@ def stand_of_product(product: Product, wheel: Wheel) -> Stand:
         hertz = product.frequency.si if product.frequency else hertz
     else:
         facts = product_facts(product, product.motor_kind)
-        if isinstance(facts, str):
+        if isinstance(facts, Absent):
             raise OutsideValidity(f"This motor cannot stand on the Bench: it {facts}.")
         motor, hertz = fit_motor(facts).motor, float(facts.frequency_hz or hertz)
     power, speed = LOAD_SHARE * product.rated_power.si, product.rated_speed.si

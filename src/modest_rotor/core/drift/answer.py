@@ -27,6 +27,7 @@ from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.yardstick import machine_word
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.capacitor import tolerance_of
@@ -118,7 +119,7 @@ class Due:
 def log_answer(
     log: Log,
     job: Job,
-    machine: FoundMachine | str,
+    machine: FoundMachine | Absent,
     references: tuple[Reference, ...],
     dues: tuple[Due, ...],
     today: float,
@@ -131,13 +132,13 @@ def log_answer(
     wheel = job.machine.wheel
     fan = wheel is not None and wheel is not Wheel.PUMP
     word = machine_word(wheel) if wheel else "fan"
-    first = judge(log, references, None, fan) if len(log) else "waits for readings over time"
+    first = judge(log, references, None, fan) if len(log) else Waiting("waits for readings over time")
     told = first
     why_no_cause = ""
     if isinstance(first, Judgement) and first.drifts:
         solved = _solved(job, machine, first)
-        if isinstance(solved, str):
-            why_no_cause = solved
+        if isinstance(solved, Absent):
+            why_no_cause = solved.why
         else:
             told = judge(log, references, solved, fan)
     capacitor = _capacitor(job, log)
@@ -146,9 +147,9 @@ def log_answer(
     next_day, next_why = next_visit(judged, capacitor, dues, today, word)
     return LogAnswer(
         readings=len(log),
-        waits=told if isinstance(told, str) else None,
+        waits=told.why if isinstance(told, Absent) else None,
         drifts=bool(judged and judged.drifts),
-        sentence=drift_sentence(judged, why_no_cause, word) if judged else (str(told),),
+        sentence=drift_sentence(told, why_no_cause, word) if isinstance(told, Judgement) else (told.why,),
         since_day=judged.since if judged else None,
         setting=judged.setting if judged else None,
         source=judged.source if judged else None,
@@ -165,21 +166,21 @@ def log_answer(
         else (),
         next_day=next_day,
         next_why=next_why,
-        rail=drift_rail(judged, told, len(log), capacitor, word),
+        rail=drift_rail(told, len(log), capacitor, word),
     )
 
 
-def _solved(job: Job, machine: FoundMachine | str, judged: Judgement) -> tuple[Solved, ...] | str:
+def _solved(job: Job, machine: FoundMachine | Absent, judged: Judgement) -> tuple[Solved, ...] | Absent:
     healthy = {one.needle: one.healthy for one in judged.needles}
     setup = machine_since(job, machine, healthy)
-    if isinstance(setup, str):
+    if isinstance(setup, Absent):
         return setup
     wheel = job.machine.wheel
     assert wheel is not None
     try:
         return solve_causes(setup, machine_word(wheel), belted=False)
     except Refusal as refusal:
-        return refusal.sentence
+        return Withheld(refusal.sentence)
 
 
 def drift_sentence(judged: Judgement, why_no_cause: str, word: str) -> Phrase:
@@ -336,14 +337,12 @@ def next_visit(
     return min(wanted, key=lambda one: one[0]) if wanted else (None, ())
 
 
-def drift_rail(
-    judged: Judgement | None, told: Judgement | str, readings: int, capacitor: CapacitorTrend | None, word: str
-) -> Phrase:
+def drift_rail(told: Judgement | Absent, readings: int, capacitor: CapacitorTrend | None, word: str) -> Phrase:
     """What the rail says of the log."""
-    if judged is None and capacitor is not None:
+    if isinstance(told, Absent) and capacitor is not None:
         return ("run capacitor at ", figure("ratio", capacitor.now, "measured"), " of its label")
-    if judged is None:
-        return (f"{readings} readings; {told}",) if readings else ("waits for readings",)
-    if not judged.drifts:
+    if isinstance(told, Absent):
+        return (f"{readings} readings; {told.why}",) if readings else ("waits for readings",)
+    if not told.drifts:
         return (f"{readings:,} readings, no drift",)
-    return (f"drifts: {_likeliest(judged, word)[0] or 'cause not known'}",)
+    return (f"drifts: {_likeliest(told, word)[0] or 'cause not known'}",)

@@ -12,6 +12,7 @@ from modest_rotor.core.drift.trend import Trend, bent_trend, robust_trend, thinn
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.causes import REPEATS, Observed, Rung, Solved, rank_causes
 from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.outcome import Absent, Waiting
 
 FEWEST_READINGS = 5
 FIRST_SHARE, FEWEST_FIRST = 0.08, 5
@@ -69,7 +70,9 @@ class Judgement:
     readings: int
 
 
-def judge(log: Log, references: tuple[Reference, ...], solved: tuple[Solved, ...] | None, fan: bool) -> Judgement | str:
+def judge(
+    log: Log, references: tuple[Reference, ...], solved: tuple[Solved, ...] | None, fan: bool
+) -> Judgement | Absent:
     """Whether a machine drifts since its last service, by the setting and meter that tell most.
 
     :param log: the machine's readings. :param references: its state at sign-off, a setting each; may be empty.
@@ -83,18 +86,18 @@ def judge(log: Log, references: tuple[Reference, ...], solved: tuple[Solved, ...
     start = last_reset(log.events, "air")
     groups = _groups(log)
     if not groups:
-        return f"waits for {FEWEST_READINGS} readings on one setting"
+        return Waiting(f"waits for {FEWEST_READINGS} readings on one setting")
     setting, source = max(groups, key=lambda key: int(groups[key].sum()))
     whole = log.chosen(groups[setting, source])
     recent = whole.chosen(whole.days >= start) if start is not None else whole
     if len(recent) < FEWEST_READINGS:
-        return f"waits for {FEWEST_READINGS} readings since the last service"
+        return Waiting(f"waits for {FEWEST_READINGS} readings since the last service")
     reference = next((one for one in references if one.setting == setting), None)
     needles = tuple(
         found for column in NEEDLE_OF if (found := _needle(column, whole, recent, reference, fan)) is not None
     )
     if not needles:
-        return f"waits for {FEWEST_READINGS} readings of one needle"
+        return Waiting(f"waits for {FEWEST_READINGS} readings of one needle")
     observed = {one.needle: Observed(one.level, one.sd) for one in needles}
     total = sum((one.level / one.sd) ** 2 for one in needles)
     moved = any(abs(one.level) > (LEAST_SPEED_MOVE if one.needle is Needle.SPEED else LEAST_MOVE) for one in needles)

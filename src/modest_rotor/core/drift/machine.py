@@ -13,6 +13,7 @@ from modest_rotor.core.options.contract import Asked, OptionKind
 from modest_rotor.core.options.drive import motor_on_drive
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import electronic_rating
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fan import MachineCurve, generic_shape
 from modest_rotor.core.physics.load import Load
@@ -27,7 +28,7 @@ COMMANDS = {OptionKind.TORQUE: Command.TORQUE, OptionKind.AIRFLOW: Command.AIRFL
 KEPT = Considered(id="keep", kind=OptionKind.KEEP)
 
 
-def machine_since(job: Job, machine: FoundMachine | str, healthy: Mapping[Needle, float]) -> Setup | str:
+def machine_since(job: Job, machine: FoundMachine | Absent, healthy: Mapping[Needle, float]) -> Setup | Absent:
     """Motor, supply and load that settle where the healthy state was read.
 
     :param machine: put right, as Options takes it. :param healthy: what the meters showed then, in SI and rpm; flow and
@@ -36,7 +37,7 @@ def machine_since(job: Job, machine: FoundMachine | str, healthy: Mapping[Needle
 
     Validity: ratios of needles only. Source: the equations of motor and load, through one point.
     """
-    if isinstance(machine, str):
+    if isinstance(machine, Absent):
         return machine
     chosen = next((one for one in job.document.options.considered if one.id == job.document.decision.chosen), KEPT)
     speed = healthy.get(Needle.SPEED) or machine.speed.value
@@ -44,18 +45,18 @@ def machine_since(job: Job, machine: FoundMachine | str, healthy: Mapping[Needle
     flow, pressure = healthy.get(Needle.FLOW) or 1.0, healthy.get(Needle.PRESSURE) or 1.0
     power = ORDINARY_EFFICIENCY * watts
     if not (speed > 0 and power > 0 and flow > 0 and pressure > 0):
-        return "waits for a speed or watts of the healthy state"
+        return Waiting("waits for a speed or watts of the healthy state")
     curve = MachineCurve(generic_shape(machine.wheel), flow, pressure, power, 1.0)
     load = Load(curve, speed, system_through(flow, pressure, 0.0))
     try:
         return _with_motor(chosen, machine, load, speed, power, healthy)
     except OutsideValidity as refusal:
-        return refusal.sentence
+        return Withheld(refusal.sentence)
 
 
 def _with_motor(
     chosen: Considered, machine: FoundMachine, load: Load, speed: float, power: float, healthy: Mapping[Needle, float]
-) -> Setup | str:
+) -> Setup | Absent:
     volts = healthy.get(Needle.VOLTS) or machine.volts.value
     kind = chosen.kind
     if kind in ELECTRONIC_MOTOR or kind in WHOLE_MACHINE or kind is OptionKind.SLOWED:
@@ -67,8 +68,8 @@ def _with_motor(
         value = {Command.TORQUE: torque, Command.AIRFLOW: flow, Command.SPEED: speed}[command]
         return Setup(motor, Supply(volts, 50.0), load, command, value)
     fitted = motor_on_drive(machine, Asked(None, chosen)) if kind is OptionKind.DRIVE else machine.own
-    if fitted is None or isinstance(fitted, str):
-        return fitted or "waits for the plate: the motor is not known"
+    if fitted is None or isinstance(fitted, Absent):
+        return fitted or Waiting("waits for the plate: the motor is not known")
     rated_v, rated_hz, poles = fitted.plate.rated_voltage_v, fitted.plate.frequency_hz, fitted.plate.poles
     assert rated_v and rated_hz and poles
     if kind is not OptionKind.DRIVE:

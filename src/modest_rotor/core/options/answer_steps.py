@@ -73,7 +73,7 @@ def step_answer(
         setting=_setting(step),
         short=_short(step, demand, found),
         differs=tuple(part for part in COMPARED if _differs(getattr(step, part), getattr(base, part))),
-        note=step.note,
+        note=step.words,
         wheel_ratio=step.wheel_ratio,
         workings=step_workings(step, demand.share, found, motor, flow_name, pressure_name) if workings else None,
     )

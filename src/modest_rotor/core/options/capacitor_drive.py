@@ -21,9 +21,9 @@ from modest_rotor.core.options.contract import (
     Saying,
     SolvedStep,
     VoltsLaw,
+    absent_steps,
     curve_and_system,
     solve_steps,
-    waiting_steps,
 )
 from modest_rotor.core.options.drive import DRIVE_SCATTER
 from modest_rotor.core.options.electronic import HELD
@@ -31,6 +31,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import at_speed, tap_pressure
 from modest_rotor.core.options.regulator import WAITS
 from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
+from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
 
@@ -57,7 +58,7 @@ class CapacitorDrive:
         """The hertz that give each step its flow, the motor solved with its own capacitor at each."""
         own = found.own
         if own is None or own.plate.kind is not MotorKind.SPLIT_CAPACITOR:
-            return waiting_steps(demands, WAITS)
+            return absent_steps(demands, WAITS)
         shares = np.array([min(demand.wanted, 1.0) for demand in demands])
         drive = _controller(own, found.volts.value, asked.law)
         fixed = (*found.curve_inputs, found.speed, DRIVE_SCATTER)
@@ -68,7 +69,9 @@ class CapacitorDrive:
         if any(step.flow is None for step in solved.values()):
             ends = _torque_ends_at(found, own, drive, len(fixed))
             told = NO_TORQUE if ends is None else f"{NO_TORQUE}; on this machine it ends near {ends:.0f} Hz"
-            solved = {name: step if step.flow else replace(step, note=told) for name, step in solved.items()}
+            solved = {
+                name: step if step.flow else replace(step, absent=Withheld(told)) for name, step in solved.items()
+            }
         return tuple(
             _as_read(found, demand)
             or solved[demand.id].noted(

@@ -25,6 +25,7 @@ from modest_rotor.core.options.ranking import base_of, rank
 from modest_rotor.core.options.registry import BY_KIND
 from modest_rotor.core.options.year import Solved, Year, year_energy, year_heat
 from modest_rotor.core.options.year_results import energy_result, money_waits, priced
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.stations.plate import Plate
@@ -33,7 +34,7 @@ __all__ = ["OptionAnswer", "OptionsAnswer", "compare", "flow_quantity", "pressur
 
 Told = TypeVar("Told", OptionAnswer, LoadedAnswer)
 LETTERS = "ABCDEFGHIJKLMNOP"
-STOPPED = "withheld: the stop stands first"
+STOPPED = Withheld("withheld: the stop stands first")
 KEPT = Considered(id="keep", kind=OptionKind.KEEP)
 
 
@@ -54,10 +55,10 @@ class Compared:
     workings: bool = False
 
 
-def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
+def compare(found: FoundMachine | Absent, given: Compared) -> OptionsAnswer:
     """Look at every option, solve it at every step, and set the years beside each other."""
-    if isinstance(found, str):
-        return OptionsAnswer(waits=found, options=())
+    if isinstance(found, Absent):
+        return OptionsAnswer(waits=found.why, options=())
     right = machine_put_right(found, given)
     lettered, yardstick = _reckoned(right.machine, given)
     answers = tuple(option_answer(letter, one, yardstick) for letter, one in lettered)
@@ -72,9 +73,9 @@ def compare(found: FoundMachine | str, given: Compared) -> OptionsAnswer:
     )
 
 
-def compare_loaded(found: FoundMachine | str, given: Compared) -> tuple[LoadedAnswer, ...]:
+def compare_loaded(found: FoundMachine | Absent, given: Compared) -> tuple[LoadedAnswer, ...]:
     """What every option that can be drawn moves and takes as the filter loads; nothing while the machine waits."""
-    if isinstance(found, str):
+    if isinstance(found, Absent):
         return ()
     right = machine_put_right(found, given)
     lettered, yardstick = _reckoned(right.machine, given)
@@ -82,9 +83,9 @@ def compare_loaded(found: FoundMachine | str, given: Compared) -> tuple[LoadedAn
     return _titled(tuple(one for one in answers if one is not None), right)
 
 
-def compare_beside(found: FoundMachine | str, given: Compared, asked: tuple[str, ...]) -> BesideAnswer:
+def compare_beside(found: FoundMachine | Absent, given: Compared, asked: tuple[str, ...]) -> BesideAnswer:
     """The options asked for by their ids, laid side by side; nothing while the machine waits."""
-    if isinstance(found, str):
+    if isinstance(found, Absent):
         return BesideAnswer(options=())
     right = machine_put_right(found, given)
     return beside_answer(asked, *_reckoned(right.machine, given))
@@ -128,11 +129,14 @@ class _Comparison:
         year = given.year
         asked = [demand_of(step, machine, year.wanted_flow_m3s) for step in year.steps]
         self.waiting = {
-            step.id: one for step, one in zip(year.steps, asked, strict=True) if isinstance(one, str) and step.is_told
+            step.id: one
+            for step, one in zip(year.steps, asked, strict=True)
+            if isinstance(one, Absent) and step.is_told
         }
-        self.waits = next((one for one in asked if isinstance(one, str)), None) if year.duty.steps else None
+        self.waits = next((one for one in asked if isinstance(one, Absent)), None) if year.duty.steps else None
         bare = tuple(
-            Demand(step.id, 1.0) if isinstance(one, str) else one for step, one in zip(year.steps, asked, strict=True)
+            Demand(step.id, 1.0) if isinstance(one, Absent) else one
+            for step, one in zip(year.steps, asked, strict=True)
         )
         self.part_flow = year.duty.part_flow
         rest = (
@@ -180,11 +184,11 @@ class _Comparison:
         solved = BY_KIND[considered.kind].solve(self.machine, demands, asked)
         # A step whose flow was said but is not known yet waits: it has no point at full flow either.
         return tuple(
-            SolvedStep(step.id, note=self.waiting[step.id]) if step.id in self.waiting else step for step in solved
+            SolvedStep(step.id, absent=self.waiting[step.id]) if step.id in self.waiting else step for step in solved
         )
 
     def _blank(self) -> tuple[SolvedStep, ...]:
-        return tuple(SolvedStep(step.id, note=STOPPED) for step in self.year.steps)
+        return tuple(SolvedStep(step.id, absent=STOPPED) for step in self.year.steps)
 
     def _withheld(self, considered: Considered, checks: tuple[FitCheck, ...], first: FitCheck) -> Reckoned:
         solved = Solved(BY_KIND[considered.kind], considered, self._blank())
@@ -228,7 +232,7 @@ class _Comparison:
         return (*told, *waived), ("Keeps the protected flow.",) if self.year.protected and not told else ()
 
 
-def _energy_as_found(found: FoundMachine, given: Compared, yardstick: Yardstick) -> Estimate | str:
+def _energy_as_found(found: FoundMachine, given: Compared, yardstick: Yardstick) -> Estimate | Absent:
     """What the machine takes before it is put right, at the same demands."""
     steps = Keep().solve(found, yardstick.demands, Asked(given.year.duty.part_flow, KEPT, given.year.machines))
     return year_energy(Solved(Keep(), KEPT, steps), found, given.year)
@@ -239,11 +243,11 @@ def _repair(found: FoundMachine, right: PutRight, given: Compared, yardstick: Ya
     if not (right.done or right.lacking):
         return None
     year, kept = given.year, yardstick.kept
-    gain: Estimate | str = "nothing is put right yet"
+    gain: Estimate | Absent = Waiting("nothing is put right yet")
     if right.done:
         gain = _energy_as_found(found, given, yardstick)
         if isinstance(gain, Estimate):
-            gain = kept.energy if isinstance(kept.energy, str) else gain - kept.energy
+            gain = kept.energy if isinstance(kept.energy, Absent) else gain - kept.energy
     price, waits = year.price, money_waits(found, year)
     flow = right.machine.flow - found.flow if right.done else None
     worked = energy_result(kept.solved, gain, right.machine, year).model_copy(

@@ -13,6 +13,7 @@ import numpy as np
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.drive import LINEAR
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.system import SystemCurve, system_through
@@ -74,7 +75,7 @@ class Demand:
 
 @dataclass(frozen=True)
 class SolvedStep:
-    """One duty step of one option; either all five estimates, or the words that say what it waits for.
+    """One duty step of one option: all five estimates, or in ``absent`` why they are not there. ``remark`` says more of either.
 
     Flow and pressure are in m³/s and Pa, or relative as on the machine as found. ``current`` is the line's, A; ``setting``
     what the option is told there, in the unit of its quantity, with ``set_words`` before it. ``wheel_ratio`` is the wheel's
@@ -87,7 +88,7 @@ class SolvedStep:
     speed: Estimate | None = None
     shaft_power: Estimate | None = None
     input_power: Estimate | None = None
-    note: str = ""
+    remark: str = ""
     how: How = How.AS_FOUND
     current: Estimate | None = None
     setting: Estimate | None = None
@@ -95,10 +96,16 @@ class SolvedStep:
     set_words: str = ""
     wheel_ratio: float | None = None
     too_small: bool = False
+    absent: Absent | None = None
 
-    def noted(self, *notes: str) -> SolvedStep:
+    def noted(self, *remarks: str) -> SolvedStep:
         """The same with more said of it."""
-        return replace(self, note="; ".join(dict.fromkeys(filter(None, (self.note, *notes)))))
+        return replace(self, remark="; ".join(dict.fromkeys(filter(None, (self.remark, *remarks)))))
+
+    @property
+    def words(self) -> str:
+        """Why it is not there, and what else is said of it."""
+        return "; ".join(filter(None, (self.absent.why if self.absent else "", self.remark)))
 
 
 @dataclass(frozen=True)
@@ -201,7 +208,7 @@ def solve_steps(
     for index, name in enumerate(ids):
         solved = [estimates[block * count + index] for block in range(blocks)]
         if not all(_sound(estimate) for estimate in solved[:NEEDED]):
-            steps[name] = SolvedStep(name, note=saying.outside)
+            steps[name] = SolvedStep(name, absent=Withheld(saying.outside))
             continue
         flow, pressure, speed, shaft, watts = solved[:NEEDED]
         current, setting = (estimate if _sound(estimate) else None for estimate in solved[NEEDED:])
@@ -221,9 +228,9 @@ def solve_steps(
     return steps
 
 
-def waiting_steps(demands: tuple[Demand, ...], words: str) -> tuple[SolvedStep, ...]:
-    """Every step waiting for the same."""
-    return tuple(SolvedStep(demand.id, note=words) for demand in demands)
+def absent_steps(demands: tuple[Demand, ...], why: Absent) -> tuple[SolvedStep, ...]:
+    """Every step absent for the same reason."""
+    return tuple(SolvedStep(demand.id, absent=why) for demand in demands)
 
 
 def _sound(estimate: Estimate) -> bool:

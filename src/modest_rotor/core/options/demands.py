@@ -5,6 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.options.contract import Demand
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import on_named_tap
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.duty import DutyStep, Wants
 from modest_rotor.core.stations.motor_fit import LOWER_TAPS
@@ -13,23 +14,23 @@ MOST_SHARE = 1.6
 """Flow over full flow beyond which a step asks for another machine. Our judgement, no source."""
 
 
-def demand_of(step: DutyStep, found: FoundMachine, wanted_flow: float | None) -> Demand | str:
+def demand_of(step: DutyStep, found: FoundMachine, wanted_flow: float | None) -> Demand | Absent:
     """What a step asks for, or the sentence that says what it waits for.
 
     :param wanted_flow: of the design, m³/s; ``None`` where nobody said it.
     """
     named = f"“{step.name}”" if step.name else "a step"
     share = _share(step, found, wanted_flow, named)
-    if isinstance(share, str):
+    if isinstance(share, Absent):
         return share
     if share > MOST_SHARE:
-        return f"{named} asks for {share:.0%} of full flow: this wheel cannot give that"
+        return Withheld(f"{named} asks for {share:.0%} of full flow: this wheel cannot give that")
     return Demand(step.id, share, tap=LOWER_TAPS.get(step.tap) if step.wants is Wants.TAP and step.tap else None)
 
 
-def _share(step: DutyStep, found: FoundMachine, wanted_flow: float | None, named: str) -> float | str:
+def _share(step: DutyStep, found: FoundMachine, wanted_flow: float | None, named: str) -> float | Absent:
     if step.wants in (None, Wants.SHARE):
-        return step.flow_share.si if step.flow_share else f"waits for share of flow of {named}"
+        return step.flow_share.si if step.flow_share else Waiting(f"waits for share of flow of {named}")
     if step.wants is Wants.AS_IT_RUNS:
         return 1.0
     if step.wants is Wants.TAP:
@@ -37,22 +38,24 @@ def _share(step: DutyStep, found: FoundMachine, wanted_flow: float | None, named
     flow = step.water_flow if found.wheel is Wheel.PUMP else step.airflow
     if step.wants is Wants.DESIGN:
         if step.design_share is None:
-            return f"waits for the share of the wanted flow of {named}"
+            return Waiting(f"waits for the share of the wanted flow of {named}")
         if wanted_flow is None:
-            return "waits for the wanted flow (on Readings)"
+            return Waiting("waits for the wanted flow (on Readings)")
         wanted = step.design_share.si * wanted_flow
     elif flow is None:
-        return f"waits for the flow of {named}"
+        return Waiting(f"waits for the flow of {named}")
     else:
         wanted = flow.si
-    return wanted / found.flow.value if found.flow_is_measured else "waits for a measured flow"
+    return wanted / found.flow.value if found.flow_is_measured else Waiting("waits for a measured flow")
 
 
-def _tap_share(step: DutyStep, found: FoundMachine, named: str) -> float | str:
+def _tap_share(step: DutyStep, found: FoundMachine, named: str) -> float | Absent:
     if step.tap is None:
-        return f"waits for the tap of {named}"
+        return Waiting(f"waits for the tap of {named}")
     lower = LOWER_TAPS.get(step.tap)
     if lower is None:
         return 1.0
     point = on_named_tap(found, Demand(step.id, 1.0, tap=lower))
-    return point.flow.value / found.flow.value if point.flow else point.note
+    return (
+        point.flow.value / found.flow.value if point.flow else point.absent or Waiting(f"waits for the flow of {named}")
+    )

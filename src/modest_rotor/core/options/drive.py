@@ -21,14 +21,15 @@ from modest_rotor.core.options.contract import (
     Saying,
     SolvedStep,
     VoltsLaw,
+    absent_steps,
     curve_and_system,
     solve_steps,
-    waiting_steps,
 )
 from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
+from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.stations.product import ProductType
@@ -46,7 +47,7 @@ CREST_FACTOR = 2.6
 ONE_PHASE = (
     f"fed with one phase: its amps peak at {CREST_FACTOR:g} times, and a three-phase drive gives half its rating"
 )
-WAITS = "waits for the plate: rated power, volts, speed, frequency and phases"
+WAITS = Waiting("waits for the plate: rated power, volts, speed, frequency and phases")
 
 
 class OnDrive:
@@ -61,8 +62,8 @@ class OnDrive:
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The hertz that give each step its flow, and the watts that drive and motor take; never below a protected flow."""
         motor = motor_on_drive(found, asked)
-        if motor is None or isinstance(motor, str):
-            return waiting_steps(demands, motor or WAITS)
+        if motor is None or isinstance(motor, Absent):
+            return absent_steps(demands, motor or WAITS)
         own = motor is found.own
         shares = np.array([demand.wanted for demand in demands])
         single = is_fed_with_one_phase(found, asked)
@@ -106,7 +107,7 @@ def is_fed_with_one_phase(found: FoundMachine, asked: Asked) -> bool:
     return phases == 1 if phases else found.plate.kind is not MotorKind.THREE_PHASE
 
 
-def motor_on_drive(found: FoundMachine, asked: Asked) -> FittedMotor | str | None:
+def motor_on_drive(found: FoundMachine, asked: Asked) -> FittedMotor | Absent | None:
     """The three-phase motor that the drive would feed: a product's, the one that is there, or a new one of the same rating."""
     named = product_motor(asked.considered, MotorKind.THREE_PHASE, found.volts.value)
     if named is not None:

@@ -18,18 +18,19 @@ from modest_rotor.core.options.contract import (
     OptionKind,
     Saying,
     SolvedStep,
+    absent_steps,
     curve_and_system,
     solve_steps,
-    waiting_steps,
 )
 from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import run_on, stacked
+from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 
-WAITS = "waits for how many fans run side by side (on Duty)"
-FITTED = "waits for a fitted motor: plate and readings"
+WAITS = Waiting("waits for how many fans run side by side (on Duty)")
+FITTED = Waiting("waits for a fitted motor: plate and readings")
 BACKFLOW = "a stopped fan lets air back unless its shutter closes"
 OFF_CURVE = "so few fans would run off their curve"
 SLACK = 0.03
@@ -48,9 +49,9 @@ class FansStaged:
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """For each step the fewest fans that give its flow; flow and watts are told for each of all fans, so that years compare."""
         if asked.machines < 2:
-            return waiting_steps(demands, WAITS)
+            return absent_steps(demands, WAITS)
         if found.own is None:
-            return waiting_steps(demands, FITTED)
+            return absent_steps(demands, FITTED)
         stages = [self._running(found, asked.machines, count) for count in range(1, asked.machines + 1)]
         return tuple(_stage(demand, stages, found) for demand in demands)
 

@@ -11,6 +11,7 @@ from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.options.contradiction import NOTHING_FITS, contradiction
 from modest_rotor.core.options.exponent import USUAL, system_exponent
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_shape, shaft_power_from_air_w
 from modest_rotor.core.physics.induction import input_power_w
@@ -134,17 +135,17 @@ def reference_set(sets: tuple[SetFacts, ...]) -> SetFacts | None:
 def find_machine(
     wheel: Wheel | None,
     plate: PlateFacts,
-    motor: TypicalMotor | str,
+    motor: TypicalMotor | Absent,
     sets: tuple[SetFacts, ...],
     fixed_pressure: Entry | None,
     dead: bool,
     fit: MotorFit | None = None,
     exponent: Entry | None = None,
-) -> FoundMachine | str:
+) -> FoundMachine | Absent:
     """The machine as found, or the sentence that says what it waits for; ``fixed_pressure`` and ``exponent`` as typed on Duty."""
     if wheel is None:
-        return "waits for what the motor drives: a kind of fan, or a pump"
-    if isinstance(motor, str):
+        return Waiting("waits for what the motor drives: a kind of fan, or a pump")
+    if isinstance(motor, Absent):
         return motor
     reference = reference_set(sets)
     fixed = exactly(fixed_pressure.si if fixed_pressure else 0.0)
@@ -152,17 +153,17 @@ def find_machine(
     flow = reference.flow if reference else None
     refusal = _reading_refusal(flow, pressure, fixed)
     if refusal:
-        return refusal
+        return Withheld(refusal)
     against = contradiction(reference, plate)
     if against is not None:
-        return against.withheld
+        return Withheld(against.withheld)
     if fit is not None and fit.fits_nothing:
-        return NOTHING_FITS
+        return Withheld(NOTHING_FITS)
     power = _shaft_power(wheel, reference, plate, flow, pressure, dead)
-    if isinstance(power, str):
+    if isinstance(power, Absent):
         return power
     speed = _speed(reference, plate)
-    if isinstance(speed, str):
+    if isinstance(speed, Absent):
         return speed
     watts = _input_power(reference, plate, motor, power[0])
     grows = system_exponent(exponent, sets, fixed)
@@ -218,11 +219,11 @@ def _shaft_power(
     flow: Estimate | None,
     pressure: Estimate | None,
     dead: bool,
-) -> tuple[Estimate, Basis] | str:
+) -> tuple[Estimate, Basis] | Absent:
     if reference and reference.shaft_power and reference.shaft_power.value > 0:
         return reference.shaft_power, "estimated"
     if reference and reference.above_synchronous:
-        return "withheld: the speed read is above synchronous; the Readings ask what could explain it"
+        return Withheld("withheld: the speed read is above synchronous; the Readings ask what could explain it")
     if flow and pressure:
         shape = generic_shape(wheel)
         typical = shape.best_efficiency
@@ -231,16 +232,16 @@ def _shaft_power(
         return power, "estimated"
     if dead and plate.rated_power_w:
         return ASSUMED_LOAD * plate.rated_power_w, "assumed"
-    return "waits for a load: watts, or volts with amps or speed, on the full setting"
+    return Waiting("waits for a load: watts, or volts with amps or speed, on the full setting")
 
 
-def _speed(reference: SetFacts | None, plate: PlateFacts) -> tuple[Estimate, Basis] | str:
+def _speed(reference: SetFacts | None, plate: PlateFacts) -> tuple[Estimate, Basis] | Absent:
     if reference and reference.running.speed and reference.running.speed.value > 0:
         return reference.running.speed, "measured"
     if plate.rated_speed_rpm:
         spread = UNREAD_SPEED_SHARE * plate.rated_speed_rpm
         return measured(plate.rated_speed_rpm, **{"speed taken from the plate": spread}), "assumed"
-    return "waits for a speed: measured, or from the plate"
+    return Waiting("waits for a speed: measured, or from the plate")
 
 
 def _input_power(

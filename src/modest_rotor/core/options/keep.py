@@ -24,12 +24,13 @@ from modest_rotor.core.options.contract import (
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep_solved import solved_tap, solved_throttled
+from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.set_facts import SetFacts
 
-UNSAID = "waits for how a part step is met today (on Duty)"
+UNSAID = Waiting("waits for how a part step is met today (on Duty)")
 TAP_SLACK = 0.05
 """A tap whose flow falls short of the demand by less than this share of full flow still counts as meeting it."""
 EDGE_SHARE = 0.02
@@ -87,7 +88,7 @@ def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -
         return _says_what_it_moves(found, demand, full_step(found, demand.id, "runs full all the same"))
     if part_flow is PartFlow.TAPS:
         return _on_tap(found, demand)
-    return SolvedStep(demand.id, note=UNSAID)
+    return SolvedStep(demand.id, absent=UNSAID)
 
 
 def on_named_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
@@ -101,7 +102,7 @@ def on_named_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     return (
         solved_tap(found, demand.tap, demand.id)
         or on_low_speed(found, demand.id)
-        or SolvedStep(demand.id, note=f"waits for a set of readings on the {demand.tap}")
+        or SolvedStep(demand.id, absent=Waiting(f"waits for a set of readings on the {demand.tap}"))
     )
 
 
@@ -114,7 +115,7 @@ def on_low_speed(found: FoundMachine, step_id: str) -> SolvedStep | None:
     if low is None or low.rated_speed_rpm is None or low.rated_power_w is None:
         return None
     motor = typical_motor(low, "the low speed")
-    if isinstance(motor, str):
+    if isinstance(motor, Absent):
         return None
     rated, turned = low.rated_power_w, low.rated_speed_rpm
     speed = measured(turned, **{"speed on the low connection": LOW_SPEED_SPREAD * turned})
@@ -140,7 +141,7 @@ def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     if not points:
         solved = solved_tap(found, "low tap", demand.id) or on_low_speed(found, demand.id)
         if solved is None:
-            return SolvedStep(demand.id, note="waits for a set of readings on the lower tap")
+            return SolvedStep(demand.id, absent=Waiting("waits for a set of readings on the lower tap"))
         points = [solved]
     unsolved = next((point for point in points if point.flow is None), None)
     if unsolved is not None:
@@ -229,16 +230,18 @@ def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep
         solved = solved_tap(found, facts.tap_name, step_id) if facts.tap_name else None
         if solved is not None:
             return solved
-        return SolvedStep(step_id, note=f"waits for speed and true watts in {facts.title}")
+        return SolvedStep(step_id, absent=Waiting(f"waits for speed and true watts in {facts.title}"))
     free_system = found.fixed_pressure.value == 0
     flow = facts.flow if found.flow_is_measured else None
     if flow is None and not free_system:
-        return SolvedStep(step_id, note=f"waits for the flow in {facts.title}: a part of the pressure stays at no flow")
+        return SolvedStep(
+            step_id, absent=Waiting(f"waits for the flow in {facts.title}: a part of the pressure stays at no flow")
+        )
     told, carried = at_speed(found, speed)
     # On a free system the affinity laws carry the power found to the tap's speed better than the plate's losses do.
     shaft_power = carried if free_system else facts.shaft_power
     if shaft_power is None:
-        return SolvedStep(step_id, note=f"waits for a load in {facts.title}")
+        return SolvedStep(step_id, absent=Waiting(f"waits for a load in {facts.title}"))
     flow = flow or told
     return SolvedStep(
         step_id,
@@ -305,6 +308,6 @@ def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, So
     ids = tuple(demand.id for demand in demands)
     solved = solve_steps(ids, work, inputs, Saying(How.THROTTLED, "the damper would shut beyond the generic curve"))
     return {
-        name: step if step.note else step.noted("throttled; its speed taken as unchanged")
+        name: step if step.absent else step.noted("throttled; its speed taken as unchanged")
         for name, step in solved.items()
     }

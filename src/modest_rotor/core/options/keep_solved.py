@@ -64,7 +64,8 @@ def solved_throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[s
     outside = "the damper would shut beyond the generic curve, or the motor would not carry it"
     solved = solve_steps(ids, work, (*fixed, *own.estimates), Saying(How.SOLVED_THROTTLED, outside))
     return {
-        name: step if step.note else step.noted("throttled; the motor finds its speed") for name, step in solved.items()
+        name: step if step.absent else step.noted("throttled; the motor finds its speed")
+        for name, step in solved.items()
     }
 
 
@@ -107,9 +108,9 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
     outside = "the fitted motor would not run on this tap" if read else TAP_UNREAD
     solved = solve_steps((step_id,), work, (*fixed, *own.estimates), Saying(How.SOLVED_TAP, outside))
     step = solved[step_id]
-    if step.note:
+    if step.absent:
         return step
-    step = replace(step, note=_told_of(found, read), set_words=tap)
+    step = replace(step, remark=_told_of(found, read), set_words=tap)
     return step if read else _strayed(step, tap)
 
 

@@ -8,6 +8,7 @@ from modest_rotor.core.estimate import COVERAGE_95
 from modest_rotor.core.identify.causes import Cause, Rung, rank_causes, solve_causes
 from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.options.yardstick import Yardstick, machine_word
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.tables import Row, read_table
@@ -59,10 +60,10 @@ class Ladder(Frozen):
     source: str = SOURCE
 
 
-def build_ladder(found: Yardstick | str, wheel: Wheel | None) -> Ladder:
+def build_ladder(found: Yardstick | Absent, wheel: Wheel | None) -> Ladder:
     """The ladder of a job's last set against the machine as it should be."""
-    if isinstance(found, str) or wheel is None:
-        return Ladder(waits=found if isinstance(found, str) else "waits for what the motor drives")
+    if isinstance(found, Absent) or wheel is None:
+        return Ladder(waits=found.why if isinstance(found, Absent) else "waits for what the motor drives")
     rungs = rank_causes(solve_causes(found.setup, machine_word(wheel), found.belted, found.rough), found.observed)
     still = all(
         abs(seen.log_ratio) <= max(COVERAGE_95 * seen.sd, STILL if found.rough else 0.0)

@@ -28,7 +28,7 @@ def limits_of(steps: tuple[ComparedStep, ...], least_words: str) -> tuple[str, .
     """
     less = [step.name for step in steps if _moves_less(step)]
     words = (f"Moves less at {' and '.join(less)}: part of the saving.",) if less else ()
-    larger = tuple(dict.fromkeys(step.step.note for step in steps if step.step.too_small))
+    larger = tuple(dict.fromkeys(step.step.words for step in steps if step.step.too_small))
     unsure = tuple(
         f"At {step.name} it may move up to {100 * shortfall:.0f} % less than {least_words}: protected duty, prove the flow before leaving."
         for step in steps

@@ -17,8 +17,10 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.contract import Demand
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Solved, Year
+from modest_rotor.core.options.year_results import THE_BASE
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.stations.duty import PartFlow
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.working import Ingredient, Result, given, not_known, result, waiting
 
 USUAL_DISCOUNT = 0.05
 """Discount rate where nothing is said. Common practice, no source."""
@@ -27,6 +29,10 @@ NPV = "Growing annuity, engineering economics textbooks; NIST Handbook 135."
 CUBE = "Affinity law P ∝ n³ alone, applied to the watts read: what is often promised."
 LONGEST_PAYBACK = 60.0
 """Years beyond which a payback is no longer told as a number."""
+NEVER = Withheld("never: no saving is expected")
+BEYOND_ALL = Withheld("longer than anything here lasts")
+NO_SPEED = Withheld("not a matter of speed")
+ONE_EFFICIENCY = Withheld("the same: one efficiency is stated")
 OPEN_END = "A saving of nothing lies inside the band, so there is no upper end."
 
 
@@ -34,60 +40,75 @@ OPEN_END = "A saving of nothing lies inside the band, so there is no upper end."
 class Money:
     """What the three results of money share: saving a year in money, its cost, and what stands in the way."""
 
-    saved: Estimate | str
+    saved: Estimate | Absent
     cost: Estimate | None
     keeps: bool
 
     @classmethod
-    def at(cls, saved: Estimate | str, cost: Estimate | None, year: Year, waits: str | None, keeps: bool) -> Money:
+    def at(
+        cls, saved: Estimate | Absent, cost: Estimate | None, year: Year, waits: Absent | None, keeps: bool
+    ) -> Money:
         """The saving in money, with what it costs."""
         price = year.price
-        if keeps or isinstance(saved, str):
-            return cls("the yardstick" if keeps else saved, None, keeps)
+        if keeps:
+            return cls(THE_BASE, None, keeps)
+        if isinstance(saved, Absent):
+            return cls(saved, None, keeps)
         if waits or price is None:
             return cls(waits or year.price_waits, None, keeps)
         return cls(saved * price, cost, keeps)
 
     @property
-    def waits(self) -> str | None:
-        """What payback and worth wait for, if they do."""
-        if isinstance(self.saved, str):
+    def known(self) -> tuple[Estimate, Estimate] | Absent:
+        """What it saves a year and what it costs fitted, or why payback and worth are not there."""
+        if isinstance(self.saved, Absent):
             return self.saved
-        return "waits for what it costs fitted" if self.cost is None else None
+        return Waiting("waits for what it costs fitted") if self.cost is None else (self.saved, self.cost)
 
 
 def payback_result(money: Money) -> Result:
     """Cost over yearly saving, with its range."""
     label = "Simple payback"
-    if money.waits or money.cost is None or isinstance(money.saved, str):
-        return waiting(label, money.waits or "")
-    years = simple_payback_years(money.cost, money.saved)
-    return _ranged(label, "payback", years, "C ÷ S", money, ())
+    known = money.known
+    if isinstance(known, Absent):
+        return not_known(label, known)
+    saved, cost = known
+    return _ranged(label, "payback", simple_payback_years(cost, saved), "C ÷ S", known, ())
 
 
 def break_even_result(money: Money, year: Year) -> Result:
     """Running hours after which it has paid for itself."""
     label = "Break-even hours"
-    if money.waits or money.cost is None or isinstance(money.saved, str) or year.hours is None:
-        return waiting(label, money.waits or "waits for hours")
-    if money.saved.value <= 0:
-        return waiting(label, "never: no saving is expected")
-    hours = break_even_hours(money.cost, money.saved, year.hours)
+    known = money.known
+    if isinstance(known, Absent):
+        return not_known(label, known)
+    if year.hours is None:
+        return waiting(label, "waits for hours")
+    saved, cost = known
+    if saved.value <= 0:
+        return not_known(label, NEVER)
+    hours = break_even_hours(cost, saved, year.hours)
     more = (given("h", "running hours a year", "hours", year.hours, "estimated", "Duty"),)
-    return _ranged(label, "running_hours", hours, "C ÷ (S ÷ h)", money, more)
+    return _ranged(label, "running_hours", hours, "C ÷ (S ÷ h)", known, more)
 
 
 def _ranged(
-    label: str, quantity: str, found: PaybackRange, formula: str, money: Money, more: tuple[Ingredient, ...]
+    label: str,
+    quantity: str,
+    found: PaybackRange,
+    formula: str,
+    known: tuple[Estimate, Estimate],
+    more: tuple[Ingredient, ...],
 ) -> Result:
+    """:param known: what it saves a year, and what it costs fitted."""
     if found.value is None or (found.high is None and found.low is None):
-        return waiting(label, "never: no saving is expected")
+        return not_known(label, NEVER)
     if quantity == "payback" and found.low is not None and found.low > LONGEST_PAYBACK:
-        return waiting(label, "longer than anything here lasts")
-    assert money.cost is not None and isinstance(money.saved, Estimate)
+        return not_known(label, BEYOND_ALL)
+    saved, cost = known
     ingredients = (
-        given("C", "cost fitted: price and labour less rebate", "cost", money.cost, "estimated", "typed, within 10 %"),
-        given("S", "saved a year", "money", money.saved, "worked out"),
+        given("C", "cost fitted: price and labour less rebate", "cost", cost, "estimated", "typed, within 10 %"),
+        given("S", "saved a year", "money", saved, "worked out"),
         *more,
     )
     remarks = (OPEN_END,) if found.high is None else ()
@@ -99,14 +120,17 @@ def _ranged(
 def worth_result(money: Money, solved: Solved, year: Year) -> Result:
     """Present value over the stated life, with escalation and discount."""
     label = "Present value"
-    worth = worth_of(money, solved, year)
-    if isinstance(worth, str) or money.cost is None or isinstance(money.saved, str):
-        return waiting(label, str(worth))
+    worth, known = worth_of(money, solved, year), money.known
+    for one in (worth, known):
+        if isinstance(one, Absent):
+            return not_known(label, one)
+    assert isinstance(worth, Estimate) and isinstance(known, tuple)
+    saved, cost = known
     costs, years = year.costs, year.horizon(solved.considered)
     discount, rise = _rates(year)
     ingredients = (
-        given("S", "saved in the first year", "money", money.saved, "worked out"),
-        given("C", "cost fitted", "cost", money.cost, "estimated"),
+        given("S", "saved in the first year", "money", saved, "worked out"),
+        given("C", "cost fitted", "cost", cost, "estimated"),
         given("n", "years counted", "life", years, "estimated" if _life_is_said(solved, year) else "assumed"),
         given("d", "discount rate", "discount_rate", discount, "typed" if costs.discount_rate else "assumed"),
         given("e", "rise of the price a year", "escalation", rise, "typed" if costs.escalation else "assumed"),
@@ -117,15 +141,17 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
     return result(label, "money", worth, "S Σ (1 + e)^(t−1) ÷ (1 + d)^t − C", ingredients, NPV, tuple(remarks))
 
 
-def worth_of(money: Money, solved: Solved, year: Year) -> Estimate | str:
+def worth_of(money: Money, solved: Solved, year: Year) -> Estimate | Absent:
     """Present value of a saving over the years counted less its cost, money; or the words that say what it waits for."""
-    if money.waits or money.cost is None or isinstance(money.saved, str):
-        return money.waits or ""
+    known = money.known
+    if isinstance(known, Absent):
+        return known
+    saved, cost = known
     try:
         factor = present_worth_factor(year.horizon(solved.considered), *_rates(year))
     except OutsideValidity as refusal:
-        return refusal.sentence
-    return net_present_value(money.cost, money.saved, factor)
+        return Withheld(refusal.sentence)
+    return net_present_value(cost, saved, factor)
 
 
 def _rates(year: Year) -> tuple[float, float]:
@@ -142,14 +168,14 @@ def _life_is_said(solved: Solved, year: Year) -> bool:
 
 
 def cube_result(
-    demands: tuple[Demand, ...], saved: Estimate | str, found: FoundMachine, year: Year, keeps: bool, slows: bool
+    demands: tuple[Demand, ...], saved: Estimate | Absent, found: FoundMachine, year: Year, keeps: bool, slows: bool
 ) -> Result:
     """The saving that the cube law alone promises for the same flows, and why it is another one here."""
     label = "By the cube law alone"
-    if keeps or isinstance(saved, str):
-        return waiting(label, "the yardstick" if keeps else str(saved))
+    if keeps or isinstance(saved, Absent):
+        return not_known(label, THE_BASE if keeps or isinstance(saved, Estimate) else saved)
     if not slows:
-        return waiting(label, "not a matter of speed")
+        return not_known(label, NO_SPEED)
     pairs = []
     for hours, demand in zip(year.hours_of_steps, demands, strict=True):
         if hours is None:
@@ -184,11 +210,15 @@ def _why(promise: Estimate, saved: Estimate, found: FoundMachine, year: Year) ->
     return tuple(reasons)
 
 
-def nominal_result(nominal: Estimate | str | None, saved: Estimate | str) -> Result:
+def nominal_result(nominal: Estimate | Absent | None, saved: Estimate | Absent) -> Result:
     """The saving at the nominal efficiency, where the promise rests between that and the guaranteed one."""
     label = "At nominal efficiency"
-    if nominal is None or isinstance(nominal, str) or isinstance(saved, str):
-        return waiting(label, "the same: one efficiency is stated" if nominal is None else str(nominal))
+    if nominal is None:
+        return not_known(label, ONE_EFFICIENCY)
+    for one in (nominal, saved):
+        if isinstance(one, Absent):
+            return not_known(label, one)
+    assert isinstance(nominal, Estimate) and isinstance(saved, Estimate)
     ingredients = (given("E", "saving between nominal and guaranteed efficiency", "energy", saved, "worked out"),)
     return result(
         label, "energy", nominal, "the same, losses at the nominal efficiency", ingredients, "The data sheet."

@@ -12,6 +12,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import CURVE, curve_and_system
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import run_on, stacked
+from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.load import Load
@@ -39,7 +40,7 @@ class Moves:
         return all(one.value == 1.0 and not one.parts for one in (self.system, self.wheel, self.capacitor))
 
 
-def moved_machine(found: FoundMachine, moves: Moves) -> FoundMachine | str:
+def moved_machine(found: FoundMachine, moves: Moves) -> FoundMachine | Absent:
     """The machine after a change, ready to be asked for other flows; or the sentence that says why there is none.
 
     The motor is solved before and after; what was read is carried by the ratio of the two. With a weak capacitor the
@@ -59,14 +60,14 @@ def moved_machine(found: FoundMachine, moves: Moves) -> FoundMachine | str:
     )
     weak = moves.capacitor.value != 1.0
     if weak and found.plate.kind is not MotorKind.SPLIT_CAPACITOR:
-        return "only a motor with a run capacitor gains from a new one"
+        return Withheld("only a motor with a run capacitor gains from a new one")
     motor = found.new if weak else found.own
     if motor is None:
         after = propagate(lambda *columns: _at_same_speed(found, *columns), *inputs, *_typical(found))
     else:
         after = propagate(lambda *columns: _solved(found, weak, *columns), *inputs, *motor.estimates)
     if not all(np.isfinite([estimate.value, estimate.standard]).all() for estimate in after):
-        return NO_POINT
+        return Withheld(NO_POINT)
     flow, pressure, speed, power, watts, place = after
     return replace(
         found,

@@ -6,6 +6,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.perturb import Change, Direction, Needle, Setup, Shift, shifts
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Figure, Frozen, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load
@@ -48,10 +49,11 @@ class NeedleTable(Frozen):
     source: str
 
 
-def needle_table(found: FoundMachine | str) -> NeedleTable:
+def needle_table(found: FoundMachine | Absent) -> NeedleTable:
     """What every needle would show if one thing changed on the machine as found."""
-    if isinstance(found, str) or found.own is None:
-        words = found if isinstance(found, str) else (found.fit.refusal if found.fit else None) or "waits for the plate"
+    if isinstance(found, Absent) or found.own is None:
+        refusal = found.why if isinstance(found, Absent) else found.fit.refusal if found.fit else None
+        words = refusal or "waits for the plate"
         return NeedleTable(waits=words, rows=(), source=SOURCE)
     changes = OF_PUMPS if found.wheel is Wheel.PUMP else OF_FANS
     rows = tuple(row for change in changes if (row := _row(found, found.own, change)))

@@ -17,9 +17,10 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.levers import levers
 from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.year import Solved, Year, cost_of, otherwise_kwh
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.stations.options import Considered
-from modest_rotor.core.working import Result, result, waiting
+from modest_rotor.core.working import Result, not_known, result
 
 WEARS = {
     OptionKind.KEEP: "bearings and run capacitor, of their age",
@@ -43,8 +44,8 @@ class Reckoned:
     """
 
     solved: Solved
-    energy: Estimate | str
-    heat: Estimate | str
+    energy: Estimate | Absent
+    heat: Estimate | Absent
     checks: tuple[FitCheck, ...]
     fits: Fits
     limits: tuple[str, ...]
@@ -132,7 +133,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         made_up_heat=heat,
         saved_cooling=cold,
         net_money=year_results.net_money(saved, season, year, waits, keeps),
-        levers=None if keeps or isinstance(saved, str) else levers(saved, "energy"),
+        levers=None if keeps or isinstance(saved, Absent) else levers(saved, "energy"),
         cost=figure("cost", cost, "estimated") if cost else None,
         wears=considered.wears or _wears(considered, solved),
         lead_time=_lead_time(considered, one.keeps),
@@ -172,9 +173,11 @@ def _saved_by_step(one: Reckoned, against: Yardstick) -> tuple[Estimate | None, 
     if one is against.base or one.stop or against.year.total_hours is None:
         return (None,) * len(one.solved.steps)
     pairs = zip(against.base.solved.steps, one.solved.steps, strict=True)
-    fewer = [_less(base.input_power or "", own.input_power or "") for base, own in pairs]
+    fewer = [
+        base.input_power - own.input_power if base.input_power and own.input_power else None for base, own in pairs
+    ]
     return tuple(
-        watts * hours * (against.year.machines / 1000) if isinstance(watts, Estimate) and hours is not None else None
+        watts * hours * (against.year.machines / 1000) if watts is not None and hours is not None else None
         for watts, hours in zip(fewer, against.year.hours_of_steps, strict=True)
     )
 
@@ -183,11 +186,11 @@ def _motor_of(solved: Solved, found: FoundMachine) -> TypicalMotor | Rating:
     return solved.option.motor(found) or electronic_rating(found, solved.considered)
 
 
-def _less(today: Estimate | str, then: Estimate | str) -> Estimate | str:
+def _less(today: Estimate | Absent, then: Estimate | Absent) -> Estimate | Absent:
     """Today's less the option's; or the words that say what either waits for, the option's first."""
-    if isinstance(then, str):
+    if isinstance(then, Absent):
         return then
-    return today if isinstance(today, str) else today - then
+    return today if isinstance(today, Absent) else today - then
 
 
 def _wears(considered: Considered, solved: Solved) -> str:
@@ -211,9 +214,9 @@ def _lead_time(considered: Considered, keeps: bool) -> Phrase:
 def _always_on(one: Reckoned, found: FoundMachine, year: Year) -> Result:
     """The year with the fan run the other way between calls than it is today."""
     label = "If it ran only with its calls" if year.runs_always else "If the fan ran always"
-    energy = one.energy if isinstance(one.energy, str) else otherwise_kwh(one.energy, one.solved, found, year)
-    if isinstance(energy, str):
-        return waiting(label, energy)
+    energy = one.energy if isinstance(one.energy, Absent) else otherwise_kwh(one.energy, one.solved, found, year)
+    if isinstance(energy, Absent):
+        return not_known(label, energy)
     sign = "−" if year.runs_always else "+"
     return result(
         label, "energy", energy, f"E {sign} (W_lowest − W_0) h_off ÷ 1000", (), "Definition.",
@@ -221,13 +224,13 @@ def _always_on(one: Reckoned, found: FoundMachine, year: Year) -> Result:
     )  # fmt: skip
 
 
-def _nominal(one: Reckoned, saved: Estimate | str) -> Estimate | str | None:
+def _nominal(one: Reckoned, saved: Estimate | Absent) -> Estimate | Absent | None:
     """The saving with losses of the nominal in place of the expected ones; nothing where only one is stated."""
     product = one.solved.considered.product
-    if product is None or not (product.nominal_efficiency and product.least_efficiency) or isinstance(saved, str):
+    if product is None or not (product.nominal_efficiency and product.least_efficiency) or isinstance(saved, Absent):
         return None
     nominal, expected = product.nominal_efficiency.si, product.expected_efficiency
-    if isinstance(one.energy, str) or expected is None or not 0 < expected < nominal:
+    if isinstance(one.energy, Absent) or expected is None or not 0 < expected < nominal:
         return None
     # Losses at rated load, in proportion: the share of the year's energy that is the motor's losses.
     steps = [step for step in one.solved.steps if step.input_power and step.shaft_power]

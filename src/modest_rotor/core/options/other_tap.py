@@ -6,9 +6,10 @@ from dataclasses import replace
 
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.options.contract import Asked, Demand, OptionKind, SolvedStep, waiting_steps
+from modest_rotor.core.options.contract import Asked, Demand, OptionKind, SolvedStep, absent_steps
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import on_named_tap
+from modest_rotor.core.outcome import Withheld
 
 USUAL = "low tap"
 
@@ -25,7 +26,7 @@ class OtherTap:
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The same point at every step: what the tap gives."""
         if found.plate.kind is not MotorKind.SPLIT_CAPACITOR:
-            return waiting_steps(demands, "only a capacitor motor has speed taps")
+            return absent_steps(demands, Withheld("only a capacitor motor has speed taps"))
         tap = asked.considered.tap or USUAL
         if not demands:
             return ()

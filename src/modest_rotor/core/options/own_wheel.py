@@ -19,13 +19,14 @@ from modest_rotor.core.options.contract import (
     OptionKind,
     Saying,
     SolvedStep,
+    absent_steps,
     curve_and_system,
     solve_steps,
-    waiting_steps,
 )
 from modest_rotor.core.options.electronic import electronic_columns, noted
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape, machine_from_table
 from modest_rotor.core.physics.load import Load, speed_ratio_for_flow
 from modest_rotor.core.physics.system import SystemCurve
@@ -36,7 +37,7 @@ OWN_PLACE = measured(0.95, **{"place of the new fan on its curve": 0.12})
 OWN_EFFICIENCY_SHARE = 0.10
 """Standard deviation of a chosen machine's efficiency as a share of the generic best. Our judgement, no source."""
 NOMINAL_SPEED = 1.0
-WAITS_AXES = "waits for a measured flow and pressure: another wheel cannot be put on relative axes"
+WAITS_AXES = Waiting("waits for a measured flow and pressure: another wheel cannot be put on relative axes")
 NO_SPEED = "no speed of the new machine gives this flow at this pressure"
 Aim = Callable[[Array, Array, Array], Array]
 """From flow at a step, flow and pressure at full flow: the pressure that the machine is to make there, Pa."""
@@ -63,7 +64,7 @@ class ExternalRotorFan(_OwnWheel):
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The speed of its own wheel that gives each step its flow in the system of today."""
         if found.wheel is Wheel.PUMP:
-            return waiting_steps(demands, "a fan does not replace a pump")
+            return absent_steps(demands, Withheld("a fan does not replace a pump"))
         return _solve(found, demands, asked, None, How.OWN_WHEEL)
 
 
@@ -77,7 +78,7 @@ class CirculatorSpeed(_OwnWheel):
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """At every flow the head that its curve has at the one speed."""
         if found.wheel is not Wheel.PUMP:
-            return waiting_steps(demands, "a circulator does not replace a fan")
+            return absent_steps(demands, Withheld("a circulator does not replace a fan"))
         return _solve(found, demands, asked, _along_curve, How.FIXED_SPEED)
 
 
@@ -91,7 +92,7 @@ class CirculatorConstant(_OwnWheel):
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The set pressure at every flow."""
         if found.wheel is not Wheel.PUMP:
-            return waiting_steps(demands, "a circulator does not replace a fan")
+            return absent_steps(demands, Withheld("a circulator does not replace a fan"))
         return _solve(found, demands, asked, lambda flow, full, set_: set_ + 0 * flow, How.HELD_PRESSURE)
 
 
@@ -105,7 +106,7 @@ class CirculatorProportional(_OwnWheel):
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """H = H_set (1 + q ÷ q_full) ÷ 2, the common law of such pumps."""
         if found.wheel is not Wheel.PUMP:
-            return waiting_steps(demands, "a circulator does not replace a fan")
+            return absent_steps(demands, Withheld("a circulator does not replace a fan"))
         return _solve(found, demands, asked, lambda flow, full, set_: set_ * (1 + flow / full) / 2, How.HELD_PRESSURE)
 
 
@@ -118,10 +119,10 @@ def _solve(
     found: FoundMachine, demands: tuple[Demand, ...], asked: Asked, aim: Aim | None, how: How
 ) -> tuple[SolvedStep, ...]:
     if not (found.flow_is_measured and found.pressure_is_measured):
-        return waiting_steps(demands, WAITS_AXES)
+        return absent_steps(demands, WAITS_AXES)
     machine = _machine(found, asked)
-    if isinstance(machine, str):
-        return waiting_steps(demands, machine)
+    if isinstance(machine, Absent):
+        return absent_steps(demands, machine)
     curve_of, speed, inputs = machine
     rating = replace(electronic_rating(found, asked.considered), speed_rpm=speed)
     shares = np.array([demand.wanted for demand in demands])
@@ -166,16 +167,16 @@ def _ratio(wheel: MachineCurve, flow: Array, pressure: Array) -> Array:
 
 def _machine(
     found: FoundMachine, asked: Asked
-) -> tuple[Callable[..., MachineCurve], float, tuple[Estimate, ...]] | str:
+) -> tuple[Callable[..., MachineCurve], float, tuple[Estimate, ...]] | Absent:
     """The new machine's curve from flow and pressure of today, its speed, and what else it depends on."""
     product = asked.considered.product
     if product is not None and product.curve:
         table = _table(found, product)
-        if isinstance(table, str):
+        if isinstance(table, Absent):
             return table
         speed = product.curve_speed or product.rated_speed
         if speed is None:
-            return f"waits for the speed at which the curve of {product.name} was taken"
+            return Waiting(f"waits for the speed at which the curve of {product.name} was taken")
         return (lambda *_: table), speed.si, ()
     wheel = Wheel.PUMP if found.wheel is Wheel.PUMP else Wheel.BACKWARD_INCLINED
     shape = generic_shape(wheel)
@@ -192,15 +193,15 @@ def _machine(
     return curve_of, speed_rpm, (efficiency, place)
 
 
-def _table(found: FoundMachine, product: Product) -> MachineCurve | str:
+def _table(found: FoundMachine, product: Product) -> MachineCurve | Absent:
     pump = found.wheel is Wheel.PUMP
     flows = [point.water_flow if pump else point.airflow for point in product.curve]
     pressures = [point.head if pump else point.pressure for point in product.curve]
     powers = [point.shaft_power for point in product.curve]
     if not all((*flows, *pressures, *powers)):
-        return f"waits for flow, pressure and shaft power in every row of the curve of {product.name}"
+        return Waiting(f"waits for flow, pressure and shaft power in every row of the curve of {product.name}")
     columns = (np.array([entry.si for entry in column if entry]) for column in (flows, pressures, powers))
     try:
         return machine_from_table(Wheel.PUMP if pump else Wheel.BACKWARD_INCLINED, *columns)
     except OutsideValidity as refusal:
-        return f"{product.name}: {refusal.sentence}"
+        return Withheld(f"{product.name}: {refusal.sentence}")

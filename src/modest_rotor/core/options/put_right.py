@@ -8,6 +8,7 @@ from modest_rotor.core.estimate import Estimate, exactly, measured
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.moved import Moves, moved_machine
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.stations.options import OptionCosts, Repair
 
@@ -35,48 +36,52 @@ def put_right(found: FoundMachine, asked: OptionCosts, capacitance_f: float | No
     parts, done, lacking = {}, [], []
     for repair in asked.repairs:
         ratio = _RATIOS[repair](found, asked, capacitance_f)
-        if isinstance(ratio, str):
-            lacking.append(ratio)
+        if isinstance(ratio, Absent):
+            lacking.append(ratio.why)
             continue
         parts[_PLACE[repair]] = ratio
         done.append((f"{repair}: ", *_TOLD[repair](ratio)))
     machine = moved_machine(found, Moves(**parts))
-    if isinstance(machine, str):
-        return PutRight(found, (), (*lacking, f"The repairs cannot be reckoned: {machine}."))
+    if isinstance(machine, Absent):
+        return PutRight(found, (), (*lacking, f"The repairs cannot be reckoned: {machine.why}."))
     return PutRight(machine, tuple(done), tuple(lacking))
 
 
-def _capacitor(found: FoundMachine, _: OptionCosts, capacitance_f: float | None) -> Estimate | str:
+def _capacitor(found: FoundMachine, _: OptionCosts, capacitance_f: float | None) -> Estimate | Absent:
     label = found.plate.run_capacitance_f
     if label is None or capacitance_f is None:
-        return "The new run capacitor waits for the label's µF and for those measured out of circuit."
+        return Waiting("The new run capacitor waits for the label's µF and for those measured out of circuit.")
     if capacitance_f <= 0:
-        return "The run capacitor reads open: what it takes away while running cannot be told from a motor at rest."
+        return Withheld(
+            "The run capacitor reads open: what it takes away while running cannot be told from a motor at rest."
+        )
     return measured(capacitance_f / label, **{"capacitance meter": 0.02 * capacitance_f / label})
 
 
-def _filter(found: FoundMachine, asked: OptionCosts, _: float | None) -> Estimate | str:
+def _filter(found: FoundMachine, asked: OptionCosts, _: float | None) -> Estimate | Absent:
     if asked.filter_excess is None or not found.pressure_is_measured:
-        return "The clean filter waits for the pressure that it gives back, and for the static at the machine."
+        return Withheld(
+            "The clean filter waits for the pressure that it gives back, and for the static at the machine."
+        )
     excess = read_by_meter(asked.filter_excess, "pressure", "filter over a clean one's")
     growing = found.pressure.value - found.fixed_pressure.value
     if excess.value >= growing:
-        return (
+        return Withheld(
             f"The filter cannot take {excess.value:,.0f} Pa more than a clean one where the whole system takes {growing:,.0f} Pa."
             " Look again at both; they are kept."
         )
     return exactly(1.0) - excess * (1 / growing)
 
 
-def _wheel(_: FoundMachine, asked: OptionCosts, __: float | None) -> Estimate | str:
+def _wheel(_: FoundMachine, asked: OptionCosts, __: float | None) -> Estimate | Absent:
     lost = asked.wheel_loss.si if asked.wheel_loss else USUAL_WHEEL_LOSS
     if lost >= 1:
-        return "A wheel that has lost all its pressure moves nothing. Type what it lost."
+        return Withheld("A wheel that has lost all its pressure moves nothing. Type what it lost.")
     return measured(1 / (1 - lost), **{"pressure lost by the wheel": WHEEL_LOSS_SPREAD * lost / USUAL_WHEEL_LOSS})
 
 
-def _belt(_: FoundMachine, __: OptionCosts, ___: float | None) -> Estimate | str:
-    return "A tightened belt is not reckoned ahead: read the machine again once it is tight."
+def _belt(_: FoundMachine, __: OptionCosts, ___: float | None) -> Estimate | Absent:
+    return Withheld("A tightened belt is not reckoned ahead: read the machine again once it is tight.")
 
 
 def _share(ratio: Estimate) -> Phrase:

@@ -8,6 +8,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.answers import OptionAnswer, RankedAnswer, RankingAnswer
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.options.option_answer import Reckoned, Yardstick, extra_cost
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Figure, Phrase, figure
 
 Lettered = tuple[tuple[str, Reckoned], ...]
@@ -47,10 +48,10 @@ def rank(lettered: Lettered, answers: tuple[OptionAnswer, ...], against: Yardsti
     )
 
 
-def _saved(one: Reckoned, base: Reckoned) -> Estimate | str:
-    if isinstance(one.energy, str):
+def _saved(one: Reckoned, base: Reckoned) -> Estimate | Absent:
+    if isinstance(one.energy, Absent):
         return one.energy
-    return base.energy if isinstance(base.energy, str) else base.energy - one.energy
+    return base.energy if isinstance(base.energy, Absent) else base.energy - one.energy
 
 
 def _order(one: Reckoned, base: Reckoned) -> tuple[int, float]:
@@ -69,7 +70,7 @@ def _row(one: Reckoned, answer: OptionAnswer, against: Yardstick) -> RankedAnswe
     )
 
 
-def differences(ranked: tuple[tuple[str, Estimate | str], ...]) -> Phrase:
+def differences(ranked: tuple[tuple[str, Estimate | Absent], ...]) -> Phrase:
     """How the first candidates differ, in words: by how much one saves more than the next, or that two tie.
 
     :param ranked: letter and saving, kWh a year, best first. A tie is a difference whose band holds nought.

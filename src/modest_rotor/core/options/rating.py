@@ -13,6 +13,7 @@ from modest_rotor.core.identify.candidate import at_rated
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.drive import TRUE_POWER_FACTOR, Rectifier
 from modest_rotor.core.physics.electronic import RatedLosses, rated_losses
@@ -114,7 +115,7 @@ def _si(product: Product | None, field: str) -> float | None:
     return entry.si if entry else None
 
 
-def product_motor(considered: Considered, kind: MotorKind, volts: float | None) -> FittedMotor | str | None:
+def product_motor(considered: Considered, kind: MotorKind, volts: float | None) -> FittedMotor | Absent | None:
     """The induction motor of a product, fitted to its data sheet; nothing where no product, or one of another kind, is named.
 
     :param volts: measured at the machine, which choose the link of a dual-voltage product.
@@ -125,10 +126,10 @@ def product_motor(considered: Considered, kind: MotorKind, volts: float | None) 
     if product is None or product.motor_kind is not kind:
         return None
     facts = product_facts(product, kind, volts)
-    return facts if isinstance(facts, str) else _fit(facts)
+    return facts if isinstance(facts, Absent) else _fit(facts)
 
 
-def product_facts(product: Product, kind: MotorKind, volts: float | None = None) -> PlateFacts | str:
+def product_facts(product: Product, kind: MotorKind, volts: float | None = None) -> PlateFacts | Absent:
     """The plate of a catalogue's motor as it is linked, or what its data sheet lacks for it.
 
     :param volts: measured at the machine; the first link where none were. Source: definition.
@@ -136,22 +137,22 @@ def product_facts(product: Product, kind: MotorKind, volts: float | None = None)
     power, link = product.rated_power, product.link(volts)
     speed, hertz, farads = product.rated_speed, product.frequency, product.run_capacitance
     if not (power and link and speed and hertz):
-        return f"waits for power, volts, speed and hertz of {product.name}"
+        return Waiting(f"waits for power, volts, speed and hertz of {product.name}")
     try:
         return PlateFacts.of(
             kind, power.si, link.volts_v, link.amps_a, speed.si, hertz.si, farads.si if farads else None
         )
     except OutsideValidity as refusal:
-        return f"{product.name}: {refusal.sentence}"
+        return Withheld(f"{product.name}: {refusal.sentence}")
 
 
 @lru_cache(maxsize=128)
-def _fit(facts: PlateFacts) -> FittedMotor | str:
+def _fit(facts: PlateFacts) -> FittedMotor | Absent:
     """A product's motor; a pure function of its data sheet, kept because many jobs ask for the same."""
     try:
         return fit_motor(facts)
     except OutsideValidity as refusal:
-        return refusal.sentence
+        return Withheld(refusal.sentence)
 
 
 def promised_losses(considered: Considered, motor: FittedMotor) -> Estimate:

@@ -19,18 +19,19 @@ from modest_rotor.core.options.contract import (
     OptionKind,
     Saying,
     SolvedStep,
+    absent_steps,
     curve_and_system,
     solve_steps,
-    waiting_steps,
 )
 from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import FARTHEST_SLIP, RAD_PER_RPM, stacked
+from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
 
-WAITS = "waits for a fitted capacitor motor: plate and readings"
+WAITS = Waiting("waits for a fitted capacitor motor: plate and readings")
 CANNOT_HOLD = "cannot hold this speed: the motor would fall to a crawl or run up, so little do its volts steer it"
 SOFT_MOTOR_SHARE, SOFT_MOTOR_DOWN = 0.25, 0.30
 """Standard deviation of the watts on cut volts as a share, and the fall of speed at which it is reached. Technicians see 260 W at
@@ -59,7 +60,7 @@ class Regulator:
         """Volts, or ohms in the line, that give each step its flow; “cannot hold” where the motor is not steady there."""
         own = found.own
         if own is None or own.plate.kind is not MotorKind.SPLIT_CAPACITOR:
-            return waiting_steps(demands, WAITS)
+            return absent_steps(demands, WAITS)
         series = asked.considered.regulator == "series resistance"
         cut = asked.considered.regulator in (None, "phase-cut")
         solved = _solve(found, own, demands, series, cut)

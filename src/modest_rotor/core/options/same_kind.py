@@ -20,14 +20,15 @@ from modest_rotor.core.options.contract import (
     OptionKind,
     Saying,
     SolvedStep,
+    absent_steps,
     curve_and_system,
     solve_steps,
-    waiting_steps,
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import UNSAID, Keep
 from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
+from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.induction import input_power_w, speed_on_slip_line_rpm
 from modest_rotor.core.physics.load import Load, flow_at_speed
@@ -59,10 +60,10 @@ class SameKind:
         """The new motor where it meets the load: solved from its plate, or on the slip line of a plate too bare for that."""
         part_flow = asked.part_flow
         new = self._new(found, asked)
-        if isinstance(new, str):
-            return waiting_steps(demands, new)
+        if isinstance(new, Absent):
+            return absent_steps(demands, new)
         if not asked.considered.product and _torque_ratio(found) > LARGEST_TORQUE:
-            return waiting_steps(demands, OVERLOADED)
+            return absent_steps(demands, Withheld(OVERLOADED))
         full = Demand("full", 1.0)
         direct = tuple(demand for demand in demands if demand.tap is None and _is_direct(demand, part_flow))
         if new:
@@ -73,7 +74,7 @@ class SameKind:
         ratio = _input_ratio(found, solved["full"])
         return tuple(solved.get(demand.id) or _as_today(found, demand, part_flow, ratio) for demand in demands)
 
-    def _new(self, found: FoundMachine, asked: Asked) -> FittedMotor | str | None:
+    def _new(self, found: FoundMachine, asked: Asked) -> FittedMotor | Absent | None:
         """The new motor: its product's, or one of the plate in the machine; nothing where that plate is too bare for a fit."""
         kind = found.plate.kind
         return (product_motor(asked.considered, kind, found.volts.value) if kind else None) or found.new
@@ -103,13 +104,13 @@ def _input_ratio(found: FoundMachine, full: SolvedStep) -> float | None:
 def _as_today(found: FoundMachine, demand: Demand, part_flow: PartFlow | None, ratio: float | None) -> SolvedStep:
     (today,) = Keep().solve(found, (demand,), Asked(part_flow))
     if today.input_power is None or ratio is None:
-        return SolvedStep(demand.id, note=today.note or UNSAID)
+        return SolvedStep(demand.id, absent=today.absent or UNSAID)
     spread = (
         found.motor.rated_efficiency.standard / found.motor.rated_efficiency.value * today.input_power.value * ratio
     )
     watts = (today.input_power * ratio).with_part(f"efficiency of {A_NEW_MOTOR}", spread)
-    note = "its tap taken as the old one's; watts scaled as at full flow"
-    return replace(today, input_power=watts, note=note, how=How.AS_TODAY, current=None)
+    remark = "its tap taken as the old one's; watts scaled as at full flow"
+    return replace(today, input_power=watts, remark=remark, how=How.AS_TODAY, current=None)
 
 
 def _solved(

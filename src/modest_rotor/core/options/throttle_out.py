@@ -6,10 +6,11 @@ from dataclasses import replace
 
 from modest_rotor.core.estimate import exactly
 from modest_rotor.core.identify.efficiency import TypicalMotor
-from modest_rotor.core.options.contract import NEAR_FULL, Asked, Demand, OptionKind, SolvedStep, waiting_steps
+from modest_rotor.core.options.contract import NEAR_FULL, Asked, Demand, OptionKind, SolvedStep, absent_steps
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.moved import Moves, moved_machine
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 
 
 class ThrottleOut:
@@ -25,15 +26,15 @@ class ThrottleOut:
         """Full steps on the opened system; part steps at the flow that they had, throttled again where they are today."""
         drop = asked.considered.throttle_drop
         if drop is None or not found.pressure_is_measured:
-            return waiting_steps(demands, "waits for the pressure lost at the throttle")
+            return absent_steps(demands, Waiting("waits for the pressure lost at the throttle"))
         growing = found.pressure.value - found.fixed_pressure.value
         if drop.si >= growing:
-            return waiting_steps(
-                demands, f"the throttle cannot take more than the {growing:,.0f} Pa that grow with flow"
+            return absent_steps(
+                demands, Withheld(f"the throttle cannot take more than the {growing:,.0f} Pa that grow with flow")
             )
         opened = moved_machine(found, Moves(system=exactly(1 - drop.si / growing)))
-        if isinstance(opened, str):
-            return waiting_steps(demands, opened)
+        if isinstance(opened, Absent):
+            return absent_steps(demands, opened)
         back = found.flow.value / opened.flow.value
         eased = tuple(
             demand if demand.share >= NEAR_FULL else replace(demand, share=demand.share * back) for demand in demands

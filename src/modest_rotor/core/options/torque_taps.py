@@ -24,6 +24,7 @@ from modest_rotor.core.options.contract import (
 from modest_rotor.core.options.electronic import HELD, electronic_columns
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
+from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.roots import crossing
@@ -107,7 +108,7 @@ def _balance(surplus: Callable[[Array], Array], zero: Array) -> Array:
 def _on_tap(demand: Demand, taps: tuple[SolvedStep, ...], full: Estimate) -> SolvedStep:
     running = [tap for tap in taps if tap.flow is not None]
     if not running:
-        return SolvedStep(demand.id, note=NO_POINT)
+        return SolvedStep(demand.id, absent=Withheld(NO_POINT))
     wanted = demand.wanted * full.value
     shares = [tap.flow.value / full.value for tap in running if tap.flow]
     enough = [tap for tap in running if tap.flow and tap.flow.value >= demand.floor * full.value]

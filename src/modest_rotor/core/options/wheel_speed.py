@@ -20,18 +20,19 @@ from modest_rotor.core.options.contract import (
     OptionKind,
     Saying,
     SolvedStep,
+    absent_steps,
     curve_and_system,
     solve_steps,
-    waiting_steps,
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
+from modest_rotor.core.outcome import Waiting, Withheld
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load, flow_at_speed, speed_ratio_for_flow
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.stations.duty import PartFlow
 
-WAITS = "waits for a fitted motor: plate and readings"
+WAITS = Waiting("waits for a fitted motor: plate and readings")
 NO_POINT = "the slowed wheel finds no point on this system"
 MOST_TRIM = 0.75
 """Least diameter over today's to which an impeller is trimmed before its efficiency falls much. Common practice, no source."""
@@ -61,10 +62,10 @@ class WheelSpeed:
         """
         own = found.own
         if own is None:
-            return waiting_steps(demands, WAITS)
+            return absent_steps(demands, WAITS)
         ratio = typed or _just_enough(found, max(demand.wanted for demand in demands))
         if ratio is None:
-            return waiting_steps(demands, NO_POINT)
+            return absent_steps(demands, Withheld(NO_POINT))
         throttled = asked.part_flow is PartFlow.THROTTLE
         work = _work(found, own, ratio, np.array([demand.share for demand in demands]), throttled)
         inputs = (*found.curve_inputs, found.speed, found.input_power, found.volts, *own.estimates)
@@ -131,7 +132,7 @@ class Trimmed(WheelSpeed):
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every step with the smaller impeller."""
         if found.wheel is not Wheel.PUMP:
-            return waiting_steps(demands, "only a pump's impeller is trimmed")
+            return absent_steps(demands, Withheld("only a pump's impeller is trimmed"))
         typed = asked.considered.diameter_share
         steps = self.slowed(found, demands, asked, typed.si if typed else None, "impeller at")
         hardest = max(demand.wanted for demand in demands)

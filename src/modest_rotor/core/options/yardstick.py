@@ -14,6 +14,7 @@ from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.perturb import Needle, Setup, needles
 from modest_rotor.core.identify.rows import Reading
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from modest_rotor.core.physics.load import Belt, Load
@@ -57,14 +58,14 @@ class Yardstick:
 def yardstick(
     plate: PlateFacts, holds: str | None, wheel: Wheel | None, sets: tuple[SetFacts, ...], fit: MotorFit,
     wanted: float | None, static: float | None,
-) -> Yardstick | str:  # fmt: skip
+) -> Yardstick | Absent:  # fmt: skip
     """The machine as it should be, from a set that was read while it was right, or else from plate and design.
 
     :param holds: what an electronic motor holds. :param wanted: wanted flow, m³/s. :param static: static of the design, Pa.
     :returns: a sentence that says what is missing, where there is no yardstick.
     """
     if wheel is None:
-        return "waits for what the motor drives"
+        return Waiting("waits for what the motor drives")
     on_machine = [facts for facts in sets if facts.reading.duct is not DuctState.BARE_SHAFT]
     judged = [facts for facts in reversed(on_machine) if not facts.reading.is_good and not facts.reading.is_empty]
     good_on = {facts.reading.tap: facts for facts in on_machine if facts.reading.is_good}
@@ -74,27 +75,27 @@ def yardstick(
         next((facts for facts in judged if facts.on_full_tap), next(iter(judged), None)),
     )
     if now is None:
-        return "waits for a set of readings to judge"
+        return Waiting("waits for a set of readings to judge")
     good = good_on.get(now.reading.tap)
     try:
         if good is not None:
             return _from_good_set(plate, holds, wheel, good, now)
         return _from_design(plate, wheel, now, fit, wanted, static)
     except Refusal as refusal:
-        return refusal.sentence
+        return Withheld(refusal.sentence)
 
 
 def _from_good_set(
     plate: PlateFacts, holds: str | None, wheel: Wheel, good: SetFacts, now: SetFacts
-) -> Yardstick | str:
+) -> Yardstick | Absent:
     motor = _electronic(plate, good, holds) if plate.is_electronic else _own(plate, good)
-    if isinstance(motor, str):
+    if isinstance(motor, Absent):
         return motor
     speed = good.running.speed
     if speed is None or speed.value <= 0:
-        return f"waits for a speed in {good.title}, the set that was right"
+        return Waiting(f"waits for a speed in {good.title}, the set that was right")
     setup = _setup(plate, motor, holds, wheel, good, speed.value)
-    if isinstance(setup, str):
+    if isinstance(setup, Absent):
         return setup
     observed = {
         needle: _moved(before, after, needle)
@@ -103,34 +104,34 @@ def _from_good_set(
     }
     belted = bool(good.reading.fan_speed and now.reading.fan_speed)
     if len(observed) < 2:
-        return f"waits for two needles that were read both in {good.title} and in {now.title}"
+        return Waiting(f"waits for two needles that were read both in {good.title} and in {now.title}")
     return Yardstick(setup, observed, now, f"{good.title}, when it was right", False, belted)
 
 
-def _own(plate: PlateFacts, good: SetFacts) -> FittedMotor | str:
+def _own(plate: PlateFacts, good: SetFacts) -> FittedMotor | Absent:
     """The motor fitted to its plate and the good set alone: what is wrong today must not bend it."""
     readings = fit_readings(plate, (good.reading,))
     if not readings:
-        return f"waits for volts, amps and speed in {good.title}, and for the whole plate"
+        return Waiting(f"waits for volts, amps and speed in {good.title}, and for the whole plate")
     known: tuple[Reading, ...] = (readings[0][1],)
     return fit_motor(plate, known)
 
 
-def _electronic(plate: PlateFacts, good: SetFacts, holds: str | None) -> ElectronicMotor | str:
+def _electronic(plate: PlateFacts, good: SetFacts, holds: str | None) -> ElectronicMotor | Absent:
     if holds is None:
-        return "waits for what the electronic motor holds: torque, airflow or speed; say it on Plate"
+        return Waiting("waits for what the electronic motor holds: torque, airflow or speed; say it on Plate")
     if plate.rated_power_w is None or plate.rated_speed_rpm is None:
-        return "waits for rated power and speed on the plate"
+        return Waiting("waits for rated power and speed on the plate")
     return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm, plate.printed_efficiency)
 
 
 def _setup(
     plate: PlateFacts, motor: FittedMotor | ElectronicMotor, holds: str | None, wheel: Wheel, good: SetFacts, speed: float
-) -> Setup | str:  # fmt: skip
+) -> Setup | Absent:  # fmt: skip
     """Motor, supply and load so that they settle where the good set was read."""
     volts = good.running.voltage.value if good.running.voltage else plate.rated_voltage_v
     if not volts:
-        return "waits for volts"
+        return Waiting("waits for volts")
     flow = good.flow.value if good.flow and good.flow.value > 0 else 1.0
     pressure = good.pressure.value if good.pressure and good.pressure.value > 0 else 1.0
     if isinstance(motor, ElectronicMotor):
@@ -143,7 +144,7 @@ def _setup(
         at = motor.motor.at_slip(_supply(motor, good, volts, hertz), 1 - speed / good.synchronous_rpm)
         power = float(np.ravel(at.shaft_power_w)[0])
     if not power > 0:
-        return f"the motor gives no power at the speed of {good.title}: look at speed, hertz and poles"
+        return Withheld(f"the motor gives no power at the speed of {good.title}: look at speed, hertz and poles")
     fan = good.reading.fan_speed
     belt = Belt(ratio=fan.si / speed) if fan and fan.si > 0 else Belt()
     machine = MachineCurve(generic_shape(wheel), flow, pressure, power, 1.0)
@@ -167,11 +168,11 @@ def _supply(fitted: FittedMotor, good: SetFacts, volts: float, hertz: float) -> 
 
 def _from_design(
     plate: PlateFacts, wheel: Wheel, now: SetFacts, fit: MotorFit, wanted: float | None, static: float | None
-) -> Yardstick | str:  # fmt: skip
+) -> Yardstick | Absent:  # fmt: skip
     if fit.bare is None:
-        return fit.refusal or "waits for the plate"
+        return Withheld(fit.refusal or "waits for the plate")
     if not now.on_full_tap:
-        return "waits for a set on the full setting, or for one of this tap from when it was right"
+        return Waiting("waits for a set on the full setting, or for one of this tap from when it was right")
     assert plate.rated_power_w and plate.rated_speed_rpm and plate.frequency_hz and plate.rated_voltage_v
     motor, flow, pressure = fit.bare.motor, wanted or 1.0, static or 1.0
     machine = MachineCurve(generic_shape(wheel), flow, pressure, EXPECTED_LOAD * plate.rated_power_w, 1.0)
@@ -189,7 +190,9 @@ def _from_design(
         ratio = max(value.value / expected, LEAST_RATIO)
         observed[needle] = Observed(math.log(ratio), math.hypot(sd, value.standard / max(abs(value.value), 1e-9)))
     if len(observed) < 3:
-        return "waits for three needles: volts, amps, and speed or watts; a set from when it was right tells far more"
+        return Waiting(
+            "waits for three needles: volts, amps, and speed or watts; a set from when it was right tells far more"
+        )
     return Yardstick(setup, observed, now, "what plate and design promise", True, False)
 
 

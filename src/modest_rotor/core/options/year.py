@@ -16,6 +16,7 @@ from modest_rotor.core.options.contract import Option, SolvedStep
 from modest_rotor.core.options.electronic import standby_power
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import electronic_rating
+from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.electronic import SOFT_START_S
 from modest_rotor.core.stations.duty import (
     HOURS_IN_A_YEAR,
@@ -106,11 +107,11 @@ class Year:
         return duty.summer_share.si * duty.summer_price.si + (1 - duty.summer_share.si) * duty.energy_price.si
 
     @property
-    def price_waits(self) -> str:
+    def price_waits(self) -> Waiting:
         """What the price waits for."""
         if self.duty.tariff == "seasonal" and self.duty.energy_price is not None:
-            return "waits for the summer price and the share of hours under it"
-        return "waits for an energy price"
+            return Waiting("waits for the summer price and the share of hours under it")
+        return Waiting("waits for an energy price")
 
     @property
     def heat_price(self) -> float | None:
@@ -162,21 +163,21 @@ class Solved:
     steps: tuple[SolvedStep, ...]
 
 
-def year_energy(solved: Solved, found: FoundMachine, year: Year) -> Estimate | str:
+def year_energy(solved: Solved, found: FoundMachine, year: Year) -> Estimate | Absent:
     """Energy of a year at the line, kWh, with standby and starts; or the words that say what it waits for."""
     running = _running(solved.steps, year, lambda step: step.input_power)
-    if isinstance(running, str):
+    if isinstance(running, Absent):
         return running
     one = running + between_kwh(solved, found, year, always_on=year.runs_always)
     return one * float(year.machines)
 
 
-def year_heat(solved: Solved, energy: Estimate | str, year: Year) -> Estimate | str:
+def year_heat(solved: Solved, energy: Estimate | Absent, year: Year) -> Estimate | Absent:
     """Heat that an option gives to what it moves in a year, kWh: all its energy, or what goes through the shaft."""
     if year.duty.motor_place is not MotorPlace.OUTSIDE:
         return energy
     heat = _running(solved.steps, year, lambda step: step.shaft_power)
-    return heat if isinstance(heat, str) else heat * float(year.machines)
+    return heat if isinstance(heat, Absent) else heat * float(year.machines)
 
 
 def standby_of(solved: Solved, found: FoundMachine) -> Estimate:
@@ -243,26 +244,26 @@ def between_kwh(solved: Solved, found: FoundMachine, year: Year, always_on: bool
     return lowest.input_power * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
 
 
-def otherwise_kwh(energy: Estimate, solved: Solved, found: FoundMachine, year: Year) -> Estimate | str:
+def otherwise_kwh(energy: Estimate, solved: Solved, found: FoundMachine, year: Year) -> Estimate | Absent:
     """The year with the fan run the other way between calls than Duty says, kWh."""
     if year.total_hours is None:
-        return "waits for hours"
+        return Waiting("waits for hours")
     now, other = (between_kwh(solved, found, year, always) for always in (year.runs_always, not year.runs_always))
     return energy + (other - now) * float(year.machines)
 
 
 def _running(
     steps: tuple[SolvedStep, ...], year: Year, power_of: Callable[[SolvedStep], Estimate | None]
-) -> Estimate | str:
+) -> Estimate | Absent:
     if year.total_hours is None:
-        return year.answer.hours.waits[0] if year.answer.hours.waits else "waits for hours"  # type: ignore[return-value]
+        return year.answer.hours.absent or Waiting("waits for hours")
     pairs = []
     for asked, hours, step in zip(year.steps, year.hours_of_steps, steps, strict=True):
         named = f"“{asked.name}”" if asked.name else "a step"
         if hours is None:
-            return f"waits for hours of {named}"
+            return Waiting(f"waits for hours of {named}")
         power = power_of(step)
         if power is None:
-            return step.note or f"waits for the watts of {named}"
+            return step.absent or Waiting(f"waits for the watts of {named}")
         pairs.append((power, hours))
     return energy_kwh(tuple(pairs))

@@ -7,19 +7,22 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Estimate, exactly
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Solved, Year, inrush_w, standby_of, starts_kwh
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.working import Ingredient, Result, given, not_known, result, waiting, withheld
 
 GENERIC = (
     "Generic curve of the kind of wheel and generic motor losses: our judgement, no source; affinity laws: AMCA 201."
 )
 BALANCE = "Energy balance."
+THE_BASE = Withheld("the yardstick")
+"""Why the option against which the others are held saves nothing."""
 
 
-def energy_result(solved: Solved, energy: Estimate | str, found: FoundMachine, year: Year) -> Result:
+def energy_result(solved: Solved, energy: Estimate | Absent, found: FoundMachine, year: Year) -> Result:
     """Energy of a year with its working."""
-    if isinstance(energy, str):
-        return waiting("Energy a year", energy)
+    if isinstance(energy, Absent):
+        return not_known("Energy a year", energy)
     ingredients: list[Ingredient] = []
     for asked, hours, step in zip(year.steps, year.hours_of_steps, solved.steps, strict=True):
         if step.input_power and hours:
@@ -55,7 +58,7 @@ def start_result(solved: Solved, found: FoundMachine, year: Year, stopped: bool)
     """What a year's starts take, by themselves: worked out, so that nobody need argue about them."""
     label = "Energy of the starts"
     if stopped or not year.starts:
-        return waiting(
+        return withheld(
             label, "withheld: the stop stands first" if stopped else "waits for starts and their seconds (on Duty)"
         )
     energy = starts_kwh(solved, found, year) * float(year.machines)
@@ -78,16 +81,16 @@ def _start_ingredients(found: FoundMachine, year: Year) -> list[Ingredient]:
 
 
 def saved_energy_result(
-    saved: Estimate | str, base: Estimate | str, energy: Estimate | str, keeps: bool, named: str
+    saved: Estimate | Absent, base: Estimate | Absent, energy: Estimate | Absent, keeps: bool, named: str
 ) -> Result:
     """The saving against the base, with its working; ``named`` is the base in words."""
-    if isinstance(saved, str):
-        return waiting("Energy saved", saved)
-    if keeps:
-        return waiting("Energy saved", "the yardstick")
+    for one in (saved, THE_BASE if keeps else saved, base, energy):
+        if isinstance(one, Absent):
+            return not_known("Energy saved", one)
+    assert isinstance(saved, Estimate) and isinstance(base, Estimate) and isinstance(energy, Estimate)
     ingredients = (
-        given("E_0", f"energy of {named}", "energy", base, "worked out"),  # type: ignore[arg-type]
-        given("E", "energy of this option", "energy", energy, "worked out"),  # type: ignore[arg-type]
+        given("E_0", f"energy of {named}", "energy", base, "worked out"),
+        given("E", "energy of this option", "energy", energy, "worked out"),
     )
     remarks = (
         "Errors that both years share (wattmeter, hours, the machine's curve) fall out of the difference.",
@@ -96,23 +99,22 @@ def saved_energy_result(
     return result("Energy saved", "energy", saved, "E_0 − E", ingredients, GENERIC, remarks)
 
 
-def money_waits(found: FoundMachine, year: Year) -> str | None:
+def money_waits(found: FoundMachine, year: Year) -> Waiting | None:
     """What money waits for, if it does."""
     if not found.flow_is_measured:
-        return "money waits for a measured flow: without it the axes are relative"
+        return Waiting("money waits for a measured flow: without it the axes are relative")
     return year.price_waits if year.price is None else None
 
 
 def priced(
-    label: str, energy: Estimate | str, price: float | None, money_wait: str | None, keeps: bool = False
+    label: str, energy: Estimate | Absent, price: float | None, money_wait: Absent | None, keeps: bool = False
 ) -> Result:
     """An energy in money, with its working."""
-    if keeps:
-        return waiting(label, "the yardstick")
-    if isinstance(energy, str):
-        return waiting(label, energy)
-    if money_wait or price is None:
-        return waiting(label, money_wait or "waits for an energy price")
+    for why in (THE_BASE if keeps else None, energy, money_wait):
+        if isinstance(why, Absent):
+            return not_known(label, why)
+    if price is None or isinstance(energy, Absent):
+        return waiting(label, "waits for an energy price")
     ingredients = (
         given("E", "energy", "energy", energy, "worked out"),
         given("c", "energy price", "energy_price", price, "typed", "Duty"),
@@ -120,11 +122,11 @@ def priced(
     return result(label, "money", energy * price, "E × c", ingredients, "Arithmetic.")
 
 
-def emissions_result(saved: Estimate | str, year: Year, keeps: bool) -> Result:
+def emissions_result(saved: Estimate | Absent, year: Year, keeps: bool) -> Result:
     """Emissions that go with the saving."""
     label, rate = "Emissions saved", year.duty.emission_rate
-    if keeps or isinstance(saved, str):
-        return waiting(label, "the yardstick" if keeps else str(saved))
+    if keeps or isinstance(saved, Absent):
+        return not_known(label, THE_BASE if keeps or isinstance(saved, Estimate) else saved)
     if rate is None:
         return waiting(label, "waits for the emissions of the supply (on Duty)")
     ingredients = (
@@ -136,14 +138,14 @@ def emissions_result(saved: Estimate | str, year: Year, keeps: bool) -> Result:
     )
 
 
-def season(heat_saved: Estimate | str, year: Year) -> HeatAndCold | str:
+def season(heat_saved: Estimate | Absent, year: Year) -> HeatAndCold | Absent:
     """What heating and cooling make of the saving, or what that waits for."""
     duty = year.duty
-    if isinstance(heat_saved, str):
+    if isinstance(heat_saved, Absent):
         return heat_saved
     cold_room = duty.refrigerated == "yes"
     if duty.heated_share is None and duty.cooled_share is None and not cold_room:
-        return "waits for the share of hours that is heated or cooled (on Duty)"
+        return Waiting("waits for the share of hours that is heated or cooled (on Duty)")
     heated, cooled = (share.si if share else 0.0 for share in (duty.heated_share, duty.cooled_share))
     if cold_room and duty.cooled_share is None:
         cooled = 1.0 - heated  # all the hours it runs
@@ -151,19 +153,19 @@ def season(heat_saved: Estimate | str, year: Year) -> HeatAndCold | str:
     try:
         return heat_and_cold(heat_saved, heated, cooled, cop)
     except OutsideValidity as refusal:
-        return refusal.sentence
+        return Withheld(refusal.sentence)
 
 
 USUAL_COP = 3.0
 """Cold made for each unit of electricity where nothing is said. Common practice."""
 
 
-def heat_results(found: HeatAndCold | str, keeps: bool) -> tuple[Result, Result]:
+def heat_results(found: HeatAndCold | Absent, keeps: bool) -> tuple[Result, Result]:
     """Heat to be made up and cooling electricity saved, each with its working."""
     labels = ("Heat to be made up", "Cooling saved as well")
-    if keeps or isinstance(found, str):
-        words = "the yardstick" if keeps else str(found)
-        return waiting(labels[0], words), waiting(labels[1], words)
+    if keeps or isinstance(found, Absent):
+        why = THE_BASE if keeps or isinstance(found, HeatAndCold) else found
+        return not_known(labels[0], why), not_known(labels[1], why)
     remark = ("Watts that the machine no longer takes no longer warm what it moves.",)
     no_longer = given("Q_0", "heat no longer given", "energy", found.given_kwh, "worked out")
     heated = given("h", "hours in which it is heated", "share_of_hours", found.heated_share, "typed", "Duty")
@@ -177,15 +179,13 @@ def heat_results(found: HeatAndCold | str, keeps: bool) -> tuple[Result, Result]
 
 
 def net_money(
-    saved: Estimate | str, found: HeatAndCold | str, year: Year, money_wait: str | None, keeps: bool
+    saved: Estimate | Absent, found: HeatAndCold | Absent, year: Year, money_wait: Absent | None, keeps: bool
 ) -> Result:
     """The yearly saving in money with heat and cold counted."""
     label, price, heat_price = "Saved a year, heat and cold counted", year.price, year.heat_price
-    if keeps:
-        return waiting(label, "the yardstick")
-    for words in (saved, money_wait, found):
-        if isinstance(words, str):
-            return waiting(label, words)
+    for why in (THE_BASE if keeps else None, saved, money_wait, found):
+        if isinstance(why, Absent):
+            return not_known(label, why)
     assert isinstance(saved, Estimate) and isinstance(found, HeatAndCold) and price is not None
     if heat_price is None and found.heat_kwh.value:
         return waiting(label, "waits for what a kilowatt-hour of heat costs (on Duty)")

@@ -181,7 +181,7 @@ class Load:
         """
         base, steep, at_end = self._known_place
         start, last, shift = self._free_place, self.machine.shape.last_flow * (1 - HAIR), self._strange_shift(ratio)
-        place = np.minimum(start * np.exp(np.clip(shift / steep, -1.0, 1.0)), last)
+        place = np.clip(start * np.exp(np.clip(shift / steep, -1.0, 1.0)), NEVER_ZERO, last)
         off, steep = self._level(place)
         place = place * np.exp(np.clip((off - base - shift) / np.maximum(-steep, ROOT), -1.0, 1.0))
         return choose(at_end, start, np.minimum(place, last))

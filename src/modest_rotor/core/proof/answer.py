@@ -12,12 +12,13 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Year
+from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Frozen, Phrase, as_typed, figure
 from modest_rotor.core.proof.steps import ProofReader, StepProof, StepRead
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.statement import standing
-from modest_rotor.core.working import Result, result, waiting
+from modest_rotor.core.working import Result, not_known, result, waiting
 
 W_PER_KW, HOURS_PER_DAY = 1000.0, 24.0
 BESIDE_SPREAD = 0.3
@@ -69,7 +70,7 @@ class ProofAnswer(Frozen):
 def proof_answer(
     job: Job,
     options: OptionsAnswer,
-    right: FoundMachine | str,
+    right: FoundMachine | Absent,
     year: Year,
     before: tuple[SetFacts, ...],
     after: tuple[SetFacts, ...],
@@ -80,8 +81,8 @@ def proof_answer(
     :param after: the sets of the machine set up anew.
     """
     option = next((one for one in options.options if one.id == job.document.decision.chosen), None)
-    if isinstance(right, str):
-        return ProofAnswer(waits=right)
+    if isinstance(right, Absent):
+        return ProofAnswer(waits=right.why)
     if option is None:
         return ProofAnswer(waits="waits for Decision")
     asks = _asks(job)
@@ -113,7 +114,7 @@ def proof_answer(
     )
 
 
-def _year(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estimate | str:
+def _year(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estimate | Absent:
     """Energy saved in a year over the steps that were read, kWh, with the standby and starts that the promise counts too."""
     total, any_read = exactly(0.0), False
     for one in read:
@@ -123,10 +124,8 @@ def _year(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estim
     if any_read:
         beside = _beside_steps(read, option, year)
         return (total + beside).with_part("standby and starts, as promised", BESIDE_SPREAD * abs(beside))
-    lacking = next((one.told.watts.waits for one in read if one.told.watts.waits), None)
-    if lacking:
-        return "".join(piece for piece in lacking if isinstance(piece, str))
-    return "waits for hours a year, on Duty"
+    lacking = next((one.watts for one in read if isinstance(one.watts, Absent)), None)
+    return lacking or Waiting("waits for hours a year, on Duty")
 
 
 def _promised_kwh(one: StepRead, year: Year) -> float:
@@ -149,11 +148,11 @@ def _beside_steps(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) 
     return (promise.value - sum(_promised_kwh(one, year) for one in read)) * _share_read(read)
 
 
-def _promised(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estimate | str:
+def _promised(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estimate | Absent:
     """The part of the promise that belongs to the steps that were read, kWh, with the promise's own band."""
     promise = option.saved_on_right
     if promise is None:
-        return "waits for a promise, on Options"
+        return Waiting("waits for a promise, on Options")
     of_steps = sum(_promised_kwh(one, year) for one in read if one.saved is not None)
     value = of_steps + _beside_steps(read, option, year)
     share = abs(value / promise.value) if promise.value else 1.0
@@ -195,18 +194,18 @@ def _count(number: int) -> str:
 
 
 def _verdict(
-    saved: Estimate | str, promised: Estimate | str, read: tuple[StepRead, ...], reason: str | None, held: str
+    saved: Estimate | Absent, promised: Estimate | Absent, read: tuple[StepRead, ...], reason: str | None, held: str
 ) -> tuple[Verdict, Phrase]:
     """The saving against its promise. Where the measured band holds both nought and the promise, these meters cannot tell.
 
     :param reason: why steps were not read, where somebody said it; without it a part of the year keeps no promise.
     :param held: against what both are told, in words, where Options tell it against something else.
     """
-    if isinstance(saved, str):
+    if isinstance(saved, Absent):
         provable = any(one.told.after for one in read)
-        return (Verdict.UNPROVABLE, (f"Not provable: {saved}.",)) if provable else (Verdict.WAITS, (saved,))
-    if isinstance(promised, str):
-        return Verdict.WAITS, (promised,)
+        return (Verdict.UNPROVABLE, (f"Not provable: {saved.why}.",)) if provable else (Verdict.WAITS, (saved.why,))
+    if isinstance(promised, Absent):
+        return Verdict.WAITS, (promised.why,)
     told_saved, told_promised = figure("energy", saved, "measured"), figure("energy", promised, "estimated")
     base: Phrase = ("Measured ", told_saved, " a year; promised ", told_promised, f" for the same steps{held}")
     part = _part_read(read)
@@ -232,20 +231,20 @@ def _verdict(
     return Verdict.BELOW, (*base, ": it falls short of its promise", *rest)
 
 
-def _saved_result(saved: Estimate | str) -> Result:
+def _saved_result(saved: Estimate | Absent) -> Result:
     label = "Saved a year, measured"
-    if isinstance(saved, str):
-        return waiting(label, saved)
+    if isinstance(saved, Absent):
+        return not_known(label, saved)
     return result(
         label, "energy", saved, "Σ (W_0 − W_1) h ÷ 1000", (), "Energy by definition; JCGM 100 (GUM) 5.2.2 for what meters share.",
         ("Over the steps that were read after; the hours are those of Duty, with their band. Standby and starts are counted as promised.",),
     )  # fmt: skip
 
 
-def _promised_result(promised: Estimate | str) -> Result:
+def _promised_result(promised: Estimate | Absent) -> Result:
     label = "Promised for these steps"
-    if isinstance(promised, str):
-        return waiting(label, promised)
+    if isinstance(promised, Absent):
+        return not_known(label, promised)
     return result(label, "energy", promised, "the option's saving, by the share of these steps", (), "Options.")
 
 

@@ -13,12 +13,13 @@ from modest_rotor.core.options.demands import MOST_SHARE, demand_of
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import at_reached_flow
 from modest_rotor.core.options.year import Year
+from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
 from modest_rotor.core.stations.duty import step_hours
 from modest_rotor.core.stations.set_facts import SetFacts
-from modest_rotor.core.working import Result, given, result, waiting
+from modest_rotor.core.working import Result, given, not_known, result
 
 NEAR = 0.15
 """Share by which a set's flow may lie off a step's to be taken for it where nobody said which belongs to which. Our judgement, no source."""
@@ -51,9 +52,10 @@ class StepProof(Frozen):
 
 @dataclass(frozen=True)
 class StepRead:
-    """One step with its estimates: W saved, hours, W promised to be saved."""
+    """One step with its estimates: W after, W saved, hours, W promised to be saved."""
 
     told: StepProof
+    watts: Estimate | Absent
     saved: Estimate | None
     hours: Estimate | None
     promised_w: float | None
@@ -99,7 +101,7 @@ class ProofReader:
         before_id, after_id = self.pairs[step.id]
         before, after = self.before.get(before_id or ""), self.after.get(after_id or "")
         hours = next((step_hours(one) for one in self.job.document.duty.steps if one.id == step.id), None)
-        watts = self._watts(after) if after else "waits for a set read after on this step"
+        watts = self._watts(after) if after else Waiting("waits for a set read after on this step")
         ratio, air = self._air(before or self.right.reference, after)
         baseline = self._baseline(step, after)
         if isinstance(baseline, Estimate):
@@ -127,9 +129,9 @@ class ProofReader:
             system=self._system(after),
             air=air,
         )
-        return StepRead(told, saved, hours, promised_w)
+        return StepRead(told, watts, saved, hours, promised_w)
 
-    def _watts(self, after: SetFacts) -> Estimate | str:
+    def _watts(self, after: SetFacts) -> Estimate | Absent:
         return paid_watts(
             after.reading_as_typed(self.job.document.readings),
             after.number,
@@ -143,13 +145,13 @@ class ProofReader:
             return None
         return after.flow if self.same_meters else of_other_meters(after.flow)
 
-    def _baseline(self, step: StepAnswer, after: SetFacts | None) -> Estimate | str:
+    def _baseline(self, step: StepAnswer, after: SetFacts | None) -> Estimate | Absent:
         """What the machine put right would take at the flow that was reached, as it meets part flow today, W."""
         flow, asked = self._flow(after), Asked(self.year.duty.part_flow, machines=self.year.machines)
         duty_step = next((one for one in self.year.steps if one.id == step.id), None)
         demand = demand_of(duty_step, self.right, self.year.wanted_flow_m3s) if duty_step else None
         if not isinstance(demand, Demand):
-            return demand or "waits for a flow"
+            return demand or Waiting("waits for a flow")
         reached = flow / self.right.flow if flow is not None and self.right.flow_is_measured else exactly(demand.share)
         at = [
             at_reached_flow(
@@ -159,7 +161,7 @@ class ProofReader:
         ]
         watts, more, less = (one.input_power for one in at)
         if watts is None:
-            return at[0].note or "waits for the machine as found"
+            return at[0].absent or Waiting("waits for the machine as found")
         sides = [abs(one.value - watts.value) for one in (more, less) if one is not None]
         spread = sum(sides) / len(sides) if sides else 0.0  # at an end of what can be solved one side tells for both
         return repeated(watts.with_part(f"flow reached, {step.id}", spread), "before")
@@ -180,10 +182,10 @@ class ProofReader:
             )
         return ("missed by ", figure("change", off, "measured"))
 
-    def _same_flow(self, baseline: Estimate | str, flow: Estimate | None) -> Result:
+    def _same_flow(self, baseline: Estimate | Absent, flow: Estimate | None) -> Result:
         label = "Put-right machine at the same flow"
-        if isinstance(baseline, str):
-            return waiting(label, baseline)
+        if isinstance(baseline, Absent):
+            return not_known(label, baseline)
         quantity = flow_quantity(self.right)
         ingredients = (
             (given("q", "flow after", quantity, flow, "measured"),) if flow and self.right.flow_is_measured else ()
@@ -275,19 +277,20 @@ def _watts_figure(before: SetFacts | None) -> Figure | None:
     return figure("input_power", watts, "measured") if watts else None
 
 
-def _watts_result(watts: Estimate | str, after: SetFacts | None) -> Result:
+def _watts_result(watts: Estimate | Absent, after: SetFacts | None) -> Result:
     label = "Watts after"
-    if isinstance(watts, str):
-        return waiting(label, watts)
+    if isinstance(watts, Absent):
+        return not_known(label, watts)
     ingredients = (given("W", "input power", "input_power", watts, "measured", after.title if after else ""),)
     return result(label, "input_power", watts, "as read at the line", ingredients, "A true wattmeter.")
 
 
-def _saved_watts(saved: Estimate | None, baseline: Estimate | str, watts: Estimate | str) -> Result:
+def _saved_watts(saved: Estimate | None, baseline: Estimate | Absent, watts: Estimate | Absent) -> Result:
     label = "Watts saved at the same flow"
-    if saved is None:
-        return waiting(label, watts if isinstance(watts, str) else str(baseline))
-    assert isinstance(baseline, Estimate) and isinstance(watts, Estimate)
+    for one in (watts, baseline):
+        if isinstance(one, Absent):
+            return not_known(label, one)
+    assert saved is not None and isinstance(baseline, Estimate) and isinstance(watts, Estimate)
     ingredients = (
         given("W_0", "put right, at the same flow", "input_power", baseline, "estimated"),
         given("W_1", "after", "input_power", watts, "measured"),

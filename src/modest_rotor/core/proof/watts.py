@@ -6,6 +6,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.stations.readings import MeasuringPoint, ReadingSet
 
 PAID_FOR = (None, MeasuringPoint.SUPPLY, MeasuringPoint.DRIVE_INPUT)
@@ -13,7 +14,7 @@ LAST_DIGIT, REPEATING = "last digit", "repeating"
 OWN = (LAST_DIGIT, REPEATING)
 
 
-def paid_watts(reading: ReadingSet, number: int, accuracies: Accuracies, same_meters: bool) -> Estimate | str:
+def paid_watts(reading: ReadingSet, number: int, accuracies: Accuracies, same_meters: bool) -> Estimate | Absent:
     """Watts at the line, W, or the sentence that says why there are none.
 
     :param same_meters: whether the meters are those of the readings before: then what they are off is shared with them.
@@ -23,10 +24,10 @@ def paid_watts(reading: ReadingSet, number: int, accuracies: Accuracies, same_me
     """
     if reading.input_power is None:
         if reading.current is not None:
-            return "amps alone never prove watts on an electronic motor or a drive: read true watts"
-        return "waits for watts"
+            return Withheld("amps alone never prove watts on an electronic motor or a drive: read true watts")
+        return Waiting("waits for watts")
     if reading.point not in PAID_FOR:
-        return f"watts were read at the {reading.point}, not where they are paid for"
+        return Withheld(f"watts were read at the {reading.point}, not where they are paid for")
     read = read_by_meter(reading.input_power, "input_power", f"input_power, set {number}", accuracies)
     watts = repeated(read, f"set {number}")
     return watts if same_meters else of_other_meters(watts)

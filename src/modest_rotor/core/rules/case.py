@@ -11,6 +11,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.options.compare import Compared, OptionsAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Year
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_answer import SetAnswer
@@ -29,7 +30,7 @@ class Case:
     plate: PlateFacts
     fit: MotorFit
     sets: tuple[SetFacts, ...]
-    found: FoundMachine | str
+    found: FoundMachine | Absent
     year: Year
     options: OptionsAnswer
     rests_on: Hashable
@@ -37,7 +38,7 @@ class Case:
     compared: Compared
     wanted: Result
     answers: tuple[SetAnswer, ...]
-    right: FoundMachine | str = ""
+    right: FoundMachine | Absent
     after: tuple[SetFacts, ...] = ()
     after_answers: tuple[SetAnswer, ...] = ()
 
@@ -54,7 +55,7 @@ class Case:
     @property
     def machine(self) -> FoundMachine | None:
         """The machine as found, if it could be."""
-        return None if isinstance(self.found, str) else self.found
+        return None if isinstance(self.found, Absent) else self.found
 
     @property
     def wheel(self) -> Wheel | None:

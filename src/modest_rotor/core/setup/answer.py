@@ -12,6 +12,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.setup.commands import CommandAnswer, command_answers
 from modest_rotor.core.setup.drive_settings import DriveAnswer, drive_answer, frequency_limits
@@ -68,15 +69,15 @@ class SetupAnswer(Frozen):
     tolerance: Figure | None = None
 
 
-def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | str) -> SetupAnswer:
+def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | Absent) -> SetupAnswer:
     """Set-up of the option that was chosen, on the machine put right.
 
     :param machine: put right, or the sentence that says what it waits for.
     """
     decision = job.document.decision
     option = next((one for one in options.options if one.id == decision.chosen), None)
-    if isinstance(machine, str):
-        return SetupAnswer(waits=machine)
+    if isinstance(machine, Absent):
+        return SetupAnswer(waits=machine.why)
     if option is None:
         return SetupAnswer(waits="waits for Decision")
     if option.stop:

@@ -13,7 +13,7 @@ from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.standards.wiring import overload_setting_a
 from modest_rotor.core.stations.setup import ControlMode
 from modest_rotor.core.tables import find_row
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.working import Ingredient, Result, given, result, waiting, withheld
 
 USUAL_CARRIER_HZ, QUIET_CARRIER_HZ = 4000.0, 8000.0
 """Carrier frequencies: an ordinary one, and one from which on a motor is hardly heard. Common practice, no source."""
@@ -157,7 +157,7 @@ def _volts_per_hertz(facts: SetupFacts) -> Result:
         return waiting(label, "waits for rated volts on the motor's plate")
     base = base_frequency(facts)
     if base < LEAST_BASE_HZ:
-        return waiting(label, "withheld: no motor is made for so low a base frequency; look at the hertz on its plate")
+        return withheld(label, "withheld: no motor is made for so low a base frequency; look at the hertz on its plate")
     ingredients = (
         given("V_b", "base volts", "rated_voltage", volts, "plate"),
         given("f_b", "base frequency", "output_frequency", base, "plate"),
@@ -204,7 +204,7 @@ def _overload(facts: SetupFacts, most: bool) -> Result:
     try:
         first, _ = overload_setting_a(amps, factor)
     except OutsideValidity as refusal:
-        return waiting(label, refusal.sentence)
+        return withheld(label, refusal.sentence)
     return result(
         label,
         "current",

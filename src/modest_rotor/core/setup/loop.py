@@ -26,7 +26,7 @@ from modest_rotor.core.setup.loop_words import (
     watch_words,
 )
 from modest_rotor.core.stations.loop import Holds, SeenSwing
-from modest_rotor.core.working import Result, given, result, waiting
+from modest_rotor.core.working import Result, given, result, waiting, withheld
 
 WATCH_TIMES, LEAST_WATCH_S, MOST_WATCH_S = 12.0, 30.0, 600.0
 SEEN = {
@@ -144,7 +144,9 @@ def _first(held: HeldLoop, process: Process | None) -> tuple[Result, Result]:
     try:
         gains = first_gains(process)
     except OutsideValidity as refusal:
-        return waiting(labels[0], f"withheld: {refusal.sentence}"), waiting(labels[1], f"withheld: {refusal.sentence}")
+        return withheld(labels[0], f"withheld: {refusal.sentence}"), withheld(
+            labels[1], f"withheld: {refusal.sentence}"
+        )
     source = "S. Skogestad, J. Process Control 13 (2003): closed-loop time equal to the dead time."
     k = given("k", "value follows by", "loop_gain", abs(process.gain), basis_of(held))
     dead = given("θ", "dead time", "loop_time", process.dead_s, basis_of(held))

@@ -6,6 +6,7 @@ import math
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Basis, as_typed
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load
@@ -13,7 +14,7 @@ from modest_rotor.core.physics.loop import Process, process_of_lags, process_of_
 from modest_rotor.core.setup.drive_settings import FAN_RAMP_S, PUMP_RAMP_S
 from modest_rotor.core.setup.loop_facts import PRESSURES, HeldLoop, has_step
 from modest_rotor.core.stations.loop import Holds
-from modest_rotor.core.working import Result, given, result, waiting
+from modest_rotor.core.working import Result, given, not_known, result, waiting, withheld
 
 RAMP_FELT = 0.1
 """Share of a ramp that a loop feels as a lag: it moves its command by about a tenth. Our judgement, no source."""
@@ -73,8 +74,8 @@ def process_of(held: HeldLoop, set_point: Result) -> tuple[Result, Process | Non
     if has_step(held):
         return _from_step(held, label, span)
     slope = _slope(held, set_point)
-    if isinstance(slope, str):
-        return waiting(label, slope), None
+    if isinstance(slope, Absent):
+        return not_known(label, slope), None
     lag, sensor, dead = LAGS_S[held.holds]
     typed = held.facts.job.document.setup.drive.ramp_up
     ramp = typed.si if typed else PUMP_RAMP_S if held.machine.wheel is Wheel.PUMP else FAN_RAMP_S
@@ -108,20 +109,20 @@ def _from_step(held: HeldLoop, label: str, span: Entry) -> tuple[Result, Process
     assert first and second and values.before and values.after and loop.began and loop.two_thirds
     moved, commanded = (values.after.si - values.before.si) / span.si, (second.si - first.si) / held.high
     if abs(commanded) < LEAST_STEP:
-        return waiting(label, "withheld: the command was moved by less than 3 % of full; take a larger step"), None
+        return withheld(label, "withheld: the command was moved by less than 3 % of full; take a larger step"), None
     if held.holds is Holds.LEVEL:
-        return waiting(
+        return withheld(
             label, "withheld: a level has no end to go to; leave the step empty and give the tank’s surface"
         ), None
     if abs(moved) < LEAST_STEP:
-        return waiting(
+        return withheld(
             label,
             "withheld: the value moved by less than 3 % of the range; take a larger step, or a sensor of less range",
         ), None
     try:
         process = process_of_step(moved, commanded, loop.began.si, loop.two_thirds.si)
     except OutsideValidity as refusal:
-        return waiting(label, f"withheld: {refusal.sentence}"), None
+        return withheld(label, f"withheld: {refusal.sentence}"), None
     return result(
         label,
         "loop_gain",
@@ -139,30 +140,30 @@ def _from_step(held: HeldLoop, label: str, span: Entry) -> tuple[Result, Process
     ), process
 
 
-def _slope(held: HeldLoop, set_point: Result) -> float | str:
+def _slope(held: HeldLoop, set_point: Result) -> float | Absent:
     """Slope of the value over the command as a share of full, at the fullest step; or what it waits for."""
     share = held.full_share
     if held.holds is Holds.SPACE:
-        return "waits for a step test: a room’s answer cannot be worked out"
+        return Waiting("waits for a step test: a room’s answer cannot be worked out")
     if share is None:
-        return "waits for a command in Options"
+        return Waiting("waits for a command in Options")
     machine = held.machine
     if held.holds is Holds.COIL:
         at = held.values.set_point
-        return -at.si / share if at and at.si else "waits for a set point"
+        return -at.si / share if at and at.si else Waiting("waits for a set point")
     if held.holds is Holds.LEVEL:
         if held.loop.tank_area is None:
-            return "waits for the surface of the tank"
+            return Waiting("waits for the surface of the tank")
         if held.raises is None:
-            return "waits for what more speed does to it"
+            return Waiting("waits for what more speed does to it")
         if not machine.flow_is_measured:
-            return "waits for a flow that was read"
+            return Waiting("waits for a flow that was read")
         rate = machine.flow.value / share / held.loop.tank_area.si
         return rate if held.raises else -rate
     if held.left is None:
-        return "waits for where the sensor sits"
+        return Waiting("waits for where the sensor sits")
     if not machine.pressure_is_measured:
-        return "waits for a static read across the machine, or for a step test"
+        return Waiting("waits for a static read across the machine, or for a step test")
     load = Load(machine.curve, machine.speed.value, machine.system)
     up, down = (float(load.at_motor_speed(machine.speed.value * (1 + by)).pressure) for by in (SMALL_BUMP, -SMALL_BUMP))
     return held.left * (up - down) / (2 * SMALL_BUMP) / share

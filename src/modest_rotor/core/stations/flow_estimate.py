@@ -6,7 +6,7 @@ from modest_rotor.core.estimate import propagate
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts, fitted_efficiency
-from modest_rotor.core.working import Result, given, result, waiting
+from modest_rotor.core.working import Result, given, result, waiting, withheld
 
 REMARKS = (
     "The efficiency is that of a machine as it is usually fitted, so the band is wide: it tells a fan that moves half of what"
@@ -20,11 +20,11 @@ def flow_by_power(facts: SetFacts, wheel: Wheel | None) -> Result:
     name = "Water flow" if wheel is Wheel.PUMP else "Airflow"
     label = f"{name} by power"
     if facts.flow is not None:
-        return waiting(label, "measured")
+        return withheld(label, "measured")
     if wheel is None:
         return waiting(label, "waits for what the motor drives")
     if facts.reading.duct is DuctState.BARE_SHAFT:
-        return waiting(label, "nothing is moved: no wheel or belt was on the shaft")
+        return withheld(label, "nothing is moved: no wheel or belt was on the shaft")
     power, pressure = facts.shaft_power, facts.pressure
     if power is None or pressure is None or power.value <= 0 or pressure.value <= 0:
         return waiting(label, "waits for a load and the pressure across it")

@@ -18,7 +18,7 @@ from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.readings import DuctState, SpeedTap, StaticSpan
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.target import Target, air_factor
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.working import Ingredient, Result, given, result, waiting, withheld
 
 CHART_SD, TABLE_SD, AFFINITY_SD = 0.03, 0.03, 0.02
 """How far a sound machine strays from the chart or table glued into it, and from the affinity law between two of its own
@@ -130,7 +130,7 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
     try:
         read = context.amps.flow(volts.value, amps.value)
     except Refusal as refusal:
-        return FlowWay(Way.CHART, waiting(Way.CHART, refusal.sentence))
+        return FlowWay(Way.CHART, withheld(Way.CHART, refusal.sentence))
     flow = _numerically(context.amps, volts, amps, read.between).with_part("the chart", CHART_SD * read.between)
     remarks = [f"Between the {read.columns[0]:g} and {read.columns[1]:g} V columns, straight in volts."]
     if read.schools_differ:
@@ -188,7 +188,7 @@ def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
     try:
         middle = context.table.flow(tap, static.value)
     except Refusal as refusal:
-        return FlowWay(Way.TABLE, waiting(Way.TABLE, refusal.sentence))
+        return FlowWay(Way.TABLE, withheld(Way.TABLE, refusal.sentence))
     slope = _slope(lambda step: context.table.flow(tap, static.value + step), static.standard or 1.0, middle)  # type: ignore[union-attr]
     flow = Estimate(middle, {name: slope * part for name, part in static.parts.items()})
     flow = flow.with_part("the blower's table", TABLE_SD * middle)
@@ -241,7 +241,7 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
         return FlowWay(Way.RISE, waiting(Way.RISE, "waits for both air temperatures and the heat put in"))
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
-        return FlowWay(Way.RISE, waiting(Way.RISE, "withheld: the air leaves no warmer than it enters"))
+        return FlowWay(Way.RISE, withheld(Way.RISE, "withheld: the air leaves no warmer than it enters"))
     factor = air_factor(context.target)
     (flow,) = propagate(lambda q, dt: q / (factor * dt), heat, rise)
     ingredients += (
@@ -301,11 +301,11 @@ def _water_heat(facts: SetFacts, context: FlowContext) -> FlowWay:
         return FlowWay(Way.RISE, waiting(Way.RISE, "waits for both water temperatures and the heat put in"))
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
-        return FlowWay(Way.RISE, waiting(Way.RISE, "withheld: the water leaves no warmer than it enters"))
+        return FlowWay(Way.RISE, withheld(Way.RISE, "withheld: the water leaves no warmer than it enters"))
     try:
         density, specific = water_properties((reading.entering.si + reading.leaving.si) / 2)
     except Refusal as refusal:
-        return FlowWay(Way.RISE, waiting(Way.RISE, refusal.sentence))
+        return FlowWay(Way.RISE, withheld(Way.RISE, refusal.sentence))
     (flow,) = propagate(lambda q, dt: q / (density * specific * dt), heat, rise)
     ingredients += (given("ΔT", "temperature rise", "temperature_difference", rise, "measured", facts.title),)
     worked = result(Way.RISE, "water_flow", flow, "q = Q ÷ (ρ c ΔT)", ingredients, "Energy balance; IAPWS-95.")

@@ -6,6 +6,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.load import LoadByMethod, Method
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.induction import slip
@@ -223,12 +224,12 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
         rated = printed("I_N", "full-load amps", "rated_current", plate.rated_current_a)
         return (*read("I", "line amps", "current", running.current), *rated, *volts)
     motor = motor_of(plate, THIS_MOTOR)
-    speed = read("n", "speed", "speed", running.speed) if isinstance(motor, str) else []
+    speed = read("n", "speed", "speed", running.speed) if isinstance(motor, Absent) else []
     return (
         *speed,
         *read("W", "input power", "input_power", running.input_power),
         *printed("P_N", "rated power", "rated_power", plate.rated_power_w),
-        *(() if isinstance(motor, str) else motor_ingredients(motor)),
+        *(() if isinstance(motor, Absent) else motor_ingredients(motor)),
     )
 
 

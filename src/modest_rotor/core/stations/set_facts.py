@@ -16,12 +16,13 @@ from modest_rotor.core.identify.fitted_load import apart, doubted, machine_side_
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.identify.motor import NO_PLATE, PlateFacts
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
 from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit, other_speed
 from modest_rotor.core.stations.readings import ReadingSet
-from modest_rotor.core.stations.trust import Standing, Withheld, believed, on_a_drive, standing_of
+from modest_rotor.core.stations.trust import Disbelieved, Standing, believed, on_a_drive, standing_of
 
 THIS_MOTOR = "this motor"
 FAN_OFF_BEST, FAN_SHARE = 0.72, 0.28
@@ -69,7 +70,7 @@ class SetFacts:
     motor_side: Estimate | None = None
     machine_side: Estimate | None = None
     reading: ReadingSet = NOTHING_READ
-    withheld: tuple[Withheld, ...] = ()
+    withheld: tuple[Disbelieved, ...] = ()
     synchronous_rpm: float | None = None
     standing: Standing | None = None
     flow_basis: Basis = "measured"
@@ -201,18 +202,18 @@ def fitted_efficiency(wheel: Wheel) -> Estimate:
     return measured(value, **{"efficiency of the generic machine": share * value})
 
 
-def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | str:
+def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | Absent:
     """The typical motor of a plate, or the sentence that says what is missing for it."""
     if plate.is_electronic:
-        return ELECTRONIC_REFUSAL
+        return Withheld(ELECTRONIC_REFUSAL)
     if plate.rated_power_w is None or plate.kind is None:
-        return "waits for rated power and phases on the plate"
+        return Waiting("waits for rated power and phases on the plate")
     try:
         return typical_motor(plate, whose)
     except BeyondTables as limit:
-        return f"withheld: {limit.sentence}"
+        return Withheld(f"withheld: {limit.sentence}")
     except OutsideValidity as refusal:
-        return refusal.sentence
+        return Withheld(refusal.sentence)
 
 
 def plate_denial(plate: PlateFacts) -> str | None:
@@ -237,8 +238,8 @@ def _methods(running: Running, plate: PlateFacts) -> tuple[LoadByMethod, ...]:
         return (load.guarded(Method.WATTS, lambda: electronic_load(running, plate)), *withheld)
     motor = motor_of(plate, THIS_MOTOR)
     by_watts = (
-        LoadByMethod(Method.WATTS, None, None, None, None, False, motor, ("rated power and phases",))
-        if isinstance(motor, str)
+        LoadByMethod(Method.WATTS, None, None, None, None, False, motor.why, ("rated power and phases",))
+        if isinstance(motor, Absent)
         else load.guarded(Method.WATTS, lambda: load.load_by_watts(running, plate, motor))
     )
     return (

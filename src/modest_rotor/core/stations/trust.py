@@ -55,7 +55,7 @@ NOT_RUNNING = {
 
 
 @dataclass(frozen=True)
-class Withheld:
+class Disbelieved:
     """A reading that is kept but not worked with, and why."""
 
     field: str
@@ -67,7 +67,7 @@ def on_a_drive(reading: ReadingSet) -> bool:
     return reading.point in (MeasuringPoint.DRIVE_INPUT, MeasuringPoint.DRIVE_OUTPUT)
 
 
-def believed(reading: ReadingSet, plate: PlateFacts) -> tuple[ReadingSet, tuple[Withheld, ...]]:
+def believed(reading: ReadingSet, plate: PlateFacts) -> tuple[ReadingSet, tuple[Disbelieved, ...]]:
     """A set as it is worked with, and the readings that are kept but left out.
 
     Electrical readings that do not speak of the motor are left out, each with its reason. Three line volts or amps stand for
@@ -80,10 +80,10 @@ def believed(reading: ReadingSet, plate: PlateFacts) -> tuple[ReadingSet, tuple[
     if state is not None:
         there = [field for field in OF_A_RUNNING_MACHINE if getattr(filled, field) is not None]
         return filled.model_copy(update=dict.fromkeys(there)), tuple(
-            Withheld(field, NOT_RUNNING[state]) for field in there
+            Disbelieved(field, NOT_RUNNING[state]) for field in there
         )
     reasons = {field: _reason(filled, plate, field) for field in ELECTRICAL if getattr(filled, field) is not None}
-    withheld = tuple(Withheld(field, reason) for field, reason in reasons.items() if reason)
+    withheld = tuple(Disbelieved(field, reason) for field, reason in reasons.items() if reason)
     kept = filled.model_copy(update={one.field: None for one in withheld})
     return kept.model_copy(update=_watts(kept, plate)), withheld
 
