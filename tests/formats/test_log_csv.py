@@ -141,3 +141,10 @@ def test_a_clock_set_back_where_no_zone_explains_it_says_so_and_names_what_it_le
     assert len(rows) == 2 and [row.values["current"] for row in rows] == [3.1, 3.2]
     assert any("jumps back" in remark for remark in report.remarks)
     assert any("1 rows with a time that was there already" in remark for remark in report.remarks)
+
+
+def test_what_a_file_says_begins_with_its_first_reading_and_ends_with_its_last() -> None:
+    report, rows = read(PLAIN)
+    assert (report.first, report.last) == (rows[0].at, rows[-1].at) and report.first < report.last
+    nothing, none = read("time,Line amps (A)\n1970-01-01 00:00,3\n1970-01-02 00:00,3\n")
+    assert none == () and (nothing.first, nothing.last, nothing.readings) == (None, None, 0)

@@ -140,3 +140,10 @@ def test_kilowatts_and_milliamperes_are_what_their_watts_and_amperes_are() -> No
     assert told("Input kW", 0.1) == pytest.approx(told("Input W", 100.0))
     assert told("Input W", 100.0) == pytest.approx(25 * 100 * (3.9 / 3 + 0.1 * 2 / 3) / 1000)  # kWh in the 25 h of it
     assert told("Motor mA", 1000.0) == pytest.approx(told("Motor A", 1.0))
+
+
+def test_where_no_heading_names_a_time_the_first_column_is_looked_at() -> None:
+    report = read_log(log(rows(), "when it was,Motor A"))
+    assert (report.time_column, report.value_column, report.rows) == ("when it was", "Motor A", 300)
+    with pytest.raises(LogRefused, match="No column with date and time"):
+        read_log("a,b\n" + "\n".join(",".join(reversed(line.split(","))) for line in rows()))

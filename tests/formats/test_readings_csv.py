@@ -76,3 +76,8 @@ def test_words_that_a_spreadsheet_would_run_are_quoted() -> None:
     data = {**KRAUSE["document"]["readings"][0], "name": "=1+1"}  # type: ignore[index]
     job = Job.model_validate({**KRAUSE, "document": {"readings": [data]}})
     assert "'=1+1" in write_sets(job.document.readings)
+
+
+def test_a_column_shows_the_first_cell_that_holds_something() -> None:
+    found = look("Line amps,Speed\n4.1,\n4.0,1075")
+    assert [column.sample for column in found.columns] == ["4.1", "1075"]

@@ -519,3 +519,22 @@ def test_the_course_is_in_order_and_every_mechanism_is_said_both_ways() -> None:
 def test_an_experiment_that_cannot_be_is_refused(change: dict[str, object]) -> None:
     with pytest.raises(ValidationError):
         Experiment.model_validate(EXPERIMENTS["low-volts"].model_dump(mode="json") | change)
+
+
+@pytest.mark.parametrize("name", stands())
+def test_what_stands_as_built_is_what_the_controls_take_where_nothing_is_said(name: str) -> None:
+    """But for hertz and fans, whose nought means as built."""
+    for knob in knobs_of(stand(name)):
+        if knob.key not in ("hertz", "fans"):
+            assert knob.built == Turned.model_fields[knob.key].default, knob.key
+        if not knob.choices:
+            assert knob.low <= knob.built <= knob.high, knob.key
+
+
+@pytest.mark.parametrize("name", stands())
+def test_meters_at_rest_in_speed_show_the_power_that_goes_through_the_shaft(name: str) -> None:
+    """P = T ω of what is shown, against what the air or water takes at that speed; small motors have a torque far under 1 N·m."""
+    rig, state = settled(stand(name), Turned().controls)
+    shown = meters(rig, state)
+    load = rig.setup.load.at_motor_speed(state.speed_rpm)
+    assert shown.torque_nm * shown.speed_rpm * math.pi / 30 == pytest.approx(float(load.motor_power_w), rel=0.02)

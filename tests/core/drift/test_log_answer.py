@@ -16,9 +16,12 @@ from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.drift.simulated import Fault, simulated_log
 from modest_rotor.core.identify.perturb import Change, Needle, Setup
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Figure, plain
+from modest_rotor.core.physics.electronic import ElectronicMotor
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.store.solving import put_right_here
-from tests.core.setup.test_setup_answer import BAGGAGE, WAITING, demo, told
+from tests.core.setup.test_setup_answer import BAGGAGE, HALL, WAITING, demo, told
 from tests.jobs import changed
 
 pytestmark = pytest.mark.slow
@@ -184,3 +187,42 @@ def test_a_run_capacitor_is_outside_its_own_tolerance_and_not_the_usual_one(tole
     plate = {"plate__run_capacitance": "7.5 µF", "plate__capacitor_tolerance": tolerance}
     said = answer(log, Job.model_validate(changed(BAGGAGE, **plate)))
     assert ("Change it" in plain(said.capacitor)) is out and (said.next_day == TODAY) is out
+
+
+@pytest.mark.parametrize("speed", [870.0, 1435.0])
+def test_a_machine_on_a_drive_is_fed_by_the_volts_of_its_hertz(speed: float) -> None:
+    """The hall's motor, 400 V at 50 Hz on four poles: its hertz are a little above speed × poles ÷ 120, its volts 8 for each of them."""
+    job = Job.model_validate(HALL)
+    setup = machine_since(job, put_right_here(job), {Needle.SPEED: speed, Needle.WATTS: 900.0, Needle.FLOW: 2.0, Needle.PRESSURE: 300.0})  # fmt: skip
+    assert isinstance(setup, Setup) and isinstance(setup.motor, ThreePhaseMotor)
+    hertz = float(setup.supply.frequency)
+    assert speed * 4 / 120 < hertz < 1.06 * speed * 4 / 120
+    assert float(setup.supply.voltage) == pytest.approx(400 / 50 * hertz, rel=1e-6)
+
+
+def test_a_wheel_that_a_controller_slows_is_followed_by_its_speed() -> None:
+    """What slows the motor holds its speed whatever the duct does: it is commanded, not fed by the line."""
+    chosen = {"options__considered": [{"id": "one", "kind": str(OptionKind.SLOWED)}], "decision__chosen": "one"}
+    for data, commanded in ((changed(WAITING, **chosen), True), (changed(WAITING, decision__chosen=None), False)):
+        job = Job.model_validate(data)
+        healthy = {Needle.SPEED: 1060.0, Needle.WATTS: 610.0, Needle.FLOW: 0.8, Needle.PRESSURE: 160.0}
+        setup = machine_since(job, put_right_here(job), healthy)
+        assert isinstance(setup, Setup) and isinstance(setup.motor, ElectronicMotor) is commanded
+
+
+def test_each_needle_of_the_sentence_is_told_as_far_as_its_line_has_gone() -> None:
+    """The figure is the trend's end over the healthy state less one, with a plus where it rose, and nothing before the first name."""
+    said = answer(year(Fault(Change.FILTER_LOADED, 1.6)))
+    ends = sorted(
+        one.trend[1].value / one.healthy - 1 for one in said.series if one.moved and one.trend and one.healthy
+    )
+    told_of = [
+        (before, piece.value)
+        for before, piece in zip(said.sentence, said.sentence[1:], strict=False)
+        if isinstance(piece, Figure)
+    ]
+    assert len(told_of) == min(len(ends), 4) >= 2
+    for sign, value in told_of:
+        assert (sign == "+") is (value > 0)
+        assert min(abs(value - end) for end in ends) < 1e-3
+    assert said.sentence[0] == "It drifts: " and said.sentence[1] == ""

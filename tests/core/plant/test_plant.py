@@ -11,7 +11,7 @@ from modest_rotor.core.physics.electronic import Command
 from modest_rotor.core.physics.operating_point import settle
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
-from modest_rotor.core.plant.plant import State, Told, advance, output_voltage_v, shown, target_hz
+from modest_rotor.core.plant.plant import Plant, State, Told, advance, output_voltage_v, shown, target_hz
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 
 pytestmark = pytest.mark.slow
@@ -94,3 +94,25 @@ def test_what_meters_show_hangs_together() -> None:
     loud = Told(run=True, frequency_hz=43, high_hz=50, ramp_up_s=5)
     levels = [shown(FAN, one, advance(FAN, one, State(), SETTLED_S)).sound_db for one in (quiet, loud)]
     assert levels[1] > levels[0] + 8
+
+
+@pytest.mark.parametrize(
+    ("machine", "told"), [(FAN, RUN), (BLOWER, Told(run=True, signal_v=8.0))], ids=["fan", "blower"]
+)
+def test_time_adds_up_in_small_steps_and_in_one(machine: Plant, told: Told) -> None:
+    """Forty steps of a quarter of a second are ten seconds; how long it has run is counted, and begins anew after a stop."""
+    small = State()
+    for _ in range(40):
+        small = advance(machine, told, small, 0.25)
+    whole = advance(machine, told, State(), 10.0)
+    assert small.running_s == pytest.approx(10.0) and whole.running_s == pytest.approx(10.0)
+    assert small.speed_rpm == pytest.approx(whole.speed_rpm, rel=0.01) and small.output_hz == pytest.approx(
+        whole.output_hz, abs=0.1
+    )
+    assert advance(machine, Told(run=False), whole, 120.0).running_s == 0.0
+
+
+def test_what_the_sensor_feels_at_rest_is_its_share_of_the_pressure_across() -> None:
+    after = advance(FAN, RUN, State(), 120.0)
+    across = float(FAN.load.at_motor_speed(after.speed_rpm).pressure)
+    assert 0 < FAN.supply_share < 1 and after.felt_pa == pytest.approx(FAN.supply_share * across, rel=1e-3)

@@ -312,6 +312,7 @@ def test_a_carrier_says_what_it_costs(carrier: str, words: str) -> None:
         ({"shape": "straight"}, "Straight: carries its load at every speed"),
         ({}, "Straight: carries its load at every speed"),
         ({"trim": "-5 %"}, "fewer watts at part load, more slip"),
+        ({"trim": "5 %"}, "carries its load at every speed"),
     ],
 )
 def test_the_shape_of_volts_over_hertz_is_told_as_it_is_set(drive: dict[str, Any], words: str) -> None:

@@ -412,3 +412,43 @@ def test_a_motor_without_volts_or_of_no_phases_is_refused() -> None:
     for volts, phases in ((0.0, 1), (-230.0, 3), (230.0, 2)):
         with pytest.raises(OutsideValidity):
             locked_rotor_current_a("G", 1000.0, volts, phases)
+
+
+STANDARD_HP = (
+    1,
+    1.5,
+    2,
+    3,
+    5,
+    7.5,
+    10,
+    15,
+    20,
+    25,
+    30,
+    40,
+    50,
+    60,
+    75,
+    100,
+    125,
+    150,
+    200,
+    250,
+    300,
+    350,
+    400,
+    450,
+    500,
+)
+"""Power ratings of integral-horsepower motors: NEMA MG 1, 10.32.4 (from memory)."""
+
+
+def test_every_standard_power_has_its_row_without_a_gap() -> None:
+    series: dict[tuple[str, str, str], list[float]] = {}
+    for row in read_table("us_motor_efficiency"):
+        series.setdefault((row["level"], row["enclosure"], row["poles"]), []).append(float(row["power_hp"]))
+    assert len(series) == 12
+    for key, powers in series.items():
+        first = STANDARD_HP.index(powers[0])
+        assert tuple(powers) == STANDARD_HP[first : first + len(powers)] and first <= 1, key

@@ -183,7 +183,7 @@ def advance(plant: Plant, told: Told, state: State, seconds: float) -> State:
         settled = still and abs(after.felt_pa - state.felt_pa) < STILL_PA
         state, left = after, left - step
         if settled and (not told.run or state.running_s > plant.drive_traits.start_up_s):
-            return replace(state, running_s=state.running_s + left)
+            return replace(state, running_s=state.running_s + left) if state.running_s else state
     return state
 
 
