@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import numpy as np
 import pytest
-from tools.as_before import Print, changes, print_of, said_before, said_now, scenes
+from tools.as_before.__main__ import said_before, said_now
+from tools.as_before.prints import Print, changes, print_of
+from tools.as_before.scenes import scenes
 
 pytestmark = pytest.mark.slow
 SCENES = dict(scenes())

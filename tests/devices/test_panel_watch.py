@@ -5,6 +5,7 @@ from __future__ import annotations
 import time
 from collections.abc import Iterator
 from threading import Event, Thread
+from types import SimpleNamespace
 
 import pytest
 
@@ -85,7 +86,8 @@ def test_a_machine_on_its_way_or_told_anew_meanwhile_says_nothing_and_a_steady_o
     """The plant's clock goes on only while is looked for a second time, so that every look is at a known moment of the ramp."""
     clock = [0.0]
     plants = with_connection(start_stand_ins)(lambda: clock[0])
-    monkeypatch.setattr(reading.time, "sleep", lambda seconds: clock.__setitem__(0, clock[0] + seconds))
+    goes_on = SimpleNamespace(sleep=lambda seconds: clock.__setitem__(0, clock[0] + seconds))
+    monkeypatch.setattr(reading, "time", goes_on)  # of this module alone: other threads sleep too
     try:
         machine = with_connection(keep_job)(Job.model_validate(HALL)).machine_id
         drive = plants.called("hall-drive")

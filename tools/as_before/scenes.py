@@ -1,32 +1,19 @@
-"""What the core said when its results were last looked at: an alarm for a change that nobody meant, not evidence that they are right.
-
-``python -m tools.as_before`` works every scene and names what differs from ``tests/as_before/said.csv``; ``--write`` puts what is said now in
-its place, ``--jobs COUNT`` draws the kept jobs anew. A scene is a kept job, or a run of the Bench, the plant, a log, a hunt, a calculation, a
-file. Of each part of what it says one line is kept: a digest of its words and of where its numbers stand, how many they are, and their
-logarithms, weighed by their places and summed, which a thousandth of one number moves.
-
-Which of two answers is right, only a check from outside or a law can say; ``python -m tools.unchanged`` tells number by number what moved.
-"""
+"""The scenes that the alarm watches: jobs with everything told of them, Bench, plant, logs, hunts, calculations, files, what is typed."""
 
 from __future__ import annotations
 
-import argparse
-import csv
 import dataclasses
 import gzip
-import hashlib
 import math
-import sys
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from datetime import UTC, datetime, timedelta
-from enum import Enum
 from functools import cache
 from pathlib import Path
 from typing import Any
 
 import numpy as np
-from pydantic import BaseModel
 from tests.core.calculations.test_calculations import WORKED
+from tests.core.stations.plates import PLATES
 
 from modest_rotor.core.assess import assess, beside, build_case, fit_job, ladder, loaded, needles
 from modest_rotor.core.bench.hunt import make_hunt
@@ -43,83 +30,40 @@ from modest_rotor.core.drift.log import NEEDLE_OF
 from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.drift.simulated import Fault, simulated_log
+from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import ModestRotorError
 from modest_rotor.core.identify.perturb import Change
 from modest_rotor.core.job import Job
+from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.plant import plant
 from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
+from modest_rotor.core.quantities import all_quantities
 from modest_rotor.core.report import build_report
+from modest_rotor.core.stations.charts import Charts, amps_chart
+from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 from modest_rotor.formats.catalogue_files import read_catalogue, write_csv
 from modest_rotor.formats.log_csv import read_log_file
 from modest_rotor.formats.logger_csv import read_log
 from modest_rotor.formats.readings_csv import propose, write_sets
 from modest_rotor.formats.text import told
-from tools.unchanged import bases, draw
+from tools.unchanged import bases
 
-PLACE = Path(__file__).resolve().parents[1] / "tests" / "as_before"
-JOBS, SAID = PLACE / "jobs.jsonl.gz", PLACE / "said.csv"
-SEED, COUNT = 2026, 30
-NEAR = 1e-4
-"""Far more than what another processor rounds otherwise, far less than any slip of the pen."""
-FLOOR = 1e-9
-"""A number of this size counts no longer: what is left of two that cancel."""
+ROOT = Path(__file__).resolve().parents[2]
+JOBS = ROOT / "tests" / "as_before" / "jobs.jsonl.gz"
+CHARTS = (
+    "208 230\n1600 3.9 3.6\n1800 4.5 4.2\n2000 5.2 4.8", "208 230\n1600 3.9", "a b\nc d e", "230 208\n1600 3.9 3.6\n1500 4 x",
+)  # fmt: skip
+"""One that can be read, and some that cannot."""
+LOGGERS = (
+    ("%d.%m.%Y %H:%M;", "Datum;Strom A", ","), ("%m/%d/%Y %I:%M %p,", "When,Motor mA", "."), ("%Y-%m-%dT%H:%M:%S\t", "time\tInput kW", "."),
+    ("%Y-%m-%d,%H:%M,", "Date,Time,Motor on", "."), ("%d/%m/%Y %H:%M,", "Time,Motor A", "."),
+)  # fmt: skip
+"""Stamps, heads and decimal points in which loggers write."""
 FAULTS = (None, Fault(Change.FILTER_LOADED, 1.6), Fault(Change.DRAG, 1.5), Fault(Change.VOLTS_LOW, 0.9))
 Scene = tuple[str, Callable[[], dict[str, Any]]]
 """A scene's name and what works it: its parts by their names."""
-
-
-class Print(BaseModel):
-    """What is kept of one part."""
-
-    words: str
-    numbers: int
-    weighed: float
-
-    def like(self, other: Print) -> bool:
-        """Whether two are prints of the same."""
-        near = math.isclose(self.weighed, other.weighed, rel_tol=0.0, abs_tol=NEAR)
-        return near and (self.words, self.numbers) == (other.words, other.numbers)
-
-
-def print_of(value: Any) -> Print:
-    """The print of anything that the core says: models, data classes, arrays, lists, words and numbers."""
-    digest, numbers, weighed = hashlib.blake2s(digest_size=8), 0, 0.0
-    for path, leaf in _leaves(value, ""):
-        digest.update(path.encode())
-        if isinstance(leaf, float) or (isinstance(leaf, int) and not isinstance(leaf, bool)):
-            numbers += 1
-            if math.isfinite(leaf):
-                weighed += _weight(path) * math.copysign(math.log1p(abs(leaf) / FLOOR), leaf)
-                continue
-        digest.update(repr(leaf).encode())
-    return Print(words=digest.hexdigest(), numbers=numbers, weighed=weighed)
-
-
-@cache
-def _weight(path: str) -> float:
-    """Between a half and three halves, another one at every place."""
-    return 0.5 + int.from_bytes(hashlib.blake2s(path.encode(), digest_size=4).digest()) / 2**32
-
-
-def _leaves(value: Any, path: str) -> Iterator[tuple[str, Any]]:
-    if isinstance(value, BaseModel):
-        value = {name: getattr(value, name) for name in type(value).model_fields}
-    elif dataclasses.is_dataclass(value) and not isinstance(value, type):
-        value = {field.name: getattr(value, field.name) for field in dataclasses.fields(value)}
-    if isinstance(value, np.ndarray | np.generic):
-        value = value.tolist()
-    if isinstance(value, dict):
-        for name, one in value.items():
-            yield from _leaves(one, f"{path}/{name}")
-    elif isinstance(value, list | tuple | set | frozenset):
-        for place, one in enumerate(sorted(value, key=str) if isinstance(value, set | frozenset) else value):
-            yield from _leaves(one, f"{path}/{place}")
-    elif isinstance(value, Enum):
-        yield path, value.value
-    else:
-        yield path, value
 
 
 @cache
@@ -142,6 +86,7 @@ def scenes() -> list[Scene]:
         ("plant", _plant),
         ("calculations", _calculations),
         ("files", _files),
+        ("typed", _typed),
     ]
 
 
@@ -245,88 +190,45 @@ def _calculations() -> dict[str, Any]:
     }
 
 
+def _typed() -> dict[str, Any]:
+    """What is typed in a row, a field or a chart: plates, every quantity in its units, and what is refused."""
+    said: dict[str, Any] = {
+        str(style): [read_line(line, style) for line, _ in PLATES]
+        for style in (NumberStyle.POINT, NumberStyle.COMMA, None)
+    }
+    said["charts"] = [_or_refusal(lambda text=text: amps_chart(Charts.model_construct(amps_chart=text, amps_chart_flow="cfm"))) for text in CHARTS]  # fmt: skip
+    for name, what in all_quantities().items():
+        texts = [f"{number} {unit.symbol}" for unit in what.units for number in ("1", "0", "-2", "12.5", "1/2", "3-4")]
+        texts += ["7", "1,200", "1.234,5", "x", "", "9e9", "5 parsec", "1 2", "4 % 3"]
+        said[name] = [_or_refusal(lambda text=text, units=units, name=name: read_entry(name, text, units, None, None)) for text in texts for units in ("si", "ip")]  # fmt: skip
+    return said
+
+
 def _files() -> dict[str, Any]:
     """Files as they come: loggers', logs', readings', the catalogue's."""
-    first = datetime(2026, 3, 2, tzinfo=UTC)
+    first = datetime(2026, 3, 20, tzinfo=UTC)
     stamps = [first + timedelta(minutes=7 * number) for number in range(400)]
     amps = [3.9 + 0.1 * math.sin(number) if number % 9 < 4 else 0.1 for number in range(400)]
     logger = "\n".join(["Time,Motor A", *(f"{at:%Y-%m-%d %H:%M},{value:.3f}" for at, value in zip(stamps, amps, strict=True))])  # fmt: skip
     rows = (f"{at:%Y-%m-%d %H:%M},{value:.2f},{400 + value:.1f},{21 + value:.1f}" for at, value in zip(stamps[::9], amps[::9], strict=True))  # fmt: skip
     log = "\n".join(["Logger 4711", "time,Line amps (A),Power [W],air °C", *rows, "1970-01-01 00:00,3,400,20", "nonsense,1,2,3"])  # fmt: skip
     sets = write_sets(bases()[0].document.readings)
-    catalogue = (Path(__file__).resolve().parents[1] / "src/modest_rotor/demo/catalogue.csv").read_text(encoding="utf-8")  # fmt: skip
+    catalogue = (ROOT / "src/modest_rotor/demo/catalogue.csv").read_text(encoding="utf-8")  # fmt: skip
     read = read_catalogue(catalogue)
-    return {
+    written = {
+        head: "\n".join(
+            [
+                head,
+                *(f"{at:{stamp}}" + f"{value:.3f}".replace(".", mark) for at, value in zip(stamps, amps, strict=True)),
+            ]
+        )
+        for stamp, head, mark in LOGGERS
+    }
+    odd = {"gap": stamps[:100] + stamps[180:], "back": stamps[:200] + stamps[190:390], "few": stamps[:4]}
+    written |= {name: "\n".join(["Time,Motor A", *(f"{at:%Y-%m-%d %H:%M},{3.9 if at.minute < 20 else 0.1}" for at in ats)]) for name, ats in odd.items()}  # fmt: skip
+    return {name: _or_refusal(lambda text=text: read_log(text)) for name, text in written.items()} | {
         "logger": read_log(logger),
         "log": read_log_file(log, datetime(2026, 6, 1, tzinfo=UTC)),
         "readings": (sets, propose(sets, {}, {}, "ip", 60, "2026-06-01 12:00")),
         "catalogue": (read, write_csv(tuple(read.products))),
     }
-
-
-def said_now(scene: Scene) -> dict[str, Print]:
-    """The prints of a scene's parts."""
-    return {part: print_of(value) for part, value in scene[1]().items()}
-
-
-def said_before() -> dict[str, dict[str, Print]]:
-    """The kept prints by scene and part."""
-    kept: dict[str, dict[str, Print]] = {}
-    with SAID.open(encoding="utf-8", newline="") as file:
-        for row in csv.DictReader(file):
-            line = Print(words=row["words"], numbers=int(row["numbers"]), weighed=float(row["weighed"]))
-            kept.setdefault(row["scene"], {})[row["part"]] = line
-    return kept
-
-
-def changes(before: dict[str, Print], now: dict[str, Print]) -> list[str]:
-    """What of a scene is said otherwise, part by part."""
-    told_of = []
-    for part in {**before, **now}:
-        one, other = before.get(part), now.get(part)
-        if one is None or other is None:
-            told_of.append(f"{part}: {'new' if one is None else 'gone'}")
-        elif not one.like(other):
-            words = "words or places; " if one.words != other.words else ""
-            told_of.append(
-                f"{part}: {words}{one.numbers} numbers, then {other.numbers}; moved by {other.weighed - one.weighed:.2g}"
-            )
-    return told_of
-
-
-def write() -> None:
-    """Keep what is said now."""
-    with SAID.open("w", encoding="utf-8", newline="") as file:
-        kept = csv.writer(file, lineterminator="\n")
-        kept.writerow(("scene", "part", "words", "numbers", "weighed"))
-        for scene in scenes():
-            kept.writerows(
-                (scene[0], part, one.words, one.numbers, f"{one.weighed:.7f}") for part, one in said_now(scene).items()
-            )
-
-
-def main() -> int:
-    """Compare, or keep, as asked."""
-    parser = argparse.ArgumentParser(description=__doc__.splitlines()[0])
-    parser.add_argument("--write", action="store_true", help="keep what is said now")
-    parser.add_argument("--jobs", type=int, help=f"draw so many jobs anew ({COUNT} are kept)")
-    asked = parser.parse_args()
-    if asked.jobs:
-        PLACE.mkdir(exist_ok=True)
-        drawn = (*bases(), *(draw(SEED, number) for number in range(asked.jobs)))
-        text = "".join(f"{job.model_dump_json()}\n" for job in drawn)
-        JOBS.write_bytes(gzip.compress(text.encode(), mtime=0))
-    if asked.write:
-        write()
-        return 0
-    before, differ = said_before(), 0
-    for scene in scenes():
-        for line in changes(before.get(scene[0], {}), said_now(scene)):
-            print(f"{scene[0]}, {line}")
-            differ += 1
-    print(f"{differ} parts differ")
-    return 1 if differ else 0
-
-
-if __name__ == "__main__":
-    sys.exit(main())
