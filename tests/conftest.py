@@ -38,6 +38,12 @@ def pytest_configure(config: pytest.Config) -> None:
     os.environ[HANDED_ON] = str(folder)
 
 
+@pytest.hookimpl(tryfirst=True)
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    """The browsers first: they take longest and wait much, while others use the processor."""
+    items.sort(key=lambda item: "tests/web" not in str(item.path))
+
+
 def pytest_unconfigure() -> None:
     """Stop what the controller started, whatever came of the tests."""
     for cluster in _started:

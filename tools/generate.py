@@ -18,15 +18,33 @@ from pydantic import BaseModel
 from modest_rotor.api.app import create_app
 from modest_rotor.api.reference import quantities
 from modest_rotor.core.bench.course import Experiment
+from modest_rotor.core.bench.hunting import Ending
+from modest_rotor.core.bench.why import Meter
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.glossary import all_terms, term_of_field
+from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.job import JobDocument, Machine
+from modest_rotor.core.options.checks.place import Fits
+from modest_rotor.core.options.loading import Holds as LoadedHolds
+from modest_rotor.core.proof.answer import Verdict
+from modest_rotor.core.stations.findings import MarkState
+from modest_rotor.core.stations.flow_way import Way
+from modest_rotor.core.stations.loop import Holds, SensorPlace
+from modest_rotor.core.stations.readings import SpeedTap, UnreadReason
+from modest_rotor.core.stations.setup import ControlMode, SignState
 from modest_rotor.core.stations.sheet import is_moment, quantity_of
-from modest_rotor.fieldbus.profile import profile_schema
+from modest_rotor.fieldbus.profile import DeviceKind, profile_schema
+from modest_rotor.fieldbus.stand_in import Trouble
 from modest_rotor.formats.job_file import job_schema
 from modest_rotor.store.nodes import ROW_FIELDS
 
 ROOT = Path(__file__).resolve().parents[1]
 GENERATED = ROOT / "web" / "src" / "generated"
+LABELLED = {
+    "ControlMode": ControlMode, "DeviceKind": DeviceKind, "Ending": Ending, "Fits": Fits, "Holds": Holds, "LoadedHolds": LoadedHolds, "MarkState": MarkState, "Meter": Meter,
+    "Needle": Needle, "SensorPlace": SensorPlace, "SignState": SignState, "Tap": SpeedTap, "Trouble": Trouble, "UnreadReason": UnreadReason, "Verdict": Verdict, "Way": Way,
+}  # fmt: skip
+"""Kinds and states that the page shows outside of a field, by the names under which it takes their labels."""
 HEADER = "// Written by tools/generate.py from the core's models. Never edited.\n"
 
 
@@ -37,8 +55,9 @@ def main() -> int:
         GENERATED / "fields.ts": _fields(),
         GENERATED / "helps.ts": _helps(),
         GENERATED / "quantities.ts": _quantities(),
+        GENERATED / "labels.ts": _labels(),
         GENERATED / "nodes.ts": f"{HEADER}export const ROW_FIELDS = {json.dumps(ROW_FIELDS)} as const;\n",
-        ROOT / "docs" / "formats" / "job-1.schema.json": _pretty(job_schema()),
+        ROOT / "docs" / "formats" / "job-2.schema.json": _pretty(job_schema()),
         ROOT / "docs" / "formats" / "device-1.schema.json": _pretty(profile_schema()),
         ROOT / "docs" / "formats" / "experiment-1.schema.json": _pretty(Experiment.model_json_schema()),
     }
@@ -95,6 +114,15 @@ def _helps() -> str:
     return f"{HEADER}export const helps: Readonly<Record<string, string>> = {body};\n"
 
 
+def _labels() -> str:
+    """What is read of codes, an object to an enumeration so that a page takes only those that it shows."""
+    told = (
+        f"export const {name} = {json.dumps({one.value: one.label for one in kind}, indent=2, ensure_ascii=False)} as const;"
+        for name, kind in LABELLED.items()
+    )
+    return HEADER + "\n\n".join(told) + "\n"
+
+
 def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any]]) -> None:
     """Facts of every leaf field; the item of a list stands as ``*`` in its name."""
     for name, info in model.model_fields.items():
@@ -117,7 +145,12 @@ def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any
             if term := term_of_field(path):
                 fact["term"] = term
             choices = _choices(info.annotation)
-            facts[path] = fact | ({"choices": choices} if choices else {})
+            labels = [one.label if isinstance(one, Coded) else str(one) for one in choices]
+            if choices:
+                fact["choices"] = [one.value if isinstance(one, Coded) else one for one in choices]
+            if any(isinstance(one, Coded) for one in choices):
+                fact["labels"] = labels
+            facts[path] = fact
 
 
 def _model_in(annotation: Any) -> type[BaseModel] | None:
@@ -134,7 +167,7 @@ def _choices(annotation: Any) -> list[Any]:
         if get_origin(part) is Literal:
             return list(get_args(part))
         if isinstance(part, type) and hasattr(part, "__members__"):
-            return [member.value for member in part]  # type: ignore[attr-defined]
+            return [member if isinstance(member, Coded) else member.value for member in part]  # type: ignore[attr-defined]
     return []
 
 

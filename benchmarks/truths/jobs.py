@@ -117,7 +117,7 @@ def _read(
     rng: np.random.Generator, meters: Meters, installed: Installed, feed: Feed, at: dict[str, float], flow: float,
     fields: str, line: float,
 ) -> dict[str, Any]:  # fmt: skip
-    pump = installed.wheel == "centrifugal pump"
+    pump = installed.wheel == "pump"
     outside = float(installed.machine.pressure(flow, at["rpm"] / installed.rpm)) * installed.outside
     read: dict[str, Any] = {
         "id": "s1", "name": "as found", "tap": "one speed",

@@ -108,7 +108,7 @@ def draw_installed(rng: np.random.Generator, wheel: str, rpm: float, shaft: floa
     u = rng.uniform
     fall, hump, best, place, rise, tail = (u(*span) for span in LAWS[wheel])
     x = float(np.clip(place * np.exp(0.17 * rng.standard_normal()), 0.25, 0.88))
-    pump = wheel == "centrifugal pump"
+    pump = wheel == "pump"
     pressure = (
         float(np.exp(u(np.log(60e3), np.log(250e3))))
         if pump

@@ -145,7 +145,7 @@ def test_a_template_marks_its_hours_assumed(client: TestClient, job: StoredJob) 
     buildings = [template["building"] for template in client.get("/api/duty-templates").json()]
     assert "heating circulator" in buildings
     view = post(client, job, "duty/template", building="house air handler").json()
-    assert [step["hours_from"] for step in view["document"]["duty"]["steps"][2:]] == ["template, assumed"] * 2
+    assert [step["hours_from"] for step in view["document"]["duty"]["steps"][2:]] == ["template"] * 2
     assert post(client, job, "duty/template", building="a castle").status_code == 422
 
 

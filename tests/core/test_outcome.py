@@ -23,7 +23,7 @@ OF_WORDS = {
     "facts.py",
 }
 """Files that take a phrase apart into words and figures; what they ask of a piece is not whether something failed."""
-OF_TYPED = {"entry.py", "sheet.py", "duty.py", "calculation.py"}
+OF_TYPED = {"coded.py", "entry.py", "sheet.py", "duty.py", "calculation.py"}
 """Files that take in what was typed, or words that are an answer by themselves."""
 
 

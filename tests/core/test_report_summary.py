@@ -59,7 +59,7 @@ def test_nothing_is_promised_without_a_choice_of_a_stopped_one_or_of_keeping_it(
 
 def test_a_proved_saving_stands_in_place_of_all_that_was_promised() -> None:
     summary, answer, _ = told(BAGGAGE)
-    assert answer.proof.verdict == "inside its band"
+    assert answer.proof.verdict == "inside"
     shown = figures(summary)
     assert shown["saved a year, proved"] == answer.proof.saved.figure
     assert not [label for label in shown if "saves" in label or "would" in label or "pays" in label]

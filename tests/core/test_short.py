@@ -129,7 +129,7 @@ def test_a_first_answer_is_prepared_from_a_line_and_touches_nothing_that_was_sai
     assert [one.id for one in document.options.considered] == [code for code, _ in USUAL_CANDIDATES]
     assert len(document.readings) == 1 and document.readings[0].is_empty
     (step,) = document.duty.steps
-    assert step.hours is not None and step.hours.si == 2600 + 520 and step.hours_from == "template, assumed"
+    assert step.hours is not None and step.hours.si == 2600 + 520 and step.hours_from == "template"
     assert step.flow_share is not None and step.flow_share.si == 1
     said = Job.model_validate(WAITING)
     assert prepared(said, LINE, "office air handler") == said

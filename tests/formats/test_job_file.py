@@ -18,7 +18,7 @@ from tests.jobs import KRAUSE, changed, rules
 
 pytestmark = pytest.mark.slow
 
-PUBLISHED = Path(__file__).parents[2] / "docs" / "formats" / "job-1.schema.json"
+PUBLISHED = Path(__file__).parents[2] / "docs" / "formats" / "job-2.schema.json"
 
 
 def test_the_published_schema_is_the_programs_own_and_valid() -> None:
@@ -64,7 +64,7 @@ def _without(data: dict[str, Any], key: str) -> dict[str, Any]:
         ("{", "not JSON", None),
         ("[]", "JSON object", None),
         ('{"format": "something else"}', "something else", "format"),
-        (json.dumps(KRAUSE | {"version": 2}), "version 2", "version"),
+        (json.dumps(KRAUSE | {"version": 3}), "version 3", "version"),
         (json.dumps(_without(KRAUSE, "machine")), "machine", "machine"),
         (json.dumps(changed(KRAUSE, plate__rated_power="3 V")), "unit of voltage", None),
         (json.dumps(changed(KRAUSE, plate__phases=2)), "plate/phases", "document/plate/phases"),

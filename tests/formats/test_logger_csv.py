@@ -125,7 +125,7 @@ def test_a_log_of_on_and_off_is_read_whatever_word_heads_it(head: str, on: str, 
     """A word that fills a column may head it too."""
     lines = [line.replace(",3.9", f",{on}").replace(",0.1", f",{off}") for line in rows()]
     report = read_log("Logger 4711\n" + log(lines, f"Time,{head}"))
-    assert (report.rows, report.year.kind, report.value_column) == (300, "on or off", head)
+    assert (report.rows, report.year.kind, report.value_column) == (300, "on-off", head)
     assert report.year.run_fraction.value == pytest.approx(1 / 3, abs=0.01) and report.year.energy is None
 
 

@@ -150,7 +150,7 @@ def test_an_unsafe_act_ends_a_hunt_with_its_reason(ann: Screen) -> None:
     number = next(number for number in range(100) if make_hunt(number).stand.has_capacitor)
     screen.go(f"/bench/hunt/{number}", "Fault hunt")
     press(screen, '[data-act="Run capacitor, out of circuit"]')
-    told = there(screen, '[data-debrief="an unsafe act"]').text
+    told = there(screen, '[data-debrief="unsafe"]').text
     assert "Stop" in told and "Isolate" in told
 
 

@@ -2,18 +2,27 @@
 
 from __future__ import annotations
 
+import re
 import time
 from pathlib import Path
 
 import pytest
 from tools.screens import MEASURE, PAGES, touched
 
+from modest_rotor.core.tables import read_table
 from tests.web.screen import Screen
 
 SIZES = ((1280, 800), (1280, 720), (1024, 768), (768, 1024), (390, 844), (360, 640))
 CROWDING = (Path(__file__).parent / "crowding.js").read_text(encoding="utf-8")
 FINGER_PX = 44
 """Least height of what is pressed on a touched screen. Source: WCAG 2.2, success criterion 2.5.5, target size (enhanced)."""
+CODES = re.compile(
+    r"(?<![\w-])("
+    + "|".join({row["code"] for row in read_table("labels") if "-" in row["code"] and row["code"] not in row["label"]})
+    + r")(?![\w-])",
+    re.IGNORECASE,
+)
+"""Codes of several words whose labels read otherwise."""
 QUIET_S = 0.3
 """How long a page is left alone after it came or changed its size: pictures follow the size."""
 
@@ -41,6 +50,7 @@ def test_texts_keep_clear_of_each_other(screen: Screen, name: str, path: str) ->
     touched(screen.browser, False)
     assert found == []
     assert min(with_a_mouse, with_a_finger) >= FINGER_PX
+    assert CODES.findall(screen.text()) == [], "a person reads labels, never codes"
 
 
 def test_crowded_and_cut_texts_are_noticed(screen: Screen) -> None:

@@ -55,7 +55,7 @@ def test_a_round_of_readings_is_walked_on_a_phone_and_lands_in_the_job(
     screen.sees("not read: not safe")
     kept = application.get(f"/api/jobs/{job}")["document"]["readings"][0]
     assert kept["voltage"]["si"] == 110 and kept["current"]["si"] == 2.6
-    assert kept["unread"] == [{"field": "capacitance", "why": "not safe"}]
+    assert kept["unread"] == [{"field": "capacitance", "why": "unsafe"}]
     screen.press("One reading at a time")  # goes on where the round was left
     screen.until(lambda: at(screen) == "Input power")
     ticks = screen.all("dialog[open] button[aria-current=step]")

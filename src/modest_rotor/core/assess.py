@@ -39,7 +39,8 @@ from modest_rotor.core.stations.charts import (
 from modest_rotor.core.stations.duty import assess_duty
 from modest_rotor.core.stations.flow_estimate import flow_by_power
 from modest_rotor.core.stations.flow_together import with_flow
-from modest_rotor.core.stations.flow_ways import FlowContext, flow_ways
+from modest_rotor.core.stations.flow_way import FlowContext
+from modest_rotor.core.stations.flow_ways import flow_ways
 from modest_rotor.core.stations.identity import identify
 from modest_rotor.core.stations.motor_fit import MotorFit, fit_key, fit_plate_and_readings
 from modest_rotor.core.stations.plate_answer import assess_plate, plate_facts

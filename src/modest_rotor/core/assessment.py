@@ -6,6 +6,7 @@ from enum import StrEnum
 
 from pydantic import Field
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.compare import OptionsAnswer
@@ -76,11 +77,11 @@ class Finding(Frozen):
         return self.state in (None, MarkState.CONFIRMED, MarkState.NOT_NOW)
 
 
-class StepState(StrEnum):
+class StepState(Coded):
     """How far a step of a way has come."""
 
     GOOD = "good"
-    FAULT = "the fault"
+    FAULT = "fault"
     NEXT = "next"
     LATER = "later"
 

@@ -2,18 +2,17 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
-
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.job import Job, JobDocument
 from modest_rotor.core.stations.fitting import Fitting
 
 
-class CopyOf(StrEnum):
+class CopyOf(Coded):
     """How much of a job a new one takes along."""
 
-    SECOND_PLAN = "second plan"
+    SECOND_PLAN = "second-plan"
     """The same machine with its readings, to be thought through another way."""
-    LIKE_MACHINE = "like machine"
+    LIKE_MACHINE = "like-machine"
     """Another machine of the same kind: its plate, wanted flow, year and candidates; nothing that was read or found."""
 
 

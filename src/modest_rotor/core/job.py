@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from enum import StrEnum
-from typing import Literal
+from typing import Any, Literal
 
 from pydantic import Field, model_validator
 
@@ -24,9 +24,10 @@ from modest_rotor.core.stations.readings import ReadingSet, Stage
 from modest_rotor.core.stations.setup import Setup
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, chosen, told
 from modest_rotor.core.stations.target import Target
+from modest_rotor.core.upgrades import NEWEST, upgraded
 
 FORMAT_NAME: Literal["modest-rotor job"] = "modest-rotor job"
-FORMAT_VERSION: Literal[1] = 1
+FORMAT_VERSION: Literal[2] = NEWEST
 LONGEST_CONTACT = 300
 MOST_SETS, MOST_LEADS, MOST_MARKS = 60, 16, 500
 
@@ -135,10 +136,15 @@ class Job(Sheet):
     """A whole job: the file that goes in and out."""
 
     format: Literal["modest-rotor job"] = FORMAT_NAME
-    version: Literal[1] = FORMAT_VERSION
+    version: Literal[2] = FORMAT_VERSION
     site: Site
     machine: Machine
     document: JobDocument = JobDocument()
+
+    @model_validator(mode="before")
+    @classmethod
+    def _of_any_version(cls, data: Any) -> Any:
+        return upgraded(data) if isinstance(data, dict) else data
 
     @property
     def currency(self) -> str | None:

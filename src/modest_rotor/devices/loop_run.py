@@ -11,6 +11,7 @@ from typing import Any
 
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError, OutsideValidity
 from modest_rotor.core.phrase import Frozen
@@ -49,10 +50,10 @@ def now() -> float:
     return time.monotonic()
 
 
-class RunKind(StrEnum):
+class RunKind(Coded):
     """What is done."""
 
-    STEP = "step test"
+    STEP = "step"
     WATCH = "watch"
 
 

@@ -5,10 +5,10 @@ from __future__ import annotations
 import hashlib
 from contextlib import suppress
 from datetime import datetime
-from enum import StrEnum
 
 from peewee import InterfaceError, OperationalError
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import ChangeRefused, Conflict, OutsideValidity
 from modest_rotor.core.phrase import Frozen, Phrase
 from modest_rotor.core.setup.answer import SetupAnswer
@@ -44,17 +44,17 @@ DATABASE_TROUBLE = (OperationalError, InterfaceError, DatabaseAway, DatabaseBusy
 CAUTION = "A write can start a machine or change its speed: nobody at wheel, belt or pump, guards on, and somebody who sees it."
 
 
-class What(StrEnum):
+class What(Coded):
     """What is written together."""
 
-    CLEAR = "clear skips"
+    CLEAR = "clear"
     SETTINGS = "settings"
     BANDS = "bands"
     COMMAND = "command"
     SWEEP = "sweep"
-    HAND = "loop in hand"
-    CLOSE = "loop closed"
-    STEP = "step test"
+    HAND = "hand"
+    CLOSE = "close"
+    STEP = "step"
     WATCH = "watch"
     STOP = "stop"
 

@@ -10,6 +10,7 @@ from typing import Any, Literal
 
 from pydantic import Field, ValidationError, model_validator
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.quantities import Unit, quantity
@@ -25,12 +26,12 @@ class ProfileRefused(Refusal):
     """A profile that overlaps, contradicts itself, or cannot be read."""
 
 
-class DeviceKind(StrEnum):
+class DeviceKind(Coded):
     """What a device is."""
 
     DRIVE = "drive"
-    FAN = "electronic fan"
-    METER = "meter panel"
+    FAN = "fan"
+    METER = "meter"
 
 
 class Role(StrEnum):

@@ -8,7 +8,6 @@ import time
 from collections.abc import Callable
 from concurrent.futures import Future
 from dataclasses import dataclass, replace
-from enum import StrEnum
 from threading import RLock, Thread
 from typing import Protocol
 
@@ -16,6 +15,7 @@ from pymodbus.constants import ExcCodes
 from pymodbus.server import ModbusTcpServer
 from pymodbus.simulator import DataType, SimData, SimDevice
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.electronic import ElectronicMotor
 from modest_rotor.core.plant.plant import LoopTold, Plant, Shown, State, Told, advance, shown
@@ -37,18 +37,18 @@ Telling = float | bool | tuple[tuple[float, float], ...] | LoopTold | None
 NOISE_FREE = (Role.IDENTITY, Role.NOISE, Role.DROP_OUTS, Role.DRIFT)
 
 
-class Trouble(StrEnum):
+class Trouble(Coded):
     """What a stand-in can be made to do wrong, so that the client is tested against it."""
 
     NONE = "none"
     SILENT = "silent"
     SLOW = "slow"
     BUSY = "busy"
-    HALF_A_FRAME = "half a frame"
-    OUTSIDE = "outside its profile"
-    OTHER_UNIT = "another answers"
+    HALF_A_FRAME = "half-a-frame"
+    OUTSIDE = "outside"
+    OTHER_UNIT = "other-unit"
     FROZEN = "frozen"
-    LOST = "answers to writes get lost"
+    LOST = "lost"
 
 
 class InTime(Protocol):

@@ -9,6 +9,7 @@ from pydantic import ValidationError
 
 from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.job import FORMAT_NAME, FORMAT_VERSION, Job
+from modest_rotor.core.upgrades import upgraded
 
 
 class JobFileRefused(Refusal):
@@ -30,9 +31,10 @@ def job_from_data(data: Any) -> Job:
         raise JobFileRefused("A job file is a JSON object with “site”, “machine” and “document”.")
     if data.get("format", FORMAT_NAME) != FORMAT_NAME:
         raise JobFileRefused(f"The file says it is “{data['format']}”; here “{FORMAT_NAME}” is read.", "format")
+    data = upgraded(data)
     if data.get("version", FORMAT_VERSION) != FORMAT_VERSION:
         raise JobFileRefused(
-            f"The file is of version {data['version']}; this program reads version {FORMAT_VERSION}.", "version"
+            f"The file is of version {data['version']}; this program reads versions 1 to {FORMAT_VERSION}.", "version"
         )
     try:
         return Job.model_validate(data)

@@ -103,7 +103,7 @@ def test_the_savings_of_the_steps_and_what_starts_and_standby_take_make_the_savi
             continue
         counted += 1
         missing = sum(steps) - one.saved_energy.figure.value
-        if one.kind in ("same kind", "another tap", "belt re-sheaved", "impeller trimmed"):
+        if one.kind in ("same-kind", "other-tap", "resheave", "trim"):
             assert missing == pytest.approx(0, abs=1e-6)
         else:
             assert -1e-6 <= missing <= 8760 * 0.03  # thirty watts, more than any standby here

@@ -202,7 +202,7 @@ def dead(**typed: Any) -> CheckWay:
 
 
 def states(way: CheckWay) -> list[str]:
-    return [str(step.state) for step in way.steps]
+    return [step.state.value for step in way.steps]
 
 
 def test_a_dead_capacitor_motor_is_followed_step_by_step() -> None:
@@ -210,7 +210,7 @@ def test_a_dead_capacitor_motor_is_followed_step_by_step() -> None:
     assert way.verdict is None and states(way)[0] == "next" and set(states(way)[1:]) == {"later"}
     assert all(step.caution for step in way.steps)
     way = dead(checks={"sound": "hums", "line_volts": "yes", "turns": "free", "capacitance": "6 µF"})
-    assert states(way)[:4] == ["good", "good", "good", "the fault"]
+    assert states(way)[:4] == ["good", "good", "good", "fault"]
     assert "run capacitor is the fault" in plain(way.verdict or ()) and "same µF" in (way.action or "")
 
 

@@ -83,9 +83,9 @@ def test_the_plate_goes_the_way_that_the_clamp_says(trial: dict[str, Any], outco
 def test_it_cannot_be_reached_only_wide_open_and_the_duct_off_tells_why() -> None:
     short = {"current": "1.70 A", "opening": "wide open"}
     climbs = advice(short, {"current": "2.30 A", "opening": "duct off at the unit"})
-    assert climbs.outcome == "cannot be reached" and "the duct is too tight" in plain(climbs.sentence)
+    assert climbs.outcome == "cannot" and "the duct is too tight" in plain(climbs.sentence)
     stays = advice(short, {"current": "1.71 A", "opening": "duct off at the unit"})
-    assert stays.outcome == "cannot be reached" and "capacitor, then volts, then bearings" in plain(stays.sentence)
+    assert stays.outcome == "cannot" and "capacitor, then volts, then bearings" in plain(stays.sentence)
     assert advice({"current": "1.70 A"}).outcome == "again"  # nobody said that it stands wide open
 
 

@@ -11,7 +11,8 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.medium import air_heat_per_flow
 from modest_rotor.core.stations.charts import Charts, amps_chart, blower_table
 from modest_rotor.core.stations.flow_estimate import flow_by_power
-from modest_rotor.core.stations.flow_ways import CHART_SD, TABLE_SD, FlowContext, Way, flow_ways
+from modest_rotor.core.stations.flow_way import FlowContext, Way
+from modest_rotor.core.stations.flow_ways import CHART_SD, TABLE_SD, flow_ways
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.plate_answer import plate_facts
 from modest_rotor.core.stations.readings import ReadingSet

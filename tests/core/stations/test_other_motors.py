@@ -69,7 +69,7 @@ def test_two_speeds_are_cautioned_and_only_they() -> None:
 
 @pytest.mark.parametrize(
     ("build", "fits", "words"),
-    [("outer rotor, wheel on it", "cannot", "whole fan"), ("shaft at both ends", "fits with work", "both ends"), ("shaft at one end", None, "")],
+    [("outer rotor, wheel on it", "cannot", "whole fan"), ("shaft at both ends", "work", "both ends"), ("shaft at one end", None, "")],
 )  # fmt: skip
 def test_a_motor_goes_only_where_its_shaft_or_rotor_does(build: str, fits: str | None, words: str) -> None:
     said = assessed(changed(KRAUSE, plate__build=build))

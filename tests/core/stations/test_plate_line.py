@@ -58,9 +58,9 @@ def test_what_is_not_recognised_stays_marked() -> None:
         ("HZ 50 PH 3 0.75 KW", {"frequency": "50 Hz", "phases": 3, "rated_power": "0.75 kW"}),
         ("1-1/2 hp sfa 6.1 fla 5.3", {"rated_power": "1-1/2 hp", "service_factor_current": "6.1 A", "rated_current": "5.3 A"}),
         ("KVA CODE K NEMA NOM EFF 82.5 PF .62", {"code_letter": "K", "nominal_efficiency": "82.5 %", "power_factor": ".62"}),
-        ("TEAO AMB 60C AIR OVER CWLE", {"enclosure": "TEAO", "ambient": "60 °C", "duty": "air over", "rotation": "clockwise", "rotation_seen_from": "lead end"}),
-        ("thermally protected auto", {"protection": "automatic reset"}),
-        ("manual reset IP55 S1 rev", {"protection": "manual reset", "enclosure": "IP55", "duty": "s1", "rotation": "reversible"}),
+        ("TEAO AMB 60C AIR OVER CWLE", {"enclosure": "TEAO", "ambient": "60 °C", "duty": "air over", "rotation": "clockwise", "rotation_seen_from": "lead-end"}),
+        ("thermally protected auto", {"protection": "automatic"}),
+        ("manual reset IP55 S1 rev", {"protection": "manual", "enclosure": "IP55", "duty": "s1", "rotation": "reversible"}),
     ],
 )  # fmt: skip
 def test_abbreviations(line: str, expected: dict[str, object]) -> None:

@@ -62,7 +62,7 @@ def test_what_cannot_be_read_is_asked_for_no_more_until_it_was_read_all_the_same
     after = assessed(job)
     assert path not in {step.path for step in after.next} | {one.path for one in after.sets[0].flows.next}
     read = Job.model_validate(changed(job, readings__0__input_power="500 W")).document.readings[0]
-    assert read.out_of_reach == frozenset() and read.unread[0].why == "no meter"
+    assert read.out_of_reach == frozenset() and read.unread[0].why == "no-meter"
 
 
 @pytest.mark.parametrize(

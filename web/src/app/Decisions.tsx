@@ -1,6 +1,7 @@
 import { Box } from "@chakra-ui/react";
 
 import type { JobHead } from "../shared/api";
+import { factsOf, wordsOf } from "../shared/fields";
 import { useDeskState, useJob } from "../shared/job";
 import type { Act } from "../shared/outbox";
 import { Word } from "../shared/parts";
@@ -45,14 +46,14 @@ export function Decisions() {
 function told({ label, at, who, state, sentence, target }: Act, view: JobHead) {
   const by = `${label} (${new Date(at).toLocaleTimeString("en-GB").slice(0, 5)}${who ? `, ${who}` : ""})`;
   if (state === "refused") return `${by}: ${sentence ?? ""}`;
-  const now = target && shown(valueAt(view, target.path));
+  const now = target && shown(valueAt(view, target.path), target.path);
   return now === undefined
     ? `${by}: the job was changed in another window meanwhile.`
     : `${by}: in another window it became “${now}” meanwhile.`;
 }
 
-function shown(value: unknown): string | undefined {
+function shown(value: unknown, path: string): string | undefined {
   if (value === null) return "empty";
-  if (typeof value === "string") return value;
+  if (typeof value === "string") return wordsOf(factsOf(path) ?? {}, value);
   return typeof value === "object" && "typed" in value ? String(value.typed) : undefined;
 }

@@ -1,3 +1,4 @@
+import { Meter as MeterWords } from "../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { memo, useEffect, useState } from "react";
@@ -287,7 +288,7 @@ const BenchRail = memo(function BenchRail({ book, record, next, rig }: RailProps
 
 function recordWords(record: Schemas["Record"] | undefined) {
   if (!record || record.asked === 0) return "nothing predicted yet";
-  const most = record.mistaken ? `; ${record.mistaken} most often wrong` : "";
+  const most = record.mistaken ? `; ${MeterWords[record.mistaken]} most often wrong` : "";
   return `${record.right} of ${record.asked} right${most}`;
 }
 

@@ -1,3 +1,4 @@
+import { Meter as MeterWords } from "../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 
@@ -45,7 +46,9 @@ export function CourseSheet({ book, record }: CourseProps) {
 
 function wordsOf(line: Schemas["TopicLine"] | undefined) {
   if (!line || line.asked === 0) return "";
-  const still = line.mistaken.length ? `; still mistaken: ${line.mistaken.join(", ")}` : "";
+  const still = line.mistaken.length
+    ? `; still mistaken: ${line.mistaken.map((one) => MeterWords[one]).join(", ")}`
+    : "";
   return `${line.right} of ${line.asked} right${still}`;
 }
 

@@ -1,3 +1,4 @@
+import { Needle as NeedleWords } from "../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -109,7 +110,7 @@ function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
         <Box display="flex" flexWrap="wrap" pt="4px">
           {readings.map((one) => (
             <Cell key={one.act} type="button" onClick={() => hunt.act(one.act)} data-act={one.act}>
-              <b>{capital(one.reads ?? one.act)}</b>
+              <b>{capital(one.reads ? NeedleWords[one.reads] : one.act)}</b>
               {one.times > 0 ? <Times times={one.times} /> : <Small> {one.minutes} min</Small>}
             </Cell>
           ))}
@@ -214,10 +215,10 @@ function Naming({ view, hunt }: { view: HuntView; hunt: Hunt }) {
 
 const ENDINGS: Record<Schemas["Ending"], string> = {
   found: "Found.",
-  "one of two found": "One of two found.",
-  "another cause": "It was another.",
-  "an unsafe act": "Stopped: an unsafe act.",
-  "out of time": "Out of time.",
+  half: "One of two found.",
+  another: "It was another.",
+  unsafe: "Stopped: an unsafe act.",
+  "out-of-time": "Out of time.",
 };
 
 /** How it ended, and the way that the cause ladder would have taken beside the one that was. */
@@ -225,9 +226,9 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
   const navigate = useNavigate();
   const { debrief } = view;
   if (!debrief) return null;
-  const unsafe = debrief.ending === "an unsafe act";
+  const unsafe = debrief.ending === "unsafe";
   // Nothing was named: what was hidden and the next step are told, not judged.
-  const early = unsafe || debrief.ending === "out of time";
+  const early = unsafe || debrief.ending === "out-of-time";
   return (
     <Box as="section" aria-label="Debrief" data-debrief={debrief.ending}>
       <Box borderTop={unsafe ? "4px solid" : "2px solid"} borderColor={unsafe ? "brick" : "ink"} py="8px">

@@ -1,3 +1,4 @@
+import { Meter as MeterWords } from "../generated/labels";
 import { Box, type BoxProps, chakra } from "@chakra-ui/react";
 import { type KeyboardEvent, memo, useEffect, useRef } from "react";
 
@@ -112,7 +113,7 @@ const Reading = memo(function Reading({
     >
       <Box minWidth={0}>
         <Box fontWeight={600} fontSize="small" lineHeight={1.2}>
-          {capital(meter)}
+          {capital(MeterWords[meter])}
         </Box>
         <Micro>{HOW[meter]}</Micro>
       </Box>
@@ -145,7 +146,7 @@ export function PinnedMeters({ desk, meters }: { desk: BenchDesk; meters: readon
         .filter(({ meter }) => PINNED.includes(meter))
         .map((view) => (
           <Box key={view.meter}>
-            <Micro display="block">{view.meter}</Micro>
+            <Micro display="block">{MeterWords[view.meter]}</Micro>
             <Shown desk={desk} view={view} settled={undefined} fontSize="figure" />
           </Box>
         ))}
@@ -291,7 +292,7 @@ const Predict = memo(function Predict({
     <Box
       ref={group}
       role="radiogroup"
-      aria-label={`What I expect of ${view.meter}`}
+      aria-label={`What I expect of ${MeterWords[view.meter]}`}
       display="grid"
       gridTemplateColumns="1fr 1fr 1fr"
       onKeyDown={onKey}

@@ -1,3 +1,4 @@
+import { Meter as MeterWords } from "../generated/labels";
 import { Box } from "@chakra-ui/react";
 
 import type { Schemas } from "../shared/api";
@@ -34,7 +35,7 @@ export function RecordSheet({ record, hunts }: RecordProps) {
                 <td>
                   {line.right} of {line.asked}
                 </td>
-                <td>{line.mistaken.join(", ") || "nothing"}</td>
+                <td>{line.mistaken.map((one) => MeterWords[one]).join(", ") || "nothing"}</td>
               </tr>
             ))}
         </tbody>

@@ -37,7 +37,7 @@ export function RigDrawing({ desk, rig, applied, wanted }: DrawingProps) {
   const { units } = useUnits();
   const wide = useIsWide(TOLD_FROM);
   const say = (key: string) => told(rig.knobs, key, applied, units);
-  const pump = rig.wheel === "centrifugal pump";
+  const pump = rig.wheel === "pump";
   const drawn = (
     <Svg
       viewBox={wide ? `0 0 ${WIDTH} ${HEIGHT}` : `0 ${TOP - 3} ${WIDTH} ${FOOT - TOP + 6}`}
@@ -77,7 +77,7 @@ function spoken(rig: Rig, applied: Turned, units: UnitSystem) {
 }
 
 function Duct({ rig, applied, air }: { rig: Rig; applied: Turned; air: string }) {
-  const inside = rig.wheel === "centrifugal pump" ? "water" : air ? `air ${air}` : "air";
+  const inside = rig.wheel === "pump" ? "water" : air ? `air ${air}` : "air";
   return (
     <g>
       <path d={`M0,${TOP}H${AT.outlets}M0,${FOOT}H${AT.outlets}`} stroke="currentColor" strokeWidth={1.4} />
@@ -205,9 +205,7 @@ function Fan({ desk, rig, applied, x, y, radius, turns }: FanProps) {
   return (
     <g color="var(--chakra-colors-ink)">
       {rig.wheel === "forward-curved" && <Scroll x={x} y={y} radius={radius} />}
-      {rig.wheel === "centrifugal pump" && (
-        <circle cx={x} cy={y} r={radius + 3} fill="none" stroke={ink} strokeWidth={1.4} />
-      )}
+      {rig.wheel === "pump" && <circle cx={x} cy={y} r={radius + 3} fill="none" stroke={ink} strokeWidth={1.4} />}
       <g ref={wheel} data-wheel>
         {!applied.bare && <path d={blades(rig.wheel, x, y, radius)} fill="none" stroke={ink} strokeWidth={1.6} />}
       </g>
@@ -239,7 +237,7 @@ const LOOKS = {
   "forward-curved": { count: 24, from: 0.78, lean: 0.16 },
   "backward-inclined": { count: 9, from: 0.5, lean: -0.55 },
   axial: { count: 5, from: 0.42, lean: 0.3 },
-  "centrifugal pump": { count: 6, from: 0.45, lean: -0.75 },
+  pump: { count: 6, from: 0.45, lean: -0.75 },
 } as const;
 
 function blades(wheel: Rig["wheel"], x: number, y: number, radius: number): string {
@@ -323,7 +321,7 @@ function Outlets({ open, wanted, pump }: { open: number; wanted: number; pump: b
 function Lift({ rig, share }: { rig: Rig; share: number }) {
   const x = (AT.damper + AT.outlets) / 2 + 22;
   const words = `${Math.round(100 * share)} %`;
-  if (rig.wheel !== "centrifugal pump")
+  if (rig.wheel !== "pump")
     return (
       <Label x={x} y={MIDDLE + 4}>
         holds {words}
@@ -408,11 +406,11 @@ function Loop({
   units,
 }: Omit<DrawingProps, "wanted"> & { words: string; units: UnitSystem }) {
   const shows = useRef<SVGTSpanElement>(null);
-  const quantity = rig.meters.find((one) => one.meter === "pressure at the loop's sensor")?.quantity ?? "pressure";
+  const quantity = rig.meters.find((one) => one.meter === "sensor")?.quantity ?? "pressure";
   useEffect(
     () =>
       desk.watch(({ values }) => {
-        const text = meterText(quantity, values["pressure at the loop's sensor"] ?? 0, units);
+        const text = meterText(quantity, values["sensor"] ?? 0, units);
         if (shows.current && shows.current.textContent !== text) shows.current.textContent = text;
       }),
     [desk, quantity, units],

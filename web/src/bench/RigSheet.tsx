@@ -22,7 +22,7 @@ interface RigSheetProps {
 export function RigSheet({ desk, state, book }: RigSheetProps) {
   const { standing, experiment, outlook, applied, wanted, explained } = state;
   useRigKeys(desk, state);
-  const hasYear = outlook?.values["energy of the year"] !== undefined;
+  const hasYear = outlook?.values["year"] !== undefined;
   const meters = useMemo(
     () => shownMeters(standing?.meters ?? [], experiment, hasYear),
     [standing, experiment, hasYear],
@@ -60,7 +60,7 @@ export function RigSheet({ desk, state, book }: RigSheetProps) {
 
 /** An experiment asks of its own meters; a free rig shows all that it has, the year's only where hours are set. */
 function shownMeters(meters: Schemas["MeterView"][], experiment: Experiment | null, hasYear: boolean) {
-  const has = (meter: Meter) => hasYear || meter !== "energy of the year";
+  const has = (meter: Meter) => hasYear || meter !== "year";
   if (experiment) return experiment.meters.flatMap((meter) => meters.find((one) => one.meter === meter) ?? []);
   const order = (meter: Meter) => (LIVE.includes(meter) ? LIVE.indexOf(meter) : LIVE.length);
   return meters.filter(({ meter }) => has(meter)).sort((one, other) => order(one.meter) - order(other.meter));

@@ -65,7 +65,7 @@ export function JobDeeds({ job, changed }: { job: Job; changed: () => void }) {
             )}
             <Box display="grid" gap="8px">
               <Shelves job={job} put={(shelf) => void put(shelf)} />
-              <Press type="button" textAlign="left" onClick={() => void copy("second plan", "")}>
+              <Press type="button" textAlign="left" onClick={() => void copy("second-plan", "")}>
                 Copy, to plan it another way: same machine and readings, nothing signed
               </Press>
               <Box display="flex" gap="8px" flexWrap="wrap" borderTop="1px solid" borderColor="rule" pt="8px">
@@ -77,7 +77,7 @@ export function JobDeeds({ job, changed }: { job: Job; changed: () => void }) {
                   placeholder="name of another machine like it"
                   onChange={(event) => setName(event.target.value)}
                 />
-                <Press type="button" disabled={!name.trim()} onClick={() => void copy("like machine", name.trim())}>
+                <Press type="button" disabled={!name.trim()} onClick={() => void copy("like-machine", name.trim())}>
                   Begin it
                 </Press>
                 <Box fontSize="small" color="ink2">

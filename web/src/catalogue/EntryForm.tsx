@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 
+import { wordsOf } from "../shared/fields";
 import { fields, type FieldName } from "../generated/fields";
 import { api, type Entry, type Refused, type Schemas, taken } from "../shared/api";
 import { unitOf } from "../shared/figures";
@@ -22,6 +23,7 @@ interface Facts {
   help?: boolean;
   quantity?: string;
   choices?: readonly (string | number)[];
+  labels?: readonly string[];
 }
 
 /** An entry as typed, changed or begun; what is wrong with it is said, and what was typed stays. */
@@ -107,7 +109,9 @@ function Field({ facts, unit, value, locked, set }: FieldProps) {
         <Pick aria-label={facts.label} value={value} onChange={(event) => set(event.target.value)}>
           <option value="">not said</option>
           {facts.choices.map((choice) => (
-            <option key={choice}>{choice}</option>
+            <option key={choice} value={choice}>
+              {wordsOf(facts, choice)}
+            </option>
           ))}
         </Pick>
       ) : (

@@ -1,3 +1,4 @@
+import { DeviceKind, Trouble as TroubleWords } from "../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
@@ -83,7 +84,7 @@ function OneDevice({ device }: { device: Device }) {
         <Box>
           <Box fontWeight={600}>{device.name}</Box>
           <Micro>
-            {device.kind}, {device.profile_name}
+            {DeviceKind[device.kind]}, {device.profile_name}
             {device.stand_in ? "; stand-in" : ""} · {device.address}
           </Micro>
         </Box>
@@ -102,7 +103,7 @@ function OneDevice({ device }: { device: Device }) {
           <Press type="button" data-ask onClick={() => ask.mutate()} disabled={ask.isPending}>
             Ask it now
           </Press>
-          {device.kind !== "meter panel" && (
+          {device.kind !== "meter" && (
             <Press
               type="button"
               color="brick"
@@ -207,11 +208,13 @@ function Wrong({ device, renew }: { device: Device; renew: () => void }) {
           onChange={(event) => set.mutate(event.target.value as Schemas["Trouble"])}
         >
           {(device.wrongs ?? []).map((trouble) => (
-            <option key={trouble}>{trouble}</option>
+            <option key={trouble} value={trouble}>
+              {TroubleWords[trouble]}
+            </option>
           ))}
         </Pick>
       </Box>
-      {device.kind === "meter panel" &&
+      {device.kind === "meter" &&
         (
           [
             ["noise", "noise", [0, 0.004, 0.02, 0.05]],

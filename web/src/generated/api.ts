@@ -2379,6 +2379,12 @@ export interface components {
             refining: boolean;
         };
         /**
+         * Attitude
+         * @description How a shaft lies.
+         * @enum {string}
+         */
+        Attitude: "horizontal" | "shaft-up" | "shaft-down";
+        /**
          * Balance
          * @description The machine's curve meeting the system's, with the points found and considered.
          */
@@ -2585,7 +2591,13 @@ export interface components {
          * @description How shaft and rotor are built.
          * @enum {string}
          */
-        Build: "shaft at one end" | "shaft at both ends" | "outer rotor, wheel on it";
+        Build: "one-end" | "both-ends" | "outer-rotor";
+        /**
+         * BypassRotation
+         * @description Which way it turned on the bypass.
+         * @enum {string}
+         */
+        BypassRotation: "right" | "wrong" | "no-bypass";
         /**
          * Calculated
          * @description What a calculation gave: results with their workings, and what is told in words.
@@ -2867,7 +2879,7 @@ export interface components {
              * Parts that it counts as external
              * @description Those whose resistance the static must hold as well.
              */
-            counted_external?: ("filter and coil" | "coil" | "filter" | "neither") | null;
+            counted_external?: components["schemas"]["CountedParts"] | null;
         };
         /**
          * CheckStep
@@ -2942,12 +2954,12 @@ export interface components {
              * Start switch or relay
              * @description Contacts clean, spring free; relay coil not open.
              */
-            switch?: ("good" | "stuck or burnt") | null;
+            switch?: components["schemas"]["SwitchState"] | null;
             /**
              * Thermal switch
              * @description Between its own leads, or common to both windings.
              */
-            thermal?: ("closed" | "open and hot" | "open and cold") | null;
+            thermal?: components["schemas"]["ThermalState"] | null;
             /**
              * Does the supply stay on?
              * @description An electronic motor's line is never switched to control it.
@@ -2972,7 +2984,7 @@ export interface components {
              * Is the module a separate part?
              * @description Held by screws, with a plug between.
              */
-            module?: ("separate" | "one piece") | null;
+            module?: components["schemas"]["ModulePart"] | null;
             /**
              * Fault word or code
              * @description As the drive or module shows it; as text.
@@ -2999,6 +3011,12 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * Circulation
+         * @description How a fan runs between calls.
+         * @enum {string}
+         */
+        Circulation: "automatic" | "always";
         /**
          * ColumnLine
          * @description What a reading of this machine can hold.
@@ -3068,7 +3086,7 @@ export interface components {
          * @description What tells a machine how fast to run.
          * @enum {string}
          */
-        CommandKind: "switched line" | "24 V calls" | "0-10 V" | "dial" | "none";
+        CommandKind: "switched-line" | "calls" | "signal" | "dial" | "none";
         /**
          * CommandView
          * @description Whether a command was carried out, and what it made.
@@ -3089,7 +3107,7 @@ export interface components {
          * @description What the people in the building notice.
          * @enum {string}
          */
-        Complaint: "weak air or flow" | "noise" | "smell" | "trips" | "bills" | "too hot" | "too cold" | "water or frost";
+        Complaint: "weak-air" | "noise" | "smell" | "trips" | "bills" | "too-hot" | "too-cold" | "leaks";
         /**
          * Confirmed
          * @description The same, seen and confirmed.
@@ -3166,7 +3184,7 @@ export interface components {
              */
             tap?: string | null;
             /** How the volts are lowered */
-            regulator?: ("phase-cut" | "series resistance" | "lower volts") | null;
+            regulator?: components["schemas"]["Regulating"] | null;
             /**
              * Wheel's speed
              * @description Against today's; empty: just enough.
@@ -3193,13 +3211,13 @@ export interface components {
          * @description How a drive controls its motor.
          * @enum {string}
          */
-        ControlMode: "volts per hertz" | "vector, without encoder" | "permanent magnet, without encoder" | "with encoder";
+        ControlMode: "volts-per-hertz" | "vector" | "permanent-magnet" | "encoder";
         /**
          * CopyOf
          * @description How much of a job a new one takes along.
          * @enum {string}
          */
-        CopyOf: "second plan" | "like machine";
+        CopyOf: "second-plan" | "like-machine";
         /**
          * CopyWanted
          * @description How a job is copied, and the name of the new machine.
@@ -3212,6 +3230,12 @@ export interface components {
              */
             machine_name: string;
         };
+        /**
+         * CountedParts
+         * @description What a maker's table counts as external.
+         * @enum {string}
+         */
+        CountedParts: "both" | "coil" | "filter" | "neither";
         /**
          * CsvColumn
          * @description A column of the file: what it is taken for, in which unit a bare number is meant, and a sample.
@@ -3436,7 +3460,7 @@ export interface components {
          * @description What a device is.
          * @enum {string}
          */
-        DeviceKind: "drive" | "electronic fan" | "meter panel";
+        DeviceKind: "drive" | "fan" | "meter";
         /**
          * DeviceValue
          * @description One register as it was answered.
@@ -3597,8 +3621,7 @@ export interface components {
          * @description The drive's settings, each with its working; and the words on how it controls.
          */
         DriveAnswer: {
-            /** Mode */
-            mode: string;
+            mode: components["schemas"]["ControlMode"];
             /** Mode Words */
             mode_words: string;
             /** Mode Needs */
@@ -3729,7 +3752,7 @@ export interface components {
          * @description In which condition of damper, filter and duct a set was read.
          * @enum {string}
          */
-        DuctState: "as found" | "balancing plate wide open" | "filter out" | "duct off at the unit" | "panel open" | "blocked" | "bare shaft, wheel or belt off";
+        DuctState: "as-found" | "plate-open" | "filter-out" | "duct-off" | "panel-open" | "blocked" | "bare-shaft";
         /**
          * Duty
          * @description The year of the machine and what its energy costs.
@@ -3804,7 +3827,7 @@ export interface components {
              * How does the fan run between calls?
              * @description As the customer runs it now; the other is shown with its kWh.
              */
-            circulation?: ("automatic" | "always on") | null;
+            circulation?: components["schemas"]["Circulation"] | null;
             /**
              * Emissions of the supply
              * @description CO₂ equivalent of a kilowatt-hour, as the supplier states it.
@@ -3980,7 +4003,7 @@ export interface components {
          * @description How a hunt ends.
          * @enum {string}
          */
-        Ending: "found" | "one of two found" | "another cause" | "an unsafe act" | "out of time";
+        Ending: "found" | "half" | "another" | "unsafe" | "out-of-time";
         /**
          * Entry
          * @description One value as it was typed, and what it means in SI.
@@ -4388,7 +4411,7 @@ export interface components {
          * @description What a check says.
          * @enum {string}
          */
-        Fits: "fits" | "fits with work" | "cannot" | "not known yet";
+        Fits: "fits" | "work" | "cannot" | "unknown";
         /**
          * Fitting
          * @description The machine's place: its supply, what commands it, how the motor sits, who was asked.
@@ -4421,7 +4444,7 @@ export interface components {
              */
             keyway?: ("yes" | "no") | null;
             /** How does the shaft lie? */
-            attitude?: ("horizontal" | "shaft up" | "shaft down") | null;
+            attitude?: components["schemas"]["Attitude"] | null;
             /**
              * Outdoors or wet?
              * @description Then a rain shield, and the lowest drain open.
@@ -4495,7 +4518,7 @@ export interface components {
          * @description How a flow was measured.
          * @enum {string}
          */
-        FlowBy: "hood" | "traverse" | "flow station";
+        FlowBy: "hood" | "traverse" | "station";
         /**
          * FlowsAnswer
          * @description The flow of one set by every way, and taken together.
@@ -4570,7 +4593,7 @@ export interface components {
          * @description Where the hours of a step come from.
          * @enum {string}
          */
-        HoursFrom: "typed" | "thermostat" | "logger" | "template, assumed";
+        HoursFrom: "typed" | "thermostat" | "logger" | "template";
         /**
          * HuntAct
          * @description Something that may be done, its minutes and its caution; ``times`` is how often it was.
@@ -4743,7 +4766,7 @@ export interface components {
              * How was it loaded?
              * @description Lightly loaded: shaft bare, or the air shut off on a forward-curved wheel.
              */
-            loading?: ("lightly loaded" | "loaded") | null;
+            loading?: components["schemas"]["Loading"] | null;
             /**
              * First terminal
              * @description Its mark or colour.
@@ -4926,10 +4949,10 @@ export interface components {
             format: "modest-rotor job";
             /**
              * Version
-             * @default 1
+             * @default 2
              * @constant
              */
-            version: 1;
+            version: 2;
             site: components["schemas"]["Site"];
             machine: components["schemas"]["Machine"];
             /**
@@ -4954,7 +4977,7 @@ export interface components {
              *         "considered": [
              *           {
              *             "id": "same",
-             *             "kind": "same kind"
+             *             "kind": "same-kind"
              *           },
              *           {
              *             "id": "electronic",
@@ -5061,7 +5084,7 @@ export interface components {
              *       "considered": [
              *         {
              *           "id": "same",
-             *           "kind": "same kind"
+             *           "kind": "same-kind"
              *         },
              *         {
              *           "id": "electronic",
@@ -5375,7 +5398,7 @@ export interface components {
          * @description What a lead is for.
          * @enum {string}
          */
-        LeadFunction: "common" | "high" | "medium high" | "medium" | "medium low" | "low" | "capacitor" | "start" | "run" | "line" | "neutral" | "phase" | "ground" | "command" | "unused, capped";
+        LeadFunction: "common" | "high" | "medium-high" | "medium" | "medium-low" | "low" | "capacitor" | "start" | "run" | "line" | "neutral" | "phase" | "ground" | "command" | "unused";
         /**
          * LeaveIn
          * @description Leave to write a device for this job.
@@ -5558,6 +5581,12 @@ export interface components {
             gives_way: boolean;
         };
         /**
+         * Loading
+         * @description How a motor was loaded when its speed was read.
+         * @enum {string}
+         */
+        Loading: "lightly" | "loaded";
+        /**
          * LogAnswer
          * @description The log of a machine as it is told.
          */
@@ -5713,7 +5742,7 @@ export interface components {
          * @description What the logger wrote.
          * @enum {string}
          */
-        LoggedKind: "amps" | "watts" | "on or off";
+        LoggedKind: "amps" | "watts" | "on-off";
         /**
          * LoggedYear
          * @description What a logger's days say of a year.
@@ -5758,7 +5787,7 @@ export interface components {
              * More speed
              * @description Where the kind does not settle it.
              */
-            raises?: ("raises it" | "lowers it") | null;
+            raises?: components["schemas"]["MoreSpeed"] | null;
             /**
              * The sensor sits
              * @description The nearer to the unit, the less it saves at part flow.
@@ -5810,7 +5839,7 @@ export interface components {
              */
             on_failure?: components["schemas"]["OnFailure"] | null;
             /** After a power cut it */
-            restart?: ("starts by itself" | "waits for a hand") | null;
+            restart?: components["schemas"]["Restart"] | null;
         };
         /**
          * LoopAnswer
@@ -6087,7 +6116,7 @@ export interface components {
          * @description What became of a finding.
          * @enum {string}
          */
-        MarkState: "confirmed" | "cleared by a test" | "fixed" | "not now";
+        MarkState: "confirmed" | "cleared" | "fixed" | "not-now";
         /**
          * Meaning
          * @description One entry of the plate, in words and figures, with the source of the rule.
@@ -6110,19 +6139,19 @@ export interface components {
          * @description Where volts, amps and watts were read.
          * @enum {string}
          */
-        MeasuringPoint: "supply" | "drive input" | "drive output" | "winding";
+        MeasuringPoint: "supply" | "drive-input" | "drive-output" | "winding";
         /**
          * Meter
          * @description The meters that are predicted and explained.
          * @enum {string}
          */
-        Meter: "speed" | "slip" | "torque" | "watts" | "amps" | "power factor" | "flow" | "pressure" | "pressure at the loop's sensor" | "capacitor volts" | "start-winding amps" | "winding" | "link volts" | "ripple of the motor's amps" | "volts at the motor" | "peak of the line's amps" | "energy of the year";
+        Meter: "speed" | "slip" | "torque" | "watts" | "amps" | "power-factor" | "flow" | "pressure" | "sensor" | "capacitor-volts" | "start-amps" | "winding" | "link" | "ripple" | "motor-volts" | "line-peak" | "year";
         /**
          * MeterKind
          * @description How the meter makes one figure of a waveform.
          * @enum {string}
          */
-        MeterKind: "average-responding" | "true-rms" | "true-rms, low-pass";
+        MeterKind: "average-responding" | "true-rms" | "low-pass";
         /**
          * MeterView
          * @description A meter of a rig: in which quantity it is read.
@@ -6192,7 +6221,7 @@ export interface components {
          * @description The ways to the load of a motor: by the fitted motor, and by plain formulas where it could not be fitted.
          * @enum {string}
          */
-        Method: "fitted" | "fitted watts" | "fitted speed" | "fitted amps" | "watts" | "slip" | "amps";
+        Method: "fitted" | "fitted-watts" | "fitted-speed" | "fitted-amps" | "watts" | "slip" | "amps";
         /**
          * MethodAnswer
          * @description The load by one method, and why it is or is not trusted here.
@@ -6216,6 +6245,18 @@ export interface components {
          */
         Mode: "heat" | "cool" | "circulate" | "dehumidify" | "schedule" | "level" | "pressure";
         /**
+         * ModulePart
+         * @description How an electronic motor is built.
+         * @enum {string}
+         */
+        ModulePart: "separate" | "one-piece";
+        /**
+         * MoreSpeed
+         * @description What more speed does to the value that is held.
+         * @enum {string}
+         */
+        MoreSpeed: "raises" | "lowers";
+        /**
          * MotorKind
          * @description The kinds of motor that a plate, a capacitor and a look tell apart; all but the last are induction motors.
          * @enum {string}
@@ -6226,13 +6267,13 @@ export interface components {
          * @description Where a motor's own heat goes.
          * @enum {string}
          */
-        MotorPlace: "in the air or water it moves" | "outside it";
+        MotorPlace: "in-stream" | "outside";
         /**
          * Mounting
          * @description How a motor is held.
          * @enum {string}
          */
-        Mounting: "belly band" | "lugs" | "studs" | "foot" | "face" | "resilient ring" | "external rotor" | "close coupled";
+        Mounting: "band" | "lugs" | "studs" | "foot" | "face" | "resilient" | "outside-rotor" | "close-coupled";
         /**
          * Moves
          * @description Which way a needle goes: what a learner predicts.
@@ -6244,7 +6285,7 @@ export interface components {
          * @description What a meter shows.
          * @enum {string}
          */
-        Needle: "speed" | "amps" | "watts" | "power factor" | "flow" | "pressure" | "capacitor volts" | "volts" | "fan speed";
+        Needle: "speed" | "amps" | "watts" | "power-factor" | "flow" | "pressure" | "capacitor-volts" | "volts" | "machine-speed";
         /**
          * NeedleMove
          * @description How one needle moves: which way, and by how much of what it shows now.
@@ -6400,7 +6441,7 @@ export interface components {
          * @description What it does when its sensor fails.
          * @enum {string}
          */
-        OnFailure: "stays at its speed" | "goes to a set speed" | "stops";
+        OnFailure: "stays" | "set-speed" | "stops";
         /**
          * Only
          * @description What a job must be to be shown.
@@ -6412,7 +6453,7 @@ export interface components {
          * @description How far open the plate or damper stood when a setting was read.
          * @enum {string}
          */
-        Opening: "part open" | "wide open" | "duct off at the unit";
+        Opening: "part" | "wide-open" | "duct-off";
         /**
          * OptionAnswer
          * @description One option: whether it may be fitted, its steps, its year, its money.
@@ -6481,7 +6522,7 @@ export interface components {
              * @default [
              *       {
              *         "id": "same",
-             *         "kind": "same kind"
+             *         "kind": "same-kind"
              *       },
              *       {
              *         "id": "electronic",
@@ -6564,7 +6605,7 @@ export interface components {
          * @description The kinds of option.
          * @enum {string}
          */
-        OptionKind: "keep" | "same kind" | "another tap" | "voltage regulator" | "capacitor motor on a controller" | "electronic, torque taps" | "electronic, airflow held" | "electronic" | "electronic, one speed" | "external-rotor fan" | "drive" | "fans staged" | "fans slowed together" | "belt re-sheaved" | "impeller trimmed" | "throttle removed" | "circulator, constant speed" | "circulator, constant pressure" | "circulator, proportional pressure";
+        OptionKind: "keep" | "same-kind" | "other-tap" | "regulator" | "capacitor-drive" | "torque" | "airflow" | "electronic" | "one-speed" | "ec-fan" | "drive" | "staged" | "slowed" | "resheave" | "trim" | "throttle-out" | "circulator-speed" | "circulator-constant" | "circulator-proportional";
         /**
          * OptionLine
          * @description An option as one column.
@@ -6730,7 +6771,7 @@ export interface components {
          * @description How the machine of today meets a step that asks for less than full flow.
          * @enum {string}
          */
-        PartFlow: "it runs full all the same" | "by a lower tap or regulator step" | "by a damper or valve";
+        PartFlow: "runs-full" | "taps" | "throttle";
         /**
          * PlanLine
          * @description One register: what it holds and what it is to hold, values in SI.
@@ -6791,7 +6832,7 @@ export interface components {
              * Wired for
              * @description By the links or lead numbers found in the terminal box, not by the supply.
              */
-            wired_for?: ("first volts" | "other volts") | null;
+            wired_for?: components["schemas"]["WiredFor"] | null;
             /**
              * Rated speed
              * @description Full-load speed, on the high tap.
@@ -6880,7 +6921,7 @@ export interface components {
              * The printed power is
              * @description A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.
              */
-            power_is?: ("at the shaft" | "from the line") | null;
+            power_is?: components["schemas"]["PowerIs"] | null;
             /**
              * Nominal efficiency
              * @description As printed; the fit keeps to it.
@@ -6926,7 +6967,7 @@ export interface components {
              * Rotation seen from
              * @description Without its viewpoint a rotation says nothing.
              */
-            rotation_seen_from?: ("shaft end" | "lead end") | null;
+            rotation_seen_from?: components["schemas"]["SeenFrom"] | null;
             /**
              * Overload set at
              * @description Amps on the overload relay or the drive, as found.
@@ -6963,6 +7004,12 @@ export interface components {
              */
             meaning: components["schemas"]["Meaning"][];
         };
+        /**
+         * PowerIs
+         * @description Where the printed power is.
+         * @enum {string}
+         */
+        PowerIs: "shaft" | "line";
         /**
          * PressureValues
          * @description Of a duct's static.
@@ -7380,13 +7427,13 @@ export interface components {
          * @description Duties whose flow a code authority or an appliance's listing decides.
          * @enum {string}
          */
-        Protected: "no" | "grease or kitchen extract" | "smoke control" | "laboratory or hazardous area" | "garage" | "combustion air or venting" | "least outdoor air" | "refrigerant-leak ventilation" | "least airflow of electric heat";
+        Protected: "no" | "grease" | "smoke" | "hazard" | "garage" | "combustion" | "outdoor" | "refrigerant" | "electric-heat";
         /**
          * Protection
          * @description What opens when the windings grow too hot.
          * @enum {string}
          */
-        Protection: "automatic reset" | "manual reset" | "thermally protected" | "impedance protected" | "none";
+        Protection: "automatic" | "manual" | "thermal" | "impedance" | "none";
         /**
          * ProvingTest
          * @description The test that would prove or clear a finding: caution first, both outcomes said before it is done.
@@ -7852,7 +7899,7 @@ export interface components {
          * @description What brought the technician.
          * @enum {string}
          */
-        Reason: "dead" | "noisy" | "hot" | "weak air or flow" | "costly" | "planned";
+        Reason: "dead" | "noisy" | "hot" | "weak" | "costly" | "planned";
         /**
          * Record
          * @description How a learner stands, topic by topic in the order of the course; ``mistaken`` is the meter that is wrong most often.
@@ -7881,6 +7928,12 @@ export interface components {
             sentence: string;
         };
         /**
+         * Regulating
+         * @description How a regulator lowers the volts.
+         * @enum {string}
+         */
+        Regulating: "phase-cut" | "series" | "lower-volts";
+        /**
          * RelayKind
          * @description How a start relay knows that the motor is up.
          * @enum {string}
@@ -7899,7 +7952,7 @@ export interface components {
          * @description What is put right on the machine before anything is replaced.
          * @enum {string}
          */
-        Repair: "run capacitor" | "wheel" | "filter" | "belt";
+        Repair: "capacitor" | "wheel" | "filter" | "belt";
         /**
          * RepairAnswer
          * @description What putting the machine right does by itself, on its own lines.
@@ -8057,6 +8110,12 @@ export interface components {
             /** Signed */
             signed?: string | null;
         };
+        /**
+         * Restart
+         * @description What a loop does after a power cut.
+         * @enum {string}
+         */
+        Restart: "by-itself" | "by-hand";
         /**
          * Result
          * @description A figure with its working, or why there is none.
@@ -8238,7 +8297,7 @@ export interface components {
          * @description What is done.
          * @enum {string}
          */
-        RunKind: "step test" | "watch";
+        RunKind: "step" | "watch";
         /**
          * RunState
          * @description Where it stands.
@@ -8252,11 +8311,17 @@ export interface components {
          */
         Saved: "nothing" | "unknown" | "saved";
         /**
+         * SeenFrom
+         * @description From where a rotation was seen.
+         * @enum {string}
+         */
+        SeenFrom: "shaft-end" | "lead-end";
+        /**
          * SeenSwing
          * @description What was seen after the set point was moved.
          * @enum {string}
          */
-        SeenSwing: "it settles without swinging" | "a swing or two, then still" | "many swings that die away" | "swings that go on" | "still on its way after minutes";
+        SeenSwing: "quiet" | "dies-away" | "lively" | "hunts" | "slow";
         /**
          * SensorAt
          * @description Where the sensor of a loop sits.
@@ -8268,7 +8333,7 @@ export interface components {
          * @description Where the sensor of a pressure sits.
          * @enum {string}
          */
-        SensorPlace: "at the unit" | "two thirds along" | "at the farthest outlet";
+        SensorPlace: "unit" | "two-thirds" | "farthest";
         /**
          * SeparatingTest
          * @description The cheapest test whose outcome differs between the first two causes.
@@ -8420,7 +8485,7 @@ export interface components {
              */
             rotation_output?: ("right" | "wrong") | null;
             /** Rotation on the bypass */
-            rotation_bypass?: ("right" | "wrong" | "no bypass") | null;
+            rotation_bypass?: components["schemas"]["BypassRotation"] | null;
             /**
              * Signs
              * @default []
@@ -8733,7 +8798,7 @@ export interface components {
          * @description What became of a step.
          * @enum {string}
          */
-        SignState: "done" | "not needed here" | "stop";
+        SignState: "done" | "not-needed" | "stop";
         /**
          * SignalTraits
          * @description How a command in volts becomes a share of full speed: a straight line, with a dead band below.
@@ -8908,13 +8973,13 @@ export interface components {
          * @description How the motor was switched while the set was read.
          * @enum {string}
          */
-        SpeedTap: "one speed" | "high tap" | "medium tap" | "low tap" | "on a regulator";
+        SpeedTap: "single" | "high" | "medium" | "low" | "regulated";
         /**
          * Speeds
          * @description How many speeds a three-phase motor is wound for.
          * @enum {string}
          */
-        Speeds: "one speed" | "two speeds, two windings" | "two speeds, one winding";
+        Speeds: "one" | "two-windings" | "one-winding";
         /**
          * Stage
          * @description On which machine a set was read: as it was found, or set up anew.
@@ -8940,7 +9005,7 @@ export interface components {
          * @description What lies between the two static taps besides the fan.
          * @enum {string}
          */
-        StaticSpan: "neither filter nor coil" | "filter" | "coil" | "filter and coil";
+        StaticSpan: "neither" | "filter" | "coil" | "both";
         /**
          * Station
          * @description The stations of the route, in the order of the work.
@@ -9045,7 +9110,7 @@ export interface components {
          * @description How far a step of a way has come.
          * @enum {string}
          */
-        StepState: "good" | "the fault" | "next" | "later";
+        StepState: "good" | "fault" | "next" | "later";
         /**
          * StepWorkings
          * @description The workings of a solved step.
@@ -9203,11 +9268,17 @@ export interface components {
             on: boolean;
         };
         /**
+         * SwitchState
+         * @description How a start switch or relay was found.
+         * @enum {string}
+         */
+        SwitchState: "good" | "stuck";
+        /**
          * System
          * @description Kinds of cooling system that differ in the air they want per ton.
          * @enum {string}
          */
-        System: "ordinary cooling" | "cooling in a humid climate" | "cooling in a dry climate, or a heat pump" | "small-duct, high-velocity";
+        System: "ordinary" | "humid" | "dry" | "small-duct";
         /**
          * TakenIn
          * @description What became of readings that were given.
@@ -9370,6 +9441,12 @@ export interface components {
             working: string | null;
         };
         /**
+         * ThermalState
+         * @description How a thermal switch was found.
+         * @enum {string}
+         */
+        ThermalState: "closed" | "open-hot" | "open-cold";
+        /**
          * Told
          * @description What an answer of the identification is about.
          * @enum {string}
@@ -9525,7 +9602,7 @@ export interface components {
          * @description What a stand-in can be made to do wrong, so that the client is tested against it.
          * @enum {string}
          */
-        Trouble: "none" | "silent" | "slow" | "busy" | "half a frame" | "outside its profile" | "another answers" | "frozen" | "answers to writes get lost";
+        Trouble: "none" | "silent" | "slow" | "busy" | "half-a-frame" | "outside" | "other-unit" | "frozen" | "lost";
         /**
          * TroubleIn
          * @description What a stand-in is to do wrong.
@@ -9708,7 +9785,7 @@ export interface components {
          * @description Why a reading cannot be taken.
          * @enum {string}
          */
-        UnreadReason: "no access" | "not safe" | "no meter" | "not on this machine";
+        UnreadReason: "no-access" | "unsafe" | "no-meter" | "absent";
         /** ValidationError */
         ValidationError: {
             /** Location */
@@ -9727,7 +9804,7 @@ export interface components {
          * @description What became of the promise.
          * @enum {string}
          */
-        Verdict: "waits" | "inside its band" | "inside its band, as far as it was read" | "above its band" | "below its band" | "not provable with these meters";
+        Verdict: "waits" | "inside" | "so-far" | "above" | "below" | "unprovable";
         /**
          * Visit
          * @description A machine that wants to be visited.
@@ -9827,7 +9904,7 @@ export interface components {
          * @description How a step says what flow it asks for.
          * @enum {string}
          */
-        Wants: "share of full flow" | "share of the wanted flow" | "a flow" | "a tap" | "as it runs now";
+        Wants: "share" | "design" | "flow" | "tap" | "as-it-runs";
         /**
          * WatchIn
          * @description A panel to be read at an interval.
@@ -9910,19 +9987,25 @@ export interface components {
          * @description How a flow is found, the most direct first.
          * @enum {string}
          */
-        Way: "hood, traverse or meter" | "temperature rise" | "blower table" | "amps-and-volts chart" | "speed, from the known point" | "speed and pressure on the curve" | "shaft power on the curve" | "power ÷ pressure";
+        Way: "measured" | "rise" | "table" | "chart" | "affinity" | "curve" | "curve-power" | "power";
         /**
          * What
          * @description What is written together.
          * @enum {string}
          */
-        What: "clear skips" | "settings" | "bands" | "command" | "sweep" | "loop in hand" | "loop closed" | "step test" | "watch" | "stop";
+        What: "clear" | "settings" | "bands" | "command" | "sweep" | "hand" | "close" | "step" | "watch" | "stop";
         /**
          * Wheel
          * @description What the motor drives.
          * @enum {string}
          */
-        Wheel: "forward-curved" | "backward-inclined" | "axial" | "centrifugal pump";
+        Wheel: "forward-curved" | "backward-inclined" | "axial" | "pump";
+        /**
+         * WiredFor
+         * @description For which of a plate's volts a motor is wired.
+         * @enum {string}
+         */
+        WiredFor: "first" | "other";
         /**
          * Withdrawal
          * @description Who took back what was said, when and why.
@@ -10156,19 +10239,19 @@ export interface components {
          * @description What a setting keeps when the system changes.
          * @enum {string}
          */
-        modest_rotor__core__options__loading__Holds: "the motor finds its speed" | "speed" | "torque" | "airflow" | "speed of its own wheel";
+        modest_rotor__core__options__loading__Holds: "motor" | "speed" | "torque" | "airflow" | "own-wheel";
         /**
          * Outcome
          * @description What is to be done next.
          * @enum {string}
          */
-        modest_rotor__core__setup__balancing__Outcome: "begin" | "again" | "inside" | "cannot be reached";
+        modest_rotor__core__setup__balancing__Outcome: "begin" | "again" | "inside" | "cannot";
         /**
          * Holds
          * @description What a loop holds.
          * @enum {string}
          */
-        modest_rotor__core__stations__loop__Holds: "a duct's static" | "a differential pressure" | "a coil's temperature difference" | "a level" | "a space temperature";
+        modest_rotor__core__stations__loop__Holds: "duct" | "differential" | "coil" | "level" | "space";
         /**
          * Change
          * @description One reading of a set less the same reading of the set before it.

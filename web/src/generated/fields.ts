@@ -13,6 +13,12 @@ export const fields = {
       "forward-curved",
       "backward-inclined",
       "axial",
+      "pump"
+    ],
+    "labels": [
+      "forward-curved",
+      "backward-inclined",
+      "axial",
       "centrifugal pump"
     ]
   },
@@ -20,6 +26,14 @@ export const fields = {
     "label": "Why are we here?",
     "help": true,
     "choices": [
+      "dead",
+      "noisy",
+      "hot",
+      "weak",
+      "costly",
+      "planned"
+    ],
+    "labels": [
       "dead",
       "noisy",
       "hot",
@@ -33,6 +47,17 @@ export const fields = {
     "help": true,
     "term": "protected-duty",
     "choices": [
+      "no",
+      "grease",
+      "smoke",
+      "hazard",
+      "garage",
+      "combustion",
+      "outdoor",
+      "refrigerant",
+      "electric-heat"
+    ],
+    "labels": [
       "no",
       "grease or kitchen extract",
       "smoke control",
@@ -67,6 +92,16 @@ export const fields = {
     "label": "What do the people here notice?",
     "help": true,
     "choices": [
+      "weak-air",
+      "noise",
+      "smell",
+      "trips",
+      "bills",
+      "too-hot",
+      "too-cold",
+      "leaks"
+    ],
+    "labels": [
       "weak air or flow",
       "noise",
       "smell",
@@ -154,6 +189,10 @@ export const fields = {
     "help": true,
     "term": "wired-for",
     "choices": [
+      "first",
+      "other"
+    ],
+    "labels": [
       "first volts",
       "other volts"
     ]
@@ -169,6 +208,11 @@ export const fields = {
     "label": "Speeds",
     "help": true,
     "choices": [
+      "one",
+      "two-windings",
+      "one-winding"
+    ],
+    "labels": [
       "one speed",
       "two speeds, two windings",
       "two speeds, one winding"
@@ -195,6 +239,11 @@ export const fields = {
   "plate/build": {
     "label": "Shaft and rotor",
     "choices": [
+      "one-end",
+      "both-ends",
+      "outer-rotor"
+    ],
+    "labels": [
       "shaft at one end",
       "shaft at both ends",
       "outer rotor, wheel on it"
@@ -293,6 +342,10 @@ export const fields = {
     "help": true,
     "term": "rated-power",
     "choices": [
+      "shaft",
+      "line"
+    ],
+    "labels": [
       "at the shaft",
       "from the line"
     ]
@@ -355,6 +408,13 @@ export const fields = {
   "plate/protection": {
     "label": "Thermal protection",
     "choices": [
+      "automatic",
+      "manual",
+      "thermal",
+      "impedance",
+      "none"
+    ],
+    "labels": [
       "automatic reset",
       "manual reset",
       "thermally protected",
@@ -374,6 +434,10 @@ export const fields = {
     "label": "Rotation seen from",
     "help": true,
     "choices": [
+      "shaft-end",
+      "lead-end"
+    ],
+    "labels": [
       "shaft end",
       "lead end"
     ]
@@ -401,6 +465,10 @@ export const fields = {
     "label": "How was it loaded?",
     "help": true,
     "choices": [
+      "lightly",
+      "loaded"
+    ],
+    "labels": [
       "lightly loaded",
       "loaded"
     ]
@@ -572,6 +640,23 @@ export const fields = {
     "choices": [
       "common",
       "high",
+      "medium-high",
+      "medium",
+      "medium-low",
+      "low",
+      "capacitor",
+      "start",
+      "run",
+      "line",
+      "neutral",
+      "phase",
+      "ground",
+      "command",
+      "unused"
+    ],
+    "labels": [
+      "common",
+      "high",
       "medium high",
       "medium",
       "medium low",
@@ -707,6 +792,12 @@ export const fields = {
     "label": "Parts that it counts as external",
     "help": true,
     "choices": [
+      "both",
+      "coil",
+      "filter",
+      "neither"
+    ],
+    "labels": [
       "filter and coil",
       "coil",
       "filter",
@@ -729,6 +820,12 @@ export const fields = {
     "label": "Kind of cooling",
     "help": true,
     "choices": [
+      "ordinary",
+      "humid",
+      "dry",
+      "small-duct"
+    ],
+    "labels": [
       "ordinary cooling",
       "cooling in a humid climate",
       "cooling in a dry climate, or a heat pump",
@@ -807,6 +904,13 @@ export const fields = {
     "help": true,
     "term": "speed-tap",
     "choices": [
+      "single",
+      "high",
+      "medium",
+      "low",
+      "regulated"
+    ],
+    "labels": [
       "one speed",
       "high tap",
       "medium tap",
@@ -830,6 +934,15 @@ export const fields = {
     "label": "Duct",
     "help": true,
     "choices": [
+      "as-found",
+      "plate-open",
+      "filter-out",
+      "duct-off",
+      "panel-open",
+      "blocked",
+      "bare-shaft"
+    ],
+    "labels": [
       "as found",
       "balancing plate wide open",
       "filter out",
@@ -870,6 +983,12 @@ export const fields = {
     "help": true,
     "choices": [
       "supply",
+      "drive-input",
+      "drive-output",
+      "winding"
+    ],
+    "labels": [
+      "supply",
       "drive input",
       "drive output",
       "winding"
@@ -879,6 +998,11 @@ export const fields = {
     "label": "Meter",
     "help": true,
     "choices": [
+      "average-responding",
+      "true-rms",
+      "low-pass"
+    ],
+    "labels": [
       "average-responding",
       "true-rms",
       "true-rms, low-pass"
@@ -1008,6 +1132,12 @@ export const fields = {
     "label": "Between the taps",
     "help": true,
     "choices": [
+      "neither",
+      "filter",
+      "coil",
+      "both"
+    ],
+    "labels": [
       "neither filter nor coil",
       "filter",
       "coil",
@@ -1038,6 +1168,11 @@ export const fields = {
     "label": "Measured by",
     "help": true,
     "choices": [
+      "hood",
+      "traverse",
+      "station"
+    ],
+    "labels": [
       "hood",
       "traverse",
       "flow station"
@@ -1194,6 +1329,10 @@ export const fields = {
     "help": true,
     "choices": [
       "good",
+      "stuck"
+    ],
+    "labels": [
+      "good",
       "stuck or burnt"
     ]
   },
@@ -1201,6 +1340,11 @@ export const fields = {
     "label": "Thermal switch",
     "help": true,
     "choices": [
+      "closed",
+      "open-hot",
+      "open-cold"
+    ],
+    "labels": [
       "closed",
       "open and hot",
       "open and cold"
@@ -1244,6 +1388,10 @@ export const fields = {
     "label": "Is the module a separate part?",
     "help": true,
     "choices": [
+      "separate",
+      "one-piece"
+    ],
+    "labels": [
       "separate",
       "one piece"
     ]
@@ -1324,6 +1472,12 @@ export const fields = {
       "typed",
       "thermostat",
       "logger",
+      "template"
+    ],
+    "labels": [
+      "typed",
+      "thermostat",
+      "logger",
       "template, assumed"
     ]
   },
@@ -1355,6 +1509,13 @@ export const fields = {
     "label": "Flow said as",
     "help": true,
     "choices": [
+      "share",
+      "design",
+      "flow",
+      "tap",
+      "as-it-runs"
+    ],
+    "labels": [
       "share of full flow",
       "share of the wanted flow",
       "a flow",
@@ -1388,6 +1549,13 @@ export const fields = {
     "label": "On its tap",
     "term": "speed-tap",
     "choices": [
+      "single",
+      "high",
+      "medium",
+      "low",
+      "regulated"
+    ],
+    "labels": [
       "one speed",
       "high tap",
       "medium tap",
@@ -1399,6 +1567,11 @@ export const fields = {
     "label": "How does it meet a part step today?",
     "help": true,
     "choices": [
+      "runs-full",
+      "taps",
+      "throttle"
+    ],
+    "labels": [
       "it runs full all the same",
       "by a lower tap or regulator step",
       "by a damper or valve"
@@ -1480,6 +1653,10 @@ export const fields = {
     "help": true,
     "choices": [
       "automatic",
+      "always"
+    ],
+    "labels": [
+      "automatic",
       "always on"
     ]
   },
@@ -1493,6 +1670,10 @@ export const fields = {
     "label": "Where does the motor stand?",
     "help": true,
     "choices": [
+      "in-stream",
+      "outside"
+    ],
+    "labels": [
       "in the air or water it moves",
       "outside it"
     ]
@@ -1552,6 +1733,27 @@ export const fields = {
   "options/considered/*/kind": {
     "label": "Kind of option",
     "choices": [
+      "keep",
+      "same-kind",
+      "other-tap",
+      "regulator",
+      "capacitor-drive",
+      "torque",
+      "airflow",
+      "electronic",
+      "one-speed",
+      "ec-fan",
+      "drive",
+      "staged",
+      "slowed",
+      "resheave",
+      "trim",
+      "throttle-out",
+      "circulator-speed",
+      "circulator-constant",
+      "circulator-proportional"
+    ],
+    "labels": [
       "keep",
       "same kind",
       "another tap",
@@ -1735,6 +1937,16 @@ export const fields = {
   "options/considered/*/product/mounting": {
     "label": "Mounting",
     "choices": [
+      "band",
+      "lugs",
+      "studs",
+      "foot",
+      "face",
+      "resilient",
+      "outside-rotor",
+      "close-coupled"
+    ],
+    "labels": [
       "belly band",
       "lugs",
       "studs",
@@ -1797,6 +2009,13 @@ export const fields = {
     "label": "Command",
     "help": true,
     "choices": [
+      "switched-line",
+      "calls",
+      "signal",
+      "dial",
+      "none"
+    ],
+    "labels": [
       "switched line",
       "24 V calls",
       "0-10 V",
@@ -1949,6 +2168,11 @@ export const fields = {
     "label": "How the volts are lowered",
     "choices": [
       "phase-cut",
+      "series",
+      "lower-volts"
+    ],
+    "labels": [
+      "phase-cut",
       "series resistance",
       "lower volts"
     ]
@@ -2025,6 +2249,13 @@ export const fields = {
     "label": "What commands it?",
     "help": true,
     "choices": [
+      "switched-line",
+      "calls",
+      "signal",
+      "dial",
+      "none"
+    ],
+    "labels": [
       "switched line",
       "24 V calls",
       "0-10 V",
@@ -2035,6 +2266,16 @@ export const fields = {
   "options/fitting/mounting": {
     "label": "How is the motor held?",
     "choices": [
+      "band",
+      "lugs",
+      "studs",
+      "foot",
+      "face",
+      "resilient",
+      "outside-rotor",
+      "close-coupled"
+    ],
+    "labels": [
       "belly band",
       "lugs",
       "studs",
@@ -2066,6 +2307,11 @@ export const fields = {
   "options/fitting/attitude": {
     "label": "How does the shaft lie?",
     "choices": [
+      "horizontal",
+      "shaft-up",
+      "shaft-down"
+    ],
+    "labels": [
       "horizontal",
       "shaft up",
       "shaft down"
@@ -2167,6 +2413,12 @@ export const fields = {
     "help": true,
     "term": "put-right",
     "choices": [
+      "capacitor",
+      "wheel",
+      "filter",
+      "belt"
+    ],
+    "labels": [
       "run capacitor",
       "wheel",
       "filter",
@@ -2312,6 +2564,11 @@ export const fields = {
     "choices": [
       "right",
       "wrong",
+      "no-bypass"
+    ],
+    "labels": [
+      "right",
+      "wrong",
       "no bypass"
     ]
   },
@@ -2374,6 +2631,11 @@ export const fields = {
     "label": "Plate or damper",
     "help": true,
     "choices": [
+      "part",
+      "wide-open",
+      "duct-off"
+    ],
+    "labels": [
       "part open",
       "wide open",
       "duct off at the unit"
@@ -2505,6 +2767,12 @@ export const fields = {
     "label": "Control mode",
     "help": true,
     "choices": [
+      "volts-per-hertz",
+      "vector",
+      "permanent-magnet",
+      "encoder"
+    ],
+    "labels": [
       "volts per hertz",
       "vector, without encoder",
       "permanent magnet, without encoder",
@@ -2581,6 +2849,13 @@ export const fields = {
     "label": "What is it to hold?",
     "help": true,
     "choices": [
+      "duct",
+      "differential",
+      "coil",
+      "level",
+      "space"
+    ],
+    "labels": [
       "a duct's static",
       "a differential pressure",
       "a coil's temperature difference",
@@ -2592,6 +2867,10 @@ export const fields = {
     "label": "More speed",
     "help": true,
     "choices": [
+      "raises",
+      "lowers"
+    ],
+    "labels": [
       "raises it",
       "lowers it"
     ]
@@ -2600,6 +2879,11 @@ export const fields = {
     "label": "The sensor sits",
     "help": true,
     "choices": [
+      "unit",
+      "two-thirds",
+      "farthest"
+    ],
+    "labels": [
       "at the unit",
       "two thirds along",
       "at the farthest outlet"
@@ -2777,6 +3061,13 @@ export const fields = {
     "label": "What was seen",
     "help": true,
     "choices": [
+      "quiet",
+      "dies-away",
+      "lively",
+      "hunts",
+      "slow"
+    ],
+    "labels": [
       "it settles without swinging",
       "a swing or two, then still",
       "many swings that die away",
@@ -2801,6 +3092,11 @@ export const fields = {
     "label": "When the sensor fails it",
     "help": true,
     "choices": [
+      "stays",
+      "set-speed",
+      "stops"
+    ],
+    "labels": [
       "stays at its speed",
       "goes to a set speed",
       "stops"
@@ -2809,6 +3105,10 @@ export const fields = {
   "setup/loop/restart": {
     "label": "After a power cut it",
     "choices": [
+      "by-itself",
+      "by-hand"
+    ],
+    "labels": [
       "starts by itself",
       "waits for a hand"
     ]

@@ -1,3 +1,8 @@
+import {
+  ControlMode as ControlModeWords,
+  Holds as HoldsWords,
+  SensorPlace as SensorPlaceWords,
+} from "../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect } from "react";
 import { useParams } from "react-router";
@@ -82,7 +87,7 @@ function Card() {
                     , <FigureText figure={drive.base_voltage} />
                   </>
                 )}
-                ; {drive.mode}
+                ; {ControlModeWords[drive.mode]}
               </Row>
               <Row label="Lowest, highest">
                 <FigureText figure={sweep.low} /> to <FigureText figure={sweep.high} />
@@ -125,14 +130,14 @@ function LoopRows({ loop, said }: { loop: Schemas["LoopAnswer"]; said: Schemas["
   return (
     <>
       <Row label="It holds">
-        {loop.holds}
+        {HoldsWords[loop.holds]}
         {loop.set_point.figure && (
           <>
             {" "}
             at <FigureText figure={loop.set_point.figure} />
           </>
         )}
-        {said?.place && <>, sensor {said.place}</>}
+        {said?.place && <>, sensor {SensorPlaceWords[said.place]}</>}
       </Row>
       {loop.tried_gain && loop.tried_integral && (
         <Row label="Gain, integral time">

@@ -2,7 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { memo } from "react";
 
 import { ExplainedLabel } from "./Explained";
-import { ChoiceField, factsOf, QuantityField, SelectField, WordsField } from "./fields";
+import { ChoiceField, factsOf, QuantityField, SelectField, WordsField, wordsOf } from "./fields";
 import { unitOf } from "./figures";
 import { Micro } from "./parts";
 import { useUnits } from "./units";
@@ -36,7 +36,8 @@ export function AnyField({ path, label, said }: AnyFieldProps) {
     );
   if (!facts.choices) return <WordsField path={path} {...shared} />;
   // Answers that would not stand in one line of a column are picked from a list.
-  if (facts.choices.join("").length > MOST_LETTERS) return <SelectField path={path} {...shared} />;
+  if (facts.choices.map((choice) => wordsOf(facts, choice)).join("").length > MOST_LETTERS)
+    return <SelectField path={path} {...shared} />;
   return <ChoiceField path={path} {...shared} {...(said ? { said } : {})} />;
 }
 

@@ -77,7 +77,7 @@ export function Sheet({ station, standing = "top", asks = true, listed = true, a
 
 /** Whether a finding was fixed, or cleared by a test. */
 export function isSettled(finding: Finding) {
-  return finding.state === "fixed" || finding.state === "cleared by a test";
+  return finding.state === "fixed" || finding.state === "cleared";
 }
 
 interface PartProps {

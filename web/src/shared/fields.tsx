@@ -22,6 +22,8 @@ interface FieldFacts {
   quantity?: string;
   basis?: Basis;
   choices?: readonly (string | number)[];
+  /** What a person reads of each choice, where that is not the choice itself. */
+  labels?: readonly string[];
   /** Whether it takes a time: kept as UTC, told and typed on the reader's clock. */
   time?: boolean;
 }
@@ -29,6 +31,11 @@ interface FieldFacts {
 /** Label, help, quantity and choices of the field at a path, as the core says them. */
 export function factsOf(path: string): FieldFacts {
   return fields[fieldName(path) as FieldName];
+}
+
+/** What a person reads of a choice. */
+export function wordsOf(facts: Pick<FieldFacts, "choices" | "labels">, choice: string | number): string {
+  return facts.labels?.[facts.choices?.indexOf(choice) ?? -1] ?? String(choice);
 }
 
 /** A figure on a rule that says what it stands on; no box. */
@@ -148,11 +155,7 @@ export const WordsField = memo(function WordsField({
 const MOST_IN_A_LINE = 7;
 
 /** One of a few answers. */
-export function ChoiceField({
-  path,
-  label,
-  said = String,
-}: FieldProps & { said?: (choice: string | number) => string }) {
+export function ChoiceField({ path, label, said }: FieldProps & { said?: (choice: string | number) => string }) {
   const { value, desk } = useField<string | number>(path);
   const facts = factsOf(path);
   const choices = facts.choices ?? [];
@@ -183,7 +186,7 @@ export function ChoiceField({
           onClick={() => void desk.choose(path, choice === value ? null : choice)}
           onKeyDown={moveInGroup}
         >
-          {said(choice)}
+          {said ? said(choice) : wordsOf(facts, choice)}
         </Cell>
       ))}
     </Box>
@@ -220,7 +223,7 @@ export function ChoicesField({ path, label }: FieldProps) {
           many="yes"
           onClick={() => toggle(String(choice))}
         >
-          {choice}
+          {wordsOf(facts, choice)}
         </Cell>
       ))}
     </Box>
@@ -244,7 +247,9 @@ export const SelectField = memo(function SelectField({
     >
       <option value="">{empty}</option>
       {(facts.choices ?? []).map((choice) => (
-        <option key={choice}>{choice}</option>
+        <option key={choice} value={choice}>
+          {wordsOf(facts, choice)}
+        </option>
       ))}
     </Picker>
   );

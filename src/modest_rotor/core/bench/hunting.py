@@ -5,7 +5,6 @@ from __future__ import annotations
 import math
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
-from enum import StrEnum
 from functools import cache, cached_property
 
 from modest_rotor.core.bench.hunt import (
@@ -19,6 +18,7 @@ from modest_rotor.core.bench.hunt import (
     pairs_on,
     tests_on,
 )
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.causes import REPEATS, Observed, Rung, all_causes, rank_causes
 from modest_rotor.core.identify.perturb import Needle
@@ -52,14 +52,14 @@ WRONG_STEPS = ("replace the motor", "fit a larger motor", "turn the protection u
 """Next steps that no proved cause here asks for."""
 
 
-class Ending(StrEnum):
+class Ending(Coded):
     """How a hunt ends."""
 
     FOUND = "found"
-    HALF = "one of two found"
-    ANOTHER = "another cause"
-    UNSAFE = "an unsafe act"
-    OUT_OF_TIME = "out of time"
+    HALF = "half"
+    ANOTHER = "another"
+    UNSAFE = "unsafe"
+    OUT_OF_TIME = "out-of-time"
 
 
 def minutes_of(act: str) -> int:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
-from enum import IntEnum, StrEnum
+from enum import IntEnum
 
 from modest_rotor.core.bench.run import Prepared, settled
 from modest_rotor.core.bench.stand import (
@@ -20,6 +20,7 @@ from modest_rotor.core.bench.stand import (
 )
 from modest_rotor.core.bench.waves import waves_of
 from modest_rotor.core.bench.year import year_kwh
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.physics.electronic import Command
 from modest_rotor.core.physics.operating_point import Condition, OperatingPoint
 from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, resistance_ratio
@@ -40,7 +41,7 @@ class Moves(IntEnum):
     RISES = 1
 
 
-class Meter(StrEnum):
+class Meter(Coded):
     """The meters that are predicted and explained."""
 
     SPEED = "speed"
@@ -48,18 +49,18 @@ class Meter(StrEnum):
     TORQUE = "torque"
     WATTS = "watts"
     AMPS = "amps"
-    POWER_FACTOR = "power factor"
+    POWER_FACTOR = "power-factor"
     FLOW = "flow"
     PRESSURE = "pressure"
-    SENSOR = "pressure at the loop's sensor"
-    CAPACITOR_VOLTS = "capacitor volts"
-    START_AMPS = "start-winding amps"
+    SENSOR = "sensor"
+    CAPACITOR_VOLTS = "capacitor-volts"
+    START_AMPS = "start-amps"
     WINDING = "winding"
-    LINK = "link volts"
-    RIPPLE = "ripple of the motor's amps"
-    MOTOR_VOLTS = "volts at the motor"
-    LINE_PEAK = "peak of the line's amps"
-    YEAR = "energy of the year"
+    LINK = "link"
+    RIPPLE = "ripple"
+    MOTOR_VOLTS = "motor-volts"
+    LINE_PEAK = "line-peak"
+    YEAR = "year"
 
 
 @dataclass(frozen=True)
@@ -118,7 +119,7 @@ def _reason(meter: Meter, first: _Solved, second: _Solved) -> Reason:
     else:
         parts = _parts(meter, first, second)
         factor = max(parts, key=lambda name: moves * parts[name])
-    row = find_row("mechanisms", meter=str(meter), factor=factor)
+    row = find_row("mechanisms", meter=meter.value, factor=factor)
     return Reason(meter, was, now, moves, parts, factor, row["rises" if moves is Moves.RISES else "falls"])
 
 

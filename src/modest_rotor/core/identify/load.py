@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, field
-from enum import StrEnum
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
@@ -14,13 +14,13 @@ from modest_rotor.core.physics.induction import shaft_power_from_input_w, slip
 from modest_rotor.core.tables import read_table
 
 
-class Method(StrEnum):
+class Method(Coded):
     """The ways to the load of a motor: by the fitted motor, and by plain formulas where it could not be fitted."""
 
     FITTED = "fitted"
-    FITTED_WATTS = "fitted watts"
-    FITTED_SPEED = "fitted speed"
-    FITTED_AMPS = "fitted amps"
+    FITTED_WATTS = "fitted-watts"
+    FITTED_SPEED = "fitted-speed"
+    FITTED_AMPS = "fitted-amps"
     WATTS = "watts"
     SLIP = "slip"
     AMPS = "amps"

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from enum import IntEnum, StrEnum
+from enum import IntEnum
 
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.candidate import Candidates
@@ -23,42 +24,42 @@ from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
 from modest_rotor.core.tables import find_row
 
 
-class Change(StrEnum):
+class Change(Coded):
     """What may have changed on a machine that ran well."""
 
-    TIGHTER = "duct tighter"
-    MORE_OPEN = "duct more open"
-    FILTER_OUT = "filter out"
-    CAPACITOR_WEAK = "capacitor weak"
-    CAPACITOR_DEAD = "capacitor dead"
-    VOLTS_LOW = "volts low"
-    DRAG = "something drags"
-    FOULED = "wheel fouled"
-    OTHER_TAP = "another tap"
-    BELT_SLIPS = "belt slips"
-    THIN_AIR = "air thinner"
-    FILTER_LOADED = "filter loaded"
-    UNBALANCED = "volts unbalanced"
-    OFF_SHAFT = "wheel off its shaft"
-    BACKWARDS = "wheel turns backwards"
-    RUNS_DRY = "pump runs dry"
-    AIR_BOUND = "pump air-bound"
-    CLOSED = "valve closed"
-    HERTZ = "other hertz"
+    TIGHTER = "tighter"
+    MORE_OPEN = "more-open"
+    FILTER_OUT = "filter-out"
+    CAPACITOR_WEAK = "capacitor-weak"
+    CAPACITOR_DEAD = "capacitor-dead"
+    VOLTS_LOW = "volts-low"
+    DRAG = "drag"
+    FOULED = "fouled"
+    OTHER_TAP = "other-tap"
+    BELT_SLIPS = "belt-slips"
+    THIN_AIR = "thin-air"
+    FILTER_LOADED = "filter-loaded"
+    UNBALANCED = "unbalanced"
+    OFF_SHAFT = "off-shaft"
+    BACKWARDS = "backwards"
+    RUNS_DRY = "runs-dry"
+    AIR_BOUND = "air-bound"
+    CLOSED = "closed"
+    HERTZ = "hertz"
 
 
-class Needle(StrEnum):
+class Needle(Coded):
     """What a meter shows."""
 
     SPEED = "speed"
     AMPS = "amps"
     WATTS = "watts"
-    POWER_FACTOR = "power factor"
+    POWER_FACTOR = "power-factor"
     FLOW = "flow"
     PRESSURE = "pressure"
-    CAPACITOR_VOLTS = "capacitor volts"
+    CAPACITOR_VOLTS = "capacitor-volts"
     VOLTS = "volts"
-    MACHINE_SPEED = "fan speed"
+    MACHINE_SPEED = "machine-speed"
 
 
 class Direction(IntEnum):
@@ -138,7 +139,7 @@ def perturbed(setup: Setup, change: Change, size: Real | None = None) -> Setup:
 
 def usual_size(change: Change) -> float:
     """How large a change is taken where nothing else is said. Source: table perturbations."""
-    return float(find_row("perturbations", change=str(change))["size"])
+    return float(find_row("perturbations", change=change.value)["size"])
 
 
 def needles(point: OperatingPoint) -> dict[Needle, Real]:

@@ -2,10 +2,9 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
-
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.candidate import at_rated, highest_slip
 from modest_rotor.core.identify.fit import FittedMotor
@@ -13,13 +12,13 @@ from modest_rotor.core.identify.rows import Agreement, Reading
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
 
 
-class Way(StrEnum):
+class Way(Coded):
     """The ways from a reading to shaft power that go through the fitted motor."""
 
-    SPEED = "fitted, speed"
-    AMPS = "fitted, volts × amps"
-    WATTS = "fitted, watts"
-    ALL = "fitted, all readings"
+    SPEED = "speed"
+    AMPS = "amps"
+    WATTS = "watts"
+    ALL = "all"
 
 
 STRUCTURE = {Way.SPEED: 0.025, Way.AMPS: 0.03, Way.WATTS: 0.04, Way.ALL: 0.015}

@@ -5,8 +5,8 @@ from __future__ import annotations
 import itertools
 import math
 from dataclasses import dataclass
-from enum import StrEnum
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.tables import find_row
 
@@ -19,15 +19,15 @@ PLAIN_MISFIT = 3.0
 """Standard deviations beyond which the sum rule is broken and not merely strained."""
 
 
-class Windings(StrEnum):
+class Windings(Coded):
     """What three resistances between three terminals say."""
 
-    START_AND_RUN = "start and run"
-    EQUAL = "three equal"
-    TWO_EQUAL = "two equal"
+    START_AND_RUN = "start-and-run"
+    EQUAL = "equal"
+    TWO_EQUAL = "two-equal"
     OPEN = "open"
     SHORTED = "shorted"
-    RULE_BROKEN = "rule broken"
+    RULE_BROKEN = "rule-broken"
 
 
 @dataclass(frozen=True)

@@ -5,11 +5,11 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from enum import StrEnum
 from typing import NamedTuple, Protocol
 
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.found_machine import FoundMachine
@@ -31,26 +31,26 @@ NEAR_FULL = 0.995
 NOBODY = Considered(id="none")
 
 
-class How(StrEnum):
+class How(Coded):
     """The ways in which a duty step is solved; each has its own formulas."""
 
-    AS_FOUND = "as found"
+    AS_FOUND = "as-found"
     THROTTLED = "throttled"
-    ON_TAP = "on a tap"
-    SLIP_LINE = "on the slip line"
-    AS_TODAY = "as today"
+    ON_TAP = "on-tap"
+    SLIP_LINE = "slip-line"
+    AS_TODAY = "as-today"
     COMMANDED = "commanded"
-    SOLVED = "motor solved on its load"
-    SOLVED_THROTTLED = "motor solved, throttled"
-    SOLVED_TAP = "motor solved on a tap"
-    ON_DRIVE = "on a drive"
-    REGULATED = "on lower volts"
-    HELD_TORQUE = "a torque held"
-    FIXED_SPEED = "one speed"
-    OWN_WHEEL = "with its own wheel"
-    FEWER_FANS = "fewer fans"
-    OTHER_WHEEL_SPEED = "wheel slowed or trimmed"
-    HELD_PRESSURE = "a pressure held"
+    SOLVED = "solved"
+    SOLVED_THROTTLED = "solved-throttled"
+    SOLVED_TAP = "solved-tap"
+    ON_DRIVE = "on-drive"
+    REGULATED = "regulated"
+    HELD_TORQUE = "held-torque"
+    FIXED_SPEED = "fixed-speed"
+    OWN_WHEEL = "own-wheel"
+    FEWER_FANS = "fewer-fans"
+    OTHER_WHEEL_SPEED = "other-wheel-speed"
+    HELD_PRESSURE = "held-pressure"
 
 
 @dataclass(frozen=True)

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from enum import StrEnum
 
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import Array, Estimate, exactly, propagate
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.options.contract import CURVE, NEAR_FULL, OptionKind, curve_and_system
@@ -33,14 +33,14 @@ LIMITED = (OptionKind.TORQUE, OptionKind.AIRFLOW, OptionKind.ELECTRONIC, OptionK
 """Kinds whose electronics hold back at the limits of their rating."""
 
 
-class Holds(StrEnum):
+class Holds(Coded):
     """What a setting keeps when the system changes."""
 
-    MOTOR = "the motor finds its speed"
+    MOTOR = "motor"
     SPEED = "speed"
     TORQUE = "torque"
     AIRFLOW = "airflow"
-    OWN_WHEEL = "speed of its own wheel"
+    OWN_WHEEL = "own-wheel"
 
 
 HELD = {

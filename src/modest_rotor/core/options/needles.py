@@ -72,7 +72,7 @@ def _row(found: FoundMachine, own: FittedMotor, change: Change) -> ChangeRow | N
     words = WORDS_OF_PUMPS.get(change, str(change)) if found.wheel is Wheel.PUMP else str(change)
     return ChangeRow(
         change=words,
-        size=find_row("perturbations", change=str(change))["said"],
+        size=find_row("perturbations", change=change.value)["said"],
         moves=tuple(_move(needle, moved[needle]) for needle in SHOWN if needle in moved),
         told=condition.words if _is_sure(change, condition) else None,
     )

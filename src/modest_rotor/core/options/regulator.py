@@ -30,6 +30,7 @@ from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.stations.options import Regulating
 
 WAITS = Waiting("waits for a fitted capacitor motor: plate and readings")
 CANNOT_HOLD = "cannot hold this speed: the motor would fall to a crawl or run up, so little do its volts steer it"
@@ -61,8 +62,8 @@ class Regulator:
         own = found.own
         if own is None or own.plate.kind is not MotorKind.SPLIT_CAPACITOR:
             return absent_steps(demands, WAITS)
-        series = asked.considered.regulator == "series resistance"
-        cut = asked.considered.regulator in (None, "phase-cut")
+        series = asked.considered.regulator is Regulating.SERIES
+        cut = asked.considered.regulator in (None, Regulating.PHASE_CUT)
         solved = _solve(found, own, demands, series, cut)
         return tuple(solved[demand.id].noted(HELD if demand.floor > demand.share else "") for demand in demands)
 

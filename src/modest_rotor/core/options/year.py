@@ -20,6 +20,7 @@ from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.electronic import SOFT_START_S
 from modest_rotor.core.stations.duty import (
     HOURS_IN_A_YEAR,
+    Circulation,
     Duty,
     DutyAnswer,
     DutyStep,
@@ -35,7 +36,6 @@ RUN_UP_SHARE = measured(0.9, **{"watts while running up": 0.1})
 """Mean input power from rest to full speed over that with the rotor locked. Our judgement, no source."""
 SOFT_START_SHARE = measured(0.5, **{"watts of a soft start": 0.15})
 """The same over running input power, of a motor that electronics bring up gently. Our judgement, no source."""
-ALWAYS_ON = "always on"
 STARTING_POWER_FACTOR = 0.8
 """Power factor of a motor on its start winding. Common practice, no source."""
 
@@ -92,7 +92,7 @@ class Year:
     @property
     def runs_always(self) -> bool:
         """Whether the fan runs between calls as well."""
-        return self.duty.circulation == ALWAYS_ON
+        return self.duty.circulation is Circulation.ALWAYS
 
     @property
     def price(self) -> float | None:

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass, replace
-from enum import StrEnum
 from functools import cache
 
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real, choose
@@ -27,11 +27,11 @@ SINGLE_PHASE_INPUT_SHARE = 0.5
 current. Common practice; the drive's maker decides."""
 
 
-class Rectifier(StrEnum):
+class Rectifier(Coded):
     """How a drive takes its power."""
 
-    SINGLE_PHASE = "single-phase, no choke"
-    THREE_PHASE = "three-phase with choke"
+    SINGLE_PHASE = "single-phase"
+    THREE_PHASE = "three-phase"
 
 
 TRUE_POWER_FACTOR = {Rectifier.SINGLE_PHASE: 0.62, Rectifier.THREE_PHASE: 0.93}

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from enum import StrEnum
 from functools import cache, cached_property
 
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.curve import MonotoneCurve, curve_through
@@ -21,13 +21,13 @@ FEWEST_ROWS = 4
 """Rows of a machine's own table: with fewer a peak or a dip cannot be seen. Our judgement, no source."""
 
 
-class Wheel(StrEnum):
+class Wheel(Coded):
     """What the motor drives."""
 
     FORWARD_CURVED = "forward-curved"
     BACKWARD_INCLINED = "backward-inclined"
     AXIAL = "axial"
-    PUMP = "centrifugal pump"
+    PUMP = "pump"
 
 
 @dataclass(frozen=True)

@@ -6,10 +6,10 @@ import itertools
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from enum import StrEnum
 
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 
@@ -185,13 +185,13 @@ class Controller:
         return held, Memory(min(max(integral, self.low), self.high))
 
 
-class Swing(StrEnum):
+class Swing(Coded):
     """How a loop is seen to behave after it was pushed."""
 
-    QUIET = "settles without swinging"
-    DIES_AWAY = "a swing or two that die away"
-    LIVELY = "swings that die away slowly"
-    HUNTS = "swings that go on"
+    QUIET = "quiet"
+    DIES_AWAY = "dies-away"
+    LIVELY = "lively"
+    HUNTS = "hunts"
 
 
 @dataclass(frozen=True)

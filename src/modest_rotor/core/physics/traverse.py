@@ -2,10 +2,9 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
-
 import numpy as np
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real
@@ -26,11 +25,11 @@ LOG_LINEAR_DIAMETER = {
 """Places along a diameter by the log-linear rule, as shares of the diameter from one wall; the rest mirror them. The same."""
 
 
-class TraverseRule(StrEnum):
+class TraverseRule(Coded):
     """How the points of a traverse are laid."""
 
-    EQUAL_AREAS = "equal areas"
-    LOG_TCHEBYCHEFF = "log-Tchebycheff"
+    EQUAL_AREAS = "equal-areas"
+    LOG_TCHEBYCHEFF = "log-tchebycheff"
 
 
 def velocity_ms(velocity_pressure_pa: Real, density_kgm3: Real) -> Real:

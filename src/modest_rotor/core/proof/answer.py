@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 import math
-from enum import StrEnum
 
 from pydantic import Field
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
@@ -25,15 +25,15 @@ BESIDE_SPREAD = 0.3
 """Standard deviation of standby and starts, which nobody measures, as a share. Our judgement, no source."""
 
 
-class Verdict(StrEnum):
+class Verdict(Coded):
     """What became of the promise."""
 
     WAITS = "waits"
-    INSIDE = "inside its band"
-    SO_FAR = "inside its band, as far as it was read"
-    ABOVE = "above its band"
-    BELOW = "below its band"
-    UNPROVABLE = "not provable with these meters"
+    INSIDE = "inside"
+    SO_FAR = "so-far"
+    ABOVE = "above"
+    BELOW = "below"
+    UNPROVABLE = "unprovable"
 
 
 UNPROVED = (Verdict.WAITS, Verdict.UNPROVABLE)

@@ -9,6 +9,7 @@ from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.stations.readings import StaticSpan
 from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.target import CFM_PER_TON_SI
@@ -76,7 +77,7 @@ def flow_per_ton(case: Case) -> tuple[Finding, ...]:
     target = case.job.document.target
     if target.cooling is None or target.system is None or case.wheel is Wheel.PUMP:
         return ()
-    row = find_row("air_per_cooling", system=str(target.system))
+    row = find_row("air_per_cooling", system=target.system.value)
     low, high = (float(row[end]) * CFM_PER_TON_SI * target.cooling.si for end in ("low", "high"))
     return tuple(finding for facts, answer in case.answered for finding in _per_ton(facts, answer, low, high, target.cooling.si))  # fmt: skip
 
@@ -150,9 +151,7 @@ def readings_contradict(case: Case) -> tuple[Finding, ...]:
 def _contradictions(case: Case, facts: SetFacts) -> Iterator[Phrase]:
     reading = facts.reading
     for part, drop in (("filter", reading.filter_drop), ("coil", reading.coil_drop)):
-        held = (
-            reading.statics_hold is not None and part in reading.statics_hold and "neither" not in reading.statics_hold
-        )
+        held = reading.statics_hold in (StaticSpan.BOTH, StaticSpan(part))
         inside = reading.statics_hold is not None and not held
         if (
             drop

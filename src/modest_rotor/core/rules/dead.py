@@ -10,6 +10,7 @@ from modest_rotor.core.job import JobDocument
 from modest_rotor.core.phrase import Phrase, as_typed
 from modest_rotor.core.rules.capacitor import reads_its_label
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.stations.findings import ModulePart
 from modest_rotor.core.stations.identity import LEAST_GROUND_OHM, winding_reading
 from modest_rotor.core.tables import read_table
 
@@ -29,8 +30,8 @@ ALL_GOOD = {
     "electronic": "The motor is good: three equal windings, sound insulation, a free shaft, with supply and command present.",
 }
 MODULE = {
-    "separate": " Replace the module, which is a separate part: same part number, taught for this machine.",
-    "one piece": " Its module is one piece with it: replace the whole.",
+    ModulePart.SEPARATE: " Replace the module, which is a separate part: same part number, taught for this machine.",
+    ModulePart.ONE_PIECE: " Its module is one piece with it: replace the whole.",
 }
 
 
@@ -84,7 +85,7 @@ def _walk(group: str, case: Case) -> CheckWay:
             )
         )
     if verdict is None and all(step.state is StepState.GOOD for step in steps):
-        verdict = (ALL_GOOD[group] + MODULE.get(document.checks.module or "", ""),)
+        verdict = (ALL_GOOD[group] + (MODULE[document.checks.module] if document.checks.module else ""),)
     return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict, action=action)
 
 
@@ -114,7 +115,7 @@ def _answer(row: dict[str, str], document: JobDocument) -> tuple[bool | None, Ph
     said = getattr(getattr(document, station), field)
     if said is None:
         return None, ()
-    return row["good"] == "*" or str(said) in row["good"].split("|"), ()
+    return row["good"] == "*" or getattr(said, "value", said) in row["good"].split("|"), ()
 
 
 def _capacitor(document: JobDocument) -> tuple[bool | None, Phrase]:

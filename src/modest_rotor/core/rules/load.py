@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from modest_rotor.core.assessment import Finding
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import as_typed, figure
+from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.standards.motors import insulation_class
@@ -160,7 +161,7 @@ def shell_too_hot(case: Case) -> tuple[Finding, ...]:
 
 def blocked_air_cooks(case: Case) -> tuple[Finding, ...]:
     """A motor that its machine's own air cools, with that air shut off: it draws less and still burns."""
-    if case.wheel is None or case.wheel == "centrifugal pump":
+    if case.wheel is None or case.wheel is Wheel.PUMP:
         return ()
     return tuple(finding for facts in case.sets for finding in _starved(case, facts))
 

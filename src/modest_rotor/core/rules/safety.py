@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from modest_rotor.core.assessment import Finding
+from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.parts import may_have_capacitor, may_have_taps
@@ -87,7 +88,7 @@ def drive_wiring(case: Case) -> tuple[Finding, ...]:
 
 def heat_after_airflow(case: Case) -> tuple[Finding, ...]:
     """Airflow changed means limits checked."""
-    if not case.options.options or case.wheel is None or case.wheel == "centrifugal pump":
+    if not case.options.options or case.wheel is None or case.wheel is Wheel.PUMP:
         return ()
     sentence = "After any change of airflow: check limits and temperature rise of gas or electric heat, and coils for frost or water carry-over."
     return (

@@ -5,8 +5,8 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 from dataclasses import dataclass
-from enum import StrEnum
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 
 HALVINGS = 48
@@ -30,13 +30,13 @@ class Tried:
     flow: float
 
 
-class Outcome(StrEnum):
+class Outcome(Coded):
     """What is to be done next."""
 
     BEGIN = "begin"
     AGAIN = "again"
     INSIDE = "inside"
-    CANNOT = "cannot be reached"
+    CANNOT = "cannot"
 
 
 @dataclass(frozen=True)

@@ -30,7 +30,7 @@ LEAST_BASE_HZ = 1.0
 class DriveAnswer(Frozen):
     """The drive's settings, each with its working; and the words on how it controls."""
 
-    mode: str
+    mode: ControlMode
     mode_words: str
     mode_needs: str
     volts_per_hertz: Result
@@ -121,11 +121,11 @@ def drive_answer(facts: SetupFacts) -> DriveAnswer:
     """Every setting of the drive."""
     typed, limits = facts.job.document.setup.drive, frequency_limits(facts)
     mode = typed.mode or ControlMode.VOLTS_PER_HERTZ
-    row = find_row("control_modes", mode=str(mode))
+    row = find_row("control_modes", mode=mode.value)
     pump = facts.machine.wheel is Wheel.PUMP
     ramp = PUMP_RAMP_S if pump else FAN_RAMP_S
     return DriveAnswer(
-        mode=str(mode),
+        mode=mode,
         mode_words=row["words"],
         mode_needs=row["needs"],
         volts_per_hertz=_volts_per_hertz(facts),

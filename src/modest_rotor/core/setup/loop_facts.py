@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.setup.drive_settings import frequency_limits
 from modest_rotor.core.setup.facts import SetupFacts
-from modest_rotor.core.stations.loop import Holds, Loop, LoopTry, SensorPlace, Values
+from modest_rotor.core.stations.loop import Holds, Loop, LoopTry, MoreSpeed, SensorPlace, Values
 from modest_rotor.core.stations.sheet import quantity_of
 
 LEFT_AT = {SensorPlace.UNIT: 0.6, SensorPlace.TWO_THIRDS: 0.3, SensorPlace.FARTHEST: 0.1}
@@ -51,7 +51,7 @@ class HeldLoop:
             return True
         if self.holds is Holds.COIL:
             return False
-        return None if self.loop.raises is None else self.loop.raises == "raises it"
+        return None if self.loop.raises is None else self.loop.raises is MoreSpeed.RAISES
 
     @property
     def newest(self) -> LoopTry | None:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.physics.loop import Gains, Process
 from modest_rotor.core.setup.loop_facts import PRESSURES, HeldLoop
-from modest_rotor.core.stations.loop import Holds, OnFailure, SensorPlace
+from modest_rotor.core.stations.loop import Holds, OnFailure, Restart, SensorPlace
 from modest_rotor.core.working import Result
 
 SET_LEAST, SET_MOST = 0.9, 1.15
@@ -86,9 +86,9 @@ def failure_words(held: HeldLoop) -> tuple[Phrase, ...]:
 def restart_words(held: HeldLoop) -> tuple[Phrase, ...]:
     """What it does when power comes back."""
     restart = held.loop.restart
-    if restart == "starts by itself":
+    if restart is Restart.BY_ITSELF:
         return (("It starts by itself when power comes back: a notice at the machine, and nobody at the wheel.",),)
-    if restart == "waits for a hand" and held.facts.job.document.call.is_protected:
+    if restart is Restart.BY_HAND and held.facts.job.document.call.is_protected:
         return (("The duty is protected: after a power cut it stands until somebody comes. Is that meant?",),)
     return ()
 

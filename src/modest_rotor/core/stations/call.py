@@ -2,52 +2,51 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
-
 from pydantic import Field
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.identification import Mode
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, told
 
 
-class Reason(StrEnum):
+class Reason(Coded):
     """What brought the technician."""
 
     DEAD = "dead"
     NOISY = "noisy"
     HOT = "hot"
-    WEAK = "weak air or flow"
+    WEAK = "weak"
     COSTLY = "costly"
     PLANNED = "planned"
 
 
-class Protected(StrEnum):
+class Protected(Coded):
     """Duties whose flow a code authority or an appliance's listing decides."""
 
     NO = "no"
-    GREASE = "grease or kitchen extract"
-    SMOKE = "smoke control"
-    HAZARD = "laboratory or hazardous area"
+    GREASE = "grease"
+    SMOKE = "smoke"
+    HAZARD = "hazard"
     GARAGE = "garage"
-    COMBUSTION = "combustion air or venting"
-    OUTDOOR = "least outdoor air"
-    REFRIGERANT = "refrigerant-leak ventilation"
-    ELECTRIC_HEAT = "least airflow of electric heat"
+    COMBUSTION = "combustion"
+    OUTDOOR = "outdoor"
+    REFRIGERANT = "refrigerant"
+    ELECTRIC_HEAT = "electric-heat"
 
 
-class Complaint(StrEnum):
+class Complaint(Coded):
     """What the people in the building notice."""
 
-    WEAK_AIR = "weak air or flow"
+    WEAK_AIR = "weak-air"
     NOISE = "noise"
     SMELL = "smell"
     TRIPS = "trips"
     BILLS = "bills"
-    TOO_HOT = "too hot"
-    TOO_COLD = "too cold"
-    LEAKS = "water or frost"
+    TOO_HOT = "too-hot"
+    TOO_COLD = "too-cold"
+    LEAKS = "leaks"
 
 
 class Call(Sheet):

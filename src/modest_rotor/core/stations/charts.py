@@ -8,6 +8,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal, TypeVar
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.identify.chart import LEAST, AmpsChart, BlowerTable, Column
 from modest_rotor.core.phrase import Frozen
@@ -18,6 +19,15 @@ LONGEST_TABLE = 4000
 MOST_ROWS, MOST_COLUMNS = 60, 12
 EMPTY_CELLS = ("", "-", "–", "—", "n/a", "na")
 CHART_EXAMPLE = "For example: cfm 208 230, then under it 1600 3.9 3.6."
+
+
+class CountedParts(Coded):
+    """What a maker's table counts as external."""
+
+    BOTH = "both"
+    COIL = "coil"
+    FILTER = "filter"
+    NEITHER = "neither"
 
 
 class Charts(Sheet):
@@ -32,7 +42,7 @@ class Charts(Sheet):
     )
     blower_table_flow: Literal["cfm", "L/s", "m³/h"] | None = chosen("Its flow is in")
     blower_table_static: Literal["in. w.g.", "Pa"] | None = chosen("Its static is in")
-    counted_external: Literal["filter and coil", "coil", "filter", "neither"] | None = chosen(
+    counted_external: CountedParts | None = chosen(
         "Parts that it counts as external", "Those whose resistance the static must hold as well."
     )
 

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
 from typing import Literal
 
 from pydantic import Field, field_validator
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly, measured
 from modest_rotor.core.identify.meters import read_by_meter
@@ -25,38 +25,45 @@ CYCLES_SPREAD = 0.15
 """Standard deviation of a year's hours from cycles that were counted for a while, as a share. Our judgement, no source."""
 
 
-class PartFlow(StrEnum):
+class Circulation(Coded):
+    """How a fan runs between calls."""
+
+    AUTOMATIC = "automatic"
+    ALWAYS = "always"
+
+
+class PartFlow(Coded):
     """How the machine of today meets a step that asks for less than full flow."""
 
-    RUNS_FULL = "it runs full all the same"
-    TAPS = "by a lower tap or regulator step"
-    THROTTLE = "by a damper or valve"
+    RUNS_FULL = "runs-full"
+    TAPS = "taps"
+    THROTTLE = "throttle"
 
 
-class MotorPlace(StrEnum):
+class MotorPlace(Coded):
     """Where a motor's own heat goes."""
 
-    IN_STREAM = "in the air or water it moves"
-    OUTSIDE = "outside it"
+    IN_STREAM = "in-stream"
+    OUTSIDE = "outside"
 
 
-class Wants(StrEnum):
+class Wants(Coded):
     """How a step says what flow it asks for."""
 
-    SHARE = "share of full flow"
-    DESIGN = "share of the wanted flow"
-    FLOW = "a flow"
-    TAP = "a tap"
-    AS_IT_RUNS = "as it runs now"
+    SHARE = "share"
+    DESIGN = "design"
+    FLOW = "flow"
+    TAP = "tap"
+    AS_IT_RUNS = "as-it-runs"
 
 
-class HoursFrom(StrEnum):
+class HoursFrom(Coded):
     """Where the hours of a step come from."""
 
     TYPED = "typed"
     THERMOSTAT = "thermostat"
     LOGGER = "logger"
-    TEMPLATE = "template, assumed"
+    TEMPLATE = "template"
 
 
 SPREAD_OF = {HoursFrom.TEMPLATE: 0.3}
@@ -149,7 +156,7 @@ class Duty(Sheet):
     inrush: Entry | None = asked(
         "current", "Inrush amps", "measured", "Highest while it starts; the fitted motor's where nothing was read."
     )
-    circulation: Literal["automatic", "always on"] | None = chosen(
+    circulation: Circulation | None = chosen(
         "How does the fan run between calls?", "As the customer runs it now; the other is shown with its kWh."
     )
     emission_rate: Entry | None = asked(

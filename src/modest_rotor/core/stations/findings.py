@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
 from typing import Literal
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, moment, told
 from modest_rotor.core.stations.statement import Statement
@@ -12,13 +12,35 @@ from modest_rotor.core.stations.statement import Statement
 YesNo = Literal["yes", "no"]
 
 
-class MarkState(StrEnum):
+class ModulePart(Coded):
+    """How an electronic motor is built."""
+
+    SEPARATE = "separate"
+    ONE_PIECE = "one-piece"
+
+
+class ThermalState(Coded):
+    """How a thermal switch was found."""
+
+    CLOSED = "closed"
+    OPEN_HOT = "open-hot"
+    OPEN_COLD = "open-cold"
+
+
+class SwitchState(Coded):
+    """How a start switch or relay was found."""
+
+    GOOD = "good"
+    STUCK = "stuck"
+
+
+class MarkState(Coded):
     """What became of a finding."""
 
     CONFIRMED = "confirmed"
-    CLEARED = "cleared by a test"
+    CLEARED = "cleared"
     FIXED = "fixed"
-    NOT_NOW = "not now"
+    NOT_NOW = "not-now"
 
 
 class Mark(Statement):
@@ -48,21 +70,15 @@ class Checks(Sheet):
     start_capacitor: Literal["good", "bad"] | None = chosen(
         "Start capacitor", "Discharged; by a meter, and by its look."
     )
-    switch: Literal["good", "stuck or burnt"] | None = chosen(
-        "Start switch or relay", "Contacts clean, spring free; relay coil not open."
-    )
-    thermal: Literal["closed", "open and hot", "open and cold"] | None = chosen(
-        "Thermal switch", "Between its own leads, or common to both windings."
-    )
+    switch: SwitchState | None = chosen("Start switch or relay", "Contacts clean, spring free; relay coil not open.")
+    thermal: ThermalState | None = chosen("Thermal switch", "Between its own leads, or common to both windings.")
     permanent: YesNo | None = chosen(
         "Does the supply stay on?", "An electronic motor's line is never switched to control it."
     )
     command: YesNo | None = chosen("Is a command there?", "Tap to common, 24 V or the signal's volts, while called.")
     right_tap: YesNo | None = chosen("Is it on the right tap?", "As the call → tap table on Plate says.")
     enable: YesNo | None = chosen("Are enable and voltage link right?", "Link for the volts measured; enable closed.")
-    module: Literal["separate", "one piece"] | None = chosen(
-        "Is the module a separate part?", "Held by screws, with a plug between."
-    )
+    module: ModulePart | None = chosen("Is the module a separate part?", "Held by screws, with a plug between.")
     fault_word: str | None = told("Fault word or code", "As the drive or module shows it; as text.", longest=80)
     drive_output: YesNo | None = chosen(
         "Are volts at the drive's output?", "With a meter made for it; motor disconnected."

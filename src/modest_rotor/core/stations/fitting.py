@@ -4,9 +4,18 @@ from __future__ import annotations
 
 from typing import Literal
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.product import CommandKind, Mounting, YesNo
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, told
+
+
+class Attitude(Coded):
+    """How a shaft lies."""
+
+    HORIZONTAL = "horizontal"
+    SHAFT_UP = "shaft-up"
+    SHAFT_DOWN = "shaft-down"
 
 
 class Fitting(Sheet):
@@ -21,7 +30,7 @@ class Fitting(Sheet):
     bore: Entry | None = asked("dimension", "Bore of wheel or coupling", "measured")
     shaft_needed: Entry | None = asked("dimension", "Shaft length needed", "measured")
     keyway: YesNo | None = chosen("Keyway in the hub?", "A set screw on a flat counts as none.")
-    attitude: Literal["horizontal", "shaft up", "shaft down"] | None = chosen("How does the shaft lie?")
+    attitude: Attitude | None = chosen("How does the shaft lie?")
     outdoors: YesNo | None = chosen("Outdoors or wet?", "Then a rain shield, and the lowest drain open.")
     in_air: YesNo | None = chosen("In the machine's air?", "Air over the motor while it runs.")
     altitude: Entry | None = asked("altitude", "Altitude", "estimated", "Motors are rated to 1,000 m.")

@@ -11,7 +11,7 @@ from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
 from modest_rotor.core.identify.next_reading import Needle
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.flow_ways import FlowContext, FlowWay, Way
+from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.tables import read_table
@@ -75,12 +75,12 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
     against = [way for way in trusted if not _agree(first.flow, way.flow)]
     with_it = [way for way in trusted if way not in against]
     value = _weighed([way.flow for way in with_it if way.flow])
-    remarks = [f"Weighed: {', '.join(way.way for way in with_it)}."]
+    remarks = [f"Weighed: {', '.join(way.way.label for way in with_it)}."]
     if against:
         value = first.flow
         farthest = max(abs(way.flow.value - value.value) for way in against if way.flow)
         value = value.with_part("ways disagree", OPENED * farthest / COVERAGE_95)
-        names = " and ".join(way.way for way in against)
+        names = " and ".join(way.way.label for way in against)
         remarks = [f"{first.way[0].upper()}{first.way[1:]} is taken. {names[0].upper()}{names[1:]} does not go with it, so the band is opened.", *_why(against)]  # fmt: skip
     ingredients = tuple(
         given("q", str(way.way), context.quantity, way.flow, "measured" if way.way is Way.MEASURED else "estimated")

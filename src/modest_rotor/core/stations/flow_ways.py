@@ -3,22 +3,21 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
-from enum import StrEnum
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import Estimate, measured, propagate
 from modest_rotor.core.identify.chart import AmpsChart, BlowerTable
 from modest_rotor.core.identify.flow import flow_through_known_point
-from modest_rotor.core.identify.meters import Accuracies, read_by_meter
+from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.medium import water_properties
-from modest_rotor.core.stations.charts import Charts
+from modest_rotor.core.stations.charts import CountedParts
+from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Objection, Way, waiting_way
 from modest_rotor.core.stations.readings import DuctState, SpeedTap, StaticSpan
 from modest_rotor.core.stations.set_facts import SetFacts
-from modest_rotor.core.stations.target import Target, air_factor
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting, withheld
+from modest_rotor.core.stations.target import air_factor
+from modest_rotor.core.working import Ingredient, Result, given, result, withheld
 
 CHART_SD, TABLE_SD, AFFINITY_SD = 0.03, 0.03, 0.02
 """How far a sound machine strays from the chart or table glued into it, and from the affinity law between two of its own
@@ -32,63 +31,6 @@ PLACES = ((0.7, 0.12), (0.85, 0.23), (1.0, 0.30), (1.15, 0.23), (1.3, 0.12))
 """Where a known point may lie on its generic curve, and the weight of each place. Our judgement, no source."""
 TAP_WORDS = {SpeedTap.SINGLE: "", SpeedTap.HIGH: "h", SpeedTap.MEDIUM: "m", SpeedTap.LOW: "l", SpeedTap.REGULATED: ""}
 HEAT_SOURCE = "Energy balance; sensible heat factor of ASHRAE Handbook, Fundamentals, at the place's density."
-
-
-class Way(StrEnum):
-    """How a flow is found, the most direct first."""
-
-    MEASURED = "hood, traverse or meter"
-    RISE = "temperature rise"
-    TABLE = "blower table"
-    CHART = "amps-and-volts chart"
-    AFFINITY = "speed, from the known point"
-    CURVE = "speed and pressure on the curve"
-    CURVE_POWER = "shaft power on the curve"
-    POWER = "power ÷ pressure"
-
-
-@dataclass(frozen=True)
-class Objection:
-    """What speaks against a way: one that is void says nothing here, another is only rough and counts where nothing is better."""
-
-    reason: str
-    void: bool = False
-
-    @property
-    def words(self) -> str:
-        """The reason as it is told."""
-        return f"void: {self.reason}" if self.void else self.reason
-
-
-@dataclass(frozen=True)
-class FlowWay:
-    """One way to the flow.
-
-    :param flow: m³/s with its band, or ``None``. :param objection: why it is not to be trusted here, if anything speaks against it.
-    """
-
-    way: Way
-    worked: Result
-    flow: Estimate | None = None
-    objection: Objection | None = None
-
-
-@dataclass(frozen=True)
-class FlowContext:
-    """What all sets share: the wheel, the charts in the panel, the place, and the set whose flow is known."""
-
-    wheel: Wheel | None
-    charts: Charts
-    amps: AmpsChart | None
-    table: BlowerTable | None
-    target: Target
-    known: SetFacts | None
-    accuracies: Accuracies = ()
-
-    @property
-    def quantity(self) -> str:
-        """The quantity in which the flow is told."""
-        return "water_flow" if self.wheel is Wheel.PUMP else "airflow"
 
 
 def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[FlowWay, ...]:
@@ -114,23 +56,23 @@ def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[
 
 def _measured(facts: SetFacts, context: FlowContext) -> FlowWay:
     if facts.flow is None:
-        return FlowWay(Way.MEASURED, waiting(Way.MEASURED, "waits for a hood, a traverse or a meter"))
+        return waiting_way(Way.MEASURED, "waits for a hood, a traverse or a meter")
     how = str(facts.reading.flow_by or "measured")
     read = (given("q", "flow", context.quantity, facts.flow, "measured", facts.title),)
-    worked = result(Way.MEASURED, context.quantity, facts.flow, how, read, "ASHRAE Standard 111.")
+    worked = result(Way.MEASURED.label, context.quantity, facts.flow, how, read, "ASHRAE Standard 111.")
     return FlowWay(Way.MEASURED, worked, facts.flow)
 
 
 def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
     volts, amps = facts.running.voltage, facts.running.current
     if context.amps is None:
-        return FlowWay(Way.CHART, waiting(Way.CHART, "waits for the chart in the panel"))
+        return waiting_way(Way.CHART, "waits for the chart in the panel")
     if volts is None or amps is None:
-        return FlowWay(Way.CHART, waiting(Way.CHART, "waits for volts and amps"))
+        return waiting_way(Way.CHART, "waits for volts and amps")
     try:
         read = context.amps.flow(volts.value, amps.value)
     except Refusal as refusal:
-        return FlowWay(Way.CHART, withheld(Way.CHART, refusal.sentence))
+        return FlowWay(Way.CHART, withheld(Way.CHART.label, refusal.sentence))
     flow = _numerically(context.amps, volts, amps, read.between).with_part("the chart", CHART_SD * read.between)
     remarks = [f"Between the {read.columns[0]:g} and {read.columns[1]:g} V columns, straight in volts."]
     if read.schools_differ:
@@ -144,7 +86,7 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
         given("q_n", "by the nearest column", "airflow", read.nearest, "worked out"),
     )
     worked = result(
-        Way.CHART,
+        Way.CHART.label,
         "airflow",
         flow,
         "q at I between the columns round V",
@@ -178,23 +120,29 @@ def _slope(flow_at: Callable[[float], float], step: float, middle: float) -> flo
 
 def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
     if context.table is None:
-        return FlowWay(Way.TABLE, waiting(Way.TABLE, "waits for the blower's table"))
+        return waiting_way(Way.TABLE, "waits for the blower's table")
     if facts.pressure is None or facts.one_sided:
-        return FlowWay(Way.TABLE, waiting(Way.TABLE, "waits for the static on both sides"))
+        return waiting_way(Way.TABLE, "waits for the static on both sides")
     static, remark, objection = _as_counted(facts, context)
     tap = _column(facts, context.table)
     if tap is None:
-        return FlowWay(Way.TABLE, waiting(Way.TABLE, "waits for the speed tap, by the table's own names"))
+        return waiting_way(Way.TABLE, "waits for the speed tap, by the table's own names")
     try:
         middle = context.table.flow(tap, static.value)
     except Refusal as refusal:
-        return FlowWay(Way.TABLE, withheld(Way.TABLE, refusal.sentence))
+        return FlowWay(Way.TABLE, withheld(Way.TABLE.label, refusal.sentence))
     slope = _slope(lambda step: context.table.flow(tap, static.value + step), static.standard or 1.0, middle)  # type: ignore[union-attr]
     flow = Estimate(middle, {name: slope * part for name, part in static.parts.items()})
     flow = flow.with_part("the blower's table", TABLE_SD * middle)
     read = (given("p", f"static as the table counts it, tap {tap}", "pressure", static, "measured", facts.title),)
     worked = result(
-        Way.TABLE, "airflow", flow, "q at p on the tap", read, "The machine's own table.", (remark,) if remark else ()
+        Way.TABLE.label,
+        "airflow",
+        flow,
+        "q at p on the tap",
+        read,
+        "The machine's own table.",
+        (remark,) if remark else (),
     )
     return FlowWay(Way.TABLE, worked, flow, objection)
 
@@ -208,8 +156,8 @@ def _as_counted(facts: SetFacts, context: FlowContext) -> tuple[Estimate, str | 
         return static, "Taken as the table counts it: nobody said what lies between the taps.", None
     told, objection = [], None
     for part, drop in (("filter", reading.filter_drop), ("coil", reading.coil_drop)):
-        external = part in counted
-        inside = part in between and between is not StaticSpan.NEITHER
+        external = counted in (CountedParts.BOTH, CountedParts(part))
+        inside = between in (StaticSpan.BOTH, StaticSpan(part))
         if external == (not inside):
             continue
         if drop is None:
@@ -238,10 +186,10 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
     reading = facts.reading
     heat, ingredients = _heat(facts, context)
     if heat is None or reading.entering is None or reading.leaving is None:
-        return FlowWay(Way.RISE, waiting(Way.RISE, "waits for both air temperatures and the heat put in"))
+        return waiting_way(Way.RISE, "waits for both air temperatures and the heat put in")
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
-        return FlowWay(Way.RISE, withheld(Way.RISE, "withheld: the air leaves no warmer than it enters"))
+        return FlowWay(Way.RISE, withheld(Way.RISE.label, "withheld: the air leaves no warmer than it enters"))
     factor = air_factor(context.target)
     (flow,) = propagate(lambda q, dt: q / (factor * dt), heat, rise)
     ingredients += (
@@ -249,7 +197,7 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
         given("c", "heat per flow and kelvin, at altitude and temperature", "count", factor, "worked out"),
     )
     remarks = ("The motor's own heat is not counted: it makes the flow read a little low where it sits in the air.",)
-    worked = result(Way.RISE, "airflow", flow, "q = Q ÷ (c ΔT)", ingredients, HEAT_SOURCE, remarks)
+    worked = result(Way.RISE.label, "airflow", flow, "q = Q ÷ (c ΔT)", ingredients, HEAT_SOURCE, remarks)
     return FlowWay(Way.RISE, worked, flow, _against_rise(facts, rise.value))
 
 
@@ -298,17 +246,17 @@ def _water_heat(facts: SetFacts, context: FlowContext) -> FlowWay:
     reading = facts.reading
     heat, ingredients = _heat(facts, context)
     if heat is None or reading.entering is None or reading.leaving is None:
-        return FlowWay(Way.RISE, waiting(Way.RISE, "waits for both water temperatures and the heat put in"))
+        return waiting_way(Way.RISE, "waits for both water temperatures and the heat put in")
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
-        return FlowWay(Way.RISE, withheld(Way.RISE, "withheld: the water leaves no warmer than it enters"))
+        return FlowWay(Way.RISE, withheld(Way.RISE.label, "withheld: the water leaves no warmer than it enters"))
     try:
         density, specific = water_properties((reading.entering.si + reading.leaving.si) / 2)
     except Refusal as refusal:
-        return FlowWay(Way.RISE, withheld(Way.RISE, refusal.sentence))
+        return FlowWay(Way.RISE, withheld(Way.RISE.label, refusal.sentence))
     (flow,) = propagate(lambda q, dt: q / (density * specific * dt), heat, rise)
     ingredients += (given("ΔT", "temperature rise", "temperature_difference", rise, "measured", facts.title),)
-    worked = result(Way.RISE, "water_flow", flow, "q = Q ÷ (ρ c ΔT)", ingredients, "Energy balance; IAPWS-95.")
+    worked = result(Way.RISE.label, "water_flow", flow, "q = Q ÷ (ρ c ΔT)", ingredients, "Energy balance; IAPWS-95.")
     rough = Objection("the difference is small for two thermometers") if rise.value < LEAST_RISE_K else None
     return FlowWay(Way.RISE, worked, flow, rough)
 
@@ -316,10 +264,10 @@ def _water_heat(facts: SetFacts, context: FlowContext) -> FlowWay:
 def _affinity(facts: SetFacts, context: FlowContext) -> FlowWay:
     known = context.known
     if known is None or known.id == facts.id or known.flow is None:
-        return FlowWay(Way.AFFINITY, waiting(Way.AFFINITY, "waits for another set with a measured flow"))
+        return waiting_way(Way.AFFINITY, "waits for another set with a measured flow")
     now, then = _machine_speed(facts), _machine_speed(known)
     if now is None or then is None:
-        return FlowWay(Way.AFFINITY, waiting(Way.AFFINITY, "waits for a speed in both sets"))
+        return waiting_way(Way.AFFINITY, "waits for a speed in both sets")
     (flow,) = propagate(lambda q, n, n0: q * n / n0, known.flow, now, then)
     flow = flow.with_part("affinity law", AFFINITY_SD * flow.value)
     ingredients = (
@@ -327,7 +275,7 @@ def _affinity(facts: SetFacts, context: FlowContext) -> FlowWay:
         given("n₁", "speed then", "speed", then, "measured", known.title),
         given("n", "speed now", "speed", now, "measured", facts.title),
     )
-    worked = result(Way.AFFINITY, context.quantity, flow, "q = q₁ n ÷ n₁", ingredients, "AMCA Publication 201.")
+    worked = result(Way.AFFINITY.label, context.quantity, flow, "q = q₁ n ÷ n₁", ingredients, "AMCA Publication 201.")
     return FlowWay(Way.AFFINITY, worked, flow, _other_system(facts, known, now.value, then.value))
 
 
@@ -356,8 +304,8 @@ def _on_curve(facts: SetFacts, context: FlowContext) -> tuple[FlowWay, ...]:
     now, then = _machine_speed(facts), _machine_speed(known) if known else None
     if unknown or now is None or then is None or context.wheel is None:
         return (
-            FlowWay(Way.CURVE, waiting(Way.CURVE, waits)),
-            FlowWay(Way.CURVE_POWER, waiting(Way.CURVE_POWER, waits)),
+            waiting_way(Way.CURVE, waits),
+            waiting_way(Way.CURVE_POWER, waits),
         )
     assert known is not None
     ratio = now.value / then.value
@@ -381,7 +329,7 @@ def _place(
 ) -> FlowWay:
     """Flow along the curve through the known point, over the places where that may lie on a generic curve."""
     if power is None and pressure is None:
-        return FlowWay(way, waiting(way, waits))
+        return waiting_way(way, waits)
     assert context.wheel and known.flow and known.pressure and known.shaft_power
     shape = generic_shape(context.wheel)
     point = (known.flow.value, known.pressure.value, known.shaft_power.value)
@@ -393,7 +341,7 @@ def _place(
     if power and facts.shaft_power:
         ingredients.append(given("P", "shaft power", "shaft_power", facts.shaft_power, "estimated", facts.title))
     worked = result(
-        way, context.quantity, flow, "q where the curve through the known point, at this speed, agrees best", tuple(ingredients),
+        way.label, context.quantity, flow, "q where the curve through the known point, at this speed, agrees best", tuple(ingredients),
         "AMCA Publication 201 for the curve's move; generic shape our judgement, no source.",
     )  # fmt: skip
     return FlowWay(way, worked, flow)

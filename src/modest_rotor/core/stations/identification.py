@@ -5,6 +5,7 @@ from __future__ import annotations
 from enum import StrEnum
 from typing import Literal
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.sheet import Identified, Sheet, asked, chosen, told
 
@@ -12,14 +13,21 @@ YesNo = Literal["yes", "no"]
 OHMS_HELP = "Every lead disconnected, capacitor off. Type OL where the meter shows none."
 
 
-class LeadFunction(StrEnum):
+class Loading(Coded):
+    """How a motor was loaded when its speed was read."""
+
+    LIGHTLY = "lightly"
+    LOADED = "loaded"
+
+
+class LeadFunction(Coded):
     """What a lead is for."""
 
     COMMON = "common"
     HIGH = "high"
-    MEDIUM_HIGH = "medium high"
+    MEDIUM_HIGH = "medium-high"
     MEDIUM = "medium"
-    MEDIUM_LOW = "medium low"
+    MEDIUM_LOW = "medium-low"
     LOW = "low"
     CAPACITOR = "capacitor"
     START = "start"
@@ -29,7 +37,7 @@ class LeadFunction(StrEnum):
     PHASE = "phase"
     GROUND = "ground"
     COMMAND = "command"
-    UNUSED = "unused, capped"
+    UNUSED = "unused"
 
 
 SPEED_LEADS = (
@@ -83,7 +91,7 @@ class Identification(Sheet):
 
     speed: Entry | None = asked("speed", "Speed measured", "measured", "Tachometer, on the supply's own hertz.")
     frequency: Entry | None = asked("frequency", "Hertz of the supply", "measured", "50 or 60 Hz.")
-    loading: Literal["lightly loaded", "loaded"] | None = chosen(
+    loading: Loading | None = chosen(
         "How was it loaded?", "Lightly loaded: shaft bare, or the air shut off on a forward-curved wheel."
     )
     first_terminal: str | None = told("First terminal", "Its mark or colour.", longest=20)

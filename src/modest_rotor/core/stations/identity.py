@@ -12,7 +12,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.poles import SURE_SHARE, PoleCount, possible_poles
 from modest_rotor.core.identify.windings import OPEN_OHM, WindingReading, Windings, order_of_speeds, read_windings
 from modest_rotor.core.phrase import Frozen, Phrase, figure
-from modest_rotor.core.stations.identification import SPEED_LEADS, Identification, Lead
+from modest_rotor.core.stations.identification import SPEED_LEADS, Identification, Lead, Loading
 from modest_rotor.core.tables import find_row
 
 PRACTICE = "Common practice, no source."
@@ -118,7 +118,7 @@ def _poles(asked: Identification) -> Iterator[Identity]:
         return
     question = "Poles, from the speed"
     try:
-        found = possible_poles(asked.speed.si, asked.frequency.si, asked.loading == "lightly loaded")
+        found = possible_poles(asked.speed.si, asked.frequency.si, asked.loading is Loading.LIGHTLY)
     except OutsideValidity as refusal:
         yield Identity(about=Told.POLES, question=question, answer=(refusal.sentence,), doubtful=True)
         return

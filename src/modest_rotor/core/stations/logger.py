@@ -4,11 +4,11 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
-from enum import StrEnum
 
 import numpy as np
 import numpy.typing as npt
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.phrase import Figure, Frozen, figure
@@ -34,12 +34,12 @@ STUDENT = {2: 12.7, 3: 4.30, 4: 3.18, 5: 2.78, 6: 2.57, 7: 2.45}
 MANY_DAYS_T = 2.2
 
 
-class LoggedKind(StrEnum):
+class LoggedKind(Coded):
     """What the logger wrote."""
 
     AMPS = "amps"
     WATTS = "watts"
-    ON_OFF = "on or off"
+    ON_OFF = "on-off"
 
 
 class Bar(Frozen):

@@ -2,11 +2,9 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
-from typing import Literal
-
 from pydantic import Field
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
 
@@ -16,40 +14,54 @@ RANGE_HELP = "From its lowest to its highest reading: what stands for 0 and 100 
 BEFORE, AFTER = "Value before the step", "Value when it stands again"
 
 
-class Holds(StrEnum):
+class Restart(Coded):
+    """What a loop does after a power cut."""
+
+    BY_ITSELF = "by-itself"
+    BY_HAND = "by-hand"
+
+
+class MoreSpeed(Coded):
+    """What more speed does to the value that is held."""
+
+    RAISES = "raises"
+    LOWERS = "lowers"
+
+
+class Holds(Coded):
     """What a loop holds."""
 
-    DUCT = "a duct's static"
-    DIFFERENTIAL = "a differential pressure"
-    COIL = "a coil's temperature difference"
-    LEVEL = "a level"
-    SPACE = "a space temperature"
+    DUCT = "duct"
+    DIFFERENTIAL = "differential"
+    COIL = "coil"
+    LEVEL = "level"
+    SPACE = "space"
 
 
-class SensorPlace(StrEnum):
+class SensorPlace(Coded):
     """Where the sensor of a pressure sits."""
 
-    UNIT = "at the unit"
-    TWO_THIRDS = "two thirds along"
-    FARTHEST = "at the farthest outlet"
+    UNIT = "unit"
+    TWO_THIRDS = "two-thirds"
+    FARTHEST = "farthest"
 
 
-class OnFailure(StrEnum):
+class OnFailure(Coded):
     """What it does when its sensor fails."""
 
-    STAYS = "stays at its speed"
-    SET_SPEED = "goes to a set speed"
+    STAYS = "stays"
+    SET_SPEED = "set-speed"
     STOPS = "stops"
 
 
-class SeenSwing(StrEnum):
+class SeenSwing(Coded):
     """What was seen after the set point was moved."""
 
-    QUIET = "it settles without swinging"
-    DIES_AWAY = "a swing or two, then still"
-    LIVELY = "many swings that die away"
-    HUNTS = "swings that go on"
-    SLOW = "still on its way after minutes"
+    QUIET = "quiet"
+    DIES_AWAY = "dies-away"
+    LIVELY = "lively"
+    HUNTS = "hunts"
+    SLOW = "slow"
 
 
 class PressureValues(Sheet):
@@ -115,7 +127,7 @@ class Loop(Sheet):
     """A loop as it is set. The values of the kind that is held count; those of another stay as typed."""
 
     holds: Holds | None = chosen("What is it to hold?", "Nothing where each step has its own speed.")
-    raises: Literal["raises it", "lowers it"] | None = chosen("More speed", "Where the kind does not settle it.")
+    raises: MoreSpeed | None = chosen("More speed", "Where the kind does not settle it.")
     place: SensorPlace | None = chosen("The sensor sits", "The nearer to the unit, the less it saves at part flow.")
     left: Entry | None = asked(
         "pressure_left", "Pressure at the sensor", "measured", "Share of the static across, read at once at full flow."
@@ -134,4 +146,4 @@ class Loop(Sheet):
     two_thirds: Entry | None = asked("loop_time", "Two thirds of its way after", "measured", "From the same instant.")
     tries: tuple[LoopTry, ...] = Field(default=(), max_length=MOST_TRIES)
     on_failure: OnFailure | None = chosen("When the sensor fails it", "Pull its wire, and see.")
-    restart: Literal["starts by itself", "waits for a hand"] | None = chosen("After a power cut it")
+    restart: Restart | None = chosen("After a power cut it")

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
-from typing import Any, Literal
+from typing import Any
 
 from pydantic import Field, model_validator
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.fitting import Fitting
 from modest_rotor.core.stations.product import Product
@@ -16,34 +16,42 @@ from modest_rotor.core.stations.statement import Statement
 MOST_CONSIDERED, MOST_WAIVERS = 14, 40
 
 
-class OptionKind(StrEnum):
+class Regulating(Coded):
+    """How a regulator lowers the volts."""
+
+    PHASE_CUT = "phase-cut"
+    SERIES = "series"
+    LOWER_VOLTS = "lower-volts"
+
+
+class OptionKind(Coded):
     """The kinds of option."""
 
     KEEP = "keep"
-    SAME_KIND = "same kind"
-    OTHER_TAP = "another tap"
-    REGULATOR = "voltage regulator"
-    CAPACITOR_DRIVE = "capacitor motor on a controller"
-    TORQUE = "electronic, torque taps"
-    AIRFLOW = "electronic, airflow held"
+    SAME_KIND = "same-kind"
+    OTHER_TAP = "other-tap"
+    REGULATOR = "regulator"
+    CAPACITOR_DRIVE = "capacitor-drive"
+    TORQUE = "torque"
+    AIRFLOW = "airflow"
     ELECTRONIC = "electronic"
-    ONE_SPEED = "electronic, one speed"
-    EC_FAN = "external-rotor fan"
+    ONE_SPEED = "one-speed"
+    EC_FAN = "ec-fan"
     DRIVE = "drive"
-    STAGED = "fans staged"
-    SLOWED = "fans slowed together"
-    RESHEAVE = "belt re-sheaved"
-    TRIM = "impeller trimmed"
-    THROTTLE_OUT = "throttle removed"
-    CIRCULATOR_SPEED = "circulator, constant speed"
-    CIRCULATOR_CONSTANT = "circulator, constant pressure"
-    CIRCULATOR_PROPORTIONAL = "circulator, proportional pressure"
+    STAGED = "staged"
+    SLOWED = "slowed"
+    RESHEAVE = "resheave"
+    TRIM = "trim"
+    THROTTLE_OUT = "throttle-out"
+    CIRCULATOR_SPEED = "circulator-speed"
+    CIRCULATOR_CONSTANT = "circulator-constant"
+    CIRCULATOR_PROPORTIONAL = "circulator-proportional"
 
 
-class Repair(StrEnum):
+class Repair(Coded):
     """What is put right on the machine before anything is replaced."""
 
-    CAPACITOR = "run capacitor"
+    CAPACITOR = "capacitor"
     WHEEL = "wheel"
     FILTER = "filter"
     BELT = "belt"
@@ -64,7 +72,7 @@ class Considered(Identified):
     lead_time: Entry | None = asked("lead_time", "Lead time", "estimated", "Days until it can be here.")
     wears: str | None = told("What wears", longest=LONGEST_NAME)
     tap: str | None = told("Tap", "The tap that it would run on.", longest=30)
-    regulator: Literal["phase-cut", "series resistance", "lower volts"] | None = chosen("How the volts are lowered")
+    regulator: Regulating | None = chosen("How the volts are lowered")
     speed_share: Entry | None = asked(
         "speed_share", "Wheel's speed", "estimated", "Against today's; empty: just enough."
     )

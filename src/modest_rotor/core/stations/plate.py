@@ -5,6 +5,7 @@ from __future__ import annotations
 from enum import StrEnum
 from typing import Literal
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.stations.sheet import Sheet, asked, chosen, told
@@ -13,13 +14,34 @@ NEAR_RATED = 0.10
 """Logarithm within which volts are those of a connection."""
 
 
-class Protection(StrEnum):
+class SeenFrom(Coded):
+    """From where a rotation was seen."""
+
+    SHAFT_END = "shaft-end"
+    LEAD_END = "lead-end"
+
+
+class PowerIs(Coded):
+    """Where the printed power is."""
+
+    SHAFT = "shaft"
+    LINE = "line"
+
+
+class WiredFor(Coded):
+    """For which of a plate's volts a motor is wired."""
+
+    FIRST = "first"
+    OTHER = "other"
+
+
+class Protection(Coded):
     """What opens when the windings grow too hot."""
 
-    AUTOMATIC = "automatic reset"
-    MANUAL = "manual reset"
-    THERMAL = "thermally protected"
-    IMPEDANCE = "impedance protected"
+    AUTOMATIC = "automatic"
+    MANUAL = "manual"
+    THERMAL = "thermal"
+    IMPEDANCE = "impedance"
     NONE = "none"
 
 
@@ -31,20 +53,20 @@ class Rotation(StrEnum):
     EITHER = "reversible"
 
 
-class Speeds(StrEnum):
+class Speeds(Coded):
     """How many speeds a three-phase motor is wound for."""
 
-    ONE = "one speed"
-    TWO_WINDINGS = "two speeds, two windings"
-    ONE_WINDING = "two speeds, one winding"
+    ONE = "one"
+    TWO_WINDINGS = "two-windings"
+    ONE_WINDING = "one-winding"
 
 
-class Build(StrEnum):
+class Build(Coded):
     """How shaft and rotor are built."""
 
-    ONE_END = "shaft at one end"
-    BOTH_ENDS = "shaft at both ends"
-    OUTER_ROTOR = "outer rotor, wheel on it"
+    ONE_END = "one-end"
+    BOTH_ENDS = "both-ends"
+    OUTER_ROTOR = "outer-rotor"
 
 
 class Plate(Sheet):
@@ -64,7 +86,7 @@ class Plate(Sheet):
     second_current: Entry | None = asked(
         "rated_current", "Amps, other connection", "plate", "Those that go with the other volts."
     )
-    wired_for: Literal["first volts", "other volts"] | None = chosen(
+    wired_for: WiredFor | None = chosen(
         "Wired for", "By the links or lead numbers found in the terminal box, not by the supply."
     )
     rated_speed: Entry | None = asked("rated_speed", "Rated speed", "plate", "Full-load speed, on the high tap.")
@@ -104,7 +126,7 @@ class Plate(Sheet):
     service_factor: Entry | None = asked("service_factor", "Service factor", "plate", "1.0 where none is printed.")
     service_factor_current: Entry | None = asked("rated_current", "Service-factor amps", "plate", "SFA, where printed.")
     code_letter: str | None = told("Code letter", "Locked-rotor code, A to V.", longest=2)
-    power_is: Literal["at the shaft", "from the line"] | None = chosen(
+    power_is: PowerIs | None = chosen(
         "The printed power is",
         "A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.",
     )
@@ -122,9 +144,7 @@ class Plate(Sheet):
     duty: str | None = told("Rated duty", "Continuous, air over, S1, 30 min.", longest=40)
     protection: Protection | None = chosen("Thermal protection")
     rotation: Rotation | None = chosen("Rotation")
-    rotation_seen_from: Literal["shaft end", "lead end"] | None = chosen(
-        "Rotation seen from", "Without its viewpoint a rotation says nothing."
-    )
+    rotation_seen_from: SeenFrom | None = chosen("Rotation seen from", "Without its viewpoint a rotation says nothing.")
     overload_setting: Entry | None = asked(
         "rated_current", "Overload set at", "measured", "Amps on the overload relay or the drive, as found."
     )
@@ -177,12 +197,12 @@ class Plate(Sheet):
     @property
     def wired_voltage(self) -> Entry | None:
         """Rated volts of the connection in which the motor is wired; the first where nobody said."""
-        return (self.second_voltage if self.wired_for == "other volts" else None) or self.rated_voltage
+        return (self.second_voltage if self.wired_for is WiredFor.OTHER else None) or self.rated_voltage
 
     @property
     def wired_current(self) -> Entry | None:
         """Full-load amps of the same connection."""
-        return self.second_current if self.wired_for == "other volts" and self.second_voltage else self.rated_current
+        return self.second_current if self.wired_for is WiredFor.OTHER and self.second_voltage else self.rated_current
 
     def as_fed(self, volts_v: float | None) -> Plate:
         """The plate wired for the volts that were read, where nobody said how it is wired and they are the other connection's.
@@ -193,7 +213,7 @@ class Plate(Sheet):
         if self.wired_for is not None or first is None or other is None or not volts_v or volts_v <= 0:
             return self
         own, others = first.outside_by(volts_v), other.outside_by(volts_v)
-        return self.model_copy(update={"wired_for": "other volts"}) if others < NEAR_RATED < own else self
+        return self.model_copy(update={"wired_for": WiredFor.OTHER}) if others < NEAR_RATED < own else self
 
     def connection_at(self, volts_v: float | None) -> tuple[float, float | None] | None:
         """Volts and full-load amps of the connection that volts ask for; the one in which it is wired where none were measured.

@@ -12,7 +12,7 @@ from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import typical_efficiency as electronic_efficiency
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.plate import Plate, PowerIs
 from modest_rotor.core.stations.plate_line import LinePiece, fields_changed, read_line
 from modest_rotor.core.stations.plate_meaning import Meaning, meanings
 from modest_rotor.core.working import Ingredient, Result, given, result, waiting
@@ -38,7 +38,6 @@ class PlateAnswer(Frozen):
 PLATE_SPEED_STEP_RPM, ROUND_SPEED_RPM = 5.0, 25.0
 """Plates are rounded to 5 rpm at the finest, mostly to 25 where the speed is a multiple of it. Common practice, no source."""
 LEAST_PRINTED = 0.05
-FROM_THE_LINE = "from the line"
 FIRST_GUESS, SETTLES = 0.7, 6
 DEFINITION = "Definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4."
 STANDARD_SLIP_REMARK = "By standard tolerance (NEMA MG 1) a motor's true slip may lie 20 % either side of its plate."
@@ -100,7 +99,7 @@ def _shaft_power_w(plate: Plate) -> float | None:
     Source: definition of efficiency; the efficiency as printed, or typical of kind and size.
     """
     printed = _si(plate.rated_power)
-    if printed is None or plate.power_is != FROM_THE_LINE:
+    if printed is None or plate.power_is is not PowerIs.LINE:
         return printed
     stated = _possible(plate.nominal_efficiency)
     shaft = printed * (stated or FIRST_GUESS)

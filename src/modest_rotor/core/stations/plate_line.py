@@ -15,12 +15,12 @@ from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.numerals import NumberStyle, plain_fractions
 from modest_rotor.core.phrase import Frozen
-from modest_rotor.core.stations.plate import Plate, Protection, Rotation
+from modest_rotor.core.stations.plate import Plate, Protection, Rotation, SeenFrom
 from modest_rotor.core.stations.plate_amounts import Kinds
 from modest_rotor.core.stations.plate_binding import SURE_BY, Bound, ways_to_bind
 from modest_rotor.core.stations.plate_tokens import Token, tokens, word_named
 from modest_rotor.core.stations.plate_values import Told, Values, told_of
-from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.core.stations.sheet import quantity_of, words_of
 
 START, END = r"(?<![\w./])", r"(?![\w/])"
 CONTRADICTED = 3.0
@@ -219,7 +219,7 @@ def _with_the_rest(row: str, found: list[_Found]) -> Iterator[LinePiece]:
 
 
 def _words(values: Values) -> str:
-    return ", ".join(f"{_title(name).lower()} {value}" for name, value in values.items())
+    return ", ".join(f"{_title(name).lower()} {words_of(Plate, name, value)}" for name, value in values.items())
 
 
 def _title(name: str) -> str:
@@ -251,16 +251,18 @@ def _rotation(match: re.Match[str]) -> Values:
     rotation = {"CW": Rotation.CLOCKWISE, "CCW": Rotation.COUNTER, "ACW": Rotation.COUNTER}.get(turn, Rotation.EITHER)
     given: Values = {"rotation": str(rotation)}
     at_leads = seen.startswith(("L", "O"))  # opposite the shaft is where the leads come out
-    return given | ({"rotation_seen_from": "lead end" if at_leads else "shaft end"} if seen else {})
+    return given | (
+        {"rotation_seen_from": (SeenFrom.LEAD_END if at_leads else SeenFrom.SHAFT_END).value} if seen else {}
+    )
 
 
 def _protection(match: re.Match[str]) -> Values:
     word = match[0].upper()
     if "MAN" in word:
-        return {"protection": str(Protection.MANUAL)}
+        return {"protection": Protection.MANUAL.value}
     if "IMP" in word or word == "ZP":
-        return {"protection": str(Protection.IMPEDANCE)}
-    return {"protection": str(Protection.AUTOMATIC if "AUTO" in word else Protection.THERMAL)}
+        return {"protection": Protection.IMPEDANCE.value}
+    return {"protection": (Protection.AUTOMATIC if "AUTO" in word else Protection.THERMAL).value}
 
 
 SEEN_FROM = r"(LE|SE|OSE|ODE|DE|LEAD END|SHAFT END|OPP(?:OSITE)?\.? SHAFT END)"

@@ -8,6 +8,7 @@ from typing import Any
 
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.numerals import Numeral, numerals
+from modest_rotor.core.stations.plate import PowerIs
 from modest_rotor.core.stations.plate_amounts import (
     CAPACITOR_VOLTS,
     NEVER_LINE_VOLTS,
@@ -243,7 +244,7 @@ def _powers(found: list[Told], taken: list[Told]) -> None:
         if found:
             one.means = "power taken from the line, beside the shaft's"
         else:
-            _give(one, {"rated_power": _power_text(one), "power_is": "from the line"})
+            _give(one, {"rated_power": _power_text(one), "power_is": PowerIs.LINE.value})
 
 
 def _power_text(one: Told) -> str:

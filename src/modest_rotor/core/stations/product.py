@@ -7,6 +7,7 @@ from typing import Literal, NamedTuple
 
 from pydantic import Field
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.stations.plate import Rotation
@@ -32,25 +33,25 @@ class ProductType(StrEnum):
     PUMP = "pump"
 
 
-class Mounting(StrEnum):
+class Mounting(Coded):
     """How a motor is held."""
 
-    BAND = "belly band"
+    BAND = "band"
     LUG = "lugs"
     STUD = "studs"
     FOOT = "foot"
     FACE = "face"
-    RESILIENT = "resilient ring"
-    OUTSIDE_ROTOR = "external rotor"
-    CLOSE_COUPLED = "close coupled"
+    RESILIENT = "resilient"
+    OUTSIDE_ROTOR = "outside-rotor"
+    CLOSE_COUPLED = "close-coupled"
 
 
-class CommandKind(StrEnum):
+class CommandKind(Coded):
     """What tells a machine how fast to run."""
 
-    SWITCHED_LINE = "switched line"
-    CALLS = "24 V calls"
-    SIGNAL = "0-10 V"
+    SWITCHED_LINE = "switched-line"
+    CALLS = "calls"
+    SIGNAL = "signal"
     DIAL = "dial"
     NONE = "none"
 

@@ -9,6 +9,7 @@ from typing import Literal
 
 from pydantic import Field, field_validator
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.phrase import Frozen
@@ -18,29 +19,29 @@ from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, asked, ch
 WHEN = re.compile(r"(\d{4})-(0[1-9]|1[0-2])-(\d{2}) ([01]\d|2[0-3]):[0-5]\d")
 
 
-class SpeedTap(StrEnum):
+class SpeedTap(Coded):
     """How the motor was switched while the set was read."""
 
-    SINGLE = "one speed"
-    HIGH = "high tap"
-    MEDIUM = "medium tap"
-    LOW = "low tap"
-    REGULATED = "on a regulator"
+    SINGLE = "single"
+    HIGH = "high"
+    MEDIUM = "medium"
+    LOW = "low"
+    REGULATED = "regulated"
 
 
 FULL_TAPS = (SpeedTap.SINGLE, SpeedTap.HIGH)
 
 
-class DuctState(StrEnum):
+class DuctState(Coded):
     """In which condition of damper, filter and duct a set was read."""
 
-    AS_FOUND = "as found"
-    PLATE_OPEN = "balancing plate wide open"
-    FILTER_OUT = "filter out"
-    DUCT_OFF = "duct off at the unit"
-    PANEL_OPEN = "panel open"
+    AS_FOUND = "as-found"
+    PLATE_OPEN = "plate-open"
+    FILTER_OUT = "filter-out"
+    DUCT_OFF = "duct-off"
+    PANEL_OPEN = "panel-open"
     BLOCKED = "blocked"
-    BARE_SHAFT = "bare shaft, wheel or belt off"
+    BARE_SHAFT = "bare-shaft"
 
 
 DISTURBED = (DuctState.DUCT_OFF, DuctState.PANEL_OPEN, DuctState.BLOCKED, DuctState.BARE_SHAFT)
@@ -49,30 +50,30 @@ WITHOUT_SYSTEM = (DuctState.BLOCKED, DuctState.BARE_SHAFT)
 """Those in which nothing at all is moved as it runs."""
 
 
-class MeasuringPoint(StrEnum):
+class MeasuringPoint(Coded):
     """Where volts, amps and watts were read."""
 
     SUPPLY = "supply"
-    DRIVE_INPUT = "drive input"
-    DRIVE_OUTPUT = "drive output"
+    DRIVE_INPUT = "drive-input"
+    DRIVE_OUTPUT = "drive-output"
     WINDING = "winding"
 
 
-class MeterKind(StrEnum):
+class MeterKind(Coded):
     """How the meter makes one figure of a waveform."""
 
     AVERAGE = "average-responding"
     TRUE_RMS = "true-rms"
-    LOW_PASS = "true-rms, low-pass"
+    LOW_PASS = "low-pass"
 
 
-class StaticSpan(StrEnum):
+class StaticSpan(Coded):
     """What lies between the two static taps besides the fan."""
 
-    NEITHER = "neither filter nor coil"
+    NEITHER = "neither"
     FILTER = "filter"
     COIL = "coil"
-    BOTH = "filter and coil"
+    BOTH = "both"
 
 
 class Stage(StrEnum):
@@ -82,21 +83,21 @@ class Stage(StrEnum):
     AFTER = "after"
 
 
-class FlowBy(StrEnum):
+class FlowBy(Coded):
     """How a flow was measured."""
 
     HOOD = "hood"
     TRAVERSE = "traverse"
-    STATION = "flow station"
+    STATION = "station"
 
 
-class UnreadReason(StrEnum):
+class UnreadReason(Coded):
     """Why a reading cannot be taken."""
 
-    NO_ACCESS = "no access"
-    UNSAFE = "not safe"
-    NO_METER = "no meter"
-    ABSENT = "not on this machine"
+    NO_ACCESS = "no-access"
+    UNSAFE = "unsafe"
+    NO_METER = "no-meter"
+    ABSENT = "absent"
 
 
 class Unread(Frozen):

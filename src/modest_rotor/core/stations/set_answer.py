@@ -11,7 +11,7 @@ from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.induction import slip
 from modest_rotor.core.stations.flow_together import FlowsAnswer, flows_answer
-from modest_rotor.core.stations.flow_ways import FlowContext, FlowWay, Way
+from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of

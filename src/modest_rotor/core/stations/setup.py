@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
 from typing import Literal
 
 from pydantic import Field
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.stations.loop import Loop
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
@@ -16,11 +16,19 @@ from modest_rotor.core.stations.traits import Traits
 MOST_SIGNS, MOST_TRIALS, MOST_MARKS = 120, 60, 400
 
 
-class SignState(StrEnum):
+class BypassRotation(Coded):
+    """Which way it turned on the bypass."""
+
+    RIGHT = "right"
+    WRONG = "wrong"
+    NO_BYPASS = "no-bypass"
+
+
+class SignState(Coded):
     """What became of a step."""
 
     DONE = "done"
-    NOT_NEEDED = "not needed here"
+    NOT_NEEDED = "not-needed"
     STOP = "stop"
 
 
@@ -35,12 +43,12 @@ class Sign(Statement):
     at: str | None = moment("When")
 
 
-class Opening(StrEnum):
+class Opening(Coded):
     """How far open the plate or damper stood when a setting was read."""
 
-    PART = "part open"
-    WIDE_OPEN = "wide open"
-    DUCT_OFF = "duct off at the unit"
+    PART = "part"
+    WIDE_OPEN = "wide-open"
+    DUCT_OFF = "duct-off"
 
 
 class Trial(Identified):
@@ -95,13 +103,13 @@ class Sweep(Sheet):
     marks: tuple[LoudMark, ...] = Field(default=(), max_length=MOST_MARKS)
 
 
-class ControlMode(StrEnum):
+class ControlMode(Coded):
     """How a drive controls its motor."""
 
-    VOLTS_PER_HERTZ = "volts per hertz"
-    VECTOR = "vector, without encoder"
-    PERMANENT_MAGNET = "permanent magnet, without encoder"
-    ENCODER = "with encoder"
+    VOLTS_PER_HERTZ = "volts-per-hertz"
+    VECTOR = "vector"
+    PERMANENT_MAGNET = "permanent-magnet"
+    ENCODER = "encoder"
 
 
 class DriveSettings(Sheet):
@@ -147,7 +155,7 @@ class Setup(Sheet):
     rotation_output: Literal["right", "wrong"] | None = chosen(
         "Rotation from the drive", "Facing the shaft end, as the wheel's arrow."
     )
-    rotation_bypass: Literal["right", "wrong", "no bypass"] | None = chosen("Rotation on the bypass")
+    rotation_bypass: BypassRotation | None = chosen("Rotation on the bypass")
     signs: tuple[Sign, ...] = Field(default=(), max_length=MOST_SIGNS)
     trials: tuple[Trial, ...] = Field(default=(), max_length=MOST_TRIALS)
     sweep: Sweep = Sweep()

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from functools import cache
-from typing import Any, TypeVar
+from typing import Any, TypeVar, get_args
 
 from pydantic import BaseModel, Field, ValidationInfo, field_validator
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import entry_from_data
 from modest_rotor.core.phrase import Basis, Frozen
 
@@ -49,6 +50,20 @@ def is_moment(model: type[BaseModel], field: str) -> bool:
     """Whether a field takes a time."""
     extra = model.model_fields[field].json_schema_extra
     return isinstance(extra, dict) and bool(extra.get("time"))
+
+
+@cache
+def kind_of(model: type[BaseModel], field: str) -> type[Coded] | None:
+    """The enumeration that a field's answers are codes of, if they are."""
+    annotation = model.model_fields[field].annotation
+    parts = (annotation, *get_args(annotation))
+    return next((one for one in parts if isinstance(one, type) and issubclass(one, Coded)), None)
+
+
+def words_of(model: type[BaseModel], field: str, value: object) -> str:
+    """What a person reads of a field's value: the label of a code, else the value itself."""
+    kind = kind_of(model, field)
+    return kind(str(value)).label if kind else str(value)
 
 
 Whole = TypeVar("Whole", bound=BaseModel)

@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
-
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.phrase import Basis
@@ -18,13 +17,13 @@ MIDDLE_C = 20.0
 CFM_PER_TON_SI = 1.3419596e-7
 
 
-class System(StrEnum):
+class System(Coded):
     """Kinds of cooling system that differ in the air they want per ton."""
 
-    ORDINARY = "ordinary cooling"
-    HUMID = "cooling in a humid climate"
-    DRY = "cooling in a dry climate, or a heat pump"
-    SMALL_DUCT = "small-duct, high-velocity"
+    ORDINARY = "ordinary"
+    HUMID = "humid"
+    DRY = "dry"
+    SMALL_DUCT = "small-duct"
 
 
 class Target(Sheet):
@@ -67,7 +66,7 @@ def per_cooling_of(target: Target) -> float | None:
         return target.per_cooling.si
     if target.system is None:
         return None
-    return float(find_row("air_per_cooling", system=str(target.system))["cfm_per_ton"]) * CFM_PER_TON_SI
+    return float(find_row("air_per_cooling", system=target.system.value)["cfm_per_ton"]) * CFM_PER_TON_SI
 
 
 def air_factor(target: Target, temperature_c: float = MIDDLE_C) -> float:

@@ -14,7 +14,7 @@ const REMOVED = ["call/serial", "call/date_code", "call/part_number"] as const;
 export function CallSheet() {
   const { view } = useJob();
   const { call } = view.document;
-  const pump = view.machine.wheel === "centrifugal pump";
+  const pump = view.machine.wheel === "pump";
   const least = pump ? "call/minimum_water_flow" : "call/minimum_airflow";
   const isProtected = call?.protected != null && call.protected !== "no";
   return (

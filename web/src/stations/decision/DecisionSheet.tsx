@@ -1,3 +1,4 @@
+import { Fits as FitsWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { type ReactNode, useState } from "react";
 
@@ -82,7 +83,7 @@ function Choice({ option, chosen }: { option: Option; chosen: boolean }) {
             <SeverityWord severity="stop" /> {option.stop}
           </Box>
         ) : (
-          <Micro display="block">{option.fits}</Micro>
+          <Micro display="block">{FitsWords[option.fits]}</Micro>
         )}
       </Box>
       <Told named="saves a year" option={option} result={option.saved} />

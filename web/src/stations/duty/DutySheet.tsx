@@ -63,7 +63,7 @@ function Prices() {
   const { view } = useJob();
   const { currency: worked } = useFound("currency");
   const duty = view.document.duty;
-  const fixed = view.machine.wheel === "centrifugal pump" ? "duty/static_lift" : "duty/held_pressure";
+  const fixed = view.machine.wheel === "pump" ? "duty/static_lift" : "duty/held_pressure";
   return (
     <Part title="Price and machine">
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
@@ -107,7 +107,7 @@ function Besides() {
 function AlwaysOn() {
   const { view } = useJob();
   const keep = useOption(useFound("options").options.rows[0]?.id);
-  const always = view.document.duty?.circulation === "always on";
+  const always = view.document.duty?.circulation === "always";
   if (!keep?.energy.figure || !keep.always_on.figure) return null;
   return (
     <Box maxWidth="62ch" py="6px">
@@ -130,11 +130,11 @@ function Head() {
 }
 
 const FLOW_FIELD = {
-  "share of full flow": "flow_share",
-  "share of the wanted flow": "design_share",
-  "a flow": "airflow",
-  "a tap": "tap",
-  "as it runs now": null,
+  share: "flow_share",
+  design: "design_share",
+  flow: "airflow",
+  tap: "tap",
+  "as-it-runs": null,
 } as const;
 
 function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number }) {
@@ -143,8 +143,8 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
   const path = `duty/steps/${step.id}`;
   const [open, setOpen] = useState(false);
   const note = stepNote(step);
-  const pump = view.machine.wheel === "centrifugal pump";
-  const named = FLOW_FIELD[step.wants ?? "share of full flow"];
+  const pump = view.machine.wheel === "pump";
+  const named = FLOW_FIELD[step.wants ?? "share"];
   const flow = named === "airflow" && pump ? "water_flow" : named;
   const unit = flow === "airflow" ? (units === "ip" ? "cfm" : "L/s") : flow === "water_flow" ? "" : "%";
   return (

@@ -1,3 +1,4 @@
+import { MarkState as MarkStateWords } from "../../generated/labels";
 import { At } from "../../shared/At";
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
@@ -15,7 +16,7 @@ import { PhraseText } from "../../shared/Words";
 
 type State = Schemas["MarkState"];
 
-const STATES: State[] = ["confirmed", "cleared by a test", "fixed", "not now"];
+const STATES: State[] = ["confirmed", "cleared", "fixed", "not-now"];
 
 /** One finding: its sentence, and when opened what it rests on, its proof with the caution first, and what became of it. */
 export function FindingRow({ finding }: { finding: Finding }) {
@@ -25,10 +26,12 @@ export function FindingRow({ finding }: { finding: Finding }) {
   return (
     <Box borderBottom="1px solid" borderColor="hair" data-finding={finding.key}>
       <Line type="button" aria-expanded={open} onClick={() => setOpen(!open)} opacity={settled ? 0.7 : 1}>
-        <span>{settled ? <Micro>{state}</Micro> : <SeverityWord severity={finding.severity} />}</span>
+        <span>
+          {settled && state ? <Micro>{MarkStateWords[state]}</Micro> : <SeverityWord severity={finding.severity} />}
+        </span>
         <span>
           {finding.repair && !settled && <b>Repair first. </b>}
-          <PhraseText phrase={finding.sentence} /> {state && !settled && <Micro>({state})</Micro>}
+          <PhraseText phrase={finding.sentence} /> {state && !settled && <Micro>({MarkStateWords[state]})</Micro>}
         </span>
         <Micro>{open ? "close" : "open"}</Micro>
       </Line>
@@ -104,14 +107,15 @@ function Marks({ finding }: { finding: Finding }) {
       <Box display="flex" gap="8px" flexWrap="wrap" pt="6px">
         {STATES.map((state) => (
           <Press key={state} type="button" onClick={() => void say(state)}>
-            {state}
+            {MarkStateWords[state]}
           </Press>
         ))}
       </Box>
       {(finding.marks ?? []).map((mark) => (
         <Small key={mark.id} display="block">
-          <At at={mark.at} /> {mark.who ?? "nobody named"}: <b>{mark.state}</b>
-          {mark.note && `, ${mark.note}`} <Withdraw of="marks" said={mark} named={`the mark ${mark.state}`} />
+          <At at={mark.at} /> {mark.who ?? "nobody named"}: <b>{MarkStateWords[mark.state]}</b>
+          {mark.note && `, ${mark.note}`}{" "}
+          <Withdraw of="marks" said={mark} named={`the mark ${MarkStateWords[mark.state]}`} />
         </Small>
       ))}
     </Box>

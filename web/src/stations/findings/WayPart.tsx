@@ -12,7 +12,7 @@ import { PhraseText } from "../../shared/Words";
 
 type Step = Schemas["CheckStep"];
 
-const WORDS: Record<Step["state"], string> = { good: "good", "the fault": "fault", next: "now", later: "later" };
+const WORDS: Record<Step["state"], string> = { good: "good", fault: "fault", next: "now", later: "later" };
 
 /** A chain of checks: each decides the next. The caution stands before the hand, both outcomes before the check. */
 export function WayPart({ way }: { way: Schemas["CheckWay"] }) {
@@ -35,7 +35,7 @@ export function WayPart({ way }: { way: Schemas["CheckWay"] }) {
 
 function StepRow({ step, number }: { step: Step; number: number }) {
   const now = step.state === "next";
-  const done = step.state === "good" || step.state === "the fault";
+  const done = step.state === "good" || step.state === "fault";
   return (
     <Box
       display="grid"
@@ -52,7 +52,7 @@ function StepRow({ step, number }: { step: Step; number: number }) {
         <Box
           as="b"
           display="block"
-          color={step.state === "the fault" ? "brick" : undefined}
+          color={step.state === "fault" ? "brick" : undefined}
           fontWeight={done || now ? 600 : 400}
         >
           {WORDS[step.state]}

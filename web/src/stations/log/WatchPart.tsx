@@ -76,7 +76,7 @@ function Begin({ log }: { log: LogView }) {
           <Pick aria-label="Panel to read" value={panel} onChange={(event) => setPanel(event.target.value)}>
             <option value="">choose one</option>
             {devices
-              .filter((device) => device.kind === "meter panel")
+              .filter((device) => device.kind === "meter")
               .map((device) => (
                 <option key={device.id}>{device.name}</option>
               ))}
@@ -87,7 +87,7 @@ function Begin({ log }: { log: LogView }) {
           <Pick aria-label="Who tells the setting" value={commander} onChange={(e) => setCommander(e.target.value)}>
             <option value="">nobody: always {setting}</option>
             {devices
-              .filter((device) => device.kind !== "meter panel")
+              .filter((device) => device.kind !== "meter")
               .map((device) => (
                 <option key={device.id}>{device.name}</option>
               ))}

@@ -1,3 +1,4 @@
+import { wordsOf } from "../../shared/fields";
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -32,7 +33,7 @@ export function AddOption({ close }: { close: () => void }) {
       <Box display="flex" flexWrap="wrap" gap="4px" py="4px">
         {KINDS.map((one) => (
           <KindCell key={one} type="button" aria-pressed={one === kind} onClick={() => setKind(one)}>
-            {one}
+            {wordsOf(fields["options/considered/*/kind"], one)}
           </KindCell>
         ))}
       </Box>

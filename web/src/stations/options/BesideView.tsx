@@ -1,3 +1,4 @@
+import { Fits as FitsWords } from "../../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 import { Fragment, type ReactNode } from "react";
@@ -257,10 +258,10 @@ function Fit({ candidate, option }: { candidate: Candidate; option: Option }) {
         <SeverityWord severity="stop" /> {option.stop}
       </Box>
     );
-  const work = option.checks.filter((check) => check.fits === "fits with work");
+  const work = option.checks.filter((check) => check.fits === "work");
   return (
     <Box>
-      <b>{candidate.asks ? "Not known: " : option.fits}</b>
+      <b>{candidate.asks ? "Not known: " : FitsWords[option.fits]}</b>
       {candidate.asks?.replace(/\?$/, "").toLowerCase()}
       {work.map((check) => (
         <Small key={check.check} display="block">

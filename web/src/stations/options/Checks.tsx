@@ -1,3 +1,4 @@
+import { Fits as FitsWords } from "../../generated/labels";
 import { At } from "../../shared/At";
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
@@ -14,7 +15,7 @@ import { PhraseText } from "../../shared/Words";
 
 type Check = Schemas["FitCheck"];
 
-const WEIGHT: Record<Check["fits"], number> = { cannot: 0, "not known yet": 1, "fits with work": 2, fits: 3 };
+const WEIGHT: Record<Check["fits"], number> = { cannot: 0, unknown: 1, work: 2, fits: 3 };
 
 /** May it be fitted? What asks for something stands open; what fits is a count that opens. */
 export function Checks({ option }: { option: Option }) {
@@ -48,11 +49,11 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
   const navigate = useNavigate();
   const { view } = useJob();
   const stops = check.fits === "cannot" && !check.waived_by;
-  const ask = check.fits === "not known yet" ? check.path : null;
+  const ask = check.fits === "unknown" ? check.path : null;
   return (
     <Box py="5px" borderTop="1px solid" borderColor="hair" data-check={check.check}>
       <Box fontSize="small">
-        {stops ? <SeverityWord severity="stop" /> : <b>{check.waived_by ? "answered for" : check.fits}</b>}
+        {stops ? <SeverityWord severity="stop" /> : <b>{check.waived_by ? "answered for" : FitsWords[check.fits]}</b>}
       </Box>
       <Box fontWeight={600}>{check.question}</Box>
       <PhraseText phrase={check.sentence} /> <Micro>{check.source}</Micro>

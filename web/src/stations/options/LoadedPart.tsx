@@ -1,3 +1,4 @@
+import { LoadedHolds as LoadedHoldsWords } from "../../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 import { scaleLinear } from "../../shared/scale";
@@ -21,7 +22,7 @@ const TIGHTNESS = "options/tightness";
 
 /** What happens when the filter loads; worked out when it is opened, since that takes as long as all the rest. */
 export function LoadedPart({ flow }: { flow: string }) {
-  const pump = useJob().view.machine.wheel === "centrifugal pump";
+  const pump = useJob().view.machine.wheel === "pump";
   return (
     <Fold
       title={pump ? "What happens when the circuit tightens?" : "What happens when the filter loads?"}
@@ -134,7 +135,7 @@ function LoadedLine({ option, hasStatic }: LoadedLineProps) {
         </Box>{" "}
         {option.title}
       </td>
-      <td>{option.holds}</td>
+      <td>{LoadedHoldsWords[option.holds]}</td>
       <PointCells point={option.asked} />
       {hasStatic && (option.at_static ? <PointCells point={option.at_static} /> : <td colSpan={2}>no steady point</td>)}
     </tr>

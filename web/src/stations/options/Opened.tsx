@@ -191,14 +191,14 @@ function Besides({ option }: { option: Option }) {
 }
 
 const OWN: Partial<Record<string, readonly string[]>> = {
-  "another tap": ["tap"],
-  "voltage regulator": ["regulator"],
-  "belt re-sheaved": ["speed_share"],
-  "impeller trimmed": ["diameter_share"],
-  "throttle removed": ["throttle_drop"],
-  "circulator, constant speed": ["set_pressure"],
-  "circulator, constant pressure": ["set_pressure"],
-  "circulator, proportional pressure": ["set_pressure"],
+  "other-tap": ["tap"],
+  regulator: ["regulator"],
+  resheave: ["speed_share"],
+  trim: ["diameter_share"],
+  "throttle-out": ["throttle_drop"],
+  "circulator-speed": ["set_pressure"],
+  "circulator-constant": ["set_pressure"],
+  "circulator-proportional": ["set_pressure"],
 };
 
 /** What is its own: what its kind asks, its name, life, wear and days; and out with it. */

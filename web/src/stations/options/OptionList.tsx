@@ -1,3 +1,4 @@
+import { Fits as FitsWords } from "../../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { type KeyboardEvent, Suspense, useEffect, useMemo, useState } from "react";
 
@@ -187,7 +188,7 @@ function OptionRow({ one, option, axis, reach, wide, open, setOpen, picked }: Op
 
 /** Whether it may be fitted: the first thing that is not known, or else the verdict. */
 function fitWords(one: Candidate): string {
-  return one.asks ? `fit not known: ${one.asks.replace(/\?$/, "").toLowerCase()}` : one.fits;
+  return one.asks ? `fit not known: ${one.asks.replace(/\?$/, "").toLowerCase()}` : FitsWords[one.fits];
 }
 
 /** What it saves in energy and money, costs and when that is back; on a narrow screen with their words beside them. */

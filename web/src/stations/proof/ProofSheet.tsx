@@ -1,3 +1,4 @@
+import { Verdict as VerdictWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -90,11 +91,11 @@ export function ProofSheet() {
 }
 
 const VERDICT_COLOURS: Record<string, string> = {
-  "inside its band": "verdigris",
-  "inside its band, as far as it was read": "ochre",
-  "above its band": "verdigris",
-  "below its band": "brick",
-  "not provable with these meters": "ochre",
+  inside: "verdigris",
+  "so-far": "ochre",
+  above: "verdigris",
+  below: "brick",
+  unprovable: "ochre",
 };
 
 function Verdict() {
@@ -102,7 +103,7 @@ function Verdict() {
   return (
     <Box borderBottom="1px solid" borderColor="rule" py="10px" data-verdict={proof.verdict}>
       <Box fontSize="title" fontWeight={600} color={VERDICT_COLOURS[proof.verdict ?? ""] ?? "ink"}>
-        {proof.option} {proof.title}: {proof.verdict}
+        {proof.option} {proof.title}: {proof.verdict && VerdictWords[proof.verdict]}
       </Box>
       <Box py="4px" fontSize="1.03125rem">
         <PhraseText phrase={proof.sentence ?? []} />

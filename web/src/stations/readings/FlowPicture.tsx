@@ -1,3 +1,4 @@
+import { Way as WayWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { memo } from "react";
 
@@ -21,7 +22,7 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
         <MethodLine
           key={way.way}
           name={`${answer.id}-flow-${way.way}`}
-          label={capital(way.way)}
+          label={capital(WayWords[way.way])}
           result={way.flow}
           reach={reach}
           doubted={!way.trusted}
@@ -47,7 +48,7 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
           </Small>
           {waiting.map((way) => (
             <Micro key={way.way} display="block">
-              {way.way}: <PhraseText phrase={way.flow.waits ?? []} />
+              {WayWords[way.way]}: <PhraseText phrase={way.flow.waits ?? []} />
             </Micro>
           ))}
         </Box>

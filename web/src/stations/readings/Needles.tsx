@@ -1,3 +1,4 @@
+import { Needle as NeedleWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -99,7 +100,7 @@ function Cell({ move }: { move: Move | undefined }) {
   const rise = RISE[direction];
   const told = direction === "-1" || direction === "1";
   return (
-    <Box role="cell" textAlign="right" aria-label={`${move.needle} ${WORDS[direction]}`} fontSize="small">
+    <Box role="cell" textAlign="right" aria-label={`${NeedleWords[move.needle]} ${WORDS[direction]}`} fontSize="small">
       {told ? (
         <>
           <svg width="16" height="12" viewBox="0 0 16 12" aria-hidden>

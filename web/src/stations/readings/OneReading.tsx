@@ -1,3 +1,4 @@
+import { UnreadReason as UnreadReasonWords } from "../../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { scaleLinear } from "../../shared/scale";
 import { useEffect, useRef, useState } from "react";
@@ -18,7 +19,7 @@ type Step = Schemas["RoundStep"];
 type Reason = Schemas["UnreadReason"];
 
 const PHASES = ["isolated", "opened", "running"] as const;
-const REASONS: readonly Reason[] = ["no access", "not safe", "no meter", "not on this machine"];
+const REASONS: readonly Reason[] = ["no-access", "unsafe", "no-meter", "absent"];
 /** What the plate says of a reading. */
 const ON_PLATE: Partial<Record<string, string>> = {
   voltage: "rated_voltage",
@@ -116,7 +117,7 @@ export function OneReading({ set, before, number, field, go }: OneReadingProps) 
       </Box>
       {unread && (
         <Box pt="6px">
-          <b>Cannot be read:</b> {unread.why}.{" "}
+          <b>Cannot be read:</b> {UnreadReasonWords[unread.why]}.{" "}
           <Word type="button" mx="0" onClick={() => cannot(null)}>
             it can
           </Word>
@@ -131,7 +132,7 @@ export function OneReading({ set, before, number, field, go }: OneReadingProps) 
             </Box>
             {REASONS.map((reason) => (
               <Press key={reason} type="button" minHeight="56px" onClick={() => cannot(reason)}>
-                {reason}
+                {UnreadReasonWords[reason]}
               </Press>
             ))}
           </>

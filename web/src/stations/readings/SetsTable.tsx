@@ -1,3 +1,4 @@
+import { UnreadReason as UnreadReasonWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { memo, type ReactNode, useMemo } from "react";
 
@@ -26,7 +27,7 @@ interface SetsTableProps {
 
 /** Sets side by side, labels on the left, what changed on the right; on a phone the labels stand above. */
 export function SetsTable({ all, sets, answers, wheel, current }: SetsTableProps) {
-  const machine = wheel === "centrifugal pump" ? "pump" : "fan";
+  const machine = wheel === "pump" ? "pump" : "fan";
   const numberOf = (set: Set) => all.indexOf(set) + 1;
   const newest = sets.at(-1);
   const compares = newest !== undefined && numberOf(newest) > 1;
@@ -290,7 +291,7 @@ function Readings({ row, set, number, band, pressure }: Omit<SetCellProps, "curr
         return (
           out && (
             <Micro key={field} display="block" textAlign="right" data-unread={field}>
-              not read: {out.why}
+              not read: {UnreadReasonWords[out.why]}
             </Micro>
           )
         );

@@ -123,7 +123,7 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
   );
 });
 
-const COLOURS: Record<string, string> = { inside: "verdigris", "cannot be reached": "brick" };
+const COLOURS: Record<string, string> = { inside: "verdigris", cannot: "brick" };
 
 const WAYS = [
   { field: "airflow", label: "airflow" },
@@ -147,7 +147,7 @@ function TrialRow({ number, trial, answer, set }: TrialProps) {
   const { desk, view } = useJob();
   const { drive } = useFound("setup").setup;
   const { units, currency } = useUnits();
-  const usual: Way = view.machine.wheel === "centrifugal pump" ? "water_flow" : "airflow";
+  const usual: Way = view.machine.wheel === "pump" ? "water_flow" : "airflow";
   const [chosen, setWay] = useState<Way | null>(null);
   const way = chosen ?? WAYS.find(({ field }) => trial[field])?.field ?? usual;
   const path = `setup/trials/${trial.id}`;

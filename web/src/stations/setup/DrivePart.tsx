@@ -1,3 +1,4 @@
+import { ControlMode as ControlModeWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 
 import { FieldGrid } from "../../shared/AnyField";
@@ -44,7 +45,7 @@ export function DrivePart() {
   return (
     <>
       <Box py="4px">
-        <b>Control: {drive.mode}.</b> {drive.mode_words} <Small>{drive.mode_needs}</Small>
+        <b>Control: {ControlModeWords[drive.mode]}.</b> {drive.mode_words} <Small>{drive.mode_needs}</Small>
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="24px">
         <Told label="Base frequency and volts">

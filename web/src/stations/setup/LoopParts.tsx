@@ -14,9 +14,9 @@ import { WriteButton } from "./WritePanel";
 
 type Loop = Schemas["LoopAnswer"];
 
-const PRESSURES = ["a duct's static", "a differential pressure"];
+const PRESSURES = ["duct", "differential"];
 const USUAL_WATCH_S = 60;
-const UNSETTLED = ["a level", "a space temperature"];
+const UNSETTLED = ["level", "space"];
 
 /** What is held, where its sensor sits, and what each duty step then runs at. */
 export function LoopSensor() {
@@ -26,7 +26,7 @@ export function LoopSensor() {
   const asked = [
     ...(PRESSURES.includes(loop.holds) ? ["setup/loop/place", "setup/loop/left"] : []),
     ...(UNSETTLED.includes(loop.holds) ? ["setup/loop/raises"] : []),
-    ...(loop.holds === "a level" ? ["setup/loop/tank_area"] : []),
+    ...(loop.holds === "level" ? ["setup/loop/tank_area"] : []),
     `${values}/span`,
     `${values}/set_point`,
   ];
@@ -104,7 +104,7 @@ export function LoopGains() {
   const { setup } = useFound("setup");
   const { loop } = setup;
   if (!loop) return null;
-  const through = Boolean(view.document.setup?.device) && loop.holds === "a duct's static";
+  const through = Boolean(view.document.setup?.device) && loop.holds === "duct";
   const [first, second] = setup.drive ? ["hertz_before", "hertz_after"] : ["signal_before", "signal_after"];
   const read = [first, second, "began", "two_thirds"].map((field) => `setup/loop/${field}`);
   const values = ["before", "after"].map((field) => `setup/loop/${loop.values}/${field}`);
@@ -117,13 +117,13 @@ export function LoopGains() {
       )}
       {through && (
         <WriteButton
-          wanted={{ what: "step test" }}
+          wanted={{ what: "step" }}
           label="Step the drive and read the answer"
           confirmLabel="Begin"
           confirm={(confirmed) => stepBegun(view.id, confirmed)}
         />
       )}
-      {through && <LoopRunPanel kind="step test" />}
+      {through && <LoopRunPanel kind="step" />}
       <Fold
         title="The step as read"
         note="in hand, the value standing still: move the command by a tenth, and time what follows"
@@ -149,7 +149,7 @@ export function LoopWatch() {
   const { setup } = useFound("setup");
   const { loop } = setup;
   if (!loop) return null;
-  const through = Boolean(view.document.setup?.device) && loop.holds === "a duct's static";
+  const through = Boolean(view.document.setup?.device) && loop.holds === "duct";
   return (
     <>
       <Sentences phrases={loop.watch} />
@@ -164,7 +164,7 @@ export function LoopWatch() {
               watchBegun(view.id, { ...confirmed, seconds: loop.watch_for?.value ?? USUAL_WATCH_S })
             }
           />
-          <WriteButton wanted={{ what: "loop in hand" }} label="Put it in hand" />
+          <WriteButton wanted={{ what: "hand" }} label="Put it in hand" />
         </Box>
       )}
       {through && <LoopRunPanel kind="watch" />}

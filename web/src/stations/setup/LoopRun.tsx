@@ -53,7 +53,7 @@ export function LoopRunPanel({ kind }: { kind: Run["kind"] }) {
 }
 
 function running(run: Run) {
-  if (run.kind === "step test")
+  if (run.kind === "step")
     return run.stepped_s == null
       ? "Waits until the value stands, then steps."
       : "Stepped: follows it until it stands again.";

@@ -62,9 +62,9 @@ function Chosen() {
           which="device"
           label={drive ? "Drive" : "Electronic motor"}
           help="its traits decide bands, limits and volts"
-          kinds={drive ? ["drive"] : ["electronic fan"]}
+          kinds={drive ? ["drive"] : ["fan"]}
         />
-        <DevicePick which="panel" label="Meter panel" help="reads in place of typing" kinds={["meter panel"]} />
+        <DevicePick which="panel" label="Meter panel" help="reads in place of typing" kinds={["meter"]} />
         <LabelledField path="setup/tolerance" />
         {setup.can_hold && <LabelledField path="setup/loop/holds" />}
       </Box>

@@ -1,3 +1,4 @@
+import { SignState as SignStateWords } from "../../generated/labels";
 import { At } from "../../shared/At";
 import { Box, chakra } from "@chakra-ui/react";
 import { memo, type ReactNode, useState } from "react";
@@ -97,7 +98,7 @@ export const StepLine = memo(function StepLine({ step, open, toggle, children }:
 function SignedBy({ sign }: { sign: Schemas["Sign"] }) {
   return (
     <span data-signed={sign.state}>
-      {sign.state === "not needed here" ? "not needed, " : ""}
+      {sign.state === "not-needed" ? "not needed, " : ""}
       {sign.who} <At at={sign.at} />
     </span>
   );
@@ -129,7 +130,7 @@ function Signing({ step }: { step: Step }) {
           Done: sign
         </Press>
         {!step.cannot_leave_out && (
-          <Press type="button" data-sign="not needed" onClick={() => sign("not needed here")}>
+          <Press type="button" data-sign="not needed" onClick={() => sign("not-needed")}>
             Not needed here
           </Press>
         )}
@@ -142,7 +143,7 @@ function Signing({ step }: { step: Step }) {
         <Box pt="8px" fontSize="small">
           {signs.map((one) => (
             <Box key={one.id}>
-              <At at={one.at} /> <b>{one.who}</b>, {one.state}
+              <At at={one.at} /> <b>{one.who}</b>, {SignStateWords[one.state]}
               {one.found ? `: ${one.found}` : ""}{" "}
               <Withdraw of="setup/signs" said={one} named={`${one.who ?? ""}’s signature of step ${step.number}`} />
             </Box>

@@ -35,7 +35,7 @@ export function FirstRow() {
   const fields = [
     "machine/wheel",
     ...(first && !dead ? READ.map((name) => `readings/${first.id}/${name}`) : []),
-    ...(first && !dead && view.machine.wheel !== "centrifugal pump" ? [`readings/${first.id}/total_static`] : []),
+    ...(first && !dead && view.machine.wheel !== "pump" ? [`readings/${first.id}/total_static`] : []),
     ...(step ? [`duty/steps/${step.id}/hours`] : []),
     "duty/energy_price",
   ];

@@ -5,7 +5,8 @@ from __future__ import annotations
 from modest_rotor.core.options.checks.place import WHOLE_MACHINE, FitCheck, Fits, Place, check
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import figure
-from modest_rotor.core.stations.plate import Build, Rotation
+from modest_rotor.core.stations.fitting import Attitude
+from modest_rotor.core.stations.plate import Build, Rotation, SeenFrom
 
 SAME_SHAFT = 0.003
 """Share within which shaft and bore count as one size. Common practice, no source."""
@@ -23,7 +24,7 @@ def rotation(place: Place) -> FitCheck | None:
         return check("rotation", Fits.WORK, "Reversible: set it, and prove it facing the shaft end.")
     if old is None or place.plate.rotation_seen_from is None:
         return check("rotation", Fits.UNKNOWN, f"It turns {product.rotation} facing the shaft end: and the old one, seen from where?", path="plate/rotation")  # fmt: skip
-    facing_shaft = old if place.plate.rotation_seen_from == "shaft end" else _other(old)
+    facing_shaft = old if place.plate.rotation_seen_from is SeenFrom.SHAFT_END else _other(old)
     if facing_shaft in (product.rotation, Rotation.EITHER):
         return check("rotation", Fits.YES, f"{product.rotation.capitalize()} facing the shaft end, as now.")
     return check(
@@ -134,13 +135,13 @@ def attitude(place: Place) -> FitCheck | None:
     product, lies = place.product, place.fitting.attitude
     if not place.brings_motor or lies is None:
         return None
-    if lies == "shaft up":
+    if lies is Attitude.SHAFT_UP:
         if product is not None and product.shaft_up == "no":
             return check("attitude", Fits.CANNOT, "Its maker does not allow the shaft up.")
         if product is None or product.shaft_up is None:
             return check("attitude", Fits.UNKNOWN, "Shaft up: ask its maker, and fit a slinger.")
         return check("attitude", Fits.YES, "Shaft up is allowed.")
-    return check("attitude", Fits.YES, f"{lies.capitalize()}: ordinary.")
+    return check("attitude", Fits.YES, f"{lies.label.capitalize()}: ordinary.")
 
 
 def weather(place: Place) -> FitCheck | None:

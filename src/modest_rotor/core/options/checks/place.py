@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from enum import StrEnum
 
 from pydantic import Field
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import Option, OptionKind, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
@@ -44,13 +44,13 @@ WHOLE_MACHINE = frozenset(
 """Kinds that bring their own wheel."""
 
 
-class Fits(StrEnum):
+class Fits(Coded):
     """What a check says."""
 
     YES = "fits"
-    WORK = "fits with work"
+    WORK = "work"
     CANNOT = "cannot"
-    UNKNOWN = "not known yet"
+    UNKNOWN = "unknown"
 
 
 class FitCheck(Frozen):

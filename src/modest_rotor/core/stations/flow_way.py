@@ -1,0 +1,77 @@
+"""A way to the flow: what it is called, what it gives, and what speaks against it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from modest_rotor.core.coded import Coded
+from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.identify.chart import AmpsChart, BlowerTable
+from modest_rotor.core.identify.meters import Accuracies
+from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.stations.charts import Charts
+from modest_rotor.core.stations.set_facts import SetFacts
+from modest_rotor.core.stations.target import Target
+from modest_rotor.core.working import Result, waiting
+
+
+class Way(Coded):
+    """How a flow is found, the most direct first."""
+
+    MEASURED = "measured"
+    RISE = "rise"
+    TABLE = "table"
+    CHART = "chart"
+    AFFINITY = "affinity"
+    CURVE = "curve"
+    CURVE_POWER = "curve-power"
+    POWER = "power"
+
+
+@dataclass(frozen=True)
+class Objection:
+    """What speaks against a way: one that is void says nothing here, another is only rough and counts where nothing is better."""
+
+    reason: str
+    void: bool = False
+
+    @property
+    def words(self) -> str:
+        """The reason as it is told."""
+        return f"void: {self.reason}" if self.void else self.reason
+
+
+@dataclass(frozen=True)
+class FlowWay:
+    """One way to the flow.
+
+    :param flow: m³/s with its band, or ``None``. :param objection: why it is not to be trusted here, if anything speaks against it.
+    """
+
+    way: Way
+    worked: Result
+    flow: Estimate | None = None
+    objection: Objection | None = None
+
+
+@dataclass(frozen=True)
+class FlowContext:
+    """What all sets share: the wheel, the charts in the panel, the place, and the set whose flow is known."""
+
+    wheel: Wheel | None
+    charts: Charts
+    amps: AmpsChart | None
+    table: BlowerTable | None
+    target: Target
+    known: SetFacts | None
+    accuracies: Accuracies = ()
+
+    @property
+    def quantity(self) -> str:
+        """The quantity in which the flow is told."""
+        return "water_flow" if self.wheel is Wheel.PUMP else "airflow"
+
+
+def waiting_way(way: Way, words: str) -> FlowWay:
+    """A way that waits for what the words say."""
+    return FlowWay(way, waiting(way.label, words))
