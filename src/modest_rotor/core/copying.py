@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.job import Job, JobDocument
 from modest_rotor.core.stations.fitting import Fitting
@@ -29,9 +31,9 @@ def copied(job: Job, how: CopyOf, machine_name: str = "") -> Job:
     decision = old.decision.model_copy(
         update={"chosen": None, "why": None, "left_open": None, "approvals": (), "made_by": None}
     )
-    kept = {"plate": old.plate, "target": old.target, "duty": old.duty, "decision": decision}
+    kept: dict[str, Any] = {"plate": old.plate, "target": old.target, "duty": old.duty, "decision": decision}
     if how is CopyOf.SECOND_PLAN:
-        whole = {
+        whole: dict[str, Any] = {
             "call": old.call,
             "identification": old.identification,
             "leads": old.leads,

@@ -73,6 +73,6 @@ def _job(job_id: int) -> None:
 
 
 def _kept(row: PhotoRow) -> KeptPhoto:
-    return KeptPhoto(
-        id=row.id, of=row.of, width=row.width, height=row.height, who=row.who, at=row.at, removed=row.removed
+    return KeptPhoto.model_validate(
+        {name: getattr(row, name) for name in ("id", "of", "width", "height", "who", "at", "removed")}
     )

@@ -138,8 +138,8 @@ def _sweep(facts: SetupFacts) -> tuple[SweepAnswer, SweepPlan | None]:
         grid = frequencies(low, high, step)
         swept = plan_sweep(marks, low, high, step, margin, traits)
     except OutsideValidity as refusal:
-        ends = {"low": figure("output_frequency", low), "high": figure("output_frequency", high)}
-        return SweepAnswer(**common, **ends, frequencies=(), skips=(), sentences=(), stop=refusal.sentence), None
+        common |= {"low": figure("output_frequency", low), "high": figure("output_frequency", high)}
+        return SweepAnswer(**common, frequencies=(), skips=(), sentences=(), stop=refusal.sentence), None
     # What was not swept stays allowed: only what was heard moves a limit.
     plan = replace(
         swept,

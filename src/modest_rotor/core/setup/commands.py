@@ -199,7 +199,7 @@ def _tap_sentence(outcome: Outcome, tap: str) -> Phrase:
     }[outcome]
 
 
-def _loop(facts: SetupFacts, step: StepAnswer, plan: SweepPlan | None) -> dict[str, object]:
+def _loop(facts: SetupFacts, step: StepAnswer, plan: SweepPlan | None) -> dict[str, Any]:
     """The readings of one step, and what follows from the last."""
     trials = _trials(facts, step.id)
     if step.demand is None or not facts.machine.flow_is_measured:
