@@ -59,6 +59,9 @@ def test_every_code_has_its_label_and_no_label_is_left_over() -> None:
         "two answers to one question never read alike"
     )
     assert all(row["label"] == row["label"].strip() != "" for row in rows)
+    before = {(row["enumeration"], row["words"]): row["code"] for row in read_table("words_of_1")}
+    other = [row for row in rows if before.get((row["enumeration"], row["label"]), row["code"]) != row["code"]]
+    assert other == [], "no label says what version 1 said of another answer"
 
 
 def test_what_version_1_held_is_read_for_good() -> None:
