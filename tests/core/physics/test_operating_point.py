@@ -296,3 +296,17 @@ def test_efficiencies_multiply_from_the_line_to_the_air() -> None:
     wheel = point.load.fluid_power_w / point.load.machine_power_w
     assert point.overall_efficiency() == pytest.approx(point.motor.efficiency * wheel, rel=1e-9)
     assert 0 < point.overall_efficiency() < point.motor.efficiency < 1
+
+
+@pytest.mark.parametrize("ratio", [0.4, 0.7, 1.0, 1.3])
+@pytest.mark.parametrize("leak", [0.0, 0.004, 0.02])
+def test_a_fan_beside_a_leaking_one_balances_at_every_speed(ratio: float, leak: float) -> None:
+    """By the balance itself: what goes through the running fan, at the pressure that it makes there by the affinity laws (AMCA 201), is the
+    system's flow at that pressure and what comes back through the one that stands, √p times its leak."""
+    machine = MachineCurve(generic_shape(Wheel.BACKWARD_INCLINED), 1.0, 250.0, 400.0, 1.0)
+    load = Load(machine, 1450.0, system_through(1.0, 250.0, 40.0), running=1, idle_leak=leak)
+    point = load.at_motor_speed(1450.0 * ratio)
+    flow, pressure = float(point.flow), float(point.pressure)
+    through = flow + leak * pressure**0.5
+    assert float(load.system.pressure_at(flow)) == pytest.approx(pressure, rel=1e-4)
+    assert float(machine.pressure_at(np.array([through]), ratio)[0]) == pytest.approx(pressure, rel=2e-3)
