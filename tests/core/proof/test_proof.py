@@ -268,3 +268,23 @@ def test_of_one_step_and_one_set_after_the_pair_needs_no_flow_and_of_two_it_does
     one = proof(duty__steps=steps, readings=[*first, sets[0]], proof__pairs=[])
     two = proof(duty__steps=steps, readings=[*first, *sets], proof__pairs=[])
     assert one.steps[0].after and two.steps[0].after is None
+
+
+@pytest.mark.parametrize(
+    ("tolerance", "words"),
+    [("20 %", "reached"), ("8 %", "reached, as near as this reading tells"), ("0.5 %", "missed by")],
+)
+def test_a_flow_is_reached_for_certain_only_with_all_of_its_band_inside(tolerance: str, words: str) -> None:
+    """1,452 of 1,470 cfm wanted, ± 7 %: 1.2 % off, so certain within 20, not within 8, and missed within half a per cent."""
+    told_of = plain(proof(setup__tolerance=tolerance).steps[0].reached)
+    assert told_of.startswith(words) and (words != "reached" or told_of == words)
+
+
+def test_air_that_hardly_differs_is_not_spoken_of() -> None:
+    """0.2 K are 0.07 % of density."""
+    readings = [dict(one) for one in BAGGAGE["document"]["readings"]]
+    for one, entering in zip(readings, ("20.0 °C", "20.2 °C", "20.2 °C"), strict=True):
+        one["entering"] = entering
+    assert proof(readings=readings).steps[0].air == ()
+    readings[1]["entering"] = "10.0 °C"
+    assert "+" in plain(proof(readings=readings).steps[0].air)

@@ -234,3 +234,19 @@ def test_a_table_of_one_column_needs_no_tap() -> None:
         readings__0__supply_static="0.25 in. w.g.", readings__0__return_static="-0.25 in. w.g.", readings__0__tap=None,
     )  # fmt: skip
     assert flow(answer, "table") == pytest.approx(1250 * CFM, rel=1e-3)
+
+
+def test_ways_that_agree_are_weighed_by_their_bands() -> None:
+    """The mean by inverse variances, JCGM 100 (GUM) and any textbook of statistics; here of a hood and of a temperature rise."""
+    rise = {"readings__0__heater_volts": "230 V", "readings__0__heater_amps": "26.1 A", "readings__0__entering": "21 °C", "readings__0__leaving": "30.6 °C"}  # fmt: skip
+    flows = assessed(KRAUSE, **rise).sets[0].flows
+    counted = [
+        one.flow.figure
+        for one in flows.ways
+        if one.flow.figure and not one.disagrees and one.way in ("measured", "rise")
+    ]
+    assert len(counted) == 2 and flows.together.figure is not None
+    weights = [1 / one.band**2 for one in counted]
+    expected = sum(one.value * weight for one, weight in zip(counted, weights, strict=True)) / sum(weights)
+    assert flows.together.figure.value == pytest.approx(expected, rel=1e-3)
+    assert min(one.value for one in counted) <= flows.together.figure.value <= max(one.value for one in counted)
