@@ -198,3 +198,13 @@ def test_a_level_is_that_of_the_line_at_the_last_reading() -> None:
     assert isinstance(judged, Judgement) and judged.needles
     for one in judged.needles:
         assert one.level == pytest.approx(one.trend.at(one.days[1]), abs=1e-12)
+
+
+@pytest.mark.parametrize(("band", "drifts"), [(0.02, True), (0.30, False)])
+def test_a_few_readings_are_held_against_the_sign_off_as_surely_as_that_was_read(band: float, drifts: bool) -> None:
+    """Watts 8 % under the sign-off: plain where that was good for 2 %, nothing where it was good for 30 %."""
+    watts = 400.0 * np.exp(0.002 * np.sin(np.arange(10.0)))
+    log = Log(np.arange(10.0) * 20, ("full",) * 10, ("visit",) * 10, {"input_power": 0.92 * watts})
+    reference = Reference(setting="full", values={"input_power": 400.0}, bands={"input_power": band * 400.0}, day=None)
+    judged = judge(log, (reference,), None, True)
+    assert isinstance(judged, Judgement) and judged.drifts is drifts

@@ -193,3 +193,18 @@ def test_what_it_does_when_power_comes_back_is_said_where_it_endangers(restart: 
     told = loop(changed(HALL, call__protected=duty), restart=restart).model_dump_json()
     assert told.count("a notice at the machine") == (restart == "starts by itself")
     assert told.count("it stands until somebody comes") == (restart == "waits for a hand" and duty is not None)
+
+
+def test_a_loop_that_must_not_be_closed_is_stopped_at_its_gains_and_nowhere_else() -> None:
+    """A set point above the sensor's range."""
+    answer = setup(pressure={"span": "500 Pa", "set_point": "600 Pa"})
+    stopped = {one.step for one in answer.steps if one.stop}
+    assert stopped == {"loop_gains"} and answer.loop is not None and answer.loop.stop
+    assert not any(one.stop for one in setup(pressure={"span": "500 Pa", "set_point": "90 Pa"}).steps)
+
+
+def test_the_command_at_full_flow_is_that_of_the_fullest_step() -> None:
+    answer = setup()
+    assert answer.loop is not None and answer.loop.at_full is not None
+    fullest = max(one.command.value for one in answer.commands if one.command)
+    assert answer.loop.at_full.value == pytest.approx(fullest, rel=0.01)

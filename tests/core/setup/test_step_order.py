@@ -203,3 +203,12 @@ def test_the_finished_demo_is_signed_in_the_order_of_its_steps() -> None:
     answer = setup(BAGGAGE)
     assert answer.stops == () and not any(one.is_open or one.reopened for one in answer.steps)
     assert all(isinstance(one, SetupStep) for one in answer.steps) and len(answer.steps) > 15
+
+
+def test_a_stop_anywhere_holds_up_what_has_power_on_and_nothing_else() -> None:
+    """All before power is signed; the stop stands on the last step, on which nothing rests."""
+    before = every_name()[: every_name().index("power")]
+    stop = {"id": "x1", "step": "card", "state": "stop", "found": "no card", "who": "Ann"}
+    answer = waiting([*as_signed(before), stop], **LINK)
+    assert (refusal(answer, "power") or "").startswith(f"A stop stands on step {step(answer, 'card').number}")
+    assert refusal(answer, before[-1]) is None and step(answer, before[-1]).group not in LIVE
