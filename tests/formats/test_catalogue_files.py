@@ -137,3 +137,9 @@ def test_what_is_new_replaced_and_the_same_is_told_apart() -> None:
     other = two.model_copy(update={"note": "another word"})
     told = propose(read_catalogue(write_json((one, other, three))), (one, two))
     assert (told.unchanged, told.replaced, told.new) == ([one.code], [two.code], [three.code])
+
+
+@pytest.mark.parametrize("head", ["code,name", "type,name", "name,price"])
+def test_a_table_without_code_or_type_is_no_catalogue(head: str) -> None:
+    with pytest.raises(CatalogueRefused, match="code"):
+        read_catalogue(f"{head}\na,b\n")

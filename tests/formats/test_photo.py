@@ -7,6 +7,7 @@ import io
 import pytest
 from PIL import Image
 
+from modest_rotor.formats import photo
 from modest_rotor.formats.photo import LARGEST_PHOTO, LONGEST_SIDE, PhotoRefused, clean_photo
 
 GPS, ORIENTATION, QUARTER_TURN = 0x8825, 0x0112, 6
@@ -63,3 +64,15 @@ def test_too_large_is_refused() -> None:
 def test_a_script_behind_a_picture_does_not_come_along() -> None:
     kept = clean_photo(picture() + b"<script>alert(1)</script>")
     assert b"script" not in kept.jpeg
+
+
+@pytest.mark.parametrize(("most", "taken"), [(80 * 40, True), (80 * 40 - 1, False)])
+def test_as_many_pixels_as_there_may_be_are_taken_and_not_one_more(
+    monkeypatch: pytest.MonkeyPatch, most: int, taken: bool
+) -> None:
+    monkeypatch.setattr(photo, "MOST_PIXELS", most)
+    if taken:
+        assert clean_photo(picture()).width == 80
+        return
+    with pytest.raises(PhotoRefused, match="million pixels"):
+        clean_photo(picture())

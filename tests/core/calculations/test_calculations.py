@@ -204,3 +204,16 @@ def test_a_speed_for_no_power_is_standstill() -> None:
         "speed_for_power", {"old_speed": "1,000 rpm", "shaft_power": "100 W", "new_power": "0 W"}
     ).results
     assert found.figure is not None and found.figure.value == 0
+
+
+def test_a_plate_at_synchronous_speed_has_no_slip_to_reckon_a_load_by() -> None:
+    plate = {
+        "frequency": "60 Hz",
+        "poles": "4",
+        "rated_speed": "1,800 rpm",
+        "speed": "1,770 rpm",
+        "rated_voltage": "460 V",
+        "voltage": "460 V",
+    }
+    with pytest.raises(OutsideValidity, match="leaves no slip"):
+        work_out("load_by_slip", plate)
