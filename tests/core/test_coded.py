@@ -18,6 +18,7 @@ import modest_rotor
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.job import Job
 from modest_rotor.core.stations.duty import PartFlow
+from modest_rotor.core.stations.loop import OnFailure
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.product import Product
 from modest_rotor.core.stations.sheet import words_of
@@ -82,6 +83,15 @@ def test_a_code_is_kept_and_sent_and_its_label_is_read() -> None:
     assert str(PartFlow.THROTTLE) == f"{PartFlow.THROTTLE}" == PartFlow.THROTTLE.label == "by a damper or valve"
     assert PartFlow.THROTTLE == "throttle" and PartFlow("by a damper or valve") is PartFlow.THROTTLE
     assert words_of(Plate, "power_is", "line") == "from the line" and words_of(Plate, "frame", "48Y") == "48Y"
+
+
+def test_what_is_kept_to_be_compared_does_not_change_with_a_label() -> None:
+    """What a signature stands on holds the words of version 1, so that signatures of then still stand and no rewording opens a step."""
+    assert (PartFlow.THROTTLE.fixed, OnFailure.STAYS.fixed, OnFailure.STOPS.fixed) == (
+        "by a damper or valve",
+        "stays at its speed",
+        "stops",
+    )
 
 
 def answers(model: type[BaseModel], seen: set[type[BaseModel]]) -> list[tuple[str, Any]]:

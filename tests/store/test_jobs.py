@@ -123,6 +123,28 @@ def test_undo_does_not_take_back_what_another_job_of_the_machine_changed() -> No
             jobs.undo(stored.id, stored.revision)
 
 
+def test_what_version_1_kept_in_words_is_taken_back_and_done_again() -> None:
+    """Document and history as the program of that version left them: phrases where codes are kept now."""
+    words = {"taps": "by a lower tap or regulator step", "throttle": "by a damper or valve"}
+    first = begun()
+    stored = edit(edit(first, "duty/part_flow", "taps"), "duty/part_flow", "throttle")
+    with database.connection_context():
+        for change in jobs.changes_of(first.id):
+            ChangeRow.update(before=words.get(change.before), after=words.get(change.after)).where(
+                ChangeRow.id == change.id
+            ).execute()
+        row = JobRow.get_by_id(first.id)
+        row.document = {**row.document, "duty": {**row.document["duty"], "part_flow": words["throttle"]}}
+        row.save()
+        back = jobs.undo(stored.id, stored.revision)
+        assert back.job.document.duty.part_flow == "taps"
+        again = jobs.redo(back.id, back.revision)
+        assert again.job.document.duty.part_flow == "throttle"
+        further = jobs.undo(again.id, again.revision)
+        assert further.job.document.duty.part_flow == "taps"
+        assert jobs.undo(further.id, further.revision).job.document.duty.part_flow == "throttle", "as it was begun"
+
+
 def test_a_refused_change_leaves_nothing_half_written() -> None:
     first = begun()
     with pytest.raises(ChangeRefused):

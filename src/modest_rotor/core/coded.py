@@ -43,6 +43,11 @@ class Coded(StrEnum):
         """What a person reads."""
         return labels_of(self.called())[self.value]
 
+    @cached_property
+    def fixed(self) -> str:
+        """What stands for it in texts that are kept to be compared later: the words of version 1 where it had some, else its code."""
+        return next((words for words, code in codes_of_1(self.called()).items() if code == self.value), self.value)
+
     def __str__(self) -> str:
         return self.label
 

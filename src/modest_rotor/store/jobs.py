@@ -16,7 +16,7 @@ from cachetools import LRUCache
 import modest_rotor.core
 from modest_rotor import __version__
 from modest_rotor.core.changes import label_of, value_at, with_change
-from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
+from modest_rotor.core.errors import ChangeRefused, Conflict, Refusal, UnknownItem
 from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job, JobDocument, Machine, Site
 from modest_rotor.core.numerals import NumberStyle, span_told
@@ -211,6 +211,14 @@ def changes_of(job_id: int) -> tuple[ChangeRow, ...]:
     return tuple(ChangeRow.select().where(ChangeRow.job == job_id).order_by(ChangeRow.id))
 
 
+def _as_kept_now(job: Job, path: str, value: Any) -> Any:
+    """A value of a history as documents hold it today: those of version 1 held words where codes are held since."""
+    try:
+        return value_at(with_change(job, path, value), path)
+    except Refusal:
+        return value
+
+
 def _step_back(job_id: int, revision: str, who: str, kind: str) -> StoredJob:
     """Undo or redo in a time that does not grow with the history: every change knows what lay below it when it was made."""
     with transaction():
@@ -220,7 +228,10 @@ def _step_back(job_id: int, revision: str, who: str, kind: str) -> StoredJob:
             raise ChangeRefused(f"There is nothing to {kind} in this job.")
         expected, wanted = (target.after, target.before) if kind == UNDO else (target.before, target.after)
         job = job_in(row)
-        if without_statements(target.path, value_at(job, target.path)) != without_statements(target.path, expected):
+        now = without_statements(target.path, value_at(job, target.path))
+        if all(
+            now != without_statements(target.path, one) for one in (expected, _as_kept_now(job, target.path, expected))
+        ):
             raise ChangeRefused(
                 f"“{target.label}” was changed from another job of this machine since; it cannot be taken back from here."
             )

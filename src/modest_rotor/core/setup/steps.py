@@ -7,6 +7,7 @@ from functools import reduce
 
 from pydantic import Field
 
+from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import OptionKind
@@ -171,8 +172,14 @@ def _basis(name: str, facts: SetupFacts) -> str:
     said = [facts.option.id, facts.considered.product.code if facts.considered.product else ""]
     for path in FIELDS.get(name, ()):
         value = reduce(getattr, path.split("/")[1:], setup)
-        said.append(value.typed if isinstance(value, Entry) else str(value or ""))
+        said.append(_kept_word(value))
     return "|".join(said)
+
+
+def _kept_word(value: object) -> str:
+    if isinstance(value, Entry):
+        return value.typed
+    return value.fixed if isinstance(value, Coded) else str(value or "")
 
 
 def applies(row: Row, features: frozenset[str]) -> bool:
