@@ -62,6 +62,16 @@ def test_no_search_breaks_the_query(client: TestClient, three: dict[str, int], w
     assert client.get("/api/board", params={"find": words}).status_code == 200
 
 
+def test_an_answer_is_found_by_what_is_read_of_it(client: TestClient, three: dict[str, int]) -> None:
+    """Kept as codes, read as “by a lower tap …” and “grease or kitchen extract”; a word of one answer and a name go together."""
+    document = client.get(f"/api/jobs/{three['waiting']}").json()["document"]
+    assert document["duty"]["part_flow"] == "taps"
+    assert three["waiting"] in found(client, find="regulator step") and three["kitchen"] in found(
+        client, find="grease extract"
+    )
+    assert three["waiting"] in found(client, find="waiting regul") and found(client, find="waiting grease") == []
+
+
 def test_what_lies_where_is_filtered_and_ordered(client: TestClient, three: dict[str, int]) -> None:
     every = set(three.values())
     assert set(found(client)) == every

@@ -6,10 +6,13 @@ All labels stand in table ``labels``, and only there. Documents of version 1 hel
 
 from __future__ import annotations
 
+import re
 from enum import StrEnum
-from functools import cache, cached_property
+from functools import cache, cached_property, lru_cache
 
 from modest_rotor.core.tables import read_table
+
+WORDS = re.compile(r"[\w-]+")
 
 
 @cache
@@ -28,6 +31,16 @@ def codes_labelled(enumeration: str) -> dict[str, str]:
 def codes_of_1(enumeration: str) -> dict[str, str]:
     """The codes of an enumeration by the words that documents of version 1 held."""
     return {row["words"]: row["code"] for row in read_table("words_of_1") if row["enumeration"] == enumeration}
+
+
+@lru_cache(maxsize=1024)
+def codes_read_as(beginning: str) -> tuple[str, ...]:
+    """The codes whose labels hold a word that begins so, for a search among answers by what was read. :param beginning: in lower case."""
+    rows = read_table("labels")
+    found = (
+        row["code"] for row in rows if any(word.startswith(beginning) for word in WORDS.findall(row["label"].lower()))
+    )
+    return tuple(dict.fromkeys(found))
 
 
 class Coded(StrEnum):

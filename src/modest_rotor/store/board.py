@@ -12,6 +12,7 @@ from typing import Any
 from pydantic import Field, ValidationError
 
 from modest_rotor.core.assessment import BoardLine
+from modest_rotor.core.coded import codes_read_as
 from modest_rotor.core.job import Site, Station
 from modest_rotor.core.phrase import Frozen, Phrase
 from modest_rotor.store.database import database, transaction
@@ -149,8 +150,10 @@ WHICH = {
     Only.DUE: "(m.told->>'due')::timestamptz <= now()",
 }
 NAMES = "lower(concat_ws(' ', m.document->>'name', m.document->>'place', s.name, s.customer, s.contact, s.address))"
+# An answer is kept as its code and looked for by what is read of it.
+ANSWER = "EXISTS (SELECT FROM unnest(%s::text[]) AS code WHERE j.words @@ phraseto_tsquery('simple', code))"
 # A word that the database takes for none has no query; it may stand in a name all the same.
-WORD = f"(coalesce(j.words @@ (nullif(phraseto_tsquery('simple', %s)::text, '') || ':*')::tsquery, false) OR strpos({NAMES}, %s) > 0)"
+WORD = f"(coalesce(j.words @@ (nullif(phraseto_tsquery('simple', %s)::text, '') || ':*')::tsquery, false) OR strpos({NAMES}, %s) > 0 OR {ANSWER})"
 MOST_WORDS = 8
 
 
@@ -160,7 +163,7 @@ def _where(ask: BoardAsk) -> tuple[str, tuple[Any, ...]]:
     values: list[Any] = []
     for word in _words(ask.find):
         conditions.append(WORD)
-        values += [word, word]
+        values += [word, word, list(codes_read_as(word))]
     if ask.site is not None:
         conditions.append("s.id = %s")
         values.append(ask.site)
