@@ -80,7 +80,7 @@ def keep_hunt(who: str, attempt: str, hunting: Hunting) -> None:
         who=who,
         at=datetime.now(UTC),
         number=hunting.hunt.number,
-        ending=str(hunting.ending),
+        ending=hunting.ending.value,
         minutes=hunting.minutes,
         budget=hunting.budget,
         cheapest=way_minutes(hunting.hunt.number),
