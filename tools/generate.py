@@ -18,7 +18,6 @@ from pydantic import BaseModel
 from modest_rotor.api.app import create_app
 from modest_rotor.api.reference import quantities
 from modest_rotor.core.bench.course import Experiment
-from modest_rotor.core.bench.hunting import Ending
 from modest_rotor.core.bench.why import Meter
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.glossary import all_terms, term_of_field
@@ -30,7 +29,7 @@ from modest_rotor.core.proof.answer import Verdict
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.flow_way import Way
 from modest_rotor.core.stations.loop import Holds, SensorPlace
-from modest_rotor.core.stations.readings import SpeedTap, UnreadReason
+from modest_rotor.core.stations.readings import UnreadReason
 from modest_rotor.core.stations.setup import ControlMode, SignState
 from modest_rotor.core.stations.sheet import is_moment, quantity_of
 from modest_rotor.fieldbus.profile import DeviceKind, profile_schema
@@ -41,8 +40,8 @@ from modest_rotor.store.nodes import ROW_FIELDS
 ROOT = Path(__file__).resolve().parents[1]
 GENERATED = ROOT / "web" / "src" / "generated"
 LABELLED = {
-    "ControlMode": ControlMode, "DeviceKind": DeviceKind, "Ending": Ending, "Fits": Fits, "Holds": Holds, "LoadedHolds": LoadedHolds, "MarkState": MarkState, "Meter": Meter,
-    "Needle": Needle, "SensorPlace": SensorPlace, "SignState": SignState, "Tap": SpeedTap, "Trouble": Trouble, "UnreadReason": UnreadReason, "Verdict": Verdict, "Way": Way,
+    "ControlMode": ControlMode, "DeviceKind": DeviceKind, "Fits": Fits, "Holds": Holds, "LoadedHolds": LoadedHolds, "MarkState": MarkState, "Meter": Meter,
+    "Needle": Needle, "SensorPlace": SensorPlace, "SignState": SignState, "Trouble": Trouble, "UnreadReason": UnreadReason, "Verdict": Verdict, "Way": Way,
 }  # fmt: skip
 """Kinds and states that the page shows outside of a field, by the names under which it takes their labels."""
 HEADER = "// Written by tools/generate.py from the core's models. Never edited.\n"

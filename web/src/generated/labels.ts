@@ -12,14 +12,6 @@ export const DeviceKind = {
   "meter": "meter panel"
 } as const;
 
-export const Ending = {
-  "found": "found",
-  "half": "one of two found",
-  "another": "another cause",
-  "unsafe": "an unsafe act",
-  "out-of-time": "out of time"
-} as const;
-
 export const Fits = {
   "fits": "fits",
   "work": "fits with work",
@@ -92,14 +84,6 @@ export const SignState = {
   "done": "done",
   "not-needed": "not needed here",
   "stop": "stop"
-} as const;
-
-export const Tap = {
-  "single": "one speed",
-  "high": "high tap",
-  "medium": "medium tap",
-  "low": "low tap",
-  "regulated": "on a regulator"
 } as const;
 
 export const Trouble = {
