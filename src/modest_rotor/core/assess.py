@@ -21,7 +21,7 @@ from modest_rotor.core.options.ladder import Ladder, build_ladder
 from modest_rotor.core.options.needles import NeedleTable, needle_table
 from modest_rotor.core.options.yardstick import yardstick
 from modest_rotor.core.options.year import Year
-from modest_rotor.core.outcome import Absent
+from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE
 from modest_rotor.core.proof.answer import ProofAnswer, proof_answer
 from modest_rotor.core.rail import draw_rail, tell_on_board, tell_saving
@@ -52,7 +52,7 @@ from modest_rotor.core.stations.target import target_flow
 from modest_rotor.core.withheld import sound_part
 from modest_rotor.core.working import Result
 
-OTHER_MOTOR = MotorFit("another motor", refusal="the motor that was fitted is not the one of the plate")
+OTHER_MOTOR = MotorFit("another motor", refusal=Withheld("the motor that was fitted is not the one of the plate"))
 
 
 def fit_job(job: Job) -> MotorFit:

@@ -14,6 +14,7 @@ from modest_rotor.core.bench.stand import Controls, Stand
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.job import Job
+from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.product import Product
 from tests.core.setup.test_setup_answer import BAGGAGE
@@ -46,7 +47,7 @@ def test_a_job_whose_fit_failed_is_refused_with_the_reason() -> None:
     machine = build_case(Job.model_validate(BAGGAGE)).machine
     assert machine is not None
     with pytest.raises(OutsideValidity, match="could not be fitted: its plate denies itself"):
-        stand_of_machine("x", replace(machine, fit=None), "its plate denies itself.")
+        stand_of_machine("x", replace(machine, fit=None), Withheld("its plate denies itself."))
 
 
 def product(**more: object) -> Product:

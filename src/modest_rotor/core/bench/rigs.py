@@ -40,7 +40,7 @@ OWN_FAN = (MotorKind.THREE_PHASE, MotorKind.SINGLE_PHASE)
 """Kinds that mostly have a fan on their own shaft. Common practice."""
 
 
-def stand_of_machine(name: str, machine: FoundMachine | Absent, refusal: str | None = None) -> Stand:
+def stand_of_machine(name: str, machine: FoundMachine | Absent, refusal: Absent | None = None) -> Stand:
     """The machine of a job as a stand: its motor fitted to its plate and readings, its wheel and duct through the point found.
 
     :param machine: as found, or what it waits for. :param refusal: why its motor was not fitted, where it was not.
@@ -69,7 +69,9 @@ def stand_of_machine(name: str, machine: FoundMachine | Absent, refusal: str | N
     )
 
 
-def _own_motor(machine: FoundMachine, refusal: str | None) -> tuple[InductionMotor | ElectronicMotor, tuple[str, ...]]:
+def _own_motor(
+    machine: FoundMachine, refusal: Absent | None
+) -> tuple[InductionMotor | ElectronicMotor, tuple[str, ...]]:
     plate = machine.plate
     if plate.is_electronic:
         if not (plate.rated_power_w and plate.rated_speed_rpm):
@@ -77,7 +79,7 @@ def _own_motor(machine: FoundMachine, refusal: str | None) -> tuple[InductionMot
         return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm, plate.printed_efficiency), ()
     fitted = machine.own or machine.new
     if fitted is None:
-        why = _without_stop(refusal or "its plate lacks what a fit begins with")
+        why = _without_stop(refusal.why) if refusal else "its plate lacks what a fit begins with"
         raise OutsideValidity(f"The motor of this job could not be fitted: {why}.")
     return fitted.motor, () if machine.own else (
         "Its motor is fitted to its plate alone: nothing was read of it running.",

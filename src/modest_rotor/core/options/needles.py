@@ -52,8 +52,8 @@ class NeedleTable(Frozen):
 def needle_table(found: FoundMachine | Absent) -> NeedleTable:
     """What every needle would show if one thing changed on the machine as found."""
     if isinstance(found, Absent) or found.own is None:
-        refusal = found.why if isinstance(found, Absent) else found.fit.refusal if found.fit else None
-        words = refusal or "waits for the plate"
+        refusal = found if isinstance(found, Absent) else found.fit.refusal if found.fit else None
+        words = refusal.why if refusal else "waits for the plate"
         return NeedleTable(waits=words, rows=(), source=SOURCE)
     changes = OF_PUMPS if found.wheel is Wheel.PUMP else OF_FANS
     rows = tuple(row for change in changes if (row := _row(found, found.own, change)))

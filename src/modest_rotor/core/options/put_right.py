@@ -60,9 +60,7 @@ def _capacitor(found: FoundMachine, _: OptionCosts, capacitance_f: float | None)
 
 def _filter(found: FoundMachine, asked: OptionCosts, _: float | None) -> Estimate | Absent:
     if asked.filter_excess is None or not found.pressure_is_measured:
-        return Withheld(
-            "The clean filter waits for the pressure that it gives back, and for the static at the machine."
-        )
+        return Waiting("The clean filter waits for the pressure that it gives back, and for the static at the machine.")
     excess = read_by_meter(asked.filter_excess, "pressure", "filter over a clean one's")
     growing = found.pressure.value - found.fixed_pressure.value
     if excess.value >= growing:

@@ -170,7 +170,7 @@ def _from_design(
     plate: PlateFacts, wheel: Wheel, now: SetFacts, fit: MotorFit, wanted: float | None, static: float | None
 ) -> Yardstick | Absent:  # fmt: skip
     if fit.bare is None:
-        return Withheld(fit.refusal or "waits for the plate")
+        return fit.refusal or Waiting("waits for the plate")
     if not now.on_full_tap:
         return Waiting("waits for a set on the full setting, or for one of this tap from when it was right")
     assert plate.rated_power_w and plate.rated_speed_rpm and plate.frequency_hz and plate.rated_voltage_v

@@ -57,10 +57,10 @@ def energy_result(solved: Solved, energy: Estimate | Absent, found: FoundMachine
 def start_result(solved: Solved, found: FoundMachine, year: Year, stopped: bool) -> Result:
     """What a year's starts take, by themselves: worked out, so that nobody need argue about them."""
     label = "Energy of the starts"
-    if stopped or not year.starts:
-        return withheld(
-            label, "withheld: the stop stands first" if stopped else "waits for starts and their seconds (on Duty)"
-        )
+    if stopped:
+        return withheld(label, "withheld: the stop stands first")
+    if not year.starts:
+        return waiting(label, "waits for starts and their seconds (on Duty)")
     energy = starts_kwh(solved, found, year) * float(year.machines)
     if not energy.value:
         return waiting(label, "waits for a fitted motor, or for inrush amps (on Duty)")

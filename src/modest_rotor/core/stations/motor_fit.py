@@ -23,6 +23,7 @@ from modest_rotor.core.identify.meters import RECTANGULAR, Accuracies
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.identify.next_reading import Needle, worth
 from modest_rotor.core.identify.rows import Reading
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
 from modest_rotor.core.stations.readings import MeasuringPoint, ReadingSet, SpeedTap
 from modest_rotor.core.stations.trust import CHOPPED, believed, on_a_drive
@@ -57,7 +58,7 @@ class MotorFit:
     bare: FittedMotor | None = None
     full: FittedMotor | None = None
     loads: tuple[tuple[str, tuple[LoadByMethod, ...]], ...] = ()
-    refusal: str | None = None
+    refusal: Absent | None = None
     culprits: tuple[Culprit, ...] = ()
     refining: bool = False
 
@@ -118,17 +119,17 @@ def fit_plate_and_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...], accu
     """Fit the motor of a plate to all sets of readings; where it cannot be fitted, say why."""
     key = fit_key(plate, sets, accuracies)
     if plate.is_electronic:
-        return MotorFit(key, refusal=ELECTRONIC_REFUSAL)
+        return MotorFit(key, refusal=Withheld(ELECTRONIC_REFUSAL))
     lacking = lacks(plate)
     if lacking:
-        return MotorFit(key, refusal=f"waits for {' and '.join(lacking)} on the plate")
+        return MotorFit(key, refusal=Waiting(f"waits for {' and '.join(lacking)} on the plate"))
     named = fit_readings(plate, sets, accuracies)
     readings = tuple(reading for _, reading in named)
     try:
         bare = fit_motor(plate, tuple(_speed_alone(reading) for reading in readings))
         full = fit_motor(plate, tuple(_sound(reading) for reading in readings)) if readings else bare
     except OutsideValidity as refusal:
-        return MotorFit(key, refusal=refusal.sentence)
+        return MotorFit(key, refusal=Withheld(refusal.sentence))
     loads = tuple((set_id, fitted_methods(bare, full, place, reading)) for place, (set_id, reading) in enumerate(named))
     fit = MotorFit(key, bare, full, loads)
     culprits: tuple[Culprit, ...] = ()

@@ -9,13 +9,14 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.efficiency import typical_efficiency
 from modest_rotor.core.identify.motor import NO_PLATE, MotorKind, PlateFacts
 from modest_rotor.core.numerals import NumberStyle
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import typical_efficiency as electronic_efficiency
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
 from modest_rotor.core.stations.plate import Plate, PowerIs
 from modest_rotor.core.stations.plate_line import LinePiece, fields_changed, read_line
 from modest_rotor.core.stations.plate_meaning import Meaning, meanings
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.working import Ingredient, Result, given, not_known, result, waiting
 
 
 class PlateAnswer(Frozen):
@@ -138,17 +139,17 @@ def _poles(speed: float | None, frequency: float | None) -> tuple[int | None, st
         return None, refusal.sentence
 
 
-def _waits_for_speed(facts: PlateFacts) -> str:
+def _no_speed(facts: PlateFacts) -> Absent:
     if facts.is_electronic:
-        return "an electronic motor has no slip: its electronics set its speed"
+        return Withheld("an electronic motor has no slip: its electronics set its speed")
     if facts.speed_refusal:
-        return facts.speed_refusal + " Check the plate's speed and frequency."
+        return Withheld(facts.speed_refusal + " Check the plate's speed and frequency.")
     missing = [
         name
         for name, value in (("rated speed", facts.rated_speed_rpm), ("frequency", facts.frequency_hz))
         if value is None
     ]
-    return f"waits for {' and '.join(missing)}"
+    return Waiting(f"waits for {' and '.join(missing)}")
 
 
 def _speed_and_frequency(facts: PlateFacts) -> tuple[Ingredient, ...]:
@@ -161,7 +162,7 @@ def _speed_and_frequency(facts: PlateFacts) -> tuple[Ingredient, ...]:
 
 def _poles_result(facts: PlateFacts) -> Result:
     if facts.poles is None:
-        return waiting("Poles", _waits_for_speed(facts))
+        return not_known("Poles", _no_speed(facts))
     remark = (
         "A low tap or a strained motor can look like another pole count; the plate's speed is at full load, high tap."
     )
@@ -178,14 +179,14 @@ def _poles_result(facts: PlateFacts) -> Result:
 
 def _synchronous_result(facts: PlateFacts) -> Result:
     if facts.synchronous_speed_rpm is None or facts.poles is None:
-        return waiting("Synchronous speed", _waits_for_speed(facts))
+        return not_known("Synchronous speed", _no_speed(facts))
     ingredients = (*_speed_and_frequency(facts)[1:], given("p", "poles", "poles", float(facts.poles), "worked out"))
     return result("Synchronous speed", "speed", facts.synchronous_speed_rpm, "n_s = 120 f ÷ p", ingredients, DEFINITION)
 
 
 def _slip_result(facts: PlateFacts) -> Result:
     if facts.rated_slip is None or facts.synchronous_speed_rpm is None:
-        return waiting("Rated slip", _waits_for_speed(facts))
+        return not_known("Rated slip", _no_speed(facts))
     synchronous = given("n_s", "synchronous speed", "speed", facts.synchronous_speed_rpm, "worked out")
     ingredients = (synchronous, _speed_and_frequency(facts)[0])
     remarks = (STANDARD_SLIP_REMARK,)

@@ -9,8 +9,9 @@ from modest_rotor.core.identify.candidate import at_rated, highest_slip
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.rows import UNLOADED_SLIP
+from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.stations.motor_fit import MotorFit
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.working import Ingredient, Result, given, not_known, result, withheld
 
 SOURCE = (
     "A motor fitted to this plate by the equations of its kind; what is likely of its kind is our judgement, no source."
@@ -31,8 +32,8 @@ def expected_results(fit: MotorFit) -> tuple[Result, ...]:
     """
     motor = fit.full
     if motor is None:
-        words = fit.refusal or "waits for the plate"
-        return tuple(waiting(label, words) for _, label, _ in LABELS)
+        refusal = fit.refusal or Waiting("waits for the plate")
+        return tuple(not_known(label, refusal) for _, label, _ in LABELS)
     has_switch = motor.plate.kind is MotorKind.SINGLE_PHASE
 
     def work(*columns: Array) -> Array:
@@ -49,7 +50,7 @@ def expected_results(fit: MotorFit) -> tuple[Result, ...]:
         for (quantity, label, formula), value in zip(LABELS, values, strict=True)
     ]
     if has_switch:
-        told[-1] = waiting(LABELS[-1][1], "its start switch is closed then, and the start winding is not on the plate")
+        told[-1] = withheld(LABELS[-1][1], "its start switch is closed then, and the start winding is not on the plate")
     if motor.plate.kind is MotorKind.SPLIT_CAPACITOR and motor.plate.run_capacitance_f is None:
         told.append(_rough_capacitor(motor))
     return tuple(told)

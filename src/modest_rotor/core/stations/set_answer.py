@@ -6,7 +6,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.load import LoadByMethod, Method
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
-from modest_rotor.core.outcome import Absent
+from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.induction import slip
@@ -16,7 +16,7 @@ from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
 from modest_rotor.core.stations.trust import NOT_RUNNING
-from modest_rotor.core.working import Ingredient, Result, given, result, waiting
+from modest_rotor.core.working import Ingredient, Result, given, not_known, result, waiting, withheld
 
 TYPICAL = "typical of the kind"
 METHOD_LABELS = {
@@ -133,9 +133,9 @@ def _slip(facts: SetFacts, plate: PlateFacts) -> Result:
         lacking = "a speed" if speed is None else "rated speed and frequency on the plate"
         return waiting("Slip now", f"waits for {lacking}")
     if facts.above_synchronous:
-        return waiting("Slip now", "withheld: the speed is above synchronous")
+        return withheld("Slip now", "withheld: the speed is above synchronous")
     if not facts.on_full_tap:
-        return waiting("Slip now", "withheld off the high tap, where slip says nothing of load")
+        return withheld("Slip now", "withheld off the high tap, where slip says nothing of load")
     now = Estimate(slip(speed.value, synchronous), {name: -part / synchronous for name, part in speed.parts.items()})
     ingredients = (
         given("n_s", "synchronous speed", "speed", synchronous, "worked out"),
@@ -147,8 +147,8 @@ def _slip(facts: SetFacts, plate: PlateFacts) -> Result:
 def _method(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> MethodAnswer:
     label = METHOD_LABELS[method.method]
     if method.low is None or method.formula_load is None:
-        why = f"waits for {' and '.join(method.missing)}" if method.missing else method.reason
-        load = waiting(label, why)
+        lacking = f"waits for {' and '.join(method.missing)}"
+        load = waiting(label, lacking) if method.missing else withheld(label, method.reason)
     else:
         load = _method_result(method, label, facts, plate)
     return MethodAnswer(
@@ -278,7 +278,7 @@ def _efficiency_origin(bound: float | None) -> str:
 
 def _load(facts: SetFacts, plate: PlateFacts) -> Result:
     if facts.shaft_power is None:
-        return waiting("Load", *_load_waits(facts))
+        return not_known("Load", _no_load(facts))
     if not plate.rated_power_w:
         return waiting("Load", "waits for rated power")
     ingredients = (
@@ -292,7 +292,7 @@ def _load(facts: SetFacts, plate: PlateFacts) -> Result:
 
 def _shaft_power(facts: SetFacts) -> Result:
     if facts.shaft_power is None or facts.chosen is None:
-        return waiting("Shaft power", *_load_waits(facts))
+        return not_known("Shaft power", _no_load(facts))
     basis: Basis = "estimated"
     ingredients = tuple(
         given("P", METHOD_LABELS[method.method].lower(), "shaft_power", method.shaft_power, basis, facts.title)
@@ -320,15 +320,15 @@ def _taken_by(method: Method) -> str:
     return "the best single method for this case; methods that share meters are not averaged"
 
 
-def _load_waits(facts: SetFacts) -> Phrase:
+def _no_load(facts: SetFacts) -> Absent:
     if facts.standing is not None:
-        return (f"withheld: {NOT_RUNNING[facts.standing]}",)
+        return Withheld(f"withheld: {NOT_RUNNING[facts.standing]}")
     if facts.above_synchronous:
-        return ("withheld: the speed is above synchronous",)
+        return Withheld("withheld: the speed is above synchronous")
     lacking = [name for method in facts.methods for name in method.missing]
     if not lacking:
-        return (facts.methods[0].reason if facts.methods else "waits for a reading",)
-    return ("waits for watts, or for volts and amps or speed with the plate's own values",)
+        return Withheld(facts.methods[0].reason) if facts.methods else Waiting("waits for a reading")
+    return Waiting("waits for watts, or for volts and amps or speed with the plate's own values")
 
 
 def _pressure(facts: SetFacts, wheel: Wheel | None) -> Result:
