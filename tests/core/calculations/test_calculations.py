@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+import itertools
 import json
 import math
 
 import pytest
 
 from modest_rotor.core.calculations.book import CALCULATIONS, all_calculations, work_out
-from modest_rotor.core.errors import OutsideValidity, QuantityRefused, UnknownItem
+from modest_rotor.core.calculations.calculation import Input
+from modest_rotor.core.errors import ModestRotorError, OutsideValidity, QuantityRefused, UnknownItem
 from modest_rotor.core.quantities import all_quantities
 
 WORKED: list[tuple[str, dict[str, str], list[float]]] = [  # name, typed, results in SI
@@ -217,3 +219,32 @@ def test_a_plate_at_synchronous_speed_has_no_slip_to_reckon_a_load_by() -> None:
     }
     with pytest.raises(OutsideValidity, match="leaves no slip"):
         work_out("load_by_slip", plate)
+
+
+def ends_of(one: Input) -> tuple[str, ...]:
+    """The ends of what can be typed for an input, and nought where it lies between them."""
+    if one.quantity is None:
+        return one.choices
+    what = all_quantities()[one.quantity]
+    unit = what.reader_unit("si")
+    ends = {what.low, what.high, *([0.0] if what.low <= 0 <= what.high else [])}
+    return tuple(f"{unit.from_si(end):.12g} {unit.symbol}" for end in ends)
+
+
+@pytest.mark.filterwarnings("error")
+def test_two_inputs_at_their_ends_are_worked_or_refused_in_words() -> None:
+    """Volts of nought on a load by slip, and no poles, once ended in a division by nought."""
+    tried = refused = 0
+    for name, typed, _ in WORKED:
+        inputs = next(one for one in CALCULATIONS if one.name == name).inputs
+        for one, other in itertools.combinations_with_replacement(inputs, 2):
+            for first, second in itertools.product(ends_of(one), ends_of(other)):
+                tried += 1
+                try:
+                    found = work_out(name, {**typed, one.name: first, other.name: second}, "si")
+                except ModestRotorError:
+                    refused += 1
+                    continue
+                figures = [result.figure for result in found.results if result.figure]
+                assert all(math.isfinite(figure.value) and math.isfinite(figure.band or 0) for figure in figures)
+    assert tried > 1_500 and 0.1 * tried < refused < 0.9 * tried

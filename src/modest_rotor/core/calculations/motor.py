@@ -43,12 +43,15 @@ def _load_by_slip(frequency: float, poles: float, rated: float, speed: float, ra
     rated_slip, slip = running_slip(rated, frequency, round(poles)), running_slip(speed, frequency, round(poles))
     if rated_slip <= 0:
         raise OutsideValidity("The plate's speed leaves no slip: read it again, or take another pole count.")
+    if volts <= 0 or rated_v <= 0:
+        raise OutsideValidity("A motor without volts has no slip to reckon by: both voltages lie above 0 V.")
     return slip / (rated_slip * (rated_v / volts) ** 2)
 
 
 def _pull_out(
     volts: float, hertz: float, poles: float, r1: float, x1: float, xm: float, r2: float, x2: float
 ) -> tuple[float, float]:
+    synchronous_speed_rpm(hertz, round(poles))  # refuses what is no pole count
     motor = ThreePhaseMotor(
         poles=round(poles), rated_voltage=volts, rated_frequency=hertz, main_resistance=r1, main_reactance=x1, magnetising_reactance=xm,
         rotor_resistance=r2, rotor_reactance=x2, core_conductance=0.0, friction_nm=0.0, stray_resistance=0.0,
