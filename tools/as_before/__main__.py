@@ -1,7 +1,7 @@
 """What the core said when its results were last looked at: an alarm for a change that nobody meant, not evidence that they are right.
 
 ``python -m tools.as_before`` works every scene and names what differs from ``tests/as_before/said.csv``; ``--write`` puts what is said now in
-its place, ``--jobs COUNT`` draws the kept jobs anew. A scene is a kept job, or a run of the Bench, the plant, a log, a hunt, a calculation, a
+its place, ``--jobs COUNT`` picks the kept jobs anew, those that pass the most branches. A scene is a kept job, or a run of the Bench, the plant, a log, a hunt, a calculation, a
 file. Of each part of what it says one line is kept: a digest of its words and of where its numbers stand, how many they are, and their
 logarithms, weighed by their places and summed, which a thousandth of one number moves.
 
@@ -15,12 +15,12 @@ import csv
 import gzip
 import sys
 
+from tools.as_before.picking import picked
 from tools.as_before.prints import Print, changes, print_of
 from tools.as_before.scenes import JOBS, Scene, scenes
-from tools.unchanged import bases, draw
 
 SAID = JOBS.with_name("said.csv")
-SEED, COUNT = 2026, 30
+SEED, COUNT, DRAWN = 2026, 95, 400
 
 
 def said_now(scene: Scene) -> dict[str, Print]:
@@ -53,12 +53,11 @@ def main() -> int:
     """Compare, or keep, as asked."""
     parser = argparse.ArgumentParser(description=__doc__.splitlines()[0])
     parser.add_argument("--write", action="store_true", help="keep what is said now")
-    parser.add_argument("--jobs", type=int, help=f"draw so many jobs anew ({COUNT} are kept)")
+    parser.add_argument("--jobs", type=int, help=f"pick so many jobs anew ({COUNT} are kept)")
     asked = parser.parse_args()
     if asked.jobs:
         JOBS.parent.mkdir(exist_ok=True)
-        drawn = (*bases(), *(draw(SEED, number) for number in range(asked.jobs)))
-        text = "".join(f"{job.model_dump_json()}\n" for job in drawn)
+        text = "".join(f"{job.model_dump_json()}\n" for job in picked(asked.jobs, DRAWN, SEED))
         JOBS.write_bytes(gzip.compress(text.encode(), mtime=0))
     if asked.write:
         write()

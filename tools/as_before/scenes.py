@@ -31,7 +31,6 @@ from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.drift.simulated import Fault, simulated_log
 from modest_rotor.core.entry import read_entry
-from modest_rotor.core.errors import ModestRotorError
 from modest_rotor.core.identify.perturb import Change
 from modest_rotor.core.job import Job
 from modest_rotor.core.numerals import NumberStyle
@@ -48,6 +47,7 @@ from modest_rotor.formats.log_csv import read_log_file
 from modest_rotor.formats.logger_csv import read_log
 from modest_rotor.formats.readings_csv import propose, write_sets
 from modest_rotor.formats.text import told
+from tools.as_before.edges import edge_scenes, or_refusal
 from tools.unchanged import bases
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -68,14 +68,14 @@ Scene = tuple[str, Callable[[], dict[str, Any]]]
 
 @cache
 def kept_jobs() -> tuple[Job, ...]:
-    """The jobs that were drawn when the file was written, and those that the demo ships."""
+    """The jobs that the demo ships, and those that were picked when the file was written."""
     with gzip.open(JOBS, "rt", encoding="utf-8") as file:
         return tuple(Job.model_validate_json(line) for line in file)
 
 
 def scenes() -> list[Scene]:
     """Every scene."""
-    jobs = [(f"job {number}", lambda job=job: _job(job)) for number, job in enumerate(kept_jobs())]
+    jobs = [(f"job {number}", lambda job=job: told_of_job(job)) for number, job in enumerate(kept_jobs())]
     rigs = [(f"bench {name}", lambda name=name: _bench(name)) for name in stands()]
     hunts = [(f"hunts of level {level}", lambda level=level: _hunts(level)) for level in (1, 2, 3)]
     return [
@@ -87,33 +87,26 @@ def scenes() -> list[Scene]:
         ("calculations", _calculations),
         ("files", _files),
         ("typed", _typed),
+        *edge_scenes(),
     ]
 
 
-def _job(job: Job) -> dict[str, Any]:
+def told_of_job(job: Job) -> dict[str, Any]:
     """Everything that is told of a job, by the parts of its assessment."""
     fit = fit_job(job)
     answer = assess(job, fit)
     report = build_report(job, answer, "2026-11-01", "r1", None)
     ids = tuple(one.id for one in job.document.options.considered)
     asked = {"needles": lambda: needles(job, fit), "ladder": lambda: ladder(job, fit), "loaded": lambda: loaded(job, fit), "beside": lambda: beside(job, ids, fit)}  # fmt: skip
-    more = {name: _or_refusal(work) for name, work in asked.items()}
+    more = {name: or_refusal(work) for name, work in asked.items()}
     return {name: getattr(answer, name) for name in type(answer).model_fields} | more | {"report": report}
-
-
-def _or_refusal(work: Callable[[], Any]) -> Any:
-    """What comes of it, or the words of its refusal."""
-    try:
-        return work()
-    except ModestRotorError as refusal:
-        return str(refusal)
 
 
 def _bench(name: str) -> dict[str, Any]:
     """A stand at rest, turned to each end of each knob, run up, and asked why."""
     stand = stands()[name]
     plain = Turned().controls
-    parts: dict[str, Any] = {"stand": [knob.model_dump() for knob in knobs_of(stand)], "waves": _or_refusal(lambda: waves_of(stand, plain))}  # fmt: skip
+    parts: dict[str, Any] = {"stand": [knob.model_dump() for knob in knobs_of(stand)], "waves": or_refusal(lambda: waves_of(stand, plain))}  # fmt: skip
     rig, state = settled(stand, plain)
     shown, at = [], State()
     for _ in range(8):
@@ -122,9 +115,9 @@ def _bench(name: str) -> dict[str, Any]:
     parts |= {"run up": shown, "settled": meters(rig, state), "run down": meters(rig, advance(rig, state, 2.0, on=False), on=False)}  # fmt: skip
     for knob in knobs_of(stand):
         for end in _ends(knob):
-            turned = _or_refusal(lambda end=end, knob=knob: Turned.model_validate({knob.key: end}).controls)
-            if not isinstance(turned, str):
-                parts[f"{knob.key} {end}"] = (_or_refusal(lambda to=turned: outlook(stand, to)), _or_refusal(lambda to=turned: reasons(stand, plain, to)))  # fmt: skip
+            turned = or_refusal(lambda end=end, knob=knob: Turned.model_validate({knob.key: end}).controls)
+            if not isinstance(turned, tuple):
+                parts[f"{knob.key} {end}"] = (or_refusal(lambda to=turned: outlook(stand, to)), or_refusal(lambda to=turned: reasons(stand, plain, to)))  # fmt: skip
     return parts
 
 
@@ -153,8 +146,8 @@ def _logs() -> dict[str, Any]:
             if isinstance(setup, Absent):
                 said[f"{job.machine.name} {number}"] = setup
                 continue
-            log = _or_refusal(lambda setup=setup, fault=fault, at=references[0].setting: simulated_log(setup, np.random.default_rng(7), np.arange(0.0, 300.0, 3.0), fault, setting=at))  # fmt: skip
-            if isinstance(log, str):
+            log = or_refusal(lambda setup=setup, fault=fault, at=references[0].setting: simulated_log(setup, np.random.default_rng(7), np.arange(0.0, 300.0, 3.0), fault, setting=at))  # fmt: skip
+            if isinstance(log, tuple):
                 continue
             worn = np.linspace(1.0, 0.97, len(log)) * 1e-5
             log = dataclasses.replace(log, days=log.days + 20_000.0, columns={**log.columns, "capacitance": worn})
@@ -196,11 +189,11 @@ def _typed() -> dict[str, Any]:
         str(style): [read_line(line, style) for line, _ in PLATES]
         for style in (NumberStyle.POINT, NumberStyle.COMMA, None)
     }
-    said["charts"] = [_or_refusal(lambda text=text: amps_chart(Charts.model_construct(amps_chart=text, amps_chart_flow="cfm"))) for text in CHARTS]  # fmt: skip
+    said["charts"] = [or_refusal(lambda text=text: amps_chart(Charts.model_construct(amps_chart=text, amps_chart_flow="cfm"))) for text in CHARTS]  # fmt: skip
     for name, what in all_quantities().items():
         texts = [f"{number} {unit.symbol}" for unit in what.units for number in ("1", "0", "-2", "12.5", "1/2", "3-4")]
         texts += ["7", "1,200", "1.234,5", "x", "", "9e9", "5 parsec", "1 2", "4 % 3"]
-        said[name] = [_or_refusal(lambda text=text, units=units, name=name: read_entry(name, text, units, None, None)) for text in texts for units in ("si", "ip")]  # fmt: skip
+        said[name] = [or_refusal(lambda text=text, units=units, name=name: read_entry(name, text, units, None, None)) for text in texts for units in ("si", "ip")]  # fmt: skip
     return said
 
 
@@ -226,7 +219,7 @@ def _files() -> dict[str, Any]:
     }
     odd = {"gap": stamps[:100] + stamps[180:], "back": stamps[:200] + stamps[190:390], "few": stamps[:4]}
     written |= {name: "\n".join(["Time,Motor A", *(f"{at:%Y-%m-%d %H:%M},{3.9 if at.minute < 20 else 0.1}" for at in ats)]) for name, ats in odd.items()}  # fmt: skip
-    return {name: _or_refusal(lambda text=text: read_log(text)) for name, text in written.items()} | {
+    return {name: or_refusal(lambda text=text: read_log(text)) for name, text in written.items()} | {
         "logger": read_log(logger),
         "log": read_log_file(log, datetime(2026, 6, 1, tzinfo=UTC)),
         "readings": (sets, propose(sets, {}, {}, "ip", 60, "2026-06-01 12:00")),
