@@ -12,7 +12,7 @@ from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import JobView, Step, Words, view
 from modest_rotor.core.changes import next_id, value_at
 from modest_rotor.core.errors import ChangeRefused
-from modest_rotor.core.options.suiting import suits
+from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.stations.options import OptionKind
 from modest_rotor.core.stations.product import Product
 from modest_rotor.formats.catalogue_files import (
@@ -59,7 +59,7 @@ class OptionIn(Step):
 def products(kind: OptionKind | None = None) -> tuple[Product, ...]:
     """Every entry; with ``kind`` those that can stand for that kind of option."""
     every = catalogue.all_products()
-    return every if kind is None else tuple(product for product in every if suits(kind, product))
+    return every if kind is None else tuple(product for product in every if traits_of(kind).suits(product))
 
 
 @router.get("/catalogue/schema")
@@ -129,7 +129,7 @@ def consider(job_id: int, option: OptionIn) -> Response:
     if option.kind is OptionKind.KEEP:
         raise ChangeRefused("The machine put right is the yardstick of every job; it needs no second column.")
     product = catalogue.product(option.code) if option.code else None
-    if product is not None and not suits(option.kind, product):
+    if product is not None and not traits_of(option.kind).suits(product):
         raise ChangeRefused(
             f"{product.name} cannot stand for this kind; nothing was added. Choose another, or none yet."
         )

@@ -7,13 +7,13 @@ from modest_rotor.core.job import Station
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.phrase import Figure, Phrase, as_typed, figure
 from modest_rotor.core.proof.answer import UNPROVED, ProofAnswer, Verdict
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.setup.answer import SetupAnswer
 
 LOG_WAITS = "waits for readings"
-ELECTRONIC = (OptionKind.ELECTRONIC, OptionKind.TORQUE, OptionKind.AIRFLOW, OptionKind.EC_FAN)
 ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
 
 
@@ -188,7 +188,7 @@ def _told_option(case: Case) -> OptionAnswer | None:
     """The option that stands for all in one line: the chosen one, else the first electronic one, else the first that saves."""
     options = [option for option in case.options.options if option.kind is not OptionKind.KEEP]
     chosen = next((option for option in options if option.id == case.job.document.decision.chosen), None)
-    electronic = next((option for option in options if option.kind in ELECTRONIC and option.stop is None), None)
+    electronic = next((option for option in options if traits_of(option.kind).electronic and option.stop is None), None)
     return chosen or electronic or next((option for option in options if option.saved_energy.figure), None)
 
 

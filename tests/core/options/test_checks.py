@@ -10,7 +10,7 @@ import pytest
 from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.contract import OptionKind
-from modest_rotor.core.options.suiting import suits
+from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.stations.product import Product
 from modest_rotor.core.tables import read_table
 from modest_rotor.formats.catalogue_files import read_catalogue
@@ -227,13 +227,19 @@ def test_a_product_stands_for_its_own_kinds_alone() -> None:
     shipped = read_catalogue(files("modest_rotor.demo").joinpath("catalogue.csv").read_text(encoding="utf-8")).products
     assert {product.code[:4] for product in shipped} == STAND_FOR.keys()
     for product in shipped:
-        assert {str(kind) for kind in OptionKind if suits(kind, product)} == STAND_FOR[product.code[:4]], product.code
+        assert {str(kind) for kind in OptionKind if traits_of(kind).suits(product)} == STAND_FOR[product.code[:4]], (
+            product.code
+        )
 
 
 def test_what_an_entry_does_not_say_is_no_reason_against_it() -> None:
     bare = Product.model_validate({"code": "bare", "type": "motor", "name": "bare"})
-    assert suits(OptionKind.TORQUE, bare) and suits(OptionKind.ONE_SPEED, bare) and suits(OptionKind.SAME_KIND, bare)
-    assert not suits(OptionKind.DRIVE, bare) and not suits(OptionKind.EC_FAN, bare)
+    assert (
+        traits_of(OptionKind.TORQUE).suits(bare)
+        and traits_of(OptionKind.ONE_SPEED).suits(bare)
+        and traits_of(OptionKind.SAME_KIND).suits(bare)
+    )
+    assert not traits_of(OptionKind.DRIVE).suits(bare) and not traits_of(OptionKind.EC_FAN).suits(bare)
 
 
 def test_a_pump_is_no_electronic_motor_whoever_says_so() -> None:

@@ -8,11 +8,12 @@ from collections.abc import Mapping
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.perturb import Needle, Setup
 from modest_rotor.core.job import Job
-from modest_rotor.core.options.checks.place import ELECTRONIC_MOTOR, WHOLE_MACHINE
 from modest_rotor.core.options.contract import Asked, OptionKind
 from modest_rotor.core.options.drive import motor_on_drive
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import electronic_rating
+from modest_rotor.core.options.registry import traits_of
+from modest_rotor.core.options.traits import Holds, SetBy
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fan import MachineCurve, generic_shape
@@ -24,7 +25,7 @@ from modest_rotor.core.stations.options import Considered
 ORDINARY_EFFICIENCY = 0.78
 """Shaft power over input power of small motors, where no motor is solved: only ratios are wanted. Our judgement, no source."""
 ORDINARY_SLIP = 0.03
-COMMANDS = {OptionKind.TORQUE: Command.TORQUE, OptionKind.AIRFLOW: Command.AIRFLOW}
+COMMANDS = {Holds.TORQUE: Command.TORQUE, Holds.AIRFLOW: Command.AIRFLOW}
 KEPT = Considered(id="keep", kind=OptionKind.KEEP)
 
 
@@ -58,21 +59,21 @@ def _with_motor(
     chosen: Considered, machine: FoundMachine, load: Load, speed: float, power: float, healthy: Mapping[Needle, float]
 ) -> Setup | Absent:
     volts = healthy.get(Needle.VOLTS) or machine.volts.value
-    kind = chosen.kind
-    if kind in ELECTRONIC_MOTOR or kind in WHOLE_MACHINE or kind is OptionKind.SLOWED:
+    traits = traits_of(chosen.kind)
+    if traits.electronic:
         rating = electronic_rating(machine, chosen)
         motor = ElectronicMotor(max(rating.power_w, power), max(rating.speed_rpm, speed), rating.efficiency)
-        command = COMMANDS.get(kind, Command.SPEED)
+        command = COMMANDS.get(traits.holds or Holds.SPEED, Command.SPEED)
         torque = power / (speed * math.pi / 30) / motor.rated_torque_nm
         flow = float(load.machine.flow)
         value = {Command.TORQUE: torque, Command.AIRFLOW: flow, Command.SPEED: speed}[command]
         return Setup(motor, Supply(volts, 50.0), load, command, value)
-    fitted = motor_on_drive(machine, Asked(None, chosen)) if kind is OptionKind.DRIVE else machine.own
+    fitted = motor_on_drive(machine, Asked(None, chosen)) if traits.set_by is SetBy.DRIVE else machine.own
     if fitted is None or isinstance(fitted, Absent):
         return fitted or Waiting("waits for the plate: the motor is not known")
     rated_v, rated_hz, poles = fitted.plate.rated_voltage_v, fitted.plate.frequency_hz, fitted.plate.poles
     assert rated_v and rated_hz and poles
-    if kind is not OptionKind.DRIVE:
+    if traits.set_by is not SetBy.DRIVE:
         return Setup(fitted.motor, Supply(volts or rated_v, rated_hz), load)
     hertz = speed * poles / 120 / (1 - ORDINARY_SLIP)
     return Setup(fitted.motor, Supply(rated_v * min(hertz / rated_hz, 1.0), hertz), load)

@@ -6,8 +6,8 @@ from pydantic import Field
 
 from modest_rotor.core.options.checks.place import FitCheck, Fits
 from modest_rotor.core.options.contract import OptionKind
-from modest_rotor.core.options.loading import Holds
 from modest_rotor.core.options.step_working import StepWorkings
+from modest_rotor.core.options.traits import Holds
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.core.working import Result
 

@@ -31,9 +31,11 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import at_speed, tap_pressure
 from modest_rotor.core.options.regulator import WAITS
 from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
+from modest_rotor.core.options.traits import Belongs, Holds, SetBy, Traits, of_type
 from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
+from modest_rotor.core.stations.product import ProductType
 
 NO_TORQUE = "the capacitor motor gives too little torque at these hertz"
 AS_DATA = (
@@ -49,10 +51,11 @@ class CapacitorDrive:
     """The capacitor motor of today, fed by a single-phase controller that changes volts and hertz together."""
 
     kind = OptionKind.CAPACITOR_DRIVE
-    title = "This motor, on a controller"
-    series = "violet-open"
-    electronics = True
-    commanded = True
+    traits = Traits(
+        "This motor, on a controller", "violet-open", electronics=True, commanded=True, belongs=Belongs.CAPACITOR_MOTORS,
+        suits=of_type(ProductType.DRIVE), set_by=SetBy.CONTROLLER, slows=True, both_makers=True, holds=Holds.SPEED,
+        wears="the motor's insulation, the drive's capacitors", steps=frozenset(("capacitor motor",)),
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The hertz that give each step its flow, the motor solved with its own capacitor at each."""

@@ -13,6 +13,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.traits import Traits
 from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.drive import LINEAR
 from modest_rotor.core.physics.fan import MachineCurve
@@ -135,17 +136,10 @@ class Asked:
 
 
 class Option(Protocol):
-    """A kind of replacement.
-
-    ``electronics`` says whether electronics stay on the supply and start it gently; ``commanded`` whether it is told each
-    step's flow, and so meets a part step by itself.
-    """
+    """A kind of replacement: what it is, and the equations of its duty steps."""
 
     kind: OptionKind
-    title: str
-    series: str
-    electronics: bool
-    commanded: bool
+    traits: Traits
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Flow, pressure, speed, shaft power and input power at each demand."""

@@ -29,6 +29,7 @@ from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.options.solved import RAD_PER_RPM, driven_at, stacked
+from modest_rotor.core.options.traits import Brings, Holds, SetBy, Traits, on_a_drive
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
@@ -54,10 +55,10 @@ class OnDrive:
     """A three-phase motor on a drive that gives at each step the flow asked for."""
 
     kind = OptionKind.DRIVE
-    title = "Three-phase on a drive"
-    series = "violet"
-    electronics = True
-    commanded = True
+    traits = Traits(
+        "Three-phase on a drive", "violet", electronics=True, commanded=True, brings=Brings.THREE_PHASE_MOTOR, suits=on_a_drive,
+        set_by=SetBy.DRIVE, holds=Holds.SPEED, wears="the drive's capacitors and fan; the motor's bearings",
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The hertz that give each step its flow, and the watts that drive and motor take; never below a protected flow."""

@@ -22,7 +22,9 @@ from modest_rotor.core.options.contract import (
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
+from modest_rotor.core.options.traits import ELECTRONICS_WEAR, Belongs, Brings, Holds, SetBy, Traits, electronic_motor
 from modest_rotor.core.physics.load import speed_ratio_for_flow
+from modest_rotor.core.stations.product import CommandKind
 
 TORQUE_LIMIT = 1.0
 """Torque over rated torque at which an electronic motor holds its limit and no longer its speed."""
@@ -34,14 +36,18 @@ SIGNAL = Saying(How.COMMANDED, NO_SPEED, "command", "speed")
 FLOW = Saying(How.COMMANDED, NO_SPEED, "", "airflow typed in")
 
 
+BY_SPEED = Traits(
+    "Electronic, speed command", "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
+    suits=electronic_motor("speed"), understands=(CommandKind.SIGNAL, CommandKind.DIAL), set_by=SetBy.SIGNAL, holds=Holds.SPEED,
+    limited=True, wears=ELECTRONICS_WEAR,
+)  # fmt: skip
+
+
 class Electronic:
     """An electronic motor that is told a speed, by a signal or a dial."""
 
     kind = OptionKind.ELECTRONIC
-    title = "Electronic, speed command"
-    series = "verdigris"
-    electronics = True
-    commanded = True
+    traits = BY_SPEED
     saying = SIGNAL
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
@@ -70,8 +76,10 @@ class AirflowHeld(Electronic):
     """An electronic motor that holds an airflow: its speed follows filter and dampers by itself."""
 
     kind = OptionKind.AIRFLOW
-    title = "Electronic, airflow held"
-    series = "verdigris-open"
+    traits = replace(
+        BY_SPEED, title="Electronic, airflow held", series="verdigris-open", belongs=Belongs.FANS, suits=electronic_motor("airflow"),
+        understands=(CommandKind.CALLS, CommandKind.SIGNAL), set_by=SetBy.ITSELF, holds=Holds.AIRFLOW,
+    )  # fmt: skip
     saying = FLOW
 
 
@@ -79,8 +87,7 @@ class FansSlowed(Electronic):
     """Fans side by side, all with electronic motors, all slowed together."""
 
     kind = OptionKind.SLOWED
-    title = "Fans slowed together"
-    series = "verdigris"
+    traits = replace(BY_SPEED, title="Fans slowed together", belongs=Belongs.FANS)
 
 
 def electronic_columns(

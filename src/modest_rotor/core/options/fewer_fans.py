@@ -25,6 +25,7 @@ from modest_rotor.core.options.contract import (
 from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import run_on, stacked
+from modest_rotor.core.options.traits import Belongs, SetBy, Traits
 from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
@@ -41,10 +42,7 @@ class FansStaged:
     """The fans of today, some of them switched off."""
 
     kind = OptionKind.STAGED
-    title = "Fans staged"
-    series = "copper-ring"
-    electronics = False
-    commanded = True
+    traits = Traits("Fans staged", "copper-ring", commanded=True, belongs=Belongs.FANS, set_by=SetBy.NUMBER_RUNNING)
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """For each step the fewest fans that give its flow; flow and watts are told for each of all fans, so that years compare."""

@@ -22,18 +22,21 @@ from modest_rotor.core.options.contract import (
 from modest_rotor.core.options.electronic import electronic_columns
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import electronic_rating
+from modest_rotor.core.options.traits import ELECTRONICS_WEAR, Brings, Holds, SetBy, Traits, electronic_motor
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.stations.duty import PartFlow
+from modest_rotor.core.stations.product import CommandKind
 
 
 class OneSpeed:
     """An electronic motor that runs at its one speed whenever it has its supply."""
 
     kind = OptionKind.ONE_SPEED
-    title = "Electronic, one speed"
-    series = "verdigris"
-    electronics = True
-    commanded = False
+    traits = Traits(
+        "Electronic, one speed", "verdigris", electronics=True, electronic=True, line_switched=True, brings=Brings.MOTOR,
+        suits=electronic_motor(command=CommandKind.SWITCHED_LINE), set_by=SetBy.OWN_SPEED, holds=Holds.SPEED, limited=True,
+        wears=ELECTRONICS_WEAR,
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The flow that its speed gives; a part step throttled where dampers do that today, and else at full flow."""

@@ -24,6 +24,7 @@ from modest_rotor.core.options.contract import (
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep_solved import solved_tap, solved_throttled
+from modest_rotor.core.options.traits import Holds, Traits
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.load import Load
@@ -47,10 +48,7 @@ class Keep:
     """The motor as found."""
 
     kind = OptionKind.KEEP
-    title = "Keep it"
-    series = "copper"
-    electronics = False
-    commanded = False
+    traits = Traits("Keep it", "copper", holds=Holds.MOTOR, rewires=False, hands=False)
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The machine as found: full, throttled along its curve, or on the tap that was read."""

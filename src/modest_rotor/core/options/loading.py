@@ -7,13 +7,13 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import Array, Estimate, exactly, propagate
 from modest_rotor.core.identify.fit import FittedMotor
-from modest_rotor.core.options.contract import CURVE, NEAR_FULL, OptionKind, curve_and_system
+from modest_rotor.core.options.contract import CURVE, NEAR_FULL, curve_and_system
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.solved import run_on, stacked
+from modest_rotor.core.options.traits import Brings, Holds, SetBy
 from modest_rotor.core.options.year import Solved
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
@@ -29,36 +29,8 @@ LEAST, MOST, HALVINGS = 0.3, 1.8, 4
 LEAST_HELD = 0.1
 READ_OUTSIDE = 0.65
 """Share of a fan's pressure that is read outside its cabinet. Our judgement, no source: half to nearly all."""
-LIMITED = (OptionKind.TORQUE, OptionKind.AIRFLOW, OptionKind.ELECTRONIC, OptionKind.ONE_SPEED, OptionKind.SLOWED)
-"""Kinds whose electronics hold back at the limits of their rating."""
 
 
-class Holds(Coded):
-    """What a setting keeps when the system changes."""
-
-    MOTOR = "motor"
-    SPEED = "speed"
-    TORQUE = "torque"
-    AIRFLOW = "airflow"
-    OWN_WHEEL = "own-wheel"
-
-
-HELD = {
-    OptionKind.TORQUE: Holds.TORQUE,
-    OptionKind.AIRFLOW: Holds.AIRFLOW,
-    OptionKind.ELECTRONIC: Holds.SPEED,
-    OptionKind.ONE_SPEED: Holds.SPEED,
-    OptionKind.SLOWED: Holds.SPEED,
-    OptionKind.DRIVE: Holds.SPEED,
-    OptionKind.CAPACITOR_DRIVE: Holds.SPEED,
-    OptionKind.KEEP: Holds.MOTOR,
-    OptionKind.SAME_KIND: Holds.MOTOR,
-    OptionKind.RESHEAVE: Holds.MOTOR,
-    OptionKind.TRIM: Holds.MOTOR,
-    OptionKind.REGULATOR: Holds.MOTOR,
-    OptionKind.EC_FAN: Holds.OWN_WHEEL,
-}
-"""Kinds whose answer to a tighter system is drawn. A regulator's first step is drawn where it is wide open."""
 CHOSEN_PLACE = 0.95
 """Where a fan that was chosen for its duty lies on the generic curve, as in ``own_wheel``."""
 
@@ -89,14 +61,14 @@ def loaded(
     :param static: in place of factors, the pressure against which it is to run, Pa, whatever the flow.
     :param bands: whether each comes with its band; a picture is drawn without.
     """
-    holds = HELD.get(solved.considered.kind)
+    holds = solved.option.traits.holds
     step = solved.steps[0] if solved.steps else None
     if holds is None or step is None or not (step.flow and step.speed and step.input_power and step.shaft_power):
         return None
     motor = _motor(solved, found) if holds is Holds.MOTOR else None
     if holds is Holds.MOTOR and motor is None:
         return None
-    if solved.considered.kind is OptionKind.REGULATOR and step.flow.value < NEAR_FULL * found.flow.value:
+    if solved.option.traits.set_by is SetBy.VOLTS and step.flow.value < NEAR_FULL * found.flow.value:
         return None
     rating = electronic_rating(found, solved.considered)
     count, wheel = len(factors) if static is None else 1, 1.0 if step.wheel_ratio is None else step.wheel_ratio
@@ -105,7 +77,7 @@ def loaded(
         setting = _Setting(found, columns, np.array(factors), rating, motor, wheel)
         if static is not None:
             setting.run_against(static)
-        setting.is_limited = solved.considered.kind in LIMITED
+        setting.is_limited = solved.option.traits.limited
         flow, power = {
             Holds.MOTOR: setting.by_motor,
             Holds.SPEED: setting.at_speed,
@@ -127,7 +99,7 @@ def loaded(
 
 
 def _motor(solved: Solved, found: FoundMachine) -> FittedMotor | None:
-    return found.new if solved.considered.kind is OptionKind.SAME_KIND else found.own
+    return found.new if solved.option.traits.brings is Brings.MOTOR else found.own
 
 
 GIVEN = CURVE + 6

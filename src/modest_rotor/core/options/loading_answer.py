@@ -8,7 +8,7 @@ from __future__ import annotations
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import LoadedAnswer, LoadedPoint
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.loading import FACTORS, HELD, Loaded, loaded
+from modest_rotor.core.options.loading import FACTORS, Loaded, loaded
 from modest_rotor.core.options.option_answer import Reckoned, Yardstick
 from modest_rotor.core.phrase import figure
 
@@ -25,16 +25,17 @@ def loaded_answer(letter: str, one: Reckoned, against: Yardstick) -> LoadedAnswe
     tightness = against.year.costs.tightness
     picture = _points(one, against, FACTORS, bands=False)
     wanted = _points(one, against, (tightness.si if tightness else USUAL_FACTOR,), bands=True)
-    if picture is None or wanted is None:
+    solved = one.solved
+    holds = solved.option.traits.holds
+    if picture is None or wanted is None or holds is None:
         return None
     static = against.year.costs.loaded_static
-    solved = one.solved
     return LoadedAnswer(
         id=solved.considered.id,
         letter=letter,
-        title=solved.considered.name or solved.option.title,
-        series=solved.option.series,
-        holds=HELD[solved.considered.kind],
+        title=solved.considered.name or solved.option.traits.title,
+        series=solved.option.traits.series,
+        holds=holds,
         points=picture,
         asked=wanted[0],
         at_static=_at_static(one, against, static.si) if static and against.machine.pressure_is_measured else None,

@@ -22,18 +22,8 @@ from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.working import Result, not_known, result
 
-WEARS = {
-    OptionKind.KEEP: "bearings and run capacitor, of their age",
-    OptionKind.SAME_KIND: "bearings; the run capacitor in about ten years",
-    OptionKind.REGULATOR: "the motor, which runs hot where it is turned down far",
-    OptionKind.CAPACITOR_DRIVE: "the motor's insulation, the drive's capacitors",
-    OptionKind.DRIVE: "the drive's capacitors and fan; the motor's bearings",
-    OptionKind.RESHEAVE: "belts, as now",
-    OptionKind.TRIM: "nothing more than now; the impeller does not grow back",
-}
 PUT_RIGHT = "the machine put right"
 NEW_SAME_KIND = "a new motor of the same kind"
-ELECTRONICS_WEAR = "its electronics, by heat and surges; bearings"
 
 
 @dataclass(frozen=True)
@@ -106,14 +96,14 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
     price, waits = year.price, year_results.money_waits(found, year)
     money = money_results.Money.at(saved, extra_cost(one, against), year, waits, keeps)
     cost, considered = cost_of(solved.considered), solved.considered
-    slows = solved.option.commanded and one.stop is None
+    slows = solved.option.traits.commanded and one.stop is None
     return OptionAnswer(
         letter=letter,
         id=considered.id,
         kind=considered.kind,
-        title=considered.name or solved.option.title,
+        title=considered.name or solved.option.traits.title,
         product=considered.product.name if considered.product else None,
-        series=solved.option.series,
+        series=solved.option.traits.series,
         fits=one.fits,
         checks=one.checks,
         steps=_steps(one, against),
@@ -195,8 +185,7 @@ def _less(today: Estimate | Absent, then: Estimate | Absent) -> Estimate | Absen
 
 def _wears(considered: Considered, solved: Solved) -> str:
     product = considered.product
-    usual = ELECTRONICS_WEAR if solved.option.electronics else WEARS[OptionKind.KEEP]
-    return (product.wears if product else None) or WEARS.get(considered.kind, usual)
+    return (product.wears if product else None) or solved.option.traits.wears
 
 
 def _lead_time(considered: Considered, keeps: bool) -> Phrase:

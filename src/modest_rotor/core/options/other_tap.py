@@ -9,6 +9,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import Asked, Demand, OptionKind, SolvedStep, absent_steps
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import on_named_tap
+from modest_rotor.core.options.traits import Belongs, SetBy, Traits
 from modest_rotor.core.outcome import Withheld
 
 USUAL = "low tap"
@@ -18,10 +19,10 @@ class OtherTap:
     """The motor of today on a lower tap all year."""
 
     kind = OptionKind.OTHER_TAP
-    title = "Another tap of it"
-    series = "copper-ring"
-    electronics = False
-    commanded = False
+    traits = Traits(
+        "Another tap of it", "copper-ring", belongs=Belongs.CAPACITOR_MOTORS, set_by=SetBy.TAP, long_lived=True, rewires=False,
+        steps=frozenset(("taps",)), asks=("tap",),
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The same point at every step: what the tap gives."""

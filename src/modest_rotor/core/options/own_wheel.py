@@ -26,11 +26,12 @@ from modest_rotor.core.options.contract import (
 from modest_rotor.core.options.electronic import electronic_columns, noted
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
+from modest_rotor.core.options.traits import ELECTRONICS_WEAR, Belongs, Brings, Holds, SetBy, Traits, of_type
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape, machine_from_table
 from modest_rotor.core.physics.load import Load, speed_ratio_for_flow
 from modest_rotor.core.physics.system import SystemCurve
-from modest_rotor.core.stations.product import Product
+from modest_rotor.core.stations.product import CommandKind, Product, ProductType
 
 OWN_PLACE = measured(0.95, **{"place of the new fan on its curve": 0.12})
 """Where a fan that was chosen for this duty lies on its curve, as flow relative to best efficiency. Our judgement, no source."""
@@ -46,8 +47,7 @@ Aim = Callable[[Array, Array, Array], Array]
 class _OwnWheel:
     """What the machines with wheels of their own share."""
 
-    electronics = True
-    commanded = True
+    traits: Traits
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """None: an electronic motor's watts rest on its own losses."""
@@ -58,8 +58,11 @@ class ExternalRotorFan(_OwnWheel):
     """An electronic fan, backward-inclined unless its product says otherwise, in place of motor and wheel."""
 
     kind = OptionKind.EC_FAN
-    title = "External-rotor electronic fan"
-    series = "verdigris"
+    traits = Traits(
+        "External-rotor electronic fan", "verdigris", electronics=True, commanded=True, electronic=True, belongs=Belongs.FANS,
+        brings=Brings.MACHINE, suits=of_type(ProductType.FAN), understands=(CommandKind.SIGNAL, CommandKind.DIAL),
+        set_by=SetBy.SIGNAL, holds=Holds.OWN_WHEEL, wears=ELECTRONICS_WEAR,
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The speed of its own wheel that gives each step its flow in the system of today."""
@@ -72,8 +75,11 @@ class CirculatorSpeed(_OwnWheel):
     """A wet-rotor circulator at one speed: valves throttle it as they do today."""
 
     kind = OptionKind.CIRCULATOR_SPEED
-    title = "Circulator, constant speed"
-    series = "verdigris"
+    traits = Traits(
+        "Circulator, constant speed", "verdigris", electronics=True, commanded=True, electronic=True, line_switched=True,
+        belongs=Belongs.PUMPS, brings=Brings.MACHINE, suits=of_type(ProductType.PUMP), set_by=SetBy.SIGNAL, wears=ELECTRONICS_WEAR,
+        asks=("set_pressure",),
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """At every flow the head that its curve has at the one speed."""
@@ -86,8 +92,9 @@ class CirculatorConstant(_OwnWheel):
     """A wet-rotor circulator that holds one pressure whatever the flow."""
 
     kind = OptionKind.CIRCULATOR_CONSTANT
-    title = "Circulator, constant pressure"
-    series = "verdigris-open"
+    traits = replace(
+        CirculatorSpeed.traits, title="Circulator, constant pressure", series="verdigris-open", set_by=SetBy.ITSELF
+    )
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The set pressure at every flow."""
@@ -100,8 +107,7 @@ class CirculatorProportional(_OwnWheel):
     """A wet-rotor circulator whose pressure falls with flow, to half of what is set at none."""
 
     kind = OptionKind.CIRCULATOR_PROPORTIONAL
-    title = "Circulator, proportional pressure"
-    series = "verdigris-open"
+    traits = replace(CirculatorConstant.traits, title="Circulator, proportional pressure")
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """H = H_set (1 + q ÷ q_full) ÷ 2, the common law of such pumps."""

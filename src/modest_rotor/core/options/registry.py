@@ -20,6 +20,7 @@ from modest_rotor.core.options.regulator import Regulator
 from modest_rotor.core.options.same_kind import SameKind
 from modest_rotor.core.options.throttle_out import ThrottleOut
 from modest_rotor.core.options.torque_taps import TorqueTaps
+from modest_rotor.core.options.traits import Traits
 from modest_rotor.core.options.wheel_speed import ReSheaved, Trimmed
 
 OPTIONS: tuple[Option, ...] = (
@@ -44,3 +45,8 @@ OPTIONS: tuple[Option, ...] = (
     CirculatorProportional(),
 )
 BY_KIND: dict[OptionKind, Option] = {option.kind: option for option in OPTIONS}
+
+
+def traits_of(kind: OptionKind) -> Traits:
+    """What a kind is, its equations apart."""
+    return BY_KIND[kind].traits

@@ -26,11 +26,13 @@ from modest_rotor.core.options.contract import (
 from modest_rotor.core.options.electronic import HELD
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import FARTHEST_SLIP, RAD_PER_RPM, stacked
+from modest_rotor.core.options.traits import Belongs, Holds, SetBy, Traits, of_type
 from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.stations.options import Regulating
+from modest_rotor.core.stations.product import ProductType
 
 WAITS = Waiting("waits for a fitted capacitor motor: plate and readings")
 CANNOT_HOLD = "cannot hold this speed: the motor would fall to a crawl or run up, so little do its volts steer it"
@@ -52,10 +54,11 @@ class Regulator:
     """The capacitor motor of today, its volts lowered until it gives each step its flow."""
 
     kind = OptionKind.REGULATOR
-    title = "This motor, regulated"
-    series = "copper-ring"
-    electronics = False
-    commanded = True
+    traits = Traits(
+        "This motor, regulated", "copper-ring", commanded=True, belongs=Belongs.CAPACITOR_MOTORS, suits=of_type(ProductType.REGULATOR),
+        set_by=SetBy.VOLTS, slows=True, holds=Holds.MOTOR, wears="the motor, which runs hot where it is turned down far",
+        asks=("regulator",),
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Volts, or ohms in the line, that give each step its flow; “cannot hold” where the motor is not steady there."""

@@ -28,6 +28,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import UNSAID, Keep
 from modest_rotor.core.options.rating import product_motor, promised_losses
 from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
+from modest_rotor.core.options.traits import Brings, Holds, Traits, line_motor
 from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.induction import input_power_w, speed_on_slip_line_rpm
@@ -51,10 +52,10 @@ class SameKind:
     """A new motor of the same kind and rating."""
 
     kind = OptionKind.SAME_KIND
-    title = "Same kind, new"
-    series = "copper-ring"
-    electronics = False
-    commanded = False
+    traits = Traits(
+        "Same kind, new", "copper-ring", brings=Brings.MOTOR, suits=line_motor, holds=Holds.MOTOR, long_lived=True,
+        wears="bearings; the run capacitor in about ten years", steps=frozenset(("taps", "capacitor motor")),
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The new motor where it meets the load: solved from its plate, or on the slip line of a plate too bare for that."""

@@ -10,6 +10,7 @@ from modest_rotor.core.options.contract import NEAR_FULL, Asked, Demand, OptionK
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.moved import Moves, moved_machine
+from modest_rotor.core.options.traits import Traits
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 
 
@@ -17,10 +18,7 @@ class ThrottleOut:
     """The machine of today on its system without a throttle."""
 
     kind = OptionKind.THROTTLE_OUT
-    title = "Throttle removed"
-    series = "copper-ring"
-    electronics = False
-    commanded = False
+    traits = Traits("Throttle removed", "copper-ring", long_lived=True, rewires=False, asks=("throttle_drop",))
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Full steps on the opened system; part steps at the flow that they had, throttled again where they are today."""

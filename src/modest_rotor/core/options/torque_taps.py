@@ -24,10 +24,12 @@ from modest_rotor.core.options.contract import (
 from modest_rotor.core.options.electronic import HELD, electronic_columns
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
+from modest_rotor.core.options.traits import ELECTRONICS_WEAR, Brings, Holds, SetBy, Traits, electronic_motor
 from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.roots import crossing
+from modest_rotor.core.stations.product import CommandKind
 
 USUAL_TAPS = 5
 LOWEST_TAP = 0.45
@@ -43,10 +45,11 @@ class TorqueTaps:
     """An electronic motor that holds a torque on each of its taps."""
 
     kind = OptionKind.TORQUE
-    title = "Electronic, torque taps"
-    series = "verdigris"
-    electronics = True
-    commanded = True
+    traits = Traits(
+        "Electronic, torque taps", "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
+        suits=electronic_motor("torque"), understands=(CommandKind.CALLS,), set_by=SetBy.TORQUE_TAPS, holds=Holds.TORQUE,
+        limited=True, wears=ELECTRONICS_WEAR, steps=frozenset(("taps",)),
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every tap solved once on the system; then for each step the nearest one, or the next up where flow is protected."""

@@ -26,6 +26,7 @@ from modest_rotor.core.options.contract import (
 )
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
+from modest_rotor.core.options.traits import Belongs, Holds, Traits
 from modest_rotor.core.outcome import Waiting, Withheld
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load, flow_at_speed, speed_ratio_for_flow
@@ -43,9 +44,7 @@ FIXED = CURVE + 3
 class WheelSpeed:
     """The machine's wheel at another speed of its own, the motor as it is: what re-sheaving and trimming share."""
 
-    electronics = False
-    commanded = False
-    series = "copper-ring"
+    traits: Traits
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """The motor that is in the machine."""
@@ -115,7 +114,10 @@ class ReSheaved(WheelSpeed):
     """A belt-driven fan with other sheaves."""
 
     kind = OptionKind.RESHEAVE
-    title = "Belt re-sheaved"
+    traits = Traits(
+        "Belt re-sheaved", "copper-ring", belongs=Belongs.FANS, holds=Holds.MOTOR, long_lived=True, wears="belts, as now",
+        rewires=False, steps=frozenset(("sheave",)), asks=("speed_share",),
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every step with the wheel at its new speed."""
@@ -127,7 +129,11 @@ class Trimmed(WheelSpeed):
     """A pump with its impeller turned down."""
 
     kind = OptionKind.TRIM
-    title = "Impeller trimmed"
+    traits = Traits(
+        "Impeller trimmed", "copper-ring", belongs=Belongs.PUMPS, holds=Holds.MOTOR, long_lived=True,
+        wears="nothing more than now; the impeller does not grow back", rewires=False, steps=frozenset(("trim",)),
+        asks=("diameter_share",),
+    )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every step with the smaller impeller."""

@@ -16,6 +16,7 @@ from modest_rotor.core.options.contract import Option, SolvedStep
 from modest_rotor.core.options.electronic import standby_power
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import electronic_rating
+from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.electronic import SOFT_START_S
 from modest_rotor.core.stations.duty import (
@@ -28,7 +29,7 @@ from modest_rotor.core.stations.duty import (
     cycled_starts,
     step_hours,
 )
-from modest_rotor.core.stations.options import Considered, OptionCosts, OptionKind
+from modest_rotor.core.stations.options import Considered, OptionCosts
 from modest_rotor.core.tables import find_row
 
 FULL_STEP = DutyStep(id="full", name="full flow")
@@ -129,13 +130,12 @@ class Year:
     def horizon(self, considered: Considered) -> float:
         """Years over which a saving is counted: the option's life, and no longer than the machine it drives."""
         lives = [considered.life, considered.product.life if considered.product else None]
-        own = next((life.si for life in lives if life), USUAL_LIFE[considered.kind in LONG_LIVED])
+        own = next((life.si for life in lives if life), USUAL_LIFE[traits_of(considered.kind).long_lived])
         return min(own, self.duty.remaining_life.si) if self.duty.remaining_life else own
 
 
 USUAL_LIFE = {False: 12.0, True: 15.0}
 """Years that a motor or a drive lasts where nothing is said. Common practice, no source."""
-LONG_LIVED = (OptionKind.SAME_KIND, OptionKind.TRIM, OptionKind.RESHEAVE, OptionKind.OTHER_TAP, OptionKind.THROTTLE_OUT)
 
 
 def cost_of(considered: Considered) -> Estimate | None:
@@ -182,14 +182,14 @@ def year_heat(solved: Solved, energy: Estimate | Absent, year: Year) -> Estimate
 
 def standby_of(solved: Solved, found: FoundMachine) -> Estimate:
     """What an option's electronics take while it stands, W."""
-    if not solved.option.electronics:
+    if not solved.option.traits.electronics:
         return exactly(0.0)
     return standby_power(electronic_rating(found, solved.considered))
 
 
 def standby_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
     """What electronics take while the machine is off, kWh a year."""
-    if not solved.option.electronics or year.total_hours is None:
+    if not solved.option.traits.electronics or year.total_hours is None:
         return exactly(0.0)
     return standby_of(solved, found) * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
 
@@ -199,7 +199,7 @@ def starts_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
     steps = solved.steps
     if not year.starts or year.duty.run_up is None or not steps or steps[0].input_power is None:
         return exactly(0.0)
-    if solved.option.electronics:
+    if solved.option.traits.electronics:
         return start_energy_kwh(steps[0].input_power * SOFT_START_SHARE, SOFT_START_S, year.starts)
     watts = inrush_w(found, year)
     if watts is None:

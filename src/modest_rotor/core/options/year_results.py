@@ -35,7 +35,7 @@ def energy_result(solved: Solved, energy: Estimate | Absent, found: FoundMachine
     if year.runs_always:
         ingredients.append(given("h₀", "hours between calls, at its lowest step", "hours", off, "worked out"))
         remarks.append("It runs between calls as well, at its lowest step; starts and standby are none then.")
-    elif solved.option.electronics and year.total_hours is not None:
+    elif solved.option.traits.electronics and year.total_hours is not None:
         ingredients.append(
             given("W₀", "standby power of the electronics", "input_power", standby_of(solved, found), "assumed")
         )
@@ -64,7 +64,7 @@ def start_result(solved: Solved, found: FoundMachine, year: Year, stopped: bool)
     energy = starts_kwh(solved, found, year) * float(year.machines)
     if not energy.value:
         return waiting(label, "waits for a fitted motor, or for inrush amps (on Duty)")
-    gently = ("Brought up gently by its electronics.",) if solved.option.electronics else ()
+    gently = ("Brought up gently by its electronics.",) if solved.option.traits.electronics else ()
     rows = tuple(_start_ingredients(found, year))
     return result(label, "energy", energy, "W_s t_s n_s ÷ 3,600,000", rows, "Definition.", gently)
 

@@ -11,14 +11,15 @@ from modest_rotor.core.errors import OutsideValidity, Refusal
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import StepAnswer
-from modest_rotor.core.options.contract import AS_FULL, Asked, OptionKind
+from modest_rotor.core.options.contract import AS_FULL, Asked
 from modest_rotor.core.options.rating import electronic_rating
 from modest_rotor.core.options.torque_taps import solve_taps, torques
+from modest_rotor.core.options.traits import Holds, SetBy
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.setup.balancing import Advice, Outcome, Tried, advise, advise_tap
 from modest_rotor.core.setup.command import signal_for_share
 from modest_rotor.core.setup.drive_settings import frequency_limits
-from modest_rotor.core.setup.facts import BY_SIGNAL, HELD_BY_ITSELF, SetupFacts
+from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.setup.plate_loop import is_set_by_plate, plate_advice
 from modest_rotor.core.setup.sweep import SweepPlan, out_of_bands
 from modest_rotor.core.setup.trial_flow import flow_of
@@ -80,7 +81,7 @@ def command_answers(facts: SetupFacts, plan: SweepPlan | None) -> tuple[CommandA
 
     :param plan: what the noise sweep came to, where there was one.
     """
-    taps = _taps(facts) if facts.kind is OptionKind.TORQUE else ()
+    taps = _taps(facts) if facts.traits.set_by is SetBy.TORQUE_TAPS else ()
     duty = {step.id: step for step in facts.job.document.duty.steps}
     answers = []
     for step in facts.option.steps:
@@ -102,14 +103,14 @@ def _answer(
     common: dict[str, Any] = {"step": step.id, "name": step.name, "call": call, "wanted": wanted, "expected": step.flow}
     if step.flow is None:
         return CommandAnswer(**common, told=(), command=None, waits=step.note or "waits for Options")
-    if facts.kind is OptionKind.TORQUE:
+    if facts.traits.set_by is SetBy.TORQUE_TAPS:
         return _tap_answer(facts, step, taps, common)
-    if solved is None or facts.kind in HELD_BY_ITSELF:
+    if solved is None or facts.traits.set_by is SetBy.ITSELF:
         told: Phrase = step.setting or ("as it stands",)
-        if facts.kind in HELD_BY_ITSELF and wanted:
+        if facts.traits.set_by is SetBy.ITSELF and wanted:
             told = (
                 ("airflow typed in: ", wanted)
-                if facts.kind is OptionKind.AIRFLOW
+                if facts.traits.holds is Holds.AIRFLOW
                 else ("its pressure set, ", *step.setting)
             )
         return CommandAnswer(
@@ -141,7 +142,7 @@ def command_words(facts: SetupFacts, value: float) -> tuple[Phrase, str]:
         return (figure("output_frequency", value),), ""
     if 1 < value <= AS_FULL:  # what no dial and no meter tells from full
         value = 1.0
-    if facts.kind not in BY_SIGNAL or facts.by_dial:
+    if facts.traits.set_by is not SetBy.SIGNAL or facts.by_dial:
         return ("dial at ", figure("signal", value)), "" if value <= 1 else "more than its full speed"
     if value > 1:
         return (figure("signal", value), " of its speed"), "more than its full speed: take the next size up"

@@ -11,21 +11,16 @@ from functools import cached_property
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import OptionAnswer
-from modest_rotor.core.options.checks.electrical import is_set_by_dial
-from modest_rotor.core.options.checks.place import ELECTRONIC_MOTOR, WHOLE_MACHINE, Fits, brings_motor
+from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.registry import traits_of
+from modest_rotor.core.options.traits import SetBy, Traits
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.call import Protected
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.stations.product import CommandKind
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
-
-ON_DRIVE = (OptionKind.DRIVE, OptionKind.CAPACITOR_DRIVE)
-BY_SIGNAL = (OptionKind.ELECTRONIC, OptionKind.EC_FAN, OptionKind.SLOWED, OptionKind.CIRCULATOR_SPEED)
-HELD_BY_ITSELF = (OptionKind.AIRFLOW, OptionKind.CIRCULATOR_CONSTANT, OptionKind.CIRCULATOR_PROPORTIONAL)
-STANDS = (OptionKind.KEEP, OptionKind.OTHER_TAP, OptionKind.RESHEAVE, OptionKind.TRIM, OptionKind.THROTTLE_OUT)
-"""Kinds in which the motor of today stays."""
 
 
 @dataclass(frozen=True)
@@ -43,9 +38,14 @@ class SetupFacts:
         return self.option.kind
 
     @property
+    def traits(self) -> Traits:
+        """What that kind is."""
+        return traits_of(self.kind)
+
+    @property
     def brings_motor(self) -> bool:
         """Whether another motor goes on the shaft of today."""
-        return brings_motor(self.kind, self.considered.product, self.machine.plate.kind)
+        return self.traits.brings_motor(self.considered.product, self.machine.plate.kind)
 
     @property
     def connection(self) -> tuple[float, float | None] | None:
@@ -59,14 +59,14 @@ class SetupFacts:
         if product is not None and product.motor_kind is not None:
             link = product.link(volts)
             return (link.volts_v, link.amps_a) if link else None
-        if self.brings_motor and self.kind is not OptionKind.SAME_KIND:
+        if self.brings_motor and (self.traits.electronic or self.on_drive):
             return None  # an unnamed motor of another kind: its plate is read when it is here
         return self.job.document.plate.connection_at(volts)
 
     @property
     def on_drive(self) -> bool:
         """Whether a drive sets the speed."""
-        return self.kind in ON_DRIVE
+        return self.traits.on_drive
 
     @property
     def drive_traits(self) -> DriveTraits:
@@ -93,7 +93,7 @@ class SetupFacts:
         traits = self.job.document.setup.traits
         if traits is not None and traits.signal is not None:
             return False  # the device that was chosen takes a signal
-        return is_set_by_dial(self.kind, self.considered.product, self.job.document.options.fitting.command)
+        return self.traits.is_set_by_dial(self.considered.product, self.job.document.options.fitting.command)
 
     @property
     def tolerance(self) -> float:
@@ -104,32 +104,31 @@ class SetupFacts:
     @property
     def can_hold(self) -> bool:
         """Whether a loop can set its speed: a drive's, or that of an electronic motor told by a signal."""
-        return self.on_drive or (self.kind in BY_SIGNAL and not self.by_dial)
+        return self.on_drive or (self.traits.set_by is SetBy.SIGNAL and not self.by_dial)
 
     @cached_property
     def features(self) -> frozenset[str]:
         """The features by which the table of steps chooses."""
-        document, plate, kind = self.job.document, self.machine.plate, self.kind
+        document, plate, traits = self.job.document, self.machine.plate, self.traits
         fitting, duty_call = document.options.fitting, document.call
-        electronic = kind in ELECTRONIC_MOTOR or kind in WHOLE_MACHINE
         pump = self.machine.wheel is Wheel.PUMP
         charged = plate.run_capacitance_f is not None
         said = {
             "all": True,
-            "hands": kind is not OptionKind.KEEP,
-            "electric": kind not in STANDS,
+            "hands": traits.hands,
+            "electric": traits.rewires,
             "turning": True,
-            "replaced": self.brings_motor or kind in WHOLE_MACHINE,
-            "electronic": electronic,
+            "replaced": self.brings_motor or traits.whole_machine,
+            "electronic": traits.electronic,
             "old electronics": plate.is_electronic,
             "drive": self.on_drive,
             "pump": pump,
             "fan": not pump,
-            "sheave": kind is OptionKind.RESHEAVE,
-            "trim": kind is OptionKind.TRIM,
-            "taps": plate.kind is MotorKind.SPLIT_CAPACITOR and kind in (OptionKind.SAME_KIND, OptionKind.OTHER_TAP, OptionKind.TORQUE),
+            "sheave": "sheave" in traits.steps,
+            "trim": "trim" in traits.steps,
+            "taps": plate.kind is MotorKind.SPLIT_CAPACITOR and "taps" in traits.steps,
             "old capacitor": charged,
-            "capacitor motor": charged and kind in (OptionKind.SAME_KIND, OptionKind.CAPACITOR_DRIVE),
+            "capacitor motor": charged and "capacitor motor" in traits.steps,
             "shaft differs": any(check.check == "shaft" and check.fits is not Fits.YES for check in self.option.checks),
             "calls": fitting.command is CommandKind.CALLS or document.target.heat is not None or document.target.cooling is not None,
             "loop": self.can_hold and document.setup.loop.holds is not None,

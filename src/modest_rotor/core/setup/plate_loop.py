@@ -13,7 +13,7 @@ from modest_rotor.core.estimate import COVERAGE_95, Estimate
 from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.identify.perturb import Needle
-from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.traits import SetBy
 from modest_rotor.core.phrase import Figure, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.setup.balancing import Outcome
@@ -47,13 +47,7 @@ class PlateAdvice:
 
 def is_set_by_plate(facts: SetupFacts) -> bool:
     """Whether nothing but what stands in the way sets its flow: a fan or pump at one speed that holds nothing by itself."""
-    return facts.kind in (
-        OptionKind.KEEP,
-        OptionKind.SAME_KIND,
-        OptionKind.RESHEAVE,
-        OptionKind.TRIM,
-        OptionKind.THROTTLE_OUT,
-    )
+    return facts.traits.set_by is SetBy.LINE
 
 
 def aim_at(facts: SetupFacts, flow_m3s: float) -> Aim | None:

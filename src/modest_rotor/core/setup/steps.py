@@ -10,7 +10,7 @@ from pydantic import Field
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.traits import SetBy
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.setup.drive_settings import DriveAnswer
 from modest_rotor.core.setup.facts import SetupFacts
@@ -297,7 +297,7 @@ def _new_capacitor(facts: SetupFacts) -> Phrase:
 def _the_other_way(facts: SetupFacts) -> Phrase:
     """How what is fitted is turned the other way, should the bump show it wrong."""
     kind: MotorKind | None
-    if facts.kind is OptionKind.DRIVE:
+    if facts.traits.set_by is SetBy.DRIVE:
         kind = MotorKind.THREE_PHASE
     elif "electronic" in facts.features:
         kind = MotorKind.ELECTRONIC

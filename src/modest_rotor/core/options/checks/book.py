@@ -53,7 +53,7 @@ CHECKS: tuple[Callable[[Place], FitCheck | None], ...] = (
 
 def look(place: Place, waivers: tuple[Waiver, ...]) -> tuple[FitCheck, ...]:
     """Every check that says something of an option, with what somebody answered for."""
-    if place.kind is OptionKind.KEEP:
+    if place.considered.kind is OptionKind.KEEP:
         return ()
     own = {
         waiver.check: waiver

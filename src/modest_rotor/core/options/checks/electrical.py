@@ -3,12 +3,11 @@
 from __future__ import annotations
 
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.options.checks.place import ELECTRONIC_MOTOR, WHOLE_MACHINE, FitCheck, Fits, Place, check
-from modest_rotor.core.options.contract import OptionKind
-from modest_rotor.core.options.suiting import suits
+from modest_rotor.core.options.checks.place import FitCheck, Fits, Place, check
+from modest_rotor.core.options.traits import Belongs, SetBy
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.stations.product import CommandKind, Product, ProductType
+from modest_rotor.core.stations.product import CommandKind, ProductType
 
 VOLTS_TOLERANCE = 0.10
 """Share of rated volts within which a motor must work: NEMA MG 1, 12.44 (from memory)."""
@@ -19,31 +18,23 @@ SHAFT_CURRENT_W = 370.0
 """Rated power from which drives' shaft currents are looked at in small motors. Common practice, no source."""
 AMPS_TOLERANCE = 0.05
 LETTERS = "ABCDEFGHJKLMNPRSTUV"
-ON_DRIVE = (OptionKind.DRIVE, OptionKind.CAPACITOR_DRIVE)
-
-
-FOR_PUMPS = frozenset(
-    (OptionKind.TRIM, OptionKind.CIRCULATOR_SPEED, OptionKind.CIRCULATOR_CONSTANT, OptionKind.CIRCULATOR_PROPORTIONAL)
-)
-FOR_FANS = frozenset((OptionKind.EC_FAN, OptionKind.STAGED, OptionKind.SLOWED, OptionKind.RESHEAVE, OptionKind.AIRFLOW))
-FOR_CAPACITOR_MOTORS = frozenset((OptionKind.OTHER_TAP, OptionKind.REGULATOR, OptionKind.CAPACITOR_DRIVE))
 
 
 def machine(place: Place) -> FitCheck | None:
     """Whether the kind belongs to this kind of machine and motor at all."""
-    pump, motor = place.found.wheel is Wheel.PUMP, place.found.plate.kind
-    if place.kind in FOR_PUMPS and not pump:
+    pump, motor, belongs = place.found.wheel is Wheel.PUMP, place.found.plate.kind, place.traits.belongs
+    if belongs is Belongs.PUMPS and not pump:
         return check("machine", Fits.CANNOT, "It is for pumps; this is a fan.")
-    if place.kind in FOR_FANS and pump:
+    if belongs is Belongs.FANS and pump:
         return check("machine", Fits.CANNOT, "It is for fans; this is a pump.")
-    if place.kind in FOR_CAPACITOR_MOTORS and motor not in (MotorKind.SPLIT_CAPACITOR, MotorKind.SINGLE_PHASE):
+    if belongs is Belongs.CAPACITOR_MOTORS and motor not in (MotorKind.SPLIT_CAPACITOR, MotorKind.SINGLE_PHASE):
         return check("machine", Fits.CANNOT, "It is for a motor with a run capacitor, which this one has not.")
     return None
 
 
 def product(place: Place) -> FitCheck | None:
     """Whether the product is of the kind that it is considered for."""
-    if place.product is None or suits(place.kind, place.product):
+    if place.product is None or place.traits.suits(place.product):
         return None
     return check("product", Fits.CANNOT, f"{place.product.name} is none: it cannot stand for this kind.")
 
@@ -94,7 +85,7 @@ def phases(place: Place) -> FitCheck | None:
 def hertz(place: Place) -> FitCheck | None:
     """Hertz of the product against those here; a drive makes its own."""
     product, here = place.product, place.found.plate.frequency_hz
-    if product is None or product.frequency is None or here is None or place.option.electronics:
+    if product is None or product.frequency is None or here is None or place.traits.electronics:
         return None
     if abs(product.frequency.si / here - 1) <= HERTZ_TOLERANCE:
         return check("hertz", Fits.YES, f"{here:g} Hz, as here.")
@@ -103,7 +94,7 @@ def hertz(place: Place) -> FitCheck | None:
 
 def permanent_supply(place: Place) -> FitCheck | None:
     """Electronic motors keep their supply; it is never switched to control them."""
-    if place.kind not in ELECTRONIC_MOTOR or place.kind is OptionKind.ONE_SPEED:
+    if not place.traits.electronic or place.traits.line_switched:
         return None
     there = place.fitting.permanent_supply
     if there is None:
@@ -117,35 +108,9 @@ def permanent_supply(place: Place) -> FitCheck | None:
     )
 
 
-WANTED = {
-    OptionKind.TORQUE: (CommandKind.CALLS,),
-    OptionKind.AIRFLOW: (CommandKind.CALLS, CommandKind.SIGNAL),
-    OptionKind.ELECTRONIC: (CommandKind.SIGNAL, CommandKind.DIAL),
-    OptionKind.EC_FAN: (CommandKind.SIGNAL, CommandKind.DIAL),
-    OptionKind.SLOWED: (CommandKind.SIGNAL, CommandKind.DIAL),
-}
-
-
-def commands_understood(kind: OptionKind, product: Product | None) -> tuple[CommandKind, ...] | None:
-    """By what an option may be told its speed: its product's own command, else those of its kind; nothing where none is."""
-    wanted = WANTED.get(kind)
-    return (product.command,) if wanted is not None and product is not None and product.command is not None else wanted
-
-
-def is_set_by_dial(kind: OptionKind, product: Product | None, there: CommandKind | None) -> bool:
-    """Whether an option is set once by its dial: it has nothing else, or what is there does not speak to it.
-
-    :param there: what commands the machine today, where somebody said it.
-    """
-    wanted = commands_understood(kind, product) or ()
-    if CommandKind.DIAL not in wanted:
-        return False
-    return wanted == (CommandKind.DIAL,) or there is CommandKind.DIAL or (there is not None and there not in wanted)
-
-
 def command(place: Place) -> FitCheck | None:
     """A command that the option understands."""
-    wanted = commands_understood(place.kind, place.product)
+    wanted = place.traits.commands(place.product)
     if wanted is None:
         return None
     there, words = place.fitting.command, " or ".join(str(one) for one in wanted)
@@ -158,7 +123,7 @@ def command(place: Place) -> FitCheck | None:
         )
     if there in wanted:
         return check("command", Fits.YES, f"Told by {there}, as here.")
-    if is_set_by_dial(place.kind, place.product, there):
+    if place.traits.is_set_by_dial(place.product, there):
         return check("command", Fits.YES, "Set once by its dial.")
     return check(
         "command", Fits.WORK, f"It is told by {words}; here there is {there}. A relay or controller goes between."
@@ -167,7 +132,7 @@ def command(place: Place) -> FitCheck | None:
 
 def line_on_tap(place: Place) -> FitCheck | None:
     """Line volts switched to speed leads today, low-voltage taps tomorrow."""
-    if place.kind is not OptionKind.TORQUE or place.fitting.command is not CommandKind.SWITCHED_LINE:
+    if place.traits.set_by is not SetBy.TORQUE_TAPS or place.fitting.command is not CommandKind.SWITCHED_LINE:
         return None
     if place.product is not None and place.product.command is CommandKind.SWITCHED_LINE:
         return None
@@ -178,8 +143,7 @@ def line_on_tap(place: Place) -> FitCheck | None:
 
 def start_switch(place: Place) -> FitCheck | None:
     """A start switch on a drive or a regulator."""
-    keeps_motor = place.kind is OptionKind.CAPACITOR_DRIVE or place.kind is OptionKind.REGULATOR
-    if not keeps_motor:
+    if not place.traits.slows:
         return None
     has = place.fitting.start_switch == "yes" or place.found.plate.kind is MotorKind.SINGLE_PHASE
     if has or place.plate.start_capacitance is not None:
@@ -197,7 +161,7 @@ def start_switch(place: Place) -> FitCheck | None:
 
 def both_makers(place: Place) -> FitCheck | None:
     """A single-phase motor on a drive needs both makers."""
-    if place.kind is not OptionKind.CAPACITOR_DRIVE:
+    if not place.traits.both_makers:
         return None
     agree = (place.fitting.motor_maker_agrees, place.fitting.drive_maker_agrees)
     if agree == ("yes", "yes"):
@@ -214,7 +178,7 @@ def both_makers(place: Place) -> FitCheck | None:
 def single_phase_drive(place: Place) -> FitCheck | None:
     """A three-phase drive fed with one phase gives about half its rating."""
     product, here = place.product, place.fitting.phases or place.plate.phases
-    if place.kind is not OptionKind.DRIVE or here != 1 or product is None or product.type is not ProductType.DRIVE:
+    if place.traits.set_by is not SetBy.DRIVE or here != 1 or product is None or product.type is not ProductType.DRIVE:
         return None
     if product.phases == 1:
         return check("single_phase_drive", Fits.YES, "The drive is made for a single-phase supply.")
@@ -231,7 +195,7 @@ def single_phase_drive(place: Place) -> FitCheck | None:
 
 def drive_insulation(place: Place) -> FitCheck | None:
     """The motor of today on a drive's steep waves."""
-    if place.kind not in ON_DRIVE:
+    if not place.traits.on_drive:
         return None
     product = place.product
     if place.brings_motor and product is not None and product.drive_ready == "yes":
@@ -245,7 +209,7 @@ def drive_insulation(place: Place) -> FitCheck | None:
 
 def cable(place: Place) -> FitCheck | None:
     """Long leads between drive and motor."""
-    if place.kind not in ON_DRIVE:
+    if not place.traits.on_drive:
         return None
     length = place.fitting.lead_length
     if length is None:
@@ -260,7 +224,7 @@ def cable(place: Place) -> FitCheck | None:
 
 def earth_leakage(place: Place) -> FitCheck | None:
     """Rectifiers leak smooth current that a type AC device does not see."""
-    if not place.option.electronics:
+    if not place.traits.electronics:
         return None
     device = place.fitting.earth_leakage
     if device is None:
@@ -276,7 +240,7 @@ def earth_leakage(place: Place) -> FitCheck | None:
 
 def several_motors(place: Place) -> FitCheck | None:
     """One controller for several motors."""
-    if place.kind not in ON_DRIVE or place.fitting.several != "yes":
+    if not place.traits.on_drive or place.fitting.several != "yes":
         return None
     return check(
         "several_motors", Fits.WORK, "A drive does not see one motor among several: each gets an overload of its own."
@@ -286,7 +250,7 @@ def several_motors(place: Place) -> FitCheck | None:
 def shaft_currents(place: Place) -> FitCheck | None:
     """Common-mode volts of a drive find their way through bearings."""
     power = place.rated_power_w
-    if place.kind is not OptionKind.DRIVE or power is None or power < SHAFT_CURRENT_W:
+    if place.traits.set_by is not SetBy.DRIVE or power is None or power < SHAFT_CURRENT_W:
         return None
     return check(
         "shaft_currents",
@@ -298,7 +262,7 @@ def shaft_currents(place: Place) -> FitCheck | None:
 def harmonics(place: Place) -> FitCheck | None:
     """Triple harmonics of single-phase rectifiers add up in the neutral."""
     single = (place.fitting.phases or place.plate.phases or 1) == 1
-    if not place.option.electronics or not single:
+    if not place.traits.electronics or not single:
         return None
     if place.fitting.several == "yes":
         return check(
@@ -326,9 +290,7 @@ def code_letter(place: Place) -> FitCheck | None:
 
 def protection(place: Place) -> FitCheck | None:
     """Overload and branch protection follow the new plate."""
-    if place.kind is OptionKind.KEEP or not (
-        place.brings_motor or place.kind in WHOLE_MACHINE or place.kind in ON_DRIVE
-    ):
+    if not (place.brings_motor or place.traits.whole_machine or place.traits.on_drive):
         return None
     product, old = place.product, place.plate.wired_current
     link = product.link(place.least_volts_v) if product else None
@@ -347,7 +309,7 @@ def capacitor(place: Place) -> FitCheck | None:
     if place.plate.run_capacitance is None or not place.brings_motor:
         return None
     shared = " Its compressor's section stays." if place.plate.shared_capacitor == "yes" else ""
-    if place.option.electronics:
+    if place.traits.electronics:
         return check("capacitor", Fits.WORK, f"Discharged, proved and taken out of the motor's circuit.{shared}")
     product = place.product
     if product is None or product.run_capacitance is None:

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.options.checks.place import WHOLE_MACHINE, FitCheck, Fits, Place, check
-from modest_rotor.core.options.contract import OptionKind
+from modest_rotor.core.options.checks.place import FitCheck, Fits, Place, check
+from modest_rotor.core.options.traits import Holds
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.stations.fitting import Attitude
 from modest_rotor.core.stations.plate import Build, Rotation, SeenFrom
@@ -146,7 +146,7 @@ def attitude(place: Place) -> FitCheck | None:
 
 def weather(place: Place) -> FitCheck | None:
     """Outdoors or wet."""
-    if place.fitting.outdoors != "yes" or not (place.brings_motor or place.kind in WHOLE_MACHINE):
+    if place.fitting.outdoors != "yes" or not (place.brings_motor or place.traits.whole_machine):
         return None
     code = (place.product.enclosure or "").upper().replace(" ", "") if place.product else ""
     if code in OPEN_ENCLOSURES:
@@ -186,12 +186,7 @@ def altitude(place: Place) -> FitCheck | None:
 def load(place: Place) -> FitCheck | None:
     """The hardest step against rated power and service factor."""
     power, hardest = place.rated_power_w, _hardest(place)
-    if (
-        power is None
-        or hardest is None
-        or place.kind is OptionKind.KEEP
-        or (place.kind in WHOLE_MACHINE and not place.product)
-    ):
+    if power is None or hardest is None or (place.traits.whole_machine and not place.product):
         return None
     product = place.product
     factor = product.service_factor.si if product and product.service_factor else 1.0
@@ -212,7 +207,7 @@ def load(place: Place) -> FitCheck | None:
 def top_speed(place: Place) -> FitCheck | None:
     """Wheel and bearings at the fastest step."""
     limit = place.fitting.highest_speed
-    if limit is None or place.kind in WHOLE_MACHINE:
+    if limit is None or place.traits.whole_machine:
         return None
     speeds = [step.speed.value for step in place.steps if step.speed]
     if not speeds:
@@ -229,7 +224,7 @@ def top_speed(place: Place) -> FitCheck | None:
 def least_speed(place: Place) -> FitCheck | None:
     """The slowest step against what the product can hold."""
     product = place.product
-    if product is None or product.least_speed is None or product.rated_speed is None or not place.option.commanded:
+    if product is None or product.least_speed is None or product.rated_speed is None or not place.traits.commanded:
         return None
     speeds = [step.speed.value for step in place.steps if step.speed]
     floor = product.least_speed.si * product.rated_speed.si
@@ -246,7 +241,7 @@ def least_speed(place: Place) -> FitCheck | None:
 
 def blower_constants(place: Place) -> FitCheck | None:
     """An airflow-holding motor works from constants of its wheel."""
-    if place.kind is not OptionKind.AIRFLOW:
+    if place.traits.holds is not Holds.AIRFLOW:
         return None
     taught = place.product.blower_constants if place.product else None
     if taught == "yes":
@@ -272,7 +267,7 @@ def data_sheet(place: Place) -> FitCheck | None:
 
 def listing(place: Place) -> FitCheck | None:
     """Another kind of motor in a listed appliance."""
-    if not (place.option.electronics or place.kind in WHOLE_MACHINE):
+    if not (place.traits.electronics or place.traits.whole_machine):
         return None
     allowed = place.fitting.listing_allows
     if allowed == "yes" or (place.product is not None and place.product.listed_for_replacement == "yes"):

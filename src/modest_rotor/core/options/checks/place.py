@@ -8,40 +8,15 @@ from pydantic import Field
 
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.options.contract import Option, OptionKind, SolvedStep
+from modest_rotor.core.options.contract import Option, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.traits import Brings, Traits
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.core.stations.fitting import Fitting
 from modest_rotor.core.stations.options import Considered, Waiver
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.product import Product
 from modest_rotor.core.tables import find_row
-
-NEW_MOTOR = frozenset(
-    (
-        OptionKind.SAME_KIND,
-        OptionKind.TORQUE,
-        OptionKind.AIRFLOW,
-        OptionKind.ELECTRONIC,
-        OptionKind.ONE_SPEED,
-        OptionKind.SLOWED,
-    )
-)
-"""Kinds in which another motor goes on the shaft of today."""
-ELECTRONIC_MOTOR = frozenset(
-    (
-        OptionKind.TORQUE,
-        OptionKind.AIRFLOW,
-        OptionKind.ELECTRONIC,
-        OptionKind.ONE_SPEED,
-        OptionKind.SLOWED,
-        OptionKind.EC_FAN,
-    )
-)
-WHOLE_MACHINE = frozenset(
-    (OptionKind.EC_FAN, OptionKind.CIRCULATOR_SPEED, OptionKind.CIRCULATOR_CONSTANT, OptionKind.CIRCULATOR_PROPORTIONAL)
-)
-"""Kinds that bring their own wheel."""
 
 
 class Fits(Coded):
@@ -71,16 +46,6 @@ class FitCheck(Frozen):
         return self.fits is Fits.CANNOT and self.waived_by is None
 
 
-def brings_motor(kind: OptionKind, product: Product | None, today: MotorKind | None) -> bool:
-    """Whether an option puts another motor on the shaft: a drive does where today's has no three phases, or with a motor of its own.
-
-    :param today: the kind of the motor that is there.
-    """
-    if kind is OptionKind.DRIVE:
-        return today is not MotorKind.THREE_PHASE or (product is not None and product.motor_kind is not None)
-    return kind in NEW_MOTOR
-
-
 @dataclass(frozen=True)
 class Place:
     """An option at its machine; ``steps`` are empty while nothing is solved yet."""
@@ -94,9 +59,9 @@ class Place:
     steps: tuple[SolvedStep, ...] = ()
 
     @property
-    def kind(self) -> OptionKind:
-        """The kind of option."""
-        return self.considered.kind
+    def traits(self) -> Traits:
+        """What its kind is."""
+        return self.option.traits
 
     @property
     def product(self) -> Product | None:
@@ -106,12 +71,12 @@ class Place:
     @property
     def new_on_drive(self) -> bool:
         """Whether a new three-phase motor comes with the drive."""
-        return self.kind is OptionKind.DRIVE and self.found.plate.kind is not MotorKind.THREE_PHASE
+        return self.traits.brings is Brings.THREE_PHASE_MOTOR and self.found.plate.kind is not MotorKind.THREE_PHASE
 
     @property
     def brings_motor(self) -> bool:
         """Whether another motor goes on the shaft of today."""
-        return brings_motor(self.kind, self.product, self.found.plate.kind)
+        return self.traits.brings_motor(self.product, self.found.plate.kind)
 
     @property
     def rated_power_w(self) -> float | None:
