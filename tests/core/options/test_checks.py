@@ -215,7 +215,7 @@ STAND_FOR = {
     "edl-": {"electronic", "fans slowed together"},
     "e1s-": {"electronic", "fans slowed together", "electronic, one speed"},
     "ind-": {"same kind", "drive"},
-    "drv-": {"drive", "capacitor motor on a controller"},
+    "drv-": {"drive", "capacitor motor on a controller", "synchronous reluctance motor on a drive"},
     "reg-": {"voltage regulator"},
     "ecf-": {"external-rotor fan"},
     "wrc-": {"circulator, constant speed", "circulator, constant pressure", "circulator, proportional pressure"},

@@ -5557,7 +5557,7 @@ export interface components {
             title: string;
             /** Series */
             series: string;
-            holds: components["schemas"]["modest_rotor__core__options__loading__Holds"];
+            holds: components["schemas"]["modest_rotor__core__options__traits__Holds"];
             /** Points */
             points: components["schemas"]["LoadedPoint"][];
             asked: components["schemas"]["LoadedPoint"];
@@ -6605,7 +6605,7 @@ export interface components {
          * @description The kinds of option.
          * @enum {string}
          */
-        OptionKind: "keep" | "same-kind" | "other-tap" | "regulator" | "capacitor-drive" | "torque" | "airflow" | "electronic" | "one-speed" | "ec-fan" | "drive" | "staged" | "slowed" | "resheave" | "trim" | "throttle-out" | "circulator-speed" | "circulator-constant" | "circulator-proportional";
+        OptionKind: "keep" | "same-kind" | "other-tap" | "regulator" | "capacitor-drive" | "torque" | "airflow" | "electronic" | "one-speed" | "ec-fan" | "drive" | "reluctance" | "staged" | "slowed" | "resheave" | "trim" | "throttle-out" | "circulator-speed" | "circulator-constant" | "circulator-proportional";
         /**
          * OptionLine
          * @description An option as one column.
@@ -10239,7 +10239,7 @@ export interface components {
          * @description What a setting keeps when the system changes.
          * @enum {string}
          */
-        modest_rotor__core__options__loading__Holds: "motor" | "speed" | "torque" | "airflow" | "own-wheel";
+        modest_rotor__core__options__traits__Holds: "motor" | "speed" | "torque" | "airflow" | "own-wheel";
         /**
          * Outcome
          * @description What is to be done next.

@@ -11,8 +11,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.options.contract import Asked, OptionKind
 from modest_rotor.core.options.drive import motor_on_drive
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.rating import electronic_rating
-from modest_rotor.core.options.registry import traits_of
+from modest_rotor.core.options.registry import BY_KIND, traits_of
 from modest_rotor.core.options.traits import Holds, SetBy
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
@@ -60,8 +59,8 @@ def _with_motor(
 ) -> Setup | Absent:
     volts = healthy.get(Needle.VOLTS) or machine.volts.value
     traits = traits_of(chosen.kind)
-    if traits.electronic:
-        rating = electronic_rating(machine, chosen)
+    if traits.synchronous:
+        rating = BY_KIND[chosen.kind].rating(machine, chosen)
         motor = ElectronicMotor(max(rating.power_w, power), max(rating.speed_rpm, speed), rating.efficiency)
         command = COMMANDS.get(traits.holds or Holds.SPEED, Command.SPEED)
         torque = power / (speed * math.pi / 30) / motor.rated_torque_nm

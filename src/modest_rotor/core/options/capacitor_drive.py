@@ -8,7 +8,6 @@ from dataclasses import replace
 import numpy as np
 
 from modest_rotor.core.estimate import Array, exactly
-from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import (
@@ -17,6 +16,7 @@ from modest_rotor.core.options.contract import (
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -47,7 +47,7 @@ NEAR_FLOW, SAME_HERTZ = 0.04, 0.02
 """Share of full flow within which a set at its hertz stands for a step, and of the hertz within which they are the plate's."""
 
 
-class CapacitorDrive:
+class CapacitorDrive(Option):
     """The capacitor motor of today, fed by a single-phase controller that changes volts and hertz together."""
 
     kind = OptionKind.CAPACITOR_DRIVE
@@ -82,10 +82,6 @@ class CapacitorDrive:
             )
             for demand in demands
         )
-
-    def motor(self, found: FoundMachine) -> TypicalMotor | None:
-        """None: its watts rest on a motor solved at each frequency."""
-        return None
 
 
 def _controller(own: FittedMotor, volts: float, law: VoltsLaw) -> Drive:

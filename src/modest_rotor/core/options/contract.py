@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import math
+from abc import ABC, abstractmethod
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from typing import NamedTuple, Protocol
+from typing import NamedTuple
 
 import numpy as np
 
@@ -13,6 +14,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.found_machine import FoundMachine
+from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.traits import Traits
 from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.drive import LINEAR
@@ -41,6 +43,7 @@ class How(Coded):
     SLIP_LINE = "slip-line"
     AS_TODAY = "as-today"
     COMMANDED = "commanded"
+    SYNCHRONOUS = "synchronous"
     SOLVED = "solved"
     SOLVED_THROTTLED = "solved-throttled"
     SOLVED_TAP = "solved-tap"
@@ -135,19 +138,23 @@ class Asked:
     law: VoltsLaw = STRAIGHT
 
 
-class Option(Protocol):
+class Option(ABC):
     """A kind of replacement: what it is, and the equations of its duty steps."""
 
     kind: OptionKind
     traits: Traits
 
+    @abstractmethod
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Flow, pressure, speed, shaft power and input power at each demand."""
-        ...
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """The motor whose efficiency its watts rest on; none where they rest on other losses."""
-        ...
+        return None
+
+    def rating(self, found: FoundMachine, considered: Considered) -> Rating:
+        """The rating of what is told a speed, where something is: an electronic motor's, if it is no other."""
+        return electronic_rating(found, considered)
 
 
 class Columns(NamedTuple):

@@ -8,7 +8,6 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array, exactly, measured
-from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.options.contract import (
@@ -17,6 +16,7 @@ from modest_rotor.core.options.contract import (
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -51,7 +51,7 @@ ONE_PHASE = (
 WAITS = Waiting("waits for the plate: rated power, volts, speed, frequency and phases")
 
 
-class OnDrive:
+class OnDrive(Option):
     """A three-phase motor on a drive that gives at each step the flow asked for."""
 
     kind = OptionKind.DRIVE
@@ -93,10 +93,6 @@ class OnDrive:
         outside = "the motor on its drive would not carry this flow"
         solved = solve_steps(ids, work, (*fixed, *estimates), Saying(How.ON_DRIVE, outside, "frequency"))
         return tuple(_noted(solved[demand.id], demand, motor, single) for demand in demands)
-
-    def motor(self, found: FoundMachine) -> TypicalMotor | None:
-        """None: its watts rest on a motor solved at each frequency."""
-        return None
 
 
 def is_fed_with_one_phase(found: FoundMachine, asked: Asked) -> bool:

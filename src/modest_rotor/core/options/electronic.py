@@ -7,13 +7,13 @@ from dataclasses import replace
 import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate, measured
-from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import (
     CURVE,
     Asked,
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -43,7 +43,7 @@ BY_SPEED = Traits(
 )  # fmt: skip
 
 
-class Electronic:
+class Electronic(Option):
     """An electronic motor that is told a speed, by a signal or a dial."""
 
     kind = OptionKind.ELECTRONIC
@@ -66,10 +66,6 @@ class Electronic:
         inputs = (*found.curve_inputs, found.speed, *rating.loss_inputs)
         solved = solve_steps(tuple(demand.id for demand in demands), work, inputs, self.saying)
         return tuple(noted(solved[demand.id], demand, rating) for demand in demands)
-
-    def motor(self, found: FoundMachine) -> TypicalMotor | None:
-        """None: an electronic motor's watts rest on its own losses."""
-        return None
 
 
 class AirflowHeld(Electronic):

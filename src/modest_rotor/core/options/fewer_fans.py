@@ -15,6 +15,7 @@ from modest_rotor.core.options.contract import (
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -38,7 +39,7 @@ SLACK = 0.03
 """Share of full flow by which staged fans may fall short before one more is started."""
 
 
-class FansStaged:
+class FansStaged(Option):
     """The fans of today, some of them switched off."""
 
     kind = OptionKind.STAGED

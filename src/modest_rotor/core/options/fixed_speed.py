@@ -5,7 +5,6 @@ from __future__ import annotations
 import numpy as np
 
 from modest_rotor.core.estimate import Array
-from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import (
     CURVE,
     NEAR_FULL,
@@ -13,6 +12,7 @@ from modest_rotor.core.options.contract import (
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -28,7 +28,7 @@ from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.product import CommandKind
 
 
-class OneSpeed:
+class OneSpeed(Option):
     """An electronic motor that runs at its one speed whenever it has its supply."""
 
     kind = OptionKind.ONE_SPEED
@@ -62,7 +62,3 @@ class OneSpeed:
             solved[demand.id].noted(full) if demand.share < NEAR_FULL and not throttled else solved[demand.id]
             for demand in demands
         )
-
-    def motor(self, found: FoundMachine) -> TypicalMotor | None:
-        """None: an electronic motor's watts rest on its own losses."""
-        return None

@@ -151,9 +151,9 @@ def find_machine(
     fixed = exactly(fixed_pressure.si if fixed_pressure else 0.0)
     pressure = reference.pressure if reference else None
     flow = reference.flow if reference else None
-    refusal = _reading_refusal(flow, pressure, fixed)
-    if refusal:
-        return Withheld(refusal)
+    unreadable = _unreadable(flow, pressure, fixed)
+    if unreadable is not None:
+        return unreadable
     against = contradiction(reference, plate)
     if against is not None:
         return Withheld(against.withheld)
@@ -193,19 +193,21 @@ def find_machine(
     )
 
 
-def _reading_refusal(flow: Estimate | None, pressure: Estimate | None, fixed: Estimate) -> str | None:
+def _unreadable(flow: Estimate | None, pressure: Estimate | None, fixed: Estimate) -> Absent | None:
     """Why flow and pressure as read cannot be a point of a running machine, if they cannot."""
     if flow is not None and flow.value <= 0:
-        return "No flow was read. A machine that runs moves something: look again, or leave it empty. It is kept."
+        return Withheld(
+            "No flow was read. A machine that runs moves something: look again, or leave it empty. It is kept."
+        )
     if pressure is not None and pressure.value <= 0:
-        return (
+        return Withheld(
             f"The pressure across the machine reads {pressure.value:,.0f} Pa; a running one makes it above zero."
             " Look again at hoses and signs; the readings are kept."
         )
     if fixed.value > 0 and pressure is None:
-        return "waits for a pressure reading: a part of it was said to stay at no flow"
+        return Waiting("waits for a pressure reading: a part of it was said to stay at no flow")
     if fixed.value > 0 and pressure is not None and pressure.value <= fixed.value:
-        return (
+        return Withheld(
             f"The pressure that stays at no flow, {fixed.value:,.0f} Pa, is not below the {pressure.value:,.0f} Pa read while"
             " running. Look again at both; the readings are kept."
         )

@@ -16,6 +16,7 @@ from modest_rotor.core.options.contract import (
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -44,7 +45,7 @@ MORE_THAN_ASKED = 0.03
 WHICH_SETTING = "which setting is enough"
 
 
-class Keep:
+class Keep(Option):
     """The motor as found."""
 
     kind = OptionKind.KEEP

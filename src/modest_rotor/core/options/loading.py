@@ -11,7 +11,7 @@ from modest_rotor.core.estimate import Array, Estimate, exactly, propagate
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.options.contract import CURVE, NEAR_FULL, curve_and_system
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.rating import Rating, electronic_rating
+from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.options.solved import run_on, stacked
 from modest_rotor.core.options.traits import Brings, Holds, SetBy
 from modest_rotor.core.options.year import Solved
@@ -70,7 +70,7 @@ def loaded(
         return None
     if solved.option.traits.set_by is SetBy.VOLTS and step.flow.value < NEAR_FULL * found.flow.value:
         return None
-    rating = electronic_rating(found, solved.considered)
+    rating = solved.option.rating(found, solved.considered)
     count, wheel = len(factors) if static is None else 1, 1.0 if step.wheel_ratio is None else step.wheel_ratio
 
     def work(*columns: Array) -> Array:

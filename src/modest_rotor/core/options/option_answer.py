@@ -15,7 +15,7 @@ from modest_rotor.core.options.checks.place import FitCheck, Fits
 from modest_rotor.core.options.contract import Demand, OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.levers import levers
-from modest_rotor.core.options.rating import Rating, electronic_rating
+from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.options.year import Solved, Year, cost_of, otherwise_kwh
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Phrase, figure
@@ -173,7 +173,7 @@ def _saved_by_step(one: Reckoned, against: Yardstick) -> tuple[Estimate | None, 
 
 
 def _motor_of(solved: Solved, found: FoundMachine) -> TypicalMotor | Rating:
-    return solved.option.motor(found) or electronic_rating(found, solved.considered)
+    return solved.option.motor(found) or solved.option.rating(found, solved.considered)
 
 
 def _less(today: Estimate | Absent, then: Estimate | Absent) -> Estimate | Absent:

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.options.contract import Asked, Demand, OptionKind, SolvedStep, absent_steps
+from modest_rotor.core.options.contract import Asked, Demand, Option, OptionKind, SolvedStep, absent_steps
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import on_named_tap
 from modest_rotor.core.options.traits import Belongs, SetBy, Traits
@@ -15,7 +15,7 @@ from modest_rotor.core.outcome import Withheld
 USUAL = "low tap"
 
 
-class OtherTap:
+class OtherTap(Option):
     """The motor of today on a lower tap all year."""
 
     kind = OptionKind.OTHER_TAP

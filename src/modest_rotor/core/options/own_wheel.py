@@ -9,13 +9,13 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array, Estimate, measured
-from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import (
     CURVE,
     Asked,
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -44,14 +44,10 @@ Aim = Callable[[Array, Array, Array], Array]
 """From flow at a step, flow and pressure at full flow: the pressure that the machine is to make there, Pa."""
 
 
-class _OwnWheel:
+class _OwnWheel(Option):
     """What the machines with wheels of their own share."""
 
     traits: Traits
-
-    def motor(self, found: FoundMachine) -> TypicalMotor | None:
-        """None: an electronic motor's watts rest on its own losses."""
-        return None
 
 
 class ExternalRotorFan(_OwnWheel):

@@ -17,6 +17,7 @@ from modest_rotor.core.options.own_wheel import (
     ExternalRotorFan,
 )
 from modest_rotor.core.options.regulator import Regulator
+from modest_rotor.core.options.reluctance import Reluctance
 from modest_rotor.core.options.same_kind import SameKind
 from modest_rotor.core.options.throttle_out import ThrottleOut
 from modest_rotor.core.options.torque_taps import TorqueTaps
@@ -35,6 +36,7 @@ OPTIONS: tuple[Option, ...] = (
     OneSpeed(),
     ExternalRotorFan(),
     OnDrive(),
+    Reluctance(),
     FansStaged(),
     FansSlowed(),
     ReSheaved(),

@@ -16,6 +16,7 @@ from modest_rotor.core.options.contract import (
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -50,7 +51,7 @@ SLOWEST_SLIP = 0.65
 SETTLED = 1e-3
 
 
-class Regulator:
+class Regulator(Option):
     """The capacitor motor of today, its volts lowered until it gives each step its flow."""
 
     kind = OptionKind.REGULATOR

@@ -17,6 +17,7 @@ from modest_rotor.core.options.contract import (
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -48,7 +49,7 @@ LARGEST_TORQUE = 1.5
 """Torque over rated torque up to which the slip line is believed; pull-out lies near 1.8. Our judgement, no source."""
 
 
-class SameKind:
+class SameKind(Option):
     """A new motor of the same kind and rating."""
 
     kind = OptionKind.SAME_KIND

@@ -16,6 +16,7 @@ from modest_rotor.core.working import Ingredient, Working, given
 GENERIC_CURVE = "Generic curve of the kind of wheel: our judgement, no source; moved by the affinity laws, AMCA 201."
 GENERIC_LOSSES = "Loss split of IEEE Std 112 reduced to two terms; efficiency and split: our judgement, no source."
 ELECTRONIC_LOSSES = "Losses at rating by class IE4 of IEC 60034-30-1 less electronics, or by the data sheet; their split our judgement, no source."
+RELUCTANCE_LOSSES = "Motor by class IE4 of IEC 60034-30-1, or by its data sheet; drive by Motor Systems Tip Sheet 11; their split our judgement, no source."
 FITTED_MOTOR = (
     "Motor fitted to plate and readings; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6 and 9; typical parameters"
     " our judgement, no source."
@@ -119,6 +120,14 @@ FORMULAS: dict[How, Formulas] = {
         ELECTRONIC_INPUT,
         GENERIC_CURVE,
         ELECTRONIC_LOSSES,
+    ),
+    How.SYNCHRONOUS: Formulas(
+        "q = share × q_found, not below a protected flow",
+        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q^m; f = n p ÷ 120, without slip",
+        AT_SPEED,
+        ELECTRONIC_INPUT,
+        GENERIC_CURVE,
+        RELUCTANCE_LOSSES,
     ),
     How.HELD_TORQUE: Formulas(
         "q where the machine's curve at n meets p = p_0 + k q^m",

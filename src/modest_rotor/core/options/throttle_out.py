@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from modest_rotor.core.estimate import exactly
 from modest_rotor.core.identify.efficiency import TypicalMotor
-from modest_rotor.core.options.contract import NEAR_FULL, Asked, Demand, OptionKind, SolvedStep, absent_steps
+from modest_rotor.core.options.contract import NEAR_FULL, Asked, Demand, Option, OptionKind, SolvedStep, absent_steps
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.moved import Moves, moved_machine
@@ -14,7 +14,7 @@ from modest_rotor.core.options.traits import Traits
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 
 
-class ThrottleOut:
+class ThrottleOut(Option):
     """The machine of today on its system without a throttle."""
 
     kind = OptionKind.THROTTLE_OUT

@@ -8,13 +8,13 @@ from dataclasses import replace
 import numpy as np
 
 from modest_rotor.core.estimate import Array, Estimate, exactly
-from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.options.contract import (
     CURVE,
     Asked,
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -41,7 +41,7 @@ ENOUGH = 0.95
 NO_POINT = "no tap finds a steady point on this system"
 
 
-class TorqueTaps:
+class TorqueTaps(Option):
     """An electronic motor that holds a torque on each of its taps."""
 
     kind = OptionKind.TORQUE
@@ -56,10 +56,6 @@ class TorqueTaps:
         rating = electronic_rating(found, asked.considered)
         taps = solve_taps(found, rating, torques(asked))
         return tuple(_on_tap(demand, taps, found.flow) for demand in demands)
-
-    def motor(self, found: FoundMachine) -> TypicalMotor | None:
-        """None: an electronic motor's watts rest on its own losses."""
-        return None
 
 
 def torques(asked: Asked) -> tuple[float, ...]:

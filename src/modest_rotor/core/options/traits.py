@@ -159,6 +159,11 @@ class Traits:
         """Whether a drive sets its speed, with three phases to the motor or with one."""
         return self.set_by in (SetBy.DRIVE, SetBy.CONTROLLER)
 
+    @property
+    def synchronous(self) -> bool:
+        """Whether its motor turns with its field, without slip: an electronic one, or a new one of another kind on its drive."""
+        return self.electronic or (self.on_drive and self.brings is Brings.MOTOR)
+
     def brings_motor(self, product: Product | None, today: MotorKind | None) -> bool:
         """Whether it puts another motor on the shaft of today.
 

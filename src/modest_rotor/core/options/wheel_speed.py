@@ -17,6 +17,7 @@ from modest_rotor.core.options.contract import (
     Columns,
     Demand,
     How,
+    Option,
     OptionKind,
     Saying,
     SolvedStep,
@@ -41,7 +42,7 @@ JUST = "just enough for the hardest step"
 FIXED = CURVE + 3
 
 
-class WheelSpeed:
+class WheelSpeed(Option):
     """The machine's wheel at another speed of its own, the motor as it is: what re-sheaving and trimming share."""
 
     traits: Traits

@@ -15,7 +15,6 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import Option, SolvedStep
 from modest_rotor.core.options.electronic import standby_power
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.rating import electronic_rating
 from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.electronic import SOFT_START_S
@@ -184,7 +183,7 @@ def standby_of(solved: Solved, found: FoundMachine) -> Estimate:
     """What an option's electronics take while it stands, W."""
     if not solved.option.traits.electronics:
         return exactly(0.0)
-    return standby_power(electronic_rating(found, solved.considered))
+    return standby_power(solved.option.rating(found, solved.considered))
 
 
 def standby_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:

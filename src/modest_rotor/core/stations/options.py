@@ -38,6 +38,7 @@ class OptionKind(Coded):
     ONE_SPEED = "one-speed"
     EC_FAN = "ec-fan"
     DRIVE = "drive"
+    RELUCTANCE = "reluctance"
     STAGED = "staged"
     SLOWED = "slowed"
     RESHEAVE = "resheave"

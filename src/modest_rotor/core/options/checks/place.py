@@ -7,10 +7,9 @@ from dataclasses import dataclass
 from pydantic import Field
 
 from modest_rotor.core.coded import Coded
-from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.contract import Option, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.traits import Brings, Traits
+from modest_rotor.core.options.traits import SetBy, Traits
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.core.stations.fitting import Fitting
 from modest_rotor.core.stations.options import Considered, Waiver
@@ -70,8 +69,8 @@ class Place:
 
     @property
     def new_on_drive(self) -> bool:
-        """Whether a new three-phase motor comes with the drive."""
-        return self.traits.brings is Brings.THREE_PHASE_MOTOR and self.found.plate.kind is not MotorKind.THREE_PHASE
+        """Whether a new motor comes with the drive."""
+        return self.traits.set_by is SetBy.DRIVE and self.brings_motor
 
     @property
     def brings_motor(self) -> bool:
