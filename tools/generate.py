@@ -25,6 +25,7 @@ from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.job import JobDocument, Machine
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.loading import Holds as LoadedHolds
+from modest_rotor.core.options.registry import OPTIONS
 from modest_rotor.core.proof.answer import Verdict
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.flow_way import Way
@@ -55,6 +56,7 @@ def main() -> int:
         GENERATED / "helps.ts": _helps(),
         GENERATED / "quantities.ts": _quantities(),
         GENERATED / "labels.ts": _labels(),
+        GENERATED / "kinds.ts": _kinds(),
         GENERATED / "nodes.ts": f"{HEADER}export const ROW_FIELDS = {json.dumps(ROW_FIELDS)} as const;\n",
         ROOT / "docs" / "formats" / "job-2.schema.json": _pretty(job_schema()),
         ROOT / "docs" / "formats" / "device-1.schema.json": _pretty(profile_schema()),
@@ -120,6 +122,12 @@ def _labels() -> str:
         for name, kind in LABELLED.items()
     )
     return HEADER + "\n\n".join(told) + "\n"
+
+
+def _kinds() -> str:
+    """What each kind of option asks for beside what all do."""
+    asks = {option.kind.value: list(option.traits.asks) for option in OPTIONS if option.traits.asks}
+    return f"{HEADER}export const ASKS: Readonly<Record<string, readonly string[]>> = {json.dumps(asks, indent=2)};\n"
 
 
 def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any]]) -> None:

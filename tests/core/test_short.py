@@ -8,10 +8,11 @@ import pytest
 
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.estimate import exactly, measured
-from modest_rotor.core.first import USUAL_CANDIDATES, prepared
+from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job, Station
 from modest_rotor.core.options.ranking import differences
 from modest_rotor.core.phrase import plain
+from modest_rotor.core.stations.options import USUAL
 from tests.core.setup.test_setup_answer import HALL, WAITING, demo
 from tests.jobs import KRAUSE, assessed, changed
 
@@ -126,7 +127,7 @@ def test_a_first_answer_is_prepared_from_a_line_and_touches_nothing_that_was_sai
     job = prepared(Job.model_validate(NAME), LINE, "office air handler")
     document = job.document
     assert document.plate.line == LINE and document.plate.rated_current and document.plate.rated_current.si == 2.9
-    assert [one.id for one in document.options.considered] == [code for code, _ in USUAL_CANDIDATES]
+    assert [one.id for one in document.options.considered] == [one.id for one in USUAL]
     assert len(document.readings) == 1 and document.readings[0].is_empty
     (step,) = document.duty.steps
     assert step.hours is not None and step.hours.si == 2600 + 520 and step.hours_from == "template"

@@ -7,14 +7,11 @@ from typing import Any
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
-from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.stations.duty import HoursFrom
+from modest_rotor.core.stations.options import USUAL
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.tables import read_table
-
-USUAL_CANDIDATES = (("same", OptionKind.SAME_KIND), ("electronic", OptionKind.ELECTRONIC), ("drive", OptionKind.DRIVE))
-"""What is looked at first beside the machine as it is. Common practice, no source."""
 
 
 def prepared(job: Job, line: str = "", building: str | None = None) -> Job:
@@ -34,7 +31,7 @@ def prepared(job: Job, line: str = "", building: str | None = None) -> Job:
     if not data["readings"]:
         data["readings"] = [{"id": "s1", "name": "as found"}]
     if not data["options"]["considered"]:
-        data["options"]["considered"] = [{"id": code, "kind": kind} for code, kind in USUAL_CANDIDATES]
+        data["options"]["considered"] = [{"id": one.id, "kind": one.kind} for one in USUAL]
     if building is not None and not data["duty"]["steps"]:
         data["duty"]["steps"] = [_year_of(building)]
     return job.model_copy(update={"document": type(job.document).model_validate(data)})

@@ -103,7 +103,7 @@ USUAL = (
     Considered(id="electronic", kind=OptionKind.ELECTRONIC),
     Considered(id="drive", kind=OptionKind.DRIVE),
 )
-"""What a new job begins with; more are added, any is removed."""
+"""What a new job begins with, and what is looked at first; more are added, any is removed. Common practice, no source."""
 OLD_COSTS = {"same_kind_cost": "same", "electronic_cost": "electronic", "drive_cost": "drive"}
 
 

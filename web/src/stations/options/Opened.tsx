@@ -1,3 +1,4 @@
+import { ASKS } from "../../generated/kinds";
 import { Box } from "@chakra-ui/react";
 
 import { FieldGrid } from "../../shared/AnyField";
@@ -190,22 +191,11 @@ function Besides({ option }: { option: Option }) {
   );
 }
 
-const OWN: Partial<Record<string, readonly string[]>> = {
-  "other-tap": ["tap"],
-  regulator: ["regulator"],
-  resheave: ["speed_share"],
-  trim: ["diameter_share"],
-  "throttle-out": ["throttle_drop"],
-  "circulator-speed": ["set_pressure"],
-  "circulator-constant": ["set_pressure"],
-  "circulator-proportional": ["set_pressure"],
-};
-
 /** What is its own: what its kind asks, its name, life, wear and days; and out with it. */
 function Own({ option }: { option: Option }) {
   const { desk } = useJob();
   const root = `options/considered/${option.id}`;
-  const asked = [...(OWN[option.kind] ?? []), "name", "life", "wears", "lead_time"].map((field) => `${root}/${field}`);
+  const asked = [...(ASKS[option.kind] ?? []), "name", "life", "wears", "lead_time"].map((field) => `${root}/${field}`);
   return (
     <Fold title="Its own" note="what its kind asks, name, life, wear, days; take it out" holds={under(...asked)}>
       <FieldGrid help={false} paths={asked} />
