@@ -14,8 +14,8 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.report import build_report
 from modest_rotor.core.statements import (
     STATEMENTS,
-    Said,
-    Speaker,
+    Actor,
+    Edit,
     answer_for_stop,
     mark_finding,
     record_approval,
@@ -30,7 +30,7 @@ from modest_rotor.core.stations.setup import SignState
 from tests.core.setup.test_setup_answer import HALL
 from tests.jobs import KRAUSE, assessed, changed
 
-ANN, BO, NOBODY = (Speaker(name, "2026-11-29 10:00") for name in ("Ann", "Bo", "  "))
+ANN, BO, NOBODY = (Actor(name, "2026-11-29 10:00") for name in ("Ann", "Bo", "  "))
 STOPPED = changed(
     KRAUSE, options__fitting={"listing_allows": "no"}, readings__0__capacitance="8 µF", setup__link="400 V"
 )
@@ -43,7 +43,7 @@ def told(which: str = "stopped") -> tuple[Job, Assessment]:
     return Job.model_validate(data), assessed(data)
 
 
-def kept(job: Job, said: Said) -> Job:
+def kept(job: Job, said: Edit) -> Job:
     return with_change(job, said.path, said.after)
 
 
@@ -78,9 +78,9 @@ def test_what_cannot_be_said_is_refused_in_words() -> None:
     for option, check in (("electronic", "volts"), ("nobody", "listing")):
         with pytest.raises(ChangeRefused, match="not there any more"):
             answer_for_stop(job, answer, option, check, "because", ANN)
-    for speaker, reason in ((NOBODY, "because"), (ANN, " ")):
+    for actor, reason in ((NOBODY, "because"), (ANN, " ")):
         with pytest.raises(ChangeRefused, match="a name and a reason"):
-            answer_for_stop(job, answer, "electronic", "listing", reason, speaker)
+            answer_for_stop(job, answer, "electronic", "listing", reason, actor)
     for of, given_by in ((" ", "A. Porter"), ("a drive", "")):
         with pytest.raises(ChangeRefused, match="of what it is and who gave it"):
             record_approval(job, of, given_by, "", ANN)

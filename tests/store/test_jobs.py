@@ -8,6 +8,7 @@ import pytest
 
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
+from modest_rotor.core.statements import Edit
 from modest_rotor.store import board, jobs
 from modest_rotor.store.database import database, with_connection
 from modest_rotor.store.models import ChangeRow, JobRow, SiteRow
@@ -23,7 +24,7 @@ def begun() -> jobs.StoredJob:
 
 @with_connection
 def edit(stored: jobs.StoredJob, path: str, after: object, who: str = "") -> jobs.StoredJob:
-    return jobs.save_change(stored.id, stored.revision, path, after, who)
+    return jobs.keep(stored.id, stored.revision, Edit(path, after), who)
 
 
 @with_connection
@@ -99,7 +100,7 @@ def test_undo_and_redo_are_changes_of_their_own_and_history_is_kept() -> None:
         again = jobs.redo(further.id, further.revision)
         assert again.job.document.call.notes == "one"
         assert [change.kind for change in jobs.changes_of(first.id)] == ["edit", "edit", "undo", "undo", "redo"]
-        newer = jobs.save_change(again.id, again.revision, "call/notes", "three")
+        newer = jobs.keep(again.id, again.revision, Edit("call/notes", "three"))
         assert newer.redo_label is None
         with pytest.raises(ChangeRefused, match="nothing to redo"):
             jobs.redo(newer.id, newer.revision)
@@ -160,7 +161,7 @@ def test_the_board_tells_every_job_and_follows_its_changes() -> None:
         (site,) = board.all_jobs_by_site()
         before = site.jobs[0].line
         assert JobRow.get_by_id(first.id).summary_key
-        stored = jobs.save_change(first.id, first.revision, "call/protected", "smoke control")
+        stored = jobs.keep(first.id, first.revision, Edit("call/protected", "smoke control"))
         after = board.all_jobs_by_site()[0].jobs[0].line
     assert not before.stopped and after.stopped
     assert stored.job.currency == "EUR"

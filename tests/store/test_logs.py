@@ -9,10 +9,10 @@ import pytest
 from modest_rotor.core.drift.log import EventKind
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.job import Job
-from modest_rotor.core.statements import Said
+from modest_rotor.core.statements import Edit
 from modest_rotor.store import logs, signed
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.jobs import StoredJob, keep_job, load, save_change, save_statement
+from modest_rotor.store.jobs import StoredJob, keep, keep_job, load
 from modest_rotor.store.logs import NewReading
 from modest_rotor.store.models import SignedRow
 from tests.core.setup.test_setup_answer import BAGGAGE
@@ -88,7 +88,7 @@ def test_a_sign_off_freezes_job_and_numbers_and_later_changes_leave_it_readable(
     assert (line.number, line.who, line.revision) == (1, "Ann", stored.revision)
     with pytest.raises(ChangeRefused, match="signed just this revision"):
         signed.sign(stored.id, stored.revision, "Bo", "")
-    changed = save_change(stored.id, stored.revision, "readings/s2/input_power", {"typed": "500 W", "unit": "W"})
+    changed = keep(stored.id, stored.revision, Edit("readings/s2/input_power", {"typed": "500 W", "unit": "W"}))
     assert signed.signed(stored.id, 1).job.document.readings[1].input_power.typed == "431 W"  # type: ignore[union-attr]
     before = signed.signed(stored.id, 1).assessment.proof.saved.figure
     assert before and before.value == pytest.approx(2192, abs=15)  # by hand in tests/core/proof/test_proof.py
@@ -141,7 +141,7 @@ def test_nobody_signs_namelessly_stopped_unproved_or_unseen() -> None:
         *stored.job.model_dump(mode="json")["document"]["setup"]["signs"],
         {"id": "s99", "step": "free", "state": "stop", "who": "Bo"},
     ]
-    stopped = save_statement(stored.id, stored.revision, Said("setup/signs", stop, "a stop"), "Bo")
+    stopped = keep(stored.id, stored.revision, Edit("setup/signs", stop, "a stop", by_name=True), "Bo")
     with pytest.raises(ChangeRefused, match="not cleared"):
         signed.sign(stored.id, stopped.revision, "Ann", "")
     bare = keep_job(Job.model_validate(KRAUSE))

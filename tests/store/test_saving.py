@@ -11,6 +11,7 @@ import pytest
 
 from modest_rotor.core.errors import ChangeRefused, Conflict
 from modest_rotor.core.numerals import NumberStyle
+from modest_rotor.core.statements import Edit
 from modest_rotor.store import board, jobs
 from modest_rotor.store import database as door
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy, connection, database, transaction, with_connection
@@ -86,9 +87,9 @@ def test_an_act_that_was_refused_may_be_sent_again(saving: Saving) -> None:
         stored = jobs.begin_job("Fan", "Quay")
         watch_saving(Saving(command="act-0002"))
         with pytest.raises(Conflict):
-            jobs.save_change(stored.id, "9.9", "call/notes", "x")
+            jobs.keep(stored.id, "9.9", Edit("call/notes", "x"))
         watch_saving(Saving(command="act-0002"))
-        assert jobs.save_change(stored.id, stored.revision, "call/notes", "x").undo_label
+        assert jobs.keep(stored.id, stored.revision, Edit("call/notes", "x")).undo_label
 
 
 def test_two_that_send_the_same_act_at_once_do_it_once() -> None:
@@ -147,12 +148,12 @@ def test_somebody_elses_row_is_waited_for_only_so_long() -> None:
     assert held.wait(20)
     begun = time.monotonic()
     with pytest.raises(DatabaseBusy, match="Somebody else"), connection():
-        jobs.save_change(stored.id, stored.revision, "call/notes", "x")
+        jobs.keep(stored.id, stored.revision, Edit("call/notes", "x"))
     assert time.monotonic() - begun < 5
     go.set()
     thread.join(20)
     with connection():
-        jobs.save_change(stored.id, stored.revision, "call/notes", "x")
+        jobs.keep(stored.id, stored.revision, Edit("call/notes", "x"))
 
 
 def test_a_statement_that_gets_no_answer_is_cut_off_from_this_side(monkeypatch: pytest.MonkeyPatch) -> None:
@@ -200,7 +201,7 @@ def test_a_save_and_an_undo_cost_the_same_after_a_long_history(monkeypatch: pyte
 
         def save(text: str) -> None:
             nonlocal stored
-            stored = jobs.save_change(stored.id, stored.revision, "call/notes", text)
+            stored = jobs.keep(stored.id, stored.revision, Edit("call/notes", text))
 
         def undo() -> None:
             nonlocal stored
@@ -234,7 +235,7 @@ def test_undo_and_redo_walk_any_history_as_replaying_it_would(monkeypatch: pytes
                 done.append(note)
                 undone.clear()
                 note = f"note {step}"
-                stored = jobs.save_change(stored.id, stored.revision, "call/notes", note)
+                stored = jobs.keep(stored.id, stored.revision, Edit("call/notes", note))
             elif act == "undo" and done:
                 undone.append(note)
                 note = done.pop()

@@ -38,7 +38,7 @@ from modest_rotor.core.setup.balancing import Tried, advise, advise_tap
 from modest_rotor.core.setup.sweep import frequencies, out_of_bands, plan_sweep
 from modest_rotor.core.statements import (
     STATEMENTS,
-    Speaker,
+    Actor,
     answer_for_stop,
     mark_finding,
     record_approval,
@@ -67,7 +67,7 @@ from tools.unchanged import bases
 TYPED = ("", "x", "0", "-1", "12", "1e9", "3 V", "50 %", "yes", "2026-03-01 14:30", "2199-01-01 00:00", "a" * 5000)
 """What is typed anywhere, mostly where it does not belong."""
 NOW = datetime(2026, 6, 1, 9, 30, tzinfo=UTC)
-SPEAKERS = (Speaker("A. Porter", "2026-06-01 09:30"), Speaker("  ", "2026-06-01 09:30"))
+ACTORS = (Actor("A. Porter", "2026-06-01 09:30"), Actor("  ", "2026-06-01 09:30"))
 
 
 def edge_scenes() -> list[tuple[str, Callable[[], dict[str, Any]]]]:
@@ -115,25 +115,25 @@ def statements() -> dict[str, Any]:
     said: dict[str, Any] = {}
     for number, job in enumerate(bases()):
         answer = assess(job)
-        for speaker in SPEAKERS:
-            said[f"{number} {speaker.name.strip()}"] = list(_said_of(job, answer, speaker))
+        for actor in ACTORS:
+            said[f"{number} {actor.name.strip()}"] = list(_said_of(job, answer, actor))
     return said
 
 
-def _said_of(job: Job, answer: Assessment, speaker: Speaker) -> Iterator[Any]:
+def _said_of(job: Job, answer: Assessment, actor: Actor) -> Iterator[Any]:
     for key in (*(one.key for one in answer.findings), "none"):
-        yield or_refusal(lambda key=key: mark_finding(job, answer, key, MarkState.FIXED, "seen", speaker))
+        yield or_refusal(lambda key=key: mark_finding(job, answer, key, MarkState.FIXED, "seen", actor))
     for option in answer.options.options:
         for check in (*(one.check for one in option.checks), "none"):
-            yield or_refusal(lambda at=option.id, check=check: answer_for_stop(job, answer, at, check, "because", speaker))  # fmt: skip
+            yield or_refusal(lambda at=option.id, check=check: answer_for_stop(job, answer, at, check, "because", actor))  # fmt: skip
     for step, state in itertools.product((*(one.step for one in answer.setup.steps), "none"), SignState):
-        yield or_refusal(lambda step=step, state=state: sign_step(job, answer, step, state, "seen", None, speaker))
+        yield or_refusal(lambda step=step, state=state: sign_step(job, answer, step, state, "seen", None, actor))
     for of, by in (("the drive", "the owner"), ("", "x"), ("x", " ")):
-        yield or_refusal(lambda of=of, by=by: record_approval(job, of, by, "owner", speaker))
+        yield or_refusal(lambda of=of, by=by: record_approval(job, of, by, "owner", actor))
     for path in (*STATEMENTS, "plate"):
         for one in (*(item["id"] for item in (value_at(job, path) if path in STATEMENTS else [])), "s99"):
             for why in ("wrong", " "):
-                yield or_refusal(lambda path=path, one=one, why=why: withdraw(job, path, one, why, speaker))
+                yield or_refusal(lambda path=path, one=one, why=why: withdraw(job, path, one, why, actor))
 
 
 def left_out() -> dict[str, Any]:

@@ -3,21 +3,21 @@
 from __future__ import annotations
 
 from threading import BoundedSemaphore
-from typing import Annotated, Any
+from typing import Annotated
 
 from fastapi import APIRouter, Body, Path, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.apart import in_process
-from modest_rotor.api.contracts import LONGEST_NAME, JobView, Words, ZoneName, latest_time, view
-from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.api.contracts import LONGEST_NAME, JobView, Words, ZoneName, actor_now, latest_time, view
+from modest_rotor.core.commands.fields import TakeSets
 from modest_rotor.core.job import MOST_SETS, Job
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.meters import Meters
 from modest_rotor.formats.clock import LONGEST_ZONE, on_clock_of, zone_of
 from modest_rotor.formats.photo import clean_photo
-from modest_rotor.formats.readings_csv import CsvProposal, CsvRefused, propose, write_sets
+from modest_rotor.formats.readings_csv import CsvProposal, propose, write_sets
 from modest_rotor.store import jobs, people, photos
 from modest_rotor.store.database import with_connection
 
@@ -118,15 +118,7 @@ async def sets_in(job_id: int, file: CsvConfirmed, request: Request) -> Response
 
 @with_connection
 def _take_sets(job_id: int, file: CsvConfirmed, proposal: CsvProposal) -> Response:
-    if not proposal.sets:
-        raise CsvRefused("No row can be taken in; the reasons stand beside each.")
-    after: list[dict[str, Any]] = value_at(jobs.job_of(job_id), "readings")
-    for one in proposal.sets:
-        after = [*after, {**one, "id": next_id(after)}]
-    count = len(proposal.sets)
-    label = f"{count} set{'s' if count > 1 else ''} from CSV"
-    saved = jobs.save_change(job_id, file.revision, "readings", after, file.who, label)
-    return view(saved)
+    return view(jobs.carry_out(job_id, file.revision, TakeSets(tuple(proposal.sets)), actor_now(file.who)))
 
 
 @router.get("/people/{name}/meters")

@@ -9,8 +9,8 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.apart import in_process
-from modest_rotor.api.contracts import JobView, Step, Words, view
-from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.api.contracts import JobView, Step, Words, actor_now, view
+from modest_rotor.core.commands.candidates import ConsiderOption
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.stations.options import OptionKind
@@ -126,16 +126,6 @@ def remove(code: Code) -> None:
 @with_connection
 def consider(job_id: int, option: OptionIn) -> Response:
     """Add an option to a job, with its own copy of the product."""
-    if option.kind is OptionKind.KEEP:
-        raise ChangeRefused("The machine put right is the yardstick of every job; it needs no second column.")
     product = catalogue.product(option.code) if option.code else None
-    if product is not None and not traits_of(option.kind).suits(product):
-        raise ChangeRefused(
-            f"{product.name} cannot stand for this kind; nothing was added. Choose another, or none yet."
-        )
-    stored = jobs.load(job_id)
-    items: list[dict[str, Any]] = value_at(stored.job, "options/considered")
-    new = {"id": next_id(items), "kind": option.kind, "product": product.model_dump(mode="json") if product else None}
-    label = f"option {product.name if product else option.kind} added"
-    saved = jobs.save_change(job_id, option.revision, "options/considered", [*items, new], option.who, label)
-    return view(saved)
+    command = ConsiderOption(option.kind, product)
+    return view(jobs.carry_out(job_id, option.revision, command, actor_now(option.who)))

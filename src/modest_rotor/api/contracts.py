@@ -16,6 +16,7 @@ from modest_rotor.core.job import Job, JobDocument, Machine
 from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.statements import Actor
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.core.stations.sheet import storable
 from modest_rotor.formats.clock import LONGEST_ZONE
@@ -49,6 +50,11 @@ def time_now() -> str:
 def latest_time() -> str:
     """The latest time that any clock on earth shows now; a set later than that was never read."""
     return f"{datetime.now(UTC) + FARTHEST_ZONE:%Y-%m-%d %H:%M}"
+
+
+def actor_now(name: str) -> Actor:
+    """Somebody who does something now."""
+    return Actor(name, time_now(), latest_time())
 
 
 def refuse_sets_of_the_future(job: Job) -> None:

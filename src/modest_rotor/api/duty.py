@@ -2,18 +2,14 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from fastapi import APIRouter, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
 from modest_rotor.api.apart import in_process
-from modest_rotor.api.contracts import JobView, Step, Words, view
-from modest_rotor.core.changes import next_id, value_at
-from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.api.contracts import JobView, Step, Words, actor_now, view
+from modest_rotor.core.commands.year import TakeTemplate, TakeYear
 from modest_rotor.core.phrase import Frozen
-from modest_rotor.core.stations.duty import MOST_STEPS, HoursFrom
 from modest_rotor.core.tables import read_table
 from modest_rotor.formats.logger_csv import LogReport, Order, read_log
 from modest_rotor.formats.text import written
@@ -83,26 +79,12 @@ async def take_log(job_id: int, file: LogConfirmed, request: Request) -> Respons
 @with_connection
 def _take_year(job_id: int, file: LogConfirmed, report: LogReport) -> Response:
     year = report.year
-    stored = jobs.load(job_id)
-    duty: dict[str, Any] = value_at(stored.job, "duty")
-    levels = year.levels if file.by_load and len(year.levels) > 1 else ()
-    told = [(f"logged, load {100 * level.load:.0f} %", level.hours.value) for level in levels]
-    for name, hours in told or [("logged, running", year.hours.value)]:
-        step = {
-            "name": name,
-            "hours": f"{hours:.0f} h",
-            "hours_from": HoursFrom.LOGGER,
-            "hours_spread": f"{max(100 * year.spread, 1.0):.0f} %" if year.spread <= 0.5 else "50 %",
-        }
-        if not told:
-            step["flow_share"] = "100 %"
-        _append(duty, step)
-    duty["starts"] = f"{year.starts.value:.0f}"
-    duty["logged"] = (
+    told = (
         f"{report.value_column}, {year.days:.1f} days, {report.rows} rows: ran {written(year.run_fraction, 'si')} of the time,"
         f" {year.starts_per_hour.value:.1f} starts an hour."
     )
-    return _saved(job_id, file.revision, duty, file.who, "the year from a logger")
+    command = TakeYear(year, told, file.by_load)
+    return view(jobs.carry_out(job_id, file.revision, command, actor_now(file.who)))
 
 
 @router.get("/duty-templates")
@@ -127,28 +109,4 @@ def templates() -> tuple[DutyTemplate, ...]:
 @with_connection
 def take_template(job_id: int, chosen: TemplateChosen) -> Response:
     """Take a template's steps over, each marked assumed."""
-    rows = [row for row in read_table("duty_templates") if row["building"] == chosen.building]
-    if not rows:
-        raise ChangeRefused(f"There is no template called “{chosen.building}”.")
-    duty: dict[str, Any] = value_at(jobs.load(job_id).job, "duty")
-    for row in rows:
-        step = {
-            "name": row["step"],
-            "hours": f"{row['hours']} h",
-            "flow_share": f"{100 * float(row['share']):.0f} %",
-            "call": row["call"],
-            "hours_from": HoursFrom.TEMPLATE,
-        }
-        _append(duty, step)
-    return _saved(job_id, chosen.revision, duty, chosen.who, f"the year of an {chosen.building}, assumed")
-
-
-def _append(duty: dict[str, Any], step: dict[str, Any]) -> None:
-    if len(duty["steps"]) >= MOST_STEPS:
-        raise ChangeRefused(f"A year has at most {MOST_STEPS} steps; nothing was taken over. Remove one first.")
-    duty["steps"] = [*duty["steps"], {**step, "id": next_id(duty["steps"])}]
-
-
-def _saved(job_id: int, revision: str, duty: dict[str, Any], who: str, label: str) -> Response:
-    saved = jobs.save_change(job_id, revision, "duty", duty, who, label)
-    return view(saved)
+    return view(jobs.carry_out(job_id, chosen.revision, TakeTemplate(chosen.building), actor_now(chosen.who)))

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from typing import Annotated, Any
+from typing import Annotated
 
 from fastapi import APIRouter, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
@@ -23,21 +23,20 @@ from modest_rotor.api.contracts import (
     SiteNumbers,
     Step,
     Words,
+    actor_now,
     refuse_sets_of_the_future,
-    time_now,
     view,
 )
 from modest_rotor.core.assessment import Assessment
-from modest_rotor.core.changes import label_of, next_id, read_for, value_at, with_change, without_item
-from modest_rotor.core.entry import Entry
+from modest_rotor.core.changes import read_for, with_change
+from modest_rotor.core.commands import Command
+from modest_rotor.core.commands.fields import AddItem, FillPlate, PrepareFirstAnswer, RemoveItem, SetValue, TypeValue
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
-from modest_rotor.core.first import prepared
 from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.options.beside import MOST_BESIDE, BesideAnswer
 from modest_rotor.core.options.ladder import Ladder
 from modest_rotor.core.options.needles import NeedleTable
 from modest_rotor.core.options.step_working import StepWorkings
-from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.stations.readings import Stage
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs
@@ -52,22 +51,6 @@ router = APIRouter(prefix="/api", tags=["jobs"])
 RENEWED_AT_A_LOOK = 1
 """Logs that a look at the Board judges anew; the others follow beside the requests."""
 NO_SITE = "Jobs without a site"
-LISTS = {
-    "readings": "set",
-    "duty/steps": "step",
-    "leads": "lead",
-    "call_taps": "call",
-    "options/considered": "option",
-    "setup/trials": "setting tried",
-    "setup/sweep/marks": "loud mark",
-    "proof/pairs": "pair of sets",
-}
-FIRST_PARTS = (
-    ("readings", "a set to be typed"),
-    ("options/considered", "the usual candidates"),
-    ("duty/steps", "the hours of a year, assumed"),
-)
-CHOSEN_PATHS = ("setup/traits", "setup/device", "setup/panel")
 
 
 @router.post("/jobs", status_code=201, response_model=JobView)
@@ -92,16 +75,8 @@ def read(job_id: int) -> Response:
 def change(job_id: int, edit: Edit, request: Request) -> Response:
     """Save one edit of one field; refused when the job has moved on since ``revision``."""
     request.state.path = edit.path
-    if edit.path.startswith(CHOSEN_PATHS) or edit.path == "setup":
-        raise ChangeRefused("Devices are chosen, not edited; the earlier ones stay.")
-    stored = jobs.load(job_id)
-    after, label = edit.value, None
-    if edit.text is not None:
-        after = read_for(stored.job, edit.path, edit.text, edit.units)
-        label = _label(label_of(stored.job, edit.path), after)
-    if edit.path.startswith("readings"):
-        refuse_sets_of_the_future(with_change(stored.job, edit.path, after))
-    return _view(jobs.save_change(job_id, edit.revision, edit.path, after, edit.who, label))
+    command = SetValue(edit.path, edit.value) if edit.text is None else TypeValue(edit.path, edit.text, edit.units)
+    return view(jobs.carry_out(job_id, edit.revision, command, actor_now(edit.who)))
 
 
 @router.put("/jobs/{job_id}/site/numbers", response_model=JobView)
@@ -157,14 +132,14 @@ def needle_moves(job_id: int) -> NeedleTable:
 @with_connection
 def undo(job_id: int, step: Step) -> Response:
     """Take back the newest edit."""
-    return _view(jobs.undo(job_id, step.revision, step.who))
+    return view(jobs.undo(job_id, step.revision, step.who))
 
 
 @router.post("/jobs/{job_id}/redo", response_model=JobView)
 @with_connection
 def redo(job_id: int, step: Step) -> Response:
     """Put back the edit that was taken back last."""
-    return _view(jobs.redo(job_id, step.revision, step.who))
+    return view(jobs.redo(job_id, step.revision, step.who))
 
 
 @router.post("/jobs/{job_id}/items/{name:path}", response_model=JobView)
@@ -174,54 +149,28 @@ def add_item(job_id: int, name: str, step: Step, like: str | None = None, stage:
 
     :param stage: of a set, where it is known from where it was added.
     """
-    job = jobs.load(job_id).job
-    kind = _list_kind(name)
-    items = value_at(job, name)
-    model: dict[str, Any] = next((item for item in items if item["id"] == like), {})
-    new = {**model, "id": next_id(items)}
-    if name == "readings":
-        # Whether it was right then is said of each set by itself, never copied.
-        new |= {"taken_at": time_now(), "taken_by": step.who or None, "known_good": None}
-        new |= {"stage": stage} if stage else {}
-    after = [*items, new]
-    return _view(jobs.save_change(job_id, step.revision, name, after, step.who, f"{kind} {len(after)} added"))
+    return _done(job_id, step, AddItem(name, like, stage))
 
 
 @router.delete("/jobs/{job_id}/items/{name:path}", response_model=JobView)
 @with_connection
 def remove_item(job_id: int, name: str, revision: str, who: Words = "") -> Response:
     """Remove a set (``readings/s2``) or step (``duty/steps/s3``); undo brings it back."""
-    name, _, item = name.rpartition("/")
-    kind = _list_kind(name)
-    job = jobs.load(job_id).job
-    return _view(jobs.save_change(job_id, revision, name, without_item(job, name, item), who, f"{kind} removed"))
+    return view(jobs.carry_out(job_id, revision, RemoveItem(name), actor_now(who)))
 
 
 @router.post("/jobs/{job_id}/plate-line", response_model=JobView)
 @with_connection
 def fill_plate(job_id: int, step: Step) -> Response:
     """Put what the plate's typed line was taken for into the plate's fields, in one change."""
-    job = jobs.load(job_id).job
-    plate, site = job.document.plate, job.site
-    values = read_line(plate.line or "", site.style_of(site.units)).values
-    if not values:
-        raise ChangeRefused(
-            "Nothing in the line is sure enough to be written; it is kept. Type it on, or field by field."
-        )
-    after = plate.model_dump(mode="json") | values
-    return _view(jobs.save_change(job_id, step.revision, "plate", after, step.who, "the plate from its line"))
+    return _done(job_id, step, FillPlate())
 
 
 @router.post("/jobs/{job_id}/first", response_model=JobView)
 @with_connection
 def first_answer(job_id: int, said: FirstIn) -> Response:
     """Put in what a first answer needs and the job has not: a set to be typed, the usual candidates, a year by kind of building."""
-    stored, revision = jobs.load(job_id), said.revision
-    ready = prepared(stored.job, building=said.building or None)
-    for path, label in FIRST_PARTS:
-        stored = jobs.save_change(job_id, revision, path, value_at(ready, path), said.who, label)
-        revision = stored.revision
-    return _view(stored)
+    return _done(job_id, said, PrepareFirstAnswer(said.building or None))
 
 
 @router.get("/jobs/{job_id}/ladder")
@@ -289,18 +238,6 @@ def assess_file(file: JobFile) -> Assessment:
     return assess_job(job_from_data(file.job))
 
 
-def _view(stored: jobs.StoredJob) -> Response:
-    return view(stored)
-
-
-def _label(field: str, after: Entry | str | None) -> str:
-    if isinstance(after, Entry):
-        bare = after.typed.replace(",", "").replace(".", "").isdigit()
-        return f"{field}, {after.typed}{' ' + after.unit if bare else ''}"
-    return field if after is None else f"{field}, {after[:30]}"
-
-
-def _list_kind(name: str) -> str:
-    if name not in LISTS:
-        raise ChangeRefused(f"A job has no list called “{name[:80]}”.")
-    return LISTS[name]
+def _done(job_id: int, step: Step, command: Command) -> Response:
+    """A command carried out on the job that its window knows."""
+    return view(jobs.carry_out(job_id, step.revision, command, actor_now(step.who)))

@@ -2,14 +2,12 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
-from modest_rotor.api.contracts import JobView, Step, time_now, view
+from modest_rotor.api.contracts import JobView, Step, actor_now, view
 from modest_rotor.api.setup import Confirmed, Wanted, plan_for
-from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.core.commands.setting_up import TryGains
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.setup.loop import LoopAnswer
 from modest_rotor.devices.loop_run import (
@@ -21,7 +19,6 @@ from modest_rotor.devices.loop_run import (
     loop_run_of,
     refuse_second_run,
 )
-from modest_rotor.devices.reading import entry_in_site_units
 from modest_rotor.devices.sweep_run import refuse_second
 from modest_rotor.devices.writing import What, bands_held, carry_out, moved_set_point, step_of
 from modest_rotor.store import jobs
@@ -50,20 +47,7 @@ class LoopWatchIn(Confirmed):
 @with_connection
 def try_gains(job_id: int, said: Step) -> Response:
     """Gains to be tried: those that follow from what was seen at the last ones, else the first ones; or empty ones to be typed."""
-    stored = jobs.load(job_id)
-    loop = assess_job(stored.job).setup.loop
-    if loop is None:
-        raise ChangeRefused("Say first what the loop is to hold.")
-    items = value_at(stored.job, "setup/loop/tries")
-    new: dict[str, Any] = {"id": next_id(items), "who": said.who or None, "at": time_now()}
-    gain = loop.next_gain or (None if items else loop.gain.figure)
-    integral = loop.next_integral or (None if items else loop.integral.figure)
-    if gain and integral:
-        new["gain"] = entry_in_site_units("loop_gain", gain.value, stored)
-        new["integral"] = entry_in_site_units("loop_time", integral.value, stored)
-    return view(
-        jobs.save_change(job_id, said.revision, "setup/loop/tries", [*items, new], said.who, "gains to be tried")
-    )
+    return view(jobs.carry_out(job_id, said.revision, TryGains(), actor_now(said.who)))
 
 
 @router.get("/jobs/{job_id}/setup/loop-run")

@@ -9,11 +9,10 @@ from fastapi import APIRouter, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, Field
 
-from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, ZoneName, view
+from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, ZoneName, actor_now, view
 from modest_rotor.api.duty import LogConfirmed, read_apart
 from modest_rotor.api.report import letterhead_of, report_response
-from modest_rotor.core.changes import value_at
-from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.commands.year import TakeEnergy
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Report, build_report
 from modest_rotor.formats.clock import on_clock_of, zone_of
@@ -23,7 +22,6 @@ from modest_rotor.store.database import with_connection
 from modest_rotor.store.signed import SignedJob, SignedLine
 
 router = APIRouter(prefix="/api", tags=["proof"])
-HOURS_A_DAY = 24.0
 
 
 class SignOff(Step):
@@ -94,21 +92,8 @@ async def take_logger(job_id: int, file: LogConfirmed, request: Request) -> Resp
 
 @with_connection
 def _take_energy(job_id: int, file: LogConfirmed, report: LogReport) -> Response:
-    if report.year.energy is None:
-        raise ChangeRefused(
-            f"“{report.value_column}” holds {report.year.kind}: only watts make an energy. Nothing was taken over."
-        )
-    stored = jobs.load(job_id)
-    proof = value_at(stored.job, "proof")
-    days = report.year.covered / HOURS_A_DAY
-    proof["logged_days"] = f"{days:.2f} days"
-    proof["logged_energy"] = f"{report.year.energy.value:.4g} kWh"
-    gaps = report.year.days - days
-    proof["logged"] = f"{report.value_column}, {report.rows} rows" + (
-        f"; {gaps:.1f} days of gaps left out" if gaps > 0.05 else ""
-    )
-    saved = jobs.save_change(job_id, file.revision, "proof", proof, file.who, "a logger's energy after")
-    return view(saved)
+    command = TakeEnergy(report.year, report.value_column, report.rows)
+    return view(jobs.carry_out(job_id, file.revision, command, actor_now(file.who)))
 
 
 def _report(found: SignedJob, zone: tzinfo) -> Report:

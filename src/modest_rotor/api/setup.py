@@ -2,19 +2,21 @@
 
 from __future__ import annotations
 
-from typing import Any, Literal
+from typing import Literal
 
 from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
-from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, time_now, view
-from modest_rotor.core.changes import next_id, value_at
+from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, actor_now, view
+from modest_rotor.core.commands.fields import TakeSetFromPanel
+from modest_rotor.core.commands.setting_up import ChooseDevice, TrySetting
 from modest_rotor.core.errors import ChangeRefused, Conflict
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.steps import SetupStep
+from modest_rotor.core.stations.readings import Stage
 from modest_rotor.devices.links import profile_of
 from modest_rotor.devices.loop_run import refuse_second_run, stop_runs_on
-from modest_rotor.devices.reading import entry_in_site_units, named_or_none, panel_set, panel_trial
+from modest_rotor.devices.reading import named_or_none, panel_set, panel_trial
 from modest_rotor.devices.stand_ins import refuse_bench, stand_in_of
 from modest_rotor.devices.sweep_run import (
     SweepOrder,
@@ -118,20 +120,8 @@ class ReadInto(Step):
 @with_connection
 def try_setting(job_id: int, said: TrialIn) -> Response:
     """A reading of the balancing loop: the setting as advised, and with ``read`` the flow from the panel."""
-    stored = jobs.load(job_id)
-    answer = next((one for one in assess_job(stored.job).setup.commands if one.step == said.step), None)
-    if answer is None:
-        raise ChangeRefused("That duty step is not there any more.")
-    items = value_at(stored.job, "setup/trials")
-    new: dict[str, Any] = {"id": next_id(items), "step": said.step, "who": said.who or None, "at": time_now()}
-    advised = (answer.advice.command if answer.advice else None) or answer.command
-    if advised:
-        field = "frequency" if advised.quantity == "output_frequency" else "signal"
-        new[field] = entry_in_site_units(advised.quantity, advised.value, stored)
-    if said.read:
-        new |= panel_trial(stored)
-    label = "a setting tried, read from the panel" if said.read else "a setting tried"
-    return _view(jobs.save_change(job_id, said.revision, "setup/trials", [*items, new], said.who, label))
+    read = panel_trial(jobs.load(job_id)) if said.read else None
+    return view(jobs.carry_out(job_id, said.revision, TrySetting(said.step, read), actor_now(said.who)))
 
 
 @router.post("/jobs/{job_id}/setup/device", response_model=JobView)
@@ -139,7 +129,6 @@ def try_setting(job_id: int, said: TrialIn) -> Response:
 def choose_device(job_id: int, said: DeviceChosen) -> Response:
     """Say which device is set or which panel is read; the job keeps the device's traits with its name."""
     stored = jobs.load(job_id)
-    setup = value_at(stored.job, "setup")
     kept = devices.device_named(said.name) if said.name else None
     is_meter = kept is not None and profile_of(kept).kind is DeviceKind.METER
     if kept:
@@ -148,11 +137,9 @@ def choose_device(job_id: int, said: DeviceChosen) -> Response:
         raise ChangeRefused(f"{kept.name} stands at {kept.site}, not at this job's site; nothing was chosen.")
     if kept and is_meter != (said.which == "panel"):
         raise ChangeRefused(f"{kept.name} is a {profile_of(kept).kind}; choose another here.")
-    setup[said.which] = kept.name if kept else None
-    if said.which == "device":
-        setup["traits"] = profile_of(kept).traits.model_dump(mode="json") if kept else None
-    label = f"{said.which}, {kept.name}" if kept else f"no {said.which}"
-    return _view(jobs.save_change(job_id, said.revision, "setup", setup, said.who, label))
+    traits = profile_of(kept).traits if kept and said.which == "device" else None
+    command = ChooseDevice(said.which, kept.name if kept else None, traits)
+    return view(jobs.carry_out(job_id, said.revision, command, actor_now(said.who)))
 
 
 @router.post("/jobs/{job_id}/setup/plan")
@@ -266,20 +253,15 @@ def mark_loud(job_id: int, said: MarkLoud) -> Response:
         going = run.order.way[run.kept.place][1] if run and run.state is SweepState.RUNNING else None  # type: ignore[assignment]
     grid = _order(stored, None).frequencies
     near = min(grid, key=lambda one: abs(one - hertz), default=hertz)
-    return _view(add_mark(job_id, near, said.who.strip(), going))
+    return view(add_mark(job_id, near, said.who.strip(), going))
 
 
 @router.post("/jobs/{job_id}/readings-from-panel", response_model=JobView)
 @with_connection
 def read_into(job_id: int, said: ReadInto) -> Response:
     """A new set of readings from the panel, with the command that the device holds."""
-    stored = jobs.load(job_id)
-    items = value_at(stored.job, "readings")
-    new: dict[str, Any] = {"id": next_id(items), "name": said.name, "stage": said.stage, **panel_set(stored)}
-    new |= {"taken_at": time_now(), "taken_by": said.who or None}
-    return _view(
-        jobs.save_change(job_id, said.revision, "readings", [*items, new], said.who, "a set read from the panel")
-    )
+    command = TakeSetFromPanel(panel_set(jobs.load(job_id)), said.name, Stage(said.stage))
+    return view(jobs.carry_out(job_id, said.revision, command, actor_now(said.who)))
 
 
 def _step(setup: SetupAnswer, step: str) -> SetupStep:

@@ -5,21 +5,13 @@ from __future__ import annotations
 from fastapi import APIRouter, Response
 from pydantic import Field
 
-from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, time_now, view
-from modest_rotor.core.statements import (
-    Said,
-    Speaker,
-    answer_for_stop,
-    mark_finding,
-    record_approval,
-    sign_step,
-    withdraw,
-)
+from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, actor_now, view
+from modest_rotor.core.commands import Command
+from modest_rotor.core.commands.by_name import MarkFinding, RecordApproval, SignStep, WaiveStop, Withdraw
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.setup import SignState
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job
 
 router = APIRouter(prefix="/api", tags=["statements"])
 
@@ -70,49 +62,37 @@ class WithdrawalIn(Step):
 @with_connection
 def mark(job_id: int, said: MarkIn) -> Response:
     """Say of a finding what became of it; earlier marks stay."""
-    job = jobs.load(job_id).job
-    return _kept(
-        job_id, said, mark_finding(job, assess_job(job), said.finding, said.state, said.note, _speaker(said.who))
-    )
+    return _said(job_id, said, MarkFinding(said.finding, said.state, said.note))
 
 
 @router.post("/jobs/{job_id}/waivers", response_model=JobView)
 @with_connection
 def waive(job_id: int, said: WaiverIn) -> Response:
     """Answer for a stop, by name and with a reason; some nobody can answer for."""
-    job = jobs.load(job_id).job
-    speaker = _speaker(said.name)
-    return _kept(job_id, said, answer_for_stop(job, assess_job(job), said.option, said.check, said.reason, speaker))
+    return _said(job_id, said, WaiveStop(said.option, said.check, said.reason), said.name)
 
 
 @router.post("/jobs/{job_id}/approvals", response_model=JobView)
 @with_connection
 def approve(job_id: int, said: ApprovalIn) -> Response:
     """Record what somebody else approved."""
-    job = jobs.load(job_id).job
-    return _kept(job_id, said, record_approval(job, said.of, said.given_by, said.role, _speaker(said.who)))
+    return _said(job_id, said, RecordApproval(said.of, said.given_by, said.role))
 
 
 @router.post("/jobs/{job_id}/setup/sign", response_model=JobView)
 @with_connection
 def sign(job_id: int, said: SignIn) -> Response:
     """Sign a step by name. Earlier signatures stay; a step that somebody else signed meanwhile is shown first."""
-    job = jobs.load(job_id).job
-    found = sign_step(job, assess_job(job), said.step, said.state, said.found, said.seen, _speaker(said.who))
-    return _kept(job_id, said, found)
+    return _said(job_id, said, SignStep(said.step, said.state, said.found, said.seen))
 
 
 @router.post("/jobs/{job_id}/withdrawals", response_model=JobView)
 @with_connection
 def take_back(job_id: int, said: WithdrawalIn) -> Response:
     """Take back what was said, by name and with the reason; it stays in the job as withdrawn."""
-    job = jobs.load(job_id).job
-    return _kept(job_id, said, withdraw(job, said.statements, said.id, said.why, _speaker(said.who)))
+    return _said(job_id, said, Withdraw(said.statements, said.id, said.why))
 
 
-def _speaker(name: str) -> Speaker:
-    return Speaker(name, time_now())
-
-
-def _kept(job_id: int, step: Step, said: Said) -> Response:
-    return view(jobs.save_statement(job_id, step.revision, said, step.who))
+def _said(job_id: int, step: Step, command: Command, name: str | None = None) -> Response:
+    """A statement of whoever sends it, or of whom they name."""
+    return view(jobs.carry_out(job_id, step.revision, command, actor_now(step.who if name is None else name)))

@@ -23,20 +23,29 @@ STATEMENTS = {MARKS: "mark", WAIVERS: "answer for a stop", APPROVALS: "approval"
 
 
 @dataclass(frozen=True)
-class Said:
-    """A statement as it is to be kept: the list that it stands in, as plain data, and what the history calls it."""
+class Edit:
+    """What is kept of a command: another value at a path, as plain data, and what the history calls it.
+
+    :param label: ``None`` where it is called as its field is. :param by_name: whether somebody says it by name: no edit then changes
+        it, and no undo takes it back.
+    """
 
     path: str
-    after: list[dict[str, Any]]
-    label: str
+    after: Any
+    label: str | None = None
+    by_name: bool = False
 
 
 @dataclass(frozen=True)
-class Speaker:
-    """Who says it, and when: the time now in UTC, as the job keeps times."""
+class Actor:
+    """Who does it, and when.
+
+    :param at: the time now in UTC, as the job keeps times. :param latest: the latest time that any clock on earth shows now.
+    """
 
     name: str
     at: str
+    latest: str = ""
 
     def named(self, what: str) -> str:
         """The name. :raises ChangeRefused: there is none."""
@@ -46,21 +55,21 @@ class Speaker:
 
 
 def mark_finding(
-    job: Job, assessment: Assessment, finding: str, state: MarkState, note: str, speaker: Speaker
-) -> Said:  # fmt: skip
+    job: Job, assessment: Assessment, finding: str, state: MarkState, note: str, actor: Actor
+) -> Edit:  # fmt: skip
     """Say of a finding what became of it; earlier marks stay.
 
     :param finding: key of the finding. :raises ChangeRefused: it is not there any more.
     """
     if finding not in {one.key for one in assessment.findings}:
         raise ChangeRefused("That finding is not there any more: a reading that it rested on has changed.")
-    new = {"finding": finding, "state": state, "note": note or None, "who": speaker.name.strip() or None}
-    return _with(job, MARKS, new, speaker, f"a finding {state}")
+    new = {"finding": finding, "state": state, "note": note or None, "who": actor.name.strip() or None}
+    return _with(job, MARKS, new, actor, f"a finding {state}")
 
 
 def answer_for_stop(
-    job: Job, assessment: Assessment, option: str, check: str, reason: str, speaker: Speaker
-) -> Said:  # fmt: skip
+    job: Job, assessment: Assessment, option: str, check: str, reason: str, actor: Actor
+) -> Edit:  # fmt: skip
     """Answer for a stop, by name and with a reason.
 
     :param option: id of the option. :param check: name of the check that stops it.
@@ -72,28 +81,28 @@ def answer_for_stop(
         raise ChangeRefused("That stop is not there any more: something that it rested on has changed.")
     if not stop.can_be_waived:
         raise ChangeRefused(f"{stop.question} Nobody can answer for this one.")
-    if not speaker.name.strip() or not reason.strip():
+    if not actor.name.strip() or not reason.strip():
         raise ChangeRefused("A stop is answered for with a name and a reason; nothing was kept.")
-    name = speaker.name.strip()
+    name = actor.name.strip()
     new = {"option": option, "check": check, "who": name, "reason": reason.strip()}
-    return _with(job, WAIVERS, new, speaker, f"{name} answers for a stop")
+    return _with(job, WAIVERS, new, actor, f"{name} answers for a stop")
 
 
-def record_approval(job: Job, of: str, given_by: str, role: str, speaker: Speaker) -> Said:
+def record_approval(job: Job, of: str, given_by: str, role: str, actor: Actor) -> Edit:
     """Record what somebody else approved.
 
     :param of: what was approved. :param given_by: who gave it. :raises ChangeRefused: what, by whom, or who records it is missing.
     """
     if not of.strip() or not given_by.strip():
         raise ChangeRefused("An approval says of what it is and who gave it; nothing was kept.")
-    by = speaker.named("An approval is recorded")
+    by = actor.named("An approval is recorded")
     new = {"of": of.strip(), "who": given_by.strip(), "role": role.strip() or None, "by": by}
-    return _with(job, APPROVALS, new, speaker, f"approval of {of.strip()[:40]} recorded")
+    return _with(job, APPROVALS, new, actor, f"approval of {of.strip()[:40]} recorded")
 
 
 def sign_step(
-    job: Job, assessment: Assessment, step: str, state: SignState, found: str, seen: str | None, speaker: Speaker
-) -> Said:  # fmt: skip
+    job: Job, assessment: Assessment, step: str, state: SignState, found: str, seen: str | None, actor: Actor
+) -> Edit:  # fmt: skip
     """Sign a step of Set-up; earlier signatures stay.
 
     :param seen: id of the signature that whoever signs saw last on this step.
@@ -104,7 +113,7 @@ def sign_step(
     asked = next((one for one in steps if one.step == step), None)
     if asked is None:
         raise UnknownItem("That step is not there any more.")
-    who = speaker.named("A step is signed")
+    who = actor.named("A step is signed")
     if asked.signed and asked.signed.id != seen:
         raise Conflict(
             f"{asked.signed.who} signed this step meanwhile: {asked.signed.state}. Look at it, then sign once more if you still mean to."
@@ -113,10 +122,10 @@ def sign_step(
     if refusal is not None:
         raise ChangeRefused(f"{refusal} Nothing was signed.")
     new = {"step": step, "state": state, "found": found.strip() or None, "basis": asked.basis, "who": who}
-    return _with(job, SIGNS, new, speaker, f"step {asked.number} signed: {state}")
+    return _with(job, SIGNS, new, actor, f"step {asked.number} signed: {state}")
 
 
-def withdraw(job: Job, path: str, statement: str, why: str, speaker: Speaker) -> Said:
+def withdraw(job: Job, path: str, statement: str, why: str, actor: Actor) -> Edit:
     """Take back what was said, by name and with the reason; it stays in the job as withdrawn.
 
     :param path: one of ``STATEMENTS``. :param statement: its id.
@@ -124,7 +133,7 @@ def withdraw(job: Job, path: str, statement: str, why: str, speaker: Speaker) ->
     """
     if path not in STATEMENTS:
         raise UnknownItem(f"A job has no statements called “{path[:80]}”.")
-    who = speaker.named(f"An earlier {STATEMENTS[path]} is withdrawn")
+    who = actor.named(f"An earlier {STATEMENTS[path]} is withdrawn")
     if not why.strip():
         raise ChangeRefused("What was said is withdrawn with a reason; nothing was kept.")
     items: list[dict[str, Any]] = value_at(job, path)
@@ -133,9 +142,9 @@ def withdraw(job: Job, path: str, statement: str, why: str, speaker: Speaker) ->
         raise UnknownItem(f"That {STATEMENTS[path]} is not there.")
     if said["withdrawn"] is not None:
         raise ChangeRefused(f"{said['withdrawn']['who']} withdrew this meanwhile.")
-    withdrawal = {"who": who, "at": speaker.at, "why": why.strip()}
+    withdrawal = {"who": who, "at": actor.at, "why": why.strip()}
     after = [one | {"withdrawn": withdrawal} if one is said else one for one in items]
-    return Said(path, after, f"{STATEMENTS[path]} withdrawn by {who}")
+    return Edit(path, after, f"{STATEMENTS[path]} withdrawn by {who}", by_name=True)
 
 
 def refuse_statements(before: Job, after: Job) -> None:
@@ -168,6 +177,6 @@ def with_statements_of(job: Job, changed: Job) -> Job:
     return changed
 
 
-def _with(job: Job, path: str, new: dict[str, Any], speaker: Speaker, label: str) -> Said:
+def _with(job: Job, path: str, new: dict[str, Any], actor: Actor, label: str) -> Edit:
     items = value_at(job, path)
-    return Said(path, [*items, {"id": next_id(items), **new, "at": speaker.at}], label)
+    return Edit(path, [*items, {"id": next_id(items), **new, "at": actor.at}], label, by_name=True)

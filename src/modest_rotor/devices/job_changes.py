@@ -2,25 +2,22 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from typing import Any
+from datetime import UTC, datetime
 
-from modest_rotor.core.changes import value_at
+from modest_rotor.core.commands import Command
 from modest_rotor.core.errors import ChangeRefused, Conflict
+from modest_rotor.core.statements import Actor
 from modest_rotor.store import jobs
 
 TELL_AGAIN = 3
 
 
-def change_of_run(job_id: int, path: str, work: Callable[[Any], Any], who: str, label: str | None) -> jobs.StoredJob:
-    """Change a place of a job as it now is.
-
-    :param work: makes the new value of the one that stands there. :raises ChangeRefused: others changed it all the while.
-    """
+def change_of_run(job_id: int, command: Command, who: str) -> jobs.StoredJob:
+    """Carry a command out on a job as it now is. :raises ChangeRefused: others changed it all the while."""
+    actor = Actor(who, f"{datetime.now(UTC):%Y-%m-%d %H:%M}")
     for _ in range(TELL_AGAIN):
-        stored = jobs.load(job_id)
         try:
-            return jobs.save_change(job_id, stored.revision, path, work(value_at(stored.job, path)), who, label)
+            return jobs.carry_out(job_id, jobs.load(job_id).revision, command, actor)
         except Conflict:
             continue
     raise ChangeRefused("The job was being changed all the while; do it once more.")

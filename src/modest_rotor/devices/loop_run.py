@@ -7,12 +7,11 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from enum import StrEnum
 from threading import Event, Lock, Thread
-from typing import Any
 
 import numpy as np
 
 from modest_rotor.core.coded import Coded
-from modest_rotor.core.entry import read_entry
+from modest_rotor.core.commands.setting_up import KeepStepTest, KeepSwing
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError, OutsideValidity
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.loop import Hunting, Swing, hunting_of, times_of_step
@@ -249,28 +248,12 @@ class LoopRun:
         end_write(intent, after, f"moved by a {self.order.kind}")
 
     def _keep_step(self, before: float, after: float, began: float, two_thirds: float) -> None:
-        def kept(loop: dict[str, Any]) -> dict[str, Any]:
-            told = {
-                "hertz_before": _typed("output_frequency", f"{self.order.first:.1f} Hz"),
-                "hertz_after": _typed("output_frequency", f"{self.order.second:.1f} Hz"),
-                "began": _typed("loop_time", f"{began:.1f} s"),
-                "two_thirds": _typed("loop_time", f"{two_thirds:.1f} s"),
-            }
-            values = {"before": _typed("pressure", f"{before:.1f} Pa"), "after": _typed("pressure", f"{after:.1f} Pa")}
-            return {**loop, **told, "pressure": {**loop["pressure"], **values}}
-
-        change_of_run(self.job_id, "setup/loop", kept, self.who, "a step test, read from the drive")
+        hertz = (self.order.first, self.order.second)
+        change_of_run(self.job_id, KeepStepTest(hertz, (before, after), began, two_thirds), self.who)
 
     def _keep_seen(self, seen: Hunting) -> None:
         """Beside the gains that were tried last, where nothing was said of them yet."""
-
-        def kept(tries: list[dict[str, Any]]) -> list[dict[str, Any]]:
-            if not tries or tries[-1].get("seen"):
-                return tries
-            period = _typed("loop_time", f"{seen.period_s:.1f} s") if seen.period_s else None
-            return [*tries[:-1], {**tries[-1], "seen": SEEN_AS[seen.swing], "period": period}]
-
-        change_of_run(self.job_id, "setup/loop/tries", kept, self.who, "the loop watched at the drive")
+        change_of_run(self.job_id, KeepSwing(SEEN_AS[seen.swing], seen.period_s), self.who)
 
     def view(self) -> LoopRunView:
         """The run for the page."""
@@ -281,10 +264,6 @@ class LoopRun:
             samples=tuple(self.samples),
             stepped_s=self.stepped_s,
         )
-
-
-def _typed(quantity: str, text: str) -> dict[str, Any]:
-    return read_entry(quantity, text).model_dump(mode="json")
 
 
 RUNS: dict[int, LoopRun] = {}

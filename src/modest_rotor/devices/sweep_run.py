@@ -7,10 +7,9 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 from enum import StrEnum
 from threading import Event, Lock, Thread
-from typing import Any
 
-from modest_rotor.core.changes import next_id
-from modest_rotor.core.entry import read_entry
+from modest_rotor.core.commands.fields import SetValue
+from modest_rotor.core.commands.setting_up import MarkLoud
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError
 from modest_rotor.core.phrase import Figure, Frozen, figure
 from modest_rotor.devices.job_changes import change_of_run
@@ -298,16 +297,9 @@ def add_mark(
     job_id: int, hertz: float, who: str, going: str | None = None, level: float | None = None
 ) -> jobs.StoredJob:
     """Mark a frequency as loud, on the job as it now is."""
-
-    def with_mark(items: list[dict[str, Any]]) -> list[dict[str, Any]]:
-        entry = read_entry("output_frequency", f"{hertz:.1f} Hz").model_dump(mode="json")
-        sound = read_entry("sound_level", f"{level:.1f} dB(A)").model_dump(mode="json") if level is not None else None
-        new = {"id": next_id(items), "frequency": entry, "level": sound, "going": going, "who": who or None}
-        return [*items, new]
-
-    return change_of_run(job_id, "setup/sweep/marks", with_mark, who, f"loud at {hertz:.1f} Hz")
+    return change_of_run(job_id, MarkLoud(hertz, going, level), who)
 
 
 def say(job_id: int, path: str, value: str, who: str) -> None:
     """Answer a question of the job as it now is."""
-    change_of_run(job_id, path, lambda _: value, who, None)
+    change_of_run(job_id, SetValue(path, value), who)

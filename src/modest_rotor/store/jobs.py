@@ -16,6 +16,7 @@ from cachetools import LRUCache
 import modest_rotor.core
 from modest_rotor import __version__
 from modest_rotor.core.changes import label_of, value_at, with_change
+from modest_rotor.core.commands import Command, decide
 from modest_rotor.core.errors import ChangeRefused, Conflict, Refusal, UnknownItem
 from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job, JobDocument, Machine, Site
@@ -23,13 +24,14 @@ from modest_rotor.core.numerals import NumberStyle, span_told
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.statements import (
     STATEMENTS,
-    Said,
+    Actor,
+    Edit,
     refuse_statements,
     with_statements_of,
     without_statements,
 )
 from modest_rotor.store.database import database, forgets_on_connect, transaction
-from modest_rotor.store.fits import assessed_job
+from modest_rotor.store.fits import assess_job, assessed_job
 from modest_rotor.store.models import ChangeRow, JobRow, MachineRow, SiteRow
 from modest_rotor.store.saving import made
 from modest_rotor.store.solving import Assessed
@@ -147,9 +149,20 @@ def say_numbers(job_id: int, numbers: NumberStyle | None) -> StoredJob:
     return load(job_id)
 
 
-def save_change(
-    job_id: int, revision: str, path: str, after: Any, who: str = "", label: str | None = None
-) -> StoredJob:
+def carry_out(job_id: int, revision: str, command: Command, actor: Actor) -> StoredJob:
+    """Keep what a command makes of the job as it stood at ``revision``; the core decides.
+
+    :raises Conflict: the job has moved on, or somebody was there before; nothing is saved. :raises ChangeRefused: as :func:`decide`.
+    """
+    stored = load(job_id)
+    job, number = stored.job, stored.id
+    for edit in decide(job, command, actor, lambda: assess_job(job)):
+        stored = keep(number, revision, edit, actor.name)
+        revision = stored.revision
+    return stored
+
+
+def keep(job_id: int, revision: str, edit: Edit, who: str = "") -> StoredJob:
     """Save one edit made on the job as it stood at ``revision``.
 
     What follows from it is worked out before it is committed, so that nothing is saved that cannot be shown.
@@ -157,39 +170,30 @@ def save_change(
     :raises Conflict: the job has moved on; nothing is saved.
     :raises ChangeRefused: the edit does not fit, or would change what somebody said by name; nothing is saved.
     """
-    return _save(job_id, revision, path, after, who, label, EDIT)
-
-
-def save_statement(job_id: int, revision: str, said: Said, who: str) -> StoredJob:
-    """Save what somebody says by name: no edit changes it, no undo takes it back. Errors as :func:`save_change`."""
-    return _save(job_id, revision, said.path, said.after, who, said.label, STATEMENT)
-
-
-def _save(job_id: int, revision: str, path: str, after: Any, who: str, label: str | None, kind: str) -> StoredJob:
-    before_it = row_of(job_id)
+    path, before_it = edit.path, row_of(job_id)
     found = None
     if revision_of(before_it) == revision:  # else it is refused below, in words
-        found = assessed_job(with_change(job_in(before_it), path, after), path, job_id, before=job_in(before_it))
+        found = assessed_job(with_change(job_in(before_it), path, edit.after), path, job_id, before=job_in(before_it))
     with transaction():
         row = _locked(job_id, revision)
         job = job_in(row)
-        changed = with_change(job, path, after)
-        if kind != STATEMENT:
+        changed = with_change(job, path, edit.after)
+        if not edit.by_name:
             refuse_statements(job, changed)
         before, kept = value_at(job, path), value_at(changed, path)
         if before == kept:
             return _stored(row)
         change = ChangeRow(
             path=path,
-            label=label or label_of(job, path),
+            label=edit.label or label_of(job, path),
             before=before,
             after=kept,
             who=who,
-            kind=kind,
-            below=row.undo_top if kind == EDIT else None,
+            kind=STATEMENT if edit.by_name else EDIT,
+            below=None if edit.by_name else row.undo_top,
         )
         _write(row, changed, change, found)
-        if kind == EDIT:
+        if not edit.by_name:
             row.undo_top, row.redo_top = change.id, None
             row.save(only=[JobRow.undo_top, JobRow.redo_top])
         return _stored(row)

@@ -6,6 +6,7 @@ import numpy as np
 
 from modest_rotor.core.physics.drive import NO_LOAD_AMPS, drive_loss_w
 from modest_rotor.core.physics.electronic import RatedLosses
+from modest_rotor.core.standards.motors import W_PER_KW
 from modest_rotor.core.tables import read_table
 
 CLASS = "IE4"
@@ -35,7 +36,7 @@ def motor_efficiency(power_w: float, poles: int) -> float:
     near = min({int(row["poles"]) for row in rows}, key=lambda count: abs(count - poles))
     own = [row for row in rows if int(row["poles"]) == near]
     sizes, values = (np.array([float(row[column]) for row in own]) for column in ("power_kw", "efficiency"))
-    return float(np.interp(np.log(power_w / 1000), np.log(sizes), values)) / 100
+    return float(np.interp(np.log(power_w / W_PER_KW), np.log(sizes), values)) / 100
 
 
 def reluctance_losses(power_w: float, poles: int, efficiency: float | None = None) -> RatedLosses:
