@@ -12,8 +12,10 @@ from fastapi.testclient import TestClient
 import modest_rotor.fieldbus
 from modest_rotor.core.job import Job
 from modest_rotor.demo.load import load_demo_once
+from modest_rotor.store import signed
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import StoredJob, keep_job
+from modest_rotor.store.models import SignedRow
 from tests.core.setup.test_setup_answer import BAGGAGE
 
 pytestmark = pytest.mark.database
@@ -157,6 +159,38 @@ def test_what_was_signed_is_read_printed_and_taken_out_whatever_changes_later(cl
         assert taken.status_code == 200 and taken.content.startswith(start)
     assert client.get(f"{path}/signed/2").status_code == 404
     assert client.get(f"{path}/report").json()["proof"]["signed"] is None
+
+
+def test_what_was_signed_is_shown_byte_for_byte_whatever_program_and_wording_come_later(
+    client: TestClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    stored = with_connection(keep_job)(Job.model_validate(BAGGAGE))
+    path = f"/api/jobs/{stored.id}"
+    body = {"revision": stored.revision, "who": "Ann", "role": "plant", "zone": "Europe/Lisbon"}
+    assert client.post(f"{path}/sign-off", json={**body, "zone": "Nowhere/At"}).status_code == 422
+    client.post(f"{path}/sign-off", json=body)
+    forms = {form: client.get(f"{path}/signed/1/report.{form}").content for form in ("pdf", "xlsx", "json")}
+    shown = client.get(f"{path}/signed/1/report").content
+    assert shown == forms["json"] and json.loads(shown)["date"].endswith("times in Europe/Lisbon")
+    assert client.get(f"{path}/signed/1/since").json() == []
+    # A later program words, draws and reckons otherwise, and cannot read what this one kept.
+    for made in ("build_report", "write_pdf", "write_xlsx"):
+        monkeypatch.setattr(f"modest_rotor.formats.signed_report.{made}", lambda *_: 1 / 0)
+    monkeypatch.setattr("modest_rotor.api.report.write_pdf", lambda *_: b"%PDF other")
+    with_connection(SignedRow.update(assessment={"an": "older form"}).execute)()
+    signed._whole.cache.clear()
+    client.put("/api/firm", json={"name": "Another Firm", "address": "elsewhere"})
+    for form, kept in forms.items():
+        assert client.get(f"{path}/signed/1/report.{form}").content == kept
+        assert client.get(f"{path}/signed/1/report.{form}?units={json.loads(shown)['units']}").content == kept
+    assert client.get(f"{path}/signed/1/report").content == shown
+    assert "worked out anew" in str(client.get(f"{path}/signed/1/since").json())
+    other = "ip" if json.loads(shown)["units"] == "si" else "si"
+    assert client.get(f"{path}/signed/1/report.pdf?units={other}").content == b"%PDF other"
+    # Of what an earlier program signed nothing was kept as shown: it is told anew, and says so.
+    with_connection(SignedRow.update(report=None, pdf=None, sheet=None).execute)()
+    anew = client.get(f"{path}/signed/1/report").json()
+    assert "worked out anew" in anew["proof"]["signed"] and anew["date"].endswith("times in UTC")
 
 
 def test_a_loggers_watts_after_are_held_against_the_steps(client: TestClient) -> None:

@@ -76,7 +76,12 @@ def report_response(
         content = (
             write_pdf(report, said, dressing) if form == "pdf" else write_xlsx(report, assessment.options.options, said)
         )
-    name = re.sub(r"[^a-z0-9]+", "-", report.title.lower()).strip("-") or "report"
+    return file_response(report.title, form, content)
+
+
+def file_response(title: str, form: str, content: bytes) -> Response:
+    """A report's file, named after its machine."""
+    name = re.sub(r"[^a-z0-9]+", "-", title.lower()).strip("-") or "report"
     headers = {"content-disposition": f'attachment; filename="{name}-report.{form}"'}
     return Response(content, media_type=KINDS[form], headers=headers)
 

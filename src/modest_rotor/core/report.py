@@ -4,8 +4,6 @@ from __future__ import annotations
 
 from typing import Literal
 
-from pydantic import Field
-
 from modest_rotor.core.assessment import Assessment, Balance, Finding, Severity
 from modest_rotor.core.job import Job, Station
 from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
@@ -98,9 +96,6 @@ class Report(Frozen):
     proof: ReportProof | None = None
     summary: ReportSummary | None = None
     stops: tuple[Phrase, ...] = ()
-    since_signed: tuple[Phrase, ...] = Field(
-        default=(), description="what today's program works out otherwise for a job as it was signed"
-    )
 
 
 def build_report(job: Job, answer: Assessment, date: str, revision: str, signed: str | None = None) -> Report:

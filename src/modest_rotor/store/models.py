@@ -325,6 +325,10 @@ class SignedRow(Row):
     revision = TextField()
     job_file = BinaryJSONField(index=False)
     assessment = BinaryJSONField(index=False)
+    report = TextField(null=True)
+    """The report's data, byte for byte as it was shown; nothing of what was signed before this was kept."""
+    pdf = BlobField(null=True)
+    sheet = BlobField(null=True)
 
     class Meta:
         table_name = "signed"

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import UTC, datetime
+from datetime import UTC, datetime, tzinfo
 from threading import Lock
 from typing import Any
 
@@ -14,12 +14,15 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
+from modest_rotor.formats.report_page_one import Dressing
+from modest_rotor.formats.signed_report import AsShown, as_shown
 from modest_rotor.store import jobs
 from modest_rotor.store.database import transaction
 from modest_rotor.store.fits import assess_job
 from modest_rotor.store.models import JobRow, SignedRow
 
 MOST_KEPT = 32
+PLAIN = Dressing()
 SAME_AS_SIGNED = 0.01
 
 
@@ -37,7 +40,8 @@ class SignedLine(Frozen):
 class SignedJob(Frozen):
     """A sign-off with everything that was frozen.
 
-    ``anew`` where its numbers had to be worked out again, since an earlier program kept them in another form.
+    ``anew`` where its numbers had to be worked out again, since an earlier program kept them in another form; what was shown then
+    stays as it was.
     """
 
     line: SignedLine
@@ -46,38 +50,57 @@ class SignedJob(Frozen):
     anew: bool = False
 
 
-def sign(job_id: int, revision: str, who: str, role: str, at: datetime | None = None) -> SignedLine:
+def sign(
+    job_id: int,
+    revision: str,
+    who: str,
+    role: str,
+    at: datetime | None = None,
+    zone: tzinfo = UTC,
+    dressing: Dressing = PLAIN,
+) -> SignedLine:
     """Freeze a job as it stands.
 
-    :param at: when it was signed; now where nothing is said.
+    :param at: when it was signed; now where nothing is said. :param zone: of the clock on which the report tells its times.
+    :param dressing: in whose name it is made.
 
     :raises Conflict: the job has moved on since ``revision``. :raises ChangeRefused: nobody signs, a stop stands open, there
         is no proof yet, or nothing changed since it was signed.
     """
     if not who.strip():
         raise ChangeRefused("A sign-off carries the name of whoever signs; nothing was signed.")
+    stored, at = jobs.load(job_id), at or datetime.now(UTC)
+    _refuse_moved(stored, revision)
+    assessment = assess_job(stored.job)
+    _refuse_open(assessment)
+    by = ", ".join(part for part in (who.strip(), role.strip()) if part)
+    shown = as_shown(stored.job, assessment, stored.revision, by, at, zone, dressing)
     with transaction():
         JobRow.select().where(JobRow.id == job_id).for_update().first()
-        stored = jobs.load(job_id)
-        if stored.revision != revision:
-            raise Conflict("The job was changed meanwhile, in another window. Look at it once more, then sign.")
-        assessment = assess_job(stored.job)
-        _refuse_open(assessment)
+        _refuse_moved(jobs.load(job_id), revision)
         before = signed_lines(job_id)
         if before and before[-1].revision == stored.revision:
             raise ChangeRefused(f"{before[-1].who} has signed just this revision already; nothing was signed twice.")
         row = SignedRow.create(
             job=job_id,
             number=len(before) + 1,
-            at=at or datetime.now(UTC),
+            at=at,
             who=who.strip(),
             role=role.strip(),
             program_version=__version__,
             revision=stored.revision,
             job_file=stored.job.model_dump(mode="json"),
             assessment=assessment.model_dump(mode="json"),
+            report=shown.report,
+            pdf=shown.pdf,
+            sheet=shown.sheet,
         )
     return _line(row)
+
+
+def _refuse_moved(stored: jobs.StoredJob, revision: str) -> None:
+    if stored.revision != revision:
+        raise Conflict("The job was changed meanwhile, in another window. Look at it once more, then sign.")
 
 
 def _refuse_open(assessment: Assessment) -> None:
@@ -112,6 +135,15 @@ def signed(job_id: int, number: int) -> SignedJob:
     if row is None:
         raise UnknownItem(f"Job {job_id} has no sign-off {number}.")
     return _whole(row)
+
+
+def shown(job_id: int, number: int) -> AsShown | None:
+    """A sign-off byte for byte as it was shown; nothing of one that an earlier program kept without. :raises UnknownItem: there is none."""
+    columns = (SignedRow.report, SignedRow.pdf, SignedRow.sheet)
+    row = SignedRow.select(*columns).where(SignedRow.job == job_id, SignedRow.number == number).first()
+    if row is None:
+        raise UnknownItem(f"Job {job_id} has no sign-off {number}.")
+    return AsShown(row.report, bytes(row.pdf), bytes(row.sheet)) if row.report else None
 
 
 def newest_of_machine(machine_id: int) -> tuple[int, SignedJob] | None:

@@ -1711,7 +1711,7 @@ export interface paths {
         put?: never;
         /**
          * Sign Off
-         * @description Freeze job, assessment and program version together; later changes open a new revision.
+         * @description Freeze job, assessment, program version and the report as it is shown; later changes open a new revision.
          */
         post: operations["sign_off_api_jobs__job_id__sign_off_post"];
         delete?: never;
@@ -1769,9 +1769,29 @@ export interface paths {
         };
         /**
          * Signed Report
-         * @description The report of what was signed, its times on the reader's clock.
+         * @description The report of what was signed, as it was shown then.
          */
         get: operations["signed_report_api_jobs__job_id__signed__number__report_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/signed/{number}/since": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Since Signed
+         * @description What today's program works out otherwise for a job as it was signed.
+         */
+        get: operations["since_signed_api_jobs__job_id__signed__number__since_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1789,7 +1809,7 @@ export interface paths {
         };
         /**
          * Signed Report File
-         * @description The same as a file.
+         * @description The same as a file, byte for byte as it was signed; in other units than its site's it is made of the same numbers.
          */
         get: operations["signed_report_file_api_jobs__job_id__signed__number__report__form__get"];
         put?: never;
@@ -8036,12 +8056,6 @@ export interface components {
              * @default []
              */
             stops: (string | components["schemas"]["Figure"])[][];
-            /**
-             * Since Signed
-             * @description what today's program works out otherwise for a job as it was signed
-             * @default []
-             */
-            since_signed: (string | components["schemas"]["Figure"])[][];
         };
         /**
          * ReportProof
@@ -8792,6 +8806,12 @@ export interface components {
              * @default
              */
             role: string;
+            /**
+             * Zone
+             * @description on whose clock the report tells its times, for good; UTC for none
+             * @default
+             */
+            zone: string;
         };
         /**
          * SignState
@@ -8827,7 +8847,8 @@ export interface components {
          * SignedJob
          * @description A sign-off with everything that was frozen.
          *
-         *     ``anew`` where its numbers had to be worked out again, since an earlier program kept them in another form.
+         *     ``anew`` where its numbers had to be worked out again, since an earlier program kept them in another form; what was shown then
+         *     stays as it was.
          */
         SignedJob: {
             line: components["schemas"]["SignedLine"];
@@ -13380,10 +13401,7 @@ export interface operations {
     };
     signed_report_api_jobs__job_id__signed__number__report_get: {
         parameters: {
-            query?: {
-                /** @description the reader's time zone, for example Europe/Lisbon; UTC for none */
-                zone?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 job_id: number;
@@ -13413,12 +13431,42 @@ export interface operations {
             };
         };
     };
+    since_signed_api_jobs__job_id__signed__number__since_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": (string | components["schemas"]["Figure"])[][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
     signed_report_file_api_jobs__job_id__signed__number__report__form__get: {
         parameters: {
             query?: {
                 units?: ("ip" | "si") | null;
-                /** @description the reader's time zone, for example Europe/Lisbon; UTC for none */
-                zone?: string;
             };
             header?: never;
             path: {

@@ -28,7 +28,7 @@ export function ReportPage() {
         ? taken(api.GET("/api/jobs/{job_id}/report", { params: { path: { job_id: id }, query: { zone: ownZone() } } }))
         : taken(
             api.GET("/api/jobs/{job_id}/signed/{number}/report", {
-              params: { path: { job_id: id, number: signed }, query: { zone: ownZone() } },
+              params: { path: { job_id: id, number: signed } },
             }),
           ),
     gcTime: 0,
@@ -65,22 +65,26 @@ export function ReportPage() {
 /** What was signed is told as it was then; the files are made from it, whatever changed since. */
 function SignedLine({ id, number, report }: { id: number; number: number; report: Report }) {
   const at = `/api/jobs/${id}/signed/${number}/report`;
-  const zone = encodeURIComponent(ownZone());
+  const since = useQuery<readonly Phrase[], Refused>({
+    queryKey: ["since signed", id, number],
+    queryFn: () =>
+      taken(api.GET("/api/jobs/{job_id}/signed/{number}/since", { params: { path: { job_id: id, number } } })),
+  });
   return (
     <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="6px" mb="8px">
       <b>As signed off by {report.proof?.signed}.</b> Later changes are not in it.{" "}
       <Box as="span" data-screen-only>
-        <a href={`${at}.pdf?zone=${zone}`} download>
+        <a href={`${at}.pdf`} download>
           PDF
         </a>{" "}
-        <a href={`${at}.xlsx?zone=${zone}`} download>
+        <a href={`${at}.xlsx`} download>
           spreadsheet
         </a>{" "}
-        <a href={`${at}.json?zone=${zone}`} download>
+        <a href={`${at}.json`} download>
           JSON
         </a>
       </Box>
-      {(report.since_signed ?? []).map((phrase, index) => (
+      {(since.data ?? []).map((phrase, index) => (
         <Box key={index} py="2px">
           <PhraseText phrase={phrase} />
         </Box>

@@ -16,7 +16,7 @@ import { WhoField } from "../../shared/WhoField";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { LoggerFile } from "./LoggerFile";
-import { asLocal, dayOf } from "../../shared/times";
+import { asLocal, dayOf, ownZone } from "../../shared/times";
 
 type StepProof = Schemas["StepProof"];
 
@@ -329,7 +329,8 @@ function SignOff() {
   const signed = view.signed ?? [];
   const newest = signed[signed.length - 1];
   const moved = newest && newest.revision !== view.revision;
-  const sign = () => void desk.does({ to: "/sign-off", body: { role }, label: "the sign-off", onNewest: "ask" });
+  const sign = () =>
+    void desk.does({ to: "/sign-off", body: { role, zone: ownZone() }, label: "the sign-off", onNewest: "ask" });
   const stopped = (setup.stops ?? []).length > 0;
   return (
     <Part title="Sign-off" note="freezes job, numbers and program version">
