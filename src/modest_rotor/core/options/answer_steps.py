@@ -85,7 +85,12 @@ def _differs(one: Estimate | None, other: Estimate | None) -> bool:
 
 
 def power_factor(step: SolvedStep, found: FoundMachine) -> Estimate | None:
-    """Watts over volts times amps at a step; nothing where one of them is not known, or where they contradict each other."""
+    """Watts over volts times amps at a step; nothing where one of them is not known, or where they contradict each other.
+
+    :param step: its watts in W and amps in A. :param found: its volts in V and its phases.
+
+    A fraction, 0 to 1. Source: definition of the true power factor.
+    """
     volts = found.volts.value
     if not (step.current and step.input_power and volts) or step.current.value <= 0:
         return None

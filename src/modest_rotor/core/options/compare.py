@@ -56,7 +56,12 @@ class Compared:
 
 
 def compare(found: FoundMachine | Absent, given: Compared) -> OptionsAnswer:
-    """Look at every option, solve it at every step, and set the years beside each other."""
+    """Look at every option, solve it at every step, and set the years beside each other.
+
+    :param found: the machine as found, or what it waits for. :param given: the options, the year, the costs and what is kept of earlier answers.
+
+    Errors of what two options share cancel in every difference. Source: definitions; the equations of each kind stand in its own file.
+    """
     if isinstance(found, Absent):
         return OptionsAnswer(waits=found.why, options=())
     right = machine_put_right(found, given)
@@ -110,7 +115,10 @@ def _reckoned(machine: FoundMachine, given: Compared) -> tuple[tuple[tuple[str, 
 
 
 def machine_put_right(found: FoundMachine, given: Compared) -> PutRight:
-    """The machine with the repairs that were chosen, worked out once for everybody who asks."""
+    """The machine with the repairs that were chosen, worked out once for everybody who asks.
+
+    :param found: the machine as found, flows in m³/s or relative. :param given: as :func:`compare`. Source: :mod:`put_right`.
+    """
     costs = given.year.costs
     key = ("put right", given.rests_on, _repairs_told(given))
     return given.memo.kept(key, lambda: put_right(found, costs, given.capacitance_f))

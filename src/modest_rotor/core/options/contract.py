@@ -146,7 +146,12 @@ class Option(ABC):
 
     @abstractmethod
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
-        """Flow, pressure, speed, shaft power and input power at each demand."""
+        """Flow, pressure, speed, shaft power and input power at each demand.
+
+        :param found: the machine, in SI. :param demands: shares of full flow, 0 to 1 and above. :param asked: what else the option is asked.
+
+        A step that cannot be is absent, with the reason; nothing is raised. Source: named in each kind's workings, ``step_working``.
+        """
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """The motor whose efficiency its watts rest on; none where they rest on other losses."""
@@ -176,7 +181,13 @@ CURVE = 8
 
 
 def curve_and_system(found: FoundMachine, *curve: Array) -> tuple[MachineCurve, SystemCurve]:
-    """The machine's curve through the point found, and the system through the same point, for all scenarios."""
+    """The machine's curve through the point found, and the system through the same point, for all scenarios.
+
+    :param found: whose kind of wheel the curve is. :param curve: columns of shape ``(scenarios, 1)``: m³/s, Pa, W, place on the curve, Pa that stay at no
+        flow, exponent, and how far pressure and power stray.
+
+    Source: affinity laws, AMCA 201; the generic curves are our judgement.
+    """
     flow, pressure, power, place, fixed, exponent, pressure_strays, power_strays = curve
     machine = MachineCurve(found.shape, flow, pressure, power, place, pressure_strays, power_strays)
     return machine, system_through(flow, pressure, fixed, exponent)
@@ -198,6 +209,9 @@ def solve_steps(
     """Solve all steps of an option in one vectorised call.
 
     :param function: takes the inputs as ``(scenarios, 1)`` and returns their columns.
+    :param ids: of the steps, in order. :param inputs: what the columns rest on, each with its error sources. :param saying: how a step is told.
+
+    What does not come out finite is absent. Source: JCGM 100 (GUM), 5, to first order.
     """
     count, blocks = len(ids), len(Columns._fields)
 

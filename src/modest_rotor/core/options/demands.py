@@ -18,6 +18,7 @@ def demand_of(step: DutyStep, found: FoundMachine, wanted_flow: float | None) ->
     """What a step asks for, or the sentence that says what it waits for.
 
     :param wanted_flow: of the design, m³/s; ``None`` where nobody said it.
+    :param step: of the year, as typed. :param found: whose full flow it is a share of, m³/s or relative. Source: definition.
     """
     named = f"“{step.name}”" if step.name else "a step"
     share = _share(step, found, wanted_flow, named)

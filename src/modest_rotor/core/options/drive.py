@@ -98,6 +98,8 @@ class OnDrive(Option):
 def is_fed_with_one_phase(found: FoundMachine, asked: Asked) -> bool:
     """Whether the drive takes its power from one phase: as counted at the machine, else by the drive's sheet, else by the old
     motor's kind. Wires and breaker hang on it.
+
+    :param found: the machine and its plate. :param asked: its phases and product. Source: common practice.
     """
     product = asked.considered.product
     phases = asked.phases or (product.phases if product and product.type is ProductType.DRIVE else None)
@@ -105,7 +107,13 @@ def is_fed_with_one_phase(found: FoundMachine, asked: Asked) -> bool:
 
 
 def motor_on_drive(found: FoundMachine, asked: Asked) -> FittedMotor | Absent | None:
-    """The three-phase motor that the drive would feed: a product's, the one that is there, or a new one of the same rating."""
+    """The three-phase motor that the drive would feed: a product's, the one that is there, or a new one of the same rating.
+
+    :param found: the machine, its plate in SI. :param asked: the product, where one is named.
+
+    ``None`` where the plate does not tell enough; absent where the product's sheet makes no motor. Source: the fit is :mod:`identify`; a new motor's slip
+    is common practice.
+    """
     named = product_motor(asked.considered, MotorKind.THREE_PHASE, found.volts.value)
     if named is not None:
         return named

@@ -89,18 +89,30 @@ class FansSlowed(Electronic):
 def electronic_columns(
     rating: Rating, flow: Array, pressure: Array, rpm: Array, shaft: Array, scatter: Array, below: Array, factor: Array
 ) -> Columns:
-    """What an electronic motor takes at speeds and shaft powers; its setting is its speed over the rated one."""
+    """What an electronic motor takes at speeds and shaft powers; its setting is its speed over the rated one.
+
+    :param rating: of the motor. :param flow: m³/s. :param pressure: Pa. :param rpm: of the motor. :param shaft: W; all of shape ``(scenarios, steps)``.
+    :param scatter: logarithm of its losses over those at rating. :param below: the same far below rated torque. :param factor: true power factor.
+
+    Source: :class:`RatedLosses`; I = W ÷ (V λ), definition.
+    """
     watts = rating.watts(shaft, rpm, scatter, below)
     return Columns(flow, pressure, rpm, shaft, watts, watts / (rating.volts_per_amp * factor), rpm / rating.speed_rpm)
 
 
 def standby_power(rating: Rating) -> Estimate:
-    """What the electronics take while the rotor stands still, W."""
+    """What the electronics take while the rotor stands still, W.
+
+    :param rating: in W. Source: the product's sheet, else our judgement (:func:`typical_standby_w`).
+    """
     return measured(rating.standby_w, **{"standby of electronic motors": STANDBY_SPREAD * rating.standby_w})
 
 
 def noted(step: SolvedStep, demand: Demand, rating: Rating) -> SolvedStep:
-    """The step with what the motor's limits and a protected duty make of it."""
+    """The step with what the motor's limits and a protected duty make of it.
+
+    :param step: as solved. :param demand: what it asked for. :param rating: whose torque, W/rpm, and speed, rpm, are its limits. Source: definition of the limits.
+    """
     notes, too_small = [HELD] if demand.floor > demand.share else [], False
     if step.shaft_power and step.speed:
         load = step.shaft_power.value / step.speed.value / rating.torque_scale

@@ -91,7 +91,12 @@ def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -
 
 
 def on_named_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
-    """A step that was said by its tap: as read on it, or as the fitted motor gives it."""
+    """A step that was said by its tap: as read on it, or as the fitted motor gives it.
+
+    :param found: the machine, with the sets read on its taps. :param demand: whose tap is named.
+
+    Absent where the tap was not read and no motor was fitted. Source: the reading; else the fitted motor by its fields, textbook.
+    """
     assert demand.tap is not None
     facts = next((facts for facts in found.telling_sets if facts.tap_name == demand.tap), None)
     if facts is not None and not found.is_moved:
@@ -109,6 +114,8 @@ def on_low_speed(found: FoundMachine, step_id: str) -> SolvedStep | None:
     """The low speed of a motor that is switched between two, from its plate; nothing where that does not tell speed and power.
 
     The affinity laws carry the machine to the plate's low speed; watts by the efficiency that is typical of its low rating.
+
+    :param found: whose plate tells two speeds, rpm, and powers, W. Source: affinity laws, AMCA 201.
     """
     low = found.plate.low
     if low is None or low.rated_speed_rpm is None or low.rated_power_w is None:
@@ -269,7 +276,10 @@ def at_speed(found: FoundMachine, speed: Estimate) -> tuple[Estimate, Estimate]:
 
 
 def tap_pressure(found: FoundMachine, facts: SetFacts, flow: Estimate) -> Estimate:
-    """Pressure of a set: as read, or else from the system's curve at its flow."""
+    """Pressure of a set: as read, or else from the system's curve at its flow.
+
+    :param found: whose system it is. :param facts: the set. :param flow: its flow, m³/s. Pa. Source: p = p_0 + k q^m, textbook.
+    """
     if found.pressure_is_measured and facts.pressure:
         return facts.pressure
     return tap_pressure_at(found, flow)

@@ -37,6 +37,10 @@ def solved_throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[s
     """Each step with the damper holding its flow: the fitted motor finds its own speed there.
 
     Speed and watts found are measured; only their change along the curve is taken from the motor.
+
+    :param found: with a fitted motor. :param demands: shares of full flow.
+
+    Source: motor by its fields, Fitzgerald, Kingsley and Umans, ch. 6 and 9; curve generic, our judgement.
     """
     own = found.own
     assert own is not None
@@ -73,6 +77,7 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
     """A lower tap of the fitted motor on the same system; nothing where the motor has no such tap or was not fitted.
 
     :param tap: its name; where no reading on it taught its extra turns, they are taken as usual.
+    :param found: with a fitted capacitor motor. Source: as :func:`solved_throttled`.
     """
     own = found.own
     if own is None or own.plate.kind is not MotorKind.SPLIT_CAPACITOR:

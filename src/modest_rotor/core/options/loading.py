@@ -60,6 +60,10 @@ def loaded(
     :param factors: flow-dependent part of the system over that of the machine put right.
     :param static: in place of factors, the pressure against which it is to run, Pa, whatever the flow.
     :param bands: whether each comes with its band; a picture is drawn without.
+    :param solved: the option, whose first step is meant. :param found: the machine put right.
+
+    Validity: up to two and a half times today's resistance, as it is drawn. Source: affinity laws and the motor's own equations; what a setting holds is the
+    kind's trait.
     """
     holds = solved.option.traits.holds
     step = solved.steps[0] if solved.steps else None

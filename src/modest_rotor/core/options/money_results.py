@@ -67,7 +67,10 @@ class Money:
 
 
 def payback_result(money: Money) -> Result:
-    """Cost over yearly saving, with its range."""
+    """Cost over yearly saving, with its range.
+
+    :param money: a year's saving and the cost, in one currency. Source: definition, C ÷ S.
+    """
     label = "Simple payback"
     known = money.known
     if isinstance(known, Absent):
@@ -77,7 +80,10 @@ def payback_result(money: Money) -> Result:
 
 
 def break_even_result(money: Money, year: Year) -> Result:
-    """Running hours after which it has paid for itself."""
+    """Running hours after which it has paid for itself.
+
+    :param money: as :func:`payback_result`. :param year: its hours. Hours. Source: definition.
+    """
     label = "Break-even hours"
     known = money.known
     if isinstance(known, Absent):
@@ -142,7 +148,12 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
 
 
 def worth_of(money: Money, solved: Solved, year: Year) -> Estimate | Absent:
-    """Present value of a saving over the years counted less its cost, money; or the words that say what it waits for."""
+    """Present value of a saving over the years counted less its cost, money; or the words that say what it waits for.
+
+    :param money: a year's saving and the cost. :param solved: whose life is counted, years. :param year: discount and escalation, fractions a year.
+
+    Source: present value of a growing series; NIST Handbook 135.
+    """
     known = money.known
     if isinstance(known, Absent):
         return known
@@ -170,7 +181,11 @@ def _life_is_said(solved: Solved, year: Year) -> bool:
 def cube_result(
     demands: tuple[Demand, ...], saved: Estimate | Absent, found: FoundMachine, year: Year, keeps: bool, slows: bool
 ) -> Result:
-    """The saving that the cube law alone promises for the same flows, and why it is another one here."""
+    """The saving that the cube law alone promises for the same flows, and why it is another one here.
+
+    :param demands: shares of full flow. :param saved: kWh a year. :param found: W at full flow. :param year: its hours. :param keeps: whether this is the base.
+    :param slows: whether the option slows the wheel. Source: affinity laws, AMCA 201, taken alone.
+    """
     label = "By the cube law alone"
     if keeps or isinstance(saved, Absent):
         return not_known(label, THE_BASE if keeps or isinstance(saved, Estimate) else saved)

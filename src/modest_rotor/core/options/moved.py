@@ -46,6 +46,10 @@ def moved_machine(found: FoundMachine, moves: Moves) -> FoundMachine | Absent:
     The motor is solved before and after; what was read is carried by the ratio of the two. With a weak capacitor the
     readings bend a fit, so there the plate's own motor is asked; elsewhere the one fitted to everything. Where no motor is
     fitted, its speed is taken as unchanged.
+
+    :param found: the machine, in SI. :param moves: what changes, each as a ratio.
+
+    Source: motor by its fields, textbook; carried by ratio, our method.
     """
     if moves.is_none:
         return found

@@ -77,7 +77,10 @@ class Yardstick:
 
 
 def extra_cost(one: Reckoned, against: Yardstick) -> Estimate | None:
-    """What an option costs fitted, money; of a dead motor, what it costs more than the base. Nothing while a price is missing."""
+    """What an option costs fitted, money; of a dead motor, what it costs more than the base. Nothing while a price is missing.
+
+    :param one: the option. :param against: whether the motor is dead, and the base. Source: definition.
+    """
     cost = cost_of(one.solved.considered)
     if not against.dead:
         return cost

@@ -32,6 +32,9 @@ def put_right(found: FoundMachine, asked: OptionCosts, capacitance_f: float | No
     """The machine with the repairs that were chosen; as found, where none was or none can be reckoned.
 
     :param capacitance_f: of the run capacitor as measured out of circuit, F.
+    :param found: as found. :param asked: repairs chosen, Pa of the filter's excess and share of the wheel's loss.
+
+    Source: :mod:`moved`; a fifth for a fouled wheel is our judgement where nothing is said.
     """
     parts, done, lacking = {}, [], []
     for repair in asked.repairs:

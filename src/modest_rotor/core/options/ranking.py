@@ -20,6 +20,8 @@ def base_of(reckoned: tuple[Reckoned, ...], dead: bool) -> Reckoned:
     """What savings are held against: the yardstick, which comes first, or of a dead motor the first new one of the same kind.
 
     Where a dead motor has no such candidate that can be worked out, the yardstick stays.
+
+    :param reckoned: every option, the machine put right first. :param dead: whether the motor no longer runs. Source: definition.
     """
     if dead:
         for one in reckoned:
@@ -88,5 +90,8 @@ def differences(ranked: tuple[tuple[str, Estimate | Absent], ...]) -> Phrase:
 
 
 def ties(apart: Estimate) -> bool:
-    """Whether a difference cannot be told from nought: its 95 % band holds it."""
+    """Whether a difference cannot be told from nought: its 95 % band holds it.
+
+    :param apart: one saving less the other, kWh a year, shared errors cancelled. Source: definition of the band, JCGM 100.
+    """
     return abs(apart.value) <= apart.band

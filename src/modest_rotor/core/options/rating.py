@@ -65,7 +65,12 @@ class Rating:
         return self.scatter, self.below, self.power_factor
 
     def watts(self, shaft_w: Array, rpm: Array, scatter: Array, below: Array) -> Array:
-        """Watts at the line at a shaft power, W, and speed, rpm."""
+        """Watts at the line at a shaft power, W, and speed, rpm.
+
+        :param scatter: logarithm of its losses over those at rating. :param below: the same far below rated torque.
+
+        Shapes as broadcast. Validity and source: :meth:`RatedLosses.at`.
+        """
         speed = rpm / self.speed_rpm
         return np.asarray(shaft_w + self.losses.at(shaft_w / (self.power_w * speed), speed, np.exp(scatter), below))
 
@@ -76,7 +81,12 @@ class Rating:
 
 
 def electronic_rating(found: FoundMachine, considered: Considered) -> Rating:
-    """The rating of an electronic motor: its product's, or a typical one of the plate's power and speed."""
+    """The rating of an electronic motor: its product's, or a typical one of the plate's power and speed.
+
+    :param found: the machine; W, rpm, V of its plate, or as found where it has none. :param considered: whose product's sheet comes first.
+
+    Source: the sheet; else table electronic_motors, by class IE4 of IEC 60034-30-1.
+    """
     product = considered.product
     plate = found.plate
     power = _si(product, "rated_power") or plate.rated_power_w or found.shaft_power.value
@@ -121,6 +131,8 @@ def product_motor(considered: Considered, kind: MotorKind, volts: float | None) 
     :param volts: measured at the machine, which choose the link of a dual-voltage product.
 
     A sentence where the data sheet does not make a motor.
+
+    :param considered: whose product is meant. :param kind: of motor that is asked for. Source: the fit is :mod:`identify`.
     """
     product = considered.product
     if product is None or product.motor_kind is not kind:
@@ -156,7 +168,10 @@ def _fit(facts: PlateFacts) -> FittedMotor | Absent:
 
 
 def promised_losses(considered: Considered, motor: FittedMotor) -> Estimate:
-    """Losses that a data sheet stands for over those of the fitted motor at rated load; 1 where it states none."""
+    """Losses that a data sheet stands for over those of the fitted motor at rated load; 1 where it states none.
+
+    :param considered: whose product's efficiency is meant, a fraction. :param motor: fitted to its plate. Source: definition; spread our judgement.
+    """
     product = considered.product
     expected = product.expected_efficiency if product and not product.impossible_efficiency else None
     if expected is None:

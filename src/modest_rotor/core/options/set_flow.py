@@ -21,6 +21,8 @@ def set_flow(machine: FoundMachine, facts: SetFacts) -> Estimate | None:
     On the same system, which shows as a pressure that went with speed squared, flow goes with speed: affinity laws, AMCA
     201. On another one (a filter out, a damper moved) it is sought along the machine's curve, where shaft power and pressure
     agree best; with a generic curve the band is wide.
+
+    :param machine: as found. :param facts: the set: rpm, W, Pa as read.
     """
     speed = facts.running.speed
     if speed is None or speed.value <= 0 or facts.above_synchronous:

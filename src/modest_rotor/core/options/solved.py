@@ -47,6 +47,9 @@ def run_on(
     :param shape: ``(scenarios, steps)``.
     :param near: the same motors on another load, where the search begins.
     :param farthest: slip beyond which no running point is sought.
+    :param family: the motors' plate. :param motor: parameters of shape ``(scenarios, 1)``. :param supply: V and Hz.
+
+    Source: the stable crossing of motor and load torque, textbook.
     """
     known = near is not None and not np.isnan(near.slip).any()
     seen: list[MotorPoint] = [near] if near and known else []
@@ -68,6 +71,9 @@ def driven_at(
     """A motor on a drive at a wanted speed and torque, and the hertz for it; NaN where its volts do not carry the load.
 
     :param speed_rpm: ``(scenarios, steps)``. :param torque_nm: the same.
+    :param motor: parameters of shape ``(scenarios, 1)``. :param drive: its V by Hz. :param poles: of the motor. :param shape: ``(scenarios, steps)``.
+
+    Source: the crossing of torques at a held volts-per-hertz law, textbook.
     """
 
     def supply(slip: Array) -> Supply:

@@ -59,14 +59,20 @@ class TorqueTaps(Option):
 
 
 def torques(asked: Asked) -> tuple[float, ...]:
-    """Shares of rated torque that the taps hold, the highest last."""
+    """Shares of rated torque that the taps hold, the highest last.
+
+    :param asked: whose product says how many taps it has. Fractions. Source: the product; else common practice.
+    """
     product = asked.considered.product
     count = product.torque_taps if product and product.torque_taps else USUAL_TAPS
     return tuple(float(share) for share in np.linspace(LOWEST_TAP, 1.0, count))
 
 
 def solve_taps(found: FoundMachine, rating: Rating, shares: tuple[float, ...]) -> tuple[SolvedStep, ...]:
-    """Where the motor runs on each tap; taps that find no point wait."""
+    """Where the motor runs on each tap; taps that find no point wait.
+
+    :param found: the machine. :param rating: of the motor. :param shares: of rated torque. Source: crossing of a held torque with the load, textbook.
+    """
 
     def work(*columns: Array) -> Columns:
         curve, (speed, *losses) = columns[:CURVE], columns[CURVE:]

@@ -163,7 +163,10 @@ class Solved:
 
 
 def year_energy(solved: Solved, found: FoundMachine, year: Year) -> Estimate | Absent:
-    """Energy of a year at the line, kWh, with standby and starts; or the words that say what it waits for."""
+    """Energy of a year at the line, kWh, with standby and starts; or the words that say what it waits for.
+
+    :param solved: its steps in W. :param found: the machine. :param year: hours, starts, machines side by side. Source: definition, Σ W h.
+    """
     running = _running(solved.steps, year, lambda step: step.input_power)
     if isinstance(running, Absent):
         return running
@@ -172,7 +175,10 @@ def year_energy(solved: Solved, found: FoundMachine, year: Year) -> Estimate | A
 
 
 def year_heat(solved: Solved, energy: Estimate | Absent, year: Year) -> Estimate | Absent:
-    """Heat that an option gives to what it moves in a year, kWh: all its energy, or what goes through the shaft."""
+    """Heat that an option gives to what it moves in a year, kWh: all its energy, or what goes through the shaft.
+
+    :param solved: its shaft powers, W. :param energy: kWh at the line. :param year: where the motor stands. Source: conservation of energy.
+    """
     if year.duty.motor_place is not MotorPlace.OUTSIDE:
         return energy
     heat = _running(solved.steps, year, lambda step: step.shaft_power)
@@ -180,21 +186,31 @@ def year_heat(solved: Solved, energy: Estimate | Absent, year: Year) -> Estimate
 
 
 def standby_of(solved: Solved, found: FoundMachine) -> Estimate:
-    """What an option's electronics take while it stands, W."""
+    """What an option's electronics take while it stands, W.
+
+    :param solved: the option. :param found: the machine. Source: its rating, :func:`standby_power`.
+    """
     if not solved.option.traits.electronics:
         return exactly(0.0)
     return standby_power(solved.option.rating(found, solved.considered))
 
 
 def standby_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
-    """What electronics take while the machine is off, kWh a year."""
+    """What electronics take while the machine is off, kWh a year.
+
+    :param solved: the option. :param found: the machine. :param year: its hours; none where they do not make a year. Source: definition.
+    """
     if not solved.option.traits.electronics or year.total_hours is None:
         return exactly(0.0)
     return standby_of(solved, found) * (max(HOURS_IN_A_YEAR - year.total_hours, 0.0) / 1000)
 
 
 def starts_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
-    """What a year's starts take, kWh; nothing where starts were not said."""
+    """What a year's starts take, kWh; nothing where starts were not said.
+
+    :param solved: whose first step is run up to, W. :param found: the machine. :param year: starts and seconds of one, s. Source: definition; shares of the
+        power while it runs up are our judgement.
+    """
     steps = solved.steps
     if not year.starts or year.duty.run_up is None or not steps or steps[0].input_power is None:
         return exactly(0.0)
@@ -207,7 +223,10 @@ def starts_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
 
 
 def inrush_w(found: FoundMachine, year: Year) -> float | None:
-    """Input power while the motor of today runs up: from inrush amps where they were read, else from its fit, W."""
+    """Input power while the motor of today runs up: from inrush amps where they were read, else from its fit, W.
+
+    :param found: V and motor. :param year: inrush amps, A. Source: definition with a usual starting power factor, common practice.
+    """
     volts = found.volts.value
     if year.duty.inrush and volts:
         phases = 3**0.5 if found.plate.kind is MotorKind.THREE_PHASE else 1.0
@@ -220,6 +239,8 @@ def locked_input_w(motor: FittedMotor) -> float:
     """Input power of a motor with its rotor held, at rated volts, W.
 
     A motor with a start switch is not solved there: what its kind usually takes is, its amps on the plate times so many.
+
+    :param motor: fitted. Source: its equivalent circuit at slip 1; else table motor_habits, common practice.
     """
     plate = motor.plate
     if plate.kind is not MotorKind.SINGLE_PHASE:
@@ -244,7 +265,10 @@ def between_kwh(solved: Solved, found: FoundMachine, year: Year, always_on: bool
 
 
 def otherwise_kwh(energy: Estimate, solved: Solved, found: FoundMachine, year: Year) -> Estimate | Absent:
-    """The year with the fan run the other way between calls than Duty says, kWh."""
+    """The year with the fan run the other way between calls than Duty says, kWh.
+
+    :param energy: of the year as Duty says, kWh. :param solved: the option. :param found: the machine. :param year: as :func:`year_energy`. Source: definition.
+    """
     if year.total_hours is None:
         return Waiting("waits for hours")
     now, other = (between_kwh(solved, found, year, always) for always in (year.runs_always, not year.runs_always))

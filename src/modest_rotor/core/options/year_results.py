@@ -123,7 +123,10 @@ def priced(
 
 
 def emissions_result(saved: Estimate | Absent, year: Year, keeps: bool) -> Result:
-    """Emissions that go with the saving."""
+    """Emissions that go with the saving.
+
+    :param saved: kWh a year. :param year: kg a kWh. :param keeps: whether this is the base. Source: definition; the rate as typed.
+    """
     label, rate = "Emissions saved", year.duty.emission_rate
     if keeps or isinstance(saved, Absent):
         return not_known(label, THE_BASE if keeps or isinstance(saved, Estimate) else saved)
@@ -139,7 +142,12 @@ def emissions_result(saved: Estimate | Absent, year: Year, keeps: bool) -> Resul
 
 
 def season(heat_saved: Estimate | Absent, year: Year) -> HeatAndCold | Absent:
-    """What heating and cooling make of the saving, or what that waits for."""
+    """What heating and cooling make of the saving, or what that waits for.
+
+    :param heat_saved: kWh a year that the machine no longer gives to the air. :param year: shares heated and cooled, prices.
+
+    Source: conservation of energy; efficiency of heating and cooling as typed.
+    """
     duty = year.duty
     if isinstance(heat_saved, Absent):
         return heat_saved
@@ -181,7 +189,12 @@ def heat_results(found: HeatAndCold | Absent, keeps: bool) -> tuple[Result, Resu
 def net_money(
     saved: Estimate | Absent, found: HeatAndCold | Absent, year: Year, money_wait: Absent | None, keeps: bool
 ) -> Result:
-    """The yearly saving in money with heat and cold counted."""
+    """The yearly saving in money with heat and cold counted.
+
+    :param saved: kWh a year. :param found: heat and cold of it. :param year: prices. :param money_wait: what money waits for. :param keeps: whether this is the base.
+
+    Source: definition.
+    """
     label, price, heat_price = "Saved a year, heat and cold counted", year.price, year.heat_price
     for why in (THE_BASE if keeps else None, saved, money_wait, found):
         if isinstance(why, Absent):
