@@ -26,6 +26,7 @@ from modest_rotor.core.job import JobDocument, Machine
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.loading import Holds as LoadedHolds
 from modest_rotor.core.options.registry import OPTIONS
+from modest_rotor.core.phrase import BASIS_WORDS
 from modest_rotor.core.proof.answer import Verdict
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.flow_way import Way
@@ -36,6 +37,7 @@ from modest_rotor.core.stations.sheet import is_moment, quantity_of
 from modest_rotor.fieldbus.profile import DeviceKind, profile_schema
 from modest_rotor.fieldbus.stand_in import Trouble
 from modest_rotor.formats.job_file import job_schema
+from modest_rotor.formats.logger_csv import ORDER_WORDS
 from modest_rotor.store.nodes import ROW_FIELDS
 
 ROOT = Path(__file__).resolve().parents[1]
@@ -121,7 +123,9 @@ def _labels() -> str:
         f"export const {name} = {json.dumps({one.value: one.label for one in kind}, indent=2, ensure_ascii=False)} as const;"
         for name, kind in LABELLED.items()
     )
-    return HEADER + "\n\n".join(told) + "\n"
+    bases = f"export const BasisWords = {json.dumps(BASIS_WORDS, indent=2)} as const;"
+    orders = f"export const OrderWords = {json.dumps(ORDER_WORDS, indent=2)} as const;"
+    return HEADER + "\n\n".join((*told, bases, orders)) + "\n"
 
 
 def _kinds() -> str:

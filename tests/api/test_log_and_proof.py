@@ -80,7 +80,7 @@ def test_a_date_that_could_be_two_is_asked_for_by_its_field(client: TestClient) 
     body = {"text": "time,amps\n03/04/2026 10:00,1\n05/04/2026 10:00,2\n", "source": "logger", "setting": "as it runs"}
     refused = client.post("/api/log/look", json=body)
     assert refused.status_code == 422 and refused.json()["field"] == "order"
-    assert client.post("/api/log/look", json={**body, "order": "day first"}).status_code == 200
+    assert client.post("/api/log/look", json={**body, "order": "day-first"}).status_code == 200
 
 
 def test_services_are_noted_removed_and_due_again(client: TestClient, job: StoredJob) -> None:

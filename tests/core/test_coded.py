@@ -17,6 +17,7 @@ from pydantic import BaseModel, TypeAdapter
 import modest_rotor
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.job import Job
+from modest_rotor.core.phrase import BASIS_WORDS, Basis, Figure
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.loop import OnFailure
 from modest_rotor.core.stations.plate import Plate
@@ -25,6 +26,7 @@ from modest_rotor.core.stations.sheet import words_of
 from modest_rotor.core.tables import read_table
 from modest_rotor.core.upgrades import NEWEST, UPGRADERS, upgraded
 from modest_rotor.formats.job_file import read_job
+from modest_rotor.formats.logger_csv import ORDER_WORDS, Order
 
 KEPT = sorted((Path(__file__).parents[1] / "formats" / "kept").glob("job-1-*.json"))
 CODE = re.compile(r"[a-z0-9]+([-_][a-z0-9]+)*")
@@ -140,3 +142,10 @@ def test_upgraders_lead_from_every_version_to_the_newest() -> None:
     assert sorted(UPGRADERS) == list(range(1, NEWEST))
     assert upgraded({"version": 1, "site": {}}) == {"version": NEWEST, "site": {}}
     assert upgraded({"version": 99}) == {"version": 99} and upgraded({}) == {}
+
+
+def test_a_basis_of_version_1_is_read_and_is_written_as_its_words() -> None:
+    """What was signed before holds words with a blank; the code that stands for them is what is kept and compared."""
+    assert Figure.model_validate({"quantity": "airflow", "value": 1.0, "basis": "worked out"}).basis == "worked-out"
+    assert set(get_args(Basis)) == set(BASIS_WORDS) and all(CODE.fullmatch(one) for one in get_args(Basis))
+    assert all(CODE.fullmatch(one) for one in get_args(Order)) and set(get_args(Order)) == set(ORDER_WORDS)

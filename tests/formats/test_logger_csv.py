@@ -83,7 +83,7 @@ def test_a_day_that_could_be_a_month_is_asked_about() -> None:
     lines = rows(form="%m/%d/%Y %H:%M")
     with pytest.raises(LogRefused, match="day first or the month first"):
         read_log(log(lines))
-    assert read_log(log(lines), order="month first").year.days == pytest.approx(299 * 5 / 1440)
+    assert read_log(log(lines), order="month-first").year.days == pytest.approx(299 * 5 / 1440)
 
 
 def test_dates_that_contradict_each_other_are_refused() -> None:

@@ -290,8 +290,8 @@ def broken_files() -> dict[str, Any]:
     sets = readings_csv.write_sets(bases()[0].document.readings)
     products = catalogue_files.read_catalogue(_catalogue()).products
     readers: dict[str, tuple[str, Callable[[str], Any]]] = {
-        "logger": (logger, lambda text: (read_log(text), read_log(text, "Input kW"), or_refusal(lambda: read_log(text, "none")), or_refusal(lambda: read_log(text, None, "month first")))),
-        "log": (log, lambda text: (read_log_file(text, NOW), or_refusal(lambda: read_log_file(text, NOW, {"air °C": "speed"}, {"Line amps (A)": "mA"}, "day first", "ip", ZoneInfo("Europe/Lisbon"))), or_refusal(lambda: read_log_file(text, NOW, {"motor amps": "current"})))),
+        "logger": (logger, lambda text: (read_log(text), read_log(text, "Input kW"), or_refusal(lambda: read_log(text, "none")), or_refusal(lambda: read_log(text, None, "month-first")))),
+        "log": (log, lambda text: (read_log_file(text, NOW), or_refusal(lambda: read_log_file(text, NOW, {"air °C": "speed"}, {"Line amps (A)": "mA"}, "day-first", "ip", ZoneInfo("Europe/Lisbon"))), or_refusal(lambda: read_log_file(text, NOW, {"motor amps": "current"})))),
         "sets": (sets, lambda text: [readings_csv.propose(text, mapping, {}, units, room, "2026-06-01 12:00", "Europe/Lisbon") for mapping, units, room in (({}, "si", 9), ({}, "ip", 60), ({"Amps": "current"}, "si", 60))]),
         "catalogue": (_catalogue(), lambda text: (read := catalogue_files.read_catalogue(text), catalogue_files.propose(read, tuple(products[:3])), catalogue_files.write_csv(tuple(read.products)))),
         "catalogue as JSON": (catalogue_files.write_json(tuple(products[:4])), catalogue_files.read_catalogue),

@@ -4,7 +4,7 @@ import type { Entry, Figure } from "../src/shared/api";
 import { inUnits, span, unitOf, write, writeBand, writeEntry } from "../src/shared/figures";
 
 function figure(quantity: string, value: number, more: Partial<Figure> = {}): Figure {
-  return { quantity, value, basis: "worked out", ...more };
+  return { quantity, value, basis: "worked-out", ...more };
 }
 
 function entry(typed: string, si: number, unit: string, low: number | null = null): Entry {
@@ -74,7 +74,7 @@ describe("a figure is never finer than its band", () => {
   });
 
   it("keeps two figures of a small flow", () => {
-    const one = { quantity: "airflow", value: 0.00047194744, band: 0.00005, basis: "worked out" } as const;
+    const one = { quantity: "airflow", value: 0.00047194744, band: 0.00005, basis: "worked-out" } as const;
     expect(write(one, "si")).toMatchObject({ value: "0.47", band: "0.05" });
     expect(write(one, "ip").value).toBe("1.0");
   });

@@ -2,14 +2,26 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Annotated, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, BeforeValidator, ConfigDict, Field
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate
 
-Basis = Literal["measured", "plate", "estimated", "assumed", "worked out", "typed"]
+Basis = Literal["measured", "plate", "estimated", "assumed", "worked-out", "typed"]
+BASIS_WORDS: dict[Basis, str] = {
+    "measured": "measured", "plate": "plate", "estimated": "estimated", "assumed": "assumed", "worked-out": "worked out", "typed": "typed",
+}  # fmt: skip
+"""What a person reads of it."""
+
+
+def _coded(basis: object) -> object:
+    """A basis as it is said today: what was signed in version 1 holds its words."""
+    return next((code for code, words in BASIS_WORDS.items() if words == basis), basis)
+
+
+KeptBasis = Annotated[Basis, BeforeValidator(_coded)]
 
 
 class Frozen(BaseModel):
@@ -26,7 +38,7 @@ class Figure(Frozen):
     band: float | None = Field(default=None, description="half the 95 % interval; absent where no band applies")
     low: float | None = Field(default=None, description="lower end, for a lopsided range")
     high: float | None = Field(default=None, description="upper end; absent when the range is open upward")
-    basis: Basis = "worked out"
+    basis: KeptBasis = "worked-out"
     entry: Entry | None = Field(default=None, description="what was typed, where the figure is just that")
 
 
@@ -34,7 +46,7 @@ Phrase = tuple[str | Figure, ...]
 """A sentence in pieces: words, and figures that the reader's edge writes in the reader's units."""
 
 
-def figure(quantity: str, value: Estimate | float, basis: Basis = "worked out") -> Figure:
+def figure(quantity: str, value: Estimate | float, basis: Basis = "worked-out") -> Figure:
     """A figure from an estimate (with its band) or from a plain number (without)."""
     if isinstance(value, Estimate):
         return Figure(quantity=quantity, value=value.value, band=value.band if value.parts else None, basis=basis)

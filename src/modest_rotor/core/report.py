@@ -9,7 +9,7 @@ from modest_rotor.core.job import Job, Station
 from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.contract import OptionKind
-from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, as_typed
+from modest_rotor.core.phrase import Figure, Frozen, KeptBasis, Phrase, as_typed
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report_proof import ReportProof, report_proof
 from modest_rotor.core.report_summary import ReportSummary, report_summary
@@ -26,7 +26,7 @@ class Fact(Frozen):
 
     label: str
     value: Phrase
-    basis: Basis
+    basis: KeptBasis
 
 
 class OptionLine(Frozen):

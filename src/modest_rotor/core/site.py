@@ -31,4 +31,4 @@ def site_energy(pairs: tuple[tuple[Figure | None, Figure | None], ...]) -> SiteE
 
 def _sum(figures: tuple[Figure, ...]) -> Figure:
     band = sum(figure.band or 0.0 for figure in figures)
-    return Figure(quantity="energy", value=sum(figure.value for figure in figures), band=band, basis="worked out")
+    return Figure(quantity="energy", value=sum(figure.value for figure in figures), band=band, basis="worked-out")

@@ -21,7 +21,9 @@ FEWEST_ROWS = 12
 HOUR = timedelta(hours=1)
 BACK = timedelta(minutes=5)
 """How far a clock that was put back may miss the whole hour."""
-Order = Literal["day first", "month first"]
+Order = Literal["day-first", "month-first"]
+ORDER_WORDS: dict[Order, str] = {"day-first": "day first", "month-first": "month first"}
+"""What a person reads of an order."""
 ASKED_ORDER = "order"
 """The field named by a refusal that only wants to be told which."""
 DAY = re.compile(r"(\d{1,2})([-/.])(\d{1,2})\2(\d{4})")
@@ -212,7 +214,7 @@ def _day(text: str, order: Order | None) -> tuple[int, int, int] | None:
     if match is None:
         return None
     first, second, year = int(match[1]), int(match[3]), int(match[4])
-    day, month = (first, second) if order == "day first" else (second, first)
+    day, month = (first, second) if order == "day-first" else (second, first)
     try:
         datetime(year, month, day)
     except ValueError:
@@ -256,7 +258,7 @@ def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | 
             f"“{texts[0][:20]}” could have the day first or the month first: say which. Nothing was taken in.",
             ASKED_ORDER,
         )
-    said: Order = "day first" if day_first else "month first" if month_first else order or "day first"
+    said: Order = "day-first" if day_first else "month-first" if month_first else order or "day-first"
     return TimeReader(said)
 
 

@@ -17,7 +17,7 @@ from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.pdfgen.canvas import Canvas
 from reportlab.platypus import Flowable, KeepTogether, PageBreak, Paragraph, SimpleDocTemplate, Spacer, Table
 
-from modest_rotor.core.phrase import Phrase
+from modest_rotor.core.phrase import BASIS_WORDS, Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Fact, Report
 from modest_rotor.core.report_proof import ReportProof
@@ -177,7 +177,7 @@ def _facts(title: str, facts: tuple[Fact, ...], writer: _Writer, width: float) -
         [
             Paragraph(writer.text(fact.label), _style(8.5, colour=INK2)),
             Paragraph(writer.phrase(fact.value), _style(8.5)),
-            Paragraph(fact.basis, _style(7.5, colour=INK2)),
+            Paragraph(BASIS_WORDS[fact.basis], _style(7.5, colour=INK2)),
         ]
         for fact in facts
     ]
@@ -286,7 +286,7 @@ def _working(title: str, result: Any, writer: _Writer) -> list[Flowable]:
             )
         )
     given = "; ".join(
-        f"{one.symbol} {one.label} {written(one.figure, writer.units, writer.currency)} ({one.origin or one.figure.basis})"
+        f"{one.symbol} {one.label} {written(one.figure, writer.units, writer.currency)} ({one.origin or BASIS_WORDS[one.figure.basis]})"
         for one in working.ingredients
     )
     lines.append(Paragraph(writer.text(given), _style(8)))

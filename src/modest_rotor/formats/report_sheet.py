@@ -11,7 +11,7 @@ from openpyxl.utils import get_column_letter
 from openpyxl.worksheet.worksheet import Worksheet
 
 from modest_rotor.core.options.answers import OptionAnswer
-from modest_rotor.core.phrase import Figure
+from modest_rotor.core.phrase import BASIS_WORDS, Figure
 from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.report import Report
 from modest_rotor.core.report_proof import ReportProof
@@ -56,7 +56,7 @@ def _about(sheet: Worksheet, report: Report, units: UnitSystem) -> None:
     sheet.title = "Machine"
     _head(sheet, "what", "value", "stands on")
     for fact in (*report.machine, *report.measured):
-        _add(sheet, [fact.label, sentence(fact.value, units, report.currency), fact.basis])
+        _add(sheet, [fact.label, sentence(fact.value, units, report.currency), BASIS_WORDS[fact.basis]])
     for label, value in (
         ("date", report.date),
         ("job revision", report.revision),

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 
 from modest_rotor.core.calculations.calculation import Calculated
-from modest_rotor.core.phrase import Figure, Phrase
+from modest_rotor.core.phrase import BASIS_WORDS, Figure, Phrase
 from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.working import Result
 
@@ -87,7 +87,7 @@ def _working(result: Result, units: UnitSystem) -> list[str]:
     if working is None:
         return []
     values = [
-        f"  {one.symbol or '·'}  {one.label}: {written(one.figure, units)} ({one.origin or one.figure.basis})"
+        f"  {one.symbol or '·'}  {one.label}: {written(one.figure, units)} ({one.origin or BASIS_WORDS[one.figure.basis]})"
         for one in working.ingredients
     ]
     return [

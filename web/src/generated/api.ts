@@ -4212,7 +4212,7 @@ export interface components {
              * Basis
              * @enum {string}
              */
-            basis: "measured" | "plate" | "estimated" | "assumed" | "worked out" | "typed";
+            basis: "measured" | "plate" | "estimated" | "assumed" | "worked-out" | "typed";
         };
         /**
          * Figure
@@ -4243,10 +4243,10 @@ export interface components {
             high?: number | null;
             /**
              * Basis
-             * @default worked out
+             * @default worked-out
              * @enum {string}
              */
-            basis: "measured" | "plate" | "estimated" | "assumed" | "worked out" | "typed";
+            basis: "measured" | "plate" | "estimated" | "assumed" | "worked-out" | "typed";
             /** @description what was typed, where the figure is just that */
             entry?: components["schemas"]["Entry"] | null;
         };
@@ -4272,7 +4272,7 @@ export interface components {
                 [key: string]: string;
             };
             /** Order */
-            order?: ("day first" | "month first") | null;
+            order?: ("day-first" | "month-first") | null;
             /**
              * Setting
              * @default as it runs
@@ -5670,7 +5670,7 @@ export interface components {
             /** Column */
             column?: string | null;
             /** Order */
-            order?: ("day first" | "month first") | null;
+            order?: ("day-first" | "month-first") | null;
             /** Revision */
             revision: string;
             /**
@@ -5714,7 +5714,7 @@ export interface components {
             /** Column */
             column?: string | null;
             /** Order */
-            order?: ("day first" | "month first") | null;
+            order?: ("day-first" | "month-first") | null;
         };
         /**
          * LogReport

@@ -124,3 +124,17 @@ export const Way = {
   "curve-power": "shaft power on the curve",
   "power": "power ÷ pressure"
 } as const;
+
+export const BasisWords = {
+  "measured": "measured",
+  "plate": "plate",
+  "estimated": "estimated",
+  "assumed": "assumed",
+  "worked-out": "worked out",
+  "typed": "typed"
+} as const;
+
+export const OrderWords = {
+  "day-first": "day first",
+  "month-first": "month first"
+} as const;

@@ -1,3 +1,4 @@
+import { BasisWords } from "../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
@@ -199,7 +200,7 @@ function Facts({ title, facts }: { title: string; facts: readonly Schemas["Fact"
         >
           <Box color="ink2">{fact.label}</Box>
           <Box>
-            <PhraseText phrase={fact.value} /> <Micro>{fact.basis}</Micro>
+            <PhraseText phrase={fact.value} /> <Micro>{BasisWords[fact.basis]}</Micro>
           </Box>
         </Box>
       ))}

@@ -20,7 +20,7 @@ interface FigureTextProps {
 export const FigureText = memo(function FigureText({ figure, unit = true, line = true }: FigureTextProps) {
   const { units, currency } = useUnits();
   const written = write(figure, units, currency);
-  const basis: Basis = line ? (figure.basis ?? "worked out") : "worked out";
+  const basis: Basis = line ? (figure.basis ?? "worked-out") : "worked-out";
   return (
     // Plain elements whose look stands in FIGURES: there are hundreds of figures on a page, and they follow the typing.
     <span data-figure={written.range ? "range" : ""}>

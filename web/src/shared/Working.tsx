@@ -1,3 +1,4 @@
+import { BasisWords } from "../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { memo, createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
 
@@ -179,7 +180,7 @@ function Ingredients({ ingredients }: { ingredients: Schemas["Ingredient"][] }) 
               <FigureText figure={ingredient.figure} />
             </Box>
             <Box as="td" py="3px" pr="8px" color="ink2">
-              {ingredient.figure.basis}
+              {BasisWords[ingredient.figure.basis ?? "worked-out"]}
             </Box>
             <Box as="td" py="3px" color="ink2" display={{ base: "none", md: "table-cell" }}>
               {ingredient.origin}

@@ -60,7 +60,7 @@ const typed = defineRecipe({
       empty: { borderBottom: "1px solid", borderColor: "rule" },
       measured: {},
       typed: {},
-      "worked out": {},
+      "worked-out": {},
       plate: { borderTop: "1.5px solid", borderBottom: "1.5px solid" },
       estimated: { borderBottomStyle: "dashed" },
       assumed: { borderBottomStyle: "dotted", fontStyle: "italic" },

@@ -5,7 +5,7 @@ export const LINES = {
   estimated: { borderBottom: "2px dashed", borderColor: "ink" },
   assumed: { borderBottom: "2px dotted", borderColor: "ink", fontStyle: "italic" },
   typed: {},
-  "worked out": {},
+  "worked-out": {},
 };
 
 /** The look of every figure, said once for the page: value, line, band and unit; a figure and its band never part. */

@@ -26,7 +26,7 @@ export function unitOf(quantity: string, units: UnitSystem, currency?: string | 
 
 /** A figure that was worked out, without a band. */
 export function figure(quantity: string, value: number): Figure {
-  return { quantity, value, basis: "worked out" };
+  return { quantity, value, basis: "worked-out" };
 }
 
 /** A value in the reader's unit. */

@@ -135,7 +135,7 @@ def _cell(quantity: str, value: Estimate | None, first: Estimate | None) -> Besi
         return BesideCell()
     less = value - first if first is not None else None
     return BesideCell(
-        figure=figure(quantity, value, "worked out"),
-        less=figure(quantity, less, "worked out") if less is not None else None,
+        figure=figure(quantity, value, "worked-out"),
+        less=figure(quantity, less, "worked-out") if less is not None else None,
         ties=less is not None and ties(less),
     )

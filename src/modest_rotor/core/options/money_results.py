@@ -114,7 +114,7 @@ def _ranged(
     saved, cost = known
     ingredients = (
         given("C", "cost fitted: price and labour less rebate", "cost", cost, "estimated", "typed, within 10 %"),
-        given("S", "saved a year", "money", saved, "worked out"),
+        given("S", "saved a year", "money", saved, "worked-out"),
         *more,
     )
     remarks = (OPEN_END,) if found.high is None else ()
@@ -135,7 +135,7 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
     costs, years = year.costs, year.horizon(solved.considered)
     discount, rise = _rates(year)
     ingredients = (
-        given("S", "saved in the first year", "money", saved, "worked out"),
+        given("S", "saved in the first year", "money", saved, "worked-out"),
         given("C", "cost fitted", "cost", cost, "estimated"),
         given("n", "years counted", "life", years, "estimated" if _life_is_said(solved, year) else "assumed"),
         given("d", "discount rate", "discount_rate", discount, "typed" if costs.discount_rate else "assumed"),
@@ -199,7 +199,7 @@ def cube_result(
     promise = energy_kwh(tuple(pairs)) * float(year.machines)
     ingredients = (
         given("W", "watts of today at full flow", "input_power", found.input_power, found.input_power_basis),
-        given("E", "saving worked out here", "energy", saved, "worked out"),
+        given("E", "saving worked out here", "energy", saved, "worked-out"),
     )
     return result(
         label, "energy", promise, "Σ W (1 − share³) h ÷ 1000", ingredients, CUBE, _why(promise, saved, found, year)
@@ -234,7 +234,7 @@ def nominal_result(nominal: Estimate | Absent | None, saved: Estimate | Absent) 
         if isinstance(one, Absent):
             return not_known(label, one)
     assert isinstance(nominal, Estimate) and isinstance(saved, Estimate)
-    ingredients = (given("E", "saving between nominal and guaranteed efficiency", "energy", saved, "worked out"),)
+    ingredients = (given("E", "saving between nominal and guaranteed efficiency", "energy", saved, "worked-out"),)
     return result(
         label, "energy", nominal, "the same, losses at the nominal efficiency", ingredients, "The data sheet."
     )

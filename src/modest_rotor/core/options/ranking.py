@@ -85,7 +85,7 @@ def differences(ranked: tuple[tuple[str, Estimate | Absent], ...]) -> Phrase:
         if ties(apart):
             said.append(f"{first} and {second} tie")
         else:
-            said += [f"{first} saves ", figure("energy", apart, "worked out"), f" more than {second}"]
+            said += [f"{first} saves ", figure("energy", apart, "worked-out"), f" more than {second}"]
     return (*said, ".") if said else ()
 
 

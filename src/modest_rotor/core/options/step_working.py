@@ -239,8 +239,8 @@ def step_workings(
     n_found = given("n_found", "speed as found", "speed", found.speed, found.speed_basis, _set(found))
     p_found = given("P_found", "shaft power as found", "shaft_power", found.shaft_power, found.shaft_power_basis)
     q, n = (
-        given("q", "flow", flow_name, step.flow, "worked out"),
-        given("n", "speed", "speed", step.speed, "worked out"),
+        given("q", "flow", flow_name, step.flow, "worked-out"),
+        given("n", "speed", "speed", step.speed, "worked-out"),
     )
     asked = given("share", "share of full flow asked for", "flow_share", share, "estimated", "Duty")
     system = (
@@ -275,13 +275,13 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
     assert step.shaft_power and step.speed
     rated = found.plate.rated_power_w or step.shaft_power.value
     own = (
-        given("P", "shaft power", "shaft_power", step.shaft_power, "worked out"),
+        given("P", "shaft power", "shaft_power", step.shaft_power, "worked-out"),
         given("P_N", "rated power", "rated_power", rated, "plate", "plate"),
     )
     if step.how in SOLVED:
         return (
             *own,
-            given("n", "speed", "speed", step.speed, "worked out"),
+            given("n", "speed", "speed", step.speed, "worked-out"),
             given(
                 "W_found",
                 "input power as found",
@@ -295,7 +295,7 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
         return (
             own[0],
             given("P_N", "rated power", "rated_power", motor.power_w, "plate"),
-            given("n", "speed", "speed", step.speed, "worked out"),
+            given("n", "speed", "speed", step.speed, "worked-out"),
             given("n_N", "rated speed", "rated_speed", motor.speed_rpm, "plate"),
             *_loss_ingredients(motor),
         )
@@ -339,7 +339,7 @@ def _slip_line(found: FoundMachine) -> tuple[Ingredient, ...]:
     synchronous, rated_volts = plate.synchronous_speed_rpm, plate.rated_voltage_v
     return (
         *_plate_speed(found),
-        *((given("n_s", "synchronous speed", "speed", synchronous, "worked out"),) if synchronous else ()),
+        *((given("n_s", "synchronous speed", "speed", synchronous, "worked-out"),) if synchronous else ()),
         *((given("V_N", "rated volts", "rated_voltage", rated_volts, "plate", "plate"),) if rated_volts else ()),
         *((given("V", "volts", "voltage", volts, "measured", _set(found)),) if volts else ()),
     )

@@ -33,13 +33,13 @@ def energy_result(solved: Solved, energy: Estimate | Absent, found: FoundMachine
     remarks = ["Each step is solved by itself: the cube of the mean flow is not the mean of the cubes."]
     off = max(HOURS_IN_A_YEAR - (year.total_hours or HOURS_IN_A_YEAR), 0.0)
     if year.runs_always:
-        ingredients.append(given("h₀", "hours between calls, at its lowest step", "hours", off, "worked out"))
+        ingredients.append(given("h₀", "hours between calls, at its lowest step", "hours", off, "worked-out"))
         remarks.append("It runs between calls as well, at its lowest step; starts and standby are none then.")
     elif solved.option.traits.electronics and year.total_hours is not None:
         ingredients.append(
             given("W₀", "standby power of the electronics", "input_power", standby_of(solved, found), "assumed")
         )
-        ingredients.append(given("h₀", "hours off, supply left on", "hours", off, "worked out"))
+        ingredients.append(given("h₀", "hours off, supply left on", "hours", off, "worked-out"))
         remarks.append("The electronics are taken as staying on the supply while the fan is off.")
     if year.machines > 1:
         ingredients.append(given("N", "machines side by side", "machines", float(year.machines), "measured", "Duty"))
@@ -89,8 +89,8 @@ def saved_energy_result(
             return not_known("Energy saved", one)
     assert isinstance(saved, Estimate) and isinstance(base, Estimate) and isinstance(energy, Estimate)
     ingredients = (
-        given("E_0", f"energy of {named}", "energy", base, "worked out"),
-        given("E", "energy of this option", "energy", energy, "worked out"),
+        given("E_0", f"energy of {named}", "energy", base, "worked-out"),
+        given("E", "energy of this option", "energy", energy, "worked-out"),
     )
     remarks = (
         "Errors that both years share (wattmeter, hours, the machine's curve) fall out of the difference.",
@@ -116,7 +116,7 @@ def priced(
     if price is None or isinstance(energy, Absent):
         return waiting(label, "waits for an energy price")
     ingredients = (
-        given("E", "energy", "energy", energy, "worked out"),
+        given("E", "energy", "energy", energy, "worked-out"),
         given("c", "energy price", "energy_price", price, "typed", "Duty"),
     )
     return result(label, "money", energy * price, "E × c", ingredients, "Arithmetic.")
@@ -133,7 +133,7 @@ def emissions_result(saved: Estimate | Absent, year: Year, keeps: bool) -> Resul
     if rate is None:
         return waiting(label, "waits for the emissions of the supply (on Duty)")
     ingredients = (
-        given("E", "energy saved", "energy", saved, "worked out"),
+        given("E", "energy saved", "energy", saved, "worked-out"),
         given("e", "emissions of the supply", "emission_rate", rate.si, "typed", "Duty"),
     )
     return result(
@@ -175,7 +175,7 @@ def heat_results(found: HeatAndCold | Absent, keeps: bool) -> tuple[Result, Resu
         why = THE_BASE if keeps or isinstance(found, HeatAndCold) else found
         return not_known(labels[0], why), not_known(labels[1], why)
     remark = ("Watts that the machine no longer takes no longer warm what it moves.",)
-    no_longer = given("Q_0", "heat no longer given", "energy", found.given_kwh, "worked out")
+    no_longer = given("Q_0", "heat no longer given", "energy", found.given_kwh, "worked-out")
     heated = given("h", "hours in which it is heated", "share_of_hours", found.heated_share, "typed", "Duty")
     cooled = given("k", "hours in which it is cooled", "share_of_hours", found.cooled_share, "typed", "Duty")
     cop = given("COP", "cold per electricity", "cooling_performance", found.coefficient_of_performance, "typed", "Duty")
@@ -205,9 +205,9 @@ def net_money(
     per_heat = heat_price or 0.0
     worth = saved * price + found.cooling_kwh * price - found.heat_kwh * per_heat
     ingredients = (
-        given("E", "energy saved", "energy", saved, "worked out"),
-        given("E_c", "cooling saved as well", "energy", found.cooling_kwh, "worked out"),
-        given("Q", "heat to be made up", "energy", found.heat_kwh, "worked out"),
+        given("E", "energy saved", "energy", saved, "worked-out"),
+        given("E_c", "cooling saved as well", "energy", found.cooling_kwh, "worked-out"),
+        given("Q", "heat to be made up", "energy", found.heat_kwh, "worked-out"),
         given("c", "energy price", "energy_price", price, "typed", "Duty"),
         given("c_h", "price of heat", "energy_price", per_heat, "typed", "Duty"),
     )

@@ -169,7 +169,7 @@ def _volts_per_hertz(facts: SetupFacts) -> Result:
 
 
 def _limit(label: str, hertz: float, reason: str) -> Result:
-    ingredient = given("f", reason.split(":")[0], "output_frequency", hertz, "worked out")
+    ingredient = given("f", reason.split(":")[0], "output_frequency", hertz, "worked-out")
     return result(
         label,
         "output_frequency",

@@ -113,7 +113,7 @@ def _aimed(aim: Aim | None, wanted: Figure) -> Phrase:
     if aim is None:
         return ("the flow is ", wanted)
     way = "" if aim.rises else " (on this chart amps fall as air rises)"
-    return ("the clamp reads ", figure("current", aim.amps, "worked out"), " at ", figure("voltage", aim.volts, "measured"), way)  # fmt: skip
+    return ("the clamp reads ", figure("current", aim.amps, "worked-out"), " at ", figure("voltage", aim.volts, "measured"), way)  # fmt: skip
 
 
 def _wide_open(facts: SetupFacts, trials: tuple[Trial, ...], last: Trial, read: Phrase) -> PlateAdvice:

@@ -284,5 +284,5 @@ def _starts(duty: Duty) -> Result:
     cycled, typed = cycled_starts(duty), duty.starts.si if duty.starts else 0.0
     if not cycled and not duty.starts:
         return waiting("Starts a year", "waits for starts or cycles")
-    ingredients = (given("n", "typed or logged", "starts", typed, "estimated"), given("c", "cycles × season", "starts", cycled, "worked out"))  # fmt: skip
+    ingredients = (given("n", "typed or logged", "starts", typed, "estimated"), given("c", "cycles × season", "starts", cycled, "worked-out"))  # fmt: skip
     return result("Starts a year", "starts", cycled + typed, "n + c", ingredients, "Arithmetic.")

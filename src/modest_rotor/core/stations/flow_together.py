@@ -167,7 +167,7 @@ def _clamp(facts: SetFacts, context: FlowContext, wanted: Result) -> Phrase | No
         return ("The chart does not reach ", figure("airflow", flow, "typed"), f": {refusal.sentence}")
     said: Phrase = (
         "To reach ", figure("airflow", flow, "typed"), " at ", figure("voltage", volts.value, "measured"),
-        " this chart wants ", figure("current", aim, "worked out"),
+        " this chart wants ", figure("current", aim, "worked-out"),
     )  # fmt: skip
     if amps is None:
         return (*said, ".")

@@ -83,7 +83,7 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
     ingredients = (
         given("V", "volts", "voltage", volts, "measured", facts.title),
         given("I", "line amps", "current", amps, "measured", facts.title),
-        given("q_n", "by the nearest column", "airflow", read.nearest, "worked out"),
+        given("q_n", "by the nearest column", "airflow", read.nearest, "worked-out"),
     )
     worked = result(
         Way.CHART.label,
@@ -194,7 +194,7 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
     (flow,) = propagate(lambda q, dt: q / (factor * dt), heat, rise)
     ingredients += (
         given("ΔT", "temperature rise", "temperature_difference", rise, "measured", facts.title),
-        given("c", "heat per flow and kelvin, at altitude and temperature", "count", factor, "worked out"),
+        given("c", "heat per flow and kelvin, at altitude and temperature", "count", factor, "worked-out"),
     )
     remarks = ("The motor's own heat is not counted: it makes the flow read a little low where it sits in the air.",)
     worked = result(Way.RISE.label, "airflow", flow, "q = Q ÷ (c ΔT)", ingredients, HEAT_SOURCE, remarks)

@@ -180,14 +180,14 @@ def _poles_result(facts: PlateFacts) -> Result:
 def _synchronous_result(facts: PlateFacts) -> Result:
     if facts.synchronous_speed_rpm is None or facts.poles is None:
         return not_known("Synchronous speed", _no_speed(facts))
-    ingredients = (*_speed_and_frequency(facts)[1:], given("p", "poles", "poles", float(facts.poles), "worked out"))
+    ingredients = (*_speed_and_frequency(facts)[1:], given("p", "poles", "poles", float(facts.poles), "worked-out"))
     return result("Synchronous speed", "speed", facts.synchronous_speed_rpm, "n_s = 120 f ÷ p", ingredients, DEFINITION)
 
 
 def _slip_result(facts: PlateFacts) -> Result:
     if facts.rated_slip is None or facts.synchronous_speed_rpm is None:
         return not_known("Rated slip", _no_speed(facts))
-    synchronous = given("n_s", "synchronous speed", "speed", facts.synchronous_speed_rpm, "worked out")
+    synchronous = given("n_s", "synchronous speed", "speed", facts.synchronous_speed_rpm, "worked-out")
     ingredients = (synchronous, _speed_and_frequency(facts)[0])
     remarks = (STANDARD_SLIP_REMARK,)
     return result("Rated slip", "slip", facts.rated_slip, "s = (n_s − n) ÷ n_s", ingredients, DEFINITION, remarks)

@@ -138,7 +138,7 @@ def _slip(facts: SetFacts, plate: PlateFacts) -> Result:
         return withheld("Slip now", "withheld off the high tap, where slip says nothing of load")
     now = Estimate(slip(speed.value, synchronous), {name: -part / synchronous for name, part in speed.parts.items()})
     ingredients = (
-        given("n_s", "synchronous speed", "speed", synchronous, "worked out"),
+        given("n_s", "synchronous speed", "speed", synchronous, "worked-out"),
         given("n", "speed", "speed", speed, "measured", facts.title),
     )
     return result("Slip now", "slip", now, "s = (n_s − n) ÷ n_s", ingredients, "Definition.")
@@ -216,7 +216,7 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
         synchronous = plate.synchronous_speed_rpm or 0.0
         return (
             *read("n", "speed", "speed", running.speed),
-            given("n_s", "synchronous speed", "speed", synchronous, "worked out"),
+            given("n_s", "synchronous speed", "speed", synchronous, "worked-out"),
             *printed("n_N", "rated speed", "rated_speed", plate.rated_speed_rpm),
             *volts,
         )
@@ -282,7 +282,7 @@ def _load(facts: SetFacts, plate: PlateFacts) -> Result:
     if not plate.rated_power_w:
         return waiting("Load", "waits for rated power")
     ingredients = (
-        given("P", "shaft power", "shaft_power", facts.shaft_power, "worked out", facts.title),
+        given("P", "shaft power", "shaft_power", facts.shaft_power, "worked-out", facts.title),
         given("P_N", "rated power", "rated_power", plate.rated_power_w, "plate", "plate"),
     )
     return result(

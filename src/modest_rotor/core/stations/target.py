@@ -109,7 +109,7 @@ def _by_heat(target: Target) -> Result | None:
     ingredients = (
         given("Q", "heat output", "heat_input", target.heat.si, "plate"),
         given("ΔT", "middle of the rise allowed", "temperature_difference", middle, "plate"),
-        given("c", "heat per flow and kelvin, at altitude", "count", factor, "worked out"),
+        given("c", "heat per flow and kelvin, at altitude", "count", factor, "worked-out"),
     )
     source = "Energy balance; ASHRAE Handbook, Fundamentals, sensible heat factor."
     return result(

@@ -1,3 +1,4 @@
+import { OrderWords } from "../../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
@@ -59,9 +60,9 @@ function Bring() {
           {look.error.message}
           {look.error.field === "order" && file && (
             <Box display="flex" gap="8px" pt="6px">
-              {(["day first", "month first"] as const).map((order) => (
+              {(["day-first", "month-first"] as const).map((order) => (
                 <Press key={order} type="button" onClick={() => lookAt({ ...file, order })}>
-                  {order}
+                  {OrderWords[order]}
                 </Press>
               ))}
             </Box>

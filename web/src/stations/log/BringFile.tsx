@@ -1,3 +1,4 @@
+import { OrderWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
@@ -83,9 +84,9 @@ export function BringFile({ log }: { log: LogView }) {
           {error.message}
           {error.field === "order" && file && (
             <Box display="flex" gap="8px" pt="6px">
-              {(["day first", "month first"] as const).map((order) => (
+              {(["day-first", "month-first"] as const).map((order) => (
                 <Press key={order} type="button" onClick={() => lookAt({ ...file, order })}>
-                  {order}
+                  {OrderWords[order]}
                 </Press>
               ))}
             </Box>
