@@ -142,11 +142,7 @@ def find_machine(
     fit: MotorFit | None = None,
     exponent: Entry | None = None,
 ) -> FoundMachine | Absent:
-    """The machine as found, or the sentence that says what it waits for; ``fixed_pressure`` and ``exponent`` as typed on Duty.
-
-    :param wheel: its kind. :param plate: in SI. :param motor: typical of the plate, or why there is none. :param sets: every set that was read, in SI.
-    :param fixed_pressure: Pa that stay at no flow. :param dead: whether the motor no longer runs. :param fit: the fitted motor.
-    :param exponent: of the system.
+    """The machine as found, or what it waits for; plate and sets in SI, ``fixed_pressure`` (Pa) and ``exponent`` as typed on Duty.
 
     Validity: one machine at one steady point. Source: definitions; each figure names its own.
     """
