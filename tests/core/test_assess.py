@@ -9,7 +9,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from modest_rotor.core.assess import assess
+from modest_rotor.core.assess import assess, fit_job
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from tests.jobs import KRAUSE, KRAUSE_INPUT_W, KRAUSE_SHAFT_W, assessed, changed, option, rules
@@ -226,6 +226,20 @@ SOUND = {
 )  # fmt: skip
 def test_evidence_that_does_not_hold_together_is_told(changes: dict[str, str], rule: str) -> None:
     assert rule in rules(assessed(KRAUSE, **{**SOUND, **changes}))
+
+
+def test_readings_that_do_not_fit_name_their_suspects_or_else_the_usual_ones() -> None:
+    apart = {"readings__0__speed": "1,785 rpm", "readings__0__input_power": "310 W", "readings__0__current": "2.9 A"}
+    answer = assessed(KRAUSE, **{**SOUND, **apart})
+    said = next(
+        plain_action
+        for one in answer.findings
+        if one.rule == "readings_do_not_fit"
+        for plain_action in (str(one.action),)
+    )
+    suspects = fit_job(Job.model_validate(changed(KRAUSE, **{**SOUND, **apart}))).culprits
+    assert (suspects[0].sentence in said) if suspects else ("Usually: " in said)
+    assert "Likeliest first: None" not in said and "Likeliest first:  " not in said
 
 
 @pytest.mark.parametrize("power", ["5 W", "450 kW", None])

@@ -21,7 +21,7 @@ from modest_rotor.core.identify.doubt import (
     reading_culprits,
 )
 from modest_rotor.core.identify.fit import fit_motor
-from modest_rotor.core.identify.flow import locate
+from modest_rotor.core.identify.flow import flow_through_known_point, locate
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.identify.shaft_power import Way, by_way, rated_loss
@@ -223,3 +223,26 @@ def test_at_another_speed_the_place_is_that_of_the_affinity_laws(ratio: float) -
         assert scaled.flow.value == pytest.approx(at_one.flow.value * ratio, rel=1e-6)
         assert scaled.shaft_power.value == pytest.approx(at_one.shaft_power.value * ratio**3, rel=1e-6)
         assert scaled.misfit == pytest.approx(at_one.misfit, abs=1e-6)
+
+
+@pytest.mark.parametrize("place", [0.7, 1.0, 1.2])
+def test_a_known_point_read_again_is_found_again_wherever_it_lies_on_the_curve(place: float) -> None:
+    """Power and pressure of the known point itself, sharply: its own flow, to the spacing of 240 places and the curve's scatter."""
+    shape = generic_shape(Wheel.BACKWARD_INCLINED)
+    known = (0.5, 200.0, 180.0)
+    flow, spread = flow_through_known_point(shape, known, ((place, 1.0),), 1.0, (180.0, 0.1), (200.0, 0.1))
+    assert flow == pytest.approx(0.5, rel=0.12) and 0 < spread < 0.15
+
+
+def test_a_flow_s_standard_deviation_is_that_of_its_weighed_places() -> None:
+    """Against the weights written out once more: Σ w (q − q̄)², the textbook's second moment. Own table: 2.5 % of pressure, taps 2.5 %."""
+    machine, pressure, sd = WHEEL_1300, 0.8 * float(WHEEL_1300.pressure_unit), 3.0
+    found = locate(machine, 1.0, None, (pressure, sd))
+    place = np.linspace(max(machine.shape.first_flow, 0.02), machine.shape.last_flow, 240)
+    made = machine.shape.pressure(place) * float(machine.pressure_unit)
+    own = (0.10 if machine.shape.generic else 0.025) * np.maximum(made, 0.2 * float(machine.pressure_unit))
+    weight = np.exp(-(((pressure - made) ** 2) / (sd**2 + own**2 + (0.025 * pressure) ** 2)) / 2)
+    flow = place * float(machine.flow_unit)
+    mean = np.average(flow, weights=weight)
+    assert found.flow.value == pytest.approx(mean, rel=1e-6)
+    assert found.flow.standard == pytest.approx(np.sqrt(np.average((flow - mean) ** 2, weights=weight)), rel=1e-6)

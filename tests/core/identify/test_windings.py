@@ -5,6 +5,7 @@ from __future__ import annotations
 from itertools import permutations
 
 import pytest
+from scipy.stats import lognorm
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.kinds import likely_kinds
@@ -114,3 +115,36 @@ def test_equal_windings_tell_a_capacitor_motor_from_an_electronic_one() -> None:
     seen = {"switch": False}
     assert likely_kinds(seen)[0].motor_kind is MotorKind.SPLIT_CAPACITOR
     assert likely_kinds(seen, Windings.EQUAL)[0].motor_kind in (MotorKind.THREE_PHASE, MotorKind.ELECTRONIC)
+
+
+@pytest.mark.parametrize("rpm", [1075, 820, 1150])
+def test_shares_of_pole_counts_are_those_of_lognormal_slips(rpm: float) -> None:
+    """Densities in the logarithm by SciPy's lognormal: 70 % about 0.06 (σ 0.55), 30 % about 0.25 (σ 0.45); the shares judged by us."""
+    weights = {}
+    for poles in (2, 4, 6, 8, 10, 12):
+        slip = 1 - rpm / (120 * 60 / poles)
+        if slip > 0:
+            full, low = (
+                lognorm.pdf(slip, spread, scale=middle) * slip for middle, spread in ((0.06, 0.55), (0.25, 0.45))
+            )
+            weights[poles] = 0.7 * full + 0.3 * low
+    found = {one.poles: one.share for one in possible_poles(rpm, 60, lightly_loaded=False)}
+    assert found
+    for poles, share in found.items():
+        assert share == pytest.approx(weights[poles] / sum(weights.values()), rel=1e-6)
+
+
+@pytest.mark.parametrize("windings", [Windings.START_AND_RUN, Windings.TWO_EQUAL])
+def test_a_start_winding_speaks_against_three_phases_shaded_poles_and_electronics(windings: Windings) -> None:
+    """Two different windings belong to one phase with an auxiliary winding; common practice, no source. By a factor of ten."""
+    before, after = ({one.kind: one for one in likely_kinds({}, said)} for said in (None, windings))
+    split = next(kind for kind, one in before.items() if one.motor_kind is MotorKind.SPLIT_CAPACITOR)
+    against = [
+        one
+        for one in before.values()
+        if one.motor_kind in (MotorKind.THREE_PHASE, MotorKind.SHADED_POLE, MotorKind.ELECTRONIC)
+    ]
+    assert len(against) >= 3
+    for one in against:
+        there = after[one.kind].share if one.kind in after else 0.0  # the least likely are not told
+        assert there / after[split].share <= 0.11 * one.share / before[split].share

@@ -16,7 +16,7 @@ from scipy.optimize import brentq
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
-from modest_rotor.core.physics.three_phase import ThreePhaseMotor, backward_field, solve_three_phase
+from modest_rotor.core.physics.three_phase import ThreePhaseMotor, backward_field, pull_out, solve_three_phase
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor, solve_two_windings
 from tests.machines import PUMP, fitted
 
@@ -380,3 +380,20 @@ def test_the_backward_field_brakes_by_the_torque_in_its_gap(slip: float, unbalan
     assert float(np.ravel(braking)[0]) == pytest.approx(3 * volts**2 * rotor / (100 * math.pi / 2 * around), rel=0.03)
     doubled = float(np.ravel(backward_field(motor, supply, slip, 2 * unbalance)[1])[0])
     assert doubled == pytest.approx(4 * float(np.ravel(braking)[0]), rel=1e-6)
+
+
+@pytest.mark.parametrize("hertz", [15.0, 60.0, 90.0])
+def test_pull_out_is_the_greatest_torque_of_the_whole_circuit_at_any_hertz(hertz: float) -> None:
+    """Every slip of the equivalent circuit tried, written out with complex impedances; volts in proportion to hertz."""
+    motor = ThreePhaseMotor(
+        poles=4, rated_voltage=220.0, rated_frequency=60.0, main_resistance=0.294, main_reactance=0.503, magnetising_reactance=13.25,
+        rotor_resistance=0.144, rotor_reactance=0.209, core_conductance=0.0, friction_nm=0.0, stray_resistance=0.0,
+    )  # fmt: skip
+    volts, share = 220.0 * hertz / 60, hertz / 60
+    slip = np.linspace(0.005, 1.0, 200_000)
+    rotor = 0.144 / slip + 1j * 0.209 * share
+    gap = 1 / (1 / rotor + 1 / (1j * 13.25 * share))
+    current = volts / math.sqrt(3) / (0.294 + 1j * 0.503 * share + gap)
+    torque = 3 * abs(current * gap / rotor) ** 2 * 0.144 / slip / (4 * math.pi * hertz / 4)
+    greatest, at = pull_out(motor, Supply(volts, hertz))
+    assert greatest == pytest.approx(torque.max(), rel=1e-5) and at == pytest.approx(slip[torque.argmax()], rel=1e-3)

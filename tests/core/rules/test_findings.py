@@ -145,6 +145,16 @@ def test_static_flow_per_ton_and_rise() -> None:
     rise = {f"{SET}entering": "70 °F", f"{SET}leaving": "145 °F"}
     assert "rise_outside_plate" in rules(assessed(KRAUSE, target={"rise": "35-65 °F"}, **rise))
     assert "rise_outside_plate" not in rules(assessed(KRAUSE, target={"rise": "45-80 °F"}, **rise))
+    # A single figure on the plate is the most it may rise; a range has a least as well.
+    assert "rise_outside_plate" in rules(assessed(KRAUSE, target={"rise": "65 °F"}, **rise))
+    cool = {f"{SET}entering": "70 °F", f"{SET}leaving": "100 °F"}
+    assert "rise_outside_plate" not in rules(assessed(KRAUSE, target={"rise": "65 °F"}, **cool))
+    below = next(
+        one
+        for one in assessed(KRAUSE, target={"rise": "45-80 °F"}, **cool).findings
+        if one.rule == "rise_outside_plate"
+    )
+    assert "is below" in plain(below.sentence) and "too much air" in plain(below.action)
     # 75 °F against 74 °F: two thermometers of ± 0.5 K cannot tell that apart (√2 × 0.5 K is 1.3 °F).
     assert "rise_outside_plate" not in rules(assessed(KRAUSE, target={"rise": "45-74 °F"}, **rise))
 

@@ -131,6 +131,7 @@ def test_small_motors_and_sizes_between() -> None:
 def test_unbalanced_volts() -> None:
     """NEMA MG 1, 14.36: 460, 467 and 450 V have a mean of 459, a greatest distance of 9: 1.96 %. Figure 14-1, within 0.015."""
     assert voltage_unbalance(460, 467, 450) == pytest.approx(9 / 459)
+    assert voltage_unbalance(0.5, 0.5, 0.5) == 0 and voltage_unbalance(0.9, 1.0, 1.1) == pytest.approx(0.1)
     for percent, derating in ((1, 1.0), (2, 0.95), (3, 0.88), (5, 0.75)):
         assert unbalance_derating(percent / 100) == pytest.approx(derating, abs=0.015)
     with pytest.raises(OutsideValidity, match="do not run it"):
