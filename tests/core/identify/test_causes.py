@@ -9,6 +9,7 @@ import numpy as np
 import pytest
 
 from modest_rotor.core.assess import ladder
+from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.causes import (
     MODEL_SHARE,
     REPEATS,
@@ -22,6 +23,7 @@ from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.perturb import Needle, Setup
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.ladder import Ladder, separating
+from modest_rotor.core.options.yardstick import _moved
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
@@ -211,3 +213,31 @@ def test_a_static_that_reads_a_part_explains_a_pressure_by_that_part_alone() -> 
             rung = next(one for one in rank_causes(solved, seen) if one.cause is cause)
             assert rung.size == size and rung.expected[cause.needle] == pytest.approx(math.log(size))
             assert all(value == 0 for needle, value in rung.expected.items() if needle is not cause.needle)
+
+
+@pytest.mark.parametrize("missing", ["rated_power", "rated_speed"])
+def test_an_electronic_motor_without_power_or_speed_on_its_plate_waits_for_both(missing: str) -> None:
+    read = {
+        "id": "s1",
+        "known_good": "yes",
+        "speed": "900 rpm",
+        "input_power": "300 W",
+        "airflow": "500 L/s",
+        "voltage": "230 V",
+    }
+    plate = {"rated_power": "1/2 hp", "rated_voltage": "230 V", "rated_speed": "1050 rpm", "frequency": "60 Hz", "motor_kind": "electronic", "phases": 1, "holds": "speed"}  # fmt: skip
+    told = {
+        "machine__wheel": "forward-curved",
+        "readings": [read, {**read, "id": "s2", "known_good": "no", "speed": "950 rpm"}],
+    }
+    bare = {name: value for name, value in plate.items() if name != missing}
+    assert "rated power and speed" in (ladder(Job.model_validate(changed(KRAUSE, plate=bare, **told))).waits or "")
+
+
+def test_a_needle_that_fell_to_nought_is_a_hundredth_of_what_it_was() -> None:
+    """A logarithm has no nought: a hundredth stands for it, whatever the unit. Our judgement, no source."""
+    for before in (0.4, 300.0):
+        assert _moved(Estimate(before), Estimate(0.0), Needle.WATTS).log_ratio == pytest.approx(math.log(0.01))
+        assert _moved(Estimate(before), Estimate(0.05 * before), Needle.WATTS).log_ratio == pytest.approx(
+            math.log(0.05)
+        )

@@ -208,3 +208,12 @@ def test_the_command_at_full_flow_is_that_of_the_fullest_step() -> None:
     assert answer.loop is not None and answer.loop.at_full is not None
     fullest = max(one.command.value for one in answer.commands if one.command)
     assert answer.loop.at_full.value == pytest.approx(fullest, rel=0.01)
+
+
+def test_the_share_left_at_the_sensor_is_measured_where_it_was_read_and_assumed_where_only_its_place_is_known() -> None:
+    def basis(**said: Any) -> str:
+        working = loop(**said).set_point.working
+        assert working is not None
+        return next(one.figure.basis for one in working.ingredients if one.symbol == "share")
+
+    assert basis(left="30 %") == "measured" and basis(left=None) == "assumed"

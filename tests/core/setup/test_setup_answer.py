@@ -330,3 +330,25 @@ def test_a_static_tells_a_flow_only_where_flow_and_static_were_read_before(unrea
     for command in setup(HALL, readings=readings, setup__trials=[trial]).commands:
         for told in command.trials:
             assert told.flow is None and "only where one flow and its static were read before" in told.by
+
+
+@pytest.mark.parametrize(
+    ("data", "chosen", "quantity"), [(HALL, "drive", "output_frequency"), (WAITING, "electronic", "signal")]
+)
+def test_what_is_advised_is_hertz_of_a_drive_and_a_signal_of_an_electronic_motor(
+    data: Any, chosen: str, quantity: str
+) -> None:
+    step = setup(data, decision__chosen=chosen).commands[0]
+    assert step.command and step.command.quantity == quantity
+    trial = {"id": "s1", "step": step.step, "airflow": "900 L/s", ("frequency" if quantity == "output_frequency" else "signal"): "45 Hz" if quantity == "output_frequency" else "70 %"}  # fmt: skip
+    advice = setup(data, decision__chosen=chosen, setup__trials=[trial]).commands[0].advice
+    assert advice and advice.command and advice.command.quantity == quantity
+
+
+def test_a_curve_goes_through_its_points_straight_in_logarithms_and_in_proportion_beyond() -> None:
+    """q ∝ c^k between two points: at the geometric mean of the commands the geometric mean of the flows."""
+    flow = curve_through(((20.0, 0.3), (40.0, 0.8), (50.0, 0.9)))
+    assert [flow(command) for command in (20.0, 40.0, 50.0)] == pytest.approx([0.3, 0.8, 0.9])
+    assert flow(math.sqrt(800)) == pytest.approx(math.sqrt(0.24))
+    assert flow(math.sqrt(2000)) == pytest.approx(math.sqrt(0.72))
+    assert (flow(10.0), flow(60.0)) == (pytest.approx(0.15), pytest.approx(1.08))

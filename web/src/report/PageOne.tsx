@@ -12,7 +12,7 @@ const MOST_PHOTOS = 3;
 
 interface PageOneProps {
   summary: Summary;
-  /** The job whose photographs stand on it; none of what was signed, which says nothing of them. */
+  /** The job whose photographs stand on it; none of what was signed, whose letterhead stands in its own PDF. */
   job: number | null;
 }
 
@@ -21,7 +21,7 @@ export function PageOne({ summary, job }: PageOneProps) {
   const whose = [summary.customer, summary.contact, summary.address].filter((line) => line != null);
   return (
     <Box as="section" aria-label="Page one" pb="10px">
-      <Letterhead />
+      {job !== null && <Letterhead />}
       {whose.length > 0 && <Small display="block">{whose.join(" · ")}</Small>}
       <Answers title="What was found" lines={summary.found} />
       <Answers title="What is proposed" lines={summary.proposed} bold />
