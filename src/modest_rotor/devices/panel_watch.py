@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-import sys
+import logging
 import time
 from datetime import UTC, datetime
 from threading import Event
@@ -17,6 +17,7 @@ from modest_rotor.store.database import connection
 from modest_rotor.store.devices import KeptDevice, device
 from modest_rotor.store.models import WatchRow
 
+log = logging.getLogger(__name__)
 LOOK_EVERY_S = 1.0
 SHORTEST_S, LONGEST_S = 2, 86_400
 PARTS = {
@@ -81,7 +82,7 @@ def watch_panels(stopping: Event) -> None:
                 for row in logs.all_watches():
                     _read_if_due(row)
         except Exception as error:  # the database may be away; it comes back
-            print(f"The log waits: {error}", file=sys.stderr, flush=True)
+            log.warning("The log waits: %s", error)
 
 
 def _read_if_due(row: WatchRow) -> None:

@@ -6,6 +6,7 @@ import argparse
 import faulthandler
 import fcntl
 import json
+import logging
 import os
 import signal
 import socket
@@ -31,6 +32,9 @@ from modest_rotor.serve.upkeep import keep_up
 from modest_rotor.store import database
 from modest_rotor.workers.solvers import SOLVERS
 
+log = logging.getLogger(__name__)
+TOLD = "%(levelname)s %(name)s: %(message)s"
+"""How what happens beside the requests is told on standard error."""
 HOST = "127.0.0.1"
 DEFAULT_PORT = 8420
 WATCH_EVERY_S = 0.5
@@ -64,6 +68,8 @@ class _Server(uvicorn.Server):
 def main(arguments: list[str] | None = None) -> int:
     """Run until interrupted; gives the exit code."""
     options = _parser().parse_args(arguments)
+    logging.basicConfig(level=logging.WARNING, format=TOLD)
+    logging.getLogger("modest_rotor").setLevel(logging.INFO)
     for ending in (signal.SIGTERM, signal.SIGHUP):
         signal.signal(ending, _stop_as_by_ctrl_c)
     try:
@@ -249,10 +255,10 @@ def _keep_alive(cluster: Cluster, stopping: threading.Event) -> None:
         if cluster.is_alive():
             continue
         try:
-            print("The database went away; starting it again.", file=sys.stderr, flush=True)
+            log.warning("The database went away; starting it again.")
             cluster.start()
         except ModestRotorError as error:
-            print(f"{error} Trying again.", file=sys.stderr, flush=True)
+            log.error("%s Trying again.", error)
 
 
 if __name__ == "__main__":

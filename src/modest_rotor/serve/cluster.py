@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import json
+import logging
 import os
 import re
 import secrets
 import shlex
 import shutil
 import subprocess
-import sys
 import tempfile
 import time
 from dataclasses import dataclass
@@ -32,6 +32,7 @@ from modest_rotor.serve.postgresql import (
 )
 from modest_rotor.serve.roles import make_database
 
+log = logging.getLogger(__name__)
 DATABASE = "modest_rotor"
 OPERATOR, APPLICATION = "modest_rotor", "modest_rotor_app"
 """Who made the cluster and may do all, and as whom the application works, who may not."""
@@ -315,7 +316,7 @@ class Cluster:
         told = self._run("pg_controldata", "-D", str(self.files), check=False).stdout
         off = re.search(r"^Data page checksum version: +0$", told, re.M)
         if off and re.search(r"^Database cluster state: +shut down$", told, re.M):
-            print("· turning on the checksums of the database", file=sys.stderr, flush=True)
+            log.info("Turning on the checksums of the database.")
             self._run("pg_checksums", "--enable", "-D", str(self.files))
 
     def _wait_until_it_answers(self) -> None:

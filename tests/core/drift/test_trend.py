@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 import pytest
-from scipy.stats import kendalltau, rankdata, theilslopes
+from scipy.stats import binned_statistic, kendalltau, rankdata, theilslopes
 
 from modest_rotor.core.drift.trend import bent_trend, robust_trend, thinned
 from modest_rotor.core.errors import OutsideValidity
@@ -105,3 +105,15 @@ def test_readings_of_half_a_day_have_a_trend_and_those_of_one_moment_have_none()
     assert robust_trend(time, 2 + 3 * time).slope == pytest.approx(3.0)
     with pytest.raises(OutsideValidity, match="different times"):
         robust_trend(np.zeros(5), time)
+
+
+@pytest.mark.parametrize("most", [7, 40])
+def test_thinning_takes_the_medians_of_equal_spans_as_scipy_bins_them(most: int) -> None:
+    """``scipy.stats.binned_statistic`` on uneven times with a gap; spans without a reading give none."""
+    rng = np.random.default_rng(9)
+    time = np.sort(np.concatenate((rng.uniform(0, 40, 300), rng.uniform(60, 100, 200))))
+    value = np.sin(time / 9) + rng.normal(0, 0.1, len(time))
+    found = thinned(time, value, most)
+    for column, own in zip((time, value), found, strict=True):
+        medians, _, _ = binned_statistic(time, column, "median", bins=most)
+        assert own == pytest.approx(medians[~np.isnan(medians)])
