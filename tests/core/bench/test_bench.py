@@ -23,7 +23,9 @@ from modest_rotor.core.bench.stand import (
     SensorAt,
     Stand,
     Tap,
+    behind_sensor,
     held_hertz,
+    load_of,
     resistance,
     set_pressure,
     setup_of,
@@ -538,3 +540,33 @@ def test_meters_at_rest_in_speed_show_the_power_that_goes_through_the_shaft(name
     shown = meters(rig, state)
     load = rig.setup.load.at_motor_speed(state.speed_rpm)
     assert shown.torque_nm * shown.speed_rpm * math.pi / 30 == pytest.approx(float(load.motor_power_w), rel=0.02)
+
+
+def test_a_pump_has_a_valve_strainer_and_branches_and_a_fan_damper_filter_and_outlets() -> None:
+    """Words of the trade; common practice, no source."""
+    wanted = {True: {"open": "Valve", "filter": "Strainer", "outlets": "Branches open"}, False: {"open": "Damper", "filter": "Filter", "outlets": "Outlets open"}}  # fmt: skip
+    met = set()
+    for rig in stands().values():
+        labels = {knob.key: knob.label for knob in knobs_of(rig)}
+        for key, label in wanted[rig.is_pump].items():
+            if key in labels:
+                met.add((rig.is_pump, key))
+                assert labels[key] == label, rig
+    assert {(True, "open"), (False, "open"), (False, "filter")} <= met
+
+
+@pytest.mark.parametrize("place", SensorAt)
+def test_what_lies_behind_a_sensor_and_before_it_are_the_whole_duct(place: SensorAt) -> None:
+    """Losses in series add up: nothing behind is more than all, what is shut at the outlets lies behind every sensor, and filters before it."""
+    controls = Controls(sensor_at=place)
+    load = load_of(LOOPED, controls)
+    whole, behind = load.system.coefficient, behind_sensor(LOOPED, controls, load).coefficient
+    assert 0 < float(behind) <= float(whole)
+    shut = replace(controls, outlets=3)
+    tighter = load_of(LOOPED, shut)
+    grown = float(behind_sensor(LOOPED, shut, tighter).coefficient) - float(behind)
+    assert grown == pytest.approx(float(tighter.system.coefficient) - float(whole), rel=1e-9) and grown > 0
+    dirty = replace(controls, filter=3.0)
+    assert float(behind_sensor(LOOPED, dirty, load_of(LOOPED, dirty)).coefficient) == pytest.approx(
+        float(behind), rel=1e-9
+    )

@@ -129,6 +129,10 @@ def test_the_capacitor_leaves_its_tolerance_where_its_line_crosses_it() -> None:
     assert found.slope_band == pytest.approx(0, abs=1e-9), "four readings on one line leave no band"
     anew = replace(log, events=(Event(2.5 * 365.25, EventKind.CAPACITOR),))
     assert capacitor_trend(anew, 10e-6, 0.06) is None
+    # A reading at the very time of the change is the new capacitor's: with it there are four, without it three.
+    at_once = replace(log, events=(Event(0.0, EventKind.CAPACITOR),))
+    assert capacitor_trend(at_once, 10e-6, 0.06) == found
+    assert capacitor_trend(replace(log, events=(Event(0.5, EventKind.CAPACITOR),)), 10e-6, 0.06) is None
     assert capacitor_trend(replace(log, columns={"capacitance": np.full(4, 9.2e-6)}), 10e-6, 0.06).is_out  # type: ignore[union-attr]
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 import pytest
-from scipy.stats import binned_statistic, kendalltau, rankdata, theilslopes
+from scipy.stats import binned_statistic, kendalltau, median_abs_deviation, rankdata, theilslopes
 
 from modest_rotor.core.drift.trend import bent_trend, robust_trend, thinned
 from modest_rotor.core.errors import OutsideValidity
@@ -27,6 +27,8 @@ def test_the_line_and_its_interval_are_those_of_scipy(seed: int, ties: bool) -> 
     assert ours.intercept == pytest.approx(theirs.intercept, rel=1e-12)
     assert ours.slope_low == pytest.approx(theirs.low_slope, rel=1e-12, abs=1e-12)
     assert ours.slope_high == pytest.approx(theirs.high_slope, rel=1e-12, abs=1e-12)
+    rest = value - (theirs.intercept + theirs.slope * time)
+    assert ours.scatter == pytest.approx(median_abs_deviation(rest, scale="normal"), rel=1e-3, abs=1e-12)
 
 
 def test_a_fifth_of_wild_readings_does_not_move_it() -> None:
