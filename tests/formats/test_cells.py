@@ -32,6 +32,7 @@ def test_other_words_stay_as_they_are_and_control_characters_go() -> None:
 
 def test_cells_are_bounded_before_anybody_looks_at_them() -> None:
     assert rows_of("a;b\n1; 2 ", ";", Refusal) == [["a", "b"], ["1", "2"]]
+    assert rows_of(f"a\n{'x' * LONGEST_CELL}", ",", Refusal)[1] == ["x" * LONGEST_CELL]
     with pytest.raises(Refusal, match="Row 2 has a cell of more than"):
         rows_of(f"a\n{'x' * (LONGEST_CELL + 1)}", ",", Refusal)
     with pytest.raises(Refusal, match="no CSV"):
@@ -46,6 +47,10 @@ def test_cells_are_bounded_before_anybody_looks_at_them() -> None:
         ("Speed", ("Speed", "")),
         ("a) b", ("a) b", "")),
         ("((A)", ("(", "A")),
+        ("(A)", ("", "A")),
+        ("amps (A", ("amps (A", "")),
+        ("x (y) (kW)", ("x (y)", "kW")),
+        ("", ("", "")),
     ],
 )
 def test_a_heading_names_its_unit_in_brackets_at_its_end(heading: str, parts: tuple[str, str]) -> None:

@@ -81,3 +81,10 @@ def test_words_that_a_spreadsheet_would_run_are_quoted() -> None:
 def test_a_column_shows_the_first_cell_that_holds_something() -> None:
     found = look("Line amps,Speed\n4.1,\n4.0,1075")
     assert [column.sample for column in found.columns] == ["4.1", "1075"]
+
+
+def test_a_row_that_ends_early_or_runs_on_is_read_as_far_as_its_head_goes() -> None:
+    found = look("Name,Line amps,Speed\nshort,3.9\nlong,4.0,1450,17,18")
+    assert found.good == 2 and found.bad == []
+    short, long = found.sets
+    assert short["current"]["typed"] == "3.9" and "speed" not in short and long["speed"]["typed"] == "1450"
