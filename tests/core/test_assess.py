@@ -242,6 +242,19 @@ def test_readings_that_do_not_fit_name_their_suspects_or_else_the_usual_ones() -
     assert "Likeliest first: None" not in said and "Likeliest first:  " not in said
 
 
+@pytest.mark.parametrize(
+    ("printed", "denied"), [("100 %", True), ("99.9 %", True), ("3 %", True), ("81 %", False), (None, False)]
+)
+def test_an_efficiency_that_no_motor_has_is_told_and_harms_nothing(printed: str | None, denied: bool) -> None:
+    """100 % on a plate once ended in a division by nought: it lost the whole plate, and said only that the program was at fault."""
+    faults: list[Exception] = []
+    job = Job.model_validate(changed(KRAUSE, **SOUND, plate__nominal_efficiency=printed))
+    answer = assess(job, on_fault=faults.append)
+    assert faults == [] and answer.left_out == ()
+    assert ("plate_denies_itself" in {one.rule for one in answer.findings}) is denied
+    assert option(answer, "A").energy.figure
+
+
 @pytest.mark.parametrize("power", ["5 W", "450 kW", None])
 def test_a_plate_beyond_the_tables_or_half_typed_denies_nothing(power: str | None) -> None:
     assert "plate_denies_itself" not in rules(assessed(KRAUSE, **{**SOUND, "plate__rated_power": power}))

@@ -15,6 +15,7 @@ from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.load import service_factor_amps
 from modest_rotor.core.rules.parts import usual_culprits
+from modest_rotor.core.stations.plate_answer import possible_efficiency
 from modest_rotor.core.stations.set_answer import METHOD_LABELS
 from modest_rotor.core.stations.set_facts import SetFacts, plate_denial
 
@@ -149,7 +150,13 @@ def methods_disagree(case: Case) -> tuple[Finding, ...]:
 
 def plate_denies_itself(case: Case) -> tuple[Finding, ...]:
     """Power, volts, amps or speed on the plate do not belong together."""
-    refusals = (case.plate.speed_refusal, plate_denial(case.plate))
+    printed = case.job.document.plate.nominal_efficiency
+    no_motor_has = (
+        f"The plate prints an efficiency of {printed.typed}, which no motor has; nothing is worked out with it."
+        if printed and possible_efficiency(printed) is None
+        else None
+    )
+    refusals = (case.plate.speed_refusal, plate_denial(case.plate), no_motor_has)
     return tuple(
         found(
             "plate_denies_itself",

@@ -16,6 +16,7 @@ from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, sy
 from modest_rotor.core.stations.plate import Plate, PowerIs
 from modest_rotor.core.stations.plate_line import LinePiece, fields_changed, read_line
 from modest_rotor.core.stations.plate_meaning import Meaning, meanings
+from modest_rotor.core.stations.product import is_possible_efficiency
 from modest_rotor.core.working import Ingredient, Result, given, not_known, result, waiting
 
 
@@ -67,7 +68,7 @@ def plate_facts(plate: Plate) -> PlateFacts:
         speed_step_rpm=max(plate.rated_speed.resolution if plate.rated_speed else 0.0, _printed_step_rpm(speed)),
         current_step_a=current.resolution if current else 0.0,
         is_electronic=electronic,
-        printed_efficiency=_possible(plate.nominal_efficiency),
+        printed_efficiency=possible_efficiency(plate.nominal_efficiency),
         printed_power_factor=_possible(plate.power_factor),
         supply_phases=plate.phases or (3 if plate.kind is MotorKind.THREE_PHASE else 1),
         low=plate_facts(plate.low) if plate.is_two_speed else None,
@@ -102,7 +103,7 @@ def _shaft_power_w(plate: Plate) -> float | None:
     printed = _si(plate.rated_power)
     if printed is None or plate.power_is is not PowerIs.LINE:
         return printed
-    stated = _possible(plate.nominal_efficiency)
+    stated = possible_efficiency(plate.nominal_efficiency)
     shaft = printed * (stated or FIRST_GUESS)
     for _ in range(SETTLES):
         shaft = printed * (stated or _efficiency_of(plate, shaft))
@@ -119,6 +120,12 @@ def _printed_step_rpm(speed_rpm: float | None) -> float:
     """How finely a speed was rounded when it was printed, as far as it shows."""
     is_round = speed_rpm is not None and abs(speed_rpm / ROUND_SPEED_RPM - round(speed_rpm / ROUND_SPEED_RPM)) < 1e-6
     return ROUND_SPEED_RPM if is_round else PLATE_SPEED_STEP_RPM
+
+
+def possible_efficiency(entry: Entry | None) -> float | None:
+    """A printed efficiency that a motor can have; any other is asked about, and not worked with. Source: :func:`is_possible_efficiency`."""
+    share = _possible(entry)
+    return share if share is not None and is_possible_efficiency(share) else None
 
 
 def _possible(entry: Entry | None) -> float | None:

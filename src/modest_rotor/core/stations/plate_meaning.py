@@ -95,7 +95,7 @@ def _connections(plate: Plate, facts: PlateFacts) -> Told:
 def _input(plate: Plate, facts: PlateFacts) -> Told:
     """Input and power factor at full load, where efficiency or power factor is printed."""
     power = facts.rated_power_w
-    efficiency = plate.nominal_efficiency.si if plate.nominal_efficiency else 0.0
+    efficiency = facts.printed_efficiency or 0.0
     factor = plate.power_factor.si if plate.power_factor else None
     volt_amperes = (facts.rated_voltage_v or 0.0) * (facts.rated_current_a or 0.0)
     if facts.kind is MotorKind.THREE_PHASE:
