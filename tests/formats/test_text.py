@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+from decimal import Decimal
+
 import pytest
 
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.estimate import COVERAGE_95, measured
 from modest_rotor.core.phrase import Figure, as_typed, figure
+from modest_rotor.core.quantities import quantity
 from modest_rotor.formats.text import written
 
 
@@ -49,3 +52,21 @@ def test_a_range_is_told_to_two_figures_of_its_larger_end(low: float, high: floa
 @pytest.mark.parametrize(("currency", "told"), [("USD", "980 ± 98 USD"), (None, "980 ± 98"), ("", "980 ± 98")])
 def test_money_is_told_in_the_currency_where_one_is_said(currency: str | None, told: str) -> None:
     assert written(figure("money", measured(980.0, a=50.0)), "si", currency) == told
+
+
+@pytest.mark.parametrize("band", [0.0123, 0.47, 0.951, 1.0, 9.96, 10.0, 37.4, 99.4, 123.0, 4321.0])
+@pytest.mark.parametrize("name", ["input_power", "speed", "pressure", "current", "temperature"])
+def test_a_band_has_two_figures_and_its_value_no_finer_place(name: str, band: float) -> None:
+    """JCGM 100, 7.2.6: an uncertainty is stated to at most two significant figures, the value to the same place. Here never finer than
+    the quantity's own decimals either. Rounded once more by ``decimal``.
+    """
+    what = quantity(name)
+    unit, finest = what.reader_unit("si"), Decimal(1).scaleb(-what.decimals["si"])
+    value = 12345.678901
+    place = max(Decimal(1).scaleb(Decimal(repr(band)).adjusted() - 1), finest)
+    figure_ = Figure(quantity=name, value=unit.to_si(value), band=band * unit.factor)
+    number, _, rest = written(figure_, "si").partition(" ± ")
+    said = Decimal(rest.split(" ")[0].replace(",", ""))
+    assert said == max((Decimal(repr(band)) / place).to_integral_value() * place, place)
+    assert abs(Decimal(number.replace(",", "")) - Decimal(repr(value))) <= place / 2
+    assert Decimal(number.replace(",", "")) % place == 0
