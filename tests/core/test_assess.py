@@ -237,7 +237,7 @@ def test_readings_that_do_not_fit_name_their_suspects_or_else_the_usual_ones() -
         if one.rule == "readings_do_not_fit"
         for plain_action in (str(one.action),)
     )
-    suspects = fit_job(Job.model_validate(changed(KRAUSE, **{**SOUND, **apart}))).culprits
+    suspects = fit_job(Job.model_validate(changed(KRAUSE, **{**SOUND, **apart}))).suspects
     assert (suspects[0].sentence in said) if suspects else ("Usually: " in said)
     assert "Likeliest first: None" not in said and "Likeliest first:  " not in said
 

@@ -110,12 +110,12 @@ def test_no_set_of_the_future_comes_in_by_any_command() -> None:
 def test_no_command_makes_a_candidate_that_can_be_none() -> None:
     """A pump on an electronic motor's line, or a second machine as it is; not by the general edit, nor by an item like another."""
     assert "cannot stand" in refused(KRAUSE, ConsiderOption(OptionKind.ELECTRONIC, PUMP))
-    assert "yardstick" in refused(KRAUSE, ConsiderOption(OptionKind.KEEP))
+    assert "baseline" in refused(KRAUSE, ConsiderOption(OptionKind.KEEP))
     unfit = {"id": "s9", "kind": "electronic", "product": PUMP.model_dump(mode="json")}
     assert "cannot stand" in refused(KRAUSE, SetValue("options/considered", [unfit]))
-    assert "yardstick" in refused(KRAUSE, SetValue("options/considered", [{"id": "s9", "kind": "keep"}]))
+    assert "baseline" in refused(KRAUSE, SetValue("options/considered", [{"id": "s9", "kind": "keep"}]))
     items = value_at(Job.model_validate(KRAUSE), "options/considered")
-    assert "yardstick" in refused(KRAUSE, SetValue(f"options/considered/{items[0]['id']}/kind", "keep"))
+    assert "baseline" in refused(KRAUSE, SetValue(f"options/considered/{items[0]['id']}/kind", "keep"))
     there = changed(KRAUSE, options={"considered": [unfit]})  # an old job keeps what it has, and its own check stops it
     assert made(there, TypeValue("options/considered/s9/price", "300", "si")).document.options.considered[0].price
 

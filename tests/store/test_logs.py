@@ -118,6 +118,10 @@ def test_what_was_signed_with_more_told_than_today_is_read_as_it_was_signed() ->
     first = kept["options"]["options"][0]
     kept["options"] |= {"as_found": first, "options": [one | {"loaded": None} for one in kept["options"]["options"]]}
     kept["options"]["options"][0]["loaded"] = {"holds": "speed", "points": [], "asked": None}
+    # What moves a saving had another name.
+    moves = [one.pop("sensitivities") for one in kept["options"]["options"]]
+    for one, move in zip(kept["options"]["options"], moves, strict=True):
+        one["levers"] = move and {"levers": move.pop("largest"), **move}
     # And the first page's limits under another name, their money with the options alone, and which bands overlap.
     kept["options"]["overlap"] = "B and C overlap: the saving does not choose between them."
     told = [{**one, "cannot": one["limit"]} for one in kept["short"]["candidates"]]
@@ -125,6 +129,7 @@ def test_what_was_signed_with_more_told_than_today_is_read_as_it_was_signed() ->
     SignedRow.update(assessment=kept).execute()
     found = signed.signed(stored.id, 1)
     assert not found.anew and found.assessment.options.options[0].title == first["title"]
+    assert any(one.sensitivities and one.sensitivities.largest for one in found.assessment.options.options)
     chosen = next(one for one in found.assessment.short.candidates if one.chosen)
     option = next(one for one in found.assessment.options.options if one.id == chosen.id)
     assert chosen.money == option.saved_money and chosen.limit == next(iter(option.limits), None)

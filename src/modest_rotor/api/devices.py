@@ -217,7 +217,7 @@ def make_trouble(device_id: int, said_: TroubleIn) -> DeviceView:
     kept = devices.device(device_id)
     stand_in = stand_in_of(kept)
     if stand_in is None:
-        raise NotAllowed("Only a stand-in that runs here can be made to do wrong.")
+        raise NotAllowed("Only a simulated device that runs here can be made to do wrong.")
     stand_in.trouble = said_.trouble
     return view_device(kept)
 
@@ -228,7 +228,7 @@ def set_panel(device_id: int, wanted: PanelIn) -> DeviceView:
     """Let a stand-in panel be noisy, drop answers or drift, through its own registers."""
     kept = devices.device(device_id)
     if stand_in_of(kept) is None or profile_of(kept).kind is not DeviceKind.METER:
-        raise NotAllowed("Only a stand-in panel that runs here can be made to err.")
+        raise NotAllowed("Only a simulated panel that runs here can be made to err.")
     for role, value in zip(SETTINGS_OF_A_PANEL, (wanted.noise, wanted.drop_outs, wanted.drift), strict=True):
         LINKS.link(kept).write(role, value)
     return ask(device_id)

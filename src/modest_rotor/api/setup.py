@@ -299,7 +299,7 @@ def _cautions(setup: SetupAnswer, kept: KeptDevice) -> tuple[str, ...]:
     if unsigned:
         said.append(f"Steps before power are not signed: {', '.join(unsigned)}.")
     if stand_in_of(kept) is None:
-        said.append("This is no stand-in: a real machine may start.")
+        said.append("This is no simulated device: a real machine may start.")
     return tuple(said)
 
 

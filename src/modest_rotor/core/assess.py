@@ -13,13 +13,13 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.memo import Memo, WithinOne
 from modest_rotor.core.next_step import next_steps
 from modest_rotor.core.options.answers import LoadedAnswer
+from modest_rotor.core.options.baseline import baseline
 from modest_rotor.core.options.beside import BesideAnswer
 from modest_rotor.core.options.compare import Compared, compare, compare_beside, compare_loaded, machine_put_right
 from modest_rotor.core.options.contract import VoltsLaw
 from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.ladder import Ladder, build_ladder
 from modest_rotor.core.options.needles import NeedleTable, needle_table
-from modest_rotor.core.options.yardstick import yardstick
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE
@@ -174,7 +174,7 @@ def ladder(job: Job, fit: MotorFit | None = None) -> Ladder:
     plate, target = job.document.plate, job.document.target
     wanted = case.wanted.figure.value if case.wanted.figure else None
     static = target.rated_static.si if target.rated_static else None
-    found = yardstick(case.plate, plate.holds, case.wheel, case.sets, case.fit, wanted, static)
+    found = baseline(case.plate, plate.holds, case.wheel, case.sets, case.fit, wanted, static)
     return build_ladder(found, case.wheel)
 
 

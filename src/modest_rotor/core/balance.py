@@ -99,7 +99,7 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
 
 
 def _system_put_right(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> list[BalanceCurve]:
-    """The system through the yardstick's first point, where a repair has changed it."""
+    """The system through the baseline's first point, where a repair has changed it."""
     first = options[0].steps[0] if options and options[0].steps else None
     if first is None or first.flow is None or first.pressure is None:
         return []

@@ -245,13 +245,13 @@ def _recommendation(job: Job, options: OptionsAnswer, chosen: OptionAnswer | Non
         told.append(("In money, ", chosen.saved_money.figure, " a year."))
     if chosen.payback.figure:
         on = ", on what it costs more than that" if options.against_new else ""
-        told.append(("It pays for itself in ", chosen.payback.figure, f", simply reckoned{on}."))
+        told.append(("It pays for itself in ", chosen.payback.figure, f", by simple payback{on}."))
     if chosen.made_up_heat.figure and chosen.made_up_heat.figure.value:
         told.append(("Heat that the old motor gave and that must be made up: ", chosen.made_up_heat.figure, " a year."))
     if chosen.saved_cooling.figure and chosen.saved_cooling.figure.value:
         told.append(("Cooling that is saved besides: ", chosen.saved_cooling.figure, " a year."))
-    if chosen.levers and chosen.levers.narrow:
-        told.append(("What would narrow this most: ", *chosen.levers.narrow))
+    if chosen.sensitivities and chosen.sensitivities.narrow:
+        told.append(("What would narrow this most: ", *chosen.sensitivities.narrow))
     if decision.left_open:
         told.append((f"Left open: {decision.left_open}",))
     return tuple(told)

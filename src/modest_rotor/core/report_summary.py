@@ -93,7 +93,7 @@ def _figures(
         told: list[tuple[str, Phrase | None]] = [("saved a year, proved", (proved,))]
     else:
         told = [
-            ("takes a year", _of(base.energy) if base else None),
+            ("energy per year", _of(base.energy) if base else None),
             ("would take", _of(chosen.energy)),
             ("saves a year", _of(chosen.saved_energy)),
             ("saves a year, money", _of(chosen.saved_money)),

@@ -95,7 +95,7 @@ def _costs(case: Case) -> NowLine:
     energy = kept.energy
     if kept.money.figure is None:
         return NowLine(
-            label=label if energy.figure is None else "takes a year",
+            label=label if energy.figure is None else "energy per year",
             station=Station.DUTY,
             value=energy if energy.figure else waiting(label, *(energy.waits or ("waits for hours",))),
             judged=kept.money.waits or () if energy.figure else (),

@@ -86,19 +86,19 @@ def sound_part(job: Job, error: Exception, works: Callable[[Job], bool], newest:
     typed = dict(quantities_of(job))
     tries = _Tries(job, works)
     if newest in typed and tries.works_without((newest,)):
-        culprits: tuple[str, ...] = (newest,)
+        suspects: tuple[str, ...] = (newest,)
     else:
-        culprits = _fewest(tuple(typed), tries)
+        suspects = _fewest(tuple(typed), tries)
     fault = not isinstance(error, Refusal)
     reason = error.sentence if isinstance(error, Refusal) else OF_FAULT
-    if not culprits:
+    if not suspects:
         empty = job.model_copy(update={"document": JobDocument()})
         return Sound(empty, (LeftOut(path="", label=EVERYTHING.capitalize(), typed="", reason=reason, fault=fault),))
     left_out = tuple(
         LeftOut(path=path, label=_label(job, path), typed=typed[path].typed, reason=reason, fault=fault)
-        for path in culprits
+        for path in suspects
     )
-    return Sound(without(job, culprits), left_out)
+    return Sound(without(job, suspects), left_out)
 
 
 class _Tries:

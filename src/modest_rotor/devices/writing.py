@@ -294,7 +294,7 @@ def carry_out(kept: KeptDevice, job_id: int, plan: WritePlan, digest: str, who: 
         raise Conflict(f"{kept.name} holds something else than what you looked at. Nothing was written; look again.")
     if plan.needs_leave and plan.leave_until is None:
         raise NotAllowed(
-            f"{kept.name} is no stand-in: it is written only after somebody has armed it for this job. Nothing was written;"
+            f"{kept.name} is no simulated device: it is written only after somebody has armed it for this job. Nothing was written;"
             " to stop it now, use its own stop."
         )
     profile, link = profile_of(kept), LINKS.link(kept)

@@ -228,7 +228,7 @@ def _options(report: Report, writer: _Writer, width: float) -> list[Flowable]:
     if story:
         story.append(
             Paragraph(
-                "Saved is against the yardstick, which has no saving of its own. ± and ranges hold 95 %.",
+                "Saved is against the baseline, which has no saving of its own. ± and ranges hold 95 %.",
                 _style(8, colour=INK2),
             )
         )

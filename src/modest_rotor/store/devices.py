@@ -114,7 +114,7 @@ def add_device(
 def remove_device(device_id: int) -> None:
     """Forget a device; what was written to it stays. :raises ChangeRefused: a stand-in, which ships."""
     if device(device_id).stand_in is not None:
-        raise ChangeRefused("A stand-in ships with the application and stays.")
+        raise ChangeRefused("A simulated device ships with the application and stays.")
     DeviceRow.delete().where(DeviceRow.id == device_id).execute()
 
 

@@ -202,9 +202,20 @@ def _still_told(kept: dict[str, Any]) -> dict[str, Any]:
     options = kept.get("options")
     if not isinstance(options, dict):
         return kept
-    told = [{name: part for name, part in one.items() if name != "loaded"} for one in options.get("options", ())]
+    told = [_option_told(one) for one in options.get("options", ())]
     rest = {name: part for name, part in options.items() if name not in ("as_found", "overlap")}
     return {**kept, "options": {**rest, "options": told}, **_short_told(kept.get("short"), told)}
+
+
+def _option_told(option: dict[str, Any]) -> dict[str, Any]:
+    """An option without its loading filter, which stood with it, and with what moves its saving under the name of today."""
+    rest = {name: part for name, part in option.items() if name not in ("loaded", "levers")}
+    moves = option.get("levers")
+    if "levers" in option:
+        rest["sensitivities"] = moves and {
+            "largest" if name == "levers" else name: part for name, part in moves.items()
+        }
+    return rest
 
 
 def _short_told(short: Any, options: list[dict[str, Any]]) -> dict[str, Any]:

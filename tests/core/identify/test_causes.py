@@ -22,8 +22,8 @@ from modest_rotor.core.identify.causes import (
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.perturb import Needle, Setup
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.baseline import _moved
 from modest_rotor.core.options.ladder import Ladder, separating
-from modest_rotor.core.options.yardstick import _moved
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
@@ -150,7 +150,7 @@ def test_a_tightened_duct_between_two_sets_of_a_job() -> None:
     assert any("flow" in plain(phrase) for phrase in tight.rungs[0].speaks_for)
 
 
-def test_on_a_low_tap_the_yardstick_is_a_good_set_of_that_tap() -> None:
+def test_on_a_low_tap_the_baseline_is_a_good_set_of_that_tap() -> None:
     low = {"id": "s1", "tap": "low tap", "known_good": "yes", "voltage": "110 V", "current": "2.4 A", "input_power": "215 W", "speed": "1,610 rpm", "airflow": "400 L/s"}  # fmt: skip
     now = {**low, "id": "s2", "known_good": "no", "speed": "1,655 rpm", "current": "2.15 A", "input_power": "180 W", "airflow": "300 L/s"}  # fmt: skip
     found = ladder(Job.model_validate(changed(KRAUSE, machine__wheel="forward-curved", readings=[low, now])))
@@ -162,7 +162,7 @@ def test_an_unchanged_machine_says_so() -> None:
     assert job().still
 
 
-def test_without_a_good_set_plate_and_design_are_the_yardstick() -> None:
+def test_without_a_good_set_plate_and_design_are_the_baseline() -> None:
     found = ladder(Job.model_validate(changed(KRAUSE, target={"airflow": "510 L/s", "rated_static": "280 Pa"})))
     assert found.waits is None and found.rough and found.rungs
     assert ladder(Job.model_validate(changed(KRAUSE, readings=[]))).waits == "waits for a set of readings to judge"

@@ -17,8 +17,8 @@ from modest_rotor.core.identify.doubt import (
     chance_of_readings,
     chi_square_tail,
     disagrees,
-    plate_culprits,
-    reading_culprits,
+    plate_suspects,
+    reading_suspects,
 )
 from modest_rotor.core.identify.fit import fit_motor
 from modest_rotor.core.identify.flow import flow_through_known_point, locate
@@ -64,11 +64,11 @@ def test_a_wrong_plate_shouts_and_the_field_is_named(wrong: dict[str, float], fi
     if "rated_power_w" in wrong:
         facts = PlateFacts.of(facts.kind, 746.0, 230.0, 3.2, 1075.0, 60.0, 7.5e-6)  # type: ignore[arg-type]
     assert fit_motor(facts).cost > ORDINARY_COST
-    assert field in [culprit.field for culprit in plate_culprits(facts)][:3]
+    assert field in [suspect.field for suspect in plate_suspects(facts)][:3]
 
 
-def test_a_sound_plate_has_no_culprits() -> None:
-    assert plate_culprits(BLOWER) == ()
+def test_a_sound_plate_has_no_suspects() -> None:
+    assert plate_suspects(BLOWER) == ()
 
 
 def test_what_a_plate_lacks_is_named() -> None:
@@ -144,7 +144,7 @@ def test_a_wrong_tap_is_flagged_and_named() -> None:
     low = Reading("set 1", 231.0, 60.0, None, 880.0, 2.1, 400.0)
     full, bare = fit_motor(BLOWER, (low,)), fit_motor(BLOWER, (low.with_only_speed(),))
     assert disagrees(full, bare, 0.0)
-    assert "set 1/tap" in [culprit.field for culprit in reading_culprits(BLOWER, (low,))][:3]
+    assert "set 1/tap" in [suspect.field for suspect in reading_suspects(BLOWER, (low,))][:3]
 
 
 def test_two_readings_with_the_same_clamp_share_its_error() -> None:

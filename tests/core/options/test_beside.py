@@ -121,7 +121,7 @@ def test_of_a_dead_motor_every_page_holds_against_a_new_one_of_its_kind() -> Non
     }  # fmt: skip
     told = assessed(dead)
     options = {one.id: one for one in told.options.options}
-    assert told.options.against_new and options["same"].saved_energy.waits == ("the yardstick",)
+    assert told.options.against_new and options["same"].saved_energy.waits == ("the baseline",)
     saved = options["ec"].saved_energy.figure
     assert saved is not None
     apart = options["same"].energy.figure.value - options["ec"].energy.figure.value

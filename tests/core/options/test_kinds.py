@@ -446,7 +446,7 @@ def test_a_dual_voltage_product_is_solved_on_the_volts_that_are_here() -> None:
     assert taken[0].current.value == pytest.approx(taken[1].current.value, rel=1e-3)
 
 
-def test_what_differs_from_the_yardstick_is_named_and_what_does_not_is_not() -> None:
+def test_what_differs_from_the_baseline_is_named_and_what_does_not_is_not() -> None:
     one = of_kind(KRAUSE, OptionKind.ELECTRONIC)
     assert "input_power" in one.steps[1].differs and "flow" not in one.steps[0].differs
     assert option(assessed(KRAUSE), "A").steps[0].differs == ()

@@ -140,9 +140,9 @@ def test_the_saving_is_narrower_than_its_two_years_apart() -> None:
     assert c.saved_energy.figure.value == pytest.approx(a.energy.figure.value - c.energy.figure.value)
 
 
-def test_the_yardstick_saves_nothing_and_says_so() -> None:
+def test_the_baseline_saves_nothing_and_says_so() -> None:
     a = option(assessed(KRAUSE), "A")
-    assert plain(a.saved_energy.waits) == plain(a.payback.waits) == "the yardstick"
+    assert plain(a.saved_energy.waits) == plain(a.payback.waits) == "the baseline"
 
 
 @pytest.mark.parametrize(

@@ -94,7 +94,7 @@ def test_what_was_put_right_is_in_the_report_of_the_repair_only() -> None:
 
 
 def test_a_dead_motor_has_a_wider_band_than_one_that_was_read() -> None:
-    """Its yardstick is what plate, machine and system give."""
+    """Its baseline is what plate, machine and system give."""
     dead = assessed(KRAUSE, call__reason="dead", readings=[])
     read = assessed(KRAUSE)
     widths = [option(one, "C").saved_energy.figure.band for one in (dead, read)]

@@ -139,15 +139,17 @@ def test_a_data_sheet_s_efficiency_is_met_at_rated_load() -> None:
 
 
 def test_the_levers_add_up_and_name_what_would_narrow_them() -> None:
-    told = worth().levers
-    assert 1 <= len(told.levers) <= 5
-    assert sum(lever.share for lever in told.levers) + told.rest == pytest.approx(1)
-    assert [lever.share for lever in told.levers] == sorted((lever.share for lever in told.levers), reverse=True)
+    told = worth().sensitivities
+    assert 1 <= len(told.largest) <= 5
+    assert sum(sensitivity.share for sensitivity in told.largest) + told.rest == pytest.approx(1)
+    assert [sensitivity.share for sensitivity in told.largest] == sorted(
+        (sensitivity.share for sensitivity in told.largest), reverse=True
+    )
     assert told.narrow
     saved = worth().saved_energy.figure
-    for lever in told.levers:
-        assert lever.low.value < saved.value < lever.high.value
-        assert lever.high.value - lever.low.value <= 2 * saved.band + 1e-9
+    for sensitivity in told.largest:
+        assert sensitivity.low.value < saved.value < sensitivity.high.value
+        assert sensitivity.high.value - sensitivity.low.value <= 2 * saved.band + 1e-9
 
 
 def test_running_always_costs_more_than_on_call() -> None:

@@ -71,7 +71,7 @@ def test_the_finished_job_kept_its_promise_and_the_sums_are_those_of_a_hand() ->
 
 
 def test_of_a_motor_that_died_the_proof_is_that_of_the_same_readings_and_says_against_what() -> None:
-    """What was read before and after does not change with the reason of the call; the yardstick of Options does, and proof keeps its own."""
+    """What was read before and after does not change with the reason of the call; the baseline of Options does, and proof keeps its own."""
     alive, dead = (told(BAGGAGE, call__reason=reason) for reason in ("planned", "dead"))
     assert dead.options.against_new and not alive.options.against_new
     for one, other in ((alive.proof.saved, dead.proof.saved), (alive.proof.promised, dead.proof.promised)):

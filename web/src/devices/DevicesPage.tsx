@@ -29,9 +29,9 @@ export function DevicesPage() {
           </Box>
         </Box>
         <Small display="block" py="6px" maxWidth="80ch">
-          Drives, electronic motors and meter panels over Modbus TCP, on this machine or a private network. Stand-ins
-          ship with the application and answer from simulated machines. Anything else is only read, until somebody arms
-          it on a job’s Set-up.
+          Drives, electronic motors and meter panels over Modbus TCP, on this machine or a private network. Simulated
+          devices ship with the application and answer from simulated machines. Anything else is only read, until
+          somebody arms it on a job’s Set-up.
         </Small>
         {devices.error && <Box role="alert">{devices.error.message}</Box>}
         <UnitsProvider units={reader.units ?? "si"} currency={null}>
@@ -85,7 +85,7 @@ function OneDevice({ device }: { device: Device }) {
           <Box fontWeight={600}>{device.name}</Box>
           <Micro>
             {DeviceKind[device.kind]}, {device.profile_name}
-            {device.stand_in ? "; stand-in" : ""} · {device.address}
+            {device.stand_in ? "; simulated" : ""} · {device.address}
           </Micro>
         </Box>
         <Box>

@@ -5499,30 +5499,6 @@ export interface components {
             after?: components["schemas"]["Entry"] | null;
         };
         /**
-         * Lever
-         * @description One input whose band moves the answer: its share of the variance, and what the saving is at its two ends.
-         */
-        Lever: {
-            /** Source */
-            source: string;
-            /** Share */
-            share: number;
-            low: components["schemas"]["Figure"];
-            high: components["schemas"]["Figure"];
-        };
-        /**
-         * Levers
-         * @description The inputs that move a saving most, and the reading that would narrow it most.
-         */
-        Levers: {
-            /** Levers */
-            levers: components["schemas"]["Lever"][];
-            /** Rest */
-            rest: number;
-            /** Narrow */
-            narrow: (string | components["schemas"]["Figure"])[];
-        };
-        /**
          * LinePiece
          * @description A stretch of the line: what it was taken for, or nothing where it was not recognised.
          *
@@ -6512,7 +6488,7 @@ export interface components {
             made_up_heat: components["schemas"]["Result"];
             saved_cooling: components["schemas"]["Result"];
             net_money: components["schemas"]["Result"];
-            levers: components["schemas"]["Levers"] | null;
+            sensitivities: components["schemas"]["Sensitivities"] | null;
             cost: components["schemas"]["Figure"] | null;
             /** Wears */
             wears: string;
@@ -7665,7 +7641,7 @@ export interface components {
             duct?: components["schemas"]["DuctState"] | null;
             /**
              * Was it right then?
-             * @description A set from when nothing was wrong is the yardstick of the cause ladder.
+             * @description A set from when nothing was wrong is the baseline of the cause ladder.
              */
             known_good?: ("yes" | "no") | null;
             /**
@@ -8336,6 +8312,30 @@ export interface components {
          * @enum {string}
          */
         SeenSwing: "quiet" | "dies-away" | "lively" | "hunts" | "slow";
+        /**
+         * Sensitivities
+         * @description The inputs that move a saving most, and the reading that would narrow it most.
+         */
+        Sensitivities: {
+            /** Largest */
+            largest: components["schemas"]["Sensitivity"][];
+            /** Rest */
+            rest: number;
+            /** Narrow */
+            narrow: (string | components["schemas"]["Figure"])[];
+        };
+        /**
+         * Sensitivity
+         * @description One input whose band moves the answer: its share of the variance, and what the saving is at its two ends.
+         */
+        Sensitivity: {
+            /** Source */
+            source: string;
+            /** Share */
+            share: number;
+            low: components["schemas"]["Figure"];
+            high: components["schemas"]["Figure"];
+        };
         /**
          * SensorAt
          * @description Where the sensor of a loop sits.

@@ -955,7 +955,7 @@ export const fields = {
   "readings/*/known_good": {
     "label": "Was it right then?",
     "help": true,
-    "term": "yardstick",
+    "term": "baseline",
     "choices": [
       "yes",
       "no"
@@ -3217,5 +3217,5 @@ export const headings = {
   "Synchronous speed": "synchronous-speed",
   "Rated torque": "torque",
   "torque": "torque",
-  "yardstick": "yardstick"
+  "baseline": "baseline"
 } as const;

@@ -105,7 +105,7 @@ export const helps: Readonly<Record<string, string>> = {
   "readings/*/signal": "Share of the command's range; 5 V of 0-10 V is 50 %.",
   "readings/*/frequency": "Where it is not the plate's.",
   "readings/*/duct": "Damper, filter and panels while the set was read.",
-  "readings/*/known_good": "A set from when nothing was wrong is the yardstick of the cause ladder.",
+  "readings/*/known_good": "A set from when nothing was wrong is the baseline of the cause ladder.",
   "readings/*/running": "A cold motor reads other amps and speed.",
   "readings/*/taken_at": "Year-month-day hour:minute, for example 2026-03-01 14:30.",
   "readings/*/point": "A drive's input is not the motor.",

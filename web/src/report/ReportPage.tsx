@@ -212,7 +212,7 @@ const ROWS: readonly { label: string; of: (line: Line) => Phrase }[] = [
   { label: "May it be fitted?", of: (line) => [line.stop ? `Stop: ${line.stop}` : line.fits] },
   { label: "moves", of: (line) => line.flow },
   { label: "draws", of: (line) => line.watts },
-  { label: "takes a year", of: (line) => line.energy },
+  { label: "energy per year", of: (line) => line.energy },
   { label: "saves a year", of: (line) => line.saved },
   { label: "in money", of: (line) => line.money },
   { label: "costs, fitted", of: (line) => line.cost },

@@ -53,7 +53,7 @@ interface SavingBarProps {
   reach: number;
 }
 
-/** A band and its value on the axis of all; hatched where a stop withholds it, a stroke at nought for the yardstick. */
+/** A band and its value on the axis of all; hatched where a stop withholds it, a stroke at nought for the baseline. */
 export function SavingBar({ one, axis, reach }: SavingBarProps) {
   const { units } = useUnits();
   const figure = one.saved.figure;

@@ -23,7 +23,7 @@ class ConsiderOption(Command):
     def edits(self, job: Job, actor: Actor, found: Found) -> tuple[Edit, ...]:
         """Errors as :func:`decide`."""
         if self.kind is OptionKind.KEEP:
-            raise ChangeRefused("The machine put right is the yardstick of every job; it needs no second column.")
+            raise ChangeRefused("The machine put right is the baseline of every job; it needs no second column.")
         if self.product is not None and not traits_of(self.kind).suits(self.product):
             raise ChangeRefused(
                 f"{self.product.name} cannot stand for this kind; nothing was added. Choose another, or none yet."
@@ -46,7 +46,7 @@ def refuse_unsuited(before: Job, after: Job) -> None:
 
     new = wrong(after) - wrong(before)
     if any(kind is OptionKind.KEEP for _, kind, _ in new):
-        raise ChangeRefused("The machine put right is the yardstick of every job; it needs no second column.")
+        raise ChangeRefused("The machine put right is the baseline of every job; it needs no second column.")
     if new:
         raise ChangeRefused("That product cannot stand for this kind of option; nothing was changed.")
 

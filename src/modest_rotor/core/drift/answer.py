@@ -25,8 +25,8 @@ from modest_rotor.core.estimate import COVERAGE_95
 from modest_rotor.core.identify.causes import Rung, Solved, solve_causes
 from modest_rotor.core.identify.perturb import Needle
 from modest_rotor.core.job import Job
+from modest_rotor.core.options.baseline import machine_word
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.yardstick import machine_word
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel

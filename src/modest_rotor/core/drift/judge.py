@@ -20,7 +20,7 @@ FIRST_SHARE, FEWEST_FIRST = 0.08, 5
 MOST_JUDGED = 150
 """Points of a needle's line: more would only take longer."""
 MANY = 40
-"""Readings by one meter from which on its own first ones are the yardstick, and not the sign-off by other meters."""
+"""Readings by one meter from which on its own first ones are the baseline, and not the sign-off by other meters."""
 WANDER = {
     Needle.FLOW: 0.012,
     Needle.PRESSURE: 0.012,

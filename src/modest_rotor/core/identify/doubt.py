@@ -1,4 +1,4 @@
-"""Do plate, readings and machine belong together, and if not, what is the likeliest culprit?"""
+"""Do plate, readings and machine belong together, and if not, what is the likeliest suspect?"""
 
 from __future__ import annotations
 
@@ -20,13 +20,13 @@ looked at again on fresh cases, docs/how-good.md."""
 FARTHEST_MISFIT = 2.1
 """Standard deviations between motor and machine beyond which they are said to disagree."""
 ROUGH_ROUNDS = 7
-"""Rounds of the search that tell a likely culprit from an unlikely one."""
+"""Rounds of the search that tell a likely suspect from an unlikely one."""
 MOST_SUSPECTS = 6
 """Sets that are tried as wrong, the worst fitting first. Our judgement, no source."""
 MOST_HELD_TOGETHER = 12
 """Sets that are held against each other to find which is wrong: each trial is a fit to all of them."""
 FREED = 1.5
-"""Cost by which a culprit must relieve a fit to be named. Our judgement, no source."""
+"""Cost by which a suspect must relieve a fit to be named. Our judgement, no source."""
 
 
 WITH_TAPS = (MotorKind.SPLIT_CAPACITOR, MotorKind.SHADED_POLE)
@@ -34,7 +34,7 @@ WITH_TAPS = (MotorKind.SPLIT_CAPACITOR, MotorKind.SHADED_POLE)
 
 
 @dataclass(frozen=True)
-class Culprit:
+class Suspect:
     """Something that, taken as wrong, lets the rest agree.
 
     :param field: the field to look at again, as the plate or a reading names it.
@@ -90,7 +90,7 @@ def readings_disagree(fit: FittedMotor, bare: FittedMotor) -> bool:
     return chance_of_readings(fit, bare) < (SMALLEST_CHANCE_OF_ONE if one else SMALLEST_CHANCE)
 
 
-def plate_culprits(plate: PlateFacts) -> tuple[Culprit, ...]:
+def plate_suspects(plate: PlateFacts) -> tuple[Suspect, ...]:
     """The plate's fields that, read otherwise, would make it a plate that somebody prints; the likeliest first.
 
     :param plate: one that a fit finds implausible.
@@ -103,11 +103,11 @@ def plate_culprits(plate: PlateFacts) -> tuple[Culprit, ...]:
         except OutsideValidity:
             continue
         if relief > FREED:
-            found.append(Culprit(field, sentence, relief))
-    return tuple(sorted(found, key=lambda culprit: -culprit.relief))
+            found.append(Suspect(field, sentence, relief))
+    return tuple(sorted(found, key=lambda suspect: -suspect.relief))
 
 
-def reading_culprits(plate: PlateFacts, readings: tuple[Reading, ...]) -> tuple[Culprit, ...]:
+def reading_suspects(plate: PlateFacts, readings: tuple[Reading, ...]) -> tuple[Suspect, ...]:
     """The readings, or facts of the motor, that taken as wrong let the rest agree; the likeliest first."""
     if len(readings) > MOST_HELD_TOGETHER:  # of many sets the worst fitting are held against each other
         readings = _worst(fit_motor(plate, readings), readings, MOST_HELD_TOGETHER)
@@ -119,8 +119,8 @@ def reading_culprits(plate: PlateFacts, readings: tuple[Reading, ...]) -> tuple[
         # A reading left out takes its own row along: what it is relieved of beyond that is what counts.
         relief = worst - fit_motor(other_plate, others, most_rounds=ROUGH_ROUNDS).cost
         if relief > FREED:
-            found.append(Culprit(field, sentence, relief))
-    return tuple(sorted(found, key=lambda culprit: -culprit.relief))
+            found.append(Suspect(field, sentence, relief))
+    return tuple(sorted(found, key=lambda suspect: -suspect.relief))
 
 
 def _worst(fit: FittedMotor, readings: tuple[Reading, ...], most: int) -> tuple[Reading, ...]:

@@ -68,7 +68,7 @@ class LoadedAnswer(Frozen):
     )
 
 
-class Lever(Frozen):
+class Sensitivity(Frozen):
     """One input whose band moves the answer: its share of the variance, and what the saving is at its two ends."""
 
     source: str
@@ -77,10 +77,10 @@ class Lever(Frozen):
     high: Figure
 
 
-class Levers(Frozen):
+class Sensitivities(Frozen):
     """The inputs that move a saving most, and the reading that would narrow it most."""
 
-    levers: tuple[Lever, ...]
+    largest: tuple[Sensitivity, ...]
     rest: float
     narrow: Phrase
 
@@ -115,7 +115,7 @@ class OptionAnswer(Frozen):
     made_up_heat: Result
     saved_cooling: Result
     net_money: Result
-    levers: Levers | None
+    sensitivities: Sensitivities | None
     cost: Figure | None
     wears: str
     lead_time: Phrase

@@ -11,7 +11,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.answer_steps import flow_quantity, power_factor
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.money_results import Money, worth_of
-from modest_rotor.core.options.option_answer import Reckoned, Yardstick, extra_cost
+from modest_rotor.core.options.option_answer import Comparison, Reckoned, extra_cost
 from modest_rotor.core.options.ranking import Lettered, ties
 from modest_rotor.core.options.year_results import money_waits
 from modest_rotor.core.phrase import Figure, Frozen, figure
@@ -57,7 +57,7 @@ class BesideAnswer(Frozen):
     rows: tuple[BesideRow, ...] = ()
 
 
-def beside_answer(asked: tuple[str, ...], lettered: Lettered, against: Yardstick) -> BesideAnswer:
+def beside_answer(asked: tuple[str, ...], lettered: Lettered, against: Comparison) -> BesideAnswer:
     """The options asked for, row by row; one that is not there any more is left out, one that is stopped has empty cells.
 
     :param asked: ids of options, the one to hold the others against first. Source: definitions; the difference of two options
@@ -72,7 +72,7 @@ def beside_answer(asked: tuple[str, ...], lettered: Lettered, against: Yardstick
     )
 
 
-def _steps(shown: tuple[Reckoned, ...], against: Yardstick) -> list[BesideRow]:
+def _steps(shown: tuple[Reckoned, ...], against: Comparison) -> list[BesideRow]:
     rows = []
     for place, step in enumerate(against.year.steps):
         at = [None if one.stop else one.solved.steps[place] for one in shown]
@@ -82,7 +82,7 @@ def _steps(shown: tuple[Reckoned, ...], against: Yardstick) -> list[BesideRow]:
     return rows
 
 
-def _years(shown: tuple[Reckoned, ...], against: Yardstick) -> list[BesideRow]:
+def _years(shown: tuple[Reckoned, ...], against: Comparison) -> list[BesideRow]:
     def row(kind: BesideRowKind, quantity: str, of: Callable[[Reckoned], Estimate | None]) -> BesideRow:
         return _row(kind, quantity, [None if one.stop else of(one) for one in shown])
 
@@ -96,18 +96,18 @@ def _years(shown: tuple[Reckoned, ...], against: Yardstick) -> list[BesideRow]:
     ]
 
 
-def _saved(one: Reckoned, against: Yardstick) -> Estimate | None:
+def _saved(one: Reckoned, against: Comparison) -> Estimate | None:
     base = against.base.energy
     return base - one.energy if isinstance(base, Estimate) and isinstance(one.energy, Estimate) else None
 
 
-def _money(one: Reckoned, against: Yardstick) -> Estimate | None:
+def _money(one: Reckoned, against: Comparison) -> Estimate | None:
     saved, price = _saved(one, against), against.year.price
     waits = price is None or money_waits(against.machine, against.year) is not None
     return None if saved is None or price is None or waits else saved * price
 
 
-def _worth(one: Reckoned, against: Yardstick) -> Estimate | None:
+def _worth(one: Reckoned, against: Comparison) -> Estimate | None:
     year, saved, base = against.year, _saved(one, against), one is against.base
     if saved is None or base:
         return None

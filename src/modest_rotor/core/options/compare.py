@@ -19,7 +19,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_stop
 from modest_rotor.core.options.loading_answer import loaded_answer
-from modest_rotor.core.options.option_answer import Reckoned, Yardstick, option_answer
+from modest_rotor.core.options.option_answer import Comparison, Reckoned, option_answer
 from modest_rotor.core.options.put_right import PutRight, put_right
 from modest_rotor.core.options.ranking import base_of, rank
 from modest_rotor.core.options.registry import BY_KIND
@@ -65,16 +65,16 @@ def compare(found: FoundMachine | Absent, given: Compared) -> OptionsAnswer:
     if isinstance(found, Absent):
         return OptionsAnswer(waits=found.why, options=())
     right = machine_put_right(found, given)
-    lettered, yardstick = _reckoned(right.machine, given)
-    answers = tuple(option_answer(letter, one, yardstick) for letter, one in lettered)
+    lettered, baseline = _reckoned(right.machine, given)
+    answers = tuple(option_answer(letter, one, baseline) for letter, one in lettered)
     return OptionsAnswer(
         waits=None,
         options=_titled(answers, right),
-        repair=_repair(found, right, given, yardstick),
-        ranking=rank(lettered, answers, yardstick),
-        against=yardstick.named,
-        base=yardstick.base.solved.considered.id,
-        against_new=yardstick.dead,
+        repair=_repair(found, right, given, baseline),
+        ranking=rank(lettered, answers, baseline),
+        against=baseline.named,
+        base=baseline.base.solved.considered.id,
+        against_new=baseline.dead,
     )
 
 
@@ -83,8 +83,8 @@ def compare_loaded(found: FoundMachine | Absent, given: Compared) -> tuple[Loade
     if isinstance(found, Absent):
         return ()
     right = machine_put_right(found, given)
-    lettered, yardstick = _reckoned(right.machine, given)
-    answers = (loaded_answer(letter, one, yardstick) for letter, one in lettered)
+    lettered, baseline = _reckoned(right.machine, given)
+    answers = (loaded_answer(letter, one, baseline) for letter, one in lettered)
     return _titled(tuple(one for one in answers if one is not None), right)
 
 
@@ -105,13 +105,13 @@ def _titled(answers: tuple[Told, ...], right: PutRight) -> tuple[Told, ...]:
     )
 
 
-def _reckoned(machine: FoundMachine, given: Compared) -> tuple[tuple[tuple[str, Reckoned], ...], Yardstick]:
-    """Every option by its letter, the yardstick first, and what they are held against."""
+def _reckoned(machine: FoundMachine, given: Compared) -> tuple[tuple[tuple[str, Reckoned], ...], Comparison]:
+    """Every option by its letter, the baseline first, and what they are held against."""
     comparison = _Comparison(machine, given, (given.rests_on, _repairs_told(given)))
     reckoned = tuple(comparison.reckon(one) for one in (KEPT, *given.year.costs.considered))
     base = base_of(reckoned, given.year.dead)
-    yardstick = Yardstick(reckoned[0], base, comparison.demands, machine, given.year, given.memo, given.workings)
-    return tuple(zip(LETTERS, reckoned, strict=False)), yardstick
+    baseline = Comparison(reckoned[0], base, comparison.demands, machine, given.year, given.memo, given.workings)
+    return tuple(zip(LETTERS, reckoned, strict=False)), baseline
 
 
 def machine_put_right(found: FoundMachine, given: Compared) -> PutRight:
@@ -240,20 +240,20 @@ class _Comparison:
         return (*told, *waived), ("Keeps the protected flow.",) if self.year.protected and not told else ()
 
 
-def _energy_as_found(found: FoundMachine, given: Compared, yardstick: Yardstick) -> Estimate | Absent:
+def _energy_as_found(found: FoundMachine, given: Compared, baseline: Comparison) -> Estimate | Absent:
     """What the machine takes before it is put right, at the same demands."""
-    steps = Keep().solve(found, yardstick.demands, Asked(given.year.duty.part_flow, KEPT, given.year.machines))
+    steps = Keep().solve(found, baseline.demands, Asked(given.year.duty.part_flow, KEPT, given.year.machines))
     return year_energy(Solved(Keep(), KEPT, steps), found, given.year)
 
 
-def _repair(found: FoundMachine, right: PutRight, given: Compared, yardstick: Yardstick) -> RepairAnswer | None:
+def _repair(found: FoundMachine, right: PutRight, given: Compared, baseline: Comparison) -> RepairAnswer | None:
     """What the repair does by itself: its energy and money stand apart from every option's saving."""
     if not (right.done or right.lacking):
         return None
-    year, kept = given.year, yardstick.kept
+    year, kept = given.year, baseline.kept
     gain: Estimate | Absent = Waiting("nothing is put right yet")
     if right.done:
-        gain = _energy_as_found(found, given, yardstick)
+        gain = _energy_as_found(found, given, baseline)
         if isinstance(gain, Estimate):
             gain = kept.energy if isinstance(kept.energy, Absent) else gain - kept.energy
     price, waits = year.price, money_waits(found, year)

@@ -12,7 +12,7 @@ MOST_LOAD = 2.0
 LEAST_SPEED_SHARE = 0.5
 """Share of synchronous speed below which an induction motor on its full setting does not run: beyond pull-out of every kind.
 Common practice, no source."""
-NOTHING_FITS = "withheld: no motor of this plate shows readings like these at any load. Findings name the likeliest culprit: read that again."
+NOTHING_FITS = "withheld: no motor of this plate shows readings like these at any load. Findings name the likeliest suspect: read that again."
 LEAST_EFFICIENCY = 0.10
 """Efficiency below which a set is not one of a machine that works. Our judgement, no source."""
 

@@ -154,14 +154,9 @@ def find_machine(
     fixed = exactly(fixed_pressure.si if fixed_pressure else 0.0)
     pressure = reference.pressure if reference else None
     flow = reference.flow if reference else None
-    unreadable = _unreadable(flow, pressure, fixed)
-    if unreadable is not None:
-        return unreadable
-    against = contradiction(reference, plate)
-    if against is not None:
-        return Withheld(against.withheld)
-    if fit is not None and fit.fits_nothing:
-        return Withheld(NOTHING_FITS)
+    cannot = _unreadable(flow, pressure, fixed) or _unlikely(reference, plate, fit)
+    if cannot is not None:
+        return cannot
     power = _shaft_power(wheel, reference, plate, flow, pressure, dead)
     if isinstance(power, Absent):
         return power
@@ -194,6 +189,14 @@ def find_machine(
         exponent=grows[0],
         exponent_basis=grows[1],
     )
+
+
+def _unlikely(reference: SetFacts | None, plate: PlateFacts, fit: MotorFit | None) -> Withheld | None:
+    """Why no motor of this plate reads so, if none does."""
+    against = contradiction(reference, plate)
+    if against is not None:
+        return Withheld(against.withheld)
+    return Withheld(NOTHING_FITS) if fit is not None and fit.fits_nothing else None
 
 
 def _unreadable(flow: Estimate | None, pressure: Estimate | None, fixed: Estimate) -> Absent | None:

@@ -216,7 +216,7 @@ def at_reached_flow(found: FoundMachine, demand: Demand, share: float, asked: As
 
     :param share: of full flow, reached.
 
-    At the flow asked for it is the promise's own yardstick. Throttled and tapped machines are solved at the flow reached; one
+    At the flow asked for it is the promise's own baseline. Throttled and tapped machines are solved at the flow reached; one
     that stays on its setting is scaled to it by the system's law, and never up. Source: affinity laws; our judgement.
     """
     stays = demand.tap is not None or asked.part_flow in (PartFlow.RUNS_FULL, None)

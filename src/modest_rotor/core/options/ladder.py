@@ -7,7 +7,7 @@ import math
 from modest_rotor.core.estimate import COVERAGE_95
 from modest_rotor.core.identify.causes import Cause, Rung, rank_causes, solve_causes
 from modest_rotor.core.identify.perturb import Needle
-from modest_rotor.core.options.yardstick import Yardstick, machine_word
+from modest_rotor.core.options.baseline import Baseline, machine_word
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
@@ -60,7 +60,7 @@ class Ladder(Frozen):
     source: str = SOURCE
 
 
-def build_ladder(found: Yardstick | Absent, wheel: Wheel | None) -> Ladder:
+def build_ladder(found: Baseline | Absent, wheel: Wheel | None) -> Ladder:
     """The ladder of a job's last set against the machine as it should be."""
     if isinstance(found, Absent) or wheel is None:
         return Ladder(waits=found.why if isinstance(found, Absent) else "waits for what the motor drives")
@@ -81,7 +81,7 @@ def build_ladder(found: Yardstick | Absent, wheel: Wheel | None) -> Ladder:
     )
 
 
-def _told(rung: Rung, found: Yardstick, machine: str) -> LadderRung:
+def _told(rung: Rung, found: Baseline, machine: str) -> LadderRung:
     name, words, _ = rung.cause.told_on(machine)
     said = [(needle, abs(strain)) for needle, strain in rung.strain.items()]
     return LadderRung(
@@ -94,12 +94,12 @@ def _told(rung: Rung, found: Yardstick, machine: str) -> LadderRung:
     )  # fmt: skip
 
 
-def _moves(needle: Needle, rung: Rung, found: Yardstick) -> bool:
+def _moves(needle: Needle, rung: Rung, found: Baseline) -> bool:
     """Whether the cause moves the needle enough for its agreement to say anything."""
     return abs(rung.expected[needle]) > found.observed[needle].sd
 
 
-def _needle(needle: Needle, rung: Rung, found: Yardstick) -> Phrase:
+def _needle(needle: Needle, rung: Rung, found: Baseline) -> Phrase:
     seen = math.exp(found.observed[needle].log_ratio) - 1
     expected = math.exp(rung.expected[needle]) - 1
     return (

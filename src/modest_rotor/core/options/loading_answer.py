@@ -9,14 +9,14 @@ from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import LoadedAnswer, LoadedPoint
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.loading import FACTORS, Loaded, loaded
-from modest_rotor.core.options.option_answer import Reckoned, Yardstick
+from modest_rotor.core.options.option_answer import Comparison, Reckoned
 from modest_rotor.core.phrase import figure
 
 USUAL_FACTOR = 1.4
 """Flow-dependent part of the system with a loaded filter, over that with it as found. Our judgement, no source."""
 
 
-def loaded_answer(letter: str, one: Reckoned, against: Yardstick) -> LoadedAnswer | None:
+def loaded_answer(letter: str, one: Reckoned, against: Comparison) -> LoadedAnswer | None:
     """The picture along its usual states, the one state that was asked for, and the static that was typed; none for an option
     that a stop withholds.
     """
@@ -42,7 +42,7 @@ def loaded_answer(letter: str, one: Reckoned, against: Yardstick) -> LoadedAnswe
     )
 
 
-def _at_static(one: Reckoned, against: Yardstick, static_pa: float) -> LoadedPoint | None:
+def _at_static(one: Reckoned, against: Comparison, static_pa: float) -> LoadedPoint | None:
     """What it moves and draws against a static that was typed, every setting left as it is."""
 
     def work() -> LoadedPoint | None:
@@ -53,7 +53,7 @@ def _at_static(one: Reckoned, against: Yardstick, static_pa: float) -> LoadedPoi
 
 
 def _points(
-    one: Reckoned, against: Yardstick, factors: tuple[float, ...], bands: bool
+    one: Reckoned, against: Comparison, factors: tuple[float, ...], bands: bool
 ) -> tuple[LoadedPoint, ...] | None:
     def work() -> tuple[LoadedPoint, ...] | None:
         answer = loaded(one.solved, against.machine, factors, bands=bands)

@@ -14,8 +14,8 @@ from modest_rotor.core.options.answers import OptionAnswer, StepAnswer
 from modest_rotor.core.options.checks.place import FitCheck, Fits
 from modest_rotor.core.options.contract import Demand, OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.levers import levers
 from modest_rotor.core.options.rating import Rating
+from modest_rotor.core.options.sensitivities import sensitivities
 from modest_rotor.core.options.year import Solved, Year, cost_of, otherwise_kwh
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Phrase, figure
@@ -45,12 +45,12 @@ class Reckoned:
 
     @property
     def keeps(self) -> bool:
-        """Whether this is the yardstick."""
+        """Whether this is the baseline."""
         return self.solved.considered.kind is OptionKind.KEEP
 
 
 @dataclass(frozen=True)
-class Yardstick:
+class Comparison:
     """What every option is held against, at the demands of its year.
 
     :param kept: the machine put right, at its own points. :param base: what savings and costs are held against: the machine put
@@ -76,7 +76,7 @@ class Yardstick:
         return NEW_SAME_KIND if self.dead else PUT_RIGHT
 
 
-def extra_cost(one: Reckoned, against: Yardstick) -> Estimate | None:
+def extra_cost(one: Reckoned, against: Comparison) -> Estimate | None:
     """What an option costs fitted, money; of a dead motor, what it costs more than the base. Nothing while a price is missing.
 
     :param one: the option. :param against: whether the motor is dead, and the base. Source: definition.
@@ -88,7 +88,7 @@ def extra_cost(one: Reckoned, against: Yardstick) -> Estimate | None:
     return cost - spent if cost is not None and spent is not None else None
 
 
-def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswer:
+def option_answer(letter: str, one: Reckoned, against: Comparison) -> OptionAnswer:
     """An option with every result."""
     year, found, solved, base = against.year, against.machine, one.solved, against.base
     keeps = one is base
@@ -126,7 +126,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
         made_up_heat=heat,
         saved_cooling=cold,
         net_money=year_results.net_money(saved, season, year, waits, keeps),
-        levers=None if keeps or isinstance(saved, Absent) else levers(saved, "energy"),
+        sensitivities=None if keeps or isinstance(saved, Absent) else sensitivities(saved, "energy"),
         cost=figure("cost", cost, "estimated") if cost else None,
         wears=considered.wears or _wears(considered, solved),
         lead_time=_lead_time(considered, one.keeps),
@@ -136,7 +136,7 @@ def option_answer(letter: str, one: Reckoned, against: Yardstick) -> OptionAnswe
     )
 
 
-def _steps(one: Reckoned, against: Yardstick) -> tuple[StepAnswer, ...]:
+def _steps(one: Reckoned, against: Comparison) -> tuple[StepAnswer, ...]:
     """Every step as it is told; what does not hang on names and hours is kept from one assessment to the next."""
     motor, found = _motor_of(one.solved, against.machine), against.machine
     # What a stop withholds has no key: it costs nothing to say again.
@@ -161,7 +161,7 @@ def _steps(one: Reckoned, against: Yardstick) -> tuple[StepAnswer, ...]:
     )
 
 
-def _saved_by_step(one: Reckoned, against: Yardstick) -> tuple[Estimate | None, ...]:
+def _saved_by_step(one: Reckoned, against: Comparison) -> tuple[Estimate | None, ...]:
     """What each step saves in a year against the base, kWh, all machines; nothing of the base itself and of what waits."""
     if one is against.base or one.stop or against.year.total_hours is None:
         return (None,) * len(one.solved.steps)

@@ -7,7 +7,7 @@ import itertools
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.answers import OptionAnswer, RankedAnswer, RankingAnswer
 from modest_rotor.core.options.contract import OptionKind
-from modest_rotor.core.options.option_answer import Reckoned, Yardstick, extra_cost
+from modest_rotor.core.options.option_answer import Comparison, Reckoned, extra_cost
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Figure, Phrase, figure
 
@@ -17,9 +17,9 @@ TOLD_APART = 3
 
 
 def base_of(reckoned: tuple[Reckoned, ...], dead: bool) -> Reckoned:
-    """What savings are held against: the yardstick, which comes first, or of a dead motor the first new one of the same kind.
+    """What savings are held against: the baseline, which comes first, or of a dead motor the first new one of the same kind.
 
-    Where a dead motor has no such candidate that can be worked out, the yardstick stays.
+    Where a dead motor has no such candidate that can be worked out, the baseline stays.
 
     :param reckoned: every option, the machine put right first. :param dead: whether the motor no longer runs. Source: definition.
     """
@@ -31,7 +31,7 @@ def base_of(reckoned: tuple[Reckoned, ...], dead: bool) -> Reckoned:
     return reckoned[0]
 
 
-def rank(lettered: Lettered, answers: tuple[OptionAnswer, ...], against: Yardstick) -> RankingAnswer:
+def rank(lettered: Lettered, answers: tuple[OptionAnswer, ...], against: Comparison) -> RankingAnswer:
     """Every candidate by its saving: the known ones, then what waits, then what is stopped.
 
     A dead motor is no candidate, and a cost is what a candidate costs more than the base. Source: definitions; differences carry
@@ -63,7 +63,7 @@ def _order(one: Reckoned, base: Reckoned) -> tuple[int, float]:
     return (0, -saved.value) if isinstance(saved, Estimate) else (1, 0.0)
 
 
-def _row(one: Reckoned, answer: OptionAnswer, against: Yardstick) -> RankedAnswer:
+def _row(one: Reckoned, answer: OptionAnswer, against: Comparison) -> RankedAnswer:
     cost = extra_cost(one, against)
     return RankedAnswer(
         id=answer.id,

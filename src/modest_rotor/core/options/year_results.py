@@ -15,7 +15,7 @@ GENERIC = (
     "Generic curve of the kind of wheel and generic motor losses: our judgement, no source; affinity laws: AMCA 201."
 )
 BALANCE = "Energy balance."
-THE_BASE = Withheld("the yardstick")
+THE_BASE = Withheld("the baseline")
 """Why the option against which the others are held saves nothing."""
 
 
@@ -94,7 +94,7 @@ def saved_energy_result(
     )
     remarks = (
         "Errors that both years share (wattmeter, hours, the machine's curve) fall out of the difference.",
-        f"The yardstick is {named}. Heat given to the air or water is not in the saving.",
+        f"The baseline is {named}. Heat given to the air or water is not in the saving.",
     )
     return result("Energy saved", "energy", saved, "E_0 − E", ingredients, GENERIC, remarks)
 

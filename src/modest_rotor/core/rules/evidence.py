@@ -14,7 +14,7 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.load import service_factor_amps
-from modest_rotor.core.rules.parts import usual_culprits
+from modest_rotor.core.rules.parts import usual_suspects
 from modest_rotor.core.stations.plate_answer import possible_efficiency
 from modest_rotor.core.stations.set_answer import METHOD_LABELS
 from modest_rotor.core.stations.set_facts import SetFacts, plate_denial
@@ -140,7 +140,7 @@ def methods_disagree(case: Case) -> tuple[Finding, ...]:
             (
                 f"In {facts.title} the load {METHOD_LABELS[facts.chosen.method].lower()} does not agree with the load {' and '.join(METHOD_LABELS[other.method].lower() for other in facts.disagreeing)}.",
             ),
-            f"The band is opened. Likely culprits: {usual_culprits(case)}.",
+            f"The band is opened. Likely suspects: {usual_suspects(case)}.",
             about=facts,
         )
         for facts in case.sets
@@ -236,7 +236,7 @@ def dead_motor(case: Case) -> tuple[Finding, ...]:
     if not case.job.document.call.is_dead:
         return ()
     sentence: Phrase = (
-        "The motor is dead: no running readings are needed. The yardstick is what its plate and the machine it drove give, with a wide band.",
+        "The motor is dead: no running readings are needed. The baseline is what its plate and the machine it drove give, with a wide band.",
     )
     return (
         found(

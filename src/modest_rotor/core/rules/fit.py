@@ -10,11 +10,11 @@ from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
-from modest_rotor.core.rules.parts import usual_culprits
+from modest_rotor.core.rules.parts import usual_suspects
 from modest_rotor.core.stations.motor_fit import is_below_switch
 from modest_rotor.core.stations.set_facts import SetFacts
 
-MOST_CULPRITS = 2
+MOST_SUSPECTS = 2
 
 
 def plate_is_doubtful(case: Case) -> tuple[Finding, ...]:
@@ -22,7 +22,7 @@ def plate_is_doubtful(case: Case) -> tuple[Finding, ...]:
     fit = case.fit
     if not fit.plate_is_doubtful:
         return ()
-    told = _culprits(case) or "Power, volts, amps and speed are each possible; together they are not."
+    told = _suspects(case) or "Power, volts, amps and speed are each possible; together they are not."
     return (
         found(
             "plate_is_doubtful",
@@ -36,7 +36,7 @@ def readings_do_not_fit(case: Case) -> tuple[Finding, ...]:
     """The readings are none that the plate's motor shows at any load."""
     if case.fit.plate_is_doubtful or not case.fit.readings_disagree:
         return ()
-    told = _culprits(case) or f"Usually: {usual_culprits(case)}."
+    told = _suspects(case) or f"Usually: {usual_suspects(case)}."
     return (
         found(
             "readings_do_not_fit",
@@ -111,5 +111,5 @@ def _where_it_goes(facts: SetFacts, case: Case) -> str:
     return "Read the flow once more by another way, then the statics with their signs; look at the plate, and at the kind of wheel typed."
 
 
-def _culprits(case: Case) -> str:
-    return " ".join(dict.fromkeys(culprit.sentence for culprit in case.fit.culprits[:MOST_CULPRITS]))
+def _suspects(case: Case) -> str:
+    return " ".join(dict.fromkeys(suspect.sentence for suspect in case.fit.suspects[:MOST_SUSPECTS]))

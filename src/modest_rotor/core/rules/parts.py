@@ -24,7 +24,7 @@ def may_have_taps(case: Case) -> bool:
     return case.job.document.plate.kind in WITH_TAPS
 
 
-def usual_culprits(case: Case) -> str:
+def usual_suspects(case: Case) -> str:
     """What is usually behind readings that do not go together, of the parts that this motor has."""
     named = ["a wrong figure read off the plate", "a meter's range", "a cold motor"]
     if may_have_taps(case):

@@ -10,10 +10,10 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.candidate import highest_slip, lacks
 from modest_rotor.core.identify.doubt import (
     ORDINARY_COST,
-    Culprit,
+    Suspect,
     chance_of_readings,
-    plate_culprits,
-    reading_culprits,
+    plate_suspects,
+    reading_suspects,
     readings_disagree,
 )
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
@@ -50,7 +50,7 @@ class MotorFit:
     :param loads: the load of each set of readings by every way through the fitted motor, by the set's id; the last of them
         uses all readings.
     :param refusal: why the plate was not fitted, when it was not.
-    :param culprits: what, taken as wrong, would let plate and readings agree; empty while they do.
+    :param suspects: what, taken as wrong, would let plate and readings agree; empty while they do.
     :param refining: whether it was made for an earlier plate or earlier readings, and a new one is on its way.
     """
 
@@ -59,7 +59,7 @@ class MotorFit:
     full: FittedMotor | None = None
     loads: tuple[tuple[str, tuple[LoadByMethod, ...]], ...] = ()
     refusal: Absent | None = None
-    culprits: tuple[Culprit, ...] = ()
+    suspects: tuple[Suspect, ...] = ()
     refining: bool = False
 
     def load_of(self, set_id: str) -> tuple[LoadByMethod, ...]:
@@ -132,12 +132,12 @@ def fit_plate_and_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...], accu
         return MotorFit(key, refusal=Withheld(refusal.sentence))
     loads = tuple((set_id, fitted_methods(bare, full, place, reading)) for place, (set_id, reading) in enumerate(named))
     fit = MotorFit(key, bare, full, loads)
-    culprits: tuple[Culprit, ...] = ()
+    suspects: tuple[Suspect, ...] = ()
     if fit.plate_is_doubtful:
-        culprits = plate_culprits(plate)
+        suspects = plate_suspects(plate)
     elif fit.readings_disagree:
-        culprits = reading_culprits(plate, tuple(_sound(reading) for reading in readings))
-    return MotorFit(key, bare, full, loads, culprits=culprits)
+        suspects = reading_suspects(plate, tuple(_sound(reading) for reading in readings))
+    return MotorFit(key, bare, full, loads, suspects=suspects)
 
 
 def _reading(plate: PlateFacts, read: ReadingSet, number: int, accuracies: Accuracies) -> Reading | None:

@@ -183,7 +183,7 @@ interface TableFacts {
 const LABELS: Record<Row["kind"], string> = {
   flow: "moves",
   power: "takes",
-  energy: "Takes a year",
+  energy: "Energy per year",
   saved: "Saves a year",
   money: "In money a year",
   cost: "Fitted",

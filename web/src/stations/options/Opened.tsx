@@ -13,7 +13,7 @@ import { useUnits } from "../../shared/units";
 import { PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { Checks } from "./Checks";
-import { LeversPart } from "./LeversPart";
+import { SensitivitiesPart } from "./SensitivitiesPart";
 import { StepsTable } from "./StepsTable";
 
 /**
@@ -56,9 +56,9 @@ export function Opened({ id, base }: { id: string; base: string | null }) {
       {PANELS.map(({ name, of }) => (
         <WorkingPanel key={name} name={`${name}-${option.letter}`} result={of(option)} />
       ))}
-      {option.levers && (
+      {option.sensitivities && (
         <Fold title="What moves the saving?" note="one input at either end of its own 95 % band">
-          <LeversPart levers={option.levers} series={option.series} letter={option.letter} />
+          <SensitivitiesPart sensitivities={option.sensitivities} series={option.series} letter={option.letter} />
         </Fold>
       )}
       <Besides option={option} />

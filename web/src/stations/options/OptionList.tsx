@@ -107,7 +107,7 @@ export function OptionList({ picked }: { picked: Picked }) {
         <Box data-differences flex="1 1 300px">
           <PhraseText phrase={differences} />
           {machines > 1 && <Small> Steps are of one machine; years and money are of all {machines}.</Small>}
-          {options.against_new && <Small> Costs and paybacks are of what is more than the yardstick’s.</Small>}
+          {options.against_new && <Small> Costs and paybacks are of what is more than the baseline’s.</Small>}
         </Box>
         <Box as="label" display="flex" alignItems="center" gap="8px" fontSize="small">
           in the order of
@@ -214,7 +214,7 @@ function Figures({ one, wide }: { one: Candidate; wide: boolean }) {
     </Micro>
   );
   const saves = one.is_base ? (
-    <Small fontStyle="italic">yardstick</Small>
+    <Small fontStyle="italic">baseline</Small>
   ) : one.saved.figure ? (
     <FigureText figure={one.saved.figure} unit={false} line={false} />
   ) : (

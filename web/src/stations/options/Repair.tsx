@@ -11,7 +11,7 @@ import { Help } from "../../shared/Help";
 
 const holds = under("options/repairs", "options/filter_excess", "options/wheel_loss", "options/repair_cost");
 
-/** What is put right before anything is replaced: it is the yardstick, and what it gains stands by itself. */
+/** What is put right before anything is replaced: it is the baseline, and what it gains stands by itself. */
 export function Repair() {
   const { view } = useJob();
   const { repair } = useFound("options").options;

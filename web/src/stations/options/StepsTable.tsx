@@ -29,11 +29,11 @@ const WORKED: readonly WorkedPart[] = ["flow", "input_power", "speed", "shaft_po
 
 interface StepsTableProps {
   option: Option;
-  /** What it is held against; itself where it is the yardstick. */
+  /** What it is held against; itself where it is the baseline. */
   base: Option | null;
 }
 
-/** Each step of the year: its hours, what this option moves and takes, and what that saves against the yardstick. */
+/** Each step of the year: its hours, what this option moves and takes, and what that saves against the baseline. */
 export function StepsTable({ option, base }: StepsTableProps) {
   const { balance } = useFound("balance");
   const { units, currency } = useUnits();

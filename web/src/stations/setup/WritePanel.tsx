@@ -170,7 +170,7 @@ function Leave({ plan, wanted, given }: { plan: Plan; wanted: Schemas["Wanted"];
   return (
     <Box pt="8px">
       <Box>
-        <b>{plan.device}</b> is no stand-in. It is written only after somebody arms it for this job.
+        <b>{plan.device}</b> is no simulated device. It is written only after somebody arms it for this job.
       </Box>
       <Box as="label" display="flex" gap="10px" alignItems="center" minHeight="44px">
         <input type="checkbox" checked={looked} onChange={(event) => setLooked(event.target.checked)} />I see the

@@ -97,7 +97,7 @@ function CandidateRow({ one, axis, reach }: CandidateRowProps) {
         </Box>
         <Cell data-saves order={{ base: 2, lg: 0 }}>
           {one.is_base ? (
-            <Micro fontStyle="italic">yardstick</Micro>
+            <Micro fontStyle="italic">baseline</Micro>
           ) : one.stop ? (
             <Micro fontStyle="italic">not worked out</Micro>
           ) : (

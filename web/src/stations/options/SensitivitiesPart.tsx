@@ -8,37 +8,39 @@ import { Micro, Small } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { PhraseText } from "../../shared/Words";
 
-type Levers = Schemas["Levers"];
+type Sensitivities = Schemas["Sensitivities"];
 
-interface LeversPartProps {
-  levers: Levers;
+interface SensitivitiesPartProps {
+  sensitivities: Sensitivities;
   series: string;
   letter: string;
 }
 
 /** What moves a saving: the inputs whose bands contribute most, and the reading that would narrow it most. */
-export function LeversPart({ levers, series, letter }: LeversPartProps) {
+export function SensitivitiesPart({ sensitivities, series, letter }: SensitivitiesPartProps) {
   return (
     <>
-      <Picture levers={levers} series={series} letter={letter} />
-      {levers.narrow.length > 0 && (
+      <Picture sensitivities={sensitivities} series={series} letter={letter} />
+      {sensitivities.narrow.length > 0 && (
         <Box>
-          <PhraseText phrase={levers.narrow} />
+          <PhraseText phrase={sensitivities.narrow} />
         </Box>
       )}
-      {levers.rest > 0.01 && <Small>All other inputs together: {percent(levers.rest)} of the band.</Small>}
+      {sensitivities.rest > 0.01 && (
+        <Small>All other inputs together: {percent(sensitivities.rest)} of the band.</Small>
+      )}
     </>
   );
 }
 
 /** One line to an input: what the saving is at its low end and at its high one, on one scale for all, and its share. */
-function Picture({ levers, series, letter }: LeversPartProps) {
+function Picture({ sensitivities, series, letter }: SensitivitiesPartProps) {
   const { units } = useUnits();
-  const ends = levers.levers.flatMap(({ low, high }) => [low.value, high.value]);
+  const ends = sensitivities.largest.flatMap(({ low, high }) => [low.value, high.value]);
   const place = scaleLinear([Math.min(...ends), Math.max(...ends)], [0, 100]);
   return (
     <Box role="group" aria-label={`What moves the saving of ${letter}`}>
-      {levers.levers.map(({ source, share, low, high }) => {
+      {sensitivities.largest.map(({ source, share, low, high }) => {
         const [from, to] = [place(low.value), place(high.value)];
         return (
           <Box

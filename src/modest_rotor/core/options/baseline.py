@@ -41,7 +41,7 @@ ORDINARY_EFFICIENCY = 0.8
 
 
 @dataclass(frozen=True)
-class Yardstick:
+class Baseline:
     """The machine as it should be, and how each needle stands against it.
 
     :param against: in words, what it is held against. :param rough: whether that is plate and design only.
@@ -55,14 +55,14 @@ class Yardstick:
     belted: bool
 
 
-def yardstick(
+def baseline(
     plate: PlateFacts, holds: str | None, wheel: Wheel | None, sets: tuple[SetFacts, ...], fit: MotorFit,
     wanted: float | None, static: float | None,
-) -> Yardstick | Absent:  # fmt: skip
+) -> Baseline | Absent:  # fmt: skip
     """The machine as it should be, from a set that was read while it was right, or else from plate and design.
 
     :param holds: what an electronic motor holds. :param wanted: wanted flow, m³/s. :param static: static of the design, Pa.
-    :returns: a sentence that says what is missing, where there is no yardstick.
+    :returns: a sentence that says what is missing, where there is no baseline.
     """
     if wheel is None:
         return Waiting("waits for what the motor drives")
@@ -87,7 +87,7 @@ def yardstick(
 
 def _from_good_set(
     plate: PlateFacts, holds: str | None, wheel: Wheel, good: SetFacts, now: SetFacts
-) -> Yardstick | Absent:
+) -> Baseline | Absent:
     motor = _electronic(plate, good, holds) if plate.is_electronic else _own(plate, good)
     if isinstance(motor, Absent):
         return motor
@@ -105,7 +105,7 @@ def _from_good_set(
     belted = bool(good.reading.fan_speed and now.reading.fan_speed)
     if len(observed) < 2:
         return Waiting(f"waits for two needles that were read both in {good.title} and in {now.title}")
-    return Yardstick(setup, observed, now, f"{good.title}, when it was right", False, belted)
+    return Baseline(setup, observed, now, f"{good.title}, when it was right", False, belted)
 
 
 def _own(plate: PlateFacts, good: SetFacts) -> FittedMotor | Absent:
@@ -168,7 +168,7 @@ def _supply(fitted: FittedMotor, good: SetFacts, volts: float, hertz: float) -> 
 
 def _from_design(
     plate: PlateFacts, wheel: Wheel, now: SetFacts, fit: MotorFit, wanted: float | None, static: float | None
-) -> Yardstick | Absent:  # fmt: skip
+) -> Baseline | Absent:  # fmt: skip
     if fit.bare is None:
         return fit.refusal or Waiting("waits for the plate")
     if not now.on_full_tap:
@@ -193,7 +193,7 @@ def _from_design(
         return Waiting(
             "waits for three needles: volts, amps, and speed or watts; a set from when it was right tells far more"
         )
-    return Yardstick(setup, observed, now, "what plate and design promise", True, False)
+    return Baseline(setup, observed, now, "what plate and design promise", True, False)
 
 
 def _read(facts: SetFacts, wheel: Wheel) -> dict[Needle, Estimate | None]:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from modest_rotor.core.estimate import COVERAGE_95, Estimate
-from modest_rotor.core.options.answers import Lever, Levers
+from modest_rotor.core.options.answers import Sensitivities, Sensitivity
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.tables import read_table
 
@@ -11,7 +11,7 @@ MOST = 5
 OF_MOTOR = ("this motor", "a new motor")
 
 
-def levers(saved: Estimate, quantity: str) -> Levers | None:
+def sensitivities(saved: Estimate, quantity: str) -> Sensitivities | None:
     """The five inputs that move a result most, each with what it makes of the result at the ends of its own band.
 
     Sources of one kind (the directions in which a fitted motor is unsure, last digits of one meter) are told as one.
@@ -25,7 +25,7 @@ def levers(saved: Estimate, quantity: str) -> Levers | None:
         return None
     ranked = sorted(grouped.items(), key=lambda item: -item[1])[:MOST]
     told = tuple(
-        Lever(
+        Sensitivity(
             source=name,
             share=part / variance,
             low=figure(quantity, saved.value - COVERAGE_95 * part**0.5),
@@ -33,9 +33,9 @@ def levers(saved: Estimate, quantity: str) -> Levers | None:
         )
         for name, part in ranked
     )
-    rest = 1 - sum(lever.share for lever in told)
-    first = next((words for lever in told if (words := _remedy(lever.source))), "")
-    share = next((lever.share for lever in told if _remedy(lever.source)), 0.0)
+    rest = 1 - sum(sensitivity.share for sensitivity in told)
+    first = next((words for sensitivity in told if (words := _remedy(sensitivity.source))), "")
+    share = next((sensitivity.share for sensitivity in told if _remedy(sensitivity.source)), 0.0)
     left = saved.band * (1 - share) ** 0.5
     narrow = (
         f"{first}: the band falls from ± ",
@@ -44,7 +44,7 @@ def levers(saved: Estimate, quantity: str) -> Levers | None:
         figure(quantity, left),
         ".",
     )
-    return Levers(levers=told, rest=max(rest, 0.0), narrow=narrow if first else ())
+    return Sensitivities(largest=told, rest=max(rest, 0.0), narrow=narrow if first else ())
 
 
 def _kind(name: str) -> str:
