@@ -11,7 +11,8 @@ import numpy as np
 
 from benchmarks.truths.electronic import DriveTruth, ElectronicTruth, draw_drive, draw_electronic
 from benchmarks.truths.induction import Feed, Motor, draw_capacitor_motor, draw_three_phase_motor, nearest_label
-from benchmarks.truths.machines import Installed, draw_installed
+from benchmarks.truths.machines import PUMP, Installed, draw_installed
+from benchmarks.truths.reluctance import draw_reluctance
 
 HOURS_IN_A_YEAR = 8760.0
 SHARES = (1.0, 0.75, 0.5)
@@ -117,7 +118,7 @@ def _read(
     rng: np.random.Generator, meters: Meters, installed: Installed, feed: Feed, at: dict[str, float], flow: float,
     fields: str, line: float,
 ) -> dict[str, Any]:  # fmt: skip
-    pump = installed.wheel == "pump"
+    pump = installed.wheel == PUMP
     outside = float(installed.machine.pressure(flow, at["rpm"] / installed.rpm)) * installed.outside
     read: dict[str, Any] = {
         "id": "s1", "name": "as found", "tap": "one speed",
@@ -225,17 +226,18 @@ def draw_fan_job(rng: np.random.Generator, kind: str, plate: str, readings: str)
 
 def _wheel(rng: np.random.Generator, kind: str, motor: Motor) -> str:
     if kind == "pump":
-        return "centrifugal pump"
+        return PUMP
     small = ["forward-curved", "forward-curved", "backward-inclined", "axial"]
     return str(rng.choice(small if motor.phases == 1 else ["backward-inclined", "forward-curved"]))
 
 
 def _considered(rng: np.random.Generator, motor: Motor, named: ElectronicTruth, volts: str) -> list[dict[str, Any]]:
-    last = {"id": "taps", "kind": "electronic, torque taps"} if motor.phases == 1 else {"id": "drive", "kind": "drive"}
+    on_drives = [{"id": name, "kind": name} for name in ("drive", "reluctance")]
+    last = [{"id": "taps", "kind": "electronic, torque taps"}] if motor.phases == 1 else on_drives
     return [
         {"id": "unnamed", "kind": "electronic"},
         {"id": "named", "kind": "electronic", "product": _product(rng, named, volts, motor.phases)},
-        last,
+        *last,
     ]
 
 
@@ -245,8 +247,14 @@ def _years(
 ) -> bool:  # fmt: skip
     """What every option really takes at each step and saves in a year; whether all of them could."""
     drive, truth = draw_drive(rng, motor.power), case.truth
+    # On numbers of its own: what others are drawn from stays what it was before there was such a motor.
+    own = draw_reluctance(rng.spawn(1)[0], motor.power, motor.synchronous, motor.poles)
     off = HOURS_IN_A_YEAR - sum(true_hours)
-    saved = {"drive": 0.0, **{name: -one.standby * off / 1000 for name, one in electronics.items()}}
+    saved = {
+        "drive": 0.0,
+        "reluctance": -own.standby * off / 1000,
+        **{name: -one.standby * off / 1000 for name, one in electronics.items()},
+    }
     for share, kept, h in zip(SHARES, keep, true_hours, strict=True):
         truth[f"watts keep {share:.0%}"] = kept
         rpm, shaft = installed.speed_for(share * flow)
@@ -255,11 +263,11 @@ def _years(
             driven = _on_drive(motor, drive, shaft, rpm)
             if driven is None:
                 return False
-            taken["drive"] = driven
+            taken |= {"drive": driven, "reluctance": own.watts(shaft, rpm)}
         for name, watts in taken.items():
             truth[f"watts {name} {share:.0%}"] = watts
             saved[name] += (kept - watts) * h / 1000
-    truth |= {f"saving {name}": value for name, value in saved.items() if name != "drive" or motor.phases == 3}
+    truth |= {f"saving {name}": value for name, value in saved.items() if f"watts {name} {SHARES[0]:.0%}" in truth}
     return True
 
 

@@ -94,11 +94,13 @@ class Installed:
         return torque
 
 
+PUMP = "centrifugal pump"
+"""How a job calls the kind of machine that is one."""
 LAWS = {
     "forward-curved": ((1.8, 3.2), (-0.05, 0.45), (0.42, 0.62), (0.42, 0.55), (0.55, 0.75), (0.75, 1.0)),
     "backward-inclined": ((1.7, 2.6), (0.0, 0.5), (0.52, 0.74), (0.58, 0.7), (0.6, 0.85), (0.5, 0.8)),
     "axial": ((1.1, 1.8), (-0.3, 0.1), (0.38, 0.6), (0.6, 0.75), (0.85, 1.1), (0.45, 0.75)),
-    "centrifugal pump": ((1.7, 2.6), (-0.05, 0.15), (0.4, 0.74), (0.55, 0.7), (0.55, 0.8), (0.6, 0.85)),
+    PUMP: ((1.7, 2.6), (-0.05, 0.15), (0.4, 0.74), (0.55, 0.7), (0.55, 0.8), (0.6, 0.85)),
 }
 """Ranges of fall, hump, best efficiency, its place, rise and tail by kind of wheel."""
 
@@ -108,7 +110,7 @@ def draw_installed(rng: np.random.Generator, wheel: str, rpm: float, shaft: floa
     u = rng.uniform
     fall, hump, best, place, rise, tail = (u(*span) for span in LAWS[wheel])
     x = float(np.clip(place * np.exp(0.17 * rng.standard_normal()), 0.25, 0.88))
-    pump = wheel == "pump"
+    pump = wheel == PUMP
     pressure = (
         float(np.exp(u(np.log(60e3), np.log(250e3))))
         if pump

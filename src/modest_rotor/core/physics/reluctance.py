@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
-from modest_rotor.core.physics.drive import NO_LOAD_AMPS, drive_loss_w
+from modest_rotor.core.physics.drive import HARMONIC_LOSS, NO_LOAD_AMPS, drive_loss_w
 from modest_rotor.core.physics.electronic import RatedLosses
 from modest_rotor.core.standards.motors import W_PER_KW
 from modest_rotor.core.tables import read_table
@@ -18,7 +18,7 @@ judgement, no source: of a line-fed motor of the class stator and rotor take 40 
 WINDING_BY_TORQUE = 0.75
 """Share of the winding loss that grows with torque, the rest with its square: at the least amps for a torque both currents go with its
 root while the iron is unsaturated, and one of them stays where it is saturated. Our judgement, no source."""
-DRIVE_OVERSIZE = 1.2
+DRIVE_OVERSIZE = 1.25
 """Rating of its drive over that of an induction motor's: its power factor is about 0.70 in place of 0.84. Common practice."""
 BOUGHT_TODAY = 0.9
 """Losses of a drive that is bought today over those of the published sheet, as of other drives. Our judgement, no source."""
@@ -43,12 +43,13 @@ def reluctance_losses(power_w: float, poles: int, efficiency: float | None = Non
     """Losses of motor and drive at rated torque and speed by what they grow with, W.
 
     :param power_w: shaft power, W, above zero. :param poles: of the motor.
-    :param efficiency: of the motor alone by its data sheet, a fraction; that of its class where none is given.
+    :param efficiency: of the motor alone by its data sheet, a fraction; that of its class where none is given; both on a sine, to
+        which the drive's waveform adds as in other motors.
 
     What the drive loses at the least amps stays as long as it runs, the rest of its loss goes with torque. Validity: 0.37 kW and more, fans
     and pumps. Source: the motor by :func:`motor_efficiency`, the drive by :func:`drive_loss_w`; the split our judgement.
     """
-    motor = power_w * (1 / (efficiency or motor_efficiency(power_w, poles)) - 1)
+    motor = (1 + HARMONIC_LOSS) * power_w * (1 / (efficiency or motor_efficiency(power_w, poles)) - 1)
     rated = DRIVE_OVERSIZE * power_w
     # Its amps fall no faster than those of an induction motor, part of which stays whatever the torque.
     least, full = (BOUGHT_TODAY * float(drive_loss_w(rated, amps)) for amps in (NO_LOAD_AMPS, 1.0))
