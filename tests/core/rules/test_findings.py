@@ -438,3 +438,9 @@ def test_when_all_is_good_the_last_look_is_at_what_this_machine_can_be_set_by(ki
     first["capacitance"] = None if kind else "15.3 µF"
     way = chain(readings=[first, second], checks={"turns": "free"}, **plate)
     assert named in plain(way.verdict or ())
+
+
+@pytest.mark.parametrize(("wanted", "told"), [("560 L/s", False), ("590 L/s", False), ("620 L/s", True)])
+def test_too_little_flow_is_told_beyond_its_band_alone(wanted: str, told: bool) -> None:
+    """510 L/s by a hood of ± 7 %: at most 546, which is nine tenths of 606. Bands by JCGM 100; nine tenths is our judgement, no source."""
+    assert ("flow_under_target" in rules(assessed(KRAUSE, target={"airflow": wanted}))) is told

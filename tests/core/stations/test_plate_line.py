@@ -175,3 +175,18 @@ def test_the_smallest_motors_may_take_far_more_volt_amps_than_they_give(line: st
 def test_a_unit_and_the_word_behind_it_belong_to_the_number_before(line: str) -> None:
     values = read_line(line).values
     assert (values["rated_current"], values["service_factor_current"]) == ("4.4 A", "5.2 A")
+
+
+@pytest.mark.parametrize(
+    ("line", "side"),
+    [("5 HP 115 V 1 A 60 Hz", "more"), ("10 W 230 V 20 A 50 Hz", "far less"), ("1/2 HP 115 V 6.8 A", None), ("1 HP 230/460 V 3.2/1.6 A 3 PH", None)],
+)  # fmt: skip
+def test_a_power_that_volts_and_amps_cannot_be_is_asked_about_on_its_side(line: str, side: str | None) -> None:
+    """Volt-amperes hold any power; a motor gives its shaft more than a tenth of them. Definition of apparent power."""
+    read = read_line(line, NumberStyle.POINT)
+    asked = {piece.refused for piece in read.pieces if piece.refused and "can be" in piece.refused}
+    assert len(asked) == (1 if side else 0)
+    if side:
+        assert f"W is {side} than" in asked.pop() and not {"rated_power", "rated_voltage", "rated_current"} & set(
+            read.values
+        )
