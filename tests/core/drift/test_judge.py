@@ -8,7 +8,7 @@ from typing import Any, ClassVar
 
 import numpy as np
 import pytest
-from scipy.stats import chi2
+from scipy.stats import chi2, theilslopes
 
 from modest_rotor.core.drift.answer import drift_cause, drift_rail, drift_sentence, next_visit
 from modest_rotor.core.drift.judge import CHI_SQUARED, Judgement, capacitor_trend, frozen_since, judge
@@ -212,3 +212,13 @@ def test_a_few_readings_are_held_against_the_sign_off_as_surely_as_that_was_read
     reference = Reference(setting="full", values={"input_power": 400.0}, bands={"input_power": band * 400.0}, day=None)
     judged = judge(log, (reference,), None, True)
     assert isinstance(judged, Judgement) and judged.drifts is drifts
+
+
+def test_the_band_of_a_capacitor_s_slope_is_half_of_scipy_s_interval() -> None:
+    """``scipy.stats.theilslopes`` at 95 %, a year of 365.25 days."""
+    days = np.arange(9) * 150.0
+    values = np.array([9.95, 9.90, 9.93, 9.84, 9.86, 9.79, 9.80, 9.72, 9.75]) * 1e-6
+    found = capacitor_trend(Log(days, ("x",) * 9, ("v",) * 9, {"capacitance": values}), 10e-6, 0.06)
+    line = theilslopes(values / 10e-6, days, 0.95)
+    assert found is not None and found.slope_a_year == pytest.approx(line.slope * 365.25)
+    assert found.slope_band == pytest.approx((line.high_slope - line.low_slope) / 2 * 365.25) and found.slope_band > 0
