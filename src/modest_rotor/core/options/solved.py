@@ -70,7 +70,7 @@ def driven_at(
 ) -> tuple[MotorPoint, Array]:
     """A motor on a drive at a wanted speed and torque, and the hertz for it; NaN where its volts do not carry the load.
 
-    :param speed_rpm: ``(scenarios, steps)``. :param torque_nm: the same.
+    :param speed_rpm: ``(scenarios, steps)``; NaN where none is known. :param torque_nm: the same.
     :param motor: parameters of shape ``(scenarios, 1)``. :param drive: its V by Hz. :param poles: of the motor. :param shape: ``(scenarios, steps)``.
 
     Source: the crossing of torques at a held volts-per-hertz law, textbook.
@@ -86,8 +86,10 @@ def driven_at(
         seen.append(motor.at_slip(supply(slip), slip, seen.pop() if seen else None))
         return seen[0].torque_nm, torque_nm
 
-    slip = _search(torques, 0.05 + np.zeros(shape), FARTHEST_SLIP)
-    at = motor.at_slip(supply(slip), slip, seen[0])
+    # A scenario whose flow no speed gives is NaN on its way through, of which complex division alone speaks up.
+    with np.errstate(invalid="ignore"):
+        slip = _search(torques, 0.05 + np.zeros(shape), FARTHEST_SLIP)
+        at = motor.at_slip(supply(slip), slip, seen[0])
     sound = (slip < FARTHEST_SLIP) & _balanced(at.torque_nm, torque_nm)
     return _masked(at, sound), speed_rpm * poles / 120 / (1 - slip)
 
