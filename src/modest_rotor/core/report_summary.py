@@ -93,8 +93,8 @@ def _figures(
         told: list[tuple[str, Phrase | None]] = [("saved a year, proved", (proved,))]
     else:
         told = [
-            ("energy per year", _of(base.energy) if base else None),
-            ("would take", _of(chosen.energy)),
+            ("energy per year, before", _of(base.energy) if base else None),
+            ("energy per year, after", _of(chosen.energy)),
             ("saves a year", _of(chosen.saved_energy)),
             ("saves a year, money", _of(chosen.saved_money)),
             (f"pays back, on what it costs{' more than that' if new else ''}", _of(chosen.payback)),

@@ -80,7 +80,7 @@ function Limits({ option }: { option: Option }) {
       ))}
       {!option.stop && (
         <Small display="block" pt="4px">
-          Wears: {option.wears}. Here: <PhraseText phrase={option.lead_time} />.
+          Wears: {option.wears}. Lead time: <PhraseText phrase={option.lead_time} />.
         </Small>
       )}
     </Box>
