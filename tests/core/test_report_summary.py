@@ -43,7 +43,10 @@ def test_what_it_costs_and_saves_are_the_figures_of_options_each_with_its_range(
     summary, answer, _ = told(changed(KRAUSE, **CHOSEN))
     kept, chosen = answer.options.options[0], next(one for one in answer.options.options if one.id == "electronic")
     shown = figures(summary)
-    assert shown["energy per year, before"] == kept.energy.figure and shown["energy per year, after"] == chosen.energy.figure
+    assert (
+        shown["energy per year, before"] == kept.energy.figure
+        and shown["energy per year, after"] == chosen.energy.figure
+    )
     assert shown["saves a year"] == chosen.saved_energy.figure and shown["costs, fitted"] == chosen.cost
     assert all(one.band or one.low is not None for one in shown.values())
     assert summary.before == kept.energy.figure and summary.after == chosen.energy.figure
