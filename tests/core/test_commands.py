@@ -300,3 +300,11 @@ def test_marks_and_answers_for_stops_are_judged_by_what_follows_from_the_job() -
 
 def test_an_edit_says_what_it_changes() -> None:
     assert Edit("call/notes", "x") == Edit("call/notes", "x", None, by_name=False)
+
+
+def test_a_set_of_an_earlier_clock_stands_in_nobody_s_way() -> None:
+    """A job with a set that says it was read later than now, kept by a clock that ran ahead: the others are edited, and it is removed."""
+    ahead = changed(KRAUSE, readings__0__taken_at="2027-01-01 10:00")
+    job = made(ahead, AddItem("readings"), TypeValue("call/notes", "x", "si"), RemoveItem("readings/s1"))
+    assert [one.id for one in job.document.readings] == ["s2"]
+    assert "lies in the future" in refused(ahead, TypeValue("readings/s1/current", "3 A", "si"))

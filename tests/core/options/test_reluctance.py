@@ -20,9 +20,11 @@ from modest_rotor.core.standards.drives import drive_efficiency
 from modest_rotor.core.standards.motors import W_PER_HP
 from modest_rotor.core.stations.options import OptionKind
 from modest_rotor.core.stations.product import Product
+from modest_rotor.core.stations.setup import ControlMode
 from tests.core.options.test_kinds import PUMP, of_kind
+from tests.core.setup.test_setup_answer import HALL
 from tests.core.standards.test_outside import fan_amps
-from tests.jobs import changed
+from tests.jobs import assessed, changed, option
 
 pytestmark = pytest.mark.slow
 STEPS = [
@@ -122,3 +124,36 @@ def test_its_traits_are_those_of_a_new_motor_on_a_three_phase_drive() -> None:
     assert "permanent_supply" not in checks and "peak" in one.steps[0].note
     assert "n p ÷ 120, without slip" in one.steps[0].workings.speed.formula
     assert "bearings" in plain((one.wears,))
+
+
+def test_a_named_motor_s_own_poles_make_its_hertz_and_a_named_drive_rates_no_motor() -> None:
+    """A six-pole motor of 50 Hz turns 1,000 rpm without slip, f = n p ÷ 120: at 1,445 rpm it takes 72 Hz where four poles take 48."""
+    six = {
+        "code": "rr",
+        "name": "six poles",
+        "type": "motor",
+        "rated_power": "1,500 W",
+        "rated_speed": "1,000 rpm",
+        "frequency": "50 Hz",
+    }
+    full = of_kind(OPEN, OptionKind.RELUCTANCE, own={"product": six}).steps[0]
+    hertz = next(piece.value for piece in full.setting if not isinstance(piece, str))
+    assert hertz == pytest.approx(full.speed.value * 6 / 120)
+    large = {"code": "dd", "name": "a drive of 3 kW", "type": "drive", "rated_power": "3 kW"}
+    bare, driven = (of_kind(OPEN, OptionKind.RELUCTANCE, own=own).steps[0] for own in ({}, {"product": large}))
+    assert driven.input_power == bare.input_power
+
+
+def test_set_up_never_asks_for_volts_per_hertz_on_it() -> None:
+    """It falls out of step; what the old motor's plate says of volts is not the new one's. Common practice, no source."""
+    considered = [{"id": "srm", "kind": "reluctance", "price": "900"}]
+    hall = changed(HALL, options__considered=considered, decision__chosen="srm")
+    said = assessed(hall).setup
+    assert said.drive and said.drive.mode is ControlMode.RELUCTANCE and not said.stops
+    assert said.drive.volts_per_hertz.figure is None and said.drive.base_voltage is None
+    assert "drive_control" in {check.check for check in option(assessed(hall), "B").checks}
+    wrong = assessed(changed(hall, setup__drive__mode="volts-per-hertz")).setup
+    step = next(one for one in wrong.steps if one.step == "drive_settings")
+    assert step.stopped and "falls out of step" in plain(step.stop) and wrong.stops
+    kept = assessed(HALL).setup  # the motor that stays goes on as before
+    assert kept.drive and kept.drive.mode is ControlMode.VOLTS_PER_HERTZ and kept.drive.volts_per_hertz.figure

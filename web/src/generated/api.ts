@@ -3231,7 +3231,7 @@ export interface components {
          * @description How a drive controls its motor.
          * @enum {string}
          */
-        ControlMode: "volts-per-hertz" | "vector" | "permanent-magnet" | "encoder";
+        ControlMode: "volts-per-hertz" | "vector" | "permanent-magnet" | "reluctance" | "encoder";
         /**
          * CopyOf
          * @description How much of a job a new one takes along.
@@ -3669,7 +3669,7 @@ export interface components {
         DriveSettings: {
             /**
              * Control mode
-             * @description Volts per hertz where nothing is said.
+             * @description Volts per hertz where nothing is said; a reluctance motor's own.
              */
             mode?: components["schemas"]["ControlMode"] | null;
             /**

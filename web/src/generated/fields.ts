@@ -2772,12 +2772,14 @@ export const fields = {
       "volts-per-hertz",
       "vector",
       "permanent-magnet",
+      "reluctance",
       "encoder"
     ],
     "labels": [
       "volts per hertz",
       "vector, without encoder",
       "permanent magnet, without encoder",
+      "reluctance, without encoder",
       "with encoder"
     ]
   },

@@ -287,7 +287,7 @@ export const helps: Readonly<Record<string, string>> = {
   "setup/sweep/hold": "4 s where nothing is said.",
   "setup/sweep/margin": "Half a step where nothing is said.",
   "setup/sweep/limit": "Only where a level is read; an ear marks by itself.",
-  "setup/drive/mode": "Volts per hertz where nothing is said.",
+  "setup/drive/mode": "Volts per hertz where nothing is said; a reluctance motor's own.",
   "setup/drive/shape": "Straight where nothing is said.",
   "setup/drive/base_frequency": "Empty: the motor's plate.",
   "setup/drive/base_voltage": "Empty: the motor's plate.",

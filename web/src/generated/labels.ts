@@ -3,6 +3,7 @@ export const ControlMode = {
   "volts-per-hertz": "volts per hertz",
   "vector": "vector, without encoder",
   "permanent-magnet": "permanent magnet, without encoder",
+  "reluctance": "reluctance, without encoder",
   "encoder": "with encoder"
 } as const;
 

@@ -32,6 +32,7 @@ from modest_rotor.core.physics.load import speed_ratio_for_flow
 from modest_rotor.core.physics.reluctance import LEAST_POWER_W, SPEED_LIMIT_SHARE, reluctance_losses
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.stations.product import Product, ProductType
+from modest_rotor.core.stations.setup import ControlMode
 
 SPREAD, SPREAD_BELOW = 0.15, 0.25
 """Standard deviation of the logarithm of the losses of motor and drive together at rating, and besides far below rated torque. Our
@@ -52,12 +53,12 @@ class Reluctance(Option):
     kind = OptionKind.RELUCTANCE
     traits = Traits(
         "Synchronous reluctance on a drive", "violet-open", electronics=True, commanded=True, brings=Brings.MOTOR, suits=_suits,
-        set_by=SetBy.DRIVE, holds=Holds.SPEED, limited=True, wears="the drive's capacitors and fan; the motor's bearings",
+        set_by=SetBy.DRIVE, control=ControlMode.RELUCTANCE, holds=Holds.SPEED, limited=True, wears="the drive's capacitors and fan; the motor's bearings",
     )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The hertz that give each step its flow, and the watts that drive and motor take; never below a protected flow."""
-        plate, product = found.plate, asked.considered.product
+        plate, product = found.plate, _motor_of(asked.considered)
         power = product.rated_power.si if product and product.rated_power else plate.rated_power_w
         if not (power and plate.frequency_hz and plate.poles and plate.synchronous_speed_rpm):
             return absent_steps(demands, WAITS)
@@ -65,7 +66,7 @@ class Reluctance(Option):
             return absent_steps(demands, TOO_SMALL)
         single = is_fed_with_one_phase(found, asked)
         rating = self.rating(found, asked.considered, single)
-        poles, shares = plate.poles, np.array([demand.wanted for demand in demands])
+        poles, shares = _poles(found, product), np.array([demand.wanted for demand in demands])
 
         def work(*columns: Array) -> Columns:
             curve, (speed, *losses) = columns[:CURVE], columns[CURVE:]
@@ -85,20 +86,20 @@ class Reluctance(Option):
 
         :param single_phase: whether one phase feeds it; by the old motor's kind and the drive's sheet where nothing is said.
         """
-        product, plate = considered.product, found.plate
+        product, plate = _motor_of(considered), found.plate
         power = (
             product.rated_power.si if product and product.rated_power else plate.rated_power_w
         ) or found.shaft_power.value
         own_speed = product.rated_speed.si if product and product.rated_speed else None
         speed = own_speed or plate.synchronous_speed_rpm or plate.rated_speed_rpm or found.speed.value
-        promised = product.expected_efficiency if product and product.type is ProductType.MOTOR else None
+        promised = product.expected_efficiency if product else None
         single = is_fed_with_one_phase(found, Asked(None, considered)) if single_phase is None else single_phase
         rectifier = Rectifier.SINGLE_PHASE if single else Rectifier.THREE_PHASE
         factor, spread = TRUE_POWER_FACTOR[rectifier], PROMISED_SPREAD if promised else SPREAD
         return Rating(
             power_w=power,
             speed_rpm=speed,
-            losses=reluctance_losses(power, plate.poles or 4, promised),
+            losses=reluctance_losses(power, _poles(found, product), promised),
             scatter=measured(0.0, **{"losses of reluctance motors and drives": spread}),
             below=measured(0.0, **{"the same below rating": PROMISED_BELOW if promised else SPREAD_BELOW}),
             power_factor=measured(factor, **{"power factor of drives": POWER_FACTOR_SPREAD * factor}),
@@ -109,6 +110,22 @@ class Reluctance(Option):
         )
 
 
+def _motor_of(considered: Considered) -> Product | None:
+    """The motor that is named; a drive that is named rates no motor."""
+    product = considered.product
+    return product if product is not None and product.type is ProductType.MOTOR else None
+
+
+def _poles(found: FoundMachine, product: Product | None) -> int:
+    """Poles of the motor: the nearest even count to the hertz and speed of a named one, which turns without slip; else the plate's."""
+    hertz = (product.frequency.si if product and product.frequency else found.plate.frequency_hz) or 0.0
+    speed = product.rated_speed.si if product and product.rated_speed else 0.0
+    if hertz > 0 and speed > 0:
+        return max(2, 2 * round(60 * hertz / speed))
+    return found.plate.poles or USUAL_POLES
+
+
+USUAL_POLES = 4
 STANDBY_W = 12.0
 """What a drive takes awake with the motor still: 8 to 20 W are usual for a few kilowatts. Common practice, no source."""
 

@@ -12,6 +12,7 @@ from enum import Enum
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.stations.product import CommandKind, Product, ProductType
+from modest_rotor.core.stations.setup import ControlMode
 
 Suits = Callable[[Product], bool]
 
@@ -117,7 +118,7 @@ class Traits:
         control it, as electronics else do not bear.
     :param suits: whether a product can stand for it; what its entry does not say is no reason against it.
     :param understands: by what it may be told, where its product does not say; ``None`` where nothing tells it.
-    :param slows: whether today's motor is slowed by volts or hertz, which no start switch bears.
+    :param control: how a drive has to control its motor, where one does. :param slows: whether today's motor is slowed by volts or hertz, which no start switch bears.
     :param both_makers: whether the makers of motor and drive have to agree.
     :param holds: what its setting holds while the system tightens; ``None`` where that is not drawn.
     :param limited: whether torque, power and speed of its rating end what it holds.
@@ -138,6 +139,7 @@ class Traits:
     suits: Suits = no_product
     understands: tuple[CommandKind, ...] | None = None
     set_by: SetBy = SetBy.LINE
+    control: ControlMode = ControlMode.VOLTS_PER_HERTZ
     slows: bool = False
     both_makers: bool = False
     holds: Holds | None = None

@@ -106,7 +106,9 @@ def base_voltage(facts: SetupFacts) -> float | None:
     link = product.link(facts.machine.volts.value) if product and product.motor_kind else None
     if link is not None:
         return link.volts_v
-    return facts.machine.plate.rated_voltage_v
+    return (
+        None if facts.brings_motor else facts.machine.plate.rated_voltage_v
+    )  # a new motor's plate is read when it is here
 
 
 def _protected_floor(facts: SetupFacts) -> float | None:
@@ -120,7 +122,7 @@ def _protected_floor(facts: SetupFacts) -> float | None:
 def drive_answer(facts: SetupFacts) -> DriveAnswer:
     """Every setting of the drive."""
     typed, limits = facts.job.document.setup.drive, frequency_limits(facts)
-    mode = typed.mode or ControlMode.VOLTS_PER_HERTZ
+    mode = typed.mode or facts.traits.control
     row = find_row("control_modes", mode=mode.value)
     pump = facts.machine.wheel is Wheel.PUMP
     ramp = PUMP_RAMP_S if pump else FAN_RAMP_S
@@ -153,6 +155,10 @@ def drive_answer(facts: SetupFacts) -> DriveAnswer:
 def _volts_per_hertz(facts: SetupFacts) -> Result:
     """Base volts over base hertz: the flux that the motor was made for."""
     label, volts = "Volts per hertz", base_voltage(facts)
+    if facts.traits.control is ControlMode.RELUCTANCE:
+        return withheld(
+            label, "withheld: a reluctance motor is never run on volts per hertz; its drive learns it by itself"
+        )
     if volts is None:
         return waiting(label, "waits for rated volts on the motor's plate")
     base = base_frequency(facts)
@@ -252,6 +258,8 @@ def _start_up(facts: SetupFacts) -> Phrase:
 
 def _shape(facts: SetupFacts) -> Phrase:
     typed = facts.job.document.setup.drive
+    if facts.traits.control is ControlMode.RELUCTANCE:
+        return ("Its volts follow the motor, not the hertz: nothing is typed here.",)
     if typed.shape == "square":
         return ("Square: a few watts less at part speed. A motor that slips heavily on it is set back to straight.",)
     trim = typed.trim

@@ -18,7 +18,7 @@ from modest_rotor.core.setup.loop import LoopAnswer
 from modest_rotor.core.setup.plate_loop import aim_at
 from modest_rotor.core.setup.volts import LinkAnswer
 from modest_rotor.core.stations.loop import Loop
-from modest_rotor.core.stations.setup import Sign, SignState
+from modest_rotor.core.stations.setup import ControlMode, Sign, SignState
 from modest_rotor.core.stations.statement import standing
 from modest_rotor.core.tables import Row, find_row, read_table
 
@@ -225,6 +225,9 @@ def _stop(step: str, facts: SetupFacts, link: LinkAnswer, loop: LoopAnswer | Non
         return ((loop.stop,) if loop.stop and step == "loop_gains" else ()), LOOP_WAITS[step](loop, setup.loop)
     if step == "link":
         return link.stop, link.waits
+    control = facts.traits.control
+    if step == "drive_settings" and control is ControlMode.RELUCTANCE and setup.drive.mode not in (None, control):
+        return (f"A reluctance motor falls out of step on {setup.drive.mode}: set the drive's own mode for it.",), None
     if step == "rotation_drive":
         if "wrong" in (setup.rotation_output, setup.rotation_bypass):
             where = "drive's output" if setup.rotation_output == "wrong" else "bypass"

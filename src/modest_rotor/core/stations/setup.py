@@ -109,13 +109,16 @@ class ControlMode(Coded):
     VOLTS_PER_HERTZ = "volts-per-hertz"
     VECTOR = "vector"
     PERMANENT_MAGNET = "permanent-magnet"
+    RELUCTANCE = "reluctance"
     ENCODER = "encoder"
 
 
 class DriveSettings(Sheet):
     """What is typed into the drive, where it is not what was worked out."""
 
-    mode: ControlMode | None = chosen("Control mode", "Volts per hertz where nothing is said.")
+    mode: ControlMode | None = chosen(
+        "Control mode", "Volts per hertz where nothing is said; a reluctance motor's own."
+    )
     shape: Literal["straight", "square"] | None = chosen("Volts over hertz", "Straight where nothing is said.")
     base_frequency: Entry | None = asked("output_frequency", "Base frequency", "plate", "Empty: the motor's plate.")
     base_voltage: Entry | None = asked("rated_voltage", "Base volts", "plate", "Empty: the motor's plate.")

@@ -42,6 +42,7 @@ CHECKS: tuple[Callable[[Place], FitCheck | None], ...] = (
     electrical.capacitor,
     electrical.code_letter,
     electrical.protection,
+    electrical.drive_control,
     electrical.drive_insulation,
     electrical.cable,
     electrical.shaft_currents,

@@ -8,6 +8,7 @@ from modest_rotor.core.options.traits import Belongs, SetBy
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.product import CommandKind, ProductType
+from modest_rotor.core.stations.setup import ControlMode
 
 VOLTS_TOLERANCE = 0.10
 """Share of rated volts within which a motor must work: NEMA MG 1, 12.44 (from memory)."""
@@ -191,6 +192,17 @@ def single_phase_drive(place: Place) -> FitCheck | None:
     if max(shaft) > allowed:
         return check("single_phase_drive", Fits.CANNOT, "On one phase it gives about ", figure("shaft_power", allowed), ", the duty asks for ", figure("shaft_power", max(shaft)), ".")  # fmt: skip
     return check("single_phase_drive", Fits.WORK, "On one phase it gives about half its rating, ", figure("shaft_power", allowed), ": enough here, if its maker agrees.")  # fmt: skip
+
+
+def drive_control(place: Place) -> FitCheck | None:
+    """A motor that turns with the poles of its rotor needs a drive that knows them, and never sees the line itself."""
+    if place.traits.control is not ControlMode.RELUCTANCE:
+        return None
+    return check(
+        "drive_control",
+        Fits.WORK,
+        "Take a drive that is made for reluctance motors, and no bypass round it: on the line this motor does not start.",
+    )
 
 
 def drive_insulation(place: Place) -> FitCheck | None:
