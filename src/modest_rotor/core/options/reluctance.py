@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 import numpy as np
 
 from modest_rotor.core.estimate import Array, measured
@@ -22,7 +20,7 @@ from modest_rotor.core.options.contract import (
     solve_steps,
 )
 from modest_rotor.core.options.drive import ONE_PHASE, WAITS, is_fed_with_one_phase
-from modest_rotor.core.options.electronic import HELD, electronic_columns
+from modest_rotor.core.options.electronic import electronic_columns, noted
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import PROMISED_BELOW, PROMISED_SPREAD, Rating
 from modest_rotor.core.options.traits import Brings, Holds, SetBy, Traits
@@ -79,7 +77,8 @@ class Reluctance(Option):
 
         inputs = (*found.curve_inputs, found.speed, *rating.loss_inputs)
         solved = solve_steps(tuple(demand.id for demand in demands), work, inputs, SAYING)
-        return tuple(_noted(solved[demand.id], demand, rating, single) for demand in demands)
+        fed = ONE_PHASE if single else ""
+        return tuple(noted(solved[demand.id], demand, rating).noted(fed) for demand in demands)
 
     def rating(self, found: FoundMachine, considered: Considered, single_phase: bool | None = None) -> Rating:
         """The rating of motor and drive together, from the line to the shaft.
@@ -128,18 +127,3 @@ def _poles(found: FoundMachine, product: Product | None) -> int:
 USUAL_POLES = 4
 STANDBY_W = 12.0
 """What a drive takes awake with the motor still: 8 to 20 W are usual for a few kilowatts. Common practice, no source."""
-
-
-def _noted(step: SolvedStep, demand: Demand, rating: Rating, single: bool) -> SolvedStep:
-    """The step with what a protected duty, one phase and the rating make of it."""
-    notes, too_small = [HELD] if demand.floor > demand.share else [], False
-    if single:
-        notes.append(ONE_PHASE)
-    if step.shaft_power and step.speed:
-        load = step.shaft_power.value / step.speed.value / rating.torque_scale
-        too_small = load > 1
-        if too_small:
-            notes.append(f"needs {100 * load:.0f} % of its torque: take the next size up")
-        if step.speed.value > SPEED_LIMIT_SHARE * rating.speed_rpm:
-            notes.append("above the speed to which its field can be weakened")
-    return replace(step, too_small=too_small).noted(*notes)
