@@ -66,6 +66,10 @@ class Application:
             self.wait_until_it_answers()
         return self
 
+    def runs(self) -> bool:
+        """Whether its first process is there."""
+        return self.process is not None and self.process.poll() is None
+
     def wait_until_it_answers(self) -> None:
         """Until the database answers too."""
         deadline = time.monotonic() + LONGEST_START_S
@@ -125,7 +129,7 @@ class Application:
 
     def remove(self) -> None:
         """End it if it runs, and remove its data."""
-        if self.process and self.process.poll() is None:
+        if self.runs():
             self.stop()
         self.kill_database()
         shutil.rmtree(self.data, ignore_errors=True)

@@ -76,6 +76,8 @@ def browser() -> Iterator[webdriver.Chrome]:
 @pytest.fixture
 def screen(browser: webdriver.Chrome, application: Application) -> Iterator[Screen]:
     """A screen of 1280x800; afterwards the console must be clean and no request may have left this machine."""
+    if not application.runs():  # a test that ended it and failed takes no other with it
+        application.start()
     browser.get_log("browser"), browser.get_log("performance")
     screen = Screen(browser, application.address)
     screen.size(1280, 800)

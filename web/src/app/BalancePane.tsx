@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { scaleLinear } from "../shared/scale";
-import { lazy, memo, Suspense, useMemo, useRef, useState } from "react";
+import { memo, Suspense, useMemo, useRef, useState } from "react";
 
 import type { Figure, Schemas, Station } from "../shared/api";
 import { unitOf } from "../shared/figures";
@@ -10,9 +10,10 @@ import { colourOf, InlineMark } from "../shared/marks";
 import { Micro, Press, Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import { FigureText } from "../shared/Words";
+import { useFetched } from "./useFetched";
 
 /** Fetched where it is seen: on a phone the chart is opened, and most are not. */
-const BalanceChart = lazy(() => import("../shared/BalanceChart").then((chart) => ({ default: chart.BalanceChart })));
+const fetchChart = () => import("../shared/BalanceChart").then((chart) => chart.BalanceChart);
 
 type Balance = Schemas["Balance"];
 type Readout = Schemas["Readout"];
@@ -126,6 +127,7 @@ interface PictureProps {
 function Picture({ station, picking }: PictureProps) {
   const shown = useShown(station, picking);
   const { group, setGroup, groups, balance, letters } = shown;
+  const { part: Chart, failed } = useFetched(fetchChart);
   const isDrawn = (letter: string) => letters.every((one) => one.letter !== letter || one.drawn);
   const right = group !== SETS && balance.curves.some((curve) => curve.id === "system-right");
   const curves = balance.curves.filter(
@@ -176,15 +178,17 @@ function Picture({ station, picking }: PictureProps) {
           ))}
         </Box>
       )}
-      <Suspense fallback={<Box minHeight="400px" />}>
-        <BalanceChart
+      {Chart ? (
+        <Chart
           flowQuantity={balance.flow_quantity}
           pressureQuantity={balance.pressure_quantity}
           curves={curves}
           points={points}
           waits={balance.waits}
         />
-      </Suspense>
+      ) : (
+        <Box minHeight="400px">{failed && <Small role="status">The chart waits for the server.</Small>}</Box>
+      )}
       {curves.length > 0 &&
         balance.waits.map((words) => (
           <Small key={words} display="block" fontStyle="italic">
