@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from typing import NamedTuple
+
 import numpy as np
 
 from modest_rotor.core.assessment import Balance, BalanceCurve, BalancePoint, Readout
 from modest_rotor.core.estimate import Array, Estimate
-from modest_rotor.core.memo import NOTHING_KEPT, Memo
+from modest_rotor.core.memo import Keeper
 from modest_rotor.core.options.answer_steps import flow_quantity, pressure_quantity
 from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
@@ -26,44 +28,64 @@ SAME_SYSTEM = 0.01
 """Share by which a point may lie off a system curve and still be on it."""
 
 
-def draw_curves(case: Case, memo: Memo = NOTHING_KEPT) -> tuple[BalanceCurve, ...]:
-    """The machine's curve at every speed considered, and the system's; none without a machine."""
-    if not case.machine:
-        return ()
-    machine, options = case.machine, case.options.options
-    shown = tuple(
-        (option.letter, option.series, step.id, step.name, step.speed.value, step.wheel_ratio)
-        for option in options
-        for step in option.steps
-        if step.speed
-    )
-    return memo.kept(("curves", case.machine_rests_on, shown), lambda: _curves(machine, options))
-
-
-def draw_balance(case: Case, curves: tuple[BalanceCurve, ...]) -> Balance:
-    """Curves, points and readouts of a case; where they cannot be drawn, what each waits for.
-
-    :param curves: those of :func:`draw_curves`.
-    """
-    machine, after = case.machine, case.all_answered[len(case.sets) :]
-    flow_name = flow_quantity(machine) if machine else ("water_flow" if case.wheel is Wheel.PUMP else "airflow")
-    pressure_name = (
-        pressure_quantity(machine) if machine else ("pump_differential" if case.wheel is Wheel.PUMP else "pressure")
-    )
+def draw_balance(case: Case, keep: Keeper) -> Balance:
+    """Curves, points and readouts of a case; where they cannot be drawn, what each waits for."""
+    machine, options, after = case.machine, case.options.options, case.all_answered[len(case.sets) :]
+    quantities = ("water_flow", "pump_differential") if case.wheel is Wheel.PUMP else ("airflow", "pressure")
+    curves: tuple[BalanceCurve, ...] = ()
+    points: tuple[BalancePoint, ...] = ()
+    flows: dict[str, Estimate | None] = {}
+    if machine:
+        quantities = flow_quantity(machine), pressure_quantity(machine)
+        curves = keep(_curves, machine, _first_point(options), _speeds(machine, options))
+        of_sets = [(facts, *keep(_set_point, machine, facts)) for facts in case.sets]
+        flows = {facts.id: flow for facts, flow, _ in of_sets}
+        points = (*_set_points(machine, of_sets), *_after_points(machine, case), *_option_points(options))
     return Balance(
-        flow_quantity=flow_name,
-        pressure_quantity=pressure_name,
+        flow_quantity=quantities[0],
+        pressure_quantity=quantities[1],
         curves=curves,
-        points=(*_set_points(machine, case.sets), *_after_points(machine, case), *_option_points(case.options.options))
-        if machine
-        else (),
-        readouts=tuple(_set_readout(machine, facts, answer) for facts, answer in case.answered)
-        + tuple(_set_readout(None, facts, answer, _series_after(case)) for facts, answer in after),
+        points=points,
+        readouts=tuple(_set_readout(machine, flows.get(facts.id), facts, answer) for facts, answer in case.answered)
+        + tuple(_set_readout(None, None, facts, answer, _series_after(case)) for facts, answer in after),
         waits=_waits(case),
     )
 
 
-def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[BalanceCurve, ...]:
+def _first_point(options: tuple[OptionAnswer, ...]) -> tuple[float, float] | None:
+    """Flow and pressure of the baseline at its first step, where both are known."""
+    first = options[0].steps[0] if options and options[0].steps else None
+    return (first.flow.value, first.pressure.value) if first and first.flow and first.pressure else None
+
+
+def _speeds(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[_AtSpeed, ...]:
+    """Every speed at which the machine's own curve is drawn; a wheel of its own has another curve, of which only the point is."""
+    return tuple(
+        _AtSpeed(
+            f"{option.letter}-{step.id}",
+            f"{option.letter}, {step.name or 'step'}",
+            option.series,
+            step.speed.value / machine.speed.value * (1.0 if step.wheel_ratio is None else step.wheel_ratio),
+        )
+        for option in options
+        for step in option.steps
+        if step.speed is not None and step.wheel_ratio != 0
+    )
+
+
+class _AtSpeed(NamedTuple):
+    """The machine's curve at a speed over that of the point found."""
+
+    name: str
+    label: str
+    series: str
+    ratio: float
+
+
+def _curves(
+    machine: FoundMachine, first_point: tuple[float, float] | None, speeds: tuple[_AtSpeed, ...]
+) -> tuple[BalanceCurve, ...]:
+    """The machine's curve at every speed considered, and the system's, as found and put right."""
     curve = MachineCurve(
         machine.shape,
         *(
@@ -87,29 +109,19 @@ def _curves(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[B
             pressure=_drawn(wanted[shown]),
         ),
     ]
-    drawn += _system_put_right(machine, options)
-    for option in options:
-        for step in option.steps:
-            if step.speed is None or step.wheel_ratio == 0:
-                continue  # a wheel of its own has a curve of its own, of which only the point is drawn
-            name = f"{option.letter}, {step.name or 'step'}"
-            ratio = step.speed.value / machine.speed.value * (1.0 if step.wheel_ratio is None else step.wheel_ratio)
-            drawn.append(machine_at(f"{option.letter}-{step.id}", name, option.series, ratio))
-    return tuple(drawn)
+    drawn += _system_put_right(machine, first_point)
+    return (*drawn, *(machine_at(*one) for one in speeds))
 
 
-def _system_put_right(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> list[BalanceCurve]:
+def _system_put_right(machine: FoundMachine, first_point: tuple[float, float] | None) -> list[BalanceCurve]:
     """The system through the baseline's first point, where a repair has changed it."""
-    first = options[0].steps[0] if options and options[0].steps else None
-    if first is None or first.flow is None or first.pressure is None:
+    if first_point is None:
         return []
-    was = machine.system
-    if abs(first.pressure.value / float(was.pressure_at(first.flow.value)) - 1) < SAME_SYSTEM:
+    first_flow, first_pressure = first_point
+    if abs(first_pressure / float(machine.system.pressure_at(first_flow)) - 1) < SAME_SYSTEM:
         return []
-    system = system_through(
-        first.flow.value, first.pressure.value, machine.fixed_pressure.value, machine.exponent.value
-    )
-    flow = np.linspace(0.0, 1.4 * first.flow.value, CURVE_POINTS)
+    system = system_through(first_flow, first_pressure, machine.fixed_pressure.value, machine.exponent.value)
+    flow = np.linspace(0.0, 1.4 * first_flow, CURVE_POINTS)
     return [
         BalanceCurve(
             id="system-right",
@@ -151,10 +163,11 @@ def _drawn(values: Array) -> tuple[float, ...]:
     return tuple((np.round(values * up / down) * down / up).tolist())
 
 
-def _set_points(machine: FoundMachine, sets: tuple[SetFacts, ...]) -> tuple[BalancePoint, ...]:
+def _set_points(
+    machine: FoundMachine, of_sets: list[tuple[SetFacts, Estimate | None, Estimate | None]]
+) -> tuple[BalancePoint, ...]:
     points = []
-    for facts in sets:
-        flow, pressure = _set_point(machine, facts)
+    for facts, flow, pressure in of_sets:
         if flow is None or pressure is None:
             continue
         points.append(
@@ -221,9 +234,10 @@ def _option_points(options: tuple[OptionAnswer, ...]) -> tuple[BalancePoint, ...
     )
 
 
-def _set_readout(machine: FoundMachine | None, facts: SetFacts, answer: SetAnswer, series: str = "copper") -> Readout:
+def _set_readout(
+    machine: FoundMachine | None, flow: Estimate | None, facts: SetFacts, answer: SetAnswer, series: str = "copper"
+) -> Readout:
     running = facts.running
-    flow = _set_point(machine, facts)[0] if machine else None
 
     def read(quantity: str, value: Estimate | None) -> Figure | None:
         return figure(quantity, value, "measured") if value else None

@@ -20,7 +20,7 @@ from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from modest_rotor.core.physics.load import Belt, Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
-from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit, fit_readings
+from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit, motor_readings
 from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -110,7 +110,7 @@ def _from_good_set(
 
 def _own(plate: PlateFacts, good: SetFacts) -> FittedMotor | Absent:
     """The motor fitted to its plate and the good set alone: what is wrong today must not bend it."""
-    readings = fit_readings(plate, (good.reading,))
+    readings = motor_readings(plate, (good.reading,))
     if not readings:
         return Waiting(f"waits for volts, amps and speed in {good.title}, and for the whole plate")
     known: tuple[Reading, ...] = (readings[0][1],)

@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Hashable
 from dataclasses import dataclass, replace
 from typing import TypeVar
 
 from modest_rotor.core.estimate import Estimate, exactly
-from modest_rotor.core.memo import NOTHING_KEPT, Memo
+from modest_rotor.core.memo import Keeper
 from modest_rotor.core.options.answer_steps import flow_quantity, pressure_quantity
 from modest_rotor.core.options.answers import LoadedAnswer, OptionAnswer, OptionsAnswer, RepairAnswer
 from modest_rotor.core.options.beside import BesideAnswer, beside_answer
@@ -27,7 +26,7 @@ from modest_rotor.core.options.year import Solved, Year, year_energy, year_heat
 from modest_rotor.core.options.year_results import energy_result, money_waits, priced
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import figure
-from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.stations.options import Considered, OptionCosts
 from modest_rotor.core.stations.plate import Plate
 
 __all__ = ["OptionAnswer", "OptionsAnswer", "compare", "flow_quantity", "pressure_quantity"]
@@ -40,32 +39,31 @@ KEPT = Considered(id="keep", kind=OptionKind.KEEP)
 
 @dataclass(frozen=True)
 class Compared:
-    """What the comparison is given beside the machine: plate as typed, year, µF measured, volts measured, and what keeps.
+    """What the comparison is given beside the machine: plate as typed, year, F and V measured, the drive's law of volts.
 
-    :param rests_on: by value, everything that the machine as found rests on.
+    :param workings: whether each step comes with how it came about.
     """
 
     plate: Plate
     year: Year
     capacitance_f: float | None = None
     volts_v: float | None = None
-    memo: Memo = NOTHING_KEPT
-    rests_on: Hashable = None
     law: VoltsLaw = STRAIGHT
     workings: bool = False
 
 
-def compare(found: FoundMachine | Absent, given: Compared) -> OptionsAnswer:
+def compare(found: FoundMachine | Absent, given: Compared, keep: Keeper) -> OptionsAnswer:
     """Look at every option, solve it at every step, and set the years beside each other.
 
-    :param found: the machine as found, or what it waits for. :param given: the options, the year, the costs and what is kept of earlier answers.
+    :param found: the machine as found, or what it waits for. :param given: the options, the year and the costs.
+    :param keep: keeps the machine put right, and what is solved of each option.
 
     Errors of what two options share cancel in every difference. Source: definitions; the equations of each kind stand in its own file.
     """
     if isinstance(found, Absent):
         return OptionsAnswer(waits=found.why, options=())
-    right = machine_put_right(found, given)
-    lettered, baseline = _reckoned(right.machine, given)
+    right = machine_put_right(found, given, keep)
+    lettered, baseline = _reckoned(right.machine, given, keep)
     answers = tuple(option_answer(letter, one, baseline) for letter, one in lettered)
     return OptionsAnswer(
         waits=None,
@@ -78,22 +76,22 @@ def compare(found: FoundMachine | Absent, given: Compared) -> OptionsAnswer:
     )
 
 
-def compare_loaded(found: FoundMachine | Absent, given: Compared) -> tuple[LoadedAnswer, ...]:
+def compare_loaded(found: FoundMachine | Absent, given: Compared, keep: Keeper) -> tuple[LoadedAnswer, ...]:
     """What every option that can be drawn moves and takes as the filter loads; nothing while the machine waits."""
     if isinstance(found, Absent):
         return ()
-    right = machine_put_right(found, given)
-    lettered, baseline = _reckoned(right.machine, given)
+    right = machine_put_right(found, given, keep)
+    lettered, baseline = _reckoned(right.machine, given, keep)
     answers = (loaded_answer(letter, one, baseline) for letter, one in lettered)
     return _titled(tuple(one for one in answers if one is not None), right)
 
 
-def compare_beside(found: FoundMachine | Absent, given: Compared, asked: tuple[str, ...]) -> BesideAnswer:
+def compare_beside(found: FoundMachine | Absent, given: Compared, asked: tuple[str, ...], keep: Keeper) -> BesideAnswer:
     """The options asked for by their ids, laid side by side; nothing while the machine waits."""
     if isinstance(found, Absent):
         return BesideAnswer(options=())
-    right = machine_put_right(found, given)
-    return beside_answer(asked, *_reckoned(right.machine, given))
+    right = machine_put_right(found, given, keep)
+    return beside_answer(asked, *_reckoned(right.machine, given, keep))
 
 
 def _titled(answers: tuple[Told, ...], right: PutRight) -> tuple[Told, ...]:
@@ -105,35 +103,40 @@ def _titled(answers: tuple[Told, ...], right: PutRight) -> tuple[Told, ...]:
     )
 
 
-def _reckoned(machine: FoundMachine, given: Compared) -> tuple[tuple[tuple[str, Reckoned], ...], Comparison]:
+def _reckoned(
+    machine: FoundMachine, given: Compared, keep: Keeper
+) -> tuple[tuple[tuple[str, Reckoned], ...], Comparison]:
     """Every option by its letter, the baseline first, and what they are held against."""
-    comparison = _Comparison(machine, given, (given.rests_on, _repairs_told(given)))
+    comparison = _Comparison(machine, given, keep)
     reckoned = tuple(comparison.reckon(one) for one in (KEPT, *given.year.costs.considered))
     base = base_of(reckoned, given.year.dead)
-    baseline = Comparison(reckoned[0], base, comparison.demands, machine, given.year, given.memo, given.workings)
+    baseline = Comparison(reckoned[0], base, comparison.demands, machine, given.year, keep, given.workings)
     return tuple(zip(LETTERS, reckoned, strict=False)), baseline
 
 
-def machine_put_right(found: FoundMachine, given: Compared) -> PutRight:
+def machine_put_right(found: FoundMachine, given: Compared, keep: Keeper) -> PutRight:
     """The machine with the repairs that were chosen, worked out once for everybody who asks.
 
     :param found: the machine as found, flows in m³/s or relative. :param given: as :func:`compare`. Source: :mod:`put_right`.
     """
     costs = given.year.costs
-    key = ("put right", given.rests_on, _repairs_told(given))
-    return given.memo.kept(key, lambda: put_right(found, costs, given.capacitance_f))
+    asked = OptionCosts(repairs=costs.repairs, filter_excess=costs.filter_excess, wheel_loss=costs.wheel_loss)
+    return keep(put_right, found, asked, given.capacitance_f)
 
 
-def _repairs_told(given: Compared) -> Hashable:
-    costs = given.year.costs
-    return (costs.repairs, costs.filter_excess, costs.wheel_loss, given.capacitance_f)
+def _solve(
+    machine: FoundMachine, demands: tuple[Demand, ...], asked: Asked, waiting: dict[str, Waiting | Withheld]
+) -> tuple[SolvedStep, ...]:
+    """An option at every step. A step whose flow was said but is not known yet waits: it has no point at full flow either."""
+    solved = BY_KIND[asked.considered.kind].solve(machine, demands, asked)
+    return tuple(SolvedStep(step.id, absent=waiting[step.id]) if step.id in waiting else step for step in solved)
 
 
 class _Comparison:
     """One machine and one year, against which options are reckoned."""
 
-    def __init__(self, machine: FoundMachine, given: Compared, rests_on: Hashable) -> None:
-        self.machine, self.given, self.year = machine, given, given.year
+    def __init__(self, machine: FoundMachine, given: Compared, keep: Keeper) -> None:
+        self.machine, self.given, self.year, self.keep = machine, given, given.year, keep
         year = given.year
         asked = [demand_of(step, machine, year.wanted_flow_m3s) for step in year.steps]
         self.waiting = {
@@ -146,14 +149,8 @@ class _Comparison:
             Demand(step.id, 1.0) if isinstance(one, Absent) else one
             for step, one in zip(year.steps, asked, strict=True)
         )
-        self.part_flow = year.duty.part_flow
-        rest = (
-            rests_on, self.part_flow, year.machines, year.costs.fitting.phases, given.law, tuple(self.waiting.items()),
-        )  # fmt: skip
-        self.rests_on: Hashable = (*rest, bare)
-        self.today = given.memo.kept(("today", self.rests_on), lambda: self._solve(KEPT, bare))
+        self.today = self._solved(KEPT, bare)
         self.demands = self._with_floors(bare) if year.protected else bare
-        self.rests_on = (*rest, self.demands)
 
     def reckon(self, considered: Considered) -> Reckoned:
         """One option: looked at, solved unless a stop withholds it, and its year."""
@@ -162,12 +159,8 @@ class _Comparison:
         first = next((one for one in checks if one.stops), None)
         if first is not None:
             return self._withheld(considered, checks, first)
-        technical = considered.model_copy(
-            update=dict.fromkeys(("price", "labour", "rebate", "life", "lead_time", "wears", "name"))
-        )
         keeps = considered.kind is OptionKind.KEEP
-        key = (self.rests_on, technical.model_dump_json())
-        steps = self.today if keeps else self.given.memo.kept(("steps", key), lambda: self._solve(considered, self.demands))  # fmt: skip
+        steps = self.today if keeps else self._solved(considered, self.demands)
         checks = look(self._place(considered, steps), self.year.costs.waivers)
         first = next((one for one in checks if one.stops), None)
         if first is not None:
@@ -180,20 +173,19 @@ class _Comparison:
         energy = waits or year_energy(solved, self.machine, self.year)
         heat = waits or year_heat(solved, energy, self.year)
         limits, upheld = self._limits(solved, checks)
-        return Reckoned(solved, energy, heat, checks, verdict(checks), limits, None, key, upheld)
+        return Reckoned(solved, energy, heat, checks, verdict(checks), limits, None, upheld)
 
     def _place(self, considered: Considered, steps: tuple[SolvedStep, ...] = ()) -> Place:
         costs, given = self.year.costs, self.given
         option = BY_KIND[considered.kind]
         return Place(option, considered, given.plate, costs.fitting, self.machine, given.volts_v, steps)
 
-    def _solve(self, considered: Considered, demands: tuple[Demand, ...]) -> tuple[SolvedStep, ...]:
-        asked = Asked(self.part_flow, considered, self.year.machines, self.year.costs.fitting.phases, self.given.law)
-        solved = BY_KIND[considered.kind].solve(self.machine, demands, asked)
-        # A step whose flow was said but is not known yet waits: it has no point at full flow either.
-        return tuple(
-            SolvedStep(step.id, absent=self.waiting[step.id]) if step.id in self.waiting else step for step in solved
+    def _solved(self, considered: Considered, demands: tuple[Demand, ...]) -> tuple[SolvedStep, ...]:
+        year = self.year
+        asked = Asked(
+            year.duty.part_flow, considered.technical, year.machines, year.costs.fitting.phases, self.given.law
         )
+        return self.keep(_solve, self.machine, demands, asked, self.waiting)
 
     def _blank(self) -> tuple[SolvedStep, ...]:
         return tuple(SolvedStep(step.id, absent=STOPPED) for step in self.year.steps)

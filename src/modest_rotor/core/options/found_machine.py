@@ -41,8 +41,9 @@ class FoundMachine:
     """The machine of today on its full setting, with what its curve and system are worked from.
 
     Flow and pressure are in m³/s and Pa, or relative (1 at the point found) where they were not measured; a flow that chart,
-    table or temperature rise tell stands for a measured one, with its own band. ``is_moved`` says that it was put right, or
-    changed otherwise, since the set on which it stands.
+    table or temperature rise tell stands for a measured one, with its own band. ``sets`` are those that it rests on: the
+    reference, and those of taps and regulator steps. ``is_moved`` says that it was put right, or changed otherwise, since the
+    set on which it stands.
     """
 
     wheel: Wheel
@@ -88,11 +89,6 @@ class FoundMachine:
     def new(self) -> FittedMotor | None:
         """A motor of the same plate, of which nothing was read."""
         return self.fit.bare if self.fit else None
-
-    @property
-    def telling_sets(self) -> tuple[SetFacts, ...]:
-        """The sets that the options rest on: the one for the machine as found, and those of taps and regulator steps."""
-        return tuple(facts for facts in self.sets if facts is self.reference or not facts.on_full_tap)
 
     @property
     def flow_basis(self) -> Basis:
@@ -171,7 +167,7 @@ def find_machine(
         plate=plate,
         motor=motor,
         reference=reference,
-        sets=sets,
+        sets=tuple(facts for facts in sets if facts is reference or not facts.on_full_tap),
         flow=flow or exactly(1.0),
         flow_is_measured=flow is not None,
         pressure=pressure or exactly(1.0),

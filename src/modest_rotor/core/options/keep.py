@@ -98,7 +98,7 @@ def on_named_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     Absent where the tap was not read and no motor was fitted. Source: the reading; else the fitted motor by its fields, textbook.
     """
     assert demand.tap is not None
-    facts = next((facts for facts in found.telling_sets if facts.tap_name == demand.tap), None)
+    facts = next((facts for facts in found.sets if facts.tap_name == demand.tap), None)
     if facts is not None and not found.is_moved:
         point = _tap_point(found, facts, demand.id)
         if point.flow is not None:
@@ -142,7 +142,7 @@ def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     A machine that cannot modulate takes the next setting and moves more than was asked. Where the flow of a setting lies within
     its own band of the demand, each setting is weighed with the chance that it is the one, and the band holds them.
     """
-    taps = [] if found.is_moved else [facts for facts in found.telling_sets if not facts.on_full_tap]
+    taps = [] if found.is_moved else [facts for facts in found.sets if not facts.on_full_tap]
     points = [_tap_point(found, facts, demand.id) for facts in taps]
     if not points:
         solved = solved_tap(found, "low tap", demand.id) or on_low_speed(found, demand.id)

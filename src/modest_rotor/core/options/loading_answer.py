@@ -5,11 +5,14 @@ It is asked for by itself, by whoever looks at it: solved, it takes as long as t
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import LoadedAnswer, LoadedPoint
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.loading import FACTORS, Loaded, loaded
 from modest_rotor.core.options.option_answer import Comparison, Reckoned
+from modest_rotor.core.options.year import Solved
 from modest_rotor.core.phrase import figure
 
 USUAL_FACTOR = 1.4
@@ -44,24 +47,22 @@ def loaded_answer(letter: str, one: Reckoned, against: Comparison) -> LoadedAnsw
 
 def _at_static(one: Reckoned, against: Comparison, static_pa: float) -> LoadedPoint | None:
     """What it moves and draws against a static that was typed, every setting left as it is."""
-
-    def work() -> LoadedPoint | None:
-        answer = loaded(one.solved, against.machine, static=static_pa)
-        return _point(answer, 0, 1.0, against.machine) if answer else None
-
-    return against.memo.kept(("loaded at", one.key, static_pa), work)
+    answer = against.keep(loaded, _technical(one), against.machine, static=static_pa)
+    return _point(answer, 0, 1.0, against.machine) if answer else None
 
 
 def _points(
     one: Reckoned, against: Comparison, factors: tuple[float, ...], bands: bool
 ) -> tuple[LoadedPoint, ...] | None:
-    def work() -> tuple[LoadedPoint, ...] | None:
-        answer = loaded(one.solved, against.machine, factors, bands=bands)
-        if answer is None:
-            return None
-        return tuple(_point(answer, place, factor, against.machine) for place, factor in enumerate(factors))
+    answer = against.keep(loaded, _technical(one), against.machine, factors, bands=bands)
+    if answer is None:
+        return None
+    return tuple(_point(answer, place, factor, against.machine) for place, factor in enumerate(factors))
 
-    return against.memo.kept(("loaded", one.key, factors, bands), work)
+
+def _technical(one: Reckoned) -> Solved:
+    """The option without what moves none of its points."""
+    return replace(one.solved, considered=one.solved.considered.technical)
 
 
 def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> LoadedPoint:

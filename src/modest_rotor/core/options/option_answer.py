@@ -2,17 +2,16 @@
 
 from __future__ import annotations
 
-from collections.abc import Hashable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.efficiency import TypicalMotor
-from modest_rotor.core.memo import NOTHING_KEPT, Memo
+from modest_rotor.core.memo import Keeper
 from modest_rotor.core.options import money_results, year_results
 from modest_rotor.core.options.answer_steps import step_answer
 from modest_rotor.core.options.answers import OptionAnswer, StepAnswer
 from modest_rotor.core.options.checks.place import FitCheck, Fits
-from modest_rotor.core.options.contract import Demand, OptionKind
+from modest_rotor.core.options.contract import Demand, OptionKind, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.options.sensitivities import sensitivities
@@ -28,10 +27,7 @@ NEW_SAME_KIND = "a new motor of the same kind"
 
 @dataclass(frozen=True)
 class Reckoned:
-    """One option solved over the year: its energy and heat or what they wait for, and whether it may be fitted.
-
-    :param key: by value, everything that its solved steps rest on.
-    """
+    """One option solved over the year: its energy and heat or what they wait for, and whether it may be fitted."""
 
     solved: Solved
     energy: Estimate | Absent
@@ -40,7 +36,6 @@ class Reckoned:
     fits: Fits
     limits: tuple[str, ...]
     stop: str | None
-    key: Hashable = None
     upheld: tuple[str, ...] = ()
 
     @property
@@ -62,7 +57,7 @@ class Comparison:
     demands: tuple[Demand, ...]
     machine: FoundMachine
     year: Year
-    memo: Memo = NOTHING_KEPT
+    keep: Keeper = field(default_factory=Keeper)
     workings: bool = False
 
     @property
@@ -139,14 +134,8 @@ def option_answer(letter: str, one: Reckoned, against: Comparison) -> OptionAnsw
 def _steps(one: Reckoned, against: Comparison) -> tuple[StepAnswer, ...]:
     """Every step as it is told; what does not hang on names and hours is kept from one assessment to the next."""
     motor, found = _motor_of(one.solved, against.machine), against.machine
-    # What a stop withholds has no key: it costs nothing to say again.
-    memo = against.memo if one.key is not None else NOTHING_KEPT
-    bare = memo.kept(
-        ("step answers", one.key, against.base.key, against.workings),
-        lambda: tuple(
-            step_answer(demand, step, base, found, motor, against.workings)
-            for demand, step, base in zip(against.demands, one.solved.steps, against.base.solved.steps, strict=True)
-        ),
+    bare = against.keep(
+        _step_answers, against.demands, one.solved.steps, against.base.solved.steps, found, motor, against.workings
     )
     saved = _saved_by_step(one, against)
     return tuple(
@@ -158,6 +147,20 @@ def _steps(one: Reckoned, against: Comparison) -> tuple[StepAnswer, ...]:
             }
         )
         for asked, hours, kwh, step in zip(against.year.steps, against.year.hours_of_steps, saved, bare, strict=True)
+    )
+
+
+def _step_answers(
+    demands: tuple[Demand, ...],
+    own: tuple[SolvedStep, ...],
+    base: tuple[SolvedStep, ...],
+    found: FoundMachine,
+    motor: TypicalMotor | Rating,
+    workings: bool,
+) -> tuple[StepAnswer, ...]:
+    return tuple(
+        step_answer(demand, step, before, found, motor, workings)
+        for demand, step, before in zip(demands, own, base, strict=True)
     )
 
 

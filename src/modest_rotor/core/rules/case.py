@@ -2,13 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Hashable
 from dataclasses import dataclass
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.job import Job
-from modest_rotor.core.options.compare import Compared, OptionsAnswer
+from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.outcome import Absent
@@ -21,10 +20,7 @@ from modest_rotor.core.working import Result
 
 @dataclass(frozen=True)
 class Case:
-    """The job and its solved machine; ``rests_on`` says by value what machine and options rest on, ``machine_rests_on`` what
-    the machine alone does, and ``compared`` what the options are worked out from. ``right`` is the machine put right,
-    ``after`` are the sets of the machine set up anew.
-    """
+    """The job and its solved machine. ``right`` is the machine put right, ``after`` are the sets of the machine set up anew."""
 
     job: Job
     plate: PlateFacts
@@ -33,9 +29,6 @@ class Case:
     found: FoundMachine | Absent
     year: Year
     options: OptionsAnswer
-    rests_on: Hashable
-    machine_rests_on: Hashable
-    compared: Compared
     wanted: Result
     answers: tuple[SetAnswer, ...]
     right: FoundMachine | Absent

@@ -51,7 +51,6 @@ class MotorFit:
         uses all readings.
     :param refusal: why the plate was not fitted, when it was not.
     :param suspects: what, taken as wrong, would let plate and readings agree; empty while they do.
-    :param refining: whether it was made for an earlier plate or earlier readings, and a new one is on its way.
     """
 
     key: str
@@ -60,7 +59,6 @@ class MotorFit:
     loads: tuple[tuple[str, tuple[LoadByMethod, ...]], ...] = ()
     refusal: Absent | None = None
     suspects: tuple[Suspect, ...] = ()
-    refining: bool = False
 
     def load_of(self, set_id: str) -> tuple[LoadByMethod, ...]:
         """The ways of one set; empty where it says nothing of the motor."""
@@ -90,9 +88,11 @@ class MotorFit:
         return bool(self.full and self.bare and readings_disagree(self.full, self.bare))
 
 
-def fit_readings(
-    plate: PlateFacts, sets: tuple[ReadingSet, ...], accuracies: Accuracies = ()
-) -> tuple[tuple[str, Reading], ...]:
+MotorReadings = tuple[tuple[str, Reading], ...]
+"""What sets say of the motor, each with the id of its set."""
+
+
+def motor_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...], accuracies: Accuracies = ()) -> MotorReadings:
     """The sets that say something of the motor, as readings of a fit, each with its id."""
     found = []
     for number, read in enumerate(sets, 1):
@@ -109,21 +109,22 @@ def other_speed(read: ReadingSet, plate: PlateFacts) -> bool:
     return plate.kind is MotorKind.THREE_PHASE and read.tap in LOWER_TAPS
 
 
-def fit_key(plate: PlateFacts, sets: tuple[ReadingSet, ...], accuracies: Accuracies = ()) -> str:
-    """A name for a plate and its readings: what has the same name has the same fit."""
-    told = repr((plate, fit_readings(plate, sets, accuracies)))
-    return hashlib.sha256(told.encode()).hexdigest()[:16]
+def fit_key(plate: PlateFacts, named: MotorReadings) -> str:
+    """A name for a plate and its readings, by all that a fit is handed: what has the same name has the same fit."""
+    return hashlib.sha256(repr((plate, named)).encode()).hexdigest()[:16]
 
 
-def fit_plate_and_readings(plate: PlateFacts, sets: tuple[ReadingSet, ...], accuracies: Accuracies = ()) -> MotorFit:
-    """Fit the motor of a plate to all sets of readings; where it cannot be fitted, say why."""
-    key = fit_key(plate, sets, accuracies)
+def fit_motor_of(plate: PlateFacts, named: MotorReadings) -> MotorFit:
+    """Fit the motor of a plate to what was read; where it cannot be fitted, say why.
+
+    :param named: as :func:`motor_readings` gives them.
+    """
+    key = fit_key(plate, named)
     if plate.is_electronic:
         return MotorFit(key, refusal=Withheld(ELECTRONIC_REFUSAL))
     lacking = lacks(plate)
     if lacking:
         return MotorFit(key, refusal=Waiting(f"waits for {' and '.join(lacking)} on the plate"))
-    named = fit_readings(plate, sets, accuracies)
     readings = tuple(reading for _, reading in named)
     try:
         bare = fit_motor(plate, tuple(_speed_alone(reading) for reading in readings))

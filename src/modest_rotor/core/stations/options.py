@@ -87,6 +87,14 @@ class Considered(Identified):
         "pump_differential", "Pressure that is set", "typed", "Empty: today's at full flow."
     )
 
+    @property
+    def technical(self) -> Considered:
+        """The same without its price, its name and whatever else moves no point at which it runs."""
+        return self.model_copy(update=dict.fromkeys(NOT_TECHNICAL))
+
+
+NOT_TECHNICAL = ("price", "labour", "rebate", "life", "lead_time", "wears", "name")
+
 
 class Waiver(Statement):
     """A stop that somebody answers for: which, who, and why."""
