@@ -35,7 +35,7 @@ from modest_rotor.core.identify.perturb import Change
 from modest_rotor.core.job import Job
 from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.outcome import Absent
-from modest_rotor.core.plant import plant
+from modest_rotor.core.plant import plant, turning
 from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
 from modest_rotor.core.quantities import all_quantities
 from modest_rotor.core.report import build_report
@@ -166,7 +166,7 @@ def _plant() -> dict[str, Any]:
     }  # fmt: skip
     said: dict[str, Any] = {}
     for name, (machine, orders) in courses.items():
-        state, seen = plant.State(), []
+        state, seen = turning.State(), []
         for order in (*orders, plant.Told(run=False)):
             for _ in range(12):
                 state = plant.advance(machine, order, state, 0.7)

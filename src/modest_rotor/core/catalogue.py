@@ -11,6 +11,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.induction import poles_from_rated_speed
+from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.stations.product import BEST_EFFICIENCY, Product, ProductType, is_possible_efficiency
 
 CATALOGUE_FORMAT: Literal["modest-rotor catalogue"] = "modest-rotor catalogue"
@@ -65,7 +66,7 @@ def _plate(product: Product) -> tuple[str, ...]:
         best = product.promised_efficiency or BEST_EFFICIENCY
         if power.si > apparent * (best + PLATE_ROUNDING):
             found.append(
-                f"gives {power.si:,.0f} W from {apparent:,.0f} VA: one of power, volts, amps and efficiency is wrong"
+                f"gives {in_both_units(power.si, 'rated_power')} from {apparent:,.0f} VA: one of power, volts, amps and efficiency is wrong"
             )
     kind, speed, hertz = product.motor_kind, product.rated_speed, product.frequency
     if kind not in (None, MotorKind.ELECTRONIC) and speed and hertz and product.type is ProductType.MOTOR:

@@ -4,6 +4,7 @@ Inside, everything is SI, with three exceptions that the trade counts in its own
 equation unconverted: rotation in rpm, hours of a year in h, and energy in kWh as the tariff bills it.
 """
 
+import math
 from dataclasses import dataclass
 from functools import cache
 from types import MappingProxyType
@@ -13,6 +14,7 @@ from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.tables import read_table
 
 UnitSystem = Literal["ip", "si"]
+TOLD_FIGURES = 3
 
 
 @dataclass(frozen=True)
@@ -98,6 +100,23 @@ def quantity(name: str) -> Quantity:
     if found is None:
         raise QuantityRefused(f"There is no quantity called “{name}”.")
     return found
+
+
+def in_both_units(value: float, name: str) -> str:
+    """A value as a reader of either system knows it, ``250 Pa (1 in. w.g.)``: for sentences whose reader is not known.
+
+    :param value: in the unit used inside. :param name: of its quantity.
+    """
+    units = dict.fromkeys(quantity(name).reader_unit(system) for system in ("si", "ip"))
+    first, *other = (f"{_in_figures(unit.from_si(value))} {unit.symbol}" for unit in units)
+    return f"{first} ({other[0]})" if other else first
+
+
+def _in_figures(value: float) -> str:
+    """In three figures, and with no fewer than all before the decimal point."""
+    places = max(0, TOLD_FIGURES - 1 - math.floor(math.log10(abs(value)))) if value else 0
+    text = f"{value:,.{places}f}"
+    return text.rstrip("0").rstrip(".") if "." in text else text
 
 
 def dimension_of(spelling: str) -> str | None:

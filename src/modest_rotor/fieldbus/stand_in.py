@@ -18,7 +18,8 @@ from pymodbus.simulator import DataType, SimData, SimDevice
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.electronic import ElectronicMotor
-from modest_rotor.core.plant.plant import LoopTold, Plant, Shown, State, Told, advance, shown
+from modest_rotor.core.plant.plant import LoopTold, Plant, Shown, Told, advance, shown
+from modest_rotor.core.plant.turning import State
 from modest_rotor.fieldbus.codec import value_of, words_of
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Register, Role
 

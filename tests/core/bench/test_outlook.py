@@ -88,10 +88,10 @@ def test_heat_is_said_at_the_limits_of_the_insulation_and_the_gravest_alone() ->
     for winding, words in said.items():
         if winding > BURNT_C:
             assert words == [
-                f"Its winding goes beyond {BURNT_C:.0f} °C: a real motor trips on its thermal switch, or burns."
+                "Its winding goes beyond 155 °C (311 °F): a real motor trips on its thermal switch, or burns."
             ]
         elif winding > HOT_C:
-            assert words == [f"Its winding goes beyond {HOT_C:.0f} °C: too hot for insulation of class B."]
+            assert words == ["Its winding goes beyond 130 °C (266 °F): too hot for insulation of class B."]
         else:
             assert words == []
     assert min(said) < HOT_C < max(said), "both were met"

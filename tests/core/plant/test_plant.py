@@ -11,7 +11,8 @@ from modest_rotor.core.physics.electronic import Command
 from modest_rotor.core.physics.operating_point import settle
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
-from modest_rotor.core.plant.plant import Plant, State, Told, advance, output_voltage_v, shown, target_hz
+from modest_rotor.core.plant.plant import Plant, Told, advance, output_voltage_v, shown, target_hz
+from modest_rotor.core.plant.turning import State
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 
 pytestmark = pytest.mark.slow

@@ -13,6 +13,7 @@ from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import ElectronicMotor, torque_limit_nm
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import Condition
+from modest_rotor.core.quantities import in_both_units
 
 POINTS = 60
 DIGITS = 5
@@ -99,9 +100,13 @@ def _says(rig: Prepared, condition: Condition, values: dict[Meter, float]) -> tu
         found.append(f"{condition.words[0].upper()}{condition.words[1:]}.")
     winding = values[Meter.WINDING]
     if winding > BURNT_C:
-        found.append(f"Its winding goes beyond {BURNT_C:.0f} °C: a real motor trips on its thermal switch, or burns.")
+        found.append(
+            f"Its winding goes beyond {in_both_units(BURNT_C, 'temperature')}: a real motor trips on its thermal switch, or burns."
+        )
     elif winding > HOT_C:
-        found.append(f"Its winding goes beyond {HOT_C:.0f} °C: too hot for insulation of class B.")
+        found.append(
+            f"Its winding goes beyond {in_both_units(HOT_C, 'temperature')}: too hot for insulation of class B."
+        )
     return tuple(found)
 
 

@@ -26,22 +26,18 @@ from modest_rotor.core.identify.perturb import Setup
 from modest_rotor.core.physics.curve import curve_through
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor, Stopping
 from modest_rotor.core.physics.fields import RAD_S_PER_RPM
-from modest_rotor.core.physics.loop import Controller, Gains, Memory, followed
+from modest_rotor.core.physics.loop import Controller, Gains, Memory
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import CRAWL_RPM, LEAST_SLIP, characteristic
 from modest_rotor.core.physics.supply import RATED_RISE_K, REFERENCE_C
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor, backward_field
 from modest_rotor.core.physics.two_axis import SWITCH_SPEED_SHARE, Auxiliary, TwoAxisMotor
-from modest_rotor.core.plant.shaft import pushed, toward
+from modest_rotor.core.plant import turning
+from modest_rotor.core.plant.turning import Ramp
 
-STEP_S = 0.004
-"""Step of the integration; the stiffest of the stands settles in some fifty milliseconds."""
-MOST_S = 60.0
 RAMP_S = 6.0
 """Time in which a drive of the Bench goes from rest to its base frequency. Common practice: 5 to 20 s."""
 STILL_HZ = 0.5
-AT_REST = 1e-4
-"""Change of speed in a step, rpm, under which nothing moves any more."""
 WARMING_S = 480.0
 """Time constant of a small motor's winding. Our judgement, no source; 5 to 15 minutes are usual."""
 COOLING_EXPONENT = 0.6
@@ -58,28 +54,15 @@ AMBIENT_C = 28.0
 FINE = 240
 """Points to which a torque curve is refined."""
 SETTLING_ROUNDS = 6
-LOOP_LOOKS_S = 0.02
-"""How often a loop looks at its sensor."""
-STILL_PA = 1e-3
-NOTHING_YET = Memory()
 FELT_K = 2.0
 """Change of the winding's temperature after which its resistances are worked out anew."""
 
 
 @dataclass(frozen=True)
-class State:
-    """Where the rig is: speed of the shaft, temperature of the winding, seconds since it was switched on, hertz at a drive's output.
+class State(turning.State):
+    """Where the rig has come, with the temperature of its winding."""
 
-    ``tube_pa`` and ``felt_pa``: what the sensor of a loop has come to behind each of its lags. ``memory``: of the loop.
-    """
-
-    speed_rpm: float = 0.0
     winding_c: float = AMBIENT_C
-    on_s: float = 0.0
-    output_hz: float = 0.0
-    tube_pa: float = 0.0
-    felt_pa: float = 0.0
-    memory: Memory = NOTHING_YET
 
 
 @dataclass(frozen=True)
@@ -175,59 +158,64 @@ def torque_curve(setup: Setup, unbalance: float = 0.0) -> TorqueCurve | None:
 
 
 def advance(rig: Prepared, state: State, seconds: float, on: bool = True) -> State:
-    """The rig some seconds later.
+    """The rig some seconds later, its winding with it.
 
-    :param seconds: at most a minute is followed in one call. :param on: whether it is switched on.
+    :param seconds: at most two minutes are followed in one call. :param on: whether it is switched on.
 
-    J dω/dt = T_motor − T_load; a drive's output goes up and down its ramp; an electronic motor follows its soft start and
-    then holds what it is told. Validity: quasi-steady torque, no electrical transient; warming at the losses of the end.
-    Source: Newton; textbook dynamics of drives.
+    Validity: as :func:`turning.advance`; warming at the losses of the end. Source: there; warming as :func:`steady_winding_c`.
     """
-    left = total = min(max(seconds, 0.0), MOST_S)
-    if rig.controls.loop and on:
-        after = state
-        while left > 0:
-            after = _looped(rig, after, min(LOOP_LOOKS_S, left))
-            left -= LOOP_LOOKS_S
-    else:
-        speed, hertz = _followed(rig, state.speed_rpm, state.output_hz, left, on, rig.hertz)
-        after = _sensed(rig, replace(state, speed_rpm=speed, output_hz=hertz), total)
-        after = replace(after, memory=Memory(min(hertz / rig.stand.hertz, 1.0)))
-    after = replace(after, on_s=state.on_s + total if on else 0.0)
+    total = min(max(seconds, 0.0), turning.LONGEST_S)
+    after = turning.advance(_Switched(rig, on), state, total)
     return replace(after, winding_c=_warmed(rig, after, total, on))
 
 
-def _followed(rig: Prepared, speed: float, hertz: float, seconds: float, on: bool, goal: float) -> tuple[float, float]:
-    """Speed and hertz after some seconds in which a drive goes to a goal, Hz."""
-    left = seconds
-    while left > 0:
-        step = min(STEP_S, left)
-        before = speed, hertz
-        speed, hertz = _step(rig, speed, hertz, step, on, goal)
-        left -= step
-        if abs(speed - before[0]) < AT_REST and hertz == before[1]:
-            break
-    return speed, hertz
+@dataclass(frozen=True)
+class _Switched:
+    """A rig, switched on or off, as the simulator asks it."""
 
+    rig: Prepared
+    runs: bool
 
-def _looped(rig: Prepared, state: State, seconds: float) -> State:
-    """One look of the loop at its sensor, and what the drive makes of it until the next."""
-    stand, controls = rig.stand, rig.controls
-    built, top = set_pressure(stand, replace(controls, set_point=1.0)), stand.hertz
-    controller = Controller(Gains(controls.gain, controls.integral_s), True, LEAST_LOOP_HZ / top, 1.0)
-    error = controls.set_point - state.felt_pa / built
-    share, memory = controller.command(error, state.memory, seconds)
-    speed, hertz = _followed(rig, state.speed_rpm, state.output_hz, seconds, True, share * top)
-    return _sensed(rig, replace(state, speed_rpm=speed, output_hz=hertz, memory=memory), seconds)
+    @property
+    def inertia_kgm2(self) -> float:
+        return self.rig.stand.inertia_kgm2
 
+    @property
+    def speed_ramp(self) -> Ramp | None:
+        """An electronic motor follows its soft start; switched off it brakes so as well, or is left to its load."""
+        motor = self.rig.stand.motor
+        if not isinstance(motor, ElectronicMotor) or not (self.runs or motor.module.stopping is Stopping.BRAKES):
+            return None
+        return Ramp(self.rig.goal_rpm if self.runs else 0.0, float(motor.rated_speed_rpm) / motor.module.soft_start_s)
 
-def _sensed(rig: Prepared, state: State, seconds: float) -> State:
-    """The sensor after some seconds on the pressure that now stands behind it."""
-    if rig.stand.drive is None:
-        return state
-    lag = rig.controls.sensor_s
-    tube = followed(state.tube_pa, sensor_pressure(rig, state.speed_rpm), lag, seconds)
-    return replace(state, tube_pa=tube, felt_pa=followed(state.felt_pa, tube, lag, seconds))
+    @property
+    def sensor_lag_s(self) -> float | None:
+        return None if self.rig.stand.drive is None else self.rig.controls.sensor_s
+
+    def hertz_ramp(self, state: turning.State, seconds: float) -> tuple[Ramp, Memory]:
+        """By hand, or by the loop's look at its sensor; a drive that is switched off lets its motor go at once."""
+        rig, top = self.rig, self.rig.stand.hertz
+        memory = Memory(min(state.output_hz / top, 1.0))
+        if rig.stand.drive is None or not self.runs:
+            return Ramp(0.0, math.inf), memory
+        rate = float(rig.stand.drive.base_frequency_hz) / RAMP_S
+        if not rig.controls.loop:
+            return Ramp(rig.hertz, rate), memory
+        controls = rig.controls
+        built = set_pressure(rig.stand, replace(controls, set_point=1.0))
+        controller = Controller(Gains(controls.gain, controls.integral_s), True, LEAST_LOOP_HZ / top, 1.0)
+        share, memory = controller.command(controls.set_point - state.felt_pa / built, state.memory, seconds)
+        return Ramp(share * top, rate), memory
+
+    def torque_nm(self, speed_rpm: float, output_hz: float) -> float:
+        given = _given(self.rig, speed_rpm, output_hz) if self.runs else 0.0
+        return given - _load_torque(self.rig, speed_rpm)
+
+    def sensor_pa(self, speed_rpm: float) -> float:
+        return sensor_pressure(self.rig, speed_rpm)
+
+    def is_settled(self, state: turning.State) -> bool:
+        return True
 
 
 def sensor_pressure(rig: Prepared, speed_rpm: float) -> float:
@@ -239,22 +227,10 @@ def sensor_pressure(rig: Prepared, speed_rpm: float) -> float:
     return float(behind_sensor(rig.stand, rig.controls, load).pressure_at(flow))
 
 
-def _step(rig: Prepared, speed: float, hertz: float, step: float, on: bool, goal: float) -> tuple[float, float]:
-    stand = rig.stand
-    if isinstance(stand.motor, ElectronicMotor):
-        rate = float(stand.motor.rated_speed_rpm) / stand.motor.module.soft_start_s
-        if on or stand.motor.module.stopping is Stopping.BRAKES:
-            return toward(speed, rig.goal_rpm if on else 0.0, rate * step), 0.0
-        return pushed(speed, -_load_torque(rig, speed), stand.inertia_kgm2, step), 0.0
-    if stand.drive is not None:
-        rate = float(stand.drive.base_frequency_hz) / RAMP_S
-        hertz = toward(hertz, goal, rate * step) if on else 0.0
-    given = _given(rig, speed, hertz) if on else 0.0
-    return pushed(speed, given - _load_torque(rig, speed), stand.inertia_kgm2, step), hertz
-
-
 def _given(rig: Prepared, speed: float, hertz: float) -> float:
     """Torque of an induction motor that is switched on, N·m; on its drive's way up or down at the hertz of the moment."""
+    if isinstance(rig.stand.motor, ElectronicMotor):
+        return 0.0
     if rig.stand.drive is None or hertz == rig.hertz:
         return rig.curve.at(speed) if rig.curve else 0.0
     at = _on_drive(rig, speed, hertz)
@@ -369,7 +345,7 @@ def settled(stand: Stand, controls: Controls) -> tuple[Prepared, State]:
             break
         warm = goes_to
     speed = float(point.motor.speed_rpm)
-    found = State(speed, goes_to, 0.0, rig.hertz if stand.drive else 0.0)
+    found = State(speed, rig.hertz if stand.drive else 0.0, winding_c=goes_to)
     if stand.drive is None:
         return rig, found
     felt = sensor_pressure(rig, speed)

@@ -22,6 +22,7 @@ from modest_rotor.core.physics.power import (
 )
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor, pull_out, unbalanced_heating
+from modest_rotor.core.quantities import in_both_units
 
 SPEED, POWER, CAPACITORS = "speed, slip and torque", "power and load", "capacitors"
 DEFINITION = "Definition."
@@ -162,7 +163,7 @@ MOTOR: tuple[Calculation, ...] = (
 def _efficiency(shaft_w: float, input_w: float) -> float:
     if not 0 < shaft_w < input_w:
         raise OutsideValidity(
-            f"{shaft_w:,.0f} W at the shaft from {input_w:,.0f} W at the line is no efficiency: a motor gives less than it takes."
+            f"{in_both_units(shaft_w, 'shaft_power')} at the shaft from {input_w:,.0f} W at the line is no efficiency: a motor gives less than it takes."
             " Look again at both, and whether the watts are true watts."
         )
     return shaft_w / input_w

@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.quantities import in_both_units
 
 SCHOOLS_DIFFER = 0.03
 """Share by which nearest column and interpolation must differ for both to be shown. Our judgement, no source."""
@@ -156,7 +157,7 @@ class BlowerTable:
         if not statics[0] <= static <= statics[-1]:
             off = statics[0] - static if static < statics[0] else static - statics[-1]
             raise OutsideValidity(
-                f"{static:.0f} Pa lies {off:.0f} Pa outside the tap's rows, which go from {statics[0]:.0f} to {statics[-1]:.0f} Pa."
+                f"{in_both_units(static, 'pressure')} lies {in_both_units(off, 'pressure')} outside the tap's rows, which go from {in_both_units(statics[0], 'pressure')} to {in_both_units(statics[-1], 'pressure')}."
             )
         upper = max(1, min(bisect_left(statics, static), len(statics) - 1))
         return _between(statics[upper - 1], statics[upper], flows[upper - 1], flows[upper], static)

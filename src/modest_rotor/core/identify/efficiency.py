@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from modest_rotor.core.errors import BeyondTables, OutsideValidity
 from modest_rotor.core.estimate import Estimate, measured
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.tables import find_row
 
 EFFICIENCY_REFERENCE_W = 373.0
@@ -47,7 +48,7 @@ def typical_motor(facts: PlateFacts, whose: str) -> TypicalMotor:
     low, high = float(row["power_from"]), float(row["power_to"])
     if not low <= facts.rated_power_w <= high:
         raise BeyondTables(
-            f"The typical efficiency of a {facts.kind} motor is known here from {low:,.0f} W to {high:,.0f} W of rated power."
+            f"The typical efficiency of a {facts.kind} motor is known here from {in_both_units(low, 'rated_power')} to {in_both_units(high, 'rated_power')} of rated power."
         )
     mean = typical_efficiency(facts)
     bound = plate_efficiency_bound(facts)
@@ -97,7 +98,7 @@ def plate_efficiency_bound(facts: PlateFacts) -> float | None:
     bound = facts.rated_power_w / apparent - PLATE_ROUNDING
     if bound >= HIGHEST_EFFICIENCY:
         raise OutsideValidity(
-            f"The plate's volts and amps make {apparent:,.0f} VA, too little for {facts.rated_power_w:,.0f} W at the shaft."
+            f"The plate's volts and amps make {apparent:,.0f} VA, too little for {in_both_units(facts.rated_power_w, 'rated_power')} at the shaft."
             " Look again at power, volts, amps and phases."
         )
     return bound

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from modest_rotor.core.identify.motor import PlateFacts
+from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.stations.set_facts import SetFacts
 
 MOST_LOAD = 2.0
@@ -60,7 +61,7 @@ def _impossible_power(reference: SetFacts, plate: PlateFacts) -> Contradiction |
     if watts is not None and least > watts.value + watts.band:
         return Contradiction(
             "shaft_over_input",
-            f"In {reference.title} the shaft would give {power.value:,.0f} W of {watts.value:,.0f} W taken.",
+            f"In {reference.title} the shaft would give {in_both_units(power.value, 'shaft_power')} of {watts.value:,.0f} W taken.",
             "Read the watts again, with the clamp on one conductor alone, and the speed.",
         )
     if rated and least > MOST_LOAD * rated:
@@ -72,7 +73,7 @@ def _impossible_power(reference: SetFacts, plate: PlateFacts) -> Contradiction |
     if watts is not None and watts.value > 0 and most < LEAST_EFFICIENCY * watts.value:
         return Contradiction(
             "shaft_far_under_input",
-            f"In {reference.title} the shaft would give {power.value:,.0f} W of {watts.value:,.0f} W taken.",
+            f"In {reference.title} the shaft would give {in_both_units(power.value, 'shaft_power')} of {watts.value:,.0f} W taken.",
             "Read speed and watts again; a bare shaft or a slipping wheel explains it too.",
         )
     if reference.flow and reference.pressure and not reference.one_sided:
@@ -80,7 +81,7 @@ def _impossible_power(reference: SetFacts, plate: PlateFacts) -> Contradiction |
         if given.value - given.band > most:
             return Contradiction(
                 "air_power_over_shaft_power",
-                f"In {reference.title} flow × pressure makes {given.value:,.0f} W, more than the {power.value:,.0f} W at the shaft.",
+                f"In {reference.title} flow × pressure makes {in_both_units(given.value, 'shaft_power')}, more than the {in_both_units(power.value, 'shaft_power')} at the shaft.",
                 "Look again at flow, pressure and their units, at the plate, and at the watts.",
             )
     return None

@@ -16,6 +16,7 @@ from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_shape, shaft_power_from_air_w
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.system import SystemCurve, system_through
+from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.readings import DISTURBED, WITHOUT_SYSTEM
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -203,14 +204,14 @@ def _unreadable(flow: Estimate | None, pressure: Estimate | None, fixed: Estimat
         )
     if pressure is not None and pressure.value <= 0:
         return Withheld(
-            f"The pressure across the machine reads {pressure.value:,.0f} Pa; a running one makes it above zero."
+            f"The pressure across the machine reads {in_both_units(pressure.value, 'pressure')}; a running one makes it above zero."
             " Look again at hoses and signs; the readings are kept."
         )
     if fixed.value > 0 and pressure is None:
         return Waiting("waits for a pressure reading: a part of it was said to stay at no flow")
     if fixed.value > 0 and pressure is not None and pressure.value <= fixed.value:
         return Withheld(
-            f"The pressure that stays at no flow, {fixed.value:,.0f} Pa, is not below the {pressure.value:,.0f} Pa read while"
+            f"The pressure that stays at no flow, {in_both_units(fixed.value, 'pressure')}, is not below the {in_both_units(pressure.value, 'pressure')} read while"
             " running. Look again at both; the readings are kept."
         )
     return None

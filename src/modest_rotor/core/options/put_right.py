@@ -10,6 +10,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.moved import Moves, moved_machine
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.stations.options import OptionCosts, Repair
 
 USUAL_WHEEL_LOSS, WHEEL_LOSS_SPREAD = 0.20, 0.10
@@ -68,7 +69,7 @@ def _filter(found: FoundMachine, asked: OptionCosts, _: float | None) -> Estimat
     growing = found.pressure.value - found.fixed_pressure.value
     if excess.value >= growing:
         return Withheld(
-            f"The filter cannot take {excess.value:,.0f} Pa more than a clean one where the whole system takes {growing:,.0f} Pa."
+            f"The filter cannot take {in_both_units(excess.value, 'pressure')} more than a clean one where the whole system takes {in_both_units(growing, 'pressure')}."
             " Look again at both; they are kept."
         )
     return exactly(1.0) - excess * (1 / growing)

@@ -28,6 +28,7 @@ from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics.drive import TRUE_POWER_FACTOR, Rectifier
 from modest_rotor.core.physics.load import speed_ratio_for_flow
 from modest_rotor.core.physics.reluctance import LEAST_POWER_W, SPEED_LIMIT_SHARE, reluctance_losses
+from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.stations.product import Product, ProductType
 from modest_rotor.core.stations.setup import ControlMode
@@ -37,7 +38,7 @@ SPREAD, SPREAD_BELOW = 0.15, 0.25
 judgement, no source: the motor is bought by its class, the drive is not."""
 POWER_FACTOR_SPREAD = 0.05
 SAYING = Saying(How.SYNCHRONOUS, "no speed gives this flow on the machine's curve", "frequency")
-TOO_SMALL = Withheld(f"such motors are made from about {LEAST_POWER_W:.0f} W upward")
+TOO_SMALL = Withheld(f"such motors are made from about {in_both_units(LEAST_POWER_W, 'rated_power')} upward")
 
 
 def _suits(product: Product) -> bool:

@@ -12,6 +12,7 @@ from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.moved import Moves, moved_machine
 from modest_rotor.core.options.traits import Traits
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
+from modest_rotor.core.quantities import in_both_units
 
 
 class ThrottleOut(Option):
@@ -28,7 +29,10 @@ class ThrottleOut(Option):
         growing = found.pressure.value - found.fixed_pressure.value
         if drop.si >= growing:
             return absent_steps(
-                demands, Withheld(f"the throttle cannot take more than the {growing:,.0f} Pa that grow with flow")
+                demands,
+                Withheld(
+                    f"the throttle cannot take more than the {in_both_units(growing, 'pressure')} that grow with flow"
+                ),
             )
         opened = moved_machine(found, Moves(system=exactly(1 - drop.si / growing)))
         if isinstance(opened, Absent):

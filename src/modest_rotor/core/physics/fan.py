@@ -13,6 +13,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.curve import MonotoneCurve, curve_through
 from modest_rotor.core.physics.fields import HAIR, NEVER_ZERO, Real
+from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.tables import read_table
 
 FINE = 600
@@ -193,7 +194,7 @@ def machine_from_table(wheel: Wheel, flow: Array, pressure: Array, shaft_power: 
     best = int(np.argmax(efficiency))
     if efficiency[best] >= 1:
         raise OutsideValidity(
-            f"The machine's table gives more air or water power than shaft power at {flow[best]:g} m³/s (efficiency"
+            f"The machine's table gives more air or water power than shaft power at {in_both_units(float(flow[best]), 'airflow')} (efficiency"
             f" {100 * efficiency[best]:.0f} %). One of its columns is in another unit."
         )
     at = flow[best], pressure[best], shaft_power[best]
@@ -258,15 +259,15 @@ def flow_for_pressure(machine: MachineCurve, pressure_pa: float) -> float:
     if not len(crossings):
         top = float(np.max(shape.pressure(flows)) * machine.pressure_unit)
         raise OutsideValidity(
-            f"The machine makes {pressure_pa:,.0f} Pa at no flow of its curve; its highest is {top:,.0f} Pa."
+            f"The machine makes {in_both_units(pressure_pa, 'pressure')} at no flow of its curve; its highest is {in_both_units(top, 'pressure')}."
         )
     at = [
         float(flows[i] - over[i] * (flows[i + 1] - flows[i]) / (over[i + 1] - over[i] + NEVER_ZERO)) for i in crossings
     ]
     if at[-1] - at[0] > 2 * (flows[1] - flows[0]):
-        ends = " and ".join(f"{place * machine.flow_unit:.3g}" for place in (at[0], at[-1]))
+        ends = " and ".join(in_both_units(float(place * machine.flow_unit), "airflow") for place in (at[0], at[-1]))
         raise OutsideValidity(
-            f"The curve has {pressure_pa:,.0f} Pa at two flows, {ends} m³/s: pressure alone does not tell which. Power, or a"
+            f"The curve has {in_both_units(pressure_pa, 'pressure')} at two flows, {ends}: pressure alone does not tell which. Power, or a"
             " second reading at another damper, does."
         )
     return at[-1] * float(machine.flow_unit)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.fields import Real
+from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.standards.lookup import between
 from modest_rotor.core.tables import read_table
 
@@ -28,7 +29,7 @@ def standard_pressure_pa(altitude_m: float) -> float:
     """
     if not LOWEST_M <= altitude_m <= HIGHEST_M:
         raise OutsideValidity(
-            f"{altitude_m:,.0f} m lies outside the standard atmosphere's {LOWEST_M:,.0f} to {HIGHEST_M:,.0f} m."
+            f"{in_both_units(altitude_m, 'altitude')} lies outside the standard atmosphere's {in_both_units(LOWEST_M, 'altitude')} to {in_both_units(HIGHEST_M, 'altitude')}."
         )
     return float(SEA_LEVEL_PA * (1 - LAPSE_PER_M * altitude_m) ** ALTITUDE_EXPONENT)
 
@@ -71,4 +72,6 @@ def water_properties(temperature_c: float) -> tuple[float, float]:
 
 def _refuse_temperature(temperature_c: Real) -> None:
     if isinstance(temperature_c, float) and not COLDEST_C <= temperature_c <= WARMEST_C:
-        raise OutsideValidity(f"{temperature_c:g} °C lies outside {COLDEST_C:g} to {WARMEST_C:g} °C for air in a duct.")
+        raise OutsideValidity(
+            f"{in_both_units(temperature_c, 'temperature')} lies outside {in_both_units(COLDEST_C, 'temperature')} to {in_both_units(WARMEST_C, 'temperature')} for air in a duct."
+        )

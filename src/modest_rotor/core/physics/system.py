@@ -9,6 +9,7 @@ import numpy as np
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real
+from modest_rotor.core.quantities import in_both_units
 
 TURBULENT = 2.0
 USUAL_EXPONENT, EXPONENT_SPREAD = 1.9, 0.06
@@ -67,7 +68,7 @@ def system_through(flow: Real, pressure: Real, fixed_pressure: Real, exponent: R
     fixed, whole = float(np.ravel(fixed_pressure)[0]), float(np.ravel(pressure)[0])
     if fixed >= whole:
         raise OutsideValidity(
-            f"The pressure that stays at no flow, {fixed:,.0f} Pa, is not below the {whole:,.0f} Pa measured while running."
+            f"The pressure that stays at no flow, {in_both_units(fixed, 'pressure')}, is not below the {in_both_units(whole, 'pressure')} measured while running."
         )
     return SystemCurve(fixed_pressure, np.maximum(pressure - fixed_pressure, 0.0) / flow**exponent, exponent)
 

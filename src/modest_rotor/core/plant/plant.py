@@ -4,30 +4,26 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 from modest_rotor.core.physics.commanded import settle_commanded
 from modest_rotor.core.physics.drive import Drive, drive_input
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.load import Load
-from modest_rotor.core.physics.loop import Controller, Gains, Memory, followed
+from modest_rotor.core.physics.loop import Controller, Gains, Memory
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
-from modest_rotor.core.plant.shaft import pushed, toward
+from modest_rotor.core.plant import turning
+from modest_rotor.core.plant.turning import Ramp, State
 from modest_rotor.core.setup.command import share_of_signal
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 
-STEP_S = 0.005
-"""Step of the time integration; motor and wheel settle in some tenths of a second."""
-LONGEST_S = 120.0
-"""Time that is followed in one go; after it everything has settled."""
 DRAG_SHARE = 0.01
 """Drag of bearings that lets a coasting wheel stand still at last, as a share of its torque at its known speed. Our judgement, no source."""
 CRAWL_RPM = 3.0
 STILL_HZ = 0.05
-STILL_PA = 1e-4
-"""Change of the sensor's reading in a step, Pa, under which it stands."""
 AIR_HEAT = 1210.0
 """Heat that a cubic metre of room air takes to warm by one kelvin, J."""
 SOUND_PER_DECADE = 50.0
@@ -36,7 +32,6 @@ AT_REST_SHARE = 0.006
 """What a drive's electronics take while its motor stands, over its rated power. Our judgement, no source."""
 QUIET_DB = 20.0
 LINK_FACTOR = math.sqrt(2)
-NOTHING_YET = Memory()
 ANY_DRIVE, ANY_SIGNAL = DriveTraits(), SignalTraits()
 
 
@@ -106,21 +101,6 @@ class Told:
 
 
 @dataclass(frozen=True)
-class State:
-    """Where it has come: speed of the shaft, hertz at the drive's output, seconds since it was told to run.
-
-    ``tube_pa`` and ``felt_pa``: what the duct sensor has come to behind each of its lags. ``memory``: of the drive's loop.
-    """
-
-    speed_rpm: float = 0.0
-    output_hz: float = 0.0
-    running_s: float = 0.0
-    tube_pa: float = 0.0
-    felt_pa: float = 0.0
-    memory: Memory = NOTHING_YET
-
-
-@dataclass(frozen=True)
 class Shown:
     """What stands to be measured, in SI and rpm."""
 
@@ -169,37 +149,56 @@ def output_voltage_v(told: Told, hertz: float, line_v: float) -> float:
 
 
 def advance(plant: Plant, told: Told, state: State, seconds: float) -> State:
-    """The state after some seconds: the shaft's torques integrated with its inertia, J dω/dt = T_motor − T_load.
-
-    :param seconds: at most two minutes are followed; after them everything has settled.
-    """
-    left = min(max(seconds, 0.0), LONGEST_S)
-    electronic = isinstance(plant.motor, ElectronicMotor)
-    while left > 0:
-        coasts = not told.run and state.output_hz < STILL_HZ
-        step = min(STEP_S * (10 if electronic or coasts else 1), left)
-        after = _electronic_step(plant, told, state, step) if electronic else _drive_step(plant, told, state, step)
-        still = abs(after.speed_rpm - state.speed_rpm) < 1e-4 and after.output_hz == state.output_hz
-        settled = still and abs(after.felt_pa - state.felt_pa) < STILL_PA
-        state, left = after, left - step
-        if settled and (not told.run or state.running_s > plant.drive_traits.start_up_s):
-            return replace(state, running_s=state.running_s + left) if state.running_s else state
-    return state
+    """The state after some seconds. :param seconds: at most two minutes are followed. Source: :mod:`turning`."""
+    return turning.advance(_AsTold(plant, told), state, seconds)
 
 
-def _drive_step(plant: Plant, told: Told, state: State, step: float) -> State:
-    asked, memory = _looped(told, state, step)
-    goal = target_hz(plant.drive_traits, asked, state.output_hz, state.running_s)
-    rate = told.base_hz / (told.ramp_up_s if goal > state.output_hz else told.ramp_down_s)
-    hertz = toward(state.output_hz, goal, rate * step)
-    driven = _motor_torque(plant, told, hertz, state.speed_rpm)
-    drag = DRAG_SHARE * _load_torque(plant, plant.load.speed_rpm) if not told.run else 0.0
-    torque = driven - drag - _load_torque(plant, state.speed_rpm)
-    speed = pushed(state.speed_rpm, torque, plant.inertia_kgm2, step)
-    static = plant.supply_share * float(plant.load.at_motor_speed(speed).pressure) if speed > CRAWL_RPM else 0.0
-    tube = followed(state.tube_pa, static, plant.sensor_lag_s, step)
-    felt = followed(state.felt_pa, tube, plant.sensor_lag_s, step)
-    return State(speed, hertz, state.running_s + step if told.run else 0.0, tube, felt, memory)
+@dataclass(frozen=True)
+class _AsTold:
+    """A plant that is told something, as the simulator asks it."""
+
+    plant: Plant
+    told: Told
+
+    @property
+    def inertia_kgm2(self) -> float:
+        return self.plant.inertia_kgm2
+
+    @property
+    def runs(self) -> bool:
+        return self.told.run and (self.speed_ramp is None or self.speed_ramp.goal > 0)
+
+    @cached_property
+    def speed_ramp(self) -> Ramp | None:
+        motor = self.plant.motor
+        if not isinstance(motor, ElectronicMotor):
+            return None
+        return Ramp(_electronic_goal(self.plant, self.told), float(motor.rated_speed_rpm) / motor.module.soft_start_s)
+
+    @property
+    def sensor_lag_s(self) -> float | None:
+        return None if self.speed_ramp is not None else self.plant.sensor_lag_s
+
+    def hertz_ramp(self, state: State, seconds: float) -> tuple[Ramp, Memory]:
+        """Where the drive goes by its own loop, or as told by hand, from which the loop would go on."""
+        if self.speed_ramp is not None:
+            return Ramp(0.0, 0.0), state.memory
+        told, memory = _looped(self.told, state, seconds)
+        goal = target_hz(self.plant.drive_traits, told, state.output_hz, state.running_s)
+        return Ramp(goal, told.base_hz / (told.ramp_up_s if goal > state.output_hz else told.ramp_down_s)), memory
+
+    def torque_nm(self, speed_rpm: float, output_hz: float) -> float:
+        plant = self.plant
+        drag = 0.0 if self.told.run else DRAG_SHARE * _load_torque(plant, plant.load.speed_rpm)
+        return _motor_torque(plant, self.told, output_hz, speed_rpm) - drag - _load_torque(plant, speed_rpm)
+
+    def sensor_pa(self, speed_rpm: float) -> float:
+        if speed_rpm <= CRAWL_RPM:
+            return 0.0
+        return self.plant.supply_share * float(self.plant.load.at_motor_speed(speed_rpm).pressure)
+
+    def is_settled(self, state: State) -> bool:
+        return not self.told.run or state.running_s > self.plant.drive_traits.start_up_s
 
 
 def _looped(told: Told, state: State, step: float) -> tuple[Told, Memory]:
@@ -211,13 +210,6 @@ def _looped(told: Told, state: State, step: float) -> tuple[Told, Memory]:
     controller = Controller(Gains(loop.gain, loop.integral_s), True, min(told.low_hz / top, 1.0), 1.0)
     share, memory = controller.command((loop.set_point_pa - state.felt_pa) / loop.range_pa, state.memory, step)
     return replace(told, frequency_hz=share * top), memory
-
-
-def _electronic_step(plant: Plant, told: Told, state: State, step: float) -> State:
-    assert isinstance(plant.motor, ElectronicMotor)
-    goal = _electronic_goal(plant, told)
-    rate = plant.motor.rated_speed_rpm / plant.motor.module.soft_start_s
-    return State(toward(state.speed_rpm, goal, float(rate) * step), 0.0, state.running_s + step if goal else 0.0)
 
 
 def _electronic_goal(plant: Plant, told: Told) -> float:
