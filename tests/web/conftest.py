@@ -32,24 +32,11 @@ ARGUMENTS = (
 )
 
 
-FIRST_BROWSER = (
-    "test_choose.py",
-    "test_find.py",
-    "test_round.py",
-    "test_setup.py",
-    "test_stations.py",
-    "test_timed.py",
-    "test_walk.py",
-)
-"""Files that one worker takes with its browser and application; the other worker takes the rest with its own."""
-
-
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
-    """A browser and an application serve half of the browser tests each, so one worker takes a half whole."""
+    """Browser tests are slow, wherever they are run."""
     for item in items:
         if "tests/web" in str(item.path):
             item.add_marker(pytest.mark.slow)
-            item.add_marker(pytest.mark.xdist_group(f"browser {1 if item.path.name in FIRST_BROWSER else 2}"))
 
 
 @pytest.fixture(scope="session")

@@ -17,7 +17,7 @@ from tests.web.screen import Screen
 from tests.web.test_walk import taken_in
 
 SHORT: dict[str, dict[str, Any]] = {
-    "redraw": {"KEYS": 4}, "comparison": {"STEPS": 2, "DRAGS": 4}, "log": {"READINGS": 200, "TIMES": 1},
+    "redraw": {"KEYS": 4}, "comparison": {"STEPS": 2, "DRAGS": 3}, "log": {"READINGS": 200, "TIMES": 1},
     "bench": {"TURNS": 4, "WARM_S": 1, "RUN_S": 2, "RIGS": ("capacitor blower",)}, "first_answer": {"PACE_S": 0.0, "PRESS_S": 0.0}, "first_paint": {"RUNS": 1, "SLOWER": 1, "LINE": NO_LIMIT, "PAGES": {name: PAGES[name] for name in ("Board", "In short", "Options", "Bench")}},
 }  # fmt: skip
 """As ``benchmarks.scale`` shortens them, here in one process with the browser of the tests."""
