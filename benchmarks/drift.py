@@ -86,7 +86,7 @@ def main(years: int) -> None:
                 judged = judge(simulated_year(setup, rng, FAULTS[fault]), (), solved, True)
                 if _drifts(judged):
                     found += 1
-                    names = [rung.cause.name for rung in judged.causes[:2]]
+                    names = [weighed.cause.name for weighed in judged.causes[:2]]
                     first += ALIKE.get(fault, fault) in names
             print(f"  {fault:<23} found {found:>3} of {count}, its cause first or second {first:>3}")
     print(f"\nfalse alarms of all: {alarms} of {total} years ({100 * alarms / total:.1f} %)")

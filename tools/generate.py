@@ -21,13 +21,14 @@ from modest_rotor.core.bench.course import Experiment
 from modest_rotor.core.bench.why import Meter
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.glossary import all_terms, term_of_field
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.job import JobDocument, Machine
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.loading import Holds as LoadedHolds
 from modest_rotor.core.options.registry import OPTIONS
 from modest_rotor.core.phrase import BASIS_WORDS
 from modest_rotor.core.proof.answer import Verdict
+from modest_rotor.core.setup.steps import StepGroup
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.flow_way import Way
 from modest_rotor.core.stations.loop import Holds, SensorPlace
@@ -44,7 +45,7 @@ ROOT = Path(__file__).resolve().parents[1]
 GENERATED = ROOT / "web" / "src" / "generated"
 LABELLED = {
     "ControlMode": ControlMode, "DeviceKind": DeviceKind, "Fits": Fits, "Holds": Holds, "LoadedHolds": LoadedHolds, "MarkState": MarkState, "Meter": Meter,
-    "Needle": Needle, "SensorPlace": SensorPlace, "SignState": SignState, "Trouble": Trouble, "UnreadReason": UnreadReason, "Verdict": Verdict, "Way": Way,
+    "Measurand": Measurand, "SensorPlace": SensorPlace, "SignState": SignState, "StepGroup": StepGroup, "Trouble": Trouble, "UnreadReason": UnreadReason, "Verdict": Verdict, "Way": Way,
 }  # fmt: skip
 """Kinds and states that the page shows outside of a field, by the names under which it takes their labels."""
 HEADER = "// Written by tools/generate.py from the core's models. Never edited.\n"

@@ -1,4 +1,4 @@
-"""Photographs, CSV, marks, the plate's line, meters and the ladder over HTTP: what is kept, and what is refused."""
+"""Photographs, CSV, marks, the plate's line, meters and the ranking over HTTP: what is kept, and what is refused."""
 
 from __future__ import annotations
 
@@ -130,9 +130,9 @@ def test_a_set_is_copied_dated_and_never_of_the_future(client: TestClient, job: 
     assert "two sets" in client.post(f"/api/jobs/{job.id}/changes", json=two).json()["sentence"]
 
 
-def test_the_ladder_and_the_rules_over_http(client: TestClient, job: StoredJob) -> None:
-    ladder = client.get(f"/api/jobs/{job.id}/ladder").json()
-    assert ladder["waits"] is None or "waits" in ladder["waits"]
+def test_the_ranking_and_the_rules_over_http(client: TestClient, job: StoredJob) -> None:
+    causes_of = client.get(f"/api/jobs/{job.id}/causes").json()
+    assert causes_of["waits"] is None or "waits" in causes_of["waits"]
     rules = client.get("/api/rules").json()
     assert len(rules) > 40 and all(rule["source"] and rule["threshold"] for rule in rules)
 

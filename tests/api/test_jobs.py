@@ -63,11 +63,11 @@ def test_a_preview_draws_on_the_last_fit_and_says_so_until_it_is_asked_to_refine
     assert not looked("duty/steps/s1/hours", "1000 h", False)["refining"]  # the fit does not depend on it
 
 
-def test_the_needles_of_a_job(client: TestClient, job: StoredJob) -> None:
-    table = client.get(f"/api/jobs/{job.id}/needles").json()
+def test_what_each_change_does_to_the_readings_of_a_job(client: TestClient, job: StoredJob) -> None:
+    table = client.get(f"/api/jobs/{job.id}/effects").json()
     assert table["waits"] is None and len(table["rows"]) == 11
-    assert table == client.get(f"/api/jobs/{job.id}/needles").json()
-    assert client.get("/api/jobs/999999/needles").status_code == 404
+    assert table == client.get(f"/api/jobs/{job.id}/effects").json()
+    assert client.get("/api/jobs/999999/effects").status_code == 404
 
 
 @pytest.mark.parametrize(

@@ -1,4 +1,4 @@
-"""Set-up over HTTP on stand-ins: signing, balancing, writing with read-back, leave, and the sweep."""
+"""Set-up over HTTP on stand-ins: signing, balancing, writing with read-back, authorisation, and the sweep."""
 
 from __future__ import annotations
 
@@ -133,7 +133,7 @@ def test_power_is_refused_over_the_wire_with_a_stop_open_and_before_its_steps(cl
 
 def test_settings_are_seen_written_read_back_and_kept(hall: Desk, plants: StandIns) -> None:
     plan = hall.post("setup/plan", what="settings")
-    assert not plan["needs_leave"] and any("can start a machine" in caution for caution in plan["cautions"])
+    assert not plan["needs_authorisation"] and any("can start a machine" in caution for caution in plan["cautions"])
     assert any("not signed" in caution for caution in plan["cautions"])
     before = {line["role"]: line["before_si"] for line in plan["lines"]}
     assert before["ramp_up"] == 10 and before["overload_current"] == pytest.approx(4.1)
@@ -168,7 +168,7 @@ def test_trouble_in_the_middle_says_what_was_written_and_what_not(hall: Desk, pl
     assert hall.client.post(f"/api/jobs/{hall.id}/setup/plan", json={"what": "settings"}).status_code == 424
 
 
-def test_what_is_no_stand_in_is_written_only_with_leave(hall: Desk, plants: StandIns) -> None:
+def test_what_is_no_stand_in_is_written_only_when_authorised(hall: Desk, plants: StandIns) -> None:
     port = plants.called("hall-drive").port
     added = hall.client.post(
         "/api/devices", json={"name": "Roof drive", "code": "quay-drive-15", "host": "127.0.0.1", "port": port}
@@ -176,22 +176,22 @@ def test_what_is_no_stand_in_is_written_only_with_leave(hall: Desk, plants: Stan
     assert added.status_code == 201 and not added.json()["stand_in"]
     hall.does("setup/device", which="device", name="Roof drive")
     plan = hall.post("setup/plan", what="settings")
-    assert plan["needs_leave"] and plan["leave_until"] is None
+    assert plan["needs_authorisation"] and plan["authorised_until"] is None
     refused = hall.post("setup/writes", 422, what="settings", digest=plan["digest"], who="Ann")
-    assert "armed it for this job" in refused["sentence"]
-    hall.post("setup/leave", 422, what="settings", digest=plan["digest"], who="", minutes=5)
-    hall.post("setup/leave", 409, what="settings", digest="something else", who="Ann", minutes=5)
-    armed = hall.post("setup/leave", what="settings", digest=plan["digest"], who="Ann", minutes=5)
-    assert armed["leave_until"]
+    assert "authorised writing to it for this job" in refused["sentence"]
+    hall.post("setup/authorisation", 422, what="settings", digest=plan["digest"], who="", minutes=5)
+    hall.post("setup/authorisation", 409, what="settings", digest="something else", who="Ann", minutes=5)
+    authorised = hall.post("setup/authorisation", what="settings", digest=plan["digest"], who="Ann", minutes=5)
+    assert authorised["authorised_until"]
     assert hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")["agrees"]
     other = Desk(hall.client, HALL)
     other.does("setup/device", which="device", name="Roof drive")
-    assert other.post("setup/plan", what="settings")["leave_until"] is None, "leave is for one job alone"
-    hall.client.delete(f"/api/devices/{added.json()['id']}/leave")
-    assert hall.post("setup/plan", what="settings")["leave_until"] is None
+    assert other.post("setup/plan", what="settings")["authorised_until"] is None, "it is authorised for one job alone"
+    hall.client.delete(f"/api/devices/{added.json()['id']}/authorisation")
+    assert hall.post("setup/plan", what="settings")["authorised_until"] is None
     refused = hall.post("setup/plan", 422, what="command", step="s1")["sentence"]
     assert "not started past them" in refused, (
-        "a real machine is not run before its steps are signed, with leave or without"
+        "a real machine is not run before its steps are signed, authorised or not"
     )
 
 

@@ -1,4 +1,4 @@
-"""Writes to devices: kept before they are sent, looked up after a crash; a stop that is always allowed; leave by a steady clock."""
+"""Writes to devices: kept before they are sent, looked up after a crash; a stop that is always allowed; authorisation by a steady clock."""
 
 # ruff: noqa: F811  (fixtures of another file are named as arguments)
 from __future__ import annotations
@@ -21,7 +21,7 @@ from modest_rotor.fieldbus.stand_in import StandIns, Trouble
 from modest_rotor.store import devices
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.devices import Written
-from modest_rotor.store.models import ArmedRow, WrittenRow
+from modest_rotor.store.models import WriteAuthorisationRow, WrittenRow
 from tests.api.test_setup import Desk, hall, plants  # noqa: F401
 from tests.running import free_port
 
@@ -108,13 +108,13 @@ def test_a_write_whose_device_is_silent_stays_open_until_it_answers(hall: Desk, 
     assert next(row for row in written_rows() if row.id == number).ended
 
 
-def test_a_stop_needs_no_leave_no_look_and_no_database(
+def test_a_stop_needs_no_authorisation_no_look_and_no_database(
     real: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     drive = plants.called("hall-drive")
     drive.write(Role.FREQUENCY_COMMAND, 40.0)
     drive.write(Role.RUN, 1.0)
-    assert "needs_leave" in real.post("setup/plan", what="settings")
+    assert "needs_authorisation" in real.post("setup/plan", what="settings")
     stopped = real.post("setup/writes", what="stop", digest="", who="Ann")
     assert stopped["agrees"]
     assert [row.role for row in written_rows()] == ["run"]
@@ -131,10 +131,10 @@ def test_a_stop_of_what_only_measures_says_to_use_its_own(real: Desk) -> None:
     assert refused.status_code == 422 and "its own stop" in refused.json()["sentence"]
 
 
-def test_leave_ends_by_a_clock_that_nobody_sets_back(real: Desk, monkeypatch: pytest.MonkeyPatch) -> None:
+def test_an_authorisation_ends_by_a_clock_that_nobody_sets_back(real: Desk, monkeypatch: pytest.MonkeyPatch) -> None:
     plan = real.post("setup/plan", what="settings")
-    armed = real.post("setup/leave", what="settings", digest=plan["digest"], who="Ann", minutes=5)
-    assert armed["leave_until"]
+    authorised = real.post("setup/authorisation", what="settings", digest=plan["digest"], who="Ann", minutes=5)
+    assert authorised["authorised_until"]
     drive = number_of(real.client, DRIVE)
 
     class SetBack(datetime):
@@ -145,13 +145,13 @@ def test_leave_ends_by_a_clock_that_nobody_sets_back(real: Desk, monkeypatch: py
     monkeypatch.setattr(devices, "datetime", SetBack)
     steady = devices._since_boot_s()
     monkeypatch.setattr(devices, "_since_boot_s", lambda: steady + 299.0)
-    assert with_connection(devices.armed_for)(drive)
+    assert with_connection(devices.authorisations_of)(drive)
     monkeypatch.setattr(devices, "_since_boot_s", lambda: steady + 301.0)
-    assert not with_connection(devices.armed_for)(drive)
+    assert not with_connection(devices.authorisations_of)(drive)
     monkeypatch.setattr(devices, "_since_boot_s", lambda: steady)
     monkeypatch.setattr(devices, "_boot", lambda: "another run of this machine")
-    assert not with_connection(devices.armed_for)(drive)
-    until = with_connection(lambda: ArmedRow.select().get().until)()
+    assert not with_connection(devices.authorisations_of)(drive)
+    until = with_connection(lambda: WriteAuthorisationRow.select().get().until)()
     assert until - datetime.now(UTC) < timedelta(minutes=6)
 
 

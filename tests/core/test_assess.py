@@ -326,4 +326,4 @@ def test_a_choice_without_its_reason_is_told_on_the_rail() -> None:
     for why, told in ((None, True), ("It halves the watts.", False)):
         rail = assessed(KRAUSE, decision={"chosen": "electronic", "why": why}).rail
         words = plain(next(entry.phrase for entry in rail if entry.station == "decision"))
-        assert words.startswith("C, electronic") and ("its reason is not said" in words) is told
+        assert words.startswith("C, EC motor, speed command") and ("its reason is not said" in words) is told

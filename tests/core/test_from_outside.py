@@ -64,8 +64,8 @@ def test_water_between_the_rows_is_coolprop_s(celsius: float) -> None:
 
 def test_constants_of_statistics_are_scipy_s() -> None:
     assert pytest.approx(stats.norm.ppf(0.975), abs=1e-6) == COVERAGE_95
-    for needles, limit in enumerate(CHI_SQUARED, 1):
-        assert limit == pytest.approx(stats.chi2.isf(1e-3, needles), abs=0.006), "one healthy machine in a thousand"
+    for measurands, limit in enumerate(CHI_SQUARED, 1):
+        assert limit == pytest.approx(stats.chi2.isf(1e-3, measurands), abs=0.006), "one healthy machine in a thousand"
     for deviations in np.linspace(-4, 4, 17):
         assert normal_share(float(deviations)) == pytest.approx(stats.norm.cdf(deviations), abs=1e-12)
 

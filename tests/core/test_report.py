@@ -46,7 +46,7 @@ def pdf_text(told: Report, units: Any = "si") -> list[str]:
 def test_the_choice_its_reason_and_its_range_come_first() -> None:
     told, _answer = report()
     first, saving, *_ = (plain(line) for line in told.recommendation)
-    assert first == "C, Electronic, speed command. It halves the watts."
+    assert first == "C, EC motor, speed command. It halves the watts."
     assert "expected to save" in saving
     figures = [piece for line in told.recommendation for piece in line if isinstance(piece, Figure)]
     assert figures and all(

@@ -140,7 +140,7 @@ def test_a_hunt_is_followed_to_its_debrief(ann: Screen) -> None:
     press(screen, "[data-name-it]:not([disabled])")
     assert "Found." in there(screen, '[data-debrief="found"]').text
     screen.sees("You said so.")
-    screen.sees("the cheapest way by the ladder")
+    screen.sees("the cheapest way by the ranking")
     screen.go("/bench/record", "Record")
     screen.sees("; ".join(hunt.hidden))
 

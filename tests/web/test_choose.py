@@ -56,12 +56,14 @@ def test_from_duty_to_a_chosen_option_and_its_report(screen: Screen, application
     screen.sees("Logger: Motor A")
     screen.station("options")
     screen.press("Add an option")
-    screen.press("electronic, torque taps")
+    screen.press("constant-torque EC motor")
     screen.press("Electronic motor 1/2 hp, five torque taps")
     screen.opens("E")
-    screen.sees("Do its volts, or its link, suit those measured here?")  # 110 V measured, made for 208 to 230 V
+    screen.sees(
+        "Do its volts, or its voltage selector, suit those measured here?"
+    )  # 110 V measured, made for 208 to 230 V
     screen.press("Add an option")
-    screen.press("electronic, torque taps")
+    screen.press("constant-torque EC motor")
     screen.press("none yet")
     screen.opens("F")
     screen.until(lambda: screen.browser.find_element(By.ID, "opens-saved-F"))
@@ -81,7 +83,7 @@ def test_from_duty_to_a_chosen_option_and_its_report(screen: Screen, application
     screen.press("view to print", "a")
     screen.sees("Recommendation")
     screen.sees("It keeps the air and takes fewer watts.")
-    screen.sees("Stop: Do its volts, or its link, suit those measured here?")
+    screen.sees("Stop: Do its volts, or its voltage selector, suit those measured here?")
 
 
 def test_a_stop_takes_a_name_and_a_reason_and_one_takes_nobody_s(screen: Screen, application: Application) -> None:

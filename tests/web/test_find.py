@@ -125,7 +125,7 @@ def test_two_sets_put_the_tightened_duct_first(screen: Screen, application: Appl
         screen.type(f"{label}, set 2", value)
     screen.saved()
     screen.station("findings")
-    screen.until(lambda: shown(screen, "[data-rung]").split("\n")[1] in ("duct too tight", "filter or coil loaded"))
+    screen.until(lambda: shown(screen, "[data-cause]").split("\n")[1] in ("duct too tight", "filter or coil loaded"))
     screen.sees("against set 1, in spring, when it was right")
     screen.sees("tells the first two apart")
 

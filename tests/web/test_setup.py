@@ -131,7 +131,7 @@ def test_an_electronic_fan_is_set_up_and_its_saving_proved(screen: Screen, appli
 
     open_step(screen, "link")
     screen.type("Volts measured here", "231")
-    screen.type("Link or tap is set for", "115 V")
+    screen.type("Voltage selector or tap is set for", "115 V")
     screen.sees("Nobody can waive this")
     assert "stop" in screen.rail("setup").lower()
     assert "held up" in screen.rail("proof")
@@ -144,7 +144,7 @@ def test_an_electronic_fan_is_set_up_and_its_saving_proved(screen: Screen, appli
     for step in ("prove_dead", "discharge_capacitor"):
         signed(screen, step)
     open_step(screen, "link")
-    screen.type("Link or tap is set for", "208-230 V")
+    screen.type("Voltage selector or tap is set for", "208-230 V")
     screen.type("The same, measured again", "230")
     screen.until(lambda: "stop" not in screen.rail("setup").lower())
     signed(screen, "link")

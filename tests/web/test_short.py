@@ -15,7 +15,13 @@ from tests.web.test_setup import picked
 from tests.web.test_walk import job_of, taken_in
 
 LINE = "HP 1/4 V 110 A 2.9 RPM 1725 HZ 60 PH 1 MFD 15.4"
-ROW = (("Supply", "111"), ("Line amps", "3.19"), ("Speed", "1722"), ("Input power", "306"), ("Static across", "210"))
+ROW = (
+    ("Supply", "111"),
+    ("Line amps", "3.19"),
+    ("Speed", "1722"),
+    ("Input power", "306"),
+    ("Total external static", "210"),
+)
 
 
 def candidates(screen: Screen) -> dict[str, str]:

@@ -163,7 +163,7 @@ def test_a_year_from_a_kind_of_building_with_seasons_starts_and_heat(screen: Scr
     screen.type("Running hours in summer", "50")
     fold(screen, "Starts, fan between calls, emissions")
     screen.type("Starts a year", "3000")
-    screen.type("Seconds to full speed", "2")
+    screen.type("Starting time", "2")
     screen.type("Emissions of the supply", "0.4")
     fold(screen, "Heat and cold")
     screen.type("Hours in which it is heated", "50")

@@ -242,7 +242,7 @@ def test_the_documentation_is_shown_without_fetching_anything(screen: Screen) ->
         assert answer.status == 200
 
 
-def test_what_would_move_which_needle_is_shown_when_asked_for(screen: Screen, application: Application) -> None:
+def test_what_would_move_which_reading_is_shown_when_asked_for(screen: Screen, application: Application) -> None:
     screen.go(f"/jobs/{job_of(application, 'Waiting hall air handler')}/readings", "Readings")
     screen.press("Show")
     screen.sees("capacitor dead")

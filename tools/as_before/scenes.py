@@ -15,7 +15,7 @@ import numpy as np
 from tests.core.calculations.test_calculations import WORKED
 from tests.core.stations.plates import PLATES
 
-from modest_rotor.core.assess import assess, beside, build_case, fit_job, ladder, loaded, needles
+from modest_rotor.core.assess import assess, beside, build_case, causes, effects, fit_job, loaded
 from modest_rotor.core.bench.hunt import make_hunt
 from modest_rotor.core.bench.hunting import acts_on, budget_of, cheapest_way
 from modest_rotor.core.bench.knobs import Turned, knobs_of
@@ -26,7 +26,7 @@ from modest_rotor.core.bench.waves import waves_of
 from modest_rotor.core.bench.why import reasons
 from modest_rotor.core.calculations.book import work_out
 from modest_rotor.core.drift.answer import Due, log_answer
-from modest_rotor.core.drift.log import NEEDLE_OF
+from modest_rotor.core.drift.log import MEASURAND_OF
 from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.drift.simulated import Fault, simulated_log
@@ -97,7 +97,7 @@ def told_of_job(job: Job) -> dict[str, Any]:
     answer = assess(job, fit)
     report = build_report(job, answer, "2026-11-01", "r1", None)
     ids = tuple(one.id for one in job.document.options.considered)
-    asked = {"needles": lambda: needles(job, fit), "ladder": lambda: ladder(job, fit), "loaded": lambda: loaded(job, fit), "beside": lambda: beside(job, ids, fit)}  # fmt: skip
+    asked = {"measurands": lambda: effects(job, fit), "causes_of": lambda: causes(job, fit), "loaded": lambda: loaded(job, fit), "beside": lambda: beside(job, ids, fit)}  # fmt: skip
     more = {name: or_refusal(work) for name, work in asked.items()}
     return {name: getattr(answer, name) for name in type(answer).model_fields} | more | {"report": report}
 
@@ -141,7 +141,7 @@ def _logs() -> dict[str, Any]:
         machine, references = build_case(job, fit).right, references_of(job, assess(job, fit), 20_000.0)
         for number, fault in enumerate(FAULTS) if references else ():
             values = references[0].values
-            healthy = {NEEDLE_OF[name]: value for name, value in values.items() if name in NEEDLE_OF}
+            healthy = {MEASURAND_OF[name]: value for name, value in values.items() if name in MEASURAND_OF}
             setup = machine_since(job, machine, healthy)
             if isinstance(setup, Absent):
                 said[f"{job.machine.name} {number}"] = setup

@@ -25,7 +25,7 @@ from modest_rotor.core.bench.hunting import (
 from modest_rotor.core.bench.why import Moves
 from modest_rotor.core.estimate import COVERAGE_95
 from modest_rotor.core.identify.causes import REPEATS
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.phrase import Figure
 from modest_rotor.formats.hunts_csv import HuntResult, write_hunts
 from modest_rotor.store import bench
@@ -35,12 +35,12 @@ from modest_rotor.store.database import with_connection
 router = APIRouter(prefix="/api/bench", tags=["bench"])
 MOST_ACTS = 200
 QUANTITIES = {
-    Needle.VOLTS: "voltage",
-    Needle.AMPS: "current",
-    Needle.SPEED: "speed",
-    Needle.WATTS: "input_power",
-    Needle.PRESSURE: "pressure",
-    Needle.FLOW: "airflow",
+    Measurand.VOLTS: "voltage",
+    Measurand.AMPS: "current",
+    Measurand.SPEED: "speed",
+    Measurand.WATTS: "input_power",
+    Measurand.PRESSURE: "pressure",
+    Measurand.FLOW: "airflow",
 }
 
 
@@ -48,7 +48,7 @@ class HuntAct(BaseModel):
     """Something that may be done, its minutes and its caution; ``times`` is how often it was."""
 
     act: str
-    reads: Needle | None = Field(description="the meter that it reads; none for a test")
+    reads: Measurand | None = Field(description="the meter that it reads; none for a test")
     minutes: int
     caution: str
     times: int
@@ -58,7 +58,7 @@ class HuntSeen(BaseModel):
     """What an act showed: readings against those from when it was right, or words."""
 
     act: str
-    reads: Needle | None = Field(default=None, description="the meter that it reads; none for a test")
+    reads: Measurand | None = Field(default=None, description="the meter that it reads; none for a test")
     minutes: int
     now: Figure | None = None
     healthy: Figure | None = None
@@ -188,21 +188,21 @@ def _hunt_view(hunting: Hunting) -> HuntView:
 
 
 def _seen(hunting: Hunting) -> tuple[HuntSeen, ...]:
-    """What every act showed, in order; readings with the error of their meter, the ladder as it stood then."""
+    """What every act showed, in order; readings with the error of their meter, the ranking as it stood then."""
     found, so_far = [], Hunting(hunting.hunt)
     for act in hunting.acts:
         so_far = so_far.after(act)
-        if needle := READ_BY.get(act):
-            now, healthy = so_far.readings[needle][-1], hunting.hunt.healthy[needle]
+        if measurand := READ_BY.get(act):
+            now, healthy = so_far.readings[measurand][-1], hunting.hunt.healthy[measurand]
             share = now / healthy - 1
-            band = COVERAGE_95 * math.sqrt(2) * REPEATS[needle]
+            band = COVERAGE_95 * math.sqrt(2) * REPEATS[measurand]
             found.append(
                 HuntSeen(
                     act=act,
-                    reads=needle,
+                    reads=measurand,
                     minutes=minutes_of(act),
-                    now=_figure(hunting.hunt, needle, now),
-                    healthy=_figure(hunting.hunt, needle, healthy),
+                    now=_figure(hunting.hunt, measurand, now),
+                    healthy=_figure(hunting.hunt, measurand, healthy),
                     change=Figure(quantity="change", value=share, band=band),
                     moves=Moves(0 if abs(share) < band else 1 if share > 0 else -1),
                 )
@@ -215,15 +215,15 @@ def _seen(hunting: Hunting) -> tuple[HuntSeen, ...]:
     return tuple(found)
 
 
-def _figure(at: Hunt, needle: Needle, value: float) -> Figure:
-    band = COVERAGE_95 * REPEATS[needle] * value
-    return Figure(quantity=_quantity(at, needle), value=value, band=band, basis="measured")
+def _figure(at: Hunt, measurand: Measurand, value: float) -> Figure:
+    band = COVERAGE_95 * REPEATS[measurand] * value
+    return Figure(quantity=_quantity(at, measurand), value=value, band=band, basis="measured")
 
 
-def _quantity(at: Hunt, needle: Needle) -> str:
-    if at.stand.is_pump and needle in (Needle.FLOW, Needle.PRESSURE):
-        return {Needle.FLOW: "water_flow", Needle.PRESSURE: "pump_differential"}[needle]
-    return QUANTITIES[needle]
+def _quantity(at: Hunt, measurand: Measurand) -> str:
+    if at.stand.is_pump and measurand in (Measurand.FLOW, Measurand.PRESSURE):
+        return {Measurand.FLOW: "water_flow", Measurand.PRESSURE: "pump_differential"}[measurand]
+    return QUANTITIES[measurand]
 
 
 def _debrief(hunting: Hunting) -> Debrief | None:

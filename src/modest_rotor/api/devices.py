@@ -59,8 +59,8 @@ class DeviceView(BaseModel):
     answered: datetime | None
     age_s: float | None
     values: list[DeviceValue]
-    armed_until: datetime | None
-    armed_by: str | None
+    authorised_until: datetime | None
+    authorised_by: str | None
     wrong: Trouble | None = Field(default=None, description="what a stand-in is made to do wrong")
     wrongs: list[Trouble] = Field(default=[], description="what it can be made to do wrong, where it runs here")
 
@@ -177,16 +177,16 @@ def ask(device_id: int) -> DeviceView:
 @router.post("/devices/{device_id}/stop")
 @with_connection
 def stop(device_id: int, said: StopIn) -> WriteAnswer:
-    """Stop a device: allowed to whoever sees it, with or without leave."""
+    """Stop a device: allowed to whoever sees it, with or without authorisation."""
     return stopped(devices.device(device_id), None, said.who.strip())
 
 
-@router.delete("/devices/{device_id}/leave", status_code=204)
+@router.delete("/devices/{device_id}/authorisation", status_code=204)
 @with_connection
-def disarm(device_id: int) -> None:
-    """End the leave to write a device."""
+def withdraw(device_id: int) -> None:
+    """End the authorisation to write to a device."""
     devices.device(device_id)
-    devices.disarm(device_id)
+    devices.withdraw(device_id)
 
 
 @router.get("/devices/{device_id}/writes")
@@ -250,7 +250,7 @@ def view_device(kept: KeptDevice) -> DeviceView:
     """A device with what it said last."""
     profile, seen = profile_of(kept), LINKS.seen(kept)
     stand_in = stand_in_of(kept)
-    leaves = devices.armed_for(kept.id)
+    authorisations = devices.authorisations_of(kept.id)
     return DeviceView(
         id=kept.id,
         name=kept.name,
@@ -269,8 +269,8 @@ def view_device(kept: KeptDevice) -> DeviceView:
         values=[
             _value(profile, role, seen.values, seen.refused) for role in _told_roles(profile, seen.values, seen.refused)
         ],
-        armed_until=max((leave.until for leave in leaves), default=None),
-        armed_by=leaves[-1].who if leaves else None,
+        authorised_until=max((one.until for one in authorisations), default=None),
+        authorised_by=authorisations[-1].who if authorisations else None,
         wrong=stand_in.trouble if stand_in else None,
         wrongs=list(Trouble) if stand_in else [],
     )

@@ -34,14 +34,14 @@ from modest_rotor.core.commands.fields import AddItem, FillPlate, PrepareFirstAn
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.options.beside import MOST_BESIDE, BesideAnswer
-from modest_rotor.core.options.ladder import Ladder
-from modest_rotor.core.options.needles import NeedleTable
+from modest_rotor.core.options.effects import EffectTable
+from modest_rotor.core.options.ranked_causes import RankedCauses
 from modest_rotor.core.options.step_working import StepWorkings
 from modest_rotor.core.stations.readings import Stage
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.fits import assess_job, ladder_of_job, needles_of_job
+from modest_rotor.store.fits import assess_job, causes_of_job, effects_of_job
 from modest_rotor.store.solving import beside_here, loaded_here, name_of, preview_here
 from modest_rotor.workers.process import Overtaken
 from modest_rotor.workers.solvers import Level
@@ -121,11 +121,11 @@ async def preview(job_id: int, draft: Draft) -> Response | Preview:
     return NodesAnswer(f'{{"entry":{found.entry},"problem":null}}', found.nodes)
 
 
-@router.get("/jobs/{job_id}/needles")
+@router.get("/jobs/{job_id}/effects")
 @with_connection
-def needle_moves(job_id: int) -> NeedleTable:
+def measurand_moves(job_id: int) -> EffectTable:
     """What every meter would show if one thing changed on the machine as found."""
-    return needles_of_job(jobs.job_of(job_id))
+    return effects_of_job(jobs.job_of(job_id))
 
 
 @router.post("/jobs/{job_id}/undo", response_model=JobView)
@@ -173,11 +173,11 @@ def first_answer(job_id: int, said: FirstIn) -> Response:
     return _done(job_id, said, PrepareFirstAnswer(said.building or None))
 
 
-@router.get("/jobs/{job_id}/ladder")
+@router.get("/jobs/{job_id}/causes")
 @with_connection
-def cause_ladder(job_id: int) -> Ladder:
+def ranked_causes(job_id: int) -> RankedCauses:
     """What explains the last set of readings, the likeliest cause first."""
-    return ladder_of_job(jobs.job_of(job_id))
+    return causes_of_job(jobs.job_of(job_id))
 
 
 @router.get("/jobs/{job_id}/loaded")

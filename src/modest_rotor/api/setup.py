@@ -12,7 +12,7 @@ from modest_rotor.core.commands.fields import TakeSetFromPanel
 from modest_rotor.core.commands.setting_up import ChooseDevice, TrySetting
 from modest_rotor.core.errors import ChangeRefused, Conflict
 from modest_rotor.core.setup.answer import SetupAnswer
-from modest_rotor.core.setup.steps import SetupStep
+from modest_rotor.core.setup.steps import SetupStep, open_before_running
 from modest_rotor.core.stations.readings import Stage
 from modest_rotor.devices.links import profile_of
 from modest_rotor.devices.loop_run import refuse_second_run, stop_runs_on
@@ -49,7 +49,6 @@ from modest_rotor.store.jobs import StoredJob
 from modest_rotor.store.sweeps import KeptSweep
 
 router = APIRouter(prefix="/api", tags=["set-up"])
-BEFORE_POWER = ("Isolate", "Take out", "Fit", "Link or tap", "Before power", "First power")
 STARTS = (What.COMMAND, What.SWEEP, What.CLOSE, What.STEP, What.WATCH)
 
 
@@ -82,7 +81,7 @@ class Confirmed(Wanted):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class LeaveIn(Confirmed):
+class AuthorisationIn(Confirmed):
     """Leave to write a device for this job."""
 
     minutes: int = Field(ge=1, le=60)
@@ -149,22 +148,24 @@ def plan(job_id: int, wanted: Wanted) -> WritePlan:
     return plan_for(jobs.load(job_id), wanted)[1]
 
 
-@router.post("/jobs/{job_id}/setup/leave")
+@router.post("/jobs/{job_id}/setup/authorisation")
 @with_connection
-def give_leave(job_id: int, said: LeaveIn) -> WritePlan:
+def authorise(job_id: int, said: AuthorisationIn) -> WritePlan:
     """Arm a device for this job and a time, after its registers were seen."""
     if not said.who.strip():
-        raise ChangeRefused("Whoever arms a device says who they are, at the top of the page. Nothing was armed.")
+        raise ChangeRefused(
+            "Whoever authorises writing says who they are, at the top of the page. Nothing was authorised."
+        )
     stored = jobs.load(job_id)
     kept, shown = plan_for(stored, said)
     if shown.digest != said.digest:
-        raise Conflict("The device holds something else than what you looked at. Nothing was armed; look again.")
+        raise Conflict("The device holds something else than what you looked at. Nothing was authorised; look again.")
     roles = {str(line.role) for line in shown.lines} | {
         str(Role.RUN),
         str(Role.SIGNAL_INPUT),
         str(Role.FREQUENCY_COMMAND),
     }
-    devices.arm(kept.id, job_id, tuple(sorted(roles)), said.who.strip(), said.minutes)
+    devices.authorise(kept.id, job_id, tuple(sorted(roles)), said.who.strip(), said.minutes)
     return plan_for(stored, said)[1]
 
 
@@ -279,7 +280,7 @@ def plan_for(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
     if setup.stops and wanted.what not in (What.STOP, What.CLEAR, What.HAND):
         raise ChangeRefused("A stop in Set-up is not cleared: nothing is written that could start the machine.")
     kept = devices.device_named(stored.job.document.setup.device)
-    unsigned = _before_power(setup)
+    unsigned = [str(number) for number in open_before_running(setup.steps)]
     if unsigned and wanted.what in STARTS and stand_in_of(kept) is None:
         raise ChangeRefused(
             f"Steps before power are not signed: {', '.join(unsigned)}. A real machine is not started past them; nothing was written."
@@ -289,13 +290,8 @@ def plan_for(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
     return kept, plan_write(kept, stored.id, wanted.what, values, _cautions(setup, kept))
 
 
-def _before_power(setup: SetupAnswer) -> list[str]:
-    """Numbers of the steps that must be closed before a machine is run, and are not."""
-    return [str(step.number) for step in setup.steps if step.group in BEFORE_POWER and step.is_open]
-
-
 def _cautions(setup: SetupAnswer, kept: KeptDevice) -> tuple[str, ...]:
-    unsigned, said = _before_power(setup), []
+    unsigned, said = [str(number) for number in open_before_running(setup.steps)], []
     if unsigned:
         said.append(f"Steps before power are not signed: {', '.join(unsigned)}.")
     if stand_in_of(kept) is None:

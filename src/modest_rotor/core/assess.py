@@ -15,8 +15,8 @@ from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.options.baseline import baseline
 from modest_rotor.core.options.beside import BesideAnswer
 from modest_rotor.core.options.compare import compare_beside, compare_loaded
-from modest_rotor.core.options.ladder import Ladder, build_ladder
-from modest_rotor.core.options.needles import NeedleTable, needle_table
+from modest_rotor.core.options.effects import EffectTable, effect_table
+from modest_rotor.core.options.ranked_causes import RankedCauses, ranked_causes
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.stations.charts import amps_chart_state, blower_table_state
 from modest_rotor.core.stations.identity import identify
@@ -102,12 +102,12 @@ def _assess(job: Job, fit: MotorFit | None, memo: Memo | None, meanwhile: Job | 
     )
 
 
-def needles(job: Job, fit: MotorFit | None = None) -> NeedleTable:
+def effects(job: Job, fit: MotorFit | None = None) -> EffectTable:
     """What every meter would show if one thing changed on the machine as found; arguments as :func:`assess`."""
-    return needle_table(_walk(job, fit).of(nodes.found))
+    return effect_table(_walk(job, fit).of(nodes.found))
 
 
-def ladder(job: Job, fit: MotorFit | None = None) -> Ladder:
+def causes(job: Job, fit: MotorFit | None = None) -> RankedCauses:
     """What explains the last set of readings, the likeliest cause first; arguments as :func:`assess`."""
     walk = _walk(job, fit)
     plate, target, figure = job.document.plate, job.document.target, walk.of(nodes.wanted).figure
@@ -115,7 +115,7 @@ def ladder(job: Job, fit: MotorFit | None = None) -> Ladder:
     static = target.rated_static.si if target.rated_static else None
     wheel, facts = walk.of(nodes.wheel), walk.of(nodes.plate)
     found = baseline(facts, plate.holds, wheel, walk.of(nodes.sets), walk.of(nodes.fit), wanted, static)
-    return build_ladder(found, wheel)
+    return ranked_causes(found, wheel)
 
 
 def loaded(job: Job, fit: MotorFit | None = None, memo: Memo | None = None) -> tuple[LoadedAnswer, ...]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from modest_rotor.core.assessment import CheckWay, Finding, Next, StepState
-from modest_rotor.core.identify.next_reading import Needle
+from modest_rotor.core.identify.next_reading import Measurand
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.contract import NEAR_FULL
@@ -168,7 +168,7 @@ def _with_watts(case: Case, at: str) -> Next:
         "The best single reading of load; volts × amps is not watts.",
     )
     reference = reference_set(case.sets)
-    value = case.fit.worth_of_next(reference.id).get(Needle.WATTS) if reference else None
+    value = case.fit.worth_of_next(reference.id).get(Measurand.WATTS) if reference else None
     if value is None or value[1].standard >= value[0].standard:
         return step
     now, then = (figure("shaft_power", estimate) for estimate in value)
@@ -223,7 +223,7 @@ def _options(case: Case) -> Iterator[Next]:
                 station=Station.OPTIONS, path=asked.path, sentence=told, why=(f"For {option.letter}: {asked.question}",)
             )
         if cost_of(considered) is None and option.stop is None:
-            words = f"What {option.letter}, {option.title.lower()}, costs."
+            words = f"What {option.letter}, {option.title}, costs."
             yield _next(Station.OPTIONS, f"options/considered/{considered.id}/price", words, "Payback waits for it.")
 
 

@@ -199,7 +199,7 @@ def _decision(case: Case) -> tuple[Phrase, bool]:
         return ("waits for a choice",), True
     if chosen.stop:
         return (f"{chosen.letter} chosen, but stopped",), True
-    return (f"{chosen.letter}, {chosen.title.lower()}", "" if decision.why else "; its reason is not said"), False
+    return (f"{chosen.letter}, {chosen.title}", "" if decision.why else "; its reason is not said"), False
 
 
 def _way(way: CheckWay) -> Phrase:
@@ -253,7 +253,7 @@ def _headline(
             if machine and machine.flow_is_measured
             else ()
         )
-        named = f"option {told_option.letter}, {told_option.title.lower()}, would save "
+        named = f"option {told_option.letter}, {told_option.title}, would save "
         return (*moved, named, told_option.saved_energy.figure, " a year.")
     told = [_readings(case), _plate(case), _call(case)]
     return next((phrase for phrase, waits in told if not waits), ("Only its name is known.",))

@@ -6,12 +6,12 @@ from datetime import UTC, datetime, timedelta
 
 import numpy as np
 
-from modest_rotor.core.drift.log import NEEDLE_OF, EventKind, Reference
+from modest_rotor.core.drift.log import MEASURAND_OF, EventKind, Reference
 from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.drift.simulated import YEAR_D, Fault, simulated_log
 from modest_rotor.core.estimate import Array
-from modest_rotor.core.identify.perturb import Change, Needle
+from modest_rotor.core.identify.perturb import Change, Measurand
 from modest_rotor.core.job import Job
 from modest_rotor.core.outcome import Absent
 from modest_rotor.store import logs, signed
@@ -60,8 +60,8 @@ def _year(
     job: Job, reference: Reference, days: Array, begun: datetime, rng: np.random.Generator
 ) -> list[logs.NewReading]:
     """Readings of one setting, from the machine as it was signed off."""
-    healthy: dict[Needle, float] = {
-        NEEDLE_OF[name]: value for name, value in reference.values.items() if name in NEEDLE_OF
+    healthy: dict[Measurand, float] = {
+        MEASURAND_OF[name]: value for name, value in reference.values.items() if name in MEASURAND_OF
     }
     setup = machine_since(job, put_right_here(job), healthy)
     if isinstance(setup, Absent):

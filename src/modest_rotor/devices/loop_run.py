@@ -22,7 +22,7 @@ from modest_rotor.devices.stand_ins import stand_in_of
 from modest_rotor.fieldbus.errors import DeviceRefused, DeviceTrouble
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.devices import Written, armed_for, begin_write, device, end_write
+from modest_rotor.store.devices import Written, authorisations_of, begin_write, device, end_write
 
 LOOK_EVERY_S = 0.2
 STILL_LOOKS, STILL_SHARE = 20, 0.01
@@ -235,12 +235,14 @@ class LoopRun:
         return max(values) - min(values) < STILL_SHARE * self.order.span
 
     def _send(self) -> None:
-        """Write the second value; never without leave."""
+        """Write the second value; never without authorisation."""
         kept, role, second = device(self.device_id), self.order.role, self.order.second
         if stand_in_of(kept) is None:
-            leaves = [one for one in armed_for(kept.id) if one.job_id == self.job_id and role in one.roles]
-            if not leaves:
-                raise ChangeRefused(f"The leave to write {kept.name} has run out.")
+            authorisations = [
+                one for one in authorisations_of(kept.id) if one.job_id == self.job_id and role in one.roles
+            ]
+            if not authorisations:
+                raise ChangeRefused(f"The authorisation to write {kept.name} has run out.")
         register = profile_of(kept).register(role)
         wanted = Written(str(role), register.address if register else 0, self.order.first, second, None, "")
         intent = begin_write(kept, self.job_id, wanted, self.who)

@@ -19,7 +19,7 @@ from modest_rotor.devices.writing import SKIPS
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store import jobs
 from modest_rotor.store.database import with_connection
-from modest_rotor.store.devices import Written, armed_for, begin_write, device, end_write
+from modest_rotor.store.devices import Written, authorisations_of, begin_write, device, end_write
 from modest_rotor.store.sweeps import KeptSweep, Level, forget_sweep, keep_sweep, sweep_of
 
 LOOK_EVERY_S = 0.05
@@ -190,9 +190,11 @@ class SweepRun:
     def _write(self, role: Role, value: float) -> None:
         kept = device(self.kept.device_id)
         if stand_in_of(kept) is None:
-            leaves = [one for one in armed_for(kept.id) if one.job_id == self.kept.job_id and role in one.roles]
-            if not leaves:
-                raise ChangeRefused(f"The leave to write {kept.name} has run out.")
+            authorisations = [
+                one for one in authorisations_of(kept.id) if one.job_id == self.kept.job_id and role in one.roles
+            ]
+            if not authorisations:
+                raise ChangeRefused(f"The authorisation to write {kept.name} has run out.")
         LINKS.link(kept).write(role, value)
 
     def _said(self, path: str) -> None:

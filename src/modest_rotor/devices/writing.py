@@ -24,7 +24,7 @@ from modest_rotor.fieldbus.errors import DeviceTrouble, NoAnswer, NotAllowed
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Role
 from modest_rotor.fieldbus.words import role_words, said
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy
-from modest_rotor.store.devices import KeptDevice, Written, armed_for, begin_write, end_write
+from modest_rotor.store.devices import KeptDevice, Written, authorisations_of, begin_write, end_write
 
 SKIPS = (
     (Role.SKIP_1_LOW, Role.SKIP_1_HIGH),
@@ -84,8 +84,8 @@ class WritePlan(Frozen):
     lines: tuple[PlanLine, ...]
     starts: bool
     cautions: tuple[str, ...]
-    needs_leave: bool
-    leave_until: datetime | None
+    needs_authorisation: bool
+    authorised_until: datetime | None
     digest: str
 
 
@@ -271,7 +271,7 @@ def plan_write(
     starts = any(one.role in started and one.wanted_si > 0 and one.changes for one in lines)
     free = stand_in_of(kept) is not None
     roles = {line.role for line in lines}
-    leave = next((one for one in armed_for(kept.id) if one.job_id == job_id and roles <= set(one.roles)), None)
+    given = next((one for one in authorisations_of(kept.id) if one.job_id == job_id and roles <= set(one.roles)), None)
     return WritePlan(
         device_id=kept.id,
         device=kept.name,
@@ -279,8 +279,8 @@ def plan_write(
         lines=lines,
         starts=starts,
         cautions=(CAUTION, *cautions) if what is not What.STOP else (),
-        needs_leave=not free and what is not What.STOP,
-        leave_until=leave.until if leave else None,
+        needs_authorisation=not free and what is not What.STOP,
+        authorised_until=given.until if given else None,
         digest=_digest(kept, lines),
     )
 
@@ -288,13 +288,13 @@ def plan_write(
 def carry_out(kept: KeptDevice, job_id: int, plan: WritePlan, digest: str, who: str) -> tuple[Outcome, ...]:
     """Write what was seen, register by register; each is read back and kept. After trouble nothing more is written.
 
-    :raises Conflict: the device holds something else than was seen. :raises NotAllowed: nobody gave leave.
+    :raises Conflict: the device holds something else than was seen. :raises NotAllowed: nobody authorised it.
     """
     if plan.digest != digest:
         raise Conflict(f"{kept.name} holds something else than what you looked at. Nothing was written; look again.")
-    if plan.needs_leave and plan.leave_until is None:
+    if plan.needs_authorisation and plan.authorised_until is None:
         raise NotAllowed(
-            f"{kept.name} is no simulated device: it is written only after somebody has armed it for this job. Nothing was written;"
+            f"{kept.name} is no simulated device: it is written only after somebody has authorised writing to it for this job. Nothing was written;"
             " to stop it now, use its own stop."
         )
     profile, link = profile_of(kept), LINKS.link(kept)
@@ -331,7 +331,7 @@ def carry_out(kept: KeptDevice, job_id: int, plan: WritePlan, digest: str, who: 
 
 
 def stop_device(kept: KeptDevice, job_id: int | None, who: str) -> tuple[Outcome, ...]:
-    """Stop a device: allowed to whoever may see it, with or without leave, and also where it cannot be written down.
+    """Stop a device: allowed to whoever may see it, with or without authorisation, and also where it cannot be written down.
 
     :raises DeviceTrouble: it does not answer: use its own stop. :raises NotAllowed: it only measures.
     """

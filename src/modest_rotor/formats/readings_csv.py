@@ -24,6 +24,8 @@ LARGEST_CSV = 500_000
 MOST_COLUMNS = 80
 MOST_TOLD = 50
 LEAVE_OUT = ""
+FORMER_HEADINGS = {"static across": "total_static"}
+"""How earlier versions headed a column: their files are still recognised."""
 FIELDS = tuple(name for name in ReadingSet.model_fields if name not in ("id", "unread"))
 
 
@@ -158,7 +160,7 @@ def _guess(heading: str) -> str:
     for field in FIELDS:
         if plain in (field, field.replace("_", " "), title_of(field).lower().rstrip("?")):
             return field
-    return LEAVE_OUT
+    return FORMER_HEADINGS.get(plain, LEAVE_OUT)
 
 
 def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str, clock: tzinfo) -> dict[str, Any]:

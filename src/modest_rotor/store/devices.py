@@ -10,10 +10,10 @@ from typing import Any
 
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.store.database import database, in_one_transaction, transaction
-from modest_rotor.store.models import ArmedRow, DeviceRow, JobRow, WrittenRow
+from modest_rotor.store.models import DeviceRow, JobRow, WriteAuthorisationRow, WrittenRow
 
 MOST_DEVICES = 60
-LONGEST_ARMED = timedelta(minutes=60)
+LONGEST_AUTHORISED = timedelta(minutes=60)
 
 
 @dataclass(frozen=True)
@@ -36,7 +36,7 @@ class KeptDevice:
 
 
 @dataclass(frozen=True)
-class Armed:
+class WriteAuthorisation:
     """Leave to write, and until when."""
 
     device_id: int
@@ -119,14 +119,14 @@ def remove_device(device_id: int) -> None:
 
 
 @in_one_transaction
-def arm(device_id: int, job_id: int, roles: tuple[str, ...], who: str, minutes: int) -> Armed:
-    """Give leave to write some registers for a time, counted by a clock that nobody sets."""
+def authorise(device_id: int, job_id: int, roles: tuple[str, ...], who: str, minutes: int) -> WriteAuthorisation:
+    """Authorise writing of some registers for a time, counted by a clock that nobody sets."""
     device(device_id)
     if JobRow.get_or_none(JobRow.id == job_id) is None:
         raise UnknownItem(f"There is no job {job_id}.")
     now = datetime.now(UTC)
-    given = min(timedelta(minutes=minutes), LONGEST_ARMED)
-    ArmedRow.create(
+    given = min(timedelta(minutes=minutes), LONGEST_AUTHORISED)
+    WriteAuthorisationRow.create(
         device=device_id,
         job=job_id,
         roles=list(roles),
@@ -136,25 +136,31 @@ def arm(device_id: int, job_id: int, roles: tuple[str, ...], who: str, minutes: 
         boot=_boot(),
         until_s=_since_boot_s() + given.total_seconds(),
     )
-    return Armed(device_id, job_id, roles, who, now + given)
+    return WriteAuthorisation(device_id, job_id, roles, who, now + given)
 
 
-def armed_for(device_id: int) -> tuple[Armed, ...]:
-    """Leaves that hold now; none outlives a restart of the machine."""
+def authorisations_of(device_id: int) -> tuple[WriteAuthorisation, ...]:
+    """Authorisations that hold now; none outlives a restart of the machine."""
     passed = _since_boot_s()
-    rows = ArmedRow.select().where(ArmedRow.device == device_id, ArmedRow.boot == _boot(), ArmedRow.until_s > passed)
+    rows = WriteAuthorisationRow.select().where(
+        WriteAuthorisationRow.device == device_id,
+        WriteAuthorisationRow.boot == _boot(),
+        WriteAuthorisationRow.until_s > passed,
+    )
     now = datetime.now(UTC)
     return tuple(
-        Armed(device_id, row.job.id, tuple(row.roles), row.who, now + timedelta(seconds=row.until_s - passed))
+        WriteAuthorisation(
+            device_id, row.job.id, tuple(row.roles), row.who, now + timedelta(seconds=row.until_s - passed)
+        )
         for row in rows
     )
 
 
 @in_one_transaction
-def disarm(device_id: int) -> None:
-    """End every leave of a device now."""
-    ArmedRow.update(until=datetime.now(UTC), until_s=0.0).where(
-        ArmedRow.device == device_id, ArmedRow.until_s > 0
+def withdraw(device_id: int) -> None:
+    """End every authorisation of a device now."""
+    WriteAuthorisationRow.update(until=datetime.now(UTC), until_s=0.0).where(
+        WriteAuthorisationRow.device == device_id, WriteAuthorisationRow.until_s > 0
     ).execute()
 
 

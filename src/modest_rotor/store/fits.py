@@ -12,17 +12,17 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.drift.answer import Due, LogAnswer
 from modest_rotor.core.drift.log import Log, Reference
 from modest_rotor.core.job import Job
-from modest_rotor.core.options.ladder import Ladder
-from modest_rotor.core.options.needles import NeedleTable
+from modest_rotor.core.options.effects import EffectTable
+from modest_rotor.core.options.ranked_causes import RankedCauses
 from modest_rotor.store.solving import (
     Assessed,
     assess_here,
     assessed_here,
+    causes_here,
+    effects_here,
     is_long,
     judge_log_here,
-    ladder_here,
     name_of,
-    needles_here,
     touches_the_machine,
 )
 from modest_rotor.workers.solvers import SOLVERS, Level
@@ -77,12 +77,12 @@ def judge_log(
 
 
 @cached(LRUCache(MOST_TABLES), key=lambda job: job.model_dump_json(), lock=Lock())
-def needles_of_job(job: Job) -> NeedleTable:
-    """What would move which needle on a job's machine; a quarter of a second's work, so kept as well."""
-    return SOLVERS.solve(needles_here, job, about=name_of(job))
+def effects_of_job(job: Job) -> EffectTable:
+    """What would move which reading on a job's machine; a quarter of a second's work, so kept as well."""
+    return SOLVERS.solve(effects_here, job, about=name_of(job))
 
 
 @cached(LRUCache(MOST_TABLES), key=lambda job: job.model_dump_json(), lock=Lock())
-def ladder_of_job(job: Job) -> Ladder:
+def causes_of_job(job: Job) -> RankedCauses:
     """What explains a job's last set of readings; a third of a second's work, so kept as well."""
-    return SOLVERS.solve(ladder_here, job, about=name_of(job))
+    return SOLVERS.solve(causes_here, job, about=name_of(job))

@@ -168,8 +168,8 @@ class DeviceRow(Row):
         table_name = "device"
 
 
-class ArmedRow(Row):
-    """Leave to write some registers of a device for a job, until a time; given by a person who saw what would be written."""
+class WriteAuthorisationRow(Row):
+    """Authorisation to write some registers of a device for a job, until a time; given by a person who saw what would be written."""
 
     device = ForeignKeyField(DeviceRow, on_delete="CASCADE")
     job = ForeignKeyField(JobRow, on_delete="RESTRICT")
@@ -346,7 +346,7 @@ MODELS = (
     ProductRow,
     FirmRow,
     DeviceRow,
-    ArmedRow,
+    WriteAuthorisationRow,
     WrittenRow,
     LogReadingRow,
     ServiceRow,

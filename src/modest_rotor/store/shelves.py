@@ -10,7 +10,6 @@ from modest_rotor.store.board import Shelf
 from modest_rotor.store.database import database, transaction
 from modest_rotor.store.jobs import row_of
 from modest_rotor.store.models import (
-    ArmedRow,
     JobRow,
     LogReadingRow,
     MachineRow,
@@ -18,6 +17,7 @@ from modest_rotor.store.models import (
     ServiceRow,
     SignedRow,
     SweepRow,
+    WriteAuthorisationRow,
     WrittenRow,
 )
 
@@ -52,7 +52,7 @@ def empty_bin(now: datetime) -> int:
         old = database.execute_sql("SELECT id, machine_id FROM job WHERE thrown < %s FOR UPDATE", (now - KEPT_FOR,))
         gone = [(job_id, machine_id) for job_id, machine_id in old.fetchall() if not _is_record(job_id)]
         for job_id, machine_id in gone:
-            for table in (ArmedRow, SweepRow, PhotoRow):
+            for table in (WriteAuthorisationRow, SweepRow, PhotoRow):
                 table.delete().where(table.job == job_id).execute()
             # Undone changes refer to each other: all go at once.
             database.execute_sql("DELETE FROM change WHERE job_id = %s", (job_id,))

@@ -15,7 +15,7 @@ from typing import Any, Concatenate, ParamSpec, TypeVar
 
 from cachetools import LRUCache, cached
 
-from modest_rotor.core.assess import assess, beside, build_case, fit_job, job_fit_key, ladder, loaded, needles
+from modest_rotor.core.assess import assess, beside, build_case, causes, effects, fit_job, job_fit_key, loaded
 from modest_rotor.core.assessment import Assessment, BoardLine
 from modest_rotor.core.changes import read_for, with_change
 from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
@@ -25,9 +25,9 @@ from modest_rotor.core.errors import ModestRotorError, OutsideValidity, Refusal
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import LoadedAnswer
 from modest_rotor.core.options.beside import BesideAnswer
+from modest_rotor.core.options.effects import EffectTable
 from modest_rotor.core.options.found_machine import FoundMachine
-from modest_rotor.core.options.ladder import Ladder
-from modest_rotor.core.options.needles import NeedleTable
+from modest_rotor.core.options.ranked_causes import RankedCauses
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.motor_fit import MotorFit
@@ -168,17 +168,17 @@ def _or_refused(work: Callable[Concatenate[Job, More], Answer]) -> Callable[Conc
 
 
 @_or_refused
-def needles_here(job: Job) -> NeedleTable:
-    """What would move which needle on a job's machine."""
+def effects_here(job: Job) -> EffectTable:
+    """What would move which reading on a job's machine."""
     sound = sound_job(job)
-    return needles(sound, fit_of(sound))
+    return effects(sound, fit_of(sound))
 
 
 @_or_refused
-def ladder_here(job: Job) -> Ladder:
+def causes_here(job: Job) -> RankedCauses:
     """What explains a job's last set of readings."""
     sound = sound_job(job)
-    return ladder(sound, fit_of(sound))
+    return causes(sound, fit_of(sound))
 
 
 @_or_refused

@@ -1,4 +1,4 @@
-"""The Bench: runs settle on the steady solution, needles go where the trade knows they go, and every reason is the model's own."""
+"""The Bench: runs settle on the steady solution, readings go where the trade knows they go, and every reason is the model's own."""
 
 from __future__ import annotations
 
@@ -49,14 +49,14 @@ def stand(name: str) -> Stand:
 
 @cache
 def explained(code: str) -> dict[Meter, Reason]:
-    """Every needle of an experiment, worked out once for all tests of it."""
+    """Every reading of an experiment, worked out once for all tests of it."""
     one = EXPERIMENTS[code]
     return reasons(stand(one.stand), one.before.controls, one.after.controls)
 
 
 @pytest.mark.parametrize("code", EXPERIMENTS)
 def test_every_reason_is_what_the_model_did(code: str) -> None:
-    """The parts of a needle's move add up to it, and the part that is named moved it that way."""
+    """The parts of a reading's move add up to it, and the part that is named moved it that way."""
     one = EXPERIMENTS[code]
     found = explained(code)
     assert any(reason.moves is not Moves.SAME for reason in found.values())
@@ -179,7 +179,7 @@ def test_a_loop_needs_a_drive_and_is_told_its_ends() -> None:
         ("year-always-on", {Meter.YEAR: UP, Meter.WATTS: SAME}),
     ],
 )
-def test_needles_go_where_the_trade_knows_that_they_go(code: str, moves: dict[Meter, Moves]) -> None:
+def test_readings_go_where_the_trade_knows_that_they_go(code: str, moves: dict[Meter, Moves]) -> None:
     """Common practice, no source: what is taught with a motor on a stand, a clamp and a sheet of cardboard."""
     found = explained(code)
     assert {meter: found[meter].moves for meter in moves} == moves
@@ -471,7 +471,7 @@ def test_controls_turn_as_far_as_they_are_said_to(name: str) -> None:
 
 @pytest.mark.slow
 @pytest.mark.parametrize("name", stands())
-def test_every_knob_at_both_ends_leaves_finite_needles_or_words(name: str) -> None:
+def test_every_knob_at_both_ends_leaves_finite_readings_or_words(name: str) -> None:
     rig = stand(name)
     for knob in knobs_of(rig):
         ends = [choice.value for choice in knob.choices] or [knob.low, knob.high]

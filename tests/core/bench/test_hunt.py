@@ -1,4 +1,4 @@
-"""The fault hunt: the same number is the same hunt, the ladder solves nearly all within budget, and unsafe acts end it."""
+"""The fault hunt: the same number is the same hunt, the ranking solves nearly all within budget, and unsafe acts end it."""
 
 from __future__ import annotations
 
@@ -46,7 +46,7 @@ TWO = 2003
 
 @pytest.mark.slow
 @pytest.mark.parametrize("level", [1, 2, 3])
-def test_the_ladder_solves_at_least_ninety_five_of_a_hundred_within_the_budget(level: int) -> None:
+def test_the_ranking_solves_at_least_ninety_five_of_a_hundred_within_the_budget(level: int) -> None:
     """The limit of the issue. Meters have their error, meters that are off included."""
     solved = 0
     for number in range((level - 1) * 1000, (level - 1) * 1000 + 100):
@@ -60,14 +60,14 @@ def test_the_same_number_is_the_same_hunt_and_numbers_differ() -> None:
     hunts = [make_hunt(number) for number in range(1000, 1100)]
     again = make_hunt(1007)
     assert (again.faults, again.stand.name) == (hunts[7].faults, hunts[7].stand.name)
-    needle = next(iter(READINGS))
-    assert again.read(needle) == hunts[7].read(needle) != again.read(needle, again=1)
+    measurand = next(iter(READINGS))
+    assert again.read(measurand) == hunts[7].read(measurand) != again.read(measurand, again=1)
     assert len({hunt.hidden for hunt in hunts}) >= 12 and {hunt.stand.name for hunt in hunts} == set(HUNTED)
 
 
 def test_levels_hide_what_they_say() -> None:
     assert all(fault.cause.change for number in range(100) for fault in make_hunt(number).faults)
-    assert any(fault.cause.needle for number in range(1000, 1100) for fault in make_hunt(number).faults)
+    assert any(fault.cause.measurand for number in range(1000, 1100) for fault in make_hunt(number).faults)
     assert all(len(set(make_hunt(number).hidden)) == 2 for number in range(2000, 2100))
 
 
@@ -76,7 +76,7 @@ def test_every_hunt_can_be_told_in_plain_words_and_read() -> None:
     for number in (*range(40), *range(2000, 2040)):
         hunt = make_hunt(number)
         assert hunt.complaint.endswith(".")
-        assert all(math.isfinite(hunt.read(needle)) and hunt.read(needle) >= 0 for needle in READINGS)
+        assert all(math.isfinite(hunt.read(measurand)) and hunt.read(measurand) >= 0 for measurand in READINGS)
 
 
 def test_a_capacitor_is_measured_only_after_it_was_made_dead_and_discharged() -> None:
@@ -139,21 +139,21 @@ def test_a_second_reading_differs_by_the_meters_error_alone() -> None:
     assert values[0] != values[1] and values[0] == pytest.approx(values[1], rel=0.05)
 
 
-def test_the_ladder_weighs_the_mean_of_what_was_read(monkeypatch: pytest.MonkeyPatch) -> None:
+def test_the_ranking_weighs_the_mean_of_what_was_read(monkeypatch: pytest.MonkeyPatch) -> None:
     """Two readings of a meter count once, by their mean."""
     seen: list[dict[Any, float]] = []
-    sound = hunting.ranked
+    sound = hunting.weighed_causes
 
     def spied(hunt: Any, means: dict[Any, float], shown: Any) -> Any:
         seen.append(means)
         return sound(hunt, means, shown)
 
-    monkeypatch.setattr(hunting, "ranked", spied)
+    monkeypatch.setattr(hunting, "weighed_causes", spied)
     going = Hunting(make_hunt(5)).after("read amps").after("read amps").after("read watts").after(ASK)
     assert going.told
-    assert {needle: len(values) for needle, values in going.readings.items()} != {}
-    for needle, values in going.readings.items():
-        assert seen[-1][needle] == pytest.approx(float(np.mean(values)))
+    assert {measurand: len(values) for measurand, values in going.readings.items()} != {}
+    for measurand, values in going.readings.items():
+        assert seen[-1][measurand] == pytest.approx(float(np.mean(values)))
     assert max(len(values) for values in going.readings.values()) == 2
 
 

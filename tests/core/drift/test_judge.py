@@ -62,7 +62,7 @@ def test_a_planted_fault_is_found_and_its_cause_stands_first_or_second(name: str
     setup = MACHINES[name]
     judged = judge(simulated_year(setup, np.random.default_rng(4), fault), (), solved(name), True)
     assert isinstance(judged, Judgement) and judged.drifts
-    assert cause in [rung.cause.name for rung in judged.causes[:2]]
+    assert cause in [weighed.cause.name for weighed in judged.causes[:2]]
     assert judged.since is not None and judged.since > 0
 
 
@@ -74,13 +74,13 @@ def test_a_weak_capacitor_is_told_from_a_loaded_filter() -> None:
     assert isinstance(judged, Judgement) and judged.causes[0].cause.name == "run capacitor weak"
 
 
-def test_which_way_the_needles_move_depends_on_motor_and_command() -> None:
+def test_which_way_the_readings_move_depends_on_motor_and_command() -> None:
     """A loading filter: a speed-held blower takes less, one that holds its air takes more. Common practice, no source."""
     levels = {}
     for name in ("speed held", "air held"):
         judged = judge(simulated_year(MACHINES[name], np.random.default_rng(2), LOADED), (), None, True)
         assert isinstance(judged, Judgement)
-        levels[name] = {str(one.needle): one.level for one in judged.needles}
+        levels[name] = {str(one.measurand): one.level for one in judged.measurands}
     assert levels["speed held"]["watts"] < -0.03 < 0.03 < levels["air held"]["watts"]
     assert abs(levels["air held"]["flow"]) < 0.03
 
@@ -158,7 +158,7 @@ def test_a_cause_is_told_in_the_terms_of_its_machine() -> None:
     fault = Fault(Change.FOULED, 0.8)
     judged = judge(simulated_year(SPEED_HELD, np.random.default_rng(4), fault), (), solved("speed held"), True)
     assert isinstance(judged, Judgement)
-    place = next(place for place, rung in enumerate(judged.causes) if rung.cause.name == "wheel fouled")
+    place = next(place for place, weighed in enumerate(judged.causes) if weighed.cause.name == "wheel fouled")
     first = replace(judged, causes=judged.causes[place:])
     for word, name in (("fan", "wheel fouled"), ("pump", "impeller worn or fouled")):
         told = (plain(drift_sentence(first, "", word)), plain(drift_rail(first, 365, None, word)))
@@ -177,7 +177,7 @@ class Looked(tuple[float, ...]):
         return super().__getitem__(place)
 
 
-def test_the_limits_are_those_of_chi_squared_and_each_count_of_needles_has_its_own(
+def test_the_limits_are_those_of_chi_squared_and_each_count_of_readings_has_its_own(
     monkeypatch: pytest.MonkeyPatch,
 ) -> None:
     """One healthy machine in a thousand exceeds them. Reference: SciPy's chi-squared distribution, to the two decimals of the table."""
@@ -193,14 +193,14 @@ def test_the_limits_are_those_of_chi_squared_and_each_count_of_needles_has_its_o
         reference = Reference(setting="full", values=every, bands={}, day=None)
         judged = judge(Log(days, ("full",) * 8, ("visit",) * 8, columns), (reference,), None, True)
         # a flow of six tenths of a m³/s is a reading like any other
-        assert isinstance(judged, Judgement) and len(judged.needles) == count and judged.drifts
+        assert isinstance(judged, Judgement) and len(judged.measurands) == count and judged.drifts
     assert looked.places == [0, 1, 2, 3, 4]
 
 
 def test_a_level_is_that_of_the_line_at_the_last_reading() -> None:
     judged = judge(simulated_year(SPEED_HELD, np.random.default_rng(4), LOADED), (), None, True)
-    assert isinstance(judged, Judgement) and judged.needles
-    for one in judged.needles:
+    assert isinstance(judged, Judgement) and judged.measurands
+    for one in judged.measurands:
         assert one.level == pytest.approx(one.trend.at(one.days[1]), abs=1e-12)
 
 

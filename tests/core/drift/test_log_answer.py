@@ -10,11 +10,11 @@ import numpy as np
 import pytest
 
 from modest_rotor.core.drift.answer import Due, LogAnswer, log_answer
-from modest_rotor.core.drift.log import NEEDLE_OF, Event, EventKind, Log, Reference
+from modest_rotor.core.drift.log import MEASURAND_OF, Event, EventKind, Log, Reference
 from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.drift.simulated import Fault, simulated_log
-from modest_rotor.core.identify.perturb import Change, Needle, Setup
+from modest_rotor.core.identify.perturb import Change, Measurand, Setup
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Figure, plain
@@ -43,7 +43,7 @@ JOB = Job.model_validate(BAGGAGE)
 @cache
 def year(fault: Fault | None = None) -> Log:
     reference = references()[0]
-    healthy = {NEEDLE_OF[name]: value for name, value in reference.values.items() if name in NEEDLE_OF}
+    healthy = {MEASURAND_OF[name]: value for name, value in reference.values.items() if name in MEASURAND_OF}
     setup = machine_since(JOB, put_right_here(JOB), healthy)
     assert isinstance(setup, Setup)
     log = simulated_log(setup, np.random.default_rng(3), DAYS, fault, setting=reference.setting)
@@ -58,7 +58,7 @@ def empty() -> Log:
     return Log(np.array([]), (), (), {})
 
 
-def test_a_sound_year_says_so_with_its_largest_needle_and_waits_for_nothing() -> None:
+def test_a_sound_year_says_so_with_its_largest_reading_and_waits_for_nothing() -> None:
     said = answer(year())
     assert not said.drifts and said.waits is None and said.readings == 360 and said.frozen == ()
     assert (
@@ -69,7 +69,7 @@ def test_a_sound_year_says_so_with_its_largest_needle_and_waits_for_nothing() ->
     assert said.next_day is None and said.next_why == ()
 
 
-def test_a_filter_that_loads_is_told_with_each_needle_that_moved_and_what_it_would_do() -> None:
+def test_a_filter_that_loads_is_told_with_each_reading_that_moved_and_what_it_would_do() -> None:
     said = answer(year(Fault(Change.FILTER_LOADED, 1.6)))
     assert said.drifts and said.waits is None
     words = plain(said.sentence)
@@ -81,7 +81,7 @@ def test_a_filter_that_loads_is_told_with_each_needle_that_moved_and_what_it_wou
         "it begins on day 140 and grows slowly"
     )
     assert said.next_day == TODAY and plain(said.next_why).startswith("it drifts: filter or coil loaded")
-    expected = {str(phrase[0]).strip(): phrase[-1] for phrase in said.causes[0].needles}
+    expected = {str(phrase[0]).strip(): phrase[-1] for phrase in said.causes[0].measurands}
     pressure, flow = expected["pressure"], expected["flow"]
     assert isinstance(pressure, Figure) and isinstance(flow, Figure) and flow.value < -0.1
     # A filter in the unit takes air from the duct, and the duct's own pressure goes with the square of what is left.
@@ -170,7 +170,13 @@ def test_a_state_at_sign_off_has_the_band_of_its_own_pressure(name: str, pressur
 def test_the_machine_of_the_log_settles_where_its_healthy_state_was_read(chosen: str) -> None:
     """Whatever was fitted: at the speed, the flow and the pressure that the meters showed at sign-off."""
     job = Job.model_validate(changed(WAITING, decision__chosen=chosen))
-    healthy = {Needle.SPEED: 1060.0, Needle.WATTS: 610.0, Needle.FLOW: 0.8, Needle.PRESSURE: 160.0, Needle.VOLTS: 231.0}
+    healthy = {
+        Measurand.SPEED: 1060.0,
+        Measurand.WATTS: 610.0,
+        Measurand.FLOW: 0.8,
+        Measurand.PRESSURE: 160.0,
+        Measurand.VOLTS: 231.0,
+    }
     setup = machine_since(job, put_right_here(job), healthy)
     assert isinstance(setup, Setup), setup
     settled = setup.settled()
@@ -193,7 +199,7 @@ def test_a_run_capacitor_is_outside_its_own_tolerance_and_not_the_usual_one(tole
 def test_a_machine_on_a_drive_is_fed_by_the_volts_of_its_hertz(speed: float) -> None:
     """The hall's motor, 400 V at 50 Hz on four poles: its hertz are a little above speed × poles ÷ 120, its volts 8 for each of them."""
     job = Job.model_validate(HALL)
-    setup = machine_since(job, put_right_here(job), {Needle.SPEED: speed, Needle.WATTS: 900.0, Needle.FLOW: 2.0, Needle.PRESSURE: 300.0})  # fmt: skip
+    setup = machine_since(job, put_right_here(job), {Measurand.SPEED: speed, Measurand.WATTS: 900.0, Measurand.FLOW: 2.0, Measurand.PRESSURE: 300.0})  # fmt: skip
     assert isinstance(setup, Setup) and isinstance(setup.motor, ThreePhaseMotor)
     hertz = float(setup.supply.frequency)
     assert speed * 4 / 120 < hertz < 1.06 * speed * 4 / 120
@@ -205,12 +211,12 @@ def test_a_wheel_that_a_controller_slows_is_followed_by_its_speed() -> None:
     chosen = {"options__considered": [{"id": "one", "kind": str(OptionKind.SLOWED)}], "decision__chosen": "one"}
     for data, commanded in ((changed(WAITING, **chosen), True), (changed(WAITING, decision__chosen=None), False)):
         job = Job.model_validate(data)
-        healthy = {Needle.SPEED: 1060.0, Needle.WATTS: 610.0, Needle.FLOW: 0.8, Needle.PRESSURE: 160.0}
+        healthy = {Measurand.SPEED: 1060.0, Measurand.WATTS: 610.0, Measurand.FLOW: 0.8, Measurand.PRESSURE: 160.0}
         setup = machine_since(job, put_right_here(job), healthy)
         assert isinstance(setup, Setup) and isinstance(setup.motor, ElectronicMotor) is commanded
 
 
-def test_each_needle_of_the_sentence_is_told_as_far_as_its_line_has_gone() -> None:
+def test_each_reading_of_the_sentence_is_told_as_far_as_its_line_has_gone() -> None:
     """The figure is the trend's end over the healthy state less one, with a plus where it rose, and nothing before the first name."""
     said = answer(year(Fault(Change.FILTER_LOADED, 1.6)))
     ends = sorted(

@@ -1,4 +1,4 @@
-"""Planted faults on every pair of motor kind and wheel: each is first or second on the ladder; and the ladder of a job."""
+"""Planted faults on every pair of motor kind and wheel: each is first or second on the ranking; and the ranking of a job."""
 
 from __future__ import annotations
 
@@ -8,7 +8,7 @@ from typing import Any
 import numpy as np
 import pytest
 
-from modest_rotor.core.assess import ladder
+from modest_rotor.core.assess import causes
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.causes import (
     MODEL_SHARE,
@@ -20,10 +20,10 @@ from modest_rotor.core.identify.causes import (
     solve_causes,
 )
 from modest_rotor.core.identify.motor import PlateFacts
-from modest_rotor.core.identify.perturb import Needle, Setup
+from modest_rotor.core.identify.perturb import Measurand, Setup
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.baseline import _moved
-from modest_rotor.core.options.ladder import Ladder, separating
+from modest_rotor.core.options.ranked_causes import RankedCauses, separating
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
@@ -35,7 +35,15 @@ from tests.machines import BLOWER, PUMP, SHADED, START_SWITCH, fitted, rated
 
 pytestmark = pytest.mark.slow
 INDUCTION = {"split-capacitor": BLOWER, "three-phase": PUMP, "start switch": START_SWITCH, "shaded-pole": SHADED}
-READ = (Needle.SPEED, Needle.AMPS, Needle.WATTS, Needle.FLOW, Needle.PRESSURE, Needle.VOLTS, Needle.MACHINE_SPEED)
+READ = (
+    Measurand.SPEED,
+    Measurand.AMPS,
+    Measurand.WATTS,
+    Measurand.FLOW,
+    Measurand.PRESSURE,
+    Measurand.VOLTS,
+    Measurand.MACHINE_SPEED,
+)
 APART = 3.0
 FLOW, PRESSURE = 0.5, 200.0
 LOAD = 0.8
@@ -65,20 +73,20 @@ def setup_of(name: str, wheel: Wheel) -> Setup:
     return electronic(Command(name), wheel) if name in set(Command) else induction(INDUCTION[name], wheel)
 
 
-def planted(solved: Solved, size: int, chance: np.random.Generator) -> dict[Needle, Observed]:
+def planted(solved: Solved, size: int, chance: np.random.Generator) -> dict[Measurand, Observed]:
     """What the meters show of a planted fault, each off by how well it repeats; the fault lies off the middle of the curve."""
     seen = {}
-    for needle in READ:
-        if needle in solved.moves:
-            sd = REPEATS[needle]
-            seen[needle] = Observed(float(solved.moves[needle][1][size]) + float(chance.normal(0, sd)), sd)
+    for measurand in READ:
+        if measurand in solved.moves:
+            sd = REPEATS[measurand]
+            seen[measurand] = Observed(float(solved.moves[measurand][1][size]) + float(chance.normal(0, sd)), sd)
     return seen
 
 
 def apart(solved: Solved, size: int) -> float:
-    """How far the needles of a fault stand from those of no fault, in standard deviations."""
+    """How far the readings of a fault stand from those of no fault, in standard deviations."""
     return math.sqrt(
-        sum((float(move[1][size]) / math.hypot(REPEATS[needle], MODEL_SHARE * move[1][size])) ** 2 for needle, move in solved.moves.items() if needle in READ)
+        sum((float(move[1][size]) / math.hypot(REPEATS[measurand], MODEL_SHARE * move[1][size])) ** 2 for measurand, move in solved.moves.items() if measurand in READ)
     )  # fmt: skip
 
 
@@ -95,7 +103,7 @@ def test_every_planted_fault_is_first_or_second(name: str, wheel: Wheel) -> None
                 continue
             for _ in range(3):
                 tried += 1
-                first_two = [rung.cause.name for rung in rank_causes(solved, planted(one, size, chance))[:2]]
+                first_two = [weighed.cause.name for weighed in rank_causes(solved, planted(one, size, chance))[:2]]
                 if one.cause.name not in first_two:
                     missed.append((one.cause.name, one.cause.sizes[size], first_two))
     assert tried > 20
@@ -104,17 +112,17 @@ def test_every_planted_fault_is_first_or_second(name: str, wheel: Wheel) -> None
 
 def test_a_meter_that_is_off_is_not_taken_for_a_fault_of_the_machine() -> None:
     solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False)
-    still = {needle: Observed(0.0, REPEATS[needle]) for needle in READ[:6]}
-    off = {**still, Needle.AMPS: Observed(math.log(1.15), REPEATS[Needle.AMPS])}
+    still = {measurand: Observed(0.0, REPEATS[measurand]) for measurand in READ[:6]}
+    off = {**still, Measurand.AMPS: Observed(math.log(1.15), REPEATS[Measurand.AMPS])}
     assert rank_causes(solved, off)[0].cause.name == "clamp off"
     assert rank_causes(solved, {}) == ()
 
 
 def test_shares_add_up() -> None:
     solved = solve_causes(induction(BLOWER, Wheel.AXIAL), "fan", belted=False)
-    rungs = rank_causes(solved, {Needle.SPEED: Observed(-0.01, 0.001)})
-    assert sum(rung.share for rung in rungs) == pytest.approx(1.0)
-    assert [rung.share for rung in rungs] == sorted((rung.share for rung in rungs), reverse=True)
+    ranked = rank_causes(solved, {Measurand.SPEED: Observed(-0.01, 0.001)})
+    assert sum(weighed.share for weighed in ranked) == pytest.approx(1.0)
+    assert [weighed.share for weighed in ranked] == sorted((weighed.share for weighed in ranked), reverse=True)
 
 
 @pytest.mark.parametrize("machine", ["fan", "pump"])
@@ -130,10 +138,10 @@ def test_any_two_causes_have_a_test_between_them(machine: str) -> None:
     assert len(own) > 15 and without == set()
 
 
-def job(**second: Any) -> Ladder:
+def job(**second: Any) -> RankedCauses:
     first = {**KRAUSE["document"]["readings"][0], "known_good": "yes"}  # type: ignore[index]
     now = {**first, "id": "s2", "known_good": "no", **second}
-    return ladder(Job.model_validate(changed(KRAUSE, machine__wheel="forward-curved", readings=[first, now])))
+    return causes(Job.model_validate(changed(KRAUSE, machine__wheel="forward-curved", readings=[first, now])))
 
 
 def test_a_tightened_duct_between_two_sets_of_a_job() -> None:
@@ -145,17 +153,17 @@ def test_a_tightened_duct_between_two_sets_of_a_job() -> None:
         supply_static="150 Pa",
         return_static="-162 Pa",
     )
-    assert tight.waits is None and tight.rungs[0].cause in ("duct too tight", "filter or coil loaded")
+    assert tight.waits is None and tight.ranked[0].cause in ("duct too tight", "filter or coil loaded")
     assert tight.test and tight.test.caution and tight.test.if_first != tight.test.if_second
-    assert any("flow" in plain(phrase) for phrase in tight.rungs[0].speaks_for)
+    assert any("flow" in plain(phrase) for phrase in tight.ranked[0].speaks_for)
 
 
 def test_on_a_low_tap_the_baseline_is_a_good_set_of_that_tap() -> None:
     low = {"id": "s1", "tap": "low tap", "known_good": "yes", "voltage": "110 V", "current": "2.4 A", "input_power": "215 W", "speed": "1,610 rpm", "airflow": "400 L/s"}  # fmt: skip
     now = {**low, "id": "s2", "known_good": "no", "speed": "1,655 rpm", "current": "2.15 A", "input_power": "180 W", "airflow": "300 L/s"}  # fmt: skip
-    found = ladder(Job.model_validate(changed(KRAUSE, machine__wheel="forward-curved", readings=[low, now])))
+    found = causes(Job.model_validate(changed(KRAUSE, machine__wheel="forward-curved", readings=[low, now])))
     assert found.waits is None and not found.rough
-    assert {rung.cause for rung in found.rungs[:2]} <= {"duct too tight", "filter or coil loaded"}
+    assert {weighed.cause for weighed in found.ranked[:2]} <= {"duct too tight", "filter or coil loaded"}
 
 
 def test_an_unchanged_machine_says_so() -> None:
@@ -163,10 +171,10 @@ def test_an_unchanged_machine_says_so() -> None:
 
 
 def test_without_a_good_set_plate_and_design_are_the_baseline() -> None:
-    found = ladder(Job.model_validate(changed(KRAUSE, target={"airflow": "510 L/s", "rated_static": "280 Pa"})))
-    assert found.waits is None and found.rough and found.rungs
-    assert ladder(Job.model_validate(changed(KRAUSE, readings=[]))).waits == "waits for a set of readings to judge"
-    assert "what the motor drives" in (ladder(Job.model_validate(changed(KRAUSE, machine__wheel=None))).waits or "")
+    found = causes(Job.model_validate(changed(KRAUSE, target={"airflow": "510 L/s", "rated_static": "280 Pa"})))
+    assert found.waits is None and found.rough and found.ranked
+    assert causes(Job.model_validate(changed(KRAUSE, readings=[]))).waits == "waits for a set of readings to judge"
+    assert "what the motor drives" in (causes(Job.model_validate(changed(KRAUSE, machine__wheel=None))).waits or "")
 
 
 def test_an_electronic_motor_is_judged_by_what_it_holds() -> None:
@@ -175,44 +183,46 @@ def test_an_electronic_motor_is_judged_by_what_it_holds() -> None:
     plate = {"rated_power": "1/2 hp", "rated_voltage": "230 V", "rated_speed": "1050 rpm", "frequency": "60 Hz", "motor_kind": "electronic", "phases": 1}  # fmt: skip
     told = {"machine__wheel": "forward-curved", "readings": [read, now]}
     assert "what the electronic motor holds" in (
-        ladder(Job.model_validate(changed(KRAUSE, plate=plate, **told))).waits or ""
+        causes(Job.model_validate(changed(KRAUSE, plate=plate, **told))).waits or ""
     )
-    found = ladder(Job.model_validate(changed(KRAUSE, plate={**plate, "holds": "airflow"}, **told)))
-    assert found.rungs[0].cause in ("duct too tight", "filter or coil loaded")
+    found = causes(Job.model_validate(changed(KRAUSE, plate={**plate, "holds": "airflow"}, **told)))
+    assert found.ranked[0].cause in ("duct too tight", "filter or coil loaded")
 
 
 def test_the_flow_that_the_design_wants_speaks_against_what_is_moved() -> None:
     """A third less flow than designed is told of; no flow is so small in m³/s that it is passed over."""
     design = {"target": {"airflow": "510 L/s", "rated_static": "280 Pa"}}
-    short = ladder(Job.model_validate(changed(KRAUSE, readings__0__airflow="330 L/s", **design)))
-    assert any("flow" in plain(phrase) for rung in short.rungs for phrase in rung.speaks_for)
+    short = causes(Job.model_validate(changed(KRAUSE, readings__0__airflow="330 L/s", **design)))
+    assert any("flow" in plain(phrase) for weighed in short.ranked for phrase in weighed.speaks_for)
 
 
-def test_a_meter_that_is_off_explains_its_own_needle_and_no_other() -> None:
+def test_a_meter_that_is_off_explains_its_own_reading_and_no_other() -> None:
     solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False)
-    seen = {needle: Observed(0.02 * place, REPEATS[needle]) for place, needle in enumerate(READ[:6], 1)}
-    meters = [rung for rung in rank_causes(solved, seen) if rung.cause.needle and not rung.cause.reads_a_part]
+    seen = {measurand: Observed(0.02 * place, REPEATS[measurand]) for place, measurand in enumerate(READ[:6], 1)}
+    meters = [
+        weighed for weighed in rank_causes(solved, seen) if weighed.cause.measurand and not weighed.cause.reads_a_part
+    ]
     assert len(meters) >= 3
-    for rung in meters:
-        own = rung.cause.needle
-        assert rung.expected == {needle: one.log_ratio if needle is own else 0.0 for needle, one in seen.items()}, (
-            rung.cause.name
-        )
+    for weighed in meters:
+        own = weighed.cause.measurand
+        assert weighed.expected == {
+            measurand: one.log_ratio if measurand is own else 0.0 for measurand, one in seen.items()
+        }, weighed.cause.name
 
 
 def test_a_static_that_reads_a_part_explains_a_pressure_by_that_part_alone() -> None:
-    """Half of a static lost at one tap is half of the pressure, and no other needle moves."""
+    """Half of a static lost at one tap is half of the pressure, and no other reading moves."""
     solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False, rough=True)
-    still = {needle: Observed(0.0, REPEATS[needle]) for needle in READ[:6]}
+    still = {measurand: Observed(0.0, REPEATS[measurand]) for measurand in READ[:6]}
     parts = [one.cause for one in solved if one.cause.reads_a_part]
     assert parts
     for cause in parts:
-        assert cause.needle is not None
+        assert cause.measurand is not None
         for size in cause.sizes:
-            seen = {**still, cause.needle: Observed(math.log(size), REPEATS[cause.needle])}
-            rung = next(one for one in rank_causes(solved, seen) if one.cause is cause)
-            assert rung.size == size and rung.expected[cause.needle] == pytest.approx(math.log(size))
-            assert all(value == 0 for needle, value in rung.expected.items() if needle is not cause.needle)
+            seen = {**still, cause.measurand: Observed(math.log(size), REPEATS[cause.measurand])}
+            weighed = next(one for one in rank_causes(solved, seen) if one.cause is cause)
+            assert weighed.size == size and weighed.expected[cause.measurand] == pytest.approx(math.log(size))
+            assert all(value == 0 for measurand, value in weighed.expected.items() if measurand is not cause.measurand)
 
 
 @pytest.mark.parametrize("missing", ["rated_power", "rated_speed"])
@@ -231,13 +241,13 @@ def test_an_electronic_motor_without_power_or_speed_on_its_plate_waits_for_both(
         "readings": [read, {**read, "id": "s2", "known_good": "no", "speed": "950 rpm"}],
     }
     bare = {name: value for name, value in plate.items() if name != missing}
-    assert "rated power and speed" in (ladder(Job.model_validate(changed(KRAUSE, plate=bare, **told))).waits or "")
+    assert "rated power and speed" in (causes(Job.model_validate(changed(KRAUSE, plate=bare, **told))).waits or "")
 
 
-def test_a_needle_that_fell_to_nought_is_a_hundredth_of_what_it_was() -> None:
+def test_a_reading_that_fell_to_nought_is_a_hundredth_of_what_it_was() -> None:
     """A logarithm has no nought: a hundredth stands for it, whatever the unit. Our judgement, no source."""
     for before in (0.4, 300.0):
-        assert _moved(Estimate(before), Estimate(0.0), Needle.WATTS).log_ratio == pytest.approx(math.log(0.01))
-        assert _moved(Estimate(before), Estimate(0.05 * before), Needle.WATTS).log_ratio == pytest.approx(
+        assert _moved(Estimate(before), Estimate(0.0), Measurand.WATTS).log_ratio == pytest.approx(math.log(0.01))
+        assert _moved(Estimate(before), Estimate(0.05 * before), Measurand.WATTS).log_ratio == pytest.approx(
             math.log(0.05)
         )

@@ -1,4 +1,4 @@
-"""One thing changed: every needle's direction and size. Directions of the trade are common practice, no source."""
+"""One thing changed: every reading's direction and size. Directions of the trade are common practice, no source."""
 
 from __future__ import annotations
 
@@ -8,7 +8,16 @@ import numpy as np
 import pytest
 
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.identify.perturb import Change, Direction, Needle, Setup, perturbed, ratios, shifts, usual_size
+from modest_rotor.core.identify.perturb import (
+    Change,
+    Direction,
+    Measurand,
+    Setup,
+    perturbed,
+    ratios,
+    shifts,
+    usual_size,
+)
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Belt
@@ -22,32 +31,34 @@ def blower(motor: InductionMotor) -> Setup:
     return Setup(motor, rated(BLOWER), blower_load())
 
 
-def directions(change: Change) -> dict[Needle, Direction]:
+def directions(change: Change) -> dict[Measurand, Direction]:
     fit = fitted(BLOWER)
     moved, _ = shifts(fit.family, fit.estimates, blower, change)
-    return {needle: shift.direction for needle, shift in moved.items()}
+    return {measurand: shift.direction for measurand, shift in moved.items()}
 
 
 @pytest.mark.parametrize(
     ("change", "expected"),
     [
-        (Change.TIGHTER, {Needle.SPEED: UP, Needle.AMPS: DOWN, Needle.WATTS: DOWN, Needle.FLOW: DOWN, Needle.PRESSURE: UP}),
-        (Change.FILTER_OUT, {Needle.SPEED: DOWN, Needle.WATTS: UP, Needle.FLOW: UP, Needle.PRESSURE: DOWN}),
-        (Change.MORE_OPEN, {Needle.SPEED: DOWN, Needle.WATTS: UP, Needle.FLOW: UP}),
-        (Change.CAPACITOR_WEAK, {Needle.SPEED: DOWN, Needle.AMPS: UP, Needle.FLOW: DOWN}),
-        (Change.CAPACITOR_DEAD, {Needle.SPEED: DOWN, Needle.AMPS: UP, Needle.FLOW: DOWN}),
-        (Change.VOLTS_LOW, {Needle.SPEED: DOWN, Needle.FLOW: DOWN, Needle.CAPACITOR_VOLTS: DOWN}),
-        (Change.DRAG, {Needle.SPEED: DOWN, Needle.WATTS: UP, Needle.FLOW: DOWN, Needle.PRESSURE: DOWN}),
-        (Change.FOULED, {Needle.SPEED: UP, Needle.AMPS: DOWN, Needle.WATTS: DOWN, Needle.FLOW: DOWN, Needle.PRESSURE: DOWN}),
-        (Change.OTHER_TAP, {Needle.SPEED: DOWN, Needle.AMPS: DOWN, Needle.WATTS: DOWN, Needle.FLOW: DOWN}),
-        (Change.BELT_SLIPS, {Needle.SPEED: UP, Needle.WATTS: DOWN, Needle.FLOW: DOWN, Needle.PRESSURE: DOWN}),
-        (Change.THIN_AIR, {Needle.SPEED: UP, Needle.WATTS: DOWN, Needle.PRESSURE: DOWN, Needle.FLOW: UP}),
+        (Change.TIGHTER, {Measurand.SPEED: UP, Measurand.AMPS: DOWN, Measurand.WATTS: DOWN, Measurand.FLOW: DOWN, Measurand.PRESSURE: UP}),
+        (Change.FILTER_OUT, {Measurand.SPEED: DOWN, Measurand.WATTS: UP, Measurand.FLOW: UP, Measurand.PRESSURE: DOWN}),
+        (Change.MORE_OPEN, {Measurand.SPEED: DOWN, Measurand.WATTS: UP, Measurand.FLOW: UP}),
+        (Change.CAPACITOR_WEAK, {Measurand.SPEED: DOWN, Measurand.AMPS: UP, Measurand.FLOW: DOWN}),
+        (Change.CAPACITOR_DEAD, {Measurand.SPEED: DOWN, Measurand.AMPS: UP, Measurand.FLOW: DOWN}),
+        (Change.VOLTS_LOW, {Measurand.SPEED: DOWN, Measurand.FLOW: DOWN, Measurand.CAPACITOR_VOLTS: DOWN}),
+        (Change.DRAG, {Measurand.SPEED: DOWN, Measurand.WATTS: UP, Measurand.FLOW: DOWN, Measurand.PRESSURE: DOWN}),
+        (Change.FOULED, {Measurand.SPEED: UP, Measurand.AMPS: DOWN, Measurand.WATTS: DOWN, Measurand.FLOW: DOWN, Measurand.PRESSURE: DOWN}),
+        (Change.OTHER_TAP, {Measurand.SPEED: DOWN, Measurand.AMPS: DOWN, Measurand.WATTS: DOWN, Measurand.FLOW: DOWN}),
+        (Change.BELT_SLIPS, {Measurand.SPEED: UP, Measurand.WATTS: DOWN, Measurand.FLOW: DOWN, Measurand.PRESSURE: DOWN}),
+        (Change.THIN_AIR, {Measurand.SPEED: UP, Measurand.WATTS: DOWN, Measurand.PRESSURE: DOWN, Measurand.FLOW: UP}),
     ],
 )  # fmt: skip
-def test_which_way_the_needles_of_a_capacitor_blower_move(change: Change, expected: dict[Needle, Direction]) -> None:
+def test_which_way_the_readings_of_a_capacitor_blower_move(
+    change: Change, expected: dict[Measurand, Direction]
+) -> None:
     """Forward-curved wheel, ten per cent of slip."""
     told = directions(change)
-    assert {needle: told[needle] for needle in expected} == expected
+    assert {measurand: told[measurand] for measurand in expected} == expected
 
 
 def test_a_motor_that_lost_its_capacitor_runs_on_but_does_not_start() -> None:
@@ -59,10 +70,10 @@ def test_the_bands_come_from_the_cloud_and_hold_the_size() -> None:
     """A tenth of the volts moves this blower's speed by 4 to 8 %; a better known motor has a narrower band."""
     fit = fitted(BLOWER)
     moved, _ = shifts(fit.family, fit.estimates, blower, Change.VOLTS_LOW)
-    speed = moved[Needle.SPEED].ratio
+    speed = moved[Measurand.SPEED].ratio
     assert -0.09 < speed.value < -0.02 and 0 < speed.band < 0.06
     certain = tuple(replace(number, parts={}) for number in fit.estimates)
-    assert shifts(fit.family, certain, blower, Change.VOLTS_LOW)[0][Needle.SPEED].ratio.band == 0
+    assert shifts(fit.family, certain, blower, Change.VOLTS_LOW)[0][Measurand.SPEED].ratio.band == 0
 
 
 @pytest.mark.parametrize(
@@ -74,8 +85,8 @@ def test_an_electronic_motor_moves_as_it_is_commanded(command: Command, value: f
         ElectronicMotor(400.0, 1720.0), rated(BLOWER), fan_load(170.0, 1720.0, Wheel.FORWARD_CURVED), command, value
     )
     moved = ratios(setup, Change.TIGHTER)
-    assert np.sign(np.round(moved[Needle.SPEED], 9)) == speed and np.sign(moved[Needle.WATTS]) == watts
-    assert Needle.CAPACITOR_VOLTS not in moved
+    assert np.sign(np.round(moved[Measurand.SPEED], 9)) == speed and np.sign(moved[Measurand.WATTS]) == watts
+    assert Measurand.CAPACITOR_VOLTS not in moved
 
 
 def test_a_belt_that_slips_more_slows_the_machine_and_lets_the_motor_go() -> None:
@@ -84,14 +95,14 @@ def test_a_belt_that_slips_more_slows_the_machine_and_lets_the_motor_go() -> Non
     after = perturbed(setup, Change.BELT_SLIPS)
     assert after.load.belt.slip == pytest.approx(1 - 0.99 * 0.95)
     moved = ratios(setup, Change.BELT_SLIPS)
-    assert moved[Needle.SPEED] > 0 and moved[Needle.FLOW] == pytest.approx(-0.048, abs=0.004)
+    assert moved[Measurand.SPEED] > 0 and moved[Measurand.FLOW] == pytest.approx(-0.048, abs=0.004)
 
 
 def test_thin_air_at_one_speed_is_the_affinity_law() -> None:
     """A speed-commanded motor: pressure and shaft power with density, flow unchanged. AMCA 201."""
     setup = Setup(ElectronicMotor(400.0, 1720.0), rated(BLOWER), fan_load(170.0, 1720.0), Command.SPEED, 1400.0)
     moved = ratios(setup, Change.THIN_AIR, 0.8)
-    assert moved[Needle.FLOW] == pytest.approx(0, abs=1e-9) and moved[Needle.PRESSURE] == pytest.approx(-0.2)
+    assert moved[Measurand.FLOW] == pytest.approx(0, abs=1e-9) and moved[Measurand.PRESSURE] == pytest.approx(-0.2)
 
 
 def test_what_a_motor_does_not_have_cannot_change() -> None:

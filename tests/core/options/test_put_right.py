@@ -65,7 +65,7 @@ def test_a_clean_wheel_gives_its_pressure_back_and_takes_more_power() -> None:
     ("repairs", "asked", "words"),
     [
         (["filter"], {}, "waits for the pressure that it gives back"),
-        (["filter"], {"filter_excess": "300 Pa"}, "cannot take 300 Pa more"),
+        (["filter"], {"filter_excess": "300 Pa"}, "cannot take 300 Pa (1.2 in. w.g.) more"),
         (["run capacitor"], {}, "waits for the label"),
         (["belt"], {}, "read the machine again"),
     ],

@@ -159,7 +159,7 @@ def test_two_electronic_fans_at_half_speed_against_one_capacitor_fan_on() -> Non
 
 
 def test_a_half_dead_capacitor_depends_on_the_machine() -> None:
-    """On a loaded blower motor of 10 % slip: slower, amps and watts up. On a stiff one the needles move little or the other
+    """On a loaded blower motor of 10 % slip: slower, amps and watts up. On a stiff one the readings move little or the other
     way. Starting torque about halves on both."""
     healthy, weak = blower(NORMAL), blower(NORMAL, capacitor_health=0.5)
     assert 10 < healthy.motor.speed_rpm - weak.motor.speed_rpm < 60
@@ -185,7 +185,7 @@ TIGHTER = 1.3
         ("airflow", Wheel.FORWARD_CURVED, 1, 1), ("speed", Wheel.FORWARD_CURVED, 0, -1),
     ],
 )  # fmt: skip
-def test_which_way_the_needles_move_when_a_system_gets_tighter(
+def test_which_way_the_readings_move_when_a_system_gets_tighter(
     solve: str, wheel: Wheel, speed: int, watts: int
 ) -> None:
     """Motor and wheel together decide; a backward-inclined wheel on an induction motor is solved, not tabled."""

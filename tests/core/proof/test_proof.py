@@ -10,7 +10,7 @@ from uncertainties import ufloat
 
 from modest_rotor.core.estimate import COVERAGE_95, measured
 from modest_rotor.core.identify.causes import REPEATS
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.outcome import Waiting, Withheld
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.core.proof.answer import ProofAnswer
@@ -40,7 +40,7 @@ def test_the_band_of_a_difference_of_two_metered_powers(before: float, after: fl
     relative = 0.02 / COVERAGE_95
     gain = ufloat(1, relative)
     other = gain if same else ufloat(1, relative)
-    repeats = [ufloat(1, REPEATS[Needle.WATTS]) for _ in range(2)]
+    repeats = [ufloat(1, REPEATS[Measurand.WATTS]) for _ in range(2)]
     expected = before * gain * repeats[0] - after * other * repeats[1]
     first = repeated(measured(before, wattmeter=relative * before), "before")
     second = repeated(measured(after, wattmeter=relative * after), "set 9")

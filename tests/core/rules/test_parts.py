@@ -7,7 +7,7 @@ from typing import Any
 
 import pytest
 
-from modest_rotor.core.assess import assess, ladder
+from modest_rotor.core.assess import assess, causes, fit_job
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from tests.jobs import changed
@@ -44,7 +44,7 @@ def job(kind: str, wheel: str = "forward-curved", **reading: Any) -> Job:
     document = {
         "plate": PLATES[kind],
         "readings": [{"id": "s1", **read}],
-        "target": {"airflow": "1400 cfm", "rated_static": "0.5 in. w.g."} if wheel != "pump" else {},
+        "target": {"airflow": "1400 cfm", "rated_static": "0.5 in. w.g."},  # left behind on a pump: of no air either
     }
     return Job.model_validate(
         {"site": {"name": "x", "units": "ip"}, "machine": {"name": "m", "wheel": wheel}, "document": document}
@@ -53,7 +53,8 @@ def job(kind: str, wheel: str = "forward-curved", **reading: Any) -> Job:
 
 def everything_said(one: Job) -> list[tuple[str, str]]:
     """Every sentence of findings, their proofs, ways and causes, with whose it is."""
-    answer, causes = assess(one), ladder(one)
+    fit = fit_job(one)
+    answer, ranked = assess(one, fit, workings=False), causes(one, fit)
     said = []
     for finding in answer.findings:
         test = finding.test
@@ -61,14 +62,14 @@ def everything_said(one: Job) -> list[tuple[str, str]]:
         said.append((finding.rule, " ".join((plain(finding.sentence), finding.action, *proof))))
     for way in answer.ways:
         said.append(("a way", " ".join(f"{step.question} {step.caution} {step.if_not or ''}" for step in way.steps)))
-    said += [(rung.cause, f"{rung.cause} {rung.words}") for rung in causes.rungs]
-    if causes.test:
-        said.append(("a test", f"{causes.test.test} {causes.test.how} {causes.test.if_first} {causes.test.if_second}"))
+    said += [(weighed.cause, f"{weighed.cause} {weighed.words}") for weighed in ranked.ranked]
+    if ranked.test:
+        said.append(("a test", f"{ranked.test.test} {ranked.test.how} {ranked.test.if_first} {ranked.test.if_second}"))
     return said
 
 
 @pytest.mark.slow
-@pytest.mark.parametrize("wheel", ["forward-curved", "centrifugal pump"])
+@pytest.mark.parametrize("wheel", ["forward-curved", "pump"])
 @pytest.mark.parametrize("kind", PLATES)
 def test_nothing_speaks_of_a_part_that_the_kind_does_not_have(kind: str, wheel: str) -> None:
     """Sound and odd sets on each kind: at least half a dozen rules speak, none of a part that is not there."""
@@ -139,7 +140,7 @@ def test_a_bare_shaft_is_no_machine_far_under_load_and_no_wheel_off_its_shaft() 
     both["document"]["readings"] = [{"id": "s0", **{name: value for name, value in {**SOUND["three-phase"], **bare}.items() if value}}, *both["document"]["readings"]]  # fmt: skip
     both["document"]["duty"] = {"steps": [{"id": "a", "hours": "2000 h", "flow_share": "100 %"}]}
     told = Job.model_validate(both)
-    assert "wheel off its shaft" not in [rung.cause for rung in ladder(told).rungs[:1]]
+    assert "wheel off its shaft" not in [weighed.cause for weighed in causes(told).ranked[:1]]
     moved = assess(told).options.options[0].steps[0].flow
     assert moved and moved.value == pytest.approx(1200 * 0.0004719474432, rel=1e-6)
 

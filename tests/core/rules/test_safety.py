@@ -91,7 +91,7 @@ def test_two_taps_are_never_energised_at_once_where_there_are_taps(
 def test_what_destroys_and_what_stays_charged_is_named() -> None:
     found = standing(assessed(KRAUSE))
     electronic, drive = (plain(found[name].sentence) for name in ("electronic_wiring", "drive_wiring"))
-    for words in ("wrong voltage link", "24 V tap", "capacitors stay charged", "windmills"):
+    for words in ("voltage selector on the wrong volts", "24 V tap", "capacitors stay charged", "windmills"):
         assert words in electronic
     for words in ("three-phase motor alone", "never a capacitor", "start switch", "1.4 times"):
         assert words in drive

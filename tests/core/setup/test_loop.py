@@ -9,6 +9,7 @@ import pytest
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.loop import LoopAnswer
+from modest_rotor.core.setup.steps import StepGroup
 from modest_rotor.core.stations.loop import OnFailure
 from tests.core.setup.test_setup_answer import HALL, WAITING
 from tests.jobs import assessed, changed
@@ -145,7 +146,7 @@ def test_a_loop_that_would_run_away_or_never_get_there_is_a_stop() -> None:
 
 
 def test_the_steps_of_a_loop_are_there_only_with_one_and_stand_in_order() -> None:
-    assert not any(step.group == "Close the loop" for step in assessed(HALL).setup.steps)
+    assert not any(step.group is StepGroup.LOOP for step in assessed(HALL).setup.steps)
     steps = {step.step: step for step in setup().steps}
     order = ["commands", "loop_sensor", "loop_gains", "loop_watch", "loop_fails", "loop_bypass", "loop_restart", "card"]
     numbers = [steps[name].number for name in order]

@@ -17,6 +17,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.facts import curve_through
+from modest_rotor.core.setup.steps import StepGroup
 from modest_rotor.core.stations.setup import ControlMode
 from tests.jobs import FITS, KEPT, changed
 
@@ -64,7 +65,9 @@ def test_steps_stand_in_the_order_of_the_hands_and_fit_what_is_fitted() -> None:
 
 def test_every_step_that_can_hurt_says_its_caution_first() -> None:
     for one in (*setup(HALL).steps, *setup(WAITING, decision__chosen="electronic").steps):
-        if one.group in ("Isolate", "Take out", "First power") and one.step not in ("photograph",):
+        if one.group in (StepGroup.ISOLATE, StepGroup.REMOVE, StepGroup.FIRST_POWER) and one.step not in (
+            "photograph",
+        ):
             assert one.caution, one.step
 
 

@@ -65,7 +65,7 @@ def test_power_rests_on_everything_before_it_and_all_hands_on_a_dead_motor(names
         return set(graph[name]).union(*(below(one) for one in graph[name]))
 
     before_power = {
-        row["step"] for row in rows if row["group"] in ("Isolate", "Take out", "Fit", "Link or tap", "Before power")
+        row["step"] for row in rows if row["group"] in ("isolate", "remove", "fit", "voltage", "before-power")
     }
     if "power" in names:
         assert before_power <= below("power")

@@ -129,7 +129,7 @@ LETTERS = {
     "N": 11.2, "P": 12.5, "R": 14.0, "S": 16.0, "T": 18.0, "U": 20.0, "V": 22.4,
 }  # fmt: skip
 
-# NEMA MG 1, 12-10, the ladder of nominal efficiencies, per cent, from memory; the two rungs below it are minima alone.
+# NEMA MG 1, 12-10, the ranking of nominal efficiencies, per cent, from memory; the two causes below it are minima alone.
 LADDER = (
     99.0, 98.9, 98.8, 98.7, 98.6, 98.5, 98.4, 98.2, 98.0, 97.8, 97.6, 97.4, 97.1, 96.8, 96.5, 96.2, 95.8, 95.4, 95.0, 94.5, 94.1, 93.6, 93.0,
     92.4, 91.7, 91.0, 90.2, 89.5, 88.5, 87.5, 86.5, 85.5, 84.0, 82.5, 81.5, 80.0, 78.5, 77.0, 75.5, 74.0, 72.0, 70.0, 68.0, 66.0, 64.0, 62.0,

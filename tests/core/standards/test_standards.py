@@ -68,7 +68,7 @@ def test_least_efficiency_behind_a_nominal_one(nominal: float, least: float) -> 
 
 
 def test_every_pair_has_a_fifth_more_losses() -> None:
-    """The rule behind the table: losses at the least efficiency are 1.2 times those at the nominal, within one step of the ladder."""
+    """The rule behind the table: losses at the least efficiency are 1.2 times those at the nominal, within one step of the ranking."""
     for row in read_table("nominal_efficiency"):
         nominal, least = float(row["nominal"]) / 100, float(row["minimum"]) / 100
         assert (1 / least - 1) / (1 / nominal - 1) == pytest.approx(1.2, abs=0.09)

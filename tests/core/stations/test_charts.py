@@ -102,7 +102,7 @@ def test_a_blower_table() -> None:
         table.flow("Low", 0.8 * IN_WG)
     (ends,) = (statics for tap, statics, _ in table.columns if tap.lower() == "low")
     for static, off in ((ends[0] - 7, 7), (ends[-1] + 13, 13)):
-        with pytest.raises(OutsideValidity, match=f" {off} Pa outside.*from {ends[0]:.0f} to {ends[-1]:.0f} Pa"):
+        with pytest.raises(OutsideValidity, match=rf" {off} Pa .*outside the tap.s rows"):
             table.flow("Low", static)
     with pytest.raises(OutsideValidity, match="no tap"):
         table.flow("turbo", 50.0)

@@ -1,4 +1,4 @@
-import { Needle as NeedleWords } from "../generated/labels";
+import { Measurand as MeasurandWords } from "../generated/labels";
 import { Box } from "@chakra-ui/react";
 
 import { Small } from "../shared/parts";
@@ -30,7 +30,7 @@ export function HuntPane({ view }: { view: HuntView | undefined }) {
           <tbody>
             {readings.map((one, index) => (
               <tr key={index} data-seen={one.act}>
-                <td>{capital(one.reads ? NeedleWords[one.reads] : one.act)}</td>
+                <td>{capital(one.reads ? MeasurandWords[one.reads] : one.act)}</td>
                 <td>{one.healthy && <FigureText figure={{ ...one.healthy, band: null }} line={false} />}</td>
                 <td>
                   {one.now && <FigureText figure={one.now} line={false} />}

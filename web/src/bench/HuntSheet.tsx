@@ -1,4 +1,4 @@
-import { Needle as NeedleWords } from "../generated/labels";
+import { Measurand as MeasurandWords } from "../generated/labels";
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -110,7 +110,7 @@ function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
         <Box display="flex" flexWrap="wrap" pt="4px">
           {readings.map((one) => (
             <Cell key={one.act} type="button" onClick={() => hunt.act(one.act)} data-act={one.act}>
-              <b>{capital(one.reads ? NeedleWords[one.reads] : one.act)}</b>
+              <b>{capital(one.reads ? MeasurandWords[one.reads] : one.act)}</b>
               {one.times > 0 ? <Times times={one.times} /> : <Small> {one.minutes} min</Small>}
             </Cell>
           ))}
@@ -221,7 +221,7 @@ const ENDINGS: Record<Schemas["Ending"], string> = {
   "out-of-time": "Out of time.",
 };
 
-/** How it ended, and the way that the cause ladder would have taken beside the one that was. */
+/** How it ended, and the way that the ranked causes would have taken beside the one that was. */
 function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntProps["next"] }) {
   const navigate = useNavigate();
   const { debrief } = view;
@@ -246,7 +246,7 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="20px" borderTop="1px solid" borderColor="rule" pt="6px">
         <Way title="your way" minutes={view.minutes} lines={view.seen} />
-        <Way title="the cheapest way by the ladder" minutes={debrief.way_minutes} lines={debrief.way} />
+        <Way title="the cheapest way by the ranking" minutes={debrief.way_minutes} lines={debrief.way} />
       </Box>
       <Box display="flex" gap="10px" py="14px" flexWrap="wrap">
         {next && (

@@ -188,7 +188,7 @@ function Shown({ desk, view, settled, ...look }: ShownProps) {
 
 const TALL = 42;
 const PAD = 5;
-/** Moves smaller than this share of the value are drawn flat: a needle that hardly stirs must not fill its picture. */
+/** Moves smaller than this share of the value are drawn flat: a reading that hardly moves must not fill its picture. */
 const LEAST_SPAN = 0.03;
 
 /** The last minute of a meter; a dotted line stands where something was turned, the value before it is written at its side. */

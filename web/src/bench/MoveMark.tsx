@@ -2,7 +2,7 @@ import type { Moves } from "./words";
 
 const SLOPES = { [-1]: "M2,4L16,12", 0: "M2,8H16", 1: "M2,12L16,4" } as const;
 
-/** Which way a needle goes, as a sloped stroke; a rise is neither good nor bad. */
+/** Which way a reading goes, as a sloped stroke; a rise is neither good nor bad. */
 export function MoveMark({ moves, strong }: { moves: Moves; strong: boolean }) {
   return (
     <svg

@@ -156,11 +156,11 @@ function ProductLine({ product, edit, copy }: { product: Product; edit: () => vo
           type="button"
           mx="0"
           px="0"
-          aria-label={`${sure ? "press again" : "take out"}: ${product.name}`}
+          aria-label={`${sure ? "press again" : "remove"}: ${product.name}`}
           onClick={() => (sure ? remove.mutate() : setSure(true))}
           onBlur={() => setSure(false)}
         >
-          {sure ? "press again" : "take out"}
+          {sure ? "press again" : "remove"}
         </Word>
       </Box>
       {remove.error && <Box role="alert">{remove.error.message}</Box>}

@@ -84,7 +84,7 @@ export function EntryForm({ product, isNew, close }: { product: Partial<Product>
           Keep it
         </Press>
         <Press type="button" fontWeight={400} onClick={close}>
-          Leave it
+          Cancel
         </Press>
       </Box>
     </Box>

@@ -31,7 +31,7 @@ export function DevicesPage() {
         <Small display="block" py="6px" maxWidth="80ch">
           Drives, electronic motors and meter panels over Modbus TCP, on this machine or a private network. Simulated
           devices ship with the application and answer from simulated machines. Anything else is only read, until
-          somebody arms it on a job’s Set-up.
+          somebody authorises writing to it on a job’s Set-up.
         </Small>
         {devices.error && <Box role="alert">{devices.error.message}</Box>}
         <UnitsProvider units={reader.units ?? "si"} currency={null}>
@@ -57,8 +57,8 @@ function OneDevice({ device }: { device: Device }) {
       void renew();
     },
   });
-  const disarm = useMutation<unknown, Refused>({
-    mutationFn: () => taken(api.DELETE("/api/devices/{device_id}/leave", path)),
+  const withdraw = useMutation<unknown, Refused>({
+    mutationFn: () => taken(api.DELETE("/api/devices/{device_id}/authorisation", path)),
     onSettled: renew,
   });
   const remove = useMutation<unknown, Refused>({
@@ -90,11 +90,12 @@ function OneDevice({ device }: { device: Device }) {
         </Box>
         <Box>
           <Age device={device} />
-          {device.armed_until && (
+          {device.authorised_until && (
             <Box color="ochre" fontWeight={600} fontSize="small">
-              armed until {new Date(device.armed_until).toLocaleTimeString()} by {device.armed_by}{" "}
-              <Word type="button" mx="0" px="4px" onClick={() => disarm.mutate()}>
-                disarm
+              writing authorised until {new Date(device.authorised_until).toLocaleTimeString()} by{" "}
+              {device.authorised_by}{" "}
+              <Word type="button" mx="0" px="4px" onClick={() => withdraw.mutate()}>
+                withdraw
               </Word>
             </Box>
           )}

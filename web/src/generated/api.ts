@@ -340,7 +340,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/needles": {
+    "/api/jobs/{job_id}/effects": {
         parameters: {
             query?: never;
             header?: never;
@@ -348,10 +348,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Needle Moves
+         * Measurand Moves
          * @description What every meter would show if one thing changed on the machine as found.
          */
-        get: operations["needle_moves_api_jobs__job_id__needles_get"];
+        get: operations["measurand_moves_api_jobs__job_id__effects_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -466,7 +466,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/ladder": {
+    "/api/jobs/{job_id}/causes": {
         parameters: {
             query?: never;
             header?: never;
@@ -474,10 +474,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Cause Ladder
+         * Ranked Causes
          * @description What explains the last set of readings, the likeliest cause first.
          */
-        get: operations["cause_ladder_api_jobs__job_id__ladder_get"];
+        get: operations["ranked_causes_api_jobs__job_id__causes_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1187,7 +1187,7 @@ export interface paths {
         put?: never;
         /**
          * Stop
-         * @description Stop a device: allowed to whoever sees it, with or without leave.
+         * @description Stop a device: allowed to whoever sees it, with or without authorisation.
          */
         post: operations["stop_api_devices__device_id__stop_post"];
         delete?: never;
@@ -1196,7 +1196,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/devices/{device_id}/leave": {
+    "/api/devices/{device_id}/authorisation": {
         parameters: {
             query?: never;
             header?: never;
@@ -1207,10 +1207,10 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Disarm
-         * @description End the leave to write a device.
+         * Withdraw
+         * @description End the authorisation to write to a device.
          */
-        delete: operations["disarm_api_devices__device_id__leave_delete"];
+        delete: operations["withdraw_api_devices__device_id__authorisation_delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1376,7 +1376,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/setup/leave": {
+    "/api/jobs/{job_id}/setup/authorisation": {
         parameters: {
             query?: never;
             header?: never;
@@ -1386,10 +1386,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Give Leave
+         * Authorise
          * @description Arm a device for this job and a time, after its registers were seen.
          */
-        post: operations["give_leave_api_jobs__job_id__setup_leave_post"];
+        post: operations["authorise_api_jobs__job_id__setup_authorisation_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2405,6 +2405,29 @@ export interface components {
          */
         Attitude: "horizontal" | "shaft-up" | "shaft-down";
         /**
+         * AuthorisationIn
+         * @description Leave to write a device for this job.
+         */
+        AuthorisationIn: {
+            what: components["schemas"]["What"];
+            /** Step */
+            step?: string | null;
+            /**
+             * Value
+             * @description share of full speed, or hertz
+             */
+            value?: number | null;
+            /** Digest */
+            digest: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Minutes */
+            minutes: number;
+        };
+        /**
          * Balance
          * @description The machine's curve meeting the system's, with the points found and considered.
          */
@@ -2832,7 +2855,7 @@ export interface components {
         };
         /**
          * ChangeRow
-         * @description One change and what it does; ``told`` says more than the needles where there is more to say.
+         * @description One change and what it does; ``told`` says more than the readings where there is more to say.
          */
         ChangeRow: {
             /** Change */
@@ -2840,7 +2863,7 @@ export interface components {
             /** Size */
             size: string;
             /** Moves */
-            moves: components["schemas"]["NeedleMove"][];
+            moves: components["schemas"]["Effect"][];
             /** Told */
             told: string | null;
         };
@@ -2996,8 +3019,8 @@ export interface components {
              */
             right_tap?: ("yes" | "no") | null;
             /**
-             * Are enable and voltage link right?
-             * @description Link for the volts measured; enable closed.
+             * Are enable and voltage selector right?
+             * @description Selector on the volts measured; enable closed.
              */
             enable?: ("yes" | "no") | null;
             /**
@@ -3539,10 +3562,10 @@ export interface components {
             age_s: number | null;
             /** Values */
             values: components["schemas"]["DeviceValue"][];
-            /** Armed Until */
-            armed_until: string | null;
-            /** Armed By */
-            armed_by: string | null;
+            /** Authorised Until */
+            authorised_until: string | null;
+            /** Authorised By */
+            authorised_by: string | null;
             /** @description what a stand-in is made to do wrong */
             wrong?: components["schemas"]["Trouble"] | null;
             /**
@@ -3588,7 +3611,7 @@ export interface components {
         };
         /**
          * Direction
-         * @description Which way a needle moves; ``EITHER`` where the motors that fit the plate do not agree.
+         * @description Which way a reading moves; ``EITHER`` where the motors that fit the plate do not agree.
          * @enum {integer}
          */
         Direction: -1 | 0 | 1 | 2;
@@ -3633,8 +3656,8 @@ export interface components {
             share: number;
             /** Repair */
             repair: boolean;
-            /** Needles */
-            needles: (string | components["schemas"]["Figure"])[][];
+            /** Measurands */
+            measurands: (string | components["schemas"]["Figure"])[][];
         };
         /**
          * DriveAnswer
@@ -3834,8 +3857,8 @@ export interface components {
              */
             starts?: components["schemas"]["Entry"] | null;
             /**
-             * Seconds to full speed
-             * @description From rest, of the motor of today.
+             * Starting time
+             * @description Seconds from rest to full speed, of the motor of today.
              */
             run_up?: components["schemas"]["Entry"] | null;
             /**
@@ -4017,6 +4040,27 @@ export interface components {
              * @default
              */
             who: string;
+        };
+        /**
+         * Effect
+         * @description How one reading moves: which way, and by how much of what it shows now.
+         */
+        Effect: {
+            measurand: components["schemas"]["Measurand"];
+            direction: components["schemas"]["Direction"];
+            ratio: components["schemas"]["Figure"];
+        };
+        /**
+         * EffectTable
+         * @description Every change that this machine can suffer, or what the table waits for.
+         */
+        EffectTable: {
+            /** Waits */
+            waits: string | null;
+            /** Rows */
+            rows: components["schemas"]["ChangeRow"][];
+            /** Source */
+            source: string;
         };
         /**
          * Ending
@@ -4622,7 +4666,7 @@ export interface components {
             /** Act */
             act: string;
             /** @description the meter that it reads; none for a test */
-            reads: components["schemas"]["Needle"] | null;
+            reads: components["schemas"]["Measurand"] | null;
             /** Minutes */
             minutes: number;
             /** Caution */
@@ -4685,7 +4729,7 @@ export interface components {
             /** Act */
             act: string;
             /** @description the meter that it reads; none for a test */
-            reads?: components["schemas"]["Needle"] | null;
+            reads?: components["schemas"]["Measurand"] | null;
             /** Minutes */
             minutes: number;
             now?: components["schemas"]["Figure"] | null;
@@ -5329,57 +5373,6 @@ export interface components {
             words: string;
         };
         /**
-         * Ladder
-         * @description The causes in order, or what the ladder waits for.
-         */
-        Ladder: {
-            /** Waits */
-            waits: string | null;
-            /** Against */
-            against?: string | null;
-            /** Now */
-            now?: string | null;
-            /**
-             * Rough
-             * @default false
-             */
-            rough: boolean;
-            /**
-             * Still
-             * @default false
-             */
-            still: boolean;
-            /**
-             * Rungs
-             * @default []
-             */
-            rungs: components["schemas"]["LadderRung"][];
-            test?: components["schemas"]["SeparatingTest"] | null;
-            /**
-             * Source
-             * @default The fitted motor on its own wheel, solved anew for each cause at several sizes; how common each is, and how far machines stray from the model, are our judgement, no source. One cause at a time: two at once can look like a third.
-             */
-            source: string;
-        };
-        /**
-         * LadderRung
-         * @description One cause: how well it explains the needles, and what speaks for and against it.
-         */
-        LadderRung: {
-            /** Cause */
-            cause: string;
-            /** Words */
-            words: string;
-            /** Share */
-            share: number;
-            /** Repair */
-            repair: boolean;
-            /** Speaks For */
-            speaks_for: (string | components["schemas"]["Figure"])[][];
-            /** Speaks Against */
-            speaks_against: (string | components["schemas"]["Figure"])[][];
-        };
-        /**
          * Law
          * @description How a drive lets its volts follow its hertz.
          * @enum {string}
@@ -5419,29 +5412,6 @@ export interface components {
          * @enum {string}
          */
         LeadFunction: "common" | "high" | "medium-high" | "medium" | "medium-low" | "low" | "capacitor" | "start" | "run" | "line" | "neutral" | "phase" | "ground" | "command" | "unused";
-        /**
-         * LeaveIn
-         * @description Leave to write a device for this job.
-         */
-        LeaveIn: {
-            what: components["schemas"]["What"];
-            /** Step */
-            step?: string | null;
-            /**
-             * Value
-             * @description share of full speed, or hertz
-             */
-            value?: number | null;
-            /** Digest */
-            digest: string;
-            /**
-             * Who
-             * @default
-             */
-            who: string;
-            /** Minutes */
-            minutes: number;
-        };
         /**
          * Leaves
          * @description When the run capacitor leaves its tolerance if it goes on losing as it has: days since 1970; the latest may be never.
@@ -5618,7 +5588,7 @@ export interface components {
             rail: (string | components["schemas"]["Figure"])[];
             /**
              * Source Words
-             * @default Robust lines (Theil–Sen) of every needle on the setting that was read most, against the state at sign-off or the meter's own first readings; causes are put into the solved machine. Spreads are our judgement, tested on simulated years: optimistic.
+             * @default Robust lines (Theil–Sen) of every reading on the setting that was read most, against the state at sign-off or the meter's own first readings; causes are put into the solved machine. Spreads are our judgement, tested on simulated years: optimistic.
              */
             source_words: string;
         };
@@ -5791,7 +5761,7 @@ export interface components {
             place?: components["schemas"]["SensorPlace"] | null;
             /**
              * Pressure at the sensor
-             * @description Share of the static across, read at once at full flow.
+             * @description Share of the total external static, read at once at full flow.
              */
             left?: components["schemas"]["Entry"] | null;
             /** Surface of the tank */
@@ -6131,6 +6101,12 @@ export interface components {
             heed: boolean;
         };
         /**
+         * Measurand
+         * @description What a meter shows.
+         * @enum {string}
+         */
+        Measurand: "speed" | "amps" | "watts" | "power-factor" | "flow" | "pressure" | "capacitor-volts" | "volts" | "machine-speed";
+        /**
          * MeasuringPoint
          * @description Where volts, amps and watts were read.
          * @enum {string}
@@ -6272,37 +6248,10 @@ export interface components {
         Mounting: "band" | "lugs" | "studs" | "foot" | "face" | "resilient" | "outside-rotor" | "close-coupled";
         /**
          * Moves
-         * @description Which way a needle goes: what a learner predicts.
+         * @description Which way a reading goes: what a learner predicts.
          * @enum {integer}
          */
         Moves: -1 | 0 | 1;
-        /**
-         * Needle
-         * @description What a meter shows.
-         * @enum {string}
-         */
-        Needle: "speed" | "amps" | "watts" | "power-factor" | "flow" | "pressure" | "capacitor-volts" | "volts" | "machine-speed";
-        /**
-         * NeedleMove
-         * @description How one needle moves: which way, and by how much of what it shows now.
-         */
-        NeedleMove: {
-            needle: components["schemas"]["Needle"];
-            direction: components["schemas"]["Direction"];
-            ratio: components["schemas"]["Figure"];
-        };
-        /**
-         * NeedleTable
-         * @description Every change that this machine can suffer, or what the table waits for.
-         */
-        NeedleTable: {
-            /** Waits */
-            waits: string | null;
-            /** Rows */
-            rows: components["schemas"]["ChangeRow"][];
-            /** Source */
-            source: string;
-        };
         /**
          * Neighbour
          * @description What another setting would give.
@@ -6560,7 +6509,7 @@ export interface components {
              */
             repair_cost?: components["schemas"]["Entry"] | null;
             /**
-             * The system, against as found
+             * System resistance factor
              * @description 100 % as found; 140 % with a loaded filter.
              */
             tightness?: components["schemas"]["Entry"] | null;
@@ -7534,6 +7483,57 @@ export interface components {
             is_base: boolean;
         };
         /**
+         * RankedCause
+         * @description One cause: how well it explains the readings, and what speaks for and against it.
+         */
+        RankedCause: {
+            /** Cause */
+            cause: string;
+            /** Words */
+            words: string;
+            /** Share */
+            share: number;
+            /** Repair */
+            repair: boolean;
+            /** Speaks For */
+            speaks_for: (string | components["schemas"]["Figure"])[][];
+            /** Speaks Against */
+            speaks_against: (string | components["schemas"]["Figure"])[][];
+        };
+        /**
+         * RankedCauses
+         * @description The causes in order, or what the ranking waits for.
+         */
+        RankedCauses: {
+            /** Waits */
+            waits: string | null;
+            /** Against */
+            against?: string | null;
+            /** Now */
+            now?: string | null;
+            /**
+             * Rough
+             * @default false
+             */
+            rough: boolean;
+            /**
+             * Still
+             * @default false
+             */
+            still: boolean;
+            /**
+             * Ranked
+             * @default []
+             */
+            ranked: components["schemas"]["RankedCause"][];
+            test?: components["schemas"]["SeparatingTest"] | null;
+            /**
+             * Source
+             * @default The fitted motor on its own wheel, solved anew for each cause at several sizes; how common each is, and how far machines stray from the model, are our judgement, no source. One cause at a time: two at once can look like a third.
+             */
+            source: string;
+        };
+        /**
          * RankingAnswer
          * @description Candidates, best saving first, those that wait after them, stopped ones last.
          */
@@ -7641,7 +7641,7 @@ export interface components {
             duct?: components["schemas"]["DuctState"] | null;
             /**
              * Was it right then?
-             * @description A set from when nothing was wrong is the baseline of the cause ladder.
+             * @description A set from when nothing was wrong is the baseline of the ranking of causes.
              */
             known_good?: ("yes" | "no") | null;
             /**
@@ -7765,7 +7765,7 @@ export interface components {
              */
             return_static?: components["schemas"]["Entry"] | null;
             /**
-             * Static across
+             * Total external static
              * @description Both hoses on one manometer: total external static.
              */
             total_static?: components["schemas"]["Entry"] | null;
@@ -8474,7 +8474,7 @@ export interface components {
              */
             second_volts?: components["schemas"]["Entry"] | null;
             /**
-             * Link or tap is set for
+             * Voltage selector or tap is set for
              * @description As it stands on the new motor: 115, 208-230, 277 V.
              */
             link?: components["schemas"]["Entry"] | null;
@@ -8586,8 +8586,7 @@ export interface components {
         SetupStep: {
             /** Step */
             step: string;
-            /** Group */
-            group: string;
+            group: components["schemas"]["StepGroup"];
             /** Number */
             number: number;
             /** Caution */
@@ -9093,6 +9092,12 @@ export interface components {
             wheel_ratio?: number | null;
         };
         /**
+         * StepGroup
+         * @description What a step belongs to, in the order of the hands.
+         * @enum {string}
+         */
+        StepGroup: "isolate" | "remove" | "fit" | "voltage" | "before-power" | "first-power" | "set" | "loop" | "safe" | "leave";
+        /**
          * StepProof
          * @description One duty step: the flow reached, the watts before and after at the same flow, and against the promise.
          */
@@ -9561,7 +9566,7 @@ export interface components {
             /** Water flow */
             water_flow?: components["schemas"]["Entry"] | null;
             /**
-             * Static across
+             * Total external static
              * @description In place of a flow: on the duct's own curve.
              */
             static?: components["schemas"]["Entry"] | null;
@@ -10169,10 +10174,10 @@ export interface components {
             starts: boolean;
             /** Cautions */
             cautions: string[];
-            /** Needs Leave */
-            needs_leave: boolean;
-            /** Leave Until */
-            leave_until: string | null;
+            /** Needs Authorisation */
+            needs_authorisation: boolean;
+            /** Authorised Until */
+            authorised_until: string | null;
             /** Digest */
             digest: string;
         };
@@ -10883,7 +10888,7 @@ export interface operations {
             };
         };
     };
-    needle_moves_api_jobs__job_id__needles_get: {
+    measurand_moves_api_jobs__job_id__effects_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -10900,7 +10905,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["NeedleTable"];
+                    "application/json": components["schemas"]["EffectTable"];
                 };
             };
             /** @description Validation Error */
@@ -11128,7 +11133,7 @@ export interface operations {
             };
         };
     };
-    cause_ladder_api_jobs__job_id__ladder_get: {
+    ranked_causes_api_jobs__job_id__causes_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -11145,7 +11150,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Ladder"];
+                    "application/json": components["schemas"]["RankedCauses"];
                 };
             };
             /** @description Validation Error */
@@ -12433,7 +12438,7 @@ export interface operations {
             };
         };
     };
-    disarm_api_devices__device_id__leave_delete: {
+    withdraw_api_devices__device_id__authorisation_delete: {
         parameters: {
             query?: never;
             header?: never;
@@ -12721,7 +12726,7 @@ export interface operations {
             };
         };
     };
-    give_leave_api_jobs__job_id__setup_leave_post: {
+    authorise_api_jobs__job_id__setup_authorisation_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -12732,7 +12737,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LeaveIn"];
+                "application/json": components["schemas"]["AuthorisationIn"];
             };
         };
         responses: {

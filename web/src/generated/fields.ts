@@ -1122,7 +1122,7 @@ export const fields = {
     "term": "static-pressure"
   },
   "readings/*/total_static": {
-    "label": "Static across",
+    "label": "Total external static",
     "help": true,
     "quantity": "pressure",
     "basis": "measured",
@@ -1376,7 +1376,7 @@ export const fields = {
     ]
   },
   "checks/enable": {
-    "label": "Are enable and voltage link right?",
+    "label": "Are enable and voltage selector right?",
     "help": true,
     "term": "link",
     "choices": [
@@ -1636,7 +1636,7 @@ export const fields = {
     "basis": "estimated"
   },
   "duty/run_up": {
-    "label": "Seconds to full speed",
+    "label": "Starting time",
     "help": true,
     "quantity": "run_up",
     "basis": "estimated"
@@ -1760,10 +1760,10 @@ export const fields = {
       "another tap",
       "voltage regulator",
       "capacitor motor on a controller",
-      "electronic, torque taps",
-      "electronic, airflow held",
-      "electronic",
-      "electronic, one speed",
+      "constant-torque EC motor",
+      "constant-airflow EC motor",
+      "EC motor, speed command",
+      "EC motor, one speed",
       "external-rotor fan",
       "drive",
       "synchronous reluctance motor on a drive",
@@ -2447,7 +2447,7 @@ export const fields = {
     "basis": "estimated"
   },
   "options/tightness": {
-    "label": "The system, against as found",
+    "label": "System resistance factor",
     "help": true,
     "quantity": "tightness",
     "basis": "estimated",
@@ -2539,7 +2539,7 @@ export const fields = {
     "basis": "measured"
   },
   "setup/link": {
-    "label": "Link or tap is set for",
+    "label": "Voltage selector or tap is set for",
     "help": true,
     "quantity": "rated_voltage",
     "basis": "plate",
@@ -2655,7 +2655,7 @@ export const fields = {
     "basis": "measured"
   },
   "setup/trials/*/static": {
-    "label": "Static across",
+    "label": "Total external static",
     "help": true,
     "quantity": "pressure",
     "basis": "measured"

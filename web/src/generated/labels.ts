@@ -63,7 +63,7 @@ export const Meter = {
   "year": "energy of the year"
 } as const;
 
-export const Needle = {
+export const Measurand = {
   "speed": "speed",
   "amps": "amps",
   "watts": "watts",
@@ -85,6 +85,19 @@ export const SignState = {
   "done": "done",
   "not-needed": "not needed here",
   "stop": "stop"
+} as const;
+
+export const StepGroup = {
+  "isolate": "Isolate",
+  "remove": "Remove",
+  "fit": "Fit",
+  "voltage": "Voltage selector or tap",
+  "before-power": "Before power",
+  "first-power": "First power",
+  "set": "Set",
+  "loop": "Close the loop",
+  "safe": "Prove it is safe",
+  "leave": "Leave behind"
 } as const;
 
 export const Trouble = {

@@ -1054,7 +1054,7 @@ export const quantities = {
     "letters": false
   },
   "run_up": {
-    "label": "seconds to full speed",
+    "label": "starting time",
     "ip": {
       "unit": "s",
       "factor": 1.0,
@@ -1682,7 +1682,7 @@ export const quantities = {
     "letters": false
   },
   "tightness": {
-    "label": "flow-dependent part of the system against as found",
+    "label": "system resistance factor",
     "ip": {
       "unit": "%",
       "factor": 100.0,

@@ -1,1 +1,1 @@
-"""The Bench: a motor on a stand that runs in time, the experiments done on it, and why its needles move."""
+"""The Bench: a motor on a stand that runs in time, the experiments done on it, and why its readings move."""

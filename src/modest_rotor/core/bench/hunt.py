@@ -13,16 +13,16 @@ from modest_rotor.core.bench.shipped import AXIAL, BACKWARD, BLOWER, ELECTRONIC,
 from modest_rotor.core.bench.stand import Controls, Stand, setup_of
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.causes import REPEATS, Cause, Solved, solve_causes
-from modest_rotor.core.identify.perturb import Needle, Setup, needles, perturbed, ratios
+from modest_rotor.core.identify.perturb import Measurand, Setup, measurands, perturbed, ratios
 from modest_rotor.core.tables import Row, read_table
 
-READINGS: dict[Needle, int] = {
-    Needle.VOLTS: 1,
-    Needle.AMPS: 1,
-    Needle.SPEED: 2,
-    Needle.WATTS: 2,
-    Needle.PRESSURE: 3,
-    Needle.FLOW: 8,
+READINGS: dict[Measurand, int] = {
+    Measurand.VOLTS: 1,
+    Measurand.AMPS: 1,
+    Measurand.SPEED: 2,
+    Measurand.WATTS: 2,
+    Measurand.PRESSURE: 3,
+    Measurand.FLOW: 8,
 }
 """Minutes that each reading takes. Common practice, no source."""
 HUNTED = (BLOWER, BACKWARD, AXIAL, SWITCHED, LINE_FAN, ELECTRONIC, LINE_PUMP)
@@ -75,36 +75,38 @@ class Hunt:
         return right_setup(self.stand)
 
     @cached_property
-    def healthy(self) -> Mapping[Needle, float]:
+    def healthy(self) -> Mapping[Measurand, float]:
         """Readings from when it was right, as they are handed to the learner."""
-        shown = needles(self.setup.settled()) | {Needle.VOLTS: self.setup.supply.voltage}
-        return {needle: float(np.ravel(shown[needle])[0]) for needle in READINGS}
+        shown = measurands(self.setup.settled()) | {Measurand.VOLTS: self.setup.supply.voltage}
+        return {measurand: float(np.ravel(shown[measurand])[0]) for measurand in READINGS}
 
     @cached_property
-    def now(self) -> Mapping[Needle, float]:
-        """What the needles truly show with the faults in, one put in after the other."""
+    def now(self) -> Mapping[Measurand, float]:
+        """What the readings truly show with the faults in, one put in after the other."""
         values, setup = dict(self.healthy), self.setup
         for fault in self.faults:
             if fault.cause.change is None:
                 continue
             moved = ratios(setup, fault.cause.change, fault.size)
-            for needle in values:
-                values[needle] *= max(1 + float(np.ravel(moved.get(needle, 0.0))[0]), 0.0)
+            for measurand in values:
+                values[measurand] *= max(1 + float(np.ravel(moved.get(measurand, 0.0))[0]), 0.0)
             setup = perturbed(setup, fault.cause.change, fault.size)
         for fault in self.faults:
-            if fault.cause.needle is not None:
-                values[fault.cause.needle] *= math.exp(fault.size)
+            if fault.cause.measurand is not None:
+                values[fault.cause.measurand] *= math.exp(fault.size)
         return values
 
-    def read(self, needle: Needle, again: int = 0) -> float:
+    def read(self, measurand: Measurand, again: int = 0) -> float:
         """A reading with its meter's error; the same for everybody, another one when it is read again."""
-        rng = np.random.default_rng((self.number, list(READINGS).index(needle), again))
-        return self.now[needle] * math.exp(float(rng.normal(0.0, REPEATS[needle])))
+        rng = np.random.default_rng((self.number, list(READINGS).index(measurand), again))
+        return self.now[measurand] * math.exp(float(rng.normal(0.0, REPEATS[measurand])))
 
     @property
     def complaint(self) -> str:
         """What the people there say, in plain words: it follows from what the machine does."""
-        flow, watts = (self.now[needle] / self.healthy[needle] - 1 for needle in (Needle.FLOW, Needle.WATTS))
+        flow, watts = (
+            self.now[measurand] / self.healthy[measurand] - 1 for measurand in (Measurand.FLOW, Measurand.WATTS)
+        )
         none, less, more = _PUMP_SAID if self.stand.is_pump else _FAN_SAID
         if flow < -0.5:
             return none
@@ -180,7 +182,7 @@ def causes_on(stand: str) -> tuple[Solved, ...]:
     """Every cause that a stand can have, put into it once."""
     rig = stands()[stand]
     found = solve_causes(right_setup(rig), "pump" if rig.is_pump else "fan", belted=False)
-    return tuple(one for one in found if one.cause.needle in (None, *READINGS))
+    return tuple(one for one in found if one.cause.measurand in (None, *READINGS))
 
 
 @cache
@@ -220,9 +222,9 @@ def _pair(first: Solved, second: Solved) -> Solved:
         one.next,
     )
     moves = {
-        needle: (first.moves[needle][:, :, None] + second.moves[needle][:, None, :]).reshape(-1, len(sizes))
-        for needle in first.moves
-        if needle in second.moves
+        measurand: (first.moves[measurand][:, :, None] + second.moves[measurand][:, None, :]).reshape(-1, len(sizes))
+        for measurand in first.moves
+        if measurand in second.moves
     }
     return Solved(cause, moves)
 

@@ -20,22 +20,22 @@ from modest_rotor.core.bench.hunt import (
 )
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.identify.causes import REPEATS, Observed, Rung, all_causes, rank_causes
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.causes import REPEATS, Observed, WeighedCause, all_causes, rank_causes
+from modest_rotor.core.identify.perturb import Measurand
 
 
-def reading_act(needle: Needle) -> str:
-    """The act that reads a needle."""
-    return f"read {needle}"
+def reading_act(measurand: Measurand) -> str:
+    """The act that takes a reading."""
+    return f"read {measurand}"
 
 
-READ_BY = {reading_act(needle): needle for needle in READINGS}
-"""Acts that read a needle, each with it."""
-FIRST_READ = (Needle.VOLTS, Needle.AMPS, Needle.SPEED, Needle.WATTS, Needle.PRESSURE)
+READ_BY = {reading_act(measurand): measurand for measurand in READINGS}
+"""Acts that take a reading, each with what it is of."""
+FIRST_READ = (Measurand.VOLTS, Measurand.AMPS, Measurand.SPEED, Measurand.WATTS, Measurand.PRESSURE)
 LIVE = "Live work: only by those qualified, right meter and gloves; hands clear of the wheel."
 ISOLATE = "Isolate, lock out, prove dead"
 DISCHARGE = "Discharge the capacitor, prove it"
-ASK = "Ask the cause ladder"
+ASK = "Ask the ranking of causes"
 MINUTES = {ISOLATE: 4, DISCHARGE: 1, ASK: 5}
 CAUTIONS = {
     ISOLATE: "There may be a second source; prove the meter before and after.",
@@ -43,7 +43,7 @@ CAUTIONS = {
     ASK: "It ranks by what was read and seen so far; it does not prove.",
 }
 TOLD = 3
-"""Causes that the ladder tells when it is asked."""
+"""Causes that the ranking tells when it is asked."""
 SLACK, SPARE_MIN = 1.6, 8
 """Budget over the cheapest way's minutes, and minutes to spare. Our judgement, no source."""
 CERTAIN = 0.985
@@ -98,14 +98,16 @@ def next_steps() -> tuple[str, ...]:
     return (*dict.fromkeys(cause.next for cause in all_causes()), *WRONG_STEPS)
 
 
-def ranked(hunt: Hunt, readings: Mapping[Needle, float], shown: Mapping[str, str]) -> tuple[Rung, ...]:
+def weighed_causes(
+    hunt: Hunt, readings: Mapping[Measurand, float], shown: Mapping[str, str]
+) -> tuple[WeighedCause, ...]:
     """The causes, or pairs of them, that agree with every test so far, by how well they explain what was read.
 
     :param readings: in SI, against those from when it was right. :param shown: what each test has shown.
     """
     observed = {
-        needle: Observed(math.log(max(value, 1e-9) / hunt.healthy[needle]), math.sqrt(2) * REPEATS[needle])
-        for needle, value in readings.items()
+        measurand: Observed(math.log(max(value, 1e-9) / hunt.healthy[measurand]), math.sqrt(2) * REPEATS[measurand])
+        for measurand, value in readings.items()
     }
     known = pairs_on(hunt.stand.name) if len(hunt.faults) > 1 else causes_on(hunt.stand.name)
     return _left(rank_causes(known, observed), shown)
@@ -113,31 +115,31 @@ def ranked(hunt: Hunt, readings: Mapping[Needle, float], shown: Mapping[str, str
 
 @cache
 def cheapest_way(number: int) -> tuple[str, ...]:
-    """The acts of the cheapest way that the cause ladder takes, in order; its last word is the cause that it names.
+    """The acts of the cheapest way that the ranking of causes takes, in order; its last word is the cause that it names.
 
     Read what is cheap, rank, then take the cheapest test that tells the first two apart, until one is left. Where nothing that
     is left explains what the tests showed, the flow is read too, and all is ranked anew.
     """
     hunt = make_hunt(number)
-    acts = [reading_act(needle) for needle in FIRST_READ]
-    read = {needle: hunt.read(needle) for needle in FIRST_READ}
+    acts = [reading_act(measurand) for measurand in FIRST_READ]
+    read = {measurand: hunt.read(measurand) for measurand in FIRST_READ}
     shown: dict[str, str] = {}
-    rungs = ranked(hunt, read, shown)
+    ranked = weighed_causes(hunt, read, shown)
     while True:
-        if not rungs:
-            if Needle.FLOW in read:
+        if not ranked:
+            if Measurand.FLOW in read:
                 return (*acts, UNKNOWN)
-            acts.append(reading_act(Needle.FLOW))
-            read[Needle.FLOW] = hunt.read(Needle.FLOW)
-            rungs = ranked(hunt, read, shown)
+            acts.append(reading_act(Measurand.FLOW))
+            read[Measurand.FLOW] = hunt.read(Measurand.FLOW)
+            ranked = weighed_causes(hunt, read, shown)
             continue
-        sure = rungs[0].share >= CERTAIN * sum(rung.share for rung in rungs)
-        test = None if sure or len(rungs) == 1 else _between(hunt, rungs[0].cause.name, rungs[1].cause.name, shown)
+        sure = ranked[0].share >= CERTAIN * sum(weighed.share for weighed in ranked)
+        test = None if sure or len(ranked) == 1 else _between(hunt, ranked[0].cause.name, ranked[1].cause.name, shown)
         if test is None:
-            return (*acts, rungs[0].cause.name)
+            return (*acts, ranked[0].cause.name)
         acts += [*(act for act in needed_before(test) if act not in acts), test]
         shown[test] = outcome_of(test, hunt.hidden)
-        rungs = _left(rungs, shown)
+        ranked = _left(ranked, shown)
 
 
 def way_minutes(number: int) -> int:
@@ -150,12 +152,12 @@ def budget_of(number: int) -> int:
     return math.ceil(SLACK * way_minutes(number)) + SPARE_MIN
 
 
-def _left(rungs: Iterable[Rung], shown: Mapping[str, str]) -> tuple[Rung, ...]:
+def _left(ranked: Iterable[WeighedCause], shown: Mapping[str, str]) -> tuple[WeighedCause, ...]:
     """The causes that agree with everything that tests have shown."""
     return tuple(
-        rung
-        for rung in rungs
-        if all(outcome_of(test, names_in(rung.cause.name)) == seen for test, seen in shown.items())
+        weighed
+        for weighed in ranked
+        if all(outcome_of(test, names_in(weighed.cause.name)) == seen for test, seen in shown.items())
     )
 
 
@@ -232,13 +234,13 @@ class Hunting:
         return self.next_step in {fault.cause.next for fault in self.hunt.faults}
 
     @cached_property
-    def readings(self) -> dict[Needle, tuple[float, ...]]:
-        """What was read so far, each needle as often as it was."""
-        found: dict[Needle, tuple[float, ...]] = {}
+    def readings(self) -> dict[Measurand, tuple[float, ...]]:
+        """What was read so far, each reading as often as it was."""
+        found: dict[Measurand, tuple[float, ...]] = {}
         for act in self.acts:
-            if needle := READ_BY.get(act):
-                before = found.get(needle, ())
-                found[needle] = (*before, self.hunt.read(needle, len(before)))
+            if measurand := READ_BY.get(act):
+                before = found.get(measurand, ())
+                found[measurand] = (*before, self.hunt.read(measurand, len(before)))
         return found
 
     @cached_property
@@ -259,11 +261,11 @@ class Hunting:
 
     @property
     def told(self) -> tuple[tuple[str, float], ...]:
-        """What the ladder says when it is asked: the first causes and their shares."""
-        means = {needle: sum(values) / len(values) for needle, values in self.readings.items()}
-        rungs = ranked(self.hunt, means, self.shown)
-        whole = sum(rung.share for rung in rungs) or 1.0
-        return tuple((rung.cause.name, rung.share / whole) for rung in rungs[:TOLD])
+        """What the ranking says when it is asked: the first causes and their shares."""
+        means = {measurand: sum(values) / len(values) for measurand, values in self.readings.items()}
+        ranked = weighed_causes(self.hunt, means, self.shown)
+        whole = sum(weighed.share for weighed in ranked) or 1.0
+        return tuple((weighed.cause.name, weighed.share / whole) for weighed in ranked[:TOLD])
 
     def _refuse_ended(self) -> None:
         if self.ending is not None:

@@ -1,4 +1,4 @@
-"""Why a needle moved: each meter as a product of factors of the solved machine; the factor that moved most names the reason."""
+"""Why a reading moved: each meter as a product of factors of the solved machine; the factor that moved most names the reason."""
 
 from __future__ import annotations
 
@@ -34,7 +34,7 @@ TURNS_AGAIN = "it stood, and turns again"
 
 
 class Moves(IntEnum):
-    """Which way a needle goes: what a learner predicts."""
+    """Which way a reading goes: what a learner predicts."""
 
     FALLS = -1
     SAME = 0
@@ -65,7 +65,7 @@ class Meter(Coded):
 
 @dataclass(frozen=True)
 class Reason:
-    """Why one needle moved.
+    """Why one reading moved.
 
     :param before: value in SI, rpm, or a share. :param after: likewise.
     :param parts: contribution of each factor to the logarithm of after over before; they add up to it.

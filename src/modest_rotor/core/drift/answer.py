@@ -11,7 +11,7 @@ from modest_rotor.core.drift.judge import (
     DENSE,
     CapacitorTrend,
     Judgement,
-    NeedleTrend,
+    MeasurandTrend,
     capacitor_trend,
     corrected,
     frozen_since,
@@ -22,8 +22,8 @@ from modest_rotor.core.drift.machine import machine_since
 from modest_rotor.core.drift.trend import thinned
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import COVERAGE_95
-from modest_rotor.core.identify.causes import Rung, Solved, solve_causes
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.causes import Solved, WeighedCause, solve_causes
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.baseline import machine_word
 from modest_rotor.core.options.found_machine import FoundMachine
@@ -37,11 +37,11 @@ AS_AT_20 = "as in air of 20 °C"
 ORDINARY_WANDER = 0.01
 MOST_CAUSES, LEAST_SHARE = 3, 0.05
 SOURCE = (
-    "Robust lines (Theil–Sen) of every needle on the setting that was read most, against the state at sign-off or the meter's own"
+    "Robust lines (Theil–Sen) of every reading on the setting that was read most, against the state at sign-off or the meter's own"
     " first readings; causes are put into the solved machine. Spreads are our judgement, tested on simulated years: optimistic."
 )
 TITLES = {
-    "voltage": "Volts", "current": "Line amps", "input_power": "Input power", "speed": "Speed", "static": "Static across",
+    "voltage": "Volts", "current": "Line amps", "input_power": "Input power", "speed": "Speed", "static": "Total external static",
     "airflow": "Airflow", "water_flow": "Water flow", "differential": "Pump differential", "air": "Air", "capacitance": "Run capacitor",
 }  # fmt: skip
 
@@ -76,7 +76,7 @@ class DriftCause(Frozen):
     words: str
     share: float
     repair: bool
-    needles: tuple[Phrase, ...]
+    measurands: tuple[Phrase, ...]
 
 
 class Leaves(Frozen):
@@ -155,9 +155,9 @@ def log_answer(
         source=judged.source if judged else None,
         series=_series(log, judged, references, fan),
         causes=tuple(
-            drift_cause(rung, word)
-            for rung in (judged.causes if judged else ())[:MOST_CAUSES]
-            if rung.share >= LEAST_SHARE
+            drift_cause(weighed, word)
+            for weighed in (judged.causes if judged else ())[:MOST_CAUSES]
+            if weighed.share >= LEAST_SHARE
         ),
         capacitor=_capacitor_words(capacitor),
         leaves=_leaves(capacitor),
@@ -171,7 +171,7 @@ def log_answer(
 
 
 def _solved(job: Job, machine: FoundMachine | Absent, judged: Judgement) -> tuple[Solved, ...] | Absent:
-    healthy = {one.needle: one.healthy for one in judged.needles}
+    healthy = {one.measurand: one.healthy for one in judged.measurands}
     setup = machine_since(job, machine, healthy)
     if isinstance(setup, Absent):
         return setup
@@ -184,20 +184,20 @@ def _solved(job: Job, machine: FoundMachine | Absent, judged: Judgement) -> tupl
 
 
 def drift_sentence(judged: Judgement, why_no_cause: str, word: str) -> Phrase:
-    """What the needles did, and the likeliest cause in the terms of a machine, ``fan`` or ``pump``."""
+    """What the readings did, and the likeliest cause in the terms of a machine, ``fan`` or ``pump``."""
     if not judged.drifts:
-        largest = max(judged.needles, key=lambda one: abs(one.level) / one.sd)
+        largest = max(judged.measurands, key=lambda one: abs(one.level) / one.sd)
         return (
-            f"No drift: of {judged.readings} readings on {judged.setting} no needle has left what a healthy machine wanders; {largest.needle} stands at ",
+            f"No drift: of {judged.readings} readings on {judged.setting} none has left what a healthy machine wanders; {largest.measurand} stands at ",
             _moved(largest),
             ".",
         )
     moved = sorted(
-        (one for one in judged.needles if abs(one.level) > 2 * one.sd), key=lambda one: -abs(one.level) / one.sd
+        (one for one in judged.measurands if abs(one.level) > 2 * one.sd), key=lambda one: -abs(one.level) / one.sd
     )
     pieces: list[str | Figure] = ["It drifts: "]
     for place, one in enumerate(moved[:4]):
-        pieces += [", " if place else "", f"{one.needle} ", "+" if one.level > 0 else "", _moved(one)]
+        pieces += [", " if place else "", f"{one.measurand} ", "+" if one.level > 0 else "", _moved(one)]
     name, words = _likeliest(judged, word)
     end = (
         f". Likeliest: {name}; {words.rstrip('.')}."
@@ -214,25 +214,25 @@ def _likeliest(judged: Judgement, word: str) -> tuple[str, str]:
     return judged.causes[0].cause.told_on(word)[:2] if judged.causes else ("", "")
 
 
-def _moved(one: NeedleTrend) -> Figure:
+def _moved(one: MeasurandTrend) -> Figure:
     change = math.exp(one.level) - 1
     return figure("change", change).model_copy(update={"band": COVERAGE_95 * one.sd, "basis": "estimated"})
 
 
-def drift_cause(rung: Rung, word: str) -> DriftCause:
-    """A cause in the terms of a machine, with what it would do to every needle."""
+def drift_cause(weighed: WeighedCause, word: str) -> DriftCause:
+    """A cause in the terms of a machine, with what it would do to every reading."""
 
-    def needle(name: Needle) -> Phrase:
-        expected = math.exp(rung.expected[name]) - 1
+    def measurand(name: Measurand) -> Phrase:
+        expected = math.exp(weighed.expected[name]) - 1
         return (f"{name} ", "+" if expected > 0 else "", figure("change", expected, "estimated"))
 
-    name, words, _ = rung.cause.told_on(word)
+    name, words, _ = weighed.cause.told_on(word)
     return DriftCause(
         cause=name,
         words=words,
-        share=rung.share,
-        repair=rung.cause.repair,
-        needles=tuple(needle(name) for name in rung.expected if abs(rung.expected[name]) > 0.003),
+        share=weighed.share,
+        repair=weighed.cause.repair,
+        measurands=tuple(measurand(name) for name in weighed.expected if abs(weighed.expected[name]) > 0.003),
     )
 
 
@@ -250,7 +250,7 @@ def _series(log: Log, judged: Judgement | None, references: tuple[Reference, ...
         values = corrected(column, here, fan)
         sound = np.isfinite(values)
         days, shown = thinned(here.days[sound], values[sound], MOST_DRAWN)
-        trend = next((one for one in judged.needles if one.column == column), None) if judged else None
+        trend = next((one for one in judged.measurands if one.column == column), None) if judged else None
         one = _one_series(column, quantity, days.tolist(), shown.tolist(), trend, reference)
         is_dense = fan and column in DENSE and "air" in here.columns
         told.append(one.model_copy(update={"note": AS_AT_20}) if is_dense else one)
@@ -262,7 +262,7 @@ def _one_series(
     quantity: str,
     days: list[float],
     values: list[float],
-    one: NeedleTrend | None,
+    one: MeasurandTrend | None,
     reference: Reference | None,
 ) -> Series:
     healthy = one.healthy if one else reference.values.get(column) if reference else None

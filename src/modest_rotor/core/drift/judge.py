@@ -1,4 +1,4 @@
-"""Whether a machine drifts, since when, and what explains it: trends of all needles at once against the solved machine."""
+"""Whether a machine drifts, since when, and what explains it: trends of all readings at once against the solved machine."""
 
 from __future__ import annotations
 
@@ -7,33 +7,33 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from modest_rotor.core.drift.log import NEEDLE_OF, Log, Reference, last_reset
+from modest_rotor.core.drift.log import MEASURAND_OF, Log, Reference, last_reset
 from modest_rotor.core.drift.trend import Trend, bent_trend, robust_trend, thinned
 from modest_rotor.core.estimate import Array
-from modest_rotor.core.identify.causes import REPEATS, Observed, Rung, Solved, rank_causes
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.causes import REPEATS, Observed, Solved, WeighedCause, rank_causes
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.outcome import Absent, Waiting
 
 FEWEST_READINGS = 5
 FIRST_SHARE, FEWEST_FIRST = 0.08, 5
 """Share of the readings of one meter, and their least number, that stand for the healthy state as that meter shows it."""
 MOST_JUDGED = 150
-"""Points of a needle's line: more would only take longer."""
+"""Points of a reading's line: more would only take longer."""
 MANY = 40
 """Readings by one meter from which on its own first ones are the baseline, and not the sign-off by other meters."""
 WANDER = {
-    Needle.FLOW: 0.012,
-    Needle.PRESSURE: 0.012,
-    Needle.WATTS: 0.008,
-    Needle.AMPS: 0.008,
-    Needle.VOLTS: 0.008,
-    Needle.SPEED: 0.0012,
+    Measurand.FLOW: 0.012,
+    Measurand.PRESSURE: 0.012,
+    Measurand.WATTS: 0.008,
+    Measurand.AMPS: 0.008,
+    Measurand.VOLTS: 0.008,
+    Measurand.SPEED: 0.0012,
 }
-"""How far a healthy machine's needle wanders over months, standard deviation of its logarithm. Our judgement, no source."""
+"""How far a healthy machine's reading wanders over months, standard deviation of its logarithm. Our judgement, no source."""
 CHI_SQUARED = (10.83, 13.82, 16.27, 18.47, 20.52, 22.46, 24.32, 26.12)
-"""Sums of squares that one in a thousand healthy machines exceeds, for one needle to eight: tables of chi-squared."""
+"""Sums of squares that one in a thousand healthy machines exceeds, for one reading to eight: tables of chi-squared."""
 LEAST_MOVE = 0.03
-"""Least move of any needle but speed that is called drift, as a share. Our judgement, no source."""
+"""Least move of any reading but speed that is called drift, as a share. Our judgement, no source."""
 LEAST_SPEED_MOVE = 0.006
 KELVIN, MIDDLE_K = 273.15, 293.15
 DENSE = ("input_power", "static", "current")
@@ -41,11 +41,11 @@ DENSE = ("input_power", "static", "current")
 
 
 @dataclass(frozen=True)
-class NeedleTrend:
-    """One needle on one setting: its line in logarithms of the ratio to the healthy state, and how sure its end is."""
+class MeasurandTrend:
+    """One reading on one setting: its line in logarithms of the ratio to the healthy state, and how sure its end is."""
 
     column: str
-    needle: Needle
+    measurand: Measurand
     trend: Trend
     level: float
     sd: float
@@ -57,16 +57,16 @@ class NeedleTrend:
 class Judgement:
     """What the log says of one machine.
 
-    :param drifts: whether the needles have moved together beyond what healthy machines do.
+    :param drifts: whether the readings have moved together beyond what healthy machines do.
     :param since: day from which on, as the lines tell it. :param causes: what explains it, the likeliest first.
     """
 
     setting: str
     source: str
-    needles: tuple[NeedleTrend, ...]
+    measurands: tuple[MeasurandTrend, ...]
     drifts: bool
     since: float | None
-    causes: tuple[Rung, ...]
+    causes: tuple[WeighedCause, ...]
     readings: int
 
 
@@ -80,7 +80,7 @@ def judge(
     :param fan: whether air is moved, whose density is taken out where its temperature was read.
     :returns: the judgement, or the sentence that says what it waits for.
 
-    The level of each needle is the end of its robust line; their squares over what healthy machines wander are added. Source:
+    The level of each reading is the end of its robust line; their squares over what healthy machines wander are added. Source:
     Theil–Sen lines; sum of squares against chi-squared; spreads our judgement, no source.
     """
     start = last_reset(log.events, "air")
@@ -93,18 +93,20 @@ def judge(
     if len(recent) < FEWEST_READINGS:
         return Waiting(f"waits for {FEWEST_READINGS} readings since the last service")
     reference = next((one for one in references if one.setting == setting), None)
-    needles = tuple(
-        found for column in NEEDLE_OF if (found := _needle(column, whole, recent, reference, fan)) is not None
+    measurands = tuple(
+        found for column in MEASURAND_OF if (found := _measurand(column, whole, recent, reference, fan)) is not None
     )
-    if not needles:
-        return Waiting(f"waits for {FEWEST_READINGS} readings of one needle")
-    observed = {one.needle: Observed(one.level, one.sd) for one in needles}
-    total = sum((one.level / one.sd) ** 2 for one in needles)
-    moved = any(abs(one.level) > (LEAST_SPEED_MOVE if one.needle is Needle.SPEED else LEAST_MOVE) for one in needles)
-    drifts = moved and total > CHI_SQUARED[min(len(needles), len(CHI_SQUARED)) - 1]
+    if not measurands:
+        return Waiting(f"waits for {FEWEST_READINGS} readings of one meter")
+    observed = {one.measurand: Observed(one.level, one.sd) for one in measurands}
+    total = sum((one.level / one.sd) ** 2 for one in measurands)
+    moved = any(
+        abs(one.level) > (LEAST_SPEED_MOVE if one.measurand is Measurand.SPEED else LEAST_MOVE) for one in measurands
+    )
+    drifts = moved and total > CHI_SQUARED[min(len(measurands), len(CHI_SQUARED)) - 1]
     causes = rank_causes(solved, observed) if solved is not None and drifts else ()
-    since = min((day for one in needles if (day := _since(one)) is not None), default=None) if drifts else None
-    return Judgement(setting, source, needles, drifts, since, causes, len(recent))
+    since = min((day for one in measurands if (day := _since(one)) is not None), default=None) if drifts else None
+    return Judgement(setting, source, measurands, drifts, since, causes, len(recent))
 
 
 def _groups(log: Log) -> dict[tuple[str, str], np.ndarray]:
@@ -128,7 +130,7 @@ def corrected(column: str, log: Log, fan: bool) -> Array:
     return np.asarray(values * ratio)
 
 
-def _needle(column: str, whole: Log, recent: Log, reference: Reference | None, fan: bool) -> NeedleTrend | None:
+def _measurand(column: str, whole: Log, recent: Log, reference: Reference | None, fan: bool) -> MeasurandTrend | None:
     if column not in recent.columns:
         return None
     values = corrected(column, recent, fan)
@@ -142,10 +144,10 @@ def _needle(column: str, whole: Log, recent: Log, reference: Reference | None, f
     if len(time) < FEWEST_READINGS or np.ptp(time) <= 0:
         return None
     trend = bent_trend(time, ratio)
-    needle = NEEDLE_OF[column]
+    measurand = MEASURAND_OF[column]
     level = trend.at(float(time[-1]))
-    sd = math.hypot(math.hypot(trend.end_sd, healthy_sd), WANDER[needle])
-    return NeedleTrend(column, needle, trend, level, sd, healthy, (float(time[0]), float(time[-1])))
+    sd = math.hypot(math.hypot(trend.end_sd, healthy_sd), WANDER[measurand])
+    return MeasurandTrend(column, measurand, trend, level, sd, healthy, (float(time[0]), float(time[-1])))
 
 
 def _healthy(column: str, whole: Log, reference: Reference | None, fan: bool) -> tuple[float | None, float]:
@@ -163,13 +165,13 @@ def _healthy(column: str, whole: Log, reference: Reference | None, fan: bool) ->
             return None, 0.0
         middle = float(np.median(chosen))
         spread = float(np.median(np.abs(np.log(chosen / middle)))) * 1.4826
-        return middle, 1.25 * max(spread, REPEATS[NEEDLE_OF[column]]) / math.sqrt(len(chosen))
+        return middle, 1.25 * max(spread, REPEATS[MEASURAND_OF[column]]) / math.sqrt(len(chosen))
     value = reference.values[column]
     return value, reference.bands.get(column, 0.0) / 1.96 / value
 
 
-def _since(one: NeedleTrend) -> float | None:
-    """The day on which a needle's line leaves twice what healthy machines wander."""
+def _since(one: MeasurandTrend) -> float | None:
+    """The day on which a reading's line leaves twice what healthy machines wander."""
     least = 2 * one.sd
     if abs(one.level) <= least or one.trend.slope == 0:
         return None

@@ -10,7 +10,7 @@ import numpy as np
 
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.estimate import Array
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.tables import read_table
 
@@ -40,15 +40,15 @@ LOGGED = {
     "capacitance": "capacitance",
 }
 """What a reading of the log can hold, each with its quantity."""
-NEEDLE_OF = {
-    "voltage": Needle.VOLTS,
-    "current": Needle.AMPS,
-    "input_power": Needle.WATTS,
-    "speed": Needle.SPEED,
-    "static": Needle.PRESSURE,
-    "differential": Needle.PRESSURE,
-    "airflow": Needle.FLOW,
-    "water_flow": Needle.FLOW,
+MEASURAND_OF = {
+    "voltage": Measurand.VOLTS,
+    "current": Measurand.AMPS,
+    "input_power": Measurand.WATTS,
+    "speed": Measurand.SPEED,
+    "static": Measurand.PRESSURE,
+    "differential": Measurand.PRESSURE,
+    "airflow": Measurand.FLOW,
+    "water_flow": Measurand.FLOW,
 }
 
 

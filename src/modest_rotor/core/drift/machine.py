@@ -6,7 +6,7 @@ import math
 from collections.abc import Mapping
 
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.identify.perturb import Needle, Setup
+from modest_rotor.core.identify.perturb import Measurand, Setup
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.contract import Asked, OptionKind
 from modest_rotor.core.options.drive import motor_on_drive
@@ -28,21 +28,21 @@ COMMANDS = {Holds.TORQUE: Command.TORQUE, Holds.AIRFLOW: Command.AIRFLOW}
 KEPT = Considered(id="keep", kind=OptionKind.KEEP)
 
 
-def machine_since(job: Job, machine: FoundMachine | Absent, healthy: Mapping[Needle, float]) -> Setup | Absent:
+def machine_since(job: Job, machine: FoundMachine | Absent, healthy: Mapping[Measurand, float]) -> Setup | Absent:
     """Motor, supply and load that settle where the healthy state was read.
 
     :param machine: put right, as Options takes it. :param healthy: what the meters showed then, in SI and rpm; flow and
         pressure may be missing, and are then relative.
     :returns: ready for causes, or the sentence that says what it waits for.
 
-    Validity: ratios of needles only. Source: the equations of motor and load, through one point.
+    Validity: ratios of readings only. Source: the equations of motor and load, through one point.
     """
     if isinstance(machine, Absent):
         return machine
     chosen = next((one for one in job.document.options.considered if one.id == job.document.decision.chosen), KEPT)
-    speed = healthy.get(Needle.SPEED) or machine.speed.value
-    watts = healthy.get(Needle.WATTS) or machine.input_power.value
-    flow, pressure = healthy.get(Needle.FLOW) or 1.0, healthy.get(Needle.PRESSURE) or 1.0
+    speed = healthy.get(Measurand.SPEED) or machine.speed.value
+    watts = healthy.get(Measurand.WATTS) or machine.input_power.value
+    flow, pressure = healthy.get(Measurand.FLOW) or 1.0, healthy.get(Measurand.PRESSURE) or 1.0
     power = ORDINARY_EFFICIENCY * watts
     if not (speed > 0 and power > 0 and flow > 0 and pressure > 0):
         return Waiting("waits for a speed or watts of the healthy state")
@@ -55,9 +55,14 @@ def machine_since(job: Job, machine: FoundMachine | Absent, healthy: Mapping[Nee
 
 
 def _with_motor(
-    chosen: Considered, machine: FoundMachine, load: Load, speed: float, power: float, healthy: Mapping[Needle, float]
+    chosen: Considered,
+    machine: FoundMachine,
+    load: Load,
+    speed: float,
+    power: float,
+    healthy: Mapping[Measurand, float],
 ) -> Setup | Absent:
-    volts = healthy.get(Needle.VOLTS) or machine.volts.value
+    volts = healthy.get(Measurand.VOLTS) or machine.volts.value
     traits = traits_of(chosen.kind)
     if traits.synchronous:
         rating = BY_KIND[chosen.kind].rating(machine, chosen)

@@ -8,16 +8,16 @@ import numpy as np
 
 from modest_rotor.core.drift.log import Log
 from modest_rotor.core.estimate import Array
-from modest_rotor.core.identify.perturb import Change, Needle, Setup, needles, ratios
+from modest_rotor.core.identify.perturb import Change, Measurand, Setup, measurands, ratios
 
 YEAR_D = 365.0
 COLUMNS = {
-    "voltage": Needle.VOLTS,
-    "current": Needle.AMPS,
-    "input_power": Needle.WATTS,
-    "speed": Needle.SPEED,
-    "static": Needle.PRESSURE,
-    "airflow": Needle.FLOW,
+    "voltage": Measurand.VOLTS,
+    "current": Measurand.AMPS,
+    "input_power": Measurand.WATTS,
+    "speed": Measurand.SPEED,
+    "static": Measurand.PRESSURE,
+    "airflow": Measurand.FLOW,
 }
 NOISE = {"voltage": 0.006, "current": 0.01, "input_power": 0.01, "speed": 0.0006, "static": 0.02, "airflow": 0.025}
 """How a reading scatters, standard deviation as a share. Our judgement, no source."""
@@ -61,7 +61,7 @@ def simulated_log(
     method, no source; density by the ideal gas.
     """
     count = len(days)
-    before = needles(setup.settled())
+    before = measurands(setup.settled())
     moves = ratios(setup, fault.change, fault.size) if fault else {}
     begins = fault.begins if fault else 0.0
     grown = np.clip((days - begins) / max(float(days[-1]) - begins, 1.0), 0.0, 1.0)
@@ -69,17 +69,17 @@ def simulated_log(
     air = air_c[0] + air_c[1] * np.sin(2 * np.pi * (days + shift) / YEAR_D)
     dense = MIDDLE_K / (air + KELVIN)
     columns: dict[str, Array] = {"air": air}
-    for name, needle in COLUMNS.items():
-        if needle is Needle.VOLTS:
+    for name, measurand in COLUMNS.items():
+        if measurand is Measurand.VOLTS:
             was = float(setup.supply.voltage)
             now = was * (fault.size if fault and fault.change is Change.VOLTS_LOW else 1.0)
         else:
-            was = float(np.ravel(before[needle])[0])
-            now = was * (1 + float(np.ravel(moves.get(needle, 0.0))[0]))
+            was = float(np.ravel(before[measurand])[0])
+            now = was * (1 + float(np.ravel(moves.get(measurand, 0.0))[0]))
         path = np.exp(np.log(was) + grown * np.log(max(now, 1e-9) / was))
         if name in DENSE:
             path = path * dense
-        own = SPEED_WANDER if needle is Needle.SPEED else WANDER
+        own = SPEED_WANDER if measurand is Measurand.SPEED else WANDER
         walk = np.cumsum(rng.normal(0, 1, count)) / np.sqrt(count)
         wild = np.where(rng.random(count) < WILD_SHARE, rng.uniform(*WILD, count), 1.0)
         columns[name] = path * np.exp(rng.normal(0, NOISE[name], count) + own * walk) * wild

@@ -1,4 +1,4 @@
-"""Which cause explains all needles at once: each is put into the solved machine, and weighed by what was read."""
+"""Which cause explains all readings at once: each is put into the solved machine, and weighed by what was read."""
 
 from __future__ import annotations
 
@@ -11,7 +11,7 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
-from modest_rotor.core.identify.perturb import Change, Needle, Setup, ratios
+from modest_rotor.core.identify.perturb import Change, Measurand, Setup, ratios
 from modest_rotor.core.tables import read_table
 
 SIZES = 9
@@ -24,17 +24,17 @@ MODEL_SHARE = 0.15
 METER_SPREAD = 0.25
 """How far a meter that is off may be off, standard deviation of the logarithm. Our judgement, no source."""
 FLOOR = 0.01
-"""Ratio below which a needle shows as good as nothing."""
+"""Ratio below which a reading shows as good as nothing."""
 UNEXPLAINED = 1e-12
 REPEATS = {
-    Needle.SPEED: 0.0007,
-    Needle.VOLTS: 0.004,
-    Needle.AMPS: 0.006,
-    Needle.WATTS: 0.006,
-    Needle.FLOW: 0.02,
-    Needle.PRESSURE: 0.015,
-    Needle.CAPACITOR_VOLTS: 0.006,
-    Needle.MACHINE_SPEED: 0.0007,
+    Measurand.SPEED: 0.0007,
+    Measurand.VOLTS: 0.004,
+    Measurand.AMPS: 0.006,
+    Measurand.WATTS: 0.006,
+    Measurand.FLOW: 0.02,
+    Measurand.PRESSURE: 0.015,
+    Measurand.CAPACITOR_VOLTS: 0.006,
+    Measurand.MACHINE_SPEED: 0.0007,
 }
 """How well a reading repeats on an unchanged machine, standard deviation of the logarithm. Our judgement, no source."""
 
@@ -43,14 +43,14 @@ REPEATS = {
 class Cause:
     """Something that may be wrong.
 
-    :param change: what it does to the machine, or ``None`` where a meter alone is off, which ``needle`` names.
+    :param change: what it does to the machine, or ``None`` where a meter alone is off, which ``measurand`` names.
     :param sizes: at which it is tried; of a meter, the shares of the whole that it may read.
     :param share: how often it is met before anything was read. :param next: the step that follows once it is proved.
     """
 
     name: str
     change: Change | None
-    needle: Needle | None
+    measurand: Measurand | None
     sizes: tuple[float, ...]
     share: float
     machine: str
@@ -76,25 +76,25 @@ class Cause:
 
 @dataclass(frozen=True)
 class Observed:
-    """How a needle moved against the machine as it should be: logarithm of the ratio and its standard deviation."""
+    """How a reading moved against the machine as it should be: logarithm of the ratio and its standard deviation."""
 
     log_ratio: float
     sd: float
 
 
 @dataclass(frozen=True)
-class Rung:
-    """A cause on the ladder.
+class WeighedCause:
+    """A cause on the ranking.
 
     :param share: of the likelihood, 0 to 1. :param size: the size that explains best. :param expected: the move of each
-        needle at that size, as logarithm of the ratio. :param strain: each needle's distance from it, in standard deviations.
+        reading at that size, as logarithm of the ratio. :param strain: each reading's distance from it, in standard deviations.
     """
 
     cause: Cause
     share: float
     size: float | None
-    expected: Mapping[Needle, float]
-    strain: Mapping[Needle, float]
+    expected: Mapping[Measurand, float]
+    strain: Mapping[Measurand, float]
 
 
 @cache
@@ -104,7 +104,7 @@ def all_causes() -> tuple[Cause, ...]:
         Cause(
             name=row["cause"],
             change=Change(row["change"]) if row["change"] else None,
-            needle=Needle(row["needle"]) if row["needle"] else None,
+            measurand=Measurand(row["measurand"]) if row["measurand"] else None,
             sizes=_sizes(row["least"], row["most"]),
             share=float(row["share"]),
             machine=row["machine"],
@@ -119,10 +119,10 @@ def all_causes() -> tuple[Cause, ...]:
 
 @dataclass(frozen=True)
 class Solved:
-    """A cause put into one machine: each needle's logarithm of after over before, shape ``(places, sizes)``."""
+    """A cause put into one machine: each reading's logarithm of after over before, shape ``(places, sizes)``."""
 
     cause: Cause
-    moves: Mapping[Needle, Array]
+    moves: Mapping[Measurand, Array]
 
 
 def solve_causes(setup: Setup, machine: str, belted: bool, rough: bool = False) -> tuple[Solved, ...]:
@@ -148,11 +148,11 @@ def solve_causes(setup: Setup, machine: str, belted: bool, rough: bool = False) 
     return tuple(found)
 
 
-def rank_causes(solved: tuple[Solved, ...], observed: Mapping[Needle, Observed]) -> tuple[Rung, ...]:
-    """The causes, the likeliest first, by how well each explains every needle that was read.
+def rank_causes(solved: tuple[Solved, ...], observed: Mapping[Measurand, Observed]) -> tuple[WeighedCause, ...]:
+    """The causes, the likeliest first, by how well each explains all that was read.
 
     :param solved: the causes put into the machine as it should be.
-    :param observed: how each needle moved against it.
+    :param observed: how each reading moved against it.
     :returns: every cause with its share; an empty tuple where nothing was read.
 
     The likelihood of a cause is the mean over its sizes, so that one that explains by a single lucky size stands lower than
@@ -162,18 +162,21 @@ def rank_causes(solved: tuple[Solved, ...], observed: Mapping[Needle, Observed])
     if not observed:
         return ()
     found = [
-        (one, *_weighed(one, observed)) for one in solved if one.cause.needle is None or one.cause.needle in observed
+        (one, *_weighed(one, observed))
+        for one in solved
+        if one.cause.measurand is None or one.cause.measurand in observed
     ]
     top = max((weight for _, weight, _ in found), default=0.0)
     total = sum(one.cause.share * math.exp(weight - top) for one, weight, _ in found) or 1.0
-    rungs = [
-        _rung(one, one.cause.share * math.exp(weight - top) / total, each, observed) for one, weight, each in found
+    ranked = [
+        _weighed_cause(one, one.cause.share * math.exp(weight - top) / total, each, observed)
+        for one, weight, each in found
     ]
-    return tuple(sorted(rungs, key=lambda rung: -rung.share))
+    return tuple(sorted(ranked, key=lambda weighed: -weighed.share))
 
 
-def expected_moves(setup: Setup, change: Change, sizes: Array) -> dict[Needle, Array]:
-    """Each needle's logarithm of after over before, shape ``(places, sizes)``, over the places of a generic curve."""
+def expected_moves(setup: Setup, change: Change, sizes: Array) -> dict[Measurand, Array]:
+    """Each reading's logarithm of after over before, shape ``(places, sizes)``, over the places of a generic curve."""
     here = float(np.ravel(setup.load.machine.place)[0])
     places = np.array(PLACES)[:, None] * here
     machine = replace(setup.load.machine, place=places + 0 * sizes[None, :])
@@ -184,19 +187,19 @@ def expected_moves(setup: Setup, change: Change, sizes: Array) -> dict[Needle, A
         moved = ratios(wide, change, sizes[None, :] + 0 * places)
     shape = (len(PLACES), len(sizes))
     return {
-        needle: np.log(np.maximum(1 + np.broadcast_to(np.asarray(ratio, float), shape), FLOOR))
-        for needle, ratio in moved.items()
+        measurand: np.log(np.maximum(1 + np.broadcast_to(np.asarray(ratio, float), shape), FLOOR))
+        for measurand, ratio in moved.items()
     }
 
 
-def _weighed(solved: Solved, observed: Mapping[Needle, Observed]) -> tuple[float, Array]:
+def _weighed(solved: Solved, observed: Mapping[Measurand, Observed]) -> tuple[float, Array]:
     """Log-likelihood of a cause, and that of each of its sizes."""
     if solved.cause.reads_a_part:
         each = np.array(
             [
                 sum(
-                    _log_chance(seen, math.log(size) if needle is solved.cause.needle else 0.0, 0.0)
-                    for needle, seen in observed.items()
+                    _log_chance(seen, math.log(size) if measurand is solved.cause.measurand else 0.0, 0.0)
+                    for measurand, seen in observed.items()
                 )
                 for size in solved.cause.sizes
             ]
@@ -204,13 +207,13 @@ def _weighed(solved: Solved, observed: Mapping[Needle, Observed]) -> tuple[float
         best = float(each.max())
         return best + math.log(float(np.mean(np.exp(each - best))) + UNEXPLAINED), each
     if solved.cause.change is None:
-        spread = {needle: METER_SPREAD if needle is solved.cause.needle else 0.0 for needle in observed}
-        alone = sum(_log_chance(seen, 0.0, spread[needle]) for needle, seen in observed.items())
+        spread = {measurand: METER_SPREAD if measurand is solved.cause.measurand else 0.0 for measurand in observed}
+        alone = sum(_log_chance(seen, 0.0, spread[measurand]) for measurand, seen in observed.items())
         return alone, np.array([alone])
     each = np.zeros(len(solved.cause.sizes))
-    for needle, seen in observed.items():
-        if needle in solved.moves:
-            mean, between = solved.moves[needle][MIDDLE], np.ptp(solved.moves[needle], axis=0) / 2
+    for measurand, seen in observed.items():
+        if measurand in solved.moves:
+            mean, between = solved.moves[measurand][MIDDLE], np.ptp(solved.moves[measurand], axis=0) / 2
             spread_of_each = np.hypot(MODEL_SHARE * mean, between)
             each = each + np.array([_log_chance(seen, *pair) for pair in zip(mean, spread_of_each, strict=True)])
     best = float(each.max())
@@ -218,25 +221,33 @@ def _weighed(solved: Solved, observed: Mapping[Needle, Observed]) -> tuple[float
 
 
 def _log_chance(seen: Observed, expected: float, spread: float) -> float:
-    """Logarithm of the chance density of a needle's move, with heavy ends: readings are sometimes plainly wrong."""
+    """Logarithm of the chance density of a reading's move, with heavy ends: readings are sometimes plainly wrong."""
     sd = math.hypot(seen.sd, spread)
     strain = (seen.log_ratio - expected) / sd
     return -2.5 * math.log1p(strain * strain / 4) - math.log(sd)
 
 
-def _rung(solved: Solved, share: float, each: Array, observed: Mapping[Needle, Observed]) -> Rung:
+def _weighed_cause(solved: Solved, share: float, each: Array, observed: Mapping[Measurand, Observed]) -> WeighedCause:
     cause, best = solved.cause, int(np.argmax(each))
     if cause.reads_a_part:
-        expected = {needle: math.log(cause.sizes[best]) if needle is cause.needle else 0.0 for needle in observed}
+        expected = {
+            measurand: math.log(cause.sizes[best]) if measurand is cause.measurand else 0.0 for measurand in observed
+        }
     elif cause.change is None:
-        expected = {needle: seen.log_ratio if needle is cause.needle else 0.0 for needle, seen in observed.items()}
+        expected = {
+            measurand: seen.log_ratio if measurand is cause.measurand else 0.0 for measurand, seen in observed.items()
+        }
     else:
-        expected = {needle: float(solved.moves[needle][MIDDLE][best]) for needle in observed if needle in solved.moves}
+        expected = {
+            measurand: float(solved.moves[measurand][MIDDLE][best])
+            for measurand in observed
+            if measurand in solved.moves
+        }
     strain = {
-        needle: (observed[needle].log_ratio - value) / math.hypot(observed[needle].sd, MODEL_SHARE * value)
-        for needle, value in expected.items()
+        measurand: (observed[measurand].log_ratio - value) / math.hypot(observed[measurand].sd, MODEL_SHARE * value)
+        for measurand, value in expected.items()
     }
-    return Rung(cause, share, cause.sizes[best] if cause.sizes else None, expected, strain)
+    return WeighedCause(cause, share, cause.sizes[best] if cause.sizes else None, expected, strain)
 
 
 def _sizes(least: str, most: str) -> tuple[float, ...]:

@@ -14,7 +14,7 @@ from modest_rotor.core.identify.rows import STRUCTURE_SD, Agreement, Reading
 from modest_rotor.core.identify.shaft_power import rated_loss, with_structure_of_all
 
 
-class Needle(StrEnum):
+class Measurand(StrEnum):
     """A reading that could still be taken, by the name of its field."""
 
     SPEED = "speed"
@@ -28,19 +28,19 @@ LEAST_SHOWN = 1e-9
 """Below it no meter shows anything, and no logarithm is taken."""
 
 
-def worth(fit: FittedMotor, place: int, reading: Reading) -> dict[Needle, tuple[Estimate, Estimate]]:
+def worth(fit: FittedMotor, place: int, reading: Reading) -> dict[Measurand, tuple[Estimate, Estimate]]:
     """Shaft power as it is known now and as it would be known after each reading not yet taken, W.
 
     :param fit: fitted to the plate and every reading so far.
     :param place: which of its readings.
     :param reading: that reading.
-    :returns: for each needle that was not read, the estimate before and after, both with the spread of the equations.
+    :returns: for each that was not read, the estimate before and after, both with the spread of the equations.
 
-    The reading is taken to show just what is expected, so the value stays and the band falls by what the needle shares with
+    The reading is taken to show just what is expected, so the value stays and the band falls by what the reading shares with
     shaft power: the update of a Gaussian by one observation. Validity: to first order. Source: Bayesian least squares,
     A. Tarantola, Inverse Problem Theory, ch. 3; R. E. Kalman, J. Basic Eng. 82 (1960), one step.
     """
-    missing = [needle for needle in Needle if getattr(reading, needle.value) is None]
+    missing = [measurand for measurand in Measurand if getattr(reading, measurand.value) is None]
     if not missing:
         return {}
     agreement = fit.agreement
@@ -49,24 +49,30 @@ def worth(fit: FittedMotor, place: int, reading: Reading) -> dict[Needle, tuple[
         numbers = np.concatenate(columns, axis=-1)
         at = agreement.at_readings(numbers, rated_loss(agreement, numbers))
         shown = {
-            Needle.SPEED: np.log(np.maximum(at.speed_rpm, LEAST_SHOWN)),
-            Needle.WATTS: np.log(np.maximum(at.input_power_w, LEAST_SHOWN)),
-            Needle.AMPS: np.log(np.maximum(at.current_a, LEAST_SHOWN)),
+            Measurand.SPEED: np.log(np.maximum(at.speed_rpm, LEAST_SHOWN)),
+            Measurand.WATTS: np.log(np.maximum(at.input_power_w, LEAST_SHOWN)),
+            Measurand.AMPS: np.log(np.maximum(at.current_a, LEAST_SHOWN)),
         }
-        return np.stack([at.shaft_power_w[..., place], *(shown[needle][..., place] for needle in missing)], axis=-1)
+        return np.stack(
+            [at.shaft_power_w[..., place], *(shown[measurand][..., place] for measurand in missing)], axis=-1
+        )
 
     power, *expected = propagate(work, *fit.estimates)
     now = with_structure_of_all(power, fit, reading)
     found = {}
-    for needle, shows in zip(missing, expected, strict=True):
-        after = _after(power, shows, _noise(needle, agreement), f"the next reading, {needle.value}")
-        found[needle] = (now, with_structure_of_all(after, fit, reading))
+    for measurand, shows in zip(missing, expected, strict=True):
+        after = _after(power, shows, _noise(measurand, agreement), f"the next reading, {measurand.value}")
+        found[measurand] = (now, with_structure_of_all(after, fit, reading))
     return found
 
 
-def _noise(needle: Needle, agreement: Agreement) -> float:
-    """Standard deviation of the logarithm of what a needle will show about what the fitted motor expects."""
-    return TACHOMETER_SHARE if needle is Needle.SPEED else math.hypot(STRUCTURE_SD, agreement.meter_sd(needle.value))
+def _noise(measurand: Measurand, agreement: Agreement) -> float:
+    """Standard deviation of the logarithm of what a reading will show about what the fitted motor expects."""
+    return (
+        TACHOMETER_SHARE
+        if measurand is Measurand.SPEED
+        else math.hypot(STRUCTURE_SD, agreement.meter_sd(measurand.value))
+    )
 
 
 def _after(power: Estimate, shown: Estimate, noise: float, name: str) -> Estimate:

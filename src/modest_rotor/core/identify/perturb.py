@@ -1,4 +1,4 @@
-"""One thing changed on a solved machine: which way every needle moves, how far, and how sure that is."""
+"""One thing changed on a solved machine: which way every reading moves, how far, and how sure that is."""
 
 from __future__ import annotations
 
@@ -48,7 +48,7 @@ class Change(Coded):
     HERTZ = "hertz"
 
 
-class Needle(Coded):
+class Measurand(Coded):
     """What a meter shows."""
 
     SPEED = "speed"
@@ -63,7 +63,7 @@ class Needle(Coded):
 
 
 class Direction(IntEnum):
-    """Which way a needle moves; ``EITHER`` where the motors that fit the plate do not agree."""
+    """Which way a reading moves; ``EITHER`` where the motors that fit the plate do not agree."""
 
     DOWN = -1
     STILL = 0
@@ -71,7 +71,7 @@ class Direction(IntEnum):
     EITHER = 2
 
 
-READABLE = {Needle.SPEED: 0.001}
+READABLE = {Measurand.SPEED: 0.001}
 READABLE_ELSE = 0.01
 """Relative change below which the same meter, read twice, shows none. Our judgement, no source."""
 DRAGS_AT = 1e-6
@@ -105,7 +105,7 @@ class Setup:
 
 @dataclass(frozen=True)
 class Shift:
-    """How one needle moves.
+    """How one reading moves.
 
     :param ratio: after over before, less one.
     :param direction: which way, where that is sure and can be read.
@@ -142,38 +142,38 @@ def usual_size(change: Change) -> float:
     return float(find_row("perturbations", change=change.value)["size"])
 
 
-def needles(point: OperatingPoint) -> dict[Needle, Real]:
+def measurands(point: OperatingPoint) -> dict[Measurand, Real]:
     """What the meters show at an operating point: rpm, A, W, −, m³/s, Pa, V, rpm."""
     motor, load = point.motor, point.load
     return {
-        Needle.SPEED: motor.speed_rpm,
-        Needle.AMPS: motor.current_a,
-        Needle.WATTS: motor.input_power_w,
-        Needle.POWER_FACTOR: motor.power_factor,
-        Needle.FLOW: load.flow,
-        Needle.PRESSURE: load.pressure,
-        Needle.CAPACITOR_VOLTS: motor.capacitor_voltage_v,
-        Needle.MACHINE_SPEED: load.machine_rpm,
+        Measurand.SPEED: motor.speed_rpm,
+        Measurand.AMPS: motor.current_a,
+        Measurand.WATTS: motor.input_power_w,
+        Measurand.POWER_FACTOR: motor.power_factor,
+        Measurand.FLOW: load.flow,
+        Measurand.PRESSURE: load.pressure,
+        Measurand.CAPACITOR_VOLTS: motor.capacitor_voltage_v,
+        Measurand.MACHINE_SPEED: load.machine_rpm,
     }
 
 
-def ratios(setup: Setup, change: Change, size: Real | None = None) -> dict[Needle, Real]:
-    """Each needle after the change over before, less one; a needle that shows nothing before is left out.
+def ratios(setup: Setup, change: Change, size: Real | None = None) -> dict[Measurand, Real]:
+    """Each reading after the change over before, less one; a reading that shows nothing before is left out.
 
     Parameters, validity and source as :func:`perturbed`.
     """
     much = usual_size(change) if size is None else size
     changed = perturbed(setup, change, much)
     point = changed.settled()
-    before, after = needles(setup.settled()), needles(point)
+    before, after = measurands(setup.settled()), measurands(point)
     besides = _besides(setup, change, much, point)
     found = {
-        needle: after[needle] / before[needle] * besides.get(needle, 1.0) - 1
-        for needle in before
-        if np.all(np.asarray(before[needle]) > DRAGS_AT)
+        measurand: after[measurand] / before[measurand] * besides.get(measurand, 1.0) - 1
+        for measurand in before
+        if np.all(np.asarray(before[measurand]) > DRAGS_AT)
     }
-    volts = changed.supply.voltage / setup.supply.voltage - 1 + 0 * after[Needle.SPEED]
-    return found | {Needle.VOLTS: volts}
+    volts = changed.supply.voltage / setup.supply.voltage - 1 + 0 * after[Measurand.SPEED]
+    return found | {Measurand.VOLTS: volts}
 
 
 def condition_after(setup: Setup, change: Change, size: float | None = None) -> Condition:
@@ -194,17 +194,17 @@ def shifts(
     build: Callable[[InductionMotor], Setup],
     change: Change,
     size: float | None = None,
-) -> tuple[dict[Needle, Shift], Condition]:
-    """Every needle's move with its band from the cloud of motors, and what is to be said of the machine afterwards.
+) -> tuple[dict[Measurand, Shift], Condition]:
+    """Every reading's move with its band from the cloud of motors, and what is to be said of the machine afterwards.
 
     :param family: the motors that the plate allows.
     :param numbers: a fitted motor's numbers with their named errors.
     :param build: puts motors, arrays of shape ``(scenarios,)``, on their supply and load.
 
-    A direction is told only where the whole 95 % band lies on one side of nothing; a needle that would move less than its
+    A direction is told only where the whole 95 % band lies on one side of nothing; a reading that would move less than its
     meter can show stands still. Validity and source as :func:`perturbed`.
     """
-    seen: list[Needle] = []
+    seen: list[Measurand] = []
     conditions: list[Condition] = []
 
     def work(*columns: Array) -> Array:
@@ -213,15 +213,15 @@ def shifts(
         conditions.append(condition_after(setup, change, size))
         moved = ratios(setup, change, size)
         seen.extend(moved)
-        return np.stack([np.broadcast_to(moved[needle], columns[0].shape[:1]) for needle in moved], axis=-1)
+        return np.stack([np.broadcast_to(moved[measurand], columns[0].shape[:1]) for measurand in moved], axis=-1)
 
     found = propagate(work, *numbers)
-    told = {needle: Shift(ratio, _direction(needle, ratio)) for needle, ratio in zip(seen, found, strict=True)}
+    told = {measurand: Shift(ratio, _direction(measurand, ratio)) for measurand, ratio in zip(seen, found, strict=True)}
     return told, conditions[0]
 
 
-def _direction(needle: Needle, ratio: Estimate) -> Direction:
-    least, size = READABLE.get(needle, READABLE_ELSE), abs(ratio.value)
+def _direction(measurand: Measurand, ratio: Estimate) -> Direction:
+    least, size = READABLE.get(measurand, READABLE_ELSE), abs(ratio.value)
     if size >= least and size > ratio.band:
         return Direction.UP if ratio.value > 0 else Direction.DOWN
     return Direction.STILL if size + ratio.band < 2 * least else Direction.EITHER
@@ -240,14 +240,14 @@ def _backward(setup: Setup, point: OperatingPoint, much: Real) -> tuple[MotorPoi
     return backward_field(setup.motor, setup.supply, point.motor.slip, much)
 
 
-def _besides(setup: Setup, change: Change, much: Real, after: OperatingPoint) -> dict[Needle, Real]:
-    """What a needle shows beyond the solved point: where its tap sits, which line the clamp is on."""
+def _besides(setup: Setup, change: Change, much: Real, after: OperatingPoint) -> dict[Measurand, Real]:
+    """What a reading shows beyond the solved point: where its tap sits, which line the clamp is on."""
     if change is Change.FILTER_LOADED:  # the filter lies between the static taps: they do not see its part
         clean = FILTER_SHARE
         loaded = (clean + much - 1) / much
-        return {Needle.PRESSURE: (1 - loaded) / (1 - clean)}
+        return {Measurand.PRESSURE: (1 - loaded) / (1 - clean)}
     if change is Change.UNBALANCED:  # the worst line carries forward and backward amps together
-        return {Needle.AMPS: 1 + _backward(setup, after, much)[0].current_a / after.motor.current_a}
+        return {Measurand.AMPS: 1 + _backward(setup, after, much)[0].current_a / after.motor.current_a}
     return {}
 
 

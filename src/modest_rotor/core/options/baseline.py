@@ -1,4 +1,4 @@
-"""The machine as it should be: what the cause ladder holds the readings of today against."""
+"""The machine as it should be: what the ranking of causes holds the readings of today against."""
 
 from __future__ import annotations
 
@@ -12,7 +12,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.causes import REPEATS, Observed
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import PlateFacts
-from modest_rotor.core.identify.perturb import Needle, Setup, needles
+from modest_rotor.core.identify.perturb import Measurand, Setup, measurands
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
@@ -27,12 +27,12 @@ from modest_rotor.core.stations.set_facts import SetFacts
 EXPECTED_LOAD = 0.85
 """Load of a machine as it was sized, over rated power, where nothing better is known. Our judgement, no source."""
 EXPECTED_SD = {
-    Needle.SPEED: 0.012,
-    Needle.VOLTS: 0.01,
-    Needle.AMPS: 0.12,
-    Needle.WATTS: 0.13,
-    Needle.FLOW: 0.10,
-    Needle.PRESSURE: 0.20,
+    Measurand.SPEED: 0.012,
+    Measurand.VOLTS: 0.01,
+    Measurand.AMPS: 0.12,
+    Measurand.WATTS: 0.13,
+    Measurand.FLOW: 0.10,
+    Measurand.PRESSURE: 0.20,
 }
 """How far a machine in order strays from what plate and design promise, standard deviation of the logarithm. Our judgement,
 no source: a set that was read while all was well tells far more."""
@@ -42,13 +42,13 @@ ORDINARY_EFFICIENCY = 0.8
 
 @dataclass(frozen=True)
 class Baseline:
-    """The machine as it should be, and how each needle stands against it.
+    """The machine as it should be, and how each reading stands against it.
 
     :param against: in words, what it is held against. :param rough: whether that is plate and design only.
     """
 
     setup: Setup
-    observed: dict[Needle, Observed]
+    observed: dict[Measurand, Observed]
     now: SetFacts
     against: str
     rough: bool
@@ -98,13 +98,13 @@ def _from_good_set(
     if isinstance(setup, Absent):
         return setup
     observed = {
-        needle: _moved(before, after, needle)
-        for needle, (before, after) in _pairs(good, now, wheel).items()
+        measurand: _moved(before, after, measurand)
+        for measurand, (before, after) in _pairs(good, now, wheel).items()
         if before is not None and after is not None and before.value > 0
     }
     belted = bool(good.reading.fan_speed and now.reading.fan_speed)
     if len(observed) < 2:
-        return Waiting(f"waits for two needles that were read both in {good.title} and in {now.title}")
+        return Waiting(f"waits for two meters that were read both in {good.title} and in {now.title}")
     return Baseline(setup, observed, now, f"{good.title}, when it was right", False, belted)
 
 
@@ -178,49 +178,49 @@ def _from_design(
     machine = MachineCurve(generic_shape(wheel), flow, pressure, EXPECTED_LOAD * plate.rated_power_w, 1.0)
     load = Load(machine, plate.rated_speed_rpm, system_through(flow, pressure, 0.0))
     setup = Setup(motor, Supply(plate.rated_voltage_v, plate.frequency_hz), load)
-    shown = needles(setup.settled())
+    shown = measurands(setup.settled())
     observed = {}
     read = _read(now, wheel)
-    for needle, sd in EXPECTED_SD.items():
-        value = read[needle]
-        known = (needle is not Needle.FLOW or wanted) and (needle is not Needle.PRESSURE or static)
-        expected = plate.rated_voltage_v if needle is Needle.VOLTS else float(np.ravel(shown[needle])[0])
+    for measurand, sd in EXPECTED_SD.items():
+        value = read[measurand]
+        known = (measurand is not Measurand.FLOW or wanted) and (measurand is not Measurand.PRESSURE or static)
+        expected = plate.rated_voltage_v if measurand is Measurand.VOLTS else float(np.ravel(shown[measurand])[0])
         if value is None or not known or expected <= 0:
             continue
         ratio = max(value.value / expected, LEAST_RATIO)
-        observed[needle] = Observed(math.log(ratio), math.hypot(sd, value.standard / max(abs(value.value), 1e-9)))
+        observed[measurand] = Observed(math.log(ratio), math.hypot(sd, value.standard / max(abs(value.value), 1e-9)))
     if len(observed) < 3:
         return Waiting(
-            "waits for three needles: volts, amps, and speed or watts; a set from when it was right tells far more"
+            "waits for three readings: volts, amps, and speed or watts; a set from when it was right tells far more"
         )
     return Baseline(setup, observed, now, "what plate and design promise", True, False)
 
 
-def _read(facts: SetFacts, wheel: Wheel) -> dict[Needle, Estimate | None]:
+def _read(facts: SetFacts, wheel: Wheel) -> dict[Measurand, Estimate | None]:
     running, reading = facts.running, facts.reading
     return {
-        Needle.SPEED: running.speed,
-        Needle.VOLTS: running.voltage,
-        Needle.AMPS: running.current,
-        Needle.WATTS: running.input_power,
-        Needle.FLOW: facts.flow,
-        Needle.PRESSURE: None if facts.one_sided else facts.pressure,
-        Needle.CAPACITOR_VOLTS: Estimate(reading.run_capacitor_volts.si) if reading.run_capacitor_volts else None,
-        Needle.MACHINE_SPEED: Estimate(reading.fan_speed.si) if reading.fan_speed else None,
+        Measurand.SPEED: running.speed,
+        Measurand.VOLTS: running.voltage,
+        Measurand.AMPS: running.current,
+        Measurand.WATTS: running.input_power,
+        Measurand.FLOW: facts.flow,
+        Measurand.PRESSURE: None if facts.one_sided else facts.pressure,
+        Measurand.CAPACITOR_VOLTS: Estimate(reading.run_capacitor_volts.si) if reading.run_capacitor_volts else None,
+        Measurand.MACHINE_SPEED: Estimate(reading.fan_speed.si) if reading.fan_speed else None,
     }
 
 
-def _pairs(good: SetFacts, now: SetFacts, wheel: Wheel) -> dict[Needle, tuple[Estimate | None, Estimate | None]]:
+def _pairs(good: SetFacts, now: SetFacts, wheel: Wheel) -> dict[Measurand, tuple[Estimate | None, Estimate | None]]:
     before, after = _read(good, wheel), _read(now, wheel)
-    return {needle: (before[needle], after[needle]) for needle in before}
+    return {measurand: (before[measurand], after[measurand]) for measurand in before}
 
 
-def _moved(before: Estimate, after: Estimate, needle: Needle) -> Observed:
+def _moved(before: Estimate, after: Estimate, measurand: Measurand) -> Observed:
     """Logarithm of after over before; what one meter is off in both falls out."""
     floor = LEAST_RATIO * before.value
     later = after if after.value > floor else replace(after, value=floor, parts={})
     change = later * (1 / later.value) - before * (1 / before.value)
-    return Observed(math.log(later.value / before.value), math.hypot(change.standard, REPEATS[needle]))
+    return Observed(math.log(later.value / before.value), math.hypot(change.standard, REPEATS[measurand]))
 
 
 def machine_word(wheel: Wheel) -> str:

@@ -37,7 +37,7 @@ FLOW = Saying(How.COMMANDED, NO_SPEED, "", "airflow typed in")
 
 
 BY_SPEED = Traits(
-    "Electronic, speed command", "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
+    "EC motor, speed command", "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
     suits=electronic_motor("speed"), understands=(CommandKind.SIGNAL, CommandKind.DIAL), set_by=SetBy.SIGNAL, holds=Holds.SPEED,
     limited=True, wears=ELECTRONICS_WEAR,
 )  # fmt: skip
@@ -73,7 +73,7 @@ class AirflowHeld(Electronic):
 
     kind = OptionKind.AIRFLOW
     traits = replace(
-        BY_SPEED, title="Electronic, airflow held", series="verdigris-open", belongs=Belongs.FANS, suits=electronic_motor("airflow"),
+        BY_SPEED, title="Constant-airflow EC motor", series="verdigris-open", belongs=Belongs.FANS, suits=electronic_motor("airflow"),
         understands=(CommandKind.CALLS, CommandKind.SIGNAL), set_by=SetBy.ITSELF, holds=Holds.AIRFLOW,
     )  # fmt: skip
     saying = FLOW

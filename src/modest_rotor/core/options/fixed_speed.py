@@ -33,7 +33,7 @@ class OneSpeed(Option):
 
     kind = OptionKind.ONE_SPEED
     traits = Traits(
-        "Electronic, one speed", "verdigris", electronics=True, electronic=True, line_switched=True, brings=Brings.MOTOR,
+        "EC motor, one speed", "verdigris", electronics=True, electronic=True, line_switched=True, brings=Brings.MOTOR,
         suits=electronic_motor(command=CommandKind.SWITCHED_LINE), set_by=SetBy.OWN_SPEED, holds=Holds.SPEED, limited=True,
         wears=ELECTRONICS_WEAR,
     )  # fmt: skip

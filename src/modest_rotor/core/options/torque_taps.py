@@ -46,7 +46,7 @@ class TorqueTaps(Option):
 
     kind = OptionKind.TORQUE
     traits = Traits(
-        "Electronic, torque taps", "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
+        "Constant-torque EC motor", "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
         suits=electronic_motor("torque"), understands=(CommandKind.CALLS,), set_by=SetBy.TORQUE_TAPS, holds=Holds.TORQUE,
         limited=True, wears=ELECTRONICS_WEAR, steps=frozenset(("taps",)),
     )  # fmt: skip

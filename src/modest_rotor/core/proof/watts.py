@@ -5,7 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.stations.readings import MeasuringPoint, ReadingSet
 
@@ -36,9 +36,9 @@ def paid_watts(reading: ReadingSet, number: int, accuracies: Accuracies, same_me
 def repeated(watts: Estimate, name: str) -> Estimate:
     """The same with how well watts repeat on an unchanged machine: a part that falls out of no difference.
 
-    :param name: of the reading, which shares it with none. Source: our judgement, as the cause ladder takes it.
+    :param name: of the reading, which shares it with none. Source: our judgement, as the ranking of causes takes it.
     """
-    spread = REPEATS[Needle.WATTS] * abs(watts.value)
+    spread = REPEATS[Measurand.WATTS] * abs(watts.value)
     return watts + Estimate(0.0, {f"{REPEATING}, {name}": spread})
 
 

@@ -55,7 +55,7 @@ def _stood(facts: SetFacts, state: Standing) -> Finding:
 def static_over_rating(case: Case) -> tuple[Finding, ...]:
     """More static than the blower is made for."""
     rated = case.job.document.target.rated_static
-    if rated is None:
+    if rated is None or case.wheel is Wheel.PUMP:
         return ()
     return tuple(
         found(

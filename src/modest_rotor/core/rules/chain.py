@@ -22,7 +22,7 @@ def short_of_air(case: Case) -> CheckWay | None:
     """The chain as far as it was gone, where the flow is under what is wanted on a blower; else nothing.
 
     On a forward-curved wheel on an induction motor amps climb with air, so amps that climb when the duct is opened say that
-    the duct held the air back. On other wheels they need not, and the cause ladder is the way. Source: common practice; the
+    the duct held the air back. On other wheels they need not, and the ranking of causes is the way. Source: common practice; the
     direction from the solved machine.
     """
     if case.wheel is not Wheel.FORWARD_CURVED or case.plate.is_electronic:

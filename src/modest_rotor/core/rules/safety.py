@@ -64,10 +64,10 @@ def electronic_wiring(case: Case) -> tuple[Finding, ...]:
     if not case.options.options:
         return ()
     sentence = (
-        "An electronic motor stays on its permanent supply and takes its command on low voltage. The wrong voltage link"
-        " destroys it; line volts never go on a 24 V tap; its capacitors stay charged for minutes after power is off; a magnet rotor that windmills makes voltage."
+        "An electronic motor stays on its permanent supply and takes its command on low voltage. A voltage selector"
+        " on the wrong volts destroys it; line volts never go on a 24 V tap; its capacitors stay charged for minutes after power is off; a magnet rotor that windmills makes voltage."
     )
-    action = "Secure the wheel. Set the link for the volts measured. Wait the marked time and measure before opening. Local code and the equipment's listing decide whether another kind may be fitted at all."
+    action = "Secure the wheel. Set the selector for the volts measured. Wait the marked time and measure before opening. Local code and the equipment's listing decide whether another kind may be fitted at all."
     return (found("electronic_wiring", (sentence,), action, standing=True),)
 
 

@@ -11,7 +11,7 @@ from modest_rotor.core.stations.loop import Holds, Loop, LoopTry, MoreSpeed, Sen
 from modest_rotor.core.stations.sheet import quantity_of
 
 LEFT_AT = {SensorPlace.UNIT: 0.6, SensorPlace.TWO_THIRDS: 0.3, SensorPlace.FARTHEST: 0.1}
-"""Share of the static across that is left where a sensor usually sits. Our judgement, no source: two meters at once tell it."""
+"""Share of the total external static that is left where a sensor usually sits. Our judgement, no source: two meters at once tell it."""
 PATHS = {
     Holds.DUCT: "pressure",
     Holds.DIFFERENTIAL: "differential",
@@ -88,7 +88,7 @@ class HeldLoop:
 
     @property
     def left(self) -> float | None:
-        """Share of the static across that is left at the sensor."""
+        """Share of the total external static that is left at the sensor."""
         if self.loop.left:
             return self.loop.left.si
         return LEFT_AT[self.loop.place] if self.loop.place else None

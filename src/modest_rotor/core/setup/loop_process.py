@@ -50,7 +50,7 @@ def set_point_of(held: HeldLoop) -> tuple[Result, float | None]:
         at_full,
         "p_s = share × p",
         (
-            given("p", "static across at full flow", held.quantity, pressure, "measured"),
+            given("p", "total external static at full flow", held.quantity, pressure, "measured"),
             given(
                 "share", "left at the sensor", "pressure_left", held.left, "measured" if held.loop.left else "assumed"
             ),

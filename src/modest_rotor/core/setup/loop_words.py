@@ -43,7 +43,11 @@ def loop_sentences(held: HeldLoop, set_point: Result, at_full: float | None) -> 
         if loop.place is SensorPlace.UNIT:
             said.append(("At the unit the whole duct’s pressure is held at every flow. Two thirds along saves more.",))
         if loop.left is None and loop.place is not None:
-            said.append(("Read static across and at the sensor at once, at full flow: the share here is only usual.",))
+            said.append(
+                (
+                    "Read total external static and the static at the sensor at once, at full flow: the share here is only usual.",
+                )
+            )
     return tuple(said)
 
 

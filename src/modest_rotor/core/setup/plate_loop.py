@@ -12,7 +12,7 @@ from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import COVERAGE_95, Estimate
 from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.meters import read_by_meter
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.options.traits import SetBy
 from modest_rotor.core.phrase import Figure, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
@@ -21,7 +21,7 @@ from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.stations.charts import amps_chart, readable
 from modest_rotor.core.stations.setup import Opening, Trial
 
-LEAST_CLIMB = COVERAGE_95 * 2**0.5 * REPEATS[Needle.AMPS]
+LEAST_CLIMB = COVERAGE_95 * 2**0.5 * REPEATS[Measurand.AMPS]
 """Share by which amps must rise to have climbed: two readings of one clamp on an unchanged machine differ by less."""
 SLOPE_STEP = 0.05
 """Share of a flow on either side at which the chart is asked which way its amps go."""

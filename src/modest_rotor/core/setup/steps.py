@@ -23,11 +23,32 @@ from modest_rotor.core.stations.statement import standing
 from modest_rotor.core.tables import Row, find_row, read_table
 
 
+class StepGroup(Coded):
+    """What a step belongs to, in the order of the hands."""
+
+    ISOLATE = "isolate"
+    REMOVE = "remove"
+    FIT = "fit"
+    VOLTAGE = "voltage"
+    BEFORE_POWER = "before-power"
+    FIRST_POWER = "first-power"
+    SET = "set"
+    LOOP = "loop"
+    SAFE = "safe"
+    LEAVE = "leave"
+
+
+UNTIL_IT_RUNS = (
+    StepGroup.ISOLATE, StepGroup.REMOVE, StepGroup.FIT, StepGroup.VOLTAGE, StepGroup.BEFORE_POWER, StepGroup.FIRST_POWER,
+)  # fmt: skip
+"""Groups whose steps are closed before a machine is run by a write."""
+
+
 class SetupStep(Frozen):
     """One step: what to beware of, what it rests on, what to do, its value, and how it was signed."""
 
     step: str
-    group: str
+    group: StepGroup
     number: int
     caution: str
     do: str
@@ -74,7 +95,7 @@ def setup_steps(
         )
         steps[name] = SetupStep(
             step=name,
-            group=row["group"],
+            group=StepGroup(row["group"]),
             number=number,
             caution=row["caution"],
             do=row["do"],
@@ -103,6 +124,11 @@ def setup_steps(
     )
 
 
+def open_before_running(steps: tuple[SetupStep, ...]) -> tuple[int, ...]:
+    """Numbers of the steps that must be closed before a machine is run, and are not. :param steps: of :func:`setup_steps`."""
+    return tuple(step.number for step in steps if step.group in UNTIL_IT_RUNS and step.is_open)
+
+
 def _signed_since(before: SetupStep, newest: Sign, place: dict[str, int]) -> bool:
     """Whether a step was signed after what rests on it; signatures of programs that demanded no order say nothing of one."""
     return before.signed is not None and before.signed.basis is not None and place[before.signed.id] > place[newest.id]
@@ -125,7 +151,7 @@ def rests_on(rows: list[Row]) -> dict[str, tuple[str, ...]]:
     return {row["step"]: tuple(dict.fromkeys(reach(named[row["step"]]))) for row in rows}
 
 
-LIVE = ("First power", "Set", "Close the loop", "Prove it is safe")
+LIVE = (StepGroup.FIRST_POWER, StepGroup.SET, StepGroup.LOOP, StepGroup.SAFE)
 """Groups in which power is on, or is about to be: nothing of them is signed while any stop stands."""
 
 
@@ -154,7 +180,7 @@ def refusal_to_sign(steps: tuple[SetupStep, ...], step: SetupStep, state: SignSt
 
 
 NEVER_LEFT_OUT = {
-    "link": "The link is confirmed on every new motor; nobody can leave it out.",
+    "link": "The voltage selector is confirmed on every new motor; nobody can leave it out.",
     "prove_dead": "It is proved dead before any hand goes in; nobody can leave it out.",
     "isolate": "It is isolated before any hand goes in; nobody can leave it out.",
     "power": "It is signed once power was put on; a step that was not done stays open.",

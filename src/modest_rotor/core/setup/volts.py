@@ -1,4 +1,4 @@
-"""The voltage link: what it is set for against the volts measured at this machine, twice."""
+"""The voltage selector: what it is set for against the volts measured at this machine, twice."""
 
 from __future__ import annotations
 
@@ -29,7 +29,7 @@ def link_answer(setup: Setup) -> LinkAnswer:
     if first is None:
         return LinkAnswer(waits="waits for the volts measured at this machine")
     if link is None:
-        return LinkAnswer(waits="waits for what link or tap is set for")
+        return LinkAnswer(waits="waits for what voltage selector or tap is set for")
     stop = _mismatch(link, first) or (_mismatch(link, second) if second else ())
     if stop:
         return LinkAnswer(stop=stop)
@@ -47,6 +47,6 @@ def _mismatch(link: Entry, measured: Entry) -> Phrase:
     if low <= measured.si <= link.si * (1 + UTILISATION):
         return ()
     return (
-        "The link is set for ", as_typed("rated_voltage", link, "plate"), "; measured here: ",
-        as_typed("voltage", measured, "measured"), ". Do not put power on: the wrong link destroys the motor. Nobody can waive this.",
+        "The voltage selector is set for ", as_typed("rated_voltage", link, "plate"), "; measured here: ",
+        as_typed("voltage", measured, "measured"), ". Do not put power on: the wrong volts destroy the motor. Nobody can waive this.",
     )  # fmt: skip

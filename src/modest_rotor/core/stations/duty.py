@@ -152,7 +152,9 @@ class Duty(Sheet):
     starts: Entry | None = asked(
         "starts", "Starts a year", "estimated", "Of switch or logger; a thermostat's cycles are added by themselves."
     )
-    run_up: Entry | None = asked("run_up", "Seconds to full speed", "estimated", "From rest, of the motor of today.")
+    run_up: Entry | None = asked(
+        "run_up", "Starting time", "estimated", "Seconds from rest to full speed, of the motor of today."
+    )
     inrush: Entry | None = asked(
         "current", "Inrush amps", "measured", "Highest while it starts; the fitted motor's where nothing was read."
     )

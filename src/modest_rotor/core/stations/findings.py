@@ -77,7 +77,9 @@ class Checks(Sheet):
     )
     command: YesNo | None = chosen("Is a command there?", "Tap to common, 24 V or the signal's volts, while called.")
     right_tap: YesNo | None = chosen("Is it on the right tap?", "As the call → tap table on Plate says.")
-    enable: YesNo | None = chosen("Are enable and voltage link right?", "Link for the volts measured; enable closed.")
+    enable: YesNo | None = chosen(
+        "Are enable and voltage selector right?", "Selector on the volts measured; enable closed."
+    )
     module: ModulePart | None = chosen("Is the module a separate part?", "Held by screws, with a plug between.")
     fault_word: str | None = told("Fault word or code", "As the drive or module shows it; as text.", longest=80)
     drive_output: YesNo | None = chosen(

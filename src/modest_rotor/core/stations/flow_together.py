@@ -8,7 +8,7 @@ from dataclasses import replace
 
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
-from modest_rotor.core.identify.next_reading import Needle
+from modest_rotor.core.identify.next_reading import Measurand
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
@@ -217,19 +217,19 @@ def _next(
 
 
 def _next_for_load(facts: SetFacts, fit: MotorFit) -> Iterator[NextReading]:
-    for needle, (now, then) in fit.worth_of_next(facts.id).items():
-        if then.standard > LEAST_GAIN * now.standard or needle.value in facts.reading.out_of_reach:
+    for measurand, (now, then) in fit.worth_of_next(facts.id).items():
+        if then.standard > LEAST_GAIN * now.standard or measurand.value in facts.reading.out_of_reach:
             continue
-        what, how, caution = LOAD_READINGS[needle]
+        what, how, caution = LOAD_READINGS[measurand]
         yield NextReading(
-            path=f"readings/{facts.id}/{needle.value}", what=what, narrows="load", how=how, caution=caution,
+            path=f"readings/{facts.id}/{measurand.value}", what=what, narrows="load", how=how, caution=caution,
             now=figure("shaft_power", now, "estimated"), then=figure("shaft_power", then, "estimated"),
         )  # fmt: skip
 
 
 LIVE = "Live work: only by those qualified, with the right meter and gloves."
 LOAD_READINGS = {
-    Needle.WATTS: ("True watts", "A wattmeter in the line; volts × amps is not watts.", LIVE),
-    Needle.AMPS: ("Line amps", "One conductor alone in the clamp.", LIVE),
-    Needle.SPEED: ("Speed", "Tachometer on a mark of the shaft or wheel, one mark a turn.", "Keep hands, sleeves and cords clear of the wheel."),
+    Measurand.WATTS: ("True watts", "A wattmeter in the line; volts × amps is not watts.", LIVE),
+    Measurand.AMPS: ("Line amps", "One conductor alone in the clamp.", LIVE),
+    Measurand.SPEED: ("Speed", "Tachometer on a mark of the shaft or wheel, one mark a turn.", "Keep hands, sleeves and cords clear of the wheel."),
 }  # fmt: skip

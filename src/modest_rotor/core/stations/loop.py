@@ -130,7 +130,10 @@ class Loop(Sheet):
     raises: MoreSpeed | None = chosen("More speed", "Where the kind does not settle it.")
     place: SensorPlace | None = chosen("The sensor sits", "The nearer to the unit, the less it saves at part flow.")
     left: Entry | None = asked(
-        "pressure_left", "Pressure at the sensor", "measured", "Share of the static across, read at once at full flow."
+        "pressure_left",
+        "Pressure at the sensor",
+        "measured",
+        "Share of the total external static, read at once at full flow.",
     )
     tank_area: Entry | None = asked("tank_area", "Surface of the tank", "measured")
     pressure: PressureValues = PressureValues()

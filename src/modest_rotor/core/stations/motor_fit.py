@@ -21,7 +21,7 @@ from modest_rotor.core.identify.fitted_load import fitted_methods
 from modest_rotor.core.identify.load import LoadByMethod
 from modest_rotor.core.identify.meters import RECTANGULAR, Accuracies
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
-from modest_rotor.core.identify.next_reading import Needle, worth
+from modest_rotor.core.identify.next_reading import Measurand, worth
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
@@ -64,7 +64,7 @@ class MotorFit:
         """The ways of one set; empty where it says nothing of the motor."""
         return dict(self.loads).get(set_id, ())
 
-    def worth_of_next(self, set_id: str) -> dict[Needle, tuple[Estimate, Estimate]]:
+    def worth_of_next(self, set_id: str) -> dict[Measurand, tuple[Estimate, Estimate]]:
         """Shaft power now and after each reading that one set still lacks, W; empty where nothing is fitted to the set."""
         places = [name for name, _ in self.loads]
         if self.full is None or set_id not in places:

@@ -138,7 +138,7 @@ class OptionCosts(Sheet):
     )
     repair_cost: Entry | None = asked("cost", "Putting right costs", "estimated", "Shown on its own line.")
     tightness: Entry | None = asked(
-        "tightness", "The system, against as found", "estimated", "100 % as found; 140 % with a loaded filter."
+        "tightness", "System resistance factor", "estimated", "100 % as found; 140 % with a loaded filter."
     )
     loaded_static: Entry | None = asked(
         "pressure", "At which static?", "estimated", "What each option moves and draws against it, in place of today's."

@@ -119,7 +119,7 @@ class ReadingSet(Identified):
     frequency: Entry | None = asked("frequency", "Hertz at the motor", "measured", "Where it is not the plate's.")
     duct: DuctState | None = chosen("Duct", "Damper, filter and panels while the set was read.")
     known_good: Literal["yes", "no"] | None = chosen(
-        "Was it right then?", "A set from when nothing was wrong is the baseline of the cause ladder."
+        "Was it right then?", "A set from when nothing was wrong is the baseline of the ranking of causes."
     )
     running: Entry | None = asked("running_time", "Running for", "measured", "A cold motor reads other amps and speed.")
     taken_at: str | None = moment("When", "Year-month-day hour:minute, for example 2026-03-01 14:30.", longest=16)
@@ -164,7 +164,7 @@ class ReadingSet(Identified):
         "return_static_pressure", "Static, return", "measured", "Before the fan: below the room, so with a minus."
     )
     total_static: Entry | None = asked(
-        "pressure", "Static across", "measured", "Both hoses on one manometer: total external static."
+        "pressure", "Total external static", "measured", "Both hoses on one manometer: total external static."
     )
     statics_hold: StaticSpan | None = chosen("Between the taps", "What the two taps have between them besides the fan.")
     filter_drop: Entry | None = asked("pressure", "Across the filter", "measured", "Both sides of it.")

@@ -62,7 +62,7 @@ class Trial(Identified):
     airflow: Entry | None = asked("airflow", "Airflow", "measured", "Hood, traverse or flow station.")
     water_flow: Entry | None = asked("water_flow", "Water flow", "measured")
     static: Entry | None = asked(
-        "pressure", "Static across", "measured", "In place of a flow: on the duct's own curve."
+        "pressure", "Total external static", "measured", "In place of a flow: on the duct's own curve."
     )
     current: Entry | None = asked("current", "Line amps", "measured", "In place of a flow: by the amps chart.")
     rise: Entry | None = asked(
@@ -150,7 +150,10 @@ class Setup(Sheet):
         "voltage", "The same, measured again", "measured", "Typed a second time from the meter, not from memory."
     )
     link: Entry | None = asked(
-        "rated_voltage", "Link or tap is set for", "plate", "As it stands on the new motor: 115, 208-230, 277 V."
+        "rated_voltage",
+        "Voltage selector or tap is set for",
+        "plate",
+        "As it stands on the new motor: 115, 208-230, 277 V.",
     )
     device: str | None = told("Device", "The drive or electronic motor that is set.", longest=LONGEST_NAME)
     panel: str | None = told("Meter panel", "The panel that is read at this machine.", longest=LONGEST_NAME)

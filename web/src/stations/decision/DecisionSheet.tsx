@@ -43,7 +43,7 @@ export function DecisionSheet() {
         ))}
         {chosen && !options.some((option) => option.id === chosen) && (
           <Box role="alert" color="ochre">
-            What was chosen has been taken out of the options. Choose again.
+            What was chosen has been removed from the options. Choose again.
           </Box>
         )}
       </Part>

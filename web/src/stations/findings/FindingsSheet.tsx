@@ -4,10 +4,10 @@ import { Link } from "react-router";
 import { useFound, useJob } from "../../shared/job";
 import { isSettled, Part, Sheet } from "../../shared/Sheet";
 import { FindingRow } from "./FindingRow";
-import { LadderPart } from "./LadderPart";
+import { CausesPart } from "./CausesPart";
 import { WayPart } from "./WayPart";
 
-/** What is wrong, and what proves it: the way of checks, the cause ladder, and every finding with its proof. */
+/** What is wrong, and what proves it: the way of checks, the ranked causes, and every finding with its proof. */
 export function FindingsSheet() {
   const { view } = useJob();
   const { findings, ways } = useFound("findings", "ways");
@@ -26,7 +26,7 @@ export function FindingsSheet() {
       {ways.map((way) => (
         <WayPart key={way.title} way={way} />
       ))}
-      {!(dead && (view.document.readings ?? []).length === 0) && <LadderPart others={found.length > 0} />}
+      {!(dead && (view.document.readings ?? []).length === 0) && <CausesPart others={found.length > 0} />}
       <Part title="Findings" note={found.length ? "open one for its evidence and its proof" : undefined}>
         {found.length === 0 && <Box py="6px">Nothing was found, as far as these readings go.</Box>}
         {found.map((finding) => (

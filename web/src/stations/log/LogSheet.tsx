@@ -86,10 +86,10 @@ function Told({ log }: { log: LogView }) {
                 <b>{cause.cause}</b>: {cause.words}
                 <Micro display="block">
                   would make{" "}
-                  {cause.needles.map((needle, index) => (
+                  {cause.measurands.map((expected, index) => (
                     <span key={index}>
                       {index > 0 ? ", " : ""}
-                      <PhraseText phrase={needle} />
+                      <PhraseText phrase={expected} />
                     </span>
                   ))}
                 </Micro>

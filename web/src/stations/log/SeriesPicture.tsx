@@ -48,7 +48,7 @@ function spoken(series: Schemas["Series"], units: "ip" | "si"): string {
     .join("; ");
 }
 
-/** One needle over months: points, the healthy state with its band, the trend, and what was serviced when. */
+/** One reading over months: points, the healthy state with its band, the trend, and what was serviced when. */
 export const SeriesPicture = memo(function SeriesPicture({ series, events, span }: SeriesProps) {
   const { units } = useUnits();
   const size = SIZES[useIsWide(NARROW_BELOW) ? "wide" : "narrow"];

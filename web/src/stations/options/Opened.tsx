@@ -203,7 +203,7 @@ function Own({ option }: { option: Option }) {
         type="button"
         mx="0"
         px="0"
-        aria-label={`take out option ${option.letter}`}
+        aria-label={`remove option ${option.letter}`}
         onClick={() => void desk.remove(root)}
       >
         take {option.letter} out

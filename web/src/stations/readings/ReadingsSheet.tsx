@@ -17,7 +17,7 @@ import { Csv } from "./Csv";
 import { FlowPicture } from "./FlowPicture";
 import { LoadPicture } from "./LoadPicture";
 import { MetersPart } from "./MetersPart";
-import { Needles } from "./Needles";
+import { Effects } from "./Effects";
 import { NextReadings } from "./NextReadings";
 import { firstOf, OneReading } from "./OneReading";
 import type { Set } from "./rows";
@@ -157,7 +157,7 @@ export function ReadingsSheet() {
           <Charts />
         </Fold>
       )}
-      {current && <Needles />}
+      {current && <Effects />}
       <Fold title="Sets in and out as CSV" note="for a spreadsheet or a logger">
         <Csv />
       </Fold>

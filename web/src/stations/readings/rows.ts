@@ -103,11 +103,11 @@ export const GROUPS: Group[] = [
     ],
   },
   {
-    title: "Static across, filter and coil",
+    title: "Total external static, filter and coil",
     note: "and what lies between the taps",
     machine: "fan",
     rows: [
-      one("Static across", "total_static"),
+      one("Total external static", "total_static"),
       one("Between taps", "statics_hold"),
       one("Across filter", "filter_drop"),
       one("Across coil", "coil_drop"),

@@ -128,7 +128,7 @@ const COLOURS: Record<string, string> = { inside: "verdigris", cannot: "brick" }
 const WAYS = [
   { field: "airflow", label: "airflow" },
   { field: "water_flow", label: "water flow" },
-  { field: "static", label: "static across" },
+  { field: "static", label: "total external static" },
   { field: "rise", label: "temperature rise" },
   { field: "current", label: "line amps" },
 ] as const;

@@ -2,6 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { useCallback, useState } from "react";
 import { Link } from "react-router";
 
+import { StepGroup } from "../../generated/labels";
 import { LabelledField } from "../../shared/AnyField";
 import type { Schemas } from "../../shared/api";
 import { Age, DevicePick, useDevices } from "../../shared/devices";
@@ -105,7 +106,7 @@ function Steps({ steps }: { steps: readonly Step[] }) {
         const own = steps.filter((step) => step.group === group);
         const left = own.filter((step) => step.is_open).length;
         return (
-          <Part key={group} title={group} note={left ? `${left} of ${own.length} open` : "all signed"}>
+          <Part key={group} title={StepGroup[group]} note={left ? `${left} of ${own.length} open` : "all signed"}>
             {own.map((step) => {
               const open = pressed[step.step] ?? step.step === first;
               const part = PARTS[step.step];

@@ -8,7 +8,7 @@ import { useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { PhraseText } from "../../shared/Words";
-import { armed, planned, stopped, written } from "./acts";
+import { authorised, planned, stopped, written } from "./acts";
 
 type Plan = Schemas["WritePlan"];
 type Answer = Schemas["WriteAnswer"];
@@ -105,7 +105,7 @@ interface SeenProps {
 
 function Seen({ plan, wanted, again, write, label }: SeenProps) {
   const changes = plan.lines.filter((line) => line.changes).length;
-  const mayWrite = !plan.needs_leave || plan.leave_until != null;
+  const mayWrite = !plan.needs_authorisation || plan.authorised_until != null;
   return (
     <Box
       role="region"
@@ -137,13 +137,13 @@ function Seen({ plan, wanted, again, write, label }: SeenProps) {
           ],
         }))}
       />
-      {plan.needs_leave && <Leave plan={plan} wanted={wanted} given={() => again(true)} />}
+      {plan.needs_authorisation && <Authorisation plan={plan} wanted={wanted} given={() => again(true)} />}
       <Box display="flex" gap="8px" flexWrap="wrap" pt="8px">
         <Press type="button" data-write onClick={write} disabled={!mayWrite}>
           {plan.starts ? `${label}: the machine starts` : label}
         </Press>
         <Press type="button" onClick={() => again(false)}>
-          Leave it
+          Cancel
         </Press>
         {changes === 0 && <Small alignSelf="center">It holds all of this already.</Small>}
       </Box>
@@ -151,43 +151,44 @@ function Seen({ plan, wanted, again, write, label }: SeenProps) {
   );
 }
 
-/** Leave to write what is no stand-in: by a person, for this job, for a time. */
-function Leave({ plan, wanted, given }: { plan: Plan; wanted: Schemas["Wanted"]; given: () => void }) {
+/** Authorisation to write to what is no simulated device: by a person, for this job, for a time. */
+function Authorisation({ plan, wanted, given }: { plan: Plan; wanted: Schemas["Wanted"]; given: () => void }) {
   const { view } = useJob();
   const { who } = useReader();
   const [minutes, setMinutes] = useState("10");
   const [looked, setLooked] = useState(false);
-  const arm = useMutation<Plan, Refused>({
-    mutationFn: () => armed(view.id, { ...wanted, digest: plan.digest, who, minutes: Number(minutes) || 0 }),
+  const authorise = useMutation<Plan, Refused>({
+    mutationFn: () => authorised(view.id, { ...wanted, digest: plan.digest, who, minutes: Number(minutes) || 0 }),
     onSuccess: given,
   });
-  if (plan.leave_until)
+  if (plan.authorised_until)
     return (
       <Box pt="6px">
-        Armed for this job until <b>{new Date(plan.leave_until).toLocaleTimeString()}</b>.
+        Writing is authorised for this job until <b>{new Date(plan.authorised_until).toLocaleTimeString()}</b>.
       </Box>
     );
   return (
     <Box pt="8px">
       <Box>
-        <b>{plan.device}</b> is no simulated device. It is written only after somebody arms it for this job.
+        <b>{plan.device}</b> is no simulated device. It is written only after somebody authorises writing to it for this
+        job.
       </Box>
       <Box as="label" display="flex" gap="10px" alignItems="center" minHeight="44px">
         <input type="checkbox" checked={looked} onChange={(event) => setLooked(event.target.checked)} />I see the
         machine, nobody is near it, and I have read the registers above.
       </Box>
       <Box display="flex" gap="10px" alignItems="center" flexWrap="wrap">
-        <Press type="button" disabled={!looked || arm.isPending} onClick={() => arm.mutate()}>
-          Arm it
+        <Press type="button" disabled={!looked || authorise.isPending} onClick={() => authorise.mutate()}>
+          Authorise writing
         </Press>
         <Box as="label" display="flex" alignItems="center" gap="6px">
           for <Line aria-label="Minutes" value={minutes} width="60px" onChange={(e) => setMinutes(e.target.value)} />{" "}
           minutes
         </Box>
       </Box>
-      {arm.error && (
+      {authorise.error && (
         <Box role="alert" color="brick">
-          {arm.error.message}
+          {authorise.error.message}
         </Box>
       )}
     </Box>

@@ -19,8 +19,8 @@ export const planned = (job: number, wanted: Schemas["Wanted"]) =>
 export const written = (job: number, confirmed: Schemas["Confirmed"]) =>
   taken(api.POST("/api/jobs/{job_id}/setup/writes", { ...of(job), body: confirmed }));
 
-export const armed = (job: number, leave: Schemas["LeaveIn"]) =>
-  taken(api.POST("/api/jobs/{job_id}/setup/leave", { ...of(job), body: leave }));
+export const authorised = (job: number, asked: Schemas["AuthorisationIn"]) =>
+  taken(api.POST("/api/jobs/{job_id}/setup/authorisation", { ...of(job), body: asked }));
 
 export const sweepNow = (job: number) => taken(api.GET("/api/jobs/{job_id}/setup/sweep", of(job)));
 

@@ -58,7 +58,7 @@ def volts(place: Place) -> FitCheck | None:
         )
     if len(product.volts) > 1:
         return check(
-            "volts", Fits.WORK, "Set its link for ", figure("voltage", suits[0][1], "plate"), ": ",
+            "volts", Fits.WORK, "Set its voltage selector for ", figure("voltage", suits[0][1], "plate"), ": ",
             figure("voltage", measured, "measured"), " was measured. Check it twice.",
         )  # fmt: skip
     return check(

@@ -7,26 +7,26 @@ import { Micro, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { PhraseText } from "../../shared/Words";
 
-type Ladder = Schemas["Ladder"];
-type Rung = Schemas["LadderRung"];
+type Causes = Schemas["RankedCauses"];
+type Ranked = Schemas["RankedCause"];
 
-/** What explains all needles at once, the likeliest cause first, and the cheapest test between the first two; whether something else was found. */
-export function LadderPart({ others }: { others: boolean }) {
+/** What explains all readings at once, the likeliest cause first, and the cheapest test between the first two; whether something else was found. */
+export function CausesPart({ others }: { others: boolean }) {
   const { view } = useJob();
-  const ladder = useQuery<Ladder, Refused>({
-    queryKey: ["ladder", view.id, view.revision],
-    queryFn: () => taken(api.GET("/api/jobs/{job_id}/ladder", { params: { path: { job_id: view.id } } })),
+  const causes = useQuery<Causes, Refused>({
+    queryKey: ["causes", view.id, view.revision],
+    queryFn: () => taken(api.GET("/api/jobs/{job_id}/causes", { params: { path: { job_id: view.id } } })),
     placeholderData: (before) => before,
   });
-  const { data } = ladder;
+  const { data } = causes;
   return (
     <Part
       title="What explains it"
       sentence={data && !data.waits ? data.source : undefined}
       note={data?.now ? `${data.now}, against ${data.against ?? ""}` : undefined}
     >
-      {ladder.error && <Box role="alert">{ladder.error.message}</Box>}
-      {!data && !ladder.error && <Small fontStyle="italic">being worked out</Small>}
+      {causes.error && <Box role="alert">{causes.error.message}</Box>}
+      {!data && !causes.error && <Small fontStyle="italic">being worked out</Small>}
       {data?.waits && <Small fontStyle="italic">{data.waits}</Small>}
       {data?.still && (
         <Box fontWeight={600}>
@@ -38,14 +38,15 @@ export function LadderPart({ others }: { others: boolean }) {
           Rough: held against plate and design only. On Readings, mark a set from when it was right.
         </Box>
       )}
-      {!data?.still && data?.rungs?.map((rung, index) => <RungRow key={rung.cause} rung={rung} place={index + 1} />)}
+      {!data?.still &&
+        data?.ranked?.map((ranked, index) => <CauseRow key={ranked.cause} ranked={ranked} place={index + 1} />)}
       {!data?.still && data?.test && <Test test={data.test} />}
     </Part>
   );
 }
 
-function RungRow({ rung, place }: { rung: Rung; place: number }) {
-  const share = Math.round(100 * rung.share);
+function CauseRow({ ranked, place }: { ranked: Ranked; place: number }) {
+  const share = Math.round(100 * ranked.share);
   return (
     <Box
       display="grid"
@@ -54,11 +55,11 @@ function RungRow({ rung, place }: { rung: Rung; place: number }) {
       py="7px"
       borderBottom="1px solid"
       borderColor="hair"
-      data-rung={rung.cause}
+      data-cause={ranked.cause}
     >
       <b>{place}</b>
       <Box>
-        <Box fontWeight={600}>{rung.cause}</Box>
+        <Box fontWeight={600}>{ranked.cause}</Box>
         <Box as="svg" width="100%" height="10px" role="img" aria-label={`${share} % of the likelihood`} color="copper">
           <rect width="100%" height="1" y="8" fill="currentColor" opacity={0.3} />
           <rect width={`${Math.max(share, 1)}%`} height="8" y="1" fill="currentColor" opacity={0.8} />
@@ -66,10 +67,10 @@ function RungRow({ rung, place }: { rung: Rung; place: number }) {
         <Micro>{shareWords(share)} of the likelihood</Micro>
       </Box>
       <Box gridColumn={{ base: "2 / -1", md: "auto" }}>
-        {rung.repair && <Small fontWeight={600}>Repair first: {rung.words}.</Small>}
-        {!rung.repair && <Small>{rung.words}.</Small>}
-        <Said word="for" phrases={rung.speaks_for} />
-        <Said word="against" phrases={rung.speaks_against} />
+        {ranked.repair && <Small fontWeight={600}>Repair first: {ranked.words}.</Small>}
+        {!ranked.repair && <Small>{ranked.words}.</Small>}
+        <Said word="for" phrases={ranked.speaks_for} />
+        <Said word="against" phrases={ranked.speaks_against} />
       </Box>
     </Box>
   );
@@ -81,7 +82,7 @@ function shareWords(share: number) {
   return share > 99 ? "over 99 %" : `${share} %`;
 }
 
-function Said({ word, phrases }: { word: string; phrases: Rung["speaks_for"] }) {
+function Said({ word, phrases }: { word: string; phrases: Ranked["speaks_for"] }) {
   if (phrases.length === 0) return null;
   return (
     <Small display="block">

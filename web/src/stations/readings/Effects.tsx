@@ -1,4 +1,4 @@
-import { Needle as NeedleWords } from "../../generated/labels";
+import { Measurand as MeasurandWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -9,24 +9,27 @@ import { Micro, Press, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { FigureText } from "../../shared/Words";
 
-type Table = Schemas["NeedleTable"];
-type Move = Schemas["NeedleMove"];
+type Table = Schemas["EffectTable"];
+type Move = Schemas["Effect"];
 
 const COLUMNS = ["speed", "amps", "watts", "flow", "pressure"] as const;
 const GRID = { base: "minmax(0, 1fr) repeat(5, 52px)", md: "minmax(0, 1fr) repeat(5, 84px)" };
 
 /** What every meter would show if one thing changed; worked out when it is asked for. */
-export function Needles() {
+export function Effects() {
   const { view } = useJob();
   const [open, setOpen] = useState(false);
   const table = useQuery<Table, Refused>({
-    queryKey: ["needles", view.id, view.revision],
-    queryFn: () => taken(api.GET("/api/jobs/{job_id}/needles", { params: { path: { job_id: view.id } } })),
+    queryKey: ["effects", view.id, view.revision],
+    queryFn: () => taken(api.GET("/api/jobs/{job_id}/effects", { params: { path: { job_id: view.id } } })),
     enabled: open,
     placeholderData: (before) => before,
   });
   return (
-    <Part title="If one thing changed" sentence="Which way each needle would go, in % of what it shows now; ± is 95 %.">
+    <Part
+      title="If one thing changed"
+      sentence="Which way each reading would go, in % of what it shows now; ± is 95 %."
+    >
       {!open && (
         <Press type="button" onClick={() => setOpen(true)}>
           Show
@@ -75,7 +78,7 @@ function Rows({ table }: { table: Table }) {
             {row.told && <Small display="block">{row.told}</Small>}
           </Box>
           {COLUMNS.map((name) => (
-            <Cell key={name} move={row.moves.find((move) => move.needle === name)} />
+            <Cell key={name} move={row.moves.find((move) => move.measurand === name)} />
           ))}
         </Box>
       ))}
@@ -100,7 +103,12 @@ function Cell({ move }: { move: Move | undefined }) {
   const rise = RISE[direction];
   const told = direction === "-1" || direction === "1";
   return (
-    <Box role="cell" textAlign="right" aria-label={`${NeedleWords[move.needle]} ${WORDS[direction]}`} fontSize="small">
+    <Box
+      role="cell"
+      textAlign="right"
+      aria-label={`${MeasurandWords[move.measurand]} ${WORDS[direction]}`}
+      fontSize="small"
+    >
       {told ? (
         <>
           <svg width="16" height="12" viewBox="0 0 16 12" aria-hidden>

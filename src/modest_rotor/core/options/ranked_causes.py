@@ -1,21 +1,21 @@
-"""The cause ladder: what explains the readings, what speaks for and against it, and the cheapest test between the top two."""
+"""The ranking of causes: what explains the readings, what speaks for and against it, and the cheapest test between the top two."""
 
 from __future__ import annotations
 
 import math
 
 from modest_rotor.core.estimate import COVERAGE_95
-from modest_rotor.core.identify.causes import Cause, Rung, rank_causes, solve_causes
-from modest_rotor.core.identify.perturb import Needle
+from modest_rotor.core.identify.causes import Cause, WeighedCause, rank_causes, solve_causes
+from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.options.baseline import Baseline, machine_word
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.tables import Row, read_table
 
-LEAST_RUNGS, MOST_RUNGS, LEAST_SHARE = 2, 6, 0.01
+LEAST_SHOWN, MOST_SHOWN, LEAST_SHARE = 2, 6, 0.01
 AGREES, DISAGREES = 1.5, 2.5
-"""Standard deviations within which a needle speaks for a cause, and beyond which against it."""
+"""Standard deviations within which a reading speaks for a cause, and beyond which against it."""
 STILL = 0.02
 SOURCE = (
     "The fitted motor on its own wheel, solved anew for each cause at several sizes; how common each is, and how far machines"
@@ -23,8 +23,8 @@ SOURCE = (
 )
 
 
-class LadderRung(Frozen):
-    """One cause: how well it explains the needles, and what speaks for and against it."""
+class RankedCause(Frozen):
+    """One cause: how well it explains the readings, and what speaks for and against it."""
 
     cause: str
     words: str
@@ -47,63 +47,65 @@ class SeparatingTest(Frozen):
     if_second: str
 
 
-class Ladder(Frozen):
-    """The causes in order, or what the ladder waits for."""
+class RankedCauses(Frozen):
+    """The causes in order, or what the ranking waits for."""
 
     waits: str | None
     against: str | None = None
     now: str | None = None
     rough: bool = False
     still: bool = False
-    rungs: tuple[LadderRung, ...] = ()
+    ranked: tuple[RankedCause, ...] = ()
     test: SeparatingTest | None = None
     source: str = SOURCE
 
 
-def build_ladder(found: Baseline | Absent, wheel: Wheel | None) -> Ladder:
-    """The ladder of a job's last set against the machine as it should be."""
+def ranked_causes(found: Baseline | Absent, wheel: Wheel | None) -> RankedCauses:
+    """The ranking of a job's last set against the machine as it should be."""
     if isinstance(found, Absent) or wheel is None:
-        return Ladder(waits=found.why if isinstance(found, Absent) else "waits for what the motor drives")
-    rungs = rank_causes(solve_causes(found.setup, machine_word(wheel), found.belted, found.rough), found.observed)
+        return RankedCauses(waits=found.why if isinstance(found, Absent) else "waits for what the motor drives")
+    ranked = rank_causes(solve_causes(found.setup, machine_word(wheel), found.belted, found.rough), found.observed)
     still = all(
         abs(seen.log_ratio) <= max(COVERAGE_95 * seen.sd, STILL if found.rough else 0.0)
         for seen in found.observed.values()
     )
-    shown = [rung for place, rung in enumerate(rungs) if rung.share >= LEAST_SHARE or place < LEAST_RUNGS][:MOST_RUNGS]
-    return Ladder(
+    shown = [weighed for place, weighed in enumerate(ranked) if weighed.share >= LEAST_SHARE or place < LEAST_SHOWN][
+        :MOST_SHOWN
+    ]
+    return RankedCauses(
         waits=None,
         against=found.against,
         now=found.now.title,
         rough=found.rough,
         still=still,
-        rungs=tuple(_told(rung, found, machine_word(wheel)) for rung in shown),
-        test=separating(rungs[0].cause, rungs[1].cause, machine_word(wheel)) if len(rungs) > 1 else None,
+        ranked=tuple(_told(weighed, found, machine_word(wheel)) for weighed in shown),
+        test=separating(ranked[0].cause, ranked[1].cause, machine_word(wheel)) if len(ranked) > 1 else None,
     )
 
 
-def _told(rung: Rung, found: Baseline, machine: str) -> LadderRung:
-    name, words, _ = rung.cause.told_on(machine)
-    said = [(needle, abs(strain)) for needle, strain in rung.strain.items()]
-    return LadderRung(
+def _told(weighed: WeighedCause, found: Baseline, machine: str) -> RankedCause:
+    name, words, _ = weighed.cause.told_on(machine)
+    said = [(measurand, abs(strain)) for measurand, strain in weighed.strain.items()]
+    return RankedCause(
         cause=name,
         words=words,
-        share=rung.share,
-        repair=rung.cause.repair,
-        speaks_for=tuple(_needle(needle, rung, found) for needle, strain in said if strain <= AGREES and _moves(needle, rung, found)),
-        speaks_against=tuple(_needle(needle, rung, found) for needle, strain in said if strain >= DISAGREES),
+        share=weighed.share,
+        repair=weighed.cause.repair,
+        speaks_for=tuple(_measurand(measurand, weighed, found) for measurand, strain in said if strain <= AGREES and _moves(measurand, weighed, found)),
+        speaks_against=tuple(_measurand(measurand, weighed, found) for measurand, strain in said if strain >= DISAGREES),
     )  # fmt: skip
 
 
-def _moves(needle: Needle, rung: Rung, found: Baseline) -> bool:
-    """Whether the cause moves the needle enough for its agreement to say anything."""
-    return abs(rung.expected[needle]) > found.observed[needle].sd
+def _moves(measurand: Measurand, weighed: WeighedCause, found: Baseline) -> bool:
+    """Whether the cause moves the reading enough for its agreement to say anything."""
+    return abs(weighed.expected[measurand]) > found.observed[measurand].sd
 
 
-def _needle(needle: Needle, rung: Rung, found: Baseline) -> Phrase:
-    seen = math.exp(found.observed[needle].log_ratio) - 1
-    expected = math.exp(rung.expected[needle]) - 1
+def _measurand(measurand: Measurand, weighed: WeighedCause, found: Baseline) -> Phrase:
+    seen = math.exp(found.observed[measurand].log_ratio) - 1
+    expected = math.exp(weighed.expected[measurand]) - 1
     return (
-        f"{needle} {_plus(seen)}",
+        f"{measurand} {_plus(seen)}",
         figure("change", seen, "measured"),
         f", it would make {_plus(expected)}",
         figure("change", expected, "estimated"),

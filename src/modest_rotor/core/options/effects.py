@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.fit import FittedMotor
-from modest_rotor.core.identify.perturb import Change, Direction, Needle, Setup, Shift, shifts
+from modest_rotor.core.identify.perturb import Change, Direction, Measurand, Setup, Shift, shifts
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Figure, Frozen, figure
@@ -20,28 +20,28 @@ OF_FANS = (
 )  # fmt: skip
 OF_PUMPS = tuple(change for change in OF_FANS if change not in (Change.FILTER_OUT, Change.BELT_SLIPS, Change.THIN_AIR))
 WORDS_OF_PUMPS = {Change.TIGHTER: "circuit tighter", Change.MORE_OPEN: "circuit more open"}
-SHOWN = (Needle.SPEED, Needle.AMPS, Needle.WATTS, Needle.FLOW, Needle.PRESSURE)
+SHOWN = (Measurand.SPEED, Measurand.AMPS, Measurand.WATTS, Measurand.FLOW, Measurand.PRESSURE)
 SOURCE = "The fitted motor on the machine's curve and system, solved with one thing changed; sizes of changes our judgement, no source."
 
 
-class NeedleMove(Frozen):
-    """How one needle moves: which way, and by how much of what it shows now."""
+class Effect(Frozen):
+    """How one reading moves: which way, and by how much of what it shows now."""
 
-    needle: Needle
+    measurand: Measurand
     direction: Direction
     ratio: Figure
 
 
 class ChangeRow(Frozen):
-    """One change and what it does; ``told`` says more than the needles where there is more to say."""
+    """One change and what it does; ``told`` says more than the readings where there is more to say."""
 
     change: str
     size: str
-    moves: tuple[NeedleMove, ...]
+    moves: tuple[Effect, ...]
     told: str | None
 
 
-class NeedleTable(Frozen):
+class EffectTable(Frozen):
     """Every change that this machine can suffer, or what the table waits for."""
 
     waits: str | None
@@ -49,15 +49,15 @@ class NeedleTable(Frozen):
     source: str
 
 
-def needle_table(found: FoundMachine | Absent) -> NeedleTable:
-    """What every needle would show if one thing changed on the machine as found."""
+def effect_table(found: FoundMachine | Absent) -> EffectTable:
+    """What every reading would show if one thing changed on the machine as found."""
     if isinstance(found, Absent) or found.own is None:
         refusal = found if isinstance(found, Absent) else found.fit.refusal if found.fit else None
         words = refusal.why if refusal else "waits for the plate"
-        return NeedleTable(waits=words, rows=(), source=SOURCE)
+        return EffectTable(waits=words, rows=(), source=SOURCE)
     changes = OF_PUMPS if found.wheel is Wheel.PUMP else OF_FANS
     rows = tuple(row for change in changes if (row := _row(found, found.own, change)))
-    return NeedleTable(waits=None, rows=rows, source=SOURCE)
+    return EffectTable(waits=None, rows=rows, source=SOURCE)
 
 
 def _row(found: FoundMachine, own: FittedMotor, change: Change) -> ChangeRow | None:
@@ -73,7 +73,7 @@ def _row(found: FoundMachine, own: FittedMotor, change: Change) -> ChangeRow | N
     return ChangeRow(
         change=words,
         size=find_row("perturbations", change=change.value)["said"],
-        moves=tuple(_move(needle, moved[needle]) for needle in SHOWN if needle in moved),
+        moves=tuple(_move(measurand, moved[measurand]) for measurand in SHOWN if measurand in moved),
         told=condition.words if _is_sure(change, condition) else None,
     )
 
@@ -85,5 +85,5 @@ def _is_sure(change: Change, condition: Condition) -> bool:
     return condition > Condition.OUTSIDE_CURVE
 
 
-def _move(needle: Needle, shift: Shift) -> NeedleMove:
-    return NeedleMove(needle=needle, direction=shift.direction, ratio=figure("change", shift.ratio, "estimated"))
+def _move(measurand: Measurand, shift: Shift) -> Effect:
+    return Effect(measurand=measurand, direction=shift.direction, ratio=figure("change", shift.ratio, "estimated"))

@@ -1,4 +1,4 @@
-"""The table of needles of a whole job: what it shows, what it waits for, what a machine does not have."""
+"""The table of readings of a whole job: what it shows, what it waits for, what a machine does not have."""
 
 from __future__ import annotations
 
@@ -6,19 +6,19 @@ from typing import Any
 
 import pytest
 
-from modest_rotor.core.assess import fit_job, needles
+from modest_rotor.core.assess import effects, fit_job
 from modest_rotor.core.job import Job
 from tests.jobs import KRAUSE, changed
 
 
 def table(**changes: Any) -> Any:
     job = Job.model_validate(changed(KRAUSE, **changes))
-    return needles(job, fit_job(job))
+    return effects(job, fit_job(job))
 
 
 def moves(answer: Any, change: str) -> dict[str, int]:
     row = next(row for row in answer.rows if row.change == change)
-    return {move.needle.value: int(move.direction) for move in row.moves}
+    return {move.measurand.value: int(move.direction) for move in row.moves}
 
 
 @pytest.mark.slow
@@ -27,7 +27,13 @@ def test_every_change_of_a_capacitor_fan_has_its_row_with_size_and_bands() -> No
     assert [row.change for row in answer.rows][:3] == ["duct tighter", "duct more open", "filter out"]
     assert len(answer.rows) == 11 and answer.source
     for row in answer.rows:
-        assert row.size and {move.needle.value for move in row.moves} == {"speed", "amps", "watts", "flow", "pressure"}
+        assert row.size and {move.measurand.value for move in row.moves} == {
+            "speed",
+            "amps",
+            "watts",
+            "flow",
+            "pressure",
+        }
         assert all(-1 <= move.ratio.value < 5 for move in row.moves)
     assert moves(answer, "volts low")["speed"] == -1 and moves(answer, "duct tighter")["flow"] == -1
     dead = next(row for row in answer.rows if row.change == "capacitor dead")
