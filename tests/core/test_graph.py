@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 import random
+import re
 import typing
 from collections import Counter
 from dataclasses import dataclass
+from pathlib import Path
 from typing import Any
 
 import numpy as np
@@ -17,7 +19,7 @@ from modest_rotor.core.changes import with_change
 from modest_rotor.core.content import Contents
 from modest_rotor.core.graph import PARTS, Graph, Node, Walk, only, part_of
 from modest_rotor.core.identify.motor import MotorKind
-from modest_rotor.core.job import Job
+from modest_rotor.core.job import Job, JobDocument
 from modest_rotor.core.memo import Keeper
 from modest_rotor.demo.load import DEMO_JOBS, FINISHED, _job
 from tests.jobs import KRAUSE
@@ -65,6 +67,19 @@ def test_no_node_reads_what_it_did_not_declare_and_none_declares_what_no_job_mak
         if node.reads != PARTS and not any(_needs(node, name, job) for job in map(_job, NAMES))
     }
     assert unread == set()
+
+
+@pytest.mark.parametrize(("package", "node"), [("setup", nodes.setup), ("proof", nodes.proof)])
+def test_a_package_names_no_part_of_a_job_that_its_node_does_not_read(package: str, node: Node[Any]) -> None:
+    """Also where no job of a test comes by: every ``document.part`` that its files hold."""
+    folder = Path(nodes.__file__).parent / package
+    named = {
+        part
+        for path in folder.glob("*.py")
+        for part in re.findall(r"\bdocument\.(\w+)", path.read_text(encoding="utf-8"))
+        if part in JobDocument.model_fields
+    }
+    assert len(named) >= 4 and named - set(node.reads) == set()
 
 
 def _needs(node: Node[Any], name: str, job: Job) -> bool:

@@ -221,9 +221,8 @@ def _figure(at: Hunt, measurand: Measurand, value: float) -> Figure:
 
 
 def _quantity(at: Hunt, measurand: Measurand) -> str:
-    if at.stand.is_pump and measurand in (Measurand.FLOW, Measurand.PRESSURE):
-        return {Measurand.FLOW: "water_flow", Measurand.PRESSURE: "pump_differential"}[measurand]
-    return QUANTITIES[measurand]
+    medium = at.stand.medium
+    return {Measurand.FLOW: medium.flow, Measurand.PRESSURE: medium.pressure}.get(measurand) or QUANTITIES[measurand]
 
 
 def _debrief(hunting: Hunting) -> Debrief | None:

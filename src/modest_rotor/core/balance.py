@@ -16,7 +16,7 @@ from modest_rotor.core.options.keep import tap_pressure
 from modest_rotor.core.options.set_flow import set_flow
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Figure, figure
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, affinity_scale
+from modest_rotor.core.physics.fan import MachineCurve, affinity_scale, medium_of
 from modest_rotor.core.physics.fields import NEVER_ZERO
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.rules.case import Case
@@ -31,7 +31,8 @@ SAME_SYSTEM = 0.01
 def draw_balance(case: Case, keep: Keeper) -> Balance:
     """Curves, points and readouts of a case; where they cannot be drawn, what each waits for."""
     machine, options, after = case.machine, case.options.options, case.all_answered[len(case.sets) :]
-    quantities = ("water_flow", "pump_differential") if case.wheel is Wheel.PUMP else ("airflow", "pressure")
+    medium = medium_of(case.wheel)
+    quantities = medium.flow, medium.pressure
     curves: tuple[BalanceCurve, ...] = ()
     points: tuple[BalancePoint, ...] = ()
     flows: dict[str, Estimate | None] = {}

@@ -13,7 +13,7 @@ from modest_rotor.core.options.found_machine import reference_set
 from modest_rotor.core.options.year import cost_of
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.proof.answer import ProofAnswer
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.setup.answer import SetupAnswer
@@ -73,7 +73,7 @@ def _call(case: Case) -> Iterator[Next]:
             "If it is, no lower flow is proposed.",
         )
     if call.is_protected and case.least_flow is None:
-        path = "call/minimum_water_flow" if case.wheel is Wheel.PUMP else "call/minimum_airflow"
+        path = f"call/minimum_{medium_of(case.wheel).flow}"
         yield _next(
             Station.CALL,
             path,

@@ -181,7 +181,7 @@ def _size(cause: Cause, level: int, rng: np.random.Generator) -> float:
 def causes_on(stand: str) -> tuple[Solved, ...]:
     """Every cause that a stand can have, put into it once."""
     rig = stands()[stand]
-    found = solve_causes(right_setup(rig), "pump" if rig.is_pump else "fan", belted=False)
+    found = solve_causes(right_setup(rig), rig.medium.machine, belted=False)
     return tuple(one for one in found if one.cause.measurand in (None, *READINGS))
 
 
@@ -247,7 +247,7 @@ def all_tests() -> Mapping[str, tuple[Row, ...]]:
 def tests_on(stand: str) -> tuple[str, ...]:
     """The tests that tell anything on a stand: those with an outcome of their own for a cause that it can have."""
     names = {one.cause.name for one in causes_on(stand)}
-    machines = ("both", "pump" if stands()[stand].is_pump else "fan")
+    machines = ("both", stands()[stand].medium.machine)
     return tuple(
         test
         for test, rows in all_tests().items()

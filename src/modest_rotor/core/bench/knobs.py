@@ -99,7 +99,7 @@ def _loop(stand: Stand) -> list[Knob]:
     """Of a stand with a drive: what it holds by itself, and how it goes about it."""
     if stand.drive is None:
         return []
-    what = "pump_differential" if stand.is_pump else "pressure"
+    what = stand.medium.pressure
     return [
         _switch("loop", "Loop", "loop", False, ((False, "in hand"), (True, "closed"))),
         _switch("sensor_at", "Its sensor sits", "loop", "along", (("unit", "at the unit"), ("along", "two thirds along"))),

@@ -63,9 +63,9 @@ class Outlook(Frozen):
 def quantity_of(stand: Stand, meter: Meter) -> str:
     """The quantity in which a meter of a stand is read. Source: table above."""
     if meter is Meter.FLOW:
-        return "water_flow" if stand.is_pump else "airflow"
+        return stand.medium.flow
     if meter in (Meter.PRESSURE, Meter.SENSOR):
-        return "pump_differential" if stand.is_pump else "pressure"
+        return stand.medium.pressure
     return METER_QUANTITIES[meter]
 
 

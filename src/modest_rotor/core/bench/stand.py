@@ -11,7 +11,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.perturb import FILTER_SHARE, Change, Setup, perturbed
 from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE, Drive, drive_input, output_voltage
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
-from modest_rotor.core.physics.fan import Wheel, resized
+from modest_rotor.core.physics.fan import WATER, Medium, medium_of, resized
 from modest_rotor.core.physics.fields import RAD_S_PER_RPM
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.motor_point import MotorPoint
@@ -108,9 +108,14 @@ class Stand:
         return isinstance(self.motor, TwoAxisMotor) and self.motor.auxiliary is Auxiliary.SWITCHED_OFF
 
     @property
+    def medium(self) -> Medium:
+        """What it moves."""
+        return medium_of(self.load.machine.shape.wheel)
+
+    @property
     def is_pump(self) -> bool:
         """Whether it moves water."""
-        return self.load.machine.shape.wheel is Wheel.PUMP
+        return self.medium is WATER
 
 
 @dataclass(frozen=True)

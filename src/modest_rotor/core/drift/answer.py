@@ -25,11 +25,10 @@ from modest_rotor.core.estimate import COVERAGE_95
 from modest_rotor.core.identify.causes import Solved, WeighedCause, solve_causes
 from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.job import Job
-from modest_rotor.core.options.baseline import machine_word
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.rules.capacitor import tolerance_of
 
 MOST_DRAWN = 240
@@ -131,7 +130,7 @@ def log_answer(
     """
     wheel = job.machine.wheel
     fan = wheel is not None and wheel is not Wheel.PUMP
-    word = machine_word(wheel) if wheel else "fan"
+    word = medium_of(wheel).machine if wheel else "fan"
     first = judge(log, references, None, fan) if len(log) else Waiting("waits for readings over time")
     told = first
     why_no_cause = ""
@@ -178,7 +177,7 @@ def _solved(job: Job, machine: FoundMachine | Absent, judged: Judgement) -> tupl
     wheel = job.machine.wheel
     assert wheel is not None
     try:
-        return solve_causes(setup, machine_word(wheel), belted=False)
+        return solve_causes(setup, medium_of(wheel).machine, belted=False)
     except Refusal as refusal:
         return Withheld(refusal.sentence)
 

@@ -6,7 +6,7 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.drift.log import Reference
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.job import Job
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.stations.readings import ReadingSet
 from modest_rotor.core.stations.set_answer import SetAnswer
 
@@ -51,7 +51,7 @@ def values_of(reading: ReadingSet, answer: SetAnswer | None, wheel: Wheel | None
     values = {name: entry.si for name, entry in entries.items() if entry is not None}
     pressure = answer.pressure.figure if answer else None
     if pressure is not None:
-        values["differential" if pump else "static"] = pressure.value
+        values[medium_of(wheel).logged_pressure] = pressure.value
     return values
 
 
@@ -60,5 +60,5 @@ def _reference(
 ) -> Reference:
     bands = dict(answer.bands) if answer else {}
     if answer and answer.pressure.figure and answer.pressure.figure.band:
-        bands["differential" if wheel is Wheel.PUMP else "static"] = answer.pressure.figure.band
+        bands[medium_of(wheel).logged_pressure] = answer.pressure.figure.band
     return Reference(setting=setting, values=values_of(reading, answer, wheel), bands=bands, day=day)

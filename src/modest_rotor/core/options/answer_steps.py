@@ -11,7 +11,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.options.step_working import step_workings
 from modest_rotor.core.phrase import Figure, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import medium_of
 from modest_rotor.core.physics.fields import RAD_S_PER_RPM
 
 COMPARED = ("flow", "speed", "shaft_power", "input_power")
@@ -25,14 +25,14 @@ def flow_quantity(found: FoundMachine) -> str:
     """The quantity in which flows of this machine are told."""
     if not found.flow_is_measured:
         return "relative_flow"
-    return "water_flow" if found.wheel is Wheel.PUMP else "airflow"
+    return medium_of(found.wheel).flow
 
 
 def pressure_quantity(found: FoundMachine) -> str:
     """The quantity in which pressures of this machine are told."""
     if not found.pressure_is_measured:
         return "relative_pressure"
-    return "pump_differential" if found.wheel is Wheel.PUMP else "pressure"
+    return medium_of(found.wheel).pressure
 
 
 def step_answer(

@@ -221,8 +221,3 @@ def _moved(before: Estimate, after: Estimate, measurand: Measurand) -> Observed:
     later = after if after.value > floor else replace(after, value=floor, parts={})
     change = later * (1 / later.value) - before * (1 / before.value)
     return Observed(math.log(later.value / before.value), math.hypot(change.standard, REPEATS[measurand]))
-
-
-def machine_word(wheel: Wheel) -> str:
-    """How the table of causes calls the kind of machine."""
-    return "pump" if wheel is Wheel.PUMP else "fan"

@@ -22,6 +22,25 @@ FEWEST_ROWS = 4
 """Rows of a machine's own table: with fewer a peak or a dip cannot be seen. Our judgement, no source."""
 
 
+@dataclass(frozen=True)
+class Medium:
+    """What a machine moves, and how it is told.
+
+    :param machine: how the tables call a machine that moves it. :param flow: quantity of its flow. :param pressure: of the pressure
+        across the machine. :param flow_label: the flow in words. :param logged_pressure: column of a log in which that pressure stands.
+    """
+
+    machine: str
+    flow: str
+    pressure: str
+    flow_label: str
+    logged_pressure: str
+
+
+AIR = Medium("fan", "airflow", "pressure", "Airflow", "static")
+WATER = Medium("pump", "water_flow", "pump_differential", "Water flow", "differential")
+
+
 class Wheel(Coded):
     """What the motor drives."""
 
@@ -29,6 +48,11 @@ class Wheel(Coded):
     BACKWARD_INCLINED = "backward-inclined"
     AXIAL = "axial"
     PUMP = "pump"
+
+
+def medium_of(wheel: Wheel | None) -> Medium:
+    """What a machine moves: air where nobody said what the motor drives. Source: definition."""
+    return WATER if wheel is Wheel.PUMP else AIR
 
 
 @dataclass(frozen=True)

@@ -6,7 +6,7 @@ from modest_rotor.core.assessment import Finding
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.compare import flow_quantity
 from modest_rotor.core.phrase import Phrase, as_typed, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import medium_of
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 
@@ -80,5 +80,5 @@ def _least(case: Case) -> Phrase:
         return ("that found today",)
     return (
         "the documented ",
-        as_typed("water_flow" if case.wheel is Wheel.PUMP else "airflow", case.least_flow, "typed"),
+        as_typed(medium_of(case.wheel).flow, case.least_flow, "typed"),
     )

@@ -5,7 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.meters import read_by_meter
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.stations.charts import amps_chart
 from modest_rotor.core.stations.setup import Trial
@@ -23,7 +23,7 @@ def flow_of(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
     accuracies = facts.job.document.meters.accuracies
     direct = trial.water_flow if pump else trial.airflow
     if direct:
-        return read_by_meter(direct, "water_flow" if pump else "airflow", f"trial {trial.id}", accuracies), "measured"
+        return read_by_meter(direct, medium_of(facts.machine.wheel).flow, f"trial {trial.id}", accuracies), "measured"
     for way in (_by_static, _by_rise, _by_amps):
         found = way(facts, trial)
         if found[0] is not None or found[1]:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from modest_rotor.core.estimate import propagate
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts, fitted_efficiency
 from modest_rotor.core.working import Result, given, result, waiting, withheld
@@ -17,8 +17,8 @@ REMARKS = (
 
 def flow_by_power(facts: SetFacts, wheel: Wheel | None) -> Result:
     """Flow q = η P ÷ p from shaft power and the pressure across the machine, or what it waits for."""
-    name = "Water flow" if wheel is Wheel.PUMP else "Airflow"
-    label = f"{name} by power"
+    medium = medium_of(wheel)
+    label = f"{medium.flow_label} by power"
     if facts.flow is not None:
         return withheld(label, "measured")
     if wheel is None:
@@ -34,16 +34,8 @@ def flow_by_power(facts: SetFacts, wheel: Wheel | None) -> Result:
     (flow,) = propagate(lambda p, w, eta: w * eta / p, pressure, power, efficiency)
     ingredients = (
         given("P", "shaft power", "shaft_power", power, "estimated", facts.title),
-        given(
-            "p",
-            "pressure",
-            "pump_differential" if wheel is Wheel.PUMP else "pressure",
-            pressure,
-            "measured",
-            facts.title,
-        ),
+        given("p", "pressure", medium.pressure, pressure, "measured", facts.title),
         given("η", "efficiency of such a machine", "efficiency", efficiency, "assumed"),
     )
-    quantity = "water_flow" if wheel is Wheel.PUMP else "airflow"
     source = "Definition of efficiency, AMCA 210 and ISO 9906; the efficiency our judgement, no source."
-    return result(label, quantity, flow, "q = η P ÷ p", ingredients, source, REMARKS)
+    return result(label, medium.flow, flow, "q = η P ÷ p", ingredients, source, REMARKS)

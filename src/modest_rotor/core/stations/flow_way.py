@@ -8,7 +8,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.chart import AmpsChart, BlowerTable
 from modest_rotor.core.identify.meters import Accuracies
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.target import Target
@@ -69,7 +69,7 @@ class FlowContext:
     @property
     def quantity(self) -> str:
         """The quantity in which the flow is told."""
-        return "water_flow" if self.wheel is Wheel.PUMP else "airflow"
+        return medium_of(self.wheel).flow
 
 
 def waiting_way(way: Way, words: str) -> FlowWay:

@@ -6,7 +6,7 @@ from enum import StrEnum
 
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.phrase import Frozen
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.tables import read_table
 
 
@@ -37,7 +37,7 @@ def reading_round(wheel: Wheel | None, plate: PlateFacts) -> tuple[RoundStep, ..
     :param wheel: what the motor drives; a fan where it is not said. :param plate: what is known of the motor.
     Source: the table of the round, common practice, no source.
     """
-    machine = "pump" if wheel is Wheel.PUMP else "fan"
+    machine = medium_of(wheel).machine
     motors = {"any", "three" if plate.kind is MotorKind.THREE_PHASE else "single"}
     if plate.kind in CAPACITOR_KINDS and not plate.is_electronic:
         motors.add("capacitor")

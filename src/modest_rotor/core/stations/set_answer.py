@@ -8,7 +8,7 @@ from modest_rotor.core.identify.load import LoadByMethod, Method
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.physics.induction import slip
 from modest_rotor.core.stations.flow_together import FlowsAnswer, flows_answer
 from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
@@ -111,7 +111,7 @@ def answer_set(
         load=_load(facts, plate),
         shaft_power=_shaft_power(facts),
         pressure=_pressure(facts, wheel),
-        flow=figure("water_flow" if wheel is Wheel.PUMP else "airflow", facts.flow, "measured") if facts.flow else None,
+        flow=figure(medium_of(wheel).flow, facts.flow, "measured") if facts.flow else None,
         flow_by_power=next(way.worked for way in ways if way.way is Way.POWER),
         flows=flows_answer(facts, ways, context, fit, wanted),
         withheld=tuple((f"{one.field.replace('_', ' ')}: {one.reason}",) for one in facts.withheld),

@@ -5,7 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.phrase import Figure, Frozen, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.stations.set_facts import SetFacts
 
 
@@ -28,14 +28,14 @@ def changes(before: SetFacts, after: SetFacts, wheel: Wheel | None) -> tuple[Cha
 
     Source: law of propagation of uncertainty with shared sources, JCGM 100 (GUM) 5.2.
     """
-    pump = wheel is Wheel.PUMP
+    medium = medium_of(wheel)
     read = (
         ("voltage", "voltage", before.running.voltage, after.running.voltage),
         ("current", "current", before.running.current, after.running.current),
         ("input_power", "input_power", before.running.input_power, after.running.input_power),
         ("speed", "speed", before.running.speed, after.running.speed),
-        ("pressure", "pump_differential" if pump else "pressure", before.pressure, after.pressure),
-        ("flow", "water_flow" if pump else "airflow", before.flow, after.flow),
+        ("pressure", medium.pressure, before.pressure, after.pressure),
+        ("flow", medium.flow, before.flow, after.flow),
         ("run_capacitor_volts", "capacitor_voltage", _across_capacitor(before), _across_capacitor(after)),
     )
     return tuple(_change(field, name, old, new) for field, name, old, new in read if old and new)

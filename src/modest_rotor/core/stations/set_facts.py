@@ -18,7 +18,7 @@ from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.identify.motor import NO_PLATE, PlateFacts
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis
-from modest_rotor.core.physics.fan import Wheel, generic_shape
+from modest_rotor.core.physics.fan import Wheel, generic_shape, medium_of
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
 from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit, other_speed
 from modest_rotor.core.stations.readings import ReadingSet
@@ -112,7 +112,7 @@ def set_facts(
     above = bool(running.speed and synchronous and running.speed.value >= synchronous)
     methods = tuple(_withheld_above(one) if above else one for one in _methods(running, plate))
     pressure, one_sided = _pressure(reading, wheel, by_meter)
-    flow = by_meter(reading.flow(wheel), "water_flow" if wheel is Wheel.PUMP else "airflow")
+    flow = by_meter(reading.flow(wheel), medium_of(wheel).flow)
     machine_side = _machine_side(wheel, flow, pressure)
     together = None if above else _fitted(reading, plate, fit, machine_side, wheel is not Wheel.PUMP)
     if together is not None:
