@@ -9,6 +9,8 @@ import subprocess
 import sys
 from pathlib import Path
 
+import pytest
+
 PAGE = Path(__file__).resolve().parents[2] / "docs" / "core.md"
 
 
@@ -24,6 +26,7 @@ def test_the_fifteen_lines_of_the_page_run_and_print_what_it_says() -> None:
     assert out.getvalue().strip() == printed[1]
 
 
+@pytest.mark.slow
 def test_the_core_brings_in_neither_web_nor_database_nor_test_libraries() -> None:
     code = "import sys, modest_rotor.core.assess; print(*sys.modules)"
     loaded = set(

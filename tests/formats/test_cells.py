@@ -109,5 +109,6 @@ def test_no_pattern_takes_longer_than_in_proportion(file: str, how: str, text: s
                 assert second < LEAST_S or second / max(first, 1e-5) < MOST_RATIO, (use, piece, first, second)
 
 
+@pytest.mark.slow
 def test_every_pattern_is_among_them() -> None:
     assert len(patterns()) >= 20

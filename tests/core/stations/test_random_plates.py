@@ -81,6 +81,7 @@ def a_plate(rng: random.Random, comma: bool) -> Plate:
     return Plate(between.join(pieces), truth, side != "mixed")
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("comma", [False, True], ids=["points", "commas"])
 @pytest.mark.parametrize("style", [None, NumberStyle.POINT, NumberStyle.COMMA], ids=["unknown", "point", "comma"])
 def test_nothing_is_given_that_does_not_stand_on_the_plate(comma: bool, style: NumberStyle | None) -> None:
