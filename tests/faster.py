@@ -8,7 +8,7 @@ from __future__ import annotations
 import runpy
 import time
 
-from modest_rotor.devices import loop_run, reading, stand_ins, sweep_run
+from modest_rotor.devices import loop_run, reading, simulated_devices, sweep_run
 
 FASTER = 4.0
 """So many seconds of a simulated machine pass in one."""
@@ -20,7 +20,7 @@ def clock() -> float:
 
 
 if __name__ == "__main__":
-    stand_ins.start_stand_ins.__defaults__ = (clock,)
+    simulated_devices.start_simulated_devices.__defaults__ = (clock,)
     loop_run.now = clock
     for module, name in ((loop_run, "LOOK_EVERY_S"), (sweep_run, "LOOK_EVERY_S"), (reading, "LOOK_AGAIN_S")):
         setattr(module, name, getattr(module, name) / FASTER)

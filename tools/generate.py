@@ -36,7 +36,7 @@ from modest_rotor.core.stations.readings import UnreadReason
 from modest_rotor.core.stations.setup import ControlMode, SignState
 from modest_rotor.core.stations.sheet import is_moment, quantity_of
 from modest_rotor.fieldbus.profile import DeviceKind, profile_schema
-from modest_rotor.fieldbus.stand_in import Trouble
+from modest_rotor.fieldbus.simulated import Trouble
 from modest_rotor.formats.job_file import job_schema
 from modest_rotor.formats.logger_csv import ORDER_WORDS
 from modest_rotor.store.nodes import ROW_FIELDS

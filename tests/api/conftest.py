@@ -21,7 +21,7 @@ PACKED_WITH_BROTLI = b"\x0b\x00\x80\x31\x03"
 
 @pytest.fixture
 def pages(tmp_path: Path) -> Path:
-    """A stand-in for the built front end."""
+    """In place of the built front end."""
     (tmp_path / "assets").mkdir()
     (tmp_path / "docs").mkdir()
     (tmp_path / "index.html").write_text("<!doctype html><title>Modest Rotor</title>")

@@ -16,7 +16,7 @@ from modest_rotor.core.bench.hunt import READINGS, make_hunt
 from modest_rotor.core.bench.hunting import FIRST_READ, cheapest_way
 from modest_rotor.core.job import Job
 from modest_rotor.devices.bench_rig import AT_REST, PANEL, BenchRig
-from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.devices.simulated_devices import start_simulated_devices, stop_simulated_devices
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import StoredJob, keep_job
 from tests.core.setup.test_setup_answer import BAGGAGE
@@ -104,9 +104,9 @@ def test_a_change_is_explained_and_what_was_said_is_kept_by_topic(client: TestCl
 
 @pytest.fixture
 def panel(client: TestClient) -> Iterator[TestClient]:
-    with_connection(start_stand_ins)()
+    with_connection(start_simulated_devices)()
     yield client
-    stop_stand_ins()
+    stop_simulated_devices()
 
 
 def test_a_rig_runs_over_the_socket_and_a_turn_is_answered_at_once(client: TestClient) -> None:

@@ -1,4 +1,4 @@
-"""A closed loop over HTTP on the stand-in drive: a step test, gains from it, the closed loop watched while calm and while it hunts."""
+"""A closed loop over HTTP on the simulated device drive: a step test, gains from it, the closed loop watched while calm and while it hunts."""
 
 from __future__ import annotations
 
@@ -14,10 +14,10 @@ from fastapi.testclient import TestClient
 from modest_rotor.devices import loop_run
 from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.loop_run import RunState, loop_run_of, stop_all_runs
-from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.devices.simulated_devices import start_simulated_devices, stop_simulated_devices
 from modest_rotor.fieldbus.errors import DeviceTrouble
 from modest_rotor.fieldbus.profile import Role
-from modest_rotor.fieldbus.stand_in import StandIns
+from modest_rotor.fieldbus.simulated import SimulatedDevices
 from modest_rotor.store.database import with_connection
 from tests.api.test_setup import Desk, until
 from tests.core.setup.test_setup_answer import HALL
@@ -30,19 +30,19 @@ LOOP = {"holds": "a duct's static", "place": "two thirds along", "left": "30 %",
 
 
 @pytest.fixture
-def plants(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> Iterator[StandIns]:
+def plants(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> Iterator[SimulatedDevices]:
     began = time.monotonic()
     clock = lambda: FASTER * (time.monotonic() - began)  # noqa: E731
     monkeypatch.setattr(loop_run, "now", clock)
     monkeypatch.setattr(loop_run, "LOOK_EVERY_S", 0.02)
-    yield with_connection(start_stand_ins)(clock)
+    yield with_connection(start_simulated_devices)(clock)
     stop_all_runs()
     LINKS.close()
-    stop_stand_ins()
+    stop_simulated_devices()
 
 
 @pytest.fixture
-def hall(client: TestClient, plants: StandIns) -> Desk:
+def hall(client: TestClient, plants: SimulatedDevices) -> Desk:
     return Desk(client, changed(HALL, setup__loop=LOOP, setup__drive={"ramp_up": "10 s", "ramp_down": "10 s"}))
 
 
@@ -69,7 +69,7 @@ def watched(hall: Desk) -> dict[str, Any]:
 
 @pytest.mark.parametrize(("lost", "state"), [(3, "done"), (4, "stopped")])
 def test_a_few_lost_answers_do_not_end_a_step_test_and_a_silent_drive_does(
-    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch, lost: int, state: str
+    hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch, lost: int, state: str
 ) -> None:
     """A bus that loses so many answers out of every ten, one after the other."""
     asked = itertools.count()
@@ -92,7 +92,7 @@ def test_a_few_lost_answers_do_not_end_a_step_test_and_a_silent_drive_does(
 
 
 def test_a_step_test_tells_first_gains_that_hold_and_wild_ones_are_seen_and_calmed(
-    hall: Desk, plants: StandIns
+    hall: Desk, plants: SimulatedDevices
 ) -> None:
     run = stepped(hall)
     assert run["state"] == "done" and "was read" in run["sentence"]
@@ -132,7 +132,7 @@ def test_a_step_test_tells_first_gains_that_hold_and_wild_ones_are_seen_and_calm
     assert not hall.setup["loop"]["is_restless"]
 
 
-def test_a_stop_ends_a_step_test_before_its_second_frequency(hall: Desk, plants: StandIns) -> None:
+def test_a_stop_ends_a_step_test_before_its_second_frequency(hall: Desk, plants: SimulatedDevices) -> None:
     plan = hall.post("setup/plan", what="step")
     hall.post("setup/loop-run/step", what="step", digest=plan["digest"], who="Ann")
     hall.post("setup/writes", what="stop", digest="", who="Ann")
@@ -143,7 +143,7 @@ def test_a_stop_ends_a_step_test_before_its_second_frequency(hall: Desk, plants:
     assert held[Role.RUN] == 0 and held[Role.FREQUENCY_COMMAND] == pytest.approx(45, abs=0.1)
 
 
-def test_a_step_test_keeps_clear_of_the_bands_that_the_drive_skips(hall: Desk, plants: StandIns) -> None:
+def test_a_step_test_keeps_clear_of_the_bands_that_the_drive_skips(hall: Desk, plants: SimulatedDevices) -> None:
     drive = plants.called("hall-drive")
     drive.write(Role.SKIP_1_HIGH, 46.0)
     drive.write(Role.SKIP_1_LOW, 44.0)
@@ -159,7 +159,7 @@ def test_a_step_test_keeps_clear_of_the_bands_that_the_drive_skips(hall: Desk, p
 
 
 def test_a_drive_that_does_not_go_where_it_is_told_is_named(
-    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+    hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     monkeypatch.setattr(loop_run, "LONGEST_WAIT_S", 20.0)
     plan = hall.post("setup/plan", what="step")
@@ -169,7 +169,7 @@ def test_a_drive_that_does_not_go_where_it_is_told_is_named(
     assert "Told 45.0 Hz the drive gives 40.0 Hz" in ended(hall)["sentence"]
 
 
-def test_two_runs_at_once_and_writes_beside_a_run_are_refused(hall: Desk, plants: StandIns) -> None:
+def test_two_runs_at_once_and_writes_beside_a_run_are_refused(hall: Desk, plants: SimulatedDevices) -> None:
     hall.does("setup/loop/tries")
     plan = hall.post("setup/plan", what="watch")
     hall.post("setup/loop-run/watch", seconds=600, digest=plan["digest"], who="Ann")
@@ -187,7 +187,7 @@ def test_two_runs_at_once_and_writes_beside_a_run_are_refused(hall: Desk, plants
     assert "No step test" in hall.post("setup/loop-run/stop", 422)["sentence"]
 
 
-def test_a_command_puts_a_closed_loop_in_hand_first(hall: Desk, plants: StandIns) -> None:
+def test_a_command_puts_a_closed_loop_in_hand_first(hall: Desk, plants: SimulatedDevices) -> None:
     hall.does("setup/loop/tries")
     hall.writes(what="close")
     step = hall.setup["commands"][0]["step"]
@@ -203,12 +203,16 @@ def test_a_command_puts_a_closed_loop_in_hand_first(hall: Desk, plants: StandIns
         (LOOP, "Add the gains"),
     ],
 )
-def test_a_loop_that_lacks_something_is_not_closed(client: TestClient, plants: StandIns, loop: Any, words: str) -> None:
+def test_a_loop_that_lacks_something_is_not_closed(
+    client: TestClient, plants: SimulatedDevices, loop: Any, words: str
+) -> None:
     desk = Desk(client, changed(HALL, setup__loop=loop))
     assert words in desk.post("setup/plan", 422, what="close")["sentence"]
 
 
-def test_a_loop_the_wrong_way_round_is_a_stop_and_may_be_put_in_hand(client: TestClient, plants: StandIns) -> None:
+def test_a_loop_the_wrong_way_round_is_a_stop_and_may_be_put_in_hand(
+    client: TestClient, plants: SimulatedDevices
+) -> None:
     crossed = {
         **LOOP,
         "pressure": {"span": "500 Pa", "set_point": "110 Pa", "before": "110 Pa", "after": "80 Pa"},

@@ -1,4 +1,4 @@
-"""Set-up over HTTP on stand-ins: signing, balancing, writing with read-back, authorisation, and the sweep."""
+"""Set-up over HTTP on simulated devices: signing, balancing, writing with read-back, authorisation, and the sweep."""
 
 from __future__ import annotations
 
@@ -12,10 +12,10 @@ from fastapi.testclient import TestClient
 from modest_rotor.core.job import Job
 from modest_rotor.devices import reading, sweep_run
 from modest_rotor.devices.links import LINKS
-from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.devices.simulated_devices import start_simulated_devices, stop_simulated_devices
 from modest_rotor.devices.sweep_run import RUNS, stop_all
 from modest_rotor.fieldbus.profile import Role
-from modest_rotor.fieldbus.stand_in import StandIns, Trouble
+from modest_rotor.fieldbus.simulated import SimulatedDevices, Trouble
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import keep_job
 from tests.core.setup.test_setup_answer import HALL, WAITING
@@ -27,12 +27,12 @@ PATIENCE_S = 30.0
 
 
 @pytest.fixture
-def plants(client: TestClient) -> Iterator[StandIns]:
+def plants(client: TestClient) -> Iterator[SimulatedDevices]:
     began = time.monotonic()
-    yield with_connection(start_stand_ins)(lambda: FASTER * (time.monotonic() - began))
+    yield with_connection(start_simulated_devices)(lambda: FASTER * (time.monotonic() - began))
     stop_all()
     LINKS.close()
-    stop_stand_ins()
+    stop_simulated_devices()
 
 
 class Desk:
@@ -82,7 +82,7 @@ def until(ready: Callable[[], Any]) -> Any:
 
 
 @pytest.fixture
-def hall(client: TestClient, plants: StandIns) -> Desk:
+def hall(client: TestClient, plants: SimulatedDevices) -> Desk:
     return Desk(client, HALL)
 
 
@@ -131,7 +131,7 @@ def test_power_is_refused_over_the_wire_with_a_stop_open_and_before_its_steps(cl
     assert not any(sign["step"] == "power" for sign in desk.view["document"]["setup"]["signs"])
 
 
-def test_settings_are_seen_written_read_back_and_kept(hall: Desk, plants: StandIns) -> None:
+def test_settings_are_seen_written_read_back_and_kept(hall: Desk, plants: SimulatedDevices) -> None:
     plan = hall.post("setup/plan", what="settings")
     assert not plan["needs_authorisation"] and any("can start a machine" in caution for caution in plan["cautions"])
     assert any("not signed" in caution for caution in plan["cautions"])
@@ -144,7 +144,7 @@ def test_settings_are_seen_written_read_back_and_kept(hall: Desk, plants: StandI
     assert {one["who"] for one in kept} == {"Ann"} and any(one["words"] == "overload current" for one in kept)
 
 
-def test_what_was_not_looked_at_is_not_written(hall: Desk, plants: StandIns) -> None:
+def test_what_was_not_looked_at_is_not_written(hall: Desk, plants: SimulatedDevices) -> None:
     plan = hall.post("setup/plan", what="settings")
     plants.called("hall-drive").write(Role.RAMP_UP, 17.0)
     clash = hall.post("setup/writes", 409, what="settings", digest=plan["digest"], who="Ann")
@@ -158,7 +158,7 @@ def test_nothing_that_could_start_the_machine_is_written_under_a_stop(hall: Desk
     assert hall.writes(what="stop")["agrees"]
 
 
-def test_trouble_in_the_middle_says_what_was_written_and_what_not(hall: Desk, plants: StandIns) -> None:
+def test_trouble_in_the_middle_says_what_was_written_and_what_not(hall: Desk, plants: SimulatedDevices) -> None:
     plan = hall.post("setup/plan", what="settings")
     plants.called("hall-drive").trouble = Trouble.LOST
     answer = hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")
@@ -168,12 +168,12 @@ def test_trouble_in_the_middle_says_what_was_written_and_what_not(hall: Desk, pl
     assert hall.client.post(f"/api/jobs/{hall.id}/setup/plan", json={"what": "settings"}).status_code == 424
 
 
-def test_what_is_no_stand_in_is_written_only_when_authorised(hall: Desk, plants: StandIns) -> None:
+def test_what_is_no_simulated_device_is_written_only_when_authorised(hall: Desk, plants: SimulatedDevices) -> None:
     port = plants.called("hall-drive").port
     added = hall.client.post(
         "/api/devices", json={"name": "Roof drive", "code": "quay-drive-15", "host": "127.0.0.1", "port": port}
     )
-    assert added.status_code == 201 and not added.json()["stand_in"]
+    assert added.status_code == 201 and not added.json()["simulated_device"]
     hall.does("setup/device", which="device", name="Roof drive")
     plan = hall.post("setup/plan", what="settings")
     assert plan["needs_authorisation"] and plan["authorised_until"] is None
@@ -224,7 +224,7 @@ def test_both_duty_steps_of_the_drive_are_balanced_with_the_panel(hall: Desk) ->
 
 
 def test_nothing_is_read_while_the_machine_is_still_on_its_way(
-    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+    hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     monkeypatch.setattr(reading, "LOOK_AGAIN_S", 0.05)  # two seconds of this plant, whose ramp takes ten
     assert hall.writes(what="command", step="s1")["agrees"]
@@ -234,7 +234,7 @@ def test_nothing_is_read_while_the_machine_is_still_on_its_way(
     hall.does("setup/trials", step="s1", read=True)
 
 
-def test_the_electronic_blower_is_balanced_by_its_volts(client: TestClient, plants: StandIns) -> None:
+def test_the_electronic_blower_is_balanced_by_its_volts(client: TestClient, plants: SimulatedDevices) -> None:
     desk = Desk(client, changed(WAITING, decision__chosen="electronic"))
     desk.does("setup/device", which="device", name="Waiting hall blower, electronic motor")
     desk.does("setup/device", which="panel", name="Waiting hall blower, meter panel")
@@ -265,7 +265,7 @@ def run(desk: Desk) -> Any:
 
 @pytest.mark.usefixtures("swift")
 def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(
-    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+    hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     drive = plants.called("hall-drive")
     while_put_back, forget = [], sweep_run.forget_sweep
@@ -290,7 +290,7 @@ def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(
 
 @pytest.mark.usefixtures("swift")
 def test_a_drive_that_does_not_come_there_pauses_the_sweep_and_nothing_is_heard_at_the_wrong_place(
-    hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+    hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     monkeypatch.setattr(sweep_run, "LONGEST_RAMP_S", 1.5)
     plants.called("hall-drive").write(Role.HIGH_LIMIT, 42.0)
@@ -302,7 +302,7 @@ def test_a_drive_that_does_not_come_there_pauses_the_sweep_and_nothing_is_heard_
 
 
 @pytest.mark.usefixtures("swift")
-def test_a_lost_link_pauses_the_sweep_and_nothing_starts_by_itself(hall: Desk, plants: StandIns) -> None:
+def test_a_lost_link_pauses_the_sweep_and_nothing_starts_by_itself(hall: Desk, plants: SimulatedDevices) -> None:
     begun(hall)
     until(lambda: run(hall)["done"] >= 2)
     plants.called("hall-drive").trouble = Trouble.SILENT
@@ -316,7 +316,9 @@ def test_a_lost_link_pauses_the_sweep_and_nothing_starts_by_itself(hall: Desk, p
 
 
 @pytest.mark.usefixtures("swift")
-def test_a_restart_in_the_middle_of_a_sweep_keeps_its_place_and_what_to_put_back(hall: Desk, plants: StandIns) -> None:
+def test_a_restart_in_the_middle_of_a_sweep_keeps_its_place_and_what_to_put_back(
+    hall: Desk, plants: SimulatedDevices
+) -> None:
     begun(hall)
     until(lambda: run(hall)["done"] >= 3)
     stop_all()

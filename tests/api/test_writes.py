@@ -17,7 +17,7 @@ from modest_rotor.devices import writing
 from modest_rotor.devices.intents import close_open_writes
 from modest_rotor.fieldbus.client import OWN_PORTS, TIMEOUT_S
 from modest_rotor.fieldbus.profile import Role
-from modest_rotor.fieldbus.stand_in import StandIns, Trouble
+from modest_rotor.fieldbus.simulated import SimulatedDevices, Trouble
 from modest_rotor.store import devices
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.devices import Written
@@ -42,10 +42,10 @@ def lose_the_database(*_: Any) -> None:
 
 
 @pytest.fixture
-def real(hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch) -> Desk:
-    """The hall's drive as if it were no stand-in."""
+def real(hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch) -> Desk:
+    """The hall's drive as if it were no simulated device."""
     for module in ("modest_rotor.devices.writing", "modest_rotor.api.setup", "modest_rotor.api.devices"):
-        monkeypatch.setattr(f"{module}.stand_in_of", lambda _: None)
+        monkeypatch.setattr(f"{module}.simulated_device_of", lambda _: None)
     return hall
 
 
@@ -65,7 +65,9 @@ def test_a_write_is_kept_before_it_is_sent(hall: Desk, monkeypatch: pytest.Monke
     assert all(row.ended for row in written_rows())
 
 
-def test_where_it_cannot_be_kept_nothing_is_sent(hall: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch) -> None:
+def test_where_it_cannot_be_kept_nothing_is_sent(
+    hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
+) -> None:
     plan = hall.post("setup/plan", what="settings")
     before = {line["role"]: line["before_si"] for line in plan["lines"]}
     monkeypatch.setattr(writing, "begin_write", lose_the_database)
@@ -77,7 +79,7 @@ def test_where_it_cannot_be_kept_nothing_is_sent(hall: Desk, plants: StandIns, m
 
 def test_a_database_that_dies_after_the_write_is_told_and_the_record_is_made_good(
     hall: Desk,
-    plants: StandIns,
+    plants: SimulatedDevices,
     monkeypatch: pytest.MonkeyPatch,
 ) -> None:
     """The device was written; the answer may not say that nothing was, and no write goes without its record."""
@@ -97,19 +99,19 @@ def test_a_database_that_dies_after_the_write_is_told_and_the_record_is_made_goo
     )
 
 
-def test_a_write_whose_device_is_silent_stays_open_until_it_answers(hall: Desk, plants: StandIns) -> None:
+def test_a_write_whose_device_is_silent_stays_open_until_it_answers(hall: Desk, plants: SimulatedDevices) -> None:
     kept = with_connection(devices.device_named)(DRIVE)
     number = with_connection(devices.begin_write)(kept, None, Written("low_limit", 1, 20.0, 33.0, None, ""), "Ann")
-    stand_in = next(one for one in plants.devices if one.name == DRIVE)
-    stand_in.trouble = Trouble.SILENT
+    simulated_device = next(one for one in plants.devices if one.name == DRIVE)
+    simulated_device.trouble = Trouble.SILENT
     assert with_connection(close_open_writes)() == 1
-    stand_in.trouble = Trouble.NONE
+    simulated_device.trouble = Trouble.NONE
     assert with_connection(close_open_writes)() == 0
     assert next(row for row in written_rows() if row.id == number).ended
 
 
 def test_a_stop_needs_no_authorisation_no_look_and_no_database(
-    real: Desk, plants: StandIns, monkeypatch: pytest.MonkeyPatch
+    real: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     drive = plants.called("hall-drive")
     drive.write(Role.FREQUENCY_COMMAND, 40.0)

@@ -13,9 +13,9 @@ from modest_rotor.core.job import Job
 from modest_rotor.devices import panel_watch, reading
 from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.panel_watch import read_once, trouble_of, watch_panels
-from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.devices.simulated_devices import start_simulated_devices, stop_simulated_devices
 from modest_rotor.fieldbus.profile import Role
-from modest_rotor.fieldbus.stand_in import StandIns, Trouble
+from modest_rotor.fieldbus.simulated import SimulatedDevices, Trouble
 from modest_rotor.store import logs
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.devices import device_named
@@ -27,15 +27,15 @@ FASTER = 40.0
 
 
 @pytest.fixture
-def plants() -> Iterator[StandIns]:
+def plants() -> Iterator[SimulatedDevices]:
     began = time.monotonic()
-    yield with_connection(start_stand_ins)(lambda: FASTER * (time.monotonic() - began))
+    yield with_connection(start_simulated_devices)(lambda: FASTER * (time.monotonic() - began))
     LINKS.close()
-    stop_stand_ins()
+    stop_simulated_devices()
 
 
 def test_a_watched_panel_fills_the_log_and_says_when_it_falls_silent(
-    plants: StandIns, monkeypatch: pytest.MonkeyPatch
+    plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     monkeypatch.setattr(panel_watch, "LOOK_EVERY_S", 0.05)
     monkeypatch.setattr(reading, "LOOK_AGAIN_S", 0.05)
@@ -85,7 +85,7 @@ def test_a_machine_on_its_way_or_told_anew_meanwhile_says_nothing_and_a_steady_o
 ) -> None:
     """The plant's clock goes on only while is looked for a second time, so that every look is at a known moment of the ramp."""
     clock = [0.0]
-    plants = with_connection(start_stand_ins)(lambda: clock[0])
+    plants = with_connection(start_simulated_devices)(lambda: clock[0])
     goes_on = SimpleNamespace(sleep=lambda seconds: clock.__setitem__(0, clock[0] + seconds))
     monkeypatch.setattr(reading, "time", goes_on)  # of this module alone: other threads sleep too
     try:
@@ -110,4 +110,4 @@ def test_a_machine_on_its_way_or_told_anew_meanwhile_says_nothing_and_a_steady_o
             assert read() == ["40.0 Hz"], "what was read belongs to neither"
     finally:
         LINKS.close()
-        stop_stand_ins()
+        stop_simulated_devices()

@@ -1,4 +1,4 @@
-"""Stand-ins for the tests: a drive, a fan and panels on ports of their own, with plants whose clock the test moves."""
+"""Simulated devices for the tests: a drive, a fan and panels on ports of their own, with plants whose clock the test moves."""
 
 from __future__ import annotations
 
@@ -6,11 +6,11 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 
 from modest_rotor.core.plant.demo import hall_fan, waiting_hall_blower
-from modest_rotor.core.plant.plant import Told
+from modest_rotor.core.plant.plant import Settings
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 from modest_rotor.fieldbus.client import Address, DeviceLink
 from modest_rotor.fieldbus.profile import shipped_profiles
-from modest_rotor.fieldbus.stand_in import HOST, RunningPlant, StandIn, StandIns
+from modest_rotor.fieldbus.simulated import HOST, RunningPlant, SimulatedDevice, SimulatedDevices
 
 
 class Clock:
@@ -24,21 +24,21 @@ class Clock:
 
 
 class Running:
-    """Three stand-ins that answer."""
+    """Three simulated devices that answer."""
 
     def __init__(self) -> None:
         profiles = shipped_profiles()
         self.clock = Clock()
         self._links: list[DeviceLink] = []
         drive, fan, panel = profiles["quay-drive-15"], profiles["slip-fan-75"], profiles["gull-panel"]
-        hall = RunningPlant(hall_fan(drive.traits.drive or DriveTraits()), Told(high_hz=50.0), self.clock)
-        blower = RunningPlant(waiting_hall_blower(fan.traits.signal or SignalTraits()), Told(run=True), self.clock)
-        self.drive = StandIn("drive", "Drive", drive, hall)
-        self.panel = StandIn("panel", "Panel", panel, hall, seed=11)
-        self.fan = StandIn("fan", "Fan", fan, blower)
-        self.stand_ins = StandIns((self.drive, self.panel, self.fan))
+        hall = RunningPlant(hall_fan(drive.traits.drive or DriveTraits()), Settings(high_hz=50.0), self.clock)
+        blower = RunningPlant(waiting_hall_blower(fan.traits.signal or SignalTraits()), Settings(run=True), self.clock)
+        self.drive = SimulatedDevice("drive", "Drive", drive, hall)
+        self.panel = SimulatedDevice("panel", "Panel", panel, hall, seed=11)
+        self.fan = SimulatedDevice("fan", "Fan", fan, blower)
+        self.simulated_devices = SimulatedDevices((self.drive, self.panel, self.fan))
 
-    def link(self, device: StandIn, timeout_s: float = 0.5) -> DeviceLink:
+    def link(self, device: SimulatedDevice, timeout_s: float = 0.5) -> DeviceLink:
         """A link of the client to one of them."""
         return self.keep(DeviceLink(device.profile, Address(HOST, device.port), timeout_s))
 
@@ -55,11 +55,11 @@ class Running:
 
 @contextmanager
 def running() -> Iterator[Running]:
-    """Stand-ins for the time of a test."""
+    """Simulated devices for the time of a test."""
     found = Running()
-    found.stand_ins.start()
+    found.simulated_devices.start()
     try:
         yield found
     finally:
         found.let_go()
-        found.stand_ins.stop()
+        found.simulated_devices.stop()

@@ -1,4 +1,4 @@
-"""The client against every trouble that a stand-in can make: told in words, never an old value for a fresh one."""
+"""The client against every trouble that a simulated device can make: told in words, never an old value for a fresh one."""
 
 from __future__ import annotations
 
@@ -13,7 +13,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.fieldbus.client import Address, DeviceLink, address_of
 from modest_rotor.fieldbus.errors import DeviceRefused, DeviceTrouble, NoAnswer, NotAllowed, OtherDevice
 from modest_rotor.fieldbus.profile import Role, shipped_profiles
-from modest_rotor.fieldbus.stand_in import HOST, StandIns, Trouble
+from modest_rotor.fieldbus.simulated import HOST, SimulatedDevices, Trouble
 from tests.fieldbus.running import Running, running
 
 FAST_S = 0.6
@@ -27,7 +27,7 @@ def plant() -> Iterator[Running]:
 
 @pytest.fixture(autouse=True)
 def well(plant: Running) -> Iterator[None]:
-    for device in plant.stand_ins.devices:
+    for device in plant.simulated_devices.devices:
         device.trouble = Trouble.NONE
         device.plant.look()  # what moved the clock is not waited for in the next test
     yield
@@ -147,10 +147,10 @@ def test_a_device_that_restarts_is_found_again() -> None:
     with running() as found:
         link = found.link(found.drive, FAST_S)
         assert link.read().values[Role.IDENTITY] == 4150
-        found.stand_ins.stop()
+        found.simulated_devices.stop()
         with pytest.raises(NoAnswer):
             link.read()
-        found.stand_ins = StandIns(found.stand_ins.devices).start()
+        found.simulated_devices = SimulatedDevices(found.simulated_devices.devices).start()
         assert link.read().values[Role.IDENTITY] == 4150
 
 

@@ -29,12 +29,18 @@ def test_out_and_in_again() -> None:
 
 
 def test_units_come_from_the_heading_the_cell_or_a_person() -> None:
-    found = look("Line amps,Static across (in. w.g.),Airflow\n4.1,0.5,900 cfm\n4.0,0.6,850 cfm")
+    found = look("Line amps,Total external static (in. w.g.),Airflow\n4.1,0.5,900 cfm\n4.0,0.6,850 cfm")
     assert [column.unit for column in found.columns] == ["", "in. w.g.", ""]
     assert found.sets[0]["total_static"]["si"] == pytest.approx(124.5, abs=0.1)
     assert found.sets[0]["airflow"]["si"] == pytest.approx(0.4248, abs=1e-3)
     said = look("Line amps,Flow\n4.1,900", {"Flow": "airflow"}, {"Flow": "cfm"})
     assert said.sets[0]["airflow"]["si"] == pytest.approx(0.4248, abs=1e-3)
+
+
+def test_the_headings_of_earlier_versions_are_still_recognised() -> None:
+    found = look("Static across (in. w.g.),Start-winding amps\n0.5,1.2\n")
+    assert found.unknown == [] and found.sets[0]["total_static"]["si"] == pytest.approx(124.5, abs=0.1)
+    assert found.sets[0]["start_current"]["si"] == 1.2
 
 
 def test_unknown_headings_are_asked_for_and_left_out_until_mapped() -> None:

@@ -75,7 +75,7 @@ def test_from_duty_to_a_chosen_option_and_its_report(screen: Screen, application
     screen.type("Why", "It keeps the air and takes fewer watts.")
     screen.type("For whom", "The owner")
     screen.saved()
-    assert "C, electronic" in screen.rail("decision")
+    assert "C, EC motor, speed command" in screen.rail("decision")
     text = "".join(
         page.extract_text() for page in PdfReader(io.BytesIO(fetched(application, f"/api/jobs/{job}/report.pdf"))).pages
     )

@@ -51,7 +51,7 @@ def test_a_round_of_readings_is_walked_on_a_phone_and_lands_in_the_job(
     screen.until(lambda: "saved" in screen.browser.find_element(By.CSS_SELECTOR, "dialog[open] [role=status]").text)
     screen.keys(Keys.ESCAPE)
     screen.until(lambda: not screen.all("dialog[open]"))
-    opened(screen, "Capacitor and start winding")
+    opened(screen, "Capacitor and auxiliary winding")
     screen.sees("not read: not safe")
     kept = application.get(f"/api/jobs/{job}")["document"]["readings"][0]
     assert kept["voltage"]["si"] == 110 and kept["current"]["si"] == 2.6

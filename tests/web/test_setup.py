@@ -1,4 +1,4 @@
-"""In the browser, with the stand-ins: an electronic fan and a drive set up, one saving proved, one not provable, a fault in the log."""
+"""In the browser, with the simulated devices: an electronic fan and a drive set up, one saving proved, one not provable, a fault in the log."""
 
 from __future__ import annotations
 
@@ -23,11 +23,11 @@ from tests.web.test_walk import job_of, taken_in
 
 LONGEST_S = 90.0
 STEADY_S = 10.0 / FASTER
-"""Seconds in which the stand-ins' machines settle after a small change of their command."""
+"""Seconds in which the simulated devices' machines settle after a small change of their command."""
 
 
 def _go_on(screen: Screen) -> None:
-    """A sweep waits for its reader where a busy machine let a stand-in answer too late: the reader lets it go on."""
+    """A sweep waits for its reader where a busy machine let a simulated device answer too late: the reader lets it go on."""
     if "gave no whole answer" in screen.text():
         for button in screen.browser.find_elements(By.TAG_NAME, "button"):
             if button.text.startswith("Go on:"):
@@ -322,7 +322,7 @@ def test_a_restrictor_plate_is_brought_to_its_amps_and_the_set_after_is_added_fr
 
 
 def test_a_loop_is_stepped_tuned_and_watched_to_hunt_and_be_calmed(screen: Screen, application: Application) -> None:
-    """A duct's static on the stand-in drive, whose real machine the job knows only nearly."""
+    """A duct's static on the simulated device drive, whose real machine the job knows only nearly."""
     site = {"setup__device": "Hall supply fan, drive", "setup__drive": {"ramp_up": "10 s", "ramp_down": "10 s"}}
     job = taken_in(application, changed(HALL, **site))
     screen.go(f"/jobs/{job}/setup", "Set-up")

@@ -161,13 +161,13 @@ def _plant() -> dict[str, Any]:
     fan = hall_fan(DriveTraits(floor_hz=10, top_hz=60, start_up_s=5, start_up_hz=15))
     blower = waiting_hall_blower(SignalTraits(off_below_v=1.0))
     courses = {
-        "fan": (fan, [plant.Told(run=True, frequency_hz=hertz, high_hz=50.0, ramp_up_s=6, ramp_down_s=4) for hertz in (40.0, 20.0, 50.0)]),
-        "blower": (blower, [plant.Told(run=True, signal_v=volts) for volts in (6.0, 2.0, 10.0, 0.5)]),
+        "fan": (fan, [plant.Settings(run=True, frequency_hz=hertz, high_hz=50.0, ramp_up_s=6, ramp_down_s=4) for hertz in (40.0, 20.0, 50.0)]),
+        "blower": (blower, [plant.Settings(run=True, signal_v=volts) for volts in (6.0, 2.0, 10.0, 0.5)]),
     }  # fmt: skip
     said: dict[str, Any] = {}
     for name, (machine, orders) in courses.items():
         state, seen = turning.State(), []
-        for order in (*orders, plant.Told(run=False)):
+        for order in (*orders, plant.Settings(run=False)):
             for _ in range(12):
                 state = plant.advance(machine, order, state, 0.7)
                 seen.append((state, plant.shown(machine, order, state)))

@@ -1,4 +1,4 @@
-"""Devices over HTTP: which are kept, what they said and when, their profiles, and what stand-ins are made to do wrong."""
+"""Devices over HTTP: which are kept, what they said and when, their profiles, and what simulated devices are made to do wrong."""
 
 from __future__ import annotations
 
@@ -15,11 +15,11 @@ from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.stations.traits import Traits
 from modest_rotor.devices.links import LINKS, profile_of
-from modest_rotor.devices.stand_ins import is_of_bench, stand_in_of
+from modest_rotor.devices.simulated_devices import is_of_bench, simulated_device_of
 from modest_rotor.fieldbus.client import address_of
 from modest_rotor.fieldbus.errors import DeviceTrouble, NotAllowed
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Role, read_profile, shipped_profiles
-from modest_rotor.fieldbus.stand_in import Trouble
+from modest_rotor.fieldbus.simulated import Trouble
 from modest_rotor.fieldbus.words import role_words, said
 from modest_rotor.store import devices
 from modest_rotor.store.database import with_connection
@@ -51,7 +51,7 @@ class DeviceView(BaseModel):
     profile_name: str
     traits: Traits
     address: str
-    stand_in: bool
+    simulated_device: bool
     site: str | None = Field(default=None, description="where it stands; absent where nobody said it")
     of_bench: bool = Field(description="stands on the Bench: nothing on it is a reading of a job")
     fresh: bool
@@ -61,7 +61,7 @@ class DeviceView(BaseModel):
     values: list[DeviceValue]
     authorised_until: datetime | None
     authorised_by: str | None
-    wrong: Trouble | None = Field(default=None, description="what a stand-in is made to do wrong")
+    wrong: Trouble | None = Field(default=None, description="what a simulated device is made to do wrong")
     wrongs: list[Trouble] = Field(default=[], description="what it can be made to do wrong, where it runs here")
 
 
@@ -97,13 +97,13 @@ class NewDevice(BaseModel):
 
 
 class TroubleIn(BaseModel):
-    """What a stand-in is to do wrong."""
+    """What a simulated device is to do wrong."""
 
     trouble: Trouble
 
 
 class PanelIn(BaseModel):
-    """How a stand-in panel is to err, as shares."""
+    """How a simulated device panel is to err, as shares."""
 
     noise: float = Field(default=0.004, ge=0, le=0.2)
     drop_outs: float = Field(default=0.0, ge=0, le=1)
@@ -213,21 +213,21 @@ def writes(device_id: int) -> list[WriteLine]:
 @router.put("/devices/{device_id}/trouble")
 @with_connection
 def make_trouble(device_id: int, said_: TroubleIn) -> DeviceView:
-    """Let a stand-in do something wrong, to see what becomes of it."""
+    """Let a simulated device do something wrong, to see what becomes of it."""
     kept = devices.device(device_id)
-    stand_in = stand_in_of(kept)
-    if stand_in is None:
+    simulated_device = simulated_device_of(kept)
+    if simulated_device is None:
         raise NotAllowed("Only a simulated device that runs here can be made to do wrong.")
-    stand_in.trouble = said_.trouble
+    simulated_device.trouble = said_.trouble
     return view_device(kept)
 
 
 @router.put("/devices/{device_id}/panel")
 @with_connection
 def set_panel(device_id: int, wanted: PanelIn) -> DeviceView:
-    """Let a stand-in panel be noisy, drop answers or drift, through its own registers."""
+    """Let a simulated device panel be noisy, drop answers or drift, through its own registers."""
     kept = devices.device(device_id)
-    if stand_in_of(kept) is None or profile_of(kept).kind is not DeviceKind.METER:
+    if simulated_device_of(kept) is None or profile_of(kept).kind is not DeviceKind.METER:
         raise NotAllowed("Only a simulated panel that runs here can be made to err.")
     for role, value in zip(SETTINGS_OF_A_PANEL, (wanted.noise, wanted.drop_outs, wanted.drift), strict=True):
         LINKS.link(kept).write(role, value)
@@ -249,7 +249,7 @@ def look_at_profile(file: ProfileText) -> ProfileLine:
 def view_device(kept: KeptDevice) -> DeviceView:
     """A device with what it said last."""
     profile, seen = profile_of(kept), LINKS.seen(kept)
-    stand_in = stand_in_of(kept)
+    simulated_device = simulated_device_of(kept)
     authorisations = devices.authorisations_of(kept.id)
     return DeviceView(
         id=kept.id,
@@ -259,7 +259,7 @@ def view_device(kept: KeptDevice) -> DeviceView:
         profile_name=profile.name,
         traits=profile.traits,
         address=f"{kept.host}:{kept.port}, device {kept.unit}",
-        stand_in=kept.stand_in is not None,
+        simulated_device=kept.simulated_device is not None,
         site=kept.site,
         of_bench=is_of_bench(kept),
         fresh=seen.at is not None and seen.trouble is None,
@@ -271,8 +271,8 @@ def view_device(kept: KeptDevice) -> DeviceView:
         ],
         authorised_until=max((one.until for one in authorisations), default=None),
         authorised_by=authorisations[-1].who if authorisations else None,
-        wrong=stand_in.trouble if stand_in else None,
-        wrongs=list(Trouble) if stand_in else [],
+        wrong=simulated_device.trouble if simulated_device else None,
+        wrongs=list(Trouble) if simulated_device else [],
     )
 
 

@@ -22,7 +22,7 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.tables import find_row, read_table
 from modest_rotor.devices.panel_watch import LONGEST_S, SHORTEST_S, trouble_of
-from modest_rotor.devices.stand_ins import refuse_bench
+from modest_rotor.devices.simulated_devices import refuse_bench
 from modest_rotor.formats.clock import LONGEST_ZONE, zone_of
 from modest_rotor.formats.log_csv import LogFile, TimedValues, look_at_log_file, read_log_file
 from modest_rotor.formats.logger_csv import Order

@@ -17,7 +17,7 @@ from modest_rotor.core.stations.readings import Stage
 from modest_rotor.devices.links import profile_of
 from modest_rotor.devices.loop_run import refuse_second_run, stop_runs_on
 from modest_rotor.devices.reading import named_or_none, panel_set, panel_trial
-from modest_rotor.devices.stand_ins import refuse_bench, stand_in_of
+from modest_rotor.devices.simulated_devices import refuse_bench, simulated_device_of
 from modest_rotor.devices.sweep_run import (
     SweepOrder,
     SweepRun,
@@ -281,7 +281,7 @@ def plan_for(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
         raise ChangeRefused("A stop in Set-up is not cleared: nothing is written that could start the machine.")
     kept = devices.device_named(stored.job.document.setup.device)
     unsigned = [str(number) for number in open_before_running(setup.steps)]
-    if unsigned and wanted.what in STARTS and stand_in_of(kept) is None:
+    if unsigned and wanted.what in STARTS and simulated_device_of(kept) is None:
         raise ChangeRefused(
             f"Steps before power are not signed: {', '.join(unsigned)}. A real machine is not started past them; nothing was written."
         )
@@ -294,7 +294,7 @@ def _cautions(setup: SetupAnswer, kept: KeptDevice) -> tuple[str, ...]:
     unsigned, said = [str(number) for number in open_before_running(setup.steps)], []
     if unsigned:
         said.append(f"Steps before power are not signed: {', '.join(unsigned)}.")
-    if stand_in_of(kept) is None:
+    if simulated_device_of(kept) is None:
         said.append("This is no simulated device: a real machine may start.")
     return tuple(said)
 

@@ -16,7 +16,7 @@ from modest_rotor.core.report_summary import ReportSummary, report_summary
 from modest_rotor.core.stations.statement import standing
 from modest_rotor.core.working import Result
 
-SIMULATED = "Bands hold 95 %. They were tested on simulated machines, many of which share no equation with those used here; real ones may stray further."
+SIMULATED = "Uncertainties hold 95 %. They were tested on simulated machines, many of which share no equation with those used here; real ones may stray further."
 NO_CHOICE = "Nothing is recommended yet: the options below are compared, none was chosen."
 MOST_FINDINGS, MOST_CAUTIONS = 8, 6
 

@@ -18,7 +18,7 @@ from modest_rotor.core.physics.loop import Hunting, Swing, hunting_of, times_of_
 from modest_rotor.core.stations.loop import SeenSwing
 from modest_rotor.devices.job_changes import change_of_run
 from modest_rotor.devices.links import LINKS, profile_of
-from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.devices.simulated_devices import simulated_device_of
 from modest_rotor.fieldbus.errors import DeviceRefused, DeviceTrouble
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store.database import with_connection
@@ -237,7 +237,7 @@ class LoopRun:
     def _send(self) -> None:
         """Write the second value; never without authorisation."""
         kept, role, second = device(self.device_id), self.order.role, self.order.second
-        if stand_in_of(kept) is None:
+        if simulated_device_of(kept) is None:
             authorisations = [
                 one for one in authorisations_of(kept.id) if one.job_id == self.job_id and role in one.roles
             ]

@@ -14,7 +14,7 @@ from modest_rotor.core.errors import ChangeRefused, ModestRotorError
 from modest_rotor.core.phrase import Figure, Frozen, figure
 from modest_rotor.devices.job_changes import change_of_run
 from modest_rotor.devices.links import LINKS
-from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.devices.simulated_devices import simulated_device_of
 from modest_rotor.devices.writing import SKIPS
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store import jobs
@@ -189,7 +189,7 @@ class SweepRun:
 
     def _write(self, role: Role, value: float) -> None:
         kept = device(self.kept.device_id)
-        if stand_in_of(kept) is None:
+        if simulated_device_of(kept) is None:
             authorisations = [
                 one for one in authorisations_of(kept.id) if one.job_id == self.kept.job_id and role in one.roles
             ]

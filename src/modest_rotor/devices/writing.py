@@ -18,7 +18,7 @@ from modest_rotor.core.stations.loop import Holds
 from modest_rotor.core.stations.traits import SignalTraits
 from modest_rotor.devices.intents import in_hand
 from modest_rotor.devices.links import LINKS, profile_of
-from modest_rotor.devices.stand_ins import stand_in_of
+from modest_rotor.devices.simulated_devices import simulated_device_of
 from modest_rotor.fieldbus.codec import resolution_of
 from modest_rotor.fieldbus.errors import DeviceTrouble, NoAnswer, NotAllowed
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Role
@@ -269,7 +269,7 @@ def plan_write(
     )
     started = (Role.RUN, Role.SIGNAL_INPUT, Role.LOOP_ON)
     starts = any(one.role in started and one.wanted_si > 0 and one.changes for one in lines)
-    free = stand_in_of(kept) is not None
+    free = simulated_device_of(kept) is not None
     roles = {line.role for line in lines}
     given = next((one for one in authorisations_of(kept.id) if one.job_id == job_id and roles <= set(one.roles)), None)
     return WritePlan(

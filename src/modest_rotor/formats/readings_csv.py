@@ -24,7 +24,7 @@ LARGEST_CSV = 500_000
 MOST_COLUMNS = 80
 MOST_TOLD = 50
 LEAVE_OUT = ""
-FORMER_HEADINGS = {"static across": "total_static"}
+FORMER_HEADINGS = {"static across": "total_static", "start-winding amps": "start_current"}
 """How earlier versions headed a column: their files are still recognised."""
 FIELDS = tuple(name for name in ReadingSet.model_fields if name not in ("id", "unread"))
 

@@ -1,4 +1,4 @@
-"""Start the database, load the demo once, let stand-ins answer, serve until interrupted, and stop what was started."""
+"""Start the database, load the demo once, let simulated devices answer, serve until interrupted, and stop what was started."""
 
 from __future__ import annotations
 
@@ -24,7 +24,7 @@ from modest_rotor.demo.load import load_catalogue_once, load_demo_once
 from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.loop_run import stop_all_runs
 from modest_rotor.devices.panel_watch import watch_panels
-from modest_rotor.devices.stand_ins import start_stand_ins, stop_stand_ins
+from modest_rotor.devices.simulated_devices import start_simulated_devices, stop_simulated_devices
 from modest_rotor.devices.sweep_run import stop_all
 from modest_rotor.fieldbus.client import OWN_PORTS
 from modest_rotor.serve.cluster import Cluster
@@ -169,7 +169,7 @@ def _serve(options: argparse.Namespace) -> None:
         load_catalogue_once()
         if not options.no_demo:
             load_demo_once()
-            database.with_connection(start_stand_ins)()
+            database.with_connection(start_simulated_devices)()
         threading.Thread(target=_keep_alive, args=(cluster, stopping), daemon=True).start()
         watcher.start()
         upkeep.start()
@@ -224,13 +224,13 @@ def _say_what_was_left(directory: Path) -> None:
 
 
 def _let_devices_go(watcher: threading.Thread) -> None:
-    """Sweeps stay where they are, links and stand-ins end."""
+    """Sweeps stay where they are, links and simulated devices end."""
     stop_all()
     stop_all_runs()
     if watcher.is_alive():
         watcher.join(LONGEST_GOODBYE_S)
     LINKS.close()
-    stop_stand_ins()
+    stop_simulated_devices()
 
 
 def _listen(port: int) -> socket.socket:

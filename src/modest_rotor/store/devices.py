@@ -26,7 +26,7 @@ class KeptDevice:
     host: str
     port: int
     unit: int
-    stand_in: str | None
+    simulated_device: str | None
     site: str | None = None
     """Where it stands; ``None`` where nobody said it."""
 
@@ -87,14 +87,14 @@ def add_device(
     host: str,
     port: int,
     unit: int,
-    stand_in: str | None = None,
+    simulated_device: str | None = None,
     site: str | None = None,
 ) -> KeptDevice:
-    """Keep a device; a stand-in that is there already only gets its new port."""
+    """Keep a device; a simulated device that is there already only gets its new port."""
     now = datetime.now(UTC)
     with transaction():
-        if stand_in is not None:
-            row = DeviceRow.get_or_none(DeviceRow.stand_in == stand_in)
+        if simulated_device is not None:
+            row = DeviceRow.get_or_none(DeviceRow.simulated_device == simulated_device)
             if row is not None:
                 row.name, row.profile, row.host, row.port, row.unit, row.saved = name, profile, host, port, unit, now
                 row.site = site
@@ -105,15 +105,22 @@ def add_device(
         if DeviceRow.select().where(DeviceRow.name == name).exists():
             raise ChangeRefused(f"There is a device called “{name}” already; give this one another name.")
         row = DeviceRow.create(
-            name=name, profile=profile, host=host, port=port, unit=unit, stand_in=stand_in, site=site, saved=now
+            name=name,
+            profile=profile,
+            host=host,
+            port=port,
+            unit=unit,
+            simulated_device=simulated_device,
+            site=site,
+            saved=now,
         )
     return _kept(row)
 
 
 @in_one_transaction
 def remove_device(device_id: int) -> None:
-    """Forget a device; what was written to it stays. :raises ChangeRefused: a stand-in, which ships."""
-    if device(device_id).stand_in is not None:
+    """Forget a device; what was written to it stays. :raises ChangeRefused: a simulated device, which ships."""
+    if device(device_id).simulated_device is not None:
         raise ChangeRefused("A simulated device ships with the application and stays.")
     DeviceRow.delete().where(DeviceRow.id == device_id).execute()
 
@@ -219,4 +226,4 @@ def writes_of(device_id: int, most: int = 50) -> tuple[WrittenRow, ...]:
 
 
 def _kept(row: DeviceRow) -> KeptDevice:
-    return KeptDevice(row.id, row.name, row.profile, row.host, row.port, row.unit, row.stand_in, row.site)
+    return KeptDevice(row.id, row.name, row.profile, row.host, row.port, row.unit, row.simulated_device, row.site)

@@ -153,14 +153,14 @@ class FirmRow(Row):
 
 
 class DeviceRow(Row):
-    """A device that may be read: its profile and where it answers. ``stand_in`` names those that ship."""
+    """A device that may be read: its profile and where it answers. ``simulated_device`` names those that ship."""
 
     name = TextField()
     profile = BinaryJSONField(index=False)
     host = TextField()
     port = IntegerField()
     unit = IntegerField()
-    stand_in = CharField(max_length=40, null=True, unique=True)
+    simulated_device = CharField(column_name="stand_in", max_length=40, null=True, unique=True)
     site = TextField(null=True)
     saved = DateTimeTZField()
 

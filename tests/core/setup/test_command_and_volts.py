@@ -7,7 +7,7 @@ from pydantic import ValidationError
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
-from modest_rotor.core.plant.plant import Told, output_voltage_v
+from modest_rotor.core.plant.plant import Settings, output_voltage_v
 from modest_rotor.core.setup.command import share_of_signal, signal_for_share
 from modest_rotor.core.standards.wiring import overload_setting_a
 from modest_rotor.core.stations.traits import SignalTraits
@@ -72,11 +72,11 @@ def test_synchronous_speed_of_four_poles_at_each_hertz(hertz: float, rpm: float)
 @pytest.mark.parametrize(("hertz", "volts"), [(10, 80), (25, 200), (40, 320), (50, 400), (60, 400)])
 def test_volts_per_hertz_hold_up_to_base_and_no_further(hertz: float, volts: float) -> None:
     """400 V at 50 Hz is 8 V/Hz; above base frequency volts stay. Source: constant flux, any textbook on drives."""
-    assert output_voltage_v(Told(base_hz=50, base_v=400), hertz, 400.0) == pytest.approx(volts)
+    assert output_voltage_v(Settings(base_hz=50, base_v=400), hertz, 400.0) == pytest.approx(volts)
 
 
 def test_the_trim_raises_volts_but_never_above_the_line() -> None:
-    told = Told(base_hz=50, base_v=400, trim=0.05)
+    told = Settings(base_hz=50, base_v=400, trim=0.05)
     assert output_voltage_v(told, 25, 400.0) == pytest.approx(210)
     assert output_voltage_v(told, 50, 400.0) == 400.0
 

@@ -37,7 +37,7 @@ export function HuntPane({ view }: { view: HuntView | undefined }) {
                   <Box color="ink2" fontSize="small">
                     <MoveMark moves={one.moves ?? 0} strong={one.moves !== 0} />{" "}
                     {one.moves === 0
-                      ? "within its bands"
+                      ? "within its uncertainty"
                       : one.change && <FigureText figure={one.change} line={false} />}
                   </Box>
                 </td>

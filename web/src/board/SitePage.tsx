@@ -82,7 +82,7 @@ function Energy({ view }: { view: SiteView }) {
       </Told>
       <Micro flexBasis="100%">
         Of {energy.machines} of {energy.of} machines: those of which both are known. One bag of meters may have read
-        them all, so bands are added as they are.
+        them all, so uncertainties are added as they are.
       </Micro>
     </Box>
   );

@@ -12,7 +12,7 @@ import { UnitsProvider } from "../shared/units";
 import { PhraseText } from "../shared/Words";
 import { AddDevice } from "./AddDevice";
 
-/** Every device: whether it answers, what it said and how long ago; stand-ins can be made to do wrong. */
+/** Every device: whether it answers, what it said and how long ago; simulated devices can be made to do wrong. */
 export function DevicesPage() {
   const reader = useReader();
   const devices = useDevices();
@@ -85,7 +85,7 @@ function OneDevice({ device }: { device: Device }) {
           <Box fontWeight={600}>{device.name}</Box>
           <Micro>
             {DeviceKind[device.kind]}, {device.profile_name}
-            {device.stand_in ? "; simulated" : ""} · {device.address}
+            {device.simulated_device ? "; simulated" : ""} · {device.address}
           </Micro>
         </Box>
         <Box>
@@ -120,7 +120,7 @@ function OneDevice({ device }: { device: Device }) {
               {open ? "close" : "values"}
             </Word>
           )}
-          {!device.stand_in && (
+          {!device.simulated_device && (
             <Word type="button" mx="0" aria-label={`Remove ${device.name}`} onClick={() => remove.mutate()}>
               remove
             </Word>
@@ -183,7 +183,7 @@ function Values({ device }: { device: Device }) {
   );
 }
 
-/** What a stand-in is made to do wrong, and how a stand-in panel errs. */
+/** What a simulated device is made to do wrong, and how a simulated panel errs. */
 function Wrong({ device, renew }: { device: Device; renew: () => void }) {
   const path = { params: { path: { device_id: device.id } } };
   const set = useMutation<Device, Refused, Schemas["Trouble"]>({

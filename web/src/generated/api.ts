@@ -1246,7 +1246,7 @@ export interface paths {
         get?: never;
         /**
          * Make Trouble
-         * @description Let a stand-in do something wrong, to see what becomes of it.
+         * @description Let a simulated device do something wrong, to see what becomes of it.
          */
         put: operations["make_trouble_api_devices__device_id__trouble_put"];
         post?: never;
@@ -1266,7 +1266,7 @@ export interface paths {
         get?: never;
         /**
          * Set Panel
-         * @description Let a stand-in panel be noisy, drop answers or drift, through its own registers.
+         * @description Let a simulated device panel be noisy, drop answers or drift, through its own registers.
          */
         put: operations["set_panel_api_devices__device_id__panel_put"];
         post?: never;
@@ -3540,8 +3540,8 @@ export interface components {
             traits: components["schemas"]["Traits"];
             /** Address */
             address: string;
-            /** Stand In */
-            stand_in: boolean;
+            /** Simulated Device */
+            simulated_device: boolean;
             /**
              * Site
              * @description where it stands; absent where nobody said it
@@ -3566,7 +3566,7 @@ export interface components {
             authorised_until: string | null;
             /** Authorised By */
             authorised_by: string | null;
-            /** @description what a stand-in is made to do wrong */
+            /** @description what a simulated device is made to do wrong */
             wrong?: components["schemas"]["Trouble"] | null;
             /**
              * Wrongs
@@ -6692,7 +6692,7 @@ export interface components {
         };
         /**
          * PanelIn
-         * @description How a stand-in panel is to err, as shares.
+         * @description How a simulated device panel is to err, as shares.
          */
         PanelIn: {
             /**
@@ -7705,7 +7705,7 @@ export interface components {
              */
             fan_speed?: components["schemas"]["Entry"] | null;
             /**
-             * Start-winding amps
+             * Auxiliary-winding amps
              * @description Clamp on the lead between capacitor and motor.
              */
             start_current?: components["schemas"]["Entry"] | null;
@@ -9625,13 +9625,13 @@ export interface components {
         };
         /**
          * Trouble
-         * @description What a stand-in can be made to do wrong, so that the client is tested against it.
+         * @description What a simulated device can be made to do wrong, so that the client is tested against it.
          * @enum {string}
          */
         Trouble: "none" | "silent" | "slow" | "busy" | "half-a-frame" | "outside" | "other-unit" | "frozen" | "lost";
         /**
          * TroubleIn
-         * @description What a stand-in is to do wrong.
+         * @description What a simulated device is to do wrong.
          */
         TroubleIn: {
             trouble: components["schemas"]["Trouble"];

@@ -1046,7 +1046,7 @@ export const fields = {
     "basis": "measured"
   },
   "readings/*/start_current": {
-    "label": "Start-winding amps",
+    "label": "Auxiliary-winding amps",
     "help": true,
     "quantity": "current",
     "basis": "measured"

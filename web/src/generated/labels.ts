@@ -54,7 +54,7 @@ export const Meter = {
   "pressure": "pressure",
   "sensor": "pressure at the loop's sensor",
   "capacitor-volts": "capacitor volts",
-  "start-amps": "start-winding amps",
+  "start-amps": "auxiliary-winding amps",
   "winding": "winding",
   "link": "link volts",
   "ripple": "ripple of the motor's amps",
@@ -121,10 +121,10 @@ export const UnreadReason = {
 
 export const Verdict = {
   "waits": "waits",
-  "inside": "inside its band",
-  "so-far": "inside its band, as far as it was read",
-  "above": "above its band",
-  "below": "below its band",
+  "inside": "within its uncertainty",
+  "so-far": "within its uncertainty, as far as it was read",
+  "above": "above its uncertainty",
+  "below": "below its uncertainty",
   "unprovable": "not provable with these meters"
 } as const;
 

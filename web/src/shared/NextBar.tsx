@@ -105,7 +105,7 @@ function Narrowing({ now, then }: { now: Schemas["Figure"]; then: Schemas["Figur
               high: figure.value + (figure.band ?? 0),
             }}
             domain={[least, reach]}
-            label={`band ${word}`}
+            label={`uncertainty ${word}`}
             height={18}
           />
           <FigureText figure={figure} />

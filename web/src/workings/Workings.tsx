@@ -82,7 +82,7 @@ export function Workings() {
               </Box>
               {name && all.data ? `There is no working called “${name}”. ` : ""}
               Pick one on the left. Each takes typed values with their units, and gives the result with its formula, its
-              band and its source; nothing is kept.
+              uncertainty and its source; nothing is kept.
             </Box>
           )}
         </Box>

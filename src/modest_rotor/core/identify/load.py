@@ -160,12 +160,12 @@ def load_by_watts(running: Running, plate: PlateFacts, motor: TypicalMotor) -> L
     reason = "A true wattmeter sees losses and load together; only the efficiency is not measured."
     if not running.full_tap:
         power = power.with_part("losses off the high tap", LOW_TAP_SHARE * power.value)
-        reason = "Off the high tap the plate's losses do not hold, so the band is wide."
+        reason = "Off the high tap the plate's losses do not hold, so the uncertainty is large."
     load, band = power.value / rated, power.band / rated
     low, high = load - band, load + band
     errors = _errors(plate, Method.WATTS, load)
     if errors and errors.high > WIDE_ERRORS:
-        reason += " At this load losses are much of the watts, and they scatter, so the band is wide."
+        reason += " At this load losses are much of the watts, and they scatter, so the uncertainty is large."
     if errors:
         low, high = min(low, load / errors.high), max(high, load / errors.low)
         half = max(load - low, high - load) / COVERAGE_95 * rated

@@ -27,7 +27,7 @@ from modest_rotor.core.physics.supply import Supply
 UNREAD_TAP_SHARE = {"flow": 0.03, "watts": 0.11}
 """How far flow and watts of a tap that was never read stray beside its turns (its wire, where its currents go), standard deviation
 as a share. Our judgement, no source; held against the second population of truths."""
-TAP_ASSUMED = "low tap not read: its extra turns are assumed, so the band is wide"
+TAP_ASSUMED = "low tap not read: its extra turns are assumed, so the uncertainty is large"
 TAP_UNREAD = "a usual low tap would not carry this load: waits for a set of readings on the lower tap"
 TAP_MOVED = "the fitted motor on this tap, on the machine put right"
 TAP_SOLVED = "solved from the fitted motor: speed and watts were not both read on this tap"

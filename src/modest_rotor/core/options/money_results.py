@@ -33,7 +33,7 @@ NEVER = Withheld("never: no saving is expected")
 BEYOND_ALL = Withheld("longer than anything here lasts")
 NO_SPEED = Withheld("not a matter of speed")
 ONE_EFFICIENCY = Withheld("the same: one efficiency is stated")
-OPEN_END = "A saving of nothing lies inside the band, so there is no upper end."
+OPEN_END = "A saving of nothing lies within the uncertainty, so there is no upper end."
 
 
 @dataclass(frozen=True)

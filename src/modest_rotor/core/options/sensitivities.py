@@ -38,7 +38,7 @@ def sensitivities(saved: Estimate, quantity: str) -> Sensitivities | None:
     share = next((sensitivity.share for sensitivity in told if _remedy(sensitivity.source)), 0.0)
     left = saved.band * (1 - share) ** 0.5
     narrow = (
-        f"{first}: the band falls from ± ",
+        f"{first}: the uncertainty falls from ± ",
         figure(quantity, saved.band),
         " to about ± ",
         figure(quantity, left),

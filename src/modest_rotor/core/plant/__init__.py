@@ -1,1 +1,1 @@
-"""The simulated plant: machines of the core that run in time, for stand-ins to show and for learning on."""
+"""The simulated plant: machines of the core that run in time, for simulated devices to show and for learning on."""

@@ -1,4 +1,4 @@
-"""The invented machines behind the stand-ins: a hall fan on a drive, a waiting hall's blower with an electronic motor.
+"""The invented machines behind the simulated devices: a hall fan on a drive, a waiting hall's blower with an electronic motor.
 
 They stray from what the demo's jobs say of them, as real machines do: ducts a little tighter or freer, wheels elsewhere on
 their curves.

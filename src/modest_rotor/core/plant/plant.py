@@ -73,7 +73,7 @@ class Plant:
 
 
 @dataclass(frozen=True)
-class LoopTold:
+class LoopSettings:
     """A drive's own loop: a static behind the fan that it holds, Pa; gain, s, and the sensor's range, Pa."""
 
     set_point_pa: float
@@ -83,8 +83,8 @@ class LoopTold:
 
 
 @dataclass(frozen=True)
-class Told:
-    """What the machine is told: by registers or by the signal wire."""
+class Settings:
+    """What the machine is set to: by registers or by the signal wire."""
 
     run: bool = False
     frequency_hz: float = 0.0
@@ -97,7 +97,7 @@ class Told:
     base_v: float = 400.0
     trim: float = 0.0
     signal_v: float = 0.0
-    loop: LoopTold | None = None
+    loop: LoopSettings | None = None
 
 
 @dataclass(frozen=True)
@@ -123,42 +123,42 @@ class Shown:
     felt_pa: float = 0.0
 
 
-def target_hz(traits: DriveTraits, told: Told, from_hz: float, running_s: float) -> float:
+def target_hz(traits: DriveTraits, settings: Settings, from_hz: float, running_s: float) -> float:
     """The frequency that a drive goes to: within limits, out of skipped bands, above its own start-up run while that lasts.
 
     :param from_hz: where it stands now: a band is left on the side that it is entered from.
 
     Source: how drives handle limits and skipped bands, common practice.
     """
-    if not told.run:
+    if not settings.run:
         return 0.0
-    low, high = max(told.low_hz, traits.floor_hz), min(told.high_hz, traits.top_hz)
-    wanted = min(max(told.frequency_hz, low), high)
+    low, high = max(settings.low_hz, traits.floor_hz), min(settings.high_hz, traits.top_hz)
+    wanted = min(max(settings.frequency_hz, low), high)
     if running_s < traits.start_up_s:
         wanted = max(wanted, min(traits.start_up_hz, high))
-    for first, last in told.skips:
+    for first, last in settings.skips:
         if first < wanted < last:
             wanted = first if from_hz <= first else last
     return min(max(wanted, low), high)
 
 
-def output_voltage_v(told: Told, hertz: float, line_v: float) -> float:
+def output_voltage_v(settings: Settings, hertz: float, line_v: float) -> float:
     """Volts per hertz up to base frequency, with the trim, and never above the line's, V."""
-    share = min(hertz / told.base_hz, 1.0) if told.base_hz > 0 else 0.0
-    return min(told.base_v * share * (1 + told.trim), line_v)
+    share = min(hertz / settings.base_hz, 1.0) if settings.base_hz > 0 else 0.0
+    return min(settings.base_v * share * (1 + settings.trim), line_v)
 
 
-def advance(plant: Plant, told: Told, state: State, seconds: float) -> State:
+def advance(plant: Plant, settings: Settings, state: State, seconds: float) -> State:
     """The state after some seconds. :param seconds: at most two minutes are followed. Source: :mod:`turning`."""
-    return turning.advance(_AsTold(plant, told), state, seconds)
+    return turning.advance(_AsSet(plant, settings), state, seconds)
 
 
 @dataclass(frozen=True)
-class _AsTold:
-    """A plant that is told something, as the simulator asks it."""
+class _AsSet:
+    """A plant and its settings, as the simulator asks them."""
 
     plant: Plant
-    told: Told
+    settings: Settings
 
     @property
     def inertia_kgm2(self) -> float:
@@ -166,31 +166,35 @@ class _AsTold:
 
     @property
     def runs(self) -> bool:
-        return self.told.run and (self.speed_ramp is None or self.speed_ramp.goal > 0)
+        return self.settings.run and (self.speed_ramp is None or self.speed_ramp.goal > 0)
 
     @cached_property
     def speed_ramp(self) -> Ramp | None:
         motor = self.plant.motor
         if not isinstance(motor, ElectronicMotor):
             return None
-        return Ramp(_electronic_goal(self.plant, self.told), float(motor.rated_speed_rpm) / motor.module.soft_start_s)
+        return Ramp(
+            _electronic_goal(self.plant, self.settings), float(motor.rated_speed_rpm) / motor.module.soft_start_s
+        )
 
     @property
     def sensor_lag_s(self) -> float | None:
         return None if self.speed_ramp is not None else self.plant.sensor_lag_s
 
     def hertz_ramp(self, state: State, seconds: float) -> tuple[Ramp, Memory]:
-        """Where the drive goes by its own loop, or as told by hand, from which the loop would go on."""
+        """Where the drive goes by its own loop, or as set by hand, from which the loop would go on."""
         if self.speed_ramp is not None:
             return Ramp(0.0, 0.0), state.memory
-        told, memory = _looped(self.told, state, seconds)
-        goal = target_hz(self.plant.drive_traits, told, state.output_hz, state.running_s)
-        return Ramp(goal, told.base_hz / (told.ramp_up_s if goal > state.output_hz else told.ramp_down_s)), memory
+        settings, memory = _looped(self.settings, state, seconds)
+        goal = target_hz(self.plant.drive_traits, settings, state.output_hz, state.running_s)
+        return Ramp(
+            goal, settings.base_hz / (settings.ramp_up_s if goal > state.output_hz else settings.ramp_down_s)
+        ), memory
 
     def torque_nm(self, speed_rpm: float, output_hz: float) -> float:
         plant = self.plant
-        drag = 0.0 if self.told.run else DRAG_SHARE * _load_torque(plant, plant.load.speed_rpm)
-        return _motor_torque(plant, self.told, output_hz, speed_rpm) - drag - _load_torque(plant, speed_rpm)
+        drag = 0.0 if self.settings.run else DRAG_SHARE * _load_torque(plant, plant.load.speed_rpm)
+        return _motor_torque(plant, self.settings, output_hz, speed_rpm) - drag - _load_torque(plant, speed_rpm)
 
     def sensor_pa(self, speed_rpm: float) -> float:
         if speed_rpm <= CRAWL_RPM:
@@ -198,24 +202,24 @@ class _AsTold:
         return self.plant.supply_share * float(self.plant.load.at_motor_speed(speed_rpm).pressure)
 
     def is_settled(self, state: State) -> bool:
-        return not self.told.run or state.running_s > self.plant.drive_traits.start_up_s
+        return not self.settings.run or state.running_s > self.plant.drive_traits.start_up_s
 
 
-def _looped(told: Told, state: State, step: float) -> tuple[Told, Memory]:
-    """What the drive is told by its own loop; what it is told by hand where that is off, from which the loop then goes on."""
-    top = max(told.high_hz, STILL_HZ)
-    if told.loop is None or not told.run:
-        return told, Memory(min(state.output_hz / top, 1.0))
-    loop = told.loop
-    controller = Controller(Gains(loop.gain, loop.integral_s), True, min(told.low_hz / top, 1.0), 1.0)
+def _looped(settings: Settings, state: State, step: float) -> tuple[Settings, Memory]:
+    """The settings as its own loop makes them; those by hand where it is off, from which the loop then goes on."""
+    top = max(settings.high_hz, STILL_HZ)
+    if settings.loop is None or not settings.run:
+        return settings, Memory(min(state.output_hz / top, 1.0))
+    loop = settings.loop
+    controller = Controller(Gains(loop.gain, loop.integral_s), True, min(settings.low_hz / top, 1.0), 1.0)
     share, memory = controller.command((loop.set_point_pa - state.felt_pa) / loop.range_pa, state.memory, step)
-    return replace(told, frequency_hz=share * top), memory
+    return replace(settings, frequency_hz=share * top), memory
 
 
-def _electronic_goal(plant: Plant, told: Told) -> float:
+def _electronic_goal(plant: Plant, settings: Settings) -> float:
     assert isinstance(plant.motor, ElectronicMotor)
-    share = share_of_signal(plant.signal, told.signal_v)
-    if not told.run or share <= 0:
+    share = share_of_signal(plant.signal, settings.signal_v)
+    if not settings.run or share <= 0:
         return 0.0
     wanted = share * plant.motor.rated_speed_rpm
     return float(settle_commanded(plant.motor, Command.SPEED, wanted, plant.load, plant.volts).motor.speed_rpm)
@@ -227,27 +231,27 @@ def _load_torque(plant: Plant, speed_rpm: float) -> float:
     return float(plant.load.torque_at(speed_rpm))
 
 
-def _motor_point(plant: Plant, told: Told, hertz: float, speed_rpm: float) -> MotorPoint | None:
+def _motor_point(plant: Plant, settings: Settings, hertz: float, speed_rpm: float) -> MotorPoint | None:
     """The motor at the present speed; nothing while its field stands or the shaft overruns it."""
     assert isinstance(plant.motor, ThreePhaseMotor)
-    volts = output_voltage_v(told, hertz, plant.volts)
+    volts = output_voltage_v(settings, hertz, plant.volts)
     if hertz < STILL_HZ or volts <= 0:
         return None
     slip = 1 - speed_rpm * plant.poles / (120 * hertz)
     return plant.motor.at_slip(Supply(volts, hertz), slip) if slip > LEAST_SLIP else None
 
 
-def _motor_torque(plant: Plant, told: Told, hertz: float, speed_rpm: float) -> float:
-    point = _motor_point(plant, told, hertz, speed_rpm)
+def _motor_torque(plant: Plant, settings: Settings, hertz: float, speed_rpm: float) -> float:
+    point = _motor_point(plant, settings, hertz, speed_rpm)
     return float(point.torque_nm) if point else 0.0
 
 
-def shown(plant: Plant, told: Told, state: State) -> Shown:
+def shown(plant: Plant, settings: Settings, state: State) -> Shown:
     """Everything that stands to be measured on a machine in a state."""
     turning = state.speed_rpm > CRAWL_RPM
     point = plant.load.at_motor_speed(state.speed_rpm) if turning else None
     flow, pressure = (float(point.flow), float(point.pressure)) if point else (0.0, 0.0)
-    electric = _electric(plant, told, state)
+    electric = _electric(plant, settings, state)
     watts = electric["input_w"]
     leaving = plant.entering_c + (watts / (AIR_HEAT * flow) if flow > 1e-3 else 0.0)
     return Shown(
@@ -265,17 +269,17 @@ def shown(plant: Plant, told: Told, state: State) -> Shown:
     )
 
 
-def _electric(plant: Plant, told: Told, state: State) -> dict[str, float | bool]:
+def _electric(plant: Plant, settings: Settings, state: State) -> dict[str, float | bool]:
     if isinstance(plant.motor, ElectronicMotor):
-        return _electronic_electric(plant, told, state)
+        return _electronic_electric(plant, settings, state)
     assert plant.drive is not None
     standby = float(drive_input_at_rest(plant.drive))
     link = LINK_FACTOR * plant.volts
-    point = _motor_point(plant, told, state.output_hz, state.speed_rpm)
+    point = _motor_point(plant, settings, state.output_hz, state.speed_rpm)
     if point is None:
         return {"output_v": 0.0, "output_a": 0.0, "line_a": 0.0, "input_w": standby, "power_factor": 0.0, "link_v": link, "limited": False}  # fmt: skip
     taken = drive_input(plant.drive, point, plant.volts)
-    volts = output_voltage_v(told, state.output_hz, plant.volts)
+    volts = output_voltage_v(settings, state.output_hz, plant.volts)
     return {
         "output_v": volts,
         "output_a": float(point.current_a),
@@ -292,7 +296,7 @@ def drive_input_at_rest(drive: Drive) -> float:
     return AT_REST_SHARE * float(drive.rated_power_w)
 
 
-def _electronic_electric(plant: Plant, told: Told, state: State) -> dict[str, float | bool]:
+def _electronic_electric(plant: Plant, settings: Settings, state: State) -> dict[str, float | bool]:
     motor = plant.motor
     assert isinstance(motor, ElectronicMotor)
     if state.speed_rpm <= CRAWL_RPM:
@@ -300,8 +304,8 @@ def _electronic_electric(plant: Plant, told: Told, state: State) -> dict[str, fl
     else:
         at = settle_commanded(motor, Command.SPEED, state.speed_rpm, plant.load, plant.volts)
         watts = float(at.motor.input_power_w)
-        wanted = share_of_signal(plant.signal, told.signal_v) * float(motor.rated_speed_rpm)
-        limited = wanted > _electronic_goal(plant, told) + 1
+        wanted = share_of_signal(plant.signal, settings.signal_v) * float(motor.rated_speed_rpm)
+        limited = wanted > _electronic_goal(plant, settings) + 1
     factor = float(motor.module.power_factor)
     amps = watts / (plant.volts * factor)
     return {"output_v": 0.0, "output_a": 0.0, "line_a": amps, "input_w": watts, "power_factor": factor, "link_v": LINK_FACTOR * plant.volts, "limited": limited}  # fmt: skip

@@ -214,16 +214,16 @@ def _verdict(
     if abs(saved.value) <= saved.band and apart <= math.hypot(saved.band, promised.band):
         return Verdict.UNPROVABLE, (
             *base,
-            ". The measured band holds nought as well as the promise: these meters cannot tell",
+            ". The measured uncertainty holds nought as well as the promise: these meters cannot tell",
             *rest,
         )
     if apart <= math.hypot(saved.band, promised.band):
         if part and not reason:
-            return Verdict.SO_FAR, (*base, ": inside the band, as far as it was read", *rest)
+            return Verdict.SO_FAR, (*base, ": within the uncertainty, as far as it was read", *rest)
         kept = (
-            ": it kept its promise, inside its band"
+            ": it kept its promise, within its uncertainty"
             if not part
-            else ": it kept its promise on what was read, inside its band"
+            else ": it kept its promise on what was read, within its uncertainty"
         )
         return Verdict.INSIDE, (*base, kept, *rest)
     if saved.value > promised.value:
@@ -237,7 +237,7 @@ def _saved_result(saved: Estimate | Absent) -> Result:
         return not_known(label, saved)
     return result(
         label, "energy", saved, "Σ (W_0 − W_1) h ÷ 1000", (), "Energy by definition; JCGM 100 (GUM) 5.2.2 for what meters share.",
-        ("Over the steps that were read after; the hours are those of Duty, with their band. Standby and starts are counted as promised.",),
+        ("Over the steps that were read after; the hours are those of Duty, with their uncertainty. Standby and starts are counted as promised.",),
     )  # fmt: skip
 
 

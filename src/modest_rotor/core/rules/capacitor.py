@@ -114,7 +114,7 @@ def _judged_under_load(facts: SetFacts, label: Entry, hertz: float, share: float
         ".",
     )
     return found("capacitor_under_load", sentence, REPLACE_FIRST, about=facts, evidence=(
-        ("start-winding amps ", as_typed("current", amps, "measured")),
+        ("auxiliary-winding amps ", as_typed("current", amps, "measured")),
         ("volts across it ", as_typed("capacitor_voltage", volts, "measured")),
     ))  # fmt: skip
 

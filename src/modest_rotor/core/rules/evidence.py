@@ -140,7 +140,7 @@ def methods_disagree(case: Case) -> tuple[Finding, ...]:
             (
                 f"In {facts.title} the load {METHOD_LABELS[facts.chosen.method].lower()} does not agree with the load {' and '.join(METHOD_LABELS[other.method].lower() for other in facts.disagreeing)}.",
             ),
-            f"The band is opened. Likely suspects: {usual_suspects(case)}.",
+            f"The uncertainty is widened. Likely suspects: {usual_suspects(case)}.",
             about=facts,
         )
         for facts in case.sets
@@ -236,7 +236,7 @@ def dead_motor(case: Case) -> tuple[Finding, ...]:
     if not case.job.document.call.is_dead:
         return ()
     sentence: Phrase = (
-        "The motor is dead: no running readings are needed. The baseline is what its plate and the machine it drove give, with a wide band.",
+        "The motor is dead: no running readings are needed. The baseline is what its plate and the machine it drove give, with a large uncertainty.",
     )
     return (
         found(

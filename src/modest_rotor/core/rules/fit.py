@@ -27,7 +27,7 @@ def plate_is_doubtful(case: Case) -> tuple[Finding, ...]:
         found(
             "plate_is_doubtful",
             sentence=("Hardly any motor is made that would carry this plate.",),
-            action=f"{told} Look at the plate again; what was typed is kept, and the bands are opened.",
+            action=f"{told} Look at the plate again; what was typed is kept, and the uncertainties are widened.",
         ),
     )
 
@@ -43,7 +43,7 @@ def readings_do_not_fit(case: Case) -> tuple[Finding, ...]:
             sentence=(
                 "The motor of this plate shows readings like these at no load: one of them, or the motor, is not right.",
             ),
-            action=f"Likeliest first: {told} All readings are kept, and the bands are opened.",
+            action=f"Likeliest first: {told} All readings are kept, and the uncertainties are widened.",
         ),
     )
 

@@ -9,7 +9,7 @@ from modest_rotor.core.stations.set_facts import SetFacts, fitted_efficiency
 from modest_rotor.core.working import Result, given, result, waiting, withheld
 
 REMARKS = (
-    "The efficiency is that of a machine as it is usually fitted, so the band is wide: it tells a fan that moves half of what"
+    "The efficiency is that of a machine as it is usually fitted, so the uncertainty is large: it tells a fan that moves half of what"
     " it should, not one that moves nine tenths.",
     "Options go on asking for a measured flow: money waits for it.",
 )

@@ -81,7 +81,7 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
         farthest = max(abs(way.flow.value - value.value) for way in against if way.flow)
         value = value.with_part("ways disagree", OPENED * farthest / COVERAGE_95)
         names = " and ".join(way.way.label for way in against)
-        remarks = [f"{first.way[0].upper()}{first.way[1:]} is taken. {names[0].upper()}{names[1:]} does not go with it, so the band is opened.", *_why(against)]  # fmt: skip
+        remarks = [f"{first.way[0].upper()}{first.way[1:]} is taken. {names[0].upper()}{names[1:]} does not go with it, so the uncertainty is widened.", *_why(against)]  # fmt: skip
     ingredients = tuple(
         given("q", str(way.way), context.quantity, way.flow, "measured" if way.way is Way.MEASURED else "estimated")
         for way in trusted
@@ -92,7 +92,7 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
         "Flow, together",
         context.quantity,
         value,
-        "ways that agree, weighed by their bands",
+        "ways that agree, weighed by their uncertainties",
         ingredients,
         source,
         tuple(remarks),

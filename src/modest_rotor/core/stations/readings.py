@@ -141,7 +141,7 @@ class ReadingSet(Identified):
     speed: Entry | None = asked("speed", "Speed", "measured", "Tachometer at the motor's shaft.")
     fan_speed: Entry | None = asked("speed", "Fan speed", "measured", "Behind a belt.")
     start_current: Entry | None = asked(
-        "current", "Start-winding amps", "measured", "Clamp on the lead between capacitor and motor."
+        "current", "Auxiliary-winding amps", "measured", "Clamp on the lead between capacitor and motor."
     )
     run_capacitor_volts: Entry | None = asked(
         "capacitor_voltage", "Volts across the capacitor", "measured", "Its own terminals, running; above line volts."

@@ -30,10 +30,8 @@ METHOD_LABELS = {
 }
 LOAD_SHEET = "US Department of Energy, Motor Challenge fact sheet on motor load and efficiency (from memory)"
 SCATTER = "Its range is no narrower than simulated motors scatter about the formula: our own study, so optimistic."
-LEAN = "The formula's known lean is taken out and its scatter is the band: our own study of simulated motors, so optimistic."
-FITTED_REMARK = (
-    "Its band comes from the cloud of motors that plate and readings allow: our own study, simulated, so optimistic."
-)
+LEAN = "The formula's known lean is taken out and its scatter is the uncertainty: our own study of simulated motors, so optimistic."
+FITTED_REMARK = "Its uncertainty comes from the cloud of motors that plate and readings allow: our own study, simulated, so optimistic."
 FITTED_SOURCE = (
     "The motor's own equations (Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6 and 9) with parameters fitted to plate"
     " and readings; typical parameters our judgement, no source."
@@ -302,7 +300,7 @@ def _shaft_power(facts: SetFacts) -> Result:
     remarks = [f"{METHOD_LABELS[facts.chosen.method]} is believed here. {facts.chosen.reason}"]
     if facts.disagreeing:
         named = " and ".join(METHOD_LABELS[method.method].lower() for method in facts.disagreeing)
-        remarks.append(f"It does not agree with the load {named}, so its band is opened by half the way there.")
+        remarks.append(f"It does not agree with the load {named}, so its uncertainty is widened by half the way there.")
     return result(
         "Shaft power",
         "shaft_power",

@@ -125,7 +125,7 @@ function Pictures({ log }: { log: LogView }) {
   return (
     <Part
       title={`Readings over time, on ${answer.setting ?? "one setting"}`}
-      note={`${answer.readings.toLocaleString("en")} readings; green is the healthy state and its band`}
+      note={`${answer.readings.toLocaleString("en")} readings; green is the healthy state with its uncertainty`}
     >
       {answer.series.map((series) => (
         <SeriesPicture key={series.column} series={series} events={log.events} span={span} />

@@ -57,7 +57,7 @@ export function Opened({ id, base }: { id: string; base: string | null }) {
         <WorkingPanel key={name} name={`${name}-${option.letter}`} result={of(option)} />
       ))}
       {option.sensitivities && (
-        <Fold title="What moves the saving?" note="one input at either end of its own 95 % band">
+        <Fold title="What moves the saving?" note="one input at either end of its own uncertainty, 95 %">
           <SensitivitiesPart sensitivities={option.sensitivities} series={option.series} letter={option.letter} />
         </Fold>
       )}

@@ -27,7 +27,7 @@ export function SensitivitiesPart({ sensitivities, series, letter }: Sensitiviti
         </Box>
       )}
       {sensitivities.rest > 0.01 && (
-        <Small>All other inputs together: {percent(sensitivities.rest)} of the band.</Small>
+        <Small>All other inputs together: {percent(sensitivities.rest)} of the uncertainty.</Small>
       )}
     </>
   );

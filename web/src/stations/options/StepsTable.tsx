@@ -165,7 +165,7 @@ function StepRows({ option, step, before, more }: StepRowsProps) {
             )}
             {setting && (
               <>
-                told <PhraseText phrase={step.setting} />.{" "}
+                setting: <PhraseText phrase={step.setting} />.{" "}
               </>
             )}
             {step.short && (

@@ -63,7 +63,7 @@ export const MethodLine = memo(function MethodLine({
             <IntervalMark
               mark={{ value: figure.value, low: Math.max(lowEnd(figure), 0), high: highEnd(figure) }}
               domain={[0, reach]}
-              label={`${label}, with its band`}
+              label={`${label}, with its uncertainty`}
             />
           </div>
         ) : (

@@ -356,7 +356,7 @@ function ChangeCell({ answer, name }: { answer: Answer | undefined; name: string
           <FigureText figure={change.figure} unit={false} />
         </Box>
       ) : (
-        <Micro>within band</Micro>
+        <Micro>within ±</Micro>
       )}
     </Box>
   );

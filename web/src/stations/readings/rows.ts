@@ -80,10 +80,10 @@ export const GROUPS: Group[] = [
     ],
   },
   {
-    title: "Capacitor and start winding",
+    title: "Capacitor and auxiliary winding",
     note: "amps and volts while running; µF out of circuit",
     rows: [
-      one("Start winding", "start_current"),
+      one("Auxiliary winding", "start_current"),
       one("Across capacitor", "run_capacitor_volts"),
       one("Capacitor, out", "capacitance"),
     ],

@@ -27,7 +27,7 @@ export function FirstRow() {
           One row of readings for a first answer
         </Press>
         <Small display="block" pt="4px">
-          Plate, volts and amps, hours and price: candidates stand at once, with honest bands.
+          Plate, volts and amps, hours and price: candidates stand at once, with honest uncertainties.
         </Small>
       </Box>
     );

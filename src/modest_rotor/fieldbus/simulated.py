@@ -1,4 +1,4 @@
-"""Stand-ins: simulated devices that speak Modbus TCP on loopback, showing the plant's machines as they run."""
+"""Simulated devices: simulated devices that speak Modbus TCP on loopback, showing the plant's machines as they run."""
 
 from __future__ import annotations
 
@@ -18,7 +18,7 @@ from pymodbus.simulator import DataType, SimData, SimDevice
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.electronic import ElectronicMotor
-from modest_rotor.core.plant.plant import LoopTold, Plant, Shown, Told, advance, shown
+from modest_rotor.core.plant.plant import LoopSettings, Plant, Settings, Shown, advance, shown
 from modest_rotor.core.plant.turning import State
 from modest_rotor.fieldbus.codec import value_of, words_of
 from modest_rotor.fieldbus.profile import DeviceKind, DeviceProfile, Register, Role
@@ -33,13 +33,13 @@ SLOW_S = 3.0
 TICK_S = 1.0
 MOST_CONNECTIONS_WAIT_S = 5.0
 METERED = (Role.CURRENT, Role.INPUT_POWER, Role.SUPPLY_STATIC, Role.RETURN_STATIC)
-Telling = float | bool | tuple[tuple[float, float], ...] | LoopTold | None
+Telling = float | bool | tuple[tuple[float, float], ...] | LoopSettings | None
 """What a machine may be told."""
 NOISE_FREE = (Role.IDENTITY, Role.NOISE, Role.DROP_OUTS, Role.DRIFT)
 
 
 class Trouble(Coded):
-    """What a stand-in can be made to do wrong, so that the client is tested against it."""
+    """What a simulated device can be made to do wrong, so that the client is tested against it."""
 
     NONE = "none"
     SILENT = "silent"
@@ -53,7 +53,7 @@ class Trouble(Coded):
 
 
 class InTime(Protocol):
-    """A machine in real time, as stand-ins show it."""
+    """A machine in real time, as simulated devices show it."""
 
     def look(self) -> Shown:
         """What stands to be measured now."""
@@ -77,7 +77,7 @@ class InTime(Protocol):
 class RunningPlant:
     """A plant in real time: whoever looks at it first lets it run up to now."""
 
-    def __init__(self, plant: Plant, told: Told, clock: Callable[[], float] = time.monotonic) -> None:
+    def __init__(self, plant: Plant, told: Settings, clock: Callable[[], float] = time.monotonic) -> None:
         self.plant, self.told = plant, told
         self._state = State()
         self._clock, self._at = clock, clock()
@@ -121,7 +121,7 @@ class Panel:
     drift: float = 0.0
 
 
-class StandIn:
+class SimulatedDevice:
     """One simulated device: its registers worked out at every request from the plant."""
 
     def __init__(
@@ -166,7 +166,7 @@ class StandIn:
             setattr(self.panel, role.value, value)
             return
         self.held[role] = value
-        self.plant.tell(**_told_by(self.held, self.profile.kind))
+        self.plant.tell(**_settings_by(self.held, self.profile.kind))
 
     async def serve(self) -> ModbusTcpServer:
         """Begin to answer, on a port that is free."""
@@ -238,17 +238,17 @@ class StandIn:
         return data
 
 
-class StandIns:
-    """All stand-ins, served by one thread of their own."""
+class SimulatedDevices:
+    """All simulated devices, served by one thread of their own."""
 
-    def __init__(self, devices: tuple[StandIn, ...]) -> None:
+    def __init__(self, devices: tuple[SimulatedDevice, ...]) -> None:
         self.devices = devices
         self._loop = asyncio.new_event_loop()
-        self._thread = Thread(target=self._loop.run_forever, daemon=True, name="stand-ins")
+        self._thread = Thread(target=self._loop.run_forever, daemon=True, name="simulated devices")
         self._servers: list[ModbusTcpServer] = []
         self._ticking: Future[None] | None = None
 
-    def start(self) -> StandIns:
+    def start(self) -> SimulatedDevices:
         """Begin to answer; every device has its port afterwards."""
         self._thread.start()
         for device in self.devices:
@@ -279,7 +279,7 @@ class StandIns:
         if not self._loop.is_running():
             self._loop.close()
 
-    def called(self, key: str) -> StandIn:
+    def called(self, key: str) -> SimulatedDevice:
         """A device by its key."""
         return next(device for device in self.devices if device.key == key)
 
@@ -307,7 +307,7 @@ _FIRST: dict[DeviceKind, dict[Role, float]] = {
 }  # fmt: skip
 
 
-def _told_by(held: dict[Role, float], kind: DeviceKind) -> dict[str, Telling]:
+def _settings_by(held: dict[Role, float], kind: DeviceKind) -> dict[str, Telling]:
     if kind is DeviceKind.FAN:
         return {"run": True, "signal_v": held[Role.SIGNAL_INPUT]}
     pairs = (
@@ -326,14 +326,14 @@ def _told_by(held: dict[Role, float], kind: DeviceKind) -> dict[str, Telling]:
         "base_hz": held[Role.BASE_FREQUENCY],
         "base_v": held[Role.BASE_VOLTAGE],
         "trim": held[Role.VOLTS_TRIM],
-        "loop": _loop_told(held),
+        "loop": _loop_settings(held),
     }
 
 
-def _loop_told(held: dict[Role, float]) -> LoopTold | None:
+def _loop_settings(held: dict[Role, float]) -> LoopSettings | None:
     if held[Role.LOOP_ON] < 1:
         return None
-    return LoopTold(
+    return LoopSettings(
         held[Role.SET_POINT], held[Role.LOOP_GAIN], held[Role.LOOP_INTEGRAL], max(held[Role.LOOP_RANGE], 1.0)
     )
 
