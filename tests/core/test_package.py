@@ -5,6 +5,7 @@ from __future__ import annotations
 import ast
 import inspect
 import pkgutil
+import re
 from importlib import import_module
 from pathlib import Path
 from types import FunctionType
@@ -52,6 +53,34 @@ def test_every_equation_names_its_source(name: str) -> None:
     helpers = {"rated_losses_w", "shaft_power_from_input_w", "system_through"}
     for function in _public_functions(module):
         assert "ource" in (function.__doc__ or "") or function.__name__ in helpers, function.__name__
+
+
+GIVES_A_NUMBER = ("Estimate", "float", "Array", "Result")
+SAYS_WHERE_FROM = re.compile("ource|ractice|judgement|efinition")
+
+
+def test_every_function_of_the_core_that_gives_a_number_says_where_it_comes_from() -> None:
+    """Above the physics too: a standard, a handbook, a definition, common practice, or our judgement."""
+    silent, seen = [], 0
+    for name in MODULES:
+        module = import_module(name)
+        for owner in (
+            module,
+            *(one for _, one in inspect.getmembers(module, inspect.isclass) if one.__module__ == name),
+        ):
+            for called, function in inspect.getmembers(owner, inspect.isfunction):
+                given = str(function.__annotations__.get("return", ""))
+                if (
+                    called.startswith("_")
+                    or function.__module__ != name
+                    or (owner is not module and owner.__name__[0] == "_")
+                ):
+                    continue
+                if any(one in given for one in GIVES_A_NUMBER):
+                    seen += 1
+                    if not SAYS_WHERE_FROM.search(function.__doc__ or ""):
+                        silent.append(f"{name}.{function.__qualname__}")
+    assert silent == [] and seen > 300
 
 
 def test_files_and_functions_stay_short_enough_to_read() -> None:

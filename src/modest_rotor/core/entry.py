@@ -45,6 +45,8 @@ class Entry(BaseModel):
         """How far a value lies outside what was typed, as a logarithm; nought all along a range such as 208-230 V.
 
         :param si: above zero, as the entry is.
+
+        Source: definition.
         """
         low = self.low or self.si
         return max(math.log(low / si), math.log(si / self.si), 0.0)

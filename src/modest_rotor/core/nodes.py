@@ -92,7 +92,10 @@ def _motor_in(
 
 @GRAPH.node("target")
 def wanted(job: Job, wheel: Wheel | None) -> Result:
-    """The flow that is wanted."""
+    """The flow that is wanted.
+
+    :returns: m³/s with its working. Source: :func:`target_flow`.
+    """
     return target_flow(job.document.target, wheel)
 
 
@@ -201,7 +204,7 @@ def volts_law(job: Job) -> VoltsLaw:
 
 @GRAPH.node("readings", "checks")
 def capacitance(job: Job) -> float | None:
-    """µF of the run capacitor as measured out of circuit, on Findings or with the last set, F."""
+    """µF of the run capacitor as measured out of circuit, on Findings or with the last set, F. Source: definition."""
     document = job.document
     read = [reading.capacitance for reading in document.before if reading.capacitance]
     entry = document.checks.capacitance or (read[-1] if read else None)
@@ -210,7 +213,7 @@ def capacitance(job: Job) -> float | None:
 
 @GRAPH.node()
 def measured_volts(sets: tuple[SetFacts, ...]) -> float | None:
-    """Volts measured at this machine, V: those of the first set that has them."""
+    """Volts measured at this machine, V: those of the first set that has them. Source: definition."""
     return next((one.running.voltage.value for one in sets if one.running.voltage), None)
 
 

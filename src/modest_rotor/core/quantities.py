@@ -27,11 +27,11 @@ class Unit:
     offset: float = 0.0
 
     def to_si(self, typed: float) -> float:
-        """A typed value in the unit used inside."""
+        """A typed value in the unit used inside. Source: table ``units``."""
         return typed * self.factor + self.offset
 
     def from_si(self, value: float) -> float:
-        """A value of the unit used inside in this unit."""
+        """A value of the unit used inside in this unit. Source: table ``units``."""
         return (value - self.offset) / self.factor
 
     def answers_to(self, spelling: str) -> bool:

@@ -45,7 +45,7 @@ def report_proof(answer: Assessment, signed: str | None) -> ReportProof | None:
     besides = (*proof.changed, *proof.comfort, *((proof.logged,) if proof.logged else ()))
     systems = tuple(said for step in proof.steps for said in (step.system, step.air) if said)
     return ReportProof(
-        option=f"{proof.option} {proof.title}",
+        option=f"{proof.option}, {proof.title}",
         verdict=str(proof.verdict),
         sentence=proof.sentence,
         saved=_of(proof.saved),

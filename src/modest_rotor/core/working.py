@@ -74,22 +74,25 @@ def result(
     source: str,
     remarks: tuple[str, ...] = (),
 ) -> Result:
-    """A worked result; its band's shares are taken from the estimate."""
+    """A worked result; its band's shares are taken from the estimate.
+
+    :param value: in the unit used inside. :param source: of the rule, as a reader is told. Source: definition.
+    """
     shares = value.shares() if isinstance(value, Estimate) else {}
     working = Working(formula=formula, ingredients=ingredients, source=source, remarks=remarks, shares=shares)
     return Result(label=label, figure=figure(quantity, value), working=working)
 
 
 def waiting(label: str, *why: str | Figure) -> Result:
-    """A result that waits, with the words that say for what."""
+    """A result that waits, with the words that say for what. Source: definition."""
     return Result(label=label, waits=why)
 
 
 def withheld(label: str, *why: str | Figure) -> Result:
-    """A result that is kept back, with the words that say why."""
+    """A result that is kept back, with the words that say why. Source: definition."""
     return Result(label=label, waits=why, status=Status.WITHHELD)
 
 
 def not_known(label: str, why: Absent) -> Result:
-    """A result that is not there, as what it was to be worked from says."""
+    """A result that is not there, as what it was to be worked from says. Source: definition."""
     return withheld(label, why.why) if isinstance(why, Withheld) else waiting(label, why.why)

@@ -74,7 +74,7 @@ function Card() {
       ) : (
         <>
           <Row label="Fitted">
-            {setup.option} {setup.title}
+            {setup.option}, {setup.title}
           </Row>
           {view.document.setup?.link && <Row label="Voltage selector or tap">{view.document.setup.link.typed}</Row>}
           <Settings commands={setup.commands ?? []} steps={steps} />

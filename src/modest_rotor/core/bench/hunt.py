@@ -97,7 +97,11 @@ class Hunt:
         return values
 
     def read(self, measurand: Measurand, again: int = 0) -> float:
-        """A reading with its meter's error; the same for everybody, another one when it is read again."""
+        """A reading with its meter's error; the same for everybody, another one when it is read again.
+
+        :param measurand: which meter, in the unit used inside. :param again: how often it was read before. Source:
+        an error of its logarithm as ``REPEATS`` has it, normal, our judgement.
+        """
         rng = np.random.default_rng((self.number, list(READINGS).index(measurand), again))
         return self.now[measurand] * math.exp(float(rng.normal(0.0, REPEATS[measurand])))
 

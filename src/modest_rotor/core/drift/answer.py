@@ -324,7 +324,11 @@ def _capacitor_words(trend: CapacitorTrend | None) -> Phrase:
 def next_visit(
     judged: Judgement | None, capacitor: CapacitorTrend | None, dues: tuple[Due, ...], today: float, word: str
 ) -> tuple[float | None, Phrase]:
-    """The next visit: what drifts is due now, else what leaves its tolerance or is due by the calendar first."""
+    """The next visit: what drifts is due now, else what leaves its tolerance or is due by the calendar first.
+
+    :param today: day since 1970. :param dues: what the calendar asks for, days. :param word: ``fan`` or ``pump``. :returns:
+    the day, and why. Source: common practice, no source.
+    """
     if judged and judged.drifts:
         name, words = _likeliest(judged, word)
         return today, (f"it drifts: {name}; {words}" if name else "it drifts: find out why",)

@@ -121,7 +121,11 @@ def _groups(log: Log) -> dict[tuple[str, str], np.ndarray]:
 
 
 def corrected(column: str, log: Log, fan: bool) -> Array:
-    """A column with the density of air taken out, where its temperature was read: what it would show at 20 °C."""
+    """A column with the density of air taken out, where its temperature was read: what it would show at 20 °C.
+
+    :param column: of the log, in its unit. :param fan: whether air is moved; of a pump nothing is corrected. Source: fan
+    laws, AMCA 201: pressure and power go with density.
+    """
     values = log.columns[column]
     air = log.columns.get("air")
     if not fan or column not in DENSE or air is None:

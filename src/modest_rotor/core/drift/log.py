@@ -126,5 +126,9 @@ def resets(kind: EventKind) -> str:
 
 
 def last_reset(events: tuple[Event, ...], of: str) -> float | None:
-    """The day of the last event that lets a part of the log begin anew."""
+    """The day of the last event that lets a part of the log begin anew.
+
+    :param events: services with their days since 1970. :param of: the part of the log, as table ``service_events`` calls
+    it. Source: that table, common practice.
+    """
     return max((event.day for event in events if resets(event.kind) == of), default=None)

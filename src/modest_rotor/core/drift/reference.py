@@ -36,7 +36,11 @@ def references_of(job: Job, assessment: Assessment, day: float | None) -> tuple[
 
 
 def values_of(reading: ReadingSet, answer: SetAnswer | None, wheel: Wheel | None) -> dict[str, float]:
-    """What a set says, by the columns of the log, in SI."""
+    """What a set says, by the columns of the log, in SI.
+
+    :param reading: as typed. :param answer: for the pressure, Pa. :param wheel: settles fan or pump columns. Source:
+    definition.
+    """
     pump = wheel is Wheel.PUMP
     entries: dict[str, Entry | None] = {
         "voltage": reading.voltage,

@@ -176,7 +176,11 @@ def rank_causes(solved: tuple[Solved, ...], observed: Mapping[Measurand, Observe
 
 
 def expected_moves(setup: Setup, change: Change, sizes: Array) -> dict[Measurand, Array]:
-    """Each reading's logarithm of after over before, shape ``(places, sizes)``, over the places of a generic curve."""
+    """Each reading's logarithm of after over before, shape ``(places, sizes)``, over the places of a generic curve.
+
+    :param setup: the machine as it should be. :param sizes: of the change, in its unit, shape ``(sizes,)``. Source: the
+    machine solved anew; sizes in table ``perturbations``, our judgement.
+    """
     here = float(np.ravel(setup.load.machine.place)[0])
     places = np.array(PLACES)[:, None] * here
     machine = replace(setup.load.machine, place=places + 0 * sizes[None, :])

@@ -36,11 +36,17 @@ class Column:
         return all(after < before for before, after in zip(self.cells, self.cells[1:], strict=False))
 
     def flows_at(self, amps: float) -> tuple[float, ...]:
-        """Every flow at which the column shows these amps; none outside it."""
+        """Every flow at which the column shows these amps; none outside it.
+
+        :param amps: A. :returns: m³/s. Source: the maker's chart, straight between its rows.
+        """
         return tuple(dict.fromkeys(self._crossings(amps)))
 
     def amps_at(self, flow: float) -> float:
-        """Amps at a flow, straight between the rows. :raises OutsideValidity: outside the rows."""
+        """Amps at a flow, straight between the rows. :raises OutsideValidity: outside the rows.
+
+        :param flow: m³/s. :returns: A. Source: the maker's chart.
+        """
         if not self.rows[0] <= flow <= self.rows[-1]:
             raise OutsideValidity("The chart's rows do not reach that flow.")
         upper = max(1, min(bisect_left(self.rows, flow), len(self.rows) - 1))

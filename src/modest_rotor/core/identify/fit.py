@@ -112,7 +112,10 @@ class FittedMotor:
         return np.concatenate([column for point in columns for column in point], axis=-1)
 
     def residual(self, row: str) -> float:
-        """One row's disagreement, in standard deviations."""
+        """One row's disagreement, in standard deviations.
+
+        :param row: its name. Source: definition of a residual over its standard deviation.
+        """
         return float(self.residuals[self.agreement.names.index(row)])
 
 

@@ -200,7 +200,10 @@ def disagreement(chosen: LoadByMethod, methods: tuple[LoadByMethod, ...]) -> tup
 
 
 def widened(chosen: LoadByMethod, disagreeing: tuple[LoadByMethod, ...]) -> Estimate:
-    """The chosen shaft power, its band opened by half the way to the farthest method that disagrees."""
+    """The chosen shaft power, its band opened by half the way to the farthest method that disagrees.
+
+    :returns: W. Source: our judgement: half the way covers the truth where two methods contradict each other.
+    """
     assert chosen.shaft_power is not None
     if not disagreeing:
         return chosen.shaft_power

@@ -93,11 +93,17 @@ class Agreement:
         return self.family.count + len(SHARED) + len(self.readings)
 
     def shared(self, numbers: Array, name: str) -> Array:
-        """One of the shared errors, in standard deviations."""
+        """One of the shared errors, in standard deviations.
+
+        :param numbers: standard normal, shape ``(..., count)``. :param name: of the error. Source: definition.
+        """
         return numbers[..., self.family.count + SHARED.index(name)]
 
     def residuals(self, numbers: Array) -> Array:
-        """Rows of shape ``(..., rows)`` for numbers of shape ``(..., count)``."""
+        """Rows of shape ``(..., rows)`` for numbers of shape ``(..., count)``.
+
+        Source: least squares with priors as rows (Gelman and others, Bayesian Data Analysis, ch. 14).
+        """
         rows: list[tuple[str, Array]] = []
         rated = self._plate_rows(numbers, rows)
         if self.readings:
@@ -108,7 +114,10 @@ class Agreement:
         return np.concatenate((np.stack(np.broadcast_arrays(*(row for _, row in rows)), axis=-1), numbers), axis=-1)
 
     def meter_sd(self, quantity: str) -> float:
-        """Standard deviation of the own error of the meter that reads a quantity, as a share of the reading."""
+        """Standard deviation of the own error of the meter that reads a quantity, as a share of the reading.
+
+        Source: as :func:`meter_sd`.
+        """
         return meter_sd(quantity, self.readings[0].accuracies if self.readings else ())
 
     @cached_property
@@ -240,12 +249,19 @@ class Agreement:
 
 
 def log_ratio(ratio: Array) -> Array:
-    """Ln of a ratio, carried on straight below 0.3, so that a search can come back from a motor that gives nothing."""
+    """Ln of a ratio, carried on straight below 0.3, so that a search can come back from a motor that gives nothing.
+
+    :param ratio: of any shape; may be nought or below. Source: definition; the straight end our judgement.
+    """
     low = 0.3
     return np.where(ratio > low, np.log(np.maximum(ratio, low)), np.log(low) + (ratio - low) / low)
 
 
 def meter_sd(quantity: str, accuracies: Accuracies = ()) -> float:
-    """Standard deviation of a meter's own error, as a share of the reading."""
+    """Standard deviation of a meter's own error, as a share of the reading.
+
+    :param quantity: by its name. :param accuracies: as the meters at hand say them, else table ``meter_accuracy``. Source:
+    that table; what a meter is said to keep is taken for 95 %, our judgement.
+    """
     row = find_row("meter_accuracy", quantity=quantity)
     return dict(accuracies).get(row["meter"], float(row["relative"])) / COVERAGE_95

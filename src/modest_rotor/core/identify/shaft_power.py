@@ -63,7 +63,10 @@ def by_ways(fit: FittedMotor, place: int, ways: tuple[Way, ...], reading: Readin
 
 
 def by_way(fit: FittedMotor, place: int, way: Way, reading: Reading) -> Estimate | None:
-    """One of :func:`by_ways`."""
+    """One of :func:`by_ways`.
+
+    :param place: of the reading in the fit. :returns: W; nothing where the way lacks a reading. Source: there.
+    """
     return by_ways(fit, place, (way,), reading)[way]
 
 
@@ -74,12 +77,20 @@ def _with_structure(power: Estimate, way: Way, fit: FittedMotor, reading: Readin
 
 
 def with_structure_of_all(power: Estimate, fit: FittedMotor, reading: Reading) -> Estimate:
-    """A shaft power from all readings, W, widened by how far a real motor strays from the equations."""
+    """A shaft power from all readings, W, widened by how far a real motor strays from the equations.
+
+    :param reading: what was read, which decides by which equations. Source: our own study of simulated motors, docs/how-
+    good.md.
+    """
     return _with_structure(power, Way.ALL, fit, reading)
 
 
 def rated_loss(agreement: Agreement, numbers: Array) -> Array:
-    """Losses at rated load of the motors of an array of numbers, W."""
+    """Losses at rated load of the motors of an array of numbers, W.
+
+    :param numbers: standard normal, shape ``(..., count)``. Source: rated power over efficiency less rated power,
+    definition.
+    """
     plate = agreement.family.plate
     slip = np.clip(agreement.family.true_rated_slip(numbers), LEAST_SLIP, highest_slip(plate))
     return np.asarray(agreement.family.motor(numbers).at_slip(at_rated(plate), slip).total_loss_w)

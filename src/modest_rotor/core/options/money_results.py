@@ -124,7 +124,11 @@ def _ranged(
 
 
 def worth_result(money: Money, solved: Solved, year: Year) -> Result:
-    """Present value over the stated life, with escalation and discount."""
+    """Present value over the stated life, with escalation and discount.
+
+    :param money: a year's saving and the cost. :param solved: whose life counts, years. Source: present worth of a growing
+    series, NIST Handbook 135.
+    """
     label = "Present value"
     worth, known = worth_of(money, solved, year), money.known
     for one in (worth, known):
@@ -226,7 +230,11 @@ def _why(promise: Estimate, saved: Estimate, found: FoundMachine, year: Year) ->
 
 
 def nominal_result(nominal: Estimate | Absent | None, saved: Estimate | Absent) -> Result:
-    """The saving at the nominal efficiency, where the promise rests between that and the guaranteed one."""
+    """The saving at the nominal efficiency, where the promise rests between that and the guaranteed one.
+
+    :param nominal: kWh a year. :param saved: kWh a year at the expected efficiency. Source: NEMA MG 1, 12.58, nominal and
+    guaranteed efficiency (from memory).
+    """
     label = "At nominal efficiency"
     if nominal is None:
         return not_known(label, ONE_EFFICIENCY)

@@ -20,7 +20,7 @@ def set_flow(machine: FoundMachine, facts: SetFacts) -> Estimate | None:
 
     On the same system, which shows as a pressure that went with speed squared, flow goes with speed: affinity laws, AMCA
     201. On another one (a filter out, a damper moved) it is sought along the machine's curve, where shaft power and pressure
-    agree best; with a generic curve the band is wide.
+    agree best; with a generic curve the uncertainty is large. Source: these laws; the search our own.
 
     :param machine: as found. :param facts: the set: rpm, W, Pa as read.
     """

@@ -127,7 +127,10 @@ class Year:
         return "the flow found" if self.least_flow_m3s is None else "the documented least"
 
     def horizon(self, considered: Considered) -> float:
-        """Years over which a saving is counted: the option's life, and no longer than the machine it drives."""
+        """Years over which a saving is counted: the option's life, and no longer than the machine it drives.
+
+        Source: common practice; usual lives as ``USUAL_LIFE``.
+        """
         lives = [considered.life, considered.product.life if considered.product else None]
         own = next((life.si for life in lives if life), USUAL_LIFE[traits_of(considered.kind).long_lived])
         return min(own, self.duty.remaining_life.si) if self.duty.remaining_life else own
@@ -141,6 +144,8 @@ def cost_of(considered: Considered) -> Estimate | None:
     """What an option costs fitted: price and labour less rebate, money; nothing while no price is known.
 
     Its error is its own: two options are quoted apart, so nothing of it cancels when their costs are held against each other.
+
+    Source: definition.
     """
     product = considered.product.price if considered.product else None
     price = considered.price or product
@@ -254,6 +259,8 @@ def between_kwh(solved: Solved, found: FoundMachine, year: Year, always_on: bool
     """What one machine takes beside its steps, kWh a year: standby and starts, or its lowest step all the hours between calls.
 
     :param always_on: whether the fan runs between calls; it does not start then. A machine that cannot slow runs on as it is.
+
+    :param solved: the option, W at each step. Source: definition, W h ÷ 1000.
     """
     if not always_on:
         return standby_kwh(solved, found, year) + starts_kwh(solved, found, year)

@@ -20,7 +20,10 @@ THE_BASE = Withheld("the baseline")
 
 
 def energy_result(solved: Solved, energy: Estimate | Absent, found: FoundMachine, year: Year) -> Result:
-    """Energy of a year with its working."""
+    """Energy of a year with its working.
+
+    :param energy: kWh a year. Source: definition, Σ W h ÷ 1000.
+    """
     if isinstance(energy, Absent):
         return not_known("Energy a year", energy)
     ingredients: list[Ingredient] = []
@@ -55,7 +58,11 @@ def energy_result(solved: Solved, energy: Estimate | Absent, found: FoundMachine
 
 
 def start_result(solved: Solved, found: FoundMachine, year: Year, stopped: bool) -> Result:
-    """What a year's starts take, by themselves: worked out, so that nobody need argue about them."""
+    """What a year's starts take, by themselves: worked out, so that nobody need argue about them.
+
+    :param stopped: whether a stop withholds the option. :returns: kWh a year. Source: locked-rotor watts over the starting
+    time, textbooks.
+    """
     label = "Energy of the starts"
     if stopped:
         return withheld(label, "withheld: the stop stands first")
@@ -83,7 +90,11 @@ def _start_ingredients(found: FoundMachine, year: Year) -> list[Ingredient]:
 def saved_energy_result(
     saved: Estimate | Absent, base: Estimate | Absent, energy: Estimate | Absent, keeps: bool, named: str
 ) -> Result:
-    """The saving against the base, with its working; ``named`` is the base in words."""
+    """The saving against the base, with its working; ``named`` is the base in words.
+
+    :param saved: kWh a year. :param base: of the base. :param energy: of the option. :param keeps: whether it is the base
+    itself. Source: definition.
+    """
     for one in (saved, THE_BASE if keeps else saved, base, energy):
         if isinstance(one, Absent):
             return not_known("Energy saved", one)
@@ -109,7 +120,10 @@ def money_waits(found: FoundMachine, year: Year) -> Waiting | None:
 def priced(
     label: str, energy: Estimate | Absent, price: float | None, money_wait: Absent | None, keeps: bool = False
 ) -> Result:
-    """An energy in money, with its working."""
+    """An energy in money, with its working.
+
+    :param energy: kWh a year. :param price: money a kWh. :param money_wait: why money is not told yet. Source: definition.
+    """
     for why in (THE_BASE if keeps else None, energy, money_wait):
         if isinstance(why, Absent):
             return not_known(label, why)
@@ -169,7 +183,11 @@ USUAL_COP = 3.0
 
 
 def heat_results(found: HeatAndCold | Absent, keeps: bool) -> tuple[Result, Result]:
-    """Heat to be made up and cooling electricity saved, each with its working."""
+    """Heat to be made up and cooling electricity saved, each with its working.
+
+    :param found: kWh a year. :param keeps: whether it is the base itself. Source: conservation of energy; the share that
+    counts is the season's.
+    """
     labels = ("Heat to be made up", "Cooling saved as well")
     if keeps or isinstance(found, Absent):
         why = THE_BASE if keeps or isinstance(found, HeatAndCold) else found

@@ -74,7 +74,7 @@ class Shape:
     generic: bool = True
 
     def efficiency(self, flow: Array) -> Array:
-        """Efficiency at a relative flow, a fraction."""
+        """Efficiency at a relative flow, a fraction. Source: definition, q p ÷ P."""
         return np.asarray(self.best_efficiency * flow * self.pressure(flow) / self.power(flow))
 
 
@@ -173,19 +173,19 @@ class MachineCurve:
         return np.exp(by * np.clip(1 - place / self.place, -1.0, 1.0))
 
     def pressure_at(self, flow: Array, speed_ratio: Array) -> Array:
-        """Pressure at a flow and speed, in the unit of ``pressure``; NaN beyond the curve's end."""
+        """Pressure at a flow and speed, in the unit of ``pressure``; NaN beyond the curve's end. Source: affinity laws, AMCA 201."""
         flow_scale, pressure_scale, _ = affinity_scale(speed_ratio)
         return np.asarray(
             self.pressure_unit * pressure_scale * self._on_shape(self.relative_pressure, flow / flow_scale)
         )
 
     def power_at(self, flow: Array, speed_ratio: Array) -> Array:
-        """Shaft power at a flow and speed, W; NaN beyond the curve's end."""
+        """Shaft power at a flow and speed, W; NaN beyond the curve's end. Source: affinity laws, AMCA 201."""
         flow_scale, _, power_scale = affinity_scale(speed_ratio)
         return np.asarray(self.power_unit * power_scale * self._on_shape(self.relative_power, flow / flow_scale))
 
     def largest_flow(self, speed_ratio: float = 1.0) -> float:
-        """Flow at free delivery for the nominal scenario."""
+        """Flow at free delivery for the nominal scenario, m³/s. Source: affinity laws, AMCA 201."""
         return float(np.ravel(self.flow)[0] * speed_ratio * self.shape.last_flow / np.ravel(self.place)[0])
 
     def _on_shape(self, curve: Callable[[Real], Real], flow: Array) -> Array:

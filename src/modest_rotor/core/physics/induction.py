@@ -107,7 +107,7 @@ def torque_nm(shaft_power_w: float, speed_rpm: float) -> float:
 
 
 def rated_losses_w(rated_power_w: float | Array, rated_efficiency: Array) -> Array:
-    """Losses at rated load, P_N (1/η − 1), in W, from rated power in W and efficiency as a fraction."""
+    """Losses at rated load, P_N (1/η − 1), in W, from rated power in W and efficiency as a fraction. Source: definition."""
     return rated_power_w * (1 / rated_efficiency - 1)
 
 
@@ -133,7 +133,7 @@ def shaft_power_from_input_w(
 ) -> Array:
     """Shaft power whose input by :func:`input_power_w` is the measured one; zero when the input covers only losses.
 
-    The quadratic is solved for its root that grows with input. Arguments in W and fractions as there.
+    The quadratic is solved for its root that grows with input. Arguments in W and fractions as there. Source: as there.
     """
     loss = rated_losses_w(rated_power_w, rated_efficiency)
     a = loss * (1 - fixed_share) / rated_power_w**2

@@ -143,7 +143,10 @@ def target_hz(traits: DriveTraits, settings: Settings, from_hz: float, running_s
 
 
 def output_voltage_v(settings: Settings, hertz: float, line_v: float) -> float:
-    """Volts per hertz up to base frequency, with the trim, and never above the line's, V."""
+    """Volts per hertz up to base frequency, with the trim, and never above the line's, V.
+
+    :param hertz: at the output. :param line_v: volts of the line. Source: volts per hertz, textbook dynamics of drives.
+    """
     share = min(hertz / settings.base_hz, 1.0) if settings.base_hz > 0 else 0.0
     return min(settings.base_v * share * (1 + settings.trim), line_v)
 

@@ -70,10 +70,17 @@ class Turned(Protocol):
         """Where a drive's output goes until the next look, Hz, and what its loop remembers then."""
 
     def torque_nm(self, speed_rpm: float, output_hz: float) -> float:
-        """The motor's torque less the load's."""
+        """The motor's torque less the load's.
+
+        :param speed_rpm: of the shaft. :param output_hz: at the drive's output. :returns: N·m. Source: the machine's
+        own.
+        """
 
     def sensor_pa(self, speed_rpm: float) -> float:
-        """Pressure at the sensor."""
+        """Pressure at the sensor.
+
+        :param speed_rpm: of the shaft. :returns: Pa. Source: the machine's own.
+        """
 
     def is_settled(self, state: State) -> bool:
         """Whether its goals no longer change with time alone."""

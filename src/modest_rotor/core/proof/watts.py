@@ -43,6 +43,9 @@ def repeated(watts: Estimate, name: str) -> Estimate:
 
 
 def of_other_meters(value: Estimate) -> Estimate:
-    """The same by other instruments than before: their errors are their own."""
+    """The same by other instruments than before: their errors are their own.
+
+    :param value: in any unit. Source: errors of two instruments are independent, JCGM 100 (GUM), 5.2.
+    """
     parts = {name if name.startswith(OWN) else f"{name}, other one": part for name, part in value.parts.items()}
     return Estimate(value.value, parts)

@@ -24,7 +24,10 @@ REPLACE_FIRST = "Repair first: replace the capacitor, same µF, same volts or mo
 
 
 def tolerance_of(plate: Plate) -> float:
-    """The tolerance of the run capacitor, a fraction: as printed, or what is common."""
+    """The tolerance of the run capacitor, a fraction: as printed, or what is common.
+
+    Source: IEC 60252-1 for marked tolerances (from memory); ± 6 % where none is printed, common practice.
+    """
     return plate.capacitor_tolerance.si if plate.capacitor_tolerance else UNPRINTED_TOLERANCE
 
 

@@ -93,13 +93,13 @@ def frequency_limits(facts: SetupFacts) -> Limits:
 
 
 def base_frequency(facts: SetupFacts) -> float:
-    """Base frequency, Hz: as typed, else the motor's plate."""
+    """Base frequency, Hz: as typed, else the motor's plate. Source: definition."""
     typed = facts.job.document.setup.drive.base_frequency
     return typed.si if typed else facts.plate_hz
 
 
 def base_voltage(facts: SetupFacts) -> float | None:
-    """Volts at base frequency, V: as typed, else the plate of the motor that it feeds."""
+    """Volts at base frequency, V: as typed, else the plate of the motor that it feeds. Source: definition."""
     product, typed = facts.considered.product, facts.job.document.setup.drive
     if typed.base_voltage:
         return typed.base_voltage.si

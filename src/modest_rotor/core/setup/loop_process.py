@@ -31,7 +31,11 @@ SMALL_BUMP = 1e-3
 
 
 def set_point_of(held: HeldLoop) -> tuple[Result, float | None]:
-    """The set point, typed or as read at the sensor at full flow; and that reading, where it can be worked out."""
+    """The set point, typed or as read at the sensor at full flow; and that reading, where it can be worked out.
+
+    :returns: Pa or K, as the loop holds. Source: definition; the share left at the sensor our judgement where it was not
+    read.
+    """
     label, typed = "Set point", held.values.set_point
     at_full = _at_full(held)
     if typed is not None:
@@ -67,7 +71,11 @@ def _at_full(held: HeldLoop) -> float | None:
 
 
 def process_of(held: HeldLoop, set_point: Result) -> tuple[Result, Process | None]:
-    """How the value follows: from the step that was read, else from machine and duct with usual lags."""
+    """How the value follows: from the step that was read, else from machine and duct with usual lags.
+
+    :param set_point: that it is worked about. Source: textbook process reaction curve, of a step that was read;
+    lags our judgement.
+    """
     label, span = "% of the range for each % of command", held.values.span
     if span is None or span.si <= 0:
         return waiting(label, "waits for the sensor’s range"), None

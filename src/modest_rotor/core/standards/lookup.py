@@ -51,6 +51,8 @@ def between(name: str, rows: list[Row], column: str, result: str, value: float, 
 
     :param column: the column that grows and is looked in. :param result: the column that is given.
     :raises OutsideValidity: ``value`` lies outside the table.
+
+    Source: definition of linear interpolation.
     """
     known = [float(row[column]) for row in rows]
     if not known[0] <= value <= known[-1]:

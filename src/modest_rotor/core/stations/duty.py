@@ -233,7 +233,7 @@ def step_hours(step: DutyStep) -> Estimate | None:
 
 
 def cycled_hours(step: DutyStep) -> float | None:
-    """Hours a year of a thermostat's cycles: cycles an hour × minutes a cycle × the hours of the season."""
+    """Hours a year of a thermostat's cycles: cycles an hour × minutes a cycle × the hours of the season. Source: definition."""
     if not (step.cycles and step.minutes and step.season):
         return None
     running = step.cycles.si * step.minutes.si / SECONDS_PER_HOUR
@@ -241,7 +241,7 @@ def cycled_hours(step: DutyStep) -> float | None:
 
 
 def cycled_starts(duty: Duty) -> float:
-    """Starts a year that the thermostats' cycles make."""
+    """Starts a year that the thermostats' cycles make. Source: definition: one start to a cycle."""
     return sum(step.cycles.si * HOURS_PER_DAY * step.season.si for step in duty.steps if step.cycles and step.season)
 
 

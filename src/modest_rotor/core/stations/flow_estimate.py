@@ -16,7 +16,11 @@ REMARKS = (
 
 
 def flow_by_power(facts: SetFacts, wheel: Wheel | None) -> Result:
-    """Flow q = η P ÷ p from shaft power and the pressure across the machine, or what it waits for."""
+    """Flow q = η P ÷ p from shaft power and the pressure across the machine, or what it waits for.
+
+    :param wheel: whose usual efficiency is taken. :returns: m³/s. Source: definition of efficiency, AMCA 210 and ISO 9906;
+    the efficiency our judgement.
+    """
     medium = medium_of(wheel)
     label = f"{medium.flow_label} by power"
     if facts.flow is not None:

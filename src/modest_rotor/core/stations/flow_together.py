@@ -64,6 +64,9 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
     Ways that agree within their bands are weighed by them. Where some do not, the most direct is taken, its band opened half
     the way to the others, and they are named: what contradicts is never averaged away. The rough ways count only where there
     is nothing better; one that is void counts never.
+
+    :returns: m³/s with its working, and the ways that were left out. Source: weighted mean, JCGM 100 (GUM); which ways to
+    believe is common practice.
     """
     told = [way for way in ways if way.flow is not None]
     usable = [way for way in told if not (way.objection and way.objection.void)]

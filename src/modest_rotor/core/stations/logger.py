@@ -135,14 +135,20 @@ def _energy(log: Log, held: Array) -> Figure | None:
 
 
 def held_seconds(seconds: Array) -> Array:
-    """How long each row's value is taken to stand, s; the last as long as an ordinary one."""
+    """How long each row's value is taken to stand, s; the last as long as an ordinary one.
+
+    :param seconds: times of the rows, s, growing. Source: definition.
+    """
     steps = np.diff(seconds)
     ordinary = float(np.median(steps)) if len(steps) else 0.0
     return np.append(np.minimum(steps, LONGEST_HOLD * ordinary), ordinary)
 
 
 def gaps_of(seconds: Array) -> Array:
-    """Lengths of the gaps in a record, s."""
+    """Lengths of the gaps in a record, s.
+
+    :param seconds: times of the rows, s, growing. Source: our judgement of what is a gap.
+    """
     steps = np.diff(seconds)
     return np.asarray(steps[steps > LONGEST_HOLD * np.median(steps)]) if len(steps) else steps
 

@@ -65,7 +65,10 @@ class MotorFit:
         return dict(self.loads).get(set_id, ())
 
     def worth_of_next(self, set_id: str) -> dict[Measurand, tuple[Estimate, Estimate]]:
-        """Shaft power now and after each reading that one set still lacks, W; empty where nothing is fitted to the set."""
+        """Shaft power now and after each reading that one set still lacks, W; empty where nothing is fitted to the set.
+
+        Source: :func:`identify.next_reading.worth`.
+        """
         places = [name for name, _ in self.loads]
         if self.full is None or set_id not in places:
             return {}

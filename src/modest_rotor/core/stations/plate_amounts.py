@@ -59,7 +59,7 @@ class Kinds:
         self.style = style
 
     def judge(self, bound: Bound) -> float | None:
-        """What taking a number for something costs; ``None`` where it cannot be that."""
+        """What taking a number for something costs; ``None`` where it cannot be that. Source: usual values of plates, our judgement."""
         kind = bound.word.kind
         if kind == "maker":
             return 0.0

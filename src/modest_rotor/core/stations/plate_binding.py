@@ -55,6 +55,8 @@ def ways_to_bind(found: tuple[Token, ...], judge: Judge) -> list[tuple[float, tu
     """The best ways to give every number its word, the best first, each with its cost.
 
     :param found: the tokens of a line. :param judge: tells what a number can be.
+
+    Source: best-first search; costs our judgement.
     """
     ways = [_Way(0.0)]
     for place, token in enumerate(found):

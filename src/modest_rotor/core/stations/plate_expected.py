@@ -29,6 +29,8 @@ def expected_results(fit: MotorFit) -> tuple[Result, ...]:
     """Efficiency and power factor at full load, amps with a bare shaft and with the rotor held; or what they wait for.
 
     Where the run capacitor's label was not read, what the fitted motor makes of it as well.
+
+    Source: the equivalent circuit at full load, without load and at rest, textbooks.
     """
     motor = fit.full
     if motor is None:

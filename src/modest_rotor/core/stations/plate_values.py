@@ -254,7 +254,10 @@ def _power_text(one: Told) -> str:
 
 
 def power_w(one: Told) -> float:
-    """Watts of a piece that tells a power."""
+    """Watts of a piece that tells a power.
+
+    :param one: bound to a unit of power. Source: its factors, ``WATTS``.
+    """
     return one.amount.groups[0][0].value * WATTS[one.bound.unit]
 
 

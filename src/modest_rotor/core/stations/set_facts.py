@@ -196,7 +196,10 @@ def _machine_side(wheel: Wheel | None, flow: Estimate | None, pressure: Estimate
 
 
 def fitted_efficiency(wheel: Wheel) -> Estimate:
-    """Efficiency of a generic machine as it is fitted, somewhere about its best point; a fraction."""
+    """Efficiency of a generic machine as it is fitted, somewhere about its best point; a fraction.
+
+    Source: best efficiencies of table ``generic_shapes``; the place on them our judgement.
+    """
     off_best, share = (PUMP_OFF_BEST, PUMP_SHARE) if wheel is Wheel.PUMP else (FAN_OFF_BEST, FAN_SHARE)
     value = off_best * generic_shape(wheel).best_efficiency
     return measured(value, **{"efficiency of the generic machine": share * value})

@@ -48,7 +48,10 @@ class Target(Sheet):
 
 
 def target_flow(target: Target, wheel: Wheel | None) -> Result:
-    """The flow that is wanted, m³/s, with its working, or what it waits for."""
+    """The flow that is wanted, m³/s, with its working, or what it waits for.
+
+    Source: as each way names its own: cooling, heat and rise, or changes of the air.
+    """
     if wheel is Wheel.PUMP:
         return _typed("Water flow wanted", "water_flow", target.water_flow)
     if target.airflow:
@@ -61,7 +64,10 @@ def target_flow(target: Target, wheel: Wheel | None) -> Result:
 
 
 def per_cooling_of(target: Target) -> float | None:
-    """Air per cooling that is wanted, m³/s to a W: typed, or by the kind of cooling."""
+    """Air per cooling that is wanted, m³/s to a W: typed, or by the kind of cooling.
+
+    Source: table ``air_per_cooling``, common practice.
+    """
     if target.per_cooling:
         return target.per_cooling.si
     if target.system is None:
@@ -73,6 +79,8 @@ def air_factor(target: Target, temperature_c: float = MIDDLE_C) -> float:
     """Sensible heat that air carries at the place's altitude, W/(m³/s · K): one air for a whole job.
 
     What is wanted and what a rise tells are flows of the same air, that of the place at 20 °C, as fans and hoods are rated.
+
+    :param temperature_c: of the air. Source: density by the US Standard Atmosphere 1976; specific heat of dry air.
     """
     return float(air_heat_per_flow(temperature_c, standard_pressure_pa(target.altitude.si if target.altitude else 0.0)))
 

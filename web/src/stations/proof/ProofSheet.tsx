@@ -103,7 +103,7 @@ function Verdict() {
   return (
     <Box borderBottom="1px solid" borderColor="rule" py="10px" data-verdict={proof.verdict}>
       <Box fontSize="title" fontWeight={600} color={VERDICT_COLOURS[proof.verdict ?? ""] ?? "ink"}>
-        {proof.option} {proof.title}: {proof.verdict && VerdictWords[proof.verdict]}
+        {proof.option}, {proof.title}: {proof.verdict && VerdictWords[proof.verdict]}
       </Box>
       <Box py="4px" fontSize="1.03125rem">
         <PhraseText phrase={proof.sentence ?? []} />

@@ -37,7 +37,7 @@ export function SetupSheet() {
       <Box display="flex" justifyContent="space-between" gap="4px 20px" flexWrap="wrap" py="8px" alignItems="baseline">
         <Box>
           <b>
-            {setup.option} {setup.title}
+            {setup.option}, {setup.title}
           </b>
           : {setup.done} of {(setup.steps ?? []).length} steps signed
         </Box>
