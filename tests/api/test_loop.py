@@ -1,4 +1,4 @@
-"""A closed loop over HTTP on the simulated device drive: a step test, gains from it, the closed loop watched while calm and while it hunts."""
+"""A closed loop over HTTP on the simulated drive: a step test, gains from it, the closed loop watched while calm and while it hunts."""
 
 from __future__ import annotations
 

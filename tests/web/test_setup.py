@@ -322,7 +322,7 @@ def test_a_restrictor_plate_is_brought_to_its_amps_and_the_set_after_is_added_fr
 
 
 def test_a_loop_is_stepped_tuned_and_watched_to_hunt_and_be_calmed(screen: Screen, application: Application) -> None:
-    """A duct's static on the simulated device drive, whose real machine the job knows only nearly."""
+    """A duct's static on the simulated drive, whose real machine the job knows only nearly."""
     site = {"setup__device": "Hall supply fan, drive", "setup__drive": {"ramp_up": "10 s", "ramp_down": "10 s"}}
     job = taken_in(application, changed(HALL, **site))
     screen.go(f"/jobs/{job}/setup", "Set-up")

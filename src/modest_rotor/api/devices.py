@@ -103,7 +103,7 @@ class TroubleIn(BaseModel):
 
 
 class PanelIn(BaseModel):
-    """How a simulated device panel is to err, as shares."""
+    """How a simulated panel is to err, as shares."""
 
     noise: float = Field(default=0.004, ge=0, le=0.2)
     drop_outs: float = Field(default=0.0, ge=0, le=1)
@@ -225,7 +225,7 @@ def make_trouble(device_id: int, said_: TroubleIn) -> DeviceView:
 @router.put("/devices/{device_id}/panel")
 @with_connection
 def set_panel(device_id: int, wanted: PanelIn) -> DeviceView:
-    """Let a simulated device panel be noisy, drop answers or drift, through its own registers."""
+    """Let a simulated panel be noisy, drop answers or drift, through its own registers."""
     kept = devices.device(device_id)
     if simulated_device_of(kept) is None or profile_of(kept).kind is not DeviceKind.METER:
         raise NotAllowed("Only a simulated panel that runs here can be made to err.")

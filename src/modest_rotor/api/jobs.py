@@ -123,7 +123,7 @@ async def preview(job_id: int, draft: Draft) -> Response | Preview:
 
 @router.get("/jobs/{job_id}/effects")
 @with_connection
-def measurand_moves(job_id: int) -> EffectTable:
+def effects(job_id: int) -> EffectTable:
     """What every meter would show if one thing changed on the machine as found."""
     return effects_of_job(jobs.job_of(job_id))
 

@@ -80,7 +80,7 @@ def test_which_way_the_readings_move_depends_on_motor_and_command() -> None:
     for name in ("speed held", "air held"):
         judged = judge(simulated_year(MACHINES[name], np.random.default_rng(2), LOADED), (), None, True)
         assert isinstance(judged, Judgement)
-        levels[name] = {str(one.measurand): one.level for one in judged.measurands}
+        levels[name] = {str(one.measurand): one.level for one in judged.trends}
     assert levels["speed held"]["watts"] < -0.03 < 0.03 < levels["air held"]["watts"]
     assert abs(levels["air held"]["flow"]) < 0.03
 
@@ -193,14 +193,14 @@ def test_the_limits_are_those_of_chi_squared_and_each_count_of_readings_has_its_
         reference = Reference(setting="full", values=every, bands={}, day=None)
         judged = judge(Log(days, ("full",) * 8, ("visit",) * 8, columns), (reference,), None, True)
         # a flow of six tenths of a m³/s is a reading like any other
-        assert isinstance(judged, Judgement) and len(judged.measurands) == count and judged.drifts
+        assert isinstance(judged, Judgement) and len(judged.trends) == count and judged.drifts
     assert looked.places == [0, 1, 2, 3, 4]
 
 
 def test_a_level_is_that_of_the_line_at_the_last_reading() -> None:
     judged = judge(simulated_year(SPEED_HELD, np.random.default_rng(4), LOADED), (), None, True)
-    assert isinstance(judged, Judgement) and judged.measurands
-    for one in judged.measurands:
+    assert isinstance(judged, Judgement) and judged.trends
+    for one in judged.trends:
         assert one.level == pytest.approx(one.trend.at(one.days[1]), abs=1e-12)
 
 

@@ -81,7 +81,7 @@ def test_a_filter_that_loads_is_told_with_each_reading_that_moved_and_what_it_wo
         "it begins on day 140 and grows slowly"
     )
     assert said.next_day == TODAY and plain(said.next_why).startswith("it drifts: filter or coil loaded")
-    expected = {str(phrase[0]).strip(): phrase[-1] for phrase in said.causes[0].measurands}
+    expected = {str(phrase[0]).strip(): phrase[-1] for phrase in said.causes[0].effects}
     pressure, flow = expected["pressure"], expected["flow"]
     assert isinstance(pressure, Figure) and isinstance(flow, Figure) and flow.value < -0.1
     # A filter in the unit takes air from the duct, and the duct's own pressure goes with the square of what is left.

@@ -348,10 +348,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Measurand Moves
+         * Effects
          * @description What every meter would show if one thing changed on the machine as found.
          */
-        get: operations["measurand_moves_api_jobs__job_id__effects_get"];
+        get: operations["effects_api_jobs__job_id__effects_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1266,7 +1266,7 @@ export interface paths {
         get?: never;
         /**
          * Set Panel
-         * @description Let a simulated device panel be noisy, drop answers or drift, through its own registers.
+         * @description Let a simulated panel be noisy, drop answers or drift, through its own registers.
          */
         put: operations["set_panel_api_devices__device_id__panel_put"];
         post?: never;
@@ -3656,8 +3656,8 @@ export interface components {
             share: number;
             /** Repair */
             repair: boolean;
-            /** Measurands */
-            measurands: (string | components["schemas"]["Figure"])[][];
+            /** Effects */
+            effects: (string | components["schemas"]["Figure"])[][];
         };
         /**
          * DriveAnswer
@@ -6692,7 +6692,7 @@ export interface components {
         };
         /**
          * PanelIn
-         * @description How a simulated device panel is to err, as shares.
+         * @description How a simulated panel is to err, as shares.
          */
         PanelIn: {
             /**
@@ -10888,7 +10888,7 @@ export interface operations {
             };
         };
     };
-    measurand_moves_api_jobs__job_id__effects_get: {
+    effects_api_jobs__job_id__effects_get: {
         parameters: {
             query?: never;
             header?: never;

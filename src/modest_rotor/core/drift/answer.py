@@ -75,7 +75,7 @@ class DriftCause(Frozen):
     words: str
     share: float
     repair: bool
-    measurands: tuple[Phrase, ...]
+    effects: tuple[Phrase, ...]
 
 
 class Leaves(Frozen):
@@ -170,7 +170,7 @@ def log_answer(
 
 
 def _solved(job: Job, machine: FoundMachine | Absent, judged: Judgement) -> tuple[Solved, ...] | Absent:
-    healthy = {one.measurand: one.healthy for one in judged.measurands}
+    healthy = {one.measurand: one.healthy for one in judged.trends}
     setup = machine_since(job, machine, healthy)
     if isinstance(setup, Absent):
         return setup
@@ -185,14 +185,14 @@ def _solved(job: Job, machine: FoundMachine | Absent, judged: Judgement) -> tupl
 def drift_sentence(judged: Judgement, why_no_cause: str, word: str) -> Phrase:
     """What the readings did, and the likeliest cause in the terms of a machine, ``fan`` or ``pump``."""
     if not judged.drifts:
-        largest = max(judged.measurands, key=lambda one: abs(one.level) / one.sd)
+        largest = max(judged.trends, key=lambda one: abs(one.level) / one.sd)
         return (
             f"No drift: of {judged.readings} readings on {judged.setting} none has left what a healthy machine wanders; {largest.measurand} stands at ",
             _moved(largest),
             ".",
         )
     moved = sorted(
-        (one for one in judged.measurands if abs(one.level) > 2 * one.sd), key=lambda one: -abs(one.level) / one.sd
+        (one for one in judged.trends if abs(one.level) > 2 * one.sd), key=lambda one: -abs(one.level) / one.sd
     )
     pieces: list[str | Figure] = ["It drifts: "]
     for place, one in enumerate(moved[:4]):
@@ -221,7 +221,7 @@ def _moved(one: MeasurandTrend) -> Figure:
 def drift_cause(weighed: WeighedCause, word: str) -> DriftCause:
     """A cause in the terms of a machine, with what it would do to every reading."""
 
-    def measurand(name: Measurand) -> Phrase:
+    def effect(name: Measurand) -> Phrase:
         expected = math.exp(weighed.expected[name]) - 1
         return (f"{name} ", "+" if expected > 0 else "", figure("change", expected, "estimated"))
 
@@ -231,7 +231,7 @@ def drift_cause(weighed: WeighedCause, word: str) -> DriftCause:
         words=words,
         share=weighed.share,
         repair=weighed.cause.repair,
-        measurands=tuple(measurand(name) for name in weighed.expected if abs(weighed.expected[name]) > 0.003),
+        effects=tuple(effect(name) for name in weighed.expected if abs(weighed.expected[name]) > 0.003),
     )
 
 
@@ -249,7 +249,7 @@ def _series(log: Log, judged: Judgement | None, references: tuple[Reference, ...
         values = corrected(column, here, fan)
         sound = np.isfinite(values)
         days, shown = thinned(here.days[sound], values[sound], MOST_DRAWN)
-        trend = next((one for one in judged.measurands if one.column == column), None) if judged else None
+        trend = next((one for one in judged.trends if one.column == column), None) if judged else None
         one = _one_series(column, quantity, days.tolist(), shown.tolist(), trend, reference)
         is_dense = fan and column in DENSE and "air" in here.columns
         told.append(one.model_copy(update={"note": AS_AT_20}) if is_dense else one)

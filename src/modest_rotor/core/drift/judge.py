@@ -63,7 +63,7 @@ class Judgement:
 
     setting: str
     source: str
-    measurands: tuple[MeasurandTrend, ...]
+    trends: tuple[MeasurandTrend, ...]
     drifts: bool
     since: float | None
     causes: tuple[WeighedCause, ...]
@@ -93,20 +93,20 @@ def judge(
     if len(recent) < FEWEST_READINGS:
         return Waiting(f"waits for {FEWEST_READINGS} readings since the last service")
     reference = next((one for one in references if one.setting == setting), None)
-    measurands = tuple(
+    trends = tuple(
         found for column in MEASURAND_OF if (found := _measurand(column, whole, recent, reference, fan)) is not None
     )
-    if not measurands:
+    if not trends:
         return Waiting(f"waits for {FEWEST_READINGS} readings of one meter")
-    observed = {one.measurand: Observed(one.level, one.sd) for one in measurands}
-    total = sum((one.level / one.sd) ** 2 for one in measurands)
+    observed = {one.measurand: Observed(one.level, one.sd) for one in trends}
+    total = sum((one.level / one.sd) ** 2 for one in trends)
     moved = any(
-        abs(one.level) > (LEAST_SPEED_MOVE if one.measurand is Measurand.SPEED else LEAST_MOVE) for one in measurands
+        abs(one.level) > (LEAST_SPEED_MOVE if one.measurand is Measurand.SPEED else LEAST_MOVE) for one in trends
     )
-    drifts = moved and total > CHI_SQUARED[min(len(measurands), len(CHI_SQUARED)) - 1]
+    drifts = moved and total > CHI_SQUARED[min(len(trends), len(CHI_SQUARED)) - 1]
     causes = rank_causes(solved, observed) if solved is not None and drifts else ()
-    since = min((day for one in measurands if (day := _since(one)) is not None), default=None) if drifts else None
-    return Judgement(setting, source, measurands, drifts, since, causes, len(recent))
+    since = min((day for one in trends if (day := _since(one)) is not None), default=None) if drifts else None
+    return Judgement(setting, source, trends, drifts, since, causes, len(recent))
 
 
 def _groups(log: Log) -> dict[tuple[str, str], np.ndarray]:

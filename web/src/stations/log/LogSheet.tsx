@@ -86,7 +86,7 @@ function Told({ log }: { log: LogView }) {
                 <b>{cause.cause}</b>: {cause.words}
                 <Micro display="block">
                   would make{" "}
-                  {cause.measurands.map((expected, index) => (
+                  {cause.effects.map((expected, index) => (
                     <span key={index}>
                       {index > 0 ? ", " : ""}
                       <PhraseText phrase={expected} />
