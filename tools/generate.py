@@ -26,6 +26,7 @@ from modest_rotor.core.job import JobDocument, Machine
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.loading import Holds as LoadedHolds
 from modest_rotor.core.options.registry import OPTIONS
+from modest_rotor.core.options.traits import Belongs
 from modest_rotor.core.phrase import BASIS_WORDS
 from modest_rotor.core.proof.answer import Verdict
 from modest_rotor.core.setup.steps import StepGroup
@@ -130,9 +131,14 @@ def _labels() -> str:
 
 
 def _kinds() -> str:
-    """What each kind of option asks for beside what all do."""
+    """What each kind of option asks for beside what all do, and the machines on which it cannot be."""
     asks = {option.kind.value: list(option.traits.asks) for option in OPTIONS if option.traits.asks}
-    return f"{HEADER}export const ASKS: Readonly<Record<string, readonly string[]>> = {json.dumps(asks, indent=2)};\n"
+    never = {Belongs.FANS: "pump", Belongs.PUMPS: "fan"}
+    bars = {one.kind.value: never[one.traits.belongs] for one in OPTIONS if one.traits.belongs in never}
+    return (
+        f"{HEADER}export const ASKS: Readonly<Record<string, readonly string[]>> = {json.dumps(asks, indent=2)};\n\n"
+        f'export const NEVER_ON: Readonly<Record<string, "fan" | "pump">> = {json.dumps(bars, indent=2)};\n'
+    )
 
 
 def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any]]) -> None:

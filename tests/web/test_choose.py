@@ -56,6 +56,8 @@ def test_from_duty_to_a_chosen_option_and_its_report(screen: Screen, application
     screen.sees("Logger: Motor A")
     screen.station("options")
     screen.press("Add an option")
+    offered = screen.browser.find_element(By.CSS_SELECTOR, '[aria-label="Add an option"]').text
+    assert "belt re-sheaved" in offered and "circulator" not in offered, "a fan is offered nothing of pumps"
     screen.press("constant-torque EC motor")
     screen.press("Electronic motor 1/2 hp, five torque taps")
     screen.opens("E")

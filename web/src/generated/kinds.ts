@@ -25,3 +25,15 @@ export const ASKS: Readonly<Record<string, readonly string[]>> = {
     "set_pressure"
   ]
 };
+
+export const NEVER_ON: Readonly<Record<string, "fan" | "pump">> = {
+  "airflow": "pump",
+  "ec-fan": "pump",
+  "staged": "pump",
+  "slowed": "pump",
+  "resheave": "pump",
+  "trim": "fan",
+  "circulator-speed": "fan",
+  "circulator-constant": "fan",
+  "circulator-proportional": "fan"
+};

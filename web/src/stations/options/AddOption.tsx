@@ -4,6 +4,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 
 import { fields } from "../../generated/fields";
+import { NEVER_ON } from "../../generated/kinds";
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { Micro, Press } from "../../shared/parts";
@@ -13,9 +14,15 @@ type Kind = Schemas["OptionKind"];
 
 const KINDS = fields["options/considered/*/kind"].choices.filter((kind) => kind !== "keep") as Kind[];
 
+/** Kinds that can be on a machine; all of them while nobody said what the motor drives. */
+function kindsOn(wheel: string | null | undefined) {
+  const machine = wheel === "pump" ? "pump" : "fan";
+  return wheel ? KINDS.filter((kind) => NEVER_ON[kind] !== machine) : KINDS;
+}
+
 /** One more option: its kind, and a product of the catalogue where one is named. */
 export function AddOption({ close }: { close: () => void }) {
-  const { desk } = useJob();
+  const { desk, view } = useJob();
   const [kind, setKind] = useState<Kind | null>(null);
   const products = useQuery<readonly Product[], Refused>({
     queryKey: ["catalogue", kind],
@@ -31,7 +38,7 @@ export function AddOption({ close }: { close: () => void }) {
     <Box role="region" aria-label="Add an option" borderBottom="2px solid" borderColor="ink" py="8px">
       <Box fontWeight={600}>Which kind?</Box>
       <Box display="flex" flexWrap="wrap" gap="4px" py="4px">
-        {KINDS.map((one) => (
+        {kindsOn(view.machine.wheel).map((one) => (
           <KindCell key={one} type="button" aria-pressed={one === kind} onClick={() => setKind(one)}>
             {wordsOf(fields["options/considered/*/kind"], one)}
           </KindCell>
