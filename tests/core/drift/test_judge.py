@@ -142,6 +142,8 @@ def test_a_few_capacitor_readings_raise_no_alarm(count: int) -> None:
     values = np.array([9.9, 9.0, 8.0])[:count] * 1e-6
     log = Log(np.arange(count) * 180.0, ("x",) * count, ("v",) * count, {"capacitance": values})
     assert capacitor_trend(log, 10e-6, 0.06) is None
+    at_once = Log(np.full(4, 180.0), ("x",) * 4, ("v",) * 4, {"capacitance": np.array([9.9, 9.0, 8.0, 7.5]) * 1e-6})
+    assert capacitor_trend(at_once, 10e-6, 0.06) is None, "four of one day make no line"
     four = Log(np.arange(4) * 180.0, ("x",) * 4, ("v",) * 4, {"capacitance": np.array([9.9, 9.0, 8.0, 7.5]) * 1e-6})
     assert capacitor_trend(four, 10e-6, 0.06).is_out  # type: ignore[union-attr]
 
