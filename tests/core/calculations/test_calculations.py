@@ -221,6 +221,20 @@ def test_a_plate_at_synchronous_speed_has_no_slip_to_reckon_a_load_by() -> None:
         work_out("load_by_slip", plate)
 
 
+@pytest.mark.parametrize("volts", [0.5, 1.0])
+def test_a_load_by_slip_is_refused_at_no_volts_alone(volts: float) -> None:
+    """Slip over rated slip, corrected by the square of rated over measured volts; whatever is above nought is worked."""
+    plate = {
+        "frequency": "60 Hz",
+        "poles": "4",
+        "rated_speed": "1,750 rpm",
+        "speed": "1,770 rpm",
+        "rated_voltage": "460 V",
+    }
+    (load,) = work_out("load_by_slip", {**plate, "voltage": f"{volts} V"}).results
+    assert load.figure.value == pytest.approx(30 / 50 * (volts / 460) ** 2)
+
+
 def ends_of(one: Input) -> tuple[str, ...]:
     """The ends of what can be typed for an input, and nought where it lies between them."""
     if one.quantity is None:
