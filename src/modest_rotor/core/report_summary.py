@@ -97,7 +97,7 @@ def _figures(
             ("energy per year, after", _of(chosen.energy)),
             ("saves a year", _of(chosen.saved_energy)),
             ("saves a year, money", _of(chosen.saved_money)),
-            (f"pays back, on what it costs{' more than that' if new else ''}", _of(chosen.payback)),
+            ("simple payback" + (", on what it costs more than that" if new else ""), _of(chosen.payback)),
         ]
     told.append(("costs, fitted", (chosen.cost,) if chosen.cost else None))
     return tuple(KeyFigure(label=label, value=value) for label, value in told if value)

@@ -216,7 +216,7 @@ const ROWS: readonly { label: string; of: (line: Line) => Phrase }[] = [
   { label: "saves a year", of: (line) => line.saved },
   { label: "in money", of: (line) => line.money },
   { label: "costs, fitted", of: (line) => line.cost },
-  { label: "pays back in", of: (line) => line.payback },
+  { label: "simple payback", of: (line) => line.payback },
   { label: "can be here", of: (line) => line.soon },
 ];
 

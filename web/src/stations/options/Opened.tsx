@@ -96,7 +96,7 @@ interface Line {
 
 const MONEY: readonly Line[] = [
   { name: "saved-money", label: "saves a year", unit: "money", of: (one) => one.saved_money },
-  { name: "payback", label: "payback, simple", unit: "years", of: (one) => one.payback },
+  { name: "payback", label: "simple payback", unit: "years", of: (one) => one.payback },
   { name: "break-even", label: "break-even", unit: "hours", of: (one) => one.break_even },
   { name: "worth", label: "present value", unit: "money", of: (one) => one.worth },
 ];
