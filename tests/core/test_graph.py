@@ -6,13 +6,14 @@ import random
 import re
 import typing
 from collections import Counter
-from dataclasses import dataclass
+from dataclasses import dataclass, make_dataclass
+from enum import Enum
 from pathlib import Path
 from typing import Any
 
 import numpy as np
 import pytest
-from pydantic import BaseModel
+from pydantic import BaseModel, Field
 
 from modest_rotor.core import nodes
 from modest_rotor.core.changes import with_change
@@ -176,8 +177,21 @@ class Point:
 class Model(BaseModel):
     """One of pydantic's."""
 
-    value: float
+    value: float | None
     name: str | None = None
+
+
+class Silent(BaseModel):
+    """One that keeps a field to itself where it is written."""
+
+    value: float
+    told_to_nobody: int = Field(default=0, exclude=True)
+
+
+class Holding(BaseModel):
+    """One that holds such a one."""
+
+    parts: tuple[Silent, ...] = ()
 
 
 DIFFERENT = (
@@ -234,6 +248,14 @@ def test_values_that_differ_have_other_names_and_those_that_do_not_have_the_same
     assert contents.of((Model(value=3.0), np.arange(3))) == Contents().of((Model(value=3.0), np.arange(3)))
 
 
+def test_classes_of_one_name_in_two_modules_are_two() -> None:
+    """Some names of classes stand twice in the core, as ``Holds`` does."""
+    here, there = (Enum("Holds", "SPEED", module=module) for module in ("one", "other"))
+    contents = Contents()
+    assert contents.of(here.SPEED) != contents.of(there.SPEED)
+    assert contents.of((Point(1.0, 2.0),)) != contents.of((make_dataclass("Point", ["x", "y", "name"])(1.0, 2.0, ""),))
+
+
 def test_a_value_that_is_gone_lends_its_name_to_none_that_comes_to_stand_in_its_place() -> None:
     contents, dice = Contents(), random.Random(5)
     seen: dict[str, tuple[float, ...]] = {}
@@ -242,9 +264,9 @@ def test_a_value_that_is_gone_lends_its_name_to_none_that_comes_to_stand_in_its_
         assert seen.setdefault(contents.of(value), value) == value
 
 
-@pytest.mark.parametrize("value", [len, Point, lambda: 1, object(), iter(())])
+@pytest.mark.parametrize("value", [len, Point, lambda: 1, object(), iter(()), [1], Silent(value=1.0), Holding()])
 def test_what_has_no_content_is_refused(value: Any) -> None:
-    with pytest.raises(TypeError, match="cannot be told"):
+    with pytest.raises(TypeError, match=r"cannot be told|not told whole"):
         Contents().of((1, value))
 
 

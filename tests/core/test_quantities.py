@@ -1,5 +1,6 @@
 """Units against a reference library, and the tables against themselves."""
 
+import math
 from pathlib import Path
 
 import pint
@@ -7,7 +8,7 @@ import pytest
 
 from modest_rotor.core import tables
 from modest_rotor.core.entry import read_entry
-from modest_rotor.core.quantities import all_quantities, dimension_of, quantity, units_of
+from modest_rotor.core.quantities import all_quantities, dimension_of, in_both_units, quantity, units_of
 from modest_rotor.core.tables import find_row, heading, read_table
 
 TABLES = Path(tables.__file__).parent
@@ -100,3 +101,23 @@ def test_every_table_says_its_title_source_and_units(name: str) -> None:
 def test_a_look_up_refuses_rather_than_take_a_neighbour() -> None:
     with pytest.raises(ValueError, match="no row for motor steam"):
         find_row("typical_motors", motor="steam")
+
+
+@pytest.mark.parametrize(
+    ("value", "name", "told"),
+    [
+        (249.089, "pressure", "249 Pa (1 in. w.g.)"),  # 1 in. of water, NIST SP 811
+        (745.7, "rated_power", "746 W (1 hp)"),
+        (100.0, "temperature", "100 °C (212 °F)"),
+        (0.471947, "airflow", "472 L/s (1,000 cfm)"),
+        (2989.07, "pump_differential", "0.305 m w. (1 ft w.)"),
+        (230.0, "voltage", "230 V"),
+        (0.0, "pressure", "0 Pa (0 in. w.g.)"),
+        (-12.5, "pressure", "-12.5 Pa (-0.0502 in. w.g.)"),
+        (math.nan, "pressure", "nan Pa (nan in. w.g.)"),
+        (-math.inf, "voltage", "-inf V"),
+    ],
+)
+def test_a_sentence_for_any_reader_says_both_units_in_three_figures(value: float, name: str, told: str) -> None:
+    """Also of what is no number: a refusal that cannot be written would be a fault in place of one."""
+    assert in_both_units(value, name) == told

@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 import hashlib
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from dataclasses import fields, is_dataclass
 from enum import Enum
+from functools import cache
+from typing import get_args
 
 import numpy as np
 from pydantic import BaseModel
@@ -13,6 +15,21 @@ from pydantic import BaseModel
 NAME_BYTES = 16
 """Two among a million million values have the same name once in ten to the fifteenth."""
 PLAIN = (bool, int, float, str, bytes, type(None))
+
+
+@cache
+def _keeps_back(model: type[BaseModel]) -> bool:
+    """Whether a model, or one that it holds, leaves out some of its fields where it is written."""
+    return any(
+        info.exclude or any(map(_keeps_back, _models_in(info.annotation))) for info in model.model_fields.values()
+    )
+
+
+def _models_in(annotation: object) -> Iterator[type[BaseModel]]:
+    if isinstance(annotation, type) and issubclass(annotation, BaseModel):
+        yield annotation
+    for part in get_args(annotation):
+        yield from _models_in(part)
 
 
 class Contents:
@@ -44,11 +61,13 @@ class Contents:
         return name
 
     def _told(self, value: object) -> str:
-        kind = type(value).__qualname__
+        kind = f"{type(value).__module__}.{type(value).__qualname__}"
         if isinstance(value, Enum):
             return f"{kind}.{value.name}"
         if isinstance(value, BaseModel):
-            return f"{kind} {value.model_dump_json()}"
+            if _keeps_back(type(value)):
+                raise TypeError(f"a {kind} is not told whole where it is written")
+            return f"{kind} {value.model_dump()!r}"  # JSON would write what is no number as nothing
         if is_dataclass(value) and not isinstance(value, type):
             return self._listed(kind, [getattr(value, one.name) for one in fields(value) if one.compare])
         if isinstance(value, tuple):

@@ -113,7 +113,9 @@ def in_both_units(value: float, name: str) -> str:
 
 
 def _in_figures(value: float) -> str:
-    """In three figures, and with no fewer than all before the decimal point."""
+    """In three figures, and with no fewer than all before the decimal point; what is no number as such."""
+    if not math.isfinite(value):
+        return f"{value}"
     places = max(0, TOLD_FIGURES - 1 - math.floor(math.log10(abs(value)))) if value else 0
     text = f"{value:,.{places}f}"
     return text.rstrip("0").rstrip(".") if "." in text else text

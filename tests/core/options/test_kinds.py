@@ -114,6 +114,15 @@ QUARTER_HORSE = {
 }  # fmt: skip
 
 
+def test_what_a_pump_cannot_be_is_said_in_the_units_of_pumps() -> None:
+    """A lift above the differential, and a throttle that takes more than grows with flow: metres and feet of water, not inches."""
+    (curve,) = {words for words in assessed(PUMP, duty__static_lift="12 m w.").balance.waits if "at no flow" in words}
+    throttle = of_kind(PUMP, OptionKind.THROTTLE_OUT, own={"throttle_drop": "120 kPa"})
+    said = " ".join(piece for piece in throttle.energy.waits or () if isinstance(piece, str))
+    for words in (curve, said):
+        assert "m w. (" in words and "ft w.)" in words and "in. w.g." not in words, words
+
+
 def test_the_trade_s_regulated_fan_against_the_electronic_one_at_three_speeds() -> None:
     """220, 75 and about 5 W at the three speeds are what technicians see of one such motor (common practice, no source). The load of
     its fan is not known: a fifth over the bands of an unnamed one."""

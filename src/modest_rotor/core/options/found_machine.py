@@ -13,7 +13,7 @@ from modest_rotor.core.options.contradiction import NOTHING_FITS, contradiction
 from modest_rotor.core.options.exponent import USUAL, system_exponent
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis
-from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_shape, shaft_power_from_air_w
+from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_shape, medium_of, shaft_power_from_air_w
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from modest_rotor.core.quantities import in_both_units
@@ -151,7 +151,7 @@ def find_machine(
     fixed = exactly(fixed_pressure.si if fixed_pressure else 0.0)
     pressure = reference.pressure if reference else None
     flow = reference.flow if reference else None
-    cannot = _unreadable(flow, pressure, fixed) or _unlikely(reference, plate, fit)
+    cannot = _unreadable(wheel, flow, pressure, fixed) or _unlikely(reference, plate, fit)
     if cannot is not None:
         return cannot
     power = _shaft_power(wheel, reference, plate, flow, pressure, dead)
@@ -196,22 +196,23 @@ def _unlikely(reference: SetFacts | None, plate: PlateFacts, fit: MotorFit | Non
     return Withheld(NOTHING_FITS) if fit is not None and fit.fits_nothing else None
 
 
-def _unreadable(flow: Estimate | None, pressure: Estimate | None, fixed: Estimate) -> Absent | None:
+def _unreadable(wheel: Wheel, flow: Estimate | None, pressure: Estimate | None, fixed: Estimate) -> Absent | None:
     """Why flow and pressure as read cannot be a point of a running machine, if they cannot."""
+    told_in = medium_of(wheel).pressure
     if flow is not None and flow.value <= 0:
         return Withheld(
             "No flow was read. A machine that runs moves something: look again, or leave it empty. It is kept."
         )
     if pressure is not None and pressure.value <= 0:
         return Withheld(
-            f"The pressure across the machine reads {in_both_units(pressure.value, 'pressure')}; a running one makes it above zero."
+            f"The pressure across the machine reads {in_both_units(pressure.value, told_in)}; a running one makes it above zero."
             " Look again at hoses and signs; the readings are kept."
         )
     if fixed.value > 0 and pressure is None:
         return Waiting("waits for a pressure reading: a part of it was said to stay at no flow")
     if fixed.value > 0 and pressure is not None and pressure.value <= fixed.value:
         return Withheld(
-            f"The pressure that stays at no flow, {in_both_units(fixed.value, 'pressure')}, is not below the {in_both_units(pressure.value, 'pressure')} read while"
+            f"The pressure that stays at no flow, {in_both_units(fixed.value, told_in)}, is not below the {in_both_units(pressure.value, told_in)} read while"
             " running. Look again at both; the readings are kept."
         )
     return None

@@ -10,6 +10,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.moved import Moves, moved_machine
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.physics.fan import medium_of
 from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.stations.options import OptionCosts, Repair
 
@@ -68,8 +69,9 @@ def _filter(found: FoundMachine, asked: OptionCosts, _: float | None) -> Estimat
     excess = read_by_meter(asked.filter_excess, "pressure", "filter over a clean one's")
     growing = found.pressure.value - found.fixed_pressure.value
     if excess.value >= growing:
+        told_in = medium_of(found.wheel).pressure
         return Withheld(
-            f"The filter cannot take {in_both_units(excess.value, 'pressure')} more than a clean one where the whole system takes {in_both_units(growing, 'pressure')}."
+            f"The filter cannot take {in_both_units(excess.value, told_in)} more than a clean one where the whole system takes {in_both_units(growing, told_in)}."
             " Look again at both; they are kept."
         )
     return exactly(1.0) - excess * (1 / growing)

@@ -12,6 +12,7 @@ from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.moved import Moves, moved_machine
 from modest_rotor.core.options.traits import Traits
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
+from modest_rotor.core.physics.fan import medium_of
 from modest_rotor.core.quantities import in_both_units
 
 
@@ -31,7 +32,7 @@ class ThrottleOut(Option):
             return absent_steps(
                 demands,
                 Withheld(
-                    f"the throttle cannot take more than the {in_both_units(growing, 'pressure')} that grow with flow"
+                    f"the throttle cannot take more than the {in_both_units(growing, medium_of(found.wheel).pressure)} that grow with flow"
                 ),
             )
         opened = moved_machine(found, Moves(system=exactly(1 - drop.si / growing)))

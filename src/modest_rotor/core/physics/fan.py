@@ -218,7 +218,7 @@ def machine_from_table(wheel: Wheel, flow: Array, pressure: Array, shaft_power: 
     best = int(np.argmax(efficiency))
     if efficiency[best] >= 1:
         raise OutsideValidity(
-            f"The machine's table gives more air or water power than shaft power at {in_both_units(float(flow[best]), 'airflow')} (efficiency"
+            f"The machine's table gives more air or water power than shaft power at {in_both_units(float(flow[best]), medium_of(wheel).flow)} (efficiency"
             f" {100 * efficiency[best]:.0f} %). One of its columns is in another unit."
         )
     at = flow[best], pressure[best], shaft_power[best]
@@ -276,22 +276,22 @@ def flow_for_pressure(machine: MachineCurve, pressure_pa: float) -> float:
     Validity: the falling part of a curve. Source: AMCA Publication 201, on fan curves that have more than one flow for a
     pressure.
     """
-    shape = machine.shape
+    shape, medium = machine.shape, medium_of(machine.shape.wheel)
     flows = np.linspace(shape.first_flow, shape.last_flow, FINE)
     over = shape.pressure(flows) * machine.pressure_unit - pressure_pa
     crossings = np.flatnonzero(over[:-1] * over[1:] <= 0)
     if not len(crossings):
         top = float(np.max(shape.pressure(flows)) * machine.pressure_unit)
         raise OutsideValidity(
-            f"The machine makes {in_both_units(pressure_pa, 'pressure')} at no flow of its curve; its highest is {in_both_units(top, 'pressure')}."
+            f"The machine makes {in_both_units(pressure_pa, medium.pressure)} at no flow of its curve; its highest is {in_both_units(top, medium.pressure)}."
         )
     at = [
         float(flows[i] - over[i] * (flows[i + 1] - flows[i]) / (over[i + 1] - over[i] + NEVER_ZERO)) for i in crossings
     ]
     if at[-1] - at[0] > 2 * (flows[1] - flows[0]):
-        ends = " and ".join(in_both_units(float(place * machine.flow_unit), "airflow") for place in (at[0], at[-1]))
+        ends = " and ".join(in_both_units(float(place * machine.flow_unit), medium.flow) for place in (at[0], at[-1]))
         raise OutsideValidity(
-            f"The curve has {in_both_units(pressure_pa, 'pressure')} at two flows, {ends}: pressure alone does not tell which. Power, or a"
+            f"The curve has {in_both_units(pressure_pa, medium.pressure)} at two flows, {ends}: pressure alone does not tell which. Power, or a"
             " second reading at another damper, does."
         )
     return at[-1] * float(machine.flow_unit)
