@@ -54,7 +54,7 @@ function Rows({ table }: { table: Table }) {
         borderBottom="1px solid"
         borderColor="rule"
       >
-        <span role="columnheader" />
+        <Micro role="columnheader">each reading’s change in %, ± 95 %</Micro>
         {COLUMNS.map((name) => (
           <Micro key={name} role="columnheader" textAlign="right">
             {name}
