@@ -12,6 +12,8 @@ from modest_rotor.core.bench.why import Meter
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import quantity
 
+pytestmark = pytest.mark.slow
+
 STANDS = stands()
 
 

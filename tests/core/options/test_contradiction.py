@@ -8,6 +8,8 @@ import pytest
 
 from tests.jobs import KRAUSE, assessed, option, rules
 
+pytestmark = pytest.mark.slow
+
 
 @pytest.mark.parametrize(
     ("changes", "rule"),

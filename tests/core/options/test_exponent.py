@@ -14,6 +14,8 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.physics.system import EXPONENT_SPREAD, USUAL_EXPONENT
 from tests.jobs import FITS, KRAUSE, assessed, changed, fit_job, job_fit_key, option
 
+pytestmark = pytest.mark.slow
+
 FIRST = KRAUSE["document"]["readings"][0]  # type: ignore[index]
 
 

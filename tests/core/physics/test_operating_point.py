@@ -28,6 +28,8 @@ from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from tests.machines import BLOWER, DUCT_1300, EVERY_KIND, FAN, PUMP, WHEEL_1300, blower_load, fan_load, fitted, rated
 
+pytestmark = pytest.mark.slow
+
 ELECTRONIC = ElectronicMotor(373.0, 1200.0)
 
 

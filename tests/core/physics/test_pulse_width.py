@@ -17,6 +17,8 @@ from modest_rotor.core.physics.pulse_width import (
     triangle,
 )
 
+pytestmark = pytest.mark.slow
+
 LINK_V = 565.0
 
 
