@@ -1,6 +1,6 @@
 """Writes what is generated from the core: the API's description, the facts of every field, the schemas of job file, device profile and experiment.
 
-``python tools/generate.py`` rewrites the files; ``--check`` only says whether they are up to date.
+``python -m tools.generate`` rewrites the files; ``--check`` only says whether they are up to date.
 """
 
 from __future__ import annotations
@@ -19,7 +19,7 @@ from modest_rotor.api.app import create_app
 from modest_rotor.api.reference import quantities
 from modest_rotor.core.bench.course import Experiment
 from modest_rotor.core.bench.why import Meter
-from modest_rotor.core.coded import Coded
+from modest_rotor.core.coded import Coded, names_of
 from modest_rotor.core.glossary import all_terms, term_of_field
 from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.job import JobDocument, Machine
@@ -29,6 +29,7 @@ from modest_rotor.core.options.registry import OPTIONS
 from modest_rotor.core.options.traits import Belongs
 from modest_rotor.core.phrase import BASIS_WORDS
 from modest_rotor.core.proof.answer import Verdict
+from modest_rotor.core.say import ENGLISH, Reader, reading, say, words_for
 from modest_rotor.core.setup.steps import StepGroup
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.flow_way import Way
@@ -41,6 +42,7 @@ from modest_rotor.fieldbus.simulated import Trouble
 from modest_rotor.formats.job_file import job_schema
 from modest_rotor.formats.logger_csv import ORDER_WORDS
 from modest_rotor.store.nodes import ROW_FIELDS
+from tools import messages
 
 ROOT = Path(__file__).resolve().parents[1]
 GENERATED = ROOT / "web" / "src" / "generated"
@@ -66,11 +68,17 @@ def main() -> int:
         ROOT / "docs" / "formats" / "device-1.schema.json": _pretty(profile_schema()),
         ROOT / "docs" / "formats" / "experiment-1.schema.json": _pretty(Experiment.model_json_schema()),
     }
+    files |= messages.built()
+    files |= {
+        GENERATED / f"facts.{language}.json": _pretty(_facts_in(language))
+        for language in messages.languages()
+        if language != ENGLISH
+    }
     files[GENERATED / "api.ts"] = _types(files[GENERATED / "openapi.json"])
     if "--check" in sys.argv:
         stale = [path for path, text in files.items() if not path.exists() or path.read_text(encoding="utf-8") != text]
         for path in stale:
-            print(f"{path.relative_to(ROOT)} is out of date: run python tools/generate.py")
+            print(f"{path.relative_to(ROOT)} is out of date: run python -m tools.generate")
         return 1 if stale else 0
     for path, text in files.items():
         path.parent.mkdir(parents=True, exist_ok=True)
@@ -125,9 +133,45 @@ def _labels() -> str:
         f"export const {name} = {json.dumps({one.value: one.label for one in kind}, indent=2, ensure_ascii=False)} as const;"
         for name, kind in LABELLED.items()
     )
+    rules = f"export const RuleWords: Readonly<Record<string, string>> = {json.dumps(names_of('rules'), indent=2)};"
+    checks = (
+        f"export const CheckWords: Readonly<Record<string, string>> = {json.dumps(names_of('fit_checks'), indent=2)};"
+    )
     bases = f"export const BasisWords = {json.dumps(BASIS_WORDS, indent=2)} as const;"
     orders = f"export const OrderWords = {json.dumps(ORDER_WORDS, indent=2)} as const;"
-    return HEADER + "\n\n".join((*told, bases, orders)) + "\n"
+    return HEADER + "\n\n".join((*told, rules, checks, bases, orders)) + "\n"
+
+
+def _facts_in(language: str) -> dict[str, Any]:
+    """The words of all facts in another language, by the names under which the page knows the English ones."""
+    who = Reader(language)
+    with reading(who):
+        fields = fields_of_a_job()
+        of_english = {
+            text: code
+            for code, pattern in messages.english().items()
+            for text in pattern[:1]
+            if len(pattern) == 1 and isinstance(text, str)
+        }
+        headings = {label: term.code for term in all_terms() for label in term.labels}
+        labels = {name: {one.value: words_for(one.label) for one in kind} for name, kind in LABELLED.items()}
+        return {
+            "fields": {
+                path: {"label": words_for(fact["label"])}
+                | ({"labels": [words_for(one) for one in fact["labels"]]} if "labels" in fact else {})
+                for path, fact in fields.items()
+            },
+            "helps": {path: words_for(fact["help"]) for path, fact in fields.items() if "help" in fact},
+            "quantities": {name: words_for(facts.label) for name, facts in quantities().items()},
+            "headings": {
+                words_for(say(of_english[text])): code for text, code in headings.items() if text in of_english
+            },
+            "labels": labels
+            | {"RuleWords": {code: words_for(one) for code, one in names_of("rules").items()}}
+            | {"CheckWords": {code: words_for(one) for code, one in names_of("fit_checks").items()}}
+            | {"BasisWords": {code: words_for(one) for code, one in BASIS_WORDS.items()}}
+            | {"OrderWords": {code: words_for(one) for code, one in ORDER_WORDS.items()}},
+        }
 
 
 def _kinds() -> str:
@@ -163,12 +207,17 @@ def _collect(model: type[BaseModel], prefix: str, facts: dict[str, dict[str, Any
             if term := term_of_field(path):
                 fact["term"] = term
             choices = _choices(info.annotation)
-            labels = [one.label if isinstance(one, Coded) else str(one) for one in choices]
+            labels = [one.label if isinstance(one, Coded) else _answer(one) for one in choices]
             if choices:
                 fact["choices"] = [one.value if isinstance(one, Coded) else one for one in choices]
-            if any(isinstance(one, Coded) for one in choices):
+            if labels != [str(one) for one in fact.get("choices", ())] or any(map(str.isalpha, labels)):
                 fact["labels"] = labels
             facts[path] = fact
+
+
+def _answer(choice: Any) -> str:
+    """What is read of an answer that is no member of an enumeration."""
+    return names_of("answers").get(str(choice), str(choice))
 
 
 def _model_in(annotation: Any) -> type[BaseModel] | None:

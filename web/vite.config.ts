@@ -1,6 +1,8 @@
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vitest/config";
 
+import { early, words } from "./words";
+
 /** What nearly every page of a job needs, in one file: it packs better, and comes at once, not in thirty small pieces. */
 const SHARED = {
   name: "shared",
@@ -10,7 +12,7 @@ const SHARED = {
 };
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [words(), react(), early()],
   build: {
     sourcemap: false,
     assetsInlineLimit: 0,

@@ -14,8 +14,8 @@ from tests.jobs import KRAUSE, assessed, option
 
 OF_WORDS = {
     "phrase.py",
-    "rail.py",
-    "working.py",
+    "say.py",
+    "kept_words.py",
     "commands.py",
     "loop.py",
     "loop_facts.py",
@@ -31,8 +31,8 @@ def test_a_result_says_its_status_and_one_of_before_gets_it_from_what_it_holds()
     known = result("Load", "load", 0.8, "x", (), "Definition.")
     assert (known.status, known.absent) == (Status.KNOWN, None)
     for made, kind in (
-        (waiting("Load", "waits for amps"), Waiting),
-        (withheld("Load", "withheld: above it"), Withheld),
+        (waiting("Load", ("waits for amps",)), Waiting),
+        (withheld("Load", ("withheld: above it",)), Withheld),
     ):
         assert isinstance(made.absent, kind)
         assert not_known("Load", made.absent) == made

@@ -42,7 +42,7 @@ def print_of(value: Any) -> Print:
             if math.isfinite(leaf):
                 weighed += _weight(path) * math.copysign(math.log1p(abs(leaf) / FLOOR), leaf)
                 continue
-        digest.update(repr(leaf).encode())
+        digest.update((str.__repr__(leaf) if isinstance(leaf, str) else repr(leaf)).encode())
     return Print(words=digest.hexdigest(), numbers=numbers, weighed=weighed)
 
 

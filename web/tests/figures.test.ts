@@ -1,5 +1,6 @@
-import { describe, expect, it } from "vitest";
+import { afterEach, describe, expect, it, test } from "vitest";
 
+import { inMySigns } from "../src/shared/language";
 import type { Entry, Figure } from "../src/shared/api";
 import { inUnits, span, unitOf, write, writeBand, writeEntry } from "../src/shared/figures";
 
@@ -162,5 +163,30 @@ describe("how long ago", () => {
     [9 * 86400, "9 days"],
   ])("%d s is said as %s", (seconds, said) => {
     expect(span(seconds)).toBe(said);
+  });
+});
+
+describe("signs of numbers", () => {
+  afterEach(() => localStorage.clear());
+
+  test("what was worked out is written with the reader's signs, and so are decimals that were typed", () => {
+    localStorage.setItem("modest-rotor signs", "comma");
+    expect(write({ quantity: "airflow", value: 0.8448, band: 0.06, basis: "measured" }, "ip").value).toBe("1.790");
+    const entry = { typed: "4.4 A", unit: "A", si: 4.4, resolution: 0.1 };
+    expect(write({ quantity: "current", value: 4.4, basis: "measured", entry }, "si").value).toBe("4,4");
+  });
+
+  test("a mark that may stand between thousands stays as it was typed", () => {
+    localStorage.setItem("modest-rotor signs", "comma");
+    expect(["1.450 rpm", "0.375 in", "12.5 W", "1450.125", "208-230 V", "0,37 kW"].map(inMySigns)).toEqual([
+      "1.450 rpm",
+      "0,375 in",
+      "12,5 W",
+      "1450,125",
+      "208-230 V",
+      "0,37 kW",
+    ]);
+    localStorage.setItem("modest-rotor signs", "point");
+    expect(["0,37 kW", "1,450 rpm", "4.4 A"].map(inMySigns)).toEqual(["0.37 kW", "1,450 rpm", "4.4 A"]);
   });
 });

@@ -10,6 +10,7 @@ from typing import Any, TypeVar
 from anyio import CapacityLimiter, to_thread
 from fastapi import Request
 
+from modest_rotor.core.say import say
 from modest_rotor.workers.bounded import AT_ONCE, LONGEST_S, MOST_MEMORY, bounded
 from modest_rotor.workers.process import TookTooLong
 from modest_rotor.workers.solvers import SOLVERS
@@ -57,4 +58,4 @@ async def solved(work: Callable[..., Answer], *arguments: Any, **how: Any) -> An
     try:
         return await asyncio.wait_for(asyncio.wrap_future(SOLVERS.ask(work, *arguments, **how)), LONGEST_LOOK_S)
     except TimeoutError as error:
-        raise TookTooLong("Too much is being worked out just now. Try again in a moment.") from error
+        raise TookTooLong(say("apart-module")) from error

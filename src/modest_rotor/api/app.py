@@ -33,6 +33,7 @@ from modest_rotor.api import (
 )
 from modest_rotor.api.guard import Guard, tell_refusals
 from modest_rotor.api.pages import serve_pages
+from modest_rotor.core.say import say
 from modest_rotor.store.database import MOST_CONNECTIONS
 
 WORTH_PACKING, QUICK = 4000, 1
@@ -48,7 +49,7 @@ async def _as_many_threads_as_connections(_: FastAPI) -> AsyncIterator[None]:
 def create_app(web_files: Path | None = None) -> FastAPI:
     """The whole application; without ``web_files``, the API alone."""
     app = FastAPI(
-        title="Modest Rotor",
+        title=say("app-create-app"),
         version=__version__,
         openapi_url="/api/openapi.json",
         docs_url=None,

@@ -7,12 +7,13 @@ from typing import Annotated
 
 from fastapi import APIRouter, Body, Path, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Words, ZoneName, actor_now, latest_time, view
 from modest_rotor.core.commands.fields import TakeSets
 from modest_rotor.core.job import MOST_SETS, Job
+from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.stations.meters import Meters
 from modest_rotor.formats.clock import LONGEST_ZONE, on_clock_of, zone_of
@@ -30,12 +31,12 @@ ONE_PICTURE = BoundedSemaphore(1)
 Person = Annotated[Words, Path(min_length=1, max_length=LONGEST_NAME)]
 
 
-class CsvIn(BaseModel):
+class CsvIn(WithWords):
     """A CSV file with what a person said of its columns."""
 
     text: str = Field(max_length=900_000)
-    mapping: dict[str, str] = {}
-    units_of: dict[str, str] = {}
+    mapping: dict[str, str] = Field(default_factory=dict)
+    units_of: dict[str, str] = Field(default_factory=dict)
     units: UnitSystem = "si"
     zone: str = Field(default="", max_length=LONGEST_ZONE, description="time zone of the times in it; UTC for none")
 
@@ -47,13 +48,13 @@ class CsvConfirmed(CsvIn):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class MetersIn(BaseModel):
+class MetersIn(WithWords):
     """The meters in somebody's bag."""
 
     meters: Meters
 
 
-class Removed(BaseModel):
+class Removed(WithWords):
     """Whether a photograph is taken away."""
 
     removed: bool

@@ -5,11 +5,12 @@ from __future__ import annotations
 from typing import Literal
 
 from fastapi import APIRouter
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, Learner, Words
 from modest_rotor.core.assess import build_case
-from modest_rotor.core.bench.course import TOPICS, Experiment, course, experiment_called, topic_of
+from modest_rotor.core.bench.course import Experiment, course, experiment_called, topic_of, topic_words
+from modest_rotor.core.bench.course_words import TOPICS
 from modest_rotor.core.bench.knobs import Knob, Turned, knobs_of
 from modest_rotor.core.bench.outlook import Outlook, meters_of, outlook, quantity_of
 from modest_rotor.core.bench.record import Predicted, Record, record_of
@@ -20,7 +21,9 @@ from modest_rotor.core.bench.waves import Wave, waves_of
 from modest_rotor.core.bench.why import Meter, Moves, reasons
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
+from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.say import meant, say
 from modest_rotor.core.stations.product import ProductType
 from modest_rotor.store import bench, catalogue, jobs
 from modest_rotor.store.database import with_connection
@@ -32,7 +35,7 @@ MOST_STANDS = 24
 _stands = NewestKept(MOST_STANDS)
 
 
-class RigName(BaseModel):
+class RigName(WithWords):
     """What is to stand on the Bench: a stand that ships, the machine of a job, or a motor of the catalogue on a wheel."""
 
     of: Literal["stand", "job", "product"] = "stand"
@@ -42,14 +45,14 @@ class RigName(BaseModel):
     drive: bool = Field(default=False, description="whether a drive is put before it")
 
 
-class MeterView(BaseModel):
+class MeterView(WithWords):
     """A meter of a rig: in which quantity it is read."""
 
     meter: Meter
     quantity: str
 
 
-class RigView(BaseModel):
+class RigView(WithWords):
     """What stands on the Bench: its knobs and meters, and what its drawing needs."""
 
     name: str
@@ -66,21 +69,21 @@ class RigView(BaseModel):
     lift: float = Field(description="fixed part of the system's pressure, a share, as built")
 
 
-class RigTurned(BaseModel):
+class RigTurned(WithWords):
     """A rig with its controls."""
 
     rig: RigName
     controls: Turned = Turned()
 
 
-class Looked(BaseModel):
+class Looked(WithWords):
     """A rig, and where it goes."""
 
     rig: RigView
     outlook: Outlook
 
 
-class JobChoice(BaseModel):
+class JobChoice(WithWords):
     """A job whose machine may be put on the Bench."""
 
     id: int
@@ -88,14 +91,14 @@ class JobChoice(BaseModel):
     site: str
 
 
-class ProductChoice(BaseModel):
+class ProductChoice(WithWords):
     """A motor of the catalogue that may be put on the Bench."""
 
     code: str
     name: str
 
 
-class BenchBook(BaseModel):
+class BenchBook(WithWords):
     """What the Bench offers."""
 
     stands: tuple[str, ...]
@@ -107,14 +110,14 @@ class BenchBook(BaseModel):
     topics: tuple[str, ...]
 
 
-class WaveView(BaseModel):
+class WaveView(WithWords):
     """A wave as it is drawn: ms and values."""
 
     ms: tuple[float, ...]
     values: tuple[float, ...]
 
 
-class WavesView(BaseModel):
+class WavesView(WithWords):
     """What a drive makes of its line; ``duty`` and ``modulation`` are shares."""
 
     line: WaveView
@@ -130,7 +133,7 @@ class WavesView(BaseModel):
     motor_v: float
 
 
-class Asked(BaseModel):
+class Asked(WithWords):
     """A change of a rig, and what was said of it before; nothing said is no answer."""
 
     rig: RigName
@@ -141,7 +144,7 @@ class Asked(BaseModel):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class Answer(BaseModel):
+class Answer(WithWords):
     """What one meter did and why; ``right`` only where something was said of it."""
 
     meter: Meter
@@ -154,7 +157,7 @@ class Answer(BaseModel):
     right: bool | None
 
 
-class Explained(BaseModel):
+class Explained(WithWords):
     """A change explained, and the learner's record with it."""
 
     answers: tuple[Answer, ...]
@@ -166,13 +169,13 @@ class Explained(BaseModel):
 def stand_of(name: RigName) -> Stand:
     """The stand of a rig, fitted once and kept while nothing changes. Needs a connection where a job or product is named."""
     if name.of == "stand":
-        return _with_drive(stand_called(name.name), name.drive)
+        return _with_drive(stand_called(meant(name.name, stands())), name.drive)
     if name.of == "product":
         product = catalogue.product(name.name)
         key = (product.model_dump_json(), name.wheel, name.drive)
         return _stands.kept(key, lambda: _with_drive(stand_of_product(product, name.wheel), name.drive))
     if name.job is None:
-        raise ChangeRefused("Say whose machine is to stand on the Bench.")
+        raise ChangeRefused(say("api-bench-stand-of"))
     job = jobs.job_of(name.job)
     return _stands.kept((job.model_dump_json(), name.drive), lambda: _with_drive(_of_job(job), name.drive))
 
@@ -220,7 +223,7 @@ def book() -> BenchBook:
         motors=tuple(ProductChoice(code=one.code, name=one.name) for one in motors),
         wheels=tuple(Wheel),
         course=course(),
-        topics=tuple(TOPICS),
+        topics=tuple(map(topic_words, TOPICS)),
     )
 
 
@@ -280,7 +283,7 @@ def explain(asked: Asked) -> Explained:
         for meter, reason in found.items()
     )
     record = record_of(bench.predictions_of(who))
-    return Explained(answers=answers, topic=topic, point=one.point if one else None, record=record)
+    return Explained(answers=answers, topic=topic_words(topic), point=one.point if one else None, record=record)
 
 
 @router.get("/record")

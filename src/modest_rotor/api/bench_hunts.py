@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 
 from fastapi import APIRouter, Response
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, Learner, Words
 from modest_rotor.core.bench.hunt import LEVELS, OF_A_LEVEL, Hunt, causes_on, make_hunt
@@ -26,7 +26,8 @@ from modest_rotor.core.bench.why import Moves
 from modest_rotor.core.estimate import COVERAGE_95
 from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.perturb import Measurand
-from modest_rotor.core.phrase import Figure
+from modest_rotor.core.phrase import Figure, WithWords
+from modest_rotor.core.say import meant, say
 from modest_rotor.formats.hunts_csv import HuntResult, write_hunts
 from modest_rotor.store import bench
 from modest_rotor.store.bench import KeptHunt
@@ -44,7 +45,7 @@ QUANTITIES = {
 }
 
 
-class HuntAct(BaseModel):
+class HuntAct(WithWords):
     """Something that may be done, its minutes and its caution; ``times`` is how often it was."""
 
     act: str
@@ -54,7 +55,7 @@ class HuntAct(BaseModel):
     times: int
 
 
-class HuntSeen(BaseModel):
+class HuntSeen(WithWords):
     """What an act showed: readings against those from when it was right, or words."""
 
     act: str
@@ -67,14 +68,14 @@ class HuntSeen(BaseModel):
     words: str | None = None
 
 
-class HuntLine(BaseModel):
+class HuntLine(WithWords):
     """A step of a way in the debrief."""
 
     act: str
     minutes: int
 
 
-class Debrief(BaseModel):
+class Debrief(WithWords):
     """How a hunt ended, and the cheapest way that there was."""
 
     ending: Ending
@@ -86,7 +87,7 @@ class Debrief(BaseModel):
     way_minutes: int
 
 
-class HuntView(BaseModel):
+class HuntView(WithWords):
     """A hunt as far as a learner has come; nothing of what is hidden before it has ended."""
 
     number: int
@@ -105,7 +106,7 @@ class HuntView(BaseModel):
     debrief: Debrief | None
 
 
-class HuntSoFar(BaseModel):
+class HuntSoFar(WithWords):
     """What was done in a hunt, in order, and what was named at its end."""
 
     acts: tuple[Words, ...] = Field(default=(), max_length=MOST_ACTS)
@@ -115,7 +116,7 @@ class HuntSoFar(BaseModel):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class NextHunt(BaseModel):
+class NextHunt(WithWords):
     """Which hunt to go on with, by the record."""
 
     number: int
@@ -150,9 +151,11 @@ def hunt(number: int, so_far: HuntSoFar) -> HuntView:
     """A hunt after everything that was done in it; kept once it has ended."""
     hunting = Hunting(make_hunt(number))
     for act in so_far.acts:
-        hunting = hunting.after(act)
+        hunting = hunting.after(meant(act, acts_on(hunting.hunt)))
     if so_far.causes:
-        hunting = hunting.name(so_far.causes, so_far.next_step)
+        known = tuple(one.cause.name for one in causes_on(hunting.hunt.stand.name))
+        named = tuple(meant(cause, known) for cause in so_far.causes)
+        hunting = hunting.name(named, meant(so_far.next_step, next_steps()))
     if hunting.ending is not None and so_far.attempt:
         bench.keep_hunt(so_far.who.strip(), so_far.attempt, hunting)
     return _hunt_view(hunting)
@@ -210,7 +213,7 @@ def _seen(hunting: Hunting) -> tuple[HuntSeen, ...]:
             continue
         words = so_far.shown.get(act)
         if act == ASK:
-            words = "; ".join(f"{name} {100 * share:.0f} %" for name, share in so_far.told) or "nothing was read yet"
+            words = "; ".join(f"{name} {100 * share:.0f} %" for name, share in so_far.told) or say("bench-hunts-seen")
         found.append(HuntSeen(act=act, minutes=minutes_of(act), words=words))
     return tuple(found)
 

@@ -9,7 +9,7 @@ from contextlib import suppress
 from typing import Annotated, Literal
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
-from pydantic import BaseModel, Field, TypeAdapter, ValidationError
+from pydantic import Field, TypeAdapter, ValidationError
 
 from modest_rotor.api.bench import RigName, RigView, stand_of, view_of
 from modest_rotor.core.bench.knobs import Turned
@@ -17,6 +17,8 @@ from modest_rotor.core.bench.outlook import Outlook, outlook
 from modest_rotor.core.bench.stand import Stand
 from modest_rotor.core.bench.why import Meter
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError
+from modest_rotor.core.phrase import WithWords
+from modest_rotor.core.say import say
 from modest_rotor.devices.bench_rig import PANEL, BenchRig
 from modest_rotor.store.database import with_connection
 
@@ -31,7 +33,7 @@ TOO_BIG, FAILED = 1009, 1011
 REFUSED_PLACES = 2
 
 
-class PutUp(BaseModel):
+class PutUp(WithWords):
     """Put a rig up."""
 
     do: Literal["put up"]
@@ -39,7 +41,7 @@ class PutUp(BaseModel):
     controls: Turned = Turned()
 
 
-class Turn(BaseModel):
+class Turn(WithWords):
     """Turn its controls; ``number`` comes back with the first frame that shows it."""
 
     do: Literal["turn"]
@@ -47,14 +49,14 @@ class Turn(BaseModel):
     number: int = Field(default=0, ge=0)
 
 
-class Switch(BaseModel):
+class Switch(WithWords):
     """Switch it on or off."""
 
     do: Literal["switch"]
     on: bool
 
 
-class Pace(BaseModel):
+class Pace(WithWords):
     """Let its time run faster."""
 
     do: Literal["pace"]
@@ -65,7 +67,7 @@ Told = Annotated[PutUp | Turn | Switch | Pace, Field(discriminator="do")]
 _told: TypeAdapter[PutUp | Turn | Switch | Pace] = TypeAdapter(Told)
 
 
-class FrameView(BaseModel):
+class FrameView(WithWords):
     """What the meters show at an instant, in SI and rpm; ``number`` is that of the last turn that is in it."""
 
     kind: Literal["frame"] = "frame"
@@ -77,7 +79,7 @@ class FrameView(BaseModel):
     values: dict[Meter, float]
 
 
-class StandingView(BaseModel):
+class StandingView(WithWords):
     """A rig was put up."""
 
     kind: Literal["standing"] = "standing"
@@ -85,7 +87,7 @@ class StandingView(BaseModel):
     controls: Turned
 
 
-class OutlookView(BaseModel):
+class OutlookView(WithWords):
     """Where it goes with its controls as they are turned."""
 
     kind: Literal["outlook"] = "outlook"
@@ -93,14 +95,14 @@ class OutlookView(BaseModel):
     outlook: Outlook
 
 
-class RefusedView(BaseModel):
+class RefusedView(WithWords):
     """What was told cannot be done; the rig goes on as it was."""
 
     kind: Literal["refused"] = "refused"
     sentence: str
 
 
-class LiveViews(BaseModel):
+class LiveViews(WithWords):
     """Everything that comes over the wire; kept together so that the page's types are generated from it."""
 
     told: Told | None = None
@@ -130,7 +132,7 @@ class Session:
             while True:
                 text = await self._heard()
                 if text is None:
-                    await self._send(RefusedView(sentence="Only text is understood here. The rig goes on as it was."))
+                    await self._send(RefusedView(sentence=say("bench-live-module-only-text")))
                     continue
                 if len(text) > LARGEST_MESSAGE:
                     await self.socket.close(TOO_BIG)
@@ -167,16 +169,16 @@ class Session:
             await self._do(_told.validate_json(text))
         except ValidationError as error:
             first = error.errors()[0]
-            place = "/".join(str(step) for step in first["loc"][REFUSED_PLACES:]) or "what was told"
-            await self._send(RefusedView(sentence=f"{place}: {first['msg']}. The rig goes on as it was."))
+            place = "/".join(str(step) for step in first["loc"][REFUSED_PLACES:]) or say("bench-live-module-what-told")
+            await self._send(RefusedView(sentence=say("bench-live-module-rig-goes", place=place, first=first["msg"])))
         except ModestRotorError as error:
-            await self._send(RefusedView(sentence=f"{error} The rig goes on as it was."))
+            await self._send(RefusedView(sentence=say("bench-live-module-rig-goes-2", error=error)))
 
     async def _do(self, told: PutUp | Turn | Switch | Pace) -> None:
         if isinstance(told, PutUp):
             await self._put_up(told)
         elif self.rig is None:
-            await self._send(RefusedView(sentence="No rig stands here yet."))
+            await self._send(RefusedView(sentence=say("bench-live-module-rig-stands")))
         elif isinstance(told, Turn):
             await asyncio.to_thread(self.rig.turn, told.controls.controls)
             self.turned, self.number = told.controls, told.number
@@ -190,7 +192,7 @@ class Session:
 
     async def _put_up(self, told: PutUp) -> None:
         if not PANEL.claim(id(self), MOST_RIGS):
-            raise ChangeRefused(f"{MOST_RIGS} rigs run already, in other pages. Close one of them first.")
+            raise ChangeRefused(say("bench-live-module-rigs-run", most_rigs=MOST_RIGS))
         stand, view = await asyncio.to_thread(_stand_and_view, told)
         rig = await asyncio.to_thread(BenchRig, stand, told.controls.controls)
         if self.rig is not None:
@@ -251,7 +253,7 @@ class Session:
             try:
                 goes = await asyncio.to_thread(outlook, rig.stand, turned.controls)
             except ModestRotorError as error:
-                await self._send(RefusedView(sentence=f"{error} The rig goes on as it was."))
+                await self._send(RefusedView(sentence=say("bench-live-module-rig-goes-2", error=error)))
             else:
                 await self._send(OutlookView(number=number, outlook=goes))
 

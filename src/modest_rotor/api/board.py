@@ -7,13 +7,14 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Body, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Words, refuse_sets_of_the_future, view
 from modest_rotor.core.copying import CopyOf, copied
 from modest_rotor.core.errors import ModestRotorError
 from modest_rotor.core.job import LONGEST_CONTACT, Site, Station
+from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.site import SiteEnergy, site_energy
 from modest_rotor.formats.job_archive import ArchivedJob, read_archive, write_archive
 from modest_rotor.store import board, jobs, logs, shelves, sites
@@ -26,7 +27,7 @@ LONGEST_SEARCH = 200
 MOST_OUT = 1_000
 
 
-class ShelfCounts(BaseModel):
+class ShelfCounts(WithWords):
     """How many jobs lie on each shelf, and the sites that there are."""
 
     open: int
@@ -35,27 +36,27 @@ class ShelfCounts(BaseModel):
     sites: list[SiteName]
 
 
-class SiteName(BaseModel):
+class SiteName(WithWords):
     """A site by its number and name."""
 
     id: int
     name: str
 
 
-class ShelfWanted(BaseModel):
+class ShelfWanted(WithWords):
     """Where a job shall lie."""
 
     shelf: board.Shelf
 
 
-class CopyWanted(BaseModel):
+class CopyWanted(WithWords):
     """How a job is copied, and the name of the new machine."""
 
     how: CopyOf
     machine_name: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class TakenJob(BaseModel):
+class TakenJob(WithWords):
     """One file of an archive that was taken in: the job that it became, or why it did not."""
 
     file: str
@@ -63,7 +64,7 @@ class TakenJob(BaseModel):
     reason: str = ""
 
 
-class SiteWhose(BaseModel):
+class SiteWhose(WithWords):
     """Whose a site is, whom to call, and where it is."""
 
     customer: Words | None = Field(default=None, max_length=LONGEST_NAME)
@@ -71,7 +72,7 @@ class SiteWhose(BaseModel):
     address: Words | None = Field(default=None, max_length=LONGEST_CONTACT)
 
 
-class SiteView(BaseModel):
+class SiteView(WithWords):
     """A site as a whole: its jobs, its energy now and with what was chosen, and what is due first."""
 
     id: int

@@ -5,17 +5,18 @@ from __future__ import annotations
 from typing import Annotated
 
 from fastapi import APIRouter, Request
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.contracts import Words
 from modest_rotor.core.calculations.book import all_calculations, work_out
 from modest_rotor.core.calculations.calculation import Calculated, CalculationFacts
+from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.quantities import UnitSystem
 
 router = APIRouter(prefix="/api/calculations", tags=["calculations"])
 
 
-class Asked(BaseModel):
+class Asked(WithWords):
     """Typed values for a calculation."""
 
     values: dict[str, Annotated[Words, Field(max_length=80)]] = Field(max_length=12)

@@ -6,13 +6,15 @@ from typing import Annotated, Any, Literal
 
 from fastapi import APIRouter, Path, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import JobView, Step, Words, actor_now, view
 from modest_rotor.core.commands.candidates import ConsiderOption
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.options.registry import traits_of
+from modest_rotor.core.phrase import WithWords
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.options import OptionKind
 from modest_rotor.core.stations.product import Product
 from modest_rotor.formats.catalogue_files import (
@@ -35,13 +37,13 @@ router = APIRouter(prefix="/api", tags=["catalogue"])
 Code = Annotated[Words, Path(min_length=1, max_length=60)]
 
 
-class CatalogueIn(BaseModel):
+class CatalogueIn(WithWords):
     """A catalogue file as text."""
 
     text: Words = Field(max_length=LARGEST_CATALOGUE)
 
 
-class ProductIn(BaseModel):
+class ProductIn(WithWords):
     """An entry as typed: each value text with its unit, or an object with “typed” and “unit”."""
 
     product: dict[str, Any]
@@ -99,7 +101,7 @@ async def take_in(file: CatalogueIn, request: Request) -> CatalogueProposal:
 def _take(read: CatalogueRead) -> CatalogueProposal:
     told = propose(read, catalogue.all_products())
     if not read.products:
-        raise ChangeRefused("No entry of the file can be taken in; the reasons stand beside each. Nothing was written.")
+        raise ChangeRefused(say("api-catalogue-take"))
     catalogue.keep_products(read.products)
     return told
 
@@ -110,7 +112,7 @@ def keep(code: Code, said: ProductIn) -> Product:
     """Keep an entry, new or changed."""
     product, reasons = read_product(said.product | {"code": code})
     if product is None or reasons:
-        raise ChangeRefused(f"It is not kept: {'; '.join(reasons)}.")
+        raise ChangeRefused(say("api-catalogue-keep", reasons="; ".join(reasons)))
     catalogue.keep_products((product,))
     return product
 

@@ -6,7 +6,7 @@ from datetime import UTC, datetime, timedelta
 from typing import Annotated, Any
 
 from fastapi import Query, Response
-from pydantic import AfterValidator, BaseModel, Field
+from pydantic import AfterValidator, Field
 from starlette.datastructures import Headers
 from starlette.types import Receive, Scope, Send
 
@@ -14,7 +14,7 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.job import Job, JobDocument, Machine
 from modest_rotor.core.numerals import NumberStyle
-from modest_rotor.core.phrase import Phrase
+from modest_rotor.core.phrase import Phrase, WithWords
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.statements import Actor
 from modest_rotor.core.stations.readings import refuse_future
@@ -63,7 +63,7 @@ def refuse_sets_of_the_future(job: Job) -> None:
         refuse_future(reading, latest_time())
 
 
-class Problem(BaseModel):
+class Problem(WithWords):
     """A refusal in words, and what is known of what was to be saved."""
 
     field: str | None = Field(default=None, description="path of the field it belongs to, if one")
@@ -71,14 +71,14 @@ class Problem(BaseModel):
     saved: Saved = Saved.NOTHING
 
 
-class CommandView(BaseModel):
+class CommandView(WithWords):
     """Whether a command was carried out, and what it made."""
 
     known: bool
-    about: dict[str, Any] = {}
+    about: dict[str, Any] = Field(default_factory=dict)
 
 
-class Health(BaseModel):
+class Health(WithWords):
     """Whether the application can keep anything."""
 
     database: bool
@@ -86,7 +86,7 @@ class Health(BaseModel):
     version: str
 
 
-class UnitFacts(BaseModel):
+class UnitFacts(WithWords):
     """How a reader sees a quantity: its unit, factor and offset to it from the unit used inside, the finest decimals shown."""
 
     unit: str
@@ -95,7 +95,7 @@ class UnitFacts(BaseModel):
     decimals: int
 
 
-class QuantityFacts(BaseModel):
+class QuantityFacts(WithWords):
     """A quantity as the front end needs it."""
 
     label: str
@@ -107,7 +107,7 @@ class QuantityFacts(BaseModel):
     )
 
 
-class JobHead(BaseModel):
+class JobHead(WithWords):
     """A job as it is kept, and what can be taken back."""
 
     id: int
@@ -135,7 +135,7 @@ class JobView(JobHead):
     assessment: Assessment
 
 
-class NewJob(BaseModel):
+class NewJob(WithWords):
     """What a new job needs: a machine's name; a site by its number or a new name."""
 
     machine_name: Words = Field(max_length=LONGEST_NAME)
@@ -146,13 +146,13 @@ class NewJob(BaseModel):
     )
 
 
-class SiteNumbers(BaseModel):
+class SiteNumbers(WithWords):
     """How numbers are written at a site."""
 
     numbers: NumberStyle | None
 
 
-class Edit(BaseModel):
+class Edit(WithWords):
     """One edit of one field: typed text for quantities and words, a value for choices."""
 
     revision: str = Field(max_length=40)
@@ -163,7 +163,7 @@ class Edit(BaseModel):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class Draft(BaseModel):
+class Draft(WithWords):
     """Typed text that is not saved yet."""
 
     path: str = Field(max_length=120)
@@ -175,7 +175,7 @@ class Draft(BaseModel):
     refined: bool = Field(default=False, description="whether to wait for the motor to be fitted to the draft")
 
 
-class Preview(BaseModel):
+class Preview(WithWords):
     """What would follow from a draft; or why it cannot be taken as it stands, which half a value often cannot."""
 
     entry: Entry | None = None
@@ -183,7 +183,7 @@ class Preview(BaseModel):
     problem: Problem | None = None
 
 
-class Step(BaseModel):
+class Step(WithWords):
     """Undo, redo, or an item added or removed, on the job as it stood at a revision."""
 
     revision: str = Field(max_length=40)
@@ -196,7 +196,7 @@ class FirstIn(Step):
     building: str | None = Field(default=None, max_length=60)
 
 
-class Change(BaseModel):
+class Change(WithWords):
     """One change of a job's history."""
 
     id: int
@@ -209,7 +209,7 @@ class Change(BaseModel):
     kind: str
 
 
-class JobFile(BaseModel):
+class JobFile(WithWords):
     """A job file sent in."""
 
     job: dict[str, Any]

@@ -7,12 +7,13 @@ from datetime import UTC, datetime
 from typing import Any
 
 from fastapi import APIRouter
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, Words
 from modest_rotor.api.setup import WriteAnswer, stopped
 from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
-from modest_rotor.core.phrase import Phrase
+from modest_rotor.core.phrase import Phrase, WithWords
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.traits import Traits
 from modest_rotor.devices.links import LINKS, profile_of
 from modest_rotor.devices.simulated_devices import is_of_bench, simulated_device_of
@@ -29,7 +30,7 @@ router = APIRouter(prefix="/api", tags=["devices"])
 SETTINGS_OF_A_PANEL = (Role.NOISE, Role.DROP_OUTS, Role.DRIFT)
 
 
-class DeviceValue(BaseModel):
+class DeviceValue(WithWords):
     """One register as it was answered."""
 
     role: Role
@@ -41,7 +42,7 @@ class DeviceValue(BaseModel):
     refused: str | None = None
 
 
-class DeviceView(BaseModel):
+class DeviceView(WithWords):
     """A device, and what it said last. ``fresh`` only where it answered the very last time it was asked."""
 
     id: int
@@ -65,7 +66,7 @@ class DeviceView(BaseModel):
     wrongs: list[Trouble] = Field(default=[], description="what it can be made to do wrong, where it runs here")
 
 
-class ProfileLine(BaseModel):
+class ProfileLine(WithWords):
     """A profile as it is listed."""
 
     code: str
@@ -76,13 +77,13 @@ class ProfileLine(BaseModel):
     traits: Traits
 
 
-class ProfileText(BaseModel):
+class ProfileText(WithWords):
     """The text of a profile's file."""
 
     text: str = Field(max_length=200_000)
 
 
-class NewDevice(BaseModel):
+class NewDevice(WithWords):
     """A device to be kept: a shipped profile by its code, or the text of a profile's file."""
 
     name: Words = Field(max_length=LONGEST_NAME)
@@ -96,13 +97,13 @@ class NewDevice(BaseModel):
     )
 
 
-class TroubleIn(BaseModel):
+class TroubleIn(WithWords):
     """What a simulated device is to do wrong."""
 
     trouble: Trouble
 
 
-class PanelIn(BaseModel):
+class PanelIn(WithWords):
     """How a simulated panel is to err, as shares."""
 
     noise: float = Field(default=0.004, ge=0, le=0.2)
@@ -110,13 +111,13 @@ class PanelIn(BaseModel):
     drift: float = Field(default=0.0, ge=-0.5, le=0.5)
 
 
-class StopIn(BaseModel):
+class StopIn(WithWords):
     """Who stops it."""
 
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class WriteLine(BaseModel):
+class WriteLine(WithWords):
     """One write as it is kept; ``ended`` once it is known what became of it."""
 
     ended: bool
@@ -145,10 +146,10 @@ def add(new: NewDevice) -> DeviceView:
     """Keep a device, on this machine or on a private network."""
     name = new.name.strip()
     if not name:
-        raise ChangeRefused("A device needs a name; it was not kept.")
+        raise ChangeRefused(say("api-devices-add-device-needs"))
     profile = read_profile(new.text) if new.text else shipped_profiles().get(new.code or "")
     if profile is None:
-        raise ChangeRefused("Choose a profile, or bring one as a file; the device was not kept.")
+        raise ChangeRefused(say("api-devices-add-choose-profile"))
     address = address_of(new.host, new.port, new.unit)
     data = profile.model_dump(mode="json")
     return view_device(
@@ -217,7 +218,7 @@ def make_trouble(device_id: int, said_: TroubleIn) -> DeviceView:
     kept = devices.device(device_id)
     simulated_device = simulated_device_of(kept)
     if simulated_device is None:
-        raise NotAllowed("Only a simulated device that runs here can be made to do wrong.")
+        raise NotAllowed(say("api-devices-make-trouble"))
     simulated_device.trouble = said_.trouble
     return view_device(kept)
 
@@ -228,7 +229,7 @@ def set_panel(device_id: int, wanted: PanelIn) -> DeviceView:
     """Let a simulated panel be noisy, drop answers or drift, through its own registers."""
     kept = devices.device(device_id)
     if simulated_device_of(kept) is None or profile_of(kept).kind is not DeviceKind.METER:
-        raise NotAllowed("Only a simulated panel that runs here can be made to err.")
+        raise NotAllowed(say("api-devices-set-panel"))
     for role, value in zip(SETTINGS_OF_A_PANEL, (wanted.noise, wanted.drop_outs, wanted.drift), strict=True):
         LINKS.link(kept).write(role, value)
     return ask(device_id)
@@ -258,7 +259,7 @@ def view_device(kept: KeptDevice) -> DeviceView:
         profile=profile.code,
         profile_name=profile.name,
         traits=profile.traits,
-        address=f"{kept.host}:{kept.port}, device {kept.unit}",
+        address=say("api-devices-view-device", host=kept.host, port=kept.port, unit=kept.unit),
         simulated_device=kept.simulated_device is not None,
         site=kept.site,
         of_bench=is_of_bench(kept),
@@ -283,7 +284,7 @@ def _told_roles(profile: DeviceProfile, *answers: dict[Role, Any]) -> list[Role]
 def _value(profile: DeviceProfile, role: Role, values: dict[Role, float], refused: dict[Role, str]) -> DeviceValue:
     register = profile.register(role)
     if register is None:
-        raise UnknownItem(f"{profile.name} has no {role}.")
+        raise UnknownItem(say("api-devices-value", profile=profile.name, role=role))
     return DeviceValue(
         role=role,
         words=role_words(role),

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from fastapi import APIRouter, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import JobView, Step, Words, actor_now, view
 from modest_rotor.core.commands.year import TakeTemplate, TakeYear
-from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.phrase import Frozen, WithWords
+from modest_rotor.core.say import Number, meant, say
 from modest_rotor.core.tables import read_table
 from modest_rotor.formats.logger_csv import LogReport, Order, read_log
 from modest_rotor.formats.text import written
@@ -21,7 +22,7 @@ router = APIRouter(prefix="/api", tags=["duty"])
 LONGEST_LOG = 8_000_000
 
 
-class LogIn(BaseModel):
+class LogIn(WithWords):
     """A logger's file, with what a person said of it."""
 
     text: Words = Field(max_length=LONGEST_LOG)
@@ -79,9 +80,13 @@ async def take_log(job_id: int, file: LogConfirmed, request: Request) -> Respons
 @with_connection
 def _take_year(job_id: int, file: LogConfirmed, report: LogReport) -> Response:
     year = report.year
-    told = (
-        f"{report.value_column}, {year.days:.1f} days, {report.rows} rows: ran {written(year.run_fraction, 'si')} of the time,"
-        f" {year.starts_per_hour.value:.1f} starts an hour."
+    told = say(
+        "api-duty-take-year",
+        value_column=report.value_column,
+        days=Number(year.days, ".1f"),
+        rows=report.rows,
+        written=written(year.run_fraction, "si"),
+        starts_per_hour=Number(year.starts_per_hour.value, ".1f"),
     )
     command = TakeYear(year, told, file.by_load)
     return view(jobs.carry_out(job_id, file.revision, command, actor_now(file.who)))
@@ -91,7 +96,6 @@ def _take_year(job_id: int, file: LogConfirmed, report: LogReport) -> Response:
 def templates() -> tuple[DutyTemplate, ...]:
     """Years by kind of building, invented and marked assumed."""
     rows = read_table("duty_templates")
-    buildings = dict.fromkeys(row["building"] for row in rows)
     return tuple(
         DutyTemplate(
             building=building,
@@ -101,7 +105,7 @@ def templates() -> tuple[DutyTemplate, ...]:
                 if row["building"] == building
             ),
         )
-        for building in buildings
+        for building in _buildings()
     )
 
 
@@ -109,4 +113,9 @@ def templates() -> tuple[DutyTemplate, ...]:
 @with_connection
 def take_template(job_id: int, chosen: TemplateChosen) -> Response:
     """Take a template's steps over, each marked assumed."""
-    return view(jobs.carry_out(job_id, chosen.revision, TakeTemplate(chosen.building), actor_now(chosen.who)))
+    command = TakeTemplate(meant(chosen.building, _buildings()))
+    return view(jobs.carry_out(job_id, chosen.revision, command, actor_now(chosen.who)))
+
+
+def _buildings() -> tuple[str, ...]:
+    return tuple(dict.fromkeys(row["building"] for row in read_table("duty_templates")))

@@ -10,9 +10,11 @@ from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
 from pydantic import ValidationError
 from starlette.exceptions import HTTPException
+from starlette.requests import cookie_parser
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from modest_rotor.core.errors import Conflict, Refusal, UnknownItem
+from modest_rotor.core.say import Number, Reader, reader_of, reading, say, words_for
 from modest_rotor.fieldbus.errors import DeviceTrouble
 from modest_rotor.formats.photo import LARGEST_PHOTO
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy
@@ -58,10 +60,11 @@ class Guard:
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         headers = dict(scope.get("headers", ()))
         if scope["type"] == "websocket" and _stranger(headers, scope):
-            await send({"type": "websocket.close", "code": 1008, "reason": "another page"})
+            await send({"type": "websocket.close", "code": 1008, "reason": say("guard-module")})
             return
         if scope["type"] != "http":
-            await self.app(scope, receive, send)
+            with reading(_reader(headers)):
+                await self.app(scope, receive, send)
             return
         begun = False
 
@@ -81,7 +84,8 @@ class Guard:
             return
         watch_saving(Saving(command=_command(headers)))
         try:
-            await self.app(scope, _bounded(receive, most), guarded_send)
+            with reading(_reader(headers)):
+                await self.app(scope, _bounded(receive, most), guarded_send)
         except Exception as error:  # ours: whatever it is, it has words and headers, and is noted down
             log.exception("%s %s failed", scope["method"], scope["path"])
             if begun:
@@ -109,14 +113,20 @@ def _refusal(headers: dict[bytes, bytes], scope: Scope, most: int) -> JSONRespon
         return _problem(*stranger)
     path = scope["path"]
     if len(path) > LONGEST_PATH or not path.isprintable():
-        return _problem(422, f"An address has at most {LONGEST_PATH:,} characters, none of them a control character.")
+        return _problem(422, say("guard-refusal-address-most", longest_path=Number(LONGEST_PATH, ",")))
     length = headers.get(b"content-length", b"0")
     if not length.isdigit() or len(length) > 15 or int(length) > most:
-        return _problem(413, f"A request holds at most {most:,} bytes; nothing was taken in.")
+        return _problem(413, say("guard-refusal-request-holds", most=Number(most, ",")))
     command = headers.get(b"idempotency-key")
     if command is not None and not COMMAND.fullmatch(command.decode("latin-1")):
-        return _problem(422, "The name of a command has 8 to 40 letters, digits or dashes; nothing was saved.")
+        return _problem(422, say("guard-refusal-name-command"))
     return None
+
+
+def _reader(headers: dict[bytes, bytes]) -> Reader:
+    """Who asks: by what the page keeps in a cookie, so that links tell it as well, or else by what the browser says."""
+    cookies = cookie_parser(headers.get(b"cookie", b"").decode("latin-1"))
+    return reader_of(cookies.get("language") or headers.get(b"accept-language", b"").decode("latin-1"))
 
 
 def _command(headers: dict[bytes, bytes]) -> str | None:
@@ -129,12 +139,12 @@ def _stranger(headers: dict[bytes, bytes], scope: Scope) -> tuple[int, str] | No
     host = headers.get(b"host", b"").decode("latin-1")
     if (host.rsplit(":", 1)[0] if ":" in host and not host.endswith("]") else host) not in LOCAL_HOSTS:
         # another name that resolves to loopback is a page from elsewhere reaching in
-        return 421, "Modest Rotor answers on this machine's own address only."
+        return 421, say("guard-stranger-modest-rotor")
     origin = headers.get(b"origin")
     # A page of this server came over the very same scheme, which for a WebSocket has another name.
     scheme = {"ws": "http", "wss": "https"}.get(scope.get("scheme", "http"), scope.get("scheme", "http"))
     if origin and origin.decode("latin-1") != f"{scheme}://{host}":
-        return 403, "Another page may not use this application."
+        return 403, say("guard-stranger-another-page")
     return None
 
 
@@ -158,7 +168,7 @@ def _bounded(receive: Receive, most: int) -> Receive:
         if taken > most:
             if message.get("more_body"):
                 await _drain(receive)
-            raise HTTPException(413, f"A request holds at most {most:,} bytes; nothing was taken in.")
+            raise HTTPException(413, say("guard-bounded", most=Number(most, ",")))
         return message
 
     return bounded
@@ -168,8 +178,7 @@ def tell_refusals(app: FastAPI) -> None:
     """Turn refusals and failures into status codes with a field and a sentence."""
     tell = app.add_exception_handler
     tell(
-        Refusal,
-        lambda request, error: _told(422, error.sentence, error.field or getattr(request.state, "path", None)),
+        Refusal, lambda request, error: _told(422, error.sentence, error.field or getattr(request.state, "path", None))
     )
     tell(UnknownItem, lambda _, error: _told(404, error.sentence))
     # Not 502 nor 504: the application itself is well, and what was sent to the device must not be sent again by itself.
@@ -186,12 +195,12 @@ def tell_refusals(app: FastAPI) -> None:
 
 def _done_before(_: Request, error: KnownCommand) -> JSONResponse:
     """A command that was carried out before: not an error, and nothing is done again."""
-    return JSONResponse({"known": True, "sentence": error.sentence, "about": error.about}, status_code=208)
+    return JSONResponse({"known": True, "sentence": words_for(error.sentence), "about": error.about}, status_code=208)
 
 
 def _of_framework(_: Request, error: HTTPException) -> JSONResponse:
     if error.status_code == 400:  # what the framework says of a body that is not even text
-        return _problem(422, "The request cannot be read as JSON text in UTF-8; nothing was saved.")
+        return _problem(422, say("guard-of-framework"))
     return _problem(error.status_code, error.detail)
 
 
@@ -203,12 +212,12 @@ def _unreadable(_: Request, error: RequestValidationError) -> JSONResponse:
 
 def _unfit(_: Request, error: ValidationError) -> JSONResponse:
     first = error.errors(include_url=False)[0]
-    place = "/".join(str(step) for step in first["loc"])[:200] or "what was sent"
+    place = "/".join(str(step) for step in first["loc"])[:200] or say("guard-unfit")
     return _told(422, f"{place}: {first['msg'].removeprefix('Value error, ')}.")
 
 
 def _fault(error: Exception) -> JSONResponse:
-    return _told(500, "A fault of this program, which was noted down.")
+    return _told(500, say("guard-fault"))
 
 
 def _away(sentence: str) -> JSONResponse:
@@ -220,21 +229,16 @@ def _told(status: int, sentence: str, field: str | None = None) -> JSONResponse:
     """A failure in words, with what is known of what was to be saved: no failure after a commit takes back that it is saved."""
     saving = saving_of_this_request()
     if saving.state is Saved.SAVED:
-        return _problem(
-            503,
-            "It was saved. What follows from it could not be read just now; look again in a moment.",
-            field,
-            Saved.SAVED,
-        )
+        return _problem(503, say("guard-told-saved-what"), field, Saved.SAVED)
     if saving.state is Saved.UNKNOWN:
-        return _problem(
-            503, f"{sentence} It is not known whether it was saved: look before it is sent again.", field, Saved.UNKNOWN
-        )
+        return _problem(503, say("guard-told-known-whether", sentence=sentence), field, Saved.UNKNOWN)
     if status >= 500:
-        return _problem(status, f"{sentence} In any case nothing was saved.", field, Saved.NOTHING)
+        return _problem(status, say("guard-told-any-case", sentence=sentence), field, Saved.NOTHING)
     return _problem(status, sentence, field, Saved.NOTHING)
 
 
 def _problem(status: int, sentence: str, field: str | None = None, saved: Saved = Saved.NOTHING) -> JSONResponse:
-    said, place = (None if text is None else text.encode("utf-8", "replace").decode() for text in (sentence, field))
+    said, place = (
+        None if text is None else text.encode("utf-8", "replace").decode() for text in (words_for(sentence), field)
+    )
     return JSONResponse({"field": place, "sentence": said, "saved": saved}, status_code=status)

@@ -37,6 +37,7 @@ from modest_rotor.core.options.beside import MOST_BESIDE, BesideAnswer
 from modest_rotor.core.options.effects import EffectTable
 from modest_rotor.core.options.ranked_causes import RankedCauses
 from modest_rotor.core.options.step_working import StepWorkings
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.readings import Stage
 from modest_rotor.formats.job_file import job_from_data, write_job
 from modest_rotor.store import jobs
@@ -50,7 +51,7 @@ router = APIRouter(prefix="/api", tags=["jobs"])
 
 RENEWED_AT_A_LOOK = 1
 """Logs that a look at the Board judges anew; the others follow beside the requests."""
-NO_SITE = "Jobs without a site"
+NO_SITE = say("api-jobs-no-site")
 
 
 @router.post("/jobs", status_code=201, response_model=JobView)
@@ -59,7 +60,7 @@ def begin(new: NewJob) -> Response:
     """Begin a job with nothing but a machine's name."""
     name = new.machine_name.strip()
     if not name:
-        raise ChangeRefused("A job needs the name of its machine, and nothing else.")
+        raise ChangeRefused(say("api-jobs-begin"))
     return view(jobs.begin_job(name, (new.site_name or "").strip() or NO_SITE, new.units, line=new.line), 201)
 
 
@@ -117,7 +118,7 @@ async def preview(job_id: int, draft: Draft) -> Response | Preview:
     except Overtaken:
         return Preview()
     if found.nodes is None:
-        return Preview(problem=Problem(field=draft.path, sentence=found.problem or "This cannot be taken."))
+        return Preview(problem=Problem(field=draft.path, sentence=found.problem or say("api-jobs-module")))
     return NodesAnswer(f'{{"entry":{found.entry},"problem":null}}', found.nodes)
 
 
@@ -209,7 +210,7 @@ def workings(job_id: int, option_id: str, step_id: str) -> StepWorkings:
     steps = next((one.steps for one in options if one.id == option_id), ())
     found = next((step.workings for step in steps if step.id == step_id), None)
     if found is None:
-        raise UnknownItem("That step has no working: it waits, or something that it rested on has changed.")
+        raise UnknownItem(say("api-jobs-workings"))
     return found
 
 

@@ -8,7 +8,7 @@ from typing import Any
 
 from fastapi import APIRouter, Request
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import LONGEST_NAME, Words
@@ -18,8 +18,10 @@ from modest_rotor.core.drift.reference import ONE_SETTING, setting_word, values_
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
 from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import say
 from modest_rotor.core.tables import find_row, read_table
 from modest_rotor.devices.panel_watch import LONGEST_S, SHORTEST_S, trouble_of
 from modest_rotor.devices.simulated_devices import refuse_bench
@@ -36,7 +38,7 @@ WHEN, WHEN_EXACTLY = "%Y-%m-%d %H:%M", "%Y-%m-%d %H:%M:%S"
 PUMP_ONLY, FAN_ONLY = ("water_flow", "differential"), ("airflow", "static", "air")
 
 
-class EventLine(BaseModel):
+class EventLine(WithWords):
     """A service event."""
 
     id: int
@@ -48,7 +50,7 @@ class EventLine(BaseModel):
     who: str
 
 
-class WatchView(BaseModel):
+class WatchView(WithWords):
     """The panel that is read into this log."""
 
     panel: str
@@ -60,7 +62,7 @@ class WatchView(BaseModel):
     trouble: str | None
 
 
-class ColumnLine(BaseModel):
+class ColumnLine(WithWords):
     """What a reading of this machine can hold."""
 
     column: str
@@ -68,14 +70,14 @@ class ColumnLine(BaseModel):
     quantity: str
 
 
-class KindLine(BaseModel):
+class KindLine(WithWords):
     """A kind of service that can be noted."""
 
     kind: EventKind
     words: str
 
 
-class CapacitorLeaves(BaseModel):
+class CapacitorLeaves(WithWords):
     """When the run capacitor leaves its tolerance, if it goes on losing as it has; the latest may be never."""
 
     earliest: datetime
@@ -83,7 +85,7 @@ class CapacitorLeaves(BaseModel):
     latest: datetime | None
 
 
-class LogView(BaseModel):
+class LogView(WithWords):
     """A machine's log as it is shown."""
 
     machine_id: int
@@ -99,7 +101,7 @@ class LogView(BaseModel):
     capacitor_leaves: CapacitorLeaves | None
 
 
-class ReadingIn(BaseModel):
+class ReadingIn(WithWords):
     """A reading typed: values by column, as text."""
 
     at: str | None = Field(default=None, max_length=20, description="empty: now; else 2026-03-01 14:30, UTC")
@@ -109,7 +111,7 @@ class ReadingIn(BaseModel):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class SetIn(BaseModel):
+class SetIn(WithWords):
     """A set of a job, taken over into its machine's log."""
 
     job_id: int
@@ -117,12 +119,12 @@ class SetIn(BaseModel):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class FileIn(BaseModel):
+class FileIn(WithWords):
     """A file of readings with what a person said of it."""
 
     text: str = Field(max_length=8_000_000)
-    mapping: dict[str, str] = {}
-    units_of: dict[str, str] = {}
+    mapping: dict[str, str] = Field(default_factory=dict)
+    units_of: dict[str, str] = Field(default_factory=dict)
     order: Order | None = None
     setting: Words = Field(default=ONE_SETTING, max_length=40)
     source: Words = Field(default="file", max_length=LONGEST_NAME)
@@ -131,7 +133,7 @@ class FileIn(BaseModel):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class EventIn(BaseModel):
+class EventIn(WithWords):
     """A service event."""
 
     at: str | None = Field(default=None, max_length=20)
@@ -141,7 +143,7 @@ class EventIn(BaseModel):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class WatchIn(BaseModel):
+class WatchIn(WithWords):
     """A panel to be read at an interval."""
 
     panel: Words = Field(max_length=LONGEST_NAME)
@@ -151,7 +153,7 @@ class WatchIn(BaseModel):
     who: Words = Field(default="", max_length=LONGEST_NAME)
 
 
-class TakenIn(BaseModel):
+class TakenIn(WithWords):
     """What became of readings that were given."""
 
     kept: int
@@ -173,7 +175,7 @@ def add_reading(machine_id: int, said: ReadingIn) -> TakenIn:
     values: dict[str, float] = {}
     for column, text in said.values.items():
         if column not in LOGGED:
-            raise ChangeRefused(f"A log has no column “{column[:40]}”. Nothing was kept.")
+            raise ChangeRefused(say("api-log-add-reading", column=column[:40]))
         if text.strip():
             values[column] = read_entry(LOGGED[column], text, said.units).si
     reading = logs.NewReading(
@@ -188,11 +190,11 @@ def add_set(machine_id: int, said: SetIn) -> TakenIn:
     """A set of readings of this machine's job."""
     stored = jobs.load(said.job_id)
     if stored.machine_id != machine_id:
-        raise ChangeRefused("That job is of another machine; nothing was kept.")
+        raise ChangeRefused(say("api-log-add-set-job-another"))
     document = stored.job.document
     reading = next((one for one in document.readings if one.id == said.set_id), None)
     if reading is None:
-        raise UnknownItem("That set is not there any more.")
+        raise UnknownItem(say("api-log-add-set-set-there"))
     answers = {one.id: one for one in assess_job(stored.job).sets}
     values = values_of(reading, answers.get(reading.id), stored.job.machine.wheel)
     new = logs.NewReading(
@@ -347,4 +349,4 @@ def _time(text: str | None) -> datetime:
     try:
         return datetime.strptime(said, WHEN_EXACTLY if said.count(":") == 2 else WHEN).replace(tzinfo=UTC)
     except ValueError as error:
-        raise Refusal(f"“{said}” is no time; type it like 2026-03-01 14:30. Nothing was kept.") from error
+        raise Refusal(say("api-log-time", said=said)) from error

@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 from fastapi import APIRouter, Response
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.contracts import JobView, Step, actor_now, view
 from modest_rotor.api.setup import Confirmed, Wanted, plan_for
 from modest_rotor.core.commands.setting_up import TryGains
 from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.phrase import WithWords
+from modest_rotor.core.say import say
 from modest_rotor.core.setup.loop import LoopAnswer
 from modest_rotor.devices.loop_run import (
     LoopOrder,
@@ -30,7 +32,7 @@ from modest_rotor.store.jobs import StoredJob
 router = APIRouter(prefix="/api", tags=["set-up"])
 
 
-class LoopRunAnswer(BaseModel):
+class LoopRunAnswer(WithWords):
     """The step test or watch of a job's loop, if there was one."""
 
     run: LoopRunView | None
@@ -88,7 +90,7 @@ def _written(stored: StoredJob, what: What, said: Confirmed) -> tuple[KeptDevice
     refuse_second_run(stored.id, kept.id)
     outcomes = carry_out(kept, stored.id, shown, said.digest, said.who.strip())
     if not all(one.agrees for one in outcomes):
-        raise ChangeRefused(f"The drive did not take it: {next(one.sentence for one in outcomes if not one.agrees)}.")
+        raise ChangeRefused(say("api-loop-written", next=next(one.sentence for one in outcomes if not one.agrees)))
     return kept, _loop_of(stored)
 
 
@@ -98,7 +100,7 @@ def end_loop_run(job_id: int) -> LoopRunAnswer:
     """End it; a set point that was moved for a watch is put back, and the drive goes on."""
     run = loop_run_of(job_id)
     if run is None or run.state is not RunState.RUNNING:
-        raise ChangeRefused("No step test and no watch is under way.")
+        raise ChangeRefused(say("api-loop-end-loop-run"))
     run.end()
     return LoopRunAnswer(run=run.view())
 
@@ -106,11 +108,11 @@ def end_loop_run(job_id: int) -> LoopRunAnswer:
 def _loop_of(stored: StoredJob) -> LoopAnswer:
     loop = assess_job(stored.job).setup.loop
     if loop is None:
-        raise ChangeRefused("Say first what the loop is to hold.")
+        raise ChangeRefused(say("api-loop-loop-of"))
     return loop
 
 
 def _span(loop: LoopAnswer) -> float:
     if loop.range is None or loop.range.value <= 0:
-        raise ChangeRefused("The loop waits for its sensor’s range.")
+        raise ChangeRefused(say("api-loop-span"))
     return loop.range.value

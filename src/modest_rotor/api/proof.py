@@ -6,15 +6,16 @@ from typing import Literal
 
 from fastapi import APIRouter, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, actor_now, view
 from modest_rotor.api.duty import LogConfirmed, read_apart
 from modest_rotor.api.report import file_response, letterhead_of, report_response
 from modest_rotor.core.commands.year import TakeEnergy
-from modest_rotor.core.phrase import Phrase
+from modest_rotor.core.phrase import Phrase, WithWords
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Report, build_report
+from modest_rotor.core.say import Dated, say
 from modest_rotor.formats.clock import LONGEST_ZONE, zone_of
 from modest_rotor.formats.logger_csv import LogReport
 from modest_rotor.store import jobs, logs, signed
@@ -35,7 +36,7 @@ class SignOff(Step):
     )
 
 
-class SignedView(BaseModel):
+class SignedView(WithWords):
     """What was signed, whole; ``newer`` where the job has moved on since."""
 
     signed: SignedJob
@@ -115,5 +116,11 @@ def _report(found: SignedJob) -> Report:
     """The report of what an earlier program signed, which kept no report with it."""
     line = found.line
     who = ", ".join(part for part in (line.who, line.role) if part)
-    anew = f" (numbers worked out anew: program {line.program_version} kept them in another form)" if found.anew else ""
-    return build_report(found.job, found.assessment, f"{line.at:%d %B %Y}, times in UTC", line.revision, f"{who}{anew}")
+    anew = say("api-proof-report-numbers-worked", program_version=line.program_version) if found.anew else ""
+    return build_report(
+        found.job,
+        found.assessment,
+        say("api-proof-report-times-utc", at=Dated(line.at, "dd MMMM y")),
+        line.revision,
+        f"{who}{anew}",
+    )

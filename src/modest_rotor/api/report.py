@@ -9,15 +9,17 @@ from typing import Annotated, Literal
 
 from fastapi import APIRouter, Body, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.apart import in_process
 from modest_rotor.api.attachments import ONE_PICTURE, PHOTO_MEMORY
 from modest_rotor.api.contracts import LONGEST_NAME, Words, ZoneName
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import LONGEST_CONTACT
+from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Report, build_report
+from modest_rotor.core.say import Dated, say
 from modest_rotor.formats.clock import on_clock_of, zone_of
 from modest_rotor.formats.photo import clean_photo
 from modest_rotor.formats.report_page_one import MOST_PHOTOS, Dressing
@@ -30,7 +32,7 @@ from modest_rotor.store.fits import assess_job
 router = APIRouter(prefix="/api", tags=["report"])
 
 
-class FirmIn(BaseModel):
+class FirmIn(WithWords):
     """Who makes the report."""
 
     name: Words = Field(default="", max_length=LONGEST_NAME)
@@ -137,5 +139,5 @@ def take_mark_away() -> firm.Firm:
 
 def _report(stored: jobs.StoredJob, zone: tzinfo) -> tuple[Report, Assessment]:
     assessment = assess_job(stored.job)
-    today = f"{datetime.now(zone):%d %B %Y}"
+    today = say("text", text=Dated(datetime.now(zone), "dd MMMM y"))
     return build_report(on_clock_of(zone, stored.job), assessment, today, stored.revision), assessment

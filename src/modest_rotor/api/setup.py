@@ -5,12 +5,14 @@ from __future__ import annotations
 from typing import Literal
 
 from fastapi import APIRouter, Response
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from modest_rotor.api.contracts import LONGEST_NAME, JobView, Step, Words, actor_now, view
 from modest_rotor.core.commands.fields import TakeSetFromPanel
 from modest_rotor.core.commands.setting_up import ChooseDevice, TrySetting
 from modest_rotor.core.errors import ChangeRefused, Conflict
+from modest_rotor.core.phrase import WithWords
+from modest_rotor.core.say import say
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.steps import SetupStep, open_before_running
 from modest_rotor.core.stations.readings import Stage
@@ -24,11 +26,11 @@ from modest_rotor.devices.sweep_run import (
     SweepState,
     SweepView,
     add_mark,
+    answer_of_run,
     begin_sweep,
     pause_sweeps_on,
     refuse_second,
     run_of,
-    say,
 )
 from modest_rotor.devices.writing import (
     Outcome,
@@ -66,7 +68,7 @@ class DeviceChosen(Step):
     name: Words | None = Field(default=None, max_length=LONGEST_NAME)
 
 
-class Wanted(BaseModel):
+class Wanted(WithWords):
     """What is to be written: a purpose, and for a command its duty step and perhaps another value."""
 
     what: What
@@ -87,20 +89,20 @@ class AuthorisationIn(Confirmed):
     minutes: int = Field(ge=1, le=60)
 
 
-class WriteAnswer(BaseModel):
+class WriteAnswer(WithWords):
     """What became of a write."""
 
     outcomes: tuple[Outcome, ...]
     agrees: bool
 
 
-class SweepAnswerView(BaseModel):
+class SweepAnswerView(WithWords):
     """The sweep of a job, if one is under way or just ended."""
 
     run: SweepView | None
 
 
-class MarkLoud(BaseModel):
+class MarkLoud(WithWords):
     """A frequency that is loud: the one said, or what the drive gives just now."""
 
     hertz: float | None = Field(default=None, gt=0, le=400)
@@ -133,9 +135,9 @@ def choose_device(job_id: int, said: DeviceChosen) -> Response:
     if kept:
         refuse_bench(kept)
     if kept and not kept.stands_at(stored.job.site.name):
-        raise ChangeRefused(f"{kept.name} stands at {kept.site}, not at this job's site; nothing was chosen.")
+        raise ChangeRefused(say("api-setup-choose-device-stands-job", kept=kept.name, site=kept.site))
     if kept and is_meter != (said.which == "panel"):
-        raise ChangeRefused(f"{kept.name} is a {profile_of(kept).kind}; choose another here.")
+        raise ChangeRefused(say("api-setup-choose-device-choose-another", kept=kept.name, kind=profile_of(kept).kind))
     traits = profile_of(kept).traits if kept and said.which == "device" else None
     command = ChooseDevice(said.which, kept.name if kept else None, traits)
     return view(jobs.carry_out(job_id, said.revision, command, actor_now(said.who)))
@@ -153,13 +155,11 @@ def plan(job_id: int, wanted: Wanted) -> WritePlan:
 def authorise(job_id: int, said: AuthorisationIn) -> WritePlan:
     """Arm a device for this job and a time, after its registers were seen."""
     if not said.who.strip():
-        raise ChangeRefused(
-            "Whoever authorises writing says who they are, at the top of the page. Nothing was authorised."
-        )
+        raise ChangeRefused(say("api-setup-authorise-whoever-authorises"))
     stored = jobs.load(job_id)
     kept, shown = plan_for(stored, said)
     if shown.digest != said.digest:
-        raise Conflict("The device holds something else than what you looked at. Nothing was authorised; look again.")
+        raise Conflict(say("api-setup-authorise-device-holds"))
     roles = {str(line.role) for line in shown.lines} | {
         str(Role.RUN),
         str(Role.SIGNAL_INPUT),
@@ -180,7 +180,7 @@ def write(job_id: int, said: Confirmed) -> WriteAnswer:
     kept, shown = plan_for(stored, said)
     run = run_of(job_id, _order(stored, None))
     if run and run.state is SweepState.RUNNING:
-        raise ChangeRefused("A sweep is running; pause or stop it first. Nothing was written.")
+        raise ChangeRefused(say("api-setup-write"))
     if said.what in STARTS:
         refuse_second_run(job_id, kept.id)
     outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
@@ -211,15 +211,17 @@ def start_sweep(job_id: int, said: Confirmed) -> SweepAnswerView:
     panel = named_or_none(stored.job.document.setup.panel)
     order = _order(stored, panel)
     if not order.frequencies:
-        raise ChangeRefused("There is nothing to sweep: look at its ends and its step.")
+        raise ChangeRefused(say("api-setup-start-sweep-there-nothing"))
     refuse_second_run(job_id, kept.id)
     run_of(job_id, order)  # one that a restart cut off is under way too
     refuse_second(job_id, kept.id)
     before = {str(line.role): line.before_si for line in shown.lines}
     outcomes = carry_out(kept, job_id, shown, said.digest, said.who.strip())
     if not all(one.agrees for one in outcomes):
-        raise ChangeRefused(f"The drive did not take it: {next(one.sentence for one in outcomes if not one.agrees)}.")
-    say(job_id, "setup/sweep/cleared", "yes", said.who.strip())
+        raise ChangeRefused(
+            say("api-setup-start-sweep-drive-did", next=next(one.sentence for one in outcomes if not one.agrees))
+        )
+    answer_of_run(job_id, "setup/sweep/cleared", "yes", said.who.strip())
     begun = KeptSweep(job_id, kept.id, panel.id if panel else None, 0, before, (), said.who.strip())
     return _sweep_view(begin_sweep(begun, order))
 
@@ -231,7 +233,7 @@ def steer_sweep(job_id: int, act: Literal["pause", "go-on", "stop"]) -> SweepAns
     stored = jobs.load(job_id)
     run = run_of(job_id, _order(stored, named_or_none(stored.job.document.setup.panel)))
     if run is None:
-        raise ChangeRefused("No sweep is under way.")
+        raise ChangeRefused(say("api-setup-steer-sweep"))
     if act == "pause" and run.state is SweepState.RUNNING:
         run.pause()
     elif act == "go-on" and run.state is SweepState.PAUSED:
@@ -268,7 +270,7 @@ def read_into(job_id: int, said: ReadInto) -> Response:
 def _step(setup: SetupAnswer, step: str) -> SetupStep:
     found = next((one for one in setup.steps if one.step == step), None)
     if found is None:
-        raise ChangeRefused("That step is not there any more: something that it rested on has changed.")
+        raise ChangeRefused(say("api-setup-step"))
     return found
 
 
@@ -276,15 +278,13 @@ def plan_for(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
     """The device of a job and what would be written to it; nothing starts while a stop stands open."""
     setup = assess_job(stored.job).setup
     if setup.waits and wanted.what is not What.STOP:
-        raise ChangeRefused(f"Set-up {setup.waits}; nothing is written before.")
+        raise ChangeRefused(say("api-setup-plan-for-set-up", waits=setup.waits))
     if setup.stops and wanted.what not in (What.STOP, What.CLEAR, What.HAND):
-        raise ChangeRefused("A stop in Set-up is not cleared: nothing is written that could start the machine.")
+        raise ChangeRefused(say("api-setup-plan-for-stop-set"))
     kept = devices.device_named(stored.job.document.setup.device)
     unsigned = [str(number) for number in open_before_running(setup.steps)]
     if unsigned and wanted.what in STARTS and simulated_device_of(kept) is None:
-        raise ChangeRefused(
-            f"Steps before power are not signed: {', '.join(unsigned)}. A real machine is not started past them; nothing was written."
-        )
+        raise ChangeRefused(say("api-setup-plan-for-steps-before", unsigned=", ".join(unsigned)))
     skipped = bands_held(kept) if wanted.what is What.STEP else ()
     values = values_for(wanted.what, profile_of(kept), setup, wanted.step, wanted.value, skipped)
     return kept, plan_write(kept, stored.id, wanted.what, values, _cautions(setup, kept))
@@ -293,9 +293,9 @@ def plan_for(stored: StoredJob, wanted: Wanted) -> tuple[KeptDevice, WritePlan]:
 def _cautions(setup: SetupAnswer, kept: KeptDevice) -> tuple[str, ...]:
     unsigned, said = [str(number) for number in open_before_running(setup.steps)], []
     if unsigned:
-        said.append(f"Steps before power are not signed: {', '.join(unsigned)}.")
+        said.append(say("api-setup-cautions-steps-before", unsigned=", ".join(unsigned)))
     if simulated_device_of(kept) is None:
-        said.append("This is no simulated device: a real machine may start.")
+        said.append(say("api-setup-cautions-simulated-device"))
     return tuple(said)
 
 

@@ -5,10 +5,9 @@ from __future__ import annotations
 from datetime import UTC, datetime, timedelta
 
 from fastapi import APIRouter, Request, Response
-from pydantic import BaseModel
 
 from modest_rotor.api.contracts import ZoneName
-from modest_rotor.core.phrase import Phrase
+from modest_rotor.core.phrase import Phrase, WithWords
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.formats.clock import zone_of
 from modest_rotor.formats.visits_ics import DueVisit, write_visits
@@ -20,7 +19,7 @@ FARTHEST = timedelta(days=100_000)
 CALENDAR = "text/calendar; charset=utf-8"
 
 
-class Visit(BaseModel):
+class Visit(WithWords):
     """A machine that wants to be visited."""
 
     machine_id: int

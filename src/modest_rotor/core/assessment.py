@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
-
 from pydantic import Field
 
 from modest_rotor.core.coded import Coded
@@ -24,7 +22,7 @@ from modest_rotor.core.withheld import LeftOut
 from modest_rotor.core.working import Result
 
 
-class Severity(StrEnum):
+class Severity(Coded):
     """How much a finding weighs."""
 
     NOTE = "note"

@@ -20,6 +20,7 @@ from modest_rotor.core.physics.fan import MachineCurve, affinity_scale, medium_o
 from modest_rotor.core.physics.fields import NEVER_ZERO
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -64,7 +65,7 @@ def _speeds(machine: FoundMachine, options: tuple[OptionAnswer, ...]) -> tuple[_
     return tuple(
         _AtSpeed(
             f"{option.letter}-{step.id}",
-            f"{option.letter}, {step.name or 'step'}",
+            f"{option.letter}, {step.name or say('term-step')}",
             option.series,
             step.speed.value / machine.speed.value * (1.0 if step.wheel_ratio is None else step.wheel_ratio),
         )
@@ -100,10 +101,10 @@ def _curves(
     shown = wanted <= 1.6 * float(curve.pressure)
     machine_at = _MachineCurves(curve)
     drawn = [
-        machine_at("found", f"as found, {machine.speed.value:,.0f} rpm", "copper", 1.0),
+        machine_at("found", say("balance-curves-found-rpm", speed=Number(machine.speed.value, ",.0f")), "copper", 1.0),
         BalanceCurve(
             id="system",
-            label="system",
+            label=say("term-system"),
             kind="system",
             series="ink",
             flow=_drawn(flow[shown]),
@@ -126,7 +127,7 @@ def _system_put_right(machine: FoundMachine, first_point: tuple[float, float] | 
     return [
         BalanceCurve(
             id="system-right",
-            label="system, put right",
+            label=say("balance-system-put-right"),
             kind="system",
             series="ink",
             flow=_drawn(flow),
@@ -260,12 +261,12 @@ def _set_readout(
 def _waits(case: Case) -> tuple[str, ...]:
     if isinstance(case.found, Absent):
         why = case.found.why
-        words = [f"The machine's curve {why}." if isinstance(case.found, Waiting) else why]
-        words.append("The system's curve waits for one static pressure and the flow at it.")
+        words = [say("balance-waits-machine-s", why=why) if isinstance(case.found, Waiting) else why]
+        words.append(say("balance-waits-system-s"))
         return tuple(words)
     words = []
     if not case.found.flow_is_measured:
-        words.append("Flow is relative to as found: no flow was measured.")
+        words.append(say("balance-waits-flow-relative"))
     if not case.found.pressure_is_measured:
-        words.append("Pressure is relative to as found: none was measured.")
+        words.append(say("balance-waits-pressure-relative"))
     return tuple(words)

@@ -12,6 +12,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.induction import poles_from_rated_speed
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import Number, joined, say
 from modest_rotor.core.stations.product import BEST_EFFICIENCY, Product, ProductType, is_possible_efficiency
 
 CATALOGUE_FORMAT: Literal["modest-rotor catalogue"] = "modest-rotor catalogue"
@@ -42,7 +43,7 @@ def refusals(product: Product) -> tuple[str, ...]:
     lacking = [
         str(Product.model_fields[name].title).lower() for name in NEEDS[product.type] if not getattr(product, name)
     ]
-    words = [f"lacks {', '.join(lacking)}"] if lacking else []
+    words = [say("core-catalogue-refusals", lacking=joined(", ", lacking))] if lacking else []
     return (*words, *_efficiencies(product), *_plate(product), *_curve(product))
 
 
@@ -51,9 +52,17 @@ def _efficiencies(product: Product) -> tuple[str, ...]:
     nominal, least = product.nominal_efficiency, product.least_efficiency
     for entry, name in ((nominal, "nominal"), (least, "guaranteed")):
         if entry is not None and not is_possible_efficiency(entry.si):
-            found.append(f"the {name} efficiency of {100 * entry.si:.1f} % is impossible")
+            found.append(
+                say("core-catalogue-efficiencies-efficiency-impossible", name=name, entry=Number(100 * entry.si, ".1f"))
+            )
     if nominal and least and least.si > nominal.si:
-        found.append(f"guarantees {100 * least.si:.1f} %, more than its nominal {100 * nominal.si:.1f} %")
+        found.append(
+            say(
+                "core-catalogue-efficiencies-guarantees-more",
+                least=Number(100 * least.si, ".1f"),
+                nominal=Number(100 * nominal.si, ".1f"),
+            )
+        )
     return tuple(found)
 
 
@@ -66,7 +75,11 @@ def _plate(product: Product) -> tuple[str, ...]:
         best = product.promised_efficiency or BEST_EFFICIENCY
         if power.si > apparent * (best + PLATE_ROUNDING):
             found.append(
-                f"gives {in_both_units(power.si, 'rated_power')} from {apparent:,.0f} VA: one of power, volts, amps and efficiency is wrong"
+                say(
+                    "core-catalogue-plate",
+                    in_both_units=in_both_units(power.si, "rated_power"),
+                    apparent=Number(apparent, ",.0f"),
+                )
             )
     kind, speed, hertz = product.motor_kind, product.rated_speed, product.frequency
     if kind not in (None, MotorKind.ELECTRONIC) and speed and hertz and product.type is ProductType.MOTOR:
@@ -83,10 +96,10 @@ def _curve(product: Product) -> tuple[str, ...]:
     for row, point in enumerate(product.curve, 1):
         flow, pressure, power = point.airflow or point.water_flow, point.pressure or point.head, point.shaft_power
         if flow is None or pressure is None or power is None:
-            return (f"row {row} of its curve lacks flow, pressure or shaft power",)
+            return (say("core-catalogue-curve-row-curve", row=row),)
         if flow.si <= last:
-            return (f"row {row} of its curve does not flow more than the row before",)
+            return (say("core-catalogue-curve-row-curve-does", row=row),)
         if flow.si * pressure.si >= power.si:
-            return (f"row {row} of its curve gives more than its shaft takes: one column is in another unit",)
+            return (say("core-catalogue-curve-row-curve-gives", row=row),)
         last = flow.si
     return ()

@@ -15,6 +15,7 @@ from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.errors import ChangeRefused, QuantityRefused
 from modest_rotor.core.job import Job, JobDocument
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.sheet import quantity_of
 
 Whole = TypeVar("Whole", bound=BaseModel)
@@ -44,7 +45,7 @@ def with_change(job: Job, path: str, after: Any) -> Job:
     """
     _owner(job, path)
     if after in (None, "") and path in EMPTY_NOT_ALLOWED:
-        raise ChangeRefused("A machine needs a name; the one it had is kept.")
+        raise ChangeRefused(say("changes-with-change-machine-needs"))
     root, *steps = path.split("/")
     try:
         if root == "machine":
@@ -53,7 +54,9 @@ def with_change(job: Job, path: str, after: Any) -> Job:
     except QuantityRefused as refusal:
         raise ChangeRefused(refusal.sentence) from refusal
     except ValidationError as error:
-        raise ChangeRefused(f"{label_of(job, path)} is kept as it was: {_reason(job, path, error)}.") from error
+        raise ChangeRefused(
+            say("changes-with-change-kept", label_of=label_of(job, path), reason=_reason(job, path, error))
+        ) from error
 
 
 def label_of(job: Job, path: str) -> str:
@@ -74,17 +77,17 @@ def without_item(job: Job, path: str, item_id: str) -> list[dict[str, Any]]:
     items: list[dict[str, Any]] = value_at(job, path)
     rest = [item for item in items if item["id"] != item_id]
     if len(rest) == len(items):
-        raise ChangeRefused(f"The item “{item_id}” is not there any more; somebody may have removed it.")
+        raise ChangeRefused(say("changes-without-item", item_id=item_id))
     return rest
 
 
 def _owner(job: Job, path: str) -> tuple[BaseModel, str]:
     steps = path.split("/")
     if not PATH.fullmatch(path) or steps[0] not in EDITABLE_ROOTS:
-        raise ChangeRefused(f"A job has no place called “{path[:80]}”.")
+        raise ChangeRefused(say("changes-owner-job-place", path=path[:80]))
     owner = _walk(job, steps[:-1])
     if not isinstance(owner, BaseModel) or steps[-1] not in type(owner).model_fields or steps[-1] == "id":
-        raise ChangeRefused(f"A job has no place called “{path}”.")
+        raise ChangeRefused(say("changes-owner-job-place", path=path))
     return owner, steps[-1]
 
 
@@ -94,12 +97,12 @@ def _walk(job: Job, steps: list[str]) -> Any:
         if isinstance(place, tuple):
             found = [item for item in place if item.id == step]
             if not found:
-                raise ChangeRefused(f"The item “{step}” is not there any more; somebody may have removed it.")
+                raise ChangeRefused(say("changes-walk-item-there", step=step))
             place = found[0]
         elif isinstance(place, BaseModel) and step in type(place).model_fields:
             place = getattr(place, step)
         else:
-            raise ChangeRefused(f"A job has no place called “{'/'.join(steps)}”.")
+            raise ChangeRefused(say("changes-walk-job-place", steps="/".join(steps)))
     return place
 
 
@@ -126,18 +129,19 @@ def _plain(value: Any) -> Any:
 
 
 REASONS = {
-    "too_long": "at most {max_length} fit",
-    "string_too_long": "at most {max_length} characters fit",
-    "enum": "that is none of its answers",
-    "literal_error": "that is none of its answers",
+    "too_long": "changes-too-long",
+    "string_too_long": "changes-string-too-long",
+    "enum": "changes-none-of-the-answers",
+    "literal_error": "changes-none-of-the-answers",
 }
+"""Messages for what a model refuses, by pydantic's name of it."""
 
 
 def _reason(job: Job, path: str, error: ValidationError) -> str:
     """The first reason of a validation error, in words for whoever typed."""
     first = error.errors(include_url=False)[0]
     if first["type"] in REASONS:
-        return REASONS[first["type"]].format(**first.get("ctx", {}))
+        return say(REASONS[first["type"]], **first.get("ctx", {}))
     if first["type"] == "string_pattern_mismatch":
         owner, field = _owner(job, path)
         form = (type(owner).model_fields[field].description or "it is of another form").rstrip(".")

@@ -22,6 +22,12 @@ def labels_of(enumeration: str) -> dict[str, str]:
 
 
 @cache
+def names_of(kind: str) -> dict[str, str]:
+    """What is read of codes that are no members of an enumeration, by code. :param kind: ``answers``, ``rules`` or ``fit_checks``."""
+    return {row["code"]: row["name"] for row in read_table("code_names") if row["kind"] == kind}
+
+
+@cache
 def codes_labelled(enumeration: str) -> dict[str, str]:
     """The codes of an enumeration by their labels."""
     return {label: code for code, label in labels_of(enumeration).items()}

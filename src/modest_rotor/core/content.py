@@ -12,6 +12,8 @@ from typing import get_args
 import numpy as np
 from pydantic import BaseModel
 
+from modest_rotor.core.say import Sentence
+
 NAME_BYTES = 16
 """Two among a million million values have the same name once in ten to the fifteenth."""
 PLAIN = (bool, int, float, str, bytes, type(None))
@@ -70,6 +72,8 @@ class Contents:
             return f"{kind} {value.model_dump()!r}"  # JSON would write what is no number as nothing
         if is_dataclass(value) and not isinstance(value, type):
             return self._listed(kind, [getattr(value, one.name) for one in fields(value) if one.compare])
+        if isinstance(value, Sentence):
+            return f"{kind} {value!r}"
         if isinstance(value, tuple):
             return self._listed(kind, value)
         if isinstance(value, Mapping):

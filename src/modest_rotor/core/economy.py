@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import COVERAGE_95, Estimate
+from modest_rotor.core.say import Number, say
 
 WATTS_PER_KILOWATT = 1000.0
 SECONDS_PER_HOUR = 3600.0
@@ -86,8 +87,11 @@ def heat_and_cold(
     """
     if heated_share + cooled_share > 1 or coefficient_of_performance <= 0:
         raise OutsideValidity(
-            f"Heated and cooled hours are shares of the same hours: {heated_share:.0%} and {cooled_share:.0%} are more than"
-            " all of them. Both are kept; shorten one."
+            say(
+                "economy-heat-and-cold",
+                heated_share=Number(heated_share, ".0%"),
+                cooled_share=Number(cooled_share, ".0%"),
+            )
         )
     return HeatAndCold(
         heat_saved,
@@ -147,13 +151,9 @@ def present_worth_factor(years: float, discount: float, escalation: float) -> fl
     Validity: amounts at the end of each year. Source: engineering economics textbooks, growing annuity; NIST Handbook 135.
     """
     if years <= 0:
-        raise OutsideValidity(
-            "A life of no years saves nothing: type the years that machine and motor are expected to last."
-        )
+        raise OutsideValidity(say("economy-present-worth-factor-life-years"))
     if discount < 0:
-        raise OutsideValidity(
-            "A discount rate below zero would make later money worth more than today's; type zero or more."
-        )
+        raise OutsideValidity(say("economy-present-worth-factor-discount-rate"))
     whole = int(years)
     worth = sum((1 + escalation) ** (year - 1) / (1 + discount) ** year for year in range(1, whole + 1))
     return worth + (years - whole) * (1 + escalation) ** whole / (1 + discount) ** (whole + 1)

@@ -11,6 +11,7 @@ from pydantic import BaseModel, ConfigDict, Field, model_validator
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.numerals import NUMERAL, NumberStyle, Numeral, numerals, plain_fractions
 from modest_rotor.core.quantities import Quantity, Unit, UnitSystem, dimension_of, quantity
+from modest_rotor.core.say import Number, joined, say
 
 LONGEST_TYPED = 60
 LEAST_MEANT = {"rotation": 20.0, "voltage": 3.0, "time": 5.0}
@@ -18,7 +19,7 @@ LEAST_MEANT = {"rotation": 20.0, "voltage": 3.0, "time": 5.0}
 SAME = 1e-6
 """Share by which a file's value may differ from its own text."""
 CURRENCY_SIGNS = "$€£"
-PER_CENT, OF_ONE = "%", "of 1"
+PER_CENT, OF_ONE = "%", say("entry-these")
 OPEN_CIRCUIT = frozenset(("ol", "o.l.", "o.l", "open", "infinite", "∞"))
 """What people type where an ohmmeter shows no connection; kept as the highest resistance that its quantity holds."""
 _TYPED = re.compile(
@@ -79,7 +80,14 @@ def read_entry(
     what = quantity(name)
     typed = text.strip()
     if len(typed) > LONGEST_TYPED:
-        raise QuantityRefused(f"{_start(what)} takes at most {LONGEST_TYPED} characters. {_example(what, units)}")
+        raise QuantityRefused(
+            say(
+                "entry-read-entry-takes-most",
+                start=_start(what),
+                longest_typed=LONGEST_TYPED,
+                example=_example(what, units),
+            )
+        )
     if what.dimension == "resistance" and typed.lower() in OPEN_CIRCUIT:
         return Entry(typed=typed, unit=what.reader_unit(units or "si").symbol, si=what.high)
     bare = typed.lstrip(CURRENCY_SIGNS) if what.dimension in ("money", "money rate") else typed
@@ -98,7 +106,7 @@ def read_entry(
     value = unit.to_si(sign * chosen.value)
     low = unit.to_si(lows[0].value) if lows else None
     if low is not None and (sign < 0 or low >= value):
-        raise QuantityRefused(f"“{typed}” runs downward. A range is typed from low to high, for example 208-230 V.")
+        raise QuantityRefused(say("entry-read-entry-runs-downward", typed=typed))
     for bound in (low, value):
         _refuse_outside(what, typed, unit, bound)
     return Entry(typed=typed, unit=unit.symbol, si=value, low=low, resolution=chosen.last_digit * unit.factor)
@@ -124,7 +132,7 @@ def entry_from_data(name: str, data: Any) -> Entry | None:
         return read_entry(name, _whole(name, data)) if data.strip() else None
     unit = data.get("unit") if isinstance(data, dict) else None
     if not isinstance(data, dict) or not isinstance(data.get("typed"), str) or not isinstance(unit, str | None):
-        raise QuantityRefused(f"{_start(quantity(name))} is text with its unit, or an object with “typed” and “unit”.")
+        raise QuantityRefused(say("entry-from-data-text-unit", start=_start(quantity(name))))
     _whole(name, data["typed"] + (unit or ""))
     if not data["typed"].strip():
         return None
@@ -134,7 +142,9 @@ def entry_from_data(name: str, data: Any) -> Entry | None:
             entry = read_entry(name, data["typed"], unit_symbol=unit, numbers=NumberStyle.COMMA)
     if said is not None and not (isinstance(said, (int, float)) and math.isclose(said, entry.si, rel_tol=SAME)):
         raise QuantityRefused(
-            f"“{entry.typed}” {entry.unit} is {entry.si:g} inside, but the file says {said}. Keep one of them."
+            say(
+                "entry-from-data-inside-but", typed=entry.typed, unit=entry.unit, entry=Number(entry.si, "g"), said=said
+            )
         )
     return entry
 
@@ -142,15 +152,19 @@ def entry_from_data(name: str, data: Any) -> Entry | None:
 def _whole(name: str, text: str) -> str:
     """The text itself, unless it holds half a character, which nothing can be told of or kept."""
     if any("\ud800" <= sign <= "\udfff" for sign in text):
-        raise QuantityRefused(f"{_start(quantity(name))} holds half a character, which cannot be kept; type it again.")
+        raise QuantityRefused(say("entry-whole", start=_start(quantity(name))))
     return text
 
 
 def _refuse_unreadable(what: Quantity, typed: str, unreadable: bool, units: UnitSystem | None) -> None:
     if typed.lstrip("+-−").lower().startswith(("inf", "nan")):
-        raise QuantityRefused(f"{_start(what)} must be a finite number. {_example(what, units)}")
+        raise QuantityRefused(
+            say("entry-refuse-unreadable-must-finite", start=_start(what), example=_example(what, units))
+        )
     if unreadable:
-        raise QuantityRefused(f"“{typed}” cannot be read as {what.label}. {_example(what, units)}")
+        raise QuantityRefused(
+            say("entry-refuse-unreadable-cannot-read", typed=typed, what=what.label, example=_example(what, units))
+        )
 
 
 def _unit(what: Quantity, typed: str, spelling: str, units: UnitSystem | None, unit_symbol: str | None) -> Unit:
@@ -161,13 +175,19 @@ def _unit(what: Quantity, typed: str, spelling: str, units: UnitSystem | None, u
         return found
     if spelling:
         other = dimension_of(spelling)
-        means = f"“{spelling}” is a unit of {other}" if other else f"“{spelling}” is no unit known here"
-        raise QuantityRefused(f"“{typed}” is kept as typed: {means}. {_start(what)} takes {_unit_list(what)}.")
+        means = (
+            say("entry-unit-unit", spelling=spelling, other=other)
+            if other
+            else say("entry-unit-unit-known", spelling=spelling)
+        )
+        raise QuantityRefused(
+            say("entry-unit-kept-typed", typed=typed, means=means, start=_start(what), unit_list=_unit_list(what))
+        )
     if units is not None:
         return what.reader_unit(units)
     if what.reader_units["ip"] == what.reader_units["si"]:
         return what.reader_unit("si")
-    raise QuantityRefused(f"“{typed}” needs its unit: {what.label} takes {_unit_list(what)}.")
+    raise QuantityRefused(say("entry-unit-needs-unit", typed=typed, what=what.label, unit_list=_unit_list(what)))
 
 
 def _of_one_or_asked(what: Quantity, typed: str, unit: Unit, value: float, bare: bool, is_typed: bool) -> Unit:
@@ -183,10 +203,16 @@ def _of_one_or_asked(what: Quantity, typed: str, unit: Unit, value: float, bare:
         return next(one for one in what.units if one.symbol == OF_ONE)
     if not is_typed:
         return unit
-    meant = f" Did you mean {100 * value:g} %?" if value <= 1 else ""
+    meant = say("entry-of-one-or-asked-did-you", value=Number(100 * value, "g")) if value <= 1 else ""
     raise QuantityRefused(
-        f"“{typed}” is kept as typed: {what.label} under {100 * least:g} % is none that practice has.{meant}"
-        f" Type it in per cent, for example {100 * max(least, 0.6):g} %, or as a fraction, 0.6."
+        say(
+            "entry-of-one-or-asked-kept-typed",
+            typed=typed,
+            what=what.label,
+            least=Number(100 * least, "g"),
+            meant=meant,
+            least_2=Number(100 * max(least, 0.6), "g"),
+        )
     )
 
 
@@ -196,14 +222,16 @@ def _refuse_outside(what: Quantity, typed: str, unit: Unit, value: float | None)
     low, high = (f"{unit.from_si(bound):,.6g}" for bound in (what.low, what.high))
     hint = ""
     if value > 0 and what.high == 0:
-        hint = " It lies below the room's pressure: type it with a minus."
+        hint = say("entry-refuse-outside-lies-below")
     larger = [
         other for other in what.units if other.factor > unit.factor and value / unit.factor * other.factor >= what.low
     ]
     if 0 < value < what.low and larger:
-        hint = f" Did you mean {larger[0].symbol}?"
+        hint = say("entry-refuse-outside-did-you", symbol=larger[0].symbol)
     named = "" if what.dimension == "money" else f" {unit.symbol}"
-    raise QuantityRefused(f"“{typed}” is kept as typed: {what.label} lies between {low} and {high}{named}.{hint}")
+    raise QuantityRefused(
+        say("entry-refuse-outside-kept-typed", typed=typed, what=what.label, low=low, high=high, named=named, hint=hint)
+    )
 
 
 def _one_meant(what: Quantity, typed: str, unit: Unit, sign: int, number: str, style: NumberStyle | None) -> Numeral:
@@ -222,8 +250,14 @@ def _one_meant(what: Quantity, typed: str, unit: Unit, sign: int, number: str, s
         return can_be[0] if can_be else meant[0]
     first, second = sorted(one.value for one in can_be)
     raise QuantityRefused(
-        f"“{typed}” is kept as typed: it may be {first:g} or {second:g} {unit.symbol}. Type it without a group mark,"
-        f" {first:g} or {second:.0f}; or say once how numbers are written at this site."
+        say(
+            "entry-one-meant",
+            typed=typed,
+            first=Number(first, "g"),
+            second=Number(second, "g"),
+            symbol=unit.symbol,
+            second_2=Number(second, ".0f"),
+        )
     )
 
 
@@ -233,9 +267,9 @@ def _start(what: Quantity) -> str:
 
 def _unit_list(what: Quantity) -> str:
     symbols = [unit.symbol for unit in what.units if unit.symbol != "money"]
-    return ", ".join(symbols) if symbols else "a plain number"
+    return joined(", ", symbols) if symbols else say("entry-unit-list")
 
 
 def _example(what: Quantity, units: UnitSystem | None) -> str:
     unit = what.reader_unit(units or "si")
-    return f"Type a number, with or without a unit ({_unit_list(what)}); a bare number is taken as {unit.symbol}."
+    return say("entry-example", unit_list=_unit_list(what), symbol=unit.symbol)

@@ -7,6 +7,7 @@ from typing import Any
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.duty import HoursFrom
 from modest_rotor.core.stations.options import USUAL
 from modest_rotor.core.stations.plate import Plate
@@ -29,7 +30,7 @@ def prepared(job: Job, line: str = "", building: str | None = None) -> Job:
         read = read_line(line, job.site.style_of(job.site.units))
         data["plate"] = data["plate"] | {"line": line.strip()} | read.values
     if not data["readings"]:
-        data["readings"] = [{"id": "s1", "name": "as found"}]
+        data["readings"] = [{"id": "s1", "name": say("term-as-found")}]
     if not data["options"]["considered"]:
         data["options"]["considered"] = [{"id": one.id, "kind": one.kind} for one in USUAL]
     if building is not None and not data["duty"]["steps"]:
@@ -40,11 +41,11 @@ def prepared(job: Job, line: str = "", building: str | None = None) -> Job:
 def _year_of(building: str) -> dict[str, Any]:
     rows = [row for row in read_table("duty_templates") if row["building"] == building]
     if not rows:
-        raise ChangeRefused(f"There is no template called “{building}”.")
+        raise ChangeRefused(say("first-year-of-there-template", building=building))
     hours = sum(float(row["hours"]) for row in rows)
     return {
         "id": "s1",
-        "name": f"{building}, assumed",
+        "name": say("first-year-of-assumed", building=building),
         "hours": read_entry("hours", f"{hours:.0f} h"),
         "flow_share": read_entry("flow_share", "100 %"),
         "hours_from": HoursFrom.TEMPLATE,

@@ -10,6 +10,7 @@ from pydantic import Field, model_validator
 from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.call import Call
 from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.decision import Decision
@@ -54,9 +55,9 @@ class Site(Sheet):
     units: UnitSystem = "si"
     currency: str | None = Field(default=None, pattern=r"^[A-Z]{3}$")
     numbers: NumberStyle | None = Field(default=None, description="how numbers are written here, where that was said")
-    customer: str | None = told("Customer", "Whose site it is.", longest=LONGEST_NAME)
-    contact: str | None = told("Contact", "Whom to call, and how.", longest=LONGEST_CONTACT)
-    address: str | None = told("Address", longest=LONGEST_CONTACT)
+    customer: str | None = told("field-Site-customer", longest=LONGEST_NAME)
+    contact: str | None = told("field-Site-contact", longest=LONGEST_CONTACT)
+    address: str | None = told("field-Site-address", longest=LONGEST_CONTACT)
 
     def style_of(self, units: UnitSystem) -> NumberStyle | None:
         """How numbers are written here: as was said, else by units of the Americas; nothing where neither tells.
@@ -69,9 +70,9 @@ class Site(Sheet):
 class Machine(Sheet):
     """The fan or pump that the motor drives; it outlives jobs and motors."""
 
-    name: str = Field(title="Machine", min_length=1, max_length=LONGEST_NAME)
-    place: str | None = told("Where it stands", longest=LONGEST_NAME)
-    wheel: Wheel | None = chosen("What does the motor drive?", "The kind of wheel settles the shape of its curve.")
+    name: str = Field(title=say("label-machine"), min_length=1, max_length=LONGEST_NAME)
+    place: str | None = told("field-Machine-place", longest=LONGEST_NAME)
+    wheel: Wheel | None = chosen("field-Machine-wheel")
 
 
 class JobDocument(Sheet):

@@ -16,17 +16,18 @@ from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.proof.answer import ProofAnswer
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.say import capital, say
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.balancing import Outcome
 from modest_rotor.core.stations.duty import Wants, step_hours
 
 PLATE_ORDER = (
-    ("rated_power", "Rated power off the plate.", "Load and losses are told as shares of it."),
-    ("phases", "One phase or three.", "It settles the kind of motor."),
-    ("frequency", "Hertz off the plate, or of the supply.", "With the speed it gives the poles."),
-    ("rated_speed", "Rated speed off the plate.", "It gives poles, slip and torque."),
-    ("rated_voltage", "Rated volts off the plate.", "Load by slip and by amps is corrected with them."),
-    ("rated_current", "Full-load amps off the plate.", "They give load by amps, and a floor under the efficiency."),
+    ("rated_power", say("next-step-plate-order-rated-power"), say("next-step-plate-order-load-losses")),
+    ("phases", say("next-step-plate-order-one-phase"), say("next-step-plate-order-settles-kind")),
+    ("frequency", say("next-step-plate-order-hertz-off"), say("next-step-plate-order-speed-gives")),
+    ("rated_speed", say("next-step-plate-order-rated-speed"), say("next-step-plate-order-gives-poles")),
+    ("rated_voltage", say("next-step-plate-order-rated-volts"), say("next-step-plate-order-load-slip")),
+    ("rated_current", say("next-step-plate-order-full-load"), say("next-step-plate-order-they-give")),
 )
 
 FLOW_FIELDS = {
@@ -36,7 +37,7 @@ FLOW_FIELDS = {
     Wants.FLOW: "airflow",
     Wants.TAP: "tap",
 }
-FLOW_WORDS = {None: "Share of full flow", Wants.SHARE: "Share of full flow", Wants.DESIGN: "Share of the wanted flow", Wants.FLOW: "The flow", Wants.TAP: "The tap"}  # fmt: skip
+FLOW_WORDS = {None: say("next-step-flow-words-share-full"), Wants.SHARE: say("next-step-flow-words-share-full"), Wants.DESIGN: say("next-step-flow-words-share-wanted"), Wants.FLOW: say("next-step-flow-words-flow"), Wants.TAP: say("next-step-flow-words-tap")}  # fmt: skip
 
 
 def next_steps(
@@ -64,22 +65,12 @@ def _next(station: Station, path: str | None, words: str, why: str) -> Next:
 def _call(case: Case) -> Iterator[Next]:
     call = case.job.document.call
     if call.reason is None:
-        yield _next(Station.CALL, "call/reason", "Say why we are here.", "A dead motor needs no running readings.")
+        yield _next(Station.CALL, "call/reason", say("next-step-call-say-why"), say("next-step-call-dead-motor"))
     if call.protected is None:
-        yield _next(
-            Station.CALL,
-            "call/protected",
-            "Ask whether this is a protected duty.",
-            "If it is, no lower flow is proposed.",
-        )
+        yield _next(Station.CALL, "call/protected", say("next-step-call-ask-whether"), say("next-step-call-if-lower"))
     if call.is_protected and case.least_flow is None:
         path = f"call/minimum_{medium_of(case.wheel).flow}"
-        yield _next(
-            Station.CALL,
-            path,
-            "The documented least flow.",
-            "Until it is recorded, nothing below the flow found is proposed.",
-        )
+        yield _next(Station.CALL, path, say("next-step-call-documented-least"), say("next-step-call-until-recorded"))
 
 
 def _within_reach(case: Case, steps: Iterator[Next]) -> Iterator[Next]:
@@ -97,8 +88,8 @@ def _plate(case: Case) -> Iterator[Next]:
         yield _next(
             Station.PLATE,
             "plate/run_capacitance",
-            "Microfarads on the run capacitor, if there is one.",
-            "It tells a capacitor motor from other kinds.",
+            say("next-step-plate-microfarads-run"),
+            say("next-step-plate-tells-capacitor"),
         )
 
 
@@ -107,26 +98,21 @@ def _readings(case: Case) -> Iterator[Next]:
         yield _next(
             Station.READINGS,
             "machine/wheel",
-            "What the motor drives.",
-            "The kind of wheel settles the shape of its curve.",
+            say("next-step-readings-what-motor"),
+            say("next-step-readings-kind-wheel"),
         )
     if case.job.document.call.is_dead:
         return
     reference = reference_set(case.sets)
     if reference is None:
-        yield _next(
-            Station.READINGS,
-            None,
-            "Add a set of readings on the full setting.",
-            "Volts and amps, running, are enough to begin.",
-        )
+        yield _next(Station.READINGS, None, say("next-step-readings-add-set"), say("next-step-readings-volts-amps"))
         return
     at = f"readings/{reference.id}"
     running = reference.running
     for field, value, words, why in (
-        ("voltage", running.voltage, "Volts at the motor, running.", "They correct load by slip and by amps."),
-        ("current", running.current, "Line amps, one conductor in the clamp.", "They give load by amps."),
-        ("speed", running.speed, "Speed, with the tachometer.", "It gives slip and load by slip."),
+        ("voltage", running.voltage, say("next-step-readings-volts-motor"), say("next-step-readings-they-correct")),
+        ("current", running.current, say("next-step-readings-line-amps"), say("next-step-readings-they-give")),
+        ("speed", running.speed, say("next-step-readings-speed-tachometer"), say("next-step-readings-gives-slip")),
     ):
         if value is None:
             yield _next(Station.READINGS, f"{at}/{field}", words, why)
@@ -153,66 +139,65 @@ def _fan_side(case: Case, at: str) -> Iterator[Next]:
     if reference.pressure is None or reference.one_sided:
         read = next(reading for reading in case.job.document.readings if reading.id == reference.id)
         field = "pump_differential" if pump else "return_static" if read.supply_static else "supply_static"
-        words = "Pressure across the pump." if pump else "Static pressure on both sides of the fan."
-        yield _next(Station.READINGS, f"{at}/{field}", words, "It puts the balance on true axes.")
+        words = say("next-step-fan-side-pressure-across") if pump else say("next-step-fan-side-static-pressure")
+        yield _next(Station.READINGS, f"{at}/{field}", words, say("next-step-fan-side-puts-balance"))
     if reference.flow is None:
-        words = "Water flow, if it can be measured." if pump else "Airflow, if it can be measured."
-        yield _next(Station.READINGS, f"{at}/{'water_flow' if pump else 'airflow'}", words, "Money waits for it.")
+        words = say("next-step-fan-side-water-flow") if pump else say("next-step-fan-side-airflow-if")
+        yield _next(
+            Station.READINGS, f"{at}/{'water_flow' if pump else 'airflow'}", words, say("label-money-waits-for-it")
+        )
 
 
 def _with_watts(case: Case, at: str) -> Next:
     step = _next(
         Station.READINGS,
         f"{at}/input_power",
-        "True watts, from a wattmeter.",
-        "The best single reading of load; volts × amps is not watts.",
+        say("next-step-with-watts-true-watts"),
+        say("next-step-with-watts-best-single"),
     )
     reference = reference_set(case.sets)
     value = case.fit.worth_of_next(reference.id).get(Measurand.WATTS) if reference else None
     if value is None or value[1].standard >= value[0].standard:
         return step
     now, then = (figure("shaft_power", estimate) for estimate in value)
-    return step.model_copy(update={"why": ("Narrows the shaft power.",), "now": now, "then": then})
+    return step.model_copy(update={"why": (say("next-step-with-watts-narrows-shaft"),), "now": now, "then": then})
 
 
 def _duty(case: Case) -> Iterator[Next]:
     duty = case.job.document.duty
     if not duty.steps:
-        yield _next(
-            Station.DUTY,
-            None,
-            "Add a step of the year: its hours and its share of full flow.",
-            "Energy waits for hours.",
-        )
+        yield _next(Station.DUTY, None, say("next-step-duty-add-step"), say("next-step-duty-energy-waits"))
     for step in duty.steps:
-        named, at = step.name or "the step", f"duty/steps/{step.id}"
+        named, at = step.name or say("next-step-duty-step"), f"duty/steps/{step.id}"
         if step_hours(step) is None:
-            yield _next(Station.DUTY, f"{at}/hours", f"Hours a year of {named}.", "Energy waits for it.")
+            yield _next(
+                Station.DUTY,
+                f"{at}/hours",
+                say("next-step-duty-hours-year", named=named),
+                say("next-step-duty-energy-waits-2"),
+            )
         if not step.is_told:
-            yield _next(Station.DUTY, f"{at}/{FLOW_FIELDS[step.wants]}", f"{FLOW_WORDS[step.wants]} of {named}.", "Energy waits for it.")  # fmt: skip
+            yield _next(Station.DUTY, f"{at}/{FLOW_FIELDS[step.wants]}", say("next-step-duty-of", flow_words=FLOW_WORDS[step.wants], named=named), say("next-step-duty-energy-waits-2"))  # fmt: skip
     part = any(step.flow_share and step.flow_share.si < NEAR_FULL for step in duty.steps)
     if part and duty.part_flow is None:
-        yield _next(
-            Station.DUTY,
-            "duty/part_flow",
-            "How part flow is met today.",
-            "It decides what the machine of today takes there.",
-        )
+        yield _next(Station.DUTY, "duty/part_flow", say("next-step-duty-how-part"), say("next-step-duty-decides-what"))
     if case.wheel is Wheel.PUMP and duty.static_lift is None:
         yield _next(
-            Station.DUTY,
-            "duty/static_lift",
-            "Static lift of the pump.",
-            "With lift, slowing the pump saves far less.",
+            Station.DUTY, "duty/static_lift", say("next-step-duty-static-lift"), say("next-step-duty-lift-slowing")
         )
     if duty.energy_price is None:
-        yield _next(Station.DUTY, "duty/energy_price", "What a kilowatt-hour costs.", "Money waits for it.")
+        yield _next(
+            Station.DUTY, "duty/energy_price", say("next-step-duty-what-kilowatt"), say("label-money-waits-for-it")
+        )
 
 
 def _options(case: Case) -> Iterator[Next]:
     if isinstance(case.found, Absent):
         yield _next(
-            Station.OPTIONS, None, "Nothing can be compared yet.", case.found.why[:1].upper() + case.found.why[1:] + "."
+            Station.OPTIONS,
+            None,
+            say("next-step-options-nothing-can"),
+            say("next-step-because", why=capital(case.found.why)),
         )
         return
     for option, considered in zip(case.options.options[1:], case.job.document.options.considered, strict=False):
@@ -220,11 +205,19 @@ def _options(case: Case) -> Iterator[Next]:
         if asked:
             told = asked.sentence if isinstance(asked.sentence, tuple) else (asked.sentence,)
             yield Next(
-                station=Station.OPTIONS, path=asked.path, sentence=told, why=(f"For {option.letter}: {asked.question}",)
+                station=Station.OPTIONS,
+                path=asked.path,
+                sentence=told,
+                why=(say("next-step-options-for", letter=option.letter, question=asked.question),),
             )
         if cost_of(considered) is None and option.stop is None:
-            words = f"What {option.letter}, {option.title}, costs."
-            yield _next(Station.OPTIONS, f"options/considered/{considered.id}/price", words, "Payback waits for it.")
+            words = say("next-step-options-what-costs", letter=option.letter, option=option.title)
+            yield _next(
+                Station.OPTIONS,
+                f"options/considered/{considered.id}/price",
+                words,
+                say("next-step-options-payback-waits"),
+            )
 
 
 def _decision(case: Case) -> Iterator[Next]:
@@ -232,9 +225,16 @@ def _decision(case: Case) -> Iterator[Next]:
     if not case.options.options:
         return
     if decision.chosen is None:
-        yield _next(Station.DECISION, None, "Choose an option.", "The report says that nothing is chosen yet.")
+        yield _next(
+            Station.DECISION, None, say("next-step-decision-choose-option"), say("next-step-decision-report-says")
+        )
     elif not decision.why:
-        yield _next(Station.DECISION, "decision/why", "Say why.", "The customer reads it first.")
+        yield _next(
+            Station.DECISION,
+            "decision/why",
+            say("next-step-decision-say-why"),
+            say("next-step-decision-customer-reads"),
+        )
 
 
 def _setup(setup: SetupAnswer) -> Iterator[Next]:
@@ -254,18 +254,23 @@ def _setup(setup: SetupAnswer) -> Iterator[Next]:
         )
         if going:
             yield Next(station=Station.SETUP, path=path, sentence=going.sentence, why=(step.caution,))
-    yield Next(station=Station.SETUP, path=path, sentence=(f"Step {step.number}: {step.do}",), why=(step.caution,))
+    yield Next(
+        station=Station.SETUP,
+        path=path,
+        sentence=(say("next-step-setup-step", number=step.number, do=step.do),),
+        why=(step.caution,),
+    )
 
 
 def _proof(proof: ProofAnswer) -> Iterator[Next]:
     if proof.waits and proof.option:
-        told = ("Read the machine as it is set now: a set marked “after”.",)
-        yield Next(station=Station.PROOF, path=None, sentence=told, why=("Without it nothing is proved.",))
+        told = (say("next-step-proof-read-machine"),)
+        yield Next(station=Station.PROOF, path=None, sentence=told, why=(say("next-step-proof-without-nothing"),))
     for step in proof.steps:
         if step.watts.waits:
             yield Next(
                 station=Station.PROOF,
                 path=None,
-                sentence=(f"Read “{step.name}” after: watts at the line, and flow.",),
-                why=("Only true watts prove a saving.",),
+                sentence=(say("next-step-proof-read-after", step=step.name),),
+                why=(say("next-step-proof-only-true"),),
             )

@@ -21,6 +21,7 @@ from modest_rotor.core.proof.answer import ProofAnswer, proof_answer
 from modest_rotor.core.rail import draw_rail, tell_on_board, tell_saving
 from modest_rotor.core.rules.book import judge, ways_of
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.say import say
 from modest_rotor.core.setup.answer import SetupAnswer, setup_answer
 from modest_rotor.core.short import short_answer
 from modest_rotor.core.stations.charts import amps_chart, blower_table, readable
@@ -39,7 +40,9 @@ from modest_rotor.core.stations.target import target_flow
 from modest_rotor.core.working import Result
 
 GRAPH = Graph()
-OTHER_MOTOR = MotorFit("another motor", refusal=Withheld("the motor that was fitted is not the one of the plate"))
+OTHER_MOTOR = MotorFit(
+    say("core-nodes-other-motor-another-motor"), refusal=Withheld(say("core-nodes-other-motor-motor-fitted"))
+)
 """Sets of the machine set up anew say nothing of the motor that was in it: they are read without its plate and its fit."""
 
 

@@ -13,6 +13,7 @@ from enum import StrEnum
 from fractions import Fraction
 
 from modest_rotor.core.errors import QuantityRefused
+from modest_rotor.core.say import say
 
 _VULGAR = str.maketrans(
     {"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3", "⅛": " 1/8", "⅜": " 3/8", "⅝": " 5/8", "⅞": " 7/8",
@@ -61,7 +62,7 @@ def numerals(text: str, style: NumberStyle | None = NumberStyle.POINT) -> tuple[
     if "/" in text:
         whole, _, fraction = text.replace("-", " ").rpartition(" ")
         if Fraction(fraction.split("/")[1]) == 0:
-            raise QuantityRefused(f"“{text}” divides by zero.")
+            raise QuantityRefused(say("numerals", text=text))
         return (Numeral(float(Fraction(fraction) + Fraction(whole.strip() or 0)), 0.0),)
     mantissa, _, exponent = re.sub(_SPACE + "|['’]", "", text.lower()).partition("e")
     return tuple(_numeral(plain, int(exponent or 0), text) for plain in _plain(mantissa, style, text))
@@ -76,12 +77,12 @@ def _plain(mantissa: str, style: NumberStyle | None, text: str) -> tuple[str, ..
     if len(set(marks)) == 2:
         whole, _, rest = mantissa.rpartition(last)
         if marks.count(last) > 1 or not _is_grouped(whole):
-            raise QuantityRefused(f"“{text}” mixes points and commas so that it is no number.")
+            raise QuantityRefused(say("numerals-plain-mixes-points", text=text))
         return (re.sub(r"[.,]", "", whole) + "." + rest,)
     grouped = mantissa.replace(last, "") if _is_grouped(mantissa) else None
     decimal = mantissa.replace(last, ".") if len(marks) == 1 else None
     if grouped is None and decimal is None:
-        raise QuantityRefused(f"“{text}” has marks where no number has them.")
+        raise QuantityRefused(say("numerals-plain-marks-where", text=text))
     if grouped is None or decimal is None:
         return (grouped or decimal or "",)
     groups = {NumberStyle.POINT: ",", NumberStyle.COMMA: "."}
@@ -97,7 +98,7 @@ def _is_grouped(digits: str) -> bool:
 def _numeral(plain: str, exponent: int, text: str) -> Numeral:
     value = float(f"{plain}e{exponent}")
     if not math.isfinite(value):
-        raise QuantityRefused(f"“{text}” is not a finite number.")
+        raise QuantityRefused(say("numerals-numeral", text=text))
     return Numeral(value, float(f"1e{exponent - len(plain.partition('.')[2])}"))
 
 
@@ -110,4 +111,4 @@ def span_told(seconds: float) -> str:
         whole = int(seconds // length)
         if whole >= 1:
             return f"{whole} {unit}{'s' if whole > 1 else ''}"
-    return "a moment"
+    return say("numerals-span-told")

@@ -4,15 +4,23 @@ from __future__ import annotations
 
 from typing import Annotated, Literal
 
-from pydantic import BaseModel, BeforeValidator, ConfigDict, Field
+from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, GetCoreSchemaHandler
+from pydantic_core import CoreSchema
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate
+from modest_rotor.core.said_fields import keeping_words
+from modest_rotor.core.say import say
 
 Basis = Literal["measured", "plate", "estimated", "assumed", "worked-out", "typed"]
 BASIS_WORDS: dict[Basis, str] = {
-    "measured": "measured", "plate": "plate", "estimated": "estimated", "assumed": "assumed", "worked-out": "worked out", "typed": "typed",
-}  # fmt: skip
+    "measured": say("basis-measured"),
+    "plate": say("basis-plate"),
+    "estimated": say("basis-estimated"),
+    "assumed": say("basis-assumed"),
+    "worked-out": say("basis-worked-out"),
+    "typed": say("basis-typed"),
+}
 """What a person reads of it."""
 
 
@@ -24,7 +32,16 @@ def _coded(basis: object) -> object:
 KeptBasis = Annotated[Basis, BeforeValidator(_coded)]
 
 
-class Frozen(BaseModel):
+class WithWords(BaseModel):
+    """A model in which what is said keeps its message, and is written as JSON in the reader's words."""
+
+    @classmethod
+    def __get_pydantic_core_schema__(cls, source: type[BaseModel], handler: GetCoreSchemaHandler) -> CoreSchema:
+        """The schema of the model with its text and phrases kept as they are said."""
+        return keeping_words(handler(source))
+
+
+class Frozen(WithWords):
     """Data that never changes once made."""
 
     model_config = ConfigDict(frozen=True, extra="forbid", defer_build=True)

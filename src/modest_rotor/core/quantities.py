@@ -11,6 +11,7 @@ from types import MappingProxyType
 from typing import Literal
 
 from modest_rotor.core.errors import QuantityRefused
+from modest_rotor.core.say import say
 from modest_rotor.core.tables import read_table
 
 UnitSystem = Literal["ip", "si"]
@@ -98,7 +99,7 @@ def quantity(name: str) -> Quantity:
     """The quantity called ``name``; refuses an unknown name."""
     found = all_quantities().get(name)
     if found is None:
-        raise QuantityRefused(f"There is no quantity called “{name}”.")
+        raise QuantityRefused(say("quantities-quantity", name=name))
     return found
 
 

@@ -11,10 +11,10 @@ from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.phrase import Figure, Phrase, as_typed, figure
 from modest_rotor.core.proof.answer import UNPROVED, ProofAnswer, Verdict
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.say import before_colon, clause, joined, run_on, say, tell
 from modest_rotor.core.setup.answer import SetupAnswer
 
-LOG_WAITS = "waits for readings"
-ORDINARY_COUNTS = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
+LOG_WAITS = say("term-waits-for-readings")
 
 
 def draw_rail(
@@ -62,7 +62,7 @@ def tell_on_board(
     now, after = _energies(case)
     return BoardLine(
         sentence=_headline(case, own, ways, setup, proof),
-        waits_for=_as_wait(first.sentence) if first else "nothing: it goes on in the log",
+        waits_for=_as_wait(first.sentence) if first else say("rail-tell-on-board"),
         stands_at=first.station if first else Station.LOG,
         stopped=bool(setup.stops) or any(finding.severity is Severity.STOP and finding.is_open for finding in findings),
         energy_now=now,
@@ -80,8 +80,7 @@ def _energies(case: Case) -> tuple[Figure | None, Figure | None]:
 
 
 def _as_wait(sentence: Phrase) -> str:
-    words = "".join(piece for piece in sentence if isinstance(piece, str)).rstrip(".")
-    return words[:1].lower() + words[1:]
+    return clause(sentence)
 
 
 def _worst(station: Station, findings: tuple[Finding, ...]) -> Severity | None:
@@ -97,24 +96,24 @@ def _findings(findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], looked:
     """How many findings of each weight still call for something; or how far a way of checks has come."""
     own = {finding.key: finding for finding in findings if not finding.standing}
     still = [finding for finding in own.values() if finding.is_open]
-    counts = [(sum(one.severity is severity for one in still), str(severity)) for severity in reversed(Severity)]
-    told = ", ".join(f"{count} {word}{'s' if count > 1 else ''}" for count, word in counts if count)
+    counts = [(sum(one.severity is severity for one in still), severity) for severity in reversed(Severity)]
+    told = joined(", ", (say("rail-findings-count", count=count, severity=one.value) for count, one in counts if count))
     if told:
         return (told,), False
     if ways:
         return _way(ways[0]), False
     if own:
-        return (f"all {len(own)} settled",), False
-    return (("nothing found",), False) if looked else (("waits for readings",), True)
+        return (say("rail-findings-all-settled", own=len(own)),), False
+    return ((say("rail-findings-nothing-found"),), False) if looked else ((say("term-waits-for-readings"),), True)
 
 
 def _call(case: Case) -> tuple[Phrase, bool]:
     call = case.job.document.call
     if call.reason is None:
-        return ("waits for why we are here",), True
+        return (say("rail-call-waits-why"),), True
     if call.is_protected:
-        return (f"{call.reason}; protected duty",), False
-    return (f"{call.reason}" if call.protected else f"{call.reason}; protected duty not asked yet",), False
+        return (say("rail-call-protected-duty", reason=call.reason),), False
+    return (call.reason.label if call.protected else say("rail-call-protected-duty-asked", reason=call.reason),), False
 
 
 def _plate(case: Case) -> tuple[Phrase, bool]:
@@ -123,24 +122,30 @@ def _plate(case: Case) -> tuple[Phrase, bool]:
     if plate.rated_power is not None:
         pieces.append(as_typed("rated_power", plate.rated_power, "plate"))
     if case.plate.poles is not None:
-        pieces.append(f"{case.plate.poles}-pole")
+        pieces.append(say("rail-plate-pole", poles=case.plate.poles))
     if plate.wired_current is not None:
         pieces.append(as_typed("rated_current", plate.wired_current, "plate"))
-    return (_listed(pieces), False) if pieces else (("waits for a plate",), True)
+    return (_listed(pieces), False) if pieces else ((say("rail-plate-waits-plate"),), True)
 
 
 def _readings(case: Case) -> tuple[Phrase, bool]:
     taken = [facts for facts, reading in zip(case.sets, case.job.document.before, strict=True) if not reading.is_empty]
     if not taken:
         dead = case.job.document.call.is_dead
-        return (("none needed: the motor is dead",), False) if dead else (("waits for volts and amps",), True)
-    count = f"{len(taken)} set{'s' if len(taken) > 1 else ''}"
+        return ((say("rail-readings-none-needed"),), False) if dead else ((say("term-waits-for-volts-and-amps"),), True)
+    count = say("rail-readings-set", taken=len(taken))
     machine = case.machine
     if machine and machine.flow_is_measured:
-        return (f"{count}; moves ", figure(flow_quantity(machine), machine.flow, machine.flow_basis)), False
+        return tell(
+            "rail-readings-moves", count=count, figure=figure(flow_quantity(machine), machine.flow, machine.flow_basis)
+        ), False
     with_power = next((facts for facts in taken if facts.shaft_power and case.plate.rated_power_w), None)
     if with_power and with_power.shaft_power and case.plate.rated_power_w:
-        return (f"{count}; load ", figure("load", with_power.shaft_power * (1 / case.plate.rated_power_w))), False
+        return tell(
+            "rail-readings-load",
+            count=count,
+            load=figure("load", with_power.shaft_power * (1 / case.plate.rated_power_w)),
+        ), False
     return (count,), False
 
 
@@ -148,38 +153,37 @@ def _duty(case: Case) -> tuple[Phrase, bool]:
     hours = case.year.answer.hours.figure
     if hours is None:
         return (
-            "waits for hours a year" if not case.job.document.duty.steps else "waits: the hours do not make a year yet",
+            say("rail-duty-waits-hours") if not case.job.document.duty.steps else say("rail-duty-waits-hours-do"),
         ), True
     count = len(case.job.document.duty.steps)
-    counted = ORDINARY_COUNTS[count] if count < len(ORDINARY_COUNTS) else str(count)
-    return (hours, f" in {counted} step{'s' if count > 1 else ''}"), False
+    return tell("rail-duty-step", hours=hours, count=count), False
 
 
 def _options(case: Case) -> tuple[Phrase, bool]:
     """The saving of what was chosen, or else of the option that the year tells most of; stops are counted."""
     options = case.options.options
     if not options:
-        return ("waits for the machine as found",), True
+        return (say("term-waits-for-the-machine-as"),), True
     stopped = sum(option.stop is not None for option in options)
-    stops: Phrase = (f"; {stopped} stopped",) if stopped else ()
+    stops: Phrase = (say("rail-options-stopped", stopped=stopped),) if stopped else ()
     told = _told_option(case)
     if told is None:
-        return (f"{len(options) - 1} considered", *stops), False
+        return run_on(say("rail-options-considered", options=len(options) - 1), stops), False
     if told.saved_energy.figure:
-        return (*_saving(told), " a year", *stops), False
-    return (*(told.saved_energy.waits or ("waits for Duty",)), *stops), True
+        return tell("rail-options-year", saving=_saving(told), stops=stops), False
+    return run_on(told.saved_energy.waits or say("rail-options-waits-duty"), stops), True
 
 
 def _saving(told: OptionAnswer) -> Phrase:
     saved = told.saved_energy.figure
-    return (f"{told.letter} saves ", saved) if saved else ()
+    return tell("rail-saving", letter=told.letter, saved=saved) if saved else ()
 
 
 def tell_saving(case: Case, proof: ProofAnswer) -> Phrase:
     """What the job saves a year in a few words: as it was proved, else as the option that Options tells; empty where none is known."""
     # What is proved of a dead motor is held against the old one, which nobody could have kept.
     if proof.saved.figure and proof.verdict not in UNPROVED and not case.options.against_new:
-        return ("proved: saves ", proof.saved.figure)
+        return tell("rail-tell-saving", figure=proof.saved.figure)
     told = _told_option(case)
     return _saving(told) if told else ()
 
@@ -196,10 +200,15 @@ def _decision(case: Case) -> tuple[Phrase, bool]:
     decision, options = case.job.document.decision, case.options.options
     chosen = next((option for option in options if option.id == decision.chosen), None)
     if chosen is None:
-        return ("waits for a choice",), True
+        return (say("rail-decision-waits-choice"),), True
     if chosen.stop:
-        return (f"{chosen.letter} chosen, but stopped",), True
-    return (f"{chosen.letter}, {chosen.title}", "" if decision.why else "; its reason is not said"), False
+        return (say("rail-decision-chosen-but", letter=chosen.letter),), True
+    return tell(
+        "rail-decision",
+        letter=chosen.letter,
+        title=chosen.title,
+        reason="" if decision.why else say("rail-decision-reason-said"),
+    ), False
 
 
 def _way(way: CheckWay) -> Phrase:
@@ -207,7 +216,7 @@ def _way(way: CheckWay) -> Phrase:
     if way.verdict:
         return way.verdict
     number = next((place for place, step in enumerate(way.steps, 1) if step.state is StepState.NEXT), None)
-    return (f"step {number} of {len(way.steps)}",) if number else ("a way to follow",)
+    return (say("rail-way-step", number=number, steps=len(way.steps)),) if number else (say("rail-way-way-follow"),)
 
 
 def _setup(setup: SetupAnswer) -> tuple[Phrase, bool]:
@@ -216,51 +225,51 @@ def _setup(setup: SetupAnswer) -> tuple[Phrase, bool]:
         return (setup.waits,), True
     if setup.stops:
         count = len(setup.stops)
-        return (f"{count} stop{'s' if count > 1 else ''} not cleared",), True
+        return (say("rail-setup-stop-cleared", count=count),), True
     whole = len(setup.steps)
     if setup.done < whole:
-        return (f"{setup.done} of {whole} steps signed",), setup.done == 0
-    return (f"all {whole} steps signed",), False
+        return (say("rail-setup-steps-signed", done=setup.done, whole=whole),), setup.done == 0
+    return (say("rail-setup-all-steps", whole=whole),), False
 
 
 def _proof(proof: ProofAnswer, setup: SetupAnswer) -> tuple[Phrase, bool]:
     if setup.stops:
-        return ("held up: Set-up is stopped",), True
+        return (say("rail-proof-held-up"),), True
     if proof.waits:
-        return (proof.waits.split(":")[0],), True
+        return (before_colon(proof.waits),), True
     if proof.saved.figure and proof.verdict is not Verdict.WAITS:
-        return ("saves ", proof.saved.figure, f", {proof.verdict}"), False
-    return (str(proof.verdict) if proof.verdict is not Verdict.WAITS else "waits for watts after",), True
+        return tell("rail-proof-saves", figure=proof.saved.figure, verdict=proof.verdict), False
+    return (proof.verdict.label if proof.verdict is not Verdict.WAITS else say("rail-proof-waits-watts"),), True
 
 
 def _headline(
     case: Case, findings: list[Finding], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
 ) -> Phrase:
     if setup.stops:
-        return ("Set-up is stopped. ", *setup.stops[0])
+        return tell("rail-headline-set-up", stops=setup.stops[0])
     if proof.saved.figure and proof.verdict not in UNPROVED:
-        return ("Proved: saves ", proof.saved.figure, f" a year, {proof.verdict}.")
+        return tell("rail-headline-proved-saves", figure=proof.saved.figure, verdict=proof.verdict)
     told_option = _told_option(case)
     stop = next((finding for finding in findings if finding.severity is Severity.STOP), None)
     if stop:
         return stop.sentence
     if case.job.document.call.is_dead and ways:
-        return ("Dead: ", *_way(ways[0]), "." if ways[0].verdict is None else "")
+        return tell("rail-headline-dead", way=_way(ways[0]), verdict="." if ways[0].verdict is None else "")
     if told_option and told_option.saved_energy.figure:
         machine = case.machine
         moved: Phrase = (
-            ("Moves ", figure(flow_quantity(machine), machine.flow, machine.flow_basis), "; ")
+            tell("rail-headline-moves", figure=figure(flow_quantity(machine), machine.flow, machine.flow_basis))
             if machine and machine.flow_is_measured
             else ()
         )
-        named = f"option {told_option.letter}, {told_option.title}, would save "
-        return (*moved, named, told_option.saved_energy.figure, " a year.")
+        named = say("rail-headline-option-would", letter=told_option.letter, told_option=told_option.title)
+        return tell("rail-headline-year", moved=moved, named=named, figure=told_option.saved_energy.figure)
     told = [_readings(case), _plate(case), _call(case)]
-    return next((phrase for phrase, waits in told if not waits), ("Only its name is known.",))
+    return next((phrase for phrase, waits in told if not waits), (say("rail-headline-only-name"),))
 
 
 def _listed(pieces: list[str | Figure]) -> Phrase:
     spread: list[str | Figure] = []
     for index, piece in enumerate(pieces):
         spread += [", ", piece] if index else [piece]
-    return tuple(spread)
+    return run_on(*spread)

@@ -13,11 +13,13 @@ from modest_rotor.core.phrase import Figure, Frozen, KeptBasis, Phrase, as_typed
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report_proof import ReportProof, report_proof
 from modest_rotor.core.report_summary import ReportSummary, report_summary
+from modest_rotor.core.say import Number, capital, joined, say, tell
 from modest_rotor.core.stations.statement import standing
+from modest_rotor.core.tables import find_row
 from modest_rotor.core.working import Result
 
-SIMULATED = "Uncertainties hold 95 %. They were tested on simulated machines, many of which share no equation with those used here; real ones may stray further."
-NO_CHOICE = "Nothing is recommended yet: the options below are compared, none was chosen."
+SIMULATED = say("core-report-simulated")
+NO_CHOICE = say("core-report-no-choice")
 MOST_FINDINGS, MOST_CAUTIONS = 8, 6
 
 
@@ -143,30 +145,34 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str, signed:
 def _machine(job: Job) -> tuple[Fact, ...]:
     plate, machine, call = job.document.plate, job.machine, job.document.call
     facts = [
-        Fact(label="Machine", value=(machine.name,), basis="typed"),
-        *((Fact(label="Where", value=(machine.place,), basis="typed"),) if machine.place else ()),
-        *((Fact(label="Serves", value=(call.serves,), basis="typed"),) if call.serves else ()),
+        Fact(label=say("label-machine"), value=(machine.name,), basis="typed"),
+        *((Fact(label=say("label-where"), value=(machine.place,), basis="typed"),) if machine.place else ()),
+        *((Fact(label=say("core-report-machine-serves"), value=(call.serves,), basis="typed"),) if call.serves else ()),
         *(
-            (Fact(label="Moves air or water with", value=(str(machine.wheel),), basis="typed"),)
+            (Fact(label=say("core-report-machine-moves-air"), value=(str(machine.wheel),), basis="typed"),)
             if machine.wheel
             else ()
         ),
-        *((Fact(label="Kind of motor", value=(str(plate.kind),), basis="plate"),) if plate.kind else ()),
+        *(
+            (Fact(label=say("core-report-machine-kind-motor"), value=(str(plate.kind),), basis="plate"),)
+            if plate.kind
+            else ()
+        ),
     ]
     for label, quantity, entry in (
-        ("Rated power", "rated_power", plate.rated_power),
-        ("Volts", "rated_voltage", plate.wired_voltage),
-        ("Full-load amps", "rated_current", plate.wired_current),
-        ("Rated speed", "rated_speed", plate.rated_speed),
+        (say("core-report-machine-rated-power"), "rated_power", plate.rated_power),
+        (say("word-volts"), "rated_voltage", plate.wired_voltage),
+        (say("core-report-machine-full-load"), "rated_current", plate.wired_current),
+        (say("core-report-machine-rated-speed"), "rated_speed", plate.rated_speed),
     ):
         if entry is not None:
             facts.append(Fact(label=label, value=(as_typed(quantity, entry, "plate"),), basis="plate"))
     machines = job.document.duty.machines
     if machines is not None and machines.si > 1:
-        words = f"{machines.si:.0f}; readings and steps are of one, years and money of all"
-        facts.append(Fact(label="Machines alike", value=(words,), basis="typed"))
+        words = say("core-report-machine-readings-steps", machines=Number(machines.si, ".0f"))
+        facts.append(Fact(label=say("core-report-machine-machines-alike"), value=(words,), basis="typed"))
     if call.is_protected:
-        facts.append(Fact(label="Protected duty", value=(str(call.protected),), basis="typed"))
+        facts.append(Fact(label=say("core-report-machine-protected-duty"), value=(str(call.protected),), basis="typed"))
     return tuple(facts)
 
 
@@ -174,26 +180,35 @@ def _measured(job: Job, answer: Assessment) -> tuple[Fact, ...]:
     facts: list[Fact] = []
     found = [pair for pair in zip(job.document.readings, answer.sets, strict=True) if pair[0] in job.document.before]
     for reading, told in found[:3]:
-        name = reading.name or "as found"
+        name = reading.name or say("term-as-found")
         for label, quantity, entry in (
-            ("volts", "voltage", reading.voltage),
-            ("amps", "current", reading.current),
-            ("watts", "input_power", reading.input_power),
-            ("speed", "speed", reading.speed),
+            (say("term-volts"), "voltage", reading.voltage),
+            (say("core-report-amps"), "current", reading.current),
+            (say("core-report-watts"), "input_power", reading.input_power),
+            (say("term-speed"), "speed", reading.speed),
         ):
             if entry is not None:
                 facts.append(
-                    Fact(label=f"{name}: {label}", value=(as_typed(quantity, entry, "measured"),), basis="measured")
+                    Fact(
+                        label=say("core-report-of-set", name=name, label=label),
+                        value=(as_typed(quantity, entry, "measured"),),
+                        basis="measured",
+                    )
                 )
-        for label, figure in (("flow", told.flow), ("shaft power", told.shaft_power.figure)):
+        for label, figure in ((say("term-flow"), told.flow), (say("term-shaft-power"), told.shaft_power.figure)):
             if figure is not None:
-                facts.append(Fact(label=f"{name}: {label}", value=(figure,), basis=figure.basis))
+                facts.append(
+                    Fact(label=say("core-report-of-set", name=name, label=label), value=(figure,), basis=figure.basis)
+                )
     return tuple(facts)
 
 
 def _found(findings: tuple[Finding, ...]) -> tuple[Phrase, ...]:
     own = [one for one in findings if not one.standing and one.is_open]
-    return tuple((f"{one.severity.capitalize()}: ", *one.sentence, " ", one.action) for one in own[:MOST_FINDINGS])
+    return tuple(
+        tell("core-report-found", severity=capital(one.severity), one=one.sentence, action=one.action)
+        for one in own[:MOST_FINDINGS]
+    )
 
 
 def _line(one: OptionAnswer, chosen: OptionAnswer | None) -> OptionLine:
@@ -208,63 +223,77 @@ def _line(one: OptionAnswer, chosen: OptionAnswer | None) -> OptionLine:
         energy=_of(one.energy),
         saved=_of(one.saved_energy),
         money=_of(one.saved_money),
-        cost=("nothing now",) if one.kind is OptionKind.KEEP and one.cost is None else _told(one.cost),
+        cost=(say("core-report-line"),) if one.kind is OptionKind.KEEP and one.cost is None else _told(one.cost),
         payback=_of(one.payback),
         worth=_of(one.worth),
-        wrong=" ".join(one.limits) or one.wears,
+        wrong=joined(" ", one.limits) or one.wears,
         soon=one.lead_time,
         chosen=chosen is not None and one.id == chosen.id,
     )
 
 
 def _told(figure: Figure | None) -> Phrase:
-    return (figure,) if figure else ("not known",)
+    return (figure,) if figure else (say("term-not-known"),)
 
 
 def _of(result: Result) -> Phrase:
-    return (result.figure,) if result.figure else result.waits or ("not known",)
+    return (result.figure,) if result.figure else result.waits or (say("term-not-known"),)
 
 
 def _recommendation(job: Job, options: OptionsAnswer, chosen: OptionAnswer | None) -> tuple[Phrase, ...]:
     decision = job.document.decision
     if chosen is None:
         return ((NO_CHOICE,),)
-    told: list[Phrase] = [(f"{chosen.letter}, {chosen.title}.", f" {decision.why}" if decision.why else "")]
+    told: list[Phrase] = [
+        tell(
+            "core-report-chosen",
+            letter=chosen.letter,
+            title=chosen.title,
+            why=f" {decision.why}" if decision.why else "",
+        )
+    ]
     if chosen.stop:
-        told.append((f"It is stopped: {chosen.stop} Nothing is promised for it.",))
+        told.append((say("core-report-recommendation-stopped-nothing", stop=chosen.stop),))
         return tuple(told)
     if chosen.saved_energy.figure:
         told.append(
-            (
-                "It is expected to save ",
-                chosen.saved_energy.figure,
-                f" of electricity a year against {options.against}.",
-            )
+            tell("core-report-recommendation-expected-save", figure=chosen.saved_energy.figure, against=options.against)
         )
     if chosen.saved_money.figure:
-        told.append(("In money, ", chosen.saved_money.figure, " a year."))
+        told.append(tell("core-report-recommendation-money-year", figure=chosen.saved_money.figure))
     if chosen.payback.figure:
-        on = ", on what it costs more than that" if options.against_new else ""
-        told.append(("It pays for itself in ", chosen.payback.figure, f", by simple payback{on}."))
+        on = say("note-on-what-it-costs-more") if options.against_new else ""
+        told.append(tell("core-report-recommendation-pays-itself", figure=chosen.payback.figure, on=on))
     if chosen.made_up_heat.figure and chosen.made_up_heat.figure.value:
-        told.append(("Heat that the old motor gave and that must be made up: ", chosen.made_up_heat.figure, " a year."))
+        told.append(tell("core-report-recommendation-heat-old", figure=chosen.made_up_heat.figure))
     if chosen.saved_cooling.figure and chosen.saved_cooling.figure.value:
-        told.append(("Cooling that is saved besides: ", chosen.saved_cooling.figure, " a year."))
+        told.append(tell("core-report-recommendation-cooling-saved", figure=chosen.saved_cooling.figure))
     if chosen.sensitivities and chosen.sensitivities.narrow:
-        told.append(("What would narrow this most: ", *chosen.sensitivities.narrow))
+        told.append(tell("core-report-recommendation-what-would", narrow=chosen.sensitivities.narrow))
     if decision.left_open:
-        told.append((f"Left open: {decision.left_open}",))
+        told.append((say("core-report-recommendation-left-open", left_open=decision.left_open),))
     return tuple(told)
 
 
 def _approvals(job: Job, options: tuple[OptionAnswer, ...]) -> tuple[str, ...]:
     letters = {one.id: one.letter for one in options}
     given = [
-        f"{approval.of}: {approval.who or 'nobody named'}{f', {approval.role}' if approval.role else ''}{f', {approval.at}' if approval.at else ''}"
+        say(
+            "core-report-approval",
+            of=approval.of,
+            who=approval.who or say("core-report-nobody"),
+            rest="".join(f", {one}" for one in (approval.role, approval.at) if one),
+        )
         for approval in standing(job.document.decision.approvals)
     ]
     waived = [
-        f"Stop “{waiver.check.replace('_', ' ')}” of {letters.get(waiver.option, 'a removed option')}: {waiver.who} answers for it, {waiver.reason}"
+        say(
+            "core-report-approvals-stop-answers",
+            check=find_row("fit_checks", check=waiver.check)["question"],
+            get=letters.get(waiver.option, say("core-report-approvals-removed-option")),
+            who=waiver.who,
+            reason=waiver.reason,
+        )
         for waiver in standing(job.document.options.waivers)
     ]
     return (*given, *waived)
@@ -273,9 +302,9 @@ def _approvals(job: Job, options: tuple[OptionAnswer, ...]) -> tuple[str, ...]:
 def _cautions(findings: tuple[Finding, ...], chosen: OptionAnswer | None) -> tuple[Phrase, ...]:
     stops = [one for one in findings if one.severity is Severity.STOP and one.is_open]
     standing = [one for one in findings if one.standing and one.station is Station.OPTIONS]
-    told: list[Phrase] = [(f"{one.severity.capitalize()}: ", *one.sentence, " ", one.action) for one in {x.rule: x for x in (*stops, *standing)}.values()]  # fmt: skip
+    told: list[Phrase] = [tell("core-report-cautions-x", severity=capital(one.severity), one=one.sentence, action=one.action) for one in {x.rule: x for x in (*stops, *standing)}.values()]  # fmt: skip
     work = [one for one in chosen.checks if one.fits is Fits.WORK or one.waived_by] if chosen else []
-    told += [(f"{one.question} ", *one.sentence) for one in work]
+    told += [tell("core-report-cautions-x-2", question=one.question, one=one.sentence) for one in work]
     return tuple(told[: MOST_CAUTIONS + len(work)])
 
 
@@ -291,11 +320,11 @@ def _assumed(job: Job, options: tuple[OptionAnswer, ...]) -> tuple[str, ...]:
     duty = job.document.duty
     for step_ in duty.steps:
         if step_.hours_from is not None and "assumed" in step_.hours_from:
-            found[f"hours of {step_.name}"] = None
+            found[say("core-report-hours-of", step=step_.name)] = None
     if duty.remaining_life is None:
-        found["years left in the machine"] = None
+        found[say("core-report-years-left")] = None
     if job.document.options.discount_rate is None:
-        found["discount rate, 5 %"] = None
+        found[say("core-report-discount")] = None
     return tuple(found)
 
 
@@ -306,7 +335,7 @@ def _year(options: tuple[OptionAnswer, ...], chosen: OptionAnswer | None) -> tup
     full = max((step.demand.value for step in options[0].steps if step.demand), default=0.0)
     return tuple(
         YearBar(
-            name=step.name or "step",
+            name=step.name or say("term-step"),
             hours=step.hours.value if step.hours else 0.0,
             flow_share=step.demand.value / full if step.demand and full else 0.0,
             today_w=step.input_power.value if step.input_power else None,
@@ -329,5 +358,10 @@ def _workings(options: tuple[OptionAnswer, ...], chosen: OptionAnswer | None) ->
             one.cube_promise,
         ):
             if result.working is not None:
-                told.append(Worked(title=f"{one.letter}, {one.title}: {result.label}", result=result))
+                told.append(
+                    Worked(
+                        title=say("core-report-worked", letter=one.letter, title=one.title, label=result.label),
+                        result=result,
+                    )
+                )
     return tuple(told)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.core.proof.steps import StepProof
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.working import Result
 
 
@@ -45,7 +46,7 @@ def report_proof(answer: Assessment, signed: str | None) -> ReportProof | None:
     besides = (*proof.changed, *proof.comfort, *((proof.logged,) if proof.logged else ()))
     systems = tuple(said for step in proof.steps for said in (step.system, step.air) if said)
     return ReportProof(
-        option=f"{proof.option}, {proof.title}",
+        option=say("report-proof-option", letter=proof.option, title=proof.title),
         verdict=str(proof.verdict),
         sentence=proof.sentence,
         saved=_of(proof.saved),
@@ -58,20 +59,21 @@ def report_proof(answer: Assessment, signed: str | None) -> ReportProof | None:
 
 def _line(step: StepProof) -> ProofLine:
     return ProofLine(
-        name=step.name or "step",
+        name=step.name or say("term-step"),
         hours=_told(step.hours),
         before=_told(step.before_watts),
         same_flow=_of(step.same_flow),
         after=_of(step.watts),
         promised=_told(step.promised_watts),
         saved=_of(step.saved_watts),
-        flow=(*((step.flow, ", ") if step.flow else ()), *step.reached) or ("not read",),
+        flow=(*(tell("report-proof-line-x", flow=step.flow) if step.flow else ()), *step.reached)
+        or (say("term-not-read"),),
     )
 
 
 def _told(figure: Figure | None) -> Phrase:
-    return (figure,) if figure else ("not read",)
+    return (figure,) if figure else (say("term-not-read"),)
 
 
 def _of(result: Result) -> Phrase:
-    return (result.figure,) if result.figure else result.waits or ("not known",)
+    return (result.figure,) if result.figure else result.waits or (say("term-not-known"),)

@@ -7,16 +7,15 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.options.answers import OptionAnswer
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.core.proof.answer import UNPROVED
+from modest_rotor.core.say import joined, say
 from modest_rotor.core.working import Result
 
 MOST_TOLD = 3
-NOTHING_FOUND = "Nothing was found that is wrong with the machine itself."
-BANDS = (
-    "The ± and the ranges: in simulated trials 95 of 100 machines came out inside them. Real ones may stray further."
-)
-PRICES = "That prices of energy, the hours it runs, and the building stay as they were taken here."
-HEAT = "Heat that the old motor gave to the air or water: where it was wanted, it has to be made otherwise."
-PROTECTED = "No lower flow than what protects the people and goods here: that is not ours to change."
+NOTHING_FOUND = say("report-summary-nothing-found")
+BANDS = say("report-summary-bands")
+PRICES = say("report-summary-prices")
+HEAT = say("report-summary-heat")
+PROTECTED = say("report-summary-protected")
 
 
 class KeyFigure(Frozen):
@@ -81,7 +80,7 @@ def report_summary(
 def _found(findings: tuple[Finding, ...]) -> tuple[Phrase, ...]:
     own = [one for one in findings if not one.standing and one.is_open and one.severity is not Severity.NOTE]
     told = tuple(one.sentence for one in own[:MOST_TOLD])
-    more = ((f"And {len(own) - MOST_TOLD} more, on the next page.",),) if len(own) > MOST_TOLD else ()
+    more = ((say("report-summary-found", most_told=len(own) - MOST_TOLD),),) if len(own) > MOST_TOLD else ()
     return (*told, *more) or ((NOTHING_FOUND,),)
 
 
@@ -90,16 +89,21 @@ def _figures(
 ) -> tuple[KeyFigure, ...]:
     """The figures that decide; a proved saving stands in place of all that was promised of it."""
     if proved is not None:
-        told: list[tuple[str, Phrase | None]] = [("saved a year, proved", (proved,))]
+        told: list[tuple[str, Phrase | None]] = [(say("report-summary-figures-saved-year"), (proved,))]
     else:
         told = [
-            ("energy per year, before", _of(base.energy) if base else None),
-            ("energy per year, after", _of(chosen.energy)),
-            ("saves a year", _of(chosen.saved_energy)),
-            ("saves a year, money", _of(chosen.saved_money)),
-            ("simple payback" + (", on what it costs more than that" if new else ""), _of(chosen.payback)),
+            (say("report-summary-figures-energy-per"), _of(base.energy) if base else None),
+            (say("report-summary-figures-energy-per-year"), _of(chosen.energy)),
+            (say("report-summary-figures-saves-year"), _of(chosen.saved_energy)),
+            (say("report-summary-figures-saves-year-money"), _of(chosen.saved_money)),
+            (
+                say(
+                    "report-summary-figures-simple-payback", what_costs=say("note-on-what-it-costs-more") if new else ""
+                ),
+                _of(chosen.payback),
+            ),
         ]
-    told.append(("costs, fitted", (chosen.cost,) if chosen.cost else None))
+    told.append((say("report-summary-figures-costs-fitted"), (chosen.cost,) if chosen.cost else None))
     return tuple(KeyFigure(label=label, value=value) for label, value in told if value)
 
 
@@ -112,13 +116,25 @@ def _rests_on(job: Job, assumed: tuple[str, ...]) -> tuple[Phrase, ...]:
     told: list[Phrase] = []
     if sets:
         days = sorted({one.taken_at[:10] for one in sets if one.taken_at})
-        when = f", {days[0]}" if len(days) == 1 else f", {days[0]} to {days[-1]}" if days else ""
-        told.append((f"Measured on the machine: {len(sets)} set{'s' if len(sets) > 1 else ''} of readings{when}.",))
+        when = (
+            f", {days[0]}"
+            if len(days) == 1
+            else say("report-summary-rests-on-to", days=days[0], days_2=days[-1])
+            if days
+            else ""
+        )
+        told.append((say("report-summary-rests-on-measured-machine", sets=len(sets), when=when),))
     else:
-        told.append(("Nothing was measured on the running machine: plate and typical motors stand for it.",))
+        told.append((say("report-summary-rests-on-nothing-measured"),))
     if assumed:
         told.append(
-            (f"Taken as usual, not measured: {', '.join(assumed[:6])}{' and more' if len(assumed) > 6 else ''}.",)
+            (
+                say(
+                    "report-summary-rests-on-taken-usual",
+                    assumed=joined(", ", assumed[:6]),
+                    more=say("report-summary-rests-on-more") if len(assumed) > 6 else "",
+                ),
+            )
         )
     return tuple(told)
 

@@ -21,6 +21,7 @@ from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.say import first_sentence, run_on, say, tell
 from modest_rotor.core.working import Result, not_known, waiting, withheld
 
 WORST_FIRST = (Severity.STOP, Severity.CAUTION, Severity.NOTE)
@@ -50,31 +51,41 @@ def short_answer(
 
 def _moves(case: Case) -> NowLine:
     """Flow of the machine as found, with the set that it was read in where there are several, judged by what is wanted."""
-    label, target, machine = "moves", case.wanted.figure, case.machine
-    judged: Phrase = ("wanted ", target) if target else ()
+    label, target, machine = say("short-moves"), case.wanted.figure, case.machine
+    judged: Phrase = tell("short-moves-wanted", target=target) if target else ()
     stands_on = machine.reference if machine else None
     if stands_on is not None and len(case.sets) > 1:
-        judged = (*judged, "; " if judged else "", f"set {stands_on.number}, {stands_on.name}".rstrip(", "))
+        judged = run_on(judged, "; " if judged else "", stands_on.title)
     if machine is not None and machine.flow_is_measured:
         value = Result(label=label, figure=figure(flow_quantity(machine), machine.flow, machine.flow_basis))
     else:
         dead = case.job.document.call.is_dead
-        value = withheld(label, "nothing: the motor is dead") if dead else waiting(label, "waits for a flow")
+        value = (
+            withheld(label, tell("term-nothing-the-motor-is-dead"))
+            if dead
+            else waiting(label, tell("term-waits-for-a-flow"))
+        )
     return NowLine(label=label, station=Station.READINGS, value=value, judged=judged)
 
 
 def _takes(case: Case) -> NowLine:
     """Watts as read or worked out, judged by the amps of the same set beside the plate's."""
-    label, machine = "takes", case.machine
+    label, machine = say("short-takes"), case.machine
     sets = case.sets if machine is None else [machine.reference] if machine.reference else []
     read = next((one.reading.current for one in reversed(sets) if one.reading.current is not None), None)
     rated = case.job.document.plate_as_fed.wired_current
     judged: Phrase = ()
     if read is not None:
         judged = (as_typed("current", read, "measured"),)
-        judged = (*judged, ", plate ", as_typed("rated_current", rated, "plate")) if rated else judged
+        judged = (
+            tell("short-takes-plate", judged=judged, rated_current=as_typed("rated_current", rated, "plate"))
+            if rated
+            else judged
+        )
     if case.job.document.call.is_dead:
-        return NowLine(label=label, station=Station.READINGS, value=withheld(label, "nothing: the motor is dead"))
+        return NowLine(
+            label=label, station=Station.READINGS, value=withheld(label, tell("term-nothing-the-motor-is-dead"))
+        )
     if isinstance(case.found, Absent):
         return NowLine(
             label=label,
@@ -88,16 +99,16 @@ def _takes(case: Case) -> NowLine:
 
 def _costs(case: Case) -> NowLine:
     """A year of the machine put right, in money, with its energy beside it."""
-    label = "costs a year"
+    label = say("short-costs-costs-year")
     kept = next(iter(case.options.options), None)
     if kept is None:
-        return NowLine(label=label, station=Station.DUTY, value=waiting(label, "waits for the machine and its hours"))
+        return NowLine(label=label, station=Station.DUTY, value=waiting(label, tell("short-costs-waits-machine")))
     energy = kept.energy
     if kept.money.figure is None:
         return NowLine(
-            label=label if energy.figure is None else "energy per year",
+            label=label if energy.figure is None else say("short-costs-energy-per"),
             station=Station.DUTY,
-            value=energy if energy.figure else waiting(label, *(energy.waits or ("waits for hours",))),
+            value=energy if energy.figure else waiting(label, energy.waits or (say("term-waits-for-hours"),)),
             judged=kept.money.waits or () if energy.figure else (),
         )
     return NowLine(
@@ -107,8 +118,7 @@ def _costs(case: Case) -> NowLine:
 
 def _short(sentence: str) -> str:
     """The first sentence of a longer one."""
-    head, _, _ = sentence.partition(". ")
-    return head.rstrip(".")
+    return first_sentence(sentence)
 
 
 def _worst(findings: tuple[Finding, ...]) -> WorstFinding | None:
@@ -117,11 +127,7 @@ def _worst(findings: tuple[Finding, ...]) -> WorstFinding | None:
         return None
     first = min(own, key=lambda one: WORST_FIRST.index(one.severity))
     return WorstFinding(
-        key=first.key,
-        station=first.station,
-        severity=first.severity,
-        sentence=first.sentence,
-        others=len(own) - 1,
+        key=first.key, station=first.station, severity=first.severity, sentence=first.sentence, others=len(own) - 1
     )
 
 

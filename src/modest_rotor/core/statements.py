@@ -13,12 +13,18 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.changes import next_id, value_at, with_change
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
+from modest_rotor.core.say import say
 from modest_rotor.core.setup.steps import refusal_to_sign
 from modest_rotor.core.stations.findings import MarkState
 from modest_rotor.core.stations.setup import SignState
 
 MARKS, WAIVERS, APPROVALS, SIGNS = "marks", "options/waivers", "decision/approvals", "setup/signs"
-STATEMENTS = {MARKS: "mark", WAIVERS: "answer for a stop", APPROVALS: "approval", SIGNS: "signature"}
+STATEMENTS = {
+    MARKS: say("statement-mark"),
+    WAIVERS: say("core-statements-statements"),
+    APPROVALS: say("statement-approval"),
+    SIGNS: say("statement-signature"),
+}
 """Where statements stand in a job, and what one is called."""
 
 
@@ -50,7 +56,7 @@ class Actor:
     def named(self, what: str) -> str:
         """The name. :raises ChangeRefused: there is none."""
         if not self.name.strip():
-            raise ChangeRefused(f"{what} by a person: say who you are at the top of the page. Nothing was kept.")
+            raise ChangeRefused(say("core-statements-named", what=what))
         return self.name.strip()
 
 
@@ -62,9 +68,9 @@ def mark_finding(
     :param finding: key of the finding. :raises ChangeRefused: it is not there any more.
     """
     if finding not in {one.key for one in assessment.findings}:
-        raise ChangeRefused("That finding is not there any more: a reading that it rested on has changed.")
+        raise ChangeRefused(say("core-statements-mark-finding-finding-there"))
     new = {"finding": finding, "state": state, "note": note or None, "who": actor.name.strip() or None}
-    return _with(job, MARKS, new, actor, f"a finding {state}")
+    return _with(job, MARKS, new, actor, say("core-statements-mark-finding-finding", state=state))
 
 
 def answer_for_stop(
@@ -78,14 +84,14 @@ def answer_for_stop(
     asked = next((one for one in assessment.options.options if one.id == option), None)
     stop = next((one for one in asked.checks if one.check == check), None) if asked else None
     if stop is None:
-        raise ChangeRefused("That stop is not there any more: something that it rested on has changed.")
+        raise ChangeRefused(say("core-statements-answer-for-stop-stop-there"))
     if not stop.can_be_waived:
-        raise ChangeRefused(f"{stop.question} Nobody can answer for this one.")
+        raise ChangeRefused(say("core-statements-answer-for-stop-nobody-can", question=stop.question))
     if not actor.name.strip() or not reason.strip():
-        raise ChangeRefused("A stop is answered for with a name and a reason; nothing was kept.")
+        raise ChangeRefused(say("core-statements-answer-for-stop-stop-answered"))
     name = actor.name.strip()
     new = {"option": option, "check": check, "who": name, "reason": reason.strip()}
-    return _with(job, WAIVERS, new, actor, f"{name} answers for a stop")
+    return _with(job, WAIVERS, new, actor, say("core-statements-answer-for-stop-answers-stop", name=name))
 
 
 def record_approval(job: Job, of: str, given_by: str, role: str, actor: Actor) -> Edit:
@@ -94,10 +100,12 @@ def record_approval(job: Job, of: str, given_by: str, role: str, actor: Actor) -
     :param of: what was approved. :param given_by: who gave it. :raises ChangeRefused: what, by whom, or who records it is missing.
     """
     if not of.strip() or not given_by.strip():
-        raise ChangeRefused("An approval says of what it is and who gave it; nothing was kept.")
-    by = actor.named("An approval is recorded")
+        raise ChangeRefused(say("core-statements-record-approval-approval-says"))
+    by = actor.named(say("core-statements-record-approval-approval-recorded"))
     new = {"of": of.strip(), "who": given_by.strip(), "role": role.strip() or None, "by": by}
-    return _with(job, APPROVALS, new, actor, f"approval of {of.strip()[:40]} recorded")
+    return _with(
+        job, APPROVALS, new, actor, say("core-statements-record-approval-approval-recorded-2", strip=of.strip()[:40])
+    )
 
 
 def sign_step(
@@ -112,17 +120,17 @@ def sign_step(
     steps = assessment.setup.steps
     asked = next((one for one in steps if one.step == step), None)
     if asked is None:
-        raise UnknownItem("That step is not there any more.")
-    who = actor.named("A step is signed")
+        raise UnknownItem(say("core-statements-sign-step-step-there"))
+    who = actor.named(say("core-statements-sign-step-step-signed"))
     if asked.signed and asked.signed.id != seen:
-        raise Conflict(
-            f"{asked.signed.who} signed this step meanwhile: {asked.signed.state}. Look at it, then sign once more if you still mean to."
-        )
+        raise Conflict(say("core-statements-sign-step-signed-step", who=asked.signed.who, state=asked.signed.state))
     refusal = refusal_to_sign(steps, asked, state)
     if refusal is not None:
-        raise ChangeRefused(f"{refusal} Nothing was signed.")
+        raise ChangeRefused(say("core-statements-sign-step-nothing-signed", refusal=refusal))
     new = {"step": step, "state": state, "found": found.strip() or None, "basis": asked.basis, "who": who}
-    return _with(job, SIGNS, new, actor, f"step {asked.number} signed: {state}")
+    return _with(
+        job, SIGNS, new, actor, say("core-statements-sign-step-step-signed-2", number=asked.number, state=state)
+    )
 
 
 def withdraw(job: Job, path: str, statement: str, why: str, actor: Actor) -> Edit:
@@ -132,19 +140,21 @@ def withdraw(job: Job, path: str, statement: str, why: str, actor: Actor) -> Edi
     :raises ChangeRefused: nobody says it, no reason is given, or it was withdrawn before. :raises UnknownItem: there is none.
     """
     if path not in STATEMENTS:
-        raise UnknownItem(f"A job has no statements called “{path[:80]}”.")
-    who = actor.named(f"An earlier {STATEMENTS[path]} is withdrawn")
+        raise UnknownItem(say("core-statements-withdraw-job-statements", path=path[:80]))
+    who = actor.named(say("core-statements-withdraw-earlier-withdrawn", statements=STATEMENTS[path]))
     if not why.strip():
-        raise ChangeRefused("What was said is withdrawn with a reason; nothing was kept.")
+        raise ChangeRefused(say("core-statements-withdraw-what-said"))
     items: list[dict[str, Any]] = value_at(job, path)
     said = next((one for one in items if one["id"] == statement), None)
     if said is None:
-        raise UnknownItem(f"That {STATEMENTS[path]} is not there.")
+        raise UnknownItem(say("core-statements-withdraw-there", statements=STATEMENTS[path]))
     if said["withdrawn"] is not None:
-        raise ChangeRefused(f"{said['withdrawn']['who']} withdrew this meanwhile.")
+        raise ChangeRefused(say("core-statements-withdraw-withdrew-meanwhile", said=said["withdrawn"]["who"]))
     withdrawal = {"who": who, "at": actor.at, "why": why.strip()}
     after = [one | {"withdrawn": withdrawal} if one is said else one for one in items]
-    return Edit(path, after, f"{STATEMENTS[path]} withdrawn by {who}", by_name=True)
+    return Edit(
+        path, after, say("core-statements-withdraw-withdrawn", statements=STATEMENTS[path], who=who), by_name=True
+    )
 
 
 def refuse_statements(before: Job, after: Job) -> None:
@@ -154,10 +164,7 @@ def refuse_statements(before: Job, after: Job) -> None:
     """
     for path, name in STATEMENTS.items():
         if value_at(before, path) != value_at(after, path):
-            raise ChangeRefused(
-                f"What somebody says by name ({name}) is no field to edit: it is said, and withdrawn, by its own button. Nothing was"
-                " changed."
-            )
+            raise ChangeRefused(say("core-statements-refuse-statements", name=name))
 
 
 def without_statements(path: str, value: Any) -> Any:

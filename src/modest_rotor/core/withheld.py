@@ -17,13 +17,14 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.job import Job, JobDocument
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.say import capital, say
 from modest_rotor.core.stations.sheet import quantity_of
 
 Answer = TypeVar("Answer")
 MOST_TRIES = 60
 """Assessments tried before everything that was typed is left out."""
-OF_FAULT = "a fault of this program, which was noted down."
-EVERYTHING = "everything that was typed"
+OF_FAULT = say("withheld-of-fault")
+EVERYTHING = say("withheld-everything")
 
 
 class LeftOut(Frozen):
@@ -39,7 +40,7 @@ class LeftOut(Frozen):
     def sentence(self) -> str:
         """What is left out, and what to do."""
         said = f" ({self.typed})" if self.typed else ""
-        return f"{self.label}{said} is kept, but nothing can be worked out with it: {self.reason} Read it again, or leave it empty."
+        return say("withheld-sentence", self_=self.label, said=said, reason=self.reason)
 
 
 @dataclass(frozen=True)
@@ -93,7 +94,7 @@ def sound_part(job: Job, error: Exception, works: Callable[[Job], bool], newest:
     reason = error.sentence if isinstance(error, Refusal) else OF_FAULT
     if not suspects:
         empty = job.model_copy(update={"document": JobDocument()})
-        return Sound(empty, (LeftOut(path="", label=EVERYTHING.capitalize(), typed="", reason=reason, fault=fault),))
+        return Sound(empty, (LeftOut(path="", label=capital(EVERYTHING), typed="", reason=reason, fault=fault),))
     left_out = tuple(
         LeftOut(path=path, label=_label(job, path), typed=typed[path].typed, reason=reason, fault=fault)
         for path in suspects
@@ -152,5 +153,5 @@ def _label(job: Job, path: str) -> str:
     root, *steps = path.split("/")
     if root == "readings":
         number = next((n for n, one in enumerate(job.document.readings, 1) if one.id == steps[0]), None)
-        return f"{label} of set {number}" if number else label
+        return say("withheld-label", label=label, number=number) if number else label
     return label

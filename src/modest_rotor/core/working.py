@@ -6,9 +6,11 @@ from enum import StrEnum
 
 from pydantic import Field
 
+from modest_rotor.core.error_sources import words_of_source
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
+from modest_rotor.core.say import joined
 
 
 class Ingredient(Frozen):
@@ -54,7 +56,7 @@ class Result(Frozen):
         """Why there is no figure, for what is worked out from this result."""
         if self.waits is None:
             return None
-        words = "".join(piece for piece in self.waits if isinstance(piece, str))
+        words = joined("", (piece for piece in self.waits if not isinstance(piece, Figure)))
         return Withheld(words) if self.status is Status.WITHHELD else Waiting(words)
 
 
@@ -78,21 +80,26 @@ def result(
 
     :param value: in the unit used inside. :param source: of the rule, as a reader is told. Source: definition.
     """
-    shares = value.shares() if isinstance(value, Estimate) else {}
+    shares = told_shares(value) if isinstance(value, Estimate) else {}
     working = Working(formula=formula, ingredients=ingredients, source=source, remarks=remarks, shares=shares)
     return Result(label=label, figure=figure(quantity, value), working=working)
 
 
-def waiting(label: str, *why: str | Figure) -> Result:
+def told_shares(value: Estimate) -> dict[str, float]:
+    """The share of each source of error in a value's variance, by the source in words. Source: definition."""
+    return {words_of_source(name): share for name, share in value.shares().items()}
+
+
+def waiting(label: str, why: Phrase) -> Result:
     """A result that waits, with the words that say for what. Source: definition."""
     return Result(label=label, waits=why)
 
 
-def withheld(label: str, *why: str | Figure) -> Result:
+def withheld(label: str, why: Phrase) -> Result:
     """A result that is kept back, with the words that say why. Source: definition."""
     return Result(label=label, waits=why, status=Status.WITHHELD)
 
 
 def not_known(label: str, why: Absent) -> Result:
     """A result that is not there, as what it was to be worked from says. Source: definition."""
-    return withheld(label, why.why) if isinstance(why, Withheld) else waiting(label, why.why)
+    return withheld(label, (why.why,)) if isinstance(why, Withheld) else waiting(label, (why.why,))

@@ -7,6 +7,7 @@ from contextlib import contextmanager
 from typing import Any
 
 from modest_rotor.core.errors import ModestRotorError
+from modest_rotor.core.say import say
 from modest_rotor.devices.links import LINKS
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.store.devices import device, end_write, open_writes
@@ -46,7 +47,7 @@ def close_open_writes() -> int:
 
 def _looked_up(row: Any) -> tuple[str | None, float | None]:
     if row.device_id is None or row.role not in set(Role):
-        return "it is not known what became of it: the device was removed", None
+        return say("intents-looked-up-known-what"), None
     try:
         held = LINKS.link(device(row.device_id)).read((Role(row.role),)).values.get(Role(row.role))
     except (ModestRotorError, KeyError):
@@ -55,10 +56,7 @@ def _looked_up(row: Any) -> tuple[str | None, float | None]:
         return None, None
     near = SAME_SHARE * max(abs(held), abs(row.wanted), 1.0)
     if abs(held - row.wanted) <= near:
-        return "the application was cut off while it was written; read back later, the device holds it", held
+        return say("intents-looked-up-application-cut"), held
     if row.before is not None and abs(held - row.before) <= near:
-        return (
-            "the application was cut off while it was written; read back later, the device holds what it held before",
-            held,
-        )
-    return "the application was cut off while it was written; read back later, the device holds another value", held
+        return (say("intents-looked-up-application-cut-off"), held)
+    return say("intents-looked-up-application-cut-off-while"), held

@@ -6,6 +6,7 @@ from datetime import UTC, datetime
 
 from modest_rotor.core.commands import Command
 from modest_rotor.core.errors import ChangeRefused, Conflict
+from modest_rotor.core.say import say
 from modest_rotor.core.statements import Actor
 from modest_rotor.store import jobs
 
@@ -20,4 +21,4 @@ def change_of_run(job_id: int, command: Command, who: str) -> jobs.StoredJob:
             return jobs.carry_out(job_id, jobs.load(job_id).revision, command, actor)
         except Conflict:
             continue
-    raise ChangeRefused("The job was being changed all the while; do it once more.")
+    raise ChangeRefused(say("job-changes-change-of-run"))

@@ -15,6 +15,7 @@ from modest_rotor.core.commands.setting_up import KeepStepTest, KeepSwing
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError, OutsideValidity
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.loop import Hunting, Swing, hunting_of, times_of_step
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.loop import SeenSwing
 from modest_rotor.devices.job_changes import change_of_run
 from modest_rotor.devices.links import LINKS, profile_of
@@ -138,9 +139,9 @@ class LoopRun:
         except ModestRotorError as trouble:
             self._ended(RunState.STOPPED, trouble.sentence)
         except Exception as error:  # the database may be away: no run ends without a word
-            self._ended(RunState.STOPPED, f"It was cut off ({type(error).__name__}). Look at the machine.")
+            self._ended(RunState.STOPPED, say("loop-run-run", name=type(error).__name__))
         else:
-            self._ended(RunState.DONE if done else RunState.STOPPED, self.sentence or "Stopped.")
+            self._ended(RunState.DONE if done else RunState.STOPPED, self.sentence or say("word-stopped"))
 
     def _ended(self, state: RunState, sentence: str) -> None:
         self.sentence = sentence
@@ -149,18 +150,18 @@ class LoopRun:
     def _step(self) -> bool:
         """From where it stands on the first frequency to where it stands on the second."""
         if not self._until(lambda: self._stands(self.order.first), LONGEST_WAIT_S):
-            return self._not_still("before the step", self.order.first)
+            return self._not_still(say("loop-run-step-before-step"), self.order.first)
         begun = self._move()
         settled = self._until(lambda: len(self.samples) - begun > LEAST_LOOKS and self._stands(self.order.second), LONGEST_STEP_S)  # fmt: skip
         if not settled:
-            return self._not_still("after the step", self.order.second)
+            return self._not_still(say("loop-run-step-after-step"), self.order.second)
         after = self.samples[begun:]
         times = np.array([one.at_s - after[0].at_s for one in after])
         values = np.array([one.value for one in after])
         began, two_thirds = times_of_step(times, values)
         tail = values[-STILL_LOOKS:]
         self._keep_step(float(values[0]), float(np.mean(tail)), began, two_thirds)
-        self.sentence = "The step was read; its values stand below."
+        self.sentence = say("loop-run-step-step-read")
         return True
 
     def _not_still(self, when: str, told_hz: float) -> bool:
@@ -168,8 +169,8 @@ class LoopRun:
             return False
         gives = self.samples[-1].hertz if self.samples else told_hz
         if abs(gives - told_hz) > REACHED_HZ:
-            raise OutsideValidity(f"Told {told_hz:.1f} Hz the drive gives {gives:.1f} Hz: look at its ramps, its own limits, skipped bands and faults, then step again.")  # fmt: skip
-        raise OutsideValidity(f"The value did not stand {when}: something else moves it. Put other loops in hand, then step again.")  # fmt: skip
+            raise OutsideValidity(say("loop-run-not-still-told-hz", told_hz=Number(told_hz, ".1f"), gives=Number(gives, ".1f")))  # fmt: skip
+        raise OutsideValidity(say("loop-run-not-still-value-did", when=when))  # fmt: skip
 
     def _watch(self) -> bool:
         """A third of the time on the set point that was moved, then back to where it belongs, and look."""
@@ -182,12 +183,12 @@ class LoopRun:
             return False
         after = self.samples[begun:]
         if len(after) < LEAST_LOOKS:
-            raise OutsideValidity("Too few answers came to tell a swing. Watch once more.")
+            raise OutsideValidity(say("loop-run-watch-too-few"))
         times, values = np.array([one.at_s for one in after]), np.array([one.value for one in after])
         seen = hunting_of(times, values, LEAST_NOISE * self.order.span)
         self._keep_seen(seen)
-        beat = f", one in {seen.period_s:.1f} s" if seen.period_s else ""
-        self.sentence = f"Watched: {seen.swing}{beat}."
+        beat = say("loop-run-watch-one-s", period_s=Number(seen.period_s, ".1f")) if seen.period_s else ""
+        self.sentence = say("loop-run-watch-watched", swing=seen.swing, beat=beat)
         return True
 
     def _move(self) -> int:
@@ -242,12 +243,12 @@ class LoopRun:
                 one for one in authorisations_of(kept.id) if one.job_id == self.job_id and role in one.roles
             ]
             if not authorisations:
-                raise ChangeRefused(f"The authorisation to write {kept.name} has run out.")
+                raise ChangeRefused(say("loop-run-send-authorisation-write", kept=kept.name))
         register = profile_of(kept).register(role)
         wanted = Written(str(role), register.address if register else 0, self.order.first, second, None, "")
         intent = begin_write(kept, self.job_id, wanted, self.who)
         after = LINKS.link(kept).write(role, second)
-        end_write(intent, after, f"moved by a {self.order.kind}")
+        end_write(intent, after, say("loop-run-send-moved", kind=self.order.kind))
 
     def _keep_step(self, before: float, after: float, began: float, two_thirds: float) -> None:
         hertz = (self.order.first, self.order.second)
@@ -276,7 +277,7 @@ def refuse_second_run(job_id: int, device_id: int) -> None:
     """Refuse a run where one is under way. :raises ChangeRefused: for this job, or on this drive."""
     for other, run in RUNS.items():
         if run.state is RunState.RUNNING and (other == job_id or run.device_id == device_id):
-            raise ChangeRefused(f"A {run.order.kind} is under way on this drive, begun by {run.who or 'somebody'}: let it end, or stop it first.")  # fmt: skip
+            raise ChangeRefused(say("loop-run-refuse-second-run-under-way", kind=run.order.kind, who=run.who or say("loop-run-refuse-second-run-somebody")))  # fmt: skip
 
 
 def begin_run(job_id: int, device_id: int, order: LoopOrder, who: str) -> LoopRun:

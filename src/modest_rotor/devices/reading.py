@@ -7,6 +7,7 @@ from typing import Any
 
 from modest_rotor.core.entry import entry_said
 from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.say import say
 from modest_rotor.core.setup.command import share_of_signal
 from modest_rotor.core.stations.traits import SignalTraits
 from modest_rotor.devices.links import LINKS, profile_of
@@ -47,8 +48,8 @@ def panel_set(stored: StoredJob) -> dict[str, Any]:
     refuse_unsteady(stored)
     read = LINKS.read(panel)
     if read.refused:
-        raise ChangeRefused(f"{next(iter(read.refused.values()))} No set was made.")
-    told: dict[str, Any] = {"note": f"read from {panel.name}"}
+        raise ChangeRefused(say("reading-panel-set-set-made", next=next(iter(read.refused.values()))))
+    told: dict[str, Any] = {"note": say("reading-panel-set-read", panel=panel.name)}
     for field, role in METERED.items():
         if role in read.values:
             told[field] = entry_in_site_units(QUANTITY_OF_FIELD.get(field, field), read.values[role], stored)
@@ -61,7 +62,7 @@ def panel_trial(stored: StoredJob) -> dict[str, Any]:
     refuse_unsteady(stored)
     read = LINKS.read(panel)
     if Role.AIRFLOW in read.refused or read.values.get(Role.SPEED, 1.0) <= 0:
-        raise ChangeRefused(read.refused.get(Role.AIRFLOW, "The machine stands still: there is no flow to read."))
+        raise ChangeRefused(read.refused.get(Role.AIRFLOW, say("reading-panel-trial-machine-stands")))
     told: dict[str, Any] = {"source": panel.name}
     if Role.AIRFLOW in read.values:
         told["airflow"] = entry_in_site_units("airflow", read.values[Role.AIRFLOW], stored)
@@ -69,7 +70,7 @@ def panel_trial(stored: StoredJob) -> dict[str, Any]:
         across = read.values[Role.SUPPLY_STATIC] - read.values[Role.RETURN_STATIC]
         told["static"] = entry_in_site_units("pressure", across, stored)
     else:
-        raise ChangeRefused(f"{panel.name} reads no flow and no static; type what you read.")
+        raise ChangeRefused(say("reading-panel-trial-reads-flow", panel=panel.name))
     return told | setting_now(stored)
 
 
@@ -80,7 +81,7 @@ def refuse_unsteady(stored: StoredJob) -> None:
     """
     kept = named_or_none(stored.job.document.setup.device)
     if kept is not None and not is_steady(kept):
-        raise ChangeRefused("It is still on its way to what it was told: read once it runs steady. Nothing was kept.")
+        raise ChangeRefused(say("reading-refuse-unsteady"))
 
 
 def is_steady(kept: KeptDevice) -> bool:

@@ -6,6 +6,7 @@ import time
 from collections.abc import Callable
 
 from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.say import say
 from modest_rotor.devices.bench_rig import PANEL
 from modest_rotor.fieldbus.demo import demo_devices
 from modest_rotor.fieldbus.profile import shipped_profiles
@@ -18,7 +19,9 @@ _running: list[SimulatedDevices] = []
 
 def start_simulated_devices(clock: Callable[[], float] = time.monotonic) -> SimulatedDevices:
     """Start the simulated devices that ship, the Bench's panel among them, and keep them as devices."""
-    bench = SimulatedDevice(BENCH_PANEL, "The Bench, meter panel", shipped_profiles()["gull-panel"], PANEL, seed=17)
+    bench = SimulatedDevice(
+        BENCH_PANEL, say("simulated-devices-start-simulated-devices"), shipped_profiles()["gull-panel"], PANEL, seed=17
+    )
     running = SimulatedDevices((*demo_devices(clock), bench)).start()
     _running.append(running)
     for device in running.devices:
@@ -49,6 +52,4 @@ def is_of_bench(kept: KeptDevice) -> bool:
 def refuse_bench(kept: KeptDevice) -> None:
     """Keep the Bench out of jobs. :raises ChangeRefused: the device stands on the Bench."""
     if is_of_bench(kept):
-        raise ChangeRefused(
-            f"“{kept.name}” stands on the Bench: nothing that it shows is a reading of a job. Choose another."
-        )
+        raise ChangeRefused(say("simulated-devices-refuse-bench", kept=kept.name))

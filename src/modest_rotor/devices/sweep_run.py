@@ -12,6 +12,7 @@ from modest_rotor.core.commands.fields import SetValue
 from modest_rotor.core.commands.setting_up import MarkLoud
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError
 from modest_rotor.core.phrase import Figure, Frozen, figure
+from modest_rotor.core.say import Number, say
 from modest_rotor.devices.job_changes import change_of_run
 from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.simulated_devices import simulated_device_of
@@ -102,7 +103,7 @@ class SweepRun:
         self._stop.set()
         self._join()
         if self.state is not SweepState.DONE:
-            self._end(SweepState.STOPPED, "Stopped.", (*OLD_SKIPS, *PUT_BACK))
+            self._end(SweepState.STOPPED, say("word-stopped"), (*OLD_SKIPS, *PUT_BACK))
 
     def _join(self) -> None:
         if self._thread is not None:
@@ -116,7 +117,7 @@ class SweepRun:
             self._write(Role.RUN, 1.0)
             while self.kept.place < len(way):
                 if not self._one(*way[self.kept.place]):
-                    self._paused("Paused here.")
+                    self._paused(say("sweep-run-run-paused-here"))
                     return
                 self.kept = replace(self.kept, place=self.kept.place + 1)
                 keep_sweep(self.kept)
@@ -124,12 +125,12 @@ class SweepRun:
                     self._said("setup/sweep/swept_up")
             self._said("setup/sweep/swept_down")
         except ModestRotorError as trouble:
-            self._paused(f"{trouble.sentence} The sweep waits; look at the machine, then go on.")
+            self._paused(say("sweep-run-run-sweep-waits", trouble=trouble.sentence))
             return
         except Exception as error:  # the database may be away: no sweep ends without a word
-            self._paused(f"The sweep was cut off ({type(error).__name__}). Look at the machine, then go on.")
+            self._paused(say("sweep-run-run-sweep-cut", name=type(error).__name__))
             return
-        self._end(SweepState.DONE, "Swept up and down.", PUT_BACK)
+        self._end(SweepState.DONE, say("sweep-run-run-swept-up"), PUT_BACK)
 
     def _one(self, hertz: float, going: str) -> bool:
         """Go to a frequency, hold it, listen; whether it was held to the end."""
@@ -152,7 +153,7 @@ class SweepRun:
         output = self._output()
         if abs(output - hertz) > REACHED_HZ:
             raise ChangeRefused(
-                f"Told {hertz:g} Hz the drive gives {output:.1f} Hz: look at its own limits, skipped bands and faults."
+                say("sweep-run-refuse-elsewhere", hertz=Number(hertz, "g"), output=Number(output, ".1f"))
             )
 
     def _held(self) -> bool:
@@ -194,15 +195,15 @@ class SweepRun:
                 one for one in authorisations_of(kept.id) if one.job_id == self.kept.job_id and role in one.roles
             ]
             if not authorisations:
-                raise ChangeRefused(f"The authorisation to write {kept.name} has run out.")
+                raise ChangeRefused(say("sweep-run-write", kept=kept.name))
         LINKS.link(kept).write(role, value)
 
     def _said(self, path: str) -> None:
-        say(self.kept.job_id, path, "yes", self.kept.who)
+        answer_of_run(self.kept.job_id, path, "yes", self.kept.who)
 
     def _end(self, state: SweepState, sentence: str, roles: tuple[Role, ...]) -> None:
         """Put back what the drive was told before, keep that, and forget the sweep; only then is it ended for whoever looks."""
-        ended = f"{sentence} Not put back: look at the drive."
+        ended = say("sweep-run-end", sentence=sentence)
         try:
             ended = f"{sentence}{self._put_back(sentence, roles)}"
         finally:
@@ -222,9 +223,9 @@ class SweepRun:
             try:
                 self._write(role, told[role])
             except ModestRotorError as error:
-                trouble = f" Not put back: {error.sentence} Look at the drive."
+                trouble = say("sweep-run-put-back-put-back", error=error.sentence)
                 break
-        became = trouble or " The drive is told again what it was told before."
+        became = trouble or say("sweep-run-put-back-drive-told")
         end_write(intent, None, f"{sentence}{became}")
         forget_sweep(self.kept.job_id)
         return became
@@ -256,7 +257,7 @@ def refuse_second(job_id: int, device_id: int) -> None:
         under_way = run.state in (SweepState.RUNNING, SweepState.PAUSED)
         if under_way and (other == job_id or run.kept.device_id == device_id):
             raise ChangeRefused(
-                f"A sweep is under way on this drive, begun by {run.kept.who or 'somebody'}: let it go on, or stop it first."
+                say("sweep-run-refuse-second-sweep-under", who=run.kept.who or say("sweep-run-refuse-second-somebody"))
             )
 
 
@@ -282,7 +283,7 @@ def run_of(job_id: int, order: SweepOrder) -> SweepRun | None:
         if job_id not in RUNS and (kept := sweep_of(job_id)) is not None:
             run = SweepRun(kept, order)
             run.state = SweepState.PAUSED
-            run.sentence = "The application was restarted meanwhile. The drive goes on as it was told last: look at it, then go on or stop."
+            run.sentence = say("sweep-run-run-of")
             RUNS[job_id] = run
         return RUNS.get(job_id)
 
@@ -302,6 +303,6 @@ def add_mark(
     return change_of_run(job_id, MarkLoud(hertz, going, level), who)
 
 
-def say(job_id: int, path: str, value: str, who: str) -> None:
+def answer_of_run(job_id: int, path: str, value: str, who: str) -> None:
     """Answer a question of the job as it now is."""
     change_of_run(job_id, SetValue(path, value), who)

@@ -11,6 +11,7 @@ from peewee import InterfaceError, OperationalError
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import ChangeRefused, Conflict, OutsideValidity
 from modest_rotor.core.phrase import Frozen, Phrase
+from modest_rotor.core.say import say
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.command import signal_for_share
 from modest_rotor.core.setup.loop import LoopAnswer
@@ -26,11 +27,7 @@ from modest_rotor.fieldbus.words import role_words, said
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy
 from modest_rotor.store.devices import KeptDevice, Written, authorisations_of, begin_write, end_write
 
-SKIPS = (
-    (Role.SKIP_1_LOW, Role.SKIP_1_HIGH),
-    (Role.SKIP_2_LOW, Role.SKIP_2_HIGH),
-    (Role.SKIP_3_LOW, Role.SKIP_3_HIGH),
-)
+SKIPS = ((Role.SKIP_1_LOW, Role.SKIP_1_HIGH), (Role.SKIP_2_LOW, Role.SKIP_2_HIGH), (Role.SKIP_3_LOW, Role.SKIP_3_HIGH))
 IN_HAND = {Role.LOOP_ON: 0.0}
 """Before any frequency is told: a drive whose loop is closed does not listen to it."""
 Bands = tuple[tuple[float, float], ...]
@@ -38,10 +35,10 @@ CLEAR_HZ = 0.5
 """A command keeps so far from a skipped band: at its very edge some drives leave it on the one side, some on the other."""
 STEP_SHARE = 0.1
 """Step of a step test, share of full command: enough to stand out, little enough for a curve to be straight. Common practice."""
-SAME = "written, reads back the same"
-NOT_RECORDED = "it could not be written down, and is looked up in the device when the database is back"
+SAME = say("writing-same")
+NOT_RECORDED = say("writing-not-recorded")
 DATABASE_TROUBLE = (OperationalError, InterfaceError, DatabaseAway, DatabaseBusy)
-CAUTION = "A write can start a machine or change its speed: nobody at wheel, belt or pump, guards on, and somebody who sees it."
+CAUTION = say("writing-caution")
 
 
 class What(Coded):
@@ -122,7 +119,7 @@ def values_for(
     if what in LOOPED:
         return _loop(what, profile, setup, skipped)
     if setup.drive is None or setup.sweep is None or profile.kind is not DeviceKind.DRIVE:
-        raise ChangeRefused("Limits and bands are a drive's; what was chosen on Decision is none.")
+        raise ChangeRefused(say("writing-values-for"))
     cleared = {role: 0.0 for pair in SKIPS for role in pair if profile.register(role)}
     if what is What.CLEAR:
         return cleared
@@ -138,35 +135,35 @@ def values_for(
 def _command(profile: DeviceProfile, setup: SetupAnswer, step: str | None, value: float | None) -> dict[Role, float]:
     answer = next((one for one in setup.commands if one.step == step), None)
     if answer is None:
-        raise ChangeRefused("That duty step is not there any more.")
+        raise ChangeRefused(say("writing-command-duty-step"))
     advised = answer.advice.command if answer.advice else None
     figure = advised or answer.command
     wanted = value if value is not None else figure.value if figure else None
     if wanted is None:
-        raise ChangeRefused("This step has no command that could be written.")
+        raise ChangeRefused(say("writing-command-step-command"))
     if profile.kind is DeviceKind.DRIVE:
         return IN_HAND | {Role.FREQUENCY_COMMAND: wanted, Role.RUN: 1.0}
     if profile.kind is DeviceKind.FAN:
         return {Role.SIGNAL_INPUT: signal_for_share(profile.traits.signal or SignalTraits(), min(wanted, 1.0))}
-    raise ChangeRefused(f"{profile.name} takes no command: it only measures.")
+    raise ChangeRefused(say("writing-command-takes-command", profile=profile.name))
 
 
 def _loop(what: What, profile: DeviceProfile, setup: SetupAnswer, skipped: Bands) -> dict[Role, float]:
     """Of a drive's own loop: in hand, the gains tried last with the loop closed, or the first frequency of a step test."""
     if profile.register(Role.LOOP_ON) is None:
-        raise NotAllowed(f"{profile.name} has no loop of its own that could be set from here.")
+        raise NotAllowed(say("writing-loop-loop-own", profile=profile.name))
     if what is What.HAND:
         return dict(IN_HAND)
     loop = setup.loop
     if loop is None or loop.holds is not Holds.DUCT:
-        raise ChangeRefused("This drive’s loop holds a duct’s static; say on Set-up that it is to.")
+        raise ChangeRefused(say("writing-loop-drive-s"))
     ends = {Role.LOW_LIMIT: loop.low.value, Role.HIGH_LIMIT: loop.full.value}
     if what is What.STEP:
         return IN_HAND | ends | {Role.FREQUENCY_COMMAND: step_of(loop, skipped)[0], Role.RUN: 1.0}
     if loop.set_point.figure is None or loop.range is None:
-        raise ChangeRefused("The loop waits for its set point and its sensor’s range.")
+        raise ChangeRefused(say("writing-loop-loop-waits"))
     if loop.tried_gain is None or loop.tried_integral is None:
-        raise ChangeRefused("Add the gains that are to be tried first: gain and integral time.")
+        raise ChangeRefused(say("writing-loop-add-gains"))
     belongs = loop.set_point.figure.value
     return {
         Role.SET_POINT: moved_set_point(loop) if what is What.WATCH else belongs,
@@ -189,7 +186,7 @@ def step_of(loop: LoopAnswer, skipped: Bands = ()) -> tuple[float, float]:
     second = _clear_of(skipped, min(loop.at_full.value, loop.full.value) if loop.at_full else loop.full.value)
     first = _clear_of(skipped, max(second - step, loop.low.value))
     if first < loop.low.value or second - first < step / 2:
-        raise ChangeRefused("The bands that the drive skips leave no room for a step test. Clear them first, or step it by hand.")  # fmt: skip
+        raise ChangeRefused(say("writing-step-of"))  # fmt: skip
     return first, second
 
 
@@ -250,7 +247,7 @@ def plan_write(
     profile = profile_of(kept)
     writable = {role: one for role in wanted if (one := profile.register(role)) and one.access == "write"}
     if not writable:
-        raise NotAllowed(f"{kept.name} has no register for this that may be written.")
+        raise NotAllowed(say("writing-plan-write", kept=kept.name))
     held = LINKS.link(kept).read(writable)
     if held.refused:
         raise NotAllowed(next(iter(held.refused.values())))
@@ -291,28 +288,23 @@ def carry_out(kept: KeptDevice, job_id: int, plan: WritePlan, digest: str, who: 
     :raises Conflict: the device holds something else than was seen. :raises NotAllowed: nobody authorised it.
     """
     if plan.digest != digest:
-        raise Conflict(f"{kept.name} holds something else than what you looked at. Nothing was written; look again.")
+        raise Conflict(say("writing-carry-out-holds-something", kept=kept.name))
     if plan.needs_authorisation and plan.authorised_until is None:
-        raise NotAllowed(
-            f"{kept.name} is no simulated device: it is written only after somebody has authorised writing to it for this job. Nothing was written;"
-            " to stop it now, use its own stop."
-        )
+        raise NotAllowed(say("writing-carry-out-simulated-device", kept=kept.name))
     profile, link = profile_of(kept), LINKS.link(kept)
     outcomes: list[Outcome] = []
     trouble = ""
     for line in plan.lines:
         if trouble:
-            outcomes.append(_outcome(line, (), False, "not written: the one before it failed"))
+            outcomes.append(_outcome(line, (), False, say("writing-carry-out-written-one")))
             continue
         if not line.changes:
-            outcomes.append(_outcome(line, line.before, True, "held it already"))
+            outcomes.append(_outcome(line, line.before, True, say("writing-carry-out-held-already")))
             continue
         intent = _begun(kept, job_id, line, who)
         if intent is None:
-            trouble = "the database does not answer"
-            outcomes.append(
-                _outcome(line, (), False, "not sent: it is written down first, and the database does not answer")
-            )
+            trouble = say("writing-carry-out-database-does")
+            outcomes.append(_outcome(line, (), False, say("writing-carry-out-sent-written")))
             continue
         with in_hand(intent):
             after: float | None = None
@@ -321,7 +313,7 @@ def carry_out(kept: KeptDevice, job_id: int, plan: WritePlan, digest: str, who: 
             except (DeviceTrouble, OutsideValidity) as error:
                 trouble = error.sentence
             agrees = after is not None and abs(after - line.wanted_si) <= _near(profile, line.role)
-            sentence = trouble or (SAME if agrees else "written, but it reads back another value")
+            sentence = trouble or (SAME if agrees else say("writing-carry-out-written-but"))
             if not _ended(intent, after, sentence):
                 trouble = f"{sentence}; {NOT_RECORDED}"
         outcomes.append(
@@ -339,7 +331,7 @@ def stop_device(kept: KeptDevice, job_id: int | None, who: str) -> tuple[Outcome
     role = Role.SIGNAL_INPUT if profile.kind is DeviceKind.FAN else Role.RUN
     register = profile.register(role)
     if register is None or register.access != "write":
-        raise NotAllowed(f"{kept.name} has nothing by which it could be stopped from here: use its own stop.")
+        raise NotAllowed(say("writing-stop-device-nothing-could", kept=kept.name))
     intent: int | None = None
     with suppress(*DATABASE_TROUBLE):
         intent = begin_write(kept, job_id, Written(str(role), register.address, None, 0.0, None, ""), who)
@@ -349,11 +341,9 @@ def stop_device(kept: KeptDevice, job_id: int | None, who: str) -> tuple[Outcome
         except (DeviceTrouble, OutsideValidity) as error:
             if intent is not None:
                 _ended(intent, None, error.sentence)
-            raise NoAnswer(
-                f"{error.sentence} It was told to stop, and did not say that it does: use its own stop now."
-            ) from error
+            raise NoAnswer(say("writing-stop-device-told-stop", error=error.sentence)) from error
         agrees = abs(after) <= _near(profile, role)
-        sentence = SAME if agrees else "told to stop, but it reads back another value: use its own stop now"
+        sentence = SAME if agrees else say("writing-stop-device-told-stop-but")
         if intent is None or not _ended(intent, after, sentence):
             sentence = f"{sentence}; {NOT_RECORDED}"
     return (

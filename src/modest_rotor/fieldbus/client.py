@@ -15,6 +15,7 @@ from pymodbus.exceptions import ModbusException
 from pymodbus.pdu import ModbusPDU
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 from modest_rotor.fieldbus.codec import value_of, words_of
 from modest_rotor.fieldbus.errors import DeviceRefused, NoAnswer, NotAllowed, OtherDevice
 from modest_rotor.fieldbus.profile import DeviceProfile, Register, Role
@@ -22,13 +23,13 @@ from modest_rotor.fieldbus.profile import DeviceProfile, Register, Role
 TIMEOUT_S = 1.0
 LONGEST_BLOCK = 100
 EXCEPTIONS = {
-    1: "it does not know this kind of request",
-    2: "it has no such register",
-    3: "it does not take this value",
-    4: "it failed inside",
-    5: "it is still at work on an earlier request",
-    6: "it is busy",
-    11: "no device answers behind its gateway",
+    1: say("client-exceptions-does-know"),
+    2: say("client-exceptions-such-register"),
+    3: say("client-exceptions-does-take"),
+    4: say("client-exceptions-failed-inside"),
+    5: say("client-exceptions-still-work"),
+    6: say("client-exceptions-busy"),
+    11: say("client-exceptions-device-answers"),
 }
 Answer = TypeVar("Answer")
 MAY_BE_READ = tuple(
@@ -56,7 +57,7 @@ class Address:
         return ipaddress.ip_address(self.host).is_loopback
 
     def __str__(self) -> str:
-        return f"{self.host}:{self.port}, device {self.unit}"
+        return say("client-str", host=self.host, port=self.port, unit=self.unit)
 
 
 def address_of(host: str, port: int, unit: int = 1) -> Address:
@@ -67,16 +68,14 @@ def address_of(host: str, port: int, unit: int = 1) -> Address:
     try:
         ip = ipaddress.ip_address(host.strip())
     except ValueError as error:
-        raise NotAllowed(f"“{host[:60]}” is no address in figures; type it like 192.168.1.40.") from error
+        raise NotAllowed(say("client-address-of-address-figures", host=host[:60])) from error
     ip = getattr(ip, "ipv4_mapped", None) or ip  # a public address in another dress stays public
     if not any(ip in network for network in MAY_BE_READ):
-        raise NotAllowed(
-            f"{ip} is not on this machine nor on a private network; only devices of the building are read. Nothing was sent."
-        )
+        raise NotAllowed(say("client-address-of-machine-nor", ip=ip))
     if ip.is_loopback and port in OWN_PORTS:
-        raise NotAllowed("That is this application's own port; no device answers there. Nothing was sent.")
+        raise NotAllowed(say("client-address-of-application-s"))
     if not 1 <= port <= 65535 or not 0 <= unit <= 247:
-        raise NotAllowed("A port lies from 1 to 65535 and a device number from 0 to 247.")
+        raise NotAllowed(say("client-address-of-port-lies"))
     return Address(str(ip), port, unit)
 
 
@@ -126,16 +125,14 @@ class DeviceLink:
         """
         register = self.profile.register(role)
         if register is None or register.access != "write":
-            raise NotAllowed(f"{self.profile.name} has nothing to write for “{role}”.")
+            raise NotAllowed(say("client-write-nothing-write", profile=self.profile.name, role=role))
         words = words_of(self.profile, register, value_si)
         with self._lock:
             self._try_again_once(self._connected)
             try:
                 self._asked(lambda: self._client.write_registers(register.address, words, device_id=self.address.unit))
             except NoAnswer as trouble:
-                raise NoAnswer(
-                    f"{trouble.sentence} Whether “{role}” was written is not known: look at the machine, then read it."
-                ) from trouble
+                raise NoAnswer(say("client-write-whether-written", trouble=trouble.sentence, role=role)) from trouble
             back = self._try_again_once(lambda: self._read_words([register]))
         return value_of(self.profile, register, back[role])
 
@@ -162,7 +159,7 @@ class DeviceLink:
         begun = time.monotonic()
         try:
             if not self._client.connected and not self._client.connect():  # type: ignore[no-untyped-call]
-                raise NoAnswer(f"Nothing answers at {self.address}. Is it on, and is the address right?")
+                raise NoAnswer(say("client-connected-nothing-answers", address=self.address))
             self._check_identity()
         except (NoAnswer, DeviceRefused) as trouble:
             # Whether a door is shut, or open to something else, is nobody's business until a device has shown itself.
@@ -170,7 +167,7 @@ class DeviceLink:
                 raise
             time.sleep(max(0.0, self._timeout_s - (time.monotonic() - begun)))
             raise NoAnswer(
-                f"Nothing answers at {self.address} as {self.profile.name} does. Is it on, and are address and profile right?"
+                say("client-connected-nothing-answers-does", address=self.address, profile=self.profile.name)
             ) from trouble
 
     def _check_identity(self) -> None:
@@ -180,8 +177,13 @@ class DeviceLink:
         if said != self.profile.identity:
             self.close()
             raise OtherDevice(
-                f"At {self.address} a device answers that says it is {said:.0f}; {self.profile.name} says"
-                f" {self.profile.identity}. Nothing of it is used: choose its profile, or correct the address."
+                say(
+                    "client-check-identity",
+                    address=self.address,
+                    said=Number(said, ".0f"),
+                    profile=self.profile.name,
+                    identity=self.profile.identity,
+                )
             )
         self._known = self._ever_known = True
 
@@ -201,7 +203,7 @@ class DeviceLink:
         answer = self._asked(lambda: ask(address, count=count, device_id=self.address.unit))
         if len(answer.registers) != count:
             self.close()
-            raise NoAnswer(f"{self.address} answered with {len(answer.registers)} registers in place of {count}.")
+            raise NoAnswer(say("client-words", address=self.address, registers=len(answer.registers), count=count))
         return list(answer.registers)
 
     def _asked(self, ask: Callable[[], ModbusPDU]) -> ModbusPDU:
@@ -209,10 +211,18 @@ class DeviceLink:
             answer = ask()
         except (ModbusException, OSError) as error:
             self.close()  # what is left on the wire must not be taken for the next answer
-            raise NoAnswer(f"{self.address} gave no whole answer within {self._timeout_s:g} s.") from error
+            raise NoAnswer(
+                say("client-asked-gave-whole", address=self.address, timeout_s=Number(self._timeout_s, "g"))
+            ) from error
         if answer.isError():
             code = int(getattr(answer, "exception_code", 0))
-            raise DeviceRefused(f"{self.address} refuses: {EXCEPTIONS.get(code, f'exception {code}')}.")
+            raise DeviceRefused(
+                say(
+                    "client-asked-refuses",
+                    address=self.address,
+                    get=EXCEPTIONS.get(code, say("client-asked-exception", code_=code)),
+                )
+            )
         return answer
 
 

@@ -8,6 +8,7 @@ from typing import Any
 from pymodbus.client.mixin import ModbusClientMixin
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 from modest_rotor.fieldbus.profile import RANGES, DeviceProfile, Register
 
 ORDERS: dict[str, Any] = {"high first": "big", "low first": "little"}
@@ -26,8 +27,7 @@ def value_of(profile: DeviceProfile, register: Register, words: list[int]) -> fl
     if not math.isfinite(value) or not low <= value <= high:
         said = f"{value:,.6g} {register.unit}".strip()
         raise OutsideValidity(
-            f"{register.role} says {said}; its profile believes {low:,.6g} to {high:,.6g}. It is not taken: look at the device,"
-            " its profile and its word order."
+            say("codec-value-of", role=register.role, said=said, low=Number(low, ",.6g"), high=Number(high, ",.6g"))
         )
     return register.to_si(value)
 
@@ -41,7 +41,14 @@ def words_of(profile: DeviceProfile, register: Register, value_si: float) -> lis
     low, high = _limits(register)
     if not math.isfinite(value) or not low - NEAR <= value <= high + NEAR:
         raise OutsideValidity(
-            f"{register.role} takes {low:,.6g} to {high:,.6g} {register.unit}; {value:,.6g} was to be written. Nothing was written."
+            say(
+                "codec-words-of",
+                role=register.role,
+                low=Number(low, ",.6g"),
+                high=Number(high, ",.6g"),
+                unit=register.unit,
+                value=Number(value, ",.6g"),
+            )
         )
     raw = (value - register.offset) / register.scale
     kind = getattr(ModbusClientMixin.DATATYPE, register.type.upper())

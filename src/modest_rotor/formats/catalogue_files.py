@@ -7,11 +7,13 @@ import io
 import json
 from typing import Any
 
-from pydantic import BaseModel, ValidationError
+from pydantic import ValidationError
 
 from modest_rotor.core.catalogue import CATALOGUE_FORMAT, MOST_PRODUCTS, CatalogueFile, refusals
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import QuantityRefused, Refusal
+from modest_rotor.core.phrase import WithWords
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.product import CurvePoint, Product, ProductType
 from modest_rotor.core.stations.sheet import quantity_of
 from modest_rotor.formats.cells import plain_text, rows_of, safe_text
@@ -28,7 +30,7 @@ class CatalogueRefused(Refusal):
     """A file that is no catalogue."""
 
 
-class RowRefused(BaseModel):
+class RowRefused(WithWords):
     """An entry that cannot be taken, and every reason."""
 
     row: int
@@ -36,7 +38,7 @@ class RowRefused(BaseModel):
     reasons: list[str]
 
 
-class CatalogueProposal(BaseModel):
+class CatalogueProposal(WithWords):
     """What an import would do; nothing is written until it is confirmed, and then only whole entries."""
 
     new: list[str]
@@ -46,7 +48,7 @@ class CatalogueProposal(BaseModel):
     unknown_columns: list[str]
 
 
-class CatalogueRead(BaseModel):
+class CatalogueRead(WithWords):
     """A file as read: sound entries, and the others with their reasons."""
 
     products: list[Product]
@@ -82,15 +84,23 @@ def read_catalogue(text: str) -> CatalogueRead:
     """
     if len(text) > LARGEST_CATALOGUE:
         raise CatalogueRefused(
-            f"The file has {len(text):,} characters; a catalogue has at most {LARGEST_CATALOGUE:,}. Nothing was written."
+            say(
+                "catalogue-files-read-catalogue-file-characters",
+                text=Number(len(text), ","),
+                largest_catalogue=Number(LARGEST_CATALOGUE, ","),
+            )
         )
     bare = text.lstrip("\ufeff").strip()
     if "\0" in bare or not bare:
-        raise CatalogueRefused("This is no catalogue. Nothing was written.")
+        raise CatalogueRefused(say("catalogue-files-read-catalogue-catalogue-nothing"))
     rows, unknown = _json_rows(bare) if bare[0] in "{[" else _csv_rows(bare)
     if len(rows) > MOST_PRODUCTS:
         raise CatalogueRefused(
-            f"The file has {len(rows):,} entries; a catalogue has at most {MOST_PRODUCTS:,}. Nothing was written."
+            say(
+                "catalogue-files-read-catalogue-file-entries",
+                rows=Number(len(rows), ","),
+                most_products=Number(MOST_PRODUCTS, ","),
+            )
         )
     return _checked(rows, unknown)
 
@@ -115,7 +125,7 @@ def _checked(rows: list[tuple[int, dict[str, Any]]], unknown: list[str]) -> Cata
         code = str(data.get("code") or "")[:40]
         product, reasons = read_product(data)
         if code in seen:
-            reasons = [*reasons, f"“{code}” stands in the file twice"]
+            reasons = [*reasons, say("catalogue-files-checked", code_=code)]
         seen.add(code)
         if product is None or reasons:
             refused.append(RowRefused(row=number, code=code, reasons=reasons))
@@ -145,15 +155,13 @@ def _json_rows(text: str) -> tuple[list[tuple[int, dict[str, Any]]], list[str]]:
     try:
         data = json.loads(text)
     except (ValueError, RecursionError) as error:
-        raise CatalogueRefused(f"This cannot be read as JSON: {str(error)[:120]}. Nothing was written.") from error
+        raise CatalogueRefused(say("catalogue-files-json-rows-cannot-read", error=str(error)[:120])) from error
     if (
         not isinstance(data, dict)
         or data.get("format") != CATALOGUE_FORMAT
         or not isinstance(data.get("products"), list)
     ):
-        raise CatalogueRefused(
-            f"A catalogue says “format”: “{CATALOGUE_FORMAT}” and holds a list of “products”. Nothing was written."
-        )
+        raise CatalogueRefused(say("catalogue-files-json-rows-catalogue-says", catalogue_format=CATALOGUE_FORMAT))
     rows = [(number, one if isinstance(one, dict) else {}) for number, one in enumerate(data["products"], 1)]
     return rows, []
 
@@ -162,12 +170,10 @@ def _csv_rows(text: str) -> tuple[list[tuple[int, dict[str, Any]]], list[str]]:
     mark = max(",;\t", key=text.split("\n", 1)[0].count)
     table = [row for row in rows_of(text, mark, CatalogueRefused, LONGEST_CURVE) if any(row)]
     if not table:
-        raise CatalogueRefused("This is no catalogue. Nothing was written.")
+        raise CatalogueRefused(say("catalogue-files-csv-rows-catalogue-nothing"))
     head = [cell.strip().lower().replace(" ", "_") for cell in table[0]]
     if "code" not in head or "type" not in head:
-        raise CatalogueRefused(
-            f"The head of a catalogue names code and type, and any of: {', '.join(COLUMNS[2:])}. Nothing was written."
-        )
+        raise CatalogueRefused(say("catalogue-files-csv-rows-head-catalogue", columns=", ".join(COLUMNS[2:])))
     rows = []
     for number, row in enumerate(table[1:], 2):
         cells = {name: plain_text(cell) for name, cell in zip(head, row, strict=False) if name in COLUMNS}

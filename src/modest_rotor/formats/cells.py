@@ -6,6 +6,7 @@ import csv
 import io
 
 from modest_rotor.core.errors import Refusal
+from modest_rotor.core.say import Number, say
 
 FORMULA_SIGNS = ("=", "+", "-", "@")
 """What a spreadsheet takes for a formula at the beginning of a cell, also behind blanks."""
@@ -38,11 +39,11 @@ def rows_of(text: str, mark: str, refused: type[Refusal], longest: int = LONGEST
     try:
         rows = [[cell.strip() for cell in row] for row in csv.reader(io.StringIO(text), delimiter=mark)]
     except csv.Error as error:
-        raise refused(f"This is no CSV: {error}. Nothing was taken in.") from error
+        raise refused(say("cells-rows-of-csv-nothing", error=error)) from error
     # Bounded first: whatever looks at cells later looks at short ones.
     for line, row in enumerate(rows, 1):
         if any(len(cell) > longest for cell in row):
-            raise refused(f"Row {line} has a cell of more than {longest:,} characters. Nothing was taken in.")
+            raise refused(say("cells-rows-of-row-cell", line=line, longest=Number(longest, ",")))
     return rows
 
 

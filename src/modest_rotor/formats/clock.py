@@ -11,6 +11,7 @@ from zoneinfo import ZoneInfo
 from pydantic import BaseModel
 
 from modest_rotor.core.errors import Refusal
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.sheet import with_moments
 
 WHEN = "%Y-%m-%d %H:%M"
@@ -31,9 +32,7 @@ def zone_of(name: str) -> tzinfo:
             return ZoneInfo(name)
     except (OSError, ValueError, KeyError):
         pass  # told below, as any other name that is none
-    raise Refusal(
-        f"There is no time zone called “{name}”; name one like Europe/Lisbon, or none for UTC. Nothing was done."
-    )
+    raise Refusal(say("clock-zone-of", name=name))
 
 
 def told_in(zone: tzinfo, text: str) -> str:

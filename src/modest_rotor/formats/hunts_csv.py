@@ -7,28 +7,30 @@ import io
 from collections.abc import Iterable
 from datetime import datetime
 
-from pydantic import BaseModel, Field
+from pydantic import Field
 
+from modest_rotor.core.phrase import WithWords
+from modest_rotor.core.say import say
 from modest_rotor.formats.cells import safe_text
 
 
-class HuntResult(BaseModel):
+class HuntResult(WithWords):
     """A hunt that has ended."""
 
-    who: str = Field(title="who")
-    at: datetime = Field(title="ended, UTC")
-    number: int = Field(title="hunt")
-    level: int = Field(title="level")
-    machine: str = Field(title="machine")
-    ending: str = Field(title="ending")
-    minutes: int = Field(title="minutes spent")
-    budget: int = Field(title="minutes given")
-    cheapest: int = Field(title="minutes of the cheapest way")
-    hidden: str = Field(title="hidden")
-    named: str = Field(title="named")
-    next_step: str = Field(title="next step named")
-    next_right: bool = Field(title="next step right")
-    acts: str = Field(title="what was done, in order")
+    who: str = Field(title=say("hunts-csv-hunt-result-who"))
+    at: datetime = Field(title=say("hunts-csv-hunt-result-at"))
+    number: int = Field(title=say("hunts-csv-hunt-result-number"))
+    level: int = Field(title=say("hunts-csv-hunt-result-level"))
+    machine: str = Field(title=say("hunts-csv-hunt-result-machine"))
+    ending: str = Field(title=say("hunts-csv-hunt-result-ending"))
+    minutes: int = Field(title=say("hunts-csv-hunt-result-minutes"))
+    budget: int = Field(title=say("hunts-csv-hunt-result-budget"))
+    cheapest: int = Field(title=say("hunts-csv-hunt-result-cheapest"))
+    hidden: str = Field(title=say("hunts-csv-hunt-result-hidden"))
+    named: str = Field(title=say("hunts-csv-hunt-result-named"))
+    next_step: str = Field(title=say("hunts-csv-hunt-result-next-step"))
+    next_right: bool = Field(title=say("hunts-csv-hunt-result-next-right"))
+    acts: str = Field(title=say("hunts-csv-hunt-result-acts"))
 
 
 def write_hunts(results: Iterable[HuntResult]) -> str:

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.job import Job
+from modest_rotor.core.say import say
 from modest_rotor.formats.job_file import read_job, write_job
 
 LARGEST_ARCHIVE = 16_000_000
@@ -49,17 +50,17 @@ def read_archive(data: bytes) -> tuple[ArchivedJob, ...]:
     :raises ArchiveRefused: it is no archive, or too large.
     """
     if len(data) > LARGEST_ARCHIVE:
-        raise ArchiveRefused(f"An archive of jobs has at most {LARGEST_ARCHIVE // 1_000_000} MB. Nothing was taken in.")
+        raise ArchiveRefused(say("job-archive-read-archive-archive-jobs", largest_archive=LARGEST_ARCHIVE // 1_000_000))
     try:
         with zipfile.ZipFile(io.BytesIO(data)) as archive:
             files = [one for one in archive.infolist() if not one.is_dir()]
             if len(files) > MOST_JOBS:
                 raise ArchiveRefused(
-                    f"An archive holds at most {MOST_JOBS} jobs; this has {len(files)}. Nothing was taken in."
+                    say("job-archive-read-archive-archive-holds", most_jobs=MOST_JOBS, files=len(files))
                 )
             return tuple(_read_one(archive, one) for one in files)
     except (zipfile.BadZipFile, EOFError, NotImplementedError, RuntimeError) as error:
-        raise ArchiveRefused("This is no ZIP archive that can be opened. Nothing was taken in.") from error
+        raise ArchiveRefused(say("job-archive-read-archive-zip-archive")) from error
 
 
 def _read_one(archive: zipfile.ZipFile, file: zipfile.ZipInfo) -> ArchivedJob:
@@ -68,19 +69,23 @@ def _read_one(archive: zipfile.ZipFile, file: zipfile.ZipInfo) -> ArchivedJob:
     with archive.open(file) as opened:
         data = opened.read(LARGEST_JOB + 1)
     if len(data) > LARGEST_JOB:
-        return ArchivedJob(name, None, f"a job file has at most {LARGEST_JOB // 1_000_000} MB")
+        return ArchivedJob(name, None, say("job-archive-read-one-job-file", largest_job=LARGEST_JOB // 1_000_000))
     try:
         return ArchivedJob(name, read_job(data.decode("utf-8-sig")))
     except UnicodeDecodeError:
-        return ArchivedJob(name, None, "its text is not UTF-8")
+        return ArchivedJob(name, None, say("job-archive-read-one-text-utf"))
     except (Refusal, RecursionError) as refusal:
-        return ArchivedJob(name, None, refusal.sentence if isinstance(refusal, Refusal) else "it is nested too deeply")
+        return ArchivedJob(
+            name, None, refusal.sentence if isinstance(refusal, Refusal) else say("job-archive-read-one-nested-too")
+        )
 
 
 def _name_of(job: Job, used: set[str]) -> str:
-    base = re.sub(r"[^a-z0-9]+", "-", f"{job.site.name} {job.machine.name}".lower()).strip("-")[:80] or "job"
-    name, number = f"{base}.json", 2
+    base = re.sub(r"[^a-z0-9]+", "-", f"{job.site.name} {job.machine.name}".lower()).strip("-")[:80] or say(
+        "job-archive-name-of-job"
+    )
+    name, number = say("job-archive-name-of-json", base=base), 2
     while name in used:
-        name, number = f"{base}-{number}.json", number + 1
+        name, number = say("job-archive-name-of-json-2", base=base, number=number), number + 1
     used.add(name)
     return name

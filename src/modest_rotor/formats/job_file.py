@@ -9,6 +9,7 @@ from pydantic import ValidationError
 
 from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.job import FORMAT_NAME, FORMAT_VERSION, Job
+from modest_rotor.core.say import say
 from modest_rotor.core.upgrades import upgraded
 
 
@@ -21,28 +22,34 @@ def read_job(text: str) -> Job:
     try:
         data = json.loads(text, parse_constant=_refuse_constant)
     except json.JSONDecodeError as error:
-        raise JobFileRefused(f"This is not JSON: {error.msg} in line {error.lineno}.") from error
+        raise JobFileRefused(say("job-file-read-job", msg=error.msg, lineno=error.lineno)) from error
     return job_from_data(data)
 
 
 def job_from_data(data: Any) -> Job:
     """A job from parsed JSON."""
     if not isinstance(data, dict):
-        raise JobFileRefused("A job file is a JSON object with “site”, “machine” and “document”.")
+        raise JobFileRefused(say("job-file-job-from-data-job-file"))
     if data.get("format", FORMAT_NAME) != FORMAT_NAME:
-        raise JobFileRefused(f"The file says it is “{data['format']}”; here “{FORMAT_NAME}” is read.", "format")
+        raise JobFileRefused(
+            say("job-file-job-from-data-file-says", data=data["format"], format_name=FORMAT_NAME), "format"
+        )
     data = upgraded(data)
     if data.get("version", FORMAT_VERSION) != FORMAT_VERSION:
         raise JobFileRefused(
-            f"The file is of version {data['version']}; this program reads versions 1 to {FORMAT_VERSION}.", "version"
+            say("job-file-job-from-data-file-version", data=data["version"], format_version=FORMAT_VERSION), "version"
         )
     try:
         return Job.model_validate(data)
     except ValidationError as error:
         first = error.errors(include_url=False)[0]
         place = "/".join(str(step) for step in first["loc"])
-        wrong = "is missing" if first["type"] == "missing" else first["msg"].removeprefix("Value error, ")
-        raise JobFileRefused(f"The file holds no whole job: “{place}” {wrong}. Nothing was taken in.", place) from error
+        wrong = (
+            say("job-file-job-from-data-missing")
+            if first["type"] == "missing"
+            else first["msg"].removeprefix("Value error, ")
+        )
+        raise JobFileRefused(say("job-file-job-from-data-file-holds", place=place, wrong=wrong), place) from error
     except QuantityRefused as refusal:
         raise JobFileRefused(refusal.sentence) from refusal
 
@@ -56,9 +63,9 @@ def job_schema() -> dict[str, Any]:
     """The JSON Schema of the job file."""
     schema = Job.model_json_schema()
     schema["$schema"] = "https://json-schema.org/draft/2020-12/schema"
-    schema["title"] = f"{FORMAT_NAME}, version {FORMAT_VERSION}"
+    schema["title"] = say("job-file-job-schema", format_name=FORMAT_NAME, format_version=FORMAT_VERSION)
     return schema
 
 
 def _refuse_constant(name: str) -> float:
-    raise JobFileRefused(f"{name} is no number that can be worked with; leave the value out if it was not read.")
+    raise JobFileRefused(say("job-file-refuse-constant", name=name))

@@ -9,10 +9,10 @@ from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta, tzinfo
 from typing import Any
 
-from pydantic import BaseModel
-
 from modest_rotor.core.drift.log import LOGGED
+from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.quantities import Unit, UnitSystem, quantity
+from modest_rotor.core.say import say
 from modest_rotor.formats.cells import heading_and_unit
 from modest_rotor.formats.logger_csv import (
     LogRefused,
@@ -42,7 +42,7 @@ GUESSES = {
 }
 
 
-class LogColumn(BaseModel):
+class LogColumn(WithWords):
     """A column of the file: what it was taken for, and in which unit."""
 
     heading: str
@@ -51,7 +51,7 @@ class LogColumn(BaseModel):
     units: list[str]
 
 
-class LogFile(BaseModel):
+class LogFile(WithWords):
     """What a file says, before anything is taken in."""
 
     time_column: str
@@ -96,14 +96,10 @@ def read_log_file(
     ]
     chosen = [(head.index(one.heading), one) for one in columns if one.column]
     if not chosen:
-        raise LogRefused(
-            f"No column that the log holds was found among {', '.join(head)}: say what each is. Nothing was taken in."
-        )
+        raise LogRefused(say("log-csv-read-log-file-column-log", head=", ".join(head)))
     twice = next((one.column for i, (_, one) in enumerate(chosen) if one.column in {other.column for _, other in chosen[:i]}), None)  # fmt: skip
     if twice:
-        raise LogRefused(
-            f"Two columns were taken for {twice.replace('_', ' ')}: say which it is. Nothing was taken in."
-        )
+        raise LogRefused(say("log-csv-read-log-file-two-columns", replace=twice.replace("_", " ")))
     taken = [_taken(place, column) for place, column in chosen]
     read_time = time_reader(rows, time_at, order)
     read: list[tuple[datetime, dict[str, float]]] = []
@@ -114,7 +110,7 @@ def read_log_file(
         values, wrong = _values(row, taken)
         outside += wrong
         if stamp is None or not values:
-            bad.append(f"line {line}")
+            bad.append(say("log-csv-read-log-file-line", line=line))
             continue
         read.append((stamp, values))
     found = [
@@ -122,9 +118,9 @@ def read_log_file(
         for at, (_, values) in zip(_on_clock([stamp for stamp, _ in read], zone), read, strict=True)
     ]
     if bad:
-        remarks.append(f"{len(bad)} rows left out, no time or no number in them: {few(bad)}.")
+        remarks.append(say("log-csv-read-log-file-rows-left", bad=len(bad), few=few(bad)))
     if outside:
-        remarks.append(f"{outside} values left out: outside what such a reading can be. Look at their units.")
+        remarks.append(say("log-csv-read-log-file-values-left", outside=outside))
     kept = _in_time(found, now, remarks)
     report = LogFile(
         time_column=" and ".join(head[place] for place in time_at),
@@ -166,22 +162,20 @@ def _in_time(found: list[TimedValues], now: datetime, remarks: list[str]) -> lis
     """The readings in order, without those that a wrong clock dated."""
     back = sum(after.at < before.at for before, after in itertools.pairwise(found))
     if back:
-        remarks.append(
-            f"The clock jumps back {back} times: rows are put in the order of their times. Look whether it was set."
-        )
+        remarks.append(say("log-csv-in-time-clock-jumps", back=back))
     future = [one for one in found if one.at > now + AHEAD]
     early = [one for one in found if one.at < EARLIEST]
     if future:
-        remarks.append(f"{len(future)} rows of the future left out: a clock runs ahead.")
+        remarks.append(say("log-csv-in-time-rows-future", future=len(future)))
     if early:
-        remarks.append(f"{len(early)} rows from before {EARLIEST.year} left out: a clock that was never set.")
+        remarks.append(say("log-csv-in-time-rows-before", early=len(early), year=EARLIEST.year))
     kept: dict[datetime, TimedValues] = {}
     for one in found:
         if EARLIEST <= one.at <= now + AHEAD:
             kept.setdefault(one.at, one)
     twice = len(found) - len(future) - len(early) - len(kept)
     if twice:
-        remarks.append(f"{twice} rows with a time that was there already: the first of each is kept.")
+        remarks.append(say("log-csv-in-time-rows-time", twice=twice))
     return [kept[at] for at in sorted(kept)]
 
 

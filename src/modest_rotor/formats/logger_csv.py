@@ -9,9 +9,10 @@ from functools import lru_cache
 from typing import Literal
 
 import numpy as np
-from pydantic import BaseModel
 
 from modest_rotor.core.errors import OutsideValidity, Refusal
+from modest_rotor.core.phrase import WithWords
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.logger import Log, LoggedKind, LoggedYear, gaps_of, logged_year
 from modest_rotor.formats.cells import rows_of
 
@@ -22,7 +23,10 @@ HOUR = timedelta(hours=1)
 BACK = timedelta(minutes=5)
 """How far a clock that was put back may miss the whole hour."""
 Order = Literal["day-first", "month-first"]
-ORDER_WORDS: dict[Order, str] = {"day-first": "day first", "month-first": "month first"}
+ORDER_WORDS: dict[Order, str] = {
+    "day-first": say("logger-csv-order-words-day-first"),
+    "month-first": say("logger-csv-order-words-month-first"),
+}
 """What a person reads of an order."""
 ASKED_ORDER = "order"
 """The field named by a refusal that only wants to be told which."""
@@ -50,7 +54,7 @@ class LogRefused(Refusal):
     """A file that is no log."""
 
 
-class LogReport(BaseModel):
+class LogReport(WithWords):
     """What a logger's file says, and what was done with its doubtful rows; nothing is taken over until it is confirmed."""
 
     time_column: str
@@ -79,20 +83,18 @@ def read_log(text: str, column: str | None = None, order: Order | None = None) -
     for line, (row, value) in enumerate(zip(rows, read, strict=True), 2):
         stamp = read_time(joined(row, time_at))
         if stamp is None or value is None:
-            bad.append(f"line {line}")
+            bad.append(say("logger-csv-read-log-line", line=line))
             continue
         stamps.append(stamp)
         values.append(value * scale)
     if bad:
-        remarks.append(f"{len(bad)} rows left out, no time or no number in them: {few(bad)}.")
+        remarks.append(say("logger-csv-read-log-rows-left", bad=len(bad), few=few(bad)))
     seconds, kept = _ordered(stamps, remarks)
     if len(seconds) < FEWEST_ROWS:
-        raise LogRefused(
-            f"Only {len(seconds)} rows have a time and a number; {FEWEST_ROWS} at the least are needed. Nothing was taken in."
-        )
+        raise LogRefused(say("logger-csv-read-log-only-rows", seconds=len(seconds), fewest_rows=FEWEST_ROWS))
     gaps = gaps_of(seconds)
     if len(gaps):
-        remarks.append(f"{len(gaps)} gaps, {gaps.sum() / 3600:.1f} h together: counted neither as running nor as off.")
+        remarks.append(say("logger-csv-read-log-gaps-h", gaps=len(gaps), sum=Number(gaps.sum() / 3600, ".1f")))
     try:
         year = logged_year(Log(seconds, np.array(values)[kept], kind))
     except OutsideValidity as refusal:
@@ -105,23 +107,25 @@ def table_of(text: str) -> tuple[list[str], list[list[str]]]:
     """Head and rows of a logger's file, without what stands above the table. :raises LogRefused: there is none."""
     if len(text) > LARGEST_LOG:
         raise LogRefused(
-            f"The file has {len(text):,} characters; a log has at most {LARGEST_LOG:,}. Cut it to some weeks."
+            say(
+                "logger-csv-table-of-file-characters", text=Number(len(text), ","), largest_log=Number(LARGEST_LOG, ",")
+            )
         )
     if "\0" in text:
-        raise LogRefused("This is no text table. Nothing was taken in; save it as CSV first.")
+        raise LogRefused(say("logger-csv-table-of-text-table"))
     lines = [line for line in text.lstrip("\ufeff").splitlines() if line.strip()]
     if len(lines) < 2:
-        raise LogRefused("A log has a head and rows under it. Nothing was taken in.")
+        raise LogRefused(say("logger-csv-table-of-log-head"))
     # A comma may be a decimal one, so it parts columns only where nothing else does.
     mark = next((one for one in ";\t" if sum(one in line for line in lines) > len(lines) / 2), ",")
     rows = rows_of("\n".join(lines), mark, LogRefused)
     if max(len(row) for row in rows) > MOST_COLUMNS:
-        raise LogRefused(f"A log has at most {MOST_COLUMNS} columns. Nothing was taken in.")
+        raise LogRefused(say("logger-csv-table-of-log-most", most_columns=MOST_COLUMNS))
     # Loggers write serial numbers and settings above the table: it begins where the rows have their usual width.
     width = int(np.median([len(row) for row in rows]))
     start = next((i for i, row in enumerate(rows) if len(row) == width and _is_head(row)), None)
     if start is None or width < 2:
-        raise LogRefused("No head with a time and a value was found above the numbers. Nothing was taken in.")
+        raise LogRefused(say("logger-csv-table-of-head-time"))
     return rows[start], rows[start + 1 :]
 
 
@@ -131,12 +135,17 @@ def time_column(head: list[str], rows: list[list[str]]) -> tuple[tuple[int, ...]
     sample = next((row for row in rows if len(row) > named[-1]), [])
     whole = [place for place in named if sample and _holds_both(sample[place])]
     if whole:
-        words = f"{len(whole)} clocks, {' and '.join(head[place] for place in whole)}: {head[whole[0]]} is used."
+        words = say(
+            "logger-csv-time-column-clocks-used",
+            whole=len(whole),
+            value=" and ".join(head[place] for place in whole),
+            head=head[whole[0]],
+        )
         return (whole[0],), [words] if len(whole) > 1 else []
     date = next((place for place in named if sample and DATE.search(sample[place])), None)
     clock = next((place for place in named if sample and ":" in sample[place]), None)
     if date is None or clock is None:
-        raise LogRefused(f"No column with date and time was found among {', '.join(head)}. Nothing was taken in.")
+        raise LogRefused(say("logger-csv-time-column-column-date", head=", ".join(head)))
     return (date, clock), []
 
 
@@ -149,7 +158,7 @@ def _holds_both(cell: str) -> bool:
 def _value_column(head: list[str], rows: list[list[str]], time_at: tuple[int, ...], column: str | None) -> int:
     if column is not None:
         if column not in head:
-            raise LogRefused(f"The file has no column “{column[:40]}”. It has {', '.join(head)}.")
+            raise LogRefused(say("logger-csv-value-column-file-column", column=column[:40], head=", ".join(head)))
         return head.index(column)
     numbers = [
         place for place in range(len(head))
@@ -160,7 +169,7 @@ def _value_column(head: list[str], rows: list[list[str]], time_at: tuple[int, ..
         if named:
             return named[0]
     if not numbers:
-        raise LogRefused(f"No column of numbers was found among {', '.join(head)}. Nothing was taken in.")
+        raise LogRefused(say("logger-csv-value-column-column-numbers", head=", ".join(head)))
     return numbers[0]
 
 
@@ -239,25 +248,18 @@ def time_reader(rows: list[list[str]], time_at: tuple[int, ...], order: Order | 
     """What reads the times of these rows. :raises LogRefused: none, or times that could be read two ways."""
     texts = [joined(row, time_at) for row in rows if len(row) > max(time_at)]
     if not texts:
-        raise LogRefused("No row has a date and a time. Nothing was taken in.")
+        raise LogRefused(say("logger-csv-time-reader-row-date"))
     if TimeReader(None)(texts[0]) is not None:
         return TimeReader(None)
     pairs = [match for date in {text.partition(" ")[0] for text in texts} if (match := DAY_OR_MONTH.match(date))]
     if not pairs:
-        raise LogRefused(
-            f"“{texts[0][:30]}” cannot be read as date and time. Nothing was taken in: save them as 2026-11-25 14:30."
-        )
+        raise LogRefused(say("logger-csv-time-reader-cannot-read", texts=texts[0][:30]))
     day_first = any(int(match[1]) > 12 for match in pairs)
     month_first = any(int(match[2]) > 12 for match in pairs)
     if day_first and month_first:
-        raise LogRefused(
-            "Some dates have the day first and others the month: two clocks in one file. Nothing was taken in."
-        )
+        raise LogRefused(say("logger-csv-time-reader-some-dates"))
     if not (day_first or month_first or order):
-        raise LogRefused(
-            f"“{texts[0][:20]}” could have the day first or the month first: say which. Nothing was taken in.",
-            ASKED_ORDER,
-        )
+        raise LogRefused(say("logger-csv-time-reader-could-day", texts=texts[0][:20]), ASKED_ORDER)
     said: Order = "day-first" if day_first else "month-first" if month_first else order or "day-first"
     return TimeReader(said)
 
@@ -320,12 +322,17 @@ def _ordered(stamps: list[datetime], remarks: list[str]) -> tuple[np.ndarray, li
         last = stamp
     if put_back:
         remarks.append(
-            f"The clock was put back {'once' if put_back == 1 else f'{put_back} times'}: the hour is counted, not folded."
+            say(
+                "logger-csv-ordered-clock-put",
+                once=say("logger-csv-ordered-once")
+                if put_back == 1
+                else say("logger-csv-ordered-times", put_back=put_back),
+            )
         )
     if twice:
-        remarks.append(f"{twice} rows with a time that was there already: the first of each is kept.")
+        remarks.append(say("logger-csv-ordered-rows-time", twice=twice))
     if backwards:
-        remarks.append(f"{backwards} rows that run backwards in time were left out.")
+        remarks.append(say("logger-csv-ordered-rows-run", backwards=backwards))
     return np.array(seconds), kept
 
 

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from PIL import Image, ImageOps, UnidentifiedImageError
 
 from modest_rotor.core.errors import Refusal
+from modest_rotor.core.say import Number, say
 
 LARGEST_PHOTO = 12_000_000
 MOST_PIXELS = 25_000_000
@@ -39,17 +40,18 @@ def clean_photo(data: bytes) -> Photo:
     The picture is decoded and written anew, so that nothing but its pixels is left: no place, no time, no hidden payload.
     """
     if len(data) > LARGEST_PHOTO:
-        raise PhotoRefused(
-            f"A photograph has at most {LARGEST_PHOTO // 1_000_000} MB; nothing was kept. Take it smaller."
-        )
+        raise PhotoRefused(say("photo-clean-photo-photograph-most", largest_photo=LARGEST_PHOTO // 1_000_000))
     try:
         with warnings.catch_warnings():
             warnings.simplefilter("error", Image.DecompressionBombWarning)
             image = Image.open(io.BytesIO(data), formats=TAKEN)
             if image.width * image.height > MOST_PIXELS:
                 raise PhotoRefused(
-                    f"A photograph has at most {MOST_PIXELS // 1_000_000} million pixels, and this one has"
-                    f" {image.width * image.height / 1e6:.0f}; nothing was kept. Take it smaller."
+                    say(
+                        "photo-clean-photo-photograph-most-million",
+                        most_pixels=MOST_PIXELS // 1_000_000,
+                        height=Number(image.width * image.height / 1e6, ".0f"),
+                    )
                 )
             image.draft("RGB", (LONGEST_SIDE, LONGEST_SIDE))  # a JPEG is decoded no larger than needed
             image.thumbnail((LONGEST_SIDE, LONGEST_SIDE))
@@ -57,9 +59,7 @@ def clean_photo(data: bytes) -> Photo:
     except (UnidentifiedImageError, OSError, ValueError, SyntaxError, Image.DecompressionBombError, Warning) as error:
         if isinstance(error, PhotoRefused):
             raise
-        raise PhotoRefused(
-            "This is no photograph: JPEG, PNG and WebP are taken, by what is in the file. Nothing was kept."
-        ) from error
+        raise PhotoRefused(say("photo-clean-photo-photograph-jpeg")) from error
     # Onto a new image: comments and all else that hung on the one that came stay behind.
     bare = Image.new("RGB", upright.size)
     bare.paste(upright)

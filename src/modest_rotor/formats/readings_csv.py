@@ -9,12 +9,14 @@ from collections.abc import Mapping
 from datetime import tzinfo
 from typing import Any
 
-from pydantic import BaseModel, Field, ValidationError
+from pydantic import Field, ValidationError
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.job import MOST_SETS
+from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.quantities import UnitSystem, quantity
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.readings import ReadingSet, refuse_future
 from modest_rotor.core.stations.sheet import is_moment, quantity_of
 from modest_rotor.formats.cells import heading_and_unit, plain_text, rows_of, safe_text
@@ -33,7 +35,7 @@ class CsvRefused(Refusal):
     """A file that is no table of readings."""
 
 
-class CsvColumn(BaseModel):
+class CsvColumn(WithWords):
     """A column of the file: what it is taken for, in which unit a bare number is meant, and a sample."""
 
     heading: str
@@ -42,14 +44,14 @@ class CsvColumn(BaseModel):
     sample: str
 
 
-class CsvRow(BaseModel):
+class CsvRow(WithWords):
     """A row that cannot be taken, and why."""
 
     line: int
     reason: str
 
 
-class CsvProposal(BaseModel):
+class CsvProposal(WithWords):
     """What an import would do; nothing is taken in until it is confirmed."""
 
     columns: list[CsvColumn]
@@ -92,14 +94,13 @@ def propose(
     headings = [heading.strip() for heading in rows[0]]
     if len(rows) - 1 > room:
         raise CsvRefused(
-            f"The file has {len(rows) - 1:,} rows; a job has room for {room} more sets (of {MOST_SETS}). Nothing was taken in: keep the"
-            " rows that belong to this machine."
+            say("readings-csv-propose-file-rows", rows=Number(len(rows) - 1, ","), room=room, most_sets=MOST_SETS)
         )
     columns = [_column(heading, place, rows, mapping, units_of) for place, heading in enumerate(headings)]
     taken = [column.field for column in columns if column.field]
     twice = next((field for field in taken if taken.count(field) > 1), None)
     if twice:
-        raise CsvRefused(f"Two columns are taken for “{title_of(twice)}”. Leave one of them out.")
+        raise CsvRefused(say("readings-csv-propose-two-columns", title_of=title_of(twice)))
     clock = zone_of(zone)
     sets, bad = [], []
     for line, row in enumerate(rows[1:], 2):
@@ -125,18 +126,20 @@ def _rows(text: str) -> list[list[str]]:
     if len(text) > LARGEST_CSV:
         lines = text.count("\n")
         raise CsvRefused(
-            f"The file has {lines:,} lines and {len(text):,} characters; a table of readings has at most {LARGEST_CSV:,}. Nothing was"
-            " taken in: cut out the rows that belong to this machine."
+            say(
+                "readings-csv-rows-file-lines",
+                lines=Number(lines, ","),
+                text=Number(len(text), ","),
+                largest_csv=Number(LARGEST_CSV, ","),
+            )
         )
     if "\0" in text:
-        raise CsvRefused("This is no text table. Nothing was taken in; save it as CSV first.")
+        raise CsvRefused(say("readings-csv-rows-text-table"))
     sample = text[:4000]
     mark = max(",;\t", key=sample.split("\n", 1)[0].count)
     rows = [row for row in rows_of(text, mark, CsvRefused) if any(row)]
     if len(rows) < 2 or len(rows[0]) > MOST_COLUMNS:
-        raise CsvRefused(
-            f"A table has a head, at least one row and at most {MOST_COLUMNS} columns. Nothing was taken in."
-        )
+        raise CsvRefused(say("readings-csv-rows-table-head", most_columns=MOST_COLUMNS))
     return rows
 
 
@@ -146,11 +149,11 @@ def _column(
     bare, unit = heading_and_unit(heading)
     field = mapping.get(heading, _guess(bare))
     if field and field not in FIELDS:
-        raise CsvRefused(f"A set has no field called “{field[:40]}”.")
+        raise CsvRefused(say("readings-csv-column-set-field", field=field[:40]))
     name = quantity_of(ReadingSet, field) if field else None
     unit = units_of.get(heading, unit if name and quantity(name).unit_named(unit) else "")
     if name and unit and quantity(name).unit_named(unit) is None:
-        raise CsvRefused(f"“{unit}” is no unit of {title_of(field)}.")
+        raise CsvRefused(say("readings-csv-column-unit", unit=unit, title_of=title_of(field)))
     sample = next((row[place] for row in rows[1:] if place < len(row) and row[place].strip()), "")
     return CsvColumn(heading=heading, field=field, unit=unit if name else "", sample=sample[:40])
 
@@ -181,10 +184,10 @@ def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str, 
     except ValidationError as error:
         first = error.errors(include_url=False)[0]
         field = str(first["loc"][0]) if first["loc"] else ""
-        told = title_of(field) if field in FIELDS else "The row"
+        told = title_of(field) if field in FIELDS else say("readings-csv-set-row")
         raise CsvRefused(f"{told}: {first['msg'].removeprefix('Value error, ')}") from error
     if reading.is_empty:
-        raise CsvRefused("No reading in it.")
+        raise CsvRefused(say("readings-csv-set-reading"))
     refuse_future(reading, now)
     return {
         name: value for name, value in reading.model_dump(mode="json").items() if value is not None and name != "id"

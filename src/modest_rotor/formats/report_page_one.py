@@ -15,6 +15,7 @@ from reportlab.platypus import Flowable, HRFlowable, Image, Paragraph, Spacer, T
 from modest_rotor.core.phrase import Figure, Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report_summary import ReportSummary
+from modest_rotor.core.say import say, words_for
 from modest_rotor.formats.report_pictures import COLOURS, HAIR, INK, INK2
 from modest_rotor.formats.text import written
 
@@ -27,7 +28,7 @@ BARE = [
     ("RIGHTPADDING", (0, 0), (-1, -1), 6),
     ("VALIGN", (0, 0), (-1, -1), "TOP"),
 ]
-SIGN_HERE = ("for the customer", "for the firm")
+SIGN_HERE = (say("report-page-one-sign-here-customer"), say("report-page-one-sign-here-firm"))
 
 
 @dataclass(frozen=True)
@@ -57,7 +58,10 @@ def letterhead(dressing: Dressing, date: str, revision: str, pen: Pen, width: fl
     if dressing.name:
         who.append(Paragraph(pen.text(dressing.name), pen.style(11, bold=True)))
     who += [Paragraph(pen.text(line), pen.style(8.5)) for line in dressing.address.splitlines() if line.strip()]
-    when = [Paragraph(pen.text(line), pen.style(8.5, colour=INK2)) for line in (date, f"revision {revision}")]
+    when = [
+        Paragraph(pen.text(line), pen.style(8.5, colour=INK2))
+        for line in (date, words_for(say("report-page-one-letterhead", revision=revision)))
+    ]
     mark = _image(dressing.mark, MARK_WIDTH, MARK_HEIGHT) if dressing.mark else None
     left = mark.drawWidth + 10 if mark else 0.0
     row, widths = [who or "", when], [0.76 * width - left, 0.24 * width]
@@ -71,13 +75,13 @@ def page_one(summary: ReportSummary, dressing: Dressing, pen: Pen, width: float)
     story: list[Flowable] = []
     whose = [line for line in (summary.customer, summary.contact, summary.address) if line]
     story += [Paragraph(pen.text(line), pen.style(9, colour=INK2)) for line in whose]
-    story += _answers("What was found", summary.found, pen)
-    story += _answers("What is proposed", summary.proposed, pen, bold=True)
+    story += _answers(words_for(say("report-page-one-page-one-what-found")), summary.found, pen)
+    story += _answers(words_for(say("report-page-one-page-one-what-proposed")), summary.proposed, pen, bold=True)
     story += _figures(summary, pen, width)
     if summary.before and summary.after:
         story += [Spacer(1, 4), _bars(summary.before, summary.after, pen, width)]
-    story += _answers("What that rests on", summary.rests_on, pen)
-    story += _answers("What is not promised", summary.not_promised, pen)
+    story += _answers(words_for(say("report-page-one-page-one-what-rests")), summary.rests_on, pen)
+    story += _answers(words_for(say("report-page-one-page-one-what-promised")), summary.not_promised, pen)
     if dressing.photos:
         shown = dressing.photos[:MOST_PHOTOS]
         cell = width / MOST_PHOTOS
@@ -110,7 +114,9 @@ def _figures(summary: ReportSummary, pen: Pen, width: float) -> list[Flowable]:
     ]
     rows: list[list[Any]] = [list(cells[start : start + 3]) for start in range(0, len(cells), 3)]
     rows = [[*row, *[""] * (3 - len(row))] for row in rows]
-    note = Paragraph(pen.text(f"Held against {summary.against}."), pen.style(8.5, colour=INK2))
+    note = Paragraph(
+        pen.text(words_for(say("report-page-one-figures", against=summary.against))), pen.style(8.5, colour=INK2)
+    )
     return [Spacer(1, 5), Table(rows, colWidths=[width / 3] * 3, style=BARE, hAlign="LEFT"), note]
 
 
@@ -120,8 +126,8 @@ def _bars(before: Figure, after: Figure, pen: Pen, width: float) -> Drawing:
     most = max(before.value + (before.band or 0.0), after.value + (after.band or 0.0)) or 1.0
     drawing = Drawing(width, 2 * (BAR_H + 6) + 6)
     rows: tuple[tuple[str, Figure, Color], ...] = (
-        ("before", before, COLOURS["copper"]),
-        ("after", after, COLOURS["verdigris"]),
+        (words_for(say("sheet-before")), before, COLOURS["copper"]),
+        (words_for(say("sheet-after")), after, COLOURS["verdigris"]),
     )
     for place, (name, figure, colour) in enumerate(rows):
         foot = (1 - place) * (BAR_H + 6) + 4
@@ -130,7 +136,7 @@ def _bars(before: Figure, after: Figure, pen: Pen, width: float) -> Drawing:
         drawing.add(Rect(left, foot, end - left, BAR_H, fillColor=colour, strokeColor=None))
         drawing.add(Line(end - half, foot + BAR_H / 2, end + half, foot + BAR_H / 2, strokeColor=INK, strokeWidth=1.6))
         drawing.add(String(left - 6, foot + 4, name, fontName="Text", fontSize=9, fillColor=INK, textAnchor="end"))
-        said = f"{written(figure, pen.units, pen.currency)} a year"
+        said = words_for(say("report-page-one-bars", written=written(figure, pen.units, pen.currency)))
         drawing.add(String(right + 8, foot + 4, said, fontName="Bold", fontSize=9, fillColor=INK))
     drawing.add(Line(left, 0, left, 2 * (BAR_H + 6) + 4, strokeColor=HAIR))
     return drawing
@@ -138,9 +144,18 @@ def _bars(before: Figure, after: Figure, pen: Pen, width: float) -> Drawing:
 
 def _signatures(summary: ReportSummary, pen: Pen, width: float) -> list[Flowable]:
     """Whether it is signed off, and lines for those who sign on paper."""
-    said = f"Signed off by {summary.signed}." if summary.signed else "Not signed off."
+    said = (
+        words_for(say("report-page-one-signatures-signed-off", signed=summary.signed))
+        if summary.signed
+        else words_for(say("report-page-one-signatures-signed-off-2"))
+    )
     lines = [[HRFlowable(width=width / 2 - 20, color=INK, thickness=0.6, hAlign="LEFT") for _ in SIGN_HERE]]
-    words = [[Paragraph(f"{who}: name, day", pen.style(8, colour=INK2)) for who in SIGN_HERE]]
+    words = [
+        [
+            Paragraph(words_for(say("report-page-one-signatures-name-day", who=who)), pen.style(8, colour=INK2))
+            for who in SIGN_HERE
+        ]
+    ]
     return [
         Paragraph(pen.text(said), pen.style(9.5, bold=bool(summary.signed), before=9)),
         Spacer(1, 18),

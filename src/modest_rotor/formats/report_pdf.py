@@ -21,6 +21,7 @@ from modest_rotor.core.phrase import BASIS_WORDS, Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Fact, Report
 from modest_rotor.core.report_proof import ReportProof
+from modest_rotor.core.say import say, tell, words_for
 from modest_rotor.formats.report_page_one import Dressing, Pen, letterhead, page_one
 from modest_rotor.formats.report_pictures import HAIR, INK2, balance_picture, year_picture
 from modest_rotor.formats.text import sentence, written
@@ -30,29 +31,30 @@ MARGIN = 16 * mm
 SIGNS = "µηπΣΔΩωφψθ−"
 WITHOUT_GLYPH = {
     "√": "sqrt ",
-    "≤": "at most ",
-    "≥": "at least ",
-    "→": "to ",
+    "≤": say("report-pdf-without-glyph-most"),
+    "≥": say("report-pdf-without-glyph-least"),
+    "→": say("report-pdf-without-glyph-to"),
     "∑": "Σ",
     "₀": "0",
     "₁": "1",
-    "∞": "without end",
+    "∞": say("report-pdf-without-glyph-without-end"),
     "₂": "2",
-    "∝": "goes with",
+    "∝": say("report-pdf-without-glyph-goes"),
 }
 ROWS = (
-    ("May it be fitted?", "fits"),
-    ("What does it move?", "flow"),
-    ("What does it draw there?", "watts"),
-    ("Energy a year", "energy"),
-    ("Saved a year", "saved"),
-    ("Saved a year, money", "money"),
-    ("Cost fitted", "cost"),
-    ("Simple payback", "payback"),
-    ("Present value", "worth"),
-    ("What can go wrong?", "wrong"),
-    ("How soon?", "soon"),
+    (say("report-pdf-rows-may-fitted"), "fits"),
+    (say("report-pdf-rows-what-does"), "flow"),
+    (say("report-pdf-rows-what-does-draw"), "watts"),
+    (say("report-pdf-rows-energy-year"), "energy"),
+    (say("report-pdf-rows-saved-year"), "saved"),
+    (say("report-pdf-rows-saved-year-money"), "money"),
+    (say("report-pdf-rows-cost-fitted"), "cost"),
+    (say("report-pdf-rows-simple-payback"), "payback"),
+    (say("report-pdf-rows-present-value"), "worth"),
+    (say("report-pdf-rows-what-can"), "wrong"),
+    (say("report-pdf-rows-how-soon"), "soon"),
 )
+CHOSEN = say("report-pdf-chosen")
 NO_DRESSING = Dressing()
 FRAME_PADDING = 6
 MOST_ACROSS = 5
@@ -71,8 +73,9 @@ class _Writer:
 
     def text(self, text: str) -> str:
         """Plain words, marked up."""
+        text = words_for(text)
         for sign, said in WITHOUT_GLYPH.items():
-            text = text.replace(sign, said)
+            text = text.replace(sign, words_for(said))
         text = text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
         return re.sub(f"[{SIGNS}]+", lambda match: f'<font name="Signs">{match[0]}</font>', text)
 
@@ -85,7 +88,7 @@ def write_pdf(report: Report, units: UnitSystem, dressing: Dressing = NO_DRESSIN
     title = f"{report.title}, {report.site}"
     document = SimpleDocTemplate(
         out, pagesize=size, leftMargin=MARGIN, rightMargin=MARGIN, topMargin=22 * mm, bottomMargin=18 * mm, title=title,
-        author=report.made_by or "", subject="Motor replacement report", creator=f"Modest Rotor {report.program_version}",
+        author=report.made_by or "", subject=words_for(say("report-pdf-write-pdf-motor-replacement")), creator=words_for(say("report-pdf-write-pdf-modest-rotor", program_version=report.program_version)),
     )  # fmt: skip
     width = size[0] - 2 * MARGIN
     writer = _Writer(units, report.currency)
@@ -124,9 +127,18 @@ def _running_lines(canvas: Canvas, report: Report, size: tuple[float, float], ti
     canvas.drawRightString(size[0] - MARGIN, size[1] - 13 * mm, report.date)
     canvas.setStrokeColor(HAIR)
     canvas.line(MARGIN, size[1] - 15 * mm, size[0] - MARGIN, size[1] - 15 * mm)
-    foot = f"Modest Rotor {report.program_version} · job revision {report.revision} · {report.date}"
+    foot = words_for(
+        say(
+            "report-pdf-running-lines-modest-rotor",
+            program_version=report.program_version,
+            revision=report.revision,
+            date=report.date,
+        )
+    )
     canvas.drawString(MARGIN, 10 * mm, foot)
-    canvas.drawRightString(size[0] - MARGIN, 10 * mm, f"page {canvas.getPageNumber()}")
+    canvas.drawRightString(
+        size[0] - MARGIN, 10 * mm, words_for(say("report-pdf-running-lines-page", getpagenumber=canvas.getPageNumber()))
+    )
     canvas.restoreState()
 
 
@@ -134,31 +146,39 @@ def _story(report: Report, writer: _Writer, width: float, dressing: Dressing) ->
     inside = width - 2 * FRAME_PADDING
     pen = Pen(writer.phrase, writer.text, _style, writer.units, writer.currency)
     story: list[Flowable] = letterhead(dressing, report.date, report.revision, pen, inside)
-    story.append(Paragraph(writer.text(f"{report.title}: which motor, and what it would save"), _style(15, bold=True)))
-    people = " · ".join(filter(None, (report.site, f"for {report.made_for}" if report.made_for else "", f"by {report.made_by}" if report.made_by else "")))  # fmt: skip
+    story.append(
+        Paragraph(
+            writer.text(words_for(say("report-pdf-story-motor-what", report=report.title))), _style(15, bold=True)
+        )
+    )
+    people = " · ".join(filter(None, (report.site, words_for(say("report-pdf-story-for", made_for=report.made_for)) if report.made_for else "", words_for(say("report-pdf-story-by", made_by=report.made_by)) if report.made_by else "")))  # fmt: skip
     story.append(Paragraph(writer.text(people), _style(9, colour=INK2)))
     if report.stops:
-        stops = [writer.phrase(("Stop, not cleared: ", *one)) for one in report.stops]
+        stops = [writer.phrase(tell("report-pdf-story-stop-cleared", one=one)) for one in report.stops]
         story += [Paragraph(one, _style(9.5, bold=True, colour=BRICK)) for one in stops]
     if report.summary is not None:
         story += [*page_one(report.summary, dressing, pen, inside), PageBreak()]
-        story.append(Paragraph("For the engineer", _style(13, bold=True)))
-    story += _part("Recommendation", [writer.phrase(one) for one in report.recommendation], first_bold=True)
-    story += _facts("The machine", report.machine, writer, width)
-    story += _facts("What was measured", report.measured, writer, width)
+        story.append(Paragraph(words_for(say("report-pdf-story-engineer")), _style(13, bold=True)))
+    story += _part(say("word-recommendation"), [writer.phrase(one) for one in report.recommendation], first_bold=True)
+    story += _facts(words_for(say("report-pdf-story-machine")), report.machine, writer, width)
+    story += _facts(words_for(say("report-pdf-story-what-measured")), report.measured, writer, width)
     if report.found:
-        story += _part("What was found", [writer.phrase(one) for one in report.found])
+        story += _part(words_for(say("report-pdf-story-what-found")), [writer.phrase(one) for one in report.found])
     story += _options(report, writer, width)
     story += _pictures(report, writer, width)
-    story += _part("Cautions", [writer.phrase(one) for one in report.cautions])
+    story += _part(say("word-cautions"), [writer.phrase(one) for one in report.cautions])
     if report.approvals:
-        story += _part("Approvals on record", [writer.text(one) for one in report.approvals])
-    assumed = ", ".join(report.assumed) or "nothing that moves the result"
-    story += _part("Assumed, not measured", [writer.text(f"{assumed}."), writer.text(report.bands)])
+        story += _part(
+            words_for(say("report-pdf-story-approvals-record")), [writer.text(one) for one in report.approvals]
+        )
+    assumed = ", ".join(report.assumed) or words_for(say("report-pdf-story-nothing-moves"))
+    story += _part(
+        words_for(say("report-pdf-story-assumed-measured")), [writer.text(f"{assumed}."), writer.text(report.bands)]
+    )
     if report.proof:
         story += [Spacer(1, 10), *_proof(report.proof, writer, width)]
     if report.workings:
-        story += [PageBreak(), Paragraph("Appendix: the workings", _style(13, bold=True))]
+        story += [PageBreak(), Paragraph(words_for(say("report-pdf-story-appendix-workings")), _style(13, bold=True))]
         for worked in report.workings:
             story += _working(worked.title, worked.result, writer)
     return story
@@ -177,7 +197,7 @@ def _facts(title: str, facts: tuple[Fact, ...], writer: _Writer, width: float) -
         [
             Paragraph(writer.text(fact.label), _style(8.5, colour=INK2)),
             Paragraph(writer.phrase(fact.value), _style(8.5)),
-            Paragraph(BASIS_WORDS[fact.basis], _style(7.5, colour=INK2)),
+            Paragraph(words_for(BASIS_WORDS[fact.basis]), _style(7.5, colour=INK2)),
         ]
         for fact in facts
     ]
@@ -205,47 +225,62 @@ def _options(report: Report, writer: _Writer, width: float) -> list[Flowable]:
         shown = report.options[start : start + MOST_ACROSS]
         head = [""] + [
             Paragraph(
-                writer.text(f"{one.letter}  {one.title}{' (chosen)' if one.chosen else ''}"), _style(9, bold=True)
+                writer.text(f"{one.letter}  {one.title}{words_for(CHOSEN) if one.chosen else ''}"), _style(9, bold=True)
             )
             for one in shown
         ]
         rows: list[list[Any]] = [head]
         for label, field in ROWS:
-            cells = [Paragraph(label, _style(8.5, colour=INK2))]
+            cells = [Paragraph(words_for(label), _style(8.5, colour=INK2))]
             for one in shown:
                 value = getattr(one, field)
                 said = writer.text(value) if isinstance(value, str) else writer.phrase(value)
                 if field == "fits" and one.stop:
-                    cells.append(Paragraph(f"Stop: {writer.text(one.stop)}", _style(8.5, bold=True, colour=BRICK)))
+                    cells.append(
+                        Paragraph(
+                            words_for(say("report-pdf-options-stop", text=writer.text(one.stop))),
+                            _style(8.5, bold=True, colour=BRICK),
+                        )
+                    )
                 else:
                     cells.append(Paragraph(said, _style(8.5)))
             rows.append(cells)
         first = 0.18 * width
         widths = [first] + [(width - first) / len(shown)] * len(shown)
-        title = "The options" if start == 0 else "The options, continued"
+        title = (
+            words_for(say("report-pdf-options-options"))
+            if start == 0
+            else words_for(say("report-pdf-options-options-continued"))
+        )
         heading = Paragraph(title, _style(11, bold=True, before=7))
         story.append(KeepTogether([heading, Table(rows, colWidths=widths, style=_rules(0), repeatRows=1)]))
     if story:
-        story.append(
-            Paragraph(
-                "Saved is against the baseline, which has no saving of its own. ± and ranges hold 95 %.",
-                _style(8, colour=INK2),
-            )
-        )
+        story.append(Paragraph(words_for(say("report-pdf-options-saved-against")), _style(8, colour=INK2)))
     return story
 
 
-PROOF_HEADS = ("Duty step", "Hours", "Before", "Put right, same flow", "After", "Promised", "Saved", "Flow after")
+PROOF_HEADS = (
+    say("report-pdf-proof-heads-duty-step"),
+    say("report-pdf-head-hours"),
+    say("report-pdf-head-before"),
+    say("report-pdf-proof-heads-put-right"),
+    say("report-pdf-head-after"),
+    say("report-pdf-head-promised"),
+    say("report-pdf-head-saved"),
+    say("report-pdf-proof-heads-flow-after"),
+)
 PROOF_FIELDS = ("hours", "before", "same_flow", "after", "promised", "saved", "flow")
 
 
 def _proof(proof: ReportProof, writer: _Writer, width: float) -> list[Flowable]:
     """The page of the proof: verdict, steps, what else changed, who signed."""
-    story = [Paragraph(writer.text(f"Proof: {proof.option}"), _style(13, bold=True))]
+    story = [
+        Paragraph(writer.text(words_for(say("report-pdf-proof-proof", option=proof.option))), _style(13, bold=True))
+    ]
     story += _part(proof.verdict.capitalize(), [writer.phrase(proof.sentence)], first_bold=True)
-    told = ("Saved a year, measured: ", *proof.saved, "; promised for the same steps: ", *proof.promised, ".")
+    told = tell("report-pdf-proof-saved-year", saved=proof.saved, promised=proof.promised)
     story += [Paragraph(writer.phrase(told), _style(9))]
-    rows: list[list[Any]] = [[Paragraph(head, _style(8, bold=True)) for head in PROOF_HEADS]]
+    rows: list[list[Any]] = [[Paragraph(words_for(head), _style(8, bold=True)) for head in PROOF_HEADS]]
     for line in proof.lines:
         cells = [Paragraph(writer.phrase(getattr(line, field)), _style(8.5)) for field in PROOF_FIELDS]
         rows.append([Paragraph(writer.text(line.name), _style(8.5)), *cells])
@@ -253,8 +288,12 @@ def _proof(proof: ReportProof, writer: _Writer, width: float) -> list[Flowable]:
     widths = [first] + [(width - first) / len(PROOF_FIELDS)] * len(PROOF_FIELDS)
     story += [Spacer(1, 6), Table(rows, colWidths=widths, style=_rules(0), repeatRows=1)]
     if proof.besides:
-        story += _part("Besides", [writer.phrase(one) for one in proof.besides])
-    signed = f"Signed off by {proof.signed}." if proof.signed else "Not signed off yet."
+        story += _part(say("word-besides"), [writer.phrase(one) for one in proof.besides])
+    signed = (
+        words_for(say("report-pdf-proof-signed-off", signed=proof.signed))
+        if proof.signed
+        else words_for(say("report-pdf-proof-signed-off-yet"))
+    )
     return [*story, *_part("Sign-off", [writer.text(signed)])]
 
 
@@ -264,8 +303,8 @@ def _pictures(report: Report, writer: _Writer, width: float) -> list[Flowable]:
     if balance is None and year is None:
         return []
     words = (
-        "Where the machine meets its system; letters are the options." if balance else "",
-        "The year: today's watts as blocks, the choice dashed." if year else "",
+        words_for(say("report-pdf-pictures-where-machine")) if balance else "",
+        words_for(say("report-pdf-pictures-year-today")) if year else "",
     )
     captions = [Paragraph(one, _style(8, colour=INK2)) for one in words]
     table = Table(
@@ -286,10 +325,12 @@ def _working(title: str, result: Any, writer: _Writer) -> list[Flowable]:
             )
         )
     given = "; ".join(
-        f"{one.symbol} {one.label} {written(one.figure, writer.units, writer.currency)} ({one.origin or BASIS_WORDS[one.figure.basis]})"
+        f"{one.symbol} {one.label} {written(one.figure, writer.units, writer.currency)} ({one.origin or words_for(BASIS_WORDS[one.figure.basis])})"
         for one in working.ingredients
     )
     lines.append(Paragraph(writer.text(given), _style(8)))
     lines += [Paragraph(writer.text(remark), _style(8)) for remark in working.remarks]
-    lines.append(Paragraph(writer.text(f"Source: {working.source}"), _style(7.5, colour=INK2)))
+    lines.append(
+        Paragraph(writer.text(words_for(say("report-pdf-working", source=working.source))), _style(7.5, colour=INK2))
+    )
     return [KeepTogether(lines)]

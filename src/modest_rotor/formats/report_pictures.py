@@ -12,6 +12,7 @@ from reportlab.lib.colors import Color, HexColor
 from modest_rotor.core.assessment import BalancePoint
 from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.report import Report, YearBar
+from modest_rotor.core.say import say, words_for
 
 INK, INK2, HAIR = HexColor("#1D1A15"), HexColor("#5B5347"), HexColor("#D6CDBD")
 COLOURS = {"copper": HexColor("#98480F"), "verdigris": HexColor("#0C6556"), "violet": HexColor("#554D92")}
@@ -61,8 +62,8 @@ def balance_picture(report: Report, units: UnitSystem, width: float, height: flo
     _frame(
         drawing,
         axes,
-        f"flow, {_unit(balance.flow_quantity, units)}",
-        f"pressure, {_unit(balance.pressure_quantity, units)}",
+        words_for(say("report-pictures-balance-picture-flow", unit=_unit(balance.flow_quantity, units))),
+        words_for(say("report-pictures-balance-picture-pressure", unit=_unit(balance.pressure_quantity, units))),
     )
     shown = {"found", "system", *(f"{point.label}-{step}" for point in points)}
     for curve in balance.curves:
@@ -103,7 +104,7 @@ def year_picture(report: Report, width: float, height: float) -> Drawing | None:
     most = 1.15 * max(max(bar.today_w or 0.0, bar.then_w or 0.0) for bar in bars)
     axes = Axes(40, 26, width - 52, height - 40, max(WHOLE_YEAR_H, sum(bar.hours for bar in bars)), most)
     drawing = Drawing(width, height)
-    _frame(drawing, axes, "hours of the year", "watts")
+    _frame(drawing, axes, words_for(say("report-pictures-year-picture")), words_for(say("picture-watts")))
     start = 0.0
     for bar in bars:
         _block(drawing, axes, bar, start)

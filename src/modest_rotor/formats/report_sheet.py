@@ -15,6 +15,7 @@ from modest_rotor.core.phrase import BASIS_WORDS, Figure
 from modest_rotor.core.quantities import UnitSystem, quantity
 from modest_rotor.core.report import Report
 from modest_rotor.core.report_proof import ReportProof
+from modest_rotor.core.say import say, words_for
 from modest_rotor.core.working import Result
 from modest_rotor.formats.cells import safe_text
 from modest_rotor.formats.text import sentence
@@ -43,23 +44,23 @@ def write_xlsx(report: Report, options: tuple[OptionAnswer, ...], units: UnitSys
     first = book.active
     assert isinstance(first, Worksheet)
     _about(first, report, units)
-    _results(book.create_sheet("Options"), options, units, report.currency)
-    _steps(book.create_sheet("Duty steps"), options, units)
+    _results(book.create_sheet(words_for(say("sheet-options"))), options, units, report.currency)
+    _steps(book.create_sheet(words_for(say("report-sheet-write-xlsx"))), options, units)
     if report.proof:
-        _proof(book.create_sheet("Proof"), report.proof, units, report.currency)
+        _proof(book.create_sheet(words_for(say("sheet-proof"))), report.proof, units, report.currency)
     out = io.BytesIO()
     book.save(out)
     return out.getvalue()
 
 
 def _about(sheet: Worksheet, report: Report, units: UnitSystem) -> None:
-    sheet.title = "Machine"
-    _head(sheet, "what", "value", "stands on")
+    sheet.title = words_for(say("label-machine"))
+    _head(sheet, say("sheet-what"), say("sheet-value"), words_for(say("report-sheet-about-stands")))
     for fact in (*report.machine, *report.measured):
         _add(sheet, [fact.label, sentence(fact.value, units, report.currency), BASIS_WORDS[fact.basis]])
     for label, value in (
         ("date", report.date),
-        ("job revision", report.revision),
+        (words_for(say("report-sheet-about-job-revision")), report.revision),
         ("program", report.program_version),
         ("bands", report.bands),
     ):
@@ -67,25 +68,43 @@ def _about(sheet: Worksheet, report: Report, units: UnitSystem) -> None:
 
 
 def _results(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSystem, currency: str | None) -> None:
-    _head(sheet, "option", "title", "result", "value", "± (95 %)", "low", "high", "unit", "waits for")
+    _head(
+        sheet,
+        say("sheet-option"),
+        say("sheet-title"),
+        say("sheet-result"),
+        say("sheet-value"),
+        "± (95 %)",
+        say("sheet-low"),
+        say("sheet-high"),
+        say("sheet-unit"),
+        words_for(say("report-sheet-results-waits")),
+    )
     for option in options:
         for name in RESULTS:
             result: Result = getattr(option, name)
-            waits = "" if result.figure else sentence(result.waits or ("not known",), units, currency)
-            _add(
-                sheet,
-                [
-                    option.letter,
-                    option.title,
-                    result.label,
-                    *_numbers(result.figure, units, currency),
-                    waits,
-                ],
+            waits = (
+                ""
+                if result.figure
+                else sentence(result.waits or (words_for(say("report-sheet-results-known")),), units, currency)
             )
+            _add(sheet, [option.letter, option.title, result.label, *_numbers(result.figure, units, currency), waits])
 
 
 def _steps(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSystem) -> None:
-    _head(sheet, "option", "step", "hours", "quantity", "value", "± (95 %)", "low", "high", "unit", "note")
+    _head(
+        sheet,
+        say("sheet-option"),
+        say("sheet-step"),
+        say("sheet-hours"),
+        say("sheet-quantity"),
+        say("sheet-value"),
+        "± (95 %)",
+        say("sheet-low"),
+        say("sheet-high"),
+        say("sheet-unit"),
+        say("sheet-note"),
+    )
     for option in options:
         for step in option.steps:
             hours = step.hours.value if step.hours else None
@@ -105,7 +124,16 @@ def _steps(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSyste
                     )
 
 
-PROOF_HEADS = ("step", "hours", "before", "put right, same flow", "after", "promised", "saved", "flow after")
+PROOF_HEADS = (
+    say("sheet-step"),
+    say("sheet-hours"),
+    say("sheet-before"),
+    say("report-sheet-proof-heads-put-right"),
+    say("sheet-after"),
+    say("sheet-promised"),
+    say("sheet-saved"),
+    say("report-sheet-proof-heads-flow-after"),
+)
 
 
 def _proof(sheet: Worksheet, proof: ReportProof, units: UnitSystem, currency: str | None) -> None:
@@ -115,7 +143,7 @@ def _proof(sheet: Worksheet, proof: ReportProof, units: UnitSystem, currency: st
         _add(sheet, [line.name, *(sentence(one, units, currency) for one in told)])
     for label, said in (
         ("verdict", (proof.verdict,)),
-        ("in words", proof.sentence),
+        (words_for(say("report-sheet-proof")), proof.sentence),
         *(("besides", one) for one in proof.besides),
     ):
         _add(sheet, [label, sentence(said, units, currency)])
@@ -141,7 +169,7 @@ def _head(sheet: Worksheet, *names: str) -> None:
 
 def _add(sheet: Worksheet, cells: list[Any]) -> None:
     """A row, whose words are words: none is taken for a formula, whatever somebody typed as a name."""
-    sheet.append([safe_text(cell) if isinstance(cell, str) else cell for cell in cells])
+    sheet.append([safe_text(words_for(cell)) if isinstance(cell, str) else cell for cell in cells])
     for cell in sheet[sheet.max_row]:
         if isinstance(cell.value, str):
             cell.data_type = "s"

@@ -8,6 +8,7 @@ from datetime import datetime, tzinfo
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
 from modest_rotor.core.report import build_report
+from modest_rotor.core.say import Dated, say, words_for
 from modest_rotor.formats.clock import on_clock_of
 from modest_rotor.formats.report_page_one import Dressing
 from modest_rotor.formats.report_pdf import write_pdf
@@ -31,7 +32,7 @@ def as_shown(
     :param who: who signs, with their role. :param at: when, aware of its zone. :param zone: on whose clock its times are told; it is
         named beside the date.
     """
-    day = f"{at.astimezone(zone):%d %B %Y}, times in {zone}"
+    day = words_for(say("signed-report-as-shown", astimezone=Dated(at.astimezone(zone), "dd MMMM y"), zone=zone))
     report = build_report(on_clock_of(zone, job), assessment, day, revision, signed=who)
     units = report.units
     sheet = write_xlsx(report, assessment.options.options, units)

@@ -7,6 +7,7 @@ import math
 from modest_rotor.core.calculations.calculation import Calculated
 from modest_rotor.core.phrase import BASIS_WORDS, Figure, Phrase
 from modest_rotor.core.quantities import UnitSystem, quantity
+from modest_rotor.core.say import in_signs, say, typed_in_signs, words_for
 from modest_rotor.core.working import Result
 
 OPEN_UPWARD = ("payback", "running_hours")
@@ -33,7 +34,8 @@ def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> s
     value = round(unit.from_si(figure.value) / step) * step
     beside = f" ± {round(max(band, step) / step) * step:,.{places}f}" if band else ""
     symbol = (currency or "") if unit.symbol == "money" else unit.symbol
-    return f"{value:,.{places}f}{beside} {symbol}".rstrip().replace("-", "−", 1 if value < 0 else 0)
+    number = f"{value:,.{places}f}{beside}".replace("-", "−", 1 if value < 0 else 0)
+    return f"{in_signs(number)} {symbol}".rstrip()
 
 
 def _finest(value: float, decimals: int) -> float:
@@ -46,15 +48,16 @@ def _finest(value: float, decimals: int) -> float:
 
 def sentence(phrase: Phrase, units: UnitSystem, currency: str | None = None) -> str:
     """A phrase as text in a reader's units."""
-    return "".join(piece if isinstance(piece, str) else written(piece, units, currency) for piece in phrase)
+    return "".join(piece if isinstance(piece, str) else written(piece, units, currency) for piece in words_for(phrase))
 
 
 def as_entered(figure: Figure, units: UnitSystem) -> str:
     """What was typed, with its unit where none was typed with it."""
     assert figure.entry is not None
     entry = figure.entry
-    bare = not any(letter.isalpha() or letter in "%°" for letter in entry.typed)
-    return f"{entry.typed} {entry.unit}".strip() if bare and entry.unit != "money" else entry.typed
+    typed = typed_in_signs(entry.typed)
+    bare = not any(letter.isalpha() or letter in "%°" for letter in typed)
+    return f"{typed} {entry.unit}".strip() if bare and entry.unit != "money" else typed
 
 
 def _range(figure: Figure, units: UnitSystem) -> str:
@@ -66,11 +69,11 @@ def _range(figure: Figure, units: UnitSystem) -> str:
     step = 10.0 ** (math.floor(math.log10(largest)) - 1) if largest >= 1 else 10.0**-places
 
     def said(end: float) -> str:
-        return f"{round(end / step) * step:,.{places}f}"
+        return in_signs(f"{round(end / step) * step:,.{places}f}")
 
     if low is None or high is None:
-        return f"{said(low or 0.0)} {unit.symbol} or more"
-    return f"{said(low)} to {said(high)} {unit.symbol}"
+        return words_for(say("text-range-more", said=said(low or 0.0), symbol=unit.symbol))
+    return words_for(say("text-range-to", said=said(low), said_2=said(high), symbol=unit.symbol))
 
 
 def told(calculated: Calculated, units: UnitSystem) -> str:
@@ -87,12 +90,12 @@ def _working(result: Result, units: UnitSystem) -> list[str]:
     if working is None:
         return []
     values = [
-        f"  {one.symbol or '·'}  {one.label}: {written(one.figure, units)} ({one.origin or BASIS_WORDS[one.figure.basis]})"
+        f"  {one.symbol or '·'}  {one.label}: {written(one.figure, units)} ({one.origin or words_for(BASIS_WORDS[one.figure.basis])})"
         for one in working.ingredients
     ]
     return [
         f"  {working.formula}",
         *values,
         *(f"  {remark}" for remark in working.remarks),
-        f"  Source: {working.source}",
+        words_for(say("text-working", source=working.source)),
     ]

@@ -10,6 +10,7 @@ from icalendar import Calendar, Event
 
 from modest_rotor.core.phrase import Phrase
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import Dated, say, words_for
 from modest_rotor.formats.text import sentence
 
 MAKER = "-//Modest Rotor//next visits//EN"
@@ -46,7 +47,9 @@ def write_visits(visits: Iterable[DueVisit], now: datetime, units: UnitSystem, t
         event.add("dtstamp", now)
         event.add("dtstart", day)
         event.add("dtend", day + timedelta(days=1))
-        overdue = f", due since {visit.due:%d %B %Y}" if visit.due < today else ""
+        overdue = (
+            words_for(say("visits-ics-write-visits", due=Dated(visit.due, "dd MMMM y"))) if visit.due < today else ""
+        )
         event.add("summary", f"{visit.machine}{overdue}")
         event.add("location", visit.site)
         event.add("description", f"{sentence(visit.why, units)}\n{visit.link}")

@@ -51,8 +51,8 @@ def keep_up(stopping: Event) -> None:
             told = _told_once(told, error, log.exception)
 
 
-def _told_once(told: str, error: Exception, tell: Callable[[str], None]) -> str:
+def _told_once(told: str, error: Exception, report: Callable[[str], None]) -> str:
     said = f"{type(error).__name__}: {error}"
     if said != told:
-        tell("the upkeep failed, and is tried again")
+        report("the upkeep failed, and is tried again")
     return said

@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import UTC, datetime
 
+from modest_rotor.core.bench.course import topic_words
 from modest_rotor.core.bench.hunting import Ending, Hunting, way_minutes
 from modest_rotor.core.bench.record import Predicted
 from modest_rotor.core.bench.why import Meter, Moves
@@ -61,7 +62,7 @@ def predictions_of(who: str) -> tuple[Predicted, ...]:
     return tuple(
         Predicted(
             experiment=row.experiment,
-            topic=row.topic,
+            topic=topic_words(row.topic),
             meter=Meter(row.meter),
             said=Moves(row.said),
             moved=Moves(row.moved),

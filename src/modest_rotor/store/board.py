@@ -14,7 +14,9 @@ from pydantic import Field, ValidationError
 from modest_rotor.core.assessment import BoardLine
 from modest_rotor.core.coded import codes_read_as
 from modest_rotor.core.job import Site, Station
+from modest_rotor.core.kept_words import kept_for_all
 from modest_rotor.core.phrase import Frozen, Phrase
+from modest_rotor.core.say import say
 from modest_rotor.store.database import database, transaction
 from modest_rotor.store.fits import assessed_job
 from modest_rotor.store.jobs import SITE_FIELDS, job_in, revision_of, row_of, site_of, summary_key
@@ -132,7 +134,10 @@ def count_shelves() -> dict[Shelf, int]:
     return dict(zip(Shelf, map(int, counted.fetchone()), strict=True))
 
 
-BOARD_COLUMNS = f"""s.id, {", ".join(f"s.{name}" for name in SITE_FIELDS)}, j.id, m.id, m.document->>'name', m.document->>'place', j.summary, j.summary_key, j.revision || '.' || m.revision, m.told, j.saved, j.archived, j.thrown"""
+BOARD_COLUMNS = (
+    f"s.id, {', '.join(f's.{name}' for name in SITE_FIELDS)}, j.id, m.id, m.document->>'name', m.document->>'place', "
+    "j.summary, j.summary_key, j.revision || '.' || m.revision, m.told, j.saved, j.archived, j.thrown"
+)
 BOARD_FROM = "FROM site s JOIN machine m ON m.site_id = s.id JOIN job j ON j.machine_id = m.id"
 SHELVES = {
     Shelf.OPEN: "j.archived IS NULL AND j.thrown IS NULL",
@@ -184,15 +189,18 @@ def _words(find: str) -> list[str]:
 
 
 WORKED_OUT_ANEW = BoardLine(
-    sentence=("is being worked out anew",), waits_for="a moment", stands_at=Station.CALL, stopped=False
-)
-UNREADABLE = BoardLine(
-    sentence=("cannot be read by this program; it is kept as it is",),
-    waits_for="a program that reads it",
+    sentence=(say("store-board-worked-out-anew-being-worked"),),
+    waits_for=say("store-board-worked-out-anew-moment"),
     stands_at=Station.CALL,
     stopped=False,
 )
-TOO_LONG = UNREADABLE.model_copy(update={"sentence": ("takes too long to be worked out; it is kept as it is",)})
+UNREADABLE = BoardLine(
+    sentence=(say("store-board-unreadable-cannot-read"),),
+    waits_for=say("store-board-unreadable-program-reads"),
+    stands_at=Station.CALL,
+    stopped=False,
+)
+TOO_LONG = UNREADABLE.model_copy(update={"sentence": (say("store-board-too-long"),)})
 
 
 @dataclass(frozen=True)
@@ -254,7 +262,7 @@ def renew_line(job_id: int) -> BoardLine:
         line = UNREADABLE
     except TookTooLong:
         line = TOO_LONG
-    with transaction():
+    with transaction(), kept_for_all():
         # Only worth keeping if the job has not moved on meanwhile.
         JobRow.update(summary=line.model_dump(mode="json"), summary_key=summary_key(revision_of(row))).where(
             JobRow.id == row.id, JobRow.revision == row.revision

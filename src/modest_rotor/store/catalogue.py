@@ -7,6 +7,7 @@ from datetime import UTC, datetime
 
 from modest_rotor.core.catalogue import MOST_PRODUCTS, refusals
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.product import Product
 from modest_rotor.store.database import in_one_transaction, transaction
 from modest_rotor.store.models import ProductRow
@@ -22,7 +23,7 @@ def product(code: str) -> Product:
     """One entry. :raises UnknownItem: there is none of that code."""
     row = ProductRow.get_or_none(ProductRow.code == code)
     if row is None:
-        raise UnknownItem(f"The catalogue has no entry “{code[:40]}”.")
+        raise UnknownItem(say("store-catalogue-product", code_=code[:40]))
     return Product.model_validate(row.document)
 
 
@@ -32,7 +33,9 @@ def keep_products(products: Iterable[Product]) -> int:
     for one in wanted:
         reasons = refusals(one)
         if reasons:
-            raise ChangeRefused(f"{one.name} {'; '.join(reasons)}. Nothing was written.")
+            raise ChangeRefused(
+                say("store-catalogue-keep-products-nothing-written", one=one.name, reasons="; ".join(reasons))
+            )
     with transaction():
         now = datetime.now(UTC)
         for one in wanted:
@@ -41,7 +44,9 @@ def keep_products(products: Iterable[Product]) -> int:
                 conflict_target=[ProductRow.code], update={ProductRow.document: document, ProductRow.saved: now}
             ).execute()
         if ProductRow.select().count() > MOST_PRODUCTS:
-            raise ChangeRefused(f"A catalogue has at most {MOST_PRODUCTS:,} entries; nothing was written.")
+            raise ChangeRefused(
+                say("store-catalogue-keep-products-catalogue-most", most_products=Number(MOST_PRODUCTS, ","))
+            )
     return len(wanted)
 
 
@@ -49,7 +54,7 @@ def keep_products(products: Iterable[Product]) -> int:
 def remove_product(code: str) -> None:
     """Take an entry out; jobs that consider it keep their own copy. :raises UnknownItem: there is none of that code."""
     if not ProductRow.delete().where(ProductRow.code == code).execute():
-        raise UnknownItem(f"The catalogue has no entry “{code[:40]}”.")
+        raise UnknownItem(say("store-catalogue-remove-product", code_=code[:40]))
 
 
 def is_empty() -> bool:

@@ -20,6 +20,7 @@ from playhouse.migrations import Runner
 from playhouse.pool import MaxConnectionsExceeded, PoolConnection, PooledDatabase, PooledPostgresqlDatabase
 
 from modest_rotor.core.errors import ChangeRefused, Conflict, ModestRotorError
+from modest_rotor.core.say import say
 from modest_rotor.store.saving import begun, ended, rolled_back, take_up
 
 MIGRATIONS = Path(__file__).parent / "migrations"
@@ -128,7 +129,7 @@ class _Availability:
             if self._away_until is None:
                 return
             if time.monotonic() < self._away_until:
-                raise DatabaseAway("The database does not answer just now.")
+                raise DatabaseAway(say("database-refuse-while-away"))
             # This one tries; the others wait no longer than it would take.
             self._trying = threading.get_ident()
             self._away_until = time.monotonic() + CONNECT_S + FROZEN_AFTER_S
@@ -176,9 +177,9 @@ class Pool(PooledPostgresqlDatabase):  # type: ignore[misc]
             if found is not None:
                 return found
             if AVAILABLE.is_away and not AVAILABLE.is_tried_by_this_thread:
-                raise OperationalError("the database was away a moment ago")
+                raise OperationalError(say("database-connect-database-away"))
             if len(self._in_use) + self._making >= self._max_connections:
-                raise MaxConnectionsExceeded("all connections are in use")
+                raise MaxConnectionsExceeded(say("database-connect-all-connections"))
             self._making += 1
         try:
             made = super(PooledDatabase, self)._connect()
@@ -312,7 +313,7 @@ def connection() -> Iterator[None]:
         with database.connection_context():
             yield
     except MaxConnectionsExceeded as error:
-        raise DatabaseBusy("Too many requests at once.") from error
+        raise DatabaseBusy(say("database-connection")) from error
     except (OperationalError, InterfaceError, DatabaseError) as error:
         if not outermost:
             raise
@@ -327,18 +328,16 @@ def _told(error: Exception) -> Exception:
     cause = getattr(error, "orig", error)
     code = str(getattr(cause, "sqlstate", None) or "")
     if code in BUSY_CODES:
-        return DatabaseBusy("Somebody else is saving in the same place just now.")
+        return DatabaseBusy(say("database-told-somebody-else"))
     if code[:2] == NO_ROOM:
-        return DatabaseBusy("The disk or the memory of the database is full. Make room on this machine.")
+        return DatabaseBusy(say("database-told-disk-memory"))
     if code[:2] in AWAY_CLASSES or (not code and isinstance(error, (OperationalError, InterfaceError, InternalError))):
         AVAILABLE.failed()
-        return DatabaseAway("The database does not answer just now.")
+        return DatabaseAway(say("database-told-database-does"))
     if code[:2] == "23":
-        return Conflict("What this rests on was changed or removed meanwhile. Look again.")
+        return Conflict(say("database-told-what-rests"))
     log.warning("the database refuses a value: %s", error)
-    return ChangeRefused(
-        "The database cannot keep this as it is: too long for its place, or with characters it does not hold."
-    )
+    return ChangeRefused(say("database-told-database-cannot"))
 
 
 def in_one_transaction(function: Callable[Arguments, Answer]) -> Callable[Arguments, Answer]:

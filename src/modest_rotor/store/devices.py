@@ -9,6 +9,7 @@ from pathlib import Path
 from typing import Any
 
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
+from modest_rotor.core.say import say
 from modest_rotor.store.database import database, in_one_transaction, transaction
 from modest_rotor.store.models import DeviceRow, JobRow, WriteAuthorisationRow, WrittenRow
 
@@ -67,7 +68,7 @@ def device(device_id: int) -> KeptDevice:
     """One device. :raises UnknownItem: there is none of that number."""
     row = DeviceRow.get_or_none(DeviceRow.id == device_id)
     if row is None:
-        raise UnknownItem(f"There is no device {device_id}.")
+        raise UnknownItem(say("store-devices-device", device_id=device_id))
     return _kept(row)
 
 
@@ -76,7 +77,9 @@ def device_named(name: str | None) -> KeptDevice:
     row = DeviceRow.get_or_none(DeviceRow.name == name) if name else None
     if row is None:
         raise UnknownItem(
-            f"No device called “{name}” is kept here; choose one." if name else "No device is chosen yet."
+            say("store-devices-device-named-device-called", name=name)
+            if name
+            else say("store-devices-device-named-device-chosen")
         )
     return _kept(row)
 
@@ -101,9 +104,9 @@ def add_device(
                 row.save()
                 return _kept(row)
         if DeviceRow.select().count() >= MOST_DEVICES:
-            raise ChangeRefused(f"At most {MOST_DEVICES} devices are kept; this one was not. Remove one first.")
+            raise ChangeRefused(say("store-devices-add-device-most-devices", most_devices=MOST_DEVICES))
         if DeviceRow.select().where(DeviceRow.name == name).exists():
-            raise ChangeRefused(f"There is a device called “{name}” already; give this one another name.")
+            raise ChangeRefused(say("store-devices-add-device-there-device", name=name))
         row = DeviceRow.create(
             name=name,
             profile=profile,
@@ -121,7 +124,7 @@ def add_device(
 def remove_device(device_id: int) -> None:
     """Forget a device; what was written to it stays. :raises ChangeRefused: a simulated device, which ships."""
     if device(device_id).simulated_device is not None:
-        raise ChangeRefused("A simulated device ships with the application and stays.")
+        raise ChangeRefused(say("store-devices-remove-device"))
     DeviceRow.delete().where(DeviceRow.id == device_id).execute()
 
 
@@ -130,7 +133,7 @@ def authorise(device_id: int, job_id: int, roles: tuple[str, ...], who: str, min
     """Authorise writing of some registers for a time, counted by a clock that nobody sets."""
     device(device_id)
     if JobRow.get_or_none(JobRow.id == job_id) is None:
-        raise UnknownItem(f"There is no job {job_id}.")
+        raise UnknownItem(say("store-devices-authorise", job_id=job_id))
     now = datetime.now(UTC)
     given = min(timedelta(minutes=minutes), LONGEST_AUTHORISED)
     WriteAuthorisationRow.create(
@@ -184,7 +187,7 @@ def _boot() -> str:
         return "unnamed"
 
 
-NOT_KNOWN_YET = "sent; what became of it is not known yet"
+NOT_KNOWN_YET = say("store-devices-not-known-yet")
 
 
 def begin_write(kept: KeptDevice, job_id: int | None, written: Written, who: str) -> int:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.errors import UnknownItem
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.say import say
 from modest_rotor.formats.photo import Photo
 from modest_rotor.store.database import in_one_transaction
 from modest_rotor.store.models import FirmRow
@@ -35,7 +36,7 @@ def mark_or_refuse() -> bytes:
     """The same where one must be there."""
     found = mark()
     if found is None:
-        raise UnknownItem("The firm has no mark.")
+        raise UnknownItem(say("firm-mark-or-refuse"))
     return found
 
 

@@ -20,8 +20,10 @@ from modest_rotor.core.commands import Command, decide
 from modest_rotor.core.errors import ChangeRefused, Conflict, Refusal, UnknownItem
 from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job, JobDocument, Machine, Site
+from modest_rotor.core.kept_words import kept_for_all
 from modest_rotor.core.numerals import NumberStyle, span_told
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import Reader, reader, say
 from modest_rotor.core.statements import (
     STATEMENTS,
     Actor,
@@ -50,9 +52,9 @@ class _ReadJob:
 
 
 _jobs: LRUCache[tuple[int, str], _ReadJob] = LRUCache(4 * MOST_KEPT)
-_assessed: LRUCache[tuple[int, str], Assessed] = LRUCache(MOST_KEPT)
+_assessed: LRUCache[tuple[int, str, Reader], Assessed] = LRUCache(MOST_KEPT)
 """Jobs and what follows from them, as :func:`_kept_under` names them: both are frozen, and what changes has another name."""
-_being_assessed: dict[tuple[int, str], Future[Assessed]] = {}
+_being_assessed: dict[tuple[int, str, Reader], Future[Assessed]] = {}
 """Those that somebody has worked out at this moment: whoever asks for the same waits for it."""
 _lock = Lock()
 
@@ -130,8 +132,7 @@ def keep_job(job: Job, machine_id: int | None = None) -> StoredJob:
     found = assessed_job(job)
     with transaction():
         site, _ = SiteRow.get_or_create(  # type: ignore[no-untyped-call]
-            name=job.site.name,
-            defaults=job.site.model_dump(mode="json", exclude={"name"}),
+            name=job.site.name, defaults=job.site.model_dump(mode="json", exclude={"name"})
         )
         machine = MachineRow.get_or_none(MachineRow.id == machine_id) if machine_id is not None else None
         machine = machine or MachineRow.create(site=site, document=job.machine.model_dump(mode="json"))
@@ -229,16 +230,14 @@ def _step_back(job_id: int, revision: str, who: str, kind: str) -> StoredJob:
         row = _locked(job_id, revision)
         target = _edit_from(row.undo_top if kind == UNDO else row.redo_top)
         if target is None:
-            raise ChangeRefused(f"There is nothing to {kind} in this job.")
+            raise ChangeRefused(say("store-jobs-step-back-there-nothing", kind=kind))
         expected, wanted = (target.after, target.before) if kind == UNDO else (target.before, target.after)
         job = job_in(row)
         now = without_statements(target.path, value_at(job, target.path))
         if all(
             now != without_statements(target.path, one) for one in (expected, _as_kept_now(job, target.path, expected))
         ):
-            raise ChangeRefused(
-                f"“{target.label}” was changed from another job of this machine since; it cannot be taken back from here."
-            )
+            raise ChangeRefused(say("store-jobs-step-back-changed-another", target=target.label))
         change = ChangeRow(
             path=target.path,
             label=target.label,
@@ -297,20 +296,23 @@ def _keep_line(row: JobRow, found: Assessed, site: Site) -> None:
     """Keep a job's line on the Board with the job, and what was worked out for whoever looks at it next."""
     # A line that stands on what the job was before is shown, and renewed beside the requests.
     key = None if found.refining else summary_key(revision_of(row))
-    row.summary, row.summary_key = found.board.model_dump(mode="json"), key
+    with kept_for_all():
+        row.summary, row.summary_key = found.board.model_dump(mode="json"), key
     row.save(only=[JobRow.summary, JobRow.summary_key])
     with _lock:
-        _assessed[_kept_under(row.id, revision_of(row), site)] = found
+        _assessed[*_kept_under(row.id, revision_of(row), site), reader()] = found
 
 
 def _locked(job_id: int, revision: str) -> JobRow:
     row = row_of(job_id, lock=True)
     if revision_of(row) != revision:
         newest = ChangeRow.select().where(ChangeRow.job == job_id).order_by(ChangeRow.id.desc()).first()
-        what = f"“{newest.label}” was changed {span_told(_age_s(newest))} ago" if newest else "it was changed"
-        raise Conflict(
-            f"This window is out of date: {what}, in another window. Nothing was overwritten, and what you typed is kept here."
+        what = (
+            say("store-jobs-locked-changed-ago", newest=newest.label, span_told=span_told(_age_s(newest)))
+            if newest
+            else say("store-jobs-locked-changed")
         )
+        raise Conflict(say("store-jobs-locked-window-out", what=what))
     return row
 
 
@@ -324,7 +326,7 @@ def row_of(job_id: int, lock: bool = False) -> JobRow:
     query = JobRow.select(JobRow, MachineRow, SiteRow).join(MachineRow).join(SiteRow).where(JobRow.id == job_id)
     row = (query.for_update(of=(JobRow, MachineRow)) if lock else query).first()
     if row is None:
-        raise UnknownItem(f"There is no job {job_id}.")
+        raise UnknownItem(say("store-jobs-row-of", job_id=job_id))
     return row  # type: ignore[no-any-return]
 
 
@@ -348,7 +350,7 @@ def assessed(stored: StoredJob, whole: bool = True) -> Assessed:
 
     :param whole: whether to wait until everything is worked out anew, where a save did not.
     """
-    key = _kept_under(stored.id, stored.revision, stored.job.site)
+    key = (*_kept_under(stored.id, stored.revision, stored.job.site), reader())
     with _lock:
         kept = _assessed.get(key)
         if kept is not None and not (whole and kept.refining):

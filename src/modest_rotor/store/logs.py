@@ -8,19 +8,22 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from threading import Lock
-from typing import Any
+from typing import Annotated, Any
 
 import numpy as np
 from cachetools import LRUCache
-from pydantic import BaseModel
+from pydantic import TypeAdapter
 
 from modest_rotor.core.drift.answer import Due, LogAnswer
 from modest_rotor.core.drift.log import LOGGED, Event, EventKind, Log
 from modest_rotor.core.drift.reference import references_of
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError, UnknownItem
 from modest_rotor.core.job import Job
+from modest_rotor.core.kept_words import kept_for_all
 from modest_rotor.core.numerals import span_told
 from modest_rotor.core.phrase import Phrase
+from modest_rotor.core.said_fields import Worded
+from modest_rotor.core.say import Dated, Number, say
 from modest_rotor.core.tables import find_row
 from modest_rotor.store import jobs, signed
 from modest_rotor.store.database import database, forgets_on_connect, in_one_transaction, transaction
@@ -41,6 +44,7 @@ _newest: LRUCache[int, tuple[LogAnswer, float]] = LRUCache(256)
 """The newest answer of each machine, for its rail: an edit of the job does not wait for the log to be worked out anew."""
 _lock = Lock()
 log = logging.getLogger(__name__)
+PHRASES: TypeAdapter[Phrase] = TypeAdapter(Annotated[Phrase, Worded()])
 
 
 @forgets_on_connect
@@ -76,7 +80,7 @@ def machine_job(machine_id: int) -> tuple[int, Job]:
     """The newest job of a machine, with its number. :raises UnknownItem: there is no such machine."""
     row = JobRow.select(JobRow.id).where(JobRow.machine == machine_id).order_by(JobRow.id.desc()).first()
     if row is None:
-        raise UnknownItem(f"There is no machine {machine_id}.")
+        raise UnknownItem(say("logs-machine-job", machine_id=machine_id))
     return row.id, jobs.job_of(row.id)
 
 
@@ -91,14 +95,14 @@ def keep_readings(machine_id: int, readings: Iterable[NewReading]) -> tuple[int,
     for one in wanted:
         if one.at > now + AHEAD:
             ahead = span_told((one.at - now).total_seconds())
-            raise ChangeRefused(f"A reading lies {ahead} in the future: a clock runs ahead. Nothing was taken in.")
+            raise ChangeRefused(say("logs-keep-readings-reading-lies", ahead=ahead))
         if not one.values:
-            raise ChangeRefused("A reading without a value says nothing; nothing was taken in.")
+            raise ChangeRefused(say("logs-keep-readings-reading-without"))
     with transaction():
         _machine(machine_id)
         before = LogReadingRow.select().where(LogReadingRow.machine == machine_id).count()
         if before + len(wanted) > MOST_READINGS:
-            raise ChangeRefused(f"A machine keeps at most {MOST_READINGS:,} readings; nothing was taken in.")
+            raise ChangeRefused(say("logs-keep-readings-machine-keeps", most_readings=Number(MOST_READINGS, ",")))
         for begin in range(0, len(wanted), INSERTED_AT_ONCE):
             _insert(machine_id, wanted[begin : begin + INSERTED_AT_ONCE])
         kept = LogReadingRow.select().where(LogReadingRow.machine == machine_id).count() - before
@@ -157,7 +161,7 @@ def events_of(machine_id: int) -> tuple[ServiceRow, ...]:
 def add_event(machine_id: int, at: datetime, kind: EventKind, note: str, due_days: int | None, who: str) -> None:
     """Keep a service event. :raises ChangeRefused: one of the future."""
     if at > datetime.now(UTC) + AHEAD:
-        raise ChangeRefused(f"{at:%Y-%m-%d} lies in the future; a service is noted once it is done. Nothing was kept.")
+        raise ChangeRefused(say("logs-add-event", at=Dated(at, "y-MM-dd")))
     _machine(machine_id)
     ServiceRow.create(machine=machine_id, at=at, kind=str(kind), note=note, due_days=due_days, who=who)
 
@@ -171,7 +175,7 @@ def remove_event(machine_id: int, event_id: int) -> None:
         .execute()
     )
     if not done:
-        raise UnknownItem(f"There is no service event {event_id} of this machine.")
+        raise UnknownItem(say("logs-remove-event", event_id=event_id))
 
 
 def answer_of(machine_id: int) -> LogAnswer:
@@ -205,8 +209,8 @@ class Told:
     waits: bool = False
 
 
-NOTHING_TOLD = Told(("waits for readings",), waits=True)
-NOT_JUDGED = Told(("cannot be judged: a fault of this program, which was noted down",))
+NOTHING_TOLD = Told((say("logs-nothing-told"),), waits=True)
+NOT_JUDGED = Told((say("logs-not-judged"),))
 
 
 def answer_if_any(machine_id: int) -> LogAnswer | None:
@@ -239,7 +243,8 @@ def keep_told(machine_id: int) -> Told:
     with _lock:
         _newest.pop(machine_id, None)
     told = told_of(machine_id)
-    rail = [part.model_dump(mode="json") if isinstance(part, BaseModel) else part for part in told.rail]
+    with kept_for_all():
+        rail = PHRASES.dump_python(told.rail, mode="json")
     due = told.due.isoformat() if told.due else None
     MachineRow.update(told={"rail": rail, "drifts": told.drifts, "due": due}, told_key=_told_key(machine_id)).where(
         MachineRow.id == machine_id
@@ -283,7 +288,7 @@ def _work_out(
     dues = tuple(
         Due(
             day_of(event.at) + event.due_days,
-            f"{find_row('service_events', event=event.kind)['words'].lower()}, due again",
+            say("logs-work-out", lower=find_row("service_events", event=event.kind)["words"].lower()),
         )
         for event in _newest_of_each_kind(events)
         if event.due_days
@@ -347,7 +352,7 @@ def end_watch(machine_id: int) -> None:
 
 def _machine(machine_id: int) -> None:
     if MachineRow.get_or_none(MachineRow.id == machine_id) is None:
-        raise UnknownItem(f"There is no machine {machine_id}.")
+        raise UnknownItem(say("logs-machine", machine_id=machine_id))
 
 
 def settings_of(machine_id: int) -> tuple[str, ...]:

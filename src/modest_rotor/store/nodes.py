@@ -11,13 +11,15 @@ from collections.abc import Callable, Collection
 from dataclasses import dataclass
 from functools import cache, cached_property, partial
 from threading import Lock
-from typing import Any
+from typing import Annotated, Any
 
 from cachetools import LRUCache
 from pydantic import BaseModel, TypeAdapter
 
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
+from modest_rotor.core.said_fields import Worded
+from modest_rotor.core.say import Reader, reader
 
 MOST_PARTS = 900
 """Parts kept as text: ten sets, and the options of some twenty jobs in two pieces; each takes some ten kilobytes."""
@@ -37,12 +39,12 @@ class PartsAsText:
     """The text of frozen parts, found by the very object: what the core kept from the last assessment has its text already."""
 
     def __init__(self, most: int) -> None:
-        self._texts: LRUCache[tuple[int, str], tuple[object, str]] = LRUCache(most)
+        self._texts: LRUCache[tuple[int, str, Reader], tuple[object, str]] = LRUCache(most)
         self._lock = Lock()
 
     def of(self, part: object, kind: str, write: Callable[[], str]) -> str:
         """A part as JSON, as it was written before or as ``write`` writes it. :param kind: which of its texts is meant."""
-        key = (id(part), kind)
+        key = (id(part), kind, reader())
         with self._lock:
             found = self._texts.get(key)
         if found is not None and found[0] is part:
@@ -125,7 +127,7 @@ def _rows(options: OptionsAnswer) -> str:
 def _writer(model: type[BaseModel], field: str) -> TypeAdapter[Any]:
     annotation = model.model_fields[field].annotation
     assert annotation is not None
-    return TypeAdapter(annotation)
+    return TypeAdapter(Annotated[annotation, Worded()])  # type: ignore[arg-type]
 
 
 def _written(model: type[BaseModel], field: str, value: object) -> str:

@@ -7,6 +7,7 @@ from typing import Literal
 
 from modest_rotor.core.errors import ChangeRefused, UnknownItem
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.say import say
 from modest_rotor.formats.photo import Photo
 from modest_rotor.store.database import in_one_transaction, transaction
 from modest_rotor.store.models import JobRow, PhotoRow
@@ -32,7 +33,7 @@ def keep_photo(job_id: int, of: PhotoOf, photo: Photo, who: str) -> KeptPhoto:
     with transaction():
         _job(job_id)
         if PhotoRow.select().where(PhotoRow.job == job_id).count() >= MOST_PHOTOS:
-            raise ChangeRefused(f"A job keeps at most {MOST_PHOTOS} photographs; this one was not kept.")
+            raise ChangeRefused(say("photos-keep-photo", most_photos=MOST_PHOTOS))
         row = PhotoRow.create(
             job=job_id, of=of, jpeg=photo.jpeg, width=photo.width, height=photo.height, who=who, at=datetime.now(UTC)
         )
@@ -63,13 +64,13 @@ def set_removed(job_id: int, photo_id: int, removed: bool) -> KeptPhoto:
 def _row(job_id: int, photo_id: int) -> PhotoRow:
     row = PhotoRow.get_or_none(PhotoRow.id == photo_id, PhotoRow.job == job_id)
     if row is None:
-        raise UnknownItem(f"Job {job_id} has no photograph {photo_id}.")
+        raise UnknownItem(say("photos-row", job_id=job_id, photo_id=photo_id))
     return row
 
 
 def _job(job_id: int) -> None:
     if not JobRow.select().where(JobRow.id == job_id).exists():
-        raise UnknownItem(f"There is no job {job_id}.")
+        raise UnknownItem(say("photos-job", job_id=job_id))
 
 
 def _kept(row: PhotoRow) -> KeptPhoto:

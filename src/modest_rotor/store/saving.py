@@ -14,6 +14,7 @@ from typing import Any
 from psycopg.types.json import Jsonb
 
 from modest_rotor.core.errors import ModestRotorError
+from modest_rotor.core.say import say
 
 
 class Saved(StrEnum):
@@ -38,7 +39,7 @@ class KnownCommand(ModestRotorError, RuntimeError):
     """A command that was carried out before; ``about`` names what it made, where it made something."""
 
     def __init__(self, about: dict[str, Any]) -> None:
-        super().__init__("This was saved before; it is not done twice.")
+        super().__init__(say("saving-init"))
         self.about = about
 
 

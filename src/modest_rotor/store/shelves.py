@@ -6,6 +6,7 @@ import logging
 from datetime import UTC, datetime, timedelta
 
 from modest_rotor.core.errors import ChangeRefused
+from modest_rotor.core.say import say
 from modest_rotor.store.board import Shelf
 from modest_rotor.store.database import database, transaction
 from modest_rotor.store.jobs import row_of
@@ -38,9 +39,7 @@ def put_on(job_id: int, shelf: Shelf) -> None:
     now = datetime.now(UTC)
     with transaction():
         if shelf is Shelf.BIN and _is_record(job_id):
-            raise ChangeRefused(
-                "This job was signed off, or a device was written for it: that is a record. Nothing was thrown away; archive it."
-            )
+            raise ChangeRefused(say("shelves-put-on"))
         JobRow.update(
             archived=now if shelf is Shelf.ARCHIVED else None, thrown=now if shelf is Shelf.BIN else None
         ).where(JobRow.id == job_id).execute()

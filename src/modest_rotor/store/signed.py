@@ -14,6 +14,7 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
+from modest_rotor.core.say import say, tell
 from modest_rotor.formats.report_page_one import Dressing
 from modest_rotor.formats.signed_report import AsShown, as_shown
 from modest_rotor.store import jobs
@@ -68,7 +69,7 @@ def sign(
         is no proof yet, or nothing changed since it was signed.
     """
     if not who.strip():
-        raise ChangeRefused("A sign-off carries the name of whoever signs; nothing was signed.")
+        raise ChangeRefused(say("signed-sign-sign-off"))
     stored, at = jobs.load(job_id), at or datetime.now(UTC)
     _refuse_moved(stored, revision)
     assessment = assess_job(stored.job)
@@ -80,7 +81,7 @@ def sign(
         _refuse_moved(jobs.load(job_id), revision)
         before = signed_lines(job_id)
         if before and before[-1].revision == stored.revision:
-            raise ChangeRefused(f"{before[-1].who} has signed just this revision already; nothing was signed twice.")
+            raise ChangeRefused(say("signed-sign-signed-just", who=before[-1].who))
         row = SignedRow.create(
             job=job_id,
             number=len(before) + 1,
@@ -100,18 +101,16 @@ def sign(
 
 def _refuse_moved(stored: jobs.StoredJob, revision: str) -> None:
     if stored.revision != revision:
-        raise Conflict("The job was changed meanwhile, in another window. Look at it once more, then sign.")
+        raise Conflict(say("signed-refuse-moved"))
 
 
 def _refuse_open(assessment: Assessment) -> None:
     if assessment.left_out:
-        raise ChangeRefused(
-            f"Not everything could be worked out; nothing was signed. {assessment.left_out[0].sentence}"
-        )
+        raise ChangeRefused(say("signed-refuse-open-everything-could", sentence=assessment.left_out[0].sentence))
     if assessment.setup.stops:
-        raise ChangeRefused("A stop in Set-up is not cleared. It is lifted there, not here; nothing was signed.")
+        raise ChangeRefused(say("signed-refuse-open-stop-set"))
     if assessment.proof.waits:
-        raise ChangeRefused(f"There is nothing to sign yet: the proof {assessment.proof.waits}.")
+        raise ChangeRefused(say("signed-refuse-open-there-nothing", waits=assessment.proof.waits))
 
 
 def signed_lines(job_id: int) -> tuple[SignedLine, ...]:
@@ -133,7 +132,7 @@ def signed(job_id: int, number: int) -> SignedJob:
     """One sign-off, whole. :raises UnknownItem: there is none of that number."""
     row = SignedRow.get_or_none(SignedRow.job == job_id, SignedRow.number == number)
     if row is None:
-        raise UnknownItem(f"Job {job_id} has no sign-off {number}.")
+        raise UnknownItem(say("signed", job_id=job_id, number=number))
     return _whole(row)
 
 
@@ -142,7 +141,7 @@ def shown(job_id: int, number: int) -> AsShown | None:
     columns = (SignedRow.report, SignedRow.pdf, SignedRow.sheet)
     row = SignedRow.select(*columns).where(SignedRow.job == job_id, SignedRow.number == number).first()
     if row is None:
-        raise UnknownItem(f"Job {job_id} has no sign-off {number}.")
+        raise UnknownItem(say("signed-shown", job_id=job_id, number=number))
     return AsShown(row.report, bytes(row.pdf), bytes(row.sheet)) if row.report else None
 
 
@@ -161,18 +160,20 @@ def newest_of_machine(machine_id: int) -> tuple[int, SignedJob] | None:
 def since_signed(found: SignedJob) -> tuple[Phrase, ...]:
     """What the program of today works out otherwise for a job just as it was signed: an earlier one had other bands or laws."""
     if found.anew:
-        return (("Its numbers were kept in a form of an earlier program, and are worked out anew.",),)
+        return ((say("signed-since-signed-numbers-kept"),),)
     now, then = assess_job(found.job), found.assessment
     chosen = found.job.document.decision.chosen
     told: list[Phrase] = []
     for words, before, after in (
-        ("The saving promised", _saving(then, chosen), _saving(now, chosen)),
-        ("The saving measured", then.proof.saved.figure, now.proof.saved.figure),
+        (say("signed-since-signed-saving-promised"), _saving(then, chosen), _saving(now, chosen)),
+        (say("signed-since-signed-saving-measured"), then.proof.saved.figure, now.proof.saved.figure),
     ):
         if before is not None and after is not None and _differ(before, after):
-            told.append((f"{words}: ", before, " as signed; today's program makes it ", after, "."))
+            told.append(tell("signed-since-signed-signed-today", words=words, before=before, after=after))
     if then.proof.verdict is not now.proof.verdict:
-        told.append((f"The verdict was “{then.proof.verdict}”; today's program says “{now.proof.verdict}”.",))
+        told.append(
+            (say("signed-since-signed-verdict-today", verdict=then.proof.verdict, verdict_2=now.proof.verdict),)
+        )
     return tuple(told)
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.errors import UnknownItem
 from modest_rotor.core.job import Site
+from modest_rotor.core.say import say
 from modest_rotor.store.jobs import site_in
 from modest_rotor.store.models import SiteRow
 
@@ -12,7 +13,7 @@ def site(site_id: int) -> Site:
     """A site by its number."""
     row = SiteRow.get_or_none(SiteRow.id == site_id)
     if row is None:
-        raise UnknownItem(f"There is no site {site_id}.")
+        raise UnknownItem(say("sites-site", site_id=site_id))
     return site_in(row)
 
 

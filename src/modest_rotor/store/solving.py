@@ -30,6 +30,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.ranked_causes import RankedCauses
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.withheld import LeftOut, without
 from modest_rotor.store.nodes import Nodes, nodes_of
@@ -160,9 +161,7 @@ def _or_refused(work: Callable[Concatenate[Job, More], Answer]) -> Callable[Conc
             raise
         except Exception as error:
             log.exception("%s failed", work.__name__)
-            raise OutsideValidity(
-                "This cannot be worked out: a fault of this program, which was noted down."
-            ) from error
+            raise OutsideValidity(say("solving-told")) from error
 
     return told
 

@@ -10,6 +10,7 @@ from threading import BoundedSemaphore
 from typing import Any, TypeVar
 
 from modest_rotor.core.errors import Refusal
+from modest_rotor.core.say import Number, say
 from modest_rotor.workers.process import answer_of, context, ends_with_its_server, portable
 
 Answer = TypeVar("Answer")
@@ -41,7 +42,7 @@ def bounded(
     :raises TooMuch: it took more than it may.
     """
     if not at_once.acquire(timeout=seconds):
-        raise TooMuch("Others are reading files here just now; nothing was taken in. Try again in a moment.")
+        raise TooMuch(say("bounded"))
     try:
         here, there = context().Pipe()
         process = context().Process(target=_work, args=(there, memory, seconds, work, arguments), daemon=True)
@@ -61,13 +62,13 @@ def _wait(here: Connection, seconds: float, cancelled: Callable[[], bool]) -> tu
     until = time.monotonic() + seconds
     while not here.poll(LOOK_EVERY_S):
         if cancelled():
-            raise TooMuch("Nobody waits for it any more; nothing was taken in.")
+            raise TooMuch(say("bounded-wait-nobody-waits"))
         if time.monotonic() > until:
-            raise TooMuch(f"It could not be read within {seconds:.0f} seconds; nothing was taken in. Cut it smaller.")
+            raise TooMuch(say("bounded-wait-could-read", seconds=Number(seconds, ".0f")))
     try:
         return here.recv()  # type: ignore[no-any-return]
     except (EOFError, OSError) as error:
-        raise TooMuch("It could not be read with the memory that one file may take; nothing was taken in.") from error
+        raise TooMuch(say("bounded-wait-could-read-memory")) from error
 
 
 def _work(there: Connection, memory: int, seconds: float, work: Callable[..., Any], arguments: tuple[Any, ...]) -> None:
@@ -77,10 +78,7 @@ def _work(there: Connection, memory: int, seconds: float, work: Callable[..., An
     try:
         answer: tuple[bool, Any] = (True, work(*arguments))
     except MemoryError:
-        answer = (
-            False,
-            TooMuch("It takes more memory than one file may have; nothing was taken in. Cut it smaller."),
-        )
+        answer = (False, TooMuch(say("bounded-work")))
     except BaseException as error:
         answer = (False, portable(error))
     there.send(answer)

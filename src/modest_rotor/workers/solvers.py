@@ -19,6 +19,7 @@ from multiprocessing.connection import Connection
 from threading import Condition, Thread
 from typing import Any, TypeVar
 
+from modest_rotor.core.say import Reader, reader, reading, say
 from modest_rotor.workers.process import (
     Overtaken,
     TookTooLong,
@@ -53,6 +54,7 @@ class _Task:
     about: Hashable
     newest: bool
     level: Level
+    reader: Reader = field(default_factory=reader)
     answer: Future[Any] = field(default_factory=Future)
     number: int = field(default_factory=lambda: next(_numbers))
 
@@ -82,7 +84,7 @@ class Solvers:
             self._stopping = True
             for tasks in self._waiting.values():
                 for task in tasks:
-                    _end(task, WorkerLost("The application is being stopped."))
+                    _end(task, WorkerLost(say("solvers-stop")))
             self._waiting.clear()
             self._changed.notify_all()
         for thread in self._threads:
@@ -119,7 +121,7 @@ class Solvers:
             if newest:
                 for old in [one for one in queue if one.newest and one.about == about]:
                     queue.remove(old)
-                    _end(old, Overtaken("Something newer was asked meanwhile."))
+                    _end(old, Overtaken(say("solvers-ask")))
             queue.append(task)
             queue.sort(key=lambda one: (one.level, one.number))
             self._changed.notify_all()
@@ -130,7 +132,7 @@ class Solvers:
         try:
             return self.ask(work, *arguments, **how).result(2 * LONGEST_S)
         except TimeoutError as error:
-            raise TookTooLong("Too much is being worked out just now. Try again in a moment.") from error
+            raise TookTooLong(say("solvers-solve")) from error
 
     def _next(self, place: int) -> _Task | None:
         """The next task: people take turns; of those in turn one whose matter this solver knows comes first."""
@@ -179,15 +181,15 @@ class Solvers:
             if not task.answer.set_running_or_notify_cancel():
                 continue
             try:
-                here.send((task.work, task.arguments))
+                here.send((task.work, task.arguments, task.reader))
                 if not here.poll(LONGEST_S):
-                    raise TookTooLong("It could not be worked out in the time that one request may take.")
+                    raise TookTooLong(say("solvers-serve-could-worked"))
                 answered = here.recv()
             except (TookTooLong, EOFError, OSError) as error:
                 log.error("a solver was lost over %s: %r", task.work.__name__, error)
                 process.kill()
                 process, here = _begin()
-                told = error if isinstance(error, TookTooLong) else WorkerLost("What worked on it ended. Try again.")
+                told = error if isinstance(error, TookTooLong) else WorkerLost(say("solvers-serve-what-worked"))
                 task.answer.set_exception(told)
                 continue
             _settle(task, answered)
@@ -215,11 +217,12 @@ def _loop(there: Connection) -> None:
     gc.freeze()  # what was read at the start stays for good: looking through it for rubbish takes a tenth of an assessment
     while True:
         try:
-            work, arguments = there.recv()
+            work, arguments, who = there.recv()
         except (EOFError, OSError):
             return
         try:
-            answer: tuple[bool, Any] = (True, work(*arguments))
+            with reading(who):
+                answer: tuple[bool, Any] = (True, work(*arguments))
         except Exception as error:
             log.exception("a solver met an error in %s", getattr(work, "__name__", work))
             answer = (False, portable(error))

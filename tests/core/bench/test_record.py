@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.bench.course import TOPICS
+from modest_rotor.core.bench.course_words import TOPICS
 from modest_rotor.core.bench.record import Predicted, record_of
 from modest_rotor.core.bench.why import Meter, Moves
 

@@ -11,6 +11,7 @@ import { Micro, Press, Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import { FigureText } from "../shared/Words";
 import { useFetched } from "./useFetched";
+import { say } from "../shared/say";
 
 /** Fetched where it is seen: on a phone the chart is opened, and most are not. */
 const fetchChart = () => import("../shared/BalanceChart").then((chart) => chart.BalanceChart);
@@ -53,8 +54,11 @@ function useShown(station: Station, [{ group: picked, drawn }, pick]: Picking): 
   const { balance, options } = useFound("balance", "options");
   const { rows, steps } = options;
   const groups = [
-    { id: SETS, label: "as read" },
-    ...steps.map((step, index) => ({ id: step.id, label: step.name || `step ${index + 1}` })),
+    { id: SETS, label: say("balance-pane-read") },
+    ...steps.map((step, index) => ({
+      id: step.id,
+      label: step.name || say("balance-pane-step", { index: index + 1 }),
+    })),
   ];
   const usual = ["duty", "options"].includes(station) ? (steps[0]?.id ?? SETS) : SETS;
   const group = picked && groups.some(({ id }) => id === picked) ? picked : usual;
@@ -98,7 +102,7 @@ export function BalancePane({ station }: { station: Station }) {
     <>
       <Box display="flex" alignItems="baseline" gap="12px" minHeight="47px" pt="10px">
         <Box as="h2" fontSize="title" fontWeight={600}>
-          Balance
+          {say("balance-pane-balance")}
         </Box>
         <Refining />
       </Box>
@@ -114,7 +118,7 @@ function Refining() {
   const { refining } = useFound("refining");
   return (
     <Small role="status" fontStyle="italic" data-refining>
-      {refining ? "being refined to what is typed" : ""}
+      {refining ? say("balance-pane-being-refined") : ""}
     </Small>
   );
 }
@@ -139,7 +143,7 @@ function Picture({ station, picking }: PictureProps) {
   return (
     <>
       {groups.length > 1 && balance.curves.length > 0 && (
-        <Box role="group" aria-label="What the balance shows" display="flex" flexWrap="wrap" mb="6px" gap="0">
+        <Box role="group" aria-label={say("balance-pane-what-balance")} display="flex" flexWrap="wrap" mb="6px" gap="0">
           {groups.map(({ id, label }) => (
             <GroupCell
               key={id}
@@ -156,13 +160,13 @@ function Picture({ station, picking }: PictureProps) {
       {letters.length > MOST_DRAWN && (
         <Box
           role="group"
-          aria-label="Options that are drawn"
+          aria-label={say("balance-pane-options-drawn")}
           display="flex"
           flexWrap="wrap"
           alignItems="center"
           mb="4px"
         >
-          <Micro pr="4px">drawn, three at most</Micro>
+          <Micro pr="4px">{say("balance-pane-drawn-three")}</Micro>
           {letters.map(({ letter, series, drawn }) => (
             <GroupCell
               key={letter}
@@ -187,7 +191,7 @@ function Picture({ station, picking }: PictureProps) {
           waits={balance.waits}
         />
       ) : (
-        <Box minHeight="400px">{failed && <Small role="status">The chart waits for the server.</Small>}</Box>
+        <Box minHeight="400px">{failed && <Small role="status">{say("balance-pane-chart-waits")}</Small>}</Box>
       )}
       {curves.length > 0 &&
         balance.waits.map((words) => (
@@ -210,12 +214,22 @@ function curveGroup(id: string) {
 }
 
 const ROWS = [
-  { key: "flow", label: "flow", quantity: "airflow", waits: "waits for a flow" },
-  { key: "speed", label: "speed", quantity: "speed", waits: "waits for a speed" },
-  { key: "slip", label: "slip", quantity: "slip", waits: "waits for speed and plate" },
-  { key: "shaft_power", label: "shaft power", quantity: "shaft_power", waits: "waits for a load" },
-  { key: "input_power", label: "input power", quantity: "input_power", waits: "waits for watts" },
-  { key: "current", label: "amps", quantity: "current", waits: "waits for amps" },
+  { key: "flow", label: say("balance-pane-flow"), quantity: "airflow", waits: say("balance-pane-waits-flow") },
+  { key: "speed", label: say("balance-pane-speed"), quantity: "speed", waits: say("balance-pane-waits-speed") },
+  { key: "slip", label: say("balance-pane-slip"), quantity: "slip", waits: say("balance-pane-waits-speed-plate") },
+  {
+    key: "shaft_power",
+    label: say("balance-pane-shaft-power"),
+    quantity: "shaft_power",
+    waits: say("balance-pane-waits-load"),
+  },
+  {
+    key: "input_power",
+    label: say("balance-pane-input-power"),
+    quantity: "input_power",
+    waits: say("balance-pane-waits-watts"),
+  },
+  { key: "current", label: say("balance-pane-amps"), quantity: "current", waits: say("balance-pane-waits-amps") },
 ] as const;
 
 function quantityOfRow(row: (typeof ROWS)[number], balance: Balance) {
@@ -317,13 +331,13 @@ function useOver(station: Station) {
     dialog.current?.showModal();
   };
   const over = (
-    <Over ref={dialog} aria-label="Balance" onClose={() => setOpen(false)}>
+    <Over ref={dialog} aria-label={say("balance-pane-balance")} onClose={() => setOpen(false)}>
       <Box display="flex" justifyContent="space-between" alignItems="center" mb="6px">
         <Box as="h2" fontSize="title" fontWeight={600}>
-          Balance
+          {say("balance-pane-balance")}
         </Box>
         <Press type="button" onClick={() => dialog.current?.close()}>
-          close
+          {say("balance-pane-close")}
         </Press>
       </Box>
       {open && (
@@ -354,13 +368,13 @@ export function BalanceStrip({ station }: { station: Station }) {
   return (
     <Box
       as="aside"
-      aria-label="Balance"
+      aria-label={say("balance-pane-balance")}
       display={{ base: "none", lg: "block" }}
       borderLeft="1px solid"
       borderColor="rule"
     >
       <Strip type="button" onClick={show} data-open-balance>
-        <b>Balance</b>
+        <b>{say("balance-pane-balance")}</b>
         <Miniature balance={balance} />
         {rows.map((row) => (
           <Box key={row.key} py="7px" css={STRIP_READ}>
@@ -369,7 +383,7 @@ export function BalanceStrip({ station }: { station: Station }) {
           </Box>
         ))}
         <Box mt="auto" fontWeight={600} lineHeight="1.25">
-          open the balance
+          {say("balance-pane-open-balance")}
           {latest && (
             <Micro display="block" fontWeight={400}>
               {latest.label}
@@ -449,9 +463,9 @@ export function BalanceDock({ station }: { station: Station }) {
         ))}
         <Box px="10px" py={{ base: "4px", md: "8px" }} fontWeight={600} textAlign="left" ml="auto" lineHeight="1.25">
           <Box as="span" srOnly={{ base: true, md: false }}>
-            open the{" "}
+            {say("balance-pane-open")}
           </Box>
-          balance
+          {say("balance-pane-balance-2")}
           {latest && (
             <Micro display={{ base: "none", md: "block" }} fontWeight={400}>
               {latest.label}

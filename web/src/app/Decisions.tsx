@@ -6,6 +6,7 @@ import { useDeskState, useJob } from "../shared/job";
 import type { Act } from "../shared/outbox";
 import { Word } from "../shared/parts";
 import { valueAt } from "../shared/paths";
+import { say } from "../shared/say";
 
 /** Acts that met what another window did, or that were refused once the server was back: each ends by somebody's word. */
 export function Decisions() {
@@ -16,7 +17,7 @@ export function Decisions() {
   return (
     <Box
       role="region"
-      aria-label="Not saved: waits for your decision"
+      aria-label={say("decisions-saved-waits")}
       borderTop="2px solid"
       borderBottom="2px solid"
       borderColor="ochre"
@@ -26,16 +27,16 @@ export function Decisions() {
       {open.map((act) => (
         <Box key={act.id} py="3px" data-decision={act.state}>
           <Box as="b" color={act.state === "refused" ? "brick" : "ochre"}>
-            {act.state === "refused" ? "Refused" : "Not saved"}
+            {act.state === "refused" ? say("decisions-refused") : say("decisions-saved")}
           </Box>{" "}
           {told(act, view)}{" "}
           {act.state === "asks" && (
             <Word type="button" mx="0" data-do-it onClick={() => desk.decide(act.id, true)}>
-              do it on the newest
+              {say("decisions-do-newest")}
             </Word>
           )}{" "}
           <Word type="button" mx="0" data-give-up onClick={() => desk.decide(act.id, false)}>
-            give it up
+            {say("decisions-give-up")}
           </Word>
         </Box>
       ))}
@@ -47,9 +48,7 @@ function told({ label, at, who, state, sentence, target }: Act, view: JobHead) {
   const by = `${label} (${new Date(at).toLocaleTimeString("en-GB").slice(0, 5)}${who ? `, ${who}` : ""})`;
   if (state === "refused") return `${by}: ${sentence ?? ""}`;
   const now = target && shown(valueAt(view, target.path), target.path);
-  return now === undefined
-    ? `${by}: the job was changed in another window meanwhile.`
-    : `${by}: in another window it became “${now}” meanwhile.`;
+  return now === undefined ? say("decisions-job-changed", { by }) : say("decisions-another-window", { by, now });
 }
 
 function shown(value: unknown, path: string): string | undefined {

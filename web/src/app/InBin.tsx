@@ -4,6 +4,7 @@ import { useState } from "react";
 import { api, type Refused, taken } from "../shared/api";
 import { useJob } from "../shared/job";
 import { Press } from "../shared/parts";
+import { say } from "../shared/say";
 
 /** A job that was thrown away says so before anybody works on it, and is brought back by one press. */
 export function InBin() {
@@ -34,11 +35,11 @@ export function InBin() {
       alignItems="center"
     >
       <Box flex="1 1 300px">
-        <b>Thrown away</b> on {view.thrown.slice(0, 10)}; thirty days later it is gone with all that is typed here.{" "}
-        {problem}
+        <b>{say("in-bin-thrown-away")}</b>
+        {say("in-bin-thirty-days", { thrown: view.thrown.slice(0, 10), problem })}
       </Box>
       <Press type="button" onClick={() => void back()}>
-        Bring it back
+        {say("in-bin-bring-back")}
       </Press>
     </Box>
   );

@@ -20,6 +20,7 @@ import { SavedLine } from "./SavedLine";
 import { firstShown, SHEETS } from "./sheets";
 import { TopLine } from "./TopLine";
 import { useKeys } from "./useKeys";
+import { say } from "../shared/say";
 
 /** Widths from which the rail and the balance stand beside the sheet; the theme's breakpoints. */
 const RAIL_FROM = 561;
@@ -57,7 +58,10 @@ function JobAt({ page }: { page: Page }) {
   const keys = useMemo(() => ({ jobId: view.id, page, desk }), [view.id, page, desk]);
   useKeys(keys);
   useEffect(() => {
-    document.title = `${view.machine.name}, ${stationNamed(page)?.title ?? "in short"} · Modest Rotor`;
+    document.title = say("job-page-modest-rotor", {
+      machine: view.machine.name,
+      stationNamed: stationNamed(page)?.title ?? say("job-page-short"),
+    });
     window.scrollTo(0, 0);
     noteOpened(view.id);
   }, [view.id, view.machine.name, page]);
@@ -65,7 +69,7 @@ function JobAt({ page }: { page: Page }) {
     <>
       <TopLine
         trail={[
-          { label: "Board", to: "/" },
+          { label: say("job-page-board"), to: "/" },
           { label: view.site_name, to: `/sites/${view.site_id}`, wideOnly: true },
           { label: view.machine.name },
         ]}
@@ -113,7 +117,7 @@ function JobAt({ page }: { page: Page }) {
         {!short && !strip && wide.balance && (
           <Box
             as="aside"
-            aria-label="Balance"
+            aria-label={say("job-page-balance")}
             borderLeft="1px solid"
             borderColor="rule"
             px="16px"
@@ -142,7 +146,7 @@ function JobAt({ page }: { page: Page }) {
 function Fetching() {
   return (
     <Box role="status" py="20px" fontStyle="italic" color="ink2" data-fetching>
-      being fetched
+      {say("job-page-being-fetched")}
     </Box>
   );
 }
@@ -168,12 +172,16 @@ function Trouble() {
       mt="8px"
     >
       <Box as="b" color="ochre">
-        {trouble.isAway ? "Waiting" : trouble.saved === "saved" ? "Saved" : "Not saved"}
+        {trouble.isAway
+          ? say("job-page-waiting")
+          : trouble.saved === "saved"
+            ? say("job-page-saved")
+            : say("job-page-saved-2")}
       </Box>{" "}
       {trouble.message}{" "}
       {trouble.isConflict && (
         <Word type="button" data-newest onClick={() => void desk.load()} mx="0">
-          show the newest, and keep what I typed
+          {say("job-page-show-newest")}
         </Word>
       )}
     </Box>
@@ -183,14 +191,14 @@ function Trouble() {
 function Failed({ sentence, desk }: { sentence: string; desk: JobDesk }) {
   return (
     <>
-      <TopLine trail={[{ label: "Board", to: "/" }]} />
+      <TopLine trail={[{ label: say("job-page-board"), to: "/" }]} />
       <Box as="main" id="main" p="20px">
         <Box as="h1" fontSize="title" fontWeight={600} pb="8px">
-          This job cannot be shown
+          {say("job-page-job-cannot")}
         </Box>
         <Box pb="14px">{sentence}</Box>
         <Press type="button" onClick={() => void desk.load()}>
-          Try again
+          {say("job-page-try-again")}
         </Press>
       </Box>
     </>

@@ -1,35 +1,48 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useEffect, useRef } from "react";
 
+import { choose, type Language, language, LANGUAGES, type Signs, signs, SIGNS_SHOWN } from "../shared/language";
 import { Press, Small } from "../shared/parts";
 import { useReader } from "../shared/reader";
+import { say } from "../shared/say";
 
 const KEYS: readonly [string, string][] = [
-  ["Alt 1 … Alt 9, Alt 0", "station one to nine, and the tenth"],
-  ["Alt with the key left of 1", "the job in short"],
-  ["B", "Board (outside a field)"],
-  ["Enter, outside a field", "the one thing to do next, at the foot"],
-  ["Enter, in a field", "keep it, and go to the next best reading"],
-  ["Tab, Shift Tab", "next field, field before"],
-  ["F1, in a field", "what it means"],
-  ["↑ ↓", "field above, field below"],
-  ["Alt ← →", "same quantity, other set"],
-  ["Enter or Space, on a figure", "its working"],
-  ["Esc", "close a working; in a field, put back what was there"],
-  ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
-  ["N", "add a set or a step (outside a field)"],
-  ["L", "loud, while the noise sweep is open on Set-up"],
-  ["F, S, R", "on a meter of the Bench: it falls, stays the same, rises"],
-  ["Enter, O", "on the Bench: turn what waits; switch the rig off or on"],
-  ["/ or Ctrl K", "find a job, on the Board"],
-  ["?", "this panel (outside a field)"],
+  [say("keys-panel-alt-alt"), say("keys-panel-station-one")],
+  [say("keys-panel-alt-key"), say("keys-panel-job-short")],
+  ["B", say("keys-panel-board-outside")],
+  [say("keys-panel-enter-outside"), say("keys-panel-one-thing")],
+  [say("keys-panel-enter-field"), say("keys-panel-keep-go")],
+  [say("keys-panel-tab-shift"), say("keys-panel-next-field")],
+  [say("keys-panel-f-field"), say("keys-panel-what-means")],
+  ["↑ ↓", say("keys-panel-field-above")],
+  [say("keys-panel-alt"), say("keys-panel-same-quantity")],
+  [say("keys-panel-enter-space"), say("keys-panel-working")],
+  [say("keys-panel-esc"), say("keys-panel-close-working")],
+  [say("keys-panel-ctrl-z"), say("keys-panel-undo-redo")],
+  ["N", say("keys-panel-add-set")],
+  ["L", say("keys-panel-loud-while")],
+  ["F, S, R", say("keys-panel-meter-bench")],
+  [say("keys-panel-enter-o"), say("keys-panel-bench-turn")],
+  ["/ or Ctrl K", say("keys-panel-find-job")],
+  ["?", say("keys-panel-panel-outside")],
 ];
 
+const SCHEMES = [
+  ["light", say("keys-panel-light")],
+  ["dark", say("keys-panel-dark")],
+  ["sunlight", say("keys-panel-sunlight")],
+] as const;
 const UNITS = [
-  { units: null, label: "of each site" },
-  { units: "ip", label: "cfm, in. w.g., hp" },
+  { units: null, label: say("keys-panel-each-site") },
+  { units: "ip", label: say("keys-panel-cfm-w") },
   { units: "si", label: "L/s, Pa, W" },
 ] as const;
+
+/** Keep a choice of language or signs, and read the page anew in it. */
+function readIn(to: { language?: Language; signs?: Signs }) {
+  choose(to);
+  window.location.reload();
+}
 
 /** The reader's own name and scheme, and every key. */
 export function KeysPanel({ close }: { close: () => void }) {
@@ -37,20 +50,20 @@ export function KeysPanel({ close }: { close: () => void }) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => dialog.current?.showModal(), []);
   return (
-    <Panel ref={dialog} onClose={close} aria-label="You, and the keys">
+    <Panel ref={dialog} onClose={close} aria-label={say("keys-panel-you-keys")}>
       <Box display="flex" justifyContent="space-between" alignItems="center" borderBottom="2px solid" borderColor="ink">
         <Box as="h2" fontSize="title" fontWeight={600}>
-          You, and the keys
+          {say("keys-panel-you-keys")}
         </Box>
         <Press type="button" onClick={() => dialog.current?.close()} my="6px">
-          close
+          {say("keys-panel-close")}
         </Press>
       </Box>
       <Box as="label" display="block" py="8px" borderBottom="1px solid" borderColor="hair">
-        <b>Your name</b> <Small>goes with every change you make from here on; kept on this machine</Small>
+        <b>{say("keys-panel-your-name")}</b> <Small>{say("keys-panel-goes-every")}</Small>
         <Name value={reader.who} maxLength={120} onChange={(event) => reader.setWho(event.target.value)} />
       </Box>
-      <Choice title="Units">
+      <Choice title={say("keys-panel-units")}>
         {UNITS.map(({ units, label }) => (
           <Press
             key={label}
@@ -63,8 +76,36 @@ export function KeysPanel({ close }: { close: () => void }) {
           </Press>
         ))}
       </Choice>
-      <Choice title="Screen">
-        {(["light", "dark", "sunlight"] as const).map((scheme) => (
+      <Choice title={say("keys-panel-language")}>
+        {LANGUAGES.map(([tag, called]) => (
+          <Press
+            key={tag}
+            type="button"
+            lang={tag}
+            aria-pressed={language() === tag}
+            onClick={() => readIn({ language: tag })}
+            textDecoration={language() === tag ? "underline" : "none"}
+          >
+            {called}
+          </Press>
+        ))}
+      </Choice>
+      <Choice title={say("keys-panel-numbers")}>
+        {SIGNS_SHOWN.map(([kind, shown]) => (
+          <Press
+            key={kind}
+            type="button"
+            aria-pressed={signs() === kind}
+            onClick={() => readIn({ signs: kind })}
+            textDecoration={signs() === kind ? "underline" : "none"}
+          >
+            {shown}
+          </Press>
+        ))}
+        <Small>{say("keys-panel-numbers-typed")}</Small>
+      </Choice>
+      <Choice title={say("keys-panel-screen")}>
+        {SCHEMES.map(([scheme, called]) => (
           <Press
             key={scheme}
             type="button"
@@ -72,11 +113,11 @@ export function KeysPanel({ close }: { close: () => void }) {
             onClick={() => reader.setScheme(scheme)}
             textDecoration={reader.scheme === scheme ? "underline" : "none"}
           >
-            {scheme}
+            {called}
           </Press>
         ))}
       </Choice>
-      <Choice title="Single keys">
+      <Choice title={say("keys-panel-single-keys")}>
         {([true, false] as const).map((on) => (
           <Press
             key={String(on)}
@@ -85,10 +126,10 @@ export function KeysPanel({ close }: { close: () => void }) {
             onClick={() => reader.setSingleKeys(on)}
             textDecoration={reader.singleKeys === on ? "underline" : "none"}
           >
-            {on ? "on" : "off"}
+            {on ? say("keys-panel-on") : say("keys-panel-off")}
           </Press>
         ))}
-        <Small>those that stand alone below, outside a field; the ones with Alt or Ctrl stay</Small>
+        <Small>{say("keys-panel-those-stand")}</Small>
       </Choice>
       <Box as="table" width="100%" borderCollapse="collapse" fontSize="small">
         <tbody>

@@ -1,6 +1,7 @@
 import { Box } from "@chakra-ui/react";
 
 import { useFound } from "../shared/job";
+import { say } from "../shared/say";
 
 /** What is kept but left out, because nothing can be worked out with it. */
 export function LeftOut() {
@@ -11,11 +12,9 @@ export function LeftOut() {
       {left.map(({ path, label, typed, reason }) => (
         <Box key={path} data-left-out={path}>
           <Box as="b" color="brick">
-            Left out
-          </Box>{" "}
-          {label}
-          {typed ? ` (${typed})` : ""} is kept, but nothing can be worked out with it: {reason} Read it again, or leave
-          it empty; the rest is worked out without it.
+            {say("left-out-left-out")}
+          </Box>
+          {say("left-out-kept-but", { label, typed: typed ? ` (${typed})` : "", reason })}
         </Box>
       ))}
     </Box>

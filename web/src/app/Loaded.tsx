@@ -3,6 +3,7 @@ import { type ComponentType, createElement } from "react";
 
 import { Press } from "../shared/parts";
 import { useFetched } from "./useFetched";
+import { say } from "../shared/say";
 
 /** A sheet that is fetched when it is first gone to; where the server does not answer, that is said and tried again. */
 export function Loaded({ load }: { load: () => Promise<ComponentType> }) {
@@ -12,14 +13,11 @@ export function Loaded({ load }: { load: () => Promise<ComponentType> }) {
   return (
     <Box role="alert" py="20px" data-not-fetched>
       <Box as="h1" fontSize="title" fontWeight={600} pb="6px">
-        This page waits for the server
+        {say("loaded-page-waits")}
       </Box>
-      <Box pb="12px">
-        It was not opened before, and the server does not answer just now. What you typed is kept in this browser; the
-        page opens by itself when the server is back.
-      </Box>
+      <Box pb="12px">{say("loaded-opened-before")}</Box>
       <Press type="button" onClick={again}>
-        Try again
+        {say("loaded-try-again")}
       </Press>
     </Box>
   );

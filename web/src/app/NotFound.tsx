@@ -2,6 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { Link } from "react-router";
 
 import { TopLine } from "./TopLine";
+import { say } from "../shared/say";
 
 export function NotFound() {
   return (
@@ -9,10 +10,11 @@ export function NotFound() {
       <TopLine trail={[]} />
       <Box as="main" id="main" p="20px">
         <Box as="h1" fontSize="title" fontWeight={600}>
-          There is no such page
+          {say("not-found-there-such")}
         </Box>
         <p>
-          The address leads nowhere. <Link to="/">Go to the Board.</Link>
+          {say("not-found-address-leads")}
+          <Link to="/">{say("not-found-go-board")}</Link>
         </p>
       </Box>
     </>

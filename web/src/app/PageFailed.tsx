@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 
 import { Press } from "../shared/parts";
+import { say } from "../shared/say";
 
 const LOOK_EVERY_MS = 3000;
 
@@ -15,7 +16,7 @@ export function PageFailed() {
       () => setAway(true),
     );
   useEffect(() => {
-    document.title = "Not opened · Modest Rotor";
+    document.title = say("page-failed-opened-modest");
     // A page that waits for the server opens by itself; one with a fault in it would only fail again.
     let wasAway = false;
     const look = () =>
@@ -33,20 +34,19 @@ export function PageFailed() {
   return (
     <Box as="main" id="main" p="20px" maxWidth="640px" role="alert" data-page-failed>
       <Box as="h1" fontSize="title" fontWeight={600} pb="8px">
-        This page could not be opened
+        {say("page-failed-page-could")}
       </Box>
       <Box pb="14px">
-        {away
-          ? "The server does not answer just now. The page opens by itself when it is back."
-          : "Something went wrong while it was fetched or drawn."}{" "}
-        What you typed is kept in this browser, and what was saved is saved.
+        {say("page-failed-what-you", {
+          away: away ? say("page-failed-server-does") : say("page-failed-something-went"),
+        })}
       </Box>
       <Box display="flex" gap="14px" alignItems="center">
         <Press type="button" onClick={again}>
-          Try again
+          {say("page-failed-try-again")}
         </Press>
         <Link to="/" reloadDocument>
-          to the Board
+          {say("page-failed-board")}
         </Link>
       </Box>
     </Box>

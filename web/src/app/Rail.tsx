@@ -7,6 +7,7 @@ import { useFound, useJob } from "../shared/job";
 import { Press, SeverityWord, Small } from "../shared/parts";
 import { keyOf, type Page, railOf, SHORT, STATIONS } from "../shared/stations";
 import { PhraseText } from "../shared/Words";
+import { say } from "../shared/say";
 
 /** The job's own summary: each station with its result in a few words. */
 export function Rail({ here }: { here: Page }) {
@@ -15,7 +16,7 @@ export function Rail({ here }: { here: Page }) {
   return (
     <Box
       as="nav"
-      aria-label="Stations of this job"
+      aria-label={say("rail-stations-job")}
       background="desk"
       borderRight="1px solid"
       borderColor="rule"
@@ -38,7 +39,7 @@ export function Rail({ here }: { here: Page }) {
       >
         <span />
         <Box as="span" fontWeight={here === SHORT ? 600 : 400} color={here === SHORT ? "ink" : "ink2"}>
-          In short
+          {say("rail-short")}
         </Box>
         <span />
         <InShort />
@@ -46,7 +47,7 @@ export function Rail({ here }: { here: Page }) {
       {railOf(view, rail).map((entry) => (
         <Entry key={entry.station} entry={entry} here={entry.station === here} jobId={view.id} />
       ))}
-      <ToBench to={`/bench?job=${view.id}`}>Put it on the Bench</ToBench>
+      <ToBench to={`/bench?job=${view.id}`}>{say("rail-put-bench")}</ToBench>
     </Box>
   );
 }
@@ -57,7 +58,7 @@ function InShort() {
   if (saving.length === 0)
     return (
       <Box as="span" fontStyle="italic" color="ink2">
-        waits
+        {say("rail-waits")}
       </Box>
     );
   return (
@@ -99,7 +100,7 @@ const Entry = memo(function Entry({
       aria-current={here ? "step" : undefined}
       data-station={entry.station}
     >
-      <Box as="span" fontSize="micro" color="ink2" gridRow="span 2" pt="1px">
+      <Box as="span" fontSize="micro" color="ink2" gridRow={"span 2"} pt="1px">
         {keyOf(entry.station)}
       </Box>
       <Box as="span" fontWeight={here ? 600 : 400} color={here ? "ink" : "ink2"}>
@@ -156,12 +157,12 @@ export function RailStrip({ here }: { here: Page }) {
   const { rail } = useFound("rail");
   const index = STATIONS.findIndex((one) => one.id === here);
   const entry = railOf(view, rail)[index];
-  const before = index === 0 ? { id: SHORT, title: "In short" } : STATIONS[index - 1];
+  const before = index === 0 ? { id: SHORT, title: say("rail-short") } : STATIONS[index - 1];
   const next = STATIONS[index + 1];
   return (
     <Box
       as="nav"
-      aria-label="Stations of this job"
+      aria-label={say("rail-stations-job")}
       display={{ base: "grid", md: "none" }}
       gridTemplateColumns="auto 1fr auto"
       background="desk"
@@ -191,30 +192,30 @@ interface AllStationsProps {
 /** Every station with its state, one touch away from this one's. */
 function AllStations({ here, jobId, entries, children }: AllStationsProps) {
   const list = useRef<HTMLDialogElement>(null);
-  const title = STATIONS.find((station) => station.id === here)?.title ?? "In short";
+  const title = STATIONS.find((station) => station.id === here)?.title ?? say("rail-short");
   const shut = () => list.current?.close();
   return (
     <>
       <Opener type="button" aria-haspopup="dialog" data-stations onClick={() => list.current?.showModal()}>
         <span>
-          <b>{title}</b> <Small>stations ▾</Small>
+          <b>{title}</b> <Small>{say("rail-stations")}</Small>
         </span>
         <Box as="span" display="block" lineHeight="1.25">
           {children}
         </Box>
       </Opener>
-      <List ref={list} aria-label="Stations of this job">
+      <List ref={list} aria-label={say("rail-stations-job")}>
         <Box display="flex" justifyContent="space-between" alignItems="center" pb="6px">
           <Box as="h2" fontSize="title" fontWeight={600}>
-            Stations
+            {say("rail-stations-2")}
           </Box>
           <Press type="button" onClick={shut}>
-            close
+            {say("rail-close")}
           </Press>
         </Box>
         <Go to={`/jobs/${jobId}/${SHORT}`} onClick={shut} here={here === SHORT ? "yes" : undefined}>
           <span />
-          <b>In short</b>
+          <b>{say("rail-short")}</b>
         </Go>
         {entries.map((entry) => (
           <Box key={entry.station} onClick={shut}>

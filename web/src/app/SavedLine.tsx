@@ -4,6 +4,7 @@ import type { DeskState } from "../shared/desk";
 import { useDeskState, useJob } from "../shared/job";
 import { Cap } from "../shared/parts";
 import { TopButton } from "./TopLine";
+import { say } from "../shared/say";
 
 /** Whether everything is saved, and what Undo would take back. */
 export function SavedLine() {
@@ -36,18 +37,22 @@ export function SavedLine() {
         lineHeight={1.15}
         title={view.undo_label ?? undefined}
       >
-        Undo
+        {say("saved-line-undo")}
         {view.undo_label && (
           <Box as="span" display={{ base: "none", lg: "inline" }}>
             {" "}
             “{view.undo_label}”
           </Box>
         )}{" "}
-        <Cap ml="4px">Ctrl Z</Cap>
+        <Cap ml="4px">{say("saved-line-ctrl-z")}</Cap>
       </TopButton>
       {view.redo_label && (
-        <TopButton type="button" onClick={() => void desk.redo()} aria-label={`Redo “${view.redo_label}”`}>
-          Redo
+        <TopButton
+          type="button"
+          onClick={() => void desk.redo()}
+          aria-label={say("saved-line-redo-2", { redo_label: view.redo_label })}
+        >
+          {say("saved-line-redo")}
         </TopButton>
       )}
     </>
@@ -61,20 +66,22 @@ function unsaved(state: DeskState): number {
 /** The same in a word or two, for a phone. */
 function toldShort(state: DeskState): string {
   if (asking(state) > 0) return "decide";
-  if (state.trouble?.isAway) return "kept here";
+  if (state.trouble?.isAway) return say("saved-line-kept-here");
   if (state.pending > 0) return "saving";
-  return unsaved(state) > 0 ? "not saved" : "saved";
+  return unsaved(state) > 0 ? say("saved-line-saved") : "saved";
 }
 
 /** Whether all is saved, in a few words: what every page says of it. */
 export function toldOf(state: DeskState): string {
   const asks = asking(state);
-  if (asks > 0) return asks === 1 ? "one act waits for your decision" : `${asks} acts wait for your decision`;
-  if (state.trouble?.isAway) return "kept in this browser, not yet saved";
+  if (asks > 0) return asks === 1 ? say("saved-line-one-act") : say("saved-line-acts-wait", { asks });
+  if (state.trouble?.isAway) return say("saved-line-kept-browser");
   if (state.pending > 0) return "saving";
   const open = unsaved(state);
-  if (open > 0) return open === 1 ? "one value not saved yet" : `${open} values not saved yet`;
-  return state.view ? `saved ${new Date(state.view.saved).toLocaleTimeString("en-GB")}` : "";
+  if (open > 0) return open === 1 ? say("saved-line-one-value") : say("saved-line-values-saved", { open });
+  return state.view
+    ? say("saved-line-saved-2", { toLocaleTimeString: new Date(state.view.saved).toLocaleTimeString("en-GB") })
+    : "";
 }
 
 function asking(state: DeskState): number {

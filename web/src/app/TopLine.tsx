@@ -6,6 +6,7 @@ import { Cap } from "../shared/parts";
 import { useReader } from "../shared/reader";
 import { useUnits } from "../shared/units";
 import { KeysPanel } from "./KeysPanel";
+import { say } from "../shared/say";
 
 interface TopLineProps {
   /** The way here: the last is this page. */
@@ -16,7 +17,7 @@ interface TopLineProps {
   children?: ReactNode;
 }
 
-const UNIT_WORDS = { ip: "cfm, in. w.g., hp", si: "L/s, Pa, W" } as const;
+const UNIT_WORDS = { ip: say("top-line-cfm-w"), si: say("top-line-l-s") } as const;
 
 /** Past the line and the rail, to the page's own heading. */
 function skip(event: MouseEvent) {
@@ -31,7 +32,7 @@ export function TopLine({ trail, manySites = false, children }: TopLineProps) {
   const reader = useReader();
   const { units } = useUnits();
   const [keys, setKeys] = useState(false);
-  const said = reader.units === null && manySites ? "units of each site" : UNIT_WORDS[units];
+  const said = reader.units === null && manySites ? say("top-line-units-each") : UNIT_WORDS[units];
   const other = units === "ip" ? "si" : "ip";
   return (
     <Box
@@ -48,14 +49,14 @@ export function TopLine({ trail, manySites = false, children }: TopLineProps) {
       fontSize="small"
     >
       <a href="#main" data-skip onClick={skip}>
-        to what this page is for
+        {say("top-line-what-page")}
       </a>
-      <Home to="/" aria-label="Modest Rotor: to the Board">
-        Modest Rotor
+      <Home to="/" aria-label={say("top-line-modest-rotor-board")}>
+        {say("top-line-modest-rotor")}
       </Home>
       <Box
         as="nav"
-        aria-label="Where you are"
+        aria-label={say("top-line-where-you")}
         display="flex"
         alignItems="center"
         gap="8px"
@@ -74,12 +75,13 @@ export function TopLine({ trail, manySites = false, children }: TopLineProps) {
         type="button"
         display={{ base: "none", md: "block" }}
         onClick={() => reader.setUnits(other)}
-        aria-label={`Units: ${said}. Change to ${UNIT_WORDS[other]}`}
+        aria-label={say("top-line-units-change", { said, UNIT_WORDS: UNIT_WORDS[other] })}
       >
         {said}
       </TopButton>
       <TopButton type="button" data-keys onClick={() => setKeys(true)}>
-        You, keys <Cap ml="6px">?</Cap>
+        {say("top-line-you-keys")}
+        <Cap ml="6px">?</Cap>
       </TopButton>
       {keys && <KeysPanel close={() => setKeys(false)} />}
     </Box>

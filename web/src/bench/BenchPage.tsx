@@ -19,7 +19,8 @@ import { RigChooser } from "./RigChooser";
 import { RecordSheet } from "./RecordSheet";
 import { RigSheet } from "./RigSheet";
 import { useHunt } from "./useHunt";
-import { capital } from "./words";
+import { capital } from "../shared/casing";
+import { say } from "../shared/say";
 
 type Book = Schemas["BenchBook"];
 
@@ -27,10 +28,10 @@ const PARTS = ["rig", "course", "hunt", "record"] as const;
 type Part = (typeof PARTS)[number];
 
 const TITLES: Record<Part, { title: string; asks: string }> = {
-  rig: { title: "Bench", asks: "Why does it do that?" },
-  course: { title: "Course", asks: "Predict, then see." },
-  hunt: { title: "Fault hunt", asks: "What is hidden, and what proves it?" },
-  record: { title: "Record", asks: "What is still mistaken?" },
+  rig: { title: say("bench-page-bench"), asks: say("bench-page-why-does") },
+  course: { title: say("bench-page-course"), asks: say("bench-page-predict-then") },
+  hunt: { title: say("bench-page-fault-hunt"), asks: say("bench-page-what-hidden") },
+  record: { title: say("bench-page-record"), asks: say("bench-page-what-still") },
 };
 
 /** The simulated bench: a rig to turn, a course, fault hunts, and the record of whoever learns. */
@@ -78,9 +79,9 @@ function AtTheBench({ book, part, which }: AtProps) {
     if (explained) void queries.invalidateQueries({ queryKey: ["bench record"] });
   }, [explained, queries]);
   const { title, asks } = TITLES[part];
-  const name = part === "rig" || experiment ? "Bench" : title;
+  const name = part === "rig" || experiment ? say("bench-page-bench") : title;
   useEffect(() => {
-    document.title = `${name} · Modest Rotor`;
+    document.title = say("bench-page-modest-rotor", { name });
     window.scrollTo(0, 0);
   }, [name, experiment]);
   if (part === "course" && which && !experiment) return <NotFound />;
@@ -89,8 +90,8 @@ function AtTheBench({ book, part, which }: AtProps) {
     <>
       <TopLine
         trail={[
-          { label: "Board", to: "/" },
-          { label: "Bench", ...(part === "rig" ? {} : { to: "/bench" }) },
+          { label: say("bench-page-board"), to: "/" },
+          { label: say("bench-page-bench"), ...(part === "rig" ? {} : { to: "/bench" }) },
           ...(part === "rig" ? [] : [{ label: title }]),
         ]}
       />
@@ -121,7 +122,7 @@ function AtTheBench({ book, part, which }: AtProps) {
               {part === "record" && <RecordSheet record={record.data} hunts={next.data} />}
             </Box>
             {rigStands && (
-              <Aside label="Picture of the rig">
+              <Aside label={say("bench-page-picture-rig")}>
                 <Pictures desk={desk} standing={state.standing} outlook={state.outlook} experiment={state.experiment} />
               </Aside>
             )}
@@ -184,7 +185,7 @@ function HuntPart({
         {head}
         <HuntSheet hunt={hunt} number={number} next={next} />
       </Box>
-      <Aside label="Seen so far">
+      <Aside label={say("bench-page-seen-so")}>
         <HuntPane view={hunt.view} />
       </Aside>
     </>
@@ -199,7 +200,7 @@ function Head({ title, asks, children }: { title: string; asks: string | null; c
       </Box>
       {asks && <Small>{asks}</Small>}
       {children}
-      <Small ml={{ md: "auto" }}>simulated; nothing here is a reading of a job</Small>
+      <Small ml={{ md: "auto" }}>{say("bench-page-simulated-nothing")}</Small>
     </Box>
   );
 }
@@ -211,9 +212,9 @@ function Trouble({ lost, refusal }: { lost: boolean; refusal: string | null }) {
       {lost ? (
         <>
           <Box as="b" color="ochre">
-            Waiting
-          </Box>{" "}
-          The rig does not answer. What you set is kept here; it goes on by itself when the rig is back.
+            {say("bench-page-waiting")}
+          </Box>
+          {say("bench-page-rig-does")}
         </>
       ) : (
         <>
@@ -256,15 +257,19 @@ interface RailProps {
 const BenchRail = memo(function BenchRail({ book, record, next, rig }: RailProps) {
   const tried = record?.topics.reduce((sum, line) => sum + line.tried.length, 0) ?? 0;
   const told: [string, string, string][] = [
-    ["/bench", "Rig", capital(rig) || "free to turn"],
-    ["/bench/course", "Course", `${tried} of ${book.course.length} tried`],
-    ["/bench/hunt", "Fault hunt", next ? `level ${next.level}, ${next.ended.length} ended` : ""],
-    ["/bench/record", "Record", recordWords(record)],
+    ["/bench", say("bench-page-rig"), capital(rig) || say("bench-page-free-turn")],
+    ["/bench/course", say("bench-page-course"), say("bench-page-tried", { tried, course: book.course.length })],
+    [
+      "/bench/hunt",
+      say("bench-page-fault-hunt"),
+      next ? say("bench-page-level-ended", { level: next.level, ended: next.ended.length }) : "",
+    ],
+    ["/bench/record", say("bench-page-record"), recordWords(record)],
   ];
   return (
     <Box
       as="nav"
-      aria-label="Parts of the Bench"
+      aria-label={say("bench-page-parts-bench")}
       background="desk"
       borderStyle="solid"
       borderWidth={{ base: "0 0 1px", md: "0 1px 0 0" }}
@@ -287,9 +292,9 @@ const BenchRail = memo(function BenchRail({ book, record, next, rig }: RailProps
 });
 
 function recordWords(record: Schemas["Record"] | undefined) {
-  if (!record || record.asked === 0) return "nothing predicted yet";
-  const most = record.mistaken ? `; ${MeterWords[record.mistaken]} most often wrong` : "";
-  return `${record.right} of ${record.asked} right${most}`;
+  if (!record || record.asked === 0) return say("bench-page-nothing-predicted");
+  const most = record.mistaken ? say("bench-page-most-often", { MeterWords: MeterWords[record.mistaken] }) : "";
+  return say("bench-page-right", { right: record.right, asked: record.asked, most });
 }
 
 const Go = chakra(NavLink, {

@@ -4,7 +4,8 @@ import { Link } from "react-router";
 
 import type { Schemas } from "../shared/api";
 import { Micro, Small } from "../shared/parts";
-import { capital } from "./words";
+import { capital } from "../shared/casing";
+import { say } from "../shared/say";
 
 interface CourseProps {
   book: Schemas["BenchBook"];
@@ -17,7 +18,7 @@ export function CourseSheet({ book, record }: CourseProps) {
   const next = book.course.find((one) => !lineOf(one.topic)?.tried.includes(one.code));
   return (
     <>
-      <Box py="8px">Say what each meter will do, then turn the rig and see. Each takes two or three minutes.</Box>
+      <Box py="8px">{say("course-sheet-say-what")}</Box>
       {book.topics
         .filter((topic) => book.course.some((one) => one.topic === topic))
         .map((topic) => (
@@ -33,9 +34,9 @@ export function CourseSheet({ book, record }: CourseProps) {
                   <Micro>{one.number}</Micro>
                   <Box fontWeight={one === next ? 600 : 400}>
                     {one.title}
-                    {one === next && <Small> next</Small>}
+                    {one === next && <Small>{say("course-sheet-next")}</Small>}
                   </Box>
-                  <Small>{lineOf(topic)?.tried.includes(one.code) ? "tried" : ""}</Small>
+                  <Small>{lineOf(topic)?.tried.includes(one.code) ? say("course-sheet-tried") : ""}</Small>
                 </Go>
               ))}
           </Box>
@@ -47,9 +48,9 @@ export function CourseSheet({ book, record }: CourseProps) {
 function wordsOf(line: Schemas["TopicLine"] | undefined) {
   if (!line || line.asked === 0) return "";
   const still = line.mistaken.length
-    ? `; still mistaken: ${line.mistaken.map((one) => MeterWords[one]).join(", ")}`
+    ? say("course-sheet-still-mistaken", { mistaken: line.mistaken.map((one) => MeterWords[one]).join(", ") })
     : "";
-  return `${line.right} of ${line.asked} right${still}`;
+  return say("course-sheet-right", { right: line.right, asked: line.asked, still });
 }
 
 const Go = chakra(Link, {

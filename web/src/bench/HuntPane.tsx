@@ -5,7 +5,8 @@ import { Small } from "../shared/parts";
 import { FigureText } from "../shared/Words";
 import { MoveMark } from "./MoveMark";
 import type { HuntView } from "./useHunt";
-import { capital } from "./words";
+import { capital } from "../shared/casing";
+import { say } from "../shared/say";
 
 /** What was seen so far: readings against those from when it was right, what tests showed, what they ruled out. */
 export function HuntPane({ view }: { view: HuntView | undefined }) {
@@ -15,16 +16,16 @@ export function HuntPane({ view }: { view: HuntView | undefined }) {
   return (
     <>
       <Box as="h2" fontSize="title" fontWeight={600} py="10px">
-        Seen so far
+        {say("hunt-pane-seen-so")}
       </Box>
-      {readings.length === 0 && tests.length === 0 && <Box>Nothing yet. Begin with what is cheap to read.</Box>}
+      {readings.length === 0 && tests.length === 0 && <Box>{say("hunt-pane-nothing-yet")}</Box>}
       {readings.length > 0 && (
         <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
           <thead>
             <tr>
-              <th>simulated</th>
-              <th>when right</th>
-              <th>now</th>
+              <th>{say("hunt-pane-simulated")}</th>
+              <th>{say("hunt-pane-when-right")}</th>
+              <th>{say("hunt-pane-now")}</th>
             </tr>
           </thead>
           <tbody>
@@ -37,7 +38,7 @@ export function HuntPane({ view }: { view: HuntView | undefined }) {
                   <Box color="ink2" fontSize="small">
                     <MoveMark moves={one.moves ?? 0} strong={one.moves !== 0} />{" "}
                     {one.moves === 0
-                      ? "within its uncertainty"
+                      ? say("hunt-pane-within-uncertainty")
                       : one.change && <FigureText figure={one.change} line={false} />}
                   </Box>
                 </td>
@@ -54,7 +55,7 @@ export function HuntPane({ view }: { view: HuntView | undefined }) {
       ))}
       {Object.keys(view.ruled_out).length > 0 && (
         <Box borderTop="1px solid" borderColor="rule" py="8px">
-          <Small display="block">ruled out by what you saw</Small>
+          <Small display="block">{say("hunt-pane-ruled-out")}</Small>
           {Object.keys(view.ruled_out).join(", ")}
         </Box>
       )}

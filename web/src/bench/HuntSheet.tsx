@@ -7,7 +7,8 @@ import type { Schemas } from "../shared/api";
 import { Line, Pick } from "../shared/devices";
 import { Cell, Micro, Press, SeverityWord, Small } from "../shared/parts";
 import type { Hunt, HuntView } from "./useHunt";
-import { capital } from "./words";
+import { capital } from "../shared/casing";
+import { say } from "../shared/say";
 
 interface HuntProps {
   hunt: Hunt;
@@ -33,8 +34,10 @@ export function HuntSheet({ hunt, number, next }: HuntProps) {
               “{view.complaint}”
             </Box>
             <Box>
-              {capital(view.machine)}. {view.count > 1 ? "Two things are wrong with it." : "One thing is wrong."} You
-              have its readings from when it was right.
+              {say("hunt-sheet-you-readings", {
+                capital: capital(view.machine),
+                count: view.count > 1 ? say("hunt-sheet-two-things") : say("hunt-sheet-one-thing"),
+              })}
             </Box>
           </Box>
           <Minutes view={view} />
@@ -52,7 +55,7 @@ function Numbers({ number, next, view }: { number: number; next: HuntProps["next
   return (
     <Box display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center" py="8px">
       <Box fontWeight={600} data-hunt={number}>
-        Hunt {number.toLocaleString("en")}
+        {say("hunt-sheet-hunt", { number: number.toLocaleString("en") })}
       </Box>
       <Small>{view?.level_words}</Small>
       <Box
@@ -67,17 +70,17 @@ function Numbers({ number, next, view }: { number: number; next: HuntProps["next
         }}
       >
         <Line
-          aria-label="Number of a hunt, 0 to 2,999"
-          placeholder="its number"
+          aria-label={say("hunt-sheet-number-hunt")}
+          placeholder={say("hunt-sheet-number")}
           inputMode="numeric"
           width="92px"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
         />
-        <Press type="submit">Open</Press>
+        <Press type="submit">{say("hunt-sheet-open")}</Press>
         {next && next.number !== number && (
           <Press type="button" onClick={() => navigate(`/bench/hunt/${next.number}`)}>
-            Next for you: hunt {next.number.toLocaleString("en")}
+            {say("hunt-sheet-next-you", { number: next.number.toLocaleString("en") })}
           </Press>
         )}
       </Box>
@@ -94,7 +97,8 @@ function Minutes({ view }: { view: HuntView }) {
         <Box position="absolute" insetY={0} left={0} background="copper" style={{ width: `${100 * share}%` }} />
       </Box>
       <Box data-minutes>
-        <b>{view.minutes}</b> of {view.budget} minutes spent
+        <b>{view.minutes}</b>
+        {say("hunt-sheet-minutes-spent", { budget: view.budget })}
       </Box>
     </Box>
   );
@@ -105,18 +109,29 @@ function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
   const tests = view.acts.filter(({ reads }) => !reads);
   return (
     <>
-      <Box as="section" aria-label="Readings" borderTop="1px solid" borderColor="rule" pt="6px" pb="10px">
-        <b>Read</b> <Micro>{readings[0]?.caution}</Micro>
+      <Box
+        as="section"
+        aria-label={say("hunt-sheet-readings")}
+        borderTop="1px solid"
+        borderColor="rule"
+        pt="6px"
+        pb="10px"
+      >
+        <b>{say("hunt-sheet-read")}</b> <Micro>{readings[0]?.caution}</Micro>
         <Box display="flex" flexWrap="wrap" pt="4px">
           {readings.map((one) => (
             <Cell key={one.act} type="button" onClick={() => hunt.act(one.act)} data-act={one.act}>
               <b>{capital(one.reads ? MeasurandWords[one.reads] : one.act)}</b>
-              {one.times > 0 ? <Times times={one.times} /> : <Small> {one.minutes} min</Small>}
+              {one.times > 0 ? (
+                <Times times={one.times} />
+              ) : (
+                <Small>{say("hunt-sheet-min", { minutes: one.minutes })}</Small>
+              )}
             </Cell>
           ))}
         </Box>
       </Box>
-      <Box as="section" aria-label="Tests">
+      <Box as="section" aria-label={say("hunt-sheet-tests")}>
         {tests.map((one) => (
           <Box
             key={one.act}
@@ -132,7 +147,7 @@ function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
                 {capital(one.act)}
                 <Times times={one.times} />
               </span>
-              <Small>{one.minutes} min</Small>
+              <Small>{say("hunt-sheet-min-2", { minutes: one.minutes })}</Small>
             </Act>
             <Micro>{one.caution}</Micro>
           </Box>
@@ -144,7 +159,7 @@ function Acts({ view, hunt }: { view: HuntView; hunt: Hunt }) {
 }
 
 function Times({ times }: { times: number }) {
-  return times > 0 ? <Small> done{times > 1 ? ` × ${times}` : ""}</Small> : null;
+  return times > 0 ? <Small>{say("hunt-sheet-done", { times: times > 1 ? ` × ${times}` : "" })}</Small> : null;
 }
 
 const Act = chakra("button", {
@@ -170,8 +185,9 @@ function Naming({ view, hunt }: { view: HuntView; hunt: Hunt }) {
   const toggle = (cause: string) =>
     setCauses(causes.includes(cause) ? causes.filter((one) => one !== cause) : [...causes, cause].slice(-view.count));
   return (
-    <Box as="section" aria-label="Name it" borderTop="2px solid" borderColor="ink" mt="12px" pt="8px">
-      <b>{view.count > 1 ? "Name both" : "Name it"}</b> <Small>when you would put your name to it</Small>
+    <Box as="section" aria-label={say("hunt-sheet-name")} borderTop="2px solid" borderColor="ink" mt="12px" pt="8px">
+      <b>{view.count > 1 ? say("hunt-sheet-name-both") : say("hunt-sheet-name")}</b>{" "}
+      <Small>{say("hunt-sheet-when-you")}</Small>
       <Box display="flex" flexWrap="wrap" gap="6px" py="8px">
         {view.causes.map((cause) => {
           const out = view.ruled_out[cause];
@@ -193,8 +209,12 @@ function Naming({ view, hunt }: { view: HuntView; hunt: Hunt }) {
         })}
       </Box>
       <Box display="flex" flexWrap={{ base: "wrap", md: "nowrap" }} gap="8px">
-        <Pick aria-label="What is to be done next" value={step} onChange={(event) => setStep(event.target.value)}>
-          <option value="">what is to be done next</option>
+        <Pick
+          aria-label={say("hunt-sheet-what-done-next")}
+          value={step}
+          onChange={(event) => setStep(event.target.value)}
+        >
+          <option value="">{say("hunt-sheet-what-done")}</option>
           {view.steps.map((one) => (
             <option key={one}>{one}</option>
           ))}
@@ -206,7 +226,7 @@ function Naming({ view, hunt }: { view: HuntView; hunt: Hunt }) {
           onClick={() => hunt.name(causes, step)}
           data-name-it
         >
-          {view.count > 1 ? "Name both" : "Name the fault"}
+          {view.count > 1 ? say("hunt-sheet-name-both") : say("hunt-sheet-name-fault")}
         </Press>
       </Box>
     </Box>
@@ -215,10 +235,10 @@ function Naming({ view, hunt }: { view: HuntView; hunt: Hunt }) {
 
 const ENDINGS: Record<Schemas["Ending"], string> = {
   found: "Found.",
-  half: "One of two found.",
-  another: "It was another.",
-  unsafe: "Stopped: an unsafe act.",
-  "out-of-time": "Out of time.",
+  half: say("hunt-sheet-one-two"),
+  another: say("hunt-sheet-another"),
+  unsafe: say("hunt-sheet-stopped-unsafe"),
+  "out-of-time": say("hunt-sheet-out-time"),
 };
 
 /** How it ended, and the way that the ranked causes would have taken beside the one that was. */
@@ -230,7 +250,7 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
   // Nothing was named: what was hidden and the next step are told, not judged.
   const early = unsafe || debrief.ending === "out-of-time";
   return (
-    <Box as="section" aria-label="Debrief" data-debrief={debrief.ending}>
+    <Box as="section" aria-label={say("hunt-sheet-debrief")} data-debrief={debrief.ending}>
       <Box borderTop={unsafe ? "4px solid" : "2px solid"} borderColor={unsafe ? "brick" : "ink"} py="8px">
         {unsafe && (
           <>
@@ -238,24 +258,24 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
           </>
         )}
         <b>{ENDINGS[debrief.ending]}</b> {debrief.reason}
-        {early && <> Hidden was {debrief.hidden.join(" and ")}.</>}
+        {early && <>{say("hunt-sheet-hidden", { hidden: debrief.hidden.join(" and ") })}</>}
       </Box>
       <Box pb="8px">
-        What it asks for next: {debrief.next_steps.join("; ")}.{" "}
-        {!early && <b>{debrief.next_right ? "You said so." : "You named another step."}</b>}
+        {say("hunt-sheet-what-asks", { next_steps: debrief.next_steps.join("; ") })}
+        {!early && <b>{debrief.next_right ? say("hunt-sheet-you-said") : say("hunt-sheet-you-named")}</b>}
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="20px" borderTop="1px solid" borderColor="rule" pt="6px">
-        <Way title="your way" minutes={view.minutes} lines={view.seen} />
-        <Way title="the cheapest way by the ranking" minutes={debrief.way_minutes} lines={debrief.way} />
+        <Way title={say("hunt-sheet-your-way")} minutes={view.minutes} lines={view.seen} />
+        <Way title={say("hunt-sheet-cheapest-way")} minutes={debrief.way_minutes} lines={debrief.way} />
       </Box>
       <Box display="flex" gap="10px" py="14px" flexWrap="wrap">
         {next && (
           <Press type="button" onClick={() => navigate(`/bench/hunt/${next.number}`)} data-next-hunt>
-            Next hunt: {next.number.toLocaleString("en")}
+            {say("hunt-sheet-next-hunt", { number: next.number.toLocaleString("en") })}
           </Press>
         )}
         <Press type="button" onClick={hunt.anew}>
-          This one again
+          {say("hunt-sheet-one-again")}
         </Press>
       </Box>
     </Box>
@@ -273,13 +293,11 @@ function Way({
 }) {
   return (
     <Box>
-      <Micro>
-        {title}, {minutes} minutes
-      </Micro>
+      <Micro>{say("hunt-sheet-minutes", { title, minutes })}</Micro>
       <Box as="ol" pl="20px">
         {lines.map((line, index) => (
           <li key={index}>
-            {capital(line.act)} <Small>{line.minutes} min</Small>
+            {capital(line.act)} <Small>{say("hunt-sheet-min-2", { minutes: line.minutes })}</Small>
           </li>
         ))}
       </Box>

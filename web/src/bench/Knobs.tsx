@@ -5,6 +5,7 @@ import { Cell, Press, Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import type { BenchDesk } from "./desk";
 import { type Knob, knobsNow, knobText, PART_WORDS, type Turned, valueOf } from "./words";
+import { say } from "../shared/say";
 
 interface KnobsProps {
   desk: BenchDesk;
@@ -21,10 +22,10 @@ export function Knobs({ desk, knobs, wanted, applied }: KnobsProps) {
   const part = parts.find((one) => one === picked) ?? parts.find((one) => one === "duct" || one === "pipe");
   const isTurned = (one: Knob["part"]) => now.some((knob) => knob.part === one && valueOf(knob, wanted) !== knob.built);
   return (
-    <Box as="section" aria-label="Knobs">
+    <Box as="section" aria-label={say("knobs-knobs")}>
       <Box
         role="group"
-        aria-label="Parts of the rig"
+        aria-label={say("knobs-parts-rig")}
         display="flex"
         flexWrap="wrap"
         borderTop="1px solid"
@@ -39,7 +40,7 @@ export function Knobs({ desk, knobs, wanted, applied }: KnobsProps) {
             onClick={() => setPicked(one)}
           >
             {PART_WORDS[one]}
-            {isTurned(one) && <span aria-label="turned"> ·</span>}
+            {isTurned(one) && <span aria-label={say("knobs-turned")}> ·</span>}
           </PartCell>
         ))}
       </Box>
@@ -83,14 +84,14 @@ const Slide = memo(function Slide({ desk, knob, at, was }: { desk: BenchDesk; kn
         </Box>
         <Box textAlign="right" lineHeight={1.25}>
           <b data-value>{knobText(knob, at, units)}</b>
-          {at !== was && <Small> now {knobText(knob, was, units)}</Small>}
+          {at !== was && <Small>{say("knobs-now", { knobText: knobText(knob, was, units) })}</Small>}
           {knob.words && <Small> {knob.words}</Small>}
         </Box>
       </Box>
       <Box display="flex" alignItems="center" gap="6px">
         <Press
           type="button"
-          aria-label={`${knob.label}: less`}
+          aria-label={say("knobs-less", { knob: knob.label })}
           onClick={() => set(at - knob.step)}
           disabled={at <= knob.low}
         >
@@ -108,7 +109,7 @@ const Slide = memo(function Slide({ desk, knob, at, was }: { desk: BenchDesk; kn
         />
         <Press
           type="button"
-          aria-label={`${knob.label}: more`}
+          aria-label={say("knobs-more", { knob: knob.label })}
           onClick={() => set(at + knob.step)}
           disabled={at >= knob.high}
         >

@@ -9,7 +9,9 @@ import { useUnits } from "../shared/units";
 import type { BenchDesk, BenchState } from "./desk";
 import { MoveMark } from "./MoveMark";
 import { TRACE_S } from "./traces";
-import { capital, HOW, LIVE, type Meter, meterText, type Moves } from "./words";
+import { HOW, LIVE, type Meter, meterText, type Moves } from "./words";
+import { capital } from "../shared/casing";
+import { say } from "../shared/say";
 
 type MeterView = Schemas["MeterView"];
 type Answer = Schemas["Answer"];
@@ -33,7 +35,7 @@ export const Meters = memo(function Meters({ desk, said, explained, goesTo, mete
     return (
       <Box
         as="section"
-        aria-label="Meters"
+        aria-label={say("meters-meters")}
         display="grid"
         gridTemplateColumns={{ base: "1fr", lg: "1fr 1fr" }}
         gap="0 20px"
@@ -46,7 +48,7 @@ export const Meters = memo(function Meters({ desk, said, explained, goesTo, mete
       </Box>
     );
   return (
-    <Box as="section" aria-label="Meters">
+    <Box as="section" aria-label={say("meters-meters")}>
       <Head asks={asks && !explained} said={Object.keys(said).length} of={meters.length} />
       {meters.map((view) => {
         const answer = answers.get(view.meter);
@@ -71,8 +73,8 @@ function Head({ asks, said, of }: { asks: boolean; said: number; of: number }) {
       pt="4px"
       pb="3px"
     >
-      <Micro>simulated meters, and their last minute</Micro>
-      <Micro>{asks ? `what I expect: ${said} of ${of} said` : "what it did, and why"}</Micro>
+      <Micro>{say("meters-simulated-meters")}</Micro>
+      <Micro>{asks ? say("meters-what-i", { said, of }) : say("meters-what-did")}</Micro>
     </Box>
   );
 }
@@ -120,7 +122,7 @@ const Reading = memo(function Reading({
       <Box textAlign="right" whiteSpace="nowrap" data-meter={meter}>
         <Shown desk={desk} view={view} settled={settled} fontSize={{ base: "27px", lg: "33px" }} />
       </Box>
-      {LIVE.includes(meter) ? <TraceCanvas desk={desk} view={view} /> : <Micro>worked out at every turn</Micro>}
+      {LIVE.includes(meter) ? <TraceCanvas desk={desk} view={view} /> : <Micro>{say("meters-worked-out")}</Micro>}
     </Box>
   );
 });
@@ -292,7 +294,7 @@ const Predict = memo(function Predict({
     <Box
       ref={group}
       role="radiogroup"
-      aria-label={`What I expect of ${MeterWords[view.meter]}`}
+      aria-label={say("meters-what-i-expect", { MeterWords: MeterWords[view.meter] })}
       display="grid"
       gridTemplateColumns="1fr 1fr 1fr"
       onKeyDown={onKey}
@@ -331,7 +333,7 @@ const Guess = chakra("button", {
   variants: { chosen: { yes: { background: "hair", color: "ink", fontWeight: 600 } } },
 });
 
-const WORD = { [-1]: "falls", 0: "stays", 1: "rises" } as const;
+const WORD = { [-1]: say("meters-falls"), 0: say("meters-stays"), 1: say("meters-rises") } as const;
 
 /** What a meter did and why; right or not, where something was said of it. */
 function Told({ answer }: { answer: Answer }) {
@@ -342,7 +344,7 @@ function Told({ answer }: { answer: Answer }) {
       <MoveMark moves={answer.moves} strong />{" "}
       <b>
         {WORD[answer.moves]}
-        {answer.moves !== 0 && `, ${was} to ${now}`}
+        {answer.moves !== 0 && say("meters-to", { was, now })}
       </b>
       {answer.right !== null && (
         <Box
@@ -351,7 +353,7 @@ function Told({ answer }: { answer: Answer }) {
           fontWeight={answer.right ? 400 : 600}
           data-right={answer.right}
         >
-          {answer.right ? " as you said" : ` you said it ${WORD[answer.said ?? 0]}`}
+          {answer.right ? say("meters-you-said") : say("meters-you-said-2", { WORD: WORD[answer.said ?? 0] })}
         </Box>
       )}
       <Box color="ink2">{capital(answer.words)}.</Box>

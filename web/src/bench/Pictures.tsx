@@ -9,10 +9,15 @@ import type { BenchDesk, BenchState } from "./desk";
 import { TorquePicture } from "./TorquePicture";
 import { useFrame } from "./useFrame";
 import { WavesPicture } from "./WavesPicture";
+import { say } from "../shared/say";
 
 type Picture = Schemas["Experiment"]["picture"];
 
-const WORDS: Record<Picture, string> = { balance: "Balance", torque: "Torque and slip", waves: "Waves" };
+const WORDS: Record<Picture, string> = {
+  balance: say("pictures-balance"),
+  torque: say("pictures-torque-slip"),
+  waves: say("pictures-waves"),
+};
 const TIMES_A_SECOND = 10;
 
 interface PicturesProps extends Pick<BenchState, "standing" | "outlook" | "experiment"> {
@@ -28,7 +33,7 @@ export const Pictures = memo(function Pictures({ desk, standing, outlook, experi
   const picture = offered.includes(wanted) ? wanted : "balance";
   return (
     <Box maxWidth="420px">
-      <Box role="group" aria-label="Picture" display="flex" py="8px">
+      <Box role="group" aria-label={say("pictures-picture")} display="flex" py="8px">
         {offered.map((one) => (
           <Cell
             key={one}
@@ -47,7 +52,7 @@ export const Pictures = memo(function Pictures({ desk, standing, outlook, experi
         outlook && <Live desk={desk} pump={standing?.wheel === "pump"} outlook={outlook} picture={picture} />
       )}
       <Small display="block" pt="6px">
-        of the simulated rig
+        {say("pictures-simulated-rig")}
       </Small>
     </Box>
   );
@@ -77,7 +82,7 @@ function Live({ desk, pump, outlook, picture }: LiveProps) {
           : [
               {
                 id: "now",
-                label: "now",
+                label: say("pictures-now"),
                 series: "copper",
                 group: "sets",
                 flow: figure(flowQuantity, flow),
@@ -85,7 +90,7 @@ function Live({ desk, pump, outlook, picture }: LiveProps) {
               },
             ]
       }
-      waits={bare ? ["A bare shaft moves nothing."] : []}
+      waits={bare ? [say("pictures-bare-shaft")] : []}
     />
   );
 }

@@ -4,7 +4,8 @@ import { Box } from "@chakra-ui/react";
 import type { Schemas } from "../shared/api";
 import { Press, Small } from "../shared/parts";
 import { WhoField } from "../shared/WhoField";
-import { capital } from "./words";
+import { capital } from "../shared/casing";
+import { say } from "../shared/say";
 
 interface RecordProps {
   record: Schemas["Record"] | undefined;
@@ -16,14 +17,14 @@ export function RecordSheet({ record, hunts }: RecordProps) {
   return (
     <>
       <Box py="8px" maxWidth="420px">
-        <WhoField words="the record of" />
+        <WhoField words={say("record-sheet-record")} />
       </Box>
       <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
         <thead>
           <tr>
-            <th>topic</th>
-            <th>said rightly</th>
-            <th>still mistaken</th>
+            <th>{say("record-sheet-topic")}</th>
+            <th>{say("record-sheet-said-rightly")}</th>
+            <th>{say("record-sheet-still-mistaken")}</th>
           </tr>
         </thead>
         <tbody>
@@ -32,27 +33,25 @@ export function RecordSheet({ record, hunts }: RecordProps) {
             .map((line) => (
               <tr key={line.topic} data-topic={line.topic}>
                 <td>{capital(line.topic)}</td>
-                <td>
-                  {line.right} of {line.asked}
-                </td>
-                <td>{line.mistaken.map((one) => MeterWords[one]).join(", ") || "nothing"}</td>
+                <td>{say("record-sheet-of", { right: line.right, asked: line.asked })}</td>
+                <td>{line.mistaken.map((one) => MeterWords[one]).join(", ") || say("record-sheet-nothing")}</td>
               </tr>
             ))}
         </tbody>
       </Box>
-      {record?.asked === 0 && <Box py="8px">Nothing was predicted yet under this name.</Box>}
+      {record?.asked === 0 && <Box py="8px">{say("record-sheet-nothing-predicted")}</Box>}
       <Box as="h2" fontWeight={600} pt="18px" pb="4px">
-        Fault hunts
+        {say("record-sheet-fault-hunts")}
       </Box>
       {hunts?.ended.length ? (
         <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
           <thead>
             <tr>
-              <th>hunt</th>
-              <th>ended</th>
-              <th>minutes spent, given, cheapest</th>
-              <th>hidden</th>
-              <th>next step</th>
+              <th>{say("record-sheet-hunt")}</th>
+              <th>{say("record-sheet-ended")}</th>
+              <th>{say("record-sheet-minutes-spent")}</th>
+              <th>{say("record-sheet-hidden")}</th>
+              <th>{say("record-sheet-next-step")}</th>
             </tr>
           </thead>
           <tbody>
@@ -64,13 +63,19 @@ export function RecordSheet({ record, hunts }: RecordProps) {
                   {hunt.minutes}, {hunt.budget}, {hunt.cheapest}
                 </td>
                 <td>{hunt.hidden}</td>
-                <td>{hunt.next_step ? (hunt.next_right ? "right" : "another was asked for") : "none named"}</td>
+                <td>
+                  {hunt.next_step
+                    ? hunt.next_right
+                      ? say("record-sheet-right")
+                      : say("record-sheet-another-asked")
+                    : say("record-sheet-none-named")}
+                </td>
               </tr>
             ))}
           </tbody>
         </Box>
       ) : (
-        <Box>None has ended yet under this name.</Box>
+        <Box>{say("record-sheet-none-ended")}</Box>
       )}
       <Box display="flex" gap="12px" alignItems="center" py="14px" flexWrap="wrap">
         <Press
@@ -79,9 +84,9 @@ export function RecordSheet({ record, hunts }: RecordProps) {
           display="inline-flex"
           alignItems="center"
         >
-          All results as CSV
+          {say("record-sheet-all-results")}
         </Press>
-        <Small>of every learner on this machine, one hunt to a row</Small>
+        <Small>{say("record-sheet-every-learner")}</Small>
       </Box>
     </>
   );

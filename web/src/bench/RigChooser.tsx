@@ -5,7 +5,9 @@ import type { Schemas } from "../shared/api";
 import { Pick } from "../shared/devices";
 import { Press, Small, Word } from "../shared/parts";
 import type { BenchDesk, BenchState } from "./desk";
-import { capital, type RigName } from "./words";
+import { type RigName } from "./words";
+import { capital } from "../shared/casing";
+import { say } from "../shared/say";
 
 interface ChooserProps {
   desk: BenchDesk;
@@ -27,7 +29,7 @@ export const RigChooser = memo(function RigChooser({ desk, rig, standing, book }
         {capital(standing?.name ?? "")}
       </Box>
       <Word type="button" aria-expanded={open} onClick={() => setOpen(!open)} mx="0" my="-12px">
-        {open ? "keep it" : "put up another"}
+        {open ? say("rig-chooser-keep") : say("rig-chooser-put-up")}
       </Word>
       {(open || !!standing?.notes.length) && (
         <Box order={2} flexBasis="100%">
@@ -57,7 +59,7 @@ function Choices({
   const [job, setJob] = useState(String(book.jobs[0]?.id ?? ""));
   return (
     <Box borderTop="1px solid" borderColor="hair" pt="6px" display="grid" gap="8px">
-      <Box role="group" aria-label="Stands" display="flex" flexWrap="wrap" gap="6px">
+      <Box role="group" aria-label={say("rig-chooser-stands")} display="flex" flexWrap="wrap" gap="6px">
         {book.stands.map((name) => (
           <Press
             key={name}
@@ -71,8 +73,8 @@ function Choices({
         ))}
       </Box>
       {book.jobs.length > 0 && (
-        <Source label="the machine of a job, as fitted to its readings">
-          <Pick aria-label="Job" value={job} onChange={(event) => setJob(event.target.value)}>
+        <Source label={say("rig-chooser-machine-job")}>
+          <Pick aria-label={say("rig-chooser-job")} value={job} onChange={(event) => setJob(event.target.value)}>
             {book.jobs.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.machine}, {one.site}
@@ -80,20 +82,28 @@ function Choices({
             ))}
           </Pick>
           <Press type="button" onClick={() => put({ of: "job", job: Number(job) })} data-put-job>
-            Put it up
+            {say("rig-chooser-put-up-2")}
           </Press>
         </Source>
       )}
       {book.motors.length > 0 && (
-        <Source label="a motor of the catalogue, on a wheel made for it">
-          <Pick aria-label="Motor" value={product} onChange={(event) => setProduct(event.target.value)}>
+        <Source label={say("rig-chooser-motor-catalogue")}>
+          <Pick
+            aria-label={say("rig-chooser-motor")}
+            value={product}
+            onChange={(event) => setProduct(event.target.value)}
+          >
             {book.motors.map((one) => (
               <option key={one.code} value={one.code}>
                 {one.name}
               </option>
             ))}
           </Pick>
-          <Pick aria-label="Wheel" value={wheel} onChange={(event) => setWheel(event.target.value as RigName["wheel"])}>
+          <Pick
+            aria-label={say("rig-chooser-wheel")}
+            value={wheel}
+            onChange={(event) => setWheel(event.target.value as RigName["wheel"])}
+          >
             {book.wheels.map((one) => (
               <option key={one} value={one}>
                 {one}
@@ -101,15 +111,15 @@ function Choices({
             ))}
           </Pick>
           <Press type="button" onClick={() => put({ of: "product", name: product, wheel })} data-put-product>
-            Put it up
+            {say("rig-chooser-put-up-2")}
           </Press>
         </Source>
       )}
       <Box display="flex" flexWrap="wrap" gap="10px" alignItems="center">
         <Press type="button" onClick={() => put({ ...rig, drive: !rig.drive })}>
-          {rig.drive ? "Take the drive away" : "Put a drive before this motor"}
+          {rig.drive ? say("rig-chooser-take-drive") : say("rig-chooser-put-drive")}
         </Press>
-        <Small>a three-phase motor alone; what stands there begins as built</Small>
+        <Small>{say("rig-chooser-three-phase")}</Small>
       </Box>
     </Box>
   );

@@ -8,7 +8,9 @@ import { Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import { useIsWide } from "../shared/width";
 import type { BenchDesk } from "./desk";
-import { capital, type Knob, knobText, meterText, type Turned, valueOf } from "./words";
+import { type Knob, knobText, meterText, type Turned, valueOf } from "./words";
+import { say } from "../shared/say";
+import { capital } from "../shared/casing";
 
 type Rig = Schemas["RigView"];
 
@@ -36,7 +38,7 @@ interface DrawingProps {
 export function RigDrawing({ desk, rig, applied, wanted }: DrawingProps) {
   const { units } = useUnits();
   const wide = useIsWide(TOLD_FROM);
-  const say = (key: string) => told(rig.knobs, key, applied, units);
+  const shownOf = (key: string) => told(rig.knobs, key, applied, units);
   const pump = rig.wheel === "pump";
   const drawn = (
     <Svg
@@ -45,14 +47,21 @@ export function RigDrawing({ desk, rig, applied, wanted }: DrawingProps) {
       aria-label={spoken(rig, applied, units)}
       css={wide ? undefined : { "& text": { display: "none" } }}
     >
-      <Duct rig={rig} applied={applied} air={say("air_c")} />
+      <Duct rig={rig} applied={applied} air={shownOf("air_c")} />
       <Filter load={applied.filter} pump={pump} />
       <Fans desk={desk} rig={rig} applied={applied} />
-      <Damper open={applied.open} wanted={wanted.open} words={`${pump ? "valve" : "damper"} ${say("open")} open`} />
+      <Damper
+        open={applied.open}
+        wanted={wanted.open}
+        words={say("rig-drawing-open", {
+          pump: pump ? say("rig-drawing-valve") : say("rig-drawing-damper"),
+          shownOf: shownOf("open"),
+        })}
+      />
       <Outlets open={applied.outlets} wanted={wanted.outlets} pump={pump} />
       {rig.lift + applied.lift > 0 && <Lift rig={rig} share={rig.lift + applied.lift} />}
       <Wiring desk={desk} rig={rig} applied={applied} units={units} />
-      {applied.loop && <Loop desk={desk} rig={rig} applied={applied} words={say("set_point")} units={units} />}
+      {applied.loop && <Loop desk={desk} rig={rig} applied={applied} words={shownOf("set_point")} units={units} />}
     </Svg>
   );
   if (wide) return drawn;
@@ -73,11 +82,11 @@ function told(knobs: readonly Knob[], key: string, controls: Turned, units: Unit
 function spoken(rig: Rig, applied: Turned, units: UnitSystem) {
   const parts = rig.knobs.filter((knob) => valueOf(knob, applied) !== knob.built);
   const turned = parts.map((knob) => `${knob.label} ${knobText(knob, valueOf(knob, applied), units)}`);
-  return `${capital(rig.name)}, ${rig.volts} V, ${rig.hertz} Hz. ${turned.length ? turned.join("; ") : "As built"}.`;
+  return `${capital(rig.name)}, ${rig.volts} V, ${rig.hertz} Hz. ${turned.length ? turned.join("; ") : say("rig-drawing-built")}.`;
 }
 
 function Duct({ rig, applied, air }: { rig: Rig; applied: Turned; air: string }) {
-  const inside = rig.wheel === "pump" ? "water" : air ? `air ${air}` : "air";
+  const inside = rig.wheel === "pump" ? "water" : air ? say("rig-drawing-air", { air }) : "air";
   return (
     <g>
       <path d={`M0,${TOP}H${AT.outlets}M0,${FOOT}H${AT.outlets}`} stroke="currentColor" strokeWidth={1.4} />
@@ -112,8 +121,13 @@ function Filter({ load, pump }: { load: number; pump: boolean }) {
     { length: TEETH + 1 },
     (_, index) => `${AT.filter + (index % 2 ? 6 : -6)},${TOP + index * step}`,
   );
-  const name = pump ? "strainer" : "filter";
-  const words = load === 0 ? `${name} out` : load === 1 ? `${name} clean` : `${name} × ${load}`;
+  const name = pump ? say("rig-drawing-strainer") : say("rig-drawing-filter");
+  const words =
+    load === 0
+      ? say("rig-drawing-out", { name })
+      : load === 1
+        ? say("rig-drawing-clean", { name })
+        : `${name} × ${load}`;
   return (
     <g>
       <polyline
@@ -311,7 +325,11 @@ function Outlets({ open, wanted, pump }: { open: number; wanted: number; pump: b
         );
       })}
       <Label x={AT.outlets + 24} y={TOP - 8}>
-        {pump ? "branches" : "outlets"} {open} of {OUTLETS}
+        {say("rig-drawing-of", {
+          pump: pump ? say("rig-drawing-branches") : say("rig-drawing-outlets"),
+          open,
+          OUTLETS,
+        })}
       </Label>
     </g>
   );
@@ -324,7 +342,7 @@ function Lift({ rig, share }: { rig: Rig; share: number }) {
   if (rig.wheel !== "pump")
     return (
       <Label x={x} y={MIDDLE + 4}>
-        holds {words}
+        {say("rig-drawing-holds", { words })}
       </Label>
     );
   const foot = TOP - 4 - 20 * share;
@@ -338,7 +356,7 @@ function Lift({ rig, share }: { rig: Rig; share: number }) {
       />
       <path d={`M${x},${foot}V${TOP}`} stroke="currentColor" strokeWidth={1.4} />
       <Label x={x} y={MIDDLE + 4}>
-        lift {words}
+        {say("rig-drawing-lift", { words })}
       </Label>
     </g>
   );
@@ -357,17 +375,20 @@ function Wiring({ desk, rig, applied, units }: Omit<DrawingProps, "wanted"> & { 
   );
   const volts = meterText("rated_voltage", rig.volts * applied.volts, units);
   const lineHertz = rig.drive || rig.electronic ? rig.hertz : applied.hertz || rig.hertz;
-  const say = (key: string) => told(rig.knobs, key, applied, units);
-  const off = applied.unbalance > 0 ? `, ${say("unbalance")} unbalanced` : "";
+  const shownOf = (key: string) => told(rig.knobs, key, applied, units);
+  const off = applied.unbalance > 0 ? say("rig-drawing-unbalanced", { shownOf: shownOf("unbalance") }) : "";
   const boxes = [
-    rig.drive && { key: "drive", words: "drive " },
-    rig.electronic && { key: "told", words: `told ${say("value")}` },
-    rig.capacitor && { key: "tap", words: `tap ${applied.tap}` },
+    rig.drive && { key: "drive", words: `${say("rig-drawing-drive")} ` },
+    rig.electronic && { key: "told", words: say("rig-drawing-is-told", { value: shownOf("value") }) },
+    rig.capacitor && {
+      key: "tap",
+      words: applied.tap === "low" ? say("rig-drawing-tap-low") : say("rig-drawing-tap-high"),
+    },
   ].filter((box) => box !== false);
   return (
     <g>
       <text x={0} y={WIRE + 4} fill="currentColor">
-        {volts} V, {lineHertz} Hz{off}
+        {say("rig-drawing-v-hz", { volts, lineHertz, off })}
       </text>
       <path d={`M150,${WIRE}H${AT.fan}V${FOOT - 20}`} fill="none" stroke="var(--chakra-colors-rule)" />
       {boxes.map(({ key, words }, index) => (
@@ -390,7 +411,7 @@ function Wiring({ desk, rig, applied, units }: Omit<DrawingProps, "wanted"> & { 
           </text>
         </g>
       ))}
-      {rig.capacitor && <Capacitor left={applied.capacitor} words={say("label")} />}
+      {rig.capacitor && <Capacitor left={applied.capacitor} words={shownOf("label")} />}
     </g>
   );
 }
@@ -426,7 +447,9 @@ function Loop({
       />
       <circle cx={x} cy={FOOT - 12} r={5} fill="var(--chakra-colors-paper)" stroke="var(--chakra-colors-violet)" />
       <text x={x + 8} y={WIRE + 4} fill="currentColor">
-        shows <tspan ref={shows}>–</tspan>, set {words}
+        {say("rig-drawing-shows")}
+        <tspan ref={shows}>–</tspan>
+        {say("rig-drawing-set", { words })}
       </text>
     </g>
   );
@@ -449,7 +472,7 @@ function Capacitor({ left, words }: { left: number; words: string }) {
         opacity={0.55}
       />
       <text x={x + 24} y={WIRE + 4} fill="currentColor">
-        {words}, {left === 0 ? "open" : `${Math.round(left * 100)} % left`}
+        {words}, {left === 0 ? say("rig-drawing-open-2") : say("rig-drawing-left", { round: Math.round(left * 100) })}
       </text>
     </g>
   );

@@ -11,6 +11,7 @@ import { Knobs } from "./Knobs";
 import { Meters, PinnedMeters } from "./Meters";
 import { RigDrawing } from "./RigDrawing";
 import { type Experiment, knobText, LIVE, type Meter, turnedKnobs, valueOf } from "./words";
+import { say } from "../shared/say";
 
 interface RigSheetProps {
   desk: BenchDesk;
@@ -27,7 +28,7 @@ export function RigSheet({ desk, state, book }: RigSheetProps) {
     () => shownMeters(standing?.meters ?? [], experiment, hasYear),
     [standing, experiment, hasYear],
   );
-  if (!standing) return <Box py="20px">The rig is being put up.</Box>;
+  if (!standing) return <Box py="20px">{say("rig-sheet-rig-being")}</Box>;
   const asks = state.predicts && (desk.waits || !!explained);
   return (
     <>
@@ -51,7 +52,7 @@ export function RigSheet({ desk, state, book }: RigSheetProps) {
       />
       {explained && experiment && (
         <Box py="10px" borderBottom="1px solid" borderColor="rule" data-point>
-          <b>The point.</b> {experiment.point}
+          <b>{say("rig-sheet-point")}</b> {experiment.point}
         </Box>
       )}
     </>
@@ -86,7 +87,7 @@ function Change({ state }: { state: BenchState }) {
     <span data-change>
       {turnedKnobs(standing.knobs, applied, wanted).map((knob) => (
         <span key={knob.label}>
-          {knob.label}: {knobText(knob, valueOf(knob, applied), units)} to{" "}
+          {say("rig-sheet-to", { knob: knob.label, knobText: knobText(knob, valueOf(knob, applied), units) })}
           <b>{knobText(knob, valueOf(knob, wanted), units)}</b>.{" "}
         </span>
       ))}
@@ -109,10 +110,10 @@ const Actions = memo(function Actions({ desk, on, pace, predicts, free }: Action
   return (
     <Box display="flex" flexWrap="wrap" gap="6px 12px" alignItems="center" py="6px">
       <Press type="button" aria-pressed={on} onClick={() => desk.switchTo(!on)} data-switch>
-        {on ? "Switch it off" : "Switch it on"} <Cap>O</Cap>
+        {on ? say("rig-sheet-switch-off") : say("rig-sheet-switch")} <Cap>O</Cap>
       </Press>
-      <Box role="group" aria-label="How fast its time runs" display="flex" alignItems="center">
-        <Small pr="8px">time runs</Small>
+      <Box role="group" aria-label={say("rig-sheet-how-fast")} display="flex" alignItems="center">
+        <Small pr="8px">{say("rig-sheet-time-runs")}</Small>
         {PACES.map((one) => (
           <Cell
             key={one}
@@ -127,7 +128,7 @@ const Actions = memo(function Actions({ desk, on, pace, predicts, free }: Action
       </Box>
       {free && (
         <Box display="flex" gap="12px" ml="auto" alignItems="center">
-          <Box role="group" aria-label="When a knob is turned" display="flex">
+          <Box role="group" aria-label={say("rig-sheet-when-knob")} display="flex">
             {[true, false].map((first) => (
               <Cell
                 key={String(first)}
@@ -137,12 +138,12 @@ const Actions = memo(function Actions({ desk, on, pace, predicts, free }: Action
                 onClick={() => desk.setPredicts(first)}
                 data-predicts={first}
               >
-                {first ? "predict first" : "at once"}
+                {first ? say("rig-sheet-predict-first") : say("rig-sheet-once")}
               </Cell>
             ))}
           </Box>
           <Word type="button" onClick={() => desk.reset()}>
-            as built
+            {say("rig-sheet-built")}
           </Word>
         </Box>
       )}
@@ -166,17 +167,13 @@ function TurnLine({ desk, state, meters, book }: TurnLineProps) {
     const right = explained.answers.filter((answer) => answer.right).length;
     const next = book.course.find((one) => one.number === experiment.number + 1);
     return (
-      <Bar
-        words={
-          count ? `${right} of ${count} said rightly. Each meter says why it moved.` : "Each meter says why it moved."
-        }
-      >
+      <Bar words={count ? say("rig-sheet-said-rightly", { right, count }) : say("rig-sheet-each-meter")}>
         <Press type="button" onClick={() => desk.repeat()}>
-          Once more
+          {say("rig-sheet-once-more")}
         </Press>
         {next && (
           <Press type="button" onClick={() => navigate(`/bench/course/${next.code}`)} data-next>
-            Next: {next.title}
+            {say("rig-sheet-next", { next: next.title })}
           </Press>
         )}
       </Bar>
@@ -187,10 +184,10 @@ function TurnLine({ desk, state, meters, book }: TurnLineProps) {
   }
   const words =
     count === 0
-      ? "Say of each meter: falls, same or rises."
+      ? say("rig-sheet-say-each")
       : count < meters
-        ? `${count} of ${meters} said.`
-        : "All said.";
+        ? say("rig-sheet-said", { count, meters })
+        : say("rig-sheet-all-said");
   return (
     <Bar
       words={
@@ -200,7 +197,7 @@ function TurnLine({ desk, state, meters, book }: TurnLineProps) {
       }
     >
       <Press type="button" onClick={() => void desk.turn()} data-turn>
-        {count ? "Turn it" : "Turn it without predicting"} <Cap>Enter</Cap>
+        {count ? say("rig-sheet-turn") : say("rig-sheet-turn-without")} <Cap>{say("rig-sheet-enter")}</Cap>
       </Press>
     </Bar>
   );

@@ -8,6 +8,7 @@ import { Picture } from "../shared/Picture";
 import { pathThrough } from "../shared/path";
 import { useUnits } from "../shared/units";
 import { meterText } from "./words";
+import { say } from "../shared/say";
 
 const WIDTH = 340;
 const HEIGHT = 300;
@@ -37,17 +38,30 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
         .map(([rpm, value]) => [x(rpm), y(torqueIn(value))] as const),
     );
   const [atX, atY] = [x(speed), y(torqueIn(torque))];
-  const said = `${meterText("speed", speed, units)} rpm, ${meterText("torque", torque, units)} ${unitOf("torque", units)}`;
+  const said = say("torque-picture-rpm", {
+    meterText: meterText("speed", speed, units),
+    meterText2: meterText("torque", torque, units),
+    unitOf: unitOf("torque", units),
+  });
   const slips = plane.field !== null && slip > 0;
   return (
     <Picture
-      title="Torque against speed"
-      head={["rpm", `motor, ${unitOf("torque", units)}`, `load, ${unitOf("torque", units)}`]}
+      title={say("torque-picture-torque-against-speed")}
+      head={[
+        "rpm",
+        say("torque-picture-motor", { unitOf: unitOf("torque", units) }),
+        say("torque-picture-load", { unitOf: unitOf("torque", units) }),
+      ]}
       rows={() =>
         plane.speed.map((rpm, place) => [rpm, torqueIn(plane.motor[place] ?? 0), torqueIn(plane.load[place] ?? 0)])
       }
     >
-      <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Torque against speed: at ${said}`} data-torque>
+      <Svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={say("torque-picture-torque-against", { said })}
+        data-torque
+      >
         {y.ticks(5).map((tick) => (
           <g key={tick}>
             <line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
@@ -62,10 +76,10 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
           </text>
         ))}
         <text x={0} y={12} fill="var(--chakra-colors-ink2)">
-          torque, {unitOf("torque", units)}
+          {say("torque-picture-torque", { unitOf: unitOf("torque", units) })}
         </text>
         <text x={PLOT.right} y={PLOT.bottom + 32} textAnchor="end" fill="var(--chakra-colors-ink2)">
-          speed, rpm
+          {say("torque-picture-speed-rpm")}
         </text>
         <path d={path(plane.motor)} fill="none" stroke="var(--chakra-colors-copper)" strokeWidth={2.4} />
         <path d={path(plane.load)} fill="none" stroke="currentColor" strokeWidth={1.5} />
@@ -81,7 +95,7 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
               strokeDasharray="1 3"
             />
             <text x={x(plane.field) - 4} y={PLOT.top + 10} textAnchor="end" fill="currentColor">
-              field {plane.field.toLocaleString("en")} rpm
+              {say("torque-picture-field-rpm", { field: plane.field.toLocaleString("en") })}
             </text>
           </g>
         )}
@@ -95,7 +109,7 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
               fill="currentColor"
               fontWeight={600}
             >
-              slip {meterText("slip", slip, units)} %
+              {say("torque-picture-slip", { meterText: meterText("slip", slip, units) })}
             </text>
           </g>
         )}
@@ -121,10 +135,10 @@ function Names({
   return (
     <g>
       <text x={x(rpm) - 8} y={y(motor)} textAnchor="end" fill="var(--chakra-colors-copper)" fontWeight={600}>
-        {plane.field === null ? "its limit" : "motor"}
+        {plane.field === null ? say("torque-picture-limit") : say("torque-picture-motor-2")}
       </text>
       <text x={x(rpm) - 8} y={y(load) - 4} textAnchor="end" fill="currentColor">
-        load
+        {say("torque-picture-load-2")}
       </text>
     </g>
   );

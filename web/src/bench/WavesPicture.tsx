@@ -7,6 +7,7 @@ import { pathThrough } from "../shared/path";
 import { Small } from "../shared/parts";
 import { type BenchDesk, useBench } from "./desk";
 import { Picture } from "../shared/Picture";
+import { say } from "../shared/say";
 
 type Waves = Schemas["WavesView"];
 type Wave = Schemas["WaveView"];
@@ -30,26 +31,28 @@ export function WavesPicture({ desk }: { desk: BenchDesk }) {
   return (
     <Box data-waves>
       <Panel
-        title="line: volts, and the amps that it gives"
+        title={say("waves-picture-line-volts")}
         unit="V"
         waves={[{ wave: line }]}
         over={{ wave: line_amps, unit: "A" }}
       />
-      <Panel title="DC link" unit="V" waves={[{ wave: link, strong: true }]} floor={0} />
+      <Panel title={say("waves-picture-dc-link")} unit="V" waves={[{ wave: link, strong: true }]} floor={0} />
       <Panel
-        title="between two outputs: pulses, and what they mean"
+        title={say("waves-picture-between-two")}
         unit="V"
         waves={[
           { wave: pulses, thin: true },
           { wave: fundamental, strong: true },
         ]}
       />
-      <Panel title="one winding: its current, with its ripple" unit="A" waves={[{ wave: current, strong: true }]} />
+      <Panel title={say("waves-picture-one-winding")} unit="A" waves={[{ wave: current, strong: true }]} />
       <Small display="block">
-        {Math.round(waves.data.pulses_a_period)} pulses a period; the widest is on for{" "}
-        {Math.round(100 * waves.data.duty)} % of its time; modulation {waves.data.modulation.toFixed(2)}.
-        {waves.data.clipped &&
-          ` The motor asks for more volts than this link can give: it gets ${Math.round(waves.data.motor_v)} V. The other meters are those of the whole volts.`}
+        {say("waves-picture-pulses-period", {
+          round: Math.round(waves.data.pulses_a_period),
+          round2: Math.round(100 * waves.data.duty),
+          modulation: waves.data.modulation.toFixed(2),
+        })}
+        {waves.data.clipped && say("waves-picture-motor-asks", { round: Math.round(waves.data.motor_v) })}
       </Small>
     </Box>
   );
@@ -77,7 +80,7 @@ function Panel({ title, unit, waves, over, floor }: PanelProps) {
       title={title}
       head={["wave", "ms", "value"]}
       rows={() => [
-        ...waves.flatMap(({ wave }, place) => rowsOf(place ? `what they mean, ${unit}` : unit, wave)),
+        ...waves.flatMap(({ wave }, place) => rowsOf(place ? say("waves-picture-what-they", { unit }) : unit, wave)),
         ...(over ? rowsOf(over.unit, over.wave) : []),
       ]}
     >
@@ -106,8 +109,13 @@ function Panel({ title, unit, waves, over, floor }: PanelProps) {
           <path d={pathOf(over.wave, x, overY)} fill="none" stroke="var(--chakra-colors-violet)" strokeWidth={1.8} />
         )}
         <text x={PLOT.right} y={TALL - 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-          {unit}
-          {over ? `; violet ${over.unit}, to ${Math.max(...over.wave.values).toFixed(1)}` : ""}; {longest.toFixed(0)} ms
+          {say("waves-picture-ms", {
+            unit,
+            over: over
+              ? say("waves-picture-violet", { unit: over.unit, max: Math.max(...over.wave.values).toFixed(1) })
+              : "",
+            longest: longest.toFixed(0),
+          })}
         </text>
       </Svg>
     </Picture>
@@ -120,7 +128,7 @@ function rowsOf(name: string, wave: Wave) {
 
 function spoken(title: string, unit: string, wave: Wave | undefined) {
   const [low, high] = [Math.min(...(wave?.values ?? [0])), Math.max(...(wave?.values ?? [0]))];
-  return `${title}: from ${Math.round(low)} to ${Math.round(high)} ${unit}`;
+  return say("waves-picture-from-to", { title, round: Math.round(low), round2: Math.round(high), unit });
 }
 
 function scaleOf(values: readonly number[], floor?: number) {

@@ -3,6 +3,7 @@ import { useSyncExternalStore } from "react";
 import { api, Refused, type Schemas, taken } from "../shared/api";
 import { Traces } from "./traces";
 import type { Experiment, Meter, Moves, RigName, Turned } from "./words";
+import { say } from "../shared/say";
 
 export type Frame = Schemas["FrameView"];
 type Sent = NonNullable<Schemas["LiveViews"]["sent"]>;
@@ -28,7 +29,12 @@ export interface BenchState {
 
 const AGAIN_MS = 1000;
 const KEPT_AS = "modest-rotor bench";
-const FIRST_RIG: RigName = { of: "stand", name: "capacitor blower", wheel: "forward-curved", drive: false };
+const FIRST_RIG: RigName = {
+  of: "stand",
+  name: say("bench-desk-capacitor-blower"),
+  wheel: "forward-curved",
+  drive: false,
+};
 
 type Socket = Pick<WebSocket, "send" | "close" | "readyState" | "onopen" | "onmessage" | "onclose">;
 type Dial = () => Socket;

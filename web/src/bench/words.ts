@@ -1,6 +1,7 @@
 import type { Schemas } from "../shared/api";
 import { decimalsOf, grouped, inUnits, unitOf } from "../shared/figures";
 import type { UnitSystem } from "../shared/reader";
+import { say } from "../shared/say";
 
 export type Meter = Schemas["Meter"];
 export type Turned = Schemas["Turned"];
@@ -11,23 +12,23 @@ export type Experiment = Schemas["Experiment"];
 
 /** How each meter is read on a real stand. */
 export const HOW: Record<Meter, string> = {
-  speed: "tachometer",
-  slip: "behind the field",
-  torque: "at the shaft",
-  watts: "wattmeter, line",
-  amps: "clamp, line",
-  "power-factor": "true",
-  flow: "by the rig, exact",
-  pressure: "across it",
-  sensor: "damped",
-  "capacitor-volts": "across it",
-  "start-amps": "clamp, its lead",
-  winding: "slow to warm",
-  link: "mean",
-  ripple: "top to bottom",
-  "motor-volts": "fundamental",
-  "line-peak": "of one drive",
-  year: "worked out",
+  speed: say("bench-words-tachometer"),
+  slip: say("bench-words-behind-field"),
+  torque: say("bench-words-shaft"),
+  watts: say("bench-words-wattmeter-line"),
+  amps: say("bench-words-clamp-line"),
+  "power-factor": say("bench-words-true"),
+  flow: say("bench-words-rig-exact"),
+  pressure: say("bench-words-across"),
+  sensor: say("bench-words-damped"),
+  "capacitor-volts": say("bench-words-across"),
+  "start-amps": say("bench-words-clamp-lead"),
+  winding: say("bench-words-slow-warm"),
+  link: say("bench-words-mean"),
+  ripple: say("bench-words-top-bottom"),
+  "motor-volts": say("bench-words-fundamental"),
+  "line-peak": say("bench-words-one-drive"),
+  year: say("bench-words-worked-out"),
 };
 
 /** The meters that a rig sends all the time; the others are worked out when something was turned. */
@@ -47,15 +48,15 @@ export const LIVE: readonly Meter[] = [
 ];
 
 export const PART_WORDS: Record<Knob["part"], string> = {
-  motor: "Motor",
-  wheel: "Wheel",
-  duct: "Duct",
-  pipe: "Pipe",
-  supply: "Supply",
-  capacitor: "Capacitor",
-  command: "Command",
-  loop: "Loop",
-  year: "Year",
+  motor: say("bench-words-motor"),
+  wheel: say("bench-words-wheel"),
+  duct: say("bench-words-duct"),
+  pipe: say("bench-words-pipe"),
+  supply: say("bench-words-supply"),
+  capacitor: say("bench-words-capacitor"),
+  command: say("bench-words-command"),
+  loop: say("bench-words-loop"),
+  year: say("bench-words-year"),
 };
 
 const SIGNIFICANT = 4;
@@ -94,8 +95,4 @@ export function knobsNow(knobs: readonly Knob[], controls: Turned): Knob[] {
 /** The knobs that stand elsewhere in one set of controls than in another. */
 export function turnedKnobs(knobs: readonly Knob[], before: Turned, after: Turned): Knob[] {
   return knobsNow(knobs, after).filter((knob) => valueOf(knob, before) !== valueOf(knob, after));
-}
-
-export function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -10,6 +10,7 @@ import { useReader } from "../shared/reader";
 import { useUnits } from "../shared/units";
 import { useLane } from "../shared/useOutbox";
 import { Waiting } from "../shared/Waiting";
+import { say } from "../shared/say";
 
 /** Begin a job with nothing but a machine's name, or take one in from a file. */
 export function Begin({ sites }: { sites: string[] }) {
@@ -39,11 +40,14 @@ export function Begin({ sites }: { sites: string[] }) {
   });
   const begin = (event: FormEvent) => {
     event.preventDefault();
-    setProblem(machine.trim() ? null : "A job needs the name of its machine, and nothing else.");
+    setProblem(machine.trim() ? null : say("begin-job-needs"));
     if (!machine.trim()) return;
     outbox.put({
       lane: "begin",
-      label: `a job on “${machine.trim()}”${site.trim() ? ` at ${site.trim()}` : ""}`,
+      label: say("begin-job", {
+        machine: machine.trim(),
+        site: site.trim() ? say("begin-at", { site: site.trim() }) : "",
+      }),
       method: "POST",
       path: "/api/jobs",
       revision: null,
@@ -59,25 +63,25 @@ export function Begin({ sites }: { sites: string[] }) {
     <Box>
       <Form onSubmit={begin}>
         <Box as="label" flex="1 1 230px" display="flex" alignItems="center" gap="8px" whiteSpace="nowrap">
-          Start a job
+          {say("begin-start-job")}
           <TextLine
             flex={1}
             value={machine}
             maxLength={120}
-            placeholder="machine: only a name"
-            aria-label="Machine of the new job"
+            placeholder={say("begin-machine-only")}
+            aria-label={say("begin-machine-new")}
             onChange={(event) => setMachine(event.target.value)}
           />
         </Box>
         <Box as="label" flex="1 1 150px" display="flex" alignItems="center" gap="8px">
-          at
+          {say("begin-at-2")}
           <TextLine
             flex={1}
             value={site}
             maxLength={120}
             list={list}
-            placeholder="site, if known"
-            aria-label="Site of the new job"
+            placeholder={say("begin-site-if")}
+            aria-label={say("begin-site-new")}
             onChange={(event) => setSite(event.target.value)}
           />
           <datalist id={list}>
@@ -94,17 +98,17 @@ export function Begin({ sites }: { sites: string[] }) {
           gap="8px"
           whiteSpace="nowrap"
         >
-          its plate
+          {say("begin-plate")}
           <TextLine
             flex={1}
             value={line}
             maxLength={600}
-            placeholder="in one line: HP 3/4 V 208-230 A 4.8 …"
-            aria-label="Plate of the new job in one line"
+            placeholder={say("begin-one-line")}
+            aria-label={say("begin-plate-new")}
             onChange={(event) => setLine(event.target.value)}
           />
         </Box>
-        <Press type="submit">start</Press>
+        <Press type="submit">{say("begin-start")}</Press>
         <TakeIn open={open} refuse={setProblem} tell={setTold} />
       </Form>
       <Waiting acts={acts.filter((act) => act.waited || act.state === "refused")} />
@@ -141,7 +145,7 @@ function TakeIn({
     try {
       job = JSON.parse(await file.text()) as Record<string, unknown>;
     } catch {
-      refuse(`“${file.name}” is not JSON, so it is no job file. Nothing was taken in.`);
+      refuse(say("begin-json-so", { file: file.name }));
       return;
     }
     await open(taken(api.POST("/api/jobs/file", { body: { job } })));
@@ -157,7 +161,7 @@ function TakeIn({
         }),
       );
       const bad = all.filter((one) => one.reason);
-      const taken_in = `${all.length - bad.length} of ${all.length} jobs were taken in.`;
+      const taken_in = say("begin-jobs-taken", { all: all.length - bad.length, all2: all.length });
       tell(taken_in);
       refuse(bad.map((one) => `${one.file}: ${one.reason}`).join(" ") || null);
       void queries.invalidateQueries({ queryKey: ["board"] });
@@ -168,17 +172,17 @@ function TakeIn({
   return (
     <>
       <Word type="button" onClick={() => picker.current?.click()} mx="0">
-        from a file
+        {say("begin-file")}
       </Word>
       <Out href="/api/archive" download>
-        all open jobs as one file
+        {say("begin-all-open")}
       </Out>
       <input
         ref={picker}
         type="file"
         accept=".json,.zip,application/json,application/zip"
         hidden
-        aria-label="Job file to take in"
+        aria-label={say("begin-job-file")}
         onChange={(event) => {
           void take(event.target.files?.[0]);
           event.target.value = "";

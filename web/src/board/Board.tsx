@@ -12,15 +12,16 @@ import { Begin } from "./Begin";
 import { Filters } from "./Filters";
 import { COLUMNS, JobLine } from "./JobLine";
 import { Recent } from "./Recent";
+import { say } from "../shared/say";
 
 const WAYS = [
-  ["/workings", "Workings"],
-  ["/glossary", "Glossary"],
-  ["/catalogue", "Catalogue"],
-  ["/devices", "Devices"],
-  ["/visits", "Next visits"],
-  ["/bench", "Bench"],
-  ["/firm", "Firm"],
+  ["/workings", say("board-workings")],
+  ["/glossary", say("board-glossary")],
+  ["/catalogue", say("board-catalogue")],
+  ["/devices", say("board-devices")],
+  ["/visits", say("board-next-visits")],
+  ["/bench", say("board-bench")],
+  ["/firm", say("board-firm")],
 ] as const;
 
 type Site = Schemas["BoardSite"];
@@ -45,19 +46,19 @@ export function Board() {
   const find = useRef<HTMLInputElement>(null);
   useFindKey(find);
   useEffect(() => {
-    document.title = "Board · Modest Rotor";
+    document.title = say("board-board-modest");
   }, []);
   const sites = useMemo(() => joined(board.data?.pages ?? []), [board.data]);
   const total = board.data?.pages[0]?.total ?? 0;
   const bySite = ask.order === "site";
   return (
     <>
-      <TopLine trail={[{ label: "Board" }]} manySites />
+      <TopLine trail={[{ label: say("board-board") }]} manySites />
       <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px">
         <Box pt="6px" pb="8px">
           <Box display="flex" gap="0 18px" alignItems="baseline" minHeight="44px" flexWrap="wrap">
             <Box as="h1" fontSize="title" fontWeight={600}>
-              Board
+              {say("board-board")}
             </Box>
             <Box as="span" color="ink2">
               {board.data ? counted(sites, total, ask) : ""}
@@ -72,13 +73,13 @@ export function Board() {
         </Box>
         <Filters ask={ask} setAsk={setAsk} counts={shelves.data}>
           <Find>
-            Find
+            {say("board-find")}
             <FindBox
               ref={find}
               value={sought}
               maxLength={200}
-              placeholder="anything that was typed"
-              aria-label="Find"
+              placeholder={say("board-anything-typed")}
+              aria-label={say("board-find")}
               onChange={(event) => seek(event.target.value)}
             />
             <Cap>/</Cap>
@@ -88,12 +89,10 @@ export function Board() {
         {board.error && <Away error={board.error} again={() => void board.refetch()} />}
         {board.data && sites.length === 0 && (
           <Box py="20px" borderTop="2px solid" borderColor="ink">
-            {isPlain(ask)
-              ? "Nothing is waiting. Start a job with nothing but the name of its machine."
-              : "No job answers to this."}{" "}
+            {isPlain(ask) ? say("board-nothing-waiting") : say("board-job-answers")}{" "}
             {!isPlain(ask) && (
               <Press type="button" onClick={() => setAsk(NOTHING_ASKED)} ml="8px">
-                Show all
+                {say("board-show-all")}
               </Press>
             )}
           </Box>
@@ -115,7 +114,7 @@ export function Board() {
               onClick={() => void board.fetchNextPage()}
               disabled={board.isFetchingNextPage}
             >
-              Show more jobs
+              {say("board-show-more")}
             </Press>
           </Box>
         )}
@@ -171,9 +170,9 @@ function counted(sites: Site[], total: number, ask: Ask) {
   const jobs = sites.flatMap((site) => site.jobs);
   const stopped = jobs.filter((job) => job.line.stopped).length;
   const count =
-    jobs.length < total ? `${jobs.length} of ${total} jobs` : `${jobs.length} job${jobs.length === 1 ? "" : "s"}`;
-  const kept = ask.shelf === "bin" ? "; each is kept for 30 days" : "";
-  return stopped ? `${count}; ${stopped} with a stop${kept}` : `${count}${kept}`;
+    jobs.length < total ? say("board-jobs", { jobs: jobs.length, total }) : say("board-job", { jobs: jobs.length });
+  const kept = ask.shelf === "bin" ? say("board-each-kept") : "";
+  return stopped ? say("board-stop", { count, stopped, kept }) : `${count}${kept}`;
 }
 
 /** The units in which what stands in it is told: the reader's own, or else those of the site. */
@@ -205,13 +204,15 @@ function SiteJobs({ site, changed }: { site: Site; changed: () => void }) {
               <WayLink to={`/sites/${site.id}`}>{site.site.name}</WayLink>
             </Box>{" "}
             <Small>
-              {site.jobs.length} job{site.jobs.length === 1 ? "" : "s"};{" "}
-              {site.site.units === "ip" ? "inch-pound" : "SI"}
-              {site.site.customer ? `; ${site.site.customer}` : ""}
+              {say("board-job-2", {
+                jobs: site.jobs.length,
+                units: site.site.units === "ip" ? say("board-inch-pound") : say("board-si"),
+                customer: site.site.customer ? `; ${site.site.customer}` : "",
+              })}
             </Small>
           </Box>
-          <Small display={{ base: "none", lg: "block" }}>from Call to Log</Small>
-          <Small display={{ base: "none", lg: "block" }}>waits for</Small>
+          <Small display={{ base: "none", lg: "block" }}>{say("board-call-log")}</Small>
+          <Small display={{ base: "none", lg: "block" }}>{say("board-waits")}</Small>
         </Box>
         {site.jobs.map((job) => (
           <JobLine key={job.id} job={job} changed={changed} />
@@ -225,11 +226,11 @@ function Away({ error, again }: { error: Refused; again: () => void }) {
   return (
     <Box role="alert" borderTop="2px solid" borderBottom="2px solid" borderColor="ochre" py="8px">
       <Box as="b" color="ochre">
-        Waiting
+        {say("board-waiting")}
       </Box>{" "}
       {error.message}{" "}
       <Press type="button" onClick={again} ml="8px">
-        Try again
+        {say("board-try-again")}
       </Press>
     </Box>
   );

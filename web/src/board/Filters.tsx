@@ -7,22 +7,23 @@ import { Picker } from "../shared/Picker";
 import { STATIONS } from "../shared/stations";
 import { useIsWide } from "../shared/width";
 import { type Ask, isPlain } from "./ask";
+import { say } from "../shared/say";
 
 const ONLY: readonly { value: Ask["only"]; label: string }[] = [
-  { value: "", label: "all" },
-  { value: "stopped", label: "stopped" },
-  { value: "drifting", label: "drifting" },
-  { value: "due", label: "visit due" },
+  { value: "", label: say("filters-all") },
+  { value: "stopped", label: say("filters-stopped") },
+  { value: "drifting", label: say("filters-drifting") },
+  { value: "due", label: say("filters-visit-due") },
 ];
 const SHELVES: readonly { value: Ask["shelf"]; label: string }[] = [
-  { value: "open", label: "open" },
-  { value: "archived", label: "archived" },
-  { value: "bin", label: "thrown away" },
+  { value: "open", label: say("filters-open") },
+  { value: "archived", label: say("filters-archived") },
+  { value: "bin", label: say("filters-thrown-away") },
 ];
 const ORDERS: readonly { value: Ask["order"]; label: string }[] = [
-  { value: "site", label: "by site" },
-  { value: "newest", label: "newest change first" },
-  { value: "name", label: "by machine" },
+  { value: "site", label: say("filters-site") },
+  { value: "newest", label: say("filters-newest-change") },
+  { value: "name", label: say("filters-machine") },
 ];
 
 interface FiltersProps {
@@ -46,12 +47,12 @@ export function Filters({ ask, setAsk, counts, children }: FiltersProps) {
       alignItems="center"
       pb="10px"
       role="group"
-      aria-label="Which jobs"
+      aria-label={say("filters-jobs")}
     >
       {children}
       {!wide && !open && (
         <Press type="button" aria-expanded={false} onClick={() => setOpened(true)}>
-          Filter
+          {say("filters-filter")}
         </Press>
       )}
       {open && <Choices ask={ask} setAsk={setAsk} counts={counts} />}
@@ -62,7 +63,7 @@ export function Filters({ ask, setAsk, counts, children }: FiltersProps) {
 function Choices({ ask, setAsk, counts }: Omit<FiltersProps, "children">) {
   return (
     <>
-      <Box role="group" aria-label="Shelf" display="flex" flexWrap="wrap">
+      <Box role="group" aria-label={say("filters-shelf")} display="flex" flexWrap="wrap">
         {SHELVES.map(({ value, label }) => (
           <Cell
             key={value}
@@ -76,7 +77,7 @@ function Choices({ ask, setAsk, counts }: Omit<FiltersProps, "children">) {
           </Cell>
         ))}
       </Box>
-      <Box role="group" aria-label="Only" display="flex" flexWrap="wrap">
+      <Box role="group" aria-label={say("filters-only")} display="flex" flexWrap="wrap">
         {ONLY.map(({ value, label }) => (
           <Cell
             key={value}
@@ -91,21 +92,25 @@ function Choices({ ask, setAsk, counts }: Omit<FiltersProps, "children">) {
       </Box>
       <Box flex="1 1 130px" maxWidth="170px">
         <Picker
-          aria-label="Stands at"
+          aria-label={say("filters-stands")}
           value={ask.stands_at}
           onChange={(event) => setAsk({ stands_at: event.target.value as Station | "" })}
         >
-          <option value="">at any station</option>
+          <option value="">{say("filters-any-station")}</option>
           {STATIONS.map((station) => (
             <option key={station.id} value={station.id}>
-              at {station.title}
+              {say("filters-at", { station: station.title })}
             </option>
           ))}
         </Picker>
       </Box>
       <Box flex="1 1 130px" maxWidth="220px">
-        <Picker aria-label="Site" value={ask.site} onChange={(event) => setAsk({ site: event.target.value })}>
-          <option value="">at every site</option>
+        <Picker
+          aria-label={say("filters-site-2")}
+          value={ask.site}
+          onChange={(event) => setAsk({ site: event.target.value })}
+        >
+          <option value="">{say("filters-every-site")}</option>
           {(counts?.sites ?? []).map((site) => (
             <option key={site.id} value={site.id}>
               {site.name}
@@ -115,7 +120,7 @@ function Choices({ ask, setAsk, counts }: Omit<FiltersProps, "children">) {
       </Box>
       <Box flex="1 1 130px" maxWidth="190px">
         <Picker
-          aria-label="Order"
+          aria-label={say("filters-order")}
           value={ask.order}
           onChange={(event) => setAsk({ order: event.target.value as Ask["order"] })}
         >

@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 
 import { api, type JobView, type Refused, type Schemas, taken } from "../shared/api";
 import { Press, TextLine } from "../shared/parts";
+import { say } from "../shared/say";
 
 type Job = Schemas["BoardJob"];
 type Shelf = Schemas["Shelf"];
@@ -40,7 +41,12 @@ export function JobDeeds({ job, changed }: { job: Job; changed: () => void }) {
     );
   return (
     <>
-      <Opener type="button" onClick={show} aria-label={`What to do with ${job.machine}`} aria-haspopup="dialog">
+      <Opener
+        type="button"
+        onClick={show}
+        aria-label={say("job-deeds-what-do", { machine: job.machine })}
+        aria-haspopup="dialog"
+      >
         <svg width="22" height="6" viewBox="0 0 22 6" aria-hidden>
           {[3, 11, 19].map((x) => (
             <circle key={x} cx={x} cy="3" r="2" fill="currentColor" />
@@ -55,7 +61,7 @@ export function JobDeeds({ job, changed }: { job: Job; changed: () => void }) {
                 {job.machine}
               </Box>
               <Press type="button" onClick={shut}>
-                close
+                {say("job-deeds-close")}
               </Press>
             </Box>
             {problem && (
@@ -66,27 +72,26 @@ export function JobDeeds({ job, changed }: { job: Job; changed: () => void }) {
             <Box display="grid" gap="8px">
               <Shelves job={job} put={(shelf) => void put(shelf)} />
               <Press type="button" textAlign="left" onClick={() => void copy("second-plan", "")}>
-                Copy, to plan it another way: same machine and readings, nothing signed
+                {say("job-deeds-copy-plan")}
               </Press>
               <Box display="flex" gap="8px" flexWrap="wrap" borderTop="1px solid" borderColor="rule" pt="8px">
                 <TextLine
                   flex="1 1 200px"
                   value={name}
                   maxLength={120}
-                  aria-label="Name of the other machine"
-                  placeholder="name of another machine like it"
+                  aria-label={say("job-deeds-name-other")}
+                  placeholder={say("job-deeds-name-another")}
                   onChange={(event) => setName(event.target.value)}
                 />
                 <Press type="button" disabled={!name.trim()} onClick={() => void copy("like-machine", name.trim())}>
-                  Begin it
+                  {say("job-deeds-begin")}
                 </Press>
                 <Box fontSize="small" color="ink2">
-                  Takes plate, wanted flow, year and candidates along. Readings, findings, the place and whether the
-                  duty is protected are asked anew.
+                  {say("job-deeds-takes-plate")}
                 </Box>
               </Box>
               <a href={`/api/jobs/${job.id}/file`} download>
-                its job file
+                {say("job-deeds-job-file")}
               </a>
             </Box>
           </>
@@ -100,22 +105,22 @@ function Shelves({ job, put }: { job: Job; put: (shelf: Shelf) => void }) {
   if (job.thrown)
     return (
       <Press type="button" textAlign="left" onClick={() => put("open")}>
-        Bring it back
+        {say("job-deeds-bring-back")}
       </Press>
     );
   return (
     <>
       {job.archived ? (
         <Press type="button" textAlign="left" onClick={() => put("open")}>
-          Take it out of the archive
+          {say("job-deeds-take-out")}
         </Press>
       ) : (
         <Press type="button" textAlign="left" onClick={() => put("archived")}>
-          Archive it
+          {say("job-deeds-archive")}
         </Press>
       )}
       <Press type="button" textAlign="left" onClick={() => put("bin")}>
-        Throw it away; it can be brought back for 30 days
+        {say("job-deeds-throw-away")}
       </Press>
     </>
   );

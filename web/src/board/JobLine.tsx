@@ -6,6 +6,7 @@ import { SeverityWord, Small } from "../shared/parts";
 import { STATIONS } from "../shared/stations";
 import { PhraseText } from "../shared/Words";
 import { JobDeeds } from "./JobDeeds";
+import { say } from "../shared/say";
 
 type Job = Schemas["BoardJob"];
 
@@ -39,7 +40,9 @@ export function JobLine({ job, site, changed }: JobLineProps) {
           )}
           {(job.drifts ?? []).length > 0 && (
             <>
-              <SeverityWord severity="caution" /> It <PhraseText phrase={(job.drifts ?? []) as Phrase} />.{" "}
+              <SeverityWord severity="caution" />
+              {say("job-line-it")}
+              <PhraseText phrase={(job.drifts ?? []) as Phrase} />.{" "}
             </>
           )}
           <PhraseText phrase={line.sentence as Phrase} />
@@ -47,7 +50,7 @@ export function JobLine({ job, site, changed }: JobLineProps) {
         <RouteTicks at={line.stands_at} stopped={line.stopped} />
         <Box fontSize="small">
           <Box as="span" display={{ base: "inline", lg: "none" }} color="ink2">
-            waits for:{" "}
+            {say("job-line-waits")}
           </Box>
           {line.waits_for}
         </Box>
@@ -76,7 +79,11 @@ function RouteTicks({ at, stopped }: { at: Schemas["Station"]; stopped: boolean 
   const here = STATIONS.findIndex((station) => station.id === at);
   const gap = 23;
   return (
-    <Ticks viewBox="0 0 230 40" role="img" aria-label={`stands at ${STATIONS[here]?.title ?? at}`}>
+    <Ticks
+      viewBox="0 0 230 40"
+      role="img"
+      aria-label={say("job-line-stands", { STATIONS: STATIONS[here]?.title ?? at })}
+    >
       <line x1="6" x2="224" y1="20" y2="20" stroke="var(--chakra-colors-hair)" />
       {STATIONS.map((station, index) => {
         const x = 8 + index * gap;

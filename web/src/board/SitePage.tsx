@@ -12,13 +12,14 @@ import { UnitsProvider } from "../shared/units";
 import { FigureText } from "../shared/Words";
 import { JobLine } from "./JobLine";
 import { dayOf } from "../shared/times";
+import { say } from "../shared/say";
 
 type SiteView = Schemas["SiteView"];
 
 const WHOSE = [
-  { name: "customer", label: "Customer" },
-  { name: "contact", label: "Contact: whom to call, and how" },
-  { name: "address", label: "Address" },
+  { name: "customer", label: say("site-page-customer") },
+  { name: "contact", label: say("site-page-contact-whom") },
+  { name: "address", label: say("site-page-address") },
 ] as const;
 
 /** A site: whose it is, what its machines take now and with what was chosen, what is due first, and its jobs. */
@@ -34,15 +35,17 @@ export function SitePage() {
   const reader = useReader();
   const view = found.data;
   useEffect(() => {
-    document.title = `${view?.site.name ?? "Site"} · Modest Rotor`;
+    document.title = say("site-page-modest-rotor", { site: view?.site.name ?? say("site-page-site") });
   }, [view?.site.name]);
   if (!Number.isInteger(id) || found.error?.status === 404) return <NotFound />;
   return (
     <UnitsProvider units={reader.units ?? view?.site.units ?? "si"} currency={view?.site.currency ?? null}>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: view?.site.name ?? "Site" }]} />
+      <TopLine
+        trail={[{ label: say("site-page-board"), to: "/" }, { label: view?.site.name ?? say("site-page-site") }]}
+      />
       <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px">
         <Box as="h1" fontSize="title" fontWeight={600} py="12px">
-          {view?.site.name ?? "Site"}
+          {view?.site.name ?? say("site-page-site")}
         </Box>
         {found.error && <Box role="alert">{found.error.message}</Box>}
         {view && (
@@ -50,7 +53,7 @@ export function SitePage() {
             <Energy view={view} />
             <Whose key={view.id} view={view} changed={(next) => queries.setQueryData(key, next)} />
             <Box as="h2" fontWeight={600} pt="18px" pb="4px" borderBottom="2px solid" borderColor="ink">
-              {view.jobs.length} job{view.jobs.length === 1 ? "" : "s"}
+              {say("site-page-job", { jobs: view.jobs.length })}
             </Box>
             {view.jobs.map((job) => (
               <JobLine key={job.id} job={job} changed={() => void queries.invalidateQueries({ queryKey: key })} />
@@ -67,23 +70,24 @@ function Energy({ view }: { view: SiteView }) {
   const { energy, due } = view;
   return (
     <Box display="flex" flexWrap="wrap" gap="6px 40px" borderTop="2px solid" borderColor="ink" py="10px">
-      <Told label="its machines take a year">
+      <Told label={say("site-page-machines-take")}>
         {energy.now ? (
           <FigureText figure={energy.now} />
         ) : (
-          <Small fontStyle="italic">waits for hours and a machine</Small>
+          <Small fontStyle="italic">{say("site-page-waits-hours")}</Small>
         )}
       </Told>
-      <Told label="with what was chosen">
-        {energy.after ? <FigureText figure={energy.after} /> : <Small fontStyle="italic">waits for a decision</Small>}
+      <Told label={say("site-page-what-chosen")}>
+        {energy.after ? (
+          <FigureText figure={energy.after} />
+        ) : (
+          <Small fontStyle="italic">{say("site-page-waits-decision")}</Small>
+        )}
       </Told>
-      <Told label="next visit">
-        {due ? <Link to="/visits">{dayOf(due)}</Link> : <Small fontStyle="italic">none is due</Small>}
+      <Told label={say("site-page-next-visit")}>
+        {due ? <Link to="/visits">{dayOf(due)}</Link> : <Small fontStyle="italic">{say("site-page-none-due")}</Small>}
       </Told>
-      <Micro flexBasis="100%">
-        Of {energy.machines} of {energy.of} machines: those of which both are known. One bag of meters may have read
-        them all, so uncertainties are added as they are.
-      </Micro>
+      <Micro flexBasis="100%">{say("site-page-machines-those", { machines: energy.machines, of: energy.of })}</Micro>
     </Box>
   );
 }
@@ -131,7 +135,7 @@ function Whose({ view, changed }: { view: SiteView; changed: (view: SiteView) =>
         </Box>
       ))}
       <Press type="submit" disabled={!differs}>
-        Keep
+        {say("site-page-keep")}
       </Press>
       <Box role="status">{said}</Box>
     </Form>

@@ -7,16 +7,17 @@ import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { Micro, Press, Small, Word } from "../shared/parts";
 import { EntryForm } from "./EntryForm";
 import { Import } from "./Import";
+import { say } from "../shared/say";
 
 type Product = Schemas["Product"];
 
 const TYPES: readonly { type: Product["type"]; title: string }[] = [
-  { type: "motor", title: "Motors" },
-  { type: "module", title: "Modules" },
-  { type: "drive", title: "Drives" },
-  { type: "regulator", title: "Regulators" },
-  { type: "fan", title: "Fans with their motor" },
-  { type: "pump", title: "Pumps with their motor" },
+  { type: "motor", title: say("catalogue-motors") },
+  { type: "module", title: say("catalogue-modules") },
+  { type: "drive", title: say("catalogue-drives") },
+  { type: "regulator", title: say("catalogue-regulators") },
+  { type: "fan", title: say("catalogue-fans-their") },
+  { type: "pump", title: say("catalogue-pumps-their") },
 ];
 
 /** What could be fitted: listed, added, copied, changed, taken out and in. All that ships is invented. */
@@ -27,11 +28,11 @@ export function Catalogue() {
   });
   const [editing, setEditing] = useState<{ product: Partial<Product>; isNew: boolean } | null>(null);
   useEffect(() => {
-    document.title = "Catalogue · Modest Rotor";
+    document.title = say("catalogue-catalogue-modest");
   }, []);
   return (
     <>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: "Catalogue" }]} />
+      <TopLine trail={[{ label: say("catalogue-board"), to: "/" }, { label: say("catalogue-catalogue") }]} />
       <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
         <Box
           display="flex"
@@ -42,14 +43,14 @@ export function Catalogue() {
           flexWrap="wrap"
         >
           <Box as="h1" fontSize="title" fontWeight={600} py="8px">
-            Catalogue
+            {say("catalogue-catalogue")}
           </Box>
           <Press type="button" my="4px" onClick={() => setEditing({ product: { type: "motor" }, isNew: true })}>
-            Add an entry
+            {say("catalogue-add-entry")}
           </Press>
         </Box>
         <Small display="block" py="6px">
-          Every entry that ships is invented and generic. A job that considers one keeps its own copy.
+          {say("catalogue-every-entry")}
         </Small>
         {editing && (
           <EntryForm
@@ -98,11 +99,11 @@ function InAndOut() {
     >
       {(["csv", "json"] as const).map((form) => (
         <a key={form} href={`/api/catalogue/file/${form}`} download style={LINK}>
-          take it out as {form.toUpperCase()}
+          {say("catalogue-take-out", { toUpperCase: form.toUpperCase() })}
         </a>
       ))}
       <a href="/api/catalogue/schema" style={LINK}>
-        the format’s schema
+        {say("catalogue-format-s")}
       </a>
       <Import />
     </Box>
@@ -120,11 +121,12 @@ function ProductLine({ product, edit, copy }: { product: Product; edit: () => vo
   });
   const said = [
     product.rated_power?.typed,
-    product.rated_voltage && `${product.rated_voltage.typed}${product.phases === 3 ? ", three-phase" : ""}`,
+    product.rated_voltage &&
+      `${product.rated_voltage.typed}${product.phases === 3 ? say("catalogue-three-phase") : ""}`,
     product.rated_speed?.typed,
-    product.frame && `frame ${product.frame}`,
-    product.least_efficiency && `${product.least_efficiency.typed} guaranteed`,
-    product.curve && product.curve.length > 0 && `curve of ${product.curve.length} points`,
+    product.frame && say("catalogue-frame-told", { frame: product.frame }),
+    product.least_efficiency && say("catalogue-guaranteed", { efficiency: product.least_efficiency.typed }),
+    product.curve && product.curve.length > 0 && say("catalogue-curve", { count: product.curve.length }),
   ].filter(Boolean);
   return (
     <Box
@@ -143,24 +145,38 @@ function ProductLine({ product, edit, copy }: { product: Product; edit: () => vo
           {product.code} · {said.join(" · ")}
         </Micro>
       </Box>
-      <Box fontSize="small">{product.price?.typed ?? "no price"}</Box>
-      <Box fontSize="small">{product.van_stock === "yes" ? "in the van" : (product.lead_time?.typed ?? "")}</Box>
+      <Box fontSize="small">{product.price?.typed ?? say("catalogue-price")}</Box>
+      <Box fontSize="small">
+        {product.van_stock === "yes" ? say("catalogue-van") : (product.lead_time?.typed ?? "")}
+      </Box>
       <Box display="flex" gap="14px">
-        <Word type="button" mx="0" px="0" onClick={edit} aria-label={`change ${product.name}`}>
-          change
-        </Word>
-        <Word type="button" mx="0" px="0" onClick={copy} aria-label={`copy ${product.name}`}>
-          copy
+        <Word
+          type="button"
+          mx="0"
+          px="0"
+          onClick={edit}
+          aria-label={say("catalogue-change-2", { product: product.name })}
+        >
+          {say("catalogue-change")}
         </Word>
         <Word
           type="button"
           mx="0"
           px="0"
-          aria-label={`${sure ? "press again" : "remove"}: ${product.name}`}
+          onClick={copy}
+          aria-label={say("catalogue-copy-2", { product: product.name })}
+        >
+          {say("catalogue-copy")}
+        </Word>
+        <Word
+          type="button"
+          mx="0"
+          px="0"
+          aria-label={`${sure ? say("catalogue-press-again") : "remove"}: ${product.name}`}
           onClick={() => (sure ? remove.mutate() : setSure(true))}
           onBlur={() => setSure(false)}
         >
-          {sure ? "press again" : "remove"}
+          {sure ? say("catalogue-press-again") : "remove"}
         </Word>
       </Box>
       {remove.error && <Box role="alert">{remove.error.message}</Box>}

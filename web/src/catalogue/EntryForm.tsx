@@ -9,6 +9,7 @@ import { unitOf } from "../shared/figures";
 import { Micro, Press, Small } from "../shared/parts";
 import { useReader } from "../shared/reader";
 import { Help } from "../shared/Help";
+import { say } from "../shared/say";
 
 type Product = Schemas["Product"];
 type Texts = Record<string, string>;
@@ -48,7 +49,7 @@ export function EntryForm({ product, isNew, close }: { product: Partial<Product>
     <Box
       as="form"
       role="form"
-      aria-label={isNew ? "A new entry" : `Change ${product.name ?? ""}`}
+      aria-label={isNew ? say("entry-form-new-entry") : say("entry-form-change", { product: product.name ?? "" })}
       borderBottom="2px solid"
       borderColor="ink"
       py="8px"
@@ -76,15 +77,15 @@ export function EntryForm({ product, isNew, close }: { product: Partial<Product>
       />
       {keep.error && (
         <Box role="alert" color="brick" fontWeight={600}>
-          {keep.error.message} What you typed stands above.
+          {say("entry-form-what-you", { message: keep.error.message })}
         </Box>
       )}
       <Box display="flex" gap="8px" pt="8px">
         <Press type="button" onClick={() => keep.mutate()}>
-          Keep it
+          {say("entry-form-keep")}
         </Press>
         <Press type="button" fontWeight={400} onClick={close}>
-          Cancel
+          {say("entry-form-cancel")}
         </Press>
       </Box>
     </Box>
@@ -107,7 +108,7 @@ function Field({ facts, unit, value, locked, set }: FieldProps) {
       </Box>
       {facts.choices ? (
         <Pick aria-label={facts.label} value={value} onChange={(event) => set(event.target.value)}>
-          <option value="">not said</option>
+          <option value="">{say("entry-form-said")}</option>
           {facts.choices.map((choice) => (
             <option key={choice} value={choice}>
               {wordsOf(facts, choice)}
@@ -130,16 +131,18 @@ function CurveField({ value, set, pump }: { value: string; set: (value: string) 
   return (
     <Box as="label" display="block" pt="6px">
       <Box fontSize="small" fontWeight={600}>
-        Curve: {pump ? "water flow, head" : "airflow, static pressure"} and shaft power, one row to a line
+        {say("entry-form-curve-shaft", {
+          pump: pump ? say("entry-form-water-flow") : say("entry-form-airflow-static"),
+        })}
       </Box>
       <Lines
-        aria-label="Curve"
+        aria-label={say("entry-form-curve")}
         rows={value ? 6 : 2}
         value={value}
-        placeholder={pump ? "1.6 m³/h | 7.4 m w. | 47 W" : "1600 m³/h | 390 Pa | 262 W"}
+        placeholder={pump ? "1.6 m³/h | 7.4 m w. | 47 W" : say("entry-form-m-h")}
         onChange={(event) => set(event.target.value)}
       />
-      <Small>Each with its unit, parted by upright strokes, the smallest flow first.</Small>
+      <Small>{say("entry-form-each-unit")}</Small>
     </Box>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from "react";
 
 import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { FilePress, Press, Small } from "../shared/parts";
+import { say } from "../shared/say";
 
 type Proposal = Schemas["CatalogueProposal"];
 
@@ -26,11 +27,11 @@ export function Import() {
   return (
     <>
       <FilePress>
-        bring a file
+        {say("import-bring-file")}
         <input
           type="file"
           accept=".csv,.json,text/csv,application/json,text/plain"
-          aria-label="Catalogue file"
+          aria-label={say("import-catalogue-file")}
           onChange={(event) => {
             const chosen = event.target.files?.[0];
             if (chosen)
@@ -50,7 +51,7 @@ export function Import() {
       {look.data && <Found proposal={look.data} takeIn={() => takeIn.mutate()} />}
       {takeIn.data && (
         <Box role="status" width="100%">
-          Taken in: {takeIn.data.new.length} new, {takeIn.data.replaced.length} replaced.
+          {say("import-taken-new", { new: takeIn.data.new.length, replaced: takeIn.data.replaced.length })}
         </Box>
       )}
     </>
@@ -60,24 +61,27 @@ export function Import() {
 function Found({ proposal, takeIn }: { proposal: Proposal; takeIn: () => void }) {
   const good = proposal.new.length + proposal.replaced.length;
   return (
-    <Box role="region" aria-label="What the file would change" width="100%">
+    <Box role="region" aria-label={say("import-what-file")} width="100%">
       <Box>
-        {proposal.new.length} new, {proposal.replaced.length} that replace what is here, {proposal.unchanged.length} the
-        same, {proposal.refused.length} that cannot be taken.
+        {say("import-new-replace", {
+          new: proposal.new.length,
+          replaced: proposal.replaced.length,
+          unchanged: proposal.unchanged.length,
+          refused: proposal.refused.length,
+        })}
       </Box>
-      {proposal.unknown_columns.length > 0 && <Small>Columns left out: {proposal.unknown_columns.join(", ")}.</Small>}
+      {proposal.unknown_columns.length > 0 && (
+        <Small>{say("import-columns-left", { unknown_columns: proposal.unknown_columns.join(", ") })}</Small>
+      )}
       {proposal.refused.map((row) => (
         <Box key={row.row} data-bad-row>
-          <b>
-            Row {row.row} {row.code}
-          </b>
-          : {row.reasons.join("; ")}
+          <b>{say("import-row", { row: row.row, code: row.code })}</b>: {row.reasons.join("; ")}
         </Box>
       ))}
       <Press type="button" mt="6px" disabled={good === 0} onClick={takeIn}>
-        Take in {good} {good === 1 ? "entry" : "entries"}
+        {say("import-take", { good, good2: good === 1 ? say("import-entry") : say("import-entries") })}
       </Press>{" "}
-      <Small>Nothing is written until then.</Small>
+      <Small>{say("import-nothing-written")}</Small>
     </Box>
   );
 }

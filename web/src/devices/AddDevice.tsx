@@ -6,6 +6,7 @@ import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { type Device, LineField, Pick } from "../shared/devices";
 import { Fold } from "../shared/Fold";
 import { FilePress, Micro, Press, Small } from "../shared/parts";
+import { say } from "../shared/say";
 
 type Profile = Schemas["ProfileLine"];
 
@@ -48,26 +49,26 @@ export function AddDevice() {
   });
   const error = look.error ?? add.error;
   return (
-    <Fold title="Add a device" note="by its profile and its address; it is only read">
+    <Fold title={say("add-device-add-device")} note={say("add-device-profile-address")}>
       <Box
         display="grid"
         gridTemplateColumns={{ base: "1fr", md: "1.2fr 1fr 150px 80px 80px auto" }}
         gap="4px 14px"
         alignItems="end"
       >
-        <LineField label="name" value={name} set={setName} />
+        <LineField label={say("add-device-name")} value={name} set={setName} />
         <Box as="label">
-          <Micro>profile</Micro>
+          <Micro>{say("add-device-profile")}</Micro>
           <Pick
-            aria-label="Profile"
+            aria-label={say("add-device-profile-2")}
             value={file ? "file" : code}
             onChange={(event) => {
               setFile(null);
               setCode(event.target.value);
             }}
           >
-            <option value="">choose one</option>
-            {file && <option value="file">{file.profile.name}, from a file</option>}
+            <option value="">{say("add-device-choose-one")}</option>
+            {file && <option value="file">{say("add-device-file", { profile: file.profile.name })}</option>}
             {(profiles.data ?? []).map((profile) => (
               <option key={profile.code} value={profile.code}>
                 {profile.name}
@@ -75,20 +76,20 @@ export function AddDevice() {
             ))}
           </Pick>
         </Box>
-        <LineField label="address, in figures" value={host} set={setHost} placeholder="192.168.1.40" />
-        <LineField label="port" value={port} set={setPort} />
-        <LineField label="device no." value={unit} set={setUnit} />
+        <LineField label={say("add-device-address-figures")} value={host} set={setHost} placeholder="192.168.1.40" />
+        <LineField label={say("add-device-port")} value={port} set={setPort} />
+        <LineField label={say("add-device-device")} value={unit} set={setUnit} />
         <Press type="button" data-add-device onClick={() => add.mutate()}>
-          Add it
+          {say("add-device-add")}
         </Press>
       </Box>
       <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="center" pt="8px">
         <FilePress>
-          bring a profile file
+          {say("add-device-bring-profile")}
           <input
             type="file"
             accept=".json,application/json"
-            aria-label="Profile file"
+            aria-label={say("add-device-profile-file")}
             onChange={(event) => {
               const chosen = event.target.files?.[0];
               if (chosen) void chosen.text().then((text) => look.mutate(text));
@@ -97,8 +98,12 @@ export function AddDevice() {
         </FilePress>
         <Small>
           {file
-            ? `${file.profile.name}: ${file.profile.registers} registers, ${file.profile.writable} of them may be written.`
-            : "Its format is in docs/formats/device-1.schema.json."}
+            ? say("add-device-registers-them", {
+                profile: file.profile.name,
+                registers: file.profile.registers,
+                writable: file.profile.writable,
+              })
+            : say("add-device-format-docs")}
         </Small>
       </Box>
       {error && (

@@ -11,27 +11,26 @@ import { useReader } from "../shared/reader";
 import { UnitsProvider } from "../shared/units";
 import { PhraseText } from "../shared/Words";
 import { AddDevice } from "./AddDevice";
+import { say } from "../shared/say";
 
 /** Every device: whether it answers, what it said and how long ago; simulated devices can be made to do wrong. */
 export function DevicesPage() {
   const reader = useReader();
   const devices = useDevices();
   useEffect(() => {
-    document.title = "Devices · Modest Rotor";
+    document.title = say("devices-page-devices-modest");
   }, []);
   return (
     <>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: "Devices" }]} />
+      <TopLine trail={[{ label: say("devices-page-board"), to: "/" }, { label: say("devices-page-devices") }]} />
       <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
         <Box borderBottom="2px solid" borderColor="ink">
           <Box as="h1" fontSize="title" fontWeight={600} py="8px">
-            Devices
+            {say("devices-page-devices")}
           </Box>
         </Box>
         <Small display="block" py="6px" maxWidth="80ch">
-          Drives, electronic motors and meter panels over Modbus TCP, on this machine or a private network. Simulated
-          devices ship with the application and answer from simulated machines. Anything else is only read, until
-          somebody authorises writing to it on a job’s Set-up.
+          {say("devices-page-drives-electronic")}
         </Small>
         {devices.error && <Box role="alert">{devices.error.message}</Box>}
         <UnitsProvider units={reader.units ?? "si"} currency={null}>
@@ -72,7 +71,7 @@ function OneDevice({ device }: { device: Device }) {
     onSettled: () => ask.mutate(),
   });
   const { values } = device;
-  const state = device.trouble ? "silent" : device.fresh ? "answers" : "not asked";
+  const state = device.trouble ? "silent" : device.fresh ? "answers" : say("devices-page-asked");
   return (
     <Box borderTop="1px solid" borderColor="rule" py="6px" data-device={device.name} data-state={state}>
       <Box
@@ -85,56 +84,63 @@ function OneDevice({ device }: { device: Device }) {
           <Box fontWeight={600}>{device.name}</Box>
           <Micro>
             {DeviceKind[device.kind]}, {device.profile_name}
-            {device.simulated_device ? "; simulated" : ""} · {device.address}
+            {device.simulated_device ? say("devices-page-simulated") : ""} · {device.address}
           </Micro>
         </Box>
         <Box>
           <Age device={device} />
           {device.authorised_until && (
             <Box color="ochre" fontWeight={600} fontSize="small">
-              writing authorised until {new Date(device.authorised_until).toLocaleTimeString()} by{" "}
-              {device.authorised_by}{" "}
+              {say("devices-page-writing-authorised", {
+                toLocaleTimeString: new Date(device.authorised_until).toLocaleTimeString(),
+                authorised_by: device.authorised_by,
+              })}
               <Word type="button" mx="0" px="4px" onClick={() => withdraw.mutate()}>
-                withdraw
+                {say("devices-page-withdraw")}
               </Word>
             </Box>
           )}
         </Box>
         <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" justifyContent={{ md: "flex-end" }}>
           <Press type="button" data-ask onClick={() => ask.mutate()} disabled={ask.isPending}>
-            Ask it now
+            {say("devices-page-ask-now")}
           </Press>
           {device.kind !== "meter" && (
             <Press
               type="button"
               color="brick"
-              aria-label={`Stop it: ${device.name}`}
+              aria-label={say("devices-page-stop-2", { device: device.name })}
               onClick={() => stop.mutate()}
               disabled={stop.isPending}
             >
-              Stop it
+              {say("devices-page-stop")}
             </Press>
           )}
           {values.length > 0 && (
             <Word type="button" mx="0" onClick={() => setOpen(!open)}>
-              {open ? "close" : "values"}
+              {open ? say("devices-page-close") : say("devices-page-values")}
             </Word>
           )}
           {!device.simulated_device && (
-            <Word type="button" mx="0" aria-label={`Remove ${device.name}`} onClick={() => remove.mutate()}>
-              remove
+            <Word
+              type="button"
+              mx="0"
+              aria-label={say("devices-page-remove-2", { device: device.name })}
+              onClick={() => remove.mutate()}
+            >
+              {say("devices-page-remove")}
             </Word>
           )}
         </Box>
       </Box>
       {stop.error && (
         <Box role="alert" color="brick" fontWeight={600} py="2px">
-          {stop.error.message} Stop it at the machine itself.
+          {say("devices-page-stop-machine", { message: stop.error.message })}
         </Box>
       )}
       {stop.data && (
         <Box role="status" color={stop.data.agrees ? "ink" : "brick"} py="2px">
-          {stop.data.agrees ? "Told to stop: " : "Not stopped, stop it at the machine itself: "}
+          {stop.data.agrees ? say("devices-page-told-stop") : say("devices-page-stopped-stop")}
           {stop.data.outcomes.map((one) => one.sentence).join("; ")}
         </Box>
       )}
@@ -174,7 +180,8 @@ function Values({ device }: { device: Device }) {
           py="3px"
         >
           <span>
-            {value.words} <Micro>{`${value.kind} ${value.address}${value.writable ? ", may be written" : ""}`}</Micro>
+            {value.words}{" "}
+            <Micro>{`${value.kind} ${value.address}${value.writable ? say("devices-page-may-written") : ""}`}</Micro>
           </span>
           <b>{value.refused ? <Box color="brick">{value.refused}</Box> : <PhraseText phrase={value.told} />}</b>
         </Box>
@@ -202,9 +209,9 @@ function Wrong({ device, renew }: { device: Device; renew: () => void }) {
   return (
     <Box display="flex" gap="6px 20px" flexWrap="wrap" alignItems="end" pt="8px">
       <Box as="label" width="200px">
-        <Micro>let it do wrong</Micro>
+        <Micro>{say("devices-page-let-do")}</Micro>
         <Pick
-          aria-label={`Let ${device.name} do wrong`}
+          aria-label={say("devices-page-let-do-wrong", { device: device.name })}
           value={device.wrong ?? "none"}
           onChange={(event) => set.mutate(event.target.value as Schemas["Trouble"])}
         >
@@ -226,7 +233,7 @@ function Wrong({ device, renew }: { device: Device; renew: () => void }) {
           <Box as="label" key={name} width="130px">
             <Micro>{label}</Micro>
             <Pick
-              aria-label={`${label} of ${device.name}`}
+              aria-label={say("devices-page-of", { label, device: device.name })}
               value={nearest(choices, now[name])}
               onChange={(event) => err.mutate({ ...now, [name]: Number(event.target.value) })}
             >

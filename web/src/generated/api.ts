@@ -3137,11 +3137,8 @@ export interface components {
         CommandView: {
             /** Known */
             known: boolean;
-            /**
-             * About
-             * @default {}
-             */
-            about: {
+            /** About */
+            about?: {
                 [key: string]: unknown;
             };
         };
@@ -3306,18 +3303,12 @@ export interface components {
         CsvConfirmed: {
             /** Text */
             text: string;
-            /**
-             * Mapping
-             * @default {}
-             */
-            mapping: {
+            /** Mapping */
+            mapping?: {
                 [key: string]: string;
             };
-            /**
-             * Units Of
-             * @default {}
-             */
-            units_of: {
+            /** Units Of */
+            units_of?: {
                 [key: string]: string;
             };
             /**
@@ -3347,18 +3338,12 @@ export interface components {
         CsvIn: {
             /** Text */
             text: string;
-            /**
-             * Mapping
-             * @default {}
-             */
-            mapping: {
+            /** Mapping */
+            mapping?: {
                 [key: string]: string;
             };
-            /**
-             * Units Of
-             * @default {}
-             */
-            units_of: {
+            /** Units Of */
+            units_of?: {
                 [key: string]: string;
             };
             /**
@@ -4301,18 +4286,12 @@ export interface components {
         FileIn: {
             /** Text */
             text: string;
-            /**
-             * Mapping
-             * @default {}
-             */
-            mapping: {
+            /** Mapping */
+            mapping?: {
                 [key: string]: string;
             };
-            /**
-             * Units Of
-             * @default {}
-             */
-            units_of: {
+            /** Units Of */
+            units_of?: {
                 [key: string]: string;
             };
             /** Order */

@@ -130,6 +130,15 @@ export const fields = {
       "schedule",
       "level",
       "pressure"
+    ],
+    "labels": [
+      "heat",
+      "cool",
+      "circulate",
+      "dehumidify",
+      "schedule",
+      "level",
+      "pressure"
     ]
   },
   "call/not_interrupted": {
@@ -272,6 +281,13 @@ export const fields = {
       "shaded-pole",
       "three-phase",
       "electronic"
+    ],
+    "labels": [
+      "split-capacitor",
+      "single-phase",
+      "shaded-pole",
+      "three-phase",
+      "electronic"
     ]
   },
   "plate/holds": {
@@ -279,6 +295,11 @@ export const fields = {
     "help": true,
     "term": "electronic-motor",
     "choices": [
+      "torque",
+      "airflow",
+      "speed"
+    ],
+    "labels": [
       "torque",
       "airflow",
       "speed"
@@ -308,6 +329,10 @@ export const fields = {
     "label": "Shared with a compressor?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -393,6 +418,12 @@ export const fields = {
       "B",
       "F",
       "H"
+    ],
+    "labels": [
+      "A",
+      "B",
+      "F",
+      "H"
     ]
   },
   "plate/ambient": {
@@ -425,6 +456,11 @@ export const fields = {
   "plate/rotation": {
     "label": "Rotation",
     "choices": [
+      "clockwise",
+      "counter-clockwise",
+      "reversible"
+    ],
+    "labels": [
       "clockwise",
       "counter-clockwise",
       "reversible"
@@ -509,6 +545,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "identification/to_ground": {
@@ -524,12 +564,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "identification/start_capacitor": {
     "label": "Start capacitor?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -540,12 +588,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "identification/relay": {
     "label": "Start relay?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -557,12 +613,21 @@ export const fields = {
       "current",
       "potential",
       "solid-state"
+    ],
+    "labels": [
+      "current",
+      "potential",
+      "solid-state"
     ]
   },
   "identification/equal_leads": {
     "label": "Three equal leads?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -573,12 +638,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "identification/plug": {
     "label": "Low-voltage plug?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -589,12 +662,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "identification/drive_fed": {
     "label": "Marked for a drive alone?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -605,12 +686,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "identification/both_ends": {
     "label": "A shaft at both ends?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -621,12 +710,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "identification/analogue": {
     "label": "0-10 V command?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -687,6 +784,15 @@ export const fields = {
   "call_taps/*/call": {
     "label": "Call",
     "choices": [
+      "heat",
+      "cool",
+      "circulate",
+      "dehumidify",
+      "schedule",
+      "level",
+      "pressure"
+    ],
+    "labels": [
       "heat",
       "cool",
       "circulate",
@@ -767,6 +873,11 @@ export const fields = {
       "cfm",
       "L/s",
       "m³/h"
+    ],
+    "labels": [
+      "cfm",
+      "L/s",
+      "m³/h"
     ]
   },
   "charts/blower_table": {
@@ -779,11 +890,20 @@ export const fields = {
       "cfm",
       "L/s",
       "m³/h"
+    ],
+    "labels": [
+      "cfm",
+      "L/s",
+      "m³/h"
     ]
   },
   "charts/blower_table_static": {
     "label": "Its static is in",
     "choices": [
+      "in. w.g.",
+      "Pa"
+    ],
+    "labels": [
       "in. w.g.",
       "Pa"
     ]
@@ -897,6 +1017,10 @@ export const fields = {
     "choices": [
       "before",
       "after"
+    ],
+    "labels": [
+      "before",
+      "after"
     ]
   },
   "readings/*/tap": {
@@ -957,6 +1081,10 @@ export const fields = {
     "help": true,
     "term": "baseline",
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -1220,12 +1348,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "readings/*/in_sight": {
     "label": "Does the thermometer see the heater?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -1281,12 +1417,21 @@ export const fields = {
       "hums",
       "silent",
       "clicks"
+    ],
+    "labels": [
+      "hums",
+      "silent",
+      "clicks"
     ]
   },
   "checks/line_volts": {
     "label": "Are line volts there?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -1297,6 +1442,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "checks/turns": {
@@ -1304,6 +1453,11 @@ export const fields = {
     "help": true,
     "term": "windmilling",
     "choices": [
+      "free",
+      "stiff",
+      "stuck"
+    ],
+    "labels": [
       "free",
       "stiff",
       "stuck"
@@ -1320,6 +1474,10 @@ export const fields = {
     "label": "Start capacitor",
     "help": true,
     "choices": [
+      "good",
+      "bad"
+    ],
+    "labels": [
       "good",
       "bad"
     ]
@@ -1357,12 +1515,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "checks/command": {
     "label": "Is a command there?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -1373,6 +1539,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "checks/enable": {
@@ -1380,6 +1550,10 @@ export const fields = {
     "help": true,
     "term": "link",
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -1406,6 +1580,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "checks/overload": {
@@ -1413,6 +1591,10 @@ export const fields = {
     "help": true,
     "term": "overload",
     "choices": [
+      "closed",
+      "tripped"
+    ],
+    "labels": [
       "closed",
       "tripped"
     ]
@@ -1449,6 +1631,15 @@ export const fields = {
     "label": "Called by",
     "help": true,
     "choices": [
+      "heat",
+      "cool",
+      "circulate",
+      "dehumidify",
+      "schedule",
+      "level",
+      "pressure"
+    ],
+    "labels": [
       "heat",
       "cool",
       "circulate",
@@ -1609,6 +1800,10 @@ export const fields = {
     "choices": [
       "flat",
       "seasonal"
+    ],
+    "labels": [
+      "flat",
+      "seasonal"
     ]
   },
   "duty/energy_price": {
@@ -1682,6 +1877,10 @@ export const fields = {
     "label": "In a refrigerated room?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -1794,6 +1993,14 @@ export const fields = {
       "regulator",
       "fan",
       "pump"
+    ],
+    "labels": [
+      "motor",
+      "module",
+      "drive",
+      "regulator",
+      "fan",
+      "pump"
     ]
   },
   "options/considered/*/product/name": {
@@ -1808,6 +2015,13 @@ export const fields = {
       "shaded-pole",
       "three-phase",
       "electronic"
+    ],
+    "labels": [
+      "split-capacitor",
+      "single-phase",
+      "shaded-pole",
+      "three-phase",
+      "electronic"
     ]
   },
   "options/considered/*/product/holds": {
@@ -1815,6 +2029,12 @@ export const fields = {
     "help": true,
     "term": "electronic-motor",
     "choices": [
+      "torque",
+      "airflow",
+      "speed",
+      "pressure"
+    ],
+    "labels": [
       "torque",
       "airflow",
       "speed",
@@ -1934,6 +2154,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/considered/*/product/mounting": {
@@ -1966,6 +2190,11 @@ export const fields = {
       "clockwise",
       "counter-clockwise",
       "reversible"
+    ],
+    "labels": [
+      "clockwise",
+      "counter-clockwise",
+      "reversible"
     ]
   },
   "options/considered/*/product/enclosure": {
@@ -1980,6 +2209,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/considered/*/product/shaft_up": {
@@ -1987,11 +2220,19 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/considered/*/product/drive_ready": {
     "label": "Insulation made for a drive",
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -2049,6 +2290,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/considered/*/product/listed_for_replacement": {
@@ -2057,12 +2302,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/considered/*/product/blower_constants": {
     "label": "Taught this blower",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -2113,6 +2366,10 @@ export const fields = {
   "options/considered/*/product/van_stock": {
     "label": "In the van",
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -2245,6 +2502,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/fitting/command": {
@@ -2304,6 +2565,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/fitting/attitude": {
@@ -2325,6 +2590,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/fitting/in_air": {
@@ -2332,6 +2601,10 @@ export const fields = {
     "help": true,
     "term": "air-over",
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -2353,6 +2626,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/fitting/lead_length": {
@@ -2369,12 +2646,23 @@ export const fields = {
       "A",
       "F",
       "B"
+    ],
+    "labels": [
+      "none",
+      "AC",
+      "A",
+      "F",
+      "B"
     ]
   },
   "options/fitting/start_switch": {
     "label": "Has the motor a start switch?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -2385,12 +2673,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "options/fitting/drive_maker_agrees": {
     "label": "Does the drive's maker approve this motor?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -2402,6 +2698,10 @@ export const fields = {
     "label": "Does the appliance's listing allow another kind?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -2559,6 +2859,10 @@ export const fields = {
     "choices": [
       "right",
       "wrong"
+    ],
+    "labels": [
+      "right",
+      "wrong"
     ]
   },
   "setup/rotation_bypass": {
@@ -2689,6 +2993,10 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "setup/sweep/low": {
@@ -2732,11 +3040,19 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "setup/sweep/swept_down": {
     "label": "Swept down?",
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -2754,6 +3070,10 @@ export const fields = {
   "setup/sweep/marks/*/going": {
     "label": "On the way",
     "choices": [
+      "up",
+      "down"
+    ],
+    "labels": [
       "up",
       "down"
     ]
@@ -2787,6 +3107,10 @@ export const fields = {
     "label": "Volts over hertz",
     "help": true,
     "choices": [
+      "straight",
+      "square"
+    ],
+    "labels": [
       "straight",
       "square"
     ]
@@ -3132,11 +3456,19 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "proof/filter_changed": {
     "label": "Filter changed meanwhile?",
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]
@@ -3146,12 +3478,20 @@ export const fields = {
     "choices": [
       "yes",
       "no"
+    ],
+    "labels": [
+      "yes",
+      "no"
     ]
   },
   "proof/season_changed": {
     "label": "Other season?",
     "help": true,
     "choices": [
+      "yes",
+      "no"
+    ],
+    "labels": [
       "yes",
       "no"
     ]

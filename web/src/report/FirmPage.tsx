@@ -5,6 +5,7 @@ import { type FormEvent, useEffect, useState } from "react";
 import { TopLine } from "../app/TopLine";
 import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { FilePress, Press, Small, TextLine, TextLines } from "../shared/parts";
+import { say } from "../shared/say";
 
 type Firm = Schemas["Firm"];
 
@@ -12,16 +13,16 @@ type Firm = Schemas["Firm"];
 export function FirmPage() {
   const firm = useQuery<Firm, Refused>({ queryKey: ["firm"], queryFn: () => taken(api.GET("/api/firm")) });
   useEffect(() => {
-    document.title = "The firm · Modest Rotor";
+    document.title = say("firm-page-firm-modest");
   }, []);
   return (
     <>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: "The firm" }]} />
+      <TopLine trail={[{ label: say("firm-page-board"), to: "/" }, { label: say("firm-page-firm") }]} />
       <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="760px">
         <Box as="h1" fontSize="title" fontWeight={600} py="12px">
-          The firm
+          {say("firm-page-firm")}
         </Box>
-        <Box pb="8px">Its name, address and mark stand at the head of every report.</Box>
+        <Box pb="8px">{say("firm-page-name-address")}</Box>
         {firm.error && <Box role="alert">{firm.error.message}</Box>}
         {firm.data && <Said firm={firm.data} />}
       </Box>
@@ -65,23 +66,23 @@ function Said({ firm }: { firm: Firm }) {
   return (
     <Form onSubmit={keep}>
       <label>
-        <Small display="block">Name</Small>
+        <Small display="block">{say("firm-page-name")}</Small>
         <TextLine value={name} maxLength={120} onChange={(event) => setName(event.target.value)} />
       </label>
       <label>
-        <Small display="block">Address and how to be reached</Small>
+        <Small display="block">{say("firm-page-address-how")}</Small>
         <TextLines rows={4} value={address} maxLength={300} onChange={(event) => setAddress(event.target.value)} />
       </label>
       <Box display="flex" gap="12px" flexWrap="wrap" alignItems="center">
         <Press type="submit" disabled={!differs}>
-          Keep
+          {say("firm-page-keep")}
         </Press>
         <FilePress>
-          {firm.has_mark ? "another mark" : "bring a mark"}
+          {firm.has_mark ? say("firm-page-another-mark") : say("firm-page-bring-mark")}
           <input
             type="file"
             accept="image/jpeg,image/png,image/webp"
-            aria-label="Mark of the firm"
+            aria-label={say("firm-page-mark-firm")}
             onChange={(event) => {
               void bring(event.target.files?.[0]);
               event.target.value = "";
@@ -90,12 +91,12 @@ function Said({ firm }: { firm: Firm }) {
         </FilePress>
         {firm.has_mark && (
           <Press type="button" onClick={() => void doing(taken(api.DELETE("/api/firm/mark")))}>
-            take the mark away
+            {say("firm-page-take-mark")}
           </Press>
         )}
         <span role="status">{told}</span>
       </Box>
-      {firm.has_mark && <Mark src={`/api/firm/mark?${shown}`} alt="The mark as reports show it" />}
+      {firm.has_mark && <Mark src={`/api/firm/mark?${shown}`} alt={say("firm-page-mark-reports")} />}
     </Form>
   );
 }

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import { api, type Figure, type Phrase, type Refused, type Schemas, taken } from "../shared/api";
 import { Small } from "../shared/parts";
 import { FigureText, PhraseText } from "../shared/Words";
+import { say } from "../shared/say";
 
 type Summary = Schemas["ReportSummary"];
 
@@ -20,11 +21,11 @@ interface PageOneProps {
 export function PageOne({ summary, job }: PageOneProps) {
   const whose = [summary.customer, summary.contact, summary.address].filter((line) => line != null);
   return (
-    <Box as="section" aria-label="Page one" pb="10px">
+    <Box as="section" aria-label={say("page-one-page-one")} pb="10px">
       {job !== null && <Letterhead />}
       {whose.length > 0 && <Small display="block">{whose.join(" · ")}</Small>}
-      <Answers title="What was found" lines={summary.found} />
-      <Answers title="What is proposed" lines={summary.proposed} bold />
+      <Answers title={say("page-one-what-found")} lines={summary.found} />
+      <Answers title={say("page-one-what-proposed")} lines={summary.proposed} bold />
       {summary.figures.length > 0 && (
         <Box
           display="grid"
@@ -40,20 +41,20 @@ export function PageOne({ summary, job }: PageOneProps) {
               </Box>
             </Box>
           ))}
-          <Small gridColumn="1 / -1">Held against {summary.against}.</Small>
+          <Small gridColumn="1 / -1">{say("page-one-held-against", { against: summary.against })}</Small>
         </Box>
       )}
       {summary.before && summary.after && <Bars before={summary.before} after={summary.after} />}
-      <Answers title="What that rests on" lines={summary.rests_on ?? []} />
-      <Answers title="What is not promised" lines={summary.not_promised ?? []} />
+      <Answers title={say("page-one-what-rests")} lines={summary.rests_on ?? []} />
+      <Answers title={say("page-one-what-promised")} lines={summary.not_promised ?? []} />
       {job !== null && <Photographs job={job} />}
       <Box pt="10px" fontWeight={summary.signed ? 600 : 400}>
-        {summary.signed ? `Signed off by ${summary.signed}.` : "Not signed off."}
+        {summary.signed ? say("page-one-signed-off", { signed: summary.signed }) : say("page-one-signed-off-2")}
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="30px" pt="34px" css={{ breakInside: "avoid" }}>
-        {["for the customer", "for the firm"].map((who) => (
+        {[say("page-one-customer"), say("page-one-firm")].map((who) => (
           <Box key={who} borderTop="1px solid" borderColor="ink">
-            <Small>{who}: name, day</Small>
+            <Small>{say("page-one-name-day", { who })}</Small>
           </Box>
         ))}
       </Box>
@@ -68,7 +69,7 @@ function Letterhead() {
   const { name, address, has_mark: hasMark } = firm.data;
   return (
     <Box display="flex" gap="16px" alignItems="center" flexWrap="wrap" py="6px">
-      {hasMark && <Mark src="/api/firm/mark" alt={name ? `Mark of ${name}` : "Mark of the firm"} />}
+      {hasMark && <Mark src="/api/firm/mark" alt={name ? say("page-one-mark", { name }) : say("page-one-mark-firm")} />}
       <Box>
         <b>{name}</b>
         <Box fontSize="small" whiteSpace="pre-line">
@@ -76,7 +77,7 @@ function Letterhead() {
         </Box>
       </Box>
       <Box data-screen-only ml="auto" fontSize="small">
-        <Link to="/firm">{name ? "change the firm" : "say in whose name reports are made"}</Link>
+        <Link to="/firm">{name ? say("page-one-change-firm") : say("page-one-say-whose")}</Link>
       </Box>
     </Box>
   );
@@ -103,11 +104,11 @@ function Bars({ before, after }: { before: Figure; after: Figure }) {
   const most = Math.max(before.value + (before.band ?? 0), after.value + (after.band ?? 0)) || 1;
   const share = (value: number) => `${(100 * Math.max(value, 0)) / most}%`;
   const rows = [
-    { name: "before", figure: before, colour: "copper" },
-    { name: "after", figure: after, colour: "verdigris" },
+    { name: say("page-one-before"), figure: before, colour: "copper" },
+    { name: say("page-one-after"), figure: after, colour: "verdigris" },
   ];
   return (
-    <Box role="group" aria-label="Energy a year, before and after" pt="10px" maxWidth="720px">
+    <Box role="group" aria-label={say("page-one-energy-year")} pt="10px" maxWidth="720px">
       {rows.map(({ name, figure, colour }) => (
         <Box
           key={name}
@@ -138,7 +139,8 @@ function Bars({ before, after }: { before: Figure; after: Figure }) {
             />
           </Box>
           <Box gridColumn={{ base: "2", md: "auto" }}>
-            <FigureText figure={figure} /> a year
+            <FigureText figure={figure} />
+            {say("page-one-year")}
           </Box>
         </Box>
       ))}
@@ -160,7 +162,11 @@ function Photographs({ job }: { job: number }) {
   return (
     <Box display="flex" gap="12px" flexWrap="wrap" pt="10px">
       {shown.map((photo) => (
-        <Shot key={photo.id} src={`/api/jobs/${job}/photos/${photo.id}`} alt={`Photograph: ${photo.of}`} />
+        <Shot
+          key={photo.id}
+          src={`/api/jobs/${job}/photos/${photo.id}`}
+          alt={say("page-one-photograph", { of: photo.of })}
+        />
       ))}
     </Box>
   );

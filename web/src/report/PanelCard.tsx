@@ -18,6 +18,7 @@ import { Stops } from "../shared/Stops";
 import { useUnits } from "../shared/units";
 import { FigureText, PhraseText } from "../shared/Words";
 import { asLocal } from "../shared/times";
+import { say } from "../shared/say";
 
 const FIRST = ["setup", "sets"] as const;
 
@@ -26,14 +27,18 @@ export function PanelCard() {
   const id = Number(useParams().jobId);
   const desk = useDesk(id, FIRST);
   useEffect(() => {
-    document.title = "Panel card · Modest Rotor";
+    document.title = say("panel-card-panel-card");
   }, []);
   return (
     <>
       <JobProvider desk={desk}>
         <Box data-screen-only>
           <TopLine
-            trail={[{ label: "Board", to: "/" }, { label: "Set-up", to: `/jobs/${id}/setup` }, { label: "Panel card" }]}
+            trail={[
+              { label: say("panel-card-board"), to: "/" },
+              { label: say("panel-card-set-up"), to: `/jobs/${id}/setup` },
+              { label: say("panel-card-panel-card-2") },
+            ]}
           />
         </Box>
         <Card />
@@ -58,29 +63,33 @@ function Card() {
           {view.machine.name}
         </Box>
         <Press type="button" data-screen-only onClick={() => window.print()}>
-          Print
+          {say("panel-card-print")}
         </Press>
       </Box>
       <Micro display="block" pb="6px">
-        {[view.site_name, view.machine.place, `revision ${view.revision}`].filter(Boolean).join(" · ")}
+        {[view.site_name, view.machine.place, say("panel-card-revision", { revision: view.revision })]
+          .filter(Boolean)
+          .join(" · ")}
       </Micro>
       <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ochre" py="6px" mb="8px">
-        <b>Isolate, lock out, tag and prove dead before any cover is opened.</b> A drive or electronic motor stays
-        charged for minutes, may start by itself, and a magnet rotor that windmills makes volts.
+        <b>{say("panel-card-isolate-lock")}</b>
+        {say("panel-card-drive-electronic")}
       </Box>
       <Stops stops={setup.stops ?? []} />
       {setup.waits ? (
-        <Box fontStyle="italic">Nothing is set yet: {setup.waits}.</Box>
+        <Box fontStyle="italic">{say("panel-card-nothing-set", { waits: setup.waits })}</Box>
       ) : (
         <>
-          <Row label="Fitted">
+          <Row label={say("panel-card-fitted")}>
             {setup.option}, {setup.title}
           </Row>
-          {view.document.setup?.link && <Row label="Voltage selector or tap">{view.document.setup.link.typed}</Row>}
+          {view.document.setup?.link && (
+            <Row label={say("panel-card-voltage-selector")}>{view.document.setup.link.typed}</Row>
+          )}
           <Settings commands={setup.commands ?? []} steps={steps} />
           {drive && sweep && (
             <>
-              <Row label="Base">
+              <Row label={say("panel-card-base")}>
                 <FigureText figure={drive.base_frequency} />
                 {drive.base_voltage && (
                   <>
@@ -89,20 +98,22 @@ function Card() {
                 )}
                 ; {ControlModeWords[drive.mode]}
               </Row>
-              <Row label="Lowest, highest">
-                <FigureText figure={sweep.low} /> to <FigureText figure={sweep.high} />
+              <Row label={say("panel-card-lowest-highest")}>
+                <FigureText figure={sweep.low} />
+                {say("panel-card-to")}
+                <FigureText figure={sweep.high} />
               </Row>
-              <Row label="Skipped">
+              <Row label={say("panel-card-skipped")}>
                 {sweep.skips.length === 0
-                  ? "nothing"
+                  ? say("panel-card-nothing")
                   : sweep.skips.map((band, index) => (
                       <span key={index}>
-                        {index > 0 ? "; " : ""}
-                        {band.low.value} to <FigureText figure={band.high} />
+                        {say("panel-card-to-2", { index: index > 0 ? "; " : "", low: band.low.value })}
+                        <FigureText figure={band.high} />
                       </span>
                     ))}
               </Row>
-              <Row label="Ramps, overload">
+              <Row label={say("panel-card-ramps-overload")}>
                 {[drive.ramp_up, drive.ramp_down, drive.overload].map(
                   (result, index) =>
                     result.figure && (
@@ -117,8 +128,8 @@ function Card() {
           )}
           {last.length > 0 && <ReadAfter sets={last} answers={sets} />}
           {setup.loop && <LoopRows loop={setup.loop} said={view.document.setup?.loop ?? null} />}
-          <Row label="Set by">{newest ?? "not signed yet"}</Row>
-          <Row label="Look again">when outlets are added, the duct is changed, or the log says so</Row>
+          <Row label={say("panel-card-set")}>{newest ?? say("panel-card-signed-yet")}</Row>
+          <Row label={say("panel-card-look-again")}>{say("panel-card-when-outlets")}</Row>
         </>
       )}
     </Paper>
@@ -129,29 +140,29 @@ function Card() {
 function LoopRows({ loop, said }: { loop: Schemas["LoopAnswer"]; said: Schemas["Loop"] | null }) {
   return (
     <>
-      <Row label="It holds">
+      <Row label={say("panel-card-holds")}>
         {HoldsWords[loop.holds]}
         {loop.set_point.figure && (
           <>
-            {" "}
-            at <FigureText figure={loop.set_point.figure} />
+            {say("panel-card-at")}
+            <FigureText figure={loop.set_point.figure} />
           </>
         )}
-        {said?.place && <>, sensor {SensorPlaceWords[said.place]}</>}
+        {said?.place && <>{say("panel-card-sensor", { SensorPlaceWords: SensorPlaceWords[said.place] })}</>}
       </Row>
       {loop.tried_gain && loop.tried_integral && (
-        <Row label="Gain, integral time">
+        <Row label={say("panel-card-gain-integral")}>
           <FigureText figure={loop.tried_gain} />, <FigureText figure={loop.tried_integral} />
           {loop.range && (
             <>
-              {" "}
-              over a range of <FigureText figure={loop.range} />
+              {say("panel-card-over-range")}
+              <FigureText figure={loop.range} />
             </>
           )}
         </Row>
       )}
       {(said?.on_failure ?? said?.restart) && (
-        <Row label="Sensor, power cut">
+        <Row label={say("panel-card-sensor-power")}>
           {[
             said?.on_failure && `without its sensor it ${said.on_failure}`,
             said?.restart && `after a power cut it ${said.restart}`,
@@ -184,10 +195,10 @@ function Settings({
       <Table>
         <thead>
           <tr>
-            <th scope="col">step</th>
-            <th scope="col">set to</th>
-            <th scope="col">should move</th>
-            <th scope="col">should take</th>
+            <th scope="col">{say("panel-card-step")}</th>
+            <th scope="col">{say("panel-card-set-2")}</th>
+            <th scope="col">{say("panel-card-should-move")}</th>
+            <th scope="col">{say("panel-card-should-take")}</th>
           </tr>
         </thead>
         <tbody>
@@ -195,7 +206,7 @@ function Settings({
             const step = steps.find((one) => one.id === command.step);
             return (
               <tr key={command.step}>
-                <th scope="row">{command.name || "step"}</th>
+                <th scope="row">{command.name || say("panel-card-step")}</th>
                 <td data-large>
                   <PhraseText phrase={settled(command)} />
                 </td>
@@ -237,19 +248,19 @@ function ReadAfter({
       <Table>
         <thead>
           <tr>
-            <th scope="col">read then</th>
+            <th scope="col">{say("panel-card-read-then")}</th>
             {read.map((field) => (
               <th key={field} scope="col">
                 {unitOf(quantityOf(field), units)}
               </th>
             ))}
-            {shared && <th scope="col">static, {unitOf(shared.quantity, units)}</th>}
+            {shared && <th scope="col">{say("panel-card-static", { unitOf: unitOf(shared.quantity, units) })}</th>}
           </tr>
         </thead>
         <tbody>
           {sets.map((set, place) => (
             <tr key={set.id}>
-              <th scope="row">{set.name || "after"}</th>
+              <th scope="row">{set.name || say("panel-card-after")}</th>
               {read.map((field) => {
                 const entry = set[field];
                 return (

@@ -13,6 +13,7 @@ import { PageOne } from "./PageOne";
 import { UnitsProvider } from "../shared/units";
 import { PhraseText } from "../shared/Words";
 import { ownZone } from "../shared/times";
+import { say } from "../shared/say";
 
 type Report = Schemas["Report"];
 type Line = Schemas["OptionLine"];
@@ -35,18 +36,18 @@ export function ReportPage() {
     gcTime: 0,
   });
   useEffect(() => {
-    document.title = "Report · Modest Rotor";
+    document.title = say("report-page-report-modest");
   }, []);
   return (
     <>
       <Box data-screen-only>
         <TopLine
           trail={[
-            { label: "Board", to: "/" },
+            { label: say("report-page-board"), to: "/" },
             signed === null
-              ? { label: "Decision", to: `/jobs/${id}/decision` }
-              : { label: "Proof", to: `/jobs/${id}/proof` },
-            { label: signed === null ? "Report" : `Signed, ${signed}` },
+              ? { label: say("report-page-decision"), to: `/jobs/${id}/decision` }
+              : { label: say("report-page-proof"), to: `/jobs/${id}/proof` },
+            { label: signed === null ? say("report-page-report") : say("report-page-signed", { signed }) },
           ]}
         />
       </Box>
@@ -73,16 +74,17 @@ function SignedLine({ id, number, report }: { id: number; number: number; report
   });
   return (
     <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="6px" mb="8px">
-      <b>As signed off by {report.proof?.signed}.</b> Later changes are not in it.{" "}
+      <b>{say("report-page-signed-off", { signed: report.proof?.signed })}</b>
+      {say("report-page-later-changes")}
       <Box as="span" data-screen-only>
         <a href={`${at}.pdf`} download>
-          PDF
+          {say("report-page-pdf")}
         </a>{" "}
         <a href={`${at}.xlsx`} download>
-          spreadsheet
+          {say("report-page-spreadsheet")}
         </a>{" "}
         <a href={`${at}.json`} download>
-          JSON
+          {say("report-page-json")}
         </a>
       </Box>
       {(since.data ?? []).map((phrase, index) => (
@@ -102,16 +104,16 @@ function Body({ report, job }: { report: Report; job: number | null }) {
           {report.title}
         </Box>
         <Press type="button" data-screen-only onClick={() => window.print()}>
-          Print
+          {say("report-page-print")}
         </Press>
       </Box>
       <Micro display="block" pb="6px">
         {[
           report.site,
-          report.made_for && `for ${report.made_for}`,
+          report.made_for && say("report-page-made-for", { who: report.made_for }),
           report.made_by && `by ${report.made_by}`,
           report.date,
-          `revision ${report.revision}`,
+          say("panel-card-revision", { revision: report.revision }),
           `Modest Rotor ${report.program_version}`,
         ]
           .filter(Boolean)
@@ -121,30 +123,32 @@ function Body({ report, job }: { report: Report; job: number | null }) {
       {report.summary && <PageOne summary={report.summary} job={job} />}
       {report.summary && (
         <Box as="h2" fontSize="title" fontWeight={600} pt="14px" css={NEXT_PAGE}>
-          For the engineer
+          {say("report-page-engineer")}
         </Box>
       )}
-      <Section title="Recommendation" lines={report.recommendation} />
+      <Section title={say("report-page-recommendation")} lines={report.recommendation} />
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 24px">
-        <Facts title="The machine" facts={report.machine} />
-        <Facts title="What was measured" facts={report.measured} />
+        <Facts title={say("report-page-machine")} facts={report.machine} />
+        <Facts title={say("report-page-what-measured")} facts={report.measured} />
       </Box>
-      {report.found.length > 0 && <Section title="What was found" lines={report.found} />}
+      {report.found.length > 0 && <Section title={say("report-page-what-found")} lines={report.found} />}
       <Options options={report.options} />
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "360px 1fr" }} gap="0 24px" css={KEEP}>
-        <Box as="section" aria-label="Balance">
-          <Head>Where machine and system meet</Head>
+        <Box as="section" aria-label={say("report-page-balance")}>
+          <Head>{say("report-page-where-machine")}</Head>
           <Balance report={report} />
         </Box>
-        <Section title="Cautions" lines={report.cautions} small />
+        <Section title={say("report-page-cautions")} lines={report.cautions} small />
       </Box>
       <Section
-        title="Assumed, not measured"
+        title={say("report-page-assumed-measured")}
         lines={[[`${report.assumed.join(", ") || "nothing"}.`], [report.bands]]}
         small
       />
       {report.proof && <ProofPart proof={report.proof} />}
-      {report.approvals.length > 0 && <Section title="Approvals" lines={report.approvals.map((one) => [one])} small />}
+      {report.approvals.length > 0 && (
+        <Section title={say("report-page-approvals")} lines={report.approvals.map((one) => [one])} small />
+      )}
     </>
   );
 }
@@ -209,21 +213,24 @@ function Facts({ title, facts }: { title: string; facts: readonly Schemas["Fact"
 }
 
 const ROWS: readonly { label: string; of: (line: Line) => Phrase }[] = [
-  { label: "May it be fitted?", of: (line) => [line.stop ? `Stop: ${line.stop}` : line.fits] },
-  { label: "moves", of: (line) => line.flow },
-  { label: "draws", of: (line) => line.watts },
-  { label: "energy per year", of: (line) => line.energy },
-  { label: "saves a year", of: (line) => line.saved },
-  { label: "in money", of: (line) => line.money },
-  { label: "costs, fitted", of: (line) => line.cost },
-  { label: "simple payback", of: (line) => line.payback },
-  { label: "can be here", of: (line) => line.soon },
+  {
+    label: say("report-page-may-fitted"),
+    of: (line) => [line.stop ? say("report-page-stop", { stop: line.stop }) : line.fits],
+  },
+  { label: say("report-page-moves"), of: (line) => line.flow },
+  { label: say("report-page-draws"), of: (line) => line.watts },
+  { label: say("report-page-energy-per"), of: (line) => line.energy },
+  { label: say("report-page-saves-year"), of: (line) => line.saved },
+  { label: say("report-page-money"), of: (line) => line.money },
+  { label: say("report-page-costs-fitted"), of: (line) => line.cost },
+  { label: say("report-page-simple-payback"), of: (line) => line.payback },
+  { label: say("report-page-can-here"), of: (line) => line.soon },
 ];
 
 function Options({ options }: { options: readonly Line[] }) {
   return (
-    <Box as="section" aria-label="The options" pb="8px" overflowX="auto" css={KEEP} tabIndex={0}>
-      <Head>The options</Head>
+    <Box as="section" aria-label={say("report-page-options")} pb="8px" overflowX="auto" css={KEEP} tabIndex={0}>
+      <Head>{say("report-page-options")}</Head>
       <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
         <thead>
           <tr>
@@ -231,7 +238,7 @@ function Options({ options }: { options: readonly Line[] }) {
             {options.map((line) => (
               <th key={line.letter}>
                 {line.letter} {line.title}
-                {line.chosen ? " (chosen)" : ""}
+                {line.chosen ? say("report-page-chosen") : ""}
               </th>
             ))}
           </tr>
@@ -254,19 +261,19 @@ function Options({ options }: { options: readonly Line[] }) {
 }
 
 const PROOF_ROWS: readonly { label: string; of: (line: Schemas["ProofLine"]) => Phrase }[] = [
-  { label: "hours a year", of: (line) => line.hours },
-  { label: "read before", of: (line) => line.before },
-  { label: "put right, same flow", of: (line) => line.same_flow },
-  { label: "read after", of: (line) => line.after },
-  { label: "promised", of: (line) => line.promised },
-  { label: "saved", of: (line) => line.saved },
-  { label: "flow after", of: (line) => line.flow },
+  { label: say("report-page-hours-year"), of: (line) => line.hours },
+  { label: say("report-page-read-before"), of: (line) => line.before },
+  { label: say("report-page-put-right"), of: (line) => line.same_flow },
+  { label: say("report-page-read-after"), of: (line) => line.after },
+  { label: say("report-page-promised"), of: (line) => line.promised },
+  { label: say("report-page-saved"), of: (line) => line.saved },
+  { label: say("report-page-flow-after"), of: (line) => line.flow },
 ];
 
 function ProofPart({ proof }: { proof: NonNullable<Report["proof"]> }) {
   return (
-    <Box as="section" aria-label="Proof" pb="8px" css={KEEP}>
-      <Head>{`Proof, ${proof.option}: ${proof.verdict}`}</Head>
+    <Box as="section" aria-label={say("report-page-proof")} pb="8px" css={KEEP}>
+      <Head>{say("report-page-proof-2", { option: proof.option, verdict: proof.verdict })}</Head>
       <Box pt="2px">
         <PhraseText phrase={proof.sentence} />
       </Box>
@@ -297,7 +304,9 @@ function ProofPart({ proof }: { proof: NonNullable<Report["proof"]> }) {
           <PhraseText phrase={line} />
         </Box>
       ))}
-      <Box fontSize="small">{proof.signed ? `Signed off by ${proof.signed}.` : "Not signed off yet."}</Box>
+      <Box fontSize="small">
+        {proof.signed ? say("report-page-signed-off-2", { signed: proof.signed }) : say("report-page-signed-off-yet")}
+      </Box>
     </Box>
   );
 }

@@ -4,6 +4,7 @@ import { type ReactNode, useEffect } from "react";
 import { TopLine } from "../app/TopLine";
 import type { Refused, Station } from "../shared/api";
 import { STATIONS } from "../shared/stations";
+import { say } from "../shared/say";
 
 interface ByStationProps<Item extends { station: Station }> {
   title: string;
@@ -16,11 +17,11 @@ interface ByStationProps<Item extends { station: Station }> {
 /** A page of what there is for each station, in the order of the route. */
 export function ByStation<Item extends { station: Station }>({ title, items, error, row }: ByStationProps<Item>) {
   useEffect(() => {
-    document.title = `${title} · Modest Rotor`;
+    document.title = say("by-station-modest-rotor", { title });
   }, [title]);
   return (
     <>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: title }]} />
+      <TopLine trail={[{ label: say("by-station-board"), to: "/" }, { label: title }]} />
       <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px" maxWidth="1500px">
         <Box as="h1" fontSize="title" fontWeight={600} py="8px" borderBottom="2px solid" borderColor="ink">
           {title}

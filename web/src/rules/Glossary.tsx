@@ -6,6 +6,7 @@ import type { Schemas } from "../shared/api";
 import { useGlossary } from "../shared/Explained";
 import { Micro } from "../shared/parts";
 import { ByStation } from "./ByStation";
+import { say } from "../shared/say";
 
 type Term = Schemas["Term"];
 
@@ -15,7 +16,7 @@ export function Glossary() {
   const wanted = useLocation().hash.slice(1);
   return (
     <ByStation
-      title="Glossary"
+      title={say("glossary-glossary")}
       items={glossary.data}
       error={glossary.error}
       row={(term) => <TermRow key={term.code} term={term} wanted={term.code === wanted} />}
@@ -48,7 +49,7 @@ function TermRow({ term, wanted }: { term: Term; wanted: boolean }) {
     >
       <Box fontWeight={600}>{term.term}</Box>
       <Box>
-        {term.sentence} {term.working && <Link to={`/workings/${term.working}`}>its working</Link>}
+        {term.sentence} {term.working && <Link to={`/workings/${term.working}`}>{say("glossary-working")}</Link>}
       </Box>
       <Micro>{term.source}</Micro>
     </Box>

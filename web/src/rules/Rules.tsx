@@ -4,6 +4,8 @@ import { useQuery } from "@tanstack/react-query";
 import { api, type Refused, type Schemas, taken } from "../shared/api";
 import { Micro, SeverityWord } from "../shared/parts";
 import { ByStation } from "./ByStation";
+import { say } from "../shared/say";
+import { RuleWords } from "../generated/labels";
 
 type Rule = Schemas["RuleFacts"];
 
@@ -16,7 +18,7 @@ export function Rules() {
   });
   return (
     <ByStation
-      title="Rules"
+      title={say("rules-rules")}
       items={rules.data}
       error={rules.error}
       row={(rule) => <RuleRow key={rule.rule} rule={rule} />}
@@ -43,8 +45,8 @@ function RuleRow({ rule }: { rule: Rule }) {
       <Box>
         {rule.watches}
         <Micro display="block">
-          {rule.rule.replaceAll("_", " ")}
-          {rule.repair && " · repair first"}
+          {RuleWords[rule.rule] ?? rule.rule}
+          {rule.repair && say("rules-repair-first")}
         </Micro>
       </Box>
       <Box gridColumn={{ base: "2", md: "auto" }}>{rule.threshold}</Box>

@@ -6,6 +6,8 @@ import { inUnits, unitOf, write } from "./figures";
 import { colourOf, SeriesMark } from "./marks";
 import { pathThrough } from "./path";
 import { useUnits } from "./units";
+import { say } from "./say";
+import { numbersTag } from "./language";
 
 type Curve = Schemas["BalanceCurve"];
 type Point = Schemas["BalancePoint"];
@@ -108,22 +110,28 @@ function namesAt(points: Point[], places: Place[], index: number): string {
 
 function nameOf(quantity: string) {
   return {
-    airflow: "flow",
-    water_flow: "flow",
-    relative_flow: "flow as a share of as found",
-    pressure: "external static pressure",
-    pump_differential: "head",
-    relative_pressure: "pressure as a share of as found",
+    airflow: say("balance-pane-flow"),
+    water_flow: say("balance-pane-flow"),
+    relative_flow: say("balance-chart-flow-share"),
+    pressure: say("balance-chart-external-static"),
+    pump_differential: say("balance-chart-head"),
+    relative_pressure: say("balance-chart-pressure-share"),
   }[quantity];
 }
 
 function spoken(points: Point[], units: "ip" | "si", empty: boolean) {
-  if (empty) return "Balance: no curves yet";
+  if (empty) return say("balance-chart-balance-curves");
   const told = points.map((point) => {
     const [flow, pressure] = [write(point.flow, units), write(point.pressure, units)];
-    return `${point.label}: ${flow.value} ${flow.unit} at ${pressure.value} ${pressure.unit}`;
+    return say("balance-chart-at", {
+      point: point.label,
+      flow: flow.value,
+      unit: flow.unit,
+      pressure: pressure.value,
+      unit2: pressure.unit,
+    });
   });
-  return `Balance. ${told.join("; ")}`;
+  return say("balance-chart-balance", { told: told.join("; ") });
 }
 
 function reach(curves: Curve[], points: Point[], axis: "flow" | "pressure", convert: (value: number) => number) {
@@ -148,7 +156,7 @@ interface AxesProps {
 }
 
 function Axes({ x, y, empty, flow, pressure, bottom, foot }: AxesProps) {
-  const format = (value: number) => value.toLocaleString("en", { maximumFractionDigits: 3 });
+  const format = (value: number) => value.toLocaleString(numbersTag(), { maximumFractionDigits: 3 });
   const many = x.ticks(5);
   // Seven numbers of four digits run into each other.
   const flows = many.length > MOST_FLOWS ? x.ticks(3) : many;
@@ -184,7 +192,7 @@ function Waiting({ words }: { words: string[] }) {
   return (
     <g fill="var(--chakra-colors-ink)">
       <text x={PLOT.left + 14} y={PLOT.top + 60} fontWeight={600} fontSize={15}>
-        No curves yet.
+        {say("balance-chart-curves-yet")}
       </text>
       {lines.map((text, index) => (
         <text key={index} x={PLOT.left + 14} y={PLOT.top + 86 + index * 17} fontSize={13}>

@@ -9,6 +9,7 @@ import { factsOf } from "./fields";
 import { fieldName } from "./paths";
 import { Help } from "./Help";
 import { Small } from "./parts";
+import { say } from "./say";
 
 type Term = Schemas["Term"];
 
@@ -70,7 +71,7 @@ export const Explained = memo(function Explained({ children, sentence, term, fie
           <Small>{sentence ?? own?.sentence ?? glossary.error?.message ?? "…"}</Small>{" "}
           {term && (
             <Small>
-              <Link to={`/glossary#${term}`}>glossary</Link>
+              <Link to={`/glossary#${term}`}>{say("explained-glossary")}</Link>
             </Small>
           )}
         </Box>

@@ -10,6 +10,7 @@ import { Cap, Micro } from "./parts";
 import { stationOf } from "./places";
 import { SHORT, STATIONS } from "./stations";
 import { FigureText, PhraseText } from "./Words";
+import { say } from "./say";
 
 type Next = Schemas["Next"];
 
@@ -49,9 +50,13 @@ export function NextBar({ next, alone = false, words }: NextBarProps) {
     <Bar data-next-bar data-alone={alone || undefined}>
       {words ?? <Words next={next} reasoned={here === to || here === SHORT} />}
       <Filled type="button" data-next={path ?? to} onClick={go}>
-        {words ? "Go to what is next" : here === to ? "Go there" : `Go on at ${station?.title ?? to}`}
+        {words
+          ? say("next-bar-go-what")
+          : here === to
+            ? say("next-bar-go-there")
+            : say("next-bar-go", { station: station?.title ?? to })}
         <Cap ml="10px" color="inherit" borderColor="currentColor">
-          Enter
+          {say("next-bar-enter")}
         </Cap>
       </Filled>
     </Bar>
@@ -63,7 +68,7 @@ function Words({ next, reasoned }: { next: Next; reasoned: boolean }) {
   return (
     <>
       <Box flex="1 1 240px" minWidth={0}>
-        <b>Next</b>{" "}
+        <b>{say("next-bar-next")}</b>{" "}
         <Box as="span" fontWeight={600}>
           <PhraseText phrase={next.sentence} />
         </Box>{" "}
@@ -105,7 +110,7 @@ function Narrowing({ now, then }: { now: Schemas["Figure"]; then: Schemas["Figur
               high: figure.value + (figure.band ?? 0),
             }}
             domain={[least, reach]}
-            label={`uncertainty ${word}`}
+            label={say("next-bar-uncertainty", { word })}
             height={18}
           />
           <FigureText figure={figure} />

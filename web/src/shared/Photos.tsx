@@ -10,6 +10,7 @@ import { useReader } from "./reader";
 import { useLane } from "./useOutbox";
 import { Waiting } from "./Waiting";
 import { dayOf } from "./times";
+import { say } from "./say";
 
 type Photo = Schemas["KeptPhoto"];
 const MOST_BYTES = 12_000_000;
@@ -30,7 +31,7 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
   const [refused, setRefused] = useState<string | null>(null);
   const waiting = useLane(`photos ${view.id}`, again);
   const attach = (file: File) => {
-    setRefused(file.size > MOST_BYTES ? "A photograph has at most 12 MB; nothing was kept. Take it smaller." : null);
+    setRefused(file.size > MOST_BYTES ? say("photos-photograph-most") : null);
     if (file.size > MOST_BYTES) return;
     const query = new URLSearchParams({ of, who });
     outbox.put({
@@ -62,7 +63,7 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
       <Box display="flex" gap="14px" alignItems="center" flexWrap="wrap">
         <Small>{title}</Small>
         <FilePress>
-          attach a photograph
+          {say("photos-attach-photograph")}
           <input
             type="file"
             accept="image/jpeg,image/png,image/webp"
@@ -74,7 +75,7 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
             }}
           />
         </FilePress>
-        <Micro>JPEG, PNG or WebP; at most 12 MB and 25 million pixels</Micro>
+        <Micro>{say("photos-jpeg-png")}</Micro>
       </Box>
       <Waiting acts={waiting.filter((act) => act.label.startsWith(title))} />
       {trouble && (
@@ -86,12 +87,12 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
         {own.map((photo) => (
           <Box key={photo.id} width={large === photo.id ? "100%" : "150px"}>
             {photo.removed ? (
-              <Small fontStyle="italic">taken away</Small>
+              <Small fontStyle="italic">{say("photos-taken-away")}</Small>
             ) : (
               <Picture
                 type="button"
                 onClick={() => setLarge(large === photo.id ? null : photo.id)}
-                aria-label="show large"
+                aria-label={say("photos-show-large")}
               >
                 <img
                   src={`/api/jobs/${view.id}/photos/${photo.id}`}
@@ -105,7 +106,7 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
                 {dayOf(photo.at)} {photo.who}
               </Micro>
               <Word type="button" mx="0" onClick={() => remove.mutate(photo)}>
-                {photo.removed ? "put back" : "take away"}
+                {photo.removed ? say("photos-put-back") : say("photos-take-away")}
               </Word>
             </Box>
           </Box>

@@ -2,6 +2,8 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useState } from "react";
 
 import { Word } from "./parts";
+import { say } from "./say";
+import { numbersTag } from "./language";
 
 type Cell = string | number | null;
 
@@ -22,7 +24,7 @@ export function Picture({ title, head, rows, children }: PictureProps) {
       <Title>{title}</Title>
       {children}
       <Word type="button" mx="0" px="0" mt="-8px" data-screen-only aria-expanded={open} onClick={() => setOpen(!open)}>
-        {open ? "without the table" : "as a table"}
+        {open ? say("picture-without-table") : say("picture-table")}
       </Word>
       {open && (
         <Box overflow="auto" maxHeight={{ base: "50vh", _print: "none" }} tabIndex={0} role="group" aria-label={title}>
@@ -55,7 +57,7 @@ export function Picture({ title, head, rows, children }: PictureProps) {
 
 /** Four figures: finer than any line that is drawn. */
 function written(value: number) {
-  return value.toLocaleString("en", { maximumSignificantDigits: 4 }).replace("-", "−");
+  return value.toLocaleString(numbersTag(), { maximumSignificantDigits: 4 }).replace("-", "−");
 }
 
 const Title = chakra("figcaption", { base: { display: "none", fontWeight: 600, _print: { display: "block" } } });

@@ -14,6 +14,7 @@ import { useReadToday } from "./readToday";
 import { nextHere, STATIONS } from "./stations";
 import { useUnits } from "./units";
 import { PhraseText, Standing } from "./Words";
+import { say } from "./say";
 
 interface SheetProps {
   station: Station;
@@ -187,7 +188,7 @@ const FindingLine = memo(function FindingLine({ finding }: { finding: Finding })
         )}{" "}
         {finding.standing && (
           <Word type="button" mx="0" px="4px" my="-12px" aria-expanded={!folded} onClick={() => setFolded(!folded)}>
-            {folded ? "all of it" : "read"}
+            {folded ? say("sheet-all") : say("sheet-read")}
           </Word>
         )}
       </Box>
@@ -208,11 +209,11 @@ export function StandingKey() {
                 {kind}
               </Standing>
             ))}
-            <span>= worked out: press it for its working</span>
+            <span>{say("sheet-worked-out")}</span>
           </Box>
         }
       >
-        lines under figures
+        {say("sheet-lines-under")}
       </Explained>
     </Box>
   );

@@ -2,6 +2,7 @@ import { Box } from "@chakra-ui/react";
 
 import { type Act, outbox } from "./outbox";
 import { Micro, Word } from "./parts";
+import { say } from "./say";
 
 const when = (at: number) => new Date(at).toLocaleTimeString("en-GB").slice(0, 5);
 
@@ -12,14 +13,14 @@ export function Waiting({ acts }: { acts: readonly Act[] }) {
     <Box role="status" py="4px" data-waiting={acts.length}>
       {acts.map((act) => (
         <Box key={act.id} color={act.state === "refused" ? "brick" : "ochre"} py="2px">
-          <b>{act.state === "refused" ? "Refused" : "Kept in this browser, not yet saved"}</b>: {act.label}{" "}
+          <b>{act.state === "refused" ? say("waiting-refused") : say("waiting-kept-browser")}</b>: {act.label}{" "}
           <Micro>{when(act.at)}</Micro>
           {act.state === "refused" && (
             <>
               {". "}
               {act.sentence}{" "}
               <Word type="button" mx="0" onClick={() => outbox.drop(act.id)}>
-                put away
+                {say("waiting-put-away")}
               </Word>
             </>
           )}

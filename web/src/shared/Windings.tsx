@@ -2,13 +2,14 @@ import { Box } from "@chakra-ui/react";
 
 import { factsOf, QuantityField, WordsField } from "./fields";
 import { Micro } from "./parts";
+import { say } from "./say";
 
 const AT = "identification";
 const TERMINALS = ["first_terminal", "second_terminal", "third_terminal"] as const;
 const PAIRS = [
-  ["first_second", "first – second"],
-  ["second_third", "second – third"],
-  ["third_first", "third – first"],
+  ["first_second", say("windings-first-second")],
+  ["second_third", say("windings-second-third")],
+  ["third_first", say("windings-third-first")],
 ] as const;
 
 /** Three terminals and the three pairs between them, with insulation to ground. */
@@ -23,7 +24,7 @@ export function Windings({ terminals = true }: { terminals?: boolean }) {
         TERMINALS.map((name) => (
           <Box key={name}>
             <Micro>{factsOf(`${AT}/${name}`).label}</Micro>
-            <WordsField path={`${AT}/${name}`} placeholder="mark or colour" />
+            <WordsField path={`${AT}/${name}`} placeholder={say("windings-mark-colour")} />
           </Box>
         ))}
       {terminals && <Box display={{ base: "none", md: "block" }} />}
@@ -34,7 +35,7 @@ export function Windings({ terminals = true }: { terminals?: boolean }) {
         </Box>
       ))}
       <Box gridColumn={{ base: "1 / -1", md: "auto" }}>
-        <Micro>to ground, MΩ</Micro>
+        <Micro>{say("windings-ground-m")}</Micro>
         <QuantityField path={`${AT}/to_ground`} />
       </Box>
     </Box>

@@ -7,6 +7,7 @@ import type { Statements } from "./deeds";
 import { useJob } from "./job";
 import { Press, Small, TextLine, Word } from "./parts";
 import { WhoField } from "./WhoField";
+import { say } from "./say";
 
 interface WithdrawProps {
   of: Statements;
@@ -23,35 +24,42 @@ export function Withdraw({ of, said, named }: WithdrawProps) {
   if (said.withdrawn)
     return (
       <Small data-withdrawn>
-        withdrawn by {said.withdrawn.who}, {said.withdrawn.why} <At at={said.withdrawn.at} />
+        {say("withdraw-withdrawn", { who: said.withdrawn.who, why: said.withdrawn.why })}
+        <At at={said.withdrawn.at} />
       </Small>
     );
   if (!open)
     return (
-      <Word type="button" mx="0" px="0" aria-label={`Withdraw ${named}`} onClick={() => setOpen(true)}>
-        withdraw
+      <Word
+        type="button"
+        mx="0"
+        px="0"
+        aria-label={say("withdraw-withdraw-2", { named })}
+        onClick={() => setOpen(true)}
+      >
+        {say("withdraw-withdraw")}
       </Word>
     );
   return (
     <Box display="flex" gap="4px 14px" flexWrap="wrap" alignItems="flex-end" py="4px" data-withdrawing>
       <Box as="label" display="block" flex="1 1 180px">
-        <Small>why it is withdrawn</Small>
+        <Small>{say("withdraw-why-withdrawn")}</Small>
         <TextLine
           width="100%"
-          aria-label={`Why ${named} is withdrawn`}
+          aria-label={say("withdraw-why-withdrawn-2", { named })}
           value={why}
           maxLength={400}
           onChange={(event) => setWhy(event.target.value)}
         />
       </Box>
       <Box flex="0 1 220px">
-        <WhoField words="withdrawn by" />
+        <WhoField words={say("withdraw-withdrawn-2")} />
       </Box>
       <Press type="button" disabled={!why.trim()} onClick={() => void desk.withdraw(of, said.id, why.trim())}>
-        Withdraw it
+        {say("withdraw-withdraw-3")}
       </Press>
       <Word type="button" mx="0" onClick={() => setOpen(false)}>
-        leave it
+        {say("withdraw-leave")}
       </Word>
     </Box>
   );

@@ -5,6 +5,8 @@ import { memo, createContext, type ReactNode, useContext, useEffect, useMemo, us
 import type { Result, Schemas } from "./api";
 import { Micro, Word } from "./parts";
 import { FigureText, PhraseText } from "./Words";
+import { say } from "./say";
+import { small } from "./casing";
 
 interface OpenWorking {
   open: string | null;
@@ -77,7 +79,7 @@ export const WorkedFigure = memo(function WorkedFigure({ name, result, unit = tr
       id={openerId(name)}
       aria-expanded={open === name}
       onClick={() => toggle(name)}
-      title={`How ${result.label.toLowerCase()} was worked out`}
+      title={say("working-how-worked", { result: small(result.label) })}
     >
       <span aria-hidden>= </span>
       <FigureText figure={result.figure} unit={unit} line={false} />
@@ -101,7 +103,7 @@ export const WorkingPanel = memo(function WorkingPanel({ name, result }: { name:
   return (
     <Box
       role="region"
-      aria-label={`Working: ${result.label}`}
+      aria-label={say("working-working", { result: result.label })}
       borderTop="2px solid"
       borderBottom="2px solid"
       borderColor="ink"
@@ -115,7 +117,7 @@ export const WorkingPanel = memo(function WorkingPanel({ name, result }: { name:
           {result.label}: <FigureText figure={result.figure} />
         </Box>
         <Word type="button" onClick={shut}>
-          close
+          {say("working-close")}
         </Word>
       </Box>
       <WorkingParts working={result.working} />
@@ -127,12 +129,12 @@ export const WorkingPanel = memo(function WorkingPanel({ name, result }: { name:
 export function WorkingParts({ working }: { working: Schemas["Working"] }) {
   return (
     <>
-      <Part title="Formula">
+      <Part title={say("working-formula")}>
         <Box fontSize="1.03125rem">
           <Formula text={working.formula} />
         </Box>
       </Part>
-      <Part title="Values">
+      <Part title={say("working-values")}>
         <Ingredients ingredients={working.ingredients} />
       </Part>
       <Shares shares={working.shares ?? {}} />
@@ -141,7 +143,7 @@ export function WorkingParts({ working }: { working: Schemas["Working"] }) {
           {remark}
         </Part>
       ))}
-      <Part title="Source">{working.source}</Part>
+      <Part title={say("working-source")}>{working.source}</Part>
     </>
   );
 }
@@ -198,8 +200,10 @@ function Shares({ shares }: { shares: Record<string, number> }) {
   const told = Object.entries(shares).filter(([, share]) => share >= SMALLEST_TOLD_SHARE);
   if (told.length === 0) return null;
   return (
-    <Part title="Band">
-      ± is 95 %. It comes from {told.map(([source, share]) => `${source} (${Math.round(share * 100)} %)`).join(", ")}.
+    <Part title={say("working-band")}>
+      {say("working-comes", {
+        told: told.map(([source, share]) => `${source} (${Math.round(share * 100)} %)`).join(", "),
+      })}
     </Part>
   );
 }

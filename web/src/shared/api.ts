@@ -1,6 +1,7 @@
 import createClient from "openapi-fetch";
 
 import type { components, paths } from "../generated/api";
+import { say } from "./say";
 
 export type Schemas = components["schemas"];
 export type JobView = Schemas["JobView"];
@@ -56,7 +57,7 @@ export async function taken<Data>(request: Promise<Answer<Data>>): Promise<Data>
   try {
     answer = await request;
   } catch {
-    throw new Refused(0, "The server does not answer just now.", null, "unknown");
+    throw new Refused(0, say("api-server-does"), null, "unknown");
   }
   if (answer.data !== undefined && answer.response.ok) return answer.data;
   throw refusedWith(answer.response.status, answer.error);
@@ -70,6 +71,6 @@ export async function refusalOf(response: Response): Promise<Refused> {
 function refusedWith(status: number, error: unknown): Refused {
   const problem = error as
     { sentence?: string; field?: string | null; saved?: "nothing" | "unknown" | "saved" } | undefined;
-  const sentence = problem?.sentence ?? "The server could not do this.";
+  const sentence = problem?.sentence ?? say("api-server-could");
   return new Refused(status, sentence, problem?.field ?? null, problem?.saved ?? "nothing");
 }

@@ -1,5 +1,6 @@
 import type { Schemas } from "./api";
 import type { Act } from "./outbox";
+import { say } from "./say";
 
 /** What is done to a job besides typing: where it is sent and with what. */
 export interface Deed {
@@ -24,33 +25,33 @@ export abstract class Deeds {
     const query = like ? `?like=${encodeURIComponent(like)}` : stage ? `?stage=${stage}` : "";
     return this.does({
       to: `/items/${list}${query}`,
-      label: `one more of ${(list.split("/").at(-1) ?? list).replaceAll("_", " ")}`,
+      label: say("deeds-one-more", { replaceAll: (list.split("/").at(-1) ?? list).replaceAll("_", " ") }),
     });
   }
 
   /** Put what the plate's line was taken for into its fields. */
   fillPlate() {
-    return this.does({ to: "/plate-line", label: "the plate from its line" });
+    return this.does({ to: "/plate-line", label: say("deeds-plate-line") });
   }
 
   /** Put in what a first answer needs: a set to be typed, the usual candidates, a year by kind of building. */
   beginFirst(building: string | null) {
-    return this.does({ to: "/first", body: { building }, label: "a first answer begun" });
+    return this.does({ to: "/first", body: { building }, label: say("deeds-first-answer") });
   }
 
   /** Say of a finding what became of it. */
   mark(finding: string, state: Schemas["MarkState"], note: string) {
-    return this.does({ to: "/marks", body: { finding, state, note }, label: `a finding ${state}` });
+    return this.does({ to: "/marks", body: { finding, state, note }, label: say("deeds-finding", { state }) });
   }
 
   /** Take in the good rows of a CSV file as sets. */
   takeCsv(file: Schemas["CsvIn"]) {
-    return this.does({ to: "/readings-csv", body: { ...file }, label: "sets from a CSV file" });
+    return this.does({ to: "/readings-csv", body: { ...file }, label: say("deeds-sets-csv") });
   }
 
   /** Consider one more option, with a product of the catalogue where one is named. */
   consider(kind: Schemas["OptionKind"], code: string | null) {
-    return this.does({ to: "/options", body: { kind, code }, label: `option ${code ?? kind}` });
+    return this.does({ to: "/options", body: { kind, code }, label: say("deeds-option", { code: code ?? kind }) });
   }
 
   /** Answer for a stop. */
@@ -58,14 +59,18 @@ export abstract class Deeds {
     return this.does({
       to: "/waivers",
       body: { option, check, name, reason },
-      label: `${name} answers for a stop`,
+      label: say("deeds-answers-stop", { name }),
       onNewest: "ask",
     });
   }
 
   /** Record what somebody else approved. */
   approve(of: string, givenBy: string, role: string) {
-    return this.does({ to: "/approvals", body: { of, given_by: givenBy, role }, label: `approval of ${of} recorded` });
+    return this.does({
+      to: "/approvals",
+      body: { of, given_by: givenBy, role },
+      label: say("deeds-approval-recorded", { of }),
+    });
   }
 
   /** Take back what was said by name; it stays as withdrawn. */
@@ -73,26 +78,26 @@ export abstract class Deeds {
     return this.does({
       to: "/withdrawals",
       body: { statements, id, why },
-      label: "something said is withdrawn",
+      label: say("deeds-something-said"),
       onNewest: "ask",
     });
   }
 
   /** Take a logger's year over as steps. */
   takeLog(file: Schemas["LogIn"], byLoad: boolean) {
-    return this.does({ to: "/duty/log", body: { ...file, by_load: byLoad }, label: "the year from a logger" });
+    return this.does({ to: "/duty/log", body: { ...file, by_load: byLoad }, label: say("deeds-year-logger") });
   }
 
   /** Take a template's year over, each step marked assumed. */
   takeTemplate(building: string) {
-    return this.does({ to: "/duty/template", body: { building }, label: `the year of an ${building}` });
+    return this.does({ to: "/duty/template", body: { building }, label: say("deeds-year", { building }) });
   }
 
   undo() {
-    return this.does({ to: "/undo", label: "undo", onNewest: "ask" });
+    return this.does({ to: "/undo", label: say("deeds-undo"), onNewest: "ask" });
   }
 
   redo() {
-    return this.does({ to: "/redo", label: "redo", onNewest: "ask" });
+    return this.does({ to: "/redo", label: say("deeds-redo"), onNewest: "ask" });
   }
 }

@@ -9,6 +9,7 @@ import { fieldName, valueAt } from "./paths";
 import type { UnitSystem } from "./reader";
 import { Sending } from "./sending";
 import { timeAsUtc } from "./times";
+import { say } from "./say";
 
 const REFINE_AFTER_MS = 40;
 const SAVE_AFTER_MS = 1500;
@@ -269,7 +270,7 @@ export class JobDesk extends Deeds {
     const before = this.state.view ? valueAt(this.state.view, path) : null;
     return this.put({
       ...this.change({ path, value }),
-      label: `a choice, ${named(path)}`,
+      label: say("shared-desk-choice", { named: named(path) }),
       target: { path, value, before },
       onNewest: "place",
     });
@@ -282,7 +283,7 @@ export class JobDesk extends Deeds {
       path: `/api/jobs/${this.id}/items/${item}?who=${who}`,
       revision: "query",
       body: null,
-      label: `${item} removed`,
+      label: say("desk-removed", { item }),
       onNewest: "ask",
     });
   }
@@ -530,5 +531,5 @@ function named(path: string): string {
   const facts = (fields as Record<string, { label: string } | undefined>)[fieldName(path)];
   const label = facts?.label ?? (path.split("/").at(-1) ?? path).replaceAll("_", " ");
   const set = /^readings\/s(\d+)\//.exec(path)?.[1];
-  return set ? `${label}, set ${set}` : label;
+  return set ? say("shared-desk-set", { label, set }) : label;
 }

@@ -5,6 +5,7 @@ import { api, type Refused, type Schemas, taken } from "./api";
 import { span } from "./figures";
 import { useJob } from "./job";
 import { Micro, Small } from "./parts";
+import { say } from "./say";
 
 export type Device = Schemas["DeviceView"];
 
@@ -30,16 +31,20 @@ export function DevicePick({ which, label, help, kinds }: PickProps) {
       kinds.includes(device.kind) && !device.of_bench && [null, undefined, view.site_name].includes(device.site),
   );
   const choose = (name: string | null) =>
-    void desk.does({ to: "/setup/device", body: { which, name }, label: name ? `${which}, ${name}` : `no ${which}` });
+    void desk.does({
+      to: "/setup/device",
+      body: { which, name },
+      label: name ? `${which}, ${name}` : say("devices-no", { which }),
+    });
   return (
     <Box as="label" display="block" minWidth={0}>
       <Box fontSize="small" fontWeight={600}>
         {label}
       </Box>
       <Pick aria-label={label} value={chosen} onChange={(event) => choose(event.target.value || null)}>
-        <option value="">none: by hand</option>
+        <option value="">{say("devices-none-hand")}</option>
         {chosen && !fitting.some((device) => device.name === chosen) && (
-          <option value={chosen}>{chosen} (not kept here)</option>
+          <option value={chosen}>{say("devices-kept-here", { chosen })}</option>
         )}
         {fitting.map((device) => (
           <option key={device.id} value={device.name}>
@@ -102,12 +107,12 @@ export function LineField({ label, value, set, placeholder }: LineFieldProps) {
 
 /** How old an answer is, so that an old value is never taken for a fresh one. */
 export function Age({ device }: { device: Device }) {
-  if (device.age_s == null) return <Small>{device.trouble ? "no answer" : "not asked yet"}</Small>;
+  if (device.age_s == null) return <Small>{device.trouble ? say("devices-answer") : say("devices-asked-yet")}</Small>;
   const said = span(device.age_s);
-  if (device.fresh) return <Small>answered {said} ago</Small>;
+  if (device.fresh) return <Small>{say("devices-answered-ago", { said })}</Small>;
   return (
     <Box as="span" color="ochre" fontWeight={600} fontSize="small">
-      no answer now; what stands here is {said} old
+      {say("devices-answer-now", { said })}
     </Box>
   );
 }

@@ -12,6 +12,7 @@ import { Micro, Word } from "./parts";
 import { Picker } from "./Picker";
 import { asLocal, zoneWord } from "./times";
 import { useUnits } from "./units";
+import { say } from "./say";
 
 interface FieldFacts {
   label: string;
@@ -98,7 +99,13 @@ export const QuantityField = memo(function QuantityField({ path, label, micro, b
   // A phone brings up its number keys, unless a sign, a fraction or a unit is usual there.
   const letters = quantities[quantity as QuantityName]?.letters ?? true;
   return (
-    <FieldFrame path={path} draft={draft} desk={desk} beside={band} under={shown.typed && `typed ${shown.typed}`}>
+    <FieldFrame
+      path={path}
+      draft={draft}
+      desk={desk}
+      beside={band}
+      under={shown.typed && say("fields-typed", { typed: shown.typed })}
+    >
       {(described) => (
         <Box as="label" display="flex" flexDirection="column" justifyContent="center" minHeight="44px" cursor="text">
           <Typed
@@ -133,7 +140,13 @@ export const WordsField = memo(function WordsField({
   const standing = draft || value ? "typed" : "empty";
   const shown = facts.time && value ? asLocal(value) : (value ?? "");
   const { type, ...common } = inputProps(path, desk, draft, shown);
-  const said = { "aria-label": label ?? facts.label, "data-field": path, placeholder, words: "yes", standing } as const;
+  const said = {
+    "aria-label": label ?? facts.label,
+    "data-field": path,
+    placeholder,
+    words: "yes",
+    standing,
+  } as const;
   return (
     <FieldFrame
       path={path}
@@ -234,7 +247,7 @@ export function ChoicesField({ path, label }: FieldProps) {
 export const SelectField = memo(function SelectField({
   path,
   label,
-  empty = "not said",
+  empty = say("fields-said"),
 }: FieldProps & { empty?: string }) {
   const { value, desk } = useField<string>(path);
   const facts = factsOf(path);
@@ -350,7 +363,7 @@ function FieldFrame({ path, draft, desk, beside, under, children }: FieldFramePr
         <Box id={id} role="alert" fontSize="small" color="brick" fontWeight={600} mt="4px" overflowWrap="anywhere">
           {draft?.sentence}
           <Word type="button" display="block" onClick={() => desk.drop(path)}>
-            put back what was there
+            {say("fields-put-back")}
           </Word>
         </Box>
       )}

@@ -1,6 +1,8 @@
 import { quantities, type QuantityName } from "../generated/quantities";
 import type { Entry, Figure } from "./api";
 import type { UnitSystem } from "./reader";
+import { say } from "./say";
+import { inMySigns, numbersTag } from "./language";
 
 export interface Written {
   value: string;
@@ -44,7 +46,7 @@ export function decimalsOf(quantity: string, units: UnitSystem): number {
 export function write(figure: Figure, units: UnitSystem, currency?: string | null): Written {
   if (figure.entry) {
     const { text } = writeEntry(figure.quantity, figure.entry, units);
-    return { value: text, band: null, range: null, unit: unitOf(figure.quantity, units, currency) };
+    return { value: inMySigns(text), band: null, range: null, unit: unitOf(figure.quantity, units, currency) };
   }
   const { factor, decimals } = facts(figure.quantity, units);
   const shown = (value: number) => inUnits(figure.quantity, value, units);
@@ -75,7 +77,7 @@ export function writeEntry(quantity: string, entry: Entry, units: UnitSystem): {
   const { unit, decimals } = facts(quantity, units);
   const shown = (value: number) => grouped(inUnits(quantity, value, units), 10 ** -decimals);
   if (entry.unit === unit) return { text: withoutUnit(entry.typed, unit), typed: null };
-  const low = entry.low == null ? "" : `${shown(entry.low)} to `;
+  const low = entry.low == null ? "" : say("figures-to", { shown: shown(entry.low) });
   const text = low + shown(entry.si);
   return { text, typed: /[a-z%"]/i.test(entry.typed) ? entry.typed : `${entry.typed} ${entry.unit}` };
 }
@@ -94,14 +96,15 @@ function stepFor(width: number | null, finest: number): number {
   return Math.max(finest, 10 ** (Math.floor(Math.log10(width)) - 1));
 }
 
-const formats = new Map<number, Intl.NumberFormat>();
+const formats = new Map<string, Intl.NumberFormat>();
 
 /** A format with so many decimals; making one takes far longer than using it. */
 function formatOf(places: number): Intl.NumberFormat {
+  const key = `${numbersTag()} ${places}`;
   const found =
-    formats.get(places) ??
-    new Intl.NumberFormat("en", { minimumFractionDigits: places, maximumFractionDigits: places });
-  formats.set(places, found);
+    formats.get(key) ??
+    new Intl.NumberFormat(numbersTag(), { minimumFractionDigits: places, maximumFractionDigits: places });
+  formats.set(key, found);
   return found;
 }
 
@@ -114,17 +117,19 @@ export function grouped(value: number, step: number): string {
 }
 
 function rangeWords(low: number | null, high: number | null, text: (value: number) => string): string {
-  if (low != null && high != null) return `${text(low)} to ${text(high)}`;
-  return low != null ? `over ${text(low)}, perhaps never` : `up to ${text(high as number)}`;
+  if (low != null && high != null) return say("figures-to-2", { low: text(low), high: text(high) });
+  return low != null
+    ? say("figures-over-perhaps", { low: text(low) })
+    : say("figures-up", { high: text(high as number) });
 }
 
 /** How long ago, no finer than it matters. */
 export function span(seconds: number): string {
   if (seconds < 90) return `${Math.round(seconds)} s`;
-  if (seconds < 90 * 60) return `${Math.round(seconds / 60)} min`;
+  if (seconds < 90 * 60) return say("figures-min", { round: Math.round(seconds / 60) });
   if (seconds < 36 * 3600) return `${Math.round(seconds / 3600)} h`;
   const days = Math.round(seconds / 86400);
-  return `${days} ${days === 1 ? "day" : "days"}`;
+  return say("figures-days", { days });
 }
 
 function withoutUnit(typed: string, unit: string): string {

@@ -1,5 +1,6 @@
 import { Refused, refusalOf } from "./api";
 import { type Act, BrowserStore } from "./store";
+import { say } from "./say";
 
 export type { Act } from "./store";
 
@@ -147,7 +148,7 @@ export async function sendAct(act: Act, revision: string, headers: Record<string
       }),
     );
   } catch {
-    throw new Refused(0, "The server does not answer. What you did is kept in this browser, not yet saved.");
+    throw new Refused(0, say("outbox-server-does"));
   }
   if (response.ok && response.status !== 208)
     return response.status === 204 ? null : ((await response.json()) as unknown);

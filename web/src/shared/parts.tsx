@@ -2,6 +2,7 @@ import { chakra, defineRecipe } from "@chakra-ui/react";
 import { Link } from "react-router";
 
 import type { Schemas } from "./api";
+import { say } from "./say";
 
 /** Anything pressed: a box, 44 px high, the only thing that has one. */
 export const Press = chakra("button", {
@@ -119,7 +120,7 @@ const Severe = chakra("span", {
   },
 });
 
-const SEVERITY_WORDS = { note: "Note", caution: "Caution", stop: "Stop" } as const;
+const SEVERITY_WORDS = { note: say("parts-note"), caution: say("parts-caution"), stop: say("parts-stop") } as const;
 
 /** A severity as its word, its weight and its colour, in that order. */
 export function SeverityWord({ severity }: { severity: Schemas["Severity"] }) {

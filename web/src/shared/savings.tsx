@@ -6,6 +6,7 @@ import { inUnits } from "./figures";
 import { colourOf } from "./marks";
 import { type UnitSystem } from "./reader";
 import { useUnits } from "./units";
+import { numbersTag } from "./language";
 
 type Candidate = Schemas["Candidate"];
 /** From per cent of the width to a saving as the reader sees it, and back. */
@@ -36,7 +37,7 @@ export function AxisTicks({ axis, ends }: { axis: SavingsAxis; ends: "inside" | 
       left={`${axis(tick)}%`}
       transform={`translateX(${ends === "inside" ? inside(place, length) : -50}%)`}
     >
-      {tick.toLocaleString("en-US").replace("-", "−")}
+      {tick.toLocaleString(numbersTag()).replace("-", "−")}
     </Box>
   ));
 }

@@ -3,11 +3,12 @@ import type { DraftState } from "./desk";
 import type { JobAnswer } from "./found";
 import { type Act, alone, type NewAct, type Outbox, sendAct } from "./outbox";
 import { holds, valueAt } from "./paths";
+import { say } from "./say";
 
 const TRY_AGAIN_AFTER_MS = 1500;
 const MOST_CONFLICTS = 5;
-const MOVED_ON = "The job was changed in another window meanwhile. Nothing was overwritten.";
-const NOT_DONE = "It was not done: the server was away just then. Do it again.";
+const MOVED_ON = say("sending-job-changed");
+const NOT_DONE = say("sending-done-server");
 
 /** What the sending of acts asks of its job, and tells it. */
 export interface JobOfActs {
@@ -42,7 +43,11 @@ export class Sending {
   put(act: Omit<NewAct, "lane" | "on">, now = false): Promise<void> {
     this.job.counts(1);
     const { lane } = this.job;
-    const kept = this.outbox.put({ ...act, on: this.job.view()?.revision ?? "", lane: now ? `${lane} now` : lane });
+    const kept = this.outbox.put({
+      ...act,
+      on: this.job.view()?.revision ?? "",
+      lane: now ? `${lane} now` : lane,
+    });
     const done = new Promise<void>((resolve) => {
       this.ended.set(kept.id, (error) => {
         this.ended.delete(kept.id);

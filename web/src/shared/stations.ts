@@ -1,17 +1,18 @@
 import type { JobHead, Schemas, Station } from "./api";
+import { say } from "./say";
 
 /** The stations in the order of the work, each with its name and the question it answers. */
 export const STATIONS: readonly { id: Station; title: string; question: string }[] = [
-  { id: "call", title: "Call", question: "Why are we here?" },
-  { id: "plate", title: "Plate", question: "What is this motor?" },
-  { id: "readings", title: "Readings", question: "What is it doing?" },
-  { id: "findings", title: "Findings", question: "What is wrong, and what proves it?" },
-  { id: "duty", title: "Duty", question: "How does it run through the year?" },
-  { id: "options", title: "Options", question: "What could replace it?" },
-  { id: "decision", title: "Decision", question: "Which, and why?" },
-  { id: "setup", title: "Set-up", question: "How is it set?" },
-  { id: "proof", title: "Proof", question: "Did it keep its promise?" },
-  { id: "log", title: "Log", question: "Is it drifting?" },
+  { id: "call", title: say("stations-call"), question: say("stations-why-we") },
+  { id: "plate", title: say("stations-plate"), question: say("stations-what-motor") },
+  { id: "readings", title: say("stations-readings"), question: say("stations-what-doing") },
+  { id: "findings", title: say("stations-findings"), question: say("stations-what-wrong") },
+  { id: "duty", title: say("stations-duty"), question: say("stations-how-does") },
+  { id: "options", title: say("stations-options"), question: say("stations-what-could") },
+  { id: "decision", title: say("stations-decision"), question: say("stations-why") },
+  { id: "setup", title: say("stations-set-up"), question: say("stations-how-set") },
+  { id: "proof", title: say("stations-proof"), question: say("stations-did-keep") },
+  { id: "log", title: say("stations-log"), question: say("stations-drifting") },
 ];
 
 /** A page of a job: a station, or the job in short before them all. */

@@ -11,6 +11,8 @@ import { UnitsProvider } from "../shared/units";
 import { PhraseText } from "../shared/Words";
 import { MONTHS, monthsFrom, placeOf } from "./months";
 import { ownZone } from "../shared/times";
+import { say } from "../shared/say";
+import { dayTag } from "../shared/language";
 
 type Visit = Schemas["Visit"];
 
@@ -21,14 +23,14 @@ export function Visits() {
   const reader = useReader();
   const visits = useQuery<Visit[], Refused>({ queryKey: ["visits"], queryFn: () => taken(api.GET("/api/visits")) });
   useEffect(() => {
-    document.title = "Next visits · Modest Rotor";
+    document.title = say("visits-next-visits");
   }, []);
   const units = reader.units ?? "si";
   const found = visits.data ?? [];
   const now = new Date();
   return (
     <>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: "Next visits" }]} />
+      <TopLine trail={[{ label: say("visits-board"), to: "/" }, { label: say("visits-next-visits-2") }]} />
       <Box as="main" id="main" px={{ base: "14px", lg: "20px" }} pb="30px">
         <Box
           display="flex"
@@ -41,7 +43,7 @@ export function Visits() {
           borderColor="ink"
         >
           <Box as="h1" fontSize="title" fontWeight={600}>
-            Next visits
+            {say("visits-next-visits-2")}
           </Box>
           {found.some((visit) => visit.due) && (
             <Press asChild textDecoration="none" display="inline-flex" alignItems="center">
@@ -49,13 +51,13 @@ export function Visits() {
                 href={`/api/visits.ics?units=${units}&zone=${encodeURIComponent(ownZone())}`}
                 download="next-visits.ics"
               >
-                Take them along as a calendar file
+                {say("visits-take-them")}
               </a>
             </Press>
           )}
         </Box>
         {visits.error && <Box role="alert">{visits.error.message}</Box>}
-        {visits.data?.length === 0 && <Box py="14px">No machine has a log yet. It begins on a job’s station Log.</Box>}
+        {visits.data?.length === 0 && <Box py="14px">{say("visits-machine-log")}</Box>}
         {found.length > 0 && <Head now={now} />}
         <UnitsProvider units={units} currency={null}>
           {[...new Set(found.map((visit) => visit.site))].map((site) => (
@@ -80,9 +82,7 @@ export function Visits() {
 function Head({ now }: { now: Date }) {
   return (
     <Box display="grid" gridTemplateColumns={COLUMNS} columnGap="20px" alignItems="end" pt="8px">
-      <Small gridColumn={{ base: "1", md: "1 / -1", lg: "1 / 4" }}>
-        What drifts first, then what is due. A visit without a date is not in the calendar file.
-      </Small>
+      <Small gridColumn={{ base: "1", md: "1 / -1", lg: "1 / 4" }}>{say("visits-what-drifts")}</Small>
       <Box
         display={{ base: "none", lg: "grid" }}
         gridTemplateColumns={`repeat(${MONTHS}, 1fr)`}
@@ -92,7 +92,7 @@ function Head({ now }: { now: Date }) {
         {monthsFrom(now).map((month, place) => (
           <Micro key={month.getTime()} textAlign="center">
             {(place === 0 || month.getMonth() === 0) && <Box>{month.getFullYear()}</Box>}
-            {month.toLocaleDateString("en-GB", { month: "short" }).slice(0, 3)}
+            {month.toLocaleDateString(dayTag(), { month: "short" }).slice(0, 3)}
           </Micro>
         ))}
       </Box>
@@ -106,7 +106,7 @@ function OneVisit({ visit, now }: { visit: Visit; now: Date }) {
       <Box fontWeight={600}>{dueWords(visit)}</Box>
       <Box>
         <Box fontWeight={600}>{visit.machine}</Box>
-        <Small>{visit.readings.toLocaleString("en")} readings</Small>
+        <Small>{say("visits-readings", { readings: visit.readings.toLocaleString("en") })}</Small>
       </Box>
       <Box>
         {visit.drifts && (
@@ -153,9 +153,9 @@ function Year({ visit, now }: { visit: Visit; now: Date }) {
 }
 
 function dueWords(visit: Visit) {
-  if (!visit.due) return "no date";
+  if (!visit.due) return say("visits-date");
   if (visit.overdue) return "now";
-  return new Date(visit.due).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
+  return new Date(visit.due).toLocaleDateString(dayTag(), { month: "long", year: "numeric" });
 }
 
 const Row = chakra(Link, {

@@ -9,6 +9,8 @@ import { Micro, Small } from "../shared/parts";
 import { useUnits } from "../shared/units";
 import { FigureText } from "../shared/Words";
 import { WorkingParts } from "../shared/Working";
+import { say } from "../shared/say";
+import { capital } from "../shared/casing";
 
 type Facts = Schemas["CalculationFacts"];
 type Input = Schemas["AskedInput"];
@@ -37,7 +39,7 @@ export function OneWorking({ facts }: { facts: Facts }) {
   return (
     <>
       <Box display={{ base: "block", md: "none" }}>
-        <Link to="/workings">all workings</Link>
+        <Link to="/workings">{say("one-working-all-workings")}</Link>
       </Box>
       <Box as="h1" fontSize="title" fontWeight={600} borderBottom="2px solid" borderColor="ink" pb="6px">
         {facts.label}
@@ -51,7 +53,7 @@ export function OneWorking({ facts }: { facts: Facts }) {
         />
       ))}
       <Box pt="12px" aria-live="polite">
-        {!ready && <Small fontStyle="italic">waits for the values above</Small>}
+        {!ready && <Small fontStyle="italic">{say("one-working-waits-values")}</Small>}
         {ready && worked.error && <Refusal role="alert">{worked.error.message}</Refusal>}
         {ready && !worked.error && worked.data && <Outcome calculated={worked.data} />}
       </Box>
@@ -116,7 +118,7 @@ function InputRow({ input, value, set }: InputRowProps) {
       </span>
       {input.choices.length > 0 ? (
         <Choice value={value} onChange={(event) => set(event.target.value)}>
-          <option value="">{input.default ?? "choose"}</option>
+          <option value="">{input.default ?? say("one-working-choose")}</option>
           {input.choices.map((choice) => (
             <option key={choice} value={choice}>
               {choice}
@@ -139,10 +141,6 @@ function InputRow({ input, value, set }: InputRowProps) {
 
 function symbolOf(symbol: string) {
   return symbol.split(/_(\w+)/).map((piece, index) => (index % 2 === 1 ? <sub key={index}>{piece}</sub> : piece));
-}
-
-function capital(words: string) {
-  return words.slice(0, 1).toUpperCase() + words.slice(1);
 }
 
 const BOX = {

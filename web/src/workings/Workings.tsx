@@ -9,6 +9,7 @@ import { Small } from "../shared/parts";
 import { useReader } from "../shared/reader";
 import { UnitsProvider } from "../shared/units";
 import { OneWorking } from "./OneWorking";
+import { say } from "../shared/say";
 
 type Facts = Schemas["CalculationFacts"];
 
@@ -23,17 +24,17 @@ export function Workings() {
     staleTime: Infinity,
   });
   useEffect(() => {
-    document.title = "Workings · Modest Rotor";
+    document.title = say("workings-workings-modest");
   }, []);
   const shown = (all.data ?? []).filter((one) => answersTo(one, sought));
   const chosen = all.data?.find((one) => one.name === name);
   return (
     <UnitsProvider units={reader.units ?? "si"} currency={null}>
-      <TopLine trail={[{ label: "Board", to: "/" }, { label: "Workings" }]} />
+      <TopLine trail={[{ label: say("workings-board"), to: "/" }, { label: say("workings-workings") }]} />
       <Box as="main" id="main" display="grid" gridTemplateColumns={{ base: "1fr", md: "290px minmax(0, 1fr)" }}>
         <Box
           as="nav"
-          aria-label="All workings"
+          aria-label={say("workings-all-workings")}
           display={{ base: chosen ? "none" : "block", md: "block" }}
           borderRight={{ md: "1px solid" }}
           borderColor={{ md: "rule" }}
@@ -46,10 +47,10 @@ export function Workings() {
           top={{ md: "46px" }}
         >
           <Find>
-            Find
+            {say("workings-find")}
             <FindBox
               value={sought}
-              placeholder="slip, torque, payback"
+              placeholder={say("workings-slip-torque")}
               onChange={(event) => setSought(event.target.value)}
             />
           </Find>
@@ -70,7 +71,7 @@ export function Workings() {
               ))}
             </Box>
           ))}
-          {all.data && shown.length === 0 && <Box pt="12px">No working answers to “{sought}”.</Box>}
+          {all.data && shown.length === 0 && <Box pt="12px">{say("workings-working-answers", { sought })}</Box>}
         </Box>
         <Box px={{ base: "14px", lg: "26px" }} pt="10px" pb="30px" maxWidth="760px">
           {chosen ? (
@@ -78,11 +79,9 @@ export function Workings() {
           ) : (
             <Box pt="14px">
               <Box as="h1" fontSize="title" fontWeight={600} srOnly={{ base: true, md: false }}>
-                Workings
+                {say("workings-workings")}
               </Box>
-              {name && all.data ? `There is no working called “${name}”. ` : ""}
-              Pick one on the left. Each takes typed values with their units, and gives the result with its formula, its
-              uncertainty and its source; nothing is kept.
+              {say("workings-pick-one", { name: name && all.data ? say("workings-there-working", { name }) : "" })}
             </Box>
           )}
         </Box>

@@ -8,29 +8,16 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
+from modest_rotor.core.bench.course_words import READ, TOPICS, experiment_message, topic_message
 from modest_rotor.core.bench.knobs import Turned
 from modest_rotor.core.bench.shipped import stands
 from modest_rotor.core.bench.why import Meter
 from modest_rotor.core.errors import UnknownItem
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.say import say
 
 Picture = Literal["balance", "torque", "waves"]
-SEVERAL = "several at once"
-TOPICS = {
-    "slip": ("bare", "drag"),
-    "taps": ("tap",),
-    "restriction": ("open", "filter", "outlets"),
-    "capacitor": ("capacitor", "label"),
-    "volts and hertz": ("volts", "hertz", "unbalance", "law"),
-    "waves of a drive": ("carrier_hz",),
-    "what an electronic motor holds": ("command", "value"),
-    "air": ("air_c",),
-    "two fans": ("fans",),
-    "static lift": ("lift",),
-    "a loop": ("loop", "set_point", "gain", "integral_s", "sensor_at", "sensor_s"),
-    "the year": ("hours", "low_hours", "low"),
-}
-"""Which topic a change belongs to, by the control that is turned."""
+SEVERAL = say("course-several")
 
 
 class Experiment(Frozen):
@@ -72,14 +59,25 @@ def course() -> tuple[Experiment, ...]:
         for file in folder.iterdir()
         if file.name.endswith(".json")
     ]
-    return tuple(sorted(found, key=lambda one: one.number))
+    return tuple(sorted(map(_as_said, found), key=lambda one: one.number))
+
+
+def _as_said(one: Experiment) -> Experiment:
+    """An experiment whose sentences are messages; their English stands in its file."""
+    words = {name: say(experiment_message(one.code, name)) for name in READ}
+    return one.model_copy(update={**words, "topic": say(topic_message(one.topic)), "stand": stands()[one.stand].name})
+
+
+def topic_words(topic: str) -> str:
+    """A topic as it is read. :param topic: one of the table's, or several at once."""
+    return say(topic_message(topic)) if topic in TOPICS else topic
 
 
 def experiment_called(code: str) -> Experiment:
     """An experiment of the course. :raises UnknownItem: there is none of this code."""
     found = next((one for one in course() if one.code == code), None)
     if found is None:
-        raise UnknownItem(f"There is no experiment called “{code[:40]}”.")
+        raise UnknownItem(say("course-experiment-called", code_=code[:40]))
     return found
 
 

@@ -14,6 +14,7 @@ from modest_rotor.core.bench.stand import Controls, Stand, setup_of
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.causes import REPEATS, Cause, Solved, solve_causes
 from modest_rotor.core.identify.perturb import Measurand, Setup, measurands, perturbed, ratios
+from modest_rotor.core.say import Number, joined, say
 from modest_rotor.core.tables import Row, read_table
 
 READINGS: dict[Measurand, int] = {
@@ -27,12 +28,18 @@ READINGS: dict[Measurand, int] = {
 """Minutes that each reading takes. Common practice, no source."""
 HUNTED = (BLOWER, BACKWARD, AXIAL, SWITCHED, LINE_FAN, ELECTRONIC, LINE_PUMP)
 """Stands on which faults are hidden."""
-LEVELS = ("one fault, and it shows", "one fault, or a meter that is off", "two faults at once")
+LEVELS = (say("hunt-levels-one-fault"), say("hunt-levels-one-fault-meter"), say("hunt-levels-two-faults"))
 OF_A_LEVEL = 1000
 """Numbers of one level: 0 to 999, then 1,000 to 1,999, and so on."""
 COMMON = 0.05
 """How often a cause must be met to be hidden at the first level, or as one of two."""
-HIDING = ("wheel off its shaft", "run capacitor open", "valve closed", "pump runs dry", "wheel turns backwards")
+HIDING = (
+    say("hunt-hiding-wheel-off"),
+    say("hunt-hiding-run-capacitor"),
+    say("hunt-hiding-valve-closed"),
+    say("hunt-hiding-pump-runs"),
+    say("hunt-hiding-wheel-turns"),
+)
 """Causes beside which no other can be seen."""
 CLASHING = frozenset({"duct too tight", "duct too open"})
 METER_OFF = (0.2, 0.35)
@@ -119,20 +126,12 @@ class Hunt:
         if flow > WEAK:
             return more
         if abs(watts) > STRONG:
-            return "It seems to do what it did, but the meter in the cellar runs differently."
-        return "Somebody says that the last readings look odd."
+            return say("hunt-complaint-seems-do")
+        return say("hunt-complaint-somebody-says")
 
 
-_FAN_SAID = (
-    "Next to nothing comes out.",
-    "It blows weaker than it did.",
-    "It is draughty since last week, and louder.",
-)
-_PUMP_SAID = (
-    "The far rooms stay cold: hardly any water moves.",
-    "The last rooms on the line are not quite warm.",
-    "The pipes hiss since last week.",
-)
+_FAN_SAID = (say("hunt-fan-said-next-nothing"), say("hunt-fan-said-blows-weaker"), say("hunt-fan-said-draughty-since"))
+_PUMP_SAID = (say("hunt-pump-said-far-rooms"), say("hunt-pump-said-last-rooms"), say("hunt-pump-said-pipes-hiss"))
 
 
 def right_setup(stand: Stand) -> Setup:
@@ -147,7 +146,7 @@ def level_of(number: int) -> int:
     """
     most = OF_A_LEVEL * len(LEVELS) - 1
     if not 0 <= number <= most:
-        raise OutsideValidity(f"A hunt has a number from 0 to {most:,}.")
+        raise OutsideValidity(say("hunt-level-of", most=Number(most, ",")))
     return number // OF_A_LEVEL + 1
 
 
@@ -263,4 +262,4 @@ def outcome_of(test: str, causes: Iterable[str]) -> str:
     """What a test shows under one cause or several: their own outcomes, or the usual one. Source: table separating_tests."""
     rows, causes = all_tests()[test], tuple(causes)
     own = [row["shows"] for row in rows if row["cause"] in causes]
-    return "; ".join(own) if own else rows[0]["shows"]
+    return joined("; ", own) if own else rows[0]["shows"]

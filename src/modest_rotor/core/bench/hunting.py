@@ -22,33 +22,38 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.causes import REPEATS, Observed, WeighedCause, all_causes, rank_causes
 from modest_rotor.core.identify.perturb import Measurand
+from modest_rotor.core.say import joined, say
 
 
 def reading_act(measurand: Measurand) -> str:
     """The act that takes a reading."""
-    return f"read {measurand}"
+    return say("hunting-reading-act", measurand=measurand)
 
 
 READ_BY = {reading_act(measurand): measurand for measurand in READINGS}
 """Acts that take a reading, each with what it is of."""
 FIRST_READ = (Measurand.VOLTS, Measurand.AMPS, Measurand.SPEED, Measurand.WATTS, Measurand.PRESSURE)
-LIVE = "Live work: only by those qualified, right meter and gloves; hands clear of the wheel."
-ISOLATE = "Isolate, lock out, prove dead"
-DISCHARGE = "Discharge the capacitor, prove it"
-ASK = "Ask the ranking of causes"
+LIVE = say("hunting-live")
+ISOLATE = say("hunting-isolate")
+DISCHARGE = say("hunting-discharge")
+ASK = say("hunting-ask")
 MINUTES = {ISOLATE: 4, DISCHARGE: 1, ASK: 5}
 CAUTIONS = {
-    ISOLATE: "There may be a second source; prove the meter before and after.",
-    DISCHARGE: "Through a resistor, never a screwdriver; prove it with a meter.",
-    ASK: "It ranks by what was read and seen so far; it does not prove.",
+    ISOLATE: say("hunting-cautions-there-may"),
+    DISCHARGE: say("hunting-cautions-through-resistor"),
+    ASK: say("hunting-cautions-ranks-what"),
 }
 TOLD = 3
 """Causes that the ranking tells when it is asked."""
 SLACK, SPARE_MIN = 1.6, 8
 """Budget over the cheapest way's minutes, and minutes to spare. Our judgement, no source."""
 CERTAIN = 0.985
-UNKNOWN = "no cause that fits"
-WRONG_STEPS = ("replace the motor", "fit a larger motor", "turn the protection up until it holds")
+UNKNOWN = say("hunting-unknown")
+WRONG_STEPS = (
+    say("hunting-wrong-steps-replace-motor"),
+    say("hunting-wrong-steps-fit-larger"),
+    say("hunting-wrong-steps-turn-protection"),
+)
 """Next steps that no proved cause here asks for."""
 
 
@@ -197,14 +202,14 @@ class Hunting:
         """
         self._refuse_ended()
         if act not in acts_on(self.hunt):
-            raise OutsideValidity(f"There is no act called “{act[:60]}” here.")
+            raise OutsideValidity(say("hunting-after-there-act", act=act[:60]))
         done = replace(self, acts=(*self.acts, act), minutes=self.minutes + minutes_of(act))
         missing = [need for need in needed_before(act) if need not in self.acts]
         if missing:
-            why = f"“{act}” before “{missing[0]}”: {caution_of(act)}"
+            why = say("hunting-after-before", act=act, missing=missing[0], caution_of=caution_of(act))
             return replace(done, ending=Ending.UNSAFE, reason=why)
         if done.minutes > self.budget:
-            why = f"{done.minutes} minutes of {self.budget}: the customer has sent you home."
+            why = say("hunting-after-minutes-customer", minutes=done.minutes, budget=self.budget)
             return replace(done, ending=Ending.OUT_OF_TIME, reason=why)
         return done
 
@@ -216,16 +221,21 @@ class Hunting:
         self._refuse_ended()
         named, count = tuple(dict.fromkeys(causes)), len(self.hunt.faults)
         if not 1 <= len(named) <= count:
-            raise OutsideValidity(f"Name {'one cause' if count == 1 else 'one or two causes'}; nothing was decided.")
+            raise OutsideValidity(
+                say(
+                    "hunting-name-name-nothing",
+                    one_cause=say("hunting-name-one-cause") if count == 1 else say("hunting-name-one-two"),
+                )
+            )
         known = {one.cause.name for one in causes_on(self.hunt.stand.name)}
         strange = [cause for cause in named if cause not in known]
         if strange:
-            raise OutsideValidity(f"“{strange[0][:60]}” is no cause that this machine can have.")
+            raise OutsideValidity(say("hunting-name-cause-machine", strange=strange[0][:60]))
         if next_step not in next_steps():
-            raise OutsideValidity("Say what is to be done next, from the list; nothing was decided.")
+            raise OutsideValidity(say("hunting-name-say-what"))
         right = len(set(named) & set(self.hunt.hidden))
         ending = Ending.FOUND if right == count else Ending.HALF if right else Ending.ANOTHER
-        why = "; ".join(f"{fault.cause.name}: {fault.cause.words}" for fault in self.hunt.faults)
+        why = joined("; ", (f"{fault.cause.name}: {fault.cause.words}" for fault in self.hunt.faults))
         return replace(self, ending=ending, reason=f"Hidden was {why}.", named=named, next_step=next_step)
 
     @property
@@ -269,7 +279,7 @@ class Hunting:
 
     def _refuse_ended(self) -> None:
         if self.ending is not None:
-            raise OutsideValidity(f"This hunt has ended: {self.ending}.")
+            raise OutsideValidity(say("hunting-refuse-ended", ending=self.ending))
 
 
 def next_level(endings: Iterable[tuple[int, Ending]]) -> int:

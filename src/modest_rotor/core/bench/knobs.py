@@ -11,6 +11,7 @@ from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import Command
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import TwoAxisMotor
+from modest_rotor.core.say import say
 
 Part = Literal["motor", "wheel", "duct", "pipe", "supply", "capacitor", "command", "loop", "year"]
 FULL_SIGNAL_V = 10.0
@@ -101,33 +102,48 @@ def _loop(stand: Stand) -> list[Knob]:
         return []
     what = stand.medium.pressure
     return [
-        _switch("loop", "Loop", "loop", False, ((False, "in hand"), (True, "closed"))),
-        _switch("sensor_at", "Its sensor sits", "loop", "along", (("unit", "at the unit"), ("along", "two thirds along"))),
-        Knob(key="set_point", label="Set point", part="loop", quantity=what, factor=set_pressure(stand, Controls(set_point=1.0)), low=0.1, high=1.2, built=0.6),
-        Knob(key="gain", label="Gain", part="loop", quantity="loop_gain", low=0.2, high=30, step=0.2),
-        Knob(key="integral_s", label="Integral time", part="loop", quantity="loop_time", low=0.5, high=30, step=0.5, built=4.0),
-        Knob(key="sensor_s", label="Damping of the sensor", part="loop", quantity="loop_time", high=5, step=0.1, built=0.8),
+        _switch("loop", say("word-loop"), "loop", False, ((False, say("knobs-loop-hand")), (True, say("origin-closed")))),
+        _switch("sensor_at", say("knobs-loop-sensor-sits"), "loop", "along", (("unit", say("knobs-loop-unit")), ("along", say("knobs-loop-two-thirds")))),
+        Knob(key="set_point", label=say("label-set-point"), part="loop", quantity=what, factor=set_pressure(stand, Controls(set_point=1.0)), low=0.1, high=1.2, built=0.6),
+        Knob(key="gain", label=say("knobs-loop-gain"), part="loop", quantity="loop_gain", low=0.2, high=30, step=0.2),
+        Knob(key="integral_s", label=say("knobs-loop-integral-time"), part="loop", quantity="loop_time", low=0.5, high=30, step=0.5, built=4.0),
+        Knob(key="sensor_s", label=say("knobs-loop-damping-sensor"), part="loop", quantity="loop_time", high=5, step=0.1, built=0.8),
     ]  # fmt: skip
 
 
 def _motor(stand: Stand) -> list[Knob]:
     found = [
-        _switch("bare", "Wheel", "wheel", False, ((False, "on its shaft"), (True, "off: bare shaft"))),
-        Knob(key="drag", label="Rubbing", part="wheel", high=1.5, built=0.0, words="of the load’s torque"),
+        _switch(
+            "bare",
+            say("word-wheel"),
+            "wheel",
+            False,
+            ((False, say("knobs-motor-shaft")), (True, say("knobs-motor-off-bare"))),
+        ),
+        Knob(
+            key="drag",
+            label=say("knobs-motor-rubbing"),
+            part="wheel",
+            high=1.5,
+            built=0.0,
+            words=say("knobs-motor-load-s"),
+        ),
     ]
     if stand.has_capacitor:
         assert isinstance(stand.motor, TwoAxisMotor)
         found += [
-            _switch("tap", "Tap", "motor", "high", (("low", "low"), ("high", "high"))),
+            _switch(
+                "tap", say("word-tap"), "motor", "high", (("low", say("origin-low")), ("high", say("origin-high")))
+            ),
             Knob(
                 key="capacitor",
-                label="Capacitor left",
+                label=say("knobs-motor-capacitor-left"),
                 part="capacitor",
-                words="of its label",
+                words=say("knobs-motor-label"),
             ),
             Knob(
                 key="label",
-                label="Capacitor label",
+                label=say("knobs-motor-capacitor-label"),
                 part="capacitor",
                 quantity="capacitance",
                 factor=float(stand.motor.capacitance),
@@ -142,7 +158,7 @@ def _supply(stand: Stand) -> list[Knob]:
     found = [
         Knob(
             key="volts",
-            label="Supply volts",
+            label=say("knobs-supply-supply-volts"),
             part="supply",
             quantity="rated_voltage",
             factor=stand.volts,
@@ -155,7 +171,7 @@ def _supply(stand: Stand) -> list[Knob]:
         found.append(
             Knob(
                 key="hertz",
-                label="Supply hertz",
+                label=say("knobs-supply-supply-hertz"),
                 part="supply",
                 quantity="frequency",
                 low=40,
@@ -168,7 +184,7 @@ def _supply(stand: Stand) -> list[Knob]:
         found.append(
             Knob(
                 key="unbalance",
-                label="Unbalanced volts",
+                label=say("knobs-supply-unbalanced-volts"),
                 part="supply",
                 quantity="change",
                 high=0.08,
@@ -184,7 +200,7 @@ def _command(stand: Stand) -> list[Knob]:
         return [
             Knob(
                 key="hertz",
-                label="Drive’s hertz",
+                label=say("knobs-command-drive-s"),
                 part="command",
                 quantity="frequency",
                 low=10,
@@ -193,11 +209,15 @@ def _command(stand: Stand) -> list[Knob]:
                 built=stand.hertz,
             ),
             _switch(
-                "law", "Volts follow hertz", "command", "linear", (("linear", "in step"), ("fan", "fan law: fewer"))
+                "law",
+                say("knobs-command-volts-follow"),
+                "command",
+                "linear",
+                (("linear", say("knobs-command-step")), ("fan", say("knobs-command-fan-law"))),
             ),
             Knob(
                 key="carrier_hz",
-                label="Carrier",
+                label=say("knobs-command-carrier"),
                 part="command",
                 quantity="carrier_frequency",
                 low=1000,
@@ -206,17 +226,30 @@ def _command(stand: Stand) -> list[Knob]:
                 built=4000.0,
             ),
         ]
-    if not stand.is_electronic:
-        return []
+    return _electronic_command(stand) if stand.is_electronic else []
+
+
+def _electronic_command(stand: Stand) -> list[Knob]:
     held = stand.load.machine.flow * stand.load.running
     return [
         _switch(
-            "command", "It holds", "command", "speed", (("torque", "torque"), ("airflow", "air"), ("speed", "speed"))
+            "command",
+            say("knobs-command-holds"),
+            "command",
+            "speed",
+            (("torque", say("knobs-torque")), ("airflow", say("knobs-air")), ("speed", say("term-speed"))),
         ),
-        Knob(key="value", label="Torque dial", part="command", quantity="command", low=0.1, command=Command.TORQUE),
         Knob(
             key="value",
-            label="Air dial",
+            label=say("knobs-command-torque-dial"),
+            part="command",
+            quantity="command",
+            low=0.1,
+            command=Command.TORQUE,
+        ),
+        Knob(
+            key="value",
+            label=say("knobs-command-air-dial"),
             part="command",
             quantity="airflow",
             factor=float(held),
@@ -226,7 +259,7 @@ def _command(stand: Stand) -> list[Knob]:
         ),
         Knob(
             key="value",
-            label="Signal",
+            label=say("knobs-command-signal"),
             part="command",
             quantity="command_voltage",
             factor=FULL_SIGNAL_V,
@@ -239,33 +272,28 @@ def _command(stand: Stand) -> list[Knob]:
 def _duct(stand: Stand) -> list[Knob]:
     part: Part = "pipe" if stand.is_pump else "duct"
     damper, filter_, outlets = (
-        ("Valve", "Strainer", "Branches open") if stand.is_pump else ("Damper", "Filter", "Outlets open")
+        (say("word-valve"), say("word-strainer"), say("knobs-duct-branches-open"))
+        if stand.is_pump
+        else (say("word-damper"), say("word-filter"), say("knobs-duct-outlets-open"))
     )
     found = [
-        Knob(key="open", label=damper, part=part, quantity="flow_share", low=0.05, words="open"),
-        Knob(
-            key="filter",
-            label=filter_,
-            part=part,
-            high=12,
-            step=0.25,
-            words="of clean",
-        ),
+        Knob(key="open", label=damper, part=part, quantity="flow_share", low=0.05, words=say("knobs-duct-open")),
+        Knob(key="filter", label=filter_, part=part, high=12, step=0.25, words=say("knobs-duct-clean")),
         Knob(key="outlets", label=outlets, part=part, quantity="count", low=1, high=OUTLETS, step=1, built=OUTLETS),
         Knob(
             key="lift",
-            label="More lift" if stand.is_pump else "More held",
+            label=say("knobs-duct-more-lift") if stand.is_pump else say("knobs-duct-more-held"),
             part=part,
             high=0.9,
             built=0.0,
-            words="of built",
+            words=say("knobs-duct-built"),
         ),
     ]
     if not stand.is_pump:
         found.append(
             Knob(
                 key="air_c",
-                label="Air",
+                label=say("knobs-duct-air"),
                 part=part,
                 quantity="temperature",
                 low=-20,
@@ -275,27 +303,32 @@ def _duct(stand: Stand) -> list[Knob]:
             )
         )
     if stand.load.running > 1:
-        counts = tuple((count, f"{count} of {stand.load.running}") for count in range(1, stand.load.running + 1))
-        found.append(_switch("fans", "Fans running", part, stand.load.running, counts))
+        counts = tuple(
+            (count, say("knobs-duct-of", count=count, running=stand.load.running))
+            for count in range(1, stand.load.running + 1)
+        )
+        found.append(_switch("fans", say("knobs-duct-fans-running"), part, stand.load.running, counts))
     return found
 
 
 def _year(stand: Stand) -> list[Knob]:
     hours = Knob(
-        key="hours",
-        label="Hours as set",
-        part="year",
-        quantity="hours",
-        high=8760,
-        step=250,
-        built=0.0,
+        key="hours", label=say("knobs-year-hours-set"), part="year", quantity="hours", high=8760, step=250, built=0.0
     )
     if not (stand.is_electronic or stand.drive is not None):
         return [hours]
     return [
         hours,
-        hours.model_copy(update={"key": "low_hours", "label": "Hours at low"}),
-        Knob(key="low", label="Low is", part="year", quantity="command", low=0.2, built=0.5, words="of set"),
+        hours.model_copy(update={"key": "low_hours", "label": say("knobs-year-hours-low")}),
+        Knob(
+            key="low",
+            label=say("knobs-year-low"),
+            part="year",
+            quantity="command",
+            low=0.2,
+            built=0.5,
+            words=say("knobs-year-set"),
+        ),
     ]
 
 

@@ -14,6 +14,7 @@ from modest_rotor.core.physics.electronic import ElectronicMotor, torque_limit_n
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import Condition
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import Number, say
 
 POINTS = 60
 DIGITS = 5
@@ -100,13 +101,9 @@ def _says(rig: Prepared, condition: Condition, values: dict[Meter, float]) -> tu
         found.append(f"{condition.words[0].upper()}{condition.words[1:]}.")
     winding = values[Meter.WINDING]
     if winding > BURNT_C:
-        found.append(
-            f"Its winding goes beyond {in_both_units(BURNT_C, 'temperature')}: a real motor trips on its thermal switch, or burns."
-        )
+        found.append(say("outlook-says-winding-goes", in_both_units=in_both_units(BURNT_C, "temperature")))
     elif winding > HOT_C:
-        found.append(
-            f"Its winding goes beyond {in_both_units(HOT_C, 'temperature')}: too hot for insulation of class B."
-        )
+        found.append(say("outlook-says-winding-goes-beyond", in_both_units=in_both_units(HOT_C, "temperature")))
     return tuple(found)
 
 
@@ -125,11 +122,11 @@ def _curves(rig: Prepared, state: State) -> tuple[BalanceCurve, ...]:
         np.nanmax(built.pressure_at(np.linspace(0, built.largest_flow(1.0) * (1 - 1e-9), POINTS), np.array(1.0)))
     )
     shown = wanted <= 1.6 * tallest
-    found = [BalanceCurve(id="system", label="system", kind="system", series="ink", flow=_drawn(flow[shown]), pressure=_drawn(wanted[shown]))]  # fmt: skip
+    found = [BalanceCurve(id="system", label=say("term-system"), kind="system", series="ink", flow=_drawn(flow[shown]), pressure=_drawn(wanted[shown]))]  # fmt: skip
     if ratio > FIRST_SHARE:
         own = np.linspace(0.0, machine.largest_flow(ratio) * (1 - 1e-9), POINTS)
         made = machine.pressure_at(own, np.array(ratio))
-        found.insert(0, BalanceCurve(id="found", label=f"{state.speed_rpm:,.0f} rpm", kind="machine", series="copper", flow=_drawn(own * load.running), pressure=_drawn(made)))  # fmt: skip
+        found.insert(0, BalanceCurve(id="found", label=say("outlook-curves-rpm", speed_rpm=Number(state.speed_rpm, ",.0f")), kind="machine", series="copper", flow=_drawn(own * load.running), pressure=_drawn(made)))  # fmt: skip
     return tuple(found)
 
 

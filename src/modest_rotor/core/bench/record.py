@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from modest_rotor.core.bench.course import TOPICS
+from modest_rotor.core.bench.course_words import TOPICS
 from modest_rotor.core.bench.why import Meter, Moves
 from modest_rotor.core.phrase import Frozen
 

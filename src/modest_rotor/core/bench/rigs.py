@@ -17,6 +17,7 @@ from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.system import system_through
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.product import Product
 
 USUAL_PRESSURE_PA = {
@@ -28,12 +29,7 @@ USUAL_PRESSURE_PA = {
 """Pressure of a wheel where none is known. Our judgement, no source."""
 LOAD_SHARE = 0.9
 """Share of a catalogue motor's rated power that its wheel on the Bench takes. Common practice: motors are fitted a little large."""
-INERTIA_OF = {
-    Wheel.FORWARD_CURVED: 1.0,
-    Wheel.BACKWARD_INCLINED: 1.2,
-    Wheel.AXIAL: 0.8,
-    Wheel.PUMP: 0.2,
-}
+INERTIA_OF = {Wheel.FORWARD_CURVED: 1.0, Wheel.BACKWARD_INCLINED: 1.2, Wheel.AXIAL: 0.8, Wheel.PUMP: 0.2}
 INERTIA_KGM2, INERTIA_POWER_W, INERTIA_RPM = 0.05, 373.0, 1075.0
 """Inertia of a forward-curved blower of half a horsepower; others by their energy at speed. Our judgement, no source."""
 OWN_FAN = (MotorKind.THREE_PHASE, MotorKind.SINGLE_PHASE)
@@ -50,7 +46,7 @@ def stand_of_machine(name: str, machine: FoundMachine | Absent, refusal: Absent 
     for what is not measured.
     """
     if isinstance(machine, Absent):
-        raise OutsideValidity(f"This job has no machine for the Bench yet: {_without_stop(machine.why)}.")
+        raise OutsideValidity(say("rigs-stand-of-machine", without_stop=_without_stop(machine.why)))
     plate, wheel = machine.plate, machine.wheel
     power, speed = machine.shaft_power.value, machine.speed.value
     motor, notes = _own_motor(machine, refusal)
@@ -75,15 +71,13 @@ def _own_motor(
     plate = machine.plate
     if plate.is_electronic:
         if not (plate.rated_power_w and plate.rated_speed_rpm):
-            raise OutsideValidity("This job’s electronic motor waits for rated power and speed on its plate.")
+            raise OutsideValidity(say("rigs-own-motor-job-s"))
         return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm, plate.printed_efficiency), ()
     fitted = machine.own or machine.new
     if fitted is None:
-        why = _without_stop(refusal.why) if refusal else "its plate lacks what a fit begins with"
-        raise OutsideValidity(f"The motor of this job could not be fitted: {why}.")
-    return fitted.motor, () if machine.own else (
-        "Its motor is fitted to its plate alone: nothing was read of it running.",
-    )
+        why = _without_stop(refusal.why) if refusal else say("rigs-own-motor-plate-lacks")
+        raise OutsideValidity(say("rigs-own-motor-motor-job", why=why))
+    return fitted.motor, () if machine.own else (say("rigs-own-motor-motor-fitted"),)
 
 
 def _duct(machine: FoundMachine, power_w: float) -> tuple[float, float, tuple[str, ...]]:
@@ -94,9 +88,9 @@ def _duct(machine: FoundMachine, power_w: float) -> tuple[float, float, tuple[st
     usual = USUAL_PRESSURE_PA[machine.wheel]
     if machine.flow_is_measured:
         pressure = min(power_w * efficiency / machine.flow.value, 3 * usual)
-        return machine.flow.value, pressure, ("Its pressure was not measured; the Bench takes a usual one.",)
+        return machine.flow.value, pressure, (say("rigs-duct-pressure-measured"),)
     pressure = machine.pressure.value if machine.pressure_is_measured else usual
-    return power_w * efficiency / pressure, pressure, ("Its flow was not measured; the Bench takes a usual one.",)
+    return power_w * efficiency / pressure, pressure, (say("rigs-duct-flow-measured"),)
 
 
 def stand_of_product(product: Product, wheel: Wheel) -> Stand:
@@ -105,9 +99,7 @@ def stand_of_product(product: Product, wheel: Wheel) -> Stand:
     :raises OutsideValidity: no motor, or a data sheet that does not make one; in words. Source: as the constants say.
     """
     if product.motor_kind is None or not product.rated_power or not product.rated_speed:
-        raise OutsideValidity(
-            f"“{product.name}” is no motor that can stand on the Bench: kind, power or speed is missing."
-        )
+        raise OutsideValidity(say("rigs-stand-of-product-motor-can", product=product.name))
     volts, hertz = product.rated_voltage.si if product.rated_voltage else 230.0, 50.0
     motor: InductionMotor | ElectronicMotor
     if product.motor_kind is MotorKind.ELECTRONIC:
@@ -116,14 +108,14 @@ def stand_of_product(product: Product, wheel: Wheel) -> Stand:
     else:
         facts = product_facts(product, product.motor_kind)
         if isinstance(facts, Absent):
-            raise OutsideValidity(f"This motor cannot stand on the Bench: it {facts}.")
+            raise OutsideValidity(say("rigs-stand-of-product-motor-cannot", facts=facts.why))
         motor, hertz = fit_motor(facts).motor, float(facts.frequency_hz or hertz)
     power, speed = LOAD_SHARE * product.rated_power.si, product.rated_speed.si
     shape, pressure = generic_shape(wheel), USUAL_PRESSURE_PA[wheel]
     flow = power * shape.best_efficiency / pressure
     load = Load(MachineCurve(shape, flow, pressure, power, 1.0), speed, system_through(flow, pressure, 0.0))
     own_fan = product.air_over == "no" or (product.air_over is None and product.motor_kind in OWN_FAN)
-    notes = (f"A {wheel} wheel that takes nine tenths of its rated power was put on it.",)
+    notes = (say("rigs-stand-of-product-wheel-takes", wheel=wheel),)
     return Stand(
         product.name, motor, volts, hertz, load, inertia_kgm2(wheel, power, speed), own_fan=own_fan, notes=notes
     )
@@ -135,7 +127,7 @@ def on_a_drive(stand: Stand) -> Stand:
     :raises OutsideValidity: a motor that no drive is put before. Source: rating at a tenth over the motor's power, our judgement.
     """
     if stand.is_electronic or stand.has_capacitor or stand.has_start_switch or stand.drive is not None:
-        raise OutsideValidity("On the Bench a drive feeds three-phase motors alone.")
+        raise OutsideValidity(say("rigs-on-a-drive"))
     built = stand.as_built.motor
     drive = Drive(
         1.1 * float(built.shaft_power_w),

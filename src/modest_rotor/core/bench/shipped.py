@@ -14,10 +14,19 @@ from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.system import system_through
+from modest_rotor.core.say import say
 
-BLOWER, BACKWARD, AXIAL = "capacitor blower", "capacitor fan, backward-inclined", "capacitor fan, axial"
-LINE_FAN, DRIVE_FAN, ELECTRONIC = "three-phase fan", "three-phase fan on a drive", "electronic blower"
-LINE_PUMP, SWITCHED = "three-phase pump", "blower with a start switch"
+BLOWER, BACKWARD, AXIAL = (
+    say("shipped-these-capacitor-blower"),
+    say("shipped-these-capacitor-fan"),
+    say("shipped-these-capacitor-fan-axial"),
+)
+LINE_FAN, DRIVE_FAN, ELECTRONIC = (
+    say("shipped-these-three-phase"),
+    say("shipped-these-three-phase-fan"),
+    say("shipped-these-electronic-blower"),
+)
+LINE_PUMP, SWITCHED = say("shipped-these-three-phase-pump"), say("shipped-these-blower-start")
 LIFT_SHARE = 0.65
 
 
@@ -39,15 +48,15 @@ def stands() -> dict[str, Stand]:
         Stand(BLOWER, blower, 230.0, 60.0, _through(Wheel.FORWARD_CURVED, 0.61, 212.0, 330.0, 1075.0, 1.1), 0.05),
         Stand(BACKWARD, blower, 230.0, 60.0, _through(Wheel.BACKWARD_INCLINED, 0.55, 260.0, 300.0, 1085.0), 0.06),
         Stand(AXIAL, blower, 230.0, 60.0, _through(Wheel.AXIAL, 1.3, 95.0, 290.0, 1085.0), 0.04),
-        Stand("shaded-pole fan", shaded, 230.0, 50.0, _through(Wheel.AXIAL, 0.28, 45.0, 33.0, 1335.0), 0.004),
+        Stand(say("shipped-stands-shaded-pole"), shaded, 230.0, 50.0, _through(Wheel.AXIAL, 0.28, 45.0, 33.0, 1335.0), 0.004),
         Stand(SWITCHED, switch, 115.0, 60.0, _through(Wheel.FORWARD_CURVED, 0.55, 230.0, 330.0, 1735.0), 0.04, own_fan=True),
         Stand(LINE_FAN, hall, 400.0, 50.0, fan, 0.16, own_fan=True),
         Stand(DRIVE_FAN, hall, 400.0, 50.0, fan, 0.16, drive, own_fan=True),
-        Stand("two fans side by side on drives", hall, 400.0, 50.0, pair, 0.16, drive, own_fan=True),
-        Stand("fan on a drive fed by one phase", small, 230.0, 50.0, _through(Wheel.BACKWARD_INCLINED, 1.1, 350.0, 640.0, 1428.0), 0.08, one_phase, own_fan=True),
+        Stand(say("shipped-stands-two-fans"), hall, 400.0, 50.0, pair, 0.16, drive, own_fan=True),
+        Stand(say("shipped-stands-fan-drive"), small, 230.0, 50.0, _through(Wheel.BACKWARD_INCLINED, 1.1, 350.0, 640.0, 1428.0), 0.08, one_phase, own_fan=True),
         Stand(LINE_PUMP, hall, 400.0, 50.0, pump, 0.03, own_fan=True),
-        Stand("circulating pump on a drive", hall, 400.0, 50.0, pump, 0.03, drive, own_fan=True),
-        Stand("lift pump on a drive", hall, 400.0, 50.0, lift, 0.03, drive, own_fan=True),
+        Stand(say("shipped-stands-circulating-pump"), hall, 400.0, 50.0, pump, 0.03, drive, own_fan=True),
+        Stand(say("shipped-stands-lift-pump"), hall, 400.0, 50.0, lift, 0.03, drive, own_fan=True),
         Stand(ELECTRONIC, ElectronicMotor(560.0, 1100.0), 230.0, 60.0, _through(Wheel.FORWARD_CURVED, 0.61, 212.0, 330.0, 1075.0, 1.1), 0.05),
     )  # fmt: skip
     return {stand.name: stand for stand in found}
@@ -56,7 +65,7 @@ def stands() -> dict[str, Stand]:
 def stand_called(name: str) -> Stand:
     """A stand that ships. :raises OutsideValidity: there is none of this name."""
     if name not in stands():
-        raise OutsideValidity(f"There is no stand called “{name[:60]}”.")
+        raise OutsideValidity(say("shipped-stand-called", name=name[:60]))
     return stands()[name]
 
 

@@ -20,6 +20,7 @@ from modest_rotor.core.physics.supply import COLD_C, REFERENCE_C, Supply
 from modest_rotor.core.physics.system import SystemCurve
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor, backward_field
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
+from modest_rotor.core.say import Number, say
 
 BARE_SHARE = 0.01
 """Torque that bearings and air take of a bare shaft, as a share of the load it was made for. Our judgement, no source."""
@@ -357,21 +358,18 @@ def load_of(stand: Stand, controls: Controls) -> Load:
 def _refuse(stand: Stand, controls: Controls) -> None:
     one = controls
     if not (one.volts > 0 and one.hertz >= 0 and one.drag >= 0 and one.filter >= 0 and one.unbalance >= 0):
-        raise OutsideValidity("Volts lie above zero; hertz, rubbing, filter and unbalance not below.")
+        raise OutsideValidity(say("stand-refuse-volts-lie"))
     if not (0 < one.open <= 1 and 1 <= one.outlets <= OUTLETS and 0 <= one.lift < 1 and one.air_c > -KELVIN):
-        raise OutsideValidity(
-            f"A damper stands above shut and up to open, one to {OUTLETS} outlets are open, and the fixed part lies below the built"
-            " pressure."
-        )
+        raise OutsideValidity(say("stand-refuse-damper-stands", outlets=OUTLETS))
     if not stand.has_capacitor and (one.tap is Tap.LOW or one.capacitor != 1 or one.label != 1):
-        raise OutsideValidity("This motor has neither run capacitor nor speed taps.")
+        raise OutsideValidity(say("stand-refuse-motor-neither"))
     if one.hours + one.low_hours > HOURS_OF_A_YEAR:
-        raise OutsideValidity(f"A year has {HOURS_OF_A_YEAR:,.0f} hours.")
+        raise OutsideValidity(say("stand-refuse-year-hours", hours_of_a_year=Number(HOURS_OF_A_YEAR, ",.0f")))
     if one.low_hours and stand.drive is None and not stand.is_electronic:
-        raise OutsideValidity("Hours at low need a drive or an electronic motor: this one knows one speed.")
+        raise OutsideValidity(say("stand-refuse-hours-low"))
     if one.loop and (stand.drive is None or one.bare):
-        raise OutsideValidity("A loop holds its pressure through a drive, with the wheel on its shaft.")
+        raise OutsideValidity(say("stand-refuse-loop-holds"))
     if not (one.set_point > 0 and one.gain > 0 and one.integral_s > 0 and one.sensor_s >= 0):
-        raise OutsideValidity("Set point, gain and integral time of a loop lie above zero.")
+        raise OutsideValidity(say("stand-refuse-set-point"))
     if one.unbalance and (stand.drive is not None or not isinstance(stand.motor, ThreePhaseMotor)):
-        raise OutsideValidity("Unbalanced volts need a three-phase motor on the line: a drive makes its own three.")
+        raise OutsideValidity(say("stand-refuse-unbalanced-volts"))

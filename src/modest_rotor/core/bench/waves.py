@@ -21,6 +21,7 @@ from modest_rotor.core.physics.pulse_width import (
     ripple_current,
 )
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
+from modest_rotor.core.say import say
 
 LINK_F_PER_W = {Rectifier.SINGLE_PHASE: 1.0e-6, Rectifier.THREE_PHASE: 0.25e-6}
 """Capacitor of the link for each watt of the rating. Common practice, no source."""
@@ -80,7 +81,7 @@ def waves_of(stand: Stand, controls: Controls) -> Waves:
     """
     drive, motor = stand.drive, stand.motor
     if drive is None or not isinstance(motor, ThreePhaseMotor):
-        raise OutsideValidity("Pulses are made by a drive, and this stand has none.")
+        raise OutsideValidity(say("waves-of"))
     at = solved(stand, controls).motor
     line_v, hertz = line_volts(stand, controls), hertz_of(stand, controls)
     through = drive_input(drive, at, line_v)

@@ -24,13 +24,14 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.physics.electronic import Command
 from modest_rotor.core.physics.operating_point import Condition, OperatingPoint
 from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, resistance_ratio
+from modest_rotor.core.say import say
 from modest_rotor.core.tables import find_row
 
 READABLE, READABLE_SPEED, READABLE_KELVIN = 0.01, 0.001, 1.0
 """Moves below which a meter of the Bench shows none: shares, and kelvin of the winding. Our judgement, no source."""
 NOTHING = 1e-6
-STANDS = "it stands: the load asks for more torque than the motor makes, and what is drawn is its locked-rotor current"
-TURNS_AGAIN = "it stood, and turns again"
+STANDS = say("why-stands")
+TURNS_AGAIN = say("why-turns-again")
 
 
 class Moves(IntEnum):
@@ -107,7 +108,7 @@ def _reason(meter: Meter, first: _Solved, second: _Solved) -> Reason:
     was, now = first.values[meter], second.values[meter]
     moves = _moves(meter, was, now)
     if moves is Moves.SAME:
-        return Reason(meter, was, now, moves, _parts(meter, first, second), None, "it stays as it was")
+        return Reason(meter, was, now, moves, _parts(meter, first, second), None, say("why-reason"))
     stands = [found.values[Meter.SPEED] <= NOTHING for found in (first, second)]
     if any(stands):
         return Reason(meter, was, now, moves, {}, "standstill", STANDS if stands[1] else TURNS_AGAIN)
@@ -205,7 +206,11 @@ def _held(rig: Prepared, at: OperatingPoint) -> str:
     """What an electronic motor's speed follows from: what it holds, or its limit where that is short of it."""
     if Condition(int(at.condition)) is Condition.LIMIT_REACHED:
         return "limit"
-    return {Command.TORQUE: "torque held", Command.AIRFLOW: "air held", Command.SPEED: "told"}[rig.controls.command]
+    return {
+        Command.TORQUE: say("why-held-torque-held"),
+        Command.AIRFLOW: say("why-held-air-held"),
+        Command.SPEED: say("why-held-told"),
+    }[rig.controls.command]
 
 
 def _line(found: _Solved, rig: Prepared, at: OperatingPoint) -> None:
@@ -284,11 +289,7 @@ def _drive(found: _Solved, stand: Stand, controls: Controls) -> None:
     )
     carrier, link, line = controls.carrier_hz, waves.link_v, line_volts(stand, controls)
     found.factors[Meter.LINK] = {"line": line, "sag": link / line}
-    found.factors[Meter.RIPPLE] = {
-        "pulses": 1 / carrier,
-        "link": link,
-        "share": waves.ripple_a * carrier / link,
-    }
+    found.factors[Meter.RIPPLE] = {"pulses": 1 / carrier, "link": link, "share": waves.ripple_a * carrier / link}
     found.factors[Meter.MOTOR_VOLTS] = {
         "hertz": hertz_of(stand, controls),
         "law": waves.motor_v / hertz_of(stand, controls),

@@ -12,6 +12,7 @@ from modest_rotor.core.calculations.motor import MOTOR
 from modest_rotor.core.calculations.standard import STANDARD
 from modest_rotor.core.errors import UnknownItem
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import either, say
 
 CALCULATIONS: tuple[Calculation, ...] = (*MOTOR, *MACHINES, *STANDARD, *MONEY)
 
@@ -29,6 +30,10 @@ def work_out(name: str, typed: Mapping[str, str], units: UnitSystem | None = Non
     found = next((calculation for calculation in CALCULATIONS if calculation.name == name), None)
     if found is None:
         near = get_close_matches(name, [calculation.name for calculation in CALCULATIONS], n=3)
-        hint = f" Did you mean {' or '.join(near)}?" if near else " “calc --list” lists them all."
-        raise UnknownItem(f"There is no calculation called “{name[:60]}”.{hint}")
+        hint = (
+            say("calculations-book-work-out-did-you", near=either(near))
+            if near
+            else say("calculations-book-work-out-calc-list")
+        )
+        raise UnknownItem(say("calculations-book-work-out-there-calculation", name=name[:60], hint=hint))
     return calculate(found, typed, units)

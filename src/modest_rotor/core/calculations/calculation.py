@@ -15,6 +15,7 @@ from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
 from modest_rotor.core.identify.meters import RECTANGULAR
 from modest_rotor.core.phrase import Basis, Frozen
 from modest_rotor.core.quantities import UnitSystem, quantity
+from modest_rotor.core.say import joined, say
 from modest_rotor.core.working import Ingredient, Result, given, result
 
 Value = float | str
@@ -185,15 +186,24 @@ def _refuse_unknown(calculation: Calculation, typed: Mapping[str, str]) -> None:
     names = [one.name for one in calculation.inputs]
     unknown = [name for name in typed if name not in names]
     if unknown:
-        raise QuantityRefused(f"“{calculation.name}” has no input called “{unknown[0]}”. It takes {', '.join(names)}.")
+        raise QuantityRefused(
+            say(
+                "calculation-refuse-unknown",
+                calculation=calculation.name,
+                unknown=unknown[0],
+                names=joined(", ", names),
+            )
+        )
 
 
 def _read(calculation: Calculation, asked: Input, text: str | None, units: UnitSystem | None) -> _Read:
     given_text = (text or "").strip()
     text = given_text or asked.default
     if text is None:
-        of = f" ({', '.join(asked.choices)})" if asked.choices else ""
-        raise QuantityRefused(f"“{calculation.name}” needs {asked.name}: {asked.label}{of}.")
+        of = say("calculation-read-of", choices=", ".join(asked.choices)) if asked.choices else ""
+        raise QuantityRefused(
+            say("calculation-read", calculation=calculation.name, asked=asked.name, asked_2=asked.label, of=of)
+        )
     if asked.quantity is None:
         return _Read(asked, _word(asked, text))
     main, *rest = PLUS_MINUS.split(text, maxsplit=1)
@@ -209,7 +219,7 @@ def _word(asked: Input, text: str) -> str:
     for choice in asked.choices:
         if choice.lower() == text.lower():
             return choice
-    raise QuantityRefused(f"“{text}” is none of the answers for {asked.label}: {', '.join(asked.choices)}.")
+    raise QuantityRefused(say("calculation-word", text=text, asked=asked.label, choices=", ".join(asked.choices)))
 
 
 def _band(asked: Input, text: str, band: str, entry: Entry) -> float:
@@ -219,9 +229,7 @@ def _band(asked: Input, text: str, band: str, entry: Entry) -> float:
         return abs(entry.si) * float(number[1]) / 100
     named = quantity(asked.quantity or "").unit_named(unit or entry.unit) if number else None
     if number is None or named is None:
-        raise QuantityRefused(
-            f"“{text}” is kept as typed: after ± stands a number, with the unit of the value or with %."
-        )
+        raise QuantityRefused(say("calculation-band", text=text))
     return float(number[1]) * named.factor
 
 
@@ -257,7 +265,7 @@ def _ingredients(read: tuple[_Read, ...]) -> tuple[tuple[Ingredient, ...], tuple
             continue
         value = measured(one.value, typed=one.standard)
         basis: Basis = "assumed" if one.taken else "typed"
-        origin = "taken where nothing is typed" if one.taken else ""
+        origin = say("calculation-ingredients") if one.taken else ""
         ingredients.append(given(one.asked.symbol, one.asked.label, one.asked.quantity, value, basis, origin))
     return tuple(ingredients), tuple(remarks)
 

@@ -8,31 +8,27 @@ from modest_rotor.core.calculations.calculation import Calculation, Input, Outpu
 from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.fan import affinity_scale, shaft_power_from_air_w, trimmed_scale
-from modest_rotor.core.physics.medium import (
-    air_density,
-    air_heat_per_flow,
-    standard_pressure_pa,
-    water_properties,
-)
+from modest_rotor.core.physics.medium import air_density, air_heat_per_flow, standard_pressure_pa, water_properties
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.physics.traverse import TraverseRule, places_along_side, traverse_flow_m3s, velocity_ms
+from modest_rotor.core.say import joined, say
 
-MACHINE, MEDIUM = "fans, pumps and systems", "air and water"
-AFFINITY = "Affinity laws: AMCA Publication 201; ASHRAE Handbook, fans chapter."
-AIR = "ASHRAE Handbook, Fundamentals, psychrometrics chapter."
-ALTITUDE = Input("altitude", "z", "height above the sea", "altitude", default="0 m")
-HUMIDITY = Input("humidity_ratio", "W", "kg of water to a kg of dry air", "humidity_ratio", default="0 %")
-AIR_TEMPERATURE = Input("temperature", "t", "temperature of the air", "temperature")
-AREA = Input("area", "A", "section of the duct inside", "area")
+MACHINE, MEDIUM = say("calculations-machine-these-fans-pumps"), say("calculations-machine-these-air-water")
+AFFINITY = say("calculations-machine-affinity")
+AIR = say("calculations-machine-air")
+ALTITUDE = Input("altitude", "z", say("term-height-above-the-sea"), "altitude", default="0 m")
+HUMIDITY = Input("humidity_ratio", "W", say("calculations-machine-humidity"), "humidity_ratio", default="0 %")
+AIR_TEMPERATURE = Input("temperature", "t", say("calculations-machine-air-temperature"), "temperature")
+AREA = Input("area", "A", say("calculations-machine-area"), "area")
 USUAL_ALONG_SIDE = 5
-AIRFLOW = Input("airflow", "q", "airflow", "airflow")
-WATER_FLOW = Input("water_flow", "q", "water flow", "water_flow")
-DIFFERENCE = Input("temperature_difference", "Δt", "temperature difference", "temperature_difference")
+AIRFLOW = Input("airflow", "q", say("calculations-machine-airflow"), "airflow")
+WATER_FLOW = Input("water_flow", "q", say("calculations-machine-water-flow"), "water_flow")
+DIFFERENCE = Input("temperature_difference", "Δt", say("calculations-machine-difference"), "temperature_difference")
 
 
 def _affinity(old: float, new: float, flow: float, pressure: float, power: float) -> tuple[float, float, float]:
     if old <= 0:
-        raise OutsideValidity("A machine that stands still has no affinity: the old speed lies above 0 rpm.")
+        raise OutsideValidity(say("calculations-machine-affinity-2"))
     q, p, w = affinity_scale(new / old)
     return flow * q, pressure * p, power * w
 
@@ -58,7 +54,7 @@ def _hydraulic(flow: float, head: float) -> float:
 
 def _speed_for_power(old: float, before: float, after: float) -> float:
     if before <= 0 or after < 0:
-        raise OutsideValidity("A power before lies above 0 W, and one after at or above it.")
+        raise OutsideValidity(say("calculations-machine-speed-for-power"))
     return old * float((after / before) ** (1 / 3))
 
 
@@ -83,81 +79,81 @@ def _traverse(typed: str, area: float, temperature: float, altitude: float, rule
     flow, speed = traverse_flow_m3s(points, area, _density(temperature, altitude))
     chosen = TraverseRule(rule)
     side = places_along_side(chosen, USUAL_ALONG_SIDE)
-    where = ", ".join(f"{100 * place:.1f}" for place in side)
-    return flow, speed, f"Of {len(points)} points. By {chosen} five along a side lie at {where} % of it."
+    where = joined(", ", (f"{100 * place:.1f}" for place in side))
+    return flow, speed, say("calculations-machine-traverse", points=len(points), chosen=chosen, where=where)
 
 
 MACHINES: tuple[Calculation, ...] = (
     Calculation(
-        "affinity", "Another speed of a fan or pump", MACHINE,
-        (Input("old_speed", "n_1", "speed before", "speed"), Input("new_speed", "n_2", "speed after", "speed"), AIRFLOW,
-         Input("pressure", "p", "pressure", "pressure"), Input("shaft_power", "P", "shaft power", "shaft_power")),
-        (Output("Flow", "airflow"), Output("Pressure", "pressure"), Output("Shaft power", "shaft_power")),
+        "affinity", say("calculations-machine-machines-another-speed"), MACHINE,
+        (Input("old_speed", "n_1", say("calculations-machine-machines-speed-before"), "speed"), Input("new_speed", "n_2", say("calculations-machine-machines-speed-after"), "speed"), AIRFLOW,
+         Input("pressure", "p", say("term-pressure"), "pressure"), Input("shaft_power", "P", say("term-shaft-power"), "shaft_power")),
+        (Output(say("calculations-machine-machines-flow"), "airflow"), Output(say("calculations-machine-machines-pressure-2"), "pressure"), Output(say("label-shaft-power"), "shaft_power")),
         "q ∝ n, p ∝ n², P ∝ n³", AFFINITY, _affinity,
-        "Corresponding points of the machine; the same duct only where no pressure stays at no flow.",
+        say("calculations-machine-machines-corresponding-points"),
     ),
     Calculation(
-        "speed_for_power", "Speed that takes a given power", MACHINE,
-        (Input("old_speed", "n_1", "speed before", "speed"), Input("shaft_power", "P_1", "shaft power before", "shaft_power"),
-         Input("new_power", "P_2", "shaft power after", "shaft_power")),
-        (Output("Speed", "speed"),), "n_2 = n_1 (P_2 ÷ P_1)^⅓", AFFINITY, _speed_for_power, "A duct or circuit where no pressure stays at no flow.",
+        "speed_for_power", say("calculations-machine-machines-speed-takes"), MACHINE,
+        (Input("old_speed", "n_1", say("calculations-machine-machines-speed-before"), "speed"), Input("shaft_power", "P_1", say("calculations-machine-machines-shaft-power-before"), "shaft_power"),
+         Input("new_power", "P_2", say("calculations-machine-machines-shaft-power-after"), "shaft_power")),
+        (Output(say("calculations-machine-machines-speed"), "speed"),), "n_2 = n_1 (P_2 ÷ P_1)^⅓", AFFINITY, _speed_for_power, say("calculations-machine-machines-duct-circuit"),
     ),
     Calculation(
-        "trimmed_impeller", "A pump's impeller turned down", MACHINE,
-        (Input("diameter_share", "d_2 ÷ d_1", "diameter after over before", "diameter_share"), WATER_FLOW,
-         Input("pump_differential", "p", "differential", "pump_differential"), Input("shaft_power", "P", "shaft power", "shaft_power")),
-        (Output("Flow", "water_flow"), Output("Differential", "pump_differential"), Output("Shaft power", "shaft_power")),
-        "q ∝ d, p ∝ d², P ∝ d³", "ANSI/HI 14.3; common practice.", _trimmed, "Trims to about 80 %; not the law of larger and smaller machines alike in shape.",
+        "trimmed_impeller", say("calculations-machine-machines-pump-s"), MACHINE,
+        (Input("diameter_share", "d_2 ÷ d_1", say("calculations-machine-machines-diameter-after"), "diameter_share"), WATER_FLOW,
+         Input("pump_differential", "p", say("calculations-machine-machines-differential"), "pump_differential"), Input("shaft_power", "P", say("term-shaft-power"), "shaft_power")),
+        (Output(say("calculations-machine-machines-flow"), "water_flow"), Output(say("calculations-machine-machines-differential-2"), "pump_differential"), Output(say("label-shaft-power"), "shaft_power")),
+        "q ∝ d, p ∝ d², P ∝ d³", say("calculations-machine-machines-ansi-hi"), _trimmed, say("calculations-machine-machines-trims-about"),
     ),
     Calculation(
-        "velocity", "Speed and flow from one velocity pressure", MACHINE,
-        (Input("velocity_pressure", "p_v", "velocity pressure", "pressure"), AREA, AIR_TEMPERATURE, ALTITUDE),
-        (Output("Speed", "air_speed"), Output("Flow", "airflow")), "v = √(2 p_v ÷ ρ), q = v A", "Bernoulli; ASHRAE Handbook, Fundamentals.", _velocity,
-        "One point tells the mean of a section only where the profile is known.",
+        "velocity", say("calculations-machine-machines-speed-flow"), MACHINE,
+        (Input("velocity_pressure", "p_v", say("calculations-machine-machines-velocity-pressure"), "pressure"), AREA, AIR_TEMPERATURE, ALTITUDE),
+        (Output(say("calculations-machine-machines-speed"), "air_speed"), Output(say("calculations-machine-machines-flow"), "airflow")), "v = √(2 p_v ÷ ρ), q = v A", say("calculations-machine-machines-bernoulli-ashrae"), _velocity,
+        say("calculations-machine-machines-one-point"),
     ),
     Calculation(
-        "traverse", "Flow by a traverse", MACHINE,
-        (Input("velocity_pressures", "p_v", "velocity pressures, with commas between", None), AREA, AIR_TEMPERATURE, ALTITUDE,
-         Input("rule", "rule", "how the points were laid", None, tuple(TraverseRule), default=TraverseRule.LOG_TCHEBYCHEFF)),
-        (Output("Flow", "airflow"), Output("Mean speed", "air_speed"), Output("Where", None)), "q = A Σ √(2 p_v ÷ ρ) ÷ n",
-        "ASHRAE Standard 111; ISO 3966.", _traverse, "The points weigh alike by the rule that was chosen; never the root of the mean pressure.",
+        "traverse", say("calculations-machine-machines-flow-traverse"), MACHINE,
+        (Input("velocity_pressures", "p_v", say("calculations-machine-machines-velocity-pressures"), None), AREA, AIR_TEMPERATURE, ALTITUDE,
+         Input("rule", "rule", say("calculations-machine-machines-how-points"), None, tuple(TraverseRule), default=TraverseRule.LOG_TCHEBYCHEFF)),
+        (Output(say("calculations-machine-machines-flow"), "airflow"), Output(say("calculations-machine-machines-mean-speed"), "air_speed"), Output(say("label-where"), None)), "q = A Σ √(2 p_v ÷ ρ) ÷ n",
+        say("calculations-machine-machines-ashrae-standard"), _traverse, say("calculations-machine-machines-points-weigh"),
     ),
     Calculation(
-        "air_power", "Shaft power of a fan", MACHINE,
-        (AIRFLOW, Input("pressure", "p", "static pressure across it", "pressure"), Input("efficiency", "η", "static efficiency", "efficiency")),
-        (Output("Shaft power", "shaft_power"),), "P = q p ÷ η", "Definition; AMCA 210.", shaft_power_from_air_w,
+        "air_power", say("calculations-machine-machines-shaft-power-fan"), MACHINE,
+        (AIRFLOW, Input("pressure", "p", say("calculations-machine-machines-static-pressure"), "pressure"), Input("efficiency", "η", say("calculations-machine-machines-static-efficiency"), "efficiency")),
+        (Output(say("label-shaft-power"), "shaft_power"),), "P = q p ÷ η", say("calculations-machine-machines-definition-amca"), shaft_power_from_air_w,
     ),
     Calculation(
-        "pump_power", "Shaft power of a pump", MACHINE,
-        (WATER_FLOW, Input("pump_differential", "p", "discharge less suction", "pump_differential"), Input("efficiency", "η", "pump efficiency", "efficiency")),
-        (Output("Shaft power", "shaft_power"),), "P = q p ÷ η", "Definition; ISO 9906.", shaft_power_from_air_w,
+        "pump_power", say("calculations-machine-machines-shaft-power-pump"), MACHINE,
+        (WATER_FLOW, Input("pump_differential", "p", say("term-discharge-less-suction"), "pump_differential"), Input("efficiency", "η", say("calculations-machine-machines-pump-efficiency"), "efficiency")),
+        (Output(say("label-shaft-power"), "shaft_power"),), "P = q p ÷ η", say("calculations-machine-machines-definition-iso"), shaft_power_from_air_w,
     ),
     Calculation(
-        "system_flow", "Another flow on the same system", MACHINE,
-        (AIRFLOW, Input("pressure", "p", "pressure at it", "pressure"), Input("held_pressure", "p_0", "pressure that stays at no flow", "held_pressure", default="0 Pa"),
-         Input("wanted", "q_2", "flow wanted", "airflow")),
-        (Output("Pressure needed", "pressure"), Output("Air power over that before", "ratio")),
-        "p_2 = p_0 + (p − p_0)(q_2 ÷ q)²", "Darcy–Weisbach, turbulent; ASHRAE Handbook, Fundamentals, duct design chapter.", _flow_on_system,
+        "system_flow", say("calculations-machine-machines-another-flow"), MACHINE,
+        (AIRFLOW, Input("pressure", "p", say("calculations-machine-machines-pressure-3"), "pressure"), Input("held_pressure", "p_0", say("calculations-machine-machines-pressure-stays"), "held_pressure", default="0 Pa"),
+         Input("wanted", "q_2", say("calculations-machine-machines-flow-wanted"), "airflow")),
+        (Output(say("calculations-machine-machines-pressure-needed"), "pressure"), Output(say("calculations-machine-machines-air-power"), "ratio")),
+        "p_2 = p_0 + (p − p_0)(q_2 ÷ q)²", say("calculations-machine-machines-darcy-weisbach"), _flow_on_system,
     ),
     Calculation(
-        "altitude_pressure", "Pressure of the air at a height", MEDIUM, (Input("altitude", "z", "height above the sea", "altitude"),),
-        (Output("Pressure of the air", "air_pressure"), Output("over that at the sea", "ratio")), "p = 101,325 (1 − 2.25577·10⁻⁵ z)^5.2559 Pa",
-        "US Standard Atmosphere 1976; " + AIR, lambda z: (standard_pressure_pa(z), standard_pressure_pa(z) / standard_pressure_pa(0.0)),
+        "altitude_pressure", say("calculations-machine-machines-pressure-air"), MEDIUM, (Input("altitude", "z", say("term-height-above-the-sea"), "altitude"),),
+        (Output(say("calculations-machine-machines-pressure-air-2"), "air_pressure"), Output(say("calculations-machine-machines-over-sea"), "ratio")), "p = 101,325 (1 − 2.25577·10⁻⁵ z)^5.2559 Pa",
+        say("calculations-machine-machines-us-standard", air=AIR), lambda z: (standard_pressure_pa(z), standard_pressure_pa(z) / standard_pressure_pa(0.0)),
     ),
     Calculation(
-        "air_density", "Density of air", MEDIUM, (AIR_TEMPERATURE, ALTITUDE, HUMIDITY), (Output("Density", "density"),),
+        "air_density", say("calculations-machine-machines-density-air"), MEDIUM, (AIR_TEMPERATURE, ALTITUDE, HUMIDITY), (Output(say("calculations-machine-machines-density"), "density"),),
         "ρ = p (1 + W) ÷ (287.055 T (1 + 1.6079 W))", AIR, lambda t, z, w: float(air_density(t, standard_pressure_pa(z), w)),
     ),
     Calculation(
-        "air_heat", "Sensible heat of an airflow", MEDIUM, (AIRFLOW, DIFFERENCE, AIR_TEMPERATURE, ALTITUDE, HUMIDITY), (Output("Sensible heat", "heat_flow"),),
-        "Q = q Δt (1006 + 1860 W) ρ ÷ (1 + W)", AIR, _air_heat, "Temperature of the air where the flow was measured. Latent heat is not in it.",
+        "air_heat", say("calculations-machine-machines-sensible-heat"), MEDIUM, (AIRFLOW, DIFFERENCE, AIR_TEMPERATURE, ALTITUDE, HUMIDITY), (Output(say("calculations-machine-machines-sensible-heat-2"), "heat_flow"),),
+        "Q = q Δt (1006 + 1860 W) ρ ÷ (1 + W)", AIR, _air_heat, say("calculations-machine-machines-temperature-air"),
     ),
     Calculation(
-        "water_heat", "Heat of a water flow", MEDIUM, (WATER_FLOW, DIFFERENCE, Input("temperature", "t", "temperature of the water", "temperature")),
-        (Output("Heat", "heat_flow"),), "Q = q ρ c Δt", "IAPWS-95, table water_properties.", _water_heat, "Plain water; glycol carries less.",
+        "water_heat", say("calculations-machine-machines-heat-water"), MEDIUM, (WATER_FLOW, DIFFERENCE, Input("temperature", "t", say("calculations-machine-machines-temperature-water"), "temperature")),
+        (Output(say("calculations-machine-machines-heat"), "heat_flow"),), "Q = q ρ c Δt", say("calculations-machine-machines-iapws-table"), _water_heat, say("calculations-machine-machines-plain-water"),
     ),
     Calculation(
-        "hydraulic_power", "Power in a flow", MACHINE, (WATER_FLOW, Input("pump_differential", "p", "pressure", "pump_differential")),
-        (Output("Power in the water", "shaft_power"),), "q p", "Definition.", _hydraulic,
+        "hydraulic_power", say("calculations-machine-machines-power-flow"), MACHINE, (WATER_FLOW, Input("pump_differential", "p", say("term-pressure"), "pump_differential")),
+        (Output(say("calculations-machine-machines-power-water"), "shaft_power"),), "q p", say("word-definition"), _hydraulic,
     ),
 )  # fmt: skip

@@ -12,55 +12,56 @@ from modest_rotor.core.economy import (
 )
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import exactly
+from modest_rotor.core.say import say
 
-YEAR = "a year"
-DEFINITION = "Definition."
-WATTS = Input("input_power", "W", "input power", "input_power")
-ENERGY = Input("energy", "E", "energy", "energy")
+YEAR = say("money-year")
+DEFINITION = say("word-definition")
+WATTS = Input("input_power", "W", say("term-input-power"), "input_power")
+ENERGY = Input("energy", "E", say("term-energy"), "energy")
 
 
 def _payback(cost: float, saving: float) -> float:
     years = simple_payback_years(exactly(cost), exactly(saving)).value
     if years is None:
-        raise OutsideValidity("A saving of nothing, or less, never pays back.")
+        raise OutsideValidity(say("money-payback"))
     return years
 
 
 def _discounted(cost: float, saving: float, discount: float, escalation: float) -> float:
     years = discounted_payback_years(cost, saving, discount, escalation)
     if years is None:
-        raise OutsideValidity("At this discount rate the savings never pay the cost back.")
+        raise OutsideValidity(say("money-discounted"))
     return years
 
 
 MONEY: tuple[Calculation, ...] = (
     Calculation(
-        "energy", "Energy of a year", YEAR, (WATTS, Input("hours", "h", "hours a year", "hours")), (Output("Energy", "energy"),),
+        "energy", say("money-energy-year"), YEAR, (WATTS, Input("hours", "h", say("term-hours-a-year"), "hours")), (Output(say("money-energy-2"), "energy"),),
         "E = W h ÷ 1000", DEFINITION, lambda w, h: energy_kwh(((exactly(w), exactly(h)),)).value,
-        "For each step of the year by itself: the cube of the mean flow is not the mean of the cubes.",
+        say("money-each-step"),
     ),
     Calculation(
-        "energy_cost", "Cost of energy", YEAR, (ENERGY, Input("energy_price", "c", "price of a kilowatt-hour", "energy_price", exact=True)),
-        (Output("Cost", "money"),), "E c", DEFINITION, lambda e, c: e * c,
+        "energy_cost", say("money-cost-energy"), YEAR, (ENERGY, Input("energy_price", "c", say("money-price-kilowatt"), "energy_price", exact=True)),
+        (Output(say("money-cost"), "money"),), "E c", DEFINITION, lambda e, c: e * c,
     ),
     Calculation(
-        "start_energy", "Energy of a year's starts", YEAR,
-        (WATTS, Input("run_up", "t", "seconds to full speed", "run_up"), Input("starts", "N", "starts a year", "starts", exact=True)),
-        (Output("Energy of the starts", "energy"),), "W t N ÷ 3,600,000", DEFINITION,
-        lambda w, t, n: start_energy_kwh(exactly(w), t, n).value, "Watts with the rotor locked give the most that it can be.",
+        "start_energy", say("money-energy-year-s"), YEAR,
+        (WATTS, Input("run_up", "t", say("money-seconds-full"), "run_up"), Input("starts", "N", say("term-starts-a-year"), "starts", exact=True)),
+        (Output(say("label-energy-of-the-starts"), "energy"),), "W t N ÷ 3,600,000", DEFINITION,
+        lambda w, t, n: start_energy_kwh(exactly(w), t, n).value, say("money-watts-rotor"),
     ),
     Calculation(
-        "discounted_payback", "Payback with money's worth in time", YEAR,
-        (Input("cost", "C", "cost", "cost"), Input("saving", "S", "saving a year", "cost"),
-         Input("discount_rate", "d", "discount rate", "discount_rate", default="5 %"), Input("escalation", "e", "rise of the energy price", "escalation", default="0 %")),
-        (Output("Payback", "payback"),), "n with S (1 − kⁿ) ÷ ((1 − k) (1 + d)) = C, k = (1 + e) ÷ (1 + d)", "NIST Handbook 135; geometric series.", _discounted,
+        "discounted_payback", say("money-payback-money"), YEAR,
+        (Input("cost", "C", say("money-cost-2"), "cost"), Input("saving", "S", say("money-saving-year"), "cost"),
+         Input("discount_rate", "d", say("term-discount-rate"), "discount_rate", default="5 %"), Input("escalation", "e", say("money-rise-energy"), "escalation", default="0 %")),
+        (Output(say("money-payback-2"), "payback"),), say("money-n-s"), say("money-nist-handbook"), _discounted,
     ),
     Calculation(
-        "emissions", "Emissions of energy", YEAR, (ENERGY, Input("emission_rate", "e", "emissions of the supply", "emission_rate", exact=True)),
-        (Output("Emissions", "emissions"),), "E e", "GHG Protocol, scope 2, location-based.", lambda e, rate: emissions_kg(exactly(e), rate).value,
+        "emissions", say("money-emissions-energy"), YEAR, (ENERGY, Input("emission_rate", "e", say("term-emissions-of-the-supply"), "emission_rate", exact=True)),
+        (Output(say("money-emissions"), "emissions"),), "E e", say("money-ghg-protocol"), lambda e, rate: emissions_kg(exactly(e), rate).value,
     ),
     Calculation(
-        "simple_payback", "Simple payback", YEAR, (Input("cost", "C", "cost fitted", "cost", exact=True), Input("saving", "S", "saved a year", "money", exact=True)),
-        (Output("Simple payback", "payback"),), "C ÷ S", DEFINITION, _payback,
+        "simple_payback", say("label-simple-payback"), YEAR, (Input("cost", "C", say("term-cost-fitted"), "cost", exact=True), Input("saving", "S", say("term-saved-a-year"), "money", exact=True)),
+        (Output(say("label-simple-payback"), "payback"),), "C ÷ S", DEFINITION, _payback,
     ),
 )  # fmt: skip

@@ -6,12 +6,7 @@ import math
 
 from modest_rotor.core.calculations.calculation import Calculation, Input, Output
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.physics.induction import (
-    poles_from_rated_speed,
-    running_slip,
-    synchronous_speed_rpm,
-    torque_nm,
-)
+from modest_rotor.core.physics.induction import poles_from_rated_speed, running_slip, synchronous_speed_rpm, torque_nm
 from modest_rotor.core.physics.power import (
     apparent_power_va,
     capacitance_from_running_f,
@@ -23,29 +18,34 @@ from modest_rotor.core.physics.power import (
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor, pull_out, unbalanced_heating
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import Number, say
 
-SPEED, POWER, CAPACITORS = "speed, slip and torque", "power and load", "capacitors"
-DEFINITION = "Definition."
-DOE = "US Department of Energy, Determining Electric Motor Load and Efficiency (fact sheet)."
-SLIP_TRUST = "Plain formula: on half-loaded blower motors it reads a third too low; never on a low tap."
-AMPS_TRUST = "Plain formula: below three quarters of full load amps hardly follow load."
+SPEED, POWER, CAPACITORS = (
+    say("calculations-motor-these-speed-slip"),
+    say("calculations-motor-these-power-load"),
+    "capacitors",
+)
+DEFINITION = say("word-definition")
+DOE = say("calculations-motor-doe")
+SLIP_TRUST = say("calculations-motor-slip-trust")
+AMPS_TRUST = say("calculations-motor-amps-trust")
 
-FREQUENCY = Input("frequency", "f", "frequency of the supply", "frequency", exact=True)
-POLES = Input("poles", "p", "poles, not pole pairs", "poles", exact=True)
-SPEED_READ = Input("speed", "n", "speed", "speed")
-VOLTS = Input("voltage", "V", "volts, line to line", "voltage")
-AMPS = Input("current", "I", "line amps", "current")
-WATTS = Input("input_power", "W", "true watts", "input_power")
-PHASES = Input("phases", "", "phases", None, choices=("1", "3"))
-SHAFT = Input("shaft_power", "P", "shaft power", "shaft_power")
+FREQUENCY = Input("frequency", "f", say("calculations-motor-frequency"), "frequency", exact=True)
+POLES = Input("poles", "p", say("calculations-motor-poles"), "poles", exact=True)
+SPEED_READ = Input("speed", "n", say("term-speed"), "speed")
+VOLTS = Input("voltage", "V", say("calculations-motor-volts"), "voltage")
+AMPS = Input("current", "I", say("term-line-amps"), "current")
+WATTS = Input("input_power", "W", say("term-true-watts"), "input_power")
+PHASES = Input("phases", "", say("term-phases"), None, choices=("1", "3"))
+SHAFT = Input("shaft_power", "P", say("term-shaft-power"), "shaft_power")
 
 
 def _load_by_slip(frequency: float, poles: float, rated: float, speed: float, rated_v: float, volts: float) -> float:
     rated_slip, slip = running_slip(rated, frequency, round(poles)), running_slip(speed, frequency, round(poles))
     if rated_slip <= 0:
-        raise OutsideValidity("The plate's speed leaves no slip: read it again, or take another pole count.")
+        raise OutsideValidity(say("calculations-motor-load-by-slip-plate-s"))
     if volts <= 0 or rated_v <= 0:
-        raise OutsideValidity("A motor without volts has no slip to reckon by: both voltages lie above 0 V.")
+        raise OutsideValidity(say("calculations-motor-load-by-slip-motor-without"))
     return slip / (rated_slip * (rated_v / volts) ** 2)
 
 
@@ -63,98 +63,98 @@ def _pull_out(
 
 MOTOR: tuple[Calculation, ...] = (
     Calculation(
-        "synchronous_speed", "Synchronous speed", SPEED, (FREQUENCY, POLES), (Output("Synchronous speed", "speed"),),
+        "synchronous_speed", say("label-synchronous-speed"), SPEED, (FREQUENCY, POLES), (Output(say("label-synchronous-speed"), "speed"),),
         "n_s = 120 f ÷ p", DEFINITION, lambda f, p: synchronous_speed_rpm(f, round(p)),
     ),
     Calculation(
-        "poles", "Poles from a plate's speed", SPEED, (Input("rated_speed", "n", "full-load speed on the plate", "rated_speed"), FREQUENCY),
-        (Output("Poles", "poles"),), "the pole count p whose 120 f ÷ p is the nearest at or above n",
-        "Definition of slip; its range common practice.", lambda n, f: float(poles_from_rated_speed(n, f)),
+        "poles", say("calculations-motor-motor-poles-plate"), SPEED, (Input("rated_speed", "n", say("calculations-motor-motor-full-load"), "rated_speed"), FREQUENCY),
+        (Output(say("label-poles"), "poles"),), say("calculations-motor-motor-pole-count"),
+        say("calculations-motor-motor-definition-slip"), lambda n, f: float(poles_from_rated_speed(n, f)),
     ),
     Calculation(
-        "slip", "Slip", SPEED, (SPEED_READ, FREQUENCY, POLES), (Output("Slip", "slip"),), "s = (n_s − n) ÷ n_s",
+        "slip", say("calculations-motor-motor-slip"), SPEED, (SPEED_READ, FREQUENCY, POLES), (Output(say("calculations-motor-motor-slip"), "slip"),), "s = (n_s − n) ÷ n_s",
         DEFINITION, lambda n, f, p: running_slip(n, f, round(p)),
     ),
     Calculation(
-        "torque", "Torque from power and speed", SPEED, (SHAFT, SPEED_READ), (Output("Torque", "torque"),),
+        "torque", say("calculations-motor-motor-torque-power"), SPEED, (SHAFT, SPEED_READ), (Output(say("calculations-motor-motor-torque"), "torque"),),
         "T = P ÷ (2π n ÷ 60)", DEFINITION, torque_nm,
     ),
     Calculation(
-        "shaft_power", "Power from torque and speed", SPEED, (Input("torque", "T", "torque", "torque"), SPEED_READ),
-        (Output("Shaft power", "shaft_power"),), "P = T 2π n ÷ 60", DEFINITION, lambda t, n: t * n * math.pi / 30,
+        "shaft_power", say("calculations-motor-motor-power-torque"), SPEED, (Input("torque", "T", say("term-torque"), "torque"), SPEED_READ),
+        (Output(say("label-shaft-power"), "shaft_power"),), "P = T 2π n ÷ 60", DEFINITION, lambda t, n: t * n * math.pi / 30,
     ),
     Calculation(
-        "pull_out", "Pull-out torque of a three-phase motor", SPEED,
-        (Input("voltage", "V", "volts line to line", "voltage"), FREQUENCY, POLES, *(
+        "pull_out", say("calculations-motor-motor-pull-out"), SPEED,
+        (Input("voltage", "V", say("calculations-motor-motor-volts-line"), "voltage"), FREQUENCY, POLES, *(
             Input(name, symbol, label, "resistance", exact=True)
             for name, symbol, label in (
-                ("stator_resistance", "R_1", "resistance of a phase"), ("stator_reactance", "X_1", "its leakage reactance"),
-                ("magnetising_reactance", "X_m", "magnetising reactance"), ("rotor_resistance", "R_2", "rotor resistance, referred"),
-                ("rotor_reactance", "X_2", "rotor reactance, referred"),
+                ("stator_resistance", "R_1", say("calculations-motor-motor-resistance-phase")), ("stator_reactance", "X_1", say("calculations-motor-motor-leakage-reactance")),
+                ("magnetising_reactance", "X_m", say("calculations-motor-motor-magnetising-reactance")), ("rotor_resistance", "R_2", say("calculations-motor-motor-rotor-resistance")),
+                ("rotor_reactance", "X_2", say("calculations-motor-motor-rotor-reactance")),
             )
         )),
-        (Output("Pull-out torque", "torque"), Output("At a slip of", "slip")), "T = 3 V_th² ÷ (2 ω_s (R_th + √(R_th² + (X_th + X_2)²)))",
-        "Thevenin; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6.", _pull_out, "Impedances of one phase of the equivalent star; no core loss.",
+        (Output(say("calculations-motor-motor-pull-out-torque"), "torque"), Output(say("calculations-motor-motor-slip-2"), "slip")), "T = 3 V_th² ÷ (2 ω_s (R_th + √(R_th² + (X_th + X_2)²)))",
+        say("calculations-motor-motor-thevenin-fitzgerald"), _pull_out, say("calculations-motor-motor-impedances-one"),
     ),
     Calculation(
-        "unbalance_heating", "Amps and heat under unbalanced volts", SPEED,
-        (Input("unbalance", "u", "unbalance of the volts", "unbalance"), Input("locked_amps", "I_L ÷ I_N", "locked-rotor over full-load amps", "count", default="6")),
-        (Output("Backward amps over rated", "ratio"), Output("Heat of all windings over balanced", "ratio"), Output("Of the worst one, at most", "ratio")),
-        "I_2 = u I_L; 1 + I_2²; (1 + I_2)²", "Symmetrical components.", lambda u, ratio: unbalanced_heating(u, ratio), "Up to 5 % unbalance.",
+        "unbalance_heating", say("calculations-motor-motor-amps-heat"), SPEED,
+        (Input("unbalance", "u", say("calculations-motor-motor-unbalance-volts"), "unbalance"), Input("locked_amps", "I_L ÷ I_N", say("calculations-motor-motor-locked-rotor"), "count", default="6")),
+        (Output(say("calculations-motor-motor-backward-amps"), "ratio"), Output(say("calculations-motor-motor-heat-all"), "ratio"), Output(say("calculations-motor-motor-worst-one"), "ratio")),
+        "I_2 = u I_L; 1 + I_2²; (1 + I_2)²", say("calculations-motor-motor-symmetrical-components"), lambda u, ratio: unbalanced_heating(u, ratio), say("calculations-motor-motor-up-unbalance"),
     ),
     Calculation(
-        "belt_speed", "Speed over a belt", SPEED,
-        (SPEED_READ, Input("motor_sheave", "d_1", "pitch diameter on the motor", "dimension"),
-         Input("machine_sheave", "d_2", "pitch diameter on the machine", "dimension"),
-         Input("belt_slip", "s_b", "slip of the belt", "slip", default="1.5 %")),
-        (Output("Speed of the machine", "speed"),), "n_2 = n d_1 ÷ d_2 (1 − s_b)", "Definition; 1 to 2 % of slip common practice.",
+        "belt_speed", say("calculations-motor-motor-speed-over"), SPEED,
+        (SPEED_READ, Input("motor_sheave", "d_1", say("calculations-motor-motor-pitch-diameter"), "dimension"),
+         Input("machine_sheave", "d_2", say("calculations-motor-motor-pitch-diameter-machine"), "dimension"),
+         Input("belt_slip", "s_b", say("calculations-motor-motor-slip-belt"), "slip", default="1.5 %")),
+        (Output(say("calculations-motor-motor-speed-machine"), "speed"),), "n_2 = n d_1 ÷ d_2 (1 − s_b)", say("calculations-motor-motor-definition-slip-common"),
         lambda n, d1, d2, s: n * d1 / d2 * (1 - s),
     ),
     Calculation(
-        "apparent_power", "Apparent power", POWER, (VOLTS, AMPS, PHASES), (Output("Apparent power", "apparent_power"),),
-        "S = V I, with three phases √3 V I", DEFINITION, lambda v, i, phases: apparent_power_va(v, i, int(phases)),
+        "apparent_power", say("calculations-motor-motor-apparent-power"), POWER, (VOLTS, AMPS, PHASES), (Output(say("calculations-motor-motor-apparent-power"), "apparent_power"),),
+        say("calculations-motor-motor-s-v"), DEFINITION, lambda v, i, phases: apparent_power_va(v, i, int(phases)),
     ),
     Calculation(
-        "power_factor", "True power factor", POWER, (WATTS, VOLTS, AMPS, PHASES), (Output("True power factor", "power_factor"),),
-        "W ÷ S", "Definition; IEEE Std 1459.", lambda w, v, i, phases: power_factor(w, v, i, int(phases)),
+        "power_factor", say("calculations-motor-motor-true-power"), POWER, (WATTS, VOLTS, AMPS, PHASES), (Output(say("calculations-motor-motor-true-power"), "power_factor"),),
+        "W ÷ S", say("calculations-motor-motor-definition-ieee"), lambda w, v, i, phases: power_factor(w, v, i, int(phases)),
     ),
     Calculation(
-        "input_power", "Watts from volts, amps and power factor", POWER,
-        (VOLTS, AMPS, Input("power_factor", "λ", "true power factor", "power_factor"), PHASES),
-        (Output("Input power", "input_power"),), "W = S λ", DEFINITION,
+        "input_power", say("calculations-motor-motor-watts-volts"), POWER,
+        (VOLTS, AMPS, Input("power_factor", "λ", say("calculations-motor-motor-true-power-factor"), "power_factor"), PHASES),
+        (Output(say("label-input-power"), "input_power"),), "W = S λ", DEFINITION,
         lambda v, i, factor, phases: input_power_from_current_w(v, i, factor, int(phases)),
     ),
     Calculation(
-        "efficiency", "Efficiency", POWER, (SHAFT, WATTS), (Output("Efficiency", "efficiency"),), "η = P ÷ W", DEFINITION,
+        "efficiency", say("label-efficiency"), POWER, (SHAFT, WATTS), (Output(say("label-efficiency"), "efficiency"),), "η = P ÷ W", DEFINITION,
         lambda p, w: _efficiency(p, w),
     ),
     Calculation(
-        "load_by_slip", "Load by slip, corrected for volts", POWER,
-        (FREQUENCY, POLES, Input("rated_speed", "n_N", "speed on the plate", "rated_speed"), SPEED_READ,
-         Input("rated_voltage", "V_N", "volts on the plate", "rated_voltage"), VOLTS),
-        (Output("Load", "load"),), "x = s ÷ (s_N (V_N ÷ V)²)", DOE, _load_by_slip, SLIP_TRUST,
+        "load_by_slip", say("calculations-motor-motor-load-slip"), POWER,
+        (FREQUENCY, POLES, Input("rated_speed", "n_N", say("calculations-motor-motor-speed-plate"), "rated_speed"), SPEED_READ,
+         Input("rated_voltage", "V_N", say("calculations-motor-motor-volts-plate"), "rated_voltage"), VOLTS),
+        (Output(say("label-load"), "load"),), "x = s ÷ (s_N (V_N ÷ V)²)", DOE, _load_by_slip, SLIP_TRUST,
     ),
     Calculation(
-        "load_by_amps", "Load by amps", POWER,
-        (AMPS, Input("rated_current", "I_N", "amps on the plate", "rated_current"), VOLTS,
-         Input("rated_voltage", "V_N", "volts on the plate", "rated_voltage")),
-        (Output("Load", "load"),), "x = (I ÷ I_N)(V ÷ V_N)", DOE, lambda i, i_n, v, v_n: i / i_n * v / v_n, AMPS_TRUST,
+        "load_by_amps", say("calculations-motor-motor-load-amps"), POWER,
+        (AMPS, Input("rated_current", "I_N", say("term-amps-on-the-plate"), "rated_current"), VOLTS,
+         Input("rated_voltage", "V_N", say("calculations-motor-motor-volts-plate"), "rated_voltage")),
+        (Output(say("label-load"), "load"),), "x = (I ÷ I_N)(V ÷ V_N)", DOE, lambda i, i_n, v, v_n: i / i_n * v / v_n, AMPS_TRUST,
     ),
     Calculation(
-        "capacitance_running", "Capacitor from its amps and volts, running", CAPACITORS,
-        (Input("current", "I", "amps in the capacitor's lead", "current"), Input("voltage", "V", "volts across the capacitor itself", "voltage"), FREQUENCY),
-        (Output("Capacitance", "capacitance"),), "C = I ÷ (2π f V)", "Definition of reactance; 2,652 I ÷ V in µF at 60 Hz, 3,183 at 50 Hz.",
-        capacitance_from_running_f, "A sound run capacitor lies within 6 % of its label. Common practice.",
+        "capacitance_running", say("calculations-motor-motor-capacitor-amps"), CAPACITORS,
+        (Input("current", "I", say("calculations-motor-motor-amps-capacitor"), "current"), Input("voltage", "V", say("calculations-motor-motor-volts-across"), "voltage"), FREQUENCY),
+        (Output(say("calculations-motor-motor-capacitance"), "capacitance"),), "C = I ÷ (2π f V)", say("calculations-motor-motor-definition-reactance"),
+        capacitance_from_running_f, say("calculations-motor-motor-sound-run"),
     ),
     Calculation(
-        "capacitor_current", "Amps of a capacitor", CAPACITORS,
-        (Input("capacitance", "C", "capacitance", "capacitance"), Input("voltage", "V", "volts across it", "voltage"), FREQUENCY),
-        (Output("Current", "current"),), "I = 2π f C V", "Definition of reactance.", capacitor_current_a,
+        "capacitor_current", say("calculations-motor-motor-amps-capacitor-2"), CAPACITORS,
+        (Input("capacitance", "C", say("calculations-motor-motor-capacitance-2"), "capacitance"), Input("voltage", "V", say("calculations-motor-motor-volts-across-2"), "voltage"), FREQUENCY),
+        (Output(say("calculations-motor-motor-current"), "current"),), "I = 2π f C V", say("calculations-motor-motor-definition-reactance-2"), capacitor_current_a,
     ),
     Calculation(
-        "capacitors_together", "Two capacitors together", CAPACITORS,
-        (Input("first", "C_1", "first capacitor", "capacitance"), Input("second", "C_2", "second capacitor", "capacitance")),
-        (Output("Side by side", "capacitance"), Output("One behind the other", "capacitance")),
+        "capacitors_together", say("calculations-motor-motor-two-capacitors"), CAPACITORS,
+        (Input("first", "C_1", say("calculations-motor-motor-first-capacitor"), "capacitance"), Input("second", "C_2", say("calculations-motor-motor-second-capacitor"), "capacitance")),
+        (Output(say("calculations-motor-motor-side-side"), "capacitance"), Output(say("calculations-motor-motor-one-behind"), "capacitance")),
         "C_1 + C_2; C_1 C_2 ÷ (C_1 + C_2)", DEFINITION, capacitors_together_f,
     ),
 )  # fmt: skip
@@ -163,7 +163,10 @@ MOTOR: tuple[Calculation, ...] = (
 def _efficiency(shaft_w: float, input_w: float) -> float:
     if not 0 < shaft_w < input_w:
         raise OutsideValidity(
-            f"{in_both_units(shaft_w, 'shaft_power')} at the shaft from {input_w:,.0f} W at the line is no efficiency: a motor gives less than it takes."
-            " Look again at both, and whether the watts are true watts."
+            say(
+                "calculations-motor-efficiency",
+                in_both_units=in_both_units(shaft_w, "shaft_power"),
+                input_w=Number(input_w, ",.0f"),
+            )
         )
     return shaft_w / input_w

@@ -8,6 +8,7 @@ from modest_rotor.core.commands.command import Command, Found, appended
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
 from modest_rotor.core.options.registry import traits_of
+from modest_rotor.core.say import say
 from modest_rotor.core.statements import Actor, Edit
 from modest_rotor.core.stations.options import Considered, OptionKind
 from modest_rotor.core.stations.product import Product
@@ -23,14 +24,15 @@ class ConsiderOption(Command):
     def edits(self, job: Job, actor: Actor, found: Found) -> tuple[Edit, ...]:
         """Errors as :func:`decide`."""
         if self.kind is OptionKind.KEEP:
-            raise ChangeRefused("The machine put right is the baseline of every job; it needs no second column.")
+            raise ChangeRefused(say("candidates-edits-machine-put"))
         if self.product is not None and not traits_of(self.kind).suits(self.product):
-            raise ChangeRefused(
-                f"{self.product.name} cannot stand for this kind; nothing was added. Choose another, or none yet."
-            )
+            raise ChangeRefused(say("candidates-edits-cannot-stand", product=self.product.name))
         new = {"kind": self.kind, "product": self.product.model_dump(mode="json") if self.product else None}
         return appended(
-            job, "options/considered", new, f"option {self.product.name if self.product else self.kind} added"
+            job,
+            "options/considered",
+            new,
+            say("candidates-edits-option-added", product=self.product.name if self.product else self.kind),
         )
 
 
@@ -46,9 +48,9 @@ def refuse_unsuited(before: Job, after: Job) -> None:
 
     new = wrong(after) - wrong(before)
     if any(kind is OptionKind.KEEP for _, kind, _ in new):
-        raise ChangeRefused("The machine put right is the baseline of every job; it needs no second column.")
+        raise ChangeRefused(say("candidates-refuse-unsuited-machine-put"))
     if new:
-        raise ChangeRefused("That product cannot stand for this kind of option; nothing was changed.")
+        raise ChangeRefused(say("candidates-refuse-unsuited-product-cannot"))
 
 
 def _can_be(one: Considered) -> bool:

@@ -12,27 +12,28 @@ from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.first import prepared
 from modest_rotor.core.job import Job
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import say
 from modest_rotor.core.statements import Actor, Edit
 from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.stations.readings import Stage
 
 LISTS = {
-    "readings": "set",
-    "duty/steps": "step",
-    "leads": "lead",
-    "call_taps": "call",
-    "options/considered": "option",
-    "setup/trials": "setting tried",
-    "setup/sweep/marks": "loud mark",
-    "proof/pairs": "pair of sets",
+    "readings": say("term-set"),
+    "duty/steps": say("term-step"),
+    "leads": say("term-lead"),
+    "call_taps": say("term-call"),
+    "options/considered": say("sheet-option"),
+    "setup/trials": say("commands-fields-lists-setting-tried"),
+    "setup/sweep/marks": say("commands-fields-lists-loud-mark"),
+    "proof/pairs": say("commands-fields-lists-pair-sets"),
 }
 """Lists to which an item is added, and what one is called."""
 CHOSEN = ("setup/traits", "setup/device", "setup/panel")
 """What is chosen from the devices that are kept, and never typed."""
 FIRST_PARTS = {
-    "readings": "a set to be typed",
-    "options/considered": "the usual candidates",
-    "duty/steps": "the hours of a year, assumed",
+    "readings": say("commands-fields-first-parts-set-typed"),
+    "options/considered": say("commands-fields-first-parts-usual-candidates"),
+    "duty/steps": say("commands-fields-first-parts-hours-year"),
 }
 
 
@@ -79,7 +80,7 @@ class AddItem(Command):
             # Whether it was right then is said of each set by itself, never copied.
             new |= {"taken_at": actor.at, "taken_by": actor.name or None, "known_good": None}
             new |= {"stage": self.stage} if self.stage else {}
-        return appended(job, self.items, new, f"{called} {len(items) + 1} added")
+        return appended(job, self.items, new, say("commands-fields-edits-added", called=called, items=len(items) + 1))
 
 
 @dataclass(frozen=True)
@@ -92,7 +93,7 @@ class RemoveItem(Command):
         """Errors as :func:`decide`."""
         items, _, item = self.path.rpartition("/")
         called = _called(items)
-        return (Edit(items, without_item(job, items, item), f"{called} removed"),)
+        return (Edit(items, without_item(job, items, item), say("commands-fields-edits-removed", called=called)),)
 
 
 @dataclass(frozen=True)
@@ -104,10 +105,8 @@ class FillPlate(Command):
         plate, site = job.document.plate, job.site
         values = read_line(plate.line or "", site.style_of(site.units)).values
         if not values:
-            raise ChangeRefused(
-                "Nothing in the line is sure enough to be written; it is kept. Type it on, or field by field."
-            )
-        return (Edit("plate", plate.model_dump(mode="json") | values, "the plate from its line"),)
+            raise ChangeRefused(say("commands-fields-edits-nothing-line"))
+        return (Edit("plate", plate.model_dump(mode="json") | values, say("commands-fields-edits-plate-line")),)
 
 
 @dataclass(frozen=True)
@@ -131,11 +130,11 @@ class TakeSets(Command):
     def edits(self, job: Job, actor: Actor, found: Found) -> tuple[Edit, ...]:
         """Errors as :func:`decide`."""
         if not self.sets:
-            raise ChangeRefused("No row can be taken in; the reasons stand beside each.")
+            raise ChangeRefused(say("commands-fields-edits-row-can"))
         after: list[dict[str, Any]] = value_at(job, "readings")
         for one in self.sets:
             after = [*after, {**one, "id": next_id(after)}]
-        return (Edit("readings", after, f"{len(self.sets)} set{'s' if len(self.sets) > 1 else ''} from CSV"),)
+        return (Edit("readings", after, say("commands-fields-edits-set-csv", sets=len(self.sets))),)
 
 
 @dataclass(frozen=True)
@@ -150,12 +149,12 @@ class TakeSetFromPanel(Command):
         """Errors as :func:`decide`."""
         said = {**self.values, "name": self.name, "stage": self.stage}
         read = {"taken_at": actor.at, "taken_by": actor.name or None}
-        return appended(job, "readings", said | read, "a set read from the panel")
+        return appended(job, "readings", said | read, say("commands-fields-edits-set-read"))
 
 
 def _editable(path: str) -> str:
     if path == "setup" or path.startswith(CHOSEN):
-        raise ChangeRefused("Devices are chosen, not edited; the earlier ones stay.")
+        raise ChangeRefused(say("commands-fields-editable"))
     return path
 
 
@@ -169,5 +168,5 @@ def _typed(field: str, after: Entry | str | None) -> str:
 
 def _called(items: str) -> str:
     if items not in LISTS:
-        raise ChangeRefused(f"A job has no list called “{items[:80]}”.")
+        raise ChangeRefused(say("commands-fields-called", items=items[:80]))
     return LISTS[items]

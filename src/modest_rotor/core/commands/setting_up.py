@@ -9,6 +9,7 @@ from modest_rotor.core.changes import value_at
 from modest_rotor.core.commands.command import Command, Found, appended, as_read, in_site_units
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.statements import Actor, Edit
 from modest_rotor.core.stations.loop import SeenSwing
 from modest_rotor.core.stations.traits import Traits
@@ -22,7 +23,7 @@ class TryGains(Command):
         """Errors as :func:`decide`."""
         loop = found().setup.loop
         if loop is None:
-            raise ChangeRefused("Say first what the loop is to hold.")
+            raise ChangeRefused(say("setting-up-edits-say-first"))
         first = not job.document.setup.loop.tries
         gain = loop.next_gain or (loop.gain.figure if first else None)
         integral = loop.next_integral or (loop.integral.figure if first else None)
@@ -30,7 +31,7 @@ class TryGains(Command):
         if gain and integral:
             new["gain"] = in_site_units(job, "loop_gain", gain.value)
             new["integral"] = in_site_units(job, "loop_time", integral.value)
-        return appended(job, "setup/loop/tries", new, "gains to be tried")
+        return appended(job, "setup/loop/tries", new, say("setting-up-edits-gains-tried"))
 
 
 @dataclass(frozen=True)
@@ -44,13 +45,15 @@ class TrySetting(Command):
         """Errors as :func:`decide`."""
         answer = next((one for one in found().setup.commands if one.step == self.step), None)
         if answer is None:
-            raise ChangeRefused("That duty step is not there any more.")
+            raise ChangeRefused(say("setting-up-edits-duty-step"))
         new: dict[str, Any] = {"step": self.step, "who": actor.name or None, "at": actor.at}
         advised = (answer.advice.command if answer.advice else None) or answer.command
         if advised:
             field = "frequency" if advised.quantity == "output_frequency" else "signal"
             new[field] = in_site_units(job, advised.quantity, advised.value)
-        label = "a setting tried" if self.read is None else "a setting tried, read from the panel"
+        label = (
+            say("setting-up-edits-setting-tried") if self.read is None else say("setting-up-edits-setting-tried-read")
+        )
         return appended(job, "setup/trials", new | (self.read or {}), label)
 
 
@@ -70,7 +73,9 @@ class MarkLoud(Command):
             "going": self.going,
             "who": actor.name or None,
         }
-        return appended(job, "setup/sweep/marks", heard, f"loud at {self.hertz:.1f} Hz")
+        return appended(
+            job, "setup/sweep/marks", heard, say("setting-up-edits-loud-hz", hertz=Number(self.hertz, ".1f"))
+        )
 
 
 @dataclass(frozen=True)
@@ -90,7 +95,7 @@ class KeepStepTest(Command):
             loop["pressure"][name] = as_read("pressure", f"{pascal:.1f} Pa")
         loop["began"] = as_read("loop_time", f"{self.began:.1f} s")
         loop["two_thirds"] = as_read("loop_time", f"{self.two_thirds:.1f} s")
-        return (Edit("setup/loop", loop, "a step test, read from the drive"),)
+        return (Edit("setup/loop", loop, say("setting-up-edits-step-test")),)
 
 
 @dataclass(frozen=True)
@@ -108,7 +113,7 @@ class KeepSwing(Command):
                 "seen": self.seen,
                 "period": as_read("loop_time", f"{self.period_s:.1f} s") if self.period_s else None,
             }
-        return (Edit("setup/loop/tries", tries, "the loop watched at the drive"),)
+        return (Edit("setup/loop/tries", tries, say("setting-up-edits-loop-watched")),)
 
 
 @dataclass(frozen=True)
@@ -124,4 +129,10 @@ class ChooseDevice(Command):
         setup = value_at(job, "setup") | {self.which: self.name}
         if self.which == "device":
             setup["traits"] = self.traits.model_dump(mode="json") if self.traits else None
-        return (Edit("setup", setup, f"{self.which}, {self.name}" if self.name else f"no {self.which}"),)
+        return (
+            Edit(
+                "setup",
+                setup,
+                f"{self.which}, {self.name}" if self.name else say("setting-up-edits-no", which=self.which),
+            ),
+        )

@@ -9,6 +9,7 @@ from modest_rotor.core.changes import next_id, value_at
 from modest_rotor.core.commands.command import Command, Found
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.statements import Actor, Edit
 from modest_rotor.core.stations.duty import MOST_STEPS, HoursFrom
 from modest_rotor.core.stations.logger import LoggedYear
@@ -31,7 +32,7 @@ class TakeTemplate(Command):
         """Errors as :func:`decide`."""
         rows = [row for row in read_table("duty_templates") if row["building"] == self.building]
         if not rows:
-            raise ChangeRefused(f"There is no template called “{self.building}”.")
+            raise ChangeRefused(say("commands-year-edits-there-template", building=self.building))
         steps = [
             {
                 "name": row["step"],
@@ -42,7 +43,7 @@ class TakeTemplate(Command):
             }
             for row in rows
         ]
-        return (Edit("duty", _with_steps(job, steps), f"the year of an {self.building}, assumed"),)
+        return (Edit("duty", _with_steps(job, steps), say("commands-year-edits-year-assumed", building=self.building)),)
 
 
 @dataclass(frozen=True)
@@ -57,7 +58,10 @@ class TakeYear(Command):
         """Errors as :func:`decide`."""
         year = self.year
         levels = year.levels if self.by_load and len(year.levels) > 1 else ()
-        told = [(f"logged, load {100 * level.load:.0f} %", level.hours.value) for level in levels]
+        told = [
+            (say("commands-year-edits-logged-load", load=Number(100 * level.load, ".0f")), level.hours.value)
+            for level in levels
+        ]
         spread = max(year.spread, LEAST_SPREAD) if year.spread <= WIDEST_SPREAD else WIDEST_SPREAD
         steps = [
             {
@@ -67,10 +71,10 @@ class TakeYear(Command):
                 "hours_spread": f"{100 * spread:.0f} %",
                 **({} if told else {"flow_share": "100 %"}),
             }
-            for name, hours in told or [("logged, running", year.hours.value)]
+            for name, hours in told or [(say("commands-year-edits-logged-running"), year.hours.value)]
         ]
         duty = _with_steps(job, steps) | {"starts": f"{year.starts.value:.0f}", "logged": self.told}
-        return (Edit("duty", duty, "the year from a logger"),)
+        return (Edit("duty", duty, say("commands-year-edits-year-logger")),)
 
 
 @dataclass(frozen=True)
@@ -85,24 +89,26 @@ class TakeEnergy(Command):
         """Errors as :func:`decide`."""
         year = self.year
         if year.energy is None:
-            raise ChangeRefused(
-                f"“{self.column}” holds {year.kind}: only watts make an energy. Nothing was taken over."
-            )
+            raise ChangeRefused(say("commands-year-edits-holds-only", column=self.column, kind=year.kind))
         days = year.covered / HOURS_A_DAY
         gaps = year.days - days
         proof = value_at(job, "proof") | {
-            "logged_days": f"{days:.2f} days",
+            "logged_days": say("commands-year-edits-days", days=Number(days, ".2f")),
             "logged_energy": f"{year.energy.value:.4g} kWh",
-            "logged": f"{self.column}, {self.rows} rows"
-            + (f"; {gaps:.1f} days of gaps left out" if gaps > TOLD_GAPS_D else ""),
+            "logged": say(
+                "commands-year-edits-rows",
+                column=self.column,
+                rows=self.rows,
+                gaps=say("commands-year-edits-days-gaps", gaps=Number(gaps, ".1f")) if gaps > TOLD_GAPS_D else "",
+            ),
         }
-        return (Edit("proof", proof, "a logger's energy after"),)
+        return (Edit("proof", proof, say("commands-year-edits-logger-s")),)
 
 
 def _with_steps(job: Job, steps: list[dict[str, Any]]) -> dict[str, Any]:
     duty: dict[str, Any] = value_at(job, "duty")
     if len(duty["steps"]) + len(steps) > MOST_STEPS:
-        raise ChangeRefused(f"A year has at most {MOST_STEPS} steps; nothing was taken over. Remove one first.")
+        raise ChangeRefused(say("commands-year-with-steps", most_steps=MOST_STEPS))
     for step in steps:
         duty["steps"] = [*duty["steps"], {**step, "id": next_id(duty["steps"])}]
     return duty

@@ -30,18 +30,16 @@ from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.rules.capacitor import tolerance_of
+from modest_rotor.core.say import Number, run_on, say, tell
 
 MOST_DRAWN = 240
-AS_AT_20 = "as in air of 20 °C"
+AS_AT_20 = say("drift-answer-as-at-20")
 ORDINARY_WANDER = 0.01
 MOST_CAUSES, LEAST_SHARE = 3, 0.05
-SOURCE = (
-    "Robust lines (Theil–Sen) of every reading on the setting that was read most, against the state at sign-off or the meter's own"
-    " first readings; causes are put into the solved machine. Spreads are our judgement, tested on simulated years: optimistic."
-)
+SOURCE = say("drift-answer-source")
 TITLES = {
-    "voltage": "Volts", "current": "Line amps", "input_power": "Input power", "speed": "Speed", "static": "Total external static",
-    "airflow": "Airflow", "water_flow": "Water flow", "differential": "Pump differential", "air": "Air", "capacitance": "Run capacitor",
+    "voltage": say("word-volts"), "current": say("label-line-amps"), "input_power": say("label-input-power"), "speed": say("word-speed"), "static": say("label-total-external-static"),
+    "airflow": say("word-airflow"), "water_flow": say("label-water-flow"), "differential": say("label-pump-differential"), "air": say("word-air"), "capacitance": say("label-run-capacitor"),
 }  # fmt: skip
 
 
@@ -131,7 +129,7 @@ def log_answer(
     wheel = job.machine.wheel
     fan = wheel is not None and wheel is not Wheel.PUMP
     word = medium_of(wheel).machine if wheel else "fan"
-    first = judge(log, references, None, fan) if len(log) else Waiting("waits for readings over time")
+    first = judge(log, references, None, fan) if len(log) else Waiting(say("drift-answer-log-answer-waits-readings"))
     told = first
     why_no_cause = ""
     if isinstance(first, Judgement) and first.drifts:
@@ -160,9 +158,7 @@ def log_answer(
         ),
         capacitor=_capacitor_words(capacitor),
         leaves=_leaves(capacitor),
-        frozen=("Every value has stood still to its last digit: the meter or its link is frozen, not the machine.",)
-        if frozen
-        else (),
+        frozen=(say("drift-answer-log-answer-every-value"),) if frozen else (),
         next_day=next_day,
         next_why=next_why,
         rail=drift_rail(told, len(log), capacitor, word),
@@ -186,26 +182,28 @@ def drift_sentence(judged: Judgement, why_no_cause: str, word: str) -> Phrase:
     """What the readings did, and the likeliest cause in the terms of a machine, ``fan`` or ``pump``."""
     if not judged.drifts:
         largest = max(judged.trends, key=lambda one: abs(one.level) / one.sd)
-        return (
-            f"No drift: of {judged.readings} readings on {judged.setting} none has left what a healthy machine wanders; {largest.measurand} stands at ",
-            _moved(largest),
-            ".",
+        return tell(
+            "drift-answer-drift-sentence-drift-readings",
+            readings=judged.readings,
+            setting=judged.setting,
+            measurand=largest.measurand,
+            moved=_moved(largest),
         )
     moved = sorted(
         (one for one in judged.trends if abs(one.level) > 2 * one.sd), key=lambda one: -abs(one.level) / one.sd
     )
-    pieces: list[str | Figure] = ["It drifts: "]
+    pieces: list[str | Figure] = [say("drift-answer-drift-sentence-drifts")]
     for place, one in enumerate(moved[:4]):
-        pieces += [", " if place else "", f"{one.measurand} ", "+" if one.level > 0 else "", _moved(one)]
+        pieces += [", " if place else "", one.measurand.label, " ", "+" if one.level > 0 else "", _moved(one)]
     name, words = _likeliest(judged, word)
     end = (
-        f". Likeliest: {name}; {words.rstrip('.')}."
+        say("drift-answer-drift-sentence-likeliest", name=name, rstrip=words.rstrip("."))
         if name
-        else f". No cause is named: {why_no_cause}."
+        else say("drift-answer-drift-sentence-cause-named", why_no_cause=why_no_cause)
         if why_no_cause
         else "."
     )
-    return (*pieces, end)
+    return run_on(*pieces, end)
 
 
 def _likeliest(judged: Judgement, word: str) -> tuple[str, str]:
@@ -223,7 +221,12 @@ def drift_cause(weighed: WeighedCause, word: str) -> DriftCause:
 
     def effect(name: Measurand) -> Phrase:
         expected = math.exp(weighed.expected[name]) - 1
-        return (f"{name} ", "+" if expected > 0 else "", figure("change", expected, "estimated"))
+        return tell(
+            "drift-answer-effect",
+            name=name,
+            expected="+" if expected > 0 else "",
+            change=figure("change", expected, "estimated"),
+        )
 
     name, words, _ = weighed.cause.told_on(word)
     return DriftCause(
@@ -309,15 +312,13 @@ def _capacitor_words(trend: CapacitorTrend | None) -> Phrase:
         return ()
     now = figure("ratio", trend.now, "measured")
     if trend.is_out:
-        return ("The run capacitor stands at ", now, " of its label: outside its tolerance. Change it.")
+        return tell("drift-answer-capacitor-words-run-capacitor", now=now)
     if trend.leaves[1] is None:
-        return ("The run capacitor stands at ", now, " of its label and does not fall.")
-    return (
-        "The run capacitor stands at ",
-        now,
-        " of its label and loses ",
-        figure("change", -trend.slope_a_year, "estimated").model_copy(update={"band": trend.slope_band}),
-        " of it a year.",
+        return tell("drift-answer-capacitor-words-run-capacitor-stands", now=now)
+    return tell(
+        "drift-answer-capacitor-words-run-capacitor-stands-label",
+        now=now,
+        model_copy=figure("change", -trend.slope_a_year, "estimated").model_copy(update={"band": trend.slope_band}),
     )
 
 
@@ -331,21 +332,34 @@ def next_visit(
     """
     if judged and judged.drifts:
         name, words = _likeliest(judged, word)
-        return today, (f"it drifts: {name}; {words}" if name else "it drifts: find out why",)
+        return today, (
+            say("drift-answer-next-visit-drifts", name=name, words=words)
+            if name
+            else say("drift-answer-next-visit-drifts-find"),
+        )
     wanted: list[tuple[float, Phrase]] = [(due.day, (due.what,)) for due in dues]
     if capacitor and capacitor.is_out:
-        wanted.append((today, ("the run capacitor is outside its tolerance",)))
+        wanted.append((today, (say("drift-answer-next-visit-run-capacitor"),)))
     elif capacitor and capacitor.leaves[0] is not None:
-        wanted.append((capacitor.leaves[0], ("the run capacitor may leave its tolerance",)))
+        wanted.append((capacitor.leaves[0], (say("drift-answer-next-visit-run-capacitor-may"),)))
     return min(wanted, key=lambda one: one[0]) if wanted else (None, ())
 
 
 def drift_rail(told: Judgement | Absent, readings: int, capacitor: CapacitorTrend | None, word: str) -> Phrase:
     """What the rail says of the log."""
     if isinstance(told, Absent) and capacitor is not None:
-        return ("run capacitor at ", figure("ratio", capacitor.now, "measured"), " of its label")
+        return tell("drift-answer-drift-rail-run-capacitor", ratio=figure("ratio", capacitor.now, "measured"))
     if isinstance(told, Absent):
-        return (f"{readings} readings; {told.why}",) if readings else ("waits for readings",)
+        return (
+            (say("drift-answer-drift-rail-readings", readings=readings, why=told.why),)
+            if readings
+            else (say("term-waits-for-readings"),)
+        )
     if not told.drifts:
-        return (f"{readings:,} readings, no drift",)
-    return (f"drifts: {_likeliest(told, word)[0] or 'cause not known'}",)
+        return (say("drift-answer-drift-rail-readings-drift", readings=Number(readings, ",")),)
+    return (
+        say(
+            "drift-answer-drift-rail-drifts",
+            likeliest=_likeliest(told, word)[0] or say("drift-answer-drift-rail-cause-known"),
+        ),
+    )

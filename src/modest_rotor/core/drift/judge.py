@@ -13,6 +13,7 @@ from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.causes import REPEATS, Observed, Solved, WeighedCause, rank_causes
 from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.outcome import Absent, Waiting
+from modest_rotor.core.say import say
 
 FEWEST_READINGS = 5
 FIRST_SHARE, FEWEST_FIRST = 0.08, 5
@@ -86,18 +87,18 @@ def judge(
     start = last_reset(log.events, "air")
     groups = _groups(log)
     if not groups:
-        return Waiting(f"waits for {FEWEST_READINGS} readings on one setting")
+        return Waiting(say("judge-waits-readings", fewest_readings=FEWEST_READINGS))
     setting, source = max(groups, key=lambda key: int(groups[key].sum()))
     whole = log.chosen(groups[setting, source])
     recent = whole.chosen(whole.days >= start) if start is not None else whole
     if len(recent) < FEWEST_READINGS:
-        return Waiting(f"waits for {FEWEST_READINGS} readings since the last service")
+        return Waiting(say("judge-waits-readings-since", fewest_readings=FEWEST_READINGS))
     reference = next((one for one in references if one.setting == setting), None)
     trends = tuple(
         found for column in MEASURAND_OF if (found := _measurand(column, whole, recent, reference, fan)) is not None
     )
     if not trends:
-        return Waiting(f"waits for {FEWEST_READINGS} readings of one meter")
+        return Waiting(say("judge-waits-readings-one", fewest_readings=FEWEST_READINGS))
     observed = {one.measurand: Observed(one.level, one.sd) for one in trends}
     total = sum((one.level / one.sd) ** 2 for one in trends)
     moved = any(

@@ -12,6 +12,7 @@ from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.say import say
 from modest_rotor.core.tables import read_table
 
 
@@ -114,9 +115,7 @@ def interval_days(typed: str) -> int | None:
     found = re.fullmatch(r"(\d+(?:[.,]\d+)?)\s*(?:(day|week|month|year)s?)?", text)
     days = round(float(found[1].replace(",", ".")) * DAYS_OF[found[2] or "month"]) if found else 0
     if not 1 <= days <= LONGEST_INTERVAL_D:
-        raise QuantityRefused(
-            f"“{typed.strip()[:40]}” is no time until it is due again: 6 months, 90 days or 2 years, twenty years at most. Nothing was noted."
-        )
+        raise QuantityRefused(say("drift-log-interval-days", strip=typed.strip()[:40]))
     return days
 
 

@@ -19,6 +19,7 @@ from modest_rotor.core.physics.fan import MachineCurve, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.options import Considered
 
 ORDINARY_EFFICIENCY = 0.78
@@ -45,7 +46,7 @@ def machine_since(job: Job, machine: FoundMachine | Absent, healthy: Mapping[Mea
     flow, pressure = healthy.get(Measurand.FLOW) or 1.0, healthy.get(Measurand.PRESSURE) or 1.0
     power = ORDINARY_EFFICIENCY * watts
     if not (speed > 0 and power > 0 and flow > 0 and pressure > 0):
-        return Waiting("waits for a speed or watts of the healthy state")
+        return Waiting(say("drift-machine-machine-since"))
     curve = MachineCurve(generic_shape(machine.wheel), flow, pressure, power, 1.0)
     load = Load(curve, speed, system_through(flow, pressure, 0.0))
     try:
@@ -74,7 +75,7 @@ def _with_motor(
         return Setup(motor, Supply(volts, 50.0), load, command, value)
     fitted = motor_on_drive(machine, Asked(None, chosen)) if traits.set_by is SetBy.DRIVE else machine.own
     if fitted is None or isinstance(fitted, Absent):
-        return fitted or Waiting("waits for the plate: the motor is not known")
+        return fitted or Waiting(say("drift-machine-with-motor"))
     rated_v, rated_hz, poles = fitted.plate.rated_voltage_v, fitted.plate.frequency_hz, fitted.plate.poles
     assert rated_v and rated_hz and poles
     if traits.set_by is not SetBy.DRIVE:

@@ -9,6 +9,7 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import COVERAGE_95, Array
+from modest_rotor.core.say import say
 
 FEWEST = 4
 MOST_POINTS = 240
@@ -60,7 +61,7 @@ def robust_trend(time: Array, value: Array, confidence_z: float = COVERAGE_95) -
     American Statistical Association 63, with ties as there.
     """
     if len(time) < FEWEST or np.ptp(time) <= 0:
-        raise OutsideValidity(f"A trend needs {FEWEST} readings at different times; there are {len(time)}.")
+        raise OutsideValidity(say("trend-robust-trend", fewest=FEWEST, time=len(time)))
     later, earlier = np.triu_indices(len(time), 1)[::-1]
     dt = time[later] - time[earlier]
     apart = dt != 0

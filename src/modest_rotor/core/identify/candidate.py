@@ -16,6 +16,7 @@ from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import SWITCH_SPEED_SHARE, Auxiliary, TwoAxisMotor
+from modest_rotor.core.say import joined, say
 from modest_rotor.core.tables import find_row, read_table
 
 SATURATION, SATURATION_EXPONENT = 0.35, 6.0
@@ -167,7 +168,13 @@ def candidates(plate: PlateFacts, taps: tuple[Tap, ...] = ()) -> Candidates:
     lacking = lacks(plate)
     if lacking:
         raise OutsideValidity(
-            f"A motor is fitted from its plate's {', '.join(lacking)}; {'it lacks' if len(lacking) == 1 else 'they are missing'}."
+            say(
+                "candidate-candidates-motor-fitted",
+                lacking=joined(", ", lacking),
+                lacks=say("candidate-candidates-lacks")
+                if len(lacking) == 1
+                else say("candidate-candidates-they-missing"),
+            )
         )
     rows = [(name, label, median * _scale(plate, name), sd) for name, label, median, sd in _priors(str(plate.kind))]
     assert plate.rated_slip is not None and plate.synchronous_speed_rpm is not None
@@ -175,13 +182,13 @@ def candidates(plate: PlateFacts, taps: tuple[Tap, ...] = ()) -> Candidates:
         known = plate.run_capacitance_f
         assert plate.rated_voltage_v is not None and plate.rated_power_w is not None
         typical = CAPACITOR_PER_W * plate.rated_power_w / plate.rated_voltage_v**2
-        rows.append(("c", "run capacitor", known or typical, CAPACITOR_SD if known else UNSEEN_CAPACITOR_SD))
+        rows.append(("c", say("term-run-capacitor"), known or typical, CAPACITOR_SD if known else UNSEEN_CAPACITOR_SD))
     rounding = plate.speed_step_rpm / math.sqrt(12) / (plate.rated_slip * plate.synchronous_speed_rpm)
-    rows.append(("slip", "slip at rated load", plate.rated_slip, math.hypot(SLIP_SD, rounding)))
+    rows.append(("slip", say("candidate-candidates-slip-rated"), plate.rated_slip, math.hypot(SLIP_SD, rounding)))
     for tap in taps:
-        rows.append((tap.name, f"extra turns of the {tap.name}", tap.turns, tap.spread))
+        rows.append((tap.name, say("candidate-candidates-extra-turns", tap=tap.name), tap.turns, tap.spread))
     if taps:
-        rows.append((CONNECTION, "connection of the taps", 1.0, 1.0))
+        rows.append((CONNECTION, say("candidate-candidates-connection-taps"), 1.0, 1.0))
     names, labels, medians, spreads = zip(*rows, strict=True)
     return Candidates(plate, names, labels, np.array(medians), np.array(spreads))
 
@@ -190,9 +197,9 @@ def lacks(plate: PlateFacts) -> tuple[str, ...]:
     """What a plate lacks for a fit, in words."""
     wanted = (
         ("kind", plate.kind),
-        ("rated power", plate.rated_power_w),
-        ("rated volts", plate.rated_voltage_v),
-        ("rated speed and frequency", plate.rated_slip),
+        (say("term-rated-power"), plate.rated_power_w),
+        (say("term-rated-volts"), plate.rated_voltage_v),
+        (say("term-rated-speed-and-frequency"), plate.rated_slip),
     )
     return tuple(name for name, value in wanted if not value)
 

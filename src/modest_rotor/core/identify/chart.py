@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import Number, joined, say
 
 SCHOOLS_DIFFER = 0.03
 """Share by which nearest column and interpolation must differ for both to be shown. Our judgement, no source."""
@@ -48,7 +49,7 @@ class Column:
         :param flow: m³/s. :returns: A. Source: the maker's chart.
         """
         if not self.rows[0] <= flow <= self.rows[-1]:
-            raise OutsideValidity("The chart's rows do not reach that flow.")
+            raise OutsideValidity(say("chart-amps-at"))
         upper = max(1, min(bisect_left(self.rows, flow), len(self.rows) - 1))
         return _between(self.rows[upper - 1], self.rows[upper], self.cells[upper - 1], self.cells[upper], flow)
 
@@ -116,7 +117,13 @@ class AmpsChart:
         if not keys[0] <= volts <= keys[-1]:
             off = keys[0] - volts if volts < keys[0] else volts - keys[-1]
             raise OutsideValidity(
-                f"{volts:g} V lies {off:g} V outside the chart, which goes from {keys[0]:g} to {keys[-1]:g} V."
+                say(
+                    "chart-around",
+                    volts=Number(volts, "g"),
+                    off=Number(off, "g"),
+                    keys=Number(keys[0], "g"),
+                    keys_2=Number(keys[-1], "g"),
+                )
             )
         upper = min(max(bisect_left(keys, volts), 1), len(keys) - 1) if len(keys) > 1 else 0
         lower = max(upper - 1, 0)
@@ -127,13 +134,20 @@ class AmpsChart:
         found = column.flows_at(amps)
         if len(found) > 1:
             raise OutsideValidity(
-                f"The {column.key:g} V column shows {amps:g} A at {len(found)} flows: the chart has more than one answer here."
+                say("chart-flow-in-v-column", key=Number(column.key, "g"), amps=Number(amps, "g"), found=len(found))
             )
         if not found:
             low, high = min(column.cells), max(column.cells)
             off = low - amps if amps < low else amps - high
             raise OutsideValidity(
-                f"{amps:g} A lies {off:.2f} A outside the {column.key:g} V column, which goes from {low:g} to {high:g} A."
+                say(
+                    "chart-flow-in-lies-outside",
+                    amps=Number(amps, "g"),
+                    off=Number(off, ".2f"),
+                    key=Number(column.key, "g"),
+                    low=Number(low, "g"),
+                    high=Number(high, "g"),
+                )
             )
         return found[0]
 
@@ -157,13 +171,19 @@ class BlowerTable:
         found = [column for column in self.columns if column[0].lower() == tap.lower()]
         if not found:
             raise OutsideValidity(
-                f"The table has no tap “{tap}”; it has {', '.join(name for name, _, _ in self.columns)}."
+                say("chart-flow-table-tap", tap=tap, value=joined(", ", (name for name, _, _ in self.columns)))
             )
         _, statics, flows = found[0]
         if not statics[0] <= static <= statics[-1]:
             off = statics[0] - static if static < statics[0] else static - statics[-1]
             raise OutsideValidity(
-                f"{in_both_units(static, 'pressure')} lies {in_both_units(off, 'pressure')} outside the tap's rows, which go from {in_both_units(statics[0], 'pressure')} to {in_both_units(statics[-1], 'pressure')}."
+                say(
+                    "chart-flow-lies-outside",
+                    in_both_units=in_both_units(static, "pressure"),
+                    in_both_units_2=in_both_units(off, "pressure"),
+                    in_both_units_3=in_both_units(statics[0], "pressure"),
+                    in_both_units_4=in_both_units(statics[-1], "pressure"),
+                )
             )
         upper = max(1, min(bisect_left(statics, static), len(statics) - 1))
         return _between(statics[upper - 1], statics[upper], flows[upper - 1], flows[upper], static)

@@ -10,6 +10,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.identify.rows import Reading
+from modest_rotor.core.say import Number, say
 
 ORDINARY_COST = 9.5
 """Cost of a plate fit that nearly all sound plates stay under. Our own study, benchmarks/promises.py."""
@@ -137,34 +138,44 @@ def _worst(fit: FittedMotor, readings: tuple[Reading, ...], most: int) -> tuple[
 def _other_plates(plate: PlateFacts) -> Iterator[tuple[str, str, PlateFacts]]:
     assert plate.rated_power_w and plate.rated_speed_rpm and plate.frequency_hz
     if plate.rated_current_a:
-        for factor, words in ((0.5, "double"), (2.0, "half"), (10.0, "a tenth of"), (0.1, "ten times")):
+        for factor, words in (
+            (0.5, say("doubt-double")),
+            (2.0, say("doubt-half")),
+            (10.0, say("doubt-other-plates-tenth")),
+            (0.1, say("doubt-other-plates-ten-times")),
+        ):
             yield (
                 "rated_current",
-                f"The amps read {words} what such a motor takes.",
+                say("doubt-other-plates-amps-read", words=words),
                 replace(plate, rated_current_a=plate.rated_current_a * factor),
             )
-        yield "rated_current", "The amps do not belong to this power and voltage.", replace(plate, rated_current_a=None)
-    for factor, words in ((0.5, "double"), (2.0, "half"), (0.1, "ten times"), (10.0, "a tenth of")):
+        yield "rated_current", say("doubt-other-plates-amps-do"), replace(plate, rated_current_a=None)
+    for factor, words in (
+        (0.5, say("doubt-double")),
+        (2.0, say("doubt-half")),
+        (0.1, say("doubt-other-plates-ten-times")),
+        (10.0, say("doubt-other-plates-tenth")),
+    ):
         yield (
             "rated_power",
-            f"The power reads {words} what these amps and volts make.",
+            say("doubt-other-plates-power-reads", words=words),
             _with_power(plate, plate.rated_power_w * factor),
         )
     for volts in (115.0, 230.0, 277.0, 400.0, 460.0):
         if plate.rated_voltage_v and not 0.85 < volts / plate.rated_voltage_v < 1.18:
             yield (
                 "rated_voltage",
-                f"As a {volts:.0f} V motor the plate would be ordinary.",
+                say("doubt-other-plates-v-motor", volts=Number(volts, ".0f")),
                 replace(plate, rated_voltage_v=volts),
             )
     if plate.run_capacitance_f:
         for factor in (0.1, 10.0):
             yield (
                 "run_capacitance",
-                "The capacitor's value is off by ten: look at its decimal point.",
+                say("doubt-other-plates-capacitor-s"),
                 replace(plate, run_capacitance_f=plate.run_capacitance_f * factor),
             )
-        yield "run_capacitance", "The capacitor does not belong to this motor.", replace(plate, run_capacitance_f=None)
+        yield "run_capacitance", say("doubt-other-plates-capacitor-does"), replace(plate, run_capacitance_f=None)
 
 
 def _with_power(plate: PlateFacts, power: float) -> PlateFacts:
@@ -179,32 +190,24 @@ def _other_readings(
         if reading.name not in suspects:
             continue
         for field, without, sentence in (
-            ("speed", replace(reading, speed=None), "The speed may be misread, or counted on more than one mark."),
-            (
-                "current",
-                replace(reading, current=None),
-                "The amps may be read low or high: one conductor alone in the clamp, the right range?",
-            ),
-            (
-                "input_power",
-                replace(reading, input_power=None),
-                "The watts may be volts × amps, or read on another circuit.",
-            ),
+            ("speed", replace(reading, speed=None), say("doubt-other-readings-speed-may")),
+            ("current", replace(reading, current=None), say("doubt-other-readings-amps-may")),
+            ("input_power", replace(reading, input_power=None), say("doubt-other-readings-watts-may")),
         ):
             if getattr(reading, field) is not None:
                 yield f"{reading.name}/{field}", sentence, plate, _swap(readings, place, without)
         if plate.kind in WITH_TAPS:
-            other = None if reading.tap else "low tap"
-            words = "high tap" if reading.tap else "lower tap"
+            other = None if reading.tap else say("term-low-tap")
+            words = say("doubt-other-readings-high-tap") if reading.tap else say("doubt-other-readings-lower-tap")
             yield (
-                f"{reading.name}/tap",
-                f"It may have run on the {words}.",
+                say("doubt-other-readings-tap", reading=reading.name),
+                say("doubt-other-readings-may-run", words=words),
                 plate,
                 _swap(readings, place, replace(reading, tap=other)),
             )
     if plate.kind is MotorKind.SPLIT_CAPACITOR and plate.run_capacitance_f:
         free = replace(plate, run_capacitance_f=None)
-        yield "run_capacitance", "The run capacitor may be weak: measure it out of circuit.", free, readings
+        yield "run_capacitance", say("doubt-other-readings-run-capacitor"), free, readings
 
 
 def _swap(readings: tuple[Reading, ...], place: int, reading: Reading) -> tuple[Reading, ...]:

@@ -9,6 +9,7 @@ from modest_rotor.core.errors import BeyondTables, OutsideValidity
 from modest_rotor.core.estimate import Estimate, measured
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.tables import find_row
 
 EFFICIENCY_REFERENCE_W = 373.0
@@ -48,7 +49,12 @@ def typical_motor(facts: PlateFacts, whose: str) -> TypicalMotor:
     low, high = float(row["power_from"]), float(row["power_to"])
     if not low <= facts.rated_power_w <= high:
         raise BeyondTables(
-            f"The typical efficiency of a {facts.kind} motor is known here from {in_both_units(low, 'rated_power')} to {in_both_units(high, 'rated_power')} of rated power."
+            say(
+                "efficiency-typical-motor",
+                kind=facts.kind,
+                in_both_units=in_both_units(low, "rated_power"),
+                in_both_units_2=in_both_units(high, "rated_power"),
+            )
         )
     mean = typical_efficiency(facts)
     bound = plate_efficiency_bound(facts)
@@ -98,8 +104,11 @@ def plate_efficiency_bound(facts: PlateFacts) -> float | None:
     bound = facts.rated_power_w / apparent - PLATE_ROUNDING
     if bound >= HIGHEST_EFFICIENCY:
         raise OutsideValidity(
-            f"The plate's volts and amps make {apparent:,.0f} VA, too little for {in_both_units(facts.rated_power_w, 'rated_power')} at the shaft."
-            " Look again at power, volts, amps and phases."
+            say(
+                "efficiency-plate-efficiency-bound",
+                apparent=Number(apparent, ",.0f"),
+                in_both_units=in_both_units(facts.rated_power_w, "rated_power"),
+            )
         )
     return bound
 

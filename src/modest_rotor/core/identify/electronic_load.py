@@ -9,6 +9,7 @@ from modest_rotor.core.estimate import Array, measured, propagate
 from modest_rotor.core.identify.load import LoadByMethod, Method, Running
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.physics.electronic import SPREAD_AT_RATING, SPREAD_BELOW_RATING, rated_losses
+from modest_rotor.core.say import Number, say
 
 SCATTER = measured(0.0, **{"losses of this electronic motor": SPREAD_AT_RATING})
 """Logarithm by which its losses at rating stray from the typical ones."""
@@ -16,7 +17,7 @@ PRINTED_SCATTER = measured(0.0, **{"losses of this electronic motor": 0.08})
 """The same where its plate prints an efficiency. Our judgement, no source; IEC 60034-1 allows losses 15 % over the print."""
 BELOW = measured(0.0, **{"losses of this electronic motor below rating": SPREAD_BELOW_RATING})
 """Logarithm by which they stray far below rated torque."""
-REASON = "True watts less the typical losses of an electronic motor at that speed; amps and slip say nothing of it."
+REASON = say("electronic-load-reason")
 MOST_LOAD = 3.0
 ROUNDS = 24
 LEAST_SHARE = 1e-4
@@ -32,14 +33,14 @@ def electronic_load(running: Running, plate: PlateFacts) -> LoadByMethod:
     Validity: true watts on the line side, warm motor. Source: ``physics.electronic.RatedLosses``.
     """
     needed = (
-        ("true watts", running.input_power),
-        ("speed", running.speed),
-        ("rated power", plate.rated_power_w),
-        ("rated speed", plate.rated_speed_rpm),
+        (say("term-true-watts"), running.input_power),
+        (say("term-speed"), running.speed),
+        (say("term-rated-power"), plate.rated_power_w),
+        (say("term-rated-speed"), plate.rated_speed_rpm),
     )
     missing = tuple(name for name, value in needed if value is None)
     if missing:
-        return LoadByMethod(Method.WATTS, None, None, None, None, False, "not worked out", missing)
+        return LoadByMethod(Method.WATTS, None, None, None, None, False, say("term-not-worked-out"), missing)
     assert running.input_power and running.speed and plate.rated_power_w and plate.rated_speed_rpm
     rated, rated_rpm = plate.rated_power_w, plate.rated_speed_rpm
     losses = rated_losses(rated, plate.printed_efficiency, plate.supply_phases)
@@ -56,12 +57,12 @@ def electronic_load(running: Running, plate: PlateFacts) -> LoadByMethod:
         return np.asarray((low + high) / 2)
 
     if running.speed.value <= 0:
-        raise OutsideValidity("A motor that stands still gives no power; its watts are those of its electronics.")
+        raise OutsideValidity(say("electronic-load-motor-stands"))
     scatter = PRINTED_SCATTER if plate.printed_efficiency else SCATTER
     (power,) = propagate(shaft, running.input_power, running.speed, scatter, BELOW)
     if power.value <= LEAST_SHARE * running.input_power.value:
-        raise OutsideValidity("the watts read would not cover the losses of an electronic motor at that speed")
+        raise OutsideValidity(say("electronic-load-watts-read"))
     load, band = power.value / rated, power.band / rated
     if load > MOST_LOAD:
-        raise OutsideValidity(f"the watts read would be {100 * load:.0f} % of the plate's power: look at both again")
+        raise OutsideValidity(say("electronic-load-watts-read-would", load=Number(100 * load, ".0f")))
     return LoadByMethod(Method.WATTS, load, power, max(load - band, 0.0), load + band, True, REASON)

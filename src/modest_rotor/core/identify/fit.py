@@ -13,6 +13,7 @@ from modest_rotor.core.identify.least_squares import MOST_ROUNDS, minimise
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.rows import SHARED, Agreement, Reading, log_ratio
 from modest_rotor.core.physics.operating_point import InductionMotor
+from modest_rotor.core.say import say
 
 SECOND_START = (("r1", -1.0), ("r2", 0.5), ("a", 1.0), ("xm", -0.5))
 """Where the second search begins, in standard deviations: a stiff motor with many auxiliary turns."""
@@ -65,12 +66,12 @@ class FittedMotor:
         A triangular factor of the covariance with the meters first keeps their names whole. What is left of the motor's
         uncertainty is turned so that few directions carry nearly all that torque, watts and amps can tell; the rest is dropped.
         """
-        return self.named("this motor")
+        return self.named(say("term-this-motor"))
 
     @cached_property
     def as_new(self) -> tuple[Estimate, ...]:
         """The numbers of a new motor of this plate: as uncertain, by sources of its own, and read by no meter."""
-        return self.named("a new motor", readings=False)
+        return self.named(say("term-a-new-motor"), readings=False)
 
     def named(self, whose: str, readings: bool = True) -> tuple[Estimate, ...]:
         """The same with the motor's own sources under another name: those of a new motor are its own.

@@ -9,6 +9,7 @@ from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.load import LoadByMethod, Method
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.identify.shaft_power import Way, by_ways
+from modest_rotor.core.say import say, small
 
 METHOD_OF = {
     Way.WATTS: Method.FITTED_WATTS,
@@ -17,17 +18,17 @@ METHOD_OF = {
     Way.ALL: Method.FITTED,
 }
 REASONS = {
-    Way.WATTS: "True watts times the efficiency that the fitted motor has at this speed and voltage.",
-    Way.SPEED: "The fitted motor at this speed, voltage and temperature; needs no contact with the line.",
-    Way.AMPS: "Volts × amps times the fitted motor's power factor and efficiency at this speed.",
-    Way.ALL: "The motor that agrees best with the plate and every reading, each weighed by how well it is known.",
+    Way.WATTS: say("fitted-load-reasons-true-watts"),
+    Way.SPEED: say("fitted-load-reasons-fitted-motor"),
+    Way.AMPS: say("fitted-load-reasons-volts-amps"),
+    Way.ALL: say("fitted-load-reasons-motor-agrees"),
 }
-LACKS = {Way.WATTS: ("watts", "speed"), Way.SPEED: ("speed",), Way.AMPS: ("line amps", "speed")}
+LACKS = {Way.WATTS: ("watts", "speed"), Way.SPEED: ("speed",), Way.AMPS: (say("term-line-amps"), "speed")}
 TOO_MUCH_SHARE = 0.72
 """Spread of the logarithm of an efficiency towards its upper end, over that towards its lower. Our judgement, no source."""
 REGULATED_SD = 0.10
 """How far cut volts put the equations off behind a regulator, standard deviation as a share. Our judgement, no source."""
-NAIVE = "Shown for comparison, never relied on: "
+NAIVE = say("fitted-load-naive")
 
 
 def fitted_methods(bare: FittedMotor, full: FittedMotor, place: int, reading: Reading) -> tuple[LoadByMethod, ...]:
@@ -54,7 +55,7 @@ def doubted(method: LoadByMethod) -> LoadByMethod:
     """A plain formula beside the fitted motor: it is shown, with its known lean taken out, and never chosen."""
     if not method.trusted:
         return method
-    reason = NAIVE + method.reason[:1].lower() + method.reason[1:]
+    reason = say("fitted-load-doubted", naive=NAIVE, reason=small(method.reason))
     return LoadByMethod(**{**method.__dict__, "trusted": False, "reason": reason})
 
 
@@ -93,11 +94,9 @@ def apart(motor: Estimate, machine: Estimate, is_fan: bool) -> float:
 def _method(power: Estimate | None, method: Method, way: Way, reading: Reading, rated: float) -> LoadByMethod:
     if power is None:
         missing = tuple(word for word in LACKS.get(way, ()) if _lacking(reading, word))
-        return LoadByMethod(method, None, None, None, None, False, "not worked out", missing)
+        return LoadByMethod(method, None, None, None, None, False, say("term-not-worked-out"), missing)
     if not math.isfinite(power.value) or power.value <= 0:
-        return LoadByMethod(
-            method, None, None, None, None, False, "withheld: the fitted motor gives nothing at this point"
-        )
+        return LoadByMethod(method, None, None, None, None, False, say("fitted-load-method-withheld-fitted"))
     if reading.regulated:
         power = power.with_part(f"cut volts, {reading.name}", REGULATED_SD * power.value)
     return _as_method(method, power, rated, REASONS[way])

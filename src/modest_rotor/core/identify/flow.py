@@ -10,6 +10,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import COVERAGE_95, Array
 from modest_rotor.core.physics.fan import MachineCurve, Shape, affinity_scale
 from modest_rotor.core.physics.fields import Real
+from modest_rotor.core.say import say
 
 PLACES = 240
 """Places along the flow axis; finer than any reading."""
@@ -69,7 +70,7 @@ def locate(
     case. Validity: clean machine, its own kind. Source: Bayes' rule; spreads our judgement, no source.
     """
     if motor_power is None and pressure is None:
-        raise OutsideValidity("To find where a machine runs, a shaft power or a static pressure is needed.")
+        raise OutsideValidity(say("flow-locate"))
     shape = machine.shape
     flow_scale, pressure_scale, power_scale = affinity_scale(speed_ratio)
     place = np.linspace(max(shape.first_flow, STRONGEST_PLACE_SHARE), shape.last_flow, PLACES)
@@ -101,7 +102,7 @@ def flow_through_known_point(
     :returns: the flow and its standard deviation, m³/s. The other parameters, errors, validity and source as :func:`locate`.
     """
     if motor_power is None and pressure is None:
-        raise OutsideValidity("To find where a machine runs, a shaft power or a static pressure is needed.")
+        raise OutsideValidity(say("flow-through-known-point"))
     flow_scale, pressure_scale, power_scale = affinity_scale(speed_ratio)
     at, weights = (np.array(column)[:, None] for column in zip(*places, strict=True))
     x = np.linspace(max(shape.first_flow, STRONGEST_PLACE_SHARE), shape.last_flow, PLACES)

@@ -11,6 +11,7 @@ from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured, propagat
 from modest_rotor.core.identify.efficiency import TypicalMotor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.physics.induction import shaft_power_from_input_w, slip
+from modest_rotor.core.say import Number, joined, say
 from modest_rotor.core.tables import read_table
 
 
@@ -91,23 +92,19 @@ def load_by_slip(running: Running, plate: PlateFacts) -> LoadByMethod:
     Validity: high tap, warm motor, plate speed taken at its word. Source: US Department of Energy, Motor Challenge fact
     sheet “Determining Electric Motor Load and Efficiency”, slip method with voltage compensation (from memory).
     """
-    missing = _missing(("speed", running.speed), ("rated speed and frequency", plate.synchronous_speed_rpm))
+    missing = _missing(("speed", running.speed), (say("term-rated-speed-and-frequency"), plate.synchronous_speed_rpm))
     if missing:
-        return _void(Method.SLIP, "not worked out", missing)
+        return _void(Method.SLIP, say("term-not-worked-out"), missing)
     assert running.speed and plate.synchronous_speed_rpm and plate.rated_slip
     if not running.full_tap:
-        return _void(
-            Method.SLIP, "withheld: off the high tap slip does not follow load (it would read about twice the truth)"
-        )
+        return _void(Method.SLIP, say("identify-load-load-by-slip-withheld-off"))
     now = slip(running.speed.value, plate.synchronous_speed_rpm)
     if now < 0:
-        return _void(Method.SLIP, "withheld: the speed is above synchronous")
+        return _void(Method.SLIP, say("term-withheld-the-speed-is-above"))
     load = now / plate.rated_slip * _volts_ratio(running, plate) ** 2
-    said = "" if running.tap_said else " Holds only if this is the high tap: no tap was noted."
-    volts = "" if running.voltage else " Volts were not read, so it is not corrected for them."
-    reason = (
-        "Needs no contact with the line, but leans on the plate's rounded speed and on a warm motor." + volts + said
-    )
+    said = "" if running.tap_said else say("identify-load-load-by-slip-holds-only")
+    volts = "" if running.voltage else say("identify-load-load-by-slip-volts-read")
+    reason = say("identify-load-load-by-slip-needs-contact", volts=volts, said=said)
     return _by_formula(Method.SLIP, load, plate, reason, trusted=True)
 
 
@@ -117,20 +114,18 @@ def load_by_amps(running: Running, plate: PlateFacts) -> LoadByMethod:
     Validity: near rated load; below it the magnetising current hides the load, of a capacitor motor the auxiliary
     winding's too. Source: as for slip, line-current method.
     """
-    missing = _missing(("line amps", running.current), ("full-load amps", plate.rated_current_a))
+    missing = _missing((say("term-line-amps"), running.current), (say("term-full-load-amps"), plate.rated_current_a))
     if missing:
-        return _void(Method.AMPS, "not worked out", missing)
+        return _void(Method.AMPS, say("term-not-worked-out"), missing)
     assert running.current and plate.rated_current_a
     if not running.full_tap:
-        return _void(Method.AMPS, "withheld: full-load amps belong to the high tap")
+        return _void(Method.AMPS, say("identify-load-load-by-amps-withheld-full"))
     load = running.current.value / plate.rated_current_a * _volts_ratio(running, plate)
     three_phase = plate.kind is MotorKind.THREE_PHASE
     least = TRUSTED_AMPS_LOAD_THREE_PHASE if three_phase else TRUSTED_AMPS_LOAD
     trusted = load >= least
     reason = (
-        "Near rated load the amps follow the load."
-        if trusted
-        else "Doubted: below rated load, amps hardly fall with load; an unloaded motor may take most of them."
+        say("identify-load-load-by-amps-near-rated") if trusted else say("identify-load-load-by-amps-doubted-below")
     )
     return _by_formula(Method.AMPS, load, plate, reason, trusted)
 
@@ -141,9 +136,9 @@ def load_by_watts(running: Running, plate: PlateFacts, motor: TypicalMotor) -> L
     Validity: a true wattmeter at the motor; warm motor. Source: input–output with the loss split of
     ``physics.induction.input_power_w``; typical efficiency our judgement, no source.
     """
-    missing = _missing(("watts", running.input_power), ("rated power", plate.rated_power_w))
+    missing = _missing(("watts", running.input_power), (say("term-rated-power"), plate.rated_power_w))
     if missing:
-        return _void(Method.WATTS, "not worked out", missing)
+        return _void(Method.WATTS, say("term-not-worked-out"), missing)
     assert running.input_power and plate.rated_power_w
     rated = plate.rated_power_w
     (power,) = propagate(
@@ -153,19 +148,17 @@ def load_by_watts(running: Running, plate: PlateFacts, motor: TypicalMotor) -> L
         motor.fixed_share,
     )
     if power.value <= 0:
-        return _void(
-            Method.WATTS, "withheld: the watts read would not cover the losses of a typical motor of this plate"
-        )
+        return _void(Method.WATTS, say("identify-load-load-by-watts-withheld-watts"))
     power = _no_narrower(power, plate)
-    reason = "A true wattmeter sees losses and load together; only the efficiency is not measured."
+    reason = say("identify-load-load-by-watts-true-wattmeter")
     if not running.full_tap:
         power = power.with_part("losses off the high tap", LOW_TAP_SHARE * power.value)
-        reason = "Off the high tap the plate's losses do not hold, so the uncertainty is large."
+        reason = say("identify-load-load-by-watts-off-high")
     load, band = power.value / rated, power.band / rated
     low, high = load - band, load + band
     errors = _errors(plate, Method.WATTS, load)
     if errors and errors.high > WIDE_ERRORS:
-        reason += " At this load losses are much of the watts, and they scatter, so the uncertainty is large."
+        reason = joined("", (reason, say("identify-load-load-by-watts-load-losses")))
     if errors:
         low, high = min(low, load / errors.high), max(high, load / errors.low)
         half = max(load - low, high - load) / COVERAGE_95 * rated
@@ -232,14 +225,10 @@ def _errors(plate: PlateFacts, method: Method, load: float) -> _Errors | None:
 def _by_formula(method: Method, load: float, plate: PlateFacts, reason: str, trusted: bool) -> LoadByMethod:
     errors = _errors(plate, method, load)
     if errors is None:
-        return _void(
-            method,
-            f"withheld: the formula gives {100 * load:,.0f} % of rated, which no motor carries; plate and readings do not"
-            " belong together",
-        )
+        return _void(method, say("identify-load-by-formula-withheld-formula", load=Number(100 * load, ",.0f")))
     centre, bottom, top = load / errors.median, load / errors.high, load / errors.low
     if plate.rated_power_w is None:
-        return LoadByMethod(method, load, None, bottom, top, trusted, reason, ("rated power",))
+        return LoadByMethod(method, load, None, bottom, top, trusted, reason, (say("term-rated-power"),))
     half = max(centre - bottom, top - centre) / COVERAGE_95
     power = measured(centre * plate.rated_power_w, **{f"load by {method}": half * plate.rated_power_w})
     return LoadByMethod(method, load, power, bottom, top, trusted, reason)
@@ -276,4 +265,4 @@ def guarded(method: Method, work: Callable[[], LoadByMethod]) -> LoadByMethod:
     try:
         return work()
     except OutsideValidity as refusal:
-        return _void(method, f"withheld: {refusal.sentence}")
+        return _void(method, say("identify-load-guarded", refusal=refusal.sentence))

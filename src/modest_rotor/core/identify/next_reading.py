@@ -12,6 +12,7 @@ from modest_rotor.core.estimate import Array, Estimate, propagate
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.rows import STRUCTURE_SD, Agreement, Reading
 from modest_rotor.core.identify.shaft_power import rated_loss, with_structure_of_all
+from modest_rotor.core.say import say
 
 
 class Measurand(StrEnum):
@@ -61,7 +62,7 @@ def worth(fit: FittedMotor, place: int, reading: Reading) -> dict[Measurand, tup
     now = with_structure_of_all(power, fit, reading)
     found = {}
     for measurand, shows in zip(missing, expected, strict=True):
-        after = _after(power, shows, _noise(measurand, agreement), f"the next reading, {measurand.value}")
+        after = _after(power, shows, _noise(measurand, agreement), say("next-reading-worth", measurand=measurand.value))
         found[measurand] = (now, with_structure_of_all(after, fit, reading))
     return found
 

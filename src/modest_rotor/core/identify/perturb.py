@@ -21,6 +21,7 @@ from modest_rotor.core.physics.operating_point import Condition, InductionMotor,
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor, backward_field
 from modest_rotor.core.physics.two_axis import Auxiliary, TwoAxisMotor
+from modest_rotor.core.say import say
 from modest_rotor.core.tables import find_row
 
 
@@ -230,7 +231,7 @@ def _direction(measurand: Measurand, ratio: Estimate) -> Direction:
 def _unbalanced(setup: Setup, much: Real) -> Setup:
     """The same machine dragged by the backward field of unbalanced volts. Source: as :func:`backward_field`."""
     if not isinstance(setup.motor, ThreePhaseMotor):
-        raise OutsideValidity("Unbalanced line volts need a three-phase motor.")
+        raise OutsideValidity(say("perturb-unbalanced"))
     _, braking = _backward(setup, setup.settled(), much)
     return replace(setup, load=replace(setup.load, drag_nm=setup.load.drag_nm + braking))
 
@@ -258,13 +259,11 @@ def _with_supply_changed(setup: Setup, change: Change, much: Real) -> Setup:
     if isinstance(motor, ElectronicMotor):
         if change is Change.VOLTS_LOW:
             return replace(setup, supply=replace(supply, voltage=supply.voltage * much))
-        raise OutsideValidity(
-            f"An electronic motor has no part for “{change}”: neither run capacitor nor taps of a winding."
-        )
+        raise OutsideValidity(say("perturb-with-supply-changed-electronic-motor", change=change))
     if change is Change.VOLTS_LOW:
         return replace(setup, supply=replace(supply, voltage=supply.voltage * much))
     if not isinstance(motor, TwoAxisMotor) or motor.auxiliary is not Auxiliary.CAPACITOR:
-        raise OutsideValidity(f"“{change}” needs a motor with a run capacitor and taps; this one has neither.")
+        raise OutsideValidity(say("perturb-with-supply-changed-needs-motor", change=change))
     if change is Change.OTHER_TAP:
         return replace(setup, supply=replace(supply, tap=much, tap_in_line=supply.tap_in_line))
     if isinstance(much, (int, float)) and much <= 0:  # an open capacitor leaves the auxiliary winding without current

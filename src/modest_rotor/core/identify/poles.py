@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.induction import POLE_COUNTS, slip, synchronous_speed_rpm
+from modest_rotor.core.say import Number, say
 
 SURE_SHARE = 0.85
 """Share of the likelihood above which a pole count is told without asking for another reading. Our judgement, no source."""
@@ -40,12 +41,16 @@ def possible_poles(speed_rpm: float, frequency_hz: float, lightly_loaded: bool) 
     slips, our judgement.
     """
     if speed_rpm <= 0:
-        raise OutsideValidity("A pole count needs a speed above zero.")
+        raise OutsideValidity(say("poles-possible-poles-pole-count"))
     top = synchronous_speed_rpm(frequency_hz, 2)
     if speed_rpm >= top:
         raise OutsideValidity(
-            f"{speed_rpm:,.0f} rpm is not below {top:,.0f} rpm, the highest synchronous speed at {frequency_hz:g} Hz: electronics,"
-            " other hertz, or a tachometer that counted twice."
+            say(
+                "poles-possible-poles-rpm-below",
+                speed_rpm=Number(speed_rpm, ",.0f"),
+                top=Number(top, ",.0f"),
+                frequency_hz=Number(frequency_hz, "g"),
+            )
         )
     weights = {}
     for poles in POLE_COUNTS:
@@ -55,7 +60,11 @@ def possible_poles(speed_rpm: float, frequency_hz: float, lightly_loaded: bool) 
     total = sum(weight for _, weight in weights.values())
     if not total > 0:
         raise OutsideValidity(
-            f"No pole count explains {speed_rpm:,.0f} rpm at {frequency_hz:g} Hz with so little load."
+            say(
+                "poles-possible-poles-pole-count-explains",
+                speed_rpm=Number(speed_rpm, ",.0f"),
+                frequency_hz=Number(frequency_hz, "g"),
+            )
         )
     found = [PoleCount(poles, at, weight / total) for poles, (at, weight) in weights.items()]
     return tuple(sorted((one for one in found if one.share >= LEAST_SHARE), key=lambda one: -one.share))

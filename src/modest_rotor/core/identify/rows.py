@@ -16,6 +16,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
 from modest_rotor.core.physics.supply import REFERENCE_C, Supply, warm_temperature_c
+from modest_rotor.core.say import say
 from modest_rotor.core.tables import find_row
 
 POWER_SD = 0.005
@@ -39,7 +40,7 @@ COLD_RUN_C = REFERENCE_C - 52.0
 UNREAD_SLIP_SD = 0.6
 """Standard deviation of the logarithm of slip over rated slip where no speed was read."""
 UNREAD_SLIP = -0.3
-SHARED = ("voltmeter", "clamp meter", "wattmeter", "warmth of the winding")
+SHARED = ("voltmeter", say("term-clamp-meter"), "wattmeter", say("rows-shared-warmth-winding"))
 """Errors that all readings share, after the numbers of the motor."""
 
 
@@ -108,9 +109,15 @@ class Agreement:
         rated = self._plate_rows(numbers, rows)
         if self.readings:
             self._reading_rows(numbers, rated, rows)
-        labels = (*self.family.labels, *SHARED, *(f"speed, {reading.name}" for reading in self.readings))
+        labels = (
+            *self.family.labels,
+            *SHARED,
+            *(say("rows-residuals-speed", reading=reading.name) for reading in self.readings),
+        )
         if not self.names:
-            self.names.extend([name for name, _ in rows] + [f"before: {label}" for label in labels])
+            self.names.extend(
+                [name for name, _ in rows] + [say("rows-residuals-before", label=label) for label in labels]
+            )
         return np.concatenate((np.stack(np.broadcast_arrays(*(row for _, row in rows)), axis=-1), numbers), axis=-1)
 
     def meter_sd(self, quantity: str) -> float:
@@ -138,41 +145,41 @@ class Agreement:
         rest = np.broadcast_to(np.array((UNLOADED_SLIP, *high)), (*slip.shape[:-1], 1 + len(high)))
         at = self.family.motor(numbers[..., None, :]).at_slip(at_rated(plate), np.concatenate((slip, rest), axis=-1))
         power, amps = at.shaft_power_w[..., 0], at.current_a[..., 0]
-        rows.append(("rated power", log_ratio(power / plate.rated_power_w) / POWER_SD))
+        rows.append((say("term-rated-power"), log_ratio(power / plate.rated_power_w) / POWER_SD))
         full_load = plate.rated_current_a or amps
         if plate.rated_current_a:
             spread = math.hypot(AMPS_SD, plate.current_step_a / math.sqrt(12) / plate.rated_current_a)
-            rows.append(("full-load amps", np.log(amps / plate.rated_current_a) / spread))
+            rows.append((say("term-full-load-amps"), np.log(amps / plate.rated_current_a) / spread))
         efficiency = power / at.input_power_w[..., 0]
         expected = 1 / typical_efficiency(plate) - 1
         losses = 1 / np.maximum(efficiency, LEAST_EFFICIENCY) - 1
-        rows.append(("typical efficiency", -log_ratio(losses / expected) / losses_spread(plate)))
+        rows.append((say("rows-plate-rows-typical-efficiency"), -log_ratio(losses / expected) / losses_spread(plate)))
         if plate.printed_power_factor:
             factor = at.power_factor[..., 0]
-            rows.append(("printed power factor", (factor - plate.printed_power_factor) / POWER_FACTOR_SD))
+            rows.append((say("rows-plate-rows-printed-power"), (factor - plate.printed_power_factor) / POWER_FACTOR_SD))
         pull_out = at.torque_nm[..., 2 : 2 + len(PULL_OUT_SLIPS)].max(axis=-1)
         rows.append(
             (
-                "usual pull-out torque",
+                say("rows-plate-rows-usual-pull"),
                 log_ratio(pull_out / plate.rated_torque_nm / habits["pull_out"]) / habits["pull_out_sd"],
             )
         )
         rows.append(
             (
-                "usual unloaded amps",
+                say("rows-plate-rows-usual-unloaded"),
                 (at.current_a[..., 1] / full_load - habits["unloaded_amps"]) / habits["unloaded_sd"],
             )
         )
         if not self._has_switch:
             rows.append(
                 (
-                    "usual locked-rotor amps",
+                    say("rows-plate-rows-usual-locked"),
                     np.log(at.current_a[..., -1] / full_load / habits["locked_amps"]) / habits["locked_sd"],
                 )
             )
         if habits["capacitor_volts"]:
             over = at.capacitor_voltage_v[..., 0] / habits["capacitor_volts"] - 1
-            rows.append(("capacitor volts", np.maximum(over, 0.0) / CAPACITOR_VOLTS_SD))
+            rows.append((say("rows-plate-rows-capacitor-volts"), np.maximum(over, 0.0) / CAPACITOR_VOLTS_SD))
         return np.asarray(at.total_loss_w[..., 0])
 
     def _reading_rows(self, numbers: Array, rated_loss: Array, rows: list[tuple[str, Array]]) -> None:
@@ -180,29 +187,37 @@ class Agreement:
         plate = self.family.plate
         clamp, watts = (
             1 + self.meter_sd(quantity) * self.shared(numbers, meter)
-            for quantity, meter in (("current", "clamp meter"), ("input_power", "wattmeter"))
+            for quantity, meter in (("current", say("term-clamp-meter")), ("input_power", "wattmeter"))
         )
         for place, reading in enumerate(self.readings):
             if reading.current:
                 spread = math.hypot(STRUCTURE_SD, reading.current_sd / reading.current)
                 rows.append(
-                    (f"amps, {reading.name}", np.log(at.current_a[..., place] / (reading.current * clamp)) / spread)
+                    (
+                        say("rows-reading-rows-amps", reading=reading.name),
+                        np.log(at.current_a[..., place] / (reading.current * clamp)) / spread,
+                    )
                 )
             if reading.input_power:
                 spread = math.hypot(STRUCTURE_SD, reading.input_sd / reading.input_power)
                 read = reading.input_power * watts
-                rows.append((f"watts, {reading.name}", log_ratio(at.input_power_w[..., place] / read) / spread))
+                rows.append(
+                    (
+                        say("rows-reading-rows-watts", reading=reading.name),
+                        log_ratio(at.input_power_w[..., place] / read) / spread,
+                    )
+                )
             if reading.capacitor_voltage:
                 rows.append(
                     (
-                        f"capacitor volts, {reading.name}",
+                        say("rows-reading-rows-capacitor-volts", reading=reading.name),
                         np.log(at.capacitor_voltage_v[..., place] / reading.capacitor_voltage) / STRUCTURE_SD,
                     )
                 )
             if reading.shaft_power_w is not None:
                 assert plate.rated_power_w is not None
                 off = (at.shaft_power_w[..., place] - reading.shaft_power_w) / plate.rated_power_w
-                rows.append((f"known shaft power, {reading.name}", off / POWER_SD))
+                rows.append((say("rows-reading-rows-known-shaft", reading=reading.name), off / POWER_SD))
 
     def at_readings(self, numbers: Array, rated_loss: Array) -> MotorPoint:
         """The motors at the speeds, volts, taps and temperatures of all readings, shape ``(..., readings)``."""

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.tables import find_row
 
 OPEN_OHM = 1e6
@@ -68,7 +69,7 @@ def read_windings(first_second: float, second_third: float, third_first: float) 
     """
     ohms = (first_second, second_third, third_first)
     if min(ohms) < 0:
-        raise OutsideValidity(f"A resistance is not below zero; {min(ohms):g} Ω was given.")
+        raise OutsideValidity(say("identify-windings-read-windings", ohms=Number(min(ohms), "g")))
     if max(ohms) >= OPEN_OHM:
         return WindingReading(Windings.OPEN, common=_open_terminal(ohms))
     if min(ohms) <= SHORT_OHM:
@@ -104,12 +105,16 @@ def order_of_speeds(ohms: tuple[float, ...]) -> tuple[int, ...]:
     source.
     """
     if any(value >= OPEN_OHM for value in ohms):
-        raise OutsideValidity("A speed lead reads open to common: it is another winding's, or broken.")
+        raise OutsideValidity(say("identify-windings-order-of-speeds-speed-lead"))
     ordered = sorted(range(len(ohms)), key=lambda place: ohms[place])
     for one, next_one in itertools.pairwise(ordered):
         if _same(ohms[one], ohms[next_one]):
             raise OutsideValidity(
-                f"{ohms[one]:g} Ω and {ohms[next_one]:g} Ω are the same within the meter's error: these two cannot be put in order."
+                say(
+                    "identify-windings-order-of-speeds-same-within",
+                    ohms=Number(ohms[one], "g"),
+                    ohms_2=Number(ohms[next_one], "g"),
+                )
             )
     return tuple(ordered)
 

@@ -13,6 +13,7 @@ from modest_rotor.core.options.step_working import step_workings
 from modest_rotor.core.phrase import Figure, Phrase, figure
 from modest_rotor.core.physics.fan import medium_of
 from modest_rotor.core.physics.fields import RAD_S_PER_RPM
+from modest_rotor.core.say import tell
 
 COMPARED = ("flow", "speed", "shaft_power", "input_power")
 SAME = 0.005
@@ -102,11 +103,11 @@ def power_factor(step: SolvedStep, found: FoundMachine) -> Estimate | None:
 def _setting(step: SolvedStep) -> Phrase:
     if step.setting is None or not step.set_quantity:
         return (step.set_words,) if step.set_words and step.flow else ()
-    words = (f"{step.set_words}, ",) if step.set_words else ()
     told = step.setting.value
     if step.set_quantity == "command" and 1 < told <= AS_FULL:
         told = 1.0
-    return (*words, figure(step.set_quantity, told))
+    setting = figure(step.set_quantity, told)
+    return tell("answer-steps-setting", words=step.set_words, setting=setting) if step.set_words else (setting,)
 
 
 def _short(step: SolvedStep, demand: Demand, found: FoundMachine) -> Figure | None:

@@ -9,6 +9,7 @@ from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.options.step_working import StepWorkings
 from modest_rotor.core.options.traits import Holds
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
+from modest_rotor.core.say import say
 from modest_rotor.core.working import Result
 
 
@@ -154,7 +155,7 @@ class OptionsAnswer(Frozen):
 
     waits: str | None
     options: tuple[OptionAnswer, ...]
-    against: str = Field(default="the machine put right", description="what savings are held against, in words")
+    against: str = Field(default=say("option-answer-put-right"), description="what savings are held against, in words")
     base: str = Field(default="keep", description="id of the option that savings are held against")
     against_new: bool = Field(default=False, description="held against a new motor: the old one is dead")
     repair: RepairAnswer | None = None

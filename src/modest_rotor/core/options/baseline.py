@@ -20,6 +20,7 @@ from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
 from modest_rotor.core.physics.load import Belt, Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.motor_fit import LOWER_TAPS, MotorFit, motor_readings
 from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -65,7 +66,7 @@ def baseline(
     :returns: a sentence that says what is missing, where there is no baseline.
     """
     if wheel is None:
-        return Waiting("waits for what the motor drives")
+        return Waiting(say("term-waits-for-what-the-motor"))
     on_machine = [facts for facts in sets if facts.reading.duct is not DuctState.BARE_SHAFT]
     judged = [facts for facts in reversed(on_machine) if not facts.reading.is_good and not facts.reading.is_empty]
     good_on = {facts.reading.tap: facts for facts in on_machine if facts.reading.is_good}
@@ -75,7 +76,7 @@ def baseline(
         next((facts for facts in judged if facts.on_full_tap), next(iter(judged), None)),
     )
     if now is None:
-        return Waiting("waits for a set of readings to judge")
+        return Waiting(say("baseline-waits-set"))
     good = good_on.get(now.reading.tap)
     try:
         if good is not None:
@@ -93,7 +94,7 @@ def _from_good_set(
         return motor
     speed = good.running.speed
     if speed is None or speed.value <= 0:
-        return Waiting(f"waits for a speed in {good.title}, the set that was right")
+        return Waiting(say("baseline-from-good-set-waits-speed", good=good.title))
     setup = _setup(plate, motor, holds, wheel, good, speed.value)
     if isinstance(setup, Absent):
         return setup
@@ -104,24 +105,24 @@ def _from_good_set(
     }
     belted = bool(good.reading.fan_speed and now.reading.fan_speed)
     if len(observed) < 2:
-        return Waiting(f"waits for two meters that were read both in {good.title} and in {now.title}")
-    return Baseline(setup, observed, now, f"{good.title}, when it was right", False, belted)
+        return Waiting(say("baseline-from-good-set-waits-two", good=good.title, now=now.title))
+    return Baseline(setup, observed, now, say("baseline-from-good-set-when-right", good=good.title), False, belted)
 
 
 def _own(plate: PlateFacts, good: SetFacts) -> FittedMotor | Absent:
     """The motor fitted to its plate and the good set alone: what is wrong today must not bend it."""
     readings = motor_readings(plate, (good.reading,))
     if not readings:
-        return Waiting(f"waits for volts, amps and speed in {good.title}, and for the whole plate")
+        return Waiting(say("baseline-own", good=good.title))
     known: tuple[Reading, ...] = (readings[0][1],)
     return fit_motor(plate, known)
 
 
 def _electronic(plate: PlateFacts, good: SetFacts, holds: str | None) -> ElectronicMotor | Absent:
     if holds is None:
-        return Waiting("waits for what the electronic motor holds: torque, airflow or speed; say it on Plate")
+        return Waiting(say("baseline-electronic-waits-what"))
     if plate.rated_power_w is None or plate.rated_speed_rpm is None:
-        return Waiting("waits for rated power and speed on the plate")
+        return Waiting(say("baseline-electronic-waits-rated"))
     return ElectronicMotor(plate.rated_power_w, plate.rated_speed_rpm, plate.printed_efficiency)
 
 
@@ -131,7 +132,7 @@ def _setup(
     """Motor, supply and load so that they settle where the good set was read."""
     volts = good.running.voltage.value if good.running.voltage else plate.rated_voltage_v
     if not volts:
-        return Waiting("waits for volts")
+        return Waiting(say("baseline-setup-waits-volts"))
     flow = good.flow.value if good.flow and good.flow.value > 0 else 1.0
     pressure = good.pressure.value if good.pressure and good.pressure.value > 0 else 1.0
     if isinstance(motor, ElectronicMotor):
@@ -144,7 +145,7 @@ def _setup(
         at = motor.motor.at_slip(_supply(motor, good, volts, hertz), 1 - speed / good.synchronous_rpm)
         power = float(np.ravel(at.shaft_power_w)[0])
     if not power > 0:
-        return Withheld(f"the motor gives no power at the speed of {good.title}: look at speed, hertz and poles")
+        return Withheld(say("baseline-setup-motor-gives", good=good.title))
     fan = good.reading.fan_speed
     belt = Belt(ratio=fan.si / speed) if fan and fan.si > 0 else Belt()
     machine = MachineCurve(generic_shape(wheel), flow, pressure, power, 1.0)
@@ -170,9 +171,9 @@ def _from_design(
     plate: PlateFacts, wheel: Wheel, now: SetFacts, fit: MotorFit, wanted: float | None, static: float | None
 ) -> Baseline | Absent:  # fmt: skip
     if fit.bare is None:
-        return fit.refusal or Waiting("waits for the plate")
+        return fit.refusal or Waiting(say("term-waits-for-the-plate"))
     if not now.on_full_tap:
-        return Waiting("waits for a set on the full setting, or for one of this tap from when it was right")
+        return Waiting(say("baseline-from-design-waits-set"))
     assert plate.rated_power_w and plate.rated_speed_rpm and plate.frequency_hz and plate.rated_voltage_v
     motor, flow, pressure = fit.bare.motor, wanted or 1.0, static or 1.0
     machine = MachineCurve(generic_shape(wheel), flow, pressure, EXPECTED_LOAD * plate.rated_power_w, 1.0)
@@ -190,10 +191,8 @@ def _from_design(
         ratio = max(value.value / expected, LEAST_RATIO)
         observed[measurand] = Observed(math.log(ratio), math.hypot(sd, value.standard / max(abs(value.value), 1e-9)))
     if len(observed) < 3:
-        return Waiting(
-            "waits for three readings: volts, amps, and speed or watts; a set from when it was right tells far more"
-        )
-    return Baseline(setup, observed, now, "what plate and design promise", True, False)
+        return Waiting(say("baseline-from-design-waits-three"))
+    return Baseline(setup, observed, now, say("baseline-from-design-what-plate"), True, False)
 
 
 def _read(facts: SetFacts, wheel: Wheel) -> dict[Measurand, Estimate | None]:

@@ -35,13 +35,11 @@ from modest_rotor.core.options.traits import Belongs, Holds, SetBy, Traits, of_t
 from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.product import ProductType
 
-NO_TORQUE = "the capacitor motor gives too little torque at these hertz"
-AS_DATA = (
-    "rough: its capacitor fits one frequency only. The fan's part of the watts falls with the cube of speed, the motor's with volts and"
-    " slip, so its amps fall faster than its hertz"
-)
+NO_TORQUE = say("capacitor-drive-no-torque")
+AS_DATA = say("capacitor-drive-as-data")
 LEAST_SHARE, PLACES = 0.2, 41
 NEAR_FLOW, SAME_HERTZ = 0.04, 0.02
 """Share of full flow within which a set at its hertz stands for a step, and of the hertz within which they are the plate's."""
@@ -52,9 +50,9 @@ class CapacitorDrive(Option):
 
     kind = OptionKind.CAPACITOR_DRIVE
     traits = Traits(
-        "This motor, on a controller", "violet-open", electronics=True, commanded=True, belongs=Belongs.CAPACITOR_MOTORS,
+        say("capacitor-drive-traits-motor-controller"), "violet-open", electronics=True, commanded=True, belongs=Belongs.CAPACITOR_MOTORS,
         suits=of_type(ProductType.DRIVE), set_by=SetBy.CONTROLLER, slows=True, both_makers=True, holds=Holds.SPEED,
-        wears="the motor's insulation, the drive's capacitors", steps=frozenset(("capacitor motor",)),
+        wears=say("capacitor-drive-traits-motor-s"), steps=frozenset(("capacitor motor",)),
     )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
@@ -71,7 +69,11 @@ class CapacitorDrive(Option):
         solved = solve_steps(ids, work, (*fixed, *own.estimates), saying)
         if any(step.flow is None for step in solved.values()):
             ends = _torque_ends_at(found, own, drive, len(fixed))
-            told = NO_TORQUE if ends is None else f"{NO_TORQUE}; on this machine it ends near {ends:.0f} Hz"
+            told = (
+                NO_TORQUE
+                if ends is None
+                else say("capacitor-drive-solve", no_torque=NO_TORQUE, ends=Number(ends, ".0f"))
+            )
             solved = {
                 name: step if step.flow else replace(step, absent=Withheld(told)) for name, step in solved.items()
             }
@@ -131,7 +133,7 @@ def _as_read(found: FoundMachine, demand: Demand) -> SolvedStep | None:
         flow, shaft = at_speed(found, speed)
         if abs(flow.value / found.flow.value - demand.wanted) <= NEAR_FLOW:
             return SolvedStep(
-                demand.id, flow, tap_pressure(found, facts, flow), speed, shaft, watts, f"as read in {facts.title}", How.ON_DRIVE,
+                demand.id, flow, tap_pressure(found, facts, flow), speed, shaft, watts, say("capacitor-drive-as-read", set=facts.title), How.ON_DRIVE,
                 facts.running.current, exactly(hertz.si), "frequency",
             )  # fmt: skip
     return None

@@ -26,6 +26,7 @@ from modest_rotor.core.options.year import Solved, Year, year_energy, year_heat
 from modest_rotor.core.options.year_results import energy_result, money_waits, priced
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import figure
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.options import Considered, OptionCosts
 from modest_rotor.core.stations.plate import Plate
 
@@ -33,7 +34,7 @@ __all__ = ["OptionAnswer", "OptionsAnswer", "compare", "flow_quantity", "pressur
 
 Told = TypeVar("Told", OptionAnswer, LoadedAnswer)
 LETTERS = "ABCDEFGHIJKLMNOP"
-STOPPED = Withheld("withheld: the stop stands first")
+STOPPED = Withheld(say("term-withheld-the-stop-stands-first"))
 KEPT = Considered(id="keep", kind=OptionKind.KEEP)
 
 
@@ -99,7 +100,7 @@ def _titled(answers: tuple[Told, ...], right: PutRight) -> tuple[Told, ...]:
     if not (right.done and answers and answers[0].letter == LETTERS[0]):
         return answers
     return tuple(
-        one.model_copy(update={"title": "Put right, same motor"}) if one is answers[0] else one for one in answers
+        one.model_copy(update={"title": say("compare-titled")}) if one is answers[0] else one for one in answers
     )
 
 
@@ -212,7 +213,7 @@ class _Comparison:
 
     def _compared(self, steps: tuple[SolvedStep, ...]) -> tuple[ComparedStep, ...]:
         return tuple(
-            ComparedStep(asked.name or "a step", step, now, self._least(now))
+            ComparedStep(asked.name or say("term-a-step"), step, now, self._least(now))
             for asked, step, now in zip(self.year.steps, steps, self.today, strict=True)
         )
 
@@ -222,14 +223,14 @@ class _Comparison:
     def _limits(self, solved: Solved, checks: tuple[FitCheck, ...]) -> tuple[tuple[str, ...], tuple[str, ...]]:
         """What it does not do or may not, and what it keeps that must be kept."""
         if solved.considered.kind is OptionKind.KEEP:
-            return (("It is dead: it cannot be kept.",) if self.year.dead else ()), ()
+            return ((say("compare-limits-dead-cannot"),) if self.year.dead else ()), ()
         waived = tuple(
-            f"{one.question} No, and {one.waived_by.who} answers for it: {one.waived_by.reason}"
+            say("compare-limits-answers", question=one.question, who=one.waived_by.who, reason=one.waived_by.reason)
             for one in checks
             if one.waived_by is not None
         )
         told = limits_of(self._compared(solved.steps), self.year.least_words)
-        return (*told, *waived), ("Keeps the protected flow.",) if self.year.protected and not told else ()
+        return (*told, *waived), (say("compare-limits-keeps-protected"),) if self.year.protected and not told else ()
 
 
 def _energy_as_found(found: FoundMachine, given: Compared, baseline: Comparison) -> Estimate | Absent:
@@ -243,7 +244,7 @@ def _repair(found: FoundMachine, right: PutRight, given: Compared, baseline: Com
     if not (right.done or right.lacking):
         return None
     year, kept = given.year, baseline.kept
-    gain: Estimate | Absent = Waiting("nothing is put right yet")
+    gain: Estimate | Absent = Waiting(say("compare-repair-nothing-put"))
     if right.done:
         gain = _energy_as_found(found, given, baseline)
         if isinstance(gain, Estimate):
@@ -251,12 +252,12 @@ def _repair(found: FoundMachine, right: PutRight, given: Compared, baseline: Com
     price, waits = year.price, money_waits(found, year)
     flow = right.machine.flow - found.flow if right.done else None
     worked = energy_result(kept.solved, gain, right.machine, year).model_copy(
-        update={"label": "Saved by the repair alone"}
+        update={"label": say("compare-repair-saved-repair")}
     )
     return RepairAnswer(
         done=right.done,
         lacking=right.lacking,
         flow=figure(flow_quantity(found), flow, "estimated") if flow else None,
         energy=worked,
-        money=priced("Saved by the repair alone", gain, price, waits),
+        money=priced(say("compare-repair-saved-repair"), gain, price, waits),
     )

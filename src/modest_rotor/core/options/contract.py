@@ -20,6 +20,7 @@ from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.drive import LINEAR
 from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.system import SystemCurve, system_through
+from modest_rotor.core.say import joined
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.options import Considered, OptionKind
 
@@ -104,12 +105,12 @@ class SolvedStep:
 
     def noted(self, *remarks: str) -> SolvedStep:
         """The same with more said of it."""
-        return replace(self, remark="; ".join(dict.fromkeys(filter(None, (self.remark, *remarks)))))
+        return replace(self, remark=joined("; ", dict.fromkeys(filter(None, (self.remark, *remarks)))))
 
     @property
     def words(self) -> str:
         """Why it is not there, and what else is said of it."""
-        return "; ".join(filter(None, (self.absent.why if self.absent else "", self.remark)))
+        return joined("; ", filter(None, (self.absent.why if self.absent else "", self.remark)))
 
 
 @dataclass(frozen=True)

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import Number, say, small
 from modest_rotor.core.stations.set_facts import SetFacts
 
 MOST_LOAD = 2.0
@@ -13,7 +14,7 @@ MOST_LOAD = 2.0
 LEAST_SPEED_SHARE = 0.5
 """Share of synchronous speed below which an induction motor on its full setting does not run: beyond pull-out of every kind.
 Common practice, no source."""
-NOTHING_FITS = "withheld: no motor of this plate shows readings like these at any load. Findings name the likeliest suspect: read that again."
+NOTHING_FITS = say("contradiction-nothing-fits")
 LEAST_EFFICIENCY = 0.10
 """Efficiency below which a set is not one of a machine that works. Our judgement, no source."""
 
@@ -29,7 +30,7 @@ class Contradiction:
     @property
     def withheld(self) -> str:
         """What stands in place of every saving."""
-        return f"withheld: {self.sentence[:1].lower()}{self.sentence[1:]} {self.action}"
+        return say("contradiction-withheld", sentence=small(self.sentence), action=self.action)
 
 
 def contradiction(reference: SetFacts | None, plate: PlateFacts) -> Contradiction | None:
@@ -48,8 +49,8 @@ def _turns_too_slowly(reference: SetFacts, plate: PlateFacts) -> Contradiction |
         return None
     return Contradiction(
         "turns_too_slowly",
-        f"In {reference.title} it turns at less than half of synchronous speed on its full setting, where no such motor runs for long.",
-        "Read the speed again, with one mark, and look at its figures; or say that it ran on a lower setting, a regulator or a drive.",
+        say("contradiction-turns-too-slowly-turns-less", reference=reference.title),
+        say("contradiction-turns-too-slowly-read-speed"),
     )
 
 
@@ -61,27 +62,46 @@ def _impossible_power(reference: SetFacts, plate: PlateFacts) -> Contradiction |
     if watts is not None and least > watts.value + watts.band:
         return Contradiction(
             "shaft_over_input",
-            f"In {reference.title} the shaft would give {in_both_units(power.value, 'shaft_power')} of {watts.value:,.0f} W taken.",
-            "Read the watts again, with the clamp on one conductor alone, and the speed.",
+            say(
+                "contradiction-impossible-power-shaft-would",
+                reference=reference.title,
+                in_both_units=in_both_units(power.value, "shaft_power"),
+                watts=Number(watts.value, ",.0f"),
+            ),
+            say("contradiction-impossible-power-read-watts"),
         )
     if rated and least > MOST_LOAD * rated:
         return Contradiction(
             "load_is_impossible",
-            f"In {reference.title} the load would be {100 * power.value / rated:,.0f} % of the plate's power.",
-            "Read the speed again, with one mark, and look at the plate's power, amps and speed.",
+            say(
+                "contradiction-impossible-power-load-would",
+                reference=reference.title,
+                rated=Number(100 * power.value / rated, ",.0f"),
+            ),
+            say("contradiction-impossible-power-read-speed"),
         )
     if watts is not None and watts.value > 0 and most < LEAST_EFFICIENCY * watts.value:
         return Contradiction(
             "shaft_far_under_input",
-            f"In {reference.title} the shaft would give {in_both_units(power.value, 'shaft_power')} of {watts.value:,.0f} W taken.",
-            "Read speed and watts again; a bare shaft or a slipping wheel explains it too.",
+            say(
+                "contradiction-impossible-power-shaft-would",
+                reference=reference.title,
+                in_both_units=in_both_units(power.value, "shaft_power"),
+                watts=Number(watts.value, ",.0f"),
+            ),
+            say("contradiction-impossible-power-read-speed-watts"),
         )
     if reference.flow and reference.pressure and not reference.one_sided:
         given = reference.flow * reference.pressure
         if given.value - given.band > most:
             return Contradiction(
                 "air_power_over_shaft_power",
-                f"In {reference.title} flow × pressure makes {in_both_units(given.value, 'shaft_power')}, more than the {in_both_units(power.value, 'shaft_power')} at the shaft.",
-                "Look again at flow, pressure and their units, at the plate, and at the watts.",
+                say(
+                    "contradiction-impossible-power-flow-pressure",
+                    reference=reference.title,
+                    in_both_units=in_both_units(given.value, "shaft_power"),
+                    in_both_units_2=in_both_units(power.value, "shaft_power"),
+                ),
+                say("contradiction-impossible-power-look-again"),
             )
     return None

@@ -33,6 +33,7 @@ from modest_rotor.core.options.traits import Brings, Holds, SetBy, Traits, on_a_
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.drive import Drive, Rectifier, drive_input
 from modest_rotor.core.physics.load import Load
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.product import ProductType
 
 DRIVE_SCATTER = measured(0.9, **{"losses of drives": 0.27})
@@ -45,10 +46,8 @@ LEAST_HZ_SHARE = 0.2
 """Share of base frequency below which a motor that cools itself is not run for long. Common practice, no source."""
 CREST_FACTOR = 2.6
 """Peak of the line current over its true-rms amps where a rectifier without a choke is fed with one phase. Common practice."""
-ONE_PHASE = (
-    f"fed with one phase: its amps peak at {CREST_FACTOR:g} times, and a three-phase drive gives half its rating"
-)
-WAITS = Waiting("waits for the plate: rated power, volts, speed, frequency and phases")
+ONE_PHASE = say("options-drive-one-phase", crest_factor=Number(CREST_FACTOR, "g"))
+WAITS = Waiting(say("options-drive-waits"))
 
 
 class OnDrive(Option):
@@ -56,8 +55,8 @@ class OnDrive(Option):
 
     kind = OptionKind.DRIVE
     traits = Traits(
-        "Three-phase on a drive", "violet", electronics=True, commanded=True, brings=Brings.THREE_PHASE_MOTOR, suits=on_a_drive,
-        set_by=SetBy.DRIVE, holds=Holds.SPEED, wears="the drive's capacitors and fan; the motor's bearings",
+        say("options-drive-on-drive-traits-three-phase"), "violet", electronics=True, commanded=True, brings=Brings.THREE_PHASE_MOTOR, suits=on_a_drive,
+        set_by=SetBy.DRIVE, holds=Holds.SPEED, wears=say("term-the-drive-s-capacitors-and"),
     )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
@@ -90,7 +89,7 @@ class OnDrive(Option):
         fixed = (*found.curve_inputs, found.speed, DRIVE_SCATTER, losses)
         estimates = motor.estimates if own else motor.as_new
         ids = tuple(demand.id for demand in demands)
-        outside = "the motor on its drive would not carry this flow"
+        outside = say("options-drive-solve")
         solved = solve_steps(ids, work, (*fixed, *estimates), Saying(How.ON_DRIVE, outside, "frequency"))
         return tuple(_noted(solved[demand.id], demand, motor, single) for demand in demands)
 
@@ -161,5 +160,5 @@ def _noted(step: SolvedStep, demand: Demand, motor: FittedMotor, single: bool) -
         notes.append(ONE_PHASE)
     synchronous = motor.plate.synchronous_speed_rpm or 0.0
     if step.speed and step.speed.value < LEAST_HZ_SHARE * synchronous:
-        notes.append("below a fifth of its speed a motor that cools itself overheats: set a floor")
+        notes.append(say("options-drive-noted"))
     return step.noted(*notes)

@@ -12,6 +12,7 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import Condition, InductionMotor
 from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.say import say
 from modest_rotor.core.tables import find_row
 
 OF_FANS = (
@@ -19,9 +20,12 @@ OF_FANS = (
     Change.CAPACITOR_DEAD, Change.OTHER_TAP, Change.BELT_SLIPS, Change.THIN_AIR,
 )  # fmt: skip
 OF_PUMPS = tuple(change for change in OF_FANS if change not in (Change.FILTER_OUT, Change.BELT_SLIPS, Change.THIN_AIR))
-WORDS_OF_PUMPS = {Change.TIGHTER: "circuit tighter", Change.MORE_OPEN: "circuit more open"}
+WORDS_OF_PUMPS = {
+    Change.TIGHTER: say("effects-words-of-pumps-circuit-tighter"),
+    Change.MORE_OPEN: say("effects-words-of-pumps-circuit-more"),
+}
 SHOWN = (Measurand.SPEED, Measurand.AMPS, Measurand.WATTS, Measurand.FLOW, Measurand.PRESSURE)
-SOURCE = "The fitted motor on the machine's curve and system, solved with one thing changed; sizes of changes our judgement, no source."
+SOURCE = say("effects-source")
 
 
 class Effect(Frozen):
@@ -53,7 +57,7 @@ def effect_table(found: FoundMachine | Absent) -> EffectTable:
     """What every reading would show if one thing changed on the machine as found."""
     if isinstance(found, Absent) or found.own is None:
         refusal = found if isinstance(found, Absent) else found.fit.refusal if found.fit else None
-        words = refusal.why if refusal else "waits for the plate"
+        words = refusal.why if refusal else say("term-waits-for-the-plate")
         return EffectTable(waits=words, rows=(), source=SOURCE)
     changes = OF_PUMPS if found.wheel is Wheel.PUMP else OF_FANS
     rows = tuple(row for change in changes if (row := _row(found, found.own, change)))

@@ -24,20 +24,21 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.traits import ELECTRONICS_WEAR, Belongs, Brings, Holds, SetBy, Traits, electronic_motor
 from modest_rotor.core.physics.load import speed_ratio_for_flow
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.product import CommandKind
 
 TORQUE_LIMIT = 1.0
 """Torque over rated torque at which an electronic motor holds its limit and no longer its speed."""
 STANDBY_SPREAD = 0.35
 """Standard deviation of standby watts, as a share. Our judgement, no source."""
-HELD = "held at the protected flow"
-NO_SPEED = "no speed gives this flow on the machine's curve"
+HELD = say("options-electronic-held")
+NO_SPEED = say("term-no-speed-gives-this-flow")
 SIGNAL = Saying(How.COMMANDED, NO_SPEED, "command", "speed")
-FLOW = Saying(How.COMMANDED, NO_SPEED, "", "airflow typed in")
+FLOW = Saying(How.COMMANDED, NO_SPEED, "", say("options-electronic-flow"))
 
 
 BY_SPEED = Traits(
-    "EC motor, speed command", "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
+    say("options-electronic-by-speed"), "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
     suits=electronic_motor("speed"), understands=(CommandKind.SIGNAL, CommandKind.DIAL), set_by=SetBy.SIGNAL, holds=Holds.SPEED,
     limited=True, wears=ELECTRONICS_WEAR,
 )  # fmt: skip
@@ -73,7 +74,7 @@ class AirflowHeld(Electronic):
 
     kind = OptionKind.AIRFLOW
     traits = replace(
-        BY_SPEED, title="Constant-airflow EC motor", series="verdigris-open", belongs=Belongs.FANS, suits=electronic_motor("airflow"),
+        BY_SPEED, title=say("electronic-airflow-title"), series="verdigris-open", belongs=Belongs.FANS, suits=electronic_motor("airflow"),
         understands=(CommandKind.CALLS, CommandKind.SIGNAL), set_by=SetBy.ITSELF, holds=Holds.AIRFLOW,
     )  # fmt: skip
     saying = FLOW
@@ -83,7 +84,7 @@ class FansSlowed(Electronic):
     """Fans side by side, all with electronic motors, all slowed together."""
 
     kind = OptionKind.SLOWED
-    traits = replace(BY_SPEED, title="Fans slowed together", belongs=Belongs.FANS)
+    traits = replace(BY_SPEED, title=say("electronic-together-title"), belongs=Belongs.FANS)
 
 
 def electronic_columns(
@@ -118,7 +119,7 @@ def noted(step: SolvedStep, demand: Demand, rating: Rating) -> SolvedStep:
         load = step.shaft_power.value / step.speed.value / rating.torque_scale
         too_small = load > TORQUE_LIMIT
         if too_small:
-            notes.append(f"needs {100 * load:.0f} % of its torque: take the next size up")
+            notes.append(say("options-electronic-noted-needs-torque", load=Number(100 * load, ".0f")))
         if step.speed.value > rating.top_share * rating.speed_rpm:
-            notes.append("above the speed that its electronics allow")
+            notes.append(say("options-electronic-noted-above-speed"))
     return replace(step, too_small=step.too_small or too_small).noted(*notes)

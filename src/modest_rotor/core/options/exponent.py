@@ -11,9 +11,10 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Array, Estimate, exactly, measured, propagate
 from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.system import EXPONENT_SPREAD, USUAL_EXPONENT
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.set_facts import SetFacts
 
-SOURCE = "exponent of the system"
+SOURCE = say("term-exponent-of-the-system")
 USUAL = measured(USUAL_EXPONENT, **{SOURCE: EXPONENT_SPREAD})
 LEAST_APART = 0.15
 """Share by which two flows must differ for an exponent to be told from them. Our judgement, no source."""

@@ -30,11 +30,12 @@ from modest_rotor.core.options.traits import Belongs, SetBy, Traits
 from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.say import say
 
-WAITS = Waiting("waits for how many fans run side by side (on Duty)")
-FITTED = Waiting("waits for a fitted motor: plate and readings")
-BACKFLOW = "a stopped fan lets air back unless its shutter closes"
-OFF_CURVE = "so few fans would run off their curve"
+WAITS = Waiting(say("fewer-fans-waits"))
+FITTED = Waiting(say("term-waits-for-a-fitted-motor"))
+BACKFLOW = say("fewer-fans-backflow")
+OFF_CURVE = say("fewer-fans-off-curve")
 SLACK = 0.03
 """Share of full flow by which staged fans may fall short before one more is started."""
 
@@ -43,7 +44,13 @@ class FansStaged(Option):
     """The fans of today, some of them switched off."""
 
     kind = OptionKind.STAGED
-    traits = Traits("Fans staged", "copper-ring", commanded=True, belongs=Belongs.FANS, set_by=SetBy.NUMBER_RUNNING)
+    traits = Traits(
+        say("fewer-fans-fans-staged-traits"),
+        "copper-ring",
+        commanded=True,
+        belongs=Belongs.FANS,
+        set_by=SetBy.NUMBER_RUNNING,
+    )
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """For each step the fewest fans that give its flow; flow and watts are told for each of all fans, so that years compare."""
@@ -82,7 +89,7 @@ class FansStaged(Option):
             )
 
         fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts)
-        words = f"{count} of {machines} run"
+        words = say("fewer-fans-running", count=count, machines=machines)
         saying = Saying(How.FEWER_FANS, OFF_CURVE, "", words)
         step = solve_steps((words,), work, (*fixed, *own.estimates), saying)[words]
         return replace(step, set_words=words).noted(BACKFLOW if count < machines else "")

@@ -24,6 +24,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import electronic_rating
 from modest_rotor.core.options.traits import ELECTRONICS_WEAR, Brings, Holds, SetBy, Traits, electronic_motor
 from modest_rotor.core.physics.load import Load
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.product import CommandKind
 
@@ -33,7 +34,7 @@ class OneSpeed(Option):
 
     kind = OptionKind.ONE_SPEED
     traits = Traits(
-        "EC motor, one speed", "verdigris", electronics=True, electronic=True, line_switched=True, brings=Brings.MOTOR,
+        say("fixed-speed-one-speed-traits"), "verdigris", electronics=True, electronic=True, line_switched=True, brings=Brings.MOTOR,
         suits=electronic_motor(command=CommandKind.SWITCHED_LINE), set_by=SetBy.OWN_SPEED, holds=Holds.SPEED, limited=True,
         wears=ELECTRONICS_WEAR,
     )  # fmt: skip
@@ -55,9 +56,9 @@ class OneSpeed(Option):
             return electronic_columns(rating, part, pressure, rpm + 0 * part, shaft, *losses)
 
         inputs = (*found.curve_inputs, found.speed, *rating.loss_inputs)
-        outside = "its one speed runs off the machine's curve"
+        outside = say("fixed-speed-solve-one-speed")
         solved = solve_steps(tuple(demand.id for demand in demands), work, inputs, Saying(How.FIXED_SPEED, outside))
-        full = "runs full all the same"
+        full = say("term-runs-full-all-the-same")
         return tuple(
             solved[demand.id].noted(full) if demand.share < NEAR_FULL and not throttled else solved[demand.id]
             for demand in demands

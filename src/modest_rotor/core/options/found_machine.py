@@ -17,6 +17,7 @@ from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_sh
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.readings import DISTURBED, WITHOUT_SYSTEM
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -144,7 +145,7 @@ def find_machine(
     Validity: one machine at one steady point. Source: definitions; each figure names its own.
     """
     if wheel is None:
-        return Waiting("waits for what the motor drives: a kind of fan, or a pump")
+        return Waiting(say("found-machine-find-machine"))
     if isinstance(motor, Absent):
         return motor
     reference = reference_set(sets)
@@ -200,20 +201,20 @@ def _unreadable(wheel: Wheel, flow: Estimate | None, pressure: Estimate | None, 
     """Why flow and pressure as read cannot be a point of a running machine, if they cannot."""
     told_in = medium_of(wheel).pressure
     if flow is not None and flow.value <= 0:
-        return Withheld(
-            "No flow was read. A machine that runs moves something: look again, or leave it empty. It is kept."
-        )
+        return Withheld(say("found-machine-unreadable-flow-read"))
     if pressure is not None and pressure.value <= 0:
         return Withheld(
-            f"The pressure across the machine reads {in_both_units(pressure.value, told_in)}; a running one makes it above zero."
-            " Look again at hoses and signs; the readings are kept."
+            say("found-machine-unreadable-pressure-across", in_both_units=in_both_units(pressure.value, told_in))
         )
     if fixed.value > 0 and pressure is None:
-        return Waiting("waits for a pressure reading: a part of it was said to stay at no flow")
+        return Waiting(say("found-machine-unreadable-waits-pressure"))
     if fixed.value > 0 and pressure is not None and pressure.value <= fixed.value:
         return Withheld(
-            f"The pressure that stays at no flow, {in_both_units(fixed.value, told_in)}, is not below the {in_both_units(pressure.value, told_in)} read while"
-            " running. Look again at both; the readings are kept."
+            say(
+                "found-machine-unreadable-pressure-stays",
+                in_both_units=in_both_units(fixed.value, told_in),
+                in_both_units_2=in_both_units(pressure.value, told_in),
+            )
         )
     return None
 
@@ -229,7 +230,7 @@ def _shaft_power(
     if reference and reference.shaft_power and reference.shaft_power.value > 0:
         return reference.shaft_power, "estimated"
     if reference and reference.above_synchronous:
-        return Withheld("withheld: the speed read is above synchronous; the Readings ask what could explain it")
+        return Withheld(say("found-machine-shaft-power-withheld-speed"))
     if flow and pressure:
         shape = generic_shape(wheel)
         typical = shape.best_efficiency
@@ -238,7 +239,7 @@ def _shaft_power(
         return power, "estimated"
     if dead and plate.rated_power_w:
         return ASSUMED_LOAD * plate.rated_power_w, "assumed"
-    return Waiting("waits for a load: watts, or volts with amps or speed, on the full setting")
+    return Waiting(say("found-machine-shaft-power-waits-load"))
 
 
 def _speed(reference: SetFacts | None, plate: PlateFacts) -> tuple[Estimate, Basis] | Absent:
@@ -247,7 +248,7 @@ def _speed(reference: SetFacts | None, plate: PlateFacts) -> tuple[Estimate, Bas
     if plate.rated_speed_rpm:
         spread = UNREAD_SPEED_SHARE * plate.rated_speed_rpm
         return measured(plate.rated_speed_rpm, **{"speed taken from the plate": spread}), "assumed"
-    return Waiting("waits for a speed: measured, or from the plate")
+    return Waiting(say("found-machine-speed"))
 
 
 def _input_power(

@@ -29,10 +29,11 @@ from modest_rotor.core.options.traits import Holds, Traits
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.load import Load
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.set_facts import SetFacts
 
-UNSAID = Waiting("waits for how a part step is met today (on Duty)")
+UNSAID = Waiting(say("keep-unsaid"))
 TAP_SLACK = 0.05
 """A tap whose flow falls short of the demand by less than this share of full flow still counts as meeting it."""
 EDGE_SHARE = 0.02
@@ -42,14 +43,14 @@ LOW_SPEED_SPREAD = 0.015
 SURE = 0.98
 """Weight from which on a setting is the one."""
 MORE_THAN_ASKED = 0.03
-WHICH_SETTING = "which setting is enough"
+WHICH_SETTING = say("keep-which-setting")
 
 
 class Keep(Option):
     """The motor as found."""
 
     kind = OptionKind.KEEP
-    traits = Traits("Keep it", "copper", holds=Holds.MOTOR, rewires=False, hands=False)
+    traits = Traits(say("keep-traits"), "copper", holds=Holds.MOTOR, rewires=False, hands=False)
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The machine as found: full, throttled along its curve, or on the tap that was read."""
@@ -84,7 +85,7 @@ def _as_found(found: FoundMachine, demand: Demand, part_flow: PartFlow | None) -
     if demand.share >= NEAR_FULL:
         return full_step(found, demand.id)
     if part_flow is PartFlow.RUNS_FULL:
-        return _says_what_it_moves(found, demand, full_step(found, demand.id, "runs full all the same"))
+        return _says_what_it_moves(found, demand, full_step(found, demand.id, say("term-runs-full-all-the-same")))
     if part_flow is PartFlow.TAPS:
         return _on_tap(found, demand)
     return SolvedStep(demand.id, absent=UNSAID)
@@ -106,7 +107,7 @@ def on_named_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     return (
         solved_tap(found, demand.tap, demand.id)
         or on_low_speed(found, demand.id)
-        or SolvedStep(demand.id, absent=Waiting(f"waits for a set of readings on the {demand.tap}"))
+        or SolvedStep(demand.id, absent=Waiting(say("keep-on-named-tap", tap=demand.tap)))
     )
 
 
@@ -120,7 +121,7 @@ def on_low_speed(found: FoundMachine, step_id: str) -> SolvedStep | None:
     low = found.plate.low
     if low is None or low.rated_speed_rpm is None or low.rated_power_w is None:
         return None
-    motor = typical_motor(low, "the low speed")
+    motor = typical_motor(low, say("keep-on-low-speed-low-speed"))
     if isinstance(motor, Absent):
         return None
     rated, turned = low.rated_power_w, low.rated_speed_rpm
@@ -132,7 +133,7 @@ def on_low_speed(found: FoundMachine, step_id: str) -> SolvedStep | None:
         motor.rated_efficiency,
         motor.fixed_share,
     )
-    note = "not read: from the plate of its low speed"
+    note = say("keep-on-low-speed-read-plate")
     return SolvedStep(step_id, flow, tap_pressure_at(found, flow), speed, power, watts, note, How.ON_TAP)
 
 
@@ -145,9 +146,9 @@ def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     taps = [] if found.is_moved else [facts for facts in found.sets if not facts.on_full_tap]
     points = [_tap_point(found, facts, demand.id) for facts in taps]
     if not points:
-        solved = solved_tap(found, "low tap", demand.id) or on_low_speed(found, demand.id)
+        solved = solved_tap(found, say("term-low-tap"), demand.id) or on_low_speed(found, demand.id)
         if solved is None:
-            return SolvedStep(demand.id, absent=Waiting("waits for a set of readings on the lower tap"))
+            return SolvedStep(demand.id, absent=Waiting(say("keep-on-tap-waits-set")))
         points = [solved]
     unsolved = next((point for point in points if point.flow is None), None)
     if unsolved is not None:
@@ -170,7 +171,7 @@ def _weighed(found: FoundMachine, demand: Demand, settings: list[SolvedStep]) ->
     heaviest = max(range(len(settings)), key=lambda place: weights[place])
     chosen = settings[heaviest]
     if heaviest == len(settings) - 1:
-        chosen = chosen.noted("no tap gives enough, so it runs full")
+        chosen = chosen.noted(say("keep-weighed-tap-gives"))
     if weights[heaviest] > SURE:
         return _says_what_it_moves(found, demand, chosen)
 
@@ -185,7 +186,7 @@ def _weighed(found: FoundMachine, demand: Demand, settings: list[SolvedStep]) ->
         shaft_power=mean("shaft_power"),
         input_power=mean("input_power"),
         current=mean("current"),
-    ).noted("near the edge of a setting: it and the next are weighed")
+    ).noted(say("keep-weighed-near-edge"))
     return _says_what_it_moves(found, demand, step)
 
 
@@ -208,7 +209,9 @@ def _says_what_it_moves(found: FoundMachine, demand: Demand, step: SolvedStep) -
     if step.flow is None or step.flow.value < (demand.share + MORE_THAN_ASKED) * found.flow.value:
         return step
     moved = 100 * step.flow.value / found.flow.value
-    return step.noted(f"moves {moved:.0f} % where {100 * demand.share:.0f} % is asked; that flow is part of the saving")
+    return step.noted(
+        say("keep-says-what-it-moves", moved=Number(moved, ".0f"), share=Number(100 * demand.share, ".0f"))
+    )
 
 
 def at_reached_flow(found: FoundMachine, demand: Demand, share: float, asked: Asked) -> SolvedStep:
@@ -236,18 +239,16 @@ def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep
         solved = solved_tap(found, facts.tap_name, step_id) if facts.tap_name else None
         if solved is not None:
             return solved
-        return SolvedStep(step_id, absent=Waiting(f"waits for speed and true watts in {facts.title}"))
+        return SolvedStep(step_id, absent=Waiting(say("keep-tap-point-waits-speed", set=facts.title)))
     free_system = found.fixed_pressure.value == 0
     flow = facts.flow if found.flow_is_measured else None
     if flow is None and not free_system:
-        return SolvedStep(
-            step_id, absent=Waiting(f"waits for the flow in {facts.title}: a part of the pressure stays at no flow")
-        )
+        return SolvedStep(step_id, absent=Waiting(say("keep-tap-point-waits-flow", set=facts.title)))
     told, carried = at_speed(found, speed)
     # On a free system the affinity laws carry the power found to the tap's speed better than the plate's losses do.
     shaft_power = carried if free_system else facts.shaft_power
     if shaft_power is None:
-        return SolvedStep(step_id, absent=Waiting(f"waits for a load in {facts.title}"))
+        return SolvedStep(step_id, absent=Waiting(say("keep-tap-point-waits-load", set=facts.title)))
     flow = flow or told
     return SolvedStep(
         step_id,
@@ -256,7 +257,7 @@ def _tap_point(found: FoundMachine, facts: SetFacts, step_id: str) -> SolvedStep
         speed,
         shaft_power,
         watts,
-        f"as read in {facts.title}",
+        say("keep-tap-point-read", set=facts.title),
         How.ON_TAP,
         facts.running.current,
     )
@@ -315,8 +316,8 @@ def _throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, So
         found.motor.fixed_share,
     )
     ids = tuple(demand.id for demand in demands)
-    solved = solve_steps(ids, work, inputs, Saying(How.THROTTLED, "the damper would shut beyond the generic curve"))
+    solved = solve_steps(ids, work, inputs, Saying(How.THROTTLED, say("keep-throttled-damper-would")))
     return {
-        name: step if step.absent else step.noted("throttled; its speed taken as unchanged")
+        name: step if step.absent else step.noted(say("keep-throttled-throttled-speed"))
         for name, step in solved.items()
     }

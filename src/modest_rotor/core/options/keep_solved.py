@@ -23,14 +23,15 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import FARTHEST_SLIP, RAD_PER_RPM, TAP_SLIP, run_on, stacked
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.say import say
 
 UNREAD_TAP_SHARE = {"flow": 0.03, "watts": 0.11}
 """How far flow and watts of a tap that was never read stray beside its turns (its wire, where its currents go), standard deviation
 as a share. Our judgement, no source; held against the second population of truths."""
-TAP_ASSUMED = "low tap not read: its extra turns are assumed, so the uncertainty is large"
-TAP_UNREAD = "a usual low tap would not carry this load: waits for a set of readings on the lower tap"
-TAP_MOVED = "the fitted motor on this tap, on the machine put right"
-TAP_SOLVED = "solved from the fitted motor: speed and watts were not both read on this tap"
+TAP_ASSUMED = say("keep-solved-tap-assumed")
+TAP_UNREAD = say("keep-solved-tap-unread")
+TAP_MOVED = say("keep-solved-tap-moved")
+TAP_SOLVED = say("keep-solved-tap-solved")
 
 
 def solved_throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[str, SolvedStep]:
@@ -65,10 +66,10 @@ def solved_throttled(found: FoundMachine, demands: tuple[Demand, ...]) -> dict[s
 
     fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts, found.current or exactly(np.nan))
     ids = tuple(demand.id for demand in demands)
-    outside = "the damper would shut beyond the generic curve, or the motor would not carry it"
+    outside = say("keep-solved-solved-throttled-damper-would")
     solved = solve_steps(ids, work, (*fixed, *own.estimates), Saying(How.SOLVED_THROTTLED, outside))
     return {
-        name: step if step.absent else step.noted("throttled; the motor finds its speed")
+        name: step if step.absent else step.noted(say("keep-solved-solved-throttled-throttled-motor"))
         for name, step in solved.items()
     }
 
@@ -110,7 +111,7 @@ def solved_tap(found: FoundMachine, tap: str, step_id: str) -> SolvedStep | None
 
     amps = found.current or exactly(np.nan)
     fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts, log_turns, amps)
-    outside = "the fitted motor would not run on this tap" if read else TAP_UNREAD
+    outside = say("keep-solved-solved-tap") if read else TAP_UNREAD
     solved = solve_steps((step_id,), work, (*fixed, *own.estimates), Saying(How.SOLVED_TAP, outside))
     step = solved[step_id]
     if step.absent:

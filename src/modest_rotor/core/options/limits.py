@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.contract import SolvedStep
+from modest_rotor.core.say import Number, listed, say
 
 LESS_AIR = 0.97
 """Share of today's flow below which an option is said to move less; nearer than that no flow meter tells them apart."""
@@ -27,10 +28,10 @@ def limits_of(steps: tuple[ComparedStep, ...], least_words: str) -> tuple[str, .
     :param least_words: how the least flow is called in a sentence, for example “the documented least”.
     """
     less = [step.name for step in steps if _moves_less(step)]
-    words = (f"Moves less at {' and '.join(less)}: part of the saving.",) if less else ()
+    words = (say("limits-of-moves-less", less=listed(less)),) if less else ()
     larger = tuple(dict.fromkeys(step.step.words for step in steps if step.step.too_small))
     unsure = tuple(
-        f"At {step.name} it may move up to {100 * shortfall:.0f} % less than {least_words}: protected duty, prove the flow before leaving."
+        say("limits-of-may-move", step=step.name, shortfall=Number(100 * shortfall, ".0f"), least_words=least_words)
         for step in steps
         if (shortfall := _possible_shortfall(step)) >= 0.005
     )
@@ -42,7 +43,7 @@ def protected_stop(steps: tuple[ComparedStep, ...], least_words: str) -> str | N
     short = [step.name for step in steps if _surely_short(step)]
     if not short:
         return None
-    return f"At {' and '.join(short)} it would move less than {least_words}. This is a protected duty: nothing is worked out for it."
+    return say("limits-protected-stop", short=listed(short), least_words=least_words)
 
 
 def _moves_less(step: ComparedStep) -> bool:

@@ -19,21 +19,22 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Solved, Year
 from modest_rotor.core.options.year_results import THE_BASE
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
+from modest_rotor.core.say import Number, say, tell
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.working import Ingredient, Result, given, not_known, result, waiting
 
 USUAL_DISCOUNT = 0.05
 """Discount rate where nothing is said. Common practice, no source."""
-RANGE = "Definition; range of a ratio: Fieller, J. Roy. Stat. Soc. B 16 (1954)."
-NPV = "Growing annuity, engineering economics textbooks; NIST Handbook 135."
-CUBE = "Affinity law P ∝ n³ alone, applied to the watts read: what is often promised."
+RANGE = say("money-results-range")
+NPV = say("money-results-npv")
+CUBE = say("money-results-cube")
 LONGEST_PAYBACK = 60.0
 """Years beyond which a payback is no longer told as a number."""
-NEVER = Withheld("never: no saving is expected")
-BEYOND_ALL = Withheld("longer than anything here lasts")
-NO_SPEED = Withheld("not a matter of speed")
-ONE_EFFICIENCY = Withheld("the same: one efficiency is stated")
-OPEN_END = "A saving of nothing lies within the uncertainty, so there is no upper end."
+NEVER = Withheld(say("money-results-never"))
+BEYOND_ALL = Withheld(say("money-results-beyond-all"))
+NO_SPEED = Withheld(say("money-results-no-speed"))
+ONE_EFFICIENCY = Withheld(say("money-results-one-efficiency"))
+OPEN_END = say("money-results-open-end")
 
 
 @dataclass(frozen=True)
@@ -63,7 +64,7 @@ class Money:
         """What it saves a year and what it costs fitted, or why payback and worth are not there."""
         if isinstance(self.saved, Absent):
             return self.saved
-        return Waiting("waits for what it costs fitted") if self.cost is None else (self.saved, self.cost)
+        return Waiting(say("money-results-known")) if self.cost is None else (self.saved, self.cost)
 
 
 def payback_result(money: Money) -> Result:
@@ -71,7 +72,7 @@ def payback_result(money: Money) -> Result:
 
     :param money: a year's saving and the cost, in one currency. Source: definition, C ÷ S.
     """
-    label = "Simple payback"
+    label = say("label-simple-payback")
     known = money.known
     if isinstance(known, Absent):
         return not_known(label, known)
@@ -84,17 +85,26 @@ def break_even_result(money: Money, year: Year) -> Result:
 
     :param money: as :func:`payback_result`. :param year: its hours. Hours. Source: definition.
     """
-    label = "Break-even hours"
+    label = say("money-results-break-even-result-break-even")
     known = money.known
     if isinstance(known, Absent):
         return not_known(label, known)
     if year.hours is None:
-        return waiting(label, "waits for hours")
+        return waiting(label, tell("term-waits-for-hours"))
     saved, cost = known
     if saved.value <= 0:
         return not_known(label, NEVER)
     hours = break_even_hours(cost, saved, year.hours)
-    more = (given("h", "running hours a year", "hours", year.hours, "estimated", "Duty"),)
+    more = (
+        given(
+            "h",
+            say("money-results-break-even-result-running-hours"),
+            "hours",
+            year.hours,
+            "estimated",
+            say("word-duty"),
+        ),
+    )
     return _ranged(label, "running_hours", hours, "C ÷ (S ÷ h)", known, more)
 
 
@@ -113,8 +123,15 @@ def _ranged(
         return not_known(label, BEYOND_ALL)
     saved, cost = known
     ingredients = (
-        given("C", "cost fitted: price and labour less rebate", "cost", cost, "estimated", "typed, within 10 %"),
-        given("S", "saved a year", "money", saved, "worked-out"),
+        given(
+            "C",
+            say("money-results-ranged-cost-fitted"),
+            "cost",
+            cost,
+            "estimated",
+            say("money-results-ranged-typed-within"),
+        ),
+        given("S", say("term-saved-a-year"), "money", saved, "worked-out"),
         *more,
     )
     remarks = (OPEN_END,) if found.high is None else ()
@@ -129,7 +146,7 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
     :param money: a year's saving and the cost. :param solved: whose life counts, years. Source: present worth of a growing
     series, NIST Handbook 135.
     """
-    label = "Present value"
+    label = say("money-results-worth-result-present-value")
     worth, known = worth_of(money, solved, year), money.known
     for one in (worth, known):
         if isinstance(one, Absent):
@@ -139,15 +156,32 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
     costs, years = year.costs, year.horizon(solved.considered)
     discount, rise = _rates(year)
     ingredients = (
-        given("S", "saved in the first year", "money", saved, "worked-out"),
-        given("C", "cost fitted", "cost", cost, "estimated"),
-        given("n", "years counted", "life", years, "estimated" if _life_is_said(solved, year) else "assumed"),
-        given("d", "discount rate", "discount_rate", discount, "typed" if costs.discount_rate else "assumed"),
-        given("e", "rise of the price a year", "escalation", rise, "typed" if costs.escalation else "assumed"),
+        given("S", say("money-results-worth-result-saved-first"), "money", saved, "worked-out"),
+        given("C", say("term-cost-fitted"), "cost", cost, "estimated"),
+        given(
+            "n",
+            say("money-results-worth-result-years-counted"),
+            "life",
+            years,
+            "estimated" if _life_is_said(solved, year) else "assumed",
+        ),
+        given("d", say("term-discount-rate"), "discount_rate", discount, "typed" if costs.discount_rate else "assumed"),
+        given(
+            "e",
+            say("money-results-worth-result-rise-price"),
+            "escalation",
+            rise,
+            "typed" if costs.escalation else "assumed",
+        ),
     )
-    remarks = [f"One unit a year is worth {present_worth_factor(years, discount, rise):.2f} today."]
+    remarks = [
+        say(
+            "money-results-worth-result-one-unit",
+            present_worth_factor=Number(present_worth_factor(years, discount, rise), ".2f"),
+        )
+    ]
     if year.duty.remaining_life and year.duty.remaining_life.si <= years:
-        remarks.append("Counted no longer than the machine that it drives has left.")
+        remarks.append(say("money-results-worth-result-counted-longer"))
     return result(label, "money", worth, "S Σ (1 + e)^(t−1) ÷ (1 + d)^t − C", ingredients, NPV, tuple(remarks))
 
 
@@ -190,7 +224,7 @@ def cube_result(
     :param demands: shares of full flow. :param saved: kWh a year. :param found: W at full flow. :param year: its hours. :param keeps: whether this is the base.
     :param slows: whether the option slows the wheel. Source: affinity laws, AMCA 201, taken alone.
     """
-    label = "By the cube law alone"
+    label = say("money-results-cube-result-cube-law")
     if keeps or isinstance(saved, Absent):
         return not_known(label, THE_BASE if keeps or isinstance(saved, Estimate) else saved)
     if not slows:
@@ -198,15 +232,23 @@ def cube_result(
     pairs = []
     for hours, demand in zip(year.hours_of_steps, demands, strict=True):
         if hours is None:
-            return waiting(label, "waits for hours")
+            return waiting(label, tell("term-waits-for-hours"))
         pairs.append((found.input_power * (1 - demand.wanted**3), hours))
     promise = energy_kwh(tuple(pairs)) * float(year.machines)
     ingredients = (
-        given("W", "watts of today at full flow", "input_power", found.input_power, found.input_power_basis),
-        given("E", "saving worked out here", "energy", saved, "worked-out"),
+        given(
+            "W", say("money-results-cube-result-watts-today"), "input_power", found.input_power, found.input_power_basis
+        ),
+        given("E", say("money-results-cube-result-saving-worked"), "energy", saved, "worked-out"),
     )
     return result(
-        label, "energy", promise, "Σ W (1 − share³) h ÷ 1000", ingredients, CUBE, _why(promise, saved, found, year)
+        label,
+        "energy",
+        promise,
+        say("money-results-cube-result-formula"),
+        ingredients,
+        CUBE,
+        _why(promise, saved, found, year),
     )
 
 
@@ -215,17 +257,15 @@ def _why(promise: Estimate, saved: Estimate, found: FoundMachine, year: Year) ->
     reasons = []
     share = found.fixed_pressure.value / found.pressure.value if found.pressure.value else 0.0
     if share > 0:
-        reasons.append(f"{100 * share:.0f} % of the pressure stays at any flow, so slowing saves less.")
+        reasons.append(say("money-results-why-pressure-stays", share=Number(100 * share, ".0f")))
     partial = any(step.flow_share and step.flow_share.si < 1 for step in year.duty.steps)
     if partial and year.duty.part_flow is PartFlow.RUNS_FULL:
-        reasons.append("Today it runs full all the same: that is the base.")
+        reasons.append(say("money-results-why-today-runs"))
     elif partial and year.duty.part_flow is not None:
-        reasons.append(f"Today part flow is met {year.duty.part_flow}, which already takes fewer watts.")
-    reasons.append(
-        "Losses of motor and electronics do not fall with the cube, and electronics stay awake while it is off."
-    )
+        reasons.append(say("money-results-why-today-part", part_flow=year.duty.part_flow))
+    reasons.append(say("money-results-why-losses-motor"))
     if promise.value < saved.value:
-        reasons.append("At full flow the new motor itself loses less, which the cube law does not see.")
+        reasons.append(say("money-results-why-full-flow"))
     return tuple(reasons)
 
 
@@ -235,14 +275,19 @@ def nominal_result(nominal: Estimate | Absent | None, saved: Estimate | Absent) 
     :param nominal: kWh a year. :param saved: kWh a year at the expected efficiency. Source: NEMA MG 1, 12.58, nominal and
     guaranteed efficiency (from memory).
     """
-    label = "At nominal efficiency"
+    label = say("money-results-nominal-result-nominal-efficiency")
     if nominal is None:
         return not_known(label, ONE_EFFICIENCY)
     for one in (nominal, saved):
         if isinstance(one, Absent):
             return not_known(label, one)
     assert isinstance(nominal, Estimate) and isinstance(saved, Estimate)
-    ingredients = (given("E", "saving between nominal and guaranteed efficiency", "energy", saved, "worked-out"),)
+    ingredients = (given("E", say("money-results-nominal-result-saving-between"), "energy", saved, "worked-out"),)
     return result(
-        label, "energy", nominal, "the same, losses at the nominal efficiency", ingredients, "The data sheet."
+        label,
+        "energy",
+        nominal,
+        say("money-results-nominal-result-same-losses"),
+        ingredients,
+        say("money-results-nominal-result-data-sheet"),
     )

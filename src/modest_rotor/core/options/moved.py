@@ -17,9 +17,10 @@ from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.say import say
 
 UNCHANGED = exactly(1.0)
-NO_POINT = "the motor would find no steady point there"
+NO_POINT = say("moved-no-point")
 MOVED = 6
 """Flow, pressure, speed, shaft power, input power, place on the curve."""
 
@@ -64,7 +65,7 @@ def moved_machine(found: FoundMachine, moves: Moves) -> FoundMachine | Absent:
     )
     weak = moves.capacitor.value != 1.0
     if weak and found.plate.kind is not MotorKind.SPLIT_CAPACITOR:
-        return Withheld("only a motor with a run capacitor gains from a new one")
+        return Withheld(say("moved-machine"))
     motor = found.new if weak else found.own
     if motor is None:
         after = propagate(lambda *columns: _at_same_speed(found, *columns), *inputs, *_typical(found))

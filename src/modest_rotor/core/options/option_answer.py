@@ -18,11 +18,12 @@ from modest_rotor.core.options.sensitivities import sensitivities
 from modest_rotor.core.options.year import Solved, Year, cost_of, otherwise_kwh
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Phrase, figure
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.working import Result, not_known, result
 
-PUT_RIGHT = "the machine put right"
-NEW_SAME_KIND = "a new motor of the same kind"
+PUT_RIGHT = say("option-answer-put-right")
+NEW_SAME_KIND = say("option-answer-new-same-kind")
 
 
 @dataclass(frozen=True)
@@ -106,10 +107,10 @@ def option_answer(letter: str, one: Reckoned, against: Comparison) -> OptionAnsw
         checks=one.checks,
         steps=_steps(one, against),
         energy=year_results.energy_result(solved, one.energy, found, year),
-        money=year_results.priced("Energy cost a year", one.energy, price, waits),
+        money=year_results.priced(say("option-answer-energy-cost"), one.energy, price, waits),
         saved_energy=year_results.saved_energy_result(saved, base.energy, one.energy, keeps, against.named),
         saved_on_right=figure("energy", on_right) if isinstance(on_right, Estimate) and not one.keeps else None,
-        saved_money=year_results.priced("Saved a year", saved, price, waits, keeps),
+        saved_money=year_results.priced(say("option-answer-saved-year"), saved, price, waits, keeps),
         nominal_saving=money_results.nominal_result(_nominal(one, saved), saved),
         cube_promise=money_results.cube_result(against.demands, saved, found, year, keeps, slows),
         always_on=_always_on(one, found, year),
@@ -197,25 +198,25 @@ def _wears(considered: Considered, solved: Solved) -> str:
 def _lead_time(considered: Considered, keeps: bool) -> Phrase:
     product = considered.product
     if keeps:
-        return ("at once",)
+        return (say("option-answer-lead-time-once"),)
     if product is not None and product.van_stock == "yes":
-        return ("in the van",)
+        return (say("option-answer-lead-time-van"),)
     days = considered.lead_time or (product.lead_time if product else None)
     if days is not None and days.si <= 1:
-        return ("a day" if days.si else "at once",)
-    return (figure("lead_time", days.si, "estimated"),) if days else ("not known",)
+        return (say("option-answer-lead-time-day") if days.si else say("option-answer-lead-time-once"),)
+    return (figure("lead_time", days.si, "estimated"),) if days else (say("term-not-known"),)
 
 
 def _always_on(one: Reckoned, found: FoundMachine, year: Year) -> Result:
     """The year with the fan run the other way between calls than it is today."""
-    label = "If it ran only with its calls" if year.runs_always else "If the fan ran always"
+    label = say("option-answer-always-on-if-ran") if year.runs_always else say("option-answer-always-on-if-fan")
     energy = one.energy if isinstance(one.energy, Absent) else otherwise_kwh(one.energy, one.solved, found, year)
     if isinstance(energy, Absent):
         return not_known(label, energy)
     sign = "−" if year.runs_always else "+"
     return result(
-        label, "energy", energy, f"E {sign} (W_lowest − W_0) h_off ÷ 1000", (), "Definition.",
-        ("Between calls it filters and mixes, and neither heats nor cools; a machine that cannot slow runs on as it is.",),
+        label, "energy", energy, f"E {sign} (W_lowest − W_0) h_off ÷ 1000", (), say("word-definition"),
+        (say("option-answer-always-on-between-calls"),),
     )  # fmt: skip
 
 

@@ -11,8 +11,9 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import on_named_tap
 from modest_rotor.core.options.traits import Belongs, SetBy, Traits
 from modest_rotor.core.outcome import Withheld
+from modest_rotor.core.say import say
 
-USUAL = "low tap"
+USUAL = say("term-low-tap")
 
 
 class OtherTap(Option):
@@ -20,14 +21,14 @@ class OtherTap(Option):
 
     kind = OptionKind.OTHER_TAP
     traits = Traits(
-        "Another tap of it", "copper-ring", belongs=Belongs.CAPACITOR_MOTORS, set_by=SetBy.TAP, long_lived=True, rewires=False,
+        say("other-tap-traits"), "copper-ring", belongs=Belongs.CAPACITOR_MOTORS, set_by=SetBy.TAP, long_lived=True, rewires=False,
         steps=frozenset(("taps",)), asks=("tap",),
     )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The same point at every step: what the tap gives."""
         if found.plate.kind is not MotorKind.SPLIT_CAPACITOR:
-            return absent_steps(demands, Withheld("only a capacitor motor has speed taps"))
+            return absent_steps(demands, Withheld(say("other-tap-solve")))
         tap = asked.considered.tap or USUAL
         if not demands:
             return ()

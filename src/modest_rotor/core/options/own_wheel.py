@@ -31,6 +31,7 @@ from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape, machine_from_table
 from modest_rotor.core.physics.load import Load, speed_ratio_for_flow
 from modest_rotor.core.physics.system import SystemCurve
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.product import CommandKind, Product, ProductType
 
 OWN_PLACE = measured(0.95, **{"place of the new fan on its curve": 0.12})
@@ -38,8 +39,8 @@ OWN_PLACE = measured(0.95, **{"place of the new fan on its curve": 0.12})
 OWN_EFFICIENCY_SHARE = 0.10
 """Standard deviation of a chosen machine's efficiency as a share of the generic best. Our judgement, no source."""
 NOMINAL_SPEED = 1.0
-WAITS_AXES = Waiting("waits for a measured flow and pressure: another wheel cannot be put on relative axes")
-NO_SPEED = "no speed of the new machine gives this flow at this pressure"
+WAITS_AXES = Waiting(say("own-wheel-waits-axes"))
+NO_SPEED = say("own-wheel-no-speed")
 Aim = Callable[[Array, Array, Array], Array]
 """From flow at a step, flow and pressure at full flow: the pressure that the machine is to make there, Pa."""
 
@@ -55,7 +56,7 @@ class ExternalRotorFan(_OwnWheel):
 
     kind = OptionKind.EC_FAN
     traits = Traits(
-        "External-rotor electronic fan", "verdigris", electronics=True, commanded=True, electronic=True, belongs=Belongs.FANS,
+        say("own-wheel-external-rotor-fan-traits"), "verdigris", electronics=True, commanded=True, electronic=True, belongs=Belongs.FANS,
         brings=Brings.MACHINE, suits=of_type(ProductType.FAN), understands=(CommandKind.SIGNAL, CommandKind.DIAL),
         set_by=SetBy.SIGNAL, holds=Holds.OWN_WHEEL, wears=ELECTRONICS_WEAR,
     )  # fmt: skip
@@ -63,7 +64,7 @@ class ExternalRotorFan(_OwnWheel):
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The speed of its own wheel that gives each step its flow in the system of today."""
         if found.wheel is Wheel.PUMP:
-            return absent_steps(demands, Withheld("a fan does not replace a pump"))
+            return absent_steps(demands, Withheld(say("own-wheel-solve-fan-does")))
         return _solve(found, demands, asked, None, How.OWN_WHEEL)
 
 
@@ -72,7 +73,7 @@ class CirculatorSpeed(_OwnWheel):
 
     kind = OptionKind.CIRCULATOR_SPEED
     traits = Traits(
-        "Circulator, constant speed", "verdigris", electronics=True, commanded=True, electronic=True, line_switched=True,
+        say("own-wheel-circulator-speed-traits"), "verdigris", electronics=True, commanded=True, electronic=True, line_switched=True,
         belongs=Belongs.PUMPS, brings=Brings.MACHINE, suits=of_type(ProductType.PUMP), set_by=SetBy.SIGNAL, wears=ELECTRONICS_WEAR,
         asks=("set_pressure",),
     )  # fmt: skip
@@ -80,7 +81,7 @@ class CirculatorSpeed(_OwnWheel):
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """At every flow the head that its curve has at the one speed."""
         if found.wheel is not Wheel.PUMP:
-            return absent_steps(demands, Withheld("a circulator does not replace a fan"))
+            return absent_steps(demands, Withheld(say("own-wheel-solve-circulator-does")))
         return _solve(found, demands, asked, _along_curve, How.FIXED_SPEED)
 
 
@@ -89,13 +90,13 @@ class CirculatorConstant(_OwnWheel):
 
     kind = OptionKind.CIRCULATOR_CONSTANT
     traits = replace(
-        CirculatorSpeed.traits, title="Circulator, constant pressure", series="verdigris-open", set_by=SetBy.ITSELF
+        CirculatorSpeed.traits, title=say("own-wheel-constant-title"), series="verdigris-open", set_by=SetBy.ITSELF
     )
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The set pressure at every flow."""
         if found.wheel is not Wheel.PUMP:
-            return absent_steps(demands, Withheld("a circulator does not replace a fan"))
+            return absent_steps(demands, Withheld(say("own-wheel-solve-circulator-does")))
         return _solve(found, demands, asked, lambda flow, full, set_: set_ + 0 * flow, How.HELD_PRESSURE)
 
 
@@ -103,12 +104,12 @@ class CirculatorProportional(_OwnWheel):
     """A wet-rotor circulator whose pressure falls with flow, to half of what is set at none."""
 
     kind = OptionKind.CIRCULATOR_PROPORTIONAL
-    traits = replace(CirculatorConstant.traits, title="Circulator, proportional pressure")
+    traits = replace(CirculatorConstant.traits, title=say("own-wheel-proportional-title"))
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """H = H_set (1 + q ÷ q_full) ÷ 2, the common law of such pumps."""
         if found.wheel is not Wheel.PUMP:
-            return absent_steps(demands, Withheld("a circulator does not replace a fan"))
+            return absent_steps(demands, Withheld(say("own-wheel-solve-circulator-does")))
         return _solve(found, demands, asked, lambda flow, full, set_: set_ * (1 + flow / full) / 2, How.HELD_PRESSURE)
 
 
@@ -149,7 +150,7 @@ def _solve(
 
     every = (*found.curve_inputs, *rating.loss_inputs, *inputs)
     quantity = "command" if aim is None or fixed_speed else ""
-    saying = Saying(how, NO_SPEED, quantity, "speed" if quantity else "set pressure")
+    saying = Saying(how, NO_SPEED, quantity, "speed" if quantity else say("own-wheel-solve-set-pressure"))
     solved = solve_steps(tuple(demand.id for demand in demands), work, every, saying)
     return tuple(
         replace(noted(solved[demand.id], demand, _grown(rating, asked)), wheel_ratio=0.0) for demand in demands
@@ -178,7 +179,7 @@ def _machine(
             return table
         speed = product.curve_speed or product.rated_speed
         if speed is None:
-            return Waiting(f"waits for the speed at which the curve of {product.name} was taken")
+            return Waiting(say("own-wheel-machine", product=product.name))
         return (lambda *_: table), speed.si, ()
     wheel = Wheel.PUMP if found.wheel is Wheel.PUMP else Wheel.BACKWARD_INCLINED
     shape = generic_shape(wheel)
@@ -201,7 +202,7 @@ def _table(found: FoundMachine, product: Product) -> MachineCurve | Absent:
     pressures = [point.head if pump else point.pressure for point in product.curve]
     powers = [point.shaft_power for point in product.curve]
     if not all((*flows, *pressures, *powers)):
-        return Waiting(f"waits for flow, pressure and shaft power in every row of the curve of {product.name}")
+        return Waiting(say("own-wheel-table", product=product.name))
     columns = (np.array([entry.si for entry in column if entry]) for column in (flows, pressures, powers))
     try:
         return machine_from_table(Wheel.PUMP if pump else Wheel.BACKWARD_INCLINED, *columns)

@@ -12,6 +12,7 @@ from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.physics.fan import medium_of
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.options import OptionCosts, Repair
 
 USUAL_WHEEL_LOSS, WHEEL_LOSS_SPREAD = 0.20, 0.10
@@ -45,34 +46,35 @@ def put_right(found: FoundMachine, asked: OptionCosts, capacitance_f: float | No
             lacking.append(ratio.why)
             continue
         parts[_PLACE[repair]] = ratio
-        done.append((f"{repair}: ", *_TOLD[repair](ratio)))
+        done.append(tell("put-right-x", repair=repair, value=_TOLD[repair](ratio)))
     machine = moved_machine(found, Moves(**parts))
     if isinstance(machine, Absent):
-        return PutRight(found, (), (*lacking, f"The repairs cannot be reckoned: {machine.why}."))
+        return PutRight(found, (), (*lacking, say("put-right-repairs-cannot", why=machine.why)))
     return PutRight(machine, tuple(done), tuple(lacking))
 
 
 def _capacitor(found: FoundMachine, _: OptionCosts, capacitance_f: float | None) -> Estimate | Absent:
     label = found.plate.run_capacitance_f
     if label is None or capacitance_f is None:
-        return Waiting("The new run capacitor waits for the label's µF and for those measured out of circuit.")
+        return Waiting(say("put-right-capacitor-new-run"))
     if capacitance_f <= 0:
-        return Withheld(
-            "The run capacitor reads open: what it takes away while running cannot be told from a motor at rest."
-        )
+        return Withheld(say("put-right-capacitor-run-capacitor"))
     return measured(capacitance_f / label, **{"capacitance meter": 0.02 * capacitance_f / label})
 
 
 def _filter(found: FoundMachine, asked: OptionCosts, _: float | None) -> Estimate | Absent:
     if asked.filter_excess is None or not found.pressure_is_measured:
-        return Waiting("The clean filter waits for the pressure that it gives back, and for the static at the machine.")
+        return Waiting(say("put-right-filter-clean-filter"))
     excess = read_by_meter(asked.filter_excess, "pressure", "filter over a clean one's")
     growing = found.pressure.value - found.fixed_pressure.value
     if excess.value >= growing:
         told_in = medium_of(found.wheel).pressure
         return Withheld(
-            f"The filter cannot take {in_both_units(excess.value, told_in)} more than a clean one where the whole system takes {in_both_units(growing, told_in)}."
-            " Look again at both; they are kept."
+            say(
+                "put-right-filter-filter-cannot",
+                in_both_units=in_both_units(excess.value, told_in),
+                in_both_units_2=in_both_units(growing, told_in),
+            )
         )
     return exactly(1.0) - excess * (1 / growing)
 
@@ -80,23 +82,23 @@ def _filter(found: FoundMachine, asked: OptionCosts, _: float | None) -> Estimat
 def _wheel(_: FoundMachine, asked: OptionCosts, __: float | None) -> Estimate | Absent:
     lost = asked.wheel_loss.si if asked.wheel_loss else USUAL_WHEEL_LOSS
     if lost >= 1:
-        return Withheld("A wheel that has lost all its pressure moves nothing. Type what it lost.")
+        return Withheld(say("put-right-wheel"))
     return measured(1 / (1 - lost), **{"pressure lost by the wheel": WHEEL_LOSS_SPREAD * lost / USUAL_WHEEL_LOSS})
 
 
 def _belt(_: FoundMachine, __: OptionCosts, ___: float | None) -> Estimate | Absent:
-    return Withheld("A tightened belt is not reckoned ahead: read the machine again once it is tight.")
+    return Withheld(say("put-right-belt"))
 
 
 def _share(ratio: Estimate) -> Phrase:
-    return figure("ratio", ratio, "estimated"), " of what it was"
+    return tell("put-right-share", ratio=figure("ratio", ratio, "estimated"))
 
 
 _RATIOS = {Repair.CAPACITOR: _capacitor, Repair.FILTER: _filter, Repair.WHEEL: _wheel, Repair.BELT: _belt}
 _PLACE = {Repair.CAPACITOR: "capacitor", Repair.FILTER: "system", Repair.WHEEL: "wheel", Repair.BELT: "system"}
 _TOLD = {
-    Repair.CAPACITOR: lambda ratio: ("now ", figure("ratio", ratio, "measured"), " of its label, then the whole"),
-    Repair.FILTER: lambda ratio: ("the system takes ", *_share(ratio)),
-    Repair.WHEEL: lambda ratio: ("its pressure becomes ", *_share(ratio)),
+    Repair.CAPACITOR: lambda ratio: tell("put-right-told-now-label", ratio=figure("ratio", ratio, "measured")),
+    Repair.FILTER: lambda ratio: tell("put-right-told-system-takes", share=_share(ratio)),
+    Repair.WHEEL: lambda ratio: tell("put-right-told-pressure-becomes", share=_share(ratio)),
     Repair.BELT: _share,
 }

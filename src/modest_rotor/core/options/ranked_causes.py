@@ -11,16 +11,14 @@ from modest_rotor.core.options.baseline import Baseline
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.tables import Row, read_table
 
 LEAST_SHOWN, MOST_SHOWN, LEAST_SHARE = 2, 6, 0.01
 AGREES, DISAGREES = 1.5, 2.5
 """Standard deviations within which a reading speaks for a cause, and beyond which against it."""
 STILL = 0.02
-SOURCE = (
-    "The fitted motor on its own wheel, solved anew for each cause at several sizes; how common each is, and how far machines"
-    " stray from the model, are our judgement, no source. One cause at a time: two at once can look like a third."
-)
+SOURCE = say("ranked-causes-source")
 
 
 class RankedCause(Frozen):
@@ -63,7 +61,7 @@ class RankedCauses(Frozen):
 def ranked_causes(found: Baseline | Absent, wheel: Wheel | None) -> RankedCauses:
     """The ranking of a job's last set against the machine as it should be."""
     if isinstance(found, Absent) or wheel is None:
-        return RankedCauses(waits=found.why if isinstance(found, Absent) else "waits for what the motor drives")
+        return RankedCauses(waits=found.why if isinstance(found, Absent) else say("term-waits-for-what-the-motor"))
     ranked = rank_causes(solve_causes(found.setup, medium_of(wheel).machine, found.belted, found.rough), found.observed)
     still = all(
         abs(seen.log_ratio) <= max(COVERAGE_95 * seen.sd, STILL if found.rough else 0.0)
@@ -104,11 +102,13 @@ def _moves(measurand: Measurand, weighed: WeighedCause, found: Baseline) -> bool
 def _measurand(measurand: Measurand, weighed: WeighedCause, found: Baseline) -> Phrase:
     seen = math.exp(found.observed[measurand].log_ratio) - 1
     expected = math.exp(weighed.expected[measurand]) - 1
-    return (
-        f"{measurand} {_plus(seen)}",
-        figure("change", seen, "measured"),
-        f", it would make {_plus(expected)}",
-        figure("change", expected, "estimated"),
+    return tell(
+        "ranked-causes-measurand",
+        measurand=measurand,
+        plus=_plus(seen),
+        seen=figure("change", seen, "measured"),
+        plus_expected=_plus(expected),
+        expected=figure("change", expected, "estimated"),
     )
 
 

@@ -10,6 +10,7 @@ from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.options.option_answer import Comparison, Reckoned, extra_cost
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Figure, Phrase, figure
+from modest_rotor.core.say import say, tell
 
 Lettered = tuple[tuple[str, Reckoned], ...]
 TOLD_APART = 3
@@ -45,8 +46,7 @@ def rank(lettered: Lettered, answers: tuple[OptionAnswer, ...], against: Compari
         (answer.letter, _saved(one, against.base)) for one, answer in rows if one is not against.base and not one.stop
     ]
     return RankingAnswer(
-        rows=tuple(_row(one, answer, against) for one, answer in rows),
-        differences=differences(tuple(held)),
+        rows=tuple(_row(one, answer, against) for one, answer in rows), differences=differences(tuple(held))
     )
 
 
@@ -66,9 +66,7 @@ def _order(one: Reckoned, base: Reckoned) -> tuple[int, float]:
 def _row(one: Reckoned, answer: OptionAnswer, against: Comparison) -> RankedAnswer:
     cost = extra_cost(one, against)
     return RankedAnswer(
-        id=answer.id,
-        cost=figure("cost", cost, "estimated") if cost is not None else None,
-        is_base=one is against.base,
+        id=answer.id, cost=figure("cost", cost, "estimated") if cost is not None else None, is_base=one is against.base
     )
 
 
@@ -83,10 +81,14 @@ def differences(ranked: tuple[tuple[str, Estimate | Absent], ...]) -> Phrase:
         apart = more - less
         said += ["; "] if said else []
         if ties(apart):
-            said.append(f"{first} and {second} tie")
+            said.append(say("ranking-differences-tie", first=first, second=second))
         else:
-            said += [f"{first} saves ", figure("energy", apart, "worked-out"), f" more than {second}"]
-    return (*said, ".") if said else ()
+            said += [
+                say("ranking-differences-saves", first=first),
+                figure("energy", apart, "worked-out"),
+                say("ranking-differences-more", second=second),
+            ]
+    return tell("ranking-differences-x", said=said) if said else ()
 
 
 def ties(apart: Estimate) -> bool:

@@ -17,10 +17,11 @@ from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.drive import TRUE_POWER_FACTOR, Rectifier
 from modest_rotor.core.physics.electronic import RatedLosses, rated_losses
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.stations.product import Product
 
-LOSSES, BELOW_RATING = "losses of electronic motors", "losses of electronic motors below rating"
+LOSSES, BELOW_RATING = say("rating-these-losses-electronic"), say("rating-these-losses-electronic-motors")
 PROMISED_SPREAD = 0.09
 """Standard deviation of the logarithm of the losses about those of a data sheet. Our judgement, no source; IEC 60034-1 allows
 losses 15 % over the print."""
@@ -149,7 +150,7 @@ def product_facts(product: Product, kind: MotorKind, volts: float | None = None)
     power, link = product.rated_power, product.link(volts)
     speed, hertz, farads = product.rated_speed, product.frequency, product.run_capacitance
     if not (power and link and speed and hertz):
-        return Waiting(f"waits for power, volts, speed and hertz of {product.name}")
+        return Waiting(say("rating-product-facts", product=product.name))
     try:
         return PlateFacts.of(
             kind, power.si, link.volts_v, link.amps_a, speed.si, hertz.si, farads.si if farads else None

@@ -32,11 +32,12 @@ from modest_rotor.core.outcome import Waiting
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.options import Regulating
 from modest_rotor.core.stations.product import ProductType
 
-WAITS = Waiting("waits for a fitted capacitor motor: plate and readings")
-CANNOT_HOLD = "cannot hold this speed: the motor would fall to a crawl or run up, so little do its volts steer it"
+WAITS = Waiting(say("regulator-waits"))
+CANNOT_HOLD = say("regulator-cannot-hold")
 SOFT_MOTOR_SHARE, SOFT_MOTOR_DOWN = 0.25, 0.30
 """Standard deviation of the watts on cut volts as a share, and the fall of speed at which it is reached. Technicians see 260 W at
 1,200 rpm of a quarter-horse fan that takes 270 W at 1,720 (common practice, no source): such motors are softer than a fit of
@@ -56,8 +57,8 @@ class Regulator(Option):
 
     kind = OptionKind.REGULATOR
     traits = Traits(
-        "This motor, regulated", "copper-ring", commanded=True, belongs=Belongs.CAPACITOR_MOTORS, suits=of_type(ProductType.REGULATOR),
-        set_by=SetBy.VOLTS, slows=True, holds=Holds.MOTOR, wears="the motor, which runs hot where it is turned down far",
+        say("regulator-traits-motor-regulated"), "copper-ring", commanded=True, belongs=Belongs.CAPACITOR_MOTORS, suits=of_type(ProductType.REGULATOR),
+        set_by=SetBy.VOLTS, slows=True, holds=Holds.MOTOR, wears=say("regulator-traits-motor-runs"),
         asks=("regulator",),
     )  # fmt: skip
 
@@ -107,7 +108,10 @@ def _solve(
 
     fixed = (*found.curve_inputs, found.speed, found.input_power, found.volts, PHASE_CUT_LOSS)
     saying = Saying(
-        How.REGULATED, CANNOT_HOLD, "resistance" if series else "voltage", "in the line" if series else "motor at"
+        How.REGULATED,
+        CANNOT_HOLD,
+        "resistance" if series else "voltage",
+        say("regulator-solve-line") if series else say("regulator-solve-motor"),
     )
     ids = tuple(demand.id for demand in demands)
     solved = solve_steps(ids, work, (*fixed, *own.estimates), saying)

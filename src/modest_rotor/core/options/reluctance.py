@@ -29,6 +29,7 @@ from modest_rotor.core.physics.drive import TRUE_POWER_FACTOR, Rectifier
 from modest_rotor.core.physics.load import speed_ratio_for_flow
 from modest_rotor.core.physics.reluctance import LEAST_POWER_W, SPEED_LIMIT_SHARE, reluctance_losses
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.options import Considered
 from modest_rotor.core.stations.product import Product, ProductType
 from modest_rotor.core.stations.setup import ControlMode
@@ -37,8 +38,8 @@ SPREAD, SPREAD_BELOW = 0.15, 0.25
 """Standard deviation of the logarithm of the losses of motor and drive together at rating, and besides far below rated torque. Our
 judgement, no source: the motor is bought by its class, the drive is not."""
 POWER_FACTOR_SPREAD = 0.05
-SAYING = Saying(How.SYNCHRONOUS, "no speed gives this flow on the machine's curve", "frequency")
-TOO_SMALL = Withheld(f"such motors are made from about {in_both_units(LEAST_POWER_W, 'rated_power')} upward")
+SAYING = Saying(How.SYNCHRONOUS, say("term-no-speed-gives-this-flow"), "frequency")
+TOO_SMALL = Withheld(say("options-reluctance-too-small", in_both_units=in_both_units(LEAST_POWER_W, "rated_power")))
 
 
 def _suits(product: Product) -> bool:
@@ -51,8 +52,8 @@ class Reluctance(Option):
 
     kind = OptionKind.RELUCTANCE
     traits = Traits(
-        "Synchronous reluctance on a drive", "violet-open", electronics=True, commanded=True, brings=Brings.MOTOR, suits=_suits,
-        set_by=SetBy.DRIVE, control=ControlMode.RELUCTANCE, holds=Holds.SPEED, limited=True, wears="the drive's capacitors and fan; the motor's bearings",
+        say("options-reluctance-reluctance-traits-synchronous-reluctance"), "violet-open", electronics=True, commanded=True, brings=Brings.MOTOR, suits=_suits,
+        set_by=SetBy.DRIVE, control=ControlMode.RELUCTANCE, holds=Holds.SPEED, limited=True, wears=say("term-the-drive-s-capacitors-and"),
     )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:

@@ -37,10 +37,11 @@ from modest_rotor.core.physics.load import Load, flow_at_speed
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import SystemCurve
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.duty import PartFlow
 
-A_NEW_MOTOR = "a new motor"
-OVERLOADED = "withheld: at the volts read, a new motor of this plate would not carry the load found"
+A_NEW_MOTOR = say("term-a-new-motor")
+OVERLOADED = say("same-kind-overloaded")
 SLIP_TOLERANCE = 0.20
 """Standard tolerance of slip at rated load, as a share of it: NEMA MG 1 (from memory)."""
 NEWTON_STEPS = 4
@@ -54,8 +55,8 @@ class SameKind(Option):
 
     kind = OptionKind.SAME_KIND
     traits = Traits(
-        "Same kind, new", "copper-ring", brings=Brings.MOTOR, suits=line_motor, holds=Holds.MOTOR, long_lived=True,
-        wears="bearings; the run capacitor in about ten years", steps=frozenset(("taps", "capacitor motor")),
+        say("same-kind-traits-same-kind"), "copper-ring", brings=Brings.MOTOR, suits=line_motor, holds=Holds.MOTOR, long_lived=True,
+        wears=say("same-kind-traits-bearings-run"), steps=frozenset(("taps", "capacitor motor")),
     )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
@@ -111,7 +112,7 @@ def _as_today(found: FoundMachine, demand: Demand, part_flow: PartFlow | None, r
         found.motor.rated_efficiency.standard / found.motor.rated_efficiency.value * today.input_power.value * ratio
     )
     watts = (today.input_power * ratio).with_part(f"efficiency of {A_NEW_MOTOR}", spread)
-    remark = "its tap taken as the old one's; watts scaled as at full flow"
+    remark = say("same-kind-as-today")
     return replace(today, input_power=watts, remark=remark, how=How.AS_TODAY, current=None)
 
 
@@ -185,7 +186,7 @@ def _on_slip_line(
         motor.fixed_share,
     )
     ids = tuple(demand.id for demand in demands)
-    return solve_steps(ids, work, inputs, Saying(How.SLIP_LINE, "the new motor would run off the generic curve"))
+    return solve_steps(ids, work, inputs, Saying(How.SLIP_LINE, say("same-kind-on-slip-line")))
 
 
 def _new_speed_ratio(

@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+from modest_rotor.core.error_sources import words_of_source
 from modest_rotor.core.estimate import COVERAGE_95, Estimate
 from modest_rotor.core.options.answers import Sensitivities, Sensitivity
 from modest_rotor.core.phrase import figure
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.tables import read_table
 
 MOST = 5
-OF_MOTOR = ("this motor", "a new motor")
+OF_MOTOR = (say("term-this-motor"), say("term-a-new-motor"))
 
 
 def sensitivities(saved: Estimate, quantity: str) -> Sensitivities | None:
@@ -37,25 +39,19 @@ def sensitivities(saved: Estimate, quantity: str) -> Sensitivities | None:
     first = next((words for sensitivity in told if (words := _remedy(sensitivity.source))), "")
     share = next((sensitivity.share for sensitivity in told if _remedy(sensitivity.source)), 0.0)
     left = saved.band * (1 - share) ** 0.5
-    narrow = (
-        f"{first}: the uncertainty falls from ± ",
-        figure(quantity, saved.band),
-        " to about ± ",
-        figure(quantity, left),
-        ".",
-    )
+    narrow = tell("sensitivities", first=first, figure=figure(quantity, saved.band), figure_2=figure(quantity, left))
     return Sensitivities(largest=told, rest=max(rest, 0.0), narrow=narrow if first else ())
 
 
 def _kind(name: str) -> str:
     if name.startswith(OF_MOTOR):
-        return name.partition(",")[0] + "'s losses and slip"
+        return say("sensitivities-kind-s-losses", motor=words_of_source(name.partition(",")[0]))
     if name.startswith("last digit"):
-        return "how finely it was read"
+        return say("sensitivities-kind-how-finely")
     for start in ("hours of", "cycles of"):
         if name.startswith(start):
-            return "hours a year"
-    return name
+            return say("term-hours-a-year")
+    return words_of_source(name)
 
 
 def _remedy(source: str) -> str:

@@ -10,22 +10,20 @@ from modest_rotor.core.options.contract import How, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating
 from modest_rotor.core.phrase import Basis, Frozen
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.set_answer import motor_ingredients
-from modest_rotor.core.working import Ingredient, Working, given
+from modest_rotor.core.working import Ingredient, Working, given, told_shares
 
-GENERIC_CURVE = "Generic curve of the kind of wheel: our judgement, no source; moved by the affinity laws, AMCA 201."
-GENERIC_LOSSES = "Loss split of IEEE Std 112 reduced to two terms; efficiency and split: our judgement, no source."
-ELECTRONIC_LOSSES = "Losses at rating by class IE4 of IEC 60034-30-1 less electronics, or by the data sheet; their split our judgement, no source."
-RELUCTANCE_LOSSES = "Motor by class IE4 of IEC 60034-30-1, or by its data sheet; drive by Motor Systems Tip Sheet 11; their split our judgement, no source."
-FITTED_MOTOR = (
-    "Motor fitted to plate and readings; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6 and 9; typical parameters"
-    " our judgement, no source."
-)
+GENERIC_CURVE = say("step-working-generic-curve")
+GENERIC_LOSSES = say("step-working-generic-losses")
+ELECTRONIC_LOSSES = say("step-working-electronic-losses")
+RELUCTANCE_LOSSES = say("step-working-reluctance-losses")
+FITTED_MOTOR = say("step-working-fitted-motor")
 ELECTRONIC_INPUT = "W = P + m e^(b (1 − T ÷ T_N)) (P_c + P_i T ÷ T_N + P_w (T ÷ T_N)² + P_n (n ÷ n_N)^1.4)"
-OWN_CURVE = "The product's own table, or else the generic curve of its kind at its best: our judgement, no source."
-READ = "As read; the meter's accuracy is common practice."
+OWN_CURVE = say("step-working-own-curve")
+READ = say("step-working-read")
 SPLIT = "W = P + L (f + (1 − f)(P ÷ P_N)²), L = P_N (1 ÷ η − 1)"
-AT_SPEED = "P = P_found × the generic power curve at q and n over that at the point found, P ∝ n³"
+AT_SPEED = say("step-working-at-speed")
 
 
 @dataclass(frozen=True)
@@ -42,146 +40,146 @@ class Formulas:
 
 FORMULAS: dict[How, Formulas] = {
     How.AS_FOUND: Formulas(
-        "q as found",
-        "n as found",
-        "P as found, on Readings",
-        f"W as read; without a wattmeter {SPLIT}",
+        say("step-working-formulas-q-found"),
+        say("step-working-formulas-n-found"),
+        say("step-working-formulas-p-found"),
+        say("step-working-formulas-w-read", split=SPLIT),
         READ,
         GENERIC_LOSSES,
     ),
     How.THROTTLED: Formulas(
-        "q = share × q_found",
-        "n taken as unchanged: a damper moves it little",
+        say("step-working-formulas-q-share"),
+        say("step-working-formulas-n-taken"),
         AT_SPEED,
-        f"W = W_found + the change of {SPLIT.split(' = ', 1)[1]} from P_found to P",
+        say("step-working-formulas-w-w", split=SPLIT.split(" = ", 1)[1]),
         GENERIC_CURVE,
         GENERIC_LOSSES,
     ),
     How.ON_TAP: Formulas(
-        "q as read on the tap; else where the machine's curve at n meets p = p_0 + k q^m",
-        "n as read on the tap",
-        "P where the machine's curve at n meets the system, P ∝ n³, on one without a fixed part; else as on Readings",
-        "W as read on the tap",
-        "Affinity laws, AMCA 201.",
+        say("step-working-formulas-q-read"),
+        say("step-working-formulas-n-read"),
+        say("step-working-formulas-p-where"),
+        say("step-working-formulas-w-read-tap"),
+        say("step-working-formulas-affinity-laws"),
         READ,
     ),
     How.SLIP_LINE: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q^m; its share of that where the step is throttled",
-        "n = n_s (1 − s_N (T ÷ T_N)(V_N ÷ V)²), T what the wheel asks at n",
+        say("step-working-formulas-q-where"),
+        say("step-working-formulas-n-n"),
         AT_SPEED,
-        f"{SPLIT}, η of a new motor",
+        say("step-working-formulas-new-motor", split=SPLIT),
         GENERIC_CURVE,
         GENERIC_LOSSES,
     ),
     How.AS_TODAY: Formulas(
-        "q as on today's tap",
-        "n as on today's tap",
-        "P as on today's tap",
-        "W = W today on that tap × W of the new motor ÷ W_found, both at full flow",
-        "Affinity laws, AMCA 201.",
+        say("step-working-formulas-q-today"),
+        say("step-working-formulas-n-today"),
+        say("step-working-formulas-p-today"),
+        say("step-working-formulas-w-w-today"),
+        say("step-working-formulas-affinity-laws"),
         GENERIC_LOSSES,
     ),
     How.SOLVED: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q^m",
-        "n at which the new motor's torque, solved by its fields, equals the wheel's",
+        say("step-working-formulas-q-where-machine"),
+        say("step-working-formulas-n-new"),
         AT_SPEED,
-        "W of the new motor at n, V and f: what its windings, iron and rotor take besides P",
+        say("step-working-formulas-w-new"),
         GENERIC_CURVE,
         FITTED_MOTOR,
     ),
     How.SOLVED_THROTTLED: Formulas(
-        "q = share × q_found",
-        "n = n_found × n of the fitted motor at q ÷ n of it at q_found",
+        say("step-working-formulas-q-share"),
+        say("step-working-formulas-n-n-found"),
         AT_SPEED,
-        "W = W_found × W of the fitted motor at q ÷ W of it at q_found",
+        say("step-working-formulas-w-w-found"),
         GENERIC_CURVE,
         FITTED_MOTOR,
     ),
     How.SOLVED_TAP: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q^m",
-        "n = n_found × n of the fitted motor on the tap ÷ n of it on the high tap",
+        say("step-working-formulas-q-where-machine"),
+        say("step-working-formulas-n-n-found-n"),
         AT_SPEED,
-        "W = W_found × W of the fitted motor on the tap ÷ W of it on the high tap",
+        say("step-working-formulas-w-w-found-w"),
         GENERIC_CURVE,
         FITTED_MOTOR,
     ),
     How.ON_DRIVE: Formulas(
-        "q = share × q_found, not below a protected flow",
-        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q^m; f = n p ÷ (120 (1 − s))",
+        say("step-working-formulas-q-share-q"),
+        say("step-working-formulas-n-machine"),
         AT_SPEED,
-        "W = W of the motor at f and V(f), its losses up by 8 %, and the drive's own loss",
+        say("step-working-formulas-w-w-motor"),
         GENERIC_CURVE,
         FITTED_MOTOR,
     ),
     How.COMMANDED: Formulas(
-        "q = share × q_found, not below a protected flow",
-        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q^m",
+        say("step-working-formulas-q-share-q"),
+        say("step-working-formulas-n-machine-s"),
         AT_SPEED,
         ELECTRONIC_INPUT,
         GENERIC_CURVE,
         ELECTRONIC_LOSSES,
     ),
     How.SYNCHRONOUS: Formulas(
-        "q = share × q_found, not below a protected flow",
-        "n at which the machine's curve (q ∝ n, p ∝ n²) meets p = p_0 + k q^m; f = n p ÷ 120, without slip",
+        say("step-working-formulas-q-share-q"),
+        say("step-working-formulas-n-machine-s-curve"),
         AT_SPEED,
         ELECTRONIC_INPUT,
         GENERIC_CURVE,
         RELUCTANCE_LOSSES,
     ),
     How.HELD_TORQUE: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q^m",
-        "n at which P ÷ ω is the tap's share of rated torque",
+        say("step-working-formulas-q-where-machine"),
+        say("step-working-formulas-n-p"),
         AT_SPEED,
         ELECTRONIC_INPUT,
         GENERIC_CURVE,
         ELECTRONIC_LOSSES,
     ),
     How.FIXED_SPEED: Formulas(
-        "q where the machine's curve at n meets p = p_0 + k q^m; its share where the step is throttled",
-        "n as rated: it has one",
+        say("step-working-formulas-q-where-machine-s"),
+        say("step-working-formulas-n-rated"),
         AT_SPEED,
         ELECTRONIC_INPUT,
         GENERIC_CURVE,
         ELECTRONIC_LOSSES,
     ),
     How.OWN_WHEEL: Formulas(
-        "q = share × q_found, not below a protected flow",
-        "n of its own wheel at which its curve gives q at p_0 + k q^m",
-        "P = q p ÷ η of its own wheel at q and n",
+        say("step-working-formulas-q-share-q"),
+        say("step-working-formulas-n-own"),
+        say("step-working-formulas-p-q"),
         ELECTRONIC_INPUT,
         OWN_CURVE,
         ELECTRONIC_LOSSES,
     ),
     How.HELD_PRESSURE: Formulas(
-        "q = share × q_found: the valves of the circuit hold it",
-        "n at which its curve gives q at the pressure that it holds",
-        "P = q p ÷ η of its own wheel at q and n",
+        say("step-working-formulas-q-share-q-found"),
+        say("step-working-formulas-n-curve"),
+        say("step-working-formulas-p-q"),
         ELECTRONIC_INPUT,
         OWN_CURVE,
         ELECTRONIC_LOSSES,
     ),
     How.REGULATED: Formulas(
-        "q = share × q_found, not below a protected flow",
-        "n at which the machine's curve meets p = p_0 + k q^m",
+        say("step-working-formulas-q-share-q"),
+        say("step-working-formulas-n-machine-s-curve-meets"),
         AT_SPEED,
-        "W of the fitted motor on the volts, or behind the ohms, that give P at n; carried to W_found by ratio at full flow",
+        say("step-working-formulas-w-fitted"),
         GENERIC_CURVE,
         FITTED_MOTOR,
     ),
     How.OTHER_WHEEL_SPEED: Formulas(
-        "q where the wheel's curve at its new speed meets p = p_0 + k q^m; its share where the step is throttled",
-        "n = n_found × n of the fitted motor on the lighter wheel ÷ n of it today",
-        "P = P_found × the generic power curve at q and the wheel's speed, P ∝ n³",
-        "W = W_found × W of the fitted motor there ÷ W of it today",
+        say("step-working-formulas-q-where-wheel"),
+        say("step-working-formulas-n-n-found-n-fitted"),
+        say("step-working-formulas-p-p"),
+        say("step-working-formulas-w-w-found-w-fitted"),
         GENERIC_CURVE,
         FITTED_MOTOR,
     ),
     How.FEWER_FANS: Formulas(
-        "q where i of N curves side by side meet p = p_0 + k q^m; told for each of the N",
-        "n = n_found × n of the fitted motor with i running ÷ n of it with N",
-        "P = P_found × the generic power curve at q and n, × i ÷ N",
-        "W = W_found × W of the fitted motor with i running ÷ W of it with N, × i ÷ N",
+        say("step-working-formulas-q-where-i"),
+        say("step-working-formulas-n-n-found-n-fitted-motor"),
+        say("step-working-formulas-p-p-found"),
+        say("step-working-formulas-w-w-found-w-fitted-motor"),
         GENERIC_CURVE,
         FITTED_MOTOR,
     ),
@@ -229,34 +227,27 @@ def step_workings(
         return None
     formulas = FORMULAS[step.how]
     q_found = given(
-        "q_found",
-        "flow as found",
-        flow_name,
-        found.flow,
-        found.flow_basis,
-        _set(found),
+        "q_found", say("step-working-step-workings-flow-found"), flow_name, found.flow, found.flow_basis, _set(found)
     )
-    n_found = given("n_found", "speed as found", "speed", found.speed, found.speed_basis, _set(found))
-    p_found = given("P_found", "shaft power as found", "shaft_power", found.shaft_power, found.shaft_power_basis)
+    n_found = given(
+        "n_found", say("step-working-step-workings-speed-found"), "speed", found.speed, found.speed_basis, _set(found)
+    )
+    p_found = given(
+        "P_found",
+        say("step-working-step-workings-shaft-power"),
+        "shaft_power",
+        found.shaft_power,
+        found.shaft_power_basis,
+    )
     q, n = (
-        given("q", "flow", flow_name, step.flow, "worked-out"),
-        given("n", "speed", "speed", step.speed, "worked-out"),
+        given("q", say("term-flow"), flow_name, step.flow, "worked-out"),
+        given("n", say("term-speed"), "speed", step.speed, "worked-out"),
     )
-    asked = given("share", "share of full flow asked for", "flow_share", share, "estimated", "Duty")
-    system = (
-        given(
-            "p",
-            "pressure as found",
-            pressure_name,
-            found.pressure,
-            "measured" if found.pressure_is_measured else "assumed",
-        ),
-        given(
-            "p_0", "part of it that stays at no flow", pressure_name, found.fixed_pressure, _fixed_basis(found), "Duty"
-        ),
-        given("m", "exponent of the system", "system_exponent", found.exponent, found.exponent_basis),
+    asked = given(
+        "share", say("step-working-step-workings-share-full"), "flow_share", share, "estimated", say("word-duty")
     )
-    place = given("q ÷ q_best", "place of the point found on the generic curve", "ratio", found.place, "assumed")
+    system = _system(found, pressure_name)
+    place = given("q ÷ q_best", say("step-working-step-workings-place-point"), "ratio", found.place, "assumed")
     return StepWorkings(
         flow=_working(formulas.flow, (q_found, asked, *system), formulas.curve_source, step.flow),
         speed=_working(
@@ -271,20 +262,41 @@ def step_workings(
     )
 
 
+def _system(found: FoundMachine, pressure_name: str) -> tuple[Ingredient, ...]:
+    return (
+        given(
+            "p",
+            say("step-working-step-workings-pressure-found"),
+            pressure_name,
+            found.pressure,
+            "measured" if found.pressure_is_measured else "assumed",
+        ),
+        given(
+            "p_0",
+            say("step-working-step-workings-part-stays"),
+            pressure_name,
+            found.fixed_pressure,
+            _fixed_basis(found),
+            say("word-duty"),
+        ),
+        given("m", say("term-exponent-of-the-system"), "system_exponent", found.exponent, found.exponent_basis),
+    )
+
+
 def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMotor | Rating) -> tuple[Ingredient, ...]:
     assert step.shaft_power and step.speed
     rated = found.plate.rated_power_w or step.shaft_power.value
     own = (
-        given("P", "shaft power", "shaft_power", step.shaft_power, "worked-out"),
-        given("P_N", "rated power", "rated_power", rated, "plate", "plate"),
+        given("P", say("term-shaft-power"), "shaft_power", step.shaft_power, "worked-out"),
+        given("P_N", say("term-rated-power"), "rated_power", rated, "plate", say("origin-plate")),
     )
     if step.how in SOLVED:
         return (
             *own,
-            given("n", "speed", "speed", step.speed, "worked-out"),
+            given("n", say("term-speed"), "speed", step.speed, "worked-out"),
             given(
                 "W_found",
-                "input power as found",
+                say("step-working-input-ingredients-input-power"),
                 "input_power",
                 found.input_power,
                 found.input_power_basis,
@@ -294,14 +306,19 @@ def _input_ingredients(step: SolvedStep, found: FoundMachine, motor: TypicalMoto
     if isinstance(motor, Rating):
         return (
             own[0],
-            given("P_N", "rated power", "rated_power", motor.power_w, "plate"),
-            given("n", "speed", "speed", step.speed, "worked-out"),
-            given("n_N", "rated speed", "rated_speed", motor.speed_rpm, "plate"),
+            given("P_N", say("term-rated-power"), "rated_power", motor.power_w, "plate"),
+            given("n", say("term-speed"), "speed", step.speed, "worked-out"),
+            given("n_N", say("term-rated-speed"), "rated_speed", motor.speed_rpm, "plate"),
             *_loss_ingredients(motor),
         )
     return (
         given(
-            "W_found", "input power as found", "input_power", found.input_power, found.input_power_basis, _set(found)
+            "W_found",
+            say("step-working-input-ingredients-input-power"),
+            "input_power",
+            found.input_power,
+            found.input_power_basis,
+            _set(found),
         ),
         *own,
         *motor_ingredients(motor),
@@ -312,24 +329,39 @@ def _loss_ingredients(rating: Rating) -> tuple[Ingredient, ...]:
     """An electronic motor's losses at rating by what they grow with, and how far they may stray."""
     losses = rating.losses
     return (
-        given("P_c", "taken by the control", "input_power", losses.control, "assumed"),
-        given("P_i", "loss with torque, at rating", "input_power", losses.current, "assumed"),
-        given("P_w", "loss with torque squared, at rating", "input_power", losses.copper, "assumed"),
-        given("P_n", "loss with speed, at rating", "input_power", losses.speed, "assumed"),
-        given("ln m", "losses over these, as a logarithm", "ratio", rating.scatter, "assumed"),
-        given("b", "the same far below rated torque", "ratio", rating.below, "assumed"),
+        given("P_c", say("step-working-loss-ingredients-taken-control"), "input_power", losses.control, "assumed"),
+        given("P_i", say("step-working-loss-ingredients-loss-torque"), "input_power", losses.current, "assumed"),
+        given("P_w", say("step-working-loss-ingredients-loss-torque-squared"), "input_power", losses.copper, "assumed"),
+        given("P_n", say("step-working-loss-ingredients-loss-speed"), "input_power", losses.speed, "assumed"),
+        given(
+            say("step-working-loss-ingredients-ln-m"),
+            say("step-working-loss-ingredients-losses-over"),
+            "ratio",
+            rating.scatter,
+            "assumed",
+        ),
+        given("b", say("step-working-loss-ingredients-same-far"), "ratio", rating.below, "assumed"),
     )
 
 
 def _working(formula: str, ingredients: tuple[Ingredient, ...], source: str, value: Estimate) -> Working:
-    return Working(formula=formula, ingredients=ingredients, source=source, shares=value.shares())
+    return Working(formula=formula, ingredients=ingredients, source=source, shares=told_shares(value))
 
 
 def _plate_speed(found: FoundMachine) -> tuple[Ingredient, ...]:
     speed = found.plate.rated_speed_rpm
     if speed is None:  # an electronic motor is then taken as rated for the speed found
-        return (given("n_N", "rated speed", "rated_speed", found.speed, "assumed", "speed found"),)
-    return (given("n_N", "rated speed", "rated_speed", speed, "plate", "plate"),)
+        return (
+            given(
+                "n_N",
+                say("term-rated-speed"),
+                "rated_speed",
+                found.speed,
+                "assumed",
+                say("step-working-plate-speed-speed-found"),
+            ),
+        )
+    return (given("n_N", say("term-rated-speed"), "rated_speed", speed, "plate", say("origin-plate")),)
 
 
 def _slip_line(found: FoundMachine) -> tuple[Ingredient, ...]:
@@ -339,9 +371,13 @@ def _slip_line(found: FoundMachine) -> tuple[Ingredient, ...]:
     synchronous, rated_volts = plate.synchronous_speed_rpm, plate.rated_voltage_v
     return (
         *_plate_speed(found),
-        *((given("n_s", "synchronous speed", "speed", synchronous, "worked-out"),) if synchronous else ()),
-        *((given("V_N", "rated volts", "rated_voltage", rated_volts, "plate", "plate"),) if rated_volts else ()),
-        *((given("V", "volts", "voltage", volts, "measured", _set(found)),) if volts else ()),
+        *((given("n_s", say("term-synchronous-speed"), "speed", synchronous, "worked-out"),) if synchronous else ()),
+        *(
+            (given("V_N", say("term-rated-volts"), "rated_voltage", rated_volts, "plate", say("origin-plate")),)
+            if rated_volts
+            else ()
+        ),
+        *((given("V", say("term-volts"), "voltage", volts, "measured", _set(found)),) if volts else ()),
     )
 
 

@@ -14,25 +14,29 @@ from modest_rotor.core.options.traits import Traits
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.fan import medium_of
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import say
 
 
 class ThrottleOut(Option):
     """The machine of today on its system without a throttle."""
 
     kind = OptionKind.THROTTLE_OUT
-    traits = Traits("Throttle removed", "copper-ring", long_lived=True, rewires=False, asks=("throttle_drop",))
+    traits = Traits(say("throttle-out-traits"), "copper-ring", long_lived=True, rewires=False, asks=("throttle_drop",))
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Full steps on the opened system; part steps at the flow that they had, throttled again where they are today."""
         drop = asked.considered.throttle_drop
         if drop is None or not found.pressure_is_measured:
-            return absent_steps(demands, Waiting("waits for the pressure lost at the throttle"))
+            return absent_steps(demands, Waiting(say("throttle-out-solve-waits-pressure")))
         growing = found.pressure.value - found.fixed_pressure.value
         if drop.si >= growing:
             return absent_steps(
                 demands,
                 Withheld(
-                    f"the throttle cannot take more than the {in_both_units(growing, medium_of(found.wheel).pressure)} that grow with flow"
+                    say(
+                        "throttle-out-solve-throttle-cannot",
+                        in_both_units=in_both_units(growing, medium_of(found.wheel).pressure),
+                    )
                 ),
             )
         opened = moved_machine(found, Moves(system=exactly(1 - drop.si / growing)))
@@ -43,9 +47,7 @@ class ThrottleOut(Option):
             demand if demand.share >= NEAR_FULL else replace(demand, share=demand.share * back) for demand in demands
         )
         return tuple(
-            step.noted("more flow than asked for: slow it, or trim the impeller as well")
-            if step.flow and demand.share >= NEAR_FULL
-            else step
+            step.noted(say("throttle-out-solve-more-flow")) if step.flow and demand.share >= NEAR_FULL else step
             for step, demand in zip(Keep().solve(opened, eased, asked), demands, strict=True)
         )
 

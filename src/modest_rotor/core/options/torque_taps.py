@@ -29,6 +29,7 @@ from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.roots import crossing
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.product import CommandKind
 
 USUAL_TAPS = 5
@@ -38,7 +39,7 @@ LEAST_SPEED, MOST_SPEED, HALVINGS = 0.08, 2.5, 6
 """Speeds over today's between which a tap's running point is sought, and halvings before the root finder."""
 ENOUGH = 0.95
 """Share of a protected flow, or of the demand, from which on a tap counts as giving it: half the spacing of taps."""
-NO_POINT = "no tap finds a steady point on this system"
+NO_POINT = say("torque-taps-no-point")
 
 
 class TorqueTaps(Option):
@@ -46,7 +47,7 @@ class TorqueTaps(Option):
 
     kind = OptionKind.TORQUE
     traits = Traits(
-        "Constant-torque EC motor", "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
+        say("torque-taps-traits"), "verdigris", electronics=True, commanded=True, electronic=True, brings=Brings.MOTOR,
         suits=electronic_motor("torque"), understands=(CommandKind.CALLS,), set_by=SetBy.TORQUE_TAPS, holds=Holds.TORQUE,
         limited=True, wears=ELECTRONICS_WEAR, steps=frozenset(("taps",)),
     )  # fmt: skip
@@ -92,9 +93,11 @@ def solve_taps(found: FoundMachine, rating: Rating, shares: tuple[float, ...]) -
             rating, point.flow * sound, point.pressure * sound, rpm, point.machine_power_w, *losses
         )
 
-    names = tuple(f"tap {number}" for number in range(1, len(shares) + 1))
+    names = tuple(say("torque-taps-solve-taps-tap", number=number) for number in range(1, len(shares) + 1))
     inputs = (*found.curve_inputs, found.speed, *rating.loss_inputs)
-    solved = solve_steps(names, work, inputs, Saying(How.HELD_TORQUE, NO_POINT, "command", "of its torque"))
+    solved = solve_steps(
+        names, work, inputs, Saying(How.HELD_TORQUE, NO_POINT, "command", say("torque-taps-solve-taps-torque"))
+    )
     return tuple(
         replace(step, setting=exactly(share), set_words=step.id)
         for step, share in zip(solved.values(), shares, strict=True)
@@ -118,12 +121,12 @@ def _on_tap(demand: Demand, taps: tuple[SolvedStep, ...], full: Estimate) -> Sol
     shares = [tap.flow.value / full.value for tap in running if tap.flow]
     enough = [tap for tap in running if tap.flow and tap.flow.value >= demand.floor * full.value]
     if demand.floor and not enough:
-        return replace(running[-1], id=demand.id).noted("its highest tap falls short of the protected flow")
+        return replace(running[-1], id=demand.id).noted(say("torque-taps-on-tap-highest-tap"))
     choices = enough if demand.floor else running
     best = min(choices, key=lambda tap: abs((tap.flow.value if tap.flow else 0.0) - wanted))
     notes = [HELD] if demand.floor > demand.share else []
     assert best.flow is not None
     too_small = best.flow.value < ENOUGH * wanted and best is running[-1]
     if too_small:
-        notes.append(f"its highest tap gives {100 * max(shares):.0f} % of full flow: take the next size up")
+        notes.append(say("torque-taps-on-tap-highest-tap-gives", shares=Number(100 * max(shares), ".0f")))
     return replace(best, id=demand.id, too_small=too_small).noted(*notes)

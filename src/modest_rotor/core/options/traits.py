@@ -11,6 +11,7 @@ from enum import Enum
 
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.product import CommandKind, Product, ProductType
 from modest_rotor.core.stations.setup import ControlMode
 
@@ -68,8 +69,8 @@ class Holds(Coded):
     OWN_WHEEL = "own-wheel"
 
 
-ELECTRONICS_WEAR = "its electronics, by heat and surges; bearings"
-MOTOR_WEARS = "bearings and run capacitor, of their age"
+ELECTRONICS_WEAR = say("options-traits-electronics-wear")
+MOTOR_WEARS = say("options-traits-motor-wears")
 
 
 def no_product(product: Product) -> bool:

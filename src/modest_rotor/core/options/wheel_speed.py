@@ -32,13 +32,14 @@ from modest_rotor.core.outcome import Waiting, Withheld
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load, flow_at_speed, speed_ratio_for_flow
 from modest_rotor.core.physics.supply import Supply
+from modest_rotor.core.say import Number, joined, say
 from modest_rotor.core.stations.duty import PartFlow
 
-WAITS = Waiting("waits for a fitted motor: plate and readings")
-NO_POINT = "the slowed wheel finds no point on this system"
+WAITS = Waiting(say("term-waits-for-a-fitted-motor"))
+NO_POINT = say("wheel-speed-no-point")
 MOST_TRIM = 0.75
 """Least diameter over today's to which an impeller is trimmed before its efficiency falls much. Common practice, no source."""
-JUST = "just enough for the hardest step"
+JUST = say("wheel-speed-just")
 FIXED = CURVE + 3
 
 
@@ -71,7 +72,12 @@ class WheelSpeed(Option):
         inputs = (*found.curve_inputs, found.speed, found.input_power, found.volts, *own.estimates)
         saying = Saying(How.OTHER_WHEEL_SPEED, NO_POINT)
         solved = solve_steps(tuple(demand.id for demand in demands), work, inputs, saying)
-        told = f"{words} {100 * ratio:.0f} % of today's{'' if typed else ', ' + JUST}"
+        told = say(
+            "wheel-speed-slowed",
+            words=words,
+            ratio=Number(100 * ratio, ".0f"),
+            typed="" if typed else joined(", ", ("", JUST)),
+        )
         return tuple(
             replace(_told(solved[demand.id], demand, throttled, told), wheel_ratio=ratio) for demand in demands
         )
@@ -116,14 +122,14 @@ class ReSheaved(WheelSpeed):
 
     kind = OptionKind.RESHEAVE
     traits = Traits(
-        "Belt re-sheaved", "copper-ring", belongs=Belongs.FANS, holds=Holds.MOTOR, long_lived=True, wears="belts, as now",
+        say("wheel-speed-re-sheaved-traits-belt-re"), "copper-ring", belongs=Belongs.FANS, holds=Holds.MOTOR, long_lived=True, wears=say("wheel-speed-re-sheaved-traits-belts-now"),
         rewires=False, steps=frozenset(("sheave",)), asks=("speed_share",),
     )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every step with the wheel at its new speed."""
         typed = asked.considered.speed_share
-        return self.slowed(found, demands, asked, typed.si if typed else None, "wheel at")
+        return self.slowed(found, demands, asked, typed.si if typed else None, say("wheel-speed-solve-wheel"))
 
 
 class Trimmed(WheelSpeed):
@@ -131,21 +137,21 @@ class Trimmed(WheelSpeed):
 
     kind = OptionKind.TRIM
     traits = Traits(
-        "Impeller trimmed", "copper-ring", belongs=Belongs.PUMPS, holds=Holds.MOTOR, long_lived=True,
-        wears="nothing more than now; the impeller does not grow back", rewires=False, steps=frozenset(("trim",)),
+        say("wheel-speed-trimmed-traits-impeller-trimmed"), "copper-ring", belongs=Belongs.PUMPS, holds=Holds.MOTOR, long_lived=True,
+        wears=say("wheel-speed-trimmed-traits-nothing-more"), rewires=False, steps=frozenset(("trim",)),
         asks=("diameter_share",),
     )  # fmt: skip
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every step with the smaller impeller."""
         if found.wheel is not Wheel.PUMP:
-            return absent_steps(demands, Withheld("only a pump's impeller is trimmed"))
+            return absent_steps(demands, Withheld(say("wheel-speed-solve-only-pump")))
         typed = asked.considered.diameter_share
-        steps = self.slowed(found, demands, asked, typed.si if typed else None, "impeller at")
+        steps = self.slowed(found, demands, asked, typed.si if typed else None, say("wheel-speed-solve-impeller"))
         hardest = max(demand.wanted for demand in demands)
         ratio = typed.si if typed else _just_enough(found, hardest)
         little = ratio is not None and ratio < MOST_TRIM
-        note = f"trimmed below {100 * MOST_TRIM:.0f} % its efficiency falls: ask the pump's maker" if little else ""
+        note = say("wheel-speed-solve-trimmed-below", most_trim=Number(100 * MOST_TRIM, ".0f")) if little else ""
         return tuple(step.noted(note) for step in steps)
 
 
@@ -159,5 +165,5 @@ def _just_enough(found: FoundMachine, share: float) -> float | None:
 
 
 def _told(step: SolvedStep, demand: Demand, throttled: bool, told: str) -> SolvedStep:
-    full = "" if throttled or demand.share >= NEAR_FULL else "runs at its one speed all the same"
+    full = "" if throttled or demand.share >= NEAR_FULL else say("wheel-speed-told")
     return step.noted(told, full) if step.flow else step

@@ -18,6 +18,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.physics.electronic import SOFT_START_S
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.duty import (
     HOURS_IN_A_YEAR,
     Circulation,
@@ -31,7 +32,7 @@ from modest_rotor.core.stations.duty import (
 from modest_rotor.core.stations.options import Considered, OptionCosts
 from modest_rotor.core.tables import find_row
 
-FULL_STEP = DutyStep(id="full", name="full flow")
+FULL_STEP = DutyStep(id="full", name=say("options-year-full-step"))
 RUN_UP_SHARE = measured(0.9, **{"watts while running up": 0.1})
 """Mean input power from rest to full speed over that with the rotor locked. Our judgement, no source."""
 SOFT_START_SHARE = measured(0.5, **{"watts of a soft start": 0.15})
@@ -110,8 +111,8 @@ class Year:
     def price_waits(self) -> Waiting:
         """What the price waits for."""
         if self.duty.tariff == "seasonal" and self.duty.energy_price is not None:
-            return Waiting("waits for the summer price and the share of hours under it")
-        return Waiting("waits for an energy price")
+            return Waiting(say("options-year-price-waits-waits-summer"))
+        return Waiting(say("term-waits-for-an-energy-price"))
 
     @property
     def heat_price(self) -> float | None:
@@ -124,7 +125,11 @@ class Year:
     @property
     def least_words(self) -> str:
         """How the least flow of a protected duty is called."""
-        return "the flow found" if self.least_flow_m3s is None else "the documented least"
+        return (
+            say("options-year-least-words-flow-found")
+            if self.least_flow_m3s is None
+            else say("options-year-least-words-documented-least")
+        )
 
     def horizon(self, considered: Considered) -> float:
         """Years over which a saving is counted: the option's life, and no longer than the machine it drives.
@@ -277,7 +282,7 @@ def otherwise_kwh(energy: Estimate, solved: Solved, found: FoundMachine, year: Y
     :param energy: of the year as Duty says, kWh. :param solved: the option. :param found: the machine. :param year: as :func:`year_energy`. Source: definition.
     """
     if year.total_hours is None:
-        return Waiting("waits for hours")
+        return Waiting(say("term-waits-for-hours"))
     now, other = (between_kwh(solved, found, year, always) for always in (year.runs_always, not year.runs_always))
     return energy + (other - now) * float(year.machines)
 
@@ -286,14 +291,14 @@ def _running(
     steps: tuple[SolvedStep, ...], year: Year, power_of: Callable[[SolvedStep], Estimate | None]
 ) -> Estimate | Absent:
     if year.total_hours is None:
-        return year.answer.hours.absent or Waiting("waits for hours")
+        return year.answer.hours.absent or Waiting(say("term-waits-for-hours"))
     pairs = []
     for asked, hours, step in zip(year.steps, year.hours_of_steps, steps, strict=True):
-        named = f"“{asked.name}”" if asked.name else "a step"
+        named = f"“{asked.name}”" if asked.name else say("term-a-step")
         if hours is None:
-            return Waiting(f"waits for hours of {named}")
+            return Waiting(say("options-year-running-waits-hours-2", named=named))
         power = power_of(step)
         if power is None:
-            return step.absent or Waiting(f"waits for the watts of {named}")
+            return step.absent or Waiting(say("options-year-running-waits-watts", named=named))
         pairs.append((power, hours))
     return energy_kwh(tuple(pairs))

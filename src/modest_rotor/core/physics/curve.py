@@ -10,6 +10,7 @@ import numpy as np
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real
+from modest_rotor.core.say import say
 
 FEWEST_POINTS = 3
 
@@ -66,15 +67,15 @@ def curve_through(x: Array, y: Array, what: str = "curve") -> MonotoneCurve:
     (1984), with the three-point end slopes of the shape-preserving kind (C. Moler, Numerical Computing with MATLAB, ch. 3).
     """
     if len(x) < FEWEST_POINTS or len(x) != len(y):
-        raise OutsideValidity(f"The {what} has {min(len(x), len(y))} points; a curve needs at least {FEWEST_POINTS}.")
+        raise OutsideValidity(
+            say("curve-through-points-curve", what=what, x=min(len(x), len(y)), fewest_points=FEWEST_POINTS)
+        )
     if not (np.isfinite(x).all() and np.isfinite(y).all()):
-        raise OutsideValidity(f"The {what} holds something that is no number. Look through its rows.")
+        raise OutsideValidity(say("curve-through-holds-something", what=what))
     h = np.diff(x)
     if (h <= 0).any():
         row = int(np.argmax(h <= 0)) + 2
-        raise OutsideValidity(
-            f"The {what} does not go upward in its row {row}: each row must lie beyond the one before it."
-        )
+        raise OutsideValidity(say("curve-through-does-go", what=what, row=row))
     chord = np.diff(y) / h
     slopes = np.concatenate(
         ([_end(h[0], h[1], chord[0], chord[1])], _inner(h, chord), [_end(h[-1], h[-2], chord[-1], chord[-2])])

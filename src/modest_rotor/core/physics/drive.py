@@ -13,6 +13,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real, choose
 from modest_rotor.core.physics.motor_point import MotorPoint
+from modest_rotor.core.say import say
 from modest_rotor.core.standards.motors import W_PER_HP
 from modest_rotor.core.tables import read_table
 
@@ -163,7 +164,7 @@ def derated_for_single_phase(drive: Drive) -> Drive:
     :raises OutsideValidity: a drive that is made for one phase already. Source: common practice; the maker decides.
     """
     if drive.rectifier is Rectifier.SINGLE_PHASE:
-        raise OutsideValidity("This drive is made for a single-phase supply: its rating holds as it is.")
+        raise OutsideValidity(say("physics-drive-derated-for-single-phase"))
     share = SINGLE_PHASE_INPUT_SHARE
     return replace(
         drive,

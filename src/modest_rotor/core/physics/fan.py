@@ -14,6 +14,7 @@ from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.curve import MonotoneCurve, curve_through
 from modest_rotor.core.physics.fields import HAIR, NEVER_ZERO, Real
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import Number, listed, say
 from modest_rotor.core.tables import read_table
 
 FINE = 600
@@ -37,8 +38,8 @@ class Medium:
     logged_pressure: str
 
 
-AIR = Medium("fan", "airflow", "pressure", "Airflow", "static")
-WATER = Medium("pump", "water_flow", "pump_differential", "Water flow", "differential")
+AIR = Medium("fan", "airflow", "pressure", say("word-airflow"), "static")
+WATER = Medium("pump", "water_flow", "pump_differential", say("label-water-flow"), "differential")
 
 
 class Wheel(Coded):
@@ -206,20 +207,18 @@ def machine_from_table(wheel: Wheel, flow: Array, pressure: Array, shaft_power: 
     :func:`curve_through`.
     """
     if len(flow) < FEWEST_ROWS:
-        raise OutsideValidity(
-            f"The machine's table has {len(flow)} rows; at least {FEWEST_ROWS} are needed, or else one point and the kind of"
-            " wheel."
-        )
+        raise OutsideValidity(say("fan-machine-from-table-machine-s", flow=len(flow), fewest_rows=FEWEST_ROWS))
     if (shaft_power <= 0).any() or (pressure < 0).any() or (flow < 0).any():
-        raise OutsideValidity(
-            "The machine's table holds a shaft power that is not above zero, or a pressure or flow below it."
-        )
+        raise OutsideValidity(say("fan-machine-from-table-machine-s-table"))
     efficiency = flow * pressure / shaft_power
     best = int(np.argmax(efficiency))
     if efficiency[best] >= 1:
         raise OutsideValidity(
-            f"The machine's table gives more air or water power than shaft power at {in_both_units(float(flow[best]), medium_of(wheel).flow)} (efficiency"
-            f" {100 * efficiency[best]:.0f} %). One of its columns is in another unit."
+            say(
+                "fan-machine-from-table-machine-s-table-gives",
+                in_both_units=in_both_units(float(flow[best]), medium_of(wheel).flow),
+                efficiency=Number(100 * efficiency[best], ".0f"),
+            )
         )
     at = flow[best], pressure[best], shaft_power[best]
     shape = Shape(
@@ -227,8 +226,8 @@ def machine_from_table(wheel: Wheel, flow: Array, pressure: Array, shaft_power: 
         float(efficiency[best]),
         float(flow[0] / at[0]),
         float(flow[-1] / at[0]),
-        curve_through(flow / at[0], pressure / at[1], "machine's table of pressure"),
-        curve_through(flow / at[0], shaft_power / at[2], "machine's table of shaft power"),
+        curve_through(flow / at[0], pressure / at[1], say("fan-machine-from-table-machine-s-table-pressure")),
+        curve_through(flow / at[0], shaft_power / at[2], say("fan-machine-from-table-machine-s-table-shaft")),
         generic=False,
     )
     return MachineCurve(shape, float(at[0]), float(at[1]), float(at[2]), 1.0)
@@ -244,14 +243,14 @@ def machine_through_points(wheel: Wheel, flow: Array, pressure: Array, shaft_pow
     the generic shape. Source: our judgement, no source.
     """
     if len(flow) < 2 or (flow <= 0).any() or (pressure <= 0).any() or (shaft_power <= 0).any():
-        raise OutsideValidity("A shape is fitted to two points or more with flow, pressure and shaft power above zero.")
+        raise OutsideValidity(say("fan-machine-through-points-shape-fitted"))
     shape = generic_shape(wheel)
     units = np.geomspace(float(flow.max()) / shape.last_flow * (1 + HAIR), 5 * float(flow.max()), FINE)[:, np.newaxis]
     place = flow / units
     log_p, log_w = np.log(pressure / shape.pressure(place)), np.log(shaft_power / shape.power(place))
     misfit = np.var(log_p, axis=1) + np.var(log_w, axis=1)
     if not np.isfinite(misfit).any():
-        raise OutsideValidity(f"No {wheel} curve passes near these points. Look again at the flows.")
+        raise OutsideValidity(say("fan-machine-through-points-curve-passes", wheel=wheel))
     best = int(np.nanargmin(misfit))
     unit = float(units[best, 0])
     pressure_unit, power_unit = np.exp(log_p[best].mean()), np.exp(log_w[best].mean())
@@ -283,16 +282,19 @@ def flow_for_pressure(machine: MachineCurve, pressure_pa: float) -> float:
     if not len(crossings):
         top = float(np.max(shape.pressure(flows)) * machine.pressure_unit)
         raise OutsideValidity(
-            f"The machine makes {in_both_units(pressure_pa, medium.pressure)} at no flow of its curve; its highest is {in_both_units(top, medium.pressure)}."
+            say(
+                "fan-flow-for-pressure-machine-makes",
+                in_both_units=in_both_units(pressure_pa, medium.pressure),
+                in_both_units_2=in_both_units(top, medium.pressure),
+            )
         )
     at = [
         float(flows[i] - over[i] * (flows[i + 1] - flows[i]) / (over[i + 1] - over[i] + NEVER_ZERO)) for i in crossings
     ]
     if at[-1] - at[0] > 2 * (flows[1] - flows[0]):
-        ends = " and ".join(in_both_units(float(place * machine.flow_unit), medium.flow) for place in (at[0], at[-1]))
+        ends = listed(in_both_units(float(place * machine.flow_unit), medium.flow) for place in (at[0], at[-1]))
         raise OutsideValidity(
-            f"The curve has {in_both_units(pressure_pa, medium.pressure)} at two flows, {ends}: pressure alone does not tell which. Power, or a"
-            " second reading at another damper, does."
+            say("fan-flow-for-pressure-curve-two", in_both_units=in_both_units(pressure_pa, medium.pressure), ends=ends)
         )
     return at[-1] * float(machine.flow_unit)
 
@@ -305,5 +307,5 @@ def shaft_power_from_air_w(flow_m3s: Real, pressure_pa: Real, efficiency: Real) 
     Source: definition of fan (static) and pump efficiency; AMCA 210.
     """
     if np.any(efficiency <= 0):
-        raise OutsideValidity("The efficiency of a fan or pump must be above zero.")
+        raise OutsideValidity(say("fan-shaft-power-from-air-w"))
     return flow_m3s * pressure_pa / efficiency

@@ -8,6 +8,7 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
+from modest_rotor.core.say import Number, say
 
 POLE_COUNTS = (2, 4, 6, 8, 10, 12, 14, 16)
 LARGEST_ORDINARY_SLIP = 0.25
@@ -24,9 +25,9 @@ def synchronous_speed_rpm(frequency_hz: float, poles: int) -> float:
     Source: definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4.
     """
     if poles < 2 or poles % 2:
-        raise OutsideValidity(f"A motor has an even number of poles, two or more; {poles} was given.")
+        raise OutsideValidity(say("induction-synchronous-speed-rpm-motor-even", poles=poles))
     if not frequency_hz > 0:
-        raise OutsideValidity(f"The supply frequency must be above 0 Hz; {frequency_hz} Hz was given.")
+        raise OutsideValidity(say("induction-synchronous-speed-rpm-supply-frequency", frequency_hz=frequency_hz))
     return 120.0 * frequency_hz / poles
 
 
@@ -44,18 +45,31 @@ def poles_from_rated_speed(speed_rpm: float, frequency_hz: float) -> int:
     if not at_or_above:
         top = synchronous_speed_rpm(frequency_hz, 2)
         raise OutsideValidity(
-            f"{speed_rpm:,.0f} rpm is above {top:,.0f} rpm, the highest synchronous speed at {frequency_hz:g} Hz."
+            say(
+                "induction-poles-from-rated-speed-rpm-above",
+                speed_rpm=Number(speed_rpm, ",.0f"),
+                top=Number(top, ",.0f"),
+                frequency_hz=Number(frequency_hz, "g"),
+            )
         )
     poles = at_or_above[-1]
     gap = slip(speed_rpm, synchronous_speed_rpm(frequency_hz, poles))
     if gap > LARGEST_ORDINARY_SLIP:
         raise OutsideValidity(
-            f"No ordinary pole count fits {speed_rpm:,.0f} rpm at {frequency_hz:g} Hz; the slip would be {100 * gap:.0f} %."
+            say(
+                "induction-poles-from-rated-speed-ordinary-pole",
+                speed_rpm=Number(speed_rpm, ",.0f"),
+                frequency_hz=Number(frequency_hz, "g"),
+                gap=Number(100 * gap, ".0f"),
+            )
         )
     if gap == 0:
         raise OutsideValidity(
-            f"{speed_rpm:,.0f} rpm is a synchronous speed at {frequency_hz:g} Hz; an induction motor at rated load turns below it."
-            " A magnet or reluctance motor on a drive turns just so: say electronic as its kind."
+            say(
+                "induction-poles-from-rated-speed-rpm-synchronous",
+                speed_rpm=Number(speed_rpm, ",.0f"),
+                frequency_hz=Number(frequency_hz, "g"),
+            )
         )
     return poles
 
@@ -84,10 +98,16 @@ def running_slip(speed_rpm: float, frequency_hz: float, poles: int) -> float:
     """
     synchronous = synchronous_speed_rpm(frequency_hz, poles)
     if speed_rpm > synchronous:
-        others = "two poles, " if poles > 2 else ""
+        others = say("induction-running-slip-two-poles") if poles > 2 else ""
         raise OutsideValidity(
-            f"{speed_rpm:,.0f} rpm is above the synchronous {synchronous:,.0f} rpm of {NUMBER_WORDS.get(poles, poles)} poles at"
-            f" {frequency_hz:g} Hz: {others}another frequency, a wheel driven by the wind, or a tachometer counting two marks."
+            say(
+                "induction-running-slip-rpm-above",
+                speed_rpm=Number(speed_rpm, ",.0f"),
+                synchronous=Number(synchronous, ",.0f"),
+                get=NUMBER_WORDS.get(poles, poles),
+                frequency_hz=Number(frequency_hz, "g"),
+                others=others,
+            )
         )
     return slip(speed_rpm, synchronous)
 
@@ -102,7 +122,7 @@ def torque_nm(shaft_power_w: float, speed_rpm: float) -> float:
     Source: definition.
     """
     if not speed_rpm > 0:
-        raise OutsideValidity("Torque from power needs a turning shaft; the speed given is zero.")
+        raise OutsideValidity(say("induction-torque-nm"))
     return shaft_power_w / (speed_rpm * 2 * math.pi / 60)
 
 

@@ -12,6 +12,7 @@ import numpy as np
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
+from modest_rotor.core.say import say
 
 NOTHING = 1e-9
 LEAST_DEAD_S = 0.2
@@ -76,7 +77,7 @@ def process_of_lags(gain: float, lags_s: Sequence[float], dead_s: float = 0.0) -
     """
     first, *rest = sorted(lags_s, reverse=True) or [0.0]
     if first <= 0:
-        raise OutsideValidity("A process has at least one lag above zero.")
+        raise OutsideValidity(say("physics-loop-process-of-lags"))
     second = rest[0] if rest else 0.0
     return Process(gain, max(dead_s + second / 2 + sum(rest[1:]), LEAST_DEAD_S), first + second / 2)
 
@@ -91,11 +92,11 @@ def process_of_step(moved: float, commanded: float, began_s: float, two_thirds_s
     Source: textbook process reaction curve.
     """
     if commanded == 0:
-        raise OutsideValidity("The command did not move: a step has two of them.")
+        raise OutsideValidity(say("physics-loop-process-of-step-command-did"))
     if moved == 0:
-        raise OutsideValidity("Nothing moved: look at sensor, range and wiring before any gain is set.")
+        raise OutsideValidity(say("physics-loop-process-of-step-nothing-moved"))
     if not 0 <= began_s < two_thirds_s:
-        raise OutsideValidity("It begins to move before it has gone two thirds of its way.")
+        raise OutsideValidity(say("physics-loop-process-of-step-begins-move"))
     return Process(moved / commanded, max(began_s, LEAST_DEAD_S), two_thirds_s - began_s)
 
 
@@ -108,12 +109,12 @@ def times_of_step(times_s: Array, values: Array) -> tuple[float, float]:
     Lag 1.5 (t₆₃ − t₂₈), dead time t₆₃ less it. Source: C. L. Smith, Digital Computer Process Control (1972), two-point method.
     """
     if len(values) < LEAST_VALUES:
-        raise OutsideValidity("A step is read from ten values or more.")
+        raise OutsideValidity(say("physics-loop-times-of-step-step-read"))
     tail = max(HALF_SWINGS, len(values) // END_SHARE)
     start, end = float(values[0]), float(np.mean(values[-tail:]))
     noise = float(np.std(values[-tail:]))
     if abs(end - start) <= max(OUT_OF_NOISE * noise, NOTHING):
-        raise OutsideValidity("Nothing moved that stands out of its noise: take a larger step, or look at the sensor.")
+        raise OutsideValidity(say("physics-loop-times-of-step-nothing-moved"))
     gone = (values - start) / (end - start)
     t28, t63 = (_first_beyond(times_s, gone, share) for share in (START_SHARE, TWO_THIRDS))
     lag = LAG_OF_TIMES * (t63 - t28)
@@ -140,7 +141,7 @@ def first_gains(process: Process) -> Gains:
     (2003), SIMC rules with closed-loop time equal to the dead time.
     """
     if process.gain == 0:
-        raise OutsideValidity("The value does not follow the command: no gain holds it.")
+        raise OutsideValidity(say("physics-loop-first-gains"))
     dead = max(process.dead_s, LEAST_DEAD_S)
     if process.integrates:
         return Gains(1 / (process.gain * 2 * dead), EIGHT * dead)

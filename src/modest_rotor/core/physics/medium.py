@@ -5,6 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.fields import Real
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import say
 from modest_rotor.core.standards.lookup import between
 from modest_rotor.core.tables import read_table
 
@@ -29,7 +30,12 @@ def standard_pressure_pa(altitude_m: float) -> float:
     """
     if not LOWEST_M <= altitude_m <= HIGHEST_M:
         raise OutsideValidity(
-            f"{in_both_units(altitude_m, 'altitude')} lies outside the standard atmosphere's {in_both_units(LOWEST_M, 'altitude')} to {in_both_units(HIGHEST_M, 'altitude')}."
+            say(
+                "medium-standard-pressure-pa",
+                in_both_units=in_both_units(altitude_m, "altitude"),
+                in_both_units_2=in_both_units(LOWEST_M, "altitude"),
+                in_both_units_3=in_both_units(HIGHEST_M, "altitude"),
+            )
         )
     return float(SEA_LEVEL_PA * (1 - LAPSE_PER_M * altitude_m) ** ALTITUDE_EXPONENT)
 
@@ -73,5 +79,10 @@ def water_properties(temperature_c: float) -> tuple[float, float]:
 def _refuse_temperature(temperature_c: Real) -> None:
     if isinstance(temperature_c, float) and not COLDEST_C <= temperature_c <= WARMEST_C:
         raise OutsideValidity(
-            f"{in_both_units(temperature_c, 'temperature')} lies outside {in_both_units(COLDEST_C, 'temperature')} to {in_both_units(WARMEST_C, 'temperature')} for air in a duct."
+            say(
+                "medium-refuse-temperature",
+                in_both_units=in_both_units(temperature_c, "temperature"),
+                in_both_units_2=in_both_units(COLDEST_C, "temperature"),
+                in_both_units_3=in_both_units(WARMEST_C, "temperature"),
+            )
         )

@@ -17,6 +17,7 @@ from modest_rotor.core.physics.roots import crossing
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import SWITCH_SPEED_SHARE, Auxiliary, TwoAxisMotor
+from modest_rotor.core.say import say
 
 InductionMotor = TwoAxisMotor | ThreePhaseMotor
 T = TypeVar("T")
@@ -50,14 +51,14 @@ class Condition(IntEnum):
 
 
 _WORDS = {
-    Condition.RUNS: "runs",
-    Condition.DEAD_HEADED: "turns, but moves nothing: dead-headed",
-    Condition.OUTSIDE_CURVE: "outside the machine's curve",
-    Condition.LIMIT_REACHED: "at the motor's limit, short of what is asked",
-    Condition.TWO_STABLE_SPEEDS: "two stable speeds: from rest it may stay at the slow one",
-    Condition.WILL_NOT_START: "runs once turning, but will not start by itself",
-    Condition.CANNOT_HOLD: "cannot hold this speed",
-    Condition.STALLS: "stalls: no stable speed",
+    Condition.RUNS: say("operating-point-words-runs"),
+    Condition.DEAD_HEADED: say("operating-point-words-turns-but"),
+    Condition.OUTSIDE_CURVE: say("operating-point-words-outside-machine"),
+    Condition.LIMIT_REACHED: say("operating-point-words-motor-s"),
+    Condition.TWO_STABLE_SPEEDS: say("operating-point-words-two-stable"),
+    Condition.WILL_NOT_START: say("operating-point-words-runs-once"),
+    Condition.CANNOT_HOLD: say("operating-point-words-cannot-hold"),
+    Condition.STALLS: say("operating-point-words-stalls-stable"),
 }
 
 
@@ -147,13 +148,7 @@ def settle_on(known: Characteristic, load: Load) -> OperatingPoint:
         rpm = seen[0].speed_rpm
         return seen[0].torque_nm - load.torque_at(choose(rpm < CRAWL_RPM, CRAWL_RPM, rpm))
 
-    slip = crossing(
-        left_over,
-        low,
-        high,
-        ends=(ends[0], ends[1]),
-        guess=guess,
-    )
+    slip = crossing(left_over, low, high, ends=(ends[0], ends[1]), guess=guess)
     slip = choose(runs, choose(slip < LEAST_SLIP, LEAST_SLIP, slip), float(slips[-1]))
     at = motor.at_slip(supply, slip)
     turning = load.at_motor_speed(choose(runs, at.speed_rpm, CRAWL_RPM))

@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 
 PHASE_FACTOR = {1: 1.0, 3: math.sqrt(3)}
 
@@ -16,7 +17,7 @@ def apparent_power_va(voltage_v: float, current_a: float, phases: int) -> float:
     :raises OutsideValidity: another number of phases. Source: definition.
     """
     if phases not in PHASE_FACTOR:
-        raise OutsideValidity(f"A motor has one phase or three, not {phases}.")
+        raise OutsideValidity(say("power-apparent-power-va", phases=phases))
     return voltage_v * current_a * PHASE_FACTOR[phases]
 
 
@@ -29,8 +30,7 @@ def power_factor(input_power_w: float, voltage_v: float, current_a: float, phase
     apparent = apparent_power_va(voltage_v, current_a, phases)
     if not 0 <= input_power_w <= apparent or apparent == 0:
         raise OutsideValidity(
-            f"{input_power_w:,.0f} W from {apparent:,.0f} VA: no load takes more watts than volts × amps. Usually the clamp held"
-            " more than one conductor, the range was wrong, or the phases are."
+            say("power-factor", input_power_w=Number(input_power_w, ",.0f"), apparent=Number(apparent, ",.0f"))
         )
     return input_power_w / apparent
 
@@ -50,7 +50,11 @@ def capacitance_from_running_f(current_a: float, voltage_v: float, frequency_hz:
     """
     if voltage_v <= 0 or frequency_hz <= 0:
         raise OutsideValidity(
-            f"A capacitor at {voltage_v:g} V and {frequency_hz:g} Hz tells nothing: both lie above zero."
+            say(
+                "power-capacitance-from-running-f",
+                voltage_v=Number(voltage_v, "g"),
+                frequency_hz=Number(frequency_hz, "g"),
+            )
         )
     return current_a / (2 * math.pi * frequency_hz * voltage_v)
 
@@ -66,5 +70,5 @@ def capacitors_together_f(first_f: float, second_f: float) -> tuple[float, float
     :raises OutsideValidity: one that is not above zero. Source: definition.
     """
     if min(first_f, second_f) <= 0:
-        raise OutsideValidity("A capacitor of 0 µF is open: it adds nothing side by side and passes nothing in line.")
+        raise OutsideValidity(say("power-capacitors-together-f"))
     return first_f + second_f, first_f * second_f / (first_f + second_f)

@@ -9,6 +9,7 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
+from modest_rotor.core.say import Number, say
 
 PHASES = 3
 THIRD = 2 * math.pi / PHASES
@@ -43,10 +44,7 @@ class PulseWidth:
     def __post_init__(self) -> None:
         full = FULL_WITH_THIRD if self.third_harmonic else FULL_MODULATION
         if not (self.link_v > 0 and 0 < self.frequency_hz < self.carrier_hz and 0 <= self.modulation <= full):
-            raise OutsideValidity(
-                f"Pulses need volts on the link, a carrier faster than the output, and a modulation from 0 to {full:.3g}; beyond"
-                " it the wave is clipped and these equations do not hold."
-            )
+            raise OutsideValidity(say("pulse-width-post-init", full=Number(full, ".3g")))
 
 
 def modulation_for(line_to_line_v: float, link_v: float) -> float:
@@ -106,7 +104,7 @@ def ripple_current(pulses: PulseWidth, time: Array, resistance_ohm: float, induc
 def _harmonics(pulses: PulseWidth, time: Array, resistance_ohm: float, inductance_h: float) -> tuple[Array, Array]:
     """Spectrum of a winding's current, and the frequencies in it, Hz."""
     if not (resistance_ohm > 0 and inductance_h > 0):
-        raise OutsideValidity("A winding has a resistance and an inductance above zero.")
+        raise OutsideValidity(say("pulse-width-harmonics"))
     legs = [leg(pulses, time, phase) for phase in range(PHASES)]
     star = legs[0] - (legs[0] + legs[1] + legs[2]) / PHASES
     frequency: Array = np.asarray(np.fft.rfftfreq(len(time), float(time[1] - time[0])), float)
@@ -146,7 +144,7 @@ def rectified(
     as above, diode-bridge rectifiers.
     """
     if min(line_v, line_hz, power_w, capacitance_f, inductance_h) <= 0:
-        raise OutsideValidity("A rectifier has volts, hertz, power, a capacitor and an inductance, all above zero.")
+        raise OutsideValidity(say("pulse-width-rectified"))
     step = 1 / (line_hz * points)
     total = SETTLING_PERIODS * points
     angle = 2 * math.pi * line_hz * step * np.arange(total)

@@ -8,6 +8,7 @@ import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.fields import Real
+from modest_rotor.core.say import Number, say
 
 COPPER_PER_K = 0.00393
 """Rise of copper's resistance from 20 °C, 1/K: IEC 60028."""
@@ -54,10 +55,7 @@ def refuse_dead(supply: Supply) -> None:
     """
     volts, hertz = least(supply.voltage), least(supply.frequency)
     if not (volts > 0 and hertz > 0):
-        raise OutsideValidity(
-            f"The supply has {volts:g} V at {hertz:g} Hz; a motor needs both above zero. No volts at a motor that runs is usually a"
-            " meter on the wrong lead, or one that was read after switching off."
-        )
+        raise OutsideValidity(say("physics-supply-refuse-dead", volts=Number(volts, "g"), hertz=Number(hertz, "g")))
 
 
 def least(value: Real) -> float:

@@ -10,6 +10,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real
 from modest_rotor.core.quantities import in_both_units
+from modest_rotor.core.say import Number, say
 
 TURBULENT = 2.0
 USUAL_EXPONENT, EXPONENT_SPREAD = 1.9, 0.06
@@ -64,11 +65,15 @@ def system_through(flow: Real, pressure: Real, fixed_pressure: Real, exponent: R
     :raises OutsideValidity: no flow, or a fixed part not below the measured pressure in the nominal scenario.
     """
     if not np.ravel(flow)[0] > 0:
-        raise OutsideValidity("A system curve needs a measured flow above zero.")
+        raise OutsideValidity(say("system-through-system-curve"))
     fixed, whole = float(np.ravel(fixed_pressure)[0]), float(np.ravel(pressure)[0])
     if fixed >= whole:
         raise OutsideValidity(
-            f"The pressure that stays at no flow, {in_both_units(fixed, 'pressure')}, is not below the {in_both_units(whole, 'pressure')} measured while running."
+            say(
+                "system-through-pressure-stays",
+                in_both_units=in_both_units(fixed, "pressure"),
+                in_both_units_2=in_both_units(whole, "pressure"),
+            )
         )
     return SystemCurve(fixed_pressure, np.maximum(pressure - fixed_pressure, 0.0) / flow**exponent, exponent)
 
@@ -85,21 +90,17 @@ def fit_system(flow: Array, pressure: Array, exponent: float = TURBULENT) -> Sys
     squares; Darcy–Weisbach.
     """
     if len(flow) < 2 or np.ptp(flow) < LEAST_SPREAD * np.max(flow):
-        raise OutsideValidity(
-            "To tell a system's fixed part, two readings are needed whose flows differ by 5 % or more; with one, say the"
-            " fixed part and draw the curve through the reading."
-        )
+        raise OutsideValidity(say("system-fit-system-tell-system"))
     if (flow <= 0).any() or exponent < LEAST_EXPONENT:
         raise OutsideValidity(
-            f"A system's flows lie above zero, and its exponent is {LEAST_EXPONENT:g} or more; n = {exponent:g}."
+            say(
+                "system-fit-system-system-s", least_exponent=Number(LEAST_EXPONENT, "g"), exponent=Number(exponent, "g")
+            )
         )
     q = flow**exponent
     slope, fixed = np.polyfit(q, pressure, 1)
     if slope <= 0:
-        raise OutsideValidity(
-            "The pressure falls as the flow grows: these readings belong to different settings of damper, valve or filter, not"
-            " to one system."
-        )
+        raise OutsideValidity(say("system-fit-system-pressure-falls"))
     if fixed < 0:
         return SystemCurve(0.0, float(q @ pressure / (q @ q)), exponent)
     return SystemCurve(float(fixed), float(slope), exponent)

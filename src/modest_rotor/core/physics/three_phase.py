@@ -19,6 +19,7 @@ from modest_rotor.core.physics.fields import (
 )
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, COPPER_PER_K, Supply, refuse_dead, resistance_ratio
+from modest_rotor.core.say import say
 
 PHASES = 3
 
@@ -44,9 +45,7 @@ def solve_three_phase(motor: ThreePhaseMotor, supply: Supply, slip: Real, near: 
     Validity: balanced sinusoidal supply. Source: Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6; IEEE Std 112.
     """
     if not (np.min(slip) > 0 and np.max(slip) < 2):
-        raise OutsideValidity(
-            "A motor that drives a load turns below synchronous speed: slip above 0 % and below 200 %."
-        )
+        raise OutsideValidity(say("three-phase-solve-three-phase"))
     refuse_dead(supply)
     hertz = supply.frequency / motor.rated_frequency
     phase_v = supply.voltage / math.sqrt(PHASES)
@@ -160,6 +159,6 @@ def unbalanced_heating(unbalance: float, locked_over_rated: float) -> tuple[floa
     and Umans, Electric Machinery; the superposition of :func:`solve_three_phase` at s and 2 − s.
     """
     if unbalance < 0 or locked_over_rated < 0:
-        raise OutsideValidity("An unbalance and a ratio of amps lie above zero.")
+        raise OutsideValidity(say("three-phase-unbalanced-heating"))
     backward = unbalance * locked_over_rated
     return backward, 1 + backward**2, (1 + backward) ** 2

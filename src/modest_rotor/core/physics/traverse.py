@@ -8,6 +8,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.physics.fields import Real
+from modest_rotor.core.say import say
 
 ROOT = 1 / 2
 LOG_TCHEBYCHEFF_SIDE = {
@@ -41,9 +42,7 @@ def velocity_ms(velocity_pressure_pa: Real, density_kgm3: Real) -> Real:
     Validity: incompressible, up to about 50 m/s. Source: Bernoulli; ASHRAE Handbook, Fundamentals, measurement chapter.
     """
     if np.any(np.asarray(velocity_pressure_pa) < 0) or not np.all(np.asarray(density_kgm3) > 0):
-        raise OutsideValidity(
-            "A velocity pressure is total less static and lies at or above zero, and a density above it: look at hoses and signs."
-        )
+        raise OutsideValidity(say("traverse-velocity-ms"))
     return (2 * velocity_pressure_pa / density_kgm3) ** ROOT
 
 
@@ -56,7 +55,7 @@ def traverse_flow_m3s(velocity_pressures_pa: Array, area_m2: float, density_kgm3
     Source: ASHRAE Standard 111; ISO 3966.
     """
     if len(velocity_pressures_pa) == 0 or area_m2 <= 0:
-        raise OutsideValidity("A traverse needs at least one point and a section above zero.")
+        raise OutsideValidity(say("traverse-flow-m3s"))
     mean = float(np.mean(velocity_ms(velocity_pressures_pa, density_kgm3)))
     return mean * area_m2, mean
 
@@ -70,10 +69,10 @@ def places_along_side(rule: TraverseRule, points: int) -> tuple[float, ...]:
     """
     if rule is TraverseRule.EQUAL_AREAS:
         if points < 1:
-            raise OutsideValidity("A traverse needs at least one point along a side.")
+            raise OutsideValidity(say("traverse-places-along-side-traverse-needs"))
         return tuple((2 * place + 1) / (2 * points) for place in range(points))
     if points not in LOG_TCHEBYCHEFF_SIDE:
-        raise OutsideValidity(f"The log-Tchebycheff rule has 5, 6 or 7 points along a side, not {points}.")
+        raise OutsideValidity(say("traverse-places-along-side-log-tchebycheff", points=points))
     return LOG_TCHEBYCHEFF_SIDE[points]
 
 
@@ -85,7 +84,7 @@ def places_along_diameter(rule: TraverseRule, points: int) -> tuple[float, ...]:
     Source: equal areas by definition (rings of one area, read at the middle of each); the log-linear rule of ISO 3966.
     """
     if points < 2 or points % 2 or (rule is TraverseRule.LOG_TCHEBYCHEFF and points not in LOG_LINEAR_DIAMETER):
-        raise OutsideValidity("A diameter carries an even number of points; by the log rule 6, 8 or 10.")
+        raise OutsideValidity(say("traverse-places-along-diameter"))
     if rule is TraverseRule.EQUAL_AREAS:
         rings = points // 2
         half = tuple((1 - ((2 * ring - 1) / points) ** ROOT) / 2 for ring in range(rings, 0, -1))

@@ -25,6 +25,7 @@ from modest_rotor.core.physics.fields import (
 )
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.supply import ALUMINIUM_PER_K, COPPER_PER_K, Supply, least, refuse_dead, resistance_ratio
+from modest_rotor.core.say import Number, say
 
 SWITCH_SPEED_SHARE = 0.75
 """Share of synchronous speed at which a start switch opens. Common practice."""
@@ -33,9 +34,9 @@ SWITCH_SPEED_SHARE = 0.75
 class Auxiliary(Enum):
     """What the auxiliary winding does while the motor runs."""
 
-    CAPACITOR = "on the line through the run capacitor"
-    SWITCHED_OFF = "off, its start switch open"
-    SHORTED = "shorted: shading rings"
+    CAPACITOR = say("two-axis-auxiliary-capacitor")
+    SWITCHED_OFF = say("two-axis-auxiliary-switched-off")
+    SHORTED = say("two-axis-auxiliary-shorted")
 
 
 @dataclass(frozen=True)
@@ -131,19 +132,16 @@ def _refuse(motor: TwoAxisMotor, supply: Supply, slip: Real) -> None:
     refuse_dead(supply)
     low, high = (slip, slip) if isinstance(slip, (int, float)) else (np.min(slip), np.max(slip))
     if not (low > 0 and high < 2):
-        raise OutsideValidity(
-            f"A slip of {100 * (high if low > 0 else low):.1f} % was asked; a motor that drives a load turns below synchronous"
-            " speed (slip above 0 %) and not faster than that backward (below 200 %)."
-        )
+        raise OutsideValidity(say("two-axis-refuse-slip-asked", low=Number(100 * (high if low > 0 else low), ".1f")))
     if motor.auxiliary is Auxiliary.CAPACITOR and not least(motor.capacitance * supply.capacitor_health) > 0:
-        raise OutsideValidity(
-            "A run capacitor of 0 µF is open: no current flows in the auxiliary winding, and the motor does not start. Read its label"
-            " again, or solve it with that winding switched off."
-        )
+        raise OutsideValidity(say("two-axis-refuse-run-capacitor"))
     if motor.auxiliary is Auxiliary.SWITCHED_OFF and high > 1 - SWITCH_SPEED_SHARE + HAIR:
         raise OutsideValidity(
-            f"At {100 * (1 - high):.0f} % of synchronous speed the start switch is closed (it opens near"
-            f" {100 * SWITCH_SPEED_SHARE:.0f} %), and the start winding is not in this model: ask above the switch speed."
+            say(
+                "two-axis-refuse-synchronous-speed",
+                high=Number(100 * (1 - high), ".0f"),
+                switch_speed_share=Number(100 * SWITCH_SPEED_SHARE, ".0f"),
+            )
         )
 
 
@@ -226,12 +224,7 @@ def _currents(
 
 
 def _point(
-    motor: TwoAxisMotor,
-    supply: Supply,
-    slip: Real,
-    w: _Windings,
-    solved: _Solved,
-    voltages: tuple[Phasor, Phasor],
+    motor: TwoAxisMotor, supply: Supply, slip: Real, w: _Windings, solved: _Solved, voltages: tuple[Phasor, Phasor]
 ) -> MotorPoint:
     i_m, i_a = solved.main, solved.auxiliary
     on_line = motor.auxiliary is Auxiliary.CAPACITOR

@@ -15,6 +15,7 @@ from modest_rotor.core.options.year import Year
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Frozen, Phrase, as_typed, figure
 from modest_rotor.core.proof.steps import ProofReader, StepProof, StepRead
+from modest_rotor.core.say import joined, run_on, say, tell
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.statement import standing
@@ -55,8 +56,8 @@ class ProofAnswer(Frozen):
     option: str | None = None
     title: str | None = None
     steps: tuple[StepProof, ...] = ()
-    saved: Result = waiting("Saved a year, measured", "waits for readings after")
-    promised: Result = waiting("Promised for these steps", "waits for Options")
+    saved: Result = waiting(say("label-saved-a-year-measured"), tell("proof-answer-saved-waits-readings"))
+    promised: Result = waiting(say("label-promised-for-these-steps"), tell("term-waits-for-options"))
     verdict: Verdict = Verdict.WAITS
     sentence: Phrase = ()
     changed: tuple[Phrase, ...] = ()
@@ -84,19 +85,16 @@ def proof_answer(
     if isinstance(right, Absent):
         return ProofAnswer(waits=right.why)
     if option is None:
-        return ProofAnswer(waits="waits for Decision")
+        return ProofAnswer(waits=say("term-waits-for-decision"))
     asks = _asks(job)
     if not after:
         return ProofAnswer(
-            waits="waits for readings after: a set on the machine as it was set up",
-            option=option.letter,
-            title=option.title,
-            asks=asks,
+            waits=say("proof-answer-waits-readings"), option=option.letter, title=option.title, asks=asks
         )
     keeper = ProofReader(job, options.options[0], option, right, year, before, after)
     read = tuple(keeper.step(step) for step in option.steps)
     saved, promised = _year(read, option, year), _promised(read, option, year)
-    held = ", both against the old motor, put right" if options.against_new else ""
+    held = say("proof-answer-both-against") if options.against_new else ""
     verdict, sentence = _verdict(saved, promised, read, job.document.proof.unread, held)
     return ProofAnswer(
         waits=None,
@@ -125,7 +123,7 @@ def _year(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estim
         beside = _beside_steps(read, option, year)
         return (total + beside).with_part("standby and starts, as promised", BESIDE_SPREAD * abs(beside))
     lacking = next((one.watts for one in read if isinstance(one.watts, Absent)), None)
-    return lacking or Waiting("waits for hours a year, on Duty")
+    return lacking or Waiting(say("proof-answer-year"))
 
 
 def _promised_kwh(one: StepRead, year: Year) -> float:
@@ -152,7 +150,7 @@ def _promised(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> E
     """The part of the promise that belongs to the steps that were read, kWh, with the promise's own band."""
     promise = option.saved_on_right
     if promise is None:
-        return Waiting("waits for a promise, on Options")
+        return Waiting(say("proof-answer-promised"))
     of_steps = sum(_promised_kwh(one, year) for one in read if one.saved is not None)
     value = of_steps + _beside_steps(read, option, year)
     share = abs(value / promise.value) if promise.value else 1.0
@@ -165,7 +163,7 @@ def _asks(job: Job) -> tuple[AskedSet, ...]:
     return tuple(
         AskedSet(
             id=reading.id,
-            title=f"set {number}" + (f", {reading.name}" if reading.name else ""),
+            title=say("proof-answer-asks", number=number, reading=f", {reading.name}" if reading.name else ""),
             taken_at=reading.taken_at,
         )
         for number, reading in enumerate(job.document.readings, 1)
@@ -180,17 +178,21 @@ def _part_read(read: tuple[StepRead, ...]) -> Phrase:
     if len(done) == len(steps):
         return ()
     count = (
-        f"{_count(len(done))} of {_count(len(steps))} steps was read"
+        say("proof-answer-part-read-steps-read", count=_count(len(done)), count_2=_count(len(steps)))
         if len(done) == 1
-        else f"{_count(len(done))} of {_count(len(steps))} steps were read"
+        else say("proof-answer-part-read-steps-read-2", count=_count(len(done)), count_2=_count(len(steps)))
     )
-    left = ", ".join(one.told.name or "a step" for one in steps if one.saved is None)
-    return (f"{count}, ", figure("share_of_hours", _share_read(read)), f" of the hours; not read: {left}")
+    left = joined(", ", (one.told.name or say("term-a-step") for one in steps if one.saved is None))
+    return tell(
+        "proof-answer-part-read-hours-read",
+        count=count,
+        share_of_hours=figure("share_of_hours", _share_read(read)),
+        left=left,
+    )
 
 
 def _count(number: int) -> str:
-    words = ("none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten")
-    return words[number] if number < len(words) else str(number)
+    return say("count", number=number)
 
 
 def _verdict(
@@ -203,49 +205,51 @@ def _verdict(
     """
     if isinstance(saved, Absent):
         provable = any(one.told.after for one in read)
-        return (Verdict.UNPROVABLE, (f"Not provable: {saved.why}.",)) if provable else (Verdict.WAITS, (saved.why,))
+        return (
+            (Verdict.UNPROVABLE, (say("proof-answer-verdict-provable", why=saved.why),))
+            if provable
+            else (Verdict.WAITS, (saved.why,))
+        )
     if isinstance(promised, Absent):
         return Verdict.WAITS, (promised.why,)
     told_saved, told_promised = figure("energy", saved, "measured"), figure("energy", promised, "estimated")
-    base: Phrase = ("Measured ", told_saved, " a year; promised ", told_promised, f" for the same steps{held}")
+    base: Phrase = tell(
+        "proof-answer-verdict-measured-year", told_saved=told_saved, told_promised=told_promised, held=held
+    )
     part = _part_read(read)
-    rest: Phrase = (". Of the year ", *part, f": {reason.strip()}." if reason else ".") if part else (".",)
+    rest: Phrase = (
+        tell("proof-answer-verdict-year", part=part, reason=f": {reason.strip()}." if reason else ".")
+        if part
+        else (".",)
+    )
     apart = abs(saved.value - promised.value)
     if abs(saved.value) <= saved.band and apart <= math.hypot(saved.band, promised.band):
-        return Verdict.UNPROVABLE, (
-            *base,
-            ". The measured uncertainty holds nought as well as the promise: these meters cannot tell",
-            *rest,
-        )
+        return Verdict.UNPROVABLE, tell("proof-answer-verdict-measured-uncertainty", base=base, rest=rest)
     if apart <= math.hypot(saved.band, promised.band):
         if part and not reason:
-            return Verdict.SO_FAR, (*base, ": within the uncertainty, as far as it was read", *rest)
-        kept = (
-            ": it kept its promise, within its uncertainty"
-            if not part
-            else ": it kept its promise on what was read, within its uncertainty"
-        )
-        return Verdict.INSIDE, (*base, kept, *rest)
+            return Verdict.SO_FAR, tell("proof-answer-verdict-within-uncertainty", base=base, rest=rest)
+        kept = say("proof-answer-verdict-kept-promise") if not part else say("proof-answer-verdict-kept-promise-what")
+        return Verdict.INSIDE, run_on(base, kept, rest)
     if saved.value > promised.value:
-        return Verdict.ABOVE, (*base, ": it saves more than was promised", *rest)
-    return Verdict.BELOW, (*base, ": it falls short of its promise", *rest)
+        return Verdict.ABOVE, tell("proof-answer-verdict-saves-more", base=base, rest=rest)
+    return Verdict.BELOW, tell("proof-answer-verdict-falls-short", base=base, rest=rest)
 
 
 def _saved_result(saved: Estimate | Absent) -> Result:
-    label = "Saved a year, measured"
+    label = say("label-saved-a-year-measured")
     if isinstance(saved, Absent):
         return not_known(label, saved)
     return result(
-        label, "energy", saved, "Σ (W_0 − W_1) h ÷ 1000", (), "Energy by definition; JCGM 100 (GUM) 5.2.2 for what meters share.",
-        ("Over the steps that were read after; the hours are those of Duty, with their uncertainty. Standby and starts are counted as promised.",),
+        label, "energy", saved, "Σ (W_0 − W_1) h ÷ 1000", (), say("proof-answer-saved-result-energy-definition"),
+        (say("proof-answer-saved-result-over-steps"),),
     )  # fmt: skip
 
 
 def _promised_result(promised: Estimate | Absent) -> Result:
-    label = "Promised for these steps"
+    label = say("label-promised-for-these-steps")
     if isinstance(promised, Absent):
         return not_known(label, promised)
-    return result(label, "energy", promised, "the option's saving, by the share of these steps", (), "Options.")
+    return result(label, "energy", promised, say("proof-answer-promised-result-option-s"), (), say("word-options"))
 
 
 def _comfort(job: Job) -> tuple[Phrase, ...]:
@@ -253,17 +257,16 @@ def _comfort(job: Job) -> tuple[Phrase, ...]:
     said = job.document.proof
     told: list[Phrase] = []
     for quantity, words, before, after in (
-        ("cycles_per_hour", "Cycles an hour: ", said.cycles_before, said.cycles_after),
-        ("humidity", "Humidity: ", said.humidity_before, said.humidity_after),
+        ("cycles_per_hour", say("proof-answer-comfort-cycles"), said.cycles_before, said.cycles_after),
+        ("humidity", say("proof-answer-comfort-humidity"), said.humidity_before, said.humidity_after),
     ):
         if before and after:
             told.append(
-                (
-                    words,
-                    as_typed(quantity, before, "measured"),
-                    " before, ",
-                    as_typed(quantity, after, "measured"),
-                    " after.",
+                tell(
+                    "proof-answer-comfort-before-after",
+                    words=words,
+                    before=as_typed(quantity, before, "measured"),
+                    after=as_typed(quantity, after, "measured"),
                 )
             )
     return tuple(told)
@@ -280,7 +283,4 @@ def _logged(job: Job, read: tuple[StepRead, ...], year: Year) -> Phrase:
         for one in read
         if one.told.watts.figure and one.hours
     )
-    return (
-        "The logger's ", as_typed("energy", said.logged_energy, "measured"), " in ", as_typed("days", said.logged_days, "measured"),
-        " make ", figure("energy", a_year, "measured"), " a year if every week is like it; the steps read make ", figure("energy", by_steps, "measured"), ".",
-    )  # fmt: skip
+    return tell("proof-answer-logged", energy=as_typed("energy", said.logged_energy, "measured"), days=as_typed("days", said.logged_days, "measured"), energy_2=figure("energy", a_year, "measured"), energy_3=figure("energy", by_steps, "measured"))  # fmt: skip

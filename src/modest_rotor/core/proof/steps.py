@@ -17,6 +17,7 @@ from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.duty import step_hours
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.working import Result, given, not_known, result
@@ -101,7 +102,7 @@ class ProofReader:
         before_id, after_id = self.pairs[step.id]
         before, after = self.before.get(before_id or ""), self.after.get(after_id or "")
         hours = next((step_hours(one) for one in self.job.document.duty.steps if one.id == step.id), None)
-        watts = self._watts(after) if after else Waiting("waits for a set read after on this step")
+        watts = self._watts(after) if after else Waiting(say("proof-steps-step"))
         ratio, air = self._air(before or self.right.reference, after)
         baseline = self._baseline(step, after)
         if isinstance(baseline, Estimate):
@@ -151,7 +152,7 @@ class ProofReader:
         duty_step = next((one for one in self.year.steps if one.id == step.id), None)
         demand = demand_of(duty_step, self.right, self.year.wanted_flow_m3s) if duty_step else None
         if not isinstance(demand, Demand):
-            return demand or Waiting("waits for a flow")
+            return demand or Waiting(say("term-waits-for-a-flow"))
         reached = flow / self.right.flow if flow is not None and self.right.flow_is_measured else exactly(demand.share)
         at = [
             at_reached_flow(
@@ -161,14 +162,14 @@ class ProofReader:
         ]
         watts, more, less = (one.input_power for one in at)
         if watts is None:
-            return at[0].absent or Waiting("waits for the machine as found")
+            return at[0].absent or Waiting(say("term-waits-for-the-machine-as"))
         sides = [abs(one.value - watts.value) for one in (more, less) if one is not None]
         spread = sum(sides) / len(sides) if sides else 0.0  # at an end of what can be solved one side tells for both
         return repeated(watts.with_part(f"flow reached, {step.id}", spread), "before")
 
     def _reached(self, step: StepAnswer, flow: Estimate | None) -> Phrase:
         if flow is None:
-            return ("flow not read: watts are held against those at the flow asked for",)
+            return (say("proof-steps-reached-flow-read"),)
         if step.demand is None or not self.right.flow_is_measured:
             return ()
         tolerance = self.job.document.setup.tolerance
@@ -178,21 +179,23 @@ class ProofReader:
             return (
                 ("reached",)
                 if abs(off) + flow.band / step.demand.value <= allowed
-                else ("reached, as near as this reading tells",)
+                else (say("proof-steps-reached-reached-near"),)
             )
-        return ("missed by ", figure("change", off, "measured"))
+        return tell("proof-steps-reached-missed", change=figure("change", off, "measured"))
 
     def _same_flow(self, baseline: Estimate | Absent, flow: Estimate | None) -> Result:
-        label = "Put-right machine at the same flow"
+        label = say("proof-steps-same-flow-put-right")
         if isinstance(baseline, Absent):
             return not_known(label, baseline)
         quantity = flow_quantity(self.right)
         ingredients = (
-            (given("q", "flow after", quantity, flow, "measured"),) if flow and self.right.flow_is_measured else ()
+            (given("q", say("proof-steps-same-flow-flow-after"), quantity, flow, "measured"),)
+            if flow and self.right.flow_is_measured
+            else ()
         )
         return result(
-            label, "input_power", baseline, "W of the machine put right, solved at q", ingredients,
-            "The machine as found and its motor, solved at this flow as Options does.",
+            label, "input_power", baseline, say("proof-steps-same-flow-w-machine"), ingredients,
+            say("proof-steps-same-flow-machine-found"),
         )  # fmt: skip
 
     def _system(self, after: SetFacts | None) -> Phrase:
@@ -200,11 +203,8 @@ class ProofReader:
         ratio = self._coefficient_ratio(after)
         if ratio is None or abs(ratio.value - 1) <= max(ratio.band, SYSTEM_SPREAD):
             return ()
-        word = "tighter" if ratio.value > 1 else "freer"
-        return (
-            "The system is ", figure("change", abs(ratio.value - 1), "measured"), f" {word} than before: at one flow the option then takes about ",
-            figure("change", ratio.value - 1, "estimated"), " more at the shaft." if ratio.value > 1 else " at the shaft.",
-        )  # fmt: skip
+        word = say("proof-steps-system-tighter") if ratio.value > 1 else say("proof-steps-system-freer")
+        return tell("proof-steps-system-system-before", change=figure("change", abs(ratio.value - 1), "measured"), word=word, change_2=figure("change", ratio.value - 1, "estimated"), more_shaft=say("proof-steps-system-more-shaft") if ratio.value > 1 else say("proof-steps-system-shaft"))  # fmt: skip
 
     def _air(self, before: SetFacts | None, after: SetFacts | None) -> tuple[float, Phrase]:
         """Density of the air after over before, and what is said of it; one where it was not read both times, or water is moved."""
@@ -217,10 +217,7 @@ class ProofReader:
         ratio = (then.si + KELVIN) / (now.si + KELVIN)
         if abs(ratio - 1) < LEAST_DENSITY:
             return 1.0, ()
-        return ratio, (
-            "The air was ", as_typed("temperature", then, "measured"), " before and ", as_typed("temperature", now, "measured"),
-            " after: the put-right machine’s watts are put to the air of now, ", "+" if ratio > 1 else "", figure("change", ratio - 1), ".",
-        )  # fmt: skip
+        return ratio, tell("proof-steps-air", temperature=as_typed("temperature", then, "measured"), temperature_2=as_typed("temperature", now, "measured"), ratio="+" if ratio > 1 else "", change=figure("change", ratio - 1))  # fmt: skip
 
     def _coefficient_ratio(self, after: SetFacts | None) -> Estimate | None:
         right = self.right
@@ -241,24 +238,11 @@ class ProofReader:
         said = self.job.document.proof
         told: list[Phrase] = []
         if said.filter_changed == "yes":
-            told.append(
-                (
-                    "The filter was changed meanwhile: what a clean one gives is the repair's, not the option's. Watts are compared at the same flow.",
-                )
-            )
+            told.append((say("proof-steps-changed-filter-changed"),))
         if said.damper_changed == "yes":
-            told.append(
-                (
-                    "Damper or duct were changed meanwhile: the saving is held at the flow that was reached, not at that asked for.",
-                )
-            )
+            told.append((say("proof-steps-changed-damper-duct"),))
         if said.season_changed == "yes":
-            told.append(
-                (
-                    "It is another season: colder air is denser, watts and static rise with it, about 1 % for 3 K. Where the air entering"
-                    " was read both times it is corrected; elsewhere it is only said.",
-                )
-            )
+            told.append((say("proof-steps-changed-another-season"),))
         if said.notes:
             told.append((said.notes,))
         return tuple(told)
@@ -278,23 +262,30 @@ def _watts_figure(before: SetFacts | None) -> Figure | None:
 
 
 def _watts_result(watts: Estimate | Absent, after: SetFacts | None) -> Result:
-    label = "Watts after"
+    label = say("proof-steps-watts-result-watts-after")
     if isinstance(watts, Absent):
         return not_known(label, watts)
-    ingredients = (given("W", "input power", "input_power", watts, "measured", after.title if after else ""),)
-    return result(label, "input_power", watts, "as read at the line", ingredients, "A true wattmeter.")
+    ingredients = (given("W", say("term-input-power"), "input_power", watts, "measured", after.title if after else ""),)
+    return result(
+        label,
+        "input_power",
+        watts,
+        say("proof-steps-watts-result-read-line"),
+        ingredients,
+        say("proof-steps-watts-result-true-wattmeter"),
+    )
 
 
 def _saved_watts(saved: Estimate | None, baseline: Estimate | Absent, watts: Estimate | Absent) -> Result:
-    label = "Watts saved at the same flow"
+    label = say("proof-steps-saved-watts-watts-saved")
     for one in (watts, baseline):
         if isinstance(one, Absent):
             return not_known(label, one)
     assert saved is not None and isinstance(baseline, Estimate) and isinstance(watts, Estimate)
     ingredients = (
-        given("W_0", "put right, at the same flow", "input_power", baseline, "estimated"),
-        given("W_1", "after", "input_power", watts, "measured"),
+        given("W_0", say("proof-steps-saved-watts-put-right"), "input_power", baseline, "estimated"),
+        given("W_1", say("proof-steps-saved-watts-after"), "input_power", watts, "measured"),
     )
     return result(
-        label, "input_power", saved, "W_0 − W_1", ingredients, "JCGM 100 (GUM) 5.2.2: what both share of one meter falls out of the difference.",
+        label, "input_power", saved, "W_0 − W_1", ingredients, say("proof-steps-saved-watts-jcgm-gum"),
     )  # fmt: skip

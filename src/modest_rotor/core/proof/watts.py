@@ -7,10 +7,11 @@ from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.readings import MeasuringPoint, ReadingSet
 
 PAID_FOR = (None, MeasuringPoint.SUPPLY, MeasuringPoint.DRIVE_INPUT)
-LAST_DIGIT, REPEATING = "last digit", "repeating"
+LAST_DIGIT, REPEATING = say("watts-these"), "repeating"
 OWN = (LAST_DIGIT, REPEATING)
 
 
@@ -24,10 +25,10 @@ def paid_watts(reading: ReadingSet, number: int, accuracies: Accuracies, same_me
     """
     if reading.input_power is None:
         if reading.current is not None:
-            return Withheld("amps alone never prove watts on an electronic motor or a drive: read true watts")
-        return Waiting("waits for watts")
+            return Withheld(say("watts-paid-watts-amps-alone"))
+        return Waiting(say("watts-paid-watts-waits-watts"))
     if reading.point not in PAID_FOR:
-        return Withheld(f"watts were read at the {reading.point}, not where they are paid for")
+        return Withheld(say("watts-paid-watts-watts-read", point=reading.point))
     read = read_by_meter(reading.input_power, "input_power", f"input_power, set {number}", accuracies)
     watts = repeated(read, f"set {number}")
     return watts if same_meters else of_other_meters(watts)

@@ -9,7 +9,8 @@ from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
-from modest_rotor.core.stations.readings import StaticSpan
+from modest_rotor.core.say import listed, say, tell
+from modest_rotor.core.stations.readings import StaticSpan, title_of
 from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.target import CFM_PER_TON_SI
@@ -18,10 +19,10 @@ from modest_rotor.core.tables import find_row
 
 UNDER_TARGET = 0.90
 WHAT_TO_DO = {
-    Standing.STALLED: "Switch it off now: a stalled motor burns its winding. Isolate, lock out, prove dead, then turn the wheel by hand.",
-    Standing.OFF: "If it should run: follow the way of a dead motor, supply and thermal switch first. Else read the set again while it runs.",
-    Standing.WINDMILLING: "Brake the wheel before power is put on it: find out what drives it, a second fan or wind, and stop that first.",
-    Standing.STANDS: "Read volts and amps as well: with current it is stalled and must be switched off, without it is off.",
+    Standing.STALLED: say("air-what-to-do-switch-off"),
+    Standing.OFF: say("air-what-to-do-if-should"),
+    Standing.WINDMILLING: say("air-what-to-do-brake-wheel"),
+    Standing.STANDS: say("air-what-to-do-read-volts"),
 }
 MOST_DROP_SHARE = 1.10
 
@@ -31,8 +32,8 @@ def reading_withheld(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "reading_withheld",
-            (f"In {facts.title} {' and '.join(dict.fromkeys(one.field.replace('_', ' ') for one in facts.withheld))}: {facts.withheld[0].reason}.",),
-            "Read it at the motor's own terminals, with a meter made for the waveform.",
+            (say("air-not-worked-with", set=facts.title, fields=listed(dict.fromkeys(title_of(one.field) for one in facts.withheld)), reason=facts.withheld[0].reason),),
+            say("air-reading-withheld"),
             about=facts,
         )
         for facts in case.sets
@@ -46,7 +47,7 @@ def machine_stood(case: Case) -> tuple[Finding, ...]:
 
 
 def _stood(facts: SetFacts, state: Standing) -> Finding:
-    sentence: Phrase = (f"In {facts.title} {NOT_RUNNING[state]}.",)
+    sentence: Phrase = (say("air-stood", set=facts.title, why=NOT_RUNNING[state]),)
     if state is Standing.STALLED:
         return found("machine_stalled", sentence, WHAT_TO_DO[state], about=facts)
     return found("machine_stood", sentence, WHAT_TO_DO[state], about=facts)
@@ -60,11 +61,8 @@ def static_over_rating(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "static_over_rating",
-            (
-                f"In {facts.title} the blower works against ", figure("pressure", facts.pressure, "measured"),
-                "; it is rated for ", as_typed("pressure", rated, "plate"), ".",
-            ),
-            "Repair first: filter, coil, closed registers, then the duct. A stronger motor in a tight duct is noise and heat.",
+            tell("air-static-over-rating-blower-works", set=facts.title, pressure=figure("pressure", facts.pressure, "measured"), pressure_2=as_typed("pressure", rated, "plate")),
+            say("air-static-over-rating-repair-first"),
             about=facts,
         )
         for facts in case.sets
@@ -91,15 +89,15 @@ def _per_ton(facts: SetFacts, answer: SetAnswer, low: float, high: float, coolin
     if flow.value + band < low:
         yield found(
             "flow_per_ton_low",
-            (f"In {facts.title} the cooling gets too little air: ", per, "."),
-            "A coil may freeze, limits may trip. Repair first: filter, coil, registers, then its speed setting.",
+            tell("air-per-ton-cooling-gets", set=facts.title, per=per),
+            say("air-per-ton-coil-may"),
             about=facts,
         )
     elif flow.value - band > high:
         yield found(
             "flow_per_ton_high",
-            (f"In {facts.title} the cooling gets too much air: ", per, "."),
-            "Water may be carried off the coil, and rooms stay damp. Take a lower speed setting, or close the plate.",
+            tell("air-per-ton-cooling-gets-too", set=facts.title, per=per),
+            say("air-per-ton-water-may"),
             about=facts,
         )
 
@@ -113,8 +111,8 @@ def flow_under_target(case: Case) -> tuple[Finding, ...]:
     for facts, answer in case.answered:
         flow = answer.flows.together.figure
         if flow and facts.on_full_tap and flow.value + (flow.band or 0.0) < UNDER_TARGET * wanted.value:
-            sentence = (f"In {facts.title} the machine moves ", flow, "; wanted are ", wanted.model_copy(update={"band": None}), ".")  # fmt: skip
-            told.append(found("flow_under_target", sentence, "Follow the way below: open the duct at the unit and read the amps again.", about=facts))  # fmt: skip
+            sentence = tell("air-flow-under-target-machine-moves", set=facts.title, flow=flow, model_copy=wanted.model_copy(update={"band": None}))  # fmt: skip
+            told.append(found("flow_under_target", sentence, say("air-flow-under-target-follow-way"), about=facts))  # fmt: skip
     return tuple(told)
 
 
@@ -132,17 +130,17 @@ def rise_outside_plate(case: Case) -> tuple[Finding, ...]:
             continue
         rise = leaving.si - entering.si
         if not low - margin <= rise <= high + margin:
-            word = "above" if rise > high else "below"
-            why = "too little air: limits will trip and the heat exchanger is strained" if rise > high else "too much air: flue gas may condense and rooms feel cold"  # fmt: skip
-            sentence: Phrase = (f"In {facts.title} the temperature rise, ", figure("temperature_difference", rise, "measured"), f", is {word} the appliance's plate.")  # fmt: skip
-            told.append(found("rise_outside_plate", sentence, f"That is {why}. Correct the air; by those licensed for the appliance.", about=facts))  # fmt: skip
+            word = say("air-rise-outside-plate-above") if rise > high else say("air-rise-outside-plate-below")
+            why = say("air-rise-outside-plate-too-little") if rise > high else say("air-rise-outside-plate-too-much")  # fmt: skip
+            sentence: Phrase = tell("air-rise-outside-plate-temperature-rise", set=facts.title, temperature_difference=figure("temperature_difference", rise, "measured"), word=word)  # fmt: skip
+            told.append(found("rise_outside_plate", sentence, say("air-rise-outside-plate-correct-air", why=why), about=facts))  # fmt: skip
     return tuple(told)
 
 
 def readings_contradict(case: Case) -> tuple[Finding, ...]:
     """Readings of one set that cannot all be so."""
     return tuple(
-        found("readings_contradict", sentence, "Take both again; all readings are kept.", about=facts)
+        found("readings_contradict", sentence, say("air-readings-contradict"), about=facts)
         for facts in case.sets
         for sentence in _contradictions(case, facts)
     )
@@ -160,16 +158,12 @@ def _contradictions(case: Case, facts: SetFacts) -> Iterator[Phrase]:
             and not facts.one_sided
             and drop.si > MOST_DROP_SHARE * facts.pressure.value
         ):
-            yield (f"In {facts.title} the {part} alone drops more than the whole static across the fan.",)
+            yield (say("air-contradictions-alone-drops", set=facts.title, part=part),)
     if reading.run_capacitor_volts and facts.running.voltage and 0 < reading.run_capacitor_volts.si < facts.running.voltage.value / 2 and case.plate.run_capacitance_f:  # fmt: skip
-        yield (
-            f"In {facts.title} the capacitor stands at less than half the line volts: a running one stands above them.",
-        )
+        yield (say("air-contradictions-capacitor-stands", set=facts.title),)
     if reading.start_current and facts.running.current and reading.start_current.si > 2 * facts.running.current.value:
-        yield (f"In {facts.title} the start winding takes more than twice the line amps.",)
+        yield (say("air-contradictions-start-winding", set=facts.title),)
     if reading.suction and reading.discharge and reading.discharge.si < reading.suction.si:
-        yield (
-            f"In {facts.title} discharge is below suction: the gauges are exchanged, or the pump runs backwards or not at all.",
-        )
+        yield (say("air-contradictions-discharge-below", set=facts.title),)
     if reading.shell and reading.air and reading.shell.si < reading.air.si - 5:
-        yield (f"In {facts.title} a running motor's shell is colder than the air beside it.",)
+        yield (say("air-contradictions-running-motor", set=facts.title),)

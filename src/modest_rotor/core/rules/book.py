@@ -11,6 +11,7 @@ from modest_rotor.core.rules.chain import short_of_air
 from modest_rotor.core.rules.dead import dead_way
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.parts import for_this_kind
+from modest_rotor.core.say import joined, say
 from modest_rotor.core.stations.statement import standing
 from modest_rotor.core.tables import find_row
 
@@ -91,8 +92,8 @@ def repair_first(case: Case, findings: list[Finding]) -> tuple[Finding, ...]:
     )
     if not named or not case.options.options:
         return ()
-    sentence = f"Repair first: {'; '.join(named)}. The machine as found is not the machine put right."
-    action = "Settle it on Findings, read the machine again, and compare then: the options below stand on the machine as found."
+    sentence = say("rules-book-repair-first-repair-first", named=joined("; ", named))
+    action = say("rules-book-repair-first-settle-findings")
     return (found("repair_first", (sentence,), action),)
 
 

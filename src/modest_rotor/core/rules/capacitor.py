@@ -11,6 +11,7 @@ from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.say import Number, say, tell
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -20,7 +21,7 @@ OVERVOLTS = 1.10
 """Highest volts across a capacitor over its rating, IEC 60252-1 (from memory)."""
 ROUNDING = 1e-9
 """What a fraction of two typed numbers may be off by itself: 9.5 of 10 µF is at 5 %, not beyond."""
-REPLACE_FIRST = "Repair first: replace the capacitor, same µF, same volts or more, before the motor is judged."
+REPLACE_FIRST = say("capacitor-replace-first")
 
 
 def tolerance_of(plate: Plate) -> float:
@@ -77,14 +78,16 @@ def _off_label(facts: SetFacts | None, entry: Entry, label: Entry, share: float)
     weak = entry.si < label.si
     bound = (1 - share if weak else 1 + share) * label.si
     doubtful = abs(estimate.value - bound) < estimate.band
-    where = f" in {facts.title}" if facts else ""
-    word = "weak" if weak else "over its label"
-    return (
-        f"The run capacitor{where} is {'probably ' if doubtful else ''}{word}: ",
-        figure("capacitance", estimate, "measured"),
-        ", label ",
-        as_typed("capacitance", label, "plate"),
-        f" ± {100 * share:.0f} %.",
+    where = say("capacitor-off-label-in", set=facts.title) if facts else ""
+    word = say("capacitor-off-label-weak") if weak else say("capacitor-off-label-over-label")
+    return tell(
+        "capacitor-off-label-run-capacitor",
+        where=where,
+        probably=say("capacitor-off-label-probably") if doubtful else "",
+        word=word,
+        capacitance=figure("capacitance", estimate, "measured"),
+        capacitance_2=as_typed("capacitance", label, "plate"),
+        share=Number(100 * share, ".0f"),
     )
 
 
@@ -109,16 +112,15 @@ def _judged_under_load(facts: SetFacts, label: Entry, hertz: float, share: float
     allowed = hypot(share * label.si, COVERAGE_95 * value.standard)
     if abs(value.value - label.si) <= allowed:
         return None
-    sentence: Phrase = (
-        f"Running in {facts.title} the capacitor works as ",
-        figure("capacitance", value, "estimated"),
-        ", label ",
-        as_typed("capacitance", label, "plate"),
-        ".",
+    sentence: Phrase = tell(
+        "capacitor-judged-under-load-running-capacitor",
+        set=facts.title,
+        capacitance=figure("capacitance", value, "estimated"),
+        capacitance_2=as_typed("capacitance", label, "plate"),
     )
     return found("capacitor_under_load", sentence, REPLACE_FIRST, about=facts, evidence=(
-        ("auxiliary-winding amps ", as_typed("current", amps, "measured")),
-        ("volts across it ", as_typed("capacitor_voltage", volts, "measured")),
+        tell("capacitor-judged-under-load-auxiliary-winding", current=as_typed("current", amps, "measured")),
+        tell("capacitor-judged-under-load-volts-across", capacitor_voltage=as_typed("capacitor_voltage", volts, "measured")),
     ))  # fmt: skip
 
 
@@ -130,14 +132,13 @@ def capacitor_overvolted(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "capacitor_overvolted",
-            (
-                f"In {facts.title} the capacitor stands at ",
-                as_typed("capacitor_voltage", volts, "measured"),
-                ", more than its ",
-                as_typed("capacitor_voltage", rating, "plate"),
-                " bear.",
+            tell(
+                "capacitor-overvolted-capacitor-stands",
+                set=facts.title,
+                capacitor_voltage=as_typed("capacitor_voltage", volts, "measured"),
+                capacitor_voltage_2=as_typed("capacitor_voltage", rating, "plate"),
             ),
-            "Fit one of higher volts and the same µF; it stands highest at light load.",
+            say("capacitor-overvolted-fit-one"),
             about=facts,
         )
         for facts in case.sets
@@ -150,5 +151,5 @@ def capacitor_shared(case: Case) -> tuple[Finding, ...]:
     """A capacitor whose other section runs the compressor."""
     if case.job.document.plate.shared_capacitor != "yes":
         return ()
-    sentence = "The run capacitor is shared with a compressor: whatever becomes of this motor, that section stays."
-    return (found("capacitor_shared", (sentence,), "An electronic motor needs no capacitor; cap its lead and leave the compressor's section connected."),)  # fmt: skip
+    sentence = say("capacitor-shared-run-capacitor")
+    return (found("capacitor_shared", (sentence,), say("capacitor-shared-electronic-motor")),)  # fmt: skip

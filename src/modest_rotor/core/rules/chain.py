@@ -9,13 +9,14 @@ from modest_rotor.core.rules.capacitor import reads_its_label
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.evidence import VOLTS_TOLERANCE
 from modest_rotor.core.rules.parts import may_have_capacitor, may_have_taps
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts
 
-TITLE = "Air under what is wanted"
+TITLE = say("chain-title")
 OPEN_DUCT = (DuctState.DUCT_OFF, DuctState.PANEL_OPEN)
-HANDS = "Stop the wheel, open the duct, keep hands and sleeves clear, then run it."
-LIVE = "Live work: only by those qualified."
+HANDS = say("chain-hands")
+LIVE = say("chain-live")
 
 
 def short_of_air(case: Case) -> CheckWay | None:
@@ -34,8 +35,8 @@ def short_of_air(case: Case) -> CheckWay | None:
     climbs = _climbs(closed, opened) if opened else None
     steps = [_opening(closed, opened, climbs)]
     if climbs is True:
-        verdict: Phrase = ("The amps climbed: the duct is too small, closed or blocked.",)
-        return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict, action="Seal it again first; then look for closed outlets, a loaded filter or coil, a crushed duct.")  # fmt: skip
+        verdict: Phrase = (say("chain-short-of-air-amps-climbed"),)
+        return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict, action=say("chain-short-of-air-seal-again"))  # fmt: skip
     return _motor_side(case, closed, steps, climbs is False)
 
 
@@ -55,15 +56,15 @@ def _climbs(closed: SetFacts, opened: SetFacts) -> bool:
 def _opening(closed: SetFacts, opened: SetFacts | None, climbs: bool | None) -> CheckStep:
     told: Phrase = ()
     if opened and opened.running.current and closed.running.current:
-        told = ("amps ", figure("current", closed.running.current, "measured"), " → ", figure("current", opened.running.current, "measured"))  # fmt: skip
+        told = tell("chain-opening-amps", current=figure("current", closed.running.current, "measured"), current_2=figure("current", opened.running.current, "measured"))  # fmt: skip
     states = {None: StepState.NEXT, True: StepState.FAULT, False: StepState.GOOD}
     return CheckStep(
         path=None,
-        question="With the balancing plate wide open, open the duct at the unit and read volts and amps as a set of its own. Do the amps climb?",
+        question=say("chain-opening-balancing-plate"),
         caution=HANDS,
         state=states[climbs],
         told=told,
-        if_not="If they climb, the duct holds the air back.",
+        if_not=say("chain-opening-if-they"),
     )
 
 
@@ -72,7 +73,7 @@ def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: boo
     found: list[tuple[str, str, str, bool | None, Phrase, str]] = [
         *([_capacitor(case, closed)] if may_have_capacitor(case) else []),
         _volts(case, closed),
-        ("checks/turns", "Power off, belt or wheel free: does the shaft turn easily by hand, without play?", "Isolate, lock out; it can restart as it cools.", _free(case), (), "Bearings drag: replace the motor."),
+        ("checks/turns", say("chain-motor-side-power-off"), say("chain-motor-side-isolate-lock"), _free(case), (), say("chain-motor-side-bearings-drag")),
     ]  # fmt: skip
     verdict: Phrase | None = None
     waiting = go_on
@@ -85,9 +86,11 @@ def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: boo
             verdict = (if_not,)
         steps.append(CheckStep(path=path, question=question, caution=caution, state=state, told=told, if_not=if_not))
     if verdict is None and waiting:
-        named = "Duct, capacitor, volts and bearings" if may_have_capacitor(case) else "Duct, volts and bearings"
-        setting = "the tap that the chart is for" if may_have_taps(case) else "the setting that the chart is for"
-        verdict = (f"{named} are good: look at the wheel for dirt and turn, and at {setting}.",)
+        named = (
+            say("chain-motor-side-duct-capacitor") if may_have_capacitor(case) else say("chain-motor-side-duct-volts")
+        )
+        setting = say("chain-motor-side-tap-chart") if may_have_taps(case) else say("chain-motor-side-setting-chart")
+        verdict = (say("chain-motor-side-good-look", named=named, setting=setting),)
     return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict)
 
 
@@ -96,9 +99,9 @@ def _capacitor(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None
     read = read or case.job.document.checks.capacitance
     good = reads_its_label(read, label, case.job.document.plate) if read and label else None
     return (
-        f"readings/{closed.id}/capacitance", "Out of circuit, does the run capacitor read its label?",
-        "Isolate; discharge it through a resistor and prove it; both leads off.", good, (),
-        "The capacitor is weak: replace it first, same µF, same volts or more.",
+        f"readings/{closed.id}/capacitance", say("chain-capacitor-out-circuit"),
+        say("chain-capacitor-isolate-discharge"), good, (),
+        say("chain-capacitor-capacitor-weak"),
     )  # fmt: skip
 
 
@@ -108,9 +111,9 @@ def _volts(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Ph
     if volts and rated:
         good = volts.value >= (rated.low or rated.si) * (1 - VOLTS_TOLERANCE)
     return (
-        f"readings/{closed.id}/voltage", "Running, are the volts at the motor those of its plate?", LIVE, good,
+        f"readings/{closed.id}/voltage", say("chain-volts-running-volts"), LIVE, good,
         (figure("voltage", volts, "measured"),) if volts else (),
-        "The volts are low: supply, wiring or a contact.",
+        say("chain-volts-volts-low"),
     )  # fmt: skip
 
 

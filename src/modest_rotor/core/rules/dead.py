@@ -10,6 +10,7 @@ from modest_rotor.core.job import JobDocument
 from modest_rotor.core.phrase import Phrase, as_typed
 from modest_rotor.core.rules.capacitor import reads_its_label
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.say import joined, run_on, say, tell
 from modest_rotor.core.stations.findings import ModulePart
 from modest_rotor.core.stations.identity import LEAST_GROUND_OHM, winding_reading
 from modest_rotor.core.tables import read_table
@@ -21,18 +22,15 @@ GROUPS = {
     MotorKind.THREE_PHASE: "three-phase",
     MotorKind.ELECTRONIC: "electronic",
 }
-TITLE = "Dead, or not starting"
+TITLE = say("dead-title")
 ALL_GOOD = {
-    "capacitor": "Supply, shaft, capacitor and windings are good: look at its leads and plugs, then replace the motor.",
-    "switch": "Supply, shaft, capacitors, switch and windings are good: look at its leads, then replace the motor.",
-    "shaded": "Supply, shaft and insulation are good: replace the motor.",
-    "three-phase": "Lines, shaft and windings are good: the motor is good. Look at its control, contactor and drive.",
-    "electronic": "The motor is good: three equal windings, sound insulation, a free shaft, with supply and command present.",
+    "capacitor": say("dead-all-good-supply-shaft"),
+    "switch": say("dead-all-good-supply-shaft-capacitors"),
+    "shaded": say("dead-all-good-supply-shaft-insulation"),
+    "three-phase": say("dead-all-good-lines-shaft"),
+    "electronic": say("dead-all-good-motor-good"),
 }
-MODULE = {
-    ModulePart.SEPARATE: " Replace the module, which is a separate part: same part number, taught for this machine.",
-    ModulePart.ONE_PIECE: " Its module is one piece with it: replace the whole.",
-}
+MODULE = {ModulePart.SEPARATE: say("dead-module-replace-module"), ModulePart.ONE_PIECE: say("dead-module-module-one")}
 
 
 def dead_way(case: Case) -> CheckWay | None:
@@ -46,12 +44,7 @@ def dead_way(case: Case) -> CheckWay | None:
         return None
     kind = document.plate.kind
     if kind is None:
-        return CheckWay(
-            title=TITLE,
-            steps=(),
-            verdict=("Say the kind of motor on Plate, or find it there by its parts: the way depends on it.",),
-            action=None,
-        )
+        return CheckWay(title=TITLE, steps=(), verdict=(say("dead-way"),), action=None)
     return _walk(GROUPS[kind], case)
 
 
@@ -73,7 +66,7 @@ def _walk(group: str, case: Case) -> CheckWay:
         else:
             state = StepState.GOOD if good else StepState.FAULT
         if state is StepState.FAULT:
-            verdict, action = (row["verdict"], *((" ", *told) if told else ())), row["action"]
+            verdict, action = run_on(row["verdict"], tell("dead-walk", told=told) if told else ""), row["action"]
         steps.append(
             CheckStep(
                 path=row["path"],
@@ -85,7 +78,7 @@ def _walk(group: str, case: Case) -> CheckWay:
             )
         )
     if verdict is None and all(step.state is StepState.GOOD for step in steps):
-        verdict = (ALL_GOOD[group] + (MODULE[document.checks.module] if document.checks.module else ""),)
+        verdict = (joined("", (ALL_GOOD[group], MODULE[document.checks.module] if document.checks.module else "")),)
     return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict, action=action)
 
 
@@ -125,8 +118,10 @@ def _capacitor(document: JobDocument) -> tuple[bool | None, Phrase]:
         return None, ()
     told: Phrase = (as_typed("capacitance", read, "measured"),)
     if label is None:
-        return True, (*told, ", no label to hold it against")
-    return reads_its_label(read, label, document.plate), (*told, " against ", as_typed("capacitance", label, "plate"))
+        return True, tell("dead-capacitor-label-hold", told=told)
+    return reads_its_label(read, label, document.plate), tell(
+        "dead-capacitor-against", told=told, capacitance=as_typed("capacitance", label, "plate")
+    )
 
 
 def _windings(document: JobDocument) -> tuple[bool | None, Phrase]:

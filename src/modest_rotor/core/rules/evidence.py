@@ -15,6 +15,7 @@ from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.load import service_factor_amps
 from modest_rotor.core.rules.parts import usual_suspects
+from modest_rotor.core.say import Number, listed, say, small, tell
 from modest_rotor.core.stations.plate_answer import possible_efficiency
 from modest_rotor.core.stations.set_answer import METHOD_LABELS
 from modest_rotor.core.stations.set_facts import SetFacts, plate_denial
@@ -32,12 +33,7 @@ MOST_OF_APPARENT, MOST_OF_APPARENT_ELECTRONIC = {1: 0.80, 3: 0.90}, 0.60
 def above_synchronous(case: Case) -> tuple[Finding, ...]:
     """A speed above synchronous is kept, and asked about."""
     return tuple(
-        found(
-            "above_synchronous",
-            _speed_sentence(facts),
-            "Check hertz at the motor, tachometer marks, windmilling and the pole count.",
-            about=facts,
-        )
+        found("above_synchronous", _speed_sentence(facts), say("evidence-above-synchronous"), about=facts)
         for facts in case.sets
         if facts.above_synchronous
     )
@@ -50,10 +46,7 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
 
     def told(facts: SetFacts, rated: Entry, current: Estimate) -> Finding:
         beside, action = _by_service_factor(current, most)
-        sentence = (
-            f"Amps are over the plate in {facts.title}: ", figure("current", current, "measured"), " against ",
-            as_typed("rated_current", rated, "plate"), *beside,
-        )  # fmt: skip
+        sentence = tell("evidence-told", set=facts.title, current=figure("current", current, "measured"), rated_current=as_typed("rated_current", rated, "plate"), beside=beside)  # fmt: skip
         return found("amps_over_plate", sentence, action, about=facts)
 
     return tuple(
@@ -69,20 +62,18 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
 def _by_service_factor(current: Estimate, most: float | None) -> tuple[Phrase, str]:
     """What a service factor says of amps above full load, and what to do."""
     if most is None:
-        return (". It has no service factor to spend.",), (
-            "The motor heats beyond its plate. Find the reason before leaving it so."
-        )
+        return (say("evidence-by-service-factor-service-factor"),), (say("evidence-by-service-factor-motor-heats"))
     allowed = figure("rated_current", most, "plate")
     if current.value <= most:
-        return (", and below the service factor's ", allowed, "."), (
-            "It may run so at plate volts and ambient, hotter and for a shorter life. Find the reason; it is no allowance to live on."
+        return tell("evidence-by-service-factor-below-service", allowed=allowed), (
+            say("evidence-by-service-factor-may-run")
         )
     if current.value - current.band <= most:
-        return (", and above the service factor's ", allowed, " as well, by less than the clamp can tell."), (
-            "Take it as above both: read the amps again with another clamp, and find the reason before it runs on."
+        return tell("evidence-by-service-factor-above-service", allowed=allowed), (
+            say("evidence-by-service-factor-take-above")
         )
-    return (", and above the service factor's ", allowed, " as well."), (
-        "No plate allows this. Stop it, and find the reason before it runs again."
+    return tell("evidence-by-service-factor-above-service-factor", allowed=allowed), (
+        say("evidence-by-service-factor-plate-allows")
     )
 
 
@@ -95,12 +86,12 @@ def volts_off_plate(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "volts_off_plate",
-            (
-                f"Volts in {facts.title}, ",
-                figure("voltage", facts.running.voltage, "measured"),
-                ", are outside a tenth of the plate's.",
+            tell(
+                "evidence-volts-off-plate-volts-outside",
+                set=facts.title,
+                voltage=figure("voltage", facts.running.voltage, "measured"),
             ),
-            "Check supply, connection and which voltage the motor is wired for.",
+            say("evidence-volts-off-plate-check-supply"),
             about=facts,
         )
         for facts in case.sets
@@ -113,8 +104,8 @@ def watts_over_volt_amperes(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "watts_over_volt_amperes",
-            (f"In {facts.title} the watts read are more than volts × amps can carry.",),
-            "Look again at the clamp (one conductor alone), the meter's range and the phases on the plate. All readings are kept.",
+            (say("evidence-watts-over-volt-amperes-watts-read", set=facts.title),),
+            say("evidence-watts-over-volt-amperes-look-again"),
             about=facts,
         )
         for facts in case.sets
@@ -128,7 +119,7 @@ def cannot_be_so(case: Case) -> tuple[Finding, ...]:
     against = contradiction(about, case.plate)
     if against is None:
         return ()
-    action = f"{against.action} All readings are kept; no saving is counted on them."
+    action = say("evidence-cannot-be-so", action=against.action)
     return (found(against.rule, (against.sentence,), action, about=about),)
 
 
@@ -138,9 +129,14 @@ def methods_disagree(case: Case) -> tuple[Finding, ...]:
         found(
             "methods_disagree",
             (
-                f"In {facts.title} the load {METHOD_LABELS[facts.chosen.method].lower()} does not agree with the load {' and '.join(METHOD_LABELS[other.method].lower() for other in facts.disagreeing)}.",
+                say(
+                    "evidence-methods-disagree-load-does",
+                    set=facts.title,
+                    chosen=small(METHOD_LABELS[facts.chosen.method]),
+                    others=listed(small(METHOD_LABELS[other.method]) for other in facts.disagreeing),
+                ),
             ),
-            f"The uncertainty is widened. Likely suspects: {usual_suspects(case)}.",
+            say("evidence-methods-disagree-uncertainty-widened", usual_suspects=usual_suspects(case)),
             about=facts,
         )
         for facts in case.sets
@@ -152,17 +148,13 @@ def plate_denies_itself(case: Case) -> tuple[Finding, ...]:
     """Power, volts, amps or speed on the plate do not belong together."""
     printed = case.job.document.plate.nominal_efficiency
     no_motor_has = (
-        f"The plate prints an efficiency of {printed.typed}, which no motor has; nothing is worked out with it."
+        say("evidence-plate-denies-itself-plate-prints", typed=printed.typed)
         if printed and possible_efficiency(printed) is None
         else None
     )
     refusals = (case.plate.speed_refusal, plate_denial(case.plate), no_motor_has)
     return tuple(
-        found(
-            "plate_denies_itself",
-            sentence=(refusal,),
-            action="What was typed is kept. Look at the plate again.",
-        )
+        found("plate_denies_itself", sentence=(refusal,), action=say("evidence-plate-denies-itself-what-typed"))
         for refusal in refusals
         if refusal
     )
@@ -180,11 +172,11 @@ def plate_facts_disagree(case: Case) -> tuple[Finding, ...]:
         return ()
     if expected is None and LEAST_IMPLIED < implied < BEST_IMPLIED:
         return ()
-    told = f"{100 * implied:.0f} %" + (f", not the {100 * expected:.1f} % that it prints" if expected else "")
-    sentence = (
-        f"The plate's volts, amps and power factor make {watts:,.0f} W, and its power then an efficiency of {told}."
+    told = f"{100 * implied:.0f} %" + (
+        say("evidence-plate-facts-disagree-prints", expected=Number(100 * expected, ".1f")) if expected else ""
     )
-    action = "Look again at power factor, efficiency, amps and the connection they belong to. What was typed is kept."
+    sentence = say("evidence-plate-facts-disagree-plate-s", watts=Number(watts, ",.0f"), told=told)
+    action = say("evidence-plate-facts-disagree-look-again")
     return (found("plate_facts_disagree", (sentence,), action),)
 
 
@@ -201,10 +193,8 @@ def power_may_be_input(case: Case) -> tuple[Finding, ...]:
     )
     if not most < facts.rated_power_w / apparent <= 1.05:
         return ()
-    sentence = f"The plate's power is {100 * facts.rated_power_w / apparent:.0f} % of volts × amps: more than a shaft gives, and what a whole fan or pump takes."
-    return (
-        found("power_may_be_input", (sentence,), "Say on Plate whether the power is at the shaft or from the line."),
-    )
+    sentence = say("evidence-power-may-be-input-plate-s", apparent=Number(100 * facts.rated_power_w / apparent, ".0f"))
+    return (found("power_may_be_input", (sentence,), say("evidence-power-may-be-input-say-plate")),)
 
 
 def _plate_watts(case: Case) -> float | None:
@@ -219,33 +209,16 @@ def assumed_no_lift(case: Case) -> tuple[Finding, ...]:
     """A pump with lift saves far less than one without."""
     if case.wheel is not Wheel.PUMP or case.machine is None or not case.machine.fixed_is_assumed:
         return ()
-    sentence: Phrase = (
-        "The pump's static lift is assumed to be none. With lift, slowing it saves far less, and below some speed it moves no water.",
-    )
-    return (
-        found(
-            "assumed_no_lift",
-            sentence=sentence,
-            action="Type the static lift on Duty.",
-        ),
-    )
+    sentence: Phrase = (say("evidence-assumed-no-lift-pump-s"),)
+    return (found("assumed_no_lift", sentence=sentence, action=say("evidence-assumed-no-lift-type-static")),)
 
 
 def dead_motor(case: Case) -> tuple[Finding, ...]:
     """A dead motor needs no running readings."""
     if not case.job.document.call.is_dead:
         return ()
-    sentence: Phrase = (
-        "The motor is dead: no running readings are needed. The baseline is what its plate and the machine it drove give, with a large uncertainty.",
-    )
-    return (
-        found(
-            "dead_motor",
-            sentence=sentence,
-            action="Go on with the plate, then follow the way on Findings.",
-            standing=True,
-        ),
-    )
+    sentence: Phrase = (say("evidence-dead-motor-motor-dead"),)
+    return (found("dead_motor", sentence=sentence, action=say("evidence-dead-motor-go-plate"), standing=True),)
 
 
 def _too_many_watts(case: Case, facts: SetFacts) -> bool:
@@ -259,10 +232,9 @@ def _too_many_watts(case: Case, facts: SetFacts) -> bool:
 
 def _speed_sentence(facts: SetFacts) -> Phrase:
     assert facts.running.speed and facts.synchronous_rpm
-    return (
-        f"The speed in {facts.title}, ",
-        figure("speed", facts.running.speed, "measured"),
-        ", is at or above synchronous speed, ",
-        figure("speed", facts.synchronous_rpm),
-        ". It is kept; slip and load are withheld.",
+    return tell(
+        "evidence-speed-sentence",
+        set=facts.title,
+        speed=figure("speed", facts.running.speed, "measured"),
+        speed_2=figure("speed", facts.synchronous_rpm),
     )

@@ -11,6 +11,7 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.parts import usual_suspects
+from modest_rotor.core.say import joined, say, tell
 from modest_rotor.core.stations.motor_fit import is_below_switch
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -22,12 +23,12 @@ def plate_is_doubtful(case: Case) -> tuple[Finding, ...]:
     fit = case.fit
     if not fit.plate_is_doubtful:
         return ()
-    told = _suspects(case) or "Power, volts, amps and speed are each possible; together they are not."
+    told = _suspects(case) or say("rules-fit-plate-is-doubtful-power-volts")
     return (
         found(
             "plate_is_doubtful",
-            sentence=("Hardly any motor is made that would carry this plate.",),
-            action=f"{told} Look at the plate again; what was typed is kept, and the uncertainties are widened.",
+            sentence=(say("rules-fit-plate-is-doubtful-hardly-any"),),
+            action=say("rules-fit-plate-is-doubtful-look-plate", told=told),
         ),
     )
 
@@ -36,14 +37,12 @@ def readings_do_not_fit(case: Case) -> tuple[Finding, ...]:
     """The readings are none that the plate's motor shows at any load."""
     if case.fit.plate_is_doubtful or not case.fit.readings_disagree:
         return ()
-    told = _suspects(case) or f"Usually: {usual_suspects(case)}."
+    told = _suspects(case) or say("rules-fit-readings-do-not-fit-usually", usual_suspects=usual_suspects(case))
     return (
         found(
             "readings_do_not_fit",
-            sentence=(
-                "The motor of this plate shows readings like these at no load: one of them, or the motor, is not right.",
-            ),
-            action=f"Likeliest first: {told} All readings are kept, and the uncertainties are widened.",
+            sentence=(say("rules-fit-readings-do-not-fit-motor-plate"),),
+            action=say("rules-fit-readings-do-not-fit-likeliest-first", told=told),
         ),
     )
 
@@ -53,12 +52,12 @@ def below_switch_speed(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "below_switch_speed",
-            sentence=(
-                f"The speed in {facts.title}, ",
-                figure("speed", facts.running.speed, "measured"),
-                ", is below three quarters of synchronous speed, where a start switch is still closed.",
+            sentence=tell(
+                "rules-fit-below-switch-speed-speed-below",
+                set=facts.title,
+                speed=figure("speed", facts.running.speed, "measured"),
             ),
-            action="Stop it: a start winding left on burns out in seconds. Look for drag, low volts, a welded switch; or the motor is of another kind.",
+            action=say("rules-fit-below-switch-speed-stop-start"),
             about=facts,
         )
         for facts in case.sets
@@ -76,12 +75,11 @@ def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "machine_does_not_fit",
-            sentence=(
-                f"In {facts.title} flow and pressure ask for ",
-                figure("shaft_power", facts.machine_side),
-                " at the shaft; the motor gives ",
-                figure("shaft_power", facts.motor_side),
-                ".",
+            sentence=tell(
+                "rules-fit-machine-does-not-fit",
+                set=facts.title,
+                shaft_power=figure("shaft_power", facts.machine_side),
+                shaft_power_2=figure("shaft_power", facts.motor_side),
             ),
             action=_where_it_goes(facts, case),
             about=facts,
@@ -101,15 +99,12 @@ def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
 def _where_it_goes(facts: SetFacts, case: Case) -> str:
     """What usually lies behind a shaft power that flow and pressure do not ask for, by which of the two is larger."""
     if case.wheel is Wheel.PUMP:
-        return "Look at both gauges and their heights, at the coupling, and at the kind of pump."
+        return say("rules-fit-where-it-goes-look-both")
     assert facts.machine_side is not None and facts.motor_side is not None
     if facts.machine_side.value < facts.motor_side.value:
-        return (
-            "Statics read outside miss what cabinet, filter and coil take between them: read across the wheel itself, or say what"
-            " lies between the static taps. Then look at belt and bearings, and last at the wheel for dirt."
-        )
-    return "Read the flow once more by another way, then the statics with their signs; look at the plate, and at the kind of wheel typed."
+        return say("rules-fit-where-it-goes-statics-read")
+    return say("rules-fit-where-it-goes-read-flow")
 
 
 def _suspects(case: Case) -> str:
-    return " ".join(dict.fromkeys(suspect.sentence for suspect in case.fit.suspects[:MOST_SUSPECTS]))
+    return joined(" ", dict.fromkeys(suspect.sentence for suspect in case.fit.suspects[:MOST_SUSPECTS]))

@@ -10,6 +10,7 @@ from modest_rotor.core.phrase import as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.standards.motors import insulation_class
 from modest_rotor.core.standards.wiring import overload_setting_a
 from modest_rotor.core.stations.plate import Plate
@@ -21,7 +22,7 @@ MOST_STARTS = 20.0
 SHELL_TO_HOT_SPOT_K = 30.0
 """How much hotter the hottest turn is than the shell, at the most. Common practice, no source."""
 TURNED_DOWN = 0.70
-AIR_OVER = ("air over", "ao")
+AIR_OVER = (say("term-air-over"), "ao")
 LITTLE_AIR = 0.60
 
 
@@ -45,11 +46,8 @@ def amps_over_service_factor(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "amps_over_service_factor",
-            (
-                f"In {facts.title} the amps, ", figure("current", facts.running.current, "measured"),
-                ", are over service-factor amps, ", figure("rated_current", most, "plate"), ".",
-            ),
-            "Stop it: no plate allows this. Find the reason before it runs again.",
+            tell("rules-load-amps-over-service-factor-amps-over", set=facts.title, current=figure("current", facts.running.current, "measured"), rated_current=figure("rated_current", most, "plate")),
+            say("rules-load-amps-over-service-factor-stop-plate"),
             about=facts,
         )
         for facts in case.sets
@@ -65,8 +63,8 @@ def far_under_load(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "far_under_load",
-            (f"In {facts.title} the motor gives only ", figure("load", facts.shaft_power * (1 / rated)), " of its rated power."),
-            "Look at its hardest hour before a smaller one is thought of; under 40 % efficiency and power factor fall.",
+            tell("rules-load-far-under-load-motor-gives", set=facts.title, load=figure("load", facts.shaft_power * (1 / rated))),
+            say("rules-load-far-under-load-look-hardest"),
             about=facts,
         )
         for facts in case.sets
@@ -82,14 +80,8 @@ def starts_too_often(case: Case) -> tuple[Finding, ...]:
     starts = case.job.document.target.starts
     if starts is None or case.plate.kind is not MotorKind.SINGLE_PHASE or starts.si <= MOST_STARTS:
         return ()
-    sentence = (as_typed("starts_per_hour", starts, "measured"), " starts an hour on a motor with a start switch: switch and start capacitor wear with each.")  # fmt: skip
-    return (
-        found(
-            "starts_too_often",
-            sentence,
-            "Widen the control's differential or add a delay; else fit a kind without a switch.",
-        ),
-    )
+    sentence = tell("rules-load-starts-too-often-starts-hour", starts_per_hour=as_typed("starts_per_hour", starts, "measured"))  # fmt: skip
+    return (found("starts_too_often", sentence, say("rules-load-starts-too-often-widen-control")),)
 
 
 def regulator_turned_down(case: Case) -> tuple[Finding, ...]:
@@ -100,12 +92,8 @@ def regulator_turned_down(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "regulator_turned_down",
-            (
-                f"In {facts.title} a regulator holds the motor at ", figure("slip", 1 - facts.running.speed.value / synchronous),
-                " slip. It cannot turn more than ", figure("efficiency", facts.running.speed.value / synchronous),
-                " of what crosses its air gap into work; the rest heats its rotor.",
-            ),
-            "Beyond about 30 % below synchronous it runs hot, lives shorter and may not hold its speed. A motor made to be slowed pays here.",
+            tell("rules-load-regulator-turned-down-regulator-holds", set=facts.title, slip=figure("slip", 1 - facts.running.speed.value / synchronous), efficiency=figure("efficiency", facts.running.speed.value / synchronous)),
+            say("rules-load-regulator-turned-down-beyond-about"),
             about=facts,
         )
         for facts in case.sets
@@ -126,19 +114,8 @@ def overload_does_not_fit(case: Case) -> tuple[Finding, ...]:
     if rated.si <= setting.si <= highest * (1 + 1e-9):
         return ()
     high = setting.si > highest
-    sentence = (
-        "The overload is set at ", as_typed("rated_current", setting, "measured"),
-        ", above the " if high else ", below the plate's ",
-        figure("rated_current", highest if high else rated.si, "plate"),
-        " that this plate allows: it would not save the motor." if high else ": it trips a sound motor at full load.",
-    )  # fmt: skip
-    return (
-        found(
-            "overload_does_not_fit",
-            sentence,
-            "Have it set by those licensed to; amps of a wiring table are not the plate's.",
-        ),
-    )
+    sentence = tell("rules-load-overload-does-not-fit-overload-set", rated_current=as_typed("rated_current", setting, "measured"), above=say("rules-load-overload-does-not-fit-above") if high else say("rules-load-overload-does-not-fit-below-plate"), rated_current_2=figure("rated_current", highest if high else rated.si, "plate"), plate_allows=say("rules-load-overload-does-not-fit-plate-allows") if high else say("rules-load-overload-does-not-fit-trips-sound"))  # fmt: skip
+    return (found("overload_does_not_fit", sentence, say("rules-load-overload-does-not-fit-set-those")),)
 
 
 def shell_too_hot(case: Case) -> tuple[Finding, ...]:
@@ -150,11 +127,8 @@ def shell_too_hot(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "shell_too_hot",
-            (
-                f"In {facts.title} the shell is at ", as_typed("shell_temperature", shell, "measured"),
-                "; the winding inside is hotter by up to 30 K, and its class ends at ", figure("shell_temperature", highest), ".",
-            ),
-            "Look for shut-off air, low or unbalanced volts, bearings; every 10 K too much halves its life.",
+            tell("rules-load-shell-too-hot-shell-winding", set=facts.title, shell_temperature=as_typed("shell_temperature", shell, "measured"), shell_temperature_2=figure("shell_temperature", highest)),
+            say("rules-load-shell-too-hot-look-shut"),
             about=facts,
         )
         for facts in case.sets
@@ -179,13 +153,13 @@ def _starved(case: Case, facts: SetFacts) -> Iterator[Finding]:
         return
     amps, rated = facts.running.current, case.plate.rated_current_a
     less = bool(amps and rated and amps.value < rated)
-    sure = "is cooled by" if air_over else "may be cooled by"
+    sure = say("rules-load-starved-cooled") if air_over else say("rules-load-starved-may-cooled")
     yield found(
         "blocked_air_cooks",
         (
-            f"In {facts.title} the air is shut off, and this motor {sure} the machine's own air.",
-            " It draws less than its plate and still overheats." if less else "",
+            say("rules-load-starved-air-shut", set=facts.title, sure=sure),
+            say("rules-load-starved-draws-less") if less else "",
         ),
-        "Low amps are no comfort here: do not leave it running so. Open the air, then read the shell.",
+        say("rules-load-starved-low-amps"),
         about=facts,
     )

@@ -5,6 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.assessment import Finding, ProvingTest
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.say import joined, say
 from modest_rotor.core.tables import read_table
 
 WITH_CAPACITOR = (None, MotorKind.SPLIT_CAPACITOR, MotorKind.SINGLE_PHASE)
@@ -26,12 +27,16 @@ def may_have_taps(case: Case) -> bool:
 
 def usual_suspects(case: Case) -> str:
     """What is usually behind readings that do not go together, of the parts that this motor has."""
-    named = ["a wrong figure read off the plate", "a meter's range", "a cold motor"]
+    named = [
+        say("parts-usual-suspects-wrong-figure"),
+        say("parts-usual-suspects-meter-s"),
+        say("parts-usual-suspects-cold-motor"),
+    ]
     if may_have_taps(case):
-        named.insert(0, "another tap")
+        named.insert(0, say("parts-usual-suspects-another-tap"))
     if case.job.document.plate.kind in (None, MotorKind.SPLIT_CAPACITOR):
-        named.append("a weak run capacitor (measure it)")
-    return ", ".join(named)
+        named.append(say("parts-usual-suspects-weak-run"))
+    return joined(", ", named)
 
 
 def for_this_kind(finding: Finding, case: Case) -> Finding:
@@ -39,7 +44,13 @@ def for_this_kind(finding: Finding, case: Case) -> Finding:
     if finding.test is None:
         return finding
     switched = case.job.document.plate.kind is MotorKind.SINGLE_PHASE
-    wanted = "start switch" if switched else "" if may_have_capacitor(case) else "no capacitor"
+    wanted = (
+        say("parts-for-this-kind-start-switch")
+        if switched
+        else ""
+        if may_have_capacitor(case)
+        else say("parts-for-this-kind-capacitor")
+    )
     row = next(
         (row for row in read_table("proofs") if row["rule"] == finding.rule and wanted and row["for"] == wanted), None
     )

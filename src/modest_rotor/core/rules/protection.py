@@ -9,6 +9,7 @@ from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import medium_of
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.say import say, tell
 
 
 def protected_duty(case: Case) -> tuple[Finding, ...]:
@@ -17,22 +18,10 @@ def protected_duty(case: Case) -> tuple[Finding, ...]:
     if not call.is_protected:
         return ()
     least = _least(case)
-    sentence: Phrase = (
-        f"Protected duty: {call.protected}. No flow below ",
-        *least,
-        " is proposed. Nobody can waive this here.",
-    )
-    action = "Ask the code authority, and read the appliance's listing, before anything that could lower the flow."
+    sentence: Phrase = tell("protection-protected-duty-protected-duty", protected=call.protected, least=least)
+    action = say("protection-protected-duty-ask-code")
     stations = (Station.CALL, Station.DUTY, Station.OPTIONS)
-    return tuple(
-        found(
-            "protected_duty",
-            sentence,
-            action,
-            station=station,
-        )
-        for station in stations
-    )
+    return tuple(found("protected_duty", sentence, action, station=station) for station in stations)
 
 
 def found_below_minimum(case: Case) -> tuple[Finding, ...]:
@@ -43,42 +32,25 @@ def found_below_minimum(case: Case) -> tuple[Finding, ...]:
     if machine.flow.value >= least.si:
         return ()
     name = flow_quantity(machine)
-    sentence: Phrase = (
-        "The flow found, ",
-        figure(name, machine.flow, machine.flow_basis),
-        ", is below the documented least of ",
-        as_typed(name, least, "typed"),
-        ".",
+    sentence: Phrase = tell(
+        "protection-found-below-minimum-flow-found",
+        figure=figure(name, machine.flow, machine.flow_basis),
+        as_typed=as_typed(name, least, "typed"),
     )
-    action = "Report it before going on. Options are worked at the documented least, not at the flow found."
-    return (
-        found(
-            "found_below_minimum",
-            sentence,
-            action,
-        ),
-    )
+    action = say("protection-found-below-minimum-report-before")
+    return (found("found_below_minimum", sentence, action),)
 
 
 def protection_unanswered(case: Case) -> tuple[Finding, ...]:
     """Nobody has said whether the flow is protected."""
     if case.job.document.call.protected is not None or not case.options.options:
         return ()
-    sentence: Phrase = ("Nobody has said yet whether this is a protected duty.",)
-    action = "Answer it on Call before any lower flow is set."
-    return (
-        found(
-            "protection_unanswered",
-            sentence,
-            action,
-        ),
-    )
+    sentence: Phrase = (say("protection-unanswered-nobody-said"),)
+    action = say("protection-unanswered-answer-call")
+    return (found("protection_unanswered", sentence, action),)
 
 
 def _least(case: Case) -> Phrase:
     if case.least_flow is None:
-        return ("that found today",)
-    return (
-        "the documented ",
-        as_typed(medium_of(case.wheel).flow, case.least_flow, "typed"),
-    )
+        return (say("protection-least-found-today"),)
+    return tell("protection-least-documented", as_typed=as_typed(medium_of(case.wheel).flow, case.least_flow, "typed"))

@@ -7,20 +7,18 @@ from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.parts import may_have_capacitor, may_have_taps
+from modest_rotor.core.say import say
 
 
 def isolate_before_plate(case: Case) -> tuple[Finding, ...]:
     """Reading a plate can mean reaching past a wheel and terminals."""
-    sentence = (
-        "Isolate, lock out, tag; prove the meter, prove dead, prove the meter again. There may be a second source, and a"
-        " motor can restart when its thermal switch cools."
-    )
+    sentence = say("safety-isolate-before-plate-isolate-lock")
     charged = may_have_capacitor(case)
-    action = (
-        f"Before reaching for the plate{' or the capacitor' if charged else ''}."
-        + (" Discharge the run capacitor through a resistor and prove it." if charged else "")
-        + (" Wait the minutes marked on its electronics, then prove them dead." if case.plate.is_electronic else "")
-        + " At height: guard against falls and weather."
+    action = say(
+        "safety-isolate-before-plate-before-reaching",
+        capacitor=say("safety-isolate-before-plate-capacitor") if charged else "",
+        discharge_run=say("safety-isolate-before-plate-discharge-run") if charged else "",
+        wait_minutes=say("safety-isolate-before-plate-wait-minutes") if case.plate.is_electronic else "",
     )
     return (found("isolate_before_plate", (sentence,), action, standing=True),)
 
@@ -29,33 +27,20 @@ def two_speeds(case: Case) -> tuple[Finding, ...]:
     """A motor that is switched between two speeds: what burns it, and what is proved twice."""
     if not case.job.document.plate.is_two_speed:
         return ()
-    sentence = (
-        "Two contactors closed at once burn a motor with two speeds: they are interlocked by hand and by wire. Coming down it brakes"
-        " hard: let it coast before the lower speed."
-    )
-    action = (
-        "Each speed has its own overload for its own amps, and its own rotation, proved one after the other. Note a set on the"
-        " lower speed as its low tap."
-    )
+    sentence = say("safety-two-speeds-two-contactors")
+    action = say("safety-two-speeds-each-speed")
     return (found("two_speeds", (sentence,), action, standing=True),)
 
 
 def live_readings(case: Case) -> tuple[Finding, ...]:
     """Running readings are live work beside a turning wheel."""
     if case.job.document.call.is_dead:
-        sentence = "A dead motor may have lost only one of its supplies, and can start by itself when its thermal switch cools."
-        action = "Isolate, lock out, prove dead. No running readings are needed; this station can stay empty."
+        sentence = say("safety-live-readings-dead-motor")
+        action = say("safety-live-readings-isolate-lock")
         return (found("dead_motor_restart", (sentence,), action, standing=True),)
-    sentence = "Live measurements only by people qualified for them, with the right meter category and gloves. Hands, sleeves and cords clear of the wheel."
-    taps = (
-        ""
-        if not may_have_taps(case)
-        else " Change speed taps with the power off: never two energised at once, each unused lead capped by itself, it can stand above line volts."
-    )
-    action = (
-        "Prove the meter before and after. Volts on one conductor to ground are not the motor's volts on a high-leg system."
-        + taps
-    )
+    sentence = say("safety-live-readings-live-measurements")
+    taps = "" if not may_have_taps(case) else say("safety-live-readings-change-speed")
+    action = say("safety-live-readings-prove-meter", taps=taps)
     return (found("live_readings", (sentence,), action, standing=True),)
 
 
@@ -63,11 +48,8 @@ def electronic_wiring(case: Case) -> tuple[Finding, ...]:
     """What destroys electronic motors, and what they keep after the power is off."""
     if not case.options.options:
         return ()
-    sentence = (
-        "An electronic motor stays on its permanent supply and takes its command on low voltage. A voltage selector"
-        " on the wrong volts destroys it; line volts never go on a 24 V tap; its capacitors stay charged for minutes after power is off; a magnet rotor that windmills makes voltage."
-    )
-    action = "Secure the wheel. Set the selector for the volts measured. Wait the marked time and measure before opening. Local code and the equipment's listing decide whether another kind may be fitted at all."
+    sentence = say("safety-electronic-wiring-electronic-motor")
+    action = say("safety-electronic-wiring-secure-wheel")
     return (found("electronic_wiring", (sentence,), action, standing=True),)
 
 
@@ -75,14 +57,8 @@ def drive_wiring(case: Case) -> tuple[Finding, ...]:
     """What a drive may feed, and what it keeps after the power is off."""
     if not case.options.options:
         return ()
-    sentence = (
-        "A drive feeds a three-phase motor alone: never a capacitor or shaded-pole motor, and never one with a start switch. Its DC"
-        " link stands at about 1.4 times the line volts for minutes after power is off."
-    )
-    action = (
-        "Wait the marked time and measure the link before opening. Ask the maker whether the motor's insulation and its own"
-        " fan suit a drive, and set a least frequency."
-    )
+    sentence = say("safety-drive-wiring-drive-feeds")
+    action = say("safety-drive-wiring-wait-marked")
     return (found("drive_wiring", (sentence,), action, standing=True),)
 
 
@@ -90,7 +66,5 @@ def heat_after_airflow(case: Case) -> tuple[Finding, ...]:
     """Airflow changed means limits checked."""
     if not case.options.options or case.wheel is None or case.wheel is Wheel.PUMP:
         return ()
-    sentence = "After any change of airflow: check limits and temperature rise of gas or electric heat, and coils for frost or water carry-over."
-    return (
-        found("heat_after_airflow", (sentence,), "Before leaving; by those licensed for the appliance.", standing=True),
-    )
+    sentence = say("safety-heat-after-airflow-after-any")
+    return (found("heat_after_airflow", (sentence,), say("safety-heat-after-airflow-before-leaving"), standing=True),)

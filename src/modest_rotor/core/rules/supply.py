@@ -9,6 +9,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import Figure, as_typed, figure
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.standards.motors import LARGEST_UNBALANCE, unbalance_derating, voltage_unbalance
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.trust import LINE_AMPS, LINE_VOLTS
@@ -27,14 +28,17 @@ def connection_unsaid(case: Case) -> tuple[Finding, ...]:
     plate = case.job.document.plate
     if plate.second_voltage is None or plate.wired_for is not None:
         return ()
-    sentence: list[str | Figure] = ["The plate has two voltages; which one the motor is wired for was not said"]
+    sentence: list[str | Figure] = [say("rules-supply-connection-unsaid-plate-two")]
     read = next((facts for facts in case.sets if facts.running.voltage), None)
     if read is not None and read.running.voltage is not None:
-        sentence += [f"; {read.title} has ", figure("voltage", read.running.voltage, "measured")]
+        sentence += [
+            say("rules-supply-connection-unsaid-has", read=read.title),
+            figure("voltage", read.running.voltage, "measured"),
+        ]
         taken = case.job.document.plate_as_fed.wired_voltage
         if taken is not None:
-            sentence += [", so it is taken as wired for ", as_typed("rated_voltage", taken, "plate")]
-    return (found("connection_unsaid", (*sentence, "."), "Read the links or lead numbers in the terminal box, power off, and say it on Plate."),)  # fmt: skip
+            sentence += [say("rules-supply-connection-unsaid-so-taken"), as_typed("rated_voltage", taken, "plate")]
+    return (found("connection_unsaid", tell("rules-supply-connection-unsaid-x", sentence=sentence), say("rules-supply-connection-unsaid-read-links")),)  # fmt: skip
 
 
 def connection_does_not_match(case: Case) -> tuple[Finding, ...]:
@@ -54,11 +58,8 @@ def _connection(case: Case, facts: SetFacts) -> Iterator[Finding]:
     if fits_other and abs(volts.value / wired.si - 1) > NEAR_OTHER:
         yield found(
             "connection_does_not_match",
-            (
-                f"In {facts.title} the motor is fed ", figure("voltage", volts, "measured"), " and wired for ",
-                as_typed("rated_voltage", wired, "plate"), ".",
-            ),
-            "Stop it: twice the volts burn it at once, half the volts within minutes. Rewire it for the volts measured.",
+            tell("rules-supply-connection-motor-fed", set=facts.title, voltage=figure("voltage", volts, "measured"), rated_voltage=as_typed("rated_voltage", wired, "plate")),
+            say("rules-supply-connection-stop-twice"),
             about=facts,
         )  # fmt: skip
 
@@ -71,11 +72,8 @@ def two_oh_eight_on_230(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "two_oh_eight_on_230",
-            (
-                f"In {facts.title} a motor for ", as_typed("rated_voltage", rated, "plate"), " runs on ",
-                figure("voltage", facts.running.voltage, "measured"), ": a 208 V supply, at the edge of what it stands.",
-            ),
-            "It slips more, starts weaker and runs hotter. Motors marked 208-230 V stand it; this one is marked for one voltage.",
+            tell("rules-supply-two-oh-eight-on-230-motor-runs", set=facts.title, rated_voltage=as_typed("rated_voltage", rated, "plate"), voltage=figure("voltage", facts.running.voltage, "measured")),
+            say("rules-supply-two-oh-eight-on-230-slips-more"),
             about=facts,
         )
         for facts in case.sets
@@ -88,11 +86,8 @@ def high_leg(case: Case) -> tuple[Finding, ...]:
     return tuple(
         found(
             "high_leg",
-            (
-                f"In {facts.title} a leg stands at ", as_typed("voltage", leg, "measured"),
-                " to ground: the high leg of a delta with a grounded middle.",
-            ),
-            "It is no phase for a 120 V or 208 V motor, and no neutral load may hang on it. Feed single-phase motors from the other two.",
+            tell("rules-supply-high-leg-leg-stands", set=facts.title, voltage=as_typed("voltage", leg, "measured")),
+            say("rules-supply-high-leg-phase-v"),
             about=facts,
         )
         for facts in case.sets
@@ -118,11 +113,11 @@ def _unbalance(facts: SetFacts) -> Iterator[Finding]:
     volts = [entry for name in LINE_VOLTS if (entry := getattr(facts.reading, name))]
     if len(volts) < len(LINE_VOLTS):
         return
-    evidence = tuple((f"volts {name}: ", as_typed("voltage", entry, "measured")) for name, entry in zip(("1-2", "2-3", "3-1"), volts, strict=True))  # fmt: skip
+    evidence = tuple(tell("rules-supply-unbalance-volts", name=name, voltage=as_typed("voltage", entry, "measured")) for name, entry in zip(("1-2", "2-3", "3-1"), volts, strict=True))  # fmt: skip
     if min(entry.si for entry in volts) <= 0:
         yield found(
-            "volts_unbalanced", (f"In {facts.title} a line is dead: the motor runs on two.",),
-            "Leave it off: it burns within minutes. Follow fuse, contact and connection.", about=facts, severity=Severity.STOP, evidence=evidence,
+            "volts_unbalanced", (say("rules-supply-unbalance-line-dead", set=facts.title),),
+            say("rules-supply-unbalance-leave-off"), about=facts, severity=Severity.STOP, evidence=evidence,
         )  # fmt: skip
         return
     unbalance = voltage_unbalance(*(entry.si for entry in volts))
@@ -130,12 +125,14 @@ def _unbalance(facts: SetFacts) -> Iterator[Finding]:
         return
     beyond = unbalance > LARGEST_UNBALANCE
     derated = (
-        () if beyond else (": the motor may give ", figure("derating", unbalance_derating(unbalance)), " of its power")
+        ()
+        if beyond
+        else tell("rules-supply-unbalance-motor-may", derating=figure("derating", unbalance_derating(unbalance)))
     )
     yield found(
         "volts_unbalanced",
-        (f"In {facts.title} the line volts are ", figure("unbalance", unbalance), " unbalanced", *derated, "."),
-        "Do not run it: find the reason in supply or connection." if beyond else "Find the reason: a single-phase load on one line, a poor contact, an open delta.",
+        tell("rules-supply-unbalance-line-volts", set=facts.title, unbalance=figure("unbalance", unbalance), derated=derated),
+        say("rules-supply-unbalance-do-run") if beyond else say("rules-supply-unbalance-find-reason"),
         about=facts, severity=Severity.STOP if beyond else Severity.CAUTION, evidence=evidence,
     )  # fmt: skip
 
@@ -149,6 +146,6 @@ def amps_unbalanced(case: Case) -> tuple[Finding, ...]:
         amps = [entry.si for name in LINE_AMPS if (entry := getattr(facts.reading, name))]
         mean = sum(amps) / len(amps) if amps else 0.0
         if len(amps) == len(LINE_AMPS) and mean > 0 and max(abs(one - mean) for one in amps) > AMPS_UNBALANCE * mean:
-            sentence = (f"In {facts.title} the line amps differ by ", figure("slip", max(abs(one - mean) for one in amps) / mean), " of their mean.")  # fmt: skip
-            told.append(found("amps_unbalanced", sentence, "A small unbalance of volts makes six to ten times as much of amps; move the leads one place on to tell supply from motor.", about=facts))  # fmt: skip
+            sentence = tell("rules-supply-amps-unbalanced-line-amps", set=facts.title, slip=figure("slip", max(abs(one - mean) for one in amps) / mean))  # fmt: skip
+            told.append(found("amps_unbalanced", sentence, say("rules-supply-amps-unbalanced-small-unbalance"), about=facts))  # fmt: skip
     return tuple(told)

@@ -8,12 +8,13 @@ from modest_rotor.core.identify.windings import Windings
 from modest_rotor.core.phrase import as_typed
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.identity import LEAST_GROUND_OHM, winding_reading
 
 FAULTS = {
-    Windings.OPEN: "A winding reads open, or the thermal switch inside is open.",
-    Windings.SHORTED: "A pair of windings reads as good as nothing: shorted turns, or probes that touched.",
-    Windings.RULE_BROKEN: "The highest of three winding resistances is not the sum of the other two.",
+    Windings.OPEN: say("rules-windings-faults-winding-reads"),
+    Windings.SHORTED: say("rules-windings-faults-pair-windings"),
+    Windings.RULE_BROKEN: say("rules-windings-faults-highest-three"),
 }
 
 
@@ -25,13 +26,13 @@ def winding_fault(case: Case) -> tuple[Finding, ...]:
     three = case.job.document.plate.kind in (MotorKind.THREE_PHASE, MotorKind.ELECTRONIC)
     words = FAULTS.get(reading.verdict)
     if three and reading.verdict in (Windings.START_AND_RUN, Windings.TWO_EQUAL, Windings.RULE_BROKEN):
-        words = "Three windings that should read alike do not."
+        words = say("rules-windings-winding-fault-three-windings")
     asked = case.job.document.identification
-    read = (("first to second ", asked.first_second), ("second to third ", asked.second_third), ("third to first ", asked.third_first))  # fmt: skip
+    read = ((say("rules-windings-first-second"), asked.first_second), (say("rules-windings-second-third"), asked.second_third), (say("rules-windings-third-first"), asked.third_first))  # fmt: skip
     evidence = tuple((name, as_typed("winding_resistance", entry, "measured")) for name, entry in read if entry)
     if words is None:
         return ()
-    action = "Let it cool for half an hour and read again before it is condemned: a thermal switch closes by itself." if reading.verdict is Windings.OPEN else "Read once more with every lead off; the same again condemns the motor."  # fmt: skip
+    action = say("rules-windings-winding-fault-let-cool") if reading.verdict is Windings.OPEN else say("rules-windings-winding-fault-read-once")  # fmt: skip
     return (found("winding_fault", (words,), action, evidence=evidence),)
 
 
@@ -40,9 +41,8 @@ def winding_to_ground(case: Case) -> tuple[Finding, ...]:
     entry = case.job.document.identification.to_ground
     if entry is None or entry.si >= LEAST_GROUND_OHM:
         return ()
-    sentence = (
-        "The windings read ",
-        as_typed("ground_resistance", entry, "measured"),
-        " to ground; 1 MΩ is the least.",
+    sentence = tell(
+        "rules-windings-winding-to-ground-windings-read",
+        ground_resistance=as_typed("ground_resistance", entry, "measured"),
     )
-    return (found("winding_to_ground", sentence, "Do not energise it. Dry it and test once more, or replace it."),)
+    return (found("winding_to_ground", sentence, say("rules-windings-winding-to-ground-do-energise")),)

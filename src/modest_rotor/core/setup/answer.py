@@ -14,6 +14,7 @@ from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.setup.commands import CommandAnswer, command_answers
 from modest_rotor.core.setup.drive_settings import DriveAnswer, drive_answer, frequency_limits
 from modest_rotor.core.setup.facts import SetupFacts
@@ -79,9 +80,13 @@ def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | Absen
     if isinstance(machine, Absent):
         return SetupAnswer(waits=machine.why)
     if option is None:
-        return SetupAnswer(waits="waits for Decision")
+        return SetupAnswer(waits=say("term-waits-for-decision"))
     if option.stop:
-        return SetupAnswer(waits=f"{option.letter} is stopped: {option.stop}", option=option.letter, title=option.title)
+        return SetupAnswer(
+            waits=say("setup-answer-stopped", letter=option.letter, stop=option.stop),
+            option=option.letter,
+            title=option.title,
+        )
     considered = next((one for one in job.document.options.considered if one.id == option.id), KEPT)
     facts = SetupFacts(job, option, considered, machine)
     drive = drive_answer(facts) if facts.on_drive else None
@@ -113,10 +118,10 @@ def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | Absen
 
 def _stop_words(step: SetupStep) -> Phrase:
     if step.stop:
-        return (f"Step {step.number}: ", *step.stop)
+        return tell("setup-answer-stop-words-step", number=step.number, stop=step.stop)
     assert step.signed is not None
     said = f", {step.signed.found}" if step.signed.found else ""
-    return (f"Step {step.number} is stopped by {step.signed.who}{said}.",)
+    return (say("setup-answer-stop-words-step-stopped", number=step.number, who=step.signed.who, said=said),)
 
 
 def _sweep(facts: SetupFacts) -> tuple[SweepAnswer, SweepPlan | None]:
@@ -142,9 +147,7 @@ def _sweep(facts: SetupFacts) -> tuple[SweepAnswer, SweepPlan | None]:
         return SweepAnswer(**common, frequencies=(), skips=(), sentences=(), stop=refusal.sentence), None
     # What was not swept stays allowed: only what was heard moves a limit.
     plan = replace(
-        swept,
-        low=limits.low if swept.low == low else swept.low,
-        high=limits.high if swept.high == high else swept.high,
+        swept, low=limits.low if swept.low == low else swept.low, high=limits.high if swept.high == high else swept.high
     )
     answer = SweepAnswer(
         **common,
@@ -162,13 +165,13 @@ def _not_swept(plan: SweepPlan, low: float, high: float) -> tuple[Phrase, ...]:
     """What the drive may run at and nobody has listened to."""
     said: list[Phrase] = []
     if plan.low < low:
-        said.append(("Not swept: below ", _hz(low), ", though it may run from ", _hz(plan.low), "."))
+        said.append(tell("setup-answer-not-swept-swept-below", hz=_hz(low), hz_2=_hz(plan.low)))
     if plan.high > high:
-        said.append(("Not swept: above ", _hz(high), ", though it may run up to ", _hz(plan.high), "."))
+        said.append(tell("setup-answer-not-swept-swept-above", hz=_hz(high), hz_2=_hz(plan.high)))
     return tuple(said)
 
 
-MOSTLY_LOUD = "Most of the range is loud: that is no resonance. Look at motor, mounts, coupling and wheel first; nothing is skipped."
+MOSTLY_LOUD = say("setup-answer-mostly-loud")
 
 
 def _hz(value: float) -> Figure:
@@ -180,43 +183,13 @@ def _sentences(plan: SweepPlan, low: float, high: float, marked: bool) -> tuple[
         return ()
     said: list[Phrase] = []
     if plan.high < high:
-        said.append(
-            (
-                "Loud at the top, which it cannot skip: highest frequency ",
-                _hz(plan.high),
-                " in place of ",
-                _hz(high),
-                ".",
-            )
-        )
+        said.append(tell("setup-answer-sentences-loud-top", hz=_hz(plan.high), hz_2=_hz(high)))
     if plan.low > low:
-        said.append(
-            (
-                "Loud at the bottom, which it cannot skip: lowest frequency ",
-                _hz(plan.low),
-                " in place of ",
-                _hz(low),
-                ".",
-            )
-        )
+        said.append(tell("setup-answer-sentences-loud-bottom", hz=_hz(plan.low), hz_2=_hz(low)))
     for band in plan.skips:
-        said.append(("Skip from ", _hz(band.low), " to ", _hz(band.high), "."))
+        said.append(tell("setup-answer-sentences-skip", hz=_hz(band.low), hz_2=_hz(band.high)))
     if plan.joined:
-        said.append(
-            (
-                "More bands than it can skip: two were joined, which gives up ",
-                _hz(plan.joined),
-                " of quiet.",
-            )
-        )
+        said.append(tell("setup-answer-sentences-more-bands", hz=_hz(plan.joined)))
     for band in plan.left:
-        said.append(
-            (
-                "Loud from ",
-                _hz(band.low),
-                " to ",
-                _hz(band.high),
-                " and not skipped: try the volts trim, 5 % down then up, and listen again.",
-            )
-        )
+        said.append(tell("setup-answer-sentences-loud-skipped", hz=_hz(band.low), hz_2=_hz(band.high)))
     return tuple(said)

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 
 HALVINGS = 48
 LEAST_STEP = 0.02
@@ -65,7 +66,7 @@ def advise(
     else as a power. Source: our own method, no source; the curve itself is fan and system by the affinity laws.
     """
     if not (target > 0 and tolerance > 0 and 0 < low < high):
-        raise OutsideValidity("A balancing loop needs a flow, a tolerance and a range of settings, all above zero.")
+        raise OutsideValidity(say("balancing-advise-balancing-loop"))
     sound = tuple(one for one in tried if one.flow >= 0 and one.command > 0)
     if sound:
         error = abs(sound[-1].flow / target - 1)
@@ -81,12 +82,11 @@ def advise(
     ends = corrected(low), corrected(high)
     if ends[1] < target * (1 - tolerance) and _at(sound, high):
         return Advice(
-            Outcome.CANNOT, reason=f"at its highest setting it gives {100 * ends[1] / target:.0f} % of what is wanted"
+            Outcome.CANNOT, reason=say("balancing-advise-highest-setting", target=Number(100 * ends[1] / target, ".0f"))
         )
     if ends[0] > target * (1 + tolerance) and _at(sound, low):
         return Advice(
-            Outcome.CANNOT,
-            reason=f"at its lowest setting it still gives {100 * ends[0] / target:.0f} % of what is wanted",
+            Outcome.CANNOT, reason=say("balancing-advise-lowest-setting", target=Number(100 * ends[0] / target, ".0f"))
         )
     return Advice(Outcome.AGAIN if sound else Outcome.BEGIN, _unlike(command, sound, target, low, high))
 
@@ -150,11 +150,11 @@ def _against_fixed(one: Tried, other: Tried) -> Curve:
 def _stuck(tried: tuple[Tried, ...], target: float, low: float, high: float, tolerance: float) -> Advice | None:
     """Whether an end of the range was measured and does not reach the target."""
     for one in tried:
-        share = f"{100 * one.flow / target:.0f} % of what is wanted"
+        share = say("balancing-stuck-what-wanted", target=Number(100 * one.flow / target, ".0f"))
         if one.command >= high * (1 - 1e-6) and one.flow < target * (1 - tolerance):
-            return Advice(Outcome.CANNOT, reason=f"at its highest setting it gives {share}")
+            return Advice(Outcome.CANNOT, reason=say("balancing-stuck-highest-setting", share=share))
         if one.command <= low * (1 + 1e-6) and one.flow > target * (1 + tolerance):
-            return Advice(Outcome.CANNOT, reason=f"at its lowest setting it still gives {share}")
+            return Advice(Outcome.CANNOT, reason=say("balancing-stuck-lowest-setting", share=share))
     return None
 
 

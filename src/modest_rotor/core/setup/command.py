@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.traits import SignalTraits
 
 
@@ -28,14 +29,18 @@ def signal_for_share(traits: SignalTraits, share: float) -> float:
     Source: as :func:`share_of_signal`.
     """
     if not 0 <= share <= 1:
-        raise OutsideValidity(f"A command goes from 0 to 100 % of full speed; {100 * share:.0f} % was asked.")
+        raise OutsideValidity(say("setup-command-signal-for-share-command-goes", share=Number(100 * share, ".0f")))
     if share == 0:
         return 0.0
     volts = traits.zero_at_v + share * (traits.full_at_v - traits.zero_at_v)
     if volts < traits.off_below_v:
         least = share_of_signal(traits, traits.off_below_v)
         raise OutsideValidity(
-            f"{volts:.1f} V lies below the {traits.off_below_v:g} V at which it starts to turn; the least that it runs at is"
-            f" {100 * least:.0f} %."
+            say(
+                "setup-command-signal-for-share-v-lies",
+                volts=Number(volts, ".1f"),
+                off_below_v=Number(traits.off_below_v, "g"),
+                least=Number(100 * least, ".0f"),
+            )
         )
     return volts

@@ -16,6 +16,7 @@ from modest_rotor.core.options.rating import electronic_rating
 from modest_rotor.core.options.torque_taps import solve_taps, torques
 from modest_rotor.core.options.traits import Holds, SetBy
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.say import Number, say, tell
 from modest_rotor.core.setup.balancing import Advice, Outcome, Tried, advise, advise_tap
 from modest_rotor.core.setup.command import signal_for_share
 from modest_rotor.core.setup.drive_settings import frequency_limits
@@ -102,16 +103,16 @@ def _answer(
     wanted = step.demand
     common: dict[str, Any] = {"step": step.id, "name": step.name, "call": call, "wanted": wanted, "expected": step.flow}
     if step.flow is None:
-        return CommandAnswer(**common, told=(), command=None, waits=step.note or "waits for Options")
+        return CommandAnswer(**common, told=(), command=None, waits=step.note or say("term-waits-for-options"))
     if facts.traits.set_by is SetBy.TORQUE_TAPS:
         return _tap_answer(facts, step, taps, common)
     if solved is None or facts.traits.set_by is SetBy.ITSELF:
-        told: Phrase = step.setting or ("as it stands",)
+        told: Phrase = step.setting or (say("commands-answer-stands"),)
         if facts.traits.set_by is SetBy.ITSELF and wanted:
             told = (
-                ("airflow typed in: ", wanted)
+                tell("commands-answer-airflow-typed", wanted=wanted)
                 if facts.traits.holds is Holds.AIRFLOW
-                else ("its pressure set, ", *step.setting)
+                else tell("commands-answer-pressure-set", setting=step.setting)
             )
         return CommandAnswer(
             **common, told=told, command=None, by_plate=is_set_by_plate(facts), **_loop(facts, step, None)
@@ -143,30 +144,35 @@ def command_words(facts: SetupFacts, value: float) -> tuple[Phrase, str]:
     if 1 < value <= AS_FULL:  # what no dial and no meter tells from full
         value = 1.0
     if facts.traits.set_by is not SetBy.SIGNAL or facts.by_dial:
-        return ("dial at ", figure("signal", value)), "" if value <= 1 else "more than its full speed"
+        return tell("commands-command-words-dial", signal=figure("signal", value)), "" if value <= 1 else say(
+            "commands-command-words-more-full"
+        )
     if value > 1:
-        return (figure("signal", value), " of its speed"), "more than its full speed: take the next size up"
+        return tell("commands-command-words-speed", signal=figure("signal", value)), say(
+            "commands-command-words-more-full-speed"
+        )
     try:
         volts = signal_for_share(facts.signal_traits, value)
     except OutsideValidity as refusal:
         return (figure("signal", value),), refusal.sentence
-    return (figure("command_voltage", volts), ", ", figure("signal", value), " of its speed"), ""
+    return tell(
+        "commands-command-words-speed-2",
+        command_voltage=figure("command_voltage", volts),
+        signal=figure("signal", value),
+    ), ""
 
 
 def _moved(facts: SetupFacts, from_hz: float, to_hz: float, flow: Figure) -> Phrase:
     assert facts.curve is not None
     change = facts.curve(to_hz) / facts.curve(from_hz) - 1
-    return (
-        "moved from ", figure("output_frequency", from_hz), " to ", figure("output_frequency", to_hz), ": flow ",
-        "+" if change > 0 else "", figure("change", change, "estimated"),
-    )  # fmt: skip
+    return tell("commands-moved", output_frequency=figure("output_frequency", from_hz), output_frequency_2=figure("output_frequency", to_hz), change="+" if change > 0 else "", change_2=figure("change", change, "estimated"))  # fmt: skip
 
 
 def _taps(facts: SetupFacts) -> tuple[tuple[str, Estimate], ...]:
     """Every torque tap with its flow on this machine, those that find no point left out."""
     rating = electronic_rating(facts.machine, facts.considered)
     solved = solve_taps(facts.machine, rating, torques(Asked(None, facts.considered)))
-    return tuple((tap.id, tap.flow) for tap in solved if tap.flow is not None)
+    return tuple((tap.set_words, tap.flow) for tap in solved if tap.flow is not None)
 
 
 def _tap_answer(
@@ -188,15 +194,22 @@ def _tap_answer(
         )
         outcome, best = advise_tap(tuple(flow.value for _, flow in taps), read, step.demand.value, facts.tolerance)
         advice = AdviceAnswer(outcome=outcome, told=(taps[best][0],), sentence=_tap_sentence(outcome, taps[best][0]))
-    return CommandAnswer(**common, told=(named,), command=None, neighbours=neighbours, trials=trials, advice=advice)
+    return CommandAnswer(
+        **common,
+        told=() if place is None else (taps[place][0],),
+        command=None,
+        neighbours=neighbours,
+        trials=trials,
+        advice=advice,
+    )
 
 
 def _tap_sentence(outcome: Outcome, tap: str) -> Phrase:
     return {
-        Outcome.BEGIN: (f"Put it on {tap} and read the flow.",),
-        Outcome.AGAIN: (f"Now {tap}: by what was read it comes nearest.",),
-        Outcome.INSIDE: (f"{tap} is inside.",),
-        Outcome.CANNOT: (f"{tap} comes nearest, and is outside: taps are steps. Take it, or another motor.",),
+        Outcome.BEGIN: (say("commands-tap-sentence-put-read", tap=tap),),
+        Outcome.AGAIN: (say("commands-tap-sentence-now-what", tap=tap),),
+        Outcome.INSIDE: (say("commands-tap-sentence-inside", tap=tap),),
+        Outcome.CANNOT: (say("commands-tap-sentence-comes-nearest", tap=tap),),
     }[outcome]
 
 
@@ -263,22 +276,25 @@ def _told(
 
 def _sentence(facts: SetupFacts, advice: Advice, told: Phrase, wanted: Figure, last: Figure | None) -> Phrase:
     if advice.outcome is Outcome.BEGIN:
-        return ("Set ", *told, ", let it run steady, and read the flow.")
+        return tell("commands-sentence-set-let", told=told)
     if advice.outcome is Outcome.AGAIN:
-        return ("Read ", *_piece(last), "; wanted ", wanted, ". Set ", *told, " and read again.")
+        return tell("commands-sentence-read-wanted", piece=_piece(last), wanted=wanted, told=told)
     if advice.outcome is Outcome.CANNOT:
-        return ("It cannot be reached: ", advice.reason, ". ", _why(facts))
-    within: Phrase = ("Inside ± ", figure("tolerance", facts.tolerance), ": ", *_piece(last), ", wanted ", wanted, ".")
+        return tell("commands-sentence-cannot-reached", reason=advice.reason, why=_why(facts))
+    within: Phrase = tell(
+        "commands-sentence-inside-wanted",
+        tolerance=figure("tolerance", facts.tolerance),
+        piece=_piece(last),
+        wanted=wanted,
+    )
     if advice.proved or last is None:
         return within
     share = (last.band or 0.0) / last.value
-    return (
-        *within,
-        " A reading of ± ",
-        figure("ratio", share),
-        " cannot prove ± ",
-        figure("tolerance", facts.tolerance),
-        "; it does not speak against it.",
+    return tell(
+        "commands-sentence-reading-cannot",
+        within=within,
+        ratio=figure("ratio", share),
+        tolerance=figure("tolerance", facts.tolerance),
     )
 
 
@@ -288,20 +304,20 @@ def _piece(flow: Figure | None) -> Phrase:
 
 def _why(facts: SetupFacts) -> str:
     if facts.on_drive:
-        return "Look at limits and skipped bands, at the system, or at another wheel or sheave."
-    return "Look at filter, dampers and duct first; then at the next size of motor or wheel."
+        return say("commands-why-look-limits")
+    return say("commands-why-look-filter")
 
 
 def _held_advice(trials: tuple[TrialAnswer, ...], wanted: Figure, facts: SetupFacts) -> AdviceAnswer:
     """A machine that holds its flow by itself, or stays as it is: read, and say whether it is inside."""
     last = next((answer.flow for answer in reversed(trials) if answer.flow), None)
     if last is None:
-        return AdviceAnswer(outcome=Outcome.BEGIN, told=(), sentence=("Let it run steady, and read the flow.",))
+        return AdviceAnswer(outcome=Outcome.BEGIN, told=(), sentence=(say("commands-held-advice-let-run"),))
     error = abs(last.value / wanted.value - 1)
     proved = error + (last.band or 0.0) / wanted.value <= facts.tolerance
     advice = Advice(
         Outcome.INSIDE if error <= facts.tolerance else Outcome.CANNOT,
-        reason=f"it reads {100 * last.value / wanted.value:.0f} % of what is wanted",
+        reason=say("commands-held-advice-reads-what", wanted=Number(100 * last.value / wanted.value, ".0f")),
         proved=proved,
     )
     return AdviceAnswer(
@@ -328,8 +344,8 @@ def _trials(facts: SetupFacts, step: str) -> tuple[TrialAnswer, ...]:
 
 def _setting(facts: SetupFacts, trial: Trial) -> Phrase:
     if trial.tap is not None:
-        return (f"tap {trial.tap}",)
+        return (say("commands-setting-tap", tap=trial.tap),)
     if trial.opening is not None:
         return (str(trial.opening),)
     entry = trial.frequency or trial.signal
-    return command_words(facts, entry.si)[0] if entry else ("setting not said",)
+    return command_words(facts, entry.si)[0] if entry else (say("commands-setting-setting-said"),)

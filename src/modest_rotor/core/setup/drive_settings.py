@@ -9,6 +9,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.drive import LEAST_HZ_SHARE
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.say import before_colon, say, tell
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.standards.wiring import overload_setting_a
 from modest_rotor.core.stations.setup import ControlMode
@@ -22,7 +23,7 @@ CAPACITOR_LEAST_SHARE = 0.5
 PUMP_LEAST_SHARE = 0.4
 FAN_RAMP_S, PUMP_RAMP_S = 20.0, 8.0
 """Seconds from rest to base frequency that let a wheel follow without tripping. Common practice, no source."""
-MAKER = "The motor's plate."
+MAKER = say("drive-settings-maker")
 LEAST_BASE_HZ = 1.0
 """A base frequency below this is a slip of the finger. Our judgement, no source."""
 
@@ -67,23 +68,26 @@ def frequency_limits(facts: SetupFacts) -> Limits:
     """
     document, traits, plate = facts.job.document, facts.drive_traits, facts.machine.plate
     base = base_frequency(facts)
-    lows = [(traits.floor_hz, "the drive's own floor"), (LEAST_HZ_SHARE * base, "the motor cools itself")]
+    lows = [
+        (traits.floor_hz, say("drive-settings-frequency-limits-drive-s")),
+        (LEAST_HZ_SHARE * base, say("drive-settings-frequency-limits-motor-cools")),
+    ]
     if facts.machine.wheel is Wheel.PUMP:
-        lows.append((PUMP_LEAST_SHARE * base, "a pump turned slower hardly lifts"))
+        lows.append((PUMP_LEAST_SHARE * base, say("drive-settings-frequency-limits-pump-turned")))
     fitting, typed = document.options.fitting, document.setup.drive
     agreed = fitting.motor_maker_agrees == fitting.drive_maker_agrees == "yes" and typed.lowest is not None
     if plate.kind is MotorKind.SPLIT_CAPACITOR and plate.run_capacitance_f and not agreed:
-        lows.append((CAPACITOR_LEAST_SHARE * base, "its run capacitor"))
+        lows.append((CAPACITOR_LEAST_SHARE * base, say("drive-settings-frequency-limits-run-capacitor")))
     floor = _protected_floor(facts)
     if floor:
-        lows.append((floor, "the protected flow"))
+        lows.append((floor, say("drive-settings-frequency-limits-protected-flow")))
     highs = [
-        (base, "base frequency: above it the motor loses torque and the wheel takes the cube"),
-        (traits.top_hz, "the drive's own top"),
+        (base, say("drive-settings-frequency-limits-base-frequency")),
+        (traits.top_hz, say("drive-settings-frequency-limits-drive-s-own")),
     ]
     bears = document.options.fitting.highest_speed
     if bears and plate.poles:
-        highs.append((bears.si * plate.poles / 120, "wheel and bearings"))
+        highs.append((bears.si * plate.poles / 120, say("drive-settings-frequency-limits-wheel-bearings")))
     if typed.lowest:
         lows.append((typed.lowest.si, "typed"))
     if typed.highest:
@@ -134,17 +138,19 @@ def drive_answer(facts: SetupFacts) -> DriveAnswer:
         base_frequency=figure("output_frequency", base_frequency(facts), "plate"),
         base_voltage=figure("rated_voltage", volts, "plate") if (volts := base_voltage(facts)) else None,
         trim=figure("volts_trim", typed.trim.si if typed.trim else 0.0, "typed"),
-        lowest=_limit("Lowest frequency", limits.low, limits.low_reason),
-        highest=_limit("Highest frequency", limits.high, limits.high_reason),
+        lowest=_limit(say("drive-settings-drive-answer-lowest-frequency"), limits.low, limits.low_reason),
+        highest=_limit(say("drive-settings-drive-answer-highest-frequency"), limits.high, limits.high_reason),
         overload=_overload(facts, most=False),
         overload_most=_overload(facts, most=True),
         ramp_up=_seconds(
-            "Ramp up", typed.ramp_up.si if typed.ramp_up else ramp, "Faster draws more amps; too fast trips."
+            say("drive-settings-drive-answer-ramp-up"),
+            typed.ramp_up.si if typed.ramp_up else ramp,
+            say("drive-settings-drive-answer-faster-draws"),
         ),
         ramp_down=_seconds(
-            "Ramp down",
+            say("drive-settings-drive-answer-ramp-down"),
             typed.ramp_down.si if typed.ramp_down else ramp,
-            "A wheel slowed too fast drives its link's volts up and trips.",
+            say("drive-settings-drive-answer-wheel-slowed"),
         ),
         carrier=_carrier(typed.carrier.si if typed.carrier else USUAL_CARRIER_HZ),
         start_up=_start_up(facts),
@@ -154,94 +160,86 @@ def drive_answer(facts: SetupFacts) -> DriveAnswer:
 
 def _volts_per_hertz(facts: SetupFacts) -> Result:
     """Base volts over base hertz: the flux that the motor was made for."""
-    label, volts = "Volts per hertz", base_voltage(facts)
+    label, volts = say("drive-settings-volts-per-hertz-volts-per"), base_voltage(facts)
     if facts.traits.control is ControlMode.RELUCTANCE:
-        return withheld(
-            label, "withheld: a reluctance motor is never run on volts per hertz; its drive learns it by itself"
-        )
+        return withheld(label, tell("drive-settings-volts-per-hertz-withheld-reluctance"))
     if volts is None:
-        return waiting(label, "waits for rated volts on the motor's plate")
+        return waiting(label, tell("drive-settings-volts-per-hertz-waits-rated"))
     base = base_frequency(facts)
     if base < LEAST_BASE_HZ:
-        return withheld(label, "withheld: no motor is made for so low a base frequency; look at the hertz on its plate")
+        return withheld(label, tell("drive-settings-volts-per-hertz-withheld-motor"))
     ingredients = (
-        given("V_b", "base volts", "rated_voltage", volts, "plate"),
-        given("f_b", "base frequency", "output_frequency", base, "plate"),
+        given("V_b", say("drive-settings-volts-per-hertz-base-volts"), "rated_voltage", volts, "plate"),
+        given("f_b", say("drive-settings-volts-per-hertz-base-frequency"), "output_frequency", base, "plate"),
     )
     return result(
         label, "volts_per_hertz", volts / base, "V_b ÷ f_b", ingredients, MAKER,
-        ("Base frequency too low for the volts saturates the motor; too high starves it.",),
+        (say("drive-settings-volts-per-hertz-base-frequency-too"),),
     )  # fmt: skip
 
 
 def _limit(label: str, hertz: float, reason: str) -> Result:
-    ingredient = given("f", reason.split(":")[0], "output_frequency", hertz, "worked-out")
+    ingredient = given("f", before_colon(reason), "output_frequency", hertz, "worked-out")
     return result(
         label,
         "output_frequency",
         hertz,
-        "the nearest of its limits",
+        say("drive-settings-limit-nearest-limits"),
         (ingredient,),
-        "Common practice, no source.",
-        (f"Set by: {reason}.",),
+        say("label-common-practice-no-source"),
+        (say("drive-settings-limit-set", reason=reason),),
     )
 
 
 def _overload(facts: SetupFacts, most: bool) -> Result:
     """Overload amps for the motor that it feeds, in its connection in use: full-load amps, and the most that the code allows."""
-    label = "Overload, at most" if most else "Overload of the drive"
+    label = say("drive-settings-overload-overload-most") if most else say("drive-settings-overload-overload-drive")
     plate, typed, connection = facts.job.document.plate, facts.job.document.setup.drive, facts.connection
     new = typed.new_current.si if typed.new_current else None
     amps = new or (connection[1] if connection else None)
     if amps is None:
-        return waiting(label, "waits for full-load amps on the plate of the motor that it feeds")
+        return waiting(label, tell("drive-settings-overload-waits-full"))
     factor = plate.service_factor.si if plate.service_factor and new is None and not facts.brings_motor else 1.0
-    ingredients: tuple[Ingredient, ...] = (given("I_N", "full-load amps", "rated_current", amps, "plate"),)
+    ingredients: tuple[Ingredient, ...] = (given("I_N", say("term-full-load-amps"), "rated_current", amps, "plate"),)
     if not most:
-        return result(
-            label,
-            "current",
-            amps,
-            "I_N",
-            ingredients,
-            MAKER,
-            ("A drive limits by itself: set it to the plate of its motor.",),
-        )
+        return result(label, "current", amps, "I_N", ingredients, MAKER, (say("drive-settings-overload-drive-limits"),))
     try:
         first, _ = overload_setting_a(amps, factor)
     except OutsideValidity as refusal:
-        return withheld(label, refusal.sentence)
+        return withheld(label, (refusal.sentence,))
     return result(
         label,
         "current",
         first,
-        "I_N × the code's share",
+        say("drive-settings-overload-i-n"),
         ingredients,
         "NFPA 70 (NEC), 430.32(A)(1).",
-        ("Those licensed choose it.",),
+        (say("drive-settings-overload-those-licensed"),),
     )
 
 
 def _seconds(label: str, seconds: float, remark: str) -> Result:
     return result(
-        label, "ramp", seconds, "usual for its wheel, or as typed", (), "Common practice, no source.", (remark,)
+        label,
+        "ramp",
+        seconds,
+        say("drive-settings-seconds-usual-wheel"),
+        (),
+        say("label-common-practice-no-source"),
+        (remark,),
     )
 
 
 def _carrier(hertz: float) -> Result:
     quiet = hertz >= QUIET_CARRIER_HZ
-    remark = (
-        "Hardly heard; the drive runs hotter and may give less, the cable must be shorter."
-        if quiet
-        else "Higher is quieter, and warms the drive; lower warms the motor a little and is heard."
-    )
+    remark = say("drive-settings-carrier-hardly-heard") if quiet else say("drive-settings-carrier-higher-quieter")
     return result(
-        "Carrier frequency",
+        say("drive-settings-carrier-carrier-frequency"),
         "carrier_frequency",
         hertz,
-        "usual, or as typed",
+        say("drive-settings-carrier-usual-typed"),
         (),
-        "Common practice, no source.",
+        say("label-common-practice-no-source"),
         (remark,),
     )
 
@@ -249,21 +247,18 @@ def _carrier(hertz: float) -> Result:
 def _start_up(facts: SetupFacts) -> Phrase:
     traits = facts.drive_traits
     if not traits.start_up_s:
-        return ("It starts at its lowest frequency.",)
-    return (
-        "At every start it runs ", figure("ramp", traits.start_up_s), " at ", figure("output_frequency", traits.start_up_hz),
-        " or more, whatever it is told: that is no fault.",
-    )  # fmt: skip
+        return (say("drive-settings-start-up-starts-lowest"),)
+    return tell("drive-settings-start-up-every-start", ramp=figure("ramp", traits.start_up_s), output_frequency=figure("output_frequency", traits.start_up_hz))  # fmt: skip
 
 
 def _shape(facts: SetupFacts) -> Phrase:
     typed = facts.job.document.setup.drive
     if facts.traits.control is ControlMode.RELUCTANCE:
-        return ("Its volts follow the motor, not the hertz: nothing is typed here.",)
+        return (say("drive-settings-shape-volts-follow"),)
     if typed.shape == "square":
-        return ("Square: a few watts less at part speed. A motor that slips heavily on it is set back to straight.",)
+        return (say("drive-settings-shape-square-few"),)
     trim = typed.trim
-    end: Phrase = (", trimmed by ", as_typed("volts_trim", trim, "typed")) if trim else ()
+    end: Phrase = tell("drive-settings-shape-trimmed", volts_trim=as_typed("volts_trim", trim, "typed")) if trim else ()
     if trim and trim.si < 0:
-        return ("Straight", *end, ": fewer watts at part load, more slip; watch that it carries its hardest hour.")
-    return ("Straight", *end, ": carries its load at every speed.")
+        return tell("drive-settings-shape-straight-fewer", end=end)
+    return tell("drive-settings-shape-straight-carries", end=end)

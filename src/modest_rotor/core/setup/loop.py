@@ -14,6 +14,7 @@ from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.loop import Gains, Hunting, Process, Swing, calmer, first_gains
 from modest_rotor.core.physics.system import SystemCurve
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.setup.loop_facts import PATHS, PRESSURES, HeldLoop
 from modest_rotor.core.setup.loop_process import basis_of, process_of, set_point_of
@@ -137,28 +138,28 @@ def _tried(quantity: str, entry: Entry | None) -> Figure | None:
 
 
 def _first(held: HeldLoop, process: Process | None) -> tuple[Result, Result]:
-    labels = "First gain", "First integral time"
+    labels = say("setup-loop-first-first-gain"), say("setup-loop-first-first-integral")
     if process is None:
-        words = "waits for how the value follows"
-        return waiting(labels[0], words), waiting(labels[1], words)
+        words = say("setup-loop-first-waits-how")
+        return waiting(labels[0], (words,)), waiting(labels[1], (words,))
     try:
         gains = first_gains(process)
     except OutsideValidity as refusal:
-        return withheld(labels[0], f"withheld: {refusal.sentence}"), withheld(
-            labels[1], f"withheld: {refusal.sentence}"
+        return withheld(labels[0], tell("setup-loop-first-withheld", refusal=refusal.sentence)), withheld(
+            labels[1], tell("setup-loop-first-withheld", refusal=refusal.sentence)
         )
-    source = "S. Skogestad, J. Process Control 13 (2003): closed-loop time equal to the dead time."
-    k = given("k", "value follows by", "loop_gain", abs(process.gain), basis_of(held))
-    dead = given("θ", "dead time", "loop_time", process.dead_s, basis_of(held))
+    source = say("setup-loop-first-s-skogestad")
+    k = given("k", say("setup-loop-first-value-follows"), "loop_gain", abs(process.gain), basis_of(held))
+    dead = given("θ", say("setup-loop-first-dead-time"), "loop_time", process.dead_s, basis_of(held))
     if process.integrates:
         return (
             result(labels[0], "loop_gain", abs(gains.gain), "K = 1 ÷ (k′ × 2 θ)", (k, dead), source),
             result(labels[1], "loop_time", gains.integral_s, "T = 8 θ", (dead,), source),
         )
-    lag = given("τ", "lag", "loop_time", process.lag_s, basis_of(held))
+    lag = given("τ", say("setup-loop-first-lag"), "loop_time", process.lag_s, basis_of(held))
     return (
         result(labels[0], "loop_gain", abs(gains.gain), "K = τ ÷ (k × 2 θ)", (k, dead, lag), source),
-        result(labels[1], "loop_time", gains.integral_s, "T = the less of τ and 8 θ", (dead, lag), source),
+        result(labels[1], "loop_time", gains.integral_s, say("setup-loop-first-t-less"), (dead, lag), source),
     )
 
 
@@ -168,25 +169,23 @@ def _following(held: HeldLoop, first: Gains | None) -> tuple[Gains | None, Phras
     if tried is None or tried.seen is None:
         return None, ()
     if tried.gain is None or tried.integral is None:
-        return None, ("Type gain and integral time as they are set, so that the next ones can be told.",)
+        return None, (say("setup-loop-following-type-gain"),)
     now = Gains(tried.gain.si, tried.integral.si)
     if tried.seen is SeenSwing.SLOW:
         most = SLOW_MOST * abs(first.gain) if first else math.inf
         gain = min(SLOW_TIMES * now.gain, max(most, now.gain))
         if gain <= now.gain:
-            return None, (
-                "Its gain stands at twice the first one already: look at limits, ramp and damper before more of it.",
-            )
-        return replace(now, gain=gain), ("It crawls: half as much gain again, and watch once more.",)
+            return None, (say("setup-loop-following-gain-stands"),)
+        return replace(now, gain=gain), (say("setup-loop-following-crawls-half"),)
     swing = SEEN[tried.seen]
     if swing in (Swing.QUIET, Swing.DIES_AWAY):
-        return None, ("So a loop should look. Leave it, and write the gains on the panel card.",)
+        return None, (say("setup-loop-following-so-loop"),)
     if tried.period is None:
-        return None, ("Time one whole swing, from top to top, so that the next gains can be told.",)
+        return None, (say("setup-loop-following-time-one"),)
     if swing is Swing.HUNTS:
-        words: Phrase = ("It hunts: put it in hand, set these, close it again. Gain ÷ 3.2, integral 2.2 swings.",)
+        words: Phrase = (say("setup-loop-following-hunts-put"),)
     else:
-        words = ("It is too lively: half the gain, and an integral time of a swing or more.",)
+        words = (say("setup-loop-following-too-lively"),)
     return calmer(now, Hunting(swing, tried.period.si)), words
 
 

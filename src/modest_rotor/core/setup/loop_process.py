@@ -11,6 +11,7 @@ from modest_rotor.core.phrase import Basis, as_typed
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.loop import Process, process_of_lags, process_of_step
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.setup.drive_settings import FAN_RAMP_S, PUMP_RAMP_S
 from modest_rotor.core.setup.loop_facts import PRESSURES, HeldLoop, has_step
 from modest_rotor.core.stations.loop import Holds
@@ -36,31 +37,35 @@ def set_point_of(held: HeldLoop) -> tuple[Result, float | None]:
     :returns: Pa or K, as the loop holds. Source: definition; the share left at the sensor our judgement where it was not
     read.
     """
-    label, typed = "Set point", held.values.set_point
+    label, typed = say("label-set-point"), held.values.set_point
     at_full = _at_full(held)
     if typed is not None:
         basis = as_typed(held.quantity, typed, "typed")
         return Result(label=label, figure=basis), at_full
     if held.holds not in PRESSURES:
-        return waiting(label, "type it"), None
+        return waiting(label, tell("loop-process-set-point-of-type")), None
     if held.left is None:
-        return waiting(label, "waits for where the sensor sits"), None
+        return waiting(label, tell("term-waits-for-where-the-sensor")), None
     if at_full is None:
-        return waiting(label, "waits for a static read across the machine, or type it"), None
+        return waiting(label, tell("loop-process-set-point-of-waits-static")), None
     pressure = held.machine.pressure.value
     return result(
         label,
         held.quantity,
         at_full,
-        "p_s = share × p",
+        say("loop-process-set-point-of-p-s"),
         (
-            given("p", "total external static at full flow", held.quantity, pressure, "measured"),
+            given("p", say("loop-process-set-point-of-total-external"), held.quantity, pressure, "measured"),
             given(
-                "share", "left at the sensor", "pressure_left", held.left, "measured" if held.loop.left else "assumed"
+                "share",
+                say("loop-process-set-point-of-left-sensor"),
+                "pressure_left",
+                held.left,
+                "measured" if held.loop.left else "assumed",
             ),
         ),
-        "Common practice, no source.",
-        ("What the sensor reads when every outlet has its air; lower it until the farthest one just has enough.",),
+        say("label-common-practice-no-source"),
+        (say("loop-process-set-point-of-what-sensor"),),
     ), at_full
 
 
@@ -76,9 +81,9 @@ def process_of(held: HeldLoop, set_point: Result) -> tuple[Result, Process | Non
     :param set_point: that it is worked about. Source: textbook process reaction curve, of a step that was read;
     lags our judgement.
     """
-    label, span = "% of the range for each % of command", held.values.span
+    label, span = say("loop-process-process-of-range-each"), held.values.span
     if span is None or span.si <= 0:
-        return waiting(label, "waits for the sensor’s range"), None
+        return waiting(label, tell("loop-process-process-of-waits-sensor")), None
     if has_step(held):
         return _from_step(held, label, span)
     slope = _slope(held, set_point)
@@ -94,17 +99,17 @@ def process_of(held: HeldLoop, set_point: Result) -> tuple[Result, Process | Non
     else:
         process = process_of_lags(gain, [one for one in (lag, sensor, felt) if one > 0], dead)
     words = (
-        "share of its range a second, for full command"
+        say("loop-process-process-of-share-range")
         if process.integrates
-        else "% of its range for each % of command"
+        else say("loop-process-process-of-range-each-command")
     )
     return result(
         label,
         "loop_gain" if not process.integrates else "ratio",
         abs(gain),
-        "slope of the value at the fullest step ÷ range",
-        (given("range", "sensor’s range", held.span_quantity, span.si, "plate"),),
-        "Curve and duct as fitted; lags our judgement, no source: a step test tells them.",
+        say("loop-process-process-of-slope-value"),
+        (given("range", say("term-sensor-s-range"), held.span_quantity, span.si, "plate"),),
+        say("loop-process-process-of-curve-duct"),
         (words,),
     ), process
 
@@ -117,34 +122,29 @@ def _from_step(held: HeldLoop, label: str, span: Entry) -> tuple[Result, Process
     assert first and second and values.before and values.after and loop.began and loop.two_thirds
     moved, commanded = (values.after.si - values.before.si) / span.si, (second.si - first.si) / held.high
     if abs(commanded) < LEAST_STEP:
-        return withheld(label, "withheld: the command was moved by less than 3 % of full; take a larger step"), None
+        return withheld(label, tell("loop-process-from-step-withheld-command")), None
     if held.holds is Holds.LEVEL:
-        return withheld(
-            label, "withheld: a level has no end to go to; leave the step empty and give the tank’s surface"
-        ), None
+        return withheld(label, tell("loop-process-from-step-withheld-level")), None
     if abs(moved) < LEAST_STEP:
-        return withheld(
-            label,
-            "withheld: the value moved by less than 3 % of the range; take a larger step, or a sensor of less range",
-        ), None
+        return withheld(label, tell("loop-process-from-step-withheld-value")), None
     try:
         process = process_of_step(moved, commanded, loop.began.si, loop.two_thirds.si)
     except OutsideValidity as refusal:
-        return withheld(label, f"withheld: {refusal.sentence}"), None
+        return withheld(label, tell("loop-process-from-step-withheld", refusal=refusal.sentence)), None
     return result(
         label,
         "loop_gain",
         abs(process.gain),
-        "(v₂ − v₁) ÷ range ÷ ((c₂ − c₁) ÷ full)",
+        say("loop-process-from-step-v-v"),
         (
-            given("v₁", "value before", held.quantity, values.before.si, "measured"),
-            given("v₂", "value after", held.quantity, values.after.si, "measured"),
-            given("range", "sensor’s range", held.span_quantity, span.si, "plate"),
-            given("c₁", "command before", held.command_quantity, first.si, "measured"),
-            given("c₂", "command after", held.command_quantity, second.si, "measured"),
+            given("v₁", say("loop-process-from-step-value-before"), held.quantity, values.before.si, "measured"),
+            given("v₂", say("loop-process-from-step-value-after"), held.quantity, values.after.si, "measured"),
+            given("range", say("term-sensor-s-range"), held.span_quantity, span.si, "plate"),
+            given("c₁", say("loop-process-from-step-command-before"), held.command_quantity, first.si, "measured"),
+            given("c₂", say("loop-process-from-step-command-after"), held.command_quantity, second.si, "measured"),
         ),
-        "Textbook process reaction curve.",
-        ("% of the range for each % of command.",),
+        say("loop-process-from-step-textbook-process"),
+        (say("loop-process-from-step-range-each"),),
     ), process
 
 
@@ -152,26 +152,26 @@ def _slope(held: HeldLoop, set_point: Result) -> float | Absent:
     """Slope of the value over the command as a share of full, at the fullest step; or what it waits for."""
     share = held.full_share
     if held.holds is Holds.SPACE:
-        return Waiting("waits for a step test: a room’s answer cannot be worked out")
+        return Waiting(say("loop-process-slope-waits-step"))
     if share is None:
-        return Waiting("waits for a command in Options")
+        return Waiting(say("loop-process-slope-waits-command"))
     machine = held.machine
     if held.holds is Holds.COIL:
         at = held.values.set_point
-        return -at.si / share if at and at.si else Waiting("waits for a set point")
+        return -at.si / share if at and at.si else Waiting(say("term-waits-for-a-set-point"))
     if held.holds is Holds.LEVEL:
         if held.loop.tank_area is None:
-            return Waiting("waits for the surface of the tank")
+            return Waiting(say("loop-process-slope-waits-surface"))
         if held.raises is None:
-            return Waiting("waits for what more speed does to it")
+            return Waiting(say("loop-process-slope-waits-what"))
         if not machine.flow_is_measured:
-            return Waiting("waits for a flow that was read")
+            return Waiting(say("loop-process-slope-waits-flow"))
         rate = machine.flow.value / share / held.loop.tank_area.si
         return rate if held.raises else -rate
     if held.left is None:
-        return Waiting("waits for where the sensor sits")
+        return Waiting(say("term-waits-for-where-the-sensor"))
     if not machine.pressure_is_measured:
-        return Waiting("waits for a static read across the machine, or for a step test")
+        return Waiting(say("loop-process-slope-waits-static"))
     load = Load(machine.curve, machine.speed.value, machine.system)
     up, down = (float(load.at_motor_speed(machine.speed.value * (1 + by)).pressure) for by in (SMALL_BUMP, -SMALL_BUMP))
     return held.left * (up - down) / (2 * SMALL_BUMP) / share

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.physics.loop import Gains, Process
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.setup.loop_facts import PRESSURES, HeldLoop
 from modest_rotor.core.stations.loop import Holds, OnFailure, Restart, SensorPlace
 from modest_rotor.core.working import Result
@@ -17,10 +18,10 @@ SLOW_RAMP = 10.0
 def direction_of(held: HeldLoop) -> Phrase:
     """Which way the controller acts, as controllers call it."""
     if held.raises is None:
-        return ("say what more speed does to it: the loop runs away the wrong way round",)
+        return (say("loop-words-direction-of-say-what"),)
     if held.raises:
-        return ("Reverse acting: below its set point it speeds up, because more speed raises the value.",)
-    return ("Direct acting: above its set point it speeds up, because more speed lowers the value.",)
+        return (say("loop-words-direction-of-reverse-acting"),)
+    return (say("loop-words-direction-of-direct-acting"),)
 
 
 def loop_sentences(held: HeldLoop, set_point: Result, at_full: float | None) -> tuple[Phrase, ...]:
@@ -32,38 +33,25 @@ def loop_sentences(held: HeldLoop, set_point: Result, at_full: float | None) -> 
         if fixed < SET_LEAST * target:
             known = figure(held.quantity, fixed, "typed")
             said.append(
-                ("Duty reckons with ", known, " that stays at no flow; this loop holds ", figure(held.quantity, target),
-                 ". Type it on Duty, or the saving at part flow is told too high.")
+                tell("loop-words-loop-sentences-duty-reckons", known=known, figure=figure(held.quantity, target))
             )  # fmt: skip
         if at_full is not None and target > at_full * SET_MOST:
             said.append(
-                ("More than the ", figure(held.quantity, at_full, "estimated"),
-                 " that the sensor reads at full flow: it will run at full speed and never get there.")
+                tell("loop-words-loop-sentences-more-sensor", figure=figure(held.quantity, at_full, "estimated"))
             )  # fmt: skip
         if loop.place is SensorPlace.UNIT:
-            said.append(("At the unit the whole duct’s pressure is held at every flow. Two thirds along saves more.",))
+            said.append((say("loop-words-loop-sentences-unit-whole"),))
         if loop.left is None and loop.place is not None:
-            said.append(
-                (
-                    "Read total external static and the static at the sensor at once, at full flow: the share here is only usual.",
-                )
-            )
+            said.append((say("loop-words-loop-sentences-read-total"),))
     return tuple(said)
 
 
 def watch_words(held: HeldLoop, first: Gains | None) -> tuple[Phrase, ...]:
     """What hunting looks like, and what else can make a value swing."""
-    said: list[Phrase] = [
-        (
-            "Hunting is a speed that swings up and down by itself with the same beat, heard at the wheel and seen on the clamp. A"
-            " damper or valve that another loop moves can do the same: put that one in hand before this gain is blamed.",
-        )
-    ]
+    said: list[Phrase] = [(say("loop-words-watch-words-hunting-speed"),)]
     typed = held.facts.job.document.setup.drive.ramp_up
     if typed and first and typed.si > SLOW_RAMP * first.integral_s:
-        said.append(
-            ("The ramp is far slower than the loop, which hunts by it: a shorter ramp, or a longer integral time.",)
-        )
+        said.append((say("loop-words-watch-words-ramp-far"),))
     return tuple(said)
 
 
@@ -71,19 +59,13 @@ def failure_words(held: HeldLoop) -> tuple[Phrase, ...]:
     """What a lost sensor does: at nought it reads as a value too low, so the loop goes to the end that the direction tells."""
     if held.raises is None:
         return ()
-    end = "full speed" if held.raises else "its lowest speed"
-    said: list[Phrase] = [
-        (
-            f"A sensor that fails at nought sends this loop to {end}: know what duct, pipe or coil bears there. Pull its wire and see.",
-        )
-    ]
+    end = say("loop-words-failure-words-full-speed") if held.raises else say("loop-words-failure-words-lowest-speed")
+    said: list[Phrase] = [(say("loop-words-failure-words-sensor-fails", end=end),)]
     failure = held.loop.on_failure
     if failure is OnFailure.STOPS and held.facts.job.document.call.is_protected:
-        said.append(("The duty is protected: a failed sensor must not stop it. Let it go to a set speed.",))
+        said.append((say("loop-words-failure-words-duty-protected"),))
     if failure is OnFailure.STAYS:
-        said.append(
-            ("It stays at the speed of the moment, right or wrong, until somebody comes: let it alarm as well.",)
-        )
+        said.append((say("loop-words-failure-words-stays-speed"),))
     return tuple(said)
 
 
@@ -91,9 +73,9 @@ def restart_words(held: HeldLoop) -> tuple[Phrase, ...]:
     """What it does when power comes back."""
     restart = held.loop.restart
     if restart is Restart.BY_ITSELF:
-        return (("It starts by itself when power comes back: a notice at the machine, and nobody at the wheel.",),)
+        return ((say("loop-words-restart-words-starts-itself"),),)
     if restart is Restart.BY_HAND and held.facts.job.document.call.is_protected:
-        return (("The duty is protected: after a power cut it stands until somebody comes. Is that meant?",),)
+        return ((say("loop-words-restart-words-duty-protected"),),)
     return ()
 
 
@@ -101,10 +83,7 @@ def loop_stop(held: HeldLoop, process: Process | None, set_point: Result) -> str
     """Why the loop must not be closed as it stands."""
     values, target = held.values, set_point.figure
     if process is not None and held.raises is not None and process.gain and (process.gain > 0) is not held.raises:
-        return (
-            "The step test went the other way than this kind does: hoses or wires of the sensor are crossed, or the direction is"
-            " wrong. Closed like this it runs away to an end."
-        )
+        return say("loop-words-loop-stop-step-test")
     if target and values.span and held.holds is not Holds.SPACE and target.value > values.span.si:
-        return "The set point lies above the sensor’s range: the loop would run at an end for good."
+        return say("loop-words-loop-stop-set-point")
     return None

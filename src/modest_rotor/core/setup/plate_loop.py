@@ -16,6 +16,7 @@ from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.options.traits import SetBy
 from modest_rotor.core.phrase import Figure, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.setup.balancing import Outcome
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.stations.charts import amps_chart, readable
@@ -82,38 +83,29 @@ def plate_advice(
         if trial.opening is not Opening.DUCT_OFF and flow
     ]
     if not running:
-        return PlateAdvice(Outcome.BEGIN, ("Open the plate until ", *told, "; fix it, let it run steady, and read."))
+        return PlateAdvice(Outcome.BEGIN, tell("plate-loop-plate-advice-open-plate", told=told))
     last, flow = running[-1]
     assert flow is not None
     error = flow.value / wanted.value - 1
-    read: Phrase = ("Read ", figure(wanted.quantity, flow, "measured"), "; wanted ", wanted, ". ")
+    read: Phrase = tell(
+        "plate-loop-plate-advice-read-wanted", figure=figure(wanted.quantity, flow, "measured"), wanted=wanted
+    )
     if abs(error) <= facts.tolerance:
         proved = abs(error) + flow.band / wanted.value <= facts.tolerance
-        rest = (
-            ""
-            if proved
-            else " The reading's own error is wider than the tolerance: it does not prove it, nor speak against it."
-        )
-        return PlateAdvice(
-            Outcome.INSIDE,
-            (*read, f"Inside: fix the plate, tape its edge, and read once more, since taping moves it.{rest}"),
-            proved,
-        )
+        rest = "" if proved else say("plate-loop-plate-advice-reading-s")
+        return PlateAdvice(Outcome.INSIDE, (*read, say("plate-loop-plate-advice-inside-fix", rest=rest)), proved)
     if error > 0:
-        return PlateAdvice(Outcome.AGAIN, (*read, "Close the plate until ", *told, "; fix it, and read again."))
+        return PlateAdvice(Outcome.AGAIN, tell("plate-loop-plate-advice-close-plate", read=read, told=told))
     if last.opening is not Opening.WIDE_OPEN:
-        return PlateAdvice(
-            Outcome.AGAIN,
-            (*read, "Open it further until ", *told, "; where it stands wide open, say so on this reading."),
-        )
+        return PlateAdvice(Outcome.AGAIN, tell("plate-loop-plate-advice-open-further", read=read, told=told))
     return _wide_open(facts, trials, last, read)
 
 
 def _aimed(aim: Aim | None, wanted: Figure) -> Phrase:
     if aim is None:
-        return ("the flow is ", wanted)
-    way = "" if aim.rises else " (on this chart amps fall as air rises)"
-    return ("the clamp reads ", figure("current", aim.amps, "worked-out"), " at ", figure("voltage", aim.volts, "measured"), way)  # fmt: skip
+        return tell("plate-loop-aimed-flow", wanted=wanted)
+    way = "" if aim.rises else say("plate-loop-aimed-chart-amps")
+    return tell("plate-loop-aimed-clamp-reads", current=figure("current", aim.amps, "worked-out"), voltage=figure("voltage", aim.volts, "measured"), way=way)  # fmt: skip
 
 
 def _wide_open(facts: SetupFacts, trials: tuple[Trial, ...], last: Trial, read: Phrase) -> PlateAdvice:
@@ -122,23 +114,27 @@ def _wide_open(facts: SetupFacts, trials: tuple[Trial, ...], last: Trial, read: 
     if off is None or last.current is None or off.current is None:
         return PlateAdvice(
             Outcome.AGAIN,
-            (*read, "It stands wide open. Take the duct off at the unit, hands clear of the wheel, and read volts and amps as a reading of its own: do the amps climb?"),
+            (*read, say("plate-loop-wide-open-stands-wide")),
         )  # fmt: skip
     accuracies = facts.job.document.meters.accuracies
     now, before = (read_by_meter(entry, "current", "clamp", accuracies) for entry in (off.current, last.current))
     step = now - before
-    climbs: Phrase = (" from ", figure("current", before, "measured"), " to ", figure("current", now, "measured"))
+    climbs: Phrase = tell(
+        "plate-loop-wide-open-from-to",
+        current=figure("current", before, "measured"),
+        current_2=figure("current", now, "measured"),
+    )
     if step.value > max(step.band, LEAST_CLIMB * before.value):
         return PlateAdvice(
-            Outcome.CANNOT, (*read, "It cannot be reached: the amps climb", *climbs, " with the duct off, so the duct is too tight. Look at filter, dampers, registers and its size.")
+            Outcome.CANNOT, tell("plate-loop-wide-open-cannot-reached", read=read, climbs=climbs)
         )  # fmt: skip
     plate = facts.job.document.plate
     first = (
-        "capacitor, then volts, then bearings"
+        say("plate-loop-wide-open-capacitor-then")
         if plate.run_capacitance is not None
-        else "volts, then bearings and wheel"
+        else say("plate-loop-wide-open-volts-then")
     )
-    what = "pump" if facts.machine.wheel is Wheel.PUMP else "motor"
+    what = say("plate-loop-wide-open-pump") if facts.machine.wheel is Wheel.PUMP else say("plate-loop-wide-open-motor")
     return PlateAdvice(
-        Outcome.CANNOT, (*read, "It cannot be reached, and the amps do not climb", *climbs, f" with the duct off: the duct is not it. On the {what}'s side look at {first}.")
+        Outcome.CANNOT, tell("plate-loop-wide-open-cannot-reached-amps", read=read, climbs=climbs, what=what, first=first)
     )  # fmt: skip

@@ -12,6 +12,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.traits import SetBy
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
+from modest_rotor.core.say import listed, say, tell
 from modest_rotor.core.setup.drive_settings import DriveAnswer
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.setup.loop import LoopAnswer
@@ -165,31 +166,41 @@ def refusal_to_sign(steps: tuple[SetupStep, ...], step: SetupStep, state: SignSt
     if state is SignState.NOT_NEEDED:
         if step.step in NEVER_LEFT_OUT:
             return NEVER_LEFT_OUT[step.step]
-        return "A stop stands on this step; it is cleared by its cause." if step.stop else None
+        return say("setup-steps-refusal-to-sign-stop-stands") if step.stop else None
     if step.stop:
-        return "A stop stands on this step; it is cleared by its cause, not by a signature."
+        return say("setup-steps-refusal-to-sign-stop-stands-step")
     if step.waits:
-        return f"This step {step.waits}; it is signed after that."
+        return say("setup-steps-refusal-to-sign-step-signed", waits=step.waits)
     if step.after:
-        words = " and ".join(_number_words(steps, number) for number in step.after)
-        return f"First {words}: this step rests on {'it' if len(step.after) == 1 else 'them'}."
+        words = listed(_number_words(steps, number) for number in step.after)
+        return say(
+            "setup-steps-refusal-to-sign-first-step",
+            words=words,
+            it=say("setup-steps-refusal-to-sign-it")
+            if len(step.after) == 1
+            else say("setup-steps-refusal-to-sign-them"),
+        )
     standing = next((one for one in steps if one.stopped and one is not step), None)
     if standing is not None and step.group in LIVE:
-        return f"A stop stands on step {standing.number}; nothing is signed past it until its cause is cleared."
+        return say("setup-steps-refusal-to-sign-stop-stands-step-nothing", number=standing.number)
     return None
 
 
 NEVER_LEFT_OUT = {
-    "link": "The voltage selector is confirmed on every new motor; nobody can leave it out.",
-    "prove_dead": "It is proved dead before any hand goes in; nobody can leave it out.",
-    "isolate": "It is isolated before any hand goes in; nobody can leave it out.",
-    "power": "It is signed once power was put on; a step that was not done stays open.",
+    "link": say("setup-steps-never-left-out-voltage-selector"),
+    "prove_dead": say("setup-steps-never-left-out-proved-dead"),
+    "isolate": say("setup-steps-never-left-out-isolated-before"),
+    "power": say("setup-steps-never-left-out-signed-once"),
 }
 
 
 def _number_words(steps: tuple[SetupStep, ...], number: int) -> str:
     step = steps[number - 1]
-    return f"step {number}" + (", signed before and to be signed anew," if step.reopened else "")
+    return say(
+        "setup-steps-number-words-step",
+        number=number,
+        signed_before=say("setup-steps-number-words-signed-before") if step.reopened else "",
+    )
 
 
 def _basis(name: str, facts: SetupFacts) -> str:
@@ -225,22 +236,22 @@ FIELDS = {
 
 def _gains_wait(loop: LoopAnswer, said: Loop) -> str | None:
     if loop.set_point.figure is None:
-        return "waits for a set point"
+        return say("term-waits-for-a-set-point")
     first = next(iter(said.tries), None)
-    return None if first and first.gain and first.integral else "waits for gain and integral time as they are set"
+    return None if first and first.gain and first.integral else say("setup-steps-gains-wait-waits-gain")
 
 
 def _watch_waits(loop: LoopAnswer, said: Loop) -> str | None:
     if not said.tries or said.tries[-1].seen is None:
-        return "waits for what was seen"
-    return "waits for gains at which it stands still" if loop.is_restless else None
+        return say("term-waits-for-what-was-seen")
+    return say("setup-steps-watch-waits-waits-gains") if loop.is_restless else None
 
 
 LOOP_WAITS: dict[str, Callable[[LoopAnswer, Loop], str | None]] = {
     "loop_gains": _gains_wait,
     "loop_watch": _watch_waits,
-    "loop_fails": lambda _, said: None if said.on_failure else "waits for what it does when its sensor fails",
-    "loop_restart": lambda _, said: None if said.restart else "waits for what it does after a power cut",
+    "loop_fails": lambda _, said: None if said.on_failure else say("setup-steps-loop-waits-waits-what"),
+    "loop_restart": lambda _, said: None if said.restart else say("setup-steps-loop-waits-waits-what-does"),
 }
 """What each step of a loop waits for."""
 
@@ -253,15 +264,15 @@ def _stop(step: str, facts: SetupFacts, link: LinkAnswer, loop: LoopAnswer | Non
         return link.stop, link.waits
     control = facts.traits.control
     if step == "drive_settings" and control is ControlMode.RELUCTANCE and setup.drive.mode not in (None, control):
-        return (f"A reluctance motor falls out of step on {setup.drive.mode}: set the drive's own mode for it.",), None
+        return (say("setup-steps-stop-reluctance-motor", mode=setup.drive.mode),), None
     if step == "rotation_drive":
         if "wrong" in (setup.rotation_output, setup.rotation_bypass):
-            where = "drive's output" if setup.rotation_output == "wrong" else "bypass"
-            return (
-                f"It turns the wrong way from the {where}: isolate, change two of its three leads there, prove it again.",
-            ), None
+            where = (
+                say("setup-steps-stop-drive-s") if setup.rotation_output == "wrong" else say("setup-steps-stop-bypass")
+            )
+            return (say("setup-steps-stop-turns-wrong", where=where),), None
         if setup.rotation_output is None:
-            return (), "waits for what was seen"
+            return (), say("term-waits-for-what-was-seen")
     return (), None
 
 
@@ -276,17 +287,20 @@ def _value(step: str, facts: SetupFacts, drive: DriveAnswer | None, loop: LoopAn
         return _new_capacitor(facts)
     if step in ("discharge_electronics", "rotation_drive") and facts.machine.volts.value:
         volts = figure("link_voltage", 2**0.5 * facts.machine.volts.value, "estimated")
-        return ("a DC link stands at about ", volts, " at the line volts read here")
+        return tell("setup-steps-value-dc-link", volts=volts)
     if step == "rotation":
         return _the_other_way(facts)
     if step == "overload" and drive is not None:
-        return (drive.overload.figure, " on the drive, at most ", drive.overload_most.figure, " at an overload relay") if drive.overload.figure and drive.overload_most.figure else ()  # fmt: skip
+        return tell("setup-steps-value-drive-most", figure=drive.overload.figure, figure_2=drive.overload_most.figure) if drive.overload.figure and drive.overload_most.figure else ()  # fmt: skip
     if step == "overload":
         return _overload(facts)
     if step in ("seal", "lock"):
         return _aim(facts)
     if step == "heat" and document.target.rise:
-        return ("rise allowed ", as_typed("temperature_difference", document.target.rise, "plate"))
+        return tell(
+            "setup-steps-value-rise-allowed",
+            temperature_difference=as_typed("temperature_difference", document.target.rise, "plate"),
+        )
     return ()
 
 
@@ -297,9 +311,15 @@ def _joined(phrases: tuple[Phrase, ...]) -> Phrase:
 def _first_gains(loop: LoopAnswer) -> Phrase:
     told: list[str | Figure] = list(loop.direction)
     if loop.set_point.figure:
-        told += [" Set point ", loop.set_point.figure, "."]
+        told += [say("setup-steps-first-gains-set-point"), loop.set_point.figure, "."]
     if loop.gain.figure and loop.integral.figure:
-        told += [" Gain ", loop.gain.figure, ", integral time ", loop.integral.figure, "."]
+        told += [
+            say("setup-steps-first-gains-gain"),
+            loop.gain.figure,
+            say("setup-steps-first-gains-integral-time"),
+            loop.integral.figure,
+            ".",
+        ]
     return tuple(told)
 
 
@@ -308,19 +328,22 @@ def _new_capacitor(facts: SetupFacts) -> Phrase:
     product, plate = facts.considered.product, facts.job.document.plate
     if product is not None:
         if product.run_capacitance is None:
-            return ("by the label of the new motor, not by that of the old one",)
+            return (say("setup-steps-new-capacitor-label-new"),)
         said: list[str | Figure] = [as_typed("capacitance", product.run_capacitance, "plate")]
         if product.capacitor_voltage:
             said += [", ", as_typed("capacitor_voltage", product.capacitor_voltage, "plate")]
-        return (*said, " by its data sheet; the tolerance by its label")
+        return tell("setup-steps-new-capacitor-data-sheet", said=said)
     if plate.run_capacitance is None:
         return ()
     said = [as_typed("capacitance", plate.run_capacitance, "plate")]
     if plate.capacitor_voltage:
-        said += [", at least ", as_typed("capacitor_voltage", plate.capacitor_voltage, "plate")]
+        said += [
+            say("setup-steps-new-capacitor-least"),
+            as_typed("capacitor_voltage", plate.capacitor_voltage, "plate"),
+        ]
     if plate.capacitor_tolerance:
         said += [", ± ", as_typed("tolerance", plate.capacitor_tolerance, "plate")]
-    return (*said, " by today's plate: compare with the new motor's own label")
+    return tell("setup-steps-new-capacitor-today-s", said=said)
 
 
 def _the_other_way(facts: SetupFacts) -> Phrase:
@@ -333,16 +356,16 @@ def _the_other_way(facts: SetupFacts) -> Phrase:
     else:
         product = facts.considered.product
         kind = (product.motor_kind if product else None) or facts.machine.plate.kind
-    return (f"Wrong way: {find_row('reversing', kind=str(kind))['how']}",) if kind else ()
+    return (say("setup-steps-the-other-way", find_row=find_row("reversing", kind=str(kind))["how"]),) if kind else ()
 
 
 def _overload(facts: SetupFacts) -> Phrase:
     """Full-load amps of the motor in its connection in use."""
     volts, amps = facts.connection or (None, None)
     if volts is None or amps is None:
-        return ("by the full-load amps on the plate of the new motor, in the connection that is used",)
-    whose = "the new plate" if facts.brings_motor else "the plate"
-    return ("for ", figure("rated_current", amps, "plate"), f", {whose} in its connection for ", figure("rated_voltage", volts, "plate"))  # fmt: skip
+        return (say("setup-steps-overload-full-load"),)
+    whose = say("setup-steps-overload-new-plate") if facts.brings_motor else say("setup-steps-overload-plate")
+    return tell("setup-steps-overload-connection", rated_current=figure("rated_current", amps, "plate"), whose=whose, rated_voltage=figure("rated_voltage", volts, "plate"))  # fmt: skip
 
 
 def _aim(facts: SetupFacts) -> Phrase:
@@ -351,7 +374,5 @@ def _aim(facts: SetupFacts) -> Phrase:
     aim = aim_at(facts, flow.si) if flow else None
     if aim is None:
         return ()
-    way = "opening the plate raises amps" if aim.rises else "opening the plate lowers amps on this chart"
-    return (
-        "aim at ", figure("current", aim.amps, "estimated"), " at ", figure("voltage", aim.volts, "measured"), f": {way}",
-    )  # fmt: skip
+    way = say("setup-steps-aim-opening-plate") if aim.rises else say("setup-steps-aim-opening-plate-lowers")
+    return tell("setup-steps-aim-aim", current=figure("current", aim.amps, "estimated"), voltage=figure("voltage", aim.volts, "measured"), way=way)  # fmt: skip

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.traits import DriveTraits
 
 NEAR_HZ = 1e-6
@@ -48,7 +49,7 @@ def frequencies(low: float, high: float, step: float) -> tuple[float, ...]:
     """
     if not (0 <= low < high and step > 0):
         raise OutsideValidity(
-            f"A sweep goes up: from {low:g} to {high:g} Hz in steps of {step:g} Hz it has nowhere to go."
+            say("sweep-frequencies", low=Number(low, "g"), high=Number(high, "g"), step=Number(step, "g"))
         )
     count = int(np.floor((high - low) / step + NEAR_HZ))
     inner = [round(low + place * step, 6) for place in range(count + 1)]
@@ -115,9 +116,7 @@ def _ends_moved(runs: list[Band], floor: float, high: float, step: float) -> tup
     if runs and runs[0].low <= floor + NEAR_HZ:
         floor = runs.pop(0).high + step
     if floor >= high:
-        raise OutsideValidity(
-            "Between the loud ends nothing quiet is left. Look at the motor, its mounts and its wheel first."
-        )
+        raise OutsideValidity(say("sweep-ends-moved"))
     return runs, floor, high
 
 

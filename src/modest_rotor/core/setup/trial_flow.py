@@ -6,6 +6,7 @@ from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.say import say
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.stations.charts import amps_chart
 from modest_rotor.core.stations.setup import Trial
@@ -28,7 +29,7 @@ def flow_of(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
         found = way(facts, trial)
         if found[0] is not None or found[1]:
             return found
-    return None, "no flow read yet"
+    return None, say("trial-flow-flow-of")
 
 
 def _by_static(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
@@ -36,10 +37,10 @@ def _by_static(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
     if trial.static is None:
         return None, ""
     if not (machine.flow_is_measured and machine.pressure_is_measured):
-        return None, "static tells a flow only where one flow and its static were read before"
+        return None, say("trial-flow-by-static-static-tells")
     over, known = trial.static.si - machine.fixed_pressure.value, machine.pressure.value - machine.fixed_pressure.value
     if over <= 0 or known <= 0:
-        return None, "the static read is not above the pressure that stays at no flow"
+        return None, say("trial-flow-by-static-static-read")
     read = read_by_meter(trial.static, "pressure", f"trial {trial.id}", facts.job.document.meters.accuracies)
     ratio = (over / known) ** (1 / machine.exponent.value)
     spread = Estimate(
@@ -49,7 +50,7 @@ def _by_static(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
             "duct's curve": DUCT_SPREAD * ratio,
         },
     )
-    return machine.flow * spread, "by static, on the duct's own curve"
+    return machine.flow * spread, say("trial-flow-by-static-static-duct")
 
 
 DUCT_SPREAD = 0.03
@@ -65,9 +66,9 @@ def _by_rise(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
         return None, ""
     heat = facts.job.document.target.heat
     if heat is None or trial.rise.si <= 0:
-        return None, "a rise tells a flow with the heat output, on Readings"
+        return None, say("trial-flow-by-rise-rise-tells")
     flow = heat.si / (air_factor(facts.job.document.target) * trial.rise.si)
-    return Estimate(flow, {f"rise, trial {trial.id}": RISE_SPREAD * flow}), "by temperature rise"
+    return Estimate(flow, {f"rise, trial {trial.id}": RISE_SPREAD * flow}), say("trial-flow-by-rise-temperature-rise")
 
 
 def _by_amps(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
@@ -75,7 +76,7 @@ def _by_amps(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
         return None, ""
     volts = facts.job.document.setup.first_volts
     if not facts.job.document.charts.amps_chart or "electronic" in facts.features or facts.on_drive:
-        return None, "amps tell a flow only by the machine's amps chart, of the motor that the chart was made for"
+        return None, say("trial-flow-by-amps-amps-tell")
     try:
         flow = (
             amps_chart(facts.job.document.charts)
@@ -84,4 +85,4 @@ def _by_amps(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
         )
     except Refusal as refusal:
         return None, refusal.sentence
-    return Estimate(flow, {f"amps, trial {trial.id}": CHART_SPREAD * flow}), "by the amps chart"
+    return Estimate(flow, {f"amps, trial {trial.id}": CHART_SPREAD * flow}), say("trial-flow-by-amps-amps-chart")

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.phrase import Frozen, Phrase, as_typed
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.setup import Setup
 
 SAME_VOLTS = 0.03
@@ -27,17 +28,17 @@ def link_answer(setup: Setup) -> LinkAnswer:
     """
     first, second, link = setup.first_volts, setup.second_volts, setup.link
     if first is None:
-        return LinkAnswer(waits="waits for the volts measured at this machine")
+        return LinkAnswer(waits=say("volts-link-answer-waits-volts"))
     if link is None:
-        return LinkAnswer(waits="waits for what voltage selector or tap is set for")
+        return LinkAnswer(waits=say("volts-link-answer-waits-what"))
     stop = _mismatch(link, first) or (_mismatch(link, second) if second else ())
     if stop:
         return LinkAnswer(stop=stop)
     if second is None:
-        return LinkAnswer(waits="waits for the same volts, measured and typed once more")
+        return LinkAnswer(waits=say("volts-link-answer-waits-same"))
     if abs(second.si - first.si) > SAME_VOLTS * max(first.si, second.si):
-        said = ("The two measurements differ: ", as_typed("voltage", first, "measured"), " and ")
-        end = (as_typed("voltage", second, "measured"), ". Measure again before power.")
+        said = tell("volts-link-answer-two-measurements", voltage=as_typed("voltage", first, "measured"))
+        end = (as_typed("voltage", second, "measured"), say("volts-link-answer-measure-again"))
         return LinkAnswer(stop=(*said, *end))
     return LinkAnswer(confirmed=True)
 
@@ -46,7 +47,4 @@ def _mismatch(link: Entry, measured: Entry) -> Phrase:
     low = (link.low if link.low is not None else link.si) * (1 - UTILISATION)
     if low <= measured.si <= link.si * (1 + UTILISATION):
         return ()
-    return (
-        "The voltage selector is set for ", as_typed("rated_voltage", link, "plate"), "; measured here: ",
-        as_typed("voltage", measured, "measured"), ". Do not put power on: the wrong volts destroy the motor. Nobody can waive this.",
-    )  # fmt: skip
+    return tell("volts-mismatch", rated_voltage=as_typed("rated_voltage", link, "plate"), voltage=as_typed("voltage", measured, "measured"))  # fmt: skip

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.standards.lookup import between, rows_of
 from modest_rotor.core.standards.motors import PER_CENT, W_PER_HP
 from modest_rotor.core.tables import read_table
@@ -22,7 +23,7 @@ def drive_efficiency(power_w: float, load: float) -> float:
     sizes = list(dict.fromkeys(row["power_hp"] for row in read_table(NAME)))
     if not float(sizes[0]) <= rating <= float(sizes[-1]):
         raise OutsideValidity(
-            f"A drive of {rating:g} hp lies outside the table, which goes from {sizes[0]} to {sizes[-1]} hp."
+            say("drives-drive-efficiency", rating=Number(rating, "g"), sizes=sizes[0], sizes_2=sizes[-1])
         )
     by_size = [
         {

@@ -5,6 +5,7 @@ from __future__ import annotations
 from bisect import bisect_right
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, joined, say
 from modest_rotor.core.tables import Row, heading, read_table
 
 SAME = 2e-3
@@ -18,12 +19,15 @@ def rows_of(name: str, **wanted: str) -> list[Row]:
     """
     rows = [row for row in read_table(name) if all(row[column] == value for column, value in wanted.items())]
     if not rows:
-        asked = ", ".join(f"{column.replace('_', ' ')} {value}" for column, value in wanted.items())
-        has = "; ".join(
-            f"{column.replace('_', ' ')}: {', '.join(dict.fromkeys(row[column] for row in read_table(name)))}"
-            for column in wanted
+        asked = joined(", ", (f"{column.replace('_', ' ')} {value}" for column, value in wanted.items()))
+        has = joined(
+            "; ",
+            (
+                f"{column.replace('_', ' ')}: {', '.join(dict.fromkeys(row[column] for row in read_table(name)))}"
+                for column in wanted
+            ),
         )
-        raise OutsideValidity(f"“{heading(name)['title']}” has no row for {asked}. It has {has}.")
+        raise OutsideValidity(say("lookup-rows-of", heading=heading(name)["title"], asked=asked, has=has))
     return rows
 
 
@@ -40,9 +44,9 @@ def at_size(name: str, rows: list[Row], column: str, value: float, unit: str, wi
     nearest = min(rows, key=lambda row: abs(float(row[column]) - value))
     if abs(float(nearest[column]) - value) <= within * abs(value):
         return nearest
-    sizes = ", ".join(f"{float(row[column]):g}" for row in rows)
+    sizes = joined(", ", (f"{float(row[column]):g}" for row in rows))
     raise OutsideValidity(
-        f"“{heading(name)['title']}” has no row for {value:g} {unit}. It has {sizes} {unit}; between them a standard gives nothing."
+        say("lookup-at-size", heading=heading(name)["title"], value=Number(value, "g"), unit=unit, sizes=sizes)
     )
 
 
@@ -57,7 +61,14 @@ def between(name: str, rows: list[Row], column: str, result: str, value: float, 
     known = [float(row[column]) for row in rows]
     if not known[0] <= value <= known[-1]:
         raise OutsideValidity(
-            f"{value:g} {unit} lies outside “{heading(name)['title']}”, which goes from {known[0]:g} to {known[-1]:g} {unit}."
+            say(
+                "lookup-between",
+                value=Number(value, "g"),
+                unit=unit,
+                heading=heading(name)["title"],
+                known=Number(known[0], "g"),
+                known_2=Number(known[-1], "g"),
+            )
         )
     upper = min(bisect_right(known, value), len(known) - 1)
     share = (value - known[upper - 1]) / (known[upper] - known[upper - 1])

@@ -7,6 +7,7 @@ import re
 from dataclasses import dataclass
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.standards.lookup import AS_PRINTED, at_size, between, rows_of
 from modest_rotor.core.tables import read_table
 
@@ -44,9 +45,7 @@ def code_letter_of(volt_amperes_per_watt: float) -> Letter:
     :raises OutsideValidity: below zero. Source: as :func:`code_letter`.
     """
     if volt_amperes_per_watt < 0:
-        raise OutsideValidity(
-            f"Locked-rotor volt-amperes lie above zero, not at {volt_amperes_per_watt:g} times the power."
-        )
+        raise OutsideValidity(say("motors-code-letter-of", volt_amperes_per_watt=Number(volt_amperes_per_watt, "g")))
     letters = [code_letter(row["letter"]) for row in read_table("locked_rotor_letters")]
     return next(one for one in reversed(letters) if volt_amperes_per_watt >= one.low)
 
@@ -60,7 +59,7 @@ def locked_rotor_current_a(letter: str, power_w: float, voltage_v: float, phases
     Source: definition of apparent power; NEMA MG 1, 10.37.2.
     """
     if phases not in PHASES or voltage_v <= 0:
-        raise OutsideValidity(f"A motor has one phase or three and volts above zero, not {phases} and {voltage_v:g} V.")
+        raise OutsideValidity(say("motors-locked-rotor-current-a", phases=phases, voltage_v=Number(voltage_v, "g")))
     found = code_letter(letter)
     per = power_w / (voltage_v * PHASES[phases])
     return found.low * per, None if found.high is None else found.high * per
@@ -119,9 +118,7 @@ def voltage_unbalance(first_v: float, second_v: float, third_v: float) -> float:
     """
     volts = (first_v, second_v, third_v)
     if min(volts) <= 0:
-        raise OutsideValidity(
-            f"Three line voltages lie above zero; {min(volts):g} V was given. A dead line is a single-phasing."
-        )
+        raise OutsideValidity(say("motors-voltage-unbalance", volts=Number(min(volts), "g")))
     mean = sum(volts) / len(volts)
     return max(abs(one - mean) for one in volts) / mean
 
@@ -134,10 +131,7 @@ def unbalance_derating(unbalance: float) -> float:
     Source: NEMA MG 1, figure 14-1, read off the curve, within 0.015.
     """
     if unbalance > LARGEST_UNBALANCE:
-        raise OutsideValidity(
-            f"{PER_CENT * unbalance:.1f} % of unbalance is more than the 5 % at which a motor may run at all: do not run it, find"
-            " the reason in supply or connection."
-        )
+        raise OutsideValidity(say("motors-unbalance-derating", unbalance=Number(PER_CENT * unbalance, ".1f")))
     rows = list(read_table("voltage_unbalance"))
     return between("voltage_unbalance", rows, "unbalance", "derating", PER_CENT * unbalance, "%")
 
@@ -170,9 +164,7 @@ def winding_temperature_c(cold_ohm: float, cold_c: float, warm_ohm: float) -> fl
     Source: linear law of copper, IEEE Std 112.
     """
     if min(cold_ohm, warm_ohm) <= 0:
-        raise OutsideValidity(
-            f"A winding has ohms above zero; {min(cold_ohm, warm_ohm):g} Ω is a short circuit or no contact."
-        )
+        raise OutsideValidity(say("motors-winding-temperature-c", cold_ohm=Number(min(cold_ohm, warm_ohm), "g")))
     return warm_ohm / cold_ohm * (COPPER_ZERO_K + cold_c) - COPPER_ZERO_K
 
 
@@ -187,11 +179,9 @@ def enclosure(code: str) -> tuple[str, str]:
     """
     digits = code.strip().upper().removeprefix("IP").strip()
     if len(digits) < len(("first", "second")):
-        raise OutsideValidity(
-            f"“{code}” is no IP code: two digits, for example IP54, with X for one that is not given."
-        )
+        raise OutsideValidity(say("motors-enclosure-ip-code", code_=code))
     return tuple(  # type: ignore[return-value]
-        "not stated" if digit == "X" else rows_of("ip_code", digit=place, value=digit)[0]["keeps_out"]
+        say("motors-enclosure-stated") if digit == "X" else rows_of("ip_code", digit=place, value=digit)[0]["keeps_out"]
         for place, digit in zip(("first", "second"), digits, strict=False)
     )
 

@@ -3,10 +3,15 @@
 from __future__ import annotations
 
 from modest_rotor.core.errors import OutsideValidity
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.standards.lookup import AS_PRINTED, at_size, rows_of
 from modest_rotor.core.standards.motors import W_PER_HP
 
-SERVICE_FACTOR_CASE, OTHER_CASE, COOL_CASE = "service factor 1.15 or more", "all other motors", "rise of 40 °C or less"
+SERVICE_FACTOR_CASE, OTHER_CASE, COOL_CASE = (
+    say("wiring-these-service-factor"),
+    say("wiring-these-all-other"),
+    say("wiring-these-rise-c"),
+)
 SYSTEM_VOLTS = {115: (110, 120), 230: (220, 240), 460: (440, 480), 575: (550, 600)}
 """Volts of systems for which a column of the tables holds: the note below NFPA 70, tables 430.248 and 430.250 (from memory)."""
 GENEROUS_SERVICE_FACTOR, LARGEST_SERVICE_FACTOR = 1.15, 2.0
@@ -37,8 +42,12 @@ def overload_setting_a(plate_current_a: float, service_factor: float = 1.0, cool
     """
     if plate_current_a <= 0 or not 1 <= service_factor <= LARGEST_SERVICE_FACTOR:
         raise OutsideValidity(
-            f"A plate carries amps above zero and a service factor from 1 to {LARGEST_SERVICE_FACTOR:g}, not"
-            f" {plate_current_a:g} A and {service_factor:g}."
+            say(
+                "wiring-overload-setting-a",
+                largest_service_factor=Number(LARGEST_SERVICE_FACTOR, "g"),
+                plate_current_a=Number(plate_current_a, "g"),
+                service_factor=Number(service_factor, "g"),
+            )
         )
     case = SERVICE_FACTOR_CASE if service_factor >= GENEROUS_SERVICE_FACTOR else COOL_CASE if cool else OTHER_CASE
     (row,) = rows_of("overload_protection", case=case)

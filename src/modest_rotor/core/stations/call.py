@@ -7,6 +7,7 @@ from pydantic import Field
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.identification import Mode
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, told
 
@@ -52,37 +53,21 @@ class Complaint(Coded):
 class Call(Sheet):
     """What is asked on arrival."""
 
-    reason: Reason | None = chosen("Why are we here?", "The first thing the people in the building said.")
-    protected: Protected | None = chosen(
-        "Is this a protected duty?", "If flow here is set by a code or a listing, no lower flow is proposed."
-    )
-    who_was_asked: str | None = told("Who was asked", "Name or role of whoever answered for the protected duty.")
-    minimum_airflow: Entry | None = asked(
-        "airflow",
-        "Documented least airflow",
-        "typed",
-        "From the approval, the listing or the design; empty if none is recorded.",
-    )
-    minimum_water_flow: Entry | None = asked(
-        "water_flow", "Documented least water flow", "typed", "From the appliance's data; empty if none is recorded."
-    )
+    reason: Reason | None = chosen("field-Call-reason")
+    protected: Protected | None = chosen("field-Call-protected")
+    who_was_asked: str | None = told("field-Call-who_was_asked")
+    minimum_airflow: Entry | None = asked("airflow", "field-Call-minimum_airflow", "typed")
+    minimum_water_flow: Entry | None = asked("water_flow", "field-Call-minimum_water_flow", "typed")
     complaints: tuple[Complaint, ...] = Field(
-        default=(),
-        title="What do the people here notice?",
-        description="All that they name.",
-        max_length=len(Complaint),
+        default=(), title=say("call-complaints"), description="All that they name.", max_length=len(Complaint)
     )
-    notes: str | None = told("In their words")
-    serves: str | None = told("What the machine serves", "Rooms, circuit or process.", longest=LONGEST_NAME)
-    called_by: Mode | None = chosen("Which call runs it?", "The one it mostly runs on.")
-    not_interrupted: str | None = told(
-        "What may not be interrupted",
-        "And from when to when; nothing is switched off without asking.",
-        longest=LONGEST_NAME,
-    )
-    serial: str | None = told("Serial", "As text, off the motor that will be removed.", longest=60)
-    date_code: str | None = told("Date code", "As text.", longest=60)
-    part_number: str | None = told("Part number", "As text.", longest=60)
+    notes: str | None = told("field-Call-notes")
+    serves: str | None = told("field-Call-serves", longest=LONGEST_NAME)
+    called_by: Mode | None = chosen("field-Call-called_by")
+    not_interrupted: str | None = told("field-Call-not_interrupted", longest=LONGEST_NAME)
+    serial: str | None = told("field-Call-serial", longest=60)
+    date_code: str | None = told("field-Call-date_code", longest=60)
+    part_number: str | None = told("field-Call-part_number", longest=60)
 
     @property
     def is_protected(self) -> bool:

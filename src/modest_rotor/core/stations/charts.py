@@ -13,12 +13,13 @@ from modest_rotor.core.errors import Refusal
 from modest_rotor.core.identify.chart import LEAST, AmpsChart, BlowerTable, Column
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.quantities import quantity
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.sheet import Sheet, chosen, told
 
 LONGEST_TABLE = 4000
 MOST_ROWS, MOST_COLUMNS = 60, 12
 EMPTY_CELLS = ("", "-", "–", "—", "n/a", "na")
-CHART_EXAMPLE = "For example: cfm 208 230, then under it 1600 3.9 3.6."
+CHART_EXAMPLE = say("charts-chart-example")
 
 
 class CountedParts(Coded):
@@ -33,18 +34,12 @@ class CountedParts(Coded):
 class Charts(Sheet):
     """What is glued inside the panel."""
 
-    amps_chart: str | None = told(
-        "Amps-and-volts airflow chart", "Volts across, flow down, amps in the cells; typed, or pasted from a spreadsheet.", longest=LONGEST_TABLE
-    )  # fmt: skip
-    amps_chart_flow: Literal["cfm", "L/s", "m³/h"] | None = chosen("Its flow is in")
-    blower_table: str | None = told(
-        "Blower table", "Taps across, external static down, flow in the cells; typed, or pasted.", longest=LONGEST_TABLE
-    )
-    blower_table_flow: Literal["cfm", "L/s", "m³/h"] | None = chosen("Its flow is in")
-    blower_table_static: Literal["in. w.g.", "Pa"] | None = chosen("Its static is in")
-    counted_external: CountedParts | None = chosen(
-        "Parts that it counts as external", "Those whose resistance the static must hold as well."
-    )
+    amps_chart: str | None = told("field-Charts-amps_chart", longest=LONGEST_TABLE)  # fmt: skip
+    amps_chart_flow: Literal["cfm", "L/s", "m³/h"] | None = chosen("field-Charts-amps_chart_flow")
+    blower_table: str | None = told("field-Charts-blower_table", longest=LONGEST_TABLE)
+    blower_table_flow: Literal["cfm", "L/s", "m³/h"] | None = chosen("field-Charts-blower_table_flow")
+    blower_table_static: Literal["in. w.g.", "Pa"] | None = chosen("field-Charts-blower_table_static")
+    counted_external: CountedParts | None = chosen("field-Charts-counted_external")
 
 
 class ChartRefused(Refusal):
@@ -83,15 +78,15 @@ def read_grid(text: str) -> Grid:
     """
     lines = [line for line in text.splitlines() if line.strip()]
     if len(lines) < 1 + LEAST:
-        raise ChartRefused(f"A chart has a head and at least {LEAST} rows. {CHART_EXAMPLE}")
+        raise ChartRefused(say("charts-read-grid-chart-head", least=LEAST, chart_example=CHART_EXAMPLE))
     if len(lines) > 1 + MOST_ROWS:
-        raise ChartRefused(f"A chart has at most {MOST_ROWS} rows; this has {len(lines) - 1:,}. It is kept as typed.")
+        raise ChartRefused(say("charts-read-grid-chart-most", most_rows=MOST_ROWS, lines=Number(len(lines) - 1, ",")))
     split = _splitter(text)
     corner, *head = split(lines[0])
     if corner[:1].isdigit() and len(split(lines[1])) == len(head) + 2:  # a head without a corner
         corner, head = "", [corner, *head]
     if not 1 <= len(head) <= MOST_COLUMNS:
-        raise ChartRefused(f"A chart has 1 to {MOST_COLUMNS} columns; this has {len(head)}. It is kept as typed.")
+        raise ChartRefused(say("charts-read-grid-chart-columns", most_columns=MOST_COLUMNS, head=len(head)))
     rows = tuple(_row(number, split(line), len(head)) for number, line in enumerate(lines[1:], 2))
     return Grid(corner, tuple(head), tuple(sorted(rows, key=lambda row: row[0])))
 
@@ -109,10 +104,10 @@ def amps_chart(charts: Charts) -> AmpsChart:
         cells = [(flow * unit, row[place]) for flow, row in grid.rows]
         known = [(flow, amps) for flow, amps in cells if amps is not None]
         if len(known) < LEAST:
-            raise ChartRefused(f"The {key:g} V column has fewer than {LEAST} amps. It is kept as typed.")
+            raise ChartRefused(say("charts-amps-chart-v-column", key=Number(key, "g"), least=LEAST))
         columns.append(Column(key, tuple(flow for flow, _ in known), tuple(amps for _, amps in known)))
     if len(set(keys)) != len(keys):
-        raise ChartRefused("Two columns have the same volts. Keep one of them.")
+        raise ChartRefused(say("charts-amps-chart-two-columns"))
     _refuse_repeated([row[0] for row in grid.rows])
     return AmpsChart(tuple(sorted(columns, key=lambda column: column.key)))
 
@@ -130,7 +125,7 @@ def blower_table(charts: Charts) -> BlowerTable:
     for place, name in enumerate(grid.head):
         known = [(row[0] * static, cell * flow) for row in grid.rows if (cell := row[1][place]) is not None]
         if len(known) < LEAST:
-            raise ChartRefused(f"The column “{name}” has fewer than {LEAST} flows. It is kept as typed.")
+            raise ChartRefused(say("charts-blower-table", name=name, least=LEAST))
         columns.append((name, tuple(pa for pa, _ in known), tuple(cell for _, cell in known)))
     return BlowerTable(tuple(columns))
 
@@ -146,11 +141,9 @@ def amps_chart_state(charts: Charts) -> ChartState | None:
     questions = []
     for column in chart.columns:
         if column.falls:
-            questions.append(
-                f"At {column.key:g} V amps fall as air rises: right for an axial wheel, wrong for a blower."
-            )
+            questions.append(say("charts-amps-chart-state-v-amps", key=Number(column.key, "g")))
         elif not column.rises:
-            questions.append(f"At {column.key:g} V amps rise and fall along the column: look for a slip in typing.")
+            questions.append(say("charts-amps-chart-state-v-amps-rise", key=Number(column.key, "g")))
     lines = tuple(ChartLine(name=f"{column.key:g} V", across=column.rows, up=column.cells) for column in chart.columns)
     return ChartState(questions=tuple(questions), columns=lines)
 
@@ -164,12 +157,12 @@ def blower_table_state(charts: Charts) -> ChartState | None:
     except Refusal as refusal:
         return ChartState(refused=refusal.sentence)
     questions = [
-        f"On “{name}” flow rises with static somewhere: look for a slip in typing."
+        say("charts-blower-table-state-flow-rises", name=name)
         for name, _, flows in table.columns
         if any(after > before for before, after in itertools.pairwise(flows))
     ]
     if charts.counted_external is None:
-        questions.append("Say which parts the table counts as external: it decides what the static must hold.")
+        questions.append(say("charts-blower-table-state-say-parts"))
     lines = tuple(ChartLine(name=name, across=flows, up=statics) for name, statics, flows in table.columns)
     return ChartState(questions=tuple(questions), columns=lines)
 
@@ -199,7 +192,7 @@ def _row(number: int, cells: list[str], columns: int) -> tuple[float, tuple[floa
     while len(rest) > columns and not rest[-1]:
         rest.pop()
     if len(rest) > columns:
-        raise ChartRefused(f"Line {number} has {len(rest)} cells under {columns} heads. It is kept as typed.")
+        raise ChartRefused(say("charts-row", number=number, rest=len(rest), columns=columns))
     padded = rest + [""] * (columns - len(rest))
     return _number(first, number), tuple(
         None if cell.lower() in EMPTY_CELLS else _number(cell, number) for cell in padded
@@ -209,17 +202,17 @@ def _row(number: int, cells: list[str], columns: int) -> tuple[float, tuple[floa
 def _number(text: str, line: int) -> float:
     match = re.match(r"\s*(\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:\.\d+)?|\.\d+)", text)
     if match is None:
-        raise ChartRefused(f"“{text[:30]}” in line {line} is no number. It is kept as typed; correct that cell.")
+        raise ChartRefused(say("charts-number", text=text[:30], line=line))
     return float(match[1].replace(",", ""))
 
 
 def _factor(name: str, spelling: str, what: str) -> float:
     unit = quantity(name).unit_named(spelling.strip())
     if unit is None or not spelling.strip():
-        raise ChartRefused(f"Say in which unit the chart's {what} is: it stands in no cell that could be read.")
+        raise ChartRefused(say("charts-factor", what=what))
     return unit.factor
 
 
 def _refuse_repeated(keys: list[float]) -> None:
     if len(set(keys)) != len(keys):
-        raise ChartRefused("Two rows begin with the same number. Keep one of them.")
+        raise ChartRefused(say("charts-refuse-repeated"))

@@ -12,6 +12,7 @@ from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly, measured
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.say import Number, say, tell
 from modest_rotor.core.stations.identification import Mode
 from modest_rotor.core.stations.readings import SpeedTap
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, told
@@ -73,27 +74,20 @@ SPREAD_OF = {HoursFrom.TEMPLATE: 0.3}
 class DutyStep(Identified):
     """Part of the year at one flow."""
 
-    name: str = told("Step", "What the machine does in these hours.", default="", longest=LONGEST_NAME)
-    call: Mode | None = chosen("Called by", "The call that energises this step.")
-    hours: Entry | None = asked("hours", "Hours a year", "estimated", "All steps together at most 8,784.")
-    hours_from: HoursFrom | None = chosen("Hours from", "Typed, a thermostat's cycles, a logger, or a template.")
-    hours_spread: Entry | None = asked("tolerance", "Hours ±", "estimated", "At 95 %; a tenth where nothing is said.")
-    cycles: Entry | None = asked("cycles_per_hour", "Cycles an hour", "measured", "Starts in an hour of the season.")
-    minutes: Entry | None = asked("cycle_minutes", "Minutes a cycle", "measured", "Running time of one start.")
-    season: Entry | None = asked("season", "Season", "estimated", "Days a year in which it cycles so.")
-    wants: Wants | None = chosen("Flow said as", "A share of full flow where nothing is said.")
-    flow_share: Entry | None = asked(
-        "flow_share",
-        "Share of full flow",
-        "estimated",
-        "Full flow is that of the machine put right, on its highest setting.",
-    )
-    design_share: Entry | None = asked(
-        "design_share", "Share of the wanted flow", "typed", "Wanted flow as on Readings."
-    )
-    airflow: Entry | None = asked("airflow", "Airflow", "typed")
-    water_flow: Entry | None = asked("water_flow", "Water flow", "typed")
-    tap: SpeedTap | None = chosen("On its tap")
+    name: str = told("field-DutyStep-name", default="", longest=LONGEST_NAME)
+    call: Mode | None = chosen("field-DutyStep-call")
+    hours: Entry | None = asked("hours", "field-DutyStep-hours", "estimated")
+    hours_from: HoursFrom | None = chosen("field-DutyStep-hours_from")
+    hours_spread: Entry | None = asked("tolerance", "field-DutyStep-hours_spread", "estimated")
+    cycles: Entry | None = asked("cycles_per_hour", "field-DutyStep-cycles", "measured")
+    minutes: Entry | None = asked("cycle_minutes", "field-DutyStep-minutes", "measured")
+    season: Entry | None = asked("season", "field-DutyStep-season", "estimated")
+    wants: Wants | None = chosen("field-DutyStep-wants")
+    flow_share: Entry | None = asked("flow_share", "field-DutyStep-flow_share", "estimated")
+    design_share: Entry | None = asked("design_share", "field-DutyStep-design_share", "typed")
+    airflow: Entry | None = asked("airflow", "field-DutyStep-airflow", "typed")
+    water_flow: Entry | None = asked("water_flow", "field-DutyStep-water_flow", "typed")
+    tap: SpeedTap | None = chosen("field-DutyStep-tap")
 
     @property
     def is_told(self) -> bool:
@@ -117,84 +111,34 @@ class Duty(Sheet):
     """The year of the machine and what its energy costs."""
 
     steps: tuple[DutyStep, ...] = Field(default=(), max_length=MOST_STEPS)
-    part_flow: PartFlow | None = chosen(
-        "How does it meet a part step today?", "Decides what the machine of today takes there."
-    )
-    held_pressure: Entry | None = asked(
-        "held_pressure",
-        "Duct pressure that is held",
-        "estimated",
-        "By a controller, whatever the flow; 0 for an ordinary duct.",
-    )
-    system_exponent: Entry | None = asked(
-        "system_exponent",
-        "Exponent of duct or pipe",
-        "estimated",
-        "Pressure against flow: near 1.9 ± 0.1 where nothing is said; 2 where dampers and fittings rule.",
-    )
-    static_lift: Entry | None = asked(
-        "static_lift", "Static lift", "estimated", "Height the water is lifted; 0 in a closed circuit."
-    )
-    machines: Entry | None = asked(
-        "machines", "Machines alike, side by side", "measured", "Readings are of one of them, all running."
-    )
-    tariff: Literal["flat", "seasonal"] | None = chosen("Tariff", "Flat where nothing is said.")
-    energy_price: Entry | None = asked(
-        "energy_price",
-        "Energy price",
-        "typed",
-        "Per kWh, taxes as the customer pays them; of a seasonal one, in winter.",
-    )
-    summer_price: Entry | None = asked("energy_price", "Energy price, summer", "typed", "Per kWh.")
-    summer_share: Entry | None = asked(
-        "share_of_hours", "Running hours in summer", "estimated", "Share of the hours that fall under the summer price."
-    )
-    starts: Entry | None = asked(
-        "starts", "Starts a year", "estimated", "Of switch or logger; a thermostat's cycles are added by themselves."
-    )
-    run_up: Entry | None = asked(
-        "run_up", "Starting time", "estimated", "Seconds from rest to full speed, of the motor of today."
-    )
-    inrush: Entry | None = asked(
-        "current", "Inrush amps", "measured", "Highest while it starts; the fitted motor's where nothing was read."
-    )
-    circulation: Circulation | None = chosen(
-        "How does the fan run between calls?", "As the customer runs it now; the other is shown with its kWh."
-    )
-    emission_rate: Entry | None = asked(
-        "emission_rate",
-        "Emissions of the supply",
-        "typed",
-        "CO₂ equivalent of a kilowatt-hour, as the supplier states it.",
-    )
-    motor_place: MotorPlace | None = chosen(
-        "Where does the motor stand?", "In the stream all its watts warm what it moves; outside it, those at the shaft."
-    )
-    refrigerated: Literal["yes", "no"] | None = chosen(
-        "In a refrigerated room?", "There every watt saved is saved again in the compressor, all the hours it runs."
-    )
-    heated_share: Entry | None = asked(
-        "share_of_hours", "Hours in which it is heated", "estimated", "Share of the hours it runs."
-    )
-    heat_price: Entry | None = asked("energy_price", "Price of heat or fuel", "typed", "Per kWh of heat, or of fuel.")
-    heat_efficiency: Entry | None = asked(
-        "efficiency", "Efficiency of the heater", "plate", "Where the price is that of fuel; empty for heat."
-    )
-    cooled_share: Entry | None = asked(
-        "share_of_hours", "Hours in which it is cooled", "estimated", "Share of the hours it runs."
-    )
-    cooling_performance: Entry | None = asked(
-        "cooling_performance",
-        "Cold per electricity",
-        "estimated",
-        "COP of the cooling; 3 is taken where nothing is said.",
-    )
-    remaining_life: Entry | None = asked(
-        "life", "Years left in the machine", "estimated", "Of the blower, fan or pump: nothing is saved after it."
-    )
-    logged: str | None = told("What the logger said", longest=400)
+    part_flow: PartFlow | None = chosen("field-Duty-part_flow")
+    held_pressure: Entry | None = asked("held_pressure", "field-Duty-held_pressure", "estimated")
+    system_exponent: Entry | None = asked("system_exponent", "field-Duty-system_exponent", "estimated")
+    static_lift: Entry | None = asked("static_lift", "field-Duty-static_lift", "estimated")
+    machines: Entry | None = asked("machines", "field-Duty-machines", "measured")
+    tariff: Literal["flat", "seasonal"] | None = chosen("field-Duty-tariff")
+    energy_price: Entry | None = asked("energy_price", "field-Duty-energy_price", "typed")
+    summer_price: Entry | None = asked("energy_price", "field-Duty-summer_price", "typed")
+    summer_share: Entry | None = asked("share_of_hours", "field-Duty-summer_share", "estimated")
+    starts: Entry | None = asked("starts", "field-Duty-starts", "estimated")
+    run_up: Entry | None = asked("run_up", "field-Duty-run_up", "estimated")
+    inrush: Entry | None = asked("current", "field-Duty-inrush", "measured")
+    circulation: Circulation | None = chosen("field-Duty-circulation")
+    emission_rate: Entry | None = asked("emission_rate", "field-Duty-emission_rate", "typed")
+    motor_place: MotorPlace | None = chosen("field-Duty-motor_place")
+    refrigerated: Literal["yes", "no"] | None = chosen("field-Duty-refrigerated")
+    heated_share: Entry | None = asked("share_of_hours", "field-Duty-heated_share", "estimated")
+    heat_price: Entry | None = asked("energy_price", "field-Duty-heat_price", "typed")
+    heat_efficiency: Entry | None = asked("efficiency", "field-Duty-heat_efficiency", "plate")
+    cooled_share: Entry | None = asked("share_of_hours", "field-Duty-cooled_share", "estimated")
+    cooling_performance: Entry | None = asked("cooling_performance", "field-Duty-cooling_performance", "estimated")
+    remaining_life: Entry | None = asked("life", "field-Duty-remaining_life", "estimated")
+    logged: str | None = told("field-Duty-logged", longest=400)
     currency: str | None = Field(
-        default=None, title="Currency", description="Three letters, for example USD or EUR.", pattern=r"^[A-Z]{3}$"
+        default=None,
+        title=say("stations-duty-duty-currency"),
+        description="Three letters, for example USD or EUR.",
+        pattern=r"^[A-Z]{3}$",
     )
 
     @field_validator("currency", mode="before")
@@ -251,19 +195,37 @@ def assess_duty(duty: Duty) -> DutyAnswer:
     total = exactly(0.0)
     for _, hours in timed:
         total = total + (hours or 0.0)
-    words = _refusal(duty, total.value) if any(hours for _, hours in timed) else "waits for hours"
+    words = _refusal(duty, total.value) if any(hours for _, hours in timed) else say("term-waits-for-hours")
     starts = _starts(duty)
     if words:
-        return DutyAnswer(hours=waiting("Hours a year", words), off_hours=waiting("Off", words), starts=starts)
+        return DutyAnswer(
+            hours=waiting(say("stations-duty-assess-duty-hours-year"), (words,)),
+            off_hours=waiting(say("stations-duty-assess-duty-off"), (words,)),
+            starts=starts,
+        )
     ingredients = tuple(
-        given("h", step.name or "step", "hours", hours, "estimated", str(step.hours_from or HoursFrom.TYPED))
+        given("h", step.name or say("term-step"), "hours", hours, "estimated", str(step.hours_from or HoursFrom.TYPED))
         for step, hours in timed
         if hours
     )
     off = max(HOURS_IN_A_YEAR - total.value, 0.0)
     return DutyAnswer(
-        hours=result("Hours a year", "hours", total, "sum of the steps", ingredients, "Arithmetic."),
-        off_hours=result("Off", "hours", off, "8,760 less the hours above", ingredients, "Arithmetic."),
+        hours=result(
+            say("stations-duty-assess-duty-hours-year"),
+            "hours",
+            total,
+            say("stations-duty-assess-duty-sum-steps"),
+            ingredients,
+            say("word-arithmetic"),
+        ),
+        off_hours=result(
+            say("stations-duty-assess-duty-off"),
+            "hours",
+            off,
+            say("stations-duty-assess-duty-less-hours"),
+            ingredients,
+            say("word-arithmetic"),
+        ),
         starts=starts,
     )
 
@@ -272,12 +234,14 @@ def _refusal(duty: Duty, total: float) -> str | None:
     """Why the steps do not make a year, if they do not."""
     for step in duty.steps:
         if step.cycles and step.minutes and step.cycles.si * step.minutes.si > SECONDS_PER_HOUR:
-            return (
-                f"{step.name or 'A step'}: {step.cycles.si:g} cycles of {step.minutes.si / 60:g} min are more than an hour in an"
-                " hour. Shorten one; both are kept."
+            return say(
+                "stations-duty-refusal-cycles-min",
+                step=step.name or say("stations-duty-refusal-step"),
+                cycles=Number(step.cycles.si, "g"),
+                minutes=Number(step.minutes.si / 60, "g"),
             )
     if total > HOURS_IN_A_LEAP_YEAR:
-        return f"The steps add up to {total:,.0f} h; a year has at most 8,784. Shorten a step."
+        return say("stations-duty-refusal-steps-add", total=Number(total, ",.0f"))
     return None
 
 
@@ -285,6 +249,8 @@ def _starts(duty: Duty) -> Result:
     """Starts a year: typed or logged, and those of the cycles."""
     cycled, typed = cycled_starts(duty), duty.starts.si if duty.starts else 0.0
     if not cycled and not duty.starts:
-        return waiting("Starts a year", "waits for starts or cycles")
-    ingredients = (given("n", "typed or logged", "starts", typed, "estimated"), given("c", "cycles × season", "starts", cycled, "worked-out"))  # fmt: skip
-    return result("Starts a year", "starts", cycled + typed, "n + c", ingredients, "Arithmetic.")
+        return waiting(say("stations-duty-starts-starts-year"), tell("stations-duty-starts-waits-starts"))
+    ingredients = (given("n", say("stations-duty-starts-typed-logged"), "starts", typed, "estimated"), given("c", say("stations-duty-starts-cycles-season"), "starts", cycled, "worked-out"))  # fmt: skip
+    return result(
+        say("stations-duty-starts-starts-year"), "starts", cycled + typed, "n + c", ingredients, say("word-arithmetic")
+    )

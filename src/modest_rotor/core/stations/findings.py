@@ -46,43 +46,29 @@ class MarkState(Coded):
 class Mark(Statement):
     """What was said of a finding, by whom and when; marks are added, never overwritten."""
 
-    finding: str = told("Finding", longest=120, default="")
+    finding: str = told("field-Mark-finding", longest=120, default="")
     state: MarkState = MarkState.CONFIRMED
-    note: str | None = told("Note", longest=400)
-    who: str | None = told("Who", longest=LONGEST_NAME)
-    at: str | None = moment("When")
+    note: str | None = told("field-Mark-note", longest=400)
+    who: str | None = told("field-Mark-who", longest=LONGEST_NAME)
+    at: str | None = moment("field-Mark-at")
 
 
 class Checks(Sheet):
     """What is looked at on a motor that is dead or does not start, in the order of the hands."""
 
-    sound: Literal["hums", "silent", "clicks"] | None = chosen(
-        "What does it do when called?", "Listen first. Never help a wheel round by hand under power."
-    )
-    line_volts: YesNo | None = chosen("Are line volts there?", "At the motor's own terminals, while it is called.")
-    all_phases: YesNo | None = chosen("Are all three lines there?", "Line to line, three readings alike.")
-    turns: Literal["free", "stiff", "stuck"] | None = chosen(
-        "Does the shaft turn by hand?", "Power off, locked out, wheel secured against windmilling."
-    )
-    capacitance: Entry | None = asked(
-        "capacitance", "Run capacitor, out of circuit", "measured", "Discharged, both leads off."
-    )
-    start_capacitor: Literal["good", "bad"] | None = chosen(
-        "Start capacitor", "Discharged; by a meter, and by its look."
-    )
-    switch: SwitchState | None = chosen("Start switch or relay", "Contacts clean, spring free; relay coil not open.")
-    thermal: ThermalState | None = chosen("Thermal switch", "Between its own leads, or common to both windings.")
-    permanent: YesNo | None = chosen(
-        "Does the supply stay on?", "An electronic motor's line is never switched to control it."
-    )
-    command: YesNo | None = chosen("Is a command there?", "Tap to common, 24 V or the signal's volts, while called.")
-    right_tap: YesNo | None = chosen("Is it on the right tap?", "As the call → tap table on Plate says.")
-    enable: YesNo | None = chosen(
-        "Are enable and voltage selector right?", "Selector on the volts measured; enable closed."
-    )
-    module: ModulePart | None = chosen("Is the module a separate part?", "Held by screws, with a plug between.")
-    fault_word: str | None = told("Fault word or code", "As the drive or module shows it; as text.", longest=80)
-    drive_output: YesNo | None = chosen(
-        "Are volts at the drive's output?", "With a meter made for it; motor disconnected."
-    )
-    overload: Literal["closed", "tripped"] | None = chosen("Overload", "Relay, breaker or the drive's own.")
+    sound: Literal["hums", "silent", "clicks"] | None = chosen("field-Checks-sound")
+    line_volts: YesNo | None = chosen("field-Checks-line_volts")
+    all_phases: YesNo | None = chosen("field-Checks-all_phases")
+    turns: Literal["free", "stiff", "stuck"] | None = chosen("field-Checks-turns")
+    capacitance: Entry | None = asked("capacitance", "field-Checks-capacitance", "measured")
+    start_capacitor: Literal["good", "bad"] | None = chosen("field-Checks-start_capacitor")
+    switch: SwitchState | None = chosen("field-Checks-switch")
+    thermal: ThermalState | None = chosen("field-Checks-thermal")
+    permanent: YesNo | None = chosen("field-Checks-permanent")
+    command: YesNo | None = chosen("field-Checks-command")
+    right_tap: YesNo | None = chosen("field-Checks-right_tap")
+    enable: YesNo | None = chosen("field-Checks-enable")
+    module: ModulePart | None = chosen("field-Checks-module")
+    fault_word: str | None = told("field-Checks-fault_word", longest=80)
+    drive_output: YesNo | None = chosen("field-Checks-drive_output")
+    overload: Literal["closed", "tripped"] | None = chosen("field-Checks-overload")

@@ -4,15 +4,12 @@ from __future__ import annotations
 
 from modest_rotor.core.estimate import propagate
 from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.readings import DuctState
 from modest_rotor.core.stations.set_facts import SetFacts, fitted_efficiency
 from modest_rotor.core.working import Result, given, result, waiting, withheld
 
-REMARKS = (
-    "The efficiency is that of a machine as it is usually fitted, so the uncertainty is large: it tells a fan that moves half of what"
-    " it should, not one that moves nine tenths.",
-    "Options go on asking for a measured flow: money waits for it.",
-)
+REMARKS = (say("flow-estimate-remarks-efficiency-machine"), say("flow-estimate-remarks-options-go"))
 
 
 def flow_by_power(facts: SetFacts, wheel: Wheel | None) -> Result:
@@ -22,24 +19,24 @@ def flow_by_power(facts: SetFacts, wheel: Wheel | None) -> Result:
     the efficiency our judgement.
     """
     medium = medium_of(wheel)
-    label = f"{medium.flow_label} by power"
+    label = say("flow-estimate-flow-by-power-power", flow_label=medium.flow_label)
     if facts.flow is not None:
-        return withheld(label, "measured")
+        return withheld(label, tell("flow-estimate-flow-by-power-measured"))
     if wheel is None:
-        return waiting(label, "waits for what the motor drives")
+        return waiting(label, tell("term-waits-for-what-the-motor"))
     if facts.reading.duct is DuctState.BARE_SHAFT:
-        return withheld(label, "nothing is moved: no wheel or belt was on the shaft")
+        return withheld(label, tell("flow-estimate-flow-by-power-nothing-moved"))
     power, pressure = facts.shaft_power, facts.pressure
     if power is None or pressure is None or power.value <= 0 or pressure.value <= 0:
-        return waiting(label, "waits for a load and the pressure across it")
+        return waiting(label, tell("flow-estimate-flow-by-power-waits-load"))
     if facts.one_sided:
-        return waiting(label, "waits for the static on the other side")
+        return waiting(label, tell("flow-estimate-flow-by-power-waits-static"))
     efficiency = fitted_efficiency(wheel)
     (flow,) = propagate(lambda p, w, eta: w * eta / p, pressure, power, efficiency)
     ingredients = (
-        given("P", "shaft power", "shaft_power", power, "estimated", facts.title),
-        given("p", "pressure", medium.pressure, pressure, "measured", facts.title),
-        given("η", "efficiency of such a machine", "efficiency", efficiency, "assumed"),
+        given("P", say("term-shaft-power"), "shaft_power", power, "estimated", facts.title),
+        given("p", say("term-pressure"), medium.pressure, pressure, "measured", facts.title),
+        given("η", say("flow-estimate-flow-by-power-efficiency-such"), "efficiency", efficiency, "assumed"),
     )
-    source = "Definition of efficiency, AMCA 210 and ISO 9906; the efficiency our judgement, no source."
+    source = say("flow-estimate-flow-by-power-definition-efficiency")
     return result(label, medium.flow, flow, "q = η P ÷ p", ingredients, source, REMARKS)

@@ -11,6 +11,7 @@ from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
 from modest_rotor.core.identify.next_reading import Measurand
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.say import capital, joined, listed, run_on, say, tell
 from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -72,30 +73,32 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
     usable = [way for way in told if not (way.objection and way.objection.void)]
     trusted = [way for way in usable if way.objection is None] or usable
     if not trusted:
-        return waiting("Flow, together", "waits for one way that gives a flow"), ()
+        return waiting(
+            say("flow-together-taken-together-flow-together"), tell("flow-together-taken-together-waits-one")
+        ), ()
     first = trusted[0]
     assert first.flow is not None
     against = [way for way in trusted if not _agree(first.flow, way.flow)]
     with_it = [way for way in trusted if way not in against]
     value = _weighed([way.flow for way in with_it if way.flow])
-    remarks = [f"Weighed: {', '.join(way.way.label for way in with_it)}."]
+    remarks = [say("flow-together-taken-together-weighed", value=joined(", ", (way.way for way in with_it)))]
     if against:
         value = first.flow
         farthest = max(abs(way.flow.value - value.value) for way in against if way.flow)
         value = value.with_part("ways disagree", OPENED * farthest / COVERAGE_95)
-        names = " and ".join(way.way.label for way in against)
-        remarks = [f"{first.way[0].upper()}{first.way[1:]} is taken. {names[0].upper()}{names[1:]} does not go with it, so the uncertainty is widened.", *_why(against)]  # fmt: skip
+        names = listed(way.way for way in against)
+        remarks = [say("flow-together-taken-together-taken-does", way=capital(first.way), names=capital(names)), *_why(against)]  # fmt: skip
     ingredients = tuple(
-        given("q", str(way.way), context.quantity, way.flow, "measured" if way.way is Way.MEASURED else "estimated")
+        given("q", way.way.label, context.quantity, way.flow, "measured" if way.way is Way.MEASURED else "estimated")
         for way in trusted
         if way.flow
     )
-    source = "Weighted mean, JCGM 100 (GUM) and ISO/IEC practice; which ways to believe is common practice."
+    source = say("flow-together-taken-together-weighted-mean")
     worked = result(
-        "Flow, together",
+        say("flow-together-taken-together-flow-together"),
         context.quantity,
         value,
-        "ways that agree, weighed by their uncertainties",
+        say("flow-together-taken-together-ways-agree"),
         ingredients,
         source,
         tuple(remarks),
@@ -147,13 +150,13 @@ def _weighed(flows: list[Estimate]) -> Estimate:
 
 def _why(against: list[FlowWay]) -> Iterator[str]:
     words = {
-        Way.CHART: "An amps chart is off when the motor, capacitor or tap is not the original one.",
-        Way.TABLE: "A blower table is off when the wheel is fouled, or when static is not counted as it counts it.",
-        Way.RISE: "A temperature rise is off with a wet coil, stratified air or radiant heat.",
-        Way.AFFINITY: "The affinity law holds on an unchanged system only.",
-        Way.CURVE: "The generic curve is not this wheel's own.",
-        Way.CURVE_POWER: "The generic curve is not this wheel's own.",
-        Way.POWER: "Such an efficiency is a guess for this machine.",
+        Way.CHART: say("flow-together-why-amps-chart"),
+        Way.TABLE: say("flow-together-why-blower-table"),
+        Way.RISE: say("flow-together-why-temperature-rise"),
+        Way.AFFINITY: say("flow-together-why-affinity-law"),
+        Way.CURVE: say("flow-together-why-generic-curve"),
+        Way.CURVE_POWER: say("flow-together-why-generic-curve"),
+        Way.POWER: say("flow-together-why-such-efficiency"),
     }
     yield from (words[way.way] for way in against if way.way in words)
 
@@ -167,21 +170,20 @@ def _clamp(facts: SetFacts, context: FlowContext, wanted: Result) -> Phrase | No
     try:
         aim = context.amps.amps(volts.value, flow)
     except Refusal as refusal:
-        return ("The chart does not reach ", figure("airflow", flow, "typed"), f": {refusal.sentence}")
-    said: Phrase = (
-        "To reach ", figure("airflow", flow, "typed"), " at ", figure("voltage", volts.value, "measured"),
-        " this chart wants ", figure("current", aim, "worked-out"),
-    )  # fmt: skip
+        return tell(
+            "flow-together-clamp-chart-does", airflow=figure("airflow", flow, "typed"), refusal=refusal.sentence
+        )
+    said: Phrase = tell("flow-together-clamp-reach-chart", airflow=figure("airflow", flow, "typed"), voltage=figure("voltage", volts.value, "measured"), current=figure("current", aim, "worked-out"))  # fmt: skip
     if amps is None:
-        return (*said, ".")
+        return tell("flow-together-clamp-x", said=said)
     rising = all(column.rises for column in context.amps.columns)
     if abs(aim - amps.value) <= amps.band:
-        return (*said, ": the clamp reads that now, within its error.")
+        return tell("flow-together-clamp-clamp-reads", said=said)
     if not rising:
-        return (*said, ". On this chart amps fall as air rises: move the plate in small steps and read both.")
-    move = "open" if aim > amps.value else "close"
-    speed = "fall" if aim > amps.value else "rise"
-    return (*said, f": {move} the plate until the clamp reads that; the speed will {speed} as you do.")
+        return tell("flow-together-clamp-chart-amps", said=said)
+    move = say("flow-together-clamp-open") if aim > amps.value else say("flow-together-clamp-close")
+    speed = say("flow-together-clamp-fall") if aim > amps.value else say("flow-together-clamp-rise")
+    return run_on(said, say("flow-together-clamp-plate-until", move=move, speed=speed))
 
 
 def _gain(reading: NextReading) -> float:
@@ -230,9 +232,9 @@ def _next_for_load(facts: SetFacts, fit: MotorFit) -> Iterator[NextReading]:
         )  # fmt: skip
 
 
-LIVE = "Live work: only by those qualified, with the right meter and gloves."
+LIVE = say("flow-together-live")
 LOAD_READINGS = {
-    Measurand.WATTS: ("True watts", "A wattmeter in the line; volts × amps is not watts.", LIVE),
-    Measurand.AMPS: ("Line amps", "One conductor alone in the clamp.", LIVE),
-    Measurand.SPEED: ("Speed", "Tachometer on a mark of the shaft or wheel, one mark a turn.", "Keep hands, sleeves and cords clear of the wheel."),
+    Measurand.WATTS: (say("flow-together-load-readings-true-watts"), say("flow-together-load-readings-wattmeter-line"), LIVE),
+    Measurand.AMPS: (say("label-line-amps"), say("flow-together-load-readings-one-conductor"), LIVE),
+    Measurand.SPEED: (say("word-speed"), say("flow-together-load-readings-tachometer-mark"), say("flow-together-load-readings-keep-hands")),
 }  # fmt: skip

@@ -9,6 +9,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.chart import AmpsChart, BlowerTable
 from modest_rotor.core.identify.meters import Accuracies
 from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.target import Target
@@ -38,7 +39,7 @@ class Objection:
     @property
     def words(self) -> str:
         """The reason as it is told."""
-        return f"void: {self.reason}" if self.void else self.reason
+        return say("flow-way-words", reason=self.reason) if self.void else self.reason
 
 
 @dataclass(frozen=True)
@@ -74,4 +75,4 @@ class FlowContext:
 
 def waiting_way(way: Way, words: str) -> FlowWay:
     """A way that waits for what the words say."""
-    return FlowWay(way, waiting(way.label, words))
+    return FlowWay(way, waiting(way.label, (words,)))

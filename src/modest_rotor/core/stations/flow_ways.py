@@ -12,6 +12,7 @@ from modest_rotor.core.identify.flow import flow_through_known_point
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.physics.fan import Wheel, generic_shape
 from modest_rotor.core.physics.medium import water_properties
+from modest_rotor.core.say import Number, capital, joined, say, tell
 from modest_rotor.core.stations.charts import CountedParts
 from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Objection, Way, waiting_way
 from modest_rotor.core.stations.readings import DuctState, SpeedTap, StaticSpan
@@ -30,7 +31,7 @@ FUEL_SD, EFFICIENCY_SD = 0.015, 0.01
 PLACES = ((0.7, 0.12), (0.85, 0.23), (1.0, 0.30), (1.15, 0.23), (1.3, 0.12))
 """Where a known point may lie on its generic curve, and the weight of each place. Our judgement, no source."""
 TAP_WORDS = {SpeedTap.SINGLE: "", SpeedTap.HIGH: "h", SpeedTap.MEDIUM: "m", SpeedTap.LOW: "l", SpeedTap.REGULATED: ""}
-HEAT_SOURCE = "Energy balance; sensible heat factor of ASHRAE Handbook, Fundamentals, at the place's density."
+HEAT_SOURCE = say("flow-ways-heat-source")
 
 
 def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[FlowWay, ...]:
@@ -49,52 +50,61 @@ def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[
     power = by_power.figure
     spread = (power.band or 0.0) / 1.96 if power else 0.0
     flow = measured(power.value, **{"efficiency of the generic machine": spread}) if power else None
-    rough = Objection("the efficiency is only that of such machines") if flow else None
+    rough = Objection(say("flow-ways")) if flow else None
     ways.append(FlowWay(Way.POWER, by_power, flow, rough))
     return tuple(ways)
 
 
 def _measured(facts: SetFacts, context: FlowContext) -> FlowWay:
     if facts.flow is None:
-        return waiting_way(Way.MEASURED, "waits for a hood, a traverse or a meter")
+        return waiting_way(Way.MEASURED, say("flow-ways-measured-waits-hood"))
     how = str(facts.reading.flow_by or "measured")
-    read = (given("q", "flow", context.quantity, facts.flow, "measured", facts.title),)
-    worked = result(Way.MEASURED.label, context.quantity, facts.flow, how, read, "ASHRAE Standard 111.")
+    read = (given("q", say("term-flow"), context.quantity, facts.flow, "measured", facts.title),)
+    worked = result(
+        Way.MEASURED.label, context.quantity, facts.flow, how, read, say("flow-ways-measured-ashrae-standard")
+    )
     return FlowWay(Way.MEASURED, worked, facts.flow)
 
 
 def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
     volts, amps = facts.running.voltage, facts.running.current
     if context.amps is None:
-        return waiting_way(Way.CHART, "waits for the chart in the panel")
+        return waiting_way(Way.CHART, say("flow-ways-by-chart-waits-chart"))
     if volts is None or amps is None:
-        return waiting_way(Way.CHART, "waits for volts and amps")
+        return waiting_way(Way.CHART, say("term-waits-for-volts-and-amps"))
     try:
         read = context.amps.flow(volts.value, amps.value)
     except Refusal as refusal:
-        return FlowWay(Way.CHART, withheld(Way.CHART.label, refusal.sentence))
+        return FlowWay(Way.CHART, withheld(Way.CHART.label, (refusal.sentence,)))
     flow = _numerically(context.amps, volts, amps, read.between).with_part("the chart", CHART_SD * read.between)
-    remarks = [f"Between the {read.columns[0]:g} and {read.columns[1]:g} V columns, straight in volts."]
+    remarks = [
+        say(
+            "flow-ways-by-chart-between-v", columns=Number(read.columns[0], "g"), columns_2=Number(read.columns[1], "g")
+        )
+    ]
     if read.schools_differ:
         remarks.append(
-            f"The nearest column, {read.nearest_volts:g} V, gives {100 * (read.nearest / read.between - 1):+.0f} %: both schools are in"
-            " use; interpolation is taken, because the amps of a tap change smoothly with volts."
+            say(
+                "flow-ways-by-chart-nearest-column",
+                nearest_volts=Number(read.nearest_volts, "g"),
+                between=Number(100 * (read.nearest / read.between - 1), "+.0f"),
+            )
         )
     ingredients = (
-        given("V", "volts", "voltage", volts, "measured", facts.title),
-        given("I", "line amps", "current", amps, "measured", facts.title),
-        given("q_n", "by the nearest column", "airflow", read.nearest, "worked-out"),
+        given("V", say("term-volts"), "voltage", volts, "measured", facts.title),
+        given("I", say("term-line-amps"), "current", amps, "measured", facts.title),
+        given("q_n", say("flow-ways-by-chart-nearest-column-2"), "airflow", read.nearest, "worked-out"),
     )
     worked = result(
         Way.CHART.label,
         "airflow",
         flow,
-        "q at I between the columns round V",
+        say("flow-ways-by-chart-q-i"),
         ingredients,
-        "The machine's own chart.",
+        say("flow-ways-by-chart-machine-s"),
         tuple(remarks),
     )
-    objection = None if facts.on_full_tap else Objection("the chart belongs to one tap: say which before believing it")
+    objection = None if facts.on_full_tap else Objection(say("flow-ways-by-chart-chart-belongs"))
     return FlowWay(Way.CHART, worked, flow, objection)
 
 
@@ -120,28 +130,28 @@ def _slope(flow_at: Callable[[float], float], step: float, middle: float) -> flo
 
 def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
     if context.table is None:
-        return waiting_way(Way.TABLE, "waits for the blower's table")
+        return waiting_way(Way.TABLE, say("flow-ways-by-table-waits-blower"))
     if facts.pressure is None or facts.one_sided:
-        return waiting_way(Way.TABLE, "waits for the static on both sides")
+        return waiting_way(Way.TABLE, say("term-waits-for-the-static-on"))
     static, remark, objection = _as_counted(facts, context)
     tap = _column(facts, context.table)
     if tap is None:
-        return waiting_way(Way.TABLE, "waits for the speed tap, by the table's own names")
+        return waiting_way(Way.TABLE, say("flow-ways-by-table-waits-speed"))
     try:
         middle = context.table.flow(tap, static.value)
     except Refusal as refusal:
-        return FlowWay(Way.TABLE, withheld(Way.TABLE.label, refusal.sentence))
+        return FlowWay(Way.TABLE, withheld(Way.TABLE.label, (refusal.sentence,)))
     slope = _slope(lambda step: context.table.flow(tap, static.value + step), static.standard or 1.0, middle)  # type: ignore[union-attr]
     flow = Estimate(middle, {name: slope * part for name, part in static.parts.items()})
     flow = flow.with_part("the blower's table", TABLE_SD * middle)
-    read = (given("p", f"static as the table counts it, tap {tap}", "pressure", static, "measured", facts.title),)
+    read = (given("p", say("flow-ways-by-table-static-table", tap=tap), "pressure", static, "measured", facts.title),)
     worked = result(
         Way.TABLE.label,
         "airflow",
         flow,
-        "q at p on the tap",
+        say("flow-ways-by-table-q-p"),
         read,
-        "The machine's own table.",
+        say("flow-ways-by-table-machine-s"),
         (remark,) if remark else (),
     )
     return FlowWay(Way.TABLE, worked, flow, objection)
@@ -153,7 +163,7 @@ def _as_counted(facts: SetFacts, context: FlowContext) -> tuple[Estimate, str | 
     static, reading = facts.pressure, facts.reading
     counted, between = context.charts.counted_external, reading.statics_hold
     if counted is None or between is None:
-        return static, "Taken as the table counts it: nobody said what lies between the taps.", None
+        return static, say("flow-ways-as-counted-taken-table"), None
     told, objection = [], None
     for part, drop in (("filter", reading.filter_drop), ("coil", reading.coil_drop)):
         external = counted in (CountedParts.BOTH, CountedParts(part))
@@ -162,13 +172,17 @@ def _as_counted(facts: SetFacts, context: FlowContext) -> tuple[Estimate, str | 
             continue
         if drop is None:
             objection = Objection(
-                f"the table counts the {part} as {'external' if external else 'its own'}: read the pressure across it"
+                say(
+                    "flow-ways-as-counted-table-counts",
+                    part=part,
+                    external=say("flow-ways-as-counted-external") if external else say("flow-ways-as-counted-own"),
+                )
             )
             continue
         across = read_by_meter(drop, "pressure", f"{part}, set {facts.number}", context.accuracies)
         static = static + across if external else static - across
-        told.append(f"{part} {'added' if external else 'taken out'}")
-    return static, ", ".join(told).capitalize() + "." if told else None, objection
+        told.append(say("flow-ways-added", part=part) if external else say("flow-ways-taken-out", part=part))
+    return static, say("flow-ways-as-counted-told", parts=capital(joined(", ", told))) if told else None, objection
 
 
 def _column(facts: SetFacts, table: BlowerTable) -> str | None:
@@ -186,17 +200,17 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
     reading = facts.reading
     heat, ingredients = _heat(facts, context)
     if heat is None or reading.entering is None or reading.leaving is None:
-        return waiting_way(Way.RISE, "waits for both air temperatures and the heat put in")
+        return waiting_way(Way.RISE, say("flow-ways-rise-waits-both"))
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
-        return FlowWay(Way.RISE, withheld(Way.RISE.label, "withheld: the air leaves no warmer than it enters"))
+        return FlowWay(Way.RISE, withheld(Way.RISE.label, tell("flow-ways-rise-withheld-air")))
     factor = air_factor(context.target)
     (flow,) = propagate(lambda q, dt: q / (factor * dt), heat, rise)
     ingredients += (
-        given("ΔT", "temperature rise", "temperature_difference", rise, "measured", facts.title),
-        given("c", "heat per flow and kelvin, at altitude and temperature", "count", factor, "worked-out"),
+        given("ΔT", say("term-temperature-rise"), "temperature_difference", rise, "measured", facts.title),
+        given("c", say("flow-ways-rise-heat-per"), "count", factor, "worked-out"),
     )
-    remarks = ("The motor's own heat is not counted: it makes the flow read a little low where it sits in the air.",)
+    remarks = (say("flow-ways-rise-motor-s"),)
     worked = result(Way.RISE.label, "airflow", flow, "q = Q ÷ (c ΔT)", ingredients, HEAT_SOURCE, remarks)
     return FlowWay(Way.RISE, worked, flow, _against_rise(facts, rise.value))
 
@@ -204,13 +218,13 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
 def _against_rise(facts: SetFacts, rise: float) -> Objection | None:
     reading = facts.reading
     if reading.coil_is_wet == "yes":
-        return Objection("a wet coil takes heat that no thermometer shows", void=True)
+        return Objection(say("flow-ways-against-rise-wet-coil"), void=True)
     if reading.in_sight == "yes":
-        return Objection("the thermometer is in sight of the heat exchanger", void=True)
+        return Objection(say("flow-ways-against-rise-thermometer-sight"), void=True)
     if reading.running is not None and reading.running.si < STEADY_S:
-        return Objection("not steady yet, wait ten minutes from the start", void=True)
+        return Objection(say("flow-ways-against-rise-steady-yet"), void=True)
     if rise < LEAST_RISE_K:
-        return Objection("the rise is too small for two thermometers")
+        return Objection(say("flow-ways-against-rise-rise-too"))
     return None
 
 
@@ -221,15 +235,15 @@ def _heat(facts: SetFacts, context: FlowContext) -> tuple[Estimate | None, tuple
         fuel = measured(reading.fuel_heat.si, **{"clocked fuel": FUEL_SD * reading.fuel_heat.si})
         share = measured(reading.fuel_efficiency.si, **{"efficiency of the appliance": EFFICIENCY_SD})
         return fuel * share, (
-            given("Q_f", "fuel burned", "heat_input", fuel, "measured", facts.title),
-            given("η", "efficiency of the appliance", "efficiency", share, "plate"),
+            given("Q_f", say("flow-ways-heat-fuel-burned"), "heat_input", fuel, "measured", facts.title),
+            given("η", say("flow-ways-heat-efficiency-appliance"), "efficiency", share, "plate"),
         )
     if reading.heater_volts and reading.heater_amps:
         volts = read_by_meter(reading.heater_volts, "voltage", f"heater volts, set {facts.number}", context.accuracies)
         amps = read_by_meter(reading.heater_amps, "current", f"heater amps, set {facts.number}", context.accuracies)
         return volts * amps, (
-            given("V", "heater volts", "voltage", volts, "measured", facts.title),
-            given("I", "heater amps", "current", amps, "measured", facts.title),
+            given("V", say("flow-ways-heat-heater-volts"), "voltage", volts, "measured", facts.title),
+            given("I", say("flow-ways-heat-heater-amps"), "current", amps, "measured", facts.title),
         )
     return None, ()
 
@@ -246,48 +260,57 @@ def _water_heat(facts: SetFacts, context: FlowContext) -> FlowWay:
     reading = facts.reading
     heat, ingredients = _heat(facts, context)
     if heat is None or reading.entering is None or reading.leaving is None:
-        return waiting_way(Way.RISE, "waits for both water temperatures and the heat put in")
+        return waiting_way(Way.RISE, say("flow-ways-water-heat-waits-both"))
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
-        return FlowWay(Way.RISE, withheld(Way.RISE.label, "withheld: the water leaves no warmer than it enters"))
+        return FlowWay(Way.RISE, withheld(Way.RISE.label, tell("flow-ways-water-heat-withheld-water")))
     try:
         density, specific = water_properties((reading.entering.si + reading.leaving.si) / 2)
     except Refusal as refusal:
-        return FlowWay(Way.RISE, withheld(Way.RISE.label, refusal.sentence))
+        return FlowWay(Way.RISE, withheld(Way.RISE.label, (refusal.sentence,)))
     (flow,) = propagate(lambda q, dt: q / (density * specific * dt), heat, rise)
-    ingredients += (given("ΔT", "temperature rise", "temperature_difference", rise, "measured", facts.title),)
-    worked = result(Way.RISE.label, "water_flow", flow, "q = Q ÷ (ρ c ΔT)", ingredients, "Energy balance; IAPWS-95.")
-    rough = Objection("the difference is small for two thermometers") if rise.value < LEAST_RISE_K else None
+    ingredients += (given("ΔT", say("term-temperature-rise"), "temperature_difference", rise, "measured", facts.title),)
+    worked = result(
+        Way.RISE.label, "water_flow", flow, "q = Q ÷ (ρ c ΔT)", ingredients, say("flow-ways-water-heat-energy-balance")
+    )
+    rough = Objection(say("flow-ways-water-heat-difference-small")) if rise.value < LEAST_RISE_K else None
     return FlowWay(Way.RISE, worked, flow, rough)
 
 
 def _affinity(facts: SetFacts, context: FlowContext) -> FlowWay:
     known = context.known
     if known is None or known.id == facts.id or known.flow is None:
-        return waiting_way(Way.AFFINITY, "waits for another set with a measured flow")
+        return waiting_way(Way.AFFINITY, say("flow-ways-affinity-waits-another"))
     now, then = _machine_speed(facts), _machine_speed(known)
     if now is None or then is None:
-        return waiting_way(Way.AFFINITY, "waits for a speed in both sets")
+        return waiting_way(Way.AFFINITY, say("flow-ways-affinity-waits-speed"))
     (flow,) = propagate(lambda q, n, n0: q * n / n0, known.flow, now, then)
     flow = flow.with_part("affinity law", AFFINITY_SD * flow.value)
     ingredients = (
-        given("q₁", "known flow", context.quantity, known.flow, "measured", known.title),
-        given("n₁", "speed then", "speed", then, "measured", known.title),
-        given("n", "speed now", "speed", now, "measured", facts.title),
+        given("q₁", say("term-known-flow"), context.quantity, known.flow, "measured", known.title),
+        given("n₁", say("flow-ways-affinity-speed-then"), "speed", then, "measured", known.title),
+        given("n", say("flow-ways-affinity-speed-now"), "speed", now, "measured", facts.title),
     )
-    worked = result(Way.AFFINITY.label, context.quantity, flow, "q = q₁ n ÷ n₁", ingredients, "AMCA Publication 201.")
+    worked = result(
+        Way.AFFINITY.label,
+        context.quantity,
+        flow,
+        "q = q₁ n ÷ n₁",
+        ingredients,
+        say("flow-ways-affinity-amca-publication"),
+    )
     return FlowWay(Way.AFFINITY, worked, flow, _other_system(facts, known, now.value, then.value))
 
 
 def _other_system(facts: SetFacts, known: SetFacts, now: float, then: float) -> Objection | None:
     if facts.reading.duct is not known.reading.duct and facts.reading.duct and known.reading.duct:
-        return Objection("the duct was in another state then", void=True)
+        return Objection(say("flow-ways-other-system-duct-another"), void=True)
     if facts.pressure and known.pressure and known.pressure.value > 0:
         off = facts.pressure.value / known.pressure.value / (now / then) ** 2 - 1
         if abs(off) > SAME_SYSTEM:
-            return Objection("pressure does not go with speed squared, so the system is another", void=True)
+            return Objection(say("flow-ways-other-system-pressure-does"), void=True)
         return None
-    return Objection("holds on one system only; read the static in both sets to prove that it is the same")
+    return Objection(say("flow-ways-other-system-holds-one"))
 
 
 def _machine_speed(facts: SetFacts) -> Estimate | None:
@@ -299,21 +322,18 @@ def _machine_speed(facts: SetFacts) -> Estimate | None:
 
 def _on_curve(facts: SetFacts, context: FlowContext) -> tuple[FlowWay, ...]:
     known = context.known
-    waits = "waits for another set with flow, pressure and load, and for a speed in both"
+    waits = say("flow-ways-on-curve-waits-another")
     unknown = known is None or known.id == facts.id or not (known.flow and known.pressure and known.shaft_power)
     now, then = _machine_speed(facts), _machine_speed(known) if known else None
     if unknown or now is None or then is None or context.wheel is None:
-        return (
-            waiting_way(Way.CURVE, waits),
-            waiting_way(Way.CURVE_POWER, waits),
-        )
+        return (waiting_way(Way.CURVE, waits), waiting_way(Way.CURVE_POWER, waits))
     assert known is not None
     ratio = now.value / then.value
     pressure = (facts.pressure.value, facts.pressure.standard) if facts.pressure and not facts.one_sided else None
     power = (facts.shaft_power.value, facts.shaft_power.standard) if facts.shaft_power else None
     return (
-        _place(Way.CURVE, facts, context, known, ratio, None, pressure, "waits for the static on both sides"),
-        _place(Way.CURVE_POWER, facts, context, known, ratio, power, None, "waits for a load"),
+        _place(Way.CURVE, facts, context, known, ratio, None, pressure, say("term-waits-for-the-static-on")),
+        _place(Way.CURVE_POWER, facts, context, known, ratio, power, None, say("flow-ways-on-curve-waits-load")),
     )
 
 
@@ -335,13 +355,17 @@ def _place(
     point = (known.flow.value, known.pressure.value, known.shaft_power.value)
     mean, spread = flow_through_known_point(shape, point, PLACES, ratio, power, pressure)
     flow = measured(mean, **{"generic curve": spread}) + (known.flow - known.flow.value) * (mean / known.flow.value)
-    ingredients: list[Ingredient] = [given("q₁", "known flow", context.quantity, known.flow, "measured", known.title)]
+    ingredients: list[Ingredient] = [
+        given("q₁", say("term-known-flow"), context.quantity, known.flow, "measured", known.title)
+    ]
     if pressure and facts.pressure:
-        ingredients.append(given("p", "pressure", "pressure", facts.pressure, "measured", facts.title))
+        ingredients.append(given("p", say("term-pressure"), "pressure", facts.pressure, "measured", facts.title))
     if power and facts.shaft_power:
-        ingredients.append(given("P", "shaft power", "shaft_power", facts.shaft_power, "estimated", facts.title))
+        ingredients.append(
+            given("P", say("term-shaft-power"), "shaft_power", facts.shaft_power, "estimated", facts.title)
+        )
     worked = result(
-        way.label, context.quantity, flow, "q where the curve through the known point, at this speed, agrees best", tuple(ingredients),
-        "AMCA Publication 201 for the curve's move; generic shape our judgement, no source.",
+        way.label, context.quantity, flow, say("flow-ways-place-q-where"), tuple(ingredients),
+        say("flow-ways-place-amca-publication"),
     )  # fmt: skip
     return FlowWay(way, worked, flow)

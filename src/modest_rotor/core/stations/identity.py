@@ -12,15 +12,16 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.poles import SURE_SHARE, PoleCount, possible_poles
 from modest_rotor.core.identify.windings import OPEN_OHM, WindingReading, Windings, order_of_speeds, read_windings
 from modest_rotor.core.phrase import Frozen, Phrase, figure
+from modest_rotor.core.say import Number, capital, joined, say, small, tell, unasked
 from modest_rotor.core.stations.identification import SPEED_LEADS, Identification, Lead, Loading
 from modest_rotor.core.tables import find_row
 
-PRACTICE = "Common practice, no source."
+PRACTICE = say("label-common-practice-no-source")
 LEAST_GROUND_OHM = 1e6
 """Insulation of a motor below 1,000 V is to be 1 MΩ at the least; IEEE Std 43 asks more of new ones (from memory)."""
 AUXILIARY_LEAP = 1.5
 """Ratio of resistances beyond which a lead is no further speed tap. Common practice, no source."""
-ORDER_WORDS = ("highest speed", "lowest speed")
+ORDER_WORDS = (say("identity-order-words-highest-speed"), say("identity-order-words-lowest-speed"))
 
 
 class Told(StrEnum):
@@ -88,13 +89,12 @@ def _hermetic(asked: Identification) -> Iterator[Identity]:
     grounded = asked.to_ground is not None and asked.to_ground.si < LEAST_GROUND_OHM
     yield Identity(
         about=Told.TERMINALS,
-        question="Terminals of a sealed machine",
+        question=say("identity-hermetic-terminals-sealed"),
         answer=(
-            "Pins of a sealed shell can blow out with hot oil and refrigerant: face clear, cover held on while power is on. Power"
-            " off, locked, proved dead; every lead off the pins, capacitor discharged.",
+            say("identity-hermetic-pins-sealed"),
         ),
-        ask="Read each pin to the bare shell first; the three pairs after that." if asked.to_ground is None
-        else "A pin is grounded: put the cover back, do not energise it." if grounded else None,
+        ask=say("identity-hermetic-read-each") if asked.to_ground is None
+        else say("identity-hermetic-pin-grounded") if grounded else None,
         doubtful=asked.to_ground is None or grounded,
     )  # fmt: skip
 
@@ -116,7 +116,7 @@ def terminal_names(asked: Identification) -> tuple[str, str, str]:
 def _poles(asked: Identification) -> Iterator[Identity]:
     if asked.speed is None or asked.frequency is None:
         return
-    question = "Poles, from the speed"
+    question = say("identity-poles-poles-speed")
     try:
         found = possible_poles(asked.speed.si, asked.frequency.si, asked.loading is Loading.LIGHTLY)
     except OutsideValidity as refusal:
@@ -124,25 +124,23 @@ def _poles(asked: Identification) -> Iterator[Identity]:
         return
     best, *rest = found
     sure = best.share >= SURE_SHARE
-    ask = (
-        None
-        if sure
-        else "Read the speed once more, lightly loaded, on the highest tap: a loaded tap can look like another pole count."
-    )
+    ask = None if sure else say("identity-poles-read-speed")
     yield Identity(
         about=Told.POLES,
         question=question,
         answer=_pole_words(best),
         share=best.share,
-        alternatives=tuple(f"{one.poles} poles, slipping {100 * one.slip:.0f} %" for one in rest),
+        alternatives=tuple(
+            say("identity-poles-poles-slipping", poles=one.poles, slip=Number(100 * one.slip, ".0f")) for one in rest
+        ),
         ask=ask,
         doubtful=not sure,
-        source="Definition of slip; usual slips our judgement, no source.",
+        source=say("identity-poles-definition-slip"),
     )
 
 
 def _pole_words(best: PoleCount) -> Phrase:
-    return (f"{best.poles} poles, slipping ", figure("slip", best.slip))
+    return tell("identity-pole-words", poles=best.poles, slip=figure("slip", best.slip))
 
 
 def _windings(asked: Identification, found: WindingReading | None) -> Iterator[Identity]:
@@ -152,62 +150,63 @@ def _windings(asked: Identification, found: WindingReading | None) -> Iterator[I
     words, ask, doubtful = _winding_words(found, names)
     yield Identity(
         about=Told.WINDINGS,
-        question="Windings, from three resistances",
+        question=say("identity-windings-windings-three"),
         answer=(words,),
         ask=ask,
         doubtful=doubtful,
-        source="Resistances in series; which winding has more is common practice, no source.",
+        source=say("identity-windings-resistances-series"),
     )
 
 
 def _winding_words(found: WindingReading, names: tuple[str, str, str]) -> tuple[str, str | None, bool]:
     """What to say, what to do, and whether it is in doubt."""
-    again = "Disconnect every lead and the capacitor, zero the meter's own leads, and read all three again."
+    again = say("identity-winding-words-disconnect-every")
     if found.verdict is Windings.START_AND_RUN:
         assert found.common is not None and found.start is not None and found.run is not None
-        words = f"{names[found.common]} is common, {names[found.start]} start, {names[found.run]} run"
+        words = say(
+            "identity-winding-words-common-start",
+            names=names[found.common],
+            names_2=names[found.start],
+            names_3=names[found.run],
+        )
         if found.is_strained:
-            return f"Perhaps {words}; but the highest is not quite the sum of the other two.", again, True
-        return f"{words}; the highest is the sum of the other two within the meter's error.", None, False
+            return say("identity-winding-words-perhaps-but", words=words), again, True
+        return say("identity-winding-words-highest-sum", words=words), None, False
     if found.verdict is Windings.EQUAL:
-        return "Three equal pairs: three-phase, or the motor behind an electronic module.", None, False
+        return say("identity-winding-words-three-equal"), None, False
     if found.verdict is Windings.TWO_EQUAL:
         assert found.common is not None
-        words = f"{names[found.common]} is common; start and run read the same, so they cannot be told apart"
+        words = say("identity-winding-words-common-start-run", names=names[found.common])
         return (
-            f"{words}: a reversible motor, or a meter too coarse.",
-            "Read with a finer range; else follow the capacitor.",
+            say("identity-winding-words-reversible-motor", words=words),
+            say("identity-winding-words-read-finer"),
             True,
         )
     if found.verdict is Windings.SHORTED:
-        return "A pair reads as good as nothing: a short between turns, or probes that touch.", again, True
+        return say("identity-winding-words-pair-reads"), again, True
     if found.verdict is Windings.OPEN:
-        at = f" {names[found.common]} reads open to both others." if found.common is not None else ""
-        words = f"A winding is open, or the thermal switch inside is.{at}"
-        return (
-            words,
-            "Let it cool for half an hour and read again before condemning it: a thermal switch closes by itself.",
-            True,
-        )
-    return "The highest is not the sum of the other two: these are not the three ends of two windings.", again, True
+        at = say("identity-winding-words-reads-open", names=names[found.common]) if found.common is not None else ""
+        words = say("identity-winding-words-winding-open", at=at)
+        return (words, say("identity-winding-words-let-cool"), True)
+    return say("identity-winding-words-highest-sum-other"), again, True
 
 
 def _ground(asked: Identification) -> Iterator[Identity]:
     if asked.to_ground is None:
         return
     good = asked.to_ground.si >= LEAST_GROUND_OHM
-    words = "holds" if good else "does not hold: a winding touches the frame, or is wet"
+    words = say("identity-ground-holds") if good else say("identity-ground-does-hold")
     value: Phrase = (
-        ("open",)
+        (say("identity-open"),)
         if asked.to_ground.si >= OPEN_OHM**2
         else (figure("ground_resistance", asked.to_ground.si, "measured"),)
     )
     yield Identity(
         about=Told.GROUND,
-        question="Insulation to ground",
-        answer=("Insulation ", f"{words} (", *value, ")."),
+        question=say("identity-ground-insulation-ground"),
+        answer=tell("identity-ground-insulation", words=words, value=value),
         doubtful=not good,
-        source="IEEE Std 43, least insulation resistance (from memory); 1 MΩ common practice.",
+        source=say("identity-ground-ieee-std"),
     )
 
 
@@ -218,27 +217,32 @@ def _speeds(leads: tuple[Lead, ...]) -> Iterator[Identity]:
     if other is not None:
         yield Identity(
             about=Told.OTHER_LEAD,
-        question="A lead that is perhaps no speed",
-            answer=(f"{other.colour or 'One lead'} has far more resistance than the others: the auxiliary winding's, not the lowest speed.",),
-            ask="See whether it goes to the capacitor; say what it is for, and it is put in its place.",
+        question=say("identity-speeds-lead-perhaps"),
+            answer=(say("identity-speeds-far-more", colour=other.colour or say("identity-speeds-one-lead")),),
+            ask=say("identity-speeds-see-whether"),
             doubtful=True,
         )  # fmt: skip
     if len(read) < 2:
         return
-    question = "Speeds, from resistance to common"
+    question = say("identity-speeds-speeds-resistance")
     try:
         order = order_of_speeds(tuple(lead.ohms.si for lead in read if lead.ohms))
     except OutsideValidity as refusal:
         yield Identity(about=Told.SPEEDS, question=question, answer=(refusal.sentence,), doubtful=True)
         return
-    named = [read[place].colour or f"lead {place + 1}" for place in order]
-    words = f"From {ORDER_WORDS[0]} to {ORDER_WORDS[1]}: {', '.join(named)}. The most resistance is the lowest speed."
+    named = [read[place].colour or say("identity-speeds-lead", place=place + 1) for place in order]
+    words = say(
+        "identity-speeds-most-resistance",
+        order_words=ORDER_WORDS[0],
+        order_words_2=ORDER_WORDS[1],
+        named=joined(", ", named),
+    )
     wrong = [
         one
         for one, other in itertools.pairwise(order)
         if _rank(read[one]) is not None and _rank(read[other]) is not None and _rank(read[one]) > _rank(read[other])  # type: ignore[operator]
     ]
-    ask = "The functions said do not go in that order: look at the leads again." if wrong else None
+    ask = say("identity-speeds-functions-said") if wrong else None
     yield Identity(about=Told.SPEEDS, question=question, answer=(words,), ask=ask, doubtful=bool(wrong))
 
 
@@ -262,14 +266,14 @@ def _kind(asked: Identification, windings: WindingReading | None, phases: int | 
     sure = best.share >= SURE_SHARE
     yield Identity(
         about=Told.KIND,
-        question="Kind, from what is on it",
-        answer=(f"{best.kind[0].upper()}{best.kind[1:]}.",),
+        question=say("identity-kind-kind-what"),
+        answer=(say("identity-kind-answer", kind=capital(best.kind)),),
         share=best.share,
         alternatives=tuple(one.kind for one in rest),
         ask=None if sure else _what_tells(best, rest, parts),
         doubtful=not sure,
         motor_kind=best.motor_kind,
-        details=(best.behaves, best.fails, f"May be replaced by: {best.replaced_by[0].lower()}{best.replaced_by[1:]}"),
+        details=(best.behaves, best.fails, say("identity-kind-may-replaced", replaced_by=small(best.replaced_by))),
     )
 
 
@@ -281,11 +285,11 @@ def _relay(asked: Identification) -> Iterator[Identity]:
     doubtful = asked.relay == "no"
     yield Identity(
         about=Told.RELAY,
-        question="Start relay",
-        answer=(f"{asked.relay_kind[0].upper()}{asked.relay_kind[1:]} relay.",),
-        ask="It was said that there is none: look again." if doubtful else None,
+        question=say("identity-relay-start-relay"),
+        answer=(say("identity-relay-relay", relay_kind=capital(asked.relay_kind)),),
+        ask=say("identity-relay-said-there") if doubtful else None,
         doubtful=doubtful,
-        details=(row["knows"], row["fails"], f"Replaced by: {row['replaced_by'][0].lower()}{row['replaced_by'][1:]}"),
+        details=(row["knows"], row["fails"], say("identity-relay-replaced", replaced_by=small(row["replaced_by"]))),
     )
 
 
@@ -294,23 +298,21 @@ def _built(asked: Identification) -> Iterator[Identity]:
     if asked.both_ends == "yes":
         yield Identity(
             about=Told.BOTH_ENDS,
-            question="Shaft at both ends",
-            answer=("It turns a wheel at each end: its load is both of them.",),
-            details=(
-                "Its rotation is said from one stated end; the wheels are handed. Only another with two shafts takes its place.",
-            ),
+            question=say("identity-built-shaft-both"),
+            answer=(say("identity-built-turns-wheel"),),
+            details=(say("identity-built-rotation-said"),),
         )
     if asked.outer_rotor == "yes":
         yield Identity(
             about=Told.OUTER_ROTOR,
-            question="Outer rotor",
-            answer=("Motor and wheel are one piece, balanced together: the whole fan is replaced.",),
+            question=say("identity-built-outer-rotor"),
+            answer=(say("identity-built-motor-wheel"),),
         )
 
 
 def _what_tells(best: LikelyKind, rest: list[LikelyKind], parts: dict[str, bool]) -> str:
     open_parts = [part for part in PARTS if part not in parts]
     if not open_parts:
-        return "The parts contradict each other: look at them once more."
+        return say("identity-what-tells-parts-contradict")
     named = [Identification.model_fields[part].title or part for part in open_parts]
-    return f"Look also for: {', '.join(title.rstrip('?').lower() for title in named)}."
+    return say("identity-what-tells-look-also", value=joined(", ", (unasked(title) for title in named)))

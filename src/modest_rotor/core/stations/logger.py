@@ -12,6 +12,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import Array
 from modest_rotor.core.phrase import Figure, Frozen, figure
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.duty import HOURS_IN_A_YEAR
 
 Flags = npt.NDArray[np.bool_]
@@ -98,16 +99,12 @@ def logged_year(log: Log) -> LoggedYear:
     held = held_seconds(log.seconds)
     covered = float(held.sum())
     if covered < LEAST_COVERED_S:
-        raise OutsideValidity(
-            f"The log covers {covered / 60:.0f} minutes; a year is told from an hour at the least, and from a week with any trust."
-        )
+        raise OutsideValidity(say("logger-logged-year-log-covers", covered=Number(covered / 60, ".0f")))
     high = float(np.percentile(log.values, HIGH_PERCENTILE))
     on = log.values > (0.5 if log.kind is LoggedKind.ON_OFF else ON_SHARE * max(high, float(log.values.max()) / 2))
     running = float(held[on].sum())
     if running <= 0:
-        raise OutsideValidity(
-            "The machine never ran while it was logged: log it again when it is called, or type the hours."
-        )
+        raise OutsideValidity(say("logger-logged-year-machine-never"))
     fraction = running / covered
     spread = _spread(log.seconds, held, on, fraction, covered)
     starts = _starts(log.seconds, on) / (covered / HOUR_S)

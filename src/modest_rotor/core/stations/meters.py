@@ -3,23 +3,26 @@
 from __future__ import annotations
 
 from modest_rotor.core.entry import Entry
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.sheet import Sheet, asked, told
 
-PROMISE = "Off its data sheet, as ± of the reading; empty takes what sound ones promise."
+PROMISE = say("stations-meters-promise")
 
 
 class Meters(Sheet):
     """Instruments, set once for each person, and kept with the job that they were used on."""
 
-    owner: str | None = told("Whose they are", longest=120)
-    voltmeter: Entry | None = asked("meter_accuracy", "Voltmeter ±", "typed", PROMISE)
-    clamp_meter: Entry | None = asked("meter_accuracy", "Clamp meter ±", "typed", PROMISE)
-    wattmeter: Entry | None = asked("meter_accuracy", "Wattmeter ±", "typed", PROMISE)
-    manometer: Entry | None = asked("meter_accuracy", "Manometer ±", "typed", PROMISE)
-    pressure_gauge: Entry | None = asked("meter_accuracy", "Pressure gauge ±", "typed", PROMISE)
-    capacitance_meter: Entry | None = asked("meter_accuracy", "Capacitance meter ±", "typed", PROMISE)
-    flow_measurement: Entry | None = asked("meter_accuracy", "Airflow ±", "typed", "Hood or traverse; empty takes 7 %.")
-    flow_meter: Entry | None = asked("meter_accuracy", "Water flow ±", "typed", PROMISE)
+    owner: str | None = told("field-Meters-owner", longest=120)
+    voltmeter: Entry | None = asked("meter_accuracy", "field-Meters-voltmeter", "typed", help_text=PROMISE)
+    clamp_meter: Entry | None = asked("meter_accuracy", "field-Meters-clamp_meter", "typed", help_text=PROMISE)
+    wattmeter: Entry | None = asked("meter_accuracy", "field-Meters-wattmeter", "typed", help_text=PROMISE)
+    manometer: Entry | None = asked("meter_accuracy", "field-Meters-manometer", "typed", help_text=PROMISE)
+    pressure_gauge: Entry | None = asked("meter_accuracy", "field-Meters-pressure_gauge", "typed", help_text=PROMISE)
+    capacitance_meter: Entry | None = asked(
+        "meter_accuracy", "field-Meters-capacitance_meter", "typed", help_text=PROMISE
+    )
+    flow_measurement: Entry | None = asked("meter_accuracy", "field-Meters-flow_measurement", "typed")
+    flow_meter: Entry | None = asked("meter_accuracy", "field-Meters-flow_meter", "typed", help_text=PROMISE)
 
     @property
     def accuracies(self) -> tuple[tuple[str, float], ...]:

@@ -25,19 +25,18 @@ from modest_rotor.core.identify.next_reading import Measurand, worth
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
+from modest_rotor.core.say import listed, say
 from modest_rotor.core.stations.readings import MeasuringPoint, ReadingSet, SpeedTap
 from modest_rotor.core.stations.trust import CHOPPED, believed, on_a_drive
 
-LOWER_TAPS = {SpeedTap.MEDIUM: "medium tap", SpeedTap.LOW: "low tap"}
+LOWER_TAPS = {SpeedTap.MEDIUM: say("motor-fit-lower-taps-medium-tap"), SpeedTap.LOW: say("term-low-tap")}
 TACHOMETER_SD_RPM = 0.51
 WARM_S = 1200.0
 """Seconds of running after which a small motor's winding is warm. Common practice, no source."""
 NO_CHANCE = 1e-7
 """Chance of a disagreement below which a saving is withheld: none was in 440 sound jobs, half of them with plates as the market
 prints them (benchmarks/promises.py)."""
-ELECTRONIC_REFUSAL = (
-    "withheld: an electronic motor's load comes from true watts or its maker's table, never from slip or amps"
-)
+ELECTRONIC_REFUSAL = say("motor-fit-electronic-refusal")
 
 
 @dataclass(frozen=True)
@@ -127,7 +126,7 @@ def fit_motor_of(plate: PlateFacts, named: MotorReadings) -> MotorFit:
         return MotorFit(key, refusal=Withheld(ELECTRONIC_REFUSAL))
     lacking = lacks(plate)
     if lacking:
-        return MotorFit(key, refusal=Waiting(f"waits for {' and '.join(lacking)} on the plate"))
+        return MotorFit(key, refusal=Waiting(say("motor-fit-fit-motor-of", lacking=listed(lacking))))
     readings = tuple(reading for _, reading in named)
     try:
         bare = fit_motor(plate, tuple(_speed_alone(reading) for reading in readings))

@@ -8,6 +8,7 @@ from pydantic import Field, model_validator
 
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.fitting import Fitting
 from modest_rotor.core.stations.product import Product
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
@@ -61,31 +62,21 @@ class Repair(Coded):
 class Considered(Identified):
     """One replacement that is considered; its product is a copy, so that the job stands by itself."""
 
-    kind: OptionKind = Field(default=OptionKind.ELECTRONIC, title="Kind of option")
-    name: str | None = told("Called", "Where several are of one kind.", longest=LONGEST_NAME)
-    product: Product | None = Field(default=None, title="Product")
-    price: Entry | None = asked(
-        "cost", "Price", "estimated", "Equipment; the whole cost fitted where labour is left empty."
-    )
-    labour: Entry | None = asked("cost", "Labour", "estimated", "Fitting, set-up, travel, disposal.")
-    rebate: Entry | None = asked("cost", "Rebate", "typed", "What somebody else pays back.")
-    life: Entry | None = asked("life", "Life", "estimated", "Years it is expected to last.")
-    lead_time: Entry | None = asked("lead_time", "Lead time", "estimated", "Days until it can be here.")
-    wears: str | None = told("What wears", longest=LONGEST_NAME)
-    tap: str | None = told("Tap", "The tap that it would run on.", longest=30)
-    regulator: Regulating | None = chosen("How the volts are lowered")
-    speed_share: Entry | None = asked(
-        "speed_share", "Wheel's speed", "estimated", "Against today's; empty: just enough."
-    )
-    diameter_share: Entry | None = asked(
-        "diameter_share", "Impeller's diameter", "estimated", "Against today's; empty: just enough."
-    )
-    throttle_drop: Entry | None = asked(
-        "throttle_drop", "Pressure at the throttle", "measured", "Lost there at full flow."
-    )
-    set_pressure: Entry | None = asked(
-        "pump_differential", "Pressure that is set", "typed", "Empty: today's at full flow."
-    )
+    kind: OptionKind = Field(default=OptionKind.ELECTRONIC, title=say("options-considered-kind"))
+    name: str | None = told("field-Considered-name", longest=LONGEST_NAME)
+    product: Product | None = Field(default=None, title=say("options-considered-product"))
+    price: Entry | None = asked("cost", "field-Considered-price", "estimated")
+    labour: Entry | None = asked("cost", "field-Considered-labour", "estimated")
+    rebate: Entry | None = asked("cost", "field-Considered-rebate", "typed")
+    life: Entry | None = asked("life", "field-Considered-life", "estimated")
+    lead_time: Entry | None = asked("lead_time", "field-Considered-lead_time", "estimated")
+    wears: str | None = told("field-Considered-wears", longest=LONGEST_NAME)
+    tap: str | None = told("field-Considered-tap", longest=30)
+    regulator: Regulating | None = chosen("field-Considered-regulator")
+    speed_share: Entry | None = asked("speed_share", "field-Considered-speed_share", "estimated")
+    diameter_share: Entry | None = asked("diameter_share", "field-Considered-diameter_share", "estimated")
+    throttle_drop: Entry | None = asked("throttle_drop", "field-Considered-throttle_drop", "measured")
+    set_pressure: Entry | None = asked("pump_differential", "field-Considered-set_pressure", "typed")
 
     @property
     def technical(self) -> Considered:
@@ -99,11 +90,11 @@ NOT_TECHNICAL = ("price", "labour", "rebate", "life", "lead_time", "wears", "nam
 class Waiver(Statement):
     """A stop that somebody answers for: which, who, and why."""
 
-    option: str = Field(default="", max_length=16, title="Option")
-    check: str = Field(default="", max_length=40, title="Check")
-    who: str = told("Who answers for it", default="", longest=LONGEST_NAME)
-    reason: str = told("Why", default="", longest=400)
-    at: str | None = moment("When")
+    option: str = Field(default="", max_length=16, title=say("options-waiver-option"))
+    check: str = Field(default="", max_length=40, title=say("options-waiver-check"))
+    who: str = told("field-Waiver-who", default="", longest=LONGEST_NAME)
+    reason: str = told("field-Waiver-reason", default="", longest=400)
+    at: str | None = moment("field-Waiver-at")
 
 
 USUAL = (
@@ -123,28 +114,17 @@ class OptionCosts(Sheet):
     fitting: Fitting = Fitting()
     repairs: tuple[Repair, ...] = Field(
         default=(),
-        title="Put right first",
+        title=say("options-option-costs-repairs"),
         description="What Findings say; every saving is against the machine put right.",
         max_length=len(Repair),
     )
-    filter_excess: Entry | None = asked(
-        "pressure",
-        "Filter's drop over a clean one's",
-        "measured",
-        "What a clean filter gives back at this flow.",
-    )
-    wheel_loss: Entry | None = asked(
-        "share_of_hours", "Pressure lost by the fouled wheel", "estimated", "A fifth is taken where nothing is said."
-    )
-    repair_cost: Entry | None = asked("cost", "Putting right costs", "estimated", "Shown on its own line.")
-    tightness: Entry | None = asked(
-        "tightness", "System resistance factor", "estimated", "100 % as found; 140 % with a loaded filter."
-    )
-    loaded_static: Entry | None = asked(
-        "pressure", "At which static?", "estimated", "What each option moves and draws against it, in place of today's."
-    )
-    discount_rate: Entry | None = asked("discount_rate", "Discount rate", "typed", "5 % where nothing is said.")
-    escalation: Entry | None = asked("escalation", "Energy price rises a year", "estimated", "0 where nothing is said.")
+    filter_excess: Entry | None = asked("pressure", "field-OptionCosts-filter_excess", "measured")
+    wheel_loss: Entry | None = asked("share_of_hours", "field-OptionCosts-wheel_loss", "estimated")
+    repair_cost: Entry | None = asked("cost", "field-OptionCosts-repair_cost", "estimated")
+    tightness: Entry | None = asked("tightness", "field-OptionCosts-tightness", "estimated")
+    loaded_static: Entry | None = asked("pressure", "field-OptionCosts-loaded_static", "estimated")
+    discount_rate: Entry | None = asked("discount_rate", "field-OptionCosts-discount_rate", "typed")
+    escalation: Entry | None = asked("escalation", "field-OptionCosts-escalation", "estimated")
 
     @model_validator(mode="before")
     @classmethod

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
 from typing import Literal
 
 from modest_rotor.core.coded import Coded
@@ -45,7 +44,7 @@ class Protection(Coded):
     NONE = "none"
 
 
-class Rotation(StrEnum):
+class Rotation(Coded):
     """Which way the shaft turns; nothing without its viewpoint."""
 
     CLOCKWISE = "clockwise"
@@ -72,82 +71,44 @@ class Build(Coded):
 class Plate(Sheet):
     """What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen."""
 
-    line: str | None = told(
-        "The plate in one line", "Type or paste it as it stands, in any order or in rows; each piece is shown as what it was taken for.", longest=600
-    )  # fmt: skip
-    rated_power: Entry | None = asked("rated_power", "Rated power", "plate", "Shaft power: 3/4 hp, 0.55 kW, 560 W.")
-    rated_voltage: Entry | None = asked(
-        "rated_voltage", "Rated volts", "plate", "A range such as 208-230 V is kept whole."
-    )
-    rated_current: Entry | None = asked("rated_current", "Full-load amps", "plate", "At rated volts and rated power.")
-    second_voltage: Entry | None = asked(
-        "rated_voltage", "Volts, other connection", "plate", "The higher one of a plate such as 230/460 V."
-    )
-    second_current: Entry | None = asked(
-        "rated_current", "Amps, other connection", "plate", "Those that go with the other volts."
-    )
-    wired_for: WiredFor | None = chosen(
-        "Wired for", "By the links or lead numbers found in the terminal box, not by the supply."
-    )
-    rated_speed: Entry | None = asked("rated_speed", "Rated speed", "plate", "Full-load speed, on the high tap.")
-    speeds: Speeds | None = chosen("Speeds", "Of a three-phase motor that is switched from one speed to another.")
-    low_speed: Entry | None = asked(
-        "rated_speed", "Rated speed, low", "plate", "The lower one of a plate such as 1,450/720 rpm."
-    )
-    low_power: Entry | None = asked(
-        "rated_power", "Rated power, low", "plate", "The one that goes with the lower speed."
-    )
-    low_current: Entry | None = asked(
-        "rated_current", "Full-load amps, low", "plate", "Those that go with the lower speed."
-    )
-    build: Build | None = chosen("Shaft and rotor")
-    frequency: Entry | None = asked("frequency", "Frequency", "plate", "50 or 60 Hz.")
-    phases: Literal[1, 3] | None = chosen("Phases")
-    motor_kind: MotorKind | None = chosen(
-        "Kind of motor", "Only where capacitor and phases do not tell it: a start switch, shading rings, electronics."
-    )
-    holds: Literal["torque", "airflow", "speed"] | None = chosen(
-        "What does an electronic one hold?",
-        "Torque by taps, an airflow it was taught, or the speed that a signal asks for.",
-    )
-    run_capacitance: Entry | None = asked(
-        "capacitance", "Run capacitor", "plate", "Microfarads on the capacitor's own label."
-    )
-    capacitor_voltage: Entry | None = asked(
-        "capacitor_voltage", "Run capacitor volts", "plate", "Its own rating, not the motor's."
-    )
-    capacitor_tolerance: Entry | None = asked(
-        "tolerance", "Run capacitor ±", "plate", "As printed; ± 6 % is taken where none is."
-    )
-    shared_capacitor: Literal["yes", "no"] | None = chosen(
-        "Shared with a compressor?", "A dual capacitor keeps the compressor's section."
-    )
-    start_capacitance: Entry | None = asked("capacitance", "Start capacitor", "plate", "Only where there is one.")
-    service_factor: Entry | None = asked("service_factor", "Service factor", "plate", "1.0 where none is printed.")
-    service_factor_current: Entry | None = asked("rated_current", "Service-factor amps", "plate", "SFA, where printed.")
-    code_letter: str | None = told("Code letter", "Locked-rotor code, A to V.", longest=2)
-    power_is: PowerIs | None = chosen(
-        "The printed power is",
-        "A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.",
-    )
-    nominal_efficiency: Entry | None = asked(
-        "efficiency", "Nominal efficiency", "plate", "As printed; the fit keeps to it."
-    )
-    efficiency_class: Literal["IE1", "IE2", "IE3", "IE4"] | None = chosen(
-        "Efficiency class", "Of an IEC plate; it stands for a least efficiency of its rating."
-    )
-    power_factor: Entry | None = asked("read_power_factor", "Power factor", "plate", "As printed: 0.62.")
-    frame: str | None = told("Frame", "With its suffix: 48Y, 56H, 145T.", longest=12)
-    enclosure: str | None = told("Enclosure", "IP54, or TEFC, TEAO, ODP.", longest=12)
-    insulation: Literal["A", "B", "F", "H"] | None = chosen("Insulation class")
-    ambient: Entry | None = asked("temperature", "Rated ambient", "plate", "40 °C where none is printed.")
-    duty: str | None = told("Rated duty", "Continuous, air over, S1, 30 min.", longest=40)
-    protection: Protection | None = chosen("Thermal protection")
-    rotation: Rotation | None = chosen("Rotation")
-    rotation_seen_from: SeenFrom | None = chosen("Rotation seen from", "Without its viewpoint a rotation says nothing.")
-    overload_setting: Entry | None = asked(
-        "rated_current", "Overload set at", "measured", "Amps on the overload relay or the drive, as found."
-    )
+    line: str | None = told("field-Plate-line", longest=600)  # fmt: skip
+    rated_power: Entry | None = asked("rated_power", "field-Plate-rated_power", "plate")
+    rated_voltage: Entry | None = asked("rated_voltage", "field-Plate-rated_voltage", "plate")
+    rated_current: Entry | None = asked("rated_current", "field-Plate-rated_current", "plate")
+    second_voltage: Entry | None = asked("rated_voltage", "field-Plate-second_voltage", "plate")
+    second_current: Entry | None = asked("rated_current", "field-Plate-second_current", "plate")
+    wired_for: WiredFor | None = chosen("field-Plate-wired_for")
+    rated_speed: Entry | None = asked("rated_speed", "field-Plate-rated_speed", "plate")
+    speeds: Speeds | None = chosen("field-Plate-speeds")
+    low_speed: Entry | None = asked("rated_speed", "field-Plate-low_speed", "plate")
+    low_power: Entry | None = asked("rated_power", "field-Plate-low_power", "plate")
+    low_current: Entry | None = asked("rated_current", "field-Plate-low_current", "plate")
+    build: Build | None = chosen("field-Plate-build")
+    frequency: Entry | None = asked("frequency", "field-Plate-frequency", "plate")
+    phases: Literal[1, 3] | None = chosen("field-Plate-phases")
+    motor_kind: MotorKind | None = chosen("field-Plate-motor_kind")
+    holds: Literal["torque", "airflow", "speed"] | None = chosen("field-Plate-holds")
+    run_capacitance: Entry | None = asked("capacitance", "field-Plate-run_capacitance", "plate")
+    capacitor_voltage: Entry | None = asked("capacitor_voltage", "field-Plate-capacitor_voltage", "plate")
+    capacitor_tolerance: Entry | None = asked("tolerance", "field-Plate-capacitor_tolerance", "plate")
+    shared_capacitor: Literal["yes", "no"] | None = chosen("field-Plate-shared_capacitor")
+    start_capacitance: Entry | None = asked("capacitance", "field-Plate-start_capacitance", "plate")
+    service_factor: Entry | None = asked("service_factor", "field-Plate-service_factor", "plate")
+    service_factor_current: Entry | None = asked("rated_current", "field-Plate-service_factor_current", "plate")
+    code_letter: str | None = told("field-Plate-code_letter", longest=2)
+    power_is: PowerIs | None = chosen("field-Plate-power_is")
+    nominal_efficiency: Entry | None = asked("efficiency", "field-Plate-nominal_efficiency", "plate")
+    efficiency_class: Literal["IE1", "IE2", "IE3", "IE4"] | None = chosen("field-Plate-efficiency_class")
+    power_factor: Entry | None = asked("read_power_factor", "field-Plate-power_factor", "plate")
+    frame: str | None = told("field-Plate-frame", longest=12)
+    enclosure: str | None = told("field-Plate-enclosure", longest=12)
+    insulation: Literal["A", "B", "F", "H"] | None = chosen("field-Plate-insulation")
+    ambient: Entry | None = asked("temperature", "field-Plate-ambient", "plate")
+    duty: str | None = told("field-Plate-duty", longest=40)
+    protection: Protection | None = chosen("field-Plate-protection")
+    rotation: Rotation | None = chosen("field-Plate-rotation")
+    rotation_seen_from: SeenFrom | None = chosen("field-Plate-rotation_seen_from")
+    overload_setting: Entry | None = asked("rated_current", "field-Plate-overload_setting", "measured")
 
     @property
     def kind(self) -> MotorKind | None:

@@ -13,6 +13,7 @@ from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import typical_efficiency as electronic_efficiency
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
+from modest_rotor.core.say import listed, say, tell
 from modest_rotor.core.stations.plate import Plate, PowerIs
 from modest_rotor.core.stations.plate_line import LinePiece, fields_changed, read_line
 from modest_rotor.core.stations.plate_meaning import Meaning, meanings
@@ -41,8 +42,8 @@ PLATE_SPEED_STEP_RPM, ROUND_SPEED_RPM = 5.0, 25.0
 """Plates are rounded to 5 rpm at the finest, mostly to 25 where the speed is a multiple of it. Common practice, no source."""
 LEAST_PRINTED = 0.05
 FIRST_GUESS, SETTLES = 0.7, 6
-DEFINITION = "Definition; Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 4."
-STANDARD_SLIP_REMARK = "By standard tolerance (NEMA MG 1) a motor's true slip may lie 20 % either side of its plate."
+DEFINITION = say("plate-answer-definition")
+STANDARD_SLIP_REMARK = say("plate-answer-standard-slip-remark")
 
 
 def plate_facts(plate: Plate) -> PlateFacts:
@@ -148,36 +149,37 @@ def _poles(speed: float | None, frequency: float | None) -> tuple[int | None, st
 
 def _no_speed(facts: PlateFacts) -> Absent:
     if facts.is_electronic:
-        return Withheld("an electronic motor has no slip: its electronics set its speed")
+        return Withheld(say("plate-answer-no-speed-electronic-motor"))
     if facts.speed_refusal:
-        return Withheld(facts.speed_refusal + " Check the plate's speed and frequency.")
+        return Withheld(say("plate-answer-no-speed-check-plate", speed_refusal=facts.speed_refusal))
     missing = [
         name
-        for name, value in (("rated speed", facts.rated_speed_rpm), ("frequency", facts.frequency_hz))
+        for name, value in (
+            (say("term-rated-speed"), facts.rated_speed_rpm),
+            (say("term-frequency"), facts.frequency_hz),
+        )
         if value is None
     ]
-    return Waiting(f"waits for {' and '.join(missing)}")
+    return Waiting(say("plate-answer-no-speed-waits", missing=listed(missing)))
 
 
 def _speed_and_frequency(facts: PlateFacts) -> tuple[Ingredient, ...]:
     assert facts.rated_speed_rpm is not None and facts.frequency_hz is not None
     return (
-        given("n", "rated speed", "rated_speed", facts.rated_speed_rpm, "plate", "plate"),
-        given("f", "frequency", "frequency", facts.frequency_hz, "plate", "plate"),
+        given("n", say("term-rated-speed"), "rated_speed", facts.rated_speed_rpm, "plate", say("origin-plate")),
+        given("f", say("term-frequency"), "frequency", facts.frequency_hz, "plate", say("origin-plate")),
     )
 
 
 def _poles_result(facts: PlateFacts) -> Result:
     if facts.poles is None:
-        return not_known("Poles", _no_speed(facts))
-    remark = (
-        "A low tap or a strained motor can look like another pole count; the plate's speed is at full load, high tap."
-    )
+        return not_known(say("label-poles"), _no_speed(facts))
+    remark = say("plate-answer-poles-result-low-tap")
     return result(
-        "Poles",
+        say("label-poles"),
         "poles",
         float(facts.poles),
-        "the pole count p whose 120 f ÷ p is the nearest at or above n",
+        say("plate-answer-poles-result-pole-count"),
         _speed_and_frequency(facts),
         DEFINITION,
         (remark,),
@@ -186,26 +188,49 @@ def _poles_result(facts: PlateFacts) -> Result:
 
 def _synchronous_result(facts: PlateFacts) -> Result:
     if facts.synchronous_speed_rpm is None or facts.poles is None:
-        return not_known("Synchronous speed", _no_speed(facts))
-    ingredients = (*_speed_and_frequency(facts)[1:], given("p", "poles", "poles", float(facts.poles), "worked-out"))
-    return result("Synchronous speed", "speed", facts.synchronous_speed_rpm, "n_s = 120 f ÷ p", ingredients, DEFINITION)
+        return not_known(say("label-synchronous-speed"), _no_speed(facts))
+    ingredients = (
+        *_speed_and_frequency(facts)[1:],
+        given("p", say("term-poles"), "poles", float(facts.poles), "worked-out"),
+    )
+    return result(
+        say("label-synchronous-speed"), "speed", facts.synchronous_speed_rpm, "n_s = 120 f ÷ p", ingredients, DEFINITION
+    )
 
 
 def _slip_result(facts: PlateFacts) -> Result:
     if facts.rated_slip is None or facts.synchronous_speed_rpm is None:
-        return not_known("Rated slip", _no_speed(facts))
-    synchronous = given("n_s", "synchronous speed", "speed", facts.synchronous_speed_rpm, "worked-out")
+        return not_known(say("plate-answer-slip-result-rated-slip"), _no_speed(facts))
+    synchronous = given("n_s", say("term-synchronous-speed"), "speed", facts.synchronous_speed_rpm, "worked-out")
     ingredients = (synchronous, _speed_and_frequency(facts)[0])
     remarks = (STANDARD_SLIP_REMARK,)
-    return result("Rated slip", "slip", facts.rated_slip, "s = (n_s − n) ÷ n_s", ingredients, DEFINITION, remarks)
+    return result(
+        say("plate-answer-slip-result-rated-slip"),
+        "slip",
+        facts.rated_slip,
+        "s = (n_s − n) ÷ n_s",
+        ingredients,
+        DEFINITION,
+        remarks,
+    )
 
 
 def _torque_result(facts: PlateFacts) -> Result:
     if facts.rated_torque_nm is None or facts.rated_power_w is None or facts.rated_speed_rpm is None:
-        pairs = (("rated power", facts.rated_power_w), ("rated speed", facts.rated_speed_rpm))
-        return waiting("Rated torque", f"waits for {' and '.join(name for name, value in pairs if value is None)}")
+        pairs = ((say("term-rated-power"), facts.rated_power_w), (say("term-rated-speed"), facts.rated_speed_rpm))
+        return waiting(
+            say("plate-answer-torque-result-rated-torque"),
+            tell("plate-answer-torque-result-waits", value=listed((name for name, value in pairs if value is None))),
+        )
     ingredients = (
-        given("P", "rated power", "rated_power", facts.rated_power_w, "plate", "plate"),
-        given("n", "rated speed", "rated_speed", facts.rated_speed_rpm, "plate", "plate"),
+        given("P", say("term-rated-power"), "rated_power", facts.rated_power_w, "plate", say("origin-plate")),
+        given("n", say("term-rated-speed"), "rated_speed", facts.rated_speed_rpm, "plate", say("origin-plate")),
     )
-    return result("Rated torque", "torque", facts.rated_torque_nm, "T = P ÷ (2π n ÷ 60)", ingredients, "Definition.")
+    return result(
+        say("plate-answer-torque-result-rated-torque"),
+        "torque",
+        facts.rated_torque_nm,
+        "T = P ÷ (2π n ÷ 60)",
+        ingredients,
+        say("word-definition"),
+    )

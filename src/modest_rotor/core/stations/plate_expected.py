@@ -10,18 +10,16 @@ from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.rows import UNLOADED_SLIP
 from modest_rotor.core.outcome import Waiting
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.working import Ingredient, Result, given, not_known, result, withheld
 
-SOURCE = (
-    "A motor fitted to this plate by the equations of its kind; what is likely of its kind is our judgement, no source."
-    " Compare with a reading before believing either."
-)
+SOURCE = say("plate-expected-source")
 LABELS = (
-    ("efficiency", "Efficiency at full load", "η = P_N ÷ W of the fitted motor at rated load"),
-    ("power_factor", "Power factor at full load", "λ = W ÷ S of the fitted motor at rated load"),
-    ("current", "Amps with a bare shaft", "I of the fitted motor with nothing on its shaft, at rated volts"),
-    ("current", "Amps with the rotor held", "I of the fitted motor at standstill, at rated volts"),
+    ("efficiency", say("plate-expected-labels-efficiency-full"), say("plate-expected-labels-p-n")),
+    ("power_factor", say("plate-expected-labels-power-factor"), say("plate-expected-labels-w-s")),
+    ("current", say("plate-expected-labels-amps-bare"), say("plate-expected-labels-i-fitted")),
+    ("current", say("plate-expected-labels-amps-rotor"), say("plate-expected-labels-i-fitted-motor")),
 )
 
 
@@ -34,7 +32,7 @@ def expected_results(fit: MotorFit) -> tuple[Result, ...]:
     """
     motor = fit.full
     if motor is None:
-        refusal = fit.refusal or Waiting("waits for the plate")
+        refusal = fit.refusal or Waiting(say("term-waits-for-the-plate"))
         return tuple(not_known(label, refusal) for _, label, _ in LABELS)
     has_switch = motor.plate.kind is MotorKind.SINGLE_PHASE
 
@@ -52,7 +50,7 @@ def expected_results(fit: MotorFit) -> tuple[Result, ...]:
         for (quantity, label, formula), value in zip(LABELS, values, strict=True)
     ]
     if has_switch:
-        told[-1] = withheld(LABELS[-1][1], "its start switch is closed then, and the start winding is not on the plate")
+        told[-1] = withheld(LABELS[-1][1], tell("plate-expected-expected-results-start-switch"))
     if motor.plate.kind is MotorKind.SPLIT_CAPACITOR and motor.plate.run_capacitance_f is None:
         told.append(_rough_capacitor(motor))
     return tuple(told)
@@ -66,26 +64,28 @@ def _rough_capacitor(motor: FittedMotor) -> Result:
 
     (value,) = propagate(work, *motor.estimates)
     return result(
-        "Run capacitor, roughly",
+        say("plate-expected-rough-capacitor-run-capacitor"),
         "capacitance",
         value,
-        "C of the fitted motor at its plate and readings",
+        say("plate-expected-rough-capacitor-c-fitted"),
         _ingredients(motor),
         SOURCE,
-        ("Rough: nothing is bought by it. Read the capacitor itself out of circuit, or its maker’s list.",),
+        (say("plate-expected-rough-capacitor-rough-nothing"),),
     )
 
 
 def _ingredients(motor: FittedMotor) -> tuple[Ingredient, ...]:
     plate = motor.plate
     asked = (
-        ("P_N", "rated power", "rated_power", plate.rated_power_w),
-        ("V_N", "rated volts", "rated_voltage", plate.rated_voltage_v),
-        ("I_N", "full-load amps", "rated_current", plate.rated_current_a),
-        ("n_N", "rated speed", "rated_speed", plate.rated_speed_rpm),
-        ("f", "frequency", "frequency", plate.frequency_hz),
-        ("C", "run capacitor", "capacitance", plate.run_capacitance_f),
+        ("P_N", say("term-rated-power"), "rated_power", plate.rated_power_w),
+        ("V_N", say("term-rated-volts"), "rated_voltage", plate.rated_voltage_v),
+        ("I_N", say("term-full-load-amps"), "rated_current", plate.rated_current_a),
+        ("n_N", say("term-rated-speed"), "rated_speed", plate.rated_speed_rpm),
+        ("f", say("term-frequency"), "frequency", plate.frequency_hz),
+        ("C", say("term-run-capacitor"), "capacitance", plate.run_capacitance_f),
     )
     return tuple(
-        given(symbol, label, quantity, value, "plate", "plate") for symbol, label, quantity, value in asked if value
+        given(symbol, label, quantity, value, "plate", say("origin-plate"))
+        for symbol, label, quantity, value in asked
+        if value
     )

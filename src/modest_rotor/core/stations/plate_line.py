@@ -15,6 +15,7 @@ from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.numerals import NumberStyle, plain_fractions
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.say import joined, say, small
 from modest_rotor.core.stations.plate import Plate, Protection, Rotation, SeenFrom
 from modest_rotor.core.stations.plate_amounts import Kinds
 from modest_rotor.core.stations.plate_binding import SURE_BY, Bound, ways_to_bind
@@ -85,7 +86,7 @@ def read_line(text: str, style: NumberStyle | None = NumberStyle.POINT) -> ReadL
         for one in found:
             clash = next((name for name in one.values if name in differ), None)
             if clash and not one.asks:
-                one.asks = f"{_title(clash)} stands here more than once, and not the same"
+                one.asks = say("plate-line-read-line", title=_title(clash))
             one.asks = one.asks or _refusal(one.values)
             if not one.asks:
                 values |= one.values
@@ -190,8 +191,8 @@ def _doubt(told: list[Told], others: tuple[Bound, ...]) -> None:
     for one in told:
         other = meant.get(one.bound.at)
         if other != one.bound.word.kind and not one.asks:
-            also = other.replace("_", " ") if other else "nothing"
-            one.asks = f"“{one.bound.numbers}” may belong to another word here ({also}): type it in its own field"
+            also = other.replace("_", " ") if other else say("plate-line-doubt-nothing")
+            one.asks = say("plate-line-doubt-may-belong", numbers=one.bound.numbers, also=also)
 
 
 def fields_changed(plate: Plate, values: Values) -> tuple[str, ...]:
@@ -219,7 +220,13 @@ def _with_the_rest(row: str, found: list[_Found]) -> Iterator[LinePiece]:
 
 
 def _words(values: Values) -> str:
-    return ", ".join(f"{_title(name).lower()} {words_of(Plate, name, value)}" for name, value in values.items())
+    return joined(
+        ", ",
+        (
+            say("plate-line-words", title=small(_title(name)), words=words_of(Plate, name, value))
+            for name, value in values.items()
+        ),
+    )
 
 
 def _title(name: str) -> str:
@@ -306,4 +313,4 @@ def _duty(text: str) -> str:
     plain = text.lower().replace("-", " ").strip(".")
     if plain.startswith("cont"):
         return "continuous"
-    return "air over" if plain == "ao" else plain
+    return say("term-air-over") if plain == "ao" else plain

@@ -4,10 +4,12 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable, Iterator
+from typing import Any
 
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
-from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
+from modest_rotor.core.phrase import Frozen, Phrase, figure
+from modest_rotor.core.say import Number, capital, joined, run_on, say, tell
 from modest_rotor.core.standards import motors
 from modest_rotor.core.standards.wiring import overload_setting_a
 from modest_rotor.core.stations.plate import Plate, Protection
@@ -21,8 +23,8 @@ START_OVER_RUN = 3.0
 SLIGHT_FACTOR = 1.0
 SAME_SHAFT = 0.01
 IEC_HERTZ = 50.0
-PRACTICE = "Common practice, no source."
-STANDARD_FACTOR = "NEMA MG 1, 14.37 and 12.51 (from memory)."
+PRACTICE = say("label-common-practice-no-source")
+STANDARD_FACTOR = say("plate-meaning-standard-factor")
 
 
 class Meaning(Frozen):
@@ -38,14 +40,16 @@ class Meaning(Frozen):
 def meanings(plate: Plate, facts: PlateFacts) -> tuple[Meaning, ...]:
     """Everything that the plate's further entries stand for, in the plate's order; what a table does not hold is told."""
     found: list[Meaning] = []
-    for label, tell in TELLERS:
+    for label, teller in TELLERS:
         try:
             found.extend(
                 Meaning(label=label, said=said, source=source, heed=HEED in heed)
-                for said, source, *heed in tell(plate, facts)
+                for said, source, *heed in teller(plate, facts)
             )
         except OutsideValidity as refusal:
-            found.append(Meaning(label=label, said=(refusal.sentence,), source="The project's own tables.", heed=True))
+            found.append(
+                Meaning(label=label, said=(refusal.sentence,), source=say("plate-meaning-meanings"), heed=True)
+            )
     return tuple(found)
 
 
@@ -60,35 +64,34 @@ def _slip(plate: Plate, facts: PlateFacts) -> Told:
     row = find_row("ordinary_slip", motor=str(facts.kind))
     share = PER_CENT * facts.rated_slip
     ordinary = float(row["low"]) <= share <= float(row["high"])
-    verdict = "is ordinary" if ordinary else "is not ordinary: look at speed, hertz and kind again"
-    said: Phrase = (figure("slip", facts.rated_slip), f" {verdict}; {row['said']}.")
+    verdict = say("plate-meaning-slip-ordinary") if ordinary else say("plate-meaning-slip-ordinary-look")
+    said: Phrase = tell("plate-meaning-slip-x", slip=figure("slip", facts.rated_slip), verdict=verdict, row=row["said"])
     yield (said, PRACTICE) if ordinary else (said, PRACTICE, HEED)
 
 
 def _poles(plate: Plate, facts: PlateFacts) -> Told:
     if facts.poles in (6, 8) and facts.kind is MotorKind.SPLIT_CAPACITOR:
-        yield (f"{facts.poles} poles are what most direct-drive blowers have.",), PRACTICE
+        yield (say("plate-meaning-poles", poles=facts.poles),), PRACTICE
 
 
 def _connections(plate: Plate, facts: PlateFacts) -> Told:
     if plate.second_voltage is None:
         return
     if plate.wired_for is None:
-        first = "Two connections stand on the plate. Say which one is wired; until then the first is worked with."
+        first = say("plate-meaning-connections-two-connections")
         yield (first,), PRACTICE, HEED
         return
     amps: Phrase = (
-        (", full-load ", figure("rated_current", facts.rated_current_a, "plate")) if facts.rated_current_a else ()
+        tell(
+            "plate-meaning-connections-full-load", rated_current=figure("rated_current", facts.rated_current_a, "plate")
+        )
+        if facts.rated_current_a
+        else ()
     )
     volts = figure("rated_voltage", facts.rated_voltage_v or 0.0, "plate")
     yield (
-        (
-            "Wired for ",
-            volts,
-            *amps,
-            ". The power is the same on either connection, so half the volts take twice the amps.",
-        ),
-        "Definition of power.",
+        tell("plate-meaning-connections-wired-power", volts=volts, amps=amps),
+        say("plate-meaning-connections-definition-power"),
     )
 
 
@@ -103,10 +106,14 @@ def _input(plate: Plate, facts: PlateFacts) -> Told:
     watts = power / efficiency if power and efficiency else factor * volt_amperes if factor else None
     if not watts:
         return
-    said: list[str | Figure] = ["About ", figure("input_power", watts, "plate"), " from the line at full load"]
+    said: list[Any] = [
+        say("plate-meaning-input-about"),
+        figure("input_power", watts, "plate"),
+        say("plate-meaning-input-line-full"),
+    ]
     if volt_amperes and not factor and watts <= volt_amperes:
-        said += [", so a power factor of ", figure("power_factor", watts / volt_amperes)]
-    yield (*said, "."), "Definitions of efficiency and power factor."
+        said += [say("plate-meaning-input-so-power"), figure("power_factor", watts / volt_amperes)]
+    yield tell("plate-meaning-input-x", said=said), say("plate-meaning-input-definitions-efficiency")
 
 
 def _service_factor(plate: Plate, facts: PlateFacts) -> Told:
@@ -114,26 +121,17 @@ def _service_factor(plate: Plate, facts: PlateFacts) -> Told:
         return
     factor, power = plate.service_factor.si, facts.rated_power_w
     if factor <= SLIGHT_FACTOR:
-        yield ("1.0: nothing beyond rated power, not even for a while.",), STANDARD_FACTOR
+        yield (say("plate-meaning-service-factor-nothing-beyond"),), STANDARD_FACTOR
         return
-    most: Phrase = (" (", figure("rated_power", factor * power), ")") if power else ()
-    yield (
-        (
-            "It may give ",
-            f"{factor:g} times rated power",
-            *most,
-            " continuously, but only at plate volts, hertz, ambient and altitude, at a lower efficiency, with a hotter winding and a"
-            " shorter life. It is no allowance to size by.",
-        ),
-        STANDARD_FACTOR,
-        HEED,
+    most: Phrase = (
+        tell("plate-meaning-service-factor", rated_power=figure("rated_power", factor * power)) if power else ()
     )
+    yield (tell("plate-meaning-service-factor-may-give", factor=Number(factor, "g"), most=most), STANDARD_FACTOR, HEED)
     if plate.service_factor_current is None and facts.rated_current_a:
         yield (
-            (
-                "Service-factor amps are not printed; in proportion they would be about ",
-                figure("rated_current", factor * facts.rated_current_a, "estimated"),
-                ".",
+            tell(
+                "plate-meaning-service-factor-service-factor",
+                rated_current=figure("rated_current", factor * facts.rated_current_a, "estimated"),
             ),
             PRACTICE,
         )
@@ -145,14 +143,12 @@ def _overload(plate: Plate, facts: PlateFacts) -> Told:
     factor = plate.service_factor.si if plate.service_factor else SLIGHT_FACTOR
     highest, further = overload_setting_a(facts.rated_current_a, factor)
     yield (
-        (
-            "A separate overload is set at ",
-            figure("rated_current", highest),
-            " at most, ",
-            figure("rated_current", further),
-            " where the first would not let it start; by those licensed to.",
+        tell(
+            "plate-meaning-overload-separate-overload",
+            rated_current=figure("rated_current", highest),
+            rated_current_2=figure("rated_current", further),
         ),
-        "NFPA 70 (NEC), 430.32(A)(1) and (C) (from memory).",
+        say("plate-meaning-overload-nfpa-nec"),
     )
 
 
@@ -163,96 +159,103 @@ def _code(plate: Plate, facts: PlateFacts) -> Told:
     source = "NEMA MG 1, 10.37.2."
     span = _span(letter.low / (1000 / motors.W_PER_HP), letter.high and letter.high / (1000 / motors.W_PER_HP))
     if not (facts.rated_power_w and facts.rated_voltage_v and facts.kind):
-        yield (f"{span} kVA per horsepower with the rotor held.",), source
+        yield (say("plate-meaning-code-kva-per", span=span),), source
         return
     phases = 3 if facts.kind is MotorKind.THREE_PHASE else 1
     low, high = motors.locked_rotor_current_a(letter.letter, facts.rated_power_w, facts.rated_voltage_v, phases)
-    upper: Phrase = (" to ", figure("rated_current", high)) if high else (" and more",)
+    upper: Phrase = (
+        tell("plate-meaning-code-to", rated_current=figure("rated_current", high))
+        if high
+        else (say("plate-meaning-code-more"),)
+    )
     yield (
-        (
-            f"{span} kVA per horsepower with the rotor held: ",
-            figure("rated_current", low),
-            *upper,
-            " at rated volts.",
+        tell(
+            "plate-meaning-code-kva-per-horsepower", span=span, rated_current=figure("rated_current", low), upper=upper
         ),
         source,
     )
 
 
 def _span(low: float, high: float | None) -> str:
-    return f"{low:.2f} to {high:.2f}" if high else f"{low:.2f} and more"
+    return (
+        say("plate-meaning-span-to", low=Number(low, ".2f"), high=Number(high, ".2f"))
+        if high
+        else say("plate-meaning-span-more", low=Number(low, ".2f"))
+    )
 
 
 def _efficiency(plate: Plate, facts: PlateFacts) -> Told:
     if plate.nominal_efficiency is None:
         return
     if facts.kind is not MotorKind.THREE_PHASE:
-        said: Phrase = ("The table of nominal and minimum efficiencies is for polyphase motors only.",)
-        yield said, "NEMA MG 1, Table 12-10."
+        said: Phrase = (say("plate-meaning-efficiency"),)
+        yield said, say("note-nema-mg-table")
         return
     least = motors.minimum_efficiency(plate.nominal_efficiency.si)
     yield (
-        (
-            "Nominal is the average of many motors; this one is guaranteed ",
-            figure("efficiency", least),
-            " and no more. Promises are made with that.",
-        ),
-        "NEMA MG 1, Table 12-10 (from memory).",
+        tell("plate-meaning-efficiency-nominal-average", efficiency=figure("efficiency", least)),
+        say("plate-meaning-efficiency-nema-mg-table"),
     )
 
 
 def _efficiency_class(plate: Plate, facts: PlateFacts) -> Told:
     if plate.efficiency_class is None:
         return
-    source = "IEC 60034-30-1:2014, at 50 Hz (from memory)."
+    source = say("plate-meaning-efficiency-class")
     if facts.poles is None or facts.rated_power_w is None or facts.frequency_hz != IEC_HERTZ:
-        yield (f"{plate.efficiency_class}: its least nominal efficiency waits for power, speed and 50 Hz.",), source
+        yield (say("plate-meaning-efficiency-class-least-nominal", efficiency_class=plate.efficiency_class),), source
         return
     least = motors.iec_class_efficiency(plate.efficiency_class, facts.poles, facts.rated_power_w)
-    yield (
-        f"{plate.efficiency_class} of this size means at least ", figure("efficiency", least),
-        " at rated load, by the standard. Type what is printed; where nothing is, this is the nominal value.",
-    ), source  # fmt: skip
+    yield tell("plate-meaning-efficiency-class-size-means", efficiency_class=plate.efficiency_class, efficiency=figure("efficiency", least)), source  # fmt: skip
 
 
 def _frame(plate: Plate, facts: PlateFacts) -> Told:
     if not plate.frame:
         return
-    source = "NEMA MG 1, 4.2.2 and 4.4.1 (from memory)."
+    source = say("plate-meaning-frame")
     match = re.fullmatch(r"(\d{2,3})([A-Z]*)", plate.frame.strip().upper())
     if match is None:
-        yield ("Not a frame number of the table: measure shaft height, feet and shaft.",), source, HEED
+        yield (say("plate-meaning-frame-frame-number"),), source, HEED
         return
     number, suffix = match.groups()
     try:
         yield _dimensions(motors.nema_frame(plate.frame)), source
     except OutsideValidity:
-        yield (f"Frame {number} is not in the table here: measure shaft height, feet and shaft.",), source, HEED
+        yield (say("plate-meaning-frame-frame-table", number=number),), source, HEED
     letters = [row for row in read_table("frame_suffixes") if row["suffix"] == suffix]
     for row in letters or [row for letter in suffix for row in read_table("frame_suffixes") if row["suffix"] == letter]:
-        yield (f"{row['suffix']}: {row['means']}.",), source
+        yield (say("plate-meaning-suffix", suffix=row["suffix"], means=row["means"]),), source
 
 
 def _dimensions(frame: motors.Frame) -> Phrase:
     """What is standard of a frame; what its suffix makes special is to be measured."""
-    said: list[str | Figure] = ["Shaft ", figure("dimension", frame.shaft_height_m), " above the feet"]
+    said: list[Any] = [
+        say("plate-meaning-dimensions-shaft"),
+        figure("dimension", frame.shaft_height_m),
+        say("plate-meaning-dimensions-above-feet"),
+    ]
     if frame.shaft_m is None:
-        said.append(", of a length and thickness that are not the standard's: measure it")
-    else:
-        said += [", ", figure("dimension", frame.shaft_m), " thick, ", *_keyway(frame.shaft_m)]
-    if frame.across_m is None or frame.along_m is None:
-        said.append("; feet of their own: measure them")
+        said.append(say("plate-meaning-dimensions-length-thickness"))
     else:
         said += [
-            "; feet ",
+            ", ",
+            figure("dimension", frame.shaft_m),
+            say("plate-meaning-dimensions-thick"),
+            _keyway(frame.shaft_m),
+        ]
+    if frame.across_m is None or frame.along_m is None:
+        said.append(say("plate-meaning-dimensions-feet-their"))
+    else:
+        said += [
+            say("plate-meaning-dimensions-feet"),
             figure("dimension", frame.across_m),
-            " by ",
+            say("plate-meaning-dimensions-by"),
             figure("dimension", frame.along_m),
-            " between holes",
+            say("plate-meaning-dimensions-between-holes"),
         ]
     if frame.shoulder_m is not None:
-        said += ["; shoulder to near hole ", figure("dimension", frame.shoulder_m)]
-    return (*said, ".")
+        said += [say("plate-meaning-dimensions-shoulder-near"), figure("dimension", frame.shoulder_m)]
+    return tell("plate-meaning-dimensions-x", said=said)
 
 
 def _keyway(shaft_m: float) -> Phrase:
@@ -260,8 +263,10 @@ def _keyway(shaft_m: float) -> Phrase:
     inches = shaft_m / motors.M_PER_INCH
     row = next((row for row in read_table("keyways") if abs(float(row["shaft"]) / inches - 1) < SAME_SHAFT), None)
     if row is None:
-        return ("a flat in place of a key",)
-    return ("keyway ", figure("dimension", float(row["width"]) * motors.M_PER_INCH), " wide")
+        return (say("plate-meaning-keyway-flat-place"),)
+    return tell(
+        "plate-meaning-keyway-keyway-wide", dimension=figure("dimension", float(row["width"]) * motors.M_PER_INCH)
+    )
 
 
 def _enclosure(plate: Plate, facts: PlateFacts) -> Told:
@@ -270,10 +275,13 @@ def _enclosure(plate: Plate, facts: PlateFacts) -> Told:
     code = plate.enclosure.strip().upper()
     words = [row for row in read_table("enclosure_words") if row["word"] == code]
     if words:
-        yield (words[0]["means"][0].upper() + words[0]["means"][1:] + ".",), "NEMA MG 1, 1.25 to 1.27 (from memory)."
+        yield (
+            (say("plate-meaning-enclosure-word", means=capital(words[0]["means"])),),
+            say("plate-meaning-enclosure-nema-mg"),
+        )
         return
     solids, water = motors.enclosure(code)
-    yield (f"Keeps out {solids}; withstands {water}.",), "IEC 60529."
+    yield (say("plate-meaning-enclosure-keeps-out", solids=solids, water=water),), "IEC 60529."
 
 
 def _insulation(plate: Plate, facts: PlateFacts) -> Told:
@@ -281,119 +289,100 @@ def _insulation(plate: Plate, facts: PlateFacts) -> Told:
         return
     allowed = motors.insulation_class(plate.insulation)
     yield (
-        (
-            "Insulation good to ",
-            figure("shell_temperature", allowed.highest_c),
-            " at its hottest. Every 10 K more halves its life, as a rule.",
+        tell(
+            "plate-meaning-insulation-insulation-good", shell_temperature=figure("shell_temperature", allowed.highest_c)
         ),
-        "IEC 60085; the halving is common practice.",
+        say("plate-meaning-insulation-iec-halving"),
     )
     if plate.ambient and plate.ambient.si > 40:
-        yield ("Rated for more than the usual 40 °C around it.",), "NEMA MG 1, 12.43."
+        yield (say("plate-meaning-insulation-rated-more"),), "NEMA MG 1, 12.43."
 
 
 def _duty(plate: Plate, facts: PlateFacts) -> Told:
     words = (plate.duty or "").lower()
     if "air" in words or words == "ao":
-        yield (
-            ("Air over: it lives on the machine's air stream. Blocked or slowed air cooks it, though it draws less.",),
-            PRACTICE,
-            HEED,
-        )
+        yield ((say("plate-meaning-duty-air-over"),), PRACTICE, HEED)
     elif words.startswith(("cont", "s1")):
-        yield ("It may run at rated power without end.",), "IEC 60034-1, S1."
+        yield (say("plate-meaning-duty-may-run"),), "IEC 60034-1, S1."
 
 
 def _turned_over(plate: Plate, facts: PlateFacts) -> Told:
     if plate.kind is None or plate.rotation is None:
         return
     row = find_row("reversing", kind=str(plate.kind))
-    yield (f"{row['caution']} {row['how']}",), PRACTICE, HEED
+    yield (joined(" ", (row["caution"], row["how"])),), PRACTICE, HEED
 
 
 def _rotation(plate: Plate, facts: PlateFacts) -> Told:
     if plate.rotation is None:
         return
     if plate.rotation_seen_from is None and plate.rotation != "reversible":
-        yield (f"“{plate.rotation}” means nothing until it is said from which end: shaft or leads.",), PRACTICE, HEED
+        yield (say("plate-meaning-rotation-means-nothing", rotation=plate.rotation),), PRACTICE, HEED
     elif plate.rotation == "reversible":
-        yield (
-            ("Its leads decide the turn. Prove it with a short touch of power before the wheel is closed in.",),
-            PRACTICE,
-            HEED,
-        )
+        yield ((say("plate-meaning-rotation-leads-decide"),), PRACTICE, HEED)
     else:
-        seen = f"{plate.rotation[0].upper()}{plate.rotation[1:]}, looking at the {plate.rotation_seen_from}."
+        seen = say(
+            "plate-meaning-rotation", rotation=capital(plate.rotation), rotation_seen_from=plate.rotation_seen_from
+        )
         yield (seen,), PRACTICE
 
 
 def _protection(plate: Plate, facts: PlateFacts) -> Told:
     words = {
-        Protection.AUTOMATIC: "It opens when hot and closes by itself: the motor restarts without warning. Isolate before touching.",
-        Protection.THERMAL: "It opens when hot; whether it closes by itself is not printed. Take it that the motor restarts without warning: isolate before touching.",
-        Protection.MANUAL: "It stays open until it is pressed; find out why it opened first.",
-        Protection.IMPEDANCE: "Its windings stand a held rotor without burning; nothing opens.",
-        Protection.NONE: "Nothing inside opens: a separate overload must be there.",
+        Protection.AUTOMATIC: say("plate-meaning-protection-opens-when"),
+        Protection.THERMAL: say("plate-meaning-protection-opens-when-hot"),
+        Protection.MANUAL: say("plate-meaning-protection-stays-open"),
+        Protection.IMPEDANCE: say("plate-meaning-protection-windings-stand"),
+        Protection.NONE: say("plate-meaning-protection-nothing-inside"),
     }
     if plate.protection:
-        yield (words[plate.protection],), "NEMA MG 1, 12.53 and 12.57 (from memory).", HEED
+        yield (words[plate.protection],), say("plate-meaning-protection"), HEED
 
 
 def _capacitor(plate: Plate, facts: PlateFacts) -> Told:
     run, power = facts.run_capacitance_f, facts.rated_power_w
     if run is None and power and facts.kind is MotorKind.SPLIT_CAPACITOR:
         low, high = RULE_LOW_F_PER_W * power, RULE_HIGH_F_PER_W * power
-        yield (
-            "Its µF cannot be read: roughly ", figure("capacitance", low), " to ", figure("capacitance", high),
-            ", which 30 to 50 µF per kilowatt gives for 230 V at 50 Hz; others lie beside it. Rough: nothing is bought by it. Read the"
-            " capacitor itself out of circuit, or its maker's list.",
-        ), PRACTICE, HEED  # fmt: skip
+        yield tell("plate-meaning-capacitor-f-cannot", capacitance=figure("capacitance", low), capacitance_2=figure("capacitance", high)), PRACTICE, HEED  # fmt: skip
     if run and power:
         low, high = RULE_LOW_F_PER_W * power, RULE_HIGH_F_PER_W * power
-        where = "inside" if low <= run <= high else "outside"
+        where = say("plate-meaning-capacitor-inside") if low <= run <= high else say("plate-meaning-capacitor-outside")
         fits = bool(facts.rated_voltage_v and RULE_VOLTS[0] <= facts.rated_voltage_v <= RULE_VOLTS[1] and facts.frequency_hz == RULE_HERTZ)  # fmt: skip
-        why = "" if fits else " The rule is for 230 V motors at 50 Hz, which this is not, so it says little."
-        yield (
-            f"It lies {where} ", figure("capacitance", low), " to ", figure("capacitance", high),
-            f", which 30 to 50 µF per kilowatt gives.{why} The label wins.",
-        ), PRACTICE  # fmt: skip
+        why = "" if fits else say("plate-meaning-capacitor")
+        yield tell("plate-meaning-capacitor-lies-f", where=where, capacitance=figure("capacitance", low), capacitance_2=figure("capacitance", high), why=why), PRACTICE  # fmt: skip
     if plate.capacitor_voltage and facts.rated_voltage_v and plate.capacitor_voltage.si < facts.rated_voltage_v:
-        yield (
-            ("Its volts are below the motor's own: a run capacitor stands above line volts. Look again.",),
-            PRACTICE,
-            HEED,
-        )
+        yield ((say("plate-meaning-capacitor-volts-below"),), PRACTICE, HEED)
     if plate.shared_capacitor == "yes":
-        yield ("The other section is the compressor's: it must stay connected or be replaced as well.",), PRACTICE, HEED
+        yield (say("plate-meaning-capacitor-other-section"),), PRACTICE, HEED
 
 
 def _start_capacitor(plate: Plate, facts: PlateFacts) -> Told:
     if plate.start_capacitance is None:
         return
-    said: list[str | Figure] = ["In parallel to the run capacitor while starting, then switched out."]
+    said: list[Any] = [say("plate-meaning-start-capacitor-parallel-run")]
     if facts.run_capacitance_f:
-        said += [" Commonly about ", figure("capacitance", START_OVER_RUN * facts.run_capacitance_f),
-                 ", three times the run capacitor, with wide scatter: published motors reach twelve times."]  # fmt: skip
-    yield (*said,), PRACTICE
+        said += [say("plate-meaning-start-capacitor-commonly-about"), figure("capacitance", START_OVER_RUN * facts.run_capacitance_f),
+                 say("plate-meaning-start-capacitor-three-times")]  # fmt: skip
+    yield run_on(*said), PRACTICE
 
 
 TELLERS: tuple[tuple[str, Callable[[Plate, PlateFacts], Told]], ...] = (
-    ("Slip", _slip),
-    ("Poles", _poles),
-    ("Connection", _connections),
-    ("Input at full load", _input),
-    ("Service factor", _service_factor),
-    ("Overload", _overload),
-    ("Code letter", _code),
-    ("Nominal efficiency", _efficiency),
-    ("Efficiency class", _efficiency_class),
-    ("Frame", _frame),
-    ("Enclosure", _enclosure),
-    ("Insulation", _insulation),
-    ("Duty", _duty),
-    ("Rotation", _rotation),
-    ("The other way round", _turned_over),
-    ("Thermal protection", _protection),
-    ("Run capacitor", _capacitor),
-    ("Start capacitor", _start_capacitor),
+    (say("word-slip"), _slip),
+    (say("word-poles"), _poles),
+    (say("word-connection"), _connections),
+    (say("plate-meaning-tellers-input-full"), _input),
+    (say("plate-meaning-tellers-service-factor"), _service_factor),
+    (say("word-overload"), _overload),
+    (say("plate-meaning-tellers-code-letter"), _code),
+    (say("label-nominal-efficiency"), _efficiency),
+    (say("plate-meaning-tellers-efficiency-class"), _efficiency_class),
+    (say("plate-meaning-tellers-frame"), _frame),
+    (say("plate-meaning-tellers-enclosure"), _enclosure),
+    (say("plate-meaning-tellers-insulation"), _insulation),
+    (say("plate-meaning-tellers-duty"), _duty),
+    (say("plate-meaning-tellers-rotation"), _rotation),
+    (say("plate-meaning-tellers-other-way"), _turned_over),
+    (say("plate-meaning-tellers-thermal-protection"), _protection),
+    (say("label-run-capacitor"), _capacitor),
+    (say("plate-meaning-tellers-start-capacitor"), _start_capacitor),
 )

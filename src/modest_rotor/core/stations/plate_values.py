@@ -8,6 +8,7 @@ from typing import Any
 
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.numerals import Numeral, numerals
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.plate import PowerIs
 from modest_rotor.core.stations.plate_amounts import (
     CAPACITOR_VOLTS,
@@ -52,7 +53,7 @@ def told_of(bounds: Iterable[Bound], kinds: Kinds) -> list[Told]:
     of = {kind: [one for one in told if one.bound.word.kind == kind] for kind in ORDINARY}
     for one in told:
         if one.amount.doubtful:
-            one.asks = f"“{one.bound.numbers}” can be two numbers here: type it without a group mark, or say how numbers are written"
+            one.asks = say("plate-values-told-of-can-two", numbers=one.bound.numbers)
     _capacitors(of["capacitor"] + of["start_capacitor"], of["volts"])
     _volts(of["volts"], any(len(one.amount.flat) > 1 for one in of["frequency"]))
     _amps(of["amps"], of["service_amps"], of["volts"])
@@ -64,7 +65,7 @@ def told_of(bounds: Iterable[Bound], kinds: Kinds) -> list[Told]:
     for one in of["phases"]:
         _give(one, {"phases": int(one.amount.flat[0])})
     for one in of["locked_amps"]:
-        one.means = "locked-rotor amps, which nothing here asks for"
+        one.means = say("plate-values-told-of-locked-rotor")
     _twice(told)
     _contradictions(told)
     return told + outside
@@ -72,7 +73,7 @@ def told_of(bounds: Iterable[Bound], kinds: Kinds) -> list[Told]:
 
 def _outside(bound: Bound) -> str:
     kind = bound.word.kind.replace("_", " ")
-    return f"no plate has {bound.numbers} {bound.unit or kind}: look again, and type it in its own field if it is so"
+    return say("plate-values-outside", numbers=bound.numbers, unit=bound.unit or kind)
 
 
 SINGLE = (
@@ -124,14 +125,12 @@ def _capacitors(found: list[Told], volts: list[Told]) -> None:
             )
         elif len(tops) == 2:
             if max(tops) > MOST_DUAL_UF or max(tops) < LEAST_DUAL_RATIO * min(tops):
-                one.asks = one.asks or "two sections of a dual capacitor are not like this: type the fan's own µF"
+                one.asks = one.asks or say("plate-values-capacitors-two-sections")
             smaller = min(groups, key=lambda group: group[0].value)
             _give(one, {"run_capacitance": _exact(smaller[0], "µF"), "shared_capacitor": "yes"})
         else:
             if tops[0] > MOST_DUAL_UF * 2:
-                one.asks = (
-                    one.asks or "a run capacitor of so many µF is none of a small motor: is it the start capacitor's?"
-                )
+                one.asks = one.asks or say("plate-values-capacitors-run-capacitor")
             _give(one, {"run_capacitance": _exact(groups[0][0], "µF")})
         after = [other for other in volts if other.bound.first == one.bound.last + 1]
         for other in after:
@@ -145,9 +144,9 @@ def _capacitor_volts(one: Told, other: Told, rest: list[Told], starts: bool) -> 
         return
     is_dual = len(one.amount.tops) == 2  # nothing but a capacitor is printed so
     if not rest and not is_dual and round(flat[0]) not in NEVER_LINE_VOLTS:
-        other.asks = "are these the capacitor's volts, or the motor's?"
+        other.asks = say("plate-values-capacitor-volts-these-capacitor")
         return
-    other.means = "volts of the start capacitor" if starts else ""
+    other.means = say("plate-values-capacitor-volts-volts-start") if starts else ""
     if not starts:
         _give(other, {"capacitor_voltage": _exact(other.amount.groups[0][0], "V")})
     other.amount = Amount(())
@@ -162,7 +161,7 @@ def _volts(found: list[Told], two_frequencies: bool) -> None:
         if connections is not None and two_frequencies and len(groups) > len(connections):
             connections = None  # it may be one for each frequency
         if connections is None:
-            one.asks = one.asks or "one connection's range, or two connections? Type them in their own fields"
+            one.asks = one.asks or say("plate-values-volts")
             continue
         first, *second = connections
         _give(
@@ -193,7 +192,7 @@ def _amps(found: list[Told], service: list[Told], volts: list[Told]) -> None:
     for one in found:
         per = _per_connection(one.amount, known[0] if len(known) == 1 else None)
         if per is None or doubted:
-            words = "for which volts? Type them beside their own volts"
+            words = say("plate-values-amps-volts-type")
             one.asks = one.asks or (words if len(one.amount.flat) > 1 or doubted or per is None else "")
         if per is None:
             continue
@@ -203,7 +202,7 @@ def _amps(found: list[Told], service: list[Told], volts: list[Told]) -> None:
         )
     for one in service:
         if len(one.amount.flat) > 1:
-            one.asks = one.asks or "one for each connection: type the one in which it is wired"
+            one.asks = one.asks or say("plate-values-amps-one-each")
         _give(one, {"service_factor_current": _exact(one.amount.groups[0][0], "A")})
 
 
@@ -238,11 +237,11 @@ def _powers(found: list[Told], taken: list[Told]) -> None:
     """The shaft's power; what the line gives stands for it only where nothing else does, and says so."""
     for one in found:
         if len(one.amount.flat) > 1:
-            one.asks = one.asks or "one for each frequency or speed? Type the one that applies"
+            one.asks = one.asks or say("plate-values-powers-one-each")
         _give(one, {"rated_power": _power_text(one)})
     for one in taken:
         if found:
-            one.means = "power taken from the line, beside the shaft's"
+            one.means = say("plate-values-powers-power-taken")
         else:
             _give(one, {"rated_power": _power_text(one), "power_is": PowerIs.LINE.value})
 
@@ -265,17 +264,17 @@ def _speeds(found: list[Told], hertz: list[Told]) -> None:
     """Rated speed; of one for each tap the highest, and of one for each frequency neither before the frequency is told."""
     several = [one for one in hertz if len(one.amount.flat) > 1]
     for one in several:
-        one.asks = one.asks or "which of the two does its supply have? Type that one"
+        one.asks = one.asks or say("plate-values-speeds-two-does")
     for one in hertz:
         _give(one, {"frequency": _exact(one.amount.groups[0][0], "Hz")})
     for one in found:
         speeds = [speed for group in one.amount.groups for speed in group]
         if several and len(speeds) > 1:
-            one.asks = one.asks or "one for each frequency: type the one of its supply"
+            one.asks = one.asks or say("plate-values-speeds-one-each")
         top = max(speeds, key=lambda speed: speed.value)
         _give(one, {"rated_speed": _exact(top, "rpm")})
         if len(speeds) > 1:
-            one.means = f"rated speed {top.value:g} rpm on its highest tap; the others are its lower taps'"
+            one.means = say("plate-values-speeds-rated-speed", top=Number(top.value, "g"))
 
 
 def _twice(told: list[Told]) -> None:
@@ -288,11 +287,13 @@ def _twice(told: list[Told]) -> None:
                 continue
             if first.values.get(name) == one.values[name] or _same_power(name, first, one):
                 del one.values[name]
-                one.means = "the same once more"
+                one.means = say("plate-values-twice-same-once")
             else:
                 for each in (first, one):
                     each.contradicts = True
-                    each.asks = each.asks or f"it is said twice: “{first.bound.numbers}” and “{one.bound.numbers}”"
+                    each.asks = each.asks or say(
+                        "plate-values-twice-said-twice", numbers=first.bound.numbers, numbers_2=one.bound.numbers
+                    )
 
 
 def _same_power(name: str, first: Told, one: Told) -> bool:
@@ -307,10 +308,17 @@ def _contradictions(told: list[Told]) -> None:
         _power_against_volt_amps(power, volts, amps, by.get("phases"))
     speed, hertz = by.get("rated_speed"), by.get("frequency")
     if speed and hertz and max(speed.amount.flat) > 60 * hertz.amount.flat[0]:
-        _ask((speed, hertz), f"no motor turns {max(speed.amount.flat):g} rpm at {hertz.amount.flat[0]:g} Hz")
+        _ask(
+            (speed, hertz),
+            say(
+                "plate-values-contradictions-motor-turns",
+                flat=Number(max(speed.amount.flat), "g"),
+                flat_2=Number(hertz.amount.flat[0], "g"),
+            ),
+        )
     service = by.get("service_factor_current")
     if service and amps and "second_current" not in amps.values and service.amount.flat[0] < min(amps.amount.flat):
-        _ask((service, amps), "service-factor amps lie above full-load amps")
+        _ask((service, amps), say("plate-values-contradictions-service-factor"))
 
 
 def _power_against_volt_amps(power: Told, volts: Told, amps: Told, phases: Told | None) -> None:
@@ -324,8 +332,21 @@ def _power_against_volt_amps(power: Told, volts: Told, amps: Told, phases: Told 
     if least <= watts <= most:
         return
     pieces = (power, volts, amps, *([phases] if phases else []))
-    side = "more" if watts > most else "far less"
-    _ask(pieces, f"{watts:,.0f} W is {side} than {connection:g} V and {current:g} A can be: look at all three again")
+    side = (
+        say("plate-values-power-against-volt-amps-more")
+        if watts > most
+        else say("plate-values-power-against-volt-amps-far-less")
+    )
+    _ask(
+        pieces,
+        say(
+            "plate-values-power-against-volt-amps-w-v",
+            watts=Number(watts, ",.0f"),
+            side=side,
+            connection=Number(connection, "g"),
+            current=Number(current, "g"),
+        ),
+    )
 
 
 def _ask(pieces: Iterable[Told], sentence: str) -> None:

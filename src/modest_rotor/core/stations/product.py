@@ -10,6 +10,7 @@ from pydantic import Field
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.plate import Rotation
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, told
 
@@ -59,11 +60,11 @@ class CommandKind(Coded):
 class CurvePoint(Sheet):
     """One row of a machine's own table, at its curve speed."""
 
-    airflow: Entry | None = asked("airflow", "Airflow", "plate")
-    water_flow: Entry | None = asked("water_flow", "Water flow", "plate")
-    pressure: Entry | None = asked("pressure", "Pressure", "plate", "Static pressure of a fan.")
-    head: Entry | None = asked("pump_differential", "Head", "plate", "Differential of a pump.")
-    shaft_power: Entry | None = asked("shaft_power", "Shaft power", "plate")
+    airflow: Entry | None = asked("airflow", "field-CurvePoint-airflow", "plate")
+    water_flow: Entry | None = asked("water_flow", "field-CurvePoint-water_flow", "plate")
+    pressure: Entry | None = asked("pressure", "field-CurvePoint-pressure", "plate")
+    head: Entry | None = asked("pump_differential", "field-CurvePoint-head", "plate")
+    shaft_power: Entry | None = asked("shaft_power", "field-CurvePoint-shaft_power", "plate")
 
 
 class Link(NamedTuple):
@@ -76,59 +77,54 @@ class Link(NamedTuple):
 class Product(Sheet):
     """What a data sheet says; the job that considers it keeps its own copy."""
 
-    code: str = Field(title="Code", description="Small letters, figures and dashes.", pattern=CODE)
-    type: ProductType = Field(title="Type")
-    name: str = Field(title="Name", description="What it is, without a make.", min_length=1, max_length=LONGEST_NAME)
-    motor_kind: MotorKind | None = chosen("Kind of motor")
-    holds: Literal["torque", "airflow", "speed", "pressure"] | None = chosen("What it holds", "Electronic ones only.")
-    rated_power: Entry | None = asked("rated_power", "Rated power", "plate", "At the shaft; of a drive, of its motor.")
-    rated_voltage: Entry | None = asked("rated_voltage", "Rated volts", "plate", "A range is kept whole.")
-    other_voltage: Entry | None = asked("rated_voltage", "Volts, other link", "plate", "Of a dual-voltage product.")
-    phases: Literal[1, 3] | None = chosen("Phases", "Of its supply.")
-    frequency: Entry | None = asked("frequency", "Frequency", "plate")
-    rated_speed: Entry | None = asked("rated_speed", "Rated speed", "plate")
-    rated_current: Entry | None = asked("rated_current", "Full-load amps", "plate")
-    other_current: Entry | None = asked(
-        "rated_current",
-        "Amps, other link",
-        "plate",
-        "Those that go with the other volts; in proportion where left empty.",
+    code: str = Field(title=say("product-code"), description="Small letters, figures and dashes.", pattern=CODE)
+    type: ProductType = Field(title=say("product-type"))
+    name: str = Field(
+        title=say("product-name"), description="What it is, without a make.", min_length=1, max_length=LONGEST_NAME
     )
-    nominal_efficiency: Entry | None = asked("efficiency", "Nominal efficiency", "plate", "At rated load.")
-    least_efficiency: Entry | None = asked(
-        "efficiency", "Guaranteed efficiency", "plate", "The least that its maker stands for; savings count on it too."
-    )
-    power_factor: Entry | None = asked("read_power_factor", "Power factor", "plate", "True, at rated load.")
-    service_factor: Entry | None = asked("service_factor", "Service factor", "plate")
-    code_letter: str | None = told("Code letter", "Locked-rotor code, A to V.", longest=2)
-    run_capacitance: Entry | None = asked("capacitance", "Run capacitor", "plate")
-    capacitor_voltage: Entry | None = asked("capacitor_voltage", "Run capacitor volts", "plate")
-    frame: str | None = told("Frame", "With its suffix.", longest=12)
-    shaft_diameter: Entry | None = asked("dimension", "Shaft diameter", "plate")
-    shaft_length: Entry | None = asked("dimension", "Shaft length", "plate")
-    keyway: YesNo | None = chosen("Keyway", "A flat counts as none.")
-    mounting: Mounting | None = chosen("Mounting")
-    rotation: Rotation | None = chosen("Rotation", "Facing the shaft end.")
-    enclosure: str | None = told("Enclosure", "IP54, or TEFC, TEAO, ODP.", longest=12)
-    air_over: YesNo | None = chosen("Needs the machine's air", "Air-over motors are cooled by the wheel alone.")
-    shaft_up: YesNo | None = chosen("May stand shaft up")
-    drive_ready: YesNo | None = chosen("Insulation made for a drive")
-    torque_taps: Literal[2, 3, 4, 5, 6, 8] | None = chosen("Torque taps")
-    command: CommandKind | None = chosen("Command", "What it is told by.")
-    least_speed: Entry | None = asked("command", "Least speed", "plate", "Share of rated speed.")
-    highest_speed: Entry | None = asked("speed", "Highest speed", "plate", "Of wheel and bearings.")
-    standby: Entry | None = asked("standby_power", "Standby power", "plate", "With the rotor still.")
-    single_phase_input: YesNo | None = chosen("May be fed with one phase", "A drive.")
-    listed_for_replacement: YesNo | None = chosen("Listed as a replacement", "By an appliance's maker or a listing.")
-    blower_constants: YesNo | None = chosen("Taught this blower", "An airflow-holding motor must know its wheel.")
-    curve: tuple[CurvePoint, ...] = Field(default=(), title="Curve", max_length=MOST_POINTS)
-    curve_speed: Entry | None = asked("speed", "Speed of the curve", "plate")
-    price: Entry | None = asked("price", "Price", "typed", "In the catalogue's currency, without labour.")
-    lead_time: Entry | None = asked("lead_time", "Lead time", "typed")
-    van_stock: YesNo | None = chosen("In the van")
-    life: Entry | None = asked("life", "Stated life", "typed")
-    wears: str | None = told("What wears", longest=LONGEST_NAME)
-    note: str | None = told("Note", longest=400)
+    motor_kind: MotorKind | None = chosen("field-Product-motor_kind")
+    holds: Literal["torque", "airflow", "speed", "pressure"] | None = chosen("field-Product-holds")
+    rated_power: Entry | None = asked("rated_power", "field-Product-rated_power", "plate")
+    rated_voltage: Entry | None = asked("rated_voltage", "field-Product-rated_voltage", "plate")
+    other_voltage: Entry | None = asked("rated_voltage", "field-Product-other_voltage", "plate")
+    phases: Literal[1, 3] | None = chosen("field-Product-phases")
+    frequency: Entry | None = asked("frequency", "field-Product-frequency", "plate")
+    rated_speed: Entry | None = asked("rated_speed", "field-Product-rated_speed", "plate")
+    rated_current: Entry | None = asked("rated_current", "field-Product-rated_current", "plate")
+    other_current: Entry | None = asked("rated_current", "field-Product-other_current", "plate")
+    nominal_efficiency: Entry | None = asked("efficiency", "field-Product-nominal_efficiency", "plate")
+    least_efficiency: Entry | None = asked("efficiency", "field-Product-least_efficiency", "plate")
+    power_factor: Entry | None = asked("read_power_factor", "field-Product-power_factor", "plate")
+    service_factor: Entry | None = asked("service_factor", "field-Product-service_factor", "plate")
+    code_letter: str | None = told("field-Product-code_letter", longest=2)
+    run_capacitance: Entry | None = asked("capacitance", "field-Product-run_capacitance", "plate")
+    capacitor_voltage: Entry | None = asked("capacitor_voltage", "field-Product-capacitor_voltage", "plate")
+    frame: str | None = told("field-Product-frame", longest=12)
+    shaft_diameter: Entry | None = asked("dimension", "field-Product-shaft_diameter", "plate")
+    shaft_length: Entry | None = asked("dimension", "field-Product-shaft_length", "plate")
+    keyway: YesNo | None = chosen("field-Product-keyway")
+    mounting: Mounting | None = chosen("field-Product-mounting")
+    rotation: Rotation | None = chosen("field-Product-rotation")
+    enclosure: str | None = told("field-Product-enclosure", longest=12)
+    air_over: YesNo | None = chosen("field-Product-air_over")
+    shaft_up: YesNo | None = chosen("field-Product-shaft_up")
+    drive_ready: YesNo | None = chosen("field-Product-drive_ready")
+    torque_taps: Literal[2, 3, 4, 5, 6, 8] | None = chosen("field-Product-torque_taps")
+    command: CommandKind | None = chosen("field-Product-command")
+    least_speed: Entry | None = asked("command", "field-Product-least_speed", "plate")
+    highest_speed: Entry | None = asked("speed", "field-Product-highest_speed", "plate")
+    standby: Entry | None = asked("standby_power", "field-Product-standby", "plate")
+    single_phase_input: YesNo | None = chosen("field-Product-single_phase_input")
+    listed_for_replacement: YesNo | None = chosen("field-Product-listed_for_replacement")
+    blower_constants: YesNo | None = chosen("field-Product-blower_constants")
+    curve: tuple[CurvePoint, ...] = Field(default=(), title=say("product-curve"), max_length=MOST_POINTS)
+    curve_speed: Entry | None = asked("speed", "field-Product-curve_speed", "plate")
+    price: Entry | None = asked("price", "field-Product-price", "typed")
+    lead_time: Entry | None = asked("lead_time", "field-Product-lead_time", "typed")
+    van_stock: YesNo | None = chosen("field-Product-van_stock")
+    life: Entry | None = asked("life", "field-Product-life", "typed")
+    wears: str | None = told("field-Product-wears", longest=LONGEST_NAME)
+    note: str | None = told("field-Product-note", longest=400)
 
     @property
     def volts(self) -> tuple[tuple[float, float], ...]:

@@ -14,6 +14,8 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.quantities import quantity
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, asked, chosen, moment, quantity_of, told
 
 WHEN = re.compile(r"(\d{4})-(0[1-9]|1[0-2])-(\d{2}) ([01]\d|2[0-3]):[0-5]\d")
@@ -110,96 +112,69 @@ class Unread(Frozen):
 class ReadingSet(Identified):
     """One set of readings, taken at one tap or setting and in one condition of the duct."""
 
-    name: str = told("What was this set?", "For example: as found, new filter.", default="", longest=LONGEST_NAME)
-    stage: Stage | None = chosen("Before or after?", "After: with the new motor in, or the machine set up anew.")
-    tap: SpeedTap | None = chosen("Speed tap", "Which tap or setting was energised.")
-    signal: Entry | None = asked(
-        "signal", "Command", "measured", "Share of the command's range; 5 V of 0-10 V is 50 %."
-    )
-    frequency: Entry | None = asked("frequency", "Hertz at the motor", "measured", "Where it is not the plate's.")
-    duct: DuctState | None = chosen("Duct", "Damper, filter and panels while the set was read.")
-    known_good: Literal["yes", "no"] | None = chosen(
-        "Was it right then?", "A set from when nothing was wrong is the baseline of the ranking of causes."
-    )
-    running: Entry | None = asked("running_time", "Running for", "measured", "A cold motor reads other amps and speed.")
-    taken_at: str | None = moment("When", "Year-month-day hour:minute, for example 2026-03-01 14:30.", longest=16)
-    taken_by: str | None = told("By whom", longest=LONGEST_NAME)
-    note: str | None = told("Note", longest=400)
+    name: str = told("field-ReadingSet-name", default="", longest=LONGEST_NAME)
+    stage: Stage | None = chosen("field-ReadingSet-stage")
+    tap: SpeedTap | None = chosen("field-ReadingSet-tap")
+    signal: Entry | None = asked("signal", "field-ReadingSet-signal", "measured")
+    frequency: Entry | None = asked("frequency", "field-ReadingSet-frequency", "measured")
+    duct: DuctState | None = chosen("field-ReadingSet-duct")
+    known_good: Literal["yes", "no"] | None = chosen("field-ReadingSet-known_good")
+    running: Entry | None = asked("running_time", "field-ReadingSet-running", "measured")
+    taken_at: str | None = moment("field-ReadingSet-taken_at", longest=16)
+    taken_by: str | None = told("field-ReadingSet-taken_by", longest=LONGEST_NAME)
+    note: str | None = told("field-ReadingSet-note", longest=400)
 
     unread: tuple[Unread, ...] = Field(
-        default=(), max_length=60, title="Cannot be read", description="Readings that cannot be taken, each with why."
+        default=(),
+        max_length=60,
+        title=say("readings-reading-set-unread"),
+        description="Readings that cannot be taken, each with why.",
     )
 
-    point: MeasuringPoint | None = chosen("Electrical readings at", "A drive's input is not the motor.")
-    meter: MeterKind | None = chosen("Meter", "What it can read depends on the waveform.")
-    voltage: Entry | None = asked("voltage", "Supply", "measured", "Volts at the motor, running.")
-    current: Entry | None = asked("current", "Line amps", "measured", "Clamp on one line conductor alone.")
-    input_power: Entry | None = asked(
-        "input_power", "Input power", "measured", "Only from a true wattmeter; volts × amps is not watts."
-    )
-    power_factor: Entry | None = asked("read_power_factor", "Power factor", "measured", "Only where a meter showed it.")
-    speed: Entry | None = asked("speed", "Speed", "measured", "Tachometer at the motor's shaft.")
-    fan_speed: Entry | None = asked("speed", "Fan speed", "measured", "Behind a belt.")
-    start_current: Entry | None = asked(
-        "current", "Auxiliary-winding amps", "measured", "Clamp on the lead between capacitor and motor."
-    )
-    run_capacitor_volts: Entry | None = asked(
-        "capacitor_voltage", "Volts across the capacitor", "measured", "Its own terminals, running; above line volts."
-    )
-    voltage_12: Entry | None = asked("voltage", "Volts 1-2", "measured", "Line to line.")
-    voltage_23: Entry | None = asked("voltage", "Volts 2-3", "measured", "Line to line.")
-    voltage_31: Entry | None = asked("voltage", "Volts 3-1", "measured", "Line to line.")
-    current_1: Entry | None = asked("current", "Amps 1", "measured", "One conductor in the clamp.")
-    current_2: Entry | None = asked("current", "Amps 2", "measured", "One conductor in the clamp.")
-    current_3: Entry | None = asked("current", "Amps 3", "measured", "One conductor in the clamp.")
-    highest_to_ground: Entry | None = asked(
-        "voltage", "Highest leg to ground", "measured", "208 V on one leg of a 240 V delta is a high leg."
-    )
-    command_volts: Entry | None = asked("command_voltage", "Command volts", "measured", "24 V tap to common, called.")
+    point: MeasuringPoint | None = chosen("field-ReadingSet-point")
+    meter: MeterKind | None = chosen("field-ReadingSet-meter")
+    voltage: Entry | None = asked("voltage", "field-ReadingSet-voltage", "measured")
+    current: Entry | None = asked("current", "field-ReadingSet-current", "measured")
+    input_power: Entry | None = asked("input_power", "field-ReadingSet-input_power", "measured")
+    power_factor: Entry | None = asked("read_power_factor", "field-ReadingSet-power_factor", "measured")
+    speed: Entry | None = asked("speed", "field-ReadingSet-speed", "measured")
+    fan_speed: Entry | None = asked("speed", "field-ReadingSet-fan_speed", "measured")
+    start_current: Entry | None = asked("current", "field-ReadingSet-start_current", "measured")
+    run_capacitor_volts: Entry | None = asked("capacitor_voltage", "field-ReadingSet-run_capacitor_volts", "measured")
+    voltage_12: Entry | None = asked("voltage", "field-ReadingSet-voltage_12", "measured")
+    voltage_23: Entry | None = asked("voltage", "field-ReadingSet-voltage_23", "measured")
+    voltage_31: Entry | None = asked("voltage", "field-ReadingSet-voltage_31", "measured")
+    current_1: Entry | None = asked("current", "field-ReadingSet-current_1", "measured")
+    current_2: Entry | None = asked("current", "field-ReadingSet-current_2", "measured")
+    current_3: Entry | None = asked("current", "field-ReadingSet-current_3", "measured")
+    highest_to_ground: Entry | None = asked("voltage", "field-ReadingSet-highest_to_ground", "measured")
+    command_volts: Entry | None = asked("command_voltage", "field-ReadingSet-command_volts", "measured")
 
-    supply_static: Entry | None = asked(
-        "supply_static_pressure", "Static, supply", "measured", "After the fan, against the room; 0 if it blows free."
-    )
-    return_static: Entry | None = asked(
-        "return_static_pressure", "Static, return", "measured", "Before the fan: below the room, so with a minus."
-    )
-    total_static: Entry | None = asked(
-        "pressure", "Total external static", "measured", "Both hoses on one manometer: total external static."
-    )
-    statics_hold: StaticSpan | None = chosen("Between the taps", "What the two taps have between them besides the fan.")
-    filter_drop: Entry | None = asked("pressure", "Across the filter", "measured", "Both sides of it.")
-    coil_drop: Entry | None = asked("pressure", "Across the coil", "measured", "Both sides of it.")
-    airflow: Entry | None = asked(
-        "airflow", "Airflow", "measured", "Only if it was measured: traverse, hood or flow station."
-    )
-    flow_by: FlowBy | None = chosen("Measured by", "Hood, traverse or flow station.")
-    entering: Entry | None = asked("temperature", "Air entering", "measured", "Before heater or coil.")
-    leaving: Entry | None = asked(
-        "temperature", "Air leaving", "measured", "Mixed, out of sight of the heat exchanger."
-    )
-    fuel_heat: Entry | None = asked("heat_input", "Fuel burned", "measured", "Clocked at the meter, as heat.")
-    fuel_efficiency: Entry | None = asked("efficiency", "Its efficiency", "plate", "Off the appliance's plate.")
-    heater_volts: Entry | None = asked("voltage", "Heater volts", "measured", "At the electric heater.")
-    heater_amps: Entry | None = asked("current", "Heater amps", "measured", "Single-phase, one conductor.")
-    coil_is_wet: Literal["yes", "no"] | None = chosen(
-        "Is the coil wet?", "A wet coil takes heat that no thermometer shows."
-    )
-    in_sight: Literal["yes", "no"] | None = chosen(
-        "Does the thermometer see the heater?", "Radiant heat makes it read high."
-    )
+    supply_static: Entry | None = asked("supply_static_pressure", "field-ReadingSet-supply_static", "measured")
+    return_static: Entry | None = asked("return_static_pressure", "field-ReadingSet-return_static", "measured")
+    total_static: Entry | None = asked("pressure", "field-ReadingSet-total_static", "measured")
+    statics_hold: StaticSpan | None = chosen("field-ReadingSet-statics_hold")
+    filter_drop: Entry | None = asked("pressure", "field-ReadingSet-filter_drop", "measured")
+    coil_drop: Entry | None = asked("pressure", "field-ReadingSet-coil_drop", "measured")
+    airflow: Entry | None = asked("airflow", "field-ReadingSet-airflow", "measured")
+    flow_by: FlowBy | None = chosen("field-ReadingSet-flow_by")
+    entering: Entry | None = asked("temperature", "field-ReadingSet-entering", "measured")
+    leaving: Entry | None = asked("temperature", "field-ReadingSet-leaving", "measured")
+    fuel_heat: Entry | None = asked("heat_input", "field-ReadingSet-fuel_heat", "measured")
+    fuel_efficiency: Entry | None = asked("efficiency", "field-ReadingSet-fuel_efficiency", "plate")
+    heater_volts: Entry | None = asked("voltage", "field-ReadingSet-heater_volts", "measured")
+    heater_amps: Entry | None = asked("current", "field-ReadingSet-heater_amps", "measured")
+    coil_is_wet: Literal["yes", "no"] | None = chosen("field-ReadingSet-coil_is_wet")
+    in_sight: Literal["yes", "no"] | None = chosen("field-ReadingSet-in_sight")
 
-    suction: Entry | None = asked("gauge_pressure", "Suction", "measured", "Gauge; below the room with a minus.")
-    discharge: Entry | None = asked("gauge_pressure", "Discharge", "measured", "Gauge, at the same height.")
-    pump_differential: Entry | None = asked(
-        "pump_differential", "Pump differential", "measured", "Discharge less suction, gauges at one height."
-    )
-    water_flow: Entry | None = asked("water_flow", "Water flow", "measured", "Only if it was measured.")
+    suction: Entry | None = asked("gauge_pressure", "field-ReadingSet-suction", "measured")
+    discharge: Entry | None = asked("gauge_pressure", "field-ReadingSet-discharge", "measured")
+    pump_differential: Entry | None = asked("pump_differential", "field-ReadingSet-pump_differential", "measured")
+    water_flow: Entry | None = asked("water_flow", "field-ReadingSet-water_flow", "measured")
 
-    capacitance: Entry | None = asked(
-        "capacitance", "Capacitor, out of circuit", "measured", "Discharged, both leads off, on a capacitance meter."
-    )
-    shell: Entry | None = asked("shell_temperature", "Motor shell", "measured", "After half an hour of running.")
-    air: Entry | None = asked("temperature", "Air at the motor", "measured", "Beside it.")
+    capacitance: Entry | None = asked("capacitance", "field-ReadingSet-capacitance", "measured")
+    shell: Entry | None = asked("shell_temperature", "field-ReadingSet-shell", "measured")
+    air: Entry | None = asked("temperature", "field-ReadingSet-air", "measured")
 
     @field_validator("unread", mode="after")
     @classmethod
@@ -258,6 +233,10 @@ def refuse_future(reading: ReadingSet, now: str) -> None:
     :raises ChangeRefused: it does.
     """
     if reading.taken_at and reading.taken_at > now:
-        raise ChangeRefused(
-            "That time lies in the future. The set is kept as it was: correct the date, or the clock it was read from."
-        )
+        raise ChangeRefused(say("readings-refuse-future"))
+
+
+def title_of(field: str) -> str:
+    """What a reading is called within a sentence. :param field: of a set."""
+    name = quantity_of(ReadingSet, field)
+    return quantity(name).label if name else ReadingSet.model_fields[field].title or field

@@ -10,47 +10,46 @@ from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import Wheel, medium_of
 from modest_rotor.core.physics.induction import slip
+from modest_rotor.core.say import Number, listed, say, small, tell
 from modest_rotor.core.stations.flow_together import FlowsAnswer, flows_answer
 from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
+from modest_rotor.core.stations.readings import title_of
 from modest_rotor.core.stations.set_change import Change, changes
 from modest_rotor.core.stations.set_facts import THIS_MOTOR, SetFacts, motor_of
-from modest_rotor.core.stations.trust import NOT_RUNNING
-from modest_rotor.core.working import Ingredient, Result, given, not_known, result, waiting, withheld
+from modest_rotor.core.stations.trust import NOT_RUNNING, Disbelieved
+from modest_rotor.core.working import Ingredient, Result, given, not_known, result, told_shares, waiting, withheld
 
-TYPICAL = "typical of the kind"
+TYPICAL = say("set-answer-typical")
 METHOD_LABELS = {
-    Method.FITTED: "All together",
-    Method.FITTED_WATTS: "By watts",
-    Method.FITTED_SPEED: "By speed",
-    Method.FITTED_AMPS: "By volts × amps",
-    Method.WATTS: "By watts",
-    Method.SLIP: "Plain slip",
-    Method.AMPS: "Plain amps",
+    Method.FITTED: say("set-answer-method-labels-all-together"),
+    Method.FITTED_WATTS: say("set-answer-method-labels-watts"),
+    Method.FITTED_SPEED: say("set-answer-method-labels-speed"),
+    Method.FITTED_AMPS: say("set-answer-method-labels-volts-amps"),
+    Method.WATTS: say("set-answer-method-labels-watts"),
+    Method.SLIP: say("set-answer-method-labels-plain-slip"),
+    Method.AMPS: say("set-answer-method-labels-plain-amps"),
 }
-LOAD_SHEET = "US Department of Energy, Motor Challenge fact sheet on motor load and efficiency (from memory)"
-SCATTER = "Its range is no narrower than simulated motors scatter about the formula: our own study, so optimistic."
-LEAN = "The formula's known lean is taken out and its scatter is the uncertainty: our own study of simulated motors, so optimistic."
-FITTED_REMARK = "Its uncertainty comes from the cloud of motors that plate and readings allow: our own study, simulated, so optimistic."
-FITTED_SOURCE = (
-    "The motor's own equations (Fitzgerald, Kingsley and Umans, Electric Machinery, ch. 6 and 9) with parameters fitted to plate"
-    " and readings; typical parameters our judgement, no source."
-)
+LOAD_SHEET = say("set-answer-load-sheet")
+SCATTER = say("set-answer-scatter")
+LEAN = say("set-answer-lean")
+FITTED_REMARK = say("set-answer-fitted-remark")
+FITTED_SOURCE = say("set-answer-fitted-source")
 FITTED_METHODS = (Method.FITTED, Method.FITTED_WATTS, Method.FITTED_SPEED, Method.FITTED_AMPS)
 FORMULAS = {
-    Method.FITTED: "P of the motor that agrees best with the plate and every reading, at n, V and its temperature",
-    Method.FITTED_WATTS: "P = W η(n, V), η of the fitted motor",
-    Method.FITTED_SPEED: "P(n, V, temperature) of the fitted motor",
-    Method.FITTED_AMPS: "P = V I λ η, λ and η of the fitted motor at n and V (× √3 with three phases)",
-    Method.WATTS: "the shaft power P whose input P + L (f + (1 − f)(P ÷ P_N)²) is W, with L = P_N (1 ÷ η − 1)",
-    Method.SLIP: "load = (n_s − n) ÷ (n_s − n_N) × (V ÷ V_N)²",
-    Method.AMPS: "load = I ÷ I_N × V ÷ V_N",
+    Method.FITTED: say("set-answer-formulas-p-motor"),
+    Method.FITTED_WATTS: say("set-answer-formulas-p-w"),
+    Method.FITTED_SPEED: say("set-answer-formulas-p-n"),
+    Method.FITTED_AMPS: say("set-answer-formulas-p-v"),
+    Method.WATTS: say("set-answer-formulas-shaft-power"),
+    Method.SLIP: say("set-answer-formulas-load-n"),
+    Method.AMPS: say("set-answer-formulas-load-i"),
 }
 SOURCES = {
     **dict.fromkeys(FITTED_METHODS, FITTED_SOURCE),
-    Method.WATTS: "Input–output with a two-term loss split (IEEE Std 112, reduced); efficiency: our judgement, no source.",
-    Method.SLIP: f"{LOAD_SHEET}, slip method with volts compensation.",
-    Method.AMPS: f"{LOAD_SHEET}, line-current method.",
+    Method.WATTS: say("set-answer-sources-input-output"),
+    Method.SLIP: say("set-answer-sources-slip-method", load_sheet=LOAD_SHEET),
+    Method.AMPS: say("set-answer-sources-line-current", load_sheet=LOAD_SHEET),
 }
 
 
@@ -112,10 +111,14 @@ def answer_set(
         flow=figure(medium_of(wheel).flow, facts.flow, "measured") if facts.flow else None,
         flow_by_power=next(way.worked for way in ways if way.way is Way.POWER),
         flows=flows_answer(facts, ways, context, fit, wanted),
-        withheld=tuple((f"{one.field.replace('_', ' ')}: {one.reason}",) for one in facts.withheld),
+        withheld=tuple(_disbelieved(one) for one in facts.withheld),
         questions=_questions(facts, plate),
         changes=changes(before, facts, wheel) if before else (),
     )
+
+
+def _disbelieved(one: Disbelieved) -> Phrase:
+    return (say("set-answer-disbelieved", field=title_of(one.field), reason=one.reason),)
 
 
 def _bands(facts: SetFacts) -> dict[str, float]:
@@ -128,25 +131,27 @@ def _bands(facts: SetFacts) -> dict[str, float]:
 def _slip(facts: SetFacts, plate: PlateFacts) -> Result:
     speed, synchronous = facts.running.speed, facts.synchronous_rpm
     if speed is None or synchronous is None:
-        lacking = "a speed" if speed is None else "rated speed and frequency on the plate"
-        return waiting("Slip now", f"waits for {lacking}")
+        lacking = say("set-answer-slip-speed") if speed is None else say("set-answer-slip-rated-speed")
+        return waiting(say("set-answer-slip-slip-now"), tell("set-answer-slip-waits", lacking=lacking))
     if facts.above_synchronous:
-        return withheld("Slip now", "withheld: the speed is above synchronous")
+        return withheld(say("set-answer-slip-slip-now"), tell("term-withheld-the-speed-is-above"))
     if not facts.on_full_tap:
-        return withheld("Slip now", "withheld off the high tap, where slip says nothing of load")
+        return withheld(say("set-answer-slip-slip-now"), tell("set-answer-slip-withheld-off"))
     now = Estimate(slip(speed.value, synchronous), {name: -part / synchronous for name, part in speed.parts.items()})
     ingredients = (
-        given("n_s", "synchronous speed", "speed", synchronous, "worked-out"),
-        given("n", "speed", "speed", speed, "measured", facts.title),
+        given("n_s", say("term-synchronous-speed"), "speed", synchronous, "worked-out"),
+        given("n", say("term-speed"), "speed", speed, "measured", facts.title),
     )
-    return result("Slip now", "slip", now, "s = (n_s − n) ÷ n_s", ingredients, "Definition.")
+    return result(
+        say("set-answer-slip-slip-now"), "slip", now, "s = (n_s − n) ÷ n_s", ingredients, say("word-definition")
+    )
 
 
 def _method(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> MethodAnswer:
     label = METHOD_LABELS[method.method]
     if method.low is None or method.formula_load is None:
-        lacking = f"waits for {' and '.join(method.missing)}"
-        load = waiting(label, lacking) if method.missing else withheld(label, method.reason)
+        lacking = say("set-answer-method", missing=listed(method.missing))
+        load = waiting(label, (lacking,)) if method.missing else withheld(label, (method.reason,))
     else:
         load = _method_result(method, label, facts, plate)
     return MethodAnswer(
@@ -164,14 +169,14 @@ def _method_result(method: LoadByMethod, label: str, facts: SetFacts, plate: Pla
     by_watts, fitted = method.method is Method.WATTS, method.method in FITTED_METHODS
     corrected = method.shaft_power and plate.rated_power_w
     value = method.shaft_power.value / plate.rated_power_w if corrected else method.formula_load  # type: ignore[union-attr, operator]
-    shares = method.shaft_power.shares() if method.shaft_power else {}
+    shares = told_shares(method.shaft_power) if method.shaft_power else {}
     three_phase = plate.kind is MotorKind.THREE_PHASE
     remarks = (
         (FITTED_REMARK,)
         if fitted
         else (() if three_phase else (SCATTER,))
         if by_watts
-        else (f"The plain formula gives {100 * method.formula_load:.0f} %. {LEAN}",)
+        else (say("set-answer-method-result", formula_load=Number(100 * method.formula_load, ".0f"), lean=LEAN),)
     )
     worked = result(
         label,
@@ -198,12 +203,12 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
         return [given(symbol, label, quantity, value, "measured", facts.title)] if value else []
 
     def printed(symbol: str, label: str, quantity: str, value: float | None) -> list[Ingredient]:
-        return [given(symbol, label, quantity, value, "plate", "plate")] if value is not None else []
+        return [given(symbol, label, quantity, value, "plate", say("origin-plate"))] if value is not None else []
 
     volts = (
         [
-            *read("V", "volts", "voltage", running.voltage),
-            *printed("V_N", "rated volts", "rated_voltage", plate.rated_voltage_v),
+            *read("V", say("term-volts"), "voltage", running.voltage),
+            *printed("V_N", say("term-rated-volts"), "rated_voltage", plate.rated_voltage_v),
         ]
         if running.voltage and plate.rated_voltage_v
         else []
@@ -213,31 +218,33 @@ def _ingredients(method: LoadByMethod, facts: SetFacts, plate: PlateFacts) -> tu
     if method.method is Method.SLIP:
         synchronous = plate.synchronous_speed_rpm or 0.0
         return (
-            *read("n", "speed", "speed", running.speed),
-            given("n_s", "synchronous speed", "speed", synchronous, "worked-out"),
-            *printed("n_N", "rated speed", "rated_speed", plate.rated_speed_rpm),
+            *read("n", say("term-speed"), "speed", running.speed),
+            given("n_s", say("term-synchronous-speed"), "speed", synchronous, "worked-out"),
+            *printed("n_N", say("term-rated-speed"), "rated_speed", plate.rated_speed_rpm),
             *volts,
         )
     if method.method is Method.AMPS:
-        rated = printed("I_N", "full-load amps", "rated_current", plate.rated_current_a)
-        return (*read("I", "line amps", "current", running.current), *rated, *volts)
+        rated = printed("I_N", say("term-full-load-amps"), "rated_current", plate.rated_current_a)
+        return (*read("I", say("term-line-amps"), "current", running.current), *rated, *volts)
     motor = motor_of(plate, THIS_MOTOR)
-    speed = read("n", "speed", "speed", running.speed) if isinstance(motor, Absent) else []
+    speed = read("n", say("term-speed"), "speed", running.speed) if isinstance(motor, Absent) else []
     return (
         *speed,
-        *read("W", "input power", "input_power", running.input_power),
-        *printed("P_N", "rated power", "rated_power", plate.rated_power_w),
+        *read("W", say("term-input-power"), "input_power", running.input_power),
+        *printed("P_N", say("term-rated-power"), "rated_power", plate.rated_power_w),
         *(() if isinstance(motor, Absent) else motor_ingredients(motor)),
     )
 
 
 def _fitted_ingredients(method: Method, facts: SetFacts, plate: PlateFacts) -> tuple[Ingredient, ...]:
     running = facts.running
+    watts = running.input_power if method is not Method.FITTED_AMPS else None
+    amps = running.current if method is not Method.FITTED_WATTS else None
     wanted = {
-        "n": ("speed", "speed", running.speed),
-        "V": ("volts", "voltage", running.voltage),
-        "W": ("input power", "input_power", running.input_power if method is not Method.FITTED_AMPS else None),
-        "I": ("line amps", "current", running.current if method is not Method.FITTED_WATTS else None),
+        "n": (say("term-speed"), "speed", running.speed),
+        "V": (say("term-volts"), "voltage", running.voltage),
+        "W": (say("term-input-power"), "input_power", watts),
+        "I": (say("term-line-amps"), "current", amps),
     }
     if method is Method.FITTED_SPEED:
         del wanted["W"], wanted["I"]
@@ -247,15 +254,19 @@ def _fitted_ingredients(method: Method, facts: SetFacts, plate: PlateFacts) -> t
         if value
     )
     printed = (
-        ("P_N", "rated power", "rated_power", plate.rated_power_w),
-        ("n_N", "rated speed", "rated_speed", plate.rated_speed_rpm),
-        ("I_N", "full-load amps", "rated_current", plate.rated_current_a),
-        ("V_N", "rated volts", "rated_voltage", plate.rated_voltage_v),
-        ("C", "run capacitor", "capacitance", plate.run_capacitance_f),
+        ("P_N", say("term-rated-power"), "rated_power", plate.rated_power_w),
+        ("n_N", say("term-rated-speed"), "rated_speed", plate.rated_speed_rpm),
+        ("I_N", say("term-full-load-amps"), "rated_current", plate.rated_current_a),
+        ("V_N", say("term-rated-volts"), "rated_voltage", plate.rated_voltage_v),
+        ("C", say("term-run-capacitor"), "capacitance", plate.run_capacitance_f),
     )
     return (
         *read,
-        *(given(symbol, label, name, value, "plate", "plate") for symbol, label, name, value in printed if value),
+        *(
+            given(symbol, label, name, value, "plate", say("origin-plate"))
+            for symbol, label, name, value in printed
+            if value
+        ),
     )
 
 
@@ -263,86 +274,106 @@ def motor_ingredients(motor: TypicalMotor) -> tuple[Ingredient, Ingredient]:
     """Efficiency and loss split of a typical motor, as they stand in the working of its watts."""
     eta, fixed = motor.rated_efficiency, motor.fixed_share
     return (
-        given("η", "efficiency at rated load", "efficiency", eta, "assumed", _efficiency_origin(motor.bound)),
-        given("f", "share of losses that stays at no load", "efficiency", fixed, "assumed", TYPICAL),
+        given(
+            "η",
+            say("set-answer-motor-ingredients-efficiency-rated"),
+            "efficiency",
+            eta,
+            "assumed",
+            _efficiency_origin(motor.bound),
+        ),
+        given("f", say("set-answer-motor-ingredients-share-losses"), "efficiency", fixed, "assumed", TYPICAL),
     )
 
 
 def _efficiency_origin(bound: float | None) -> str:
     if bound is None:
         return TYPICAL
-    return f"{TYPICAL}, cut off below {100 * bound:.0f} %, the least that the plate's volts × amps allow"
+    return say("set-answer-efficiency-origin", typical=TYPICAL, bound=Number(100 * bound, ".0f"))
 
 
 def _load(facts: SetFacts, plate: PlateFacts) -> Result:
     if facts.shaft_power is None:
-        return not_known("Load", _no_load(facts))
+        return not_known(say("label-load"), _no_load(facts))
     if not plate.rated_power_w:
-        return waiting("Load", "waits for rated power")
+        return waiting(say("label-load"), tell("set-answer-load-waits-rated"))
     ingredients = (
-        given("P", "shaft power", "shaft_power", facts.shaft_power, "worked-out", facts.title),
-        given("P_N", "rated power", "rated_power", plate.rated_power_w, "plate", "plate"),
+        given("P", say("term-shaft-power"), "shaft_power", facts.shaft_power, "worked-out", facts.title),
+        given("P_N", say("term-rated-power"), "rated_power", plate.rated_power_w, "plate", say("origin-plate")),
     )
     return result(
-        "Load", "load", facts.shaft_power * (1 / plate.rated_power_w), "load = P ÷ P_N", ingredients, "Definition."
+        say("label-load"),
+        "load",
+        facts.shaft_power * (1 / plate.rated_power_w),
+        say("set-answer-load-load-p"),
+        ingredients,
+        say("word-definition"),
     )
 
 
 def _shaft_power(facts: SetFacts) -> Result:
     if facts.shaft_power is None or facts.chosen is None:
-        return not_known("Shaft power", _no_load(facts))
+        return not_known(say("label-shaft-power"), _no_load(facts))
     basis: Basis = "estimated"
     ingredients = tuple(
-        given("P", METHOD_LABELS[method.method].lower(), "shaft_power", method.shaft_power, basis, facts.title)
+        given("P", small(METHOD_LABELS[method.method]), "shaft_power", method.shaft_power, basis, facts.title)
         for method in facts.methods
         if method.shaft_power
     )
-    remarks = [f"{METHOD_LABELS[facts.chosen.method]} is believed here. {facts.chosen.reason}"]
+    remarks = [
+        say(
+            "set-answer-shaft-power-believed-here",
+            method_labels=METHOD_LABELS[facts.chosen.method],
+            reason=facts.chosen.reason,
+        )
+    ]
     if facts.disagreeing:
-        named = " and ".join(METHOD_LABELS[method.method].lower() for method in facts.disagreeing)
-        remarks.append(f"It does not agree with the load {named}, so its uncertainty is widened by half the way there.")
+        named = listed(small(METHOD_LABELS[method.method]) for method in facts.disagreeing)
+        remarks.append(say("set-answer-shaft-power-does-agree", named=named))
     return result(
-        "Shaft power",
+        say("label-shaft-power"),
         "shaft_power",
         facts.shaft_power,
         _taken_by(facts.chosen.method),
         ingredients,
-        "Our own study of simulated motors; choice of method common practice.",
+        say("set-answer-shaft-power-our-own"),
         tuple(remarks),
     )
 
 
 def _taken_by(method: Method) -> str:
     if method is Method.FITTED:
-        return "the fitted motor with every reading, weighed with flow × pressure ÷ efficiency where both were read"
-    return "the best single method for this case; methods that share meters are not averaged"
+        return say("set-answer-taken-by-fitted-motor")
+    return say("set-answer-taken-by-best-single")
 
 
 def _no_load(facts: SetFacts) -> Absent:
     if facts.standing is not None:
-        return Withheld(f"withheld: {NOT_RUNNING[facts.standing]}")
+        return Withheld(say("set-answer-no-load-withheld", not_running=NOT_RUNNING[facts.standing]))
     if facts.above_synchronous:
-        return Withheld("withheld: the speed is above synchronous")
+        return Withheld(say("term-withheld-the-speed-is-above"))
     lacking = [name for method in facts.methods for name in method.missing]
     if not lacking:
-        return Withheld(facts.methods[0].reason) if facts.methods else Waiting("waits for a reading")
-    return Waiting("waits for watts, or for volts and amps or speed with the plate's own values")
+        return Withheld(facts.methods[0].reason) if facts.methods else Waiting(say("set-answer-no-load-waits-reading"))
+    return Waiting(say("set-answer-no-load-waits-watts"))
 
 
 def _pressure(facts: SetFacts, wheel: Wheel | None) -> Result:
     if wheel is Wheel.PUMP:
-        label, quantity, formula = "Pump differential", "pump_differential", "discharge less suction"
+        label, quantity, formula = (
+            say("label-pump-differential"),
+            "pump_differential",
+            say("term-discharge-less-suction"),
+        )
+        waits = say("set-answer-pressure-waits-pump")
     else:
-        label, quantity, formula = "Total external static", "pressure", "p = supply − return"
+        label, quantity, formula = say("label-total-external-static"), "pressure", say("set-answer-pressure-p-supply")
+        waits = say("set-answer-pressure-waits-static")
     if facts.pressure is None:
-        return waiting(label, "waits for the pump differential" if wheel is Wheel.PUMP else "waits for static pressure")
-    remarks = (
-        ("Read on one side of the fan only: the other side's pressure is missing from it.",) if facts.one_sided else ()
-    )
-    read = (given("p", label.lower(), quantity, facts.pressure, "measured", facts.title),)
-    return result(
-        label, quantity, facts.pressure, formula, read, "Definition; ASHRAE Standard 111 for where to read.", remarks
-    )
+        return waiting(label, (waits,))
+    remarks = (say("set-answer-pressure-read-one"),) if facts.one_sided else ()
+    read = (given("p", small(label), quantity, facts.pressure, "measured", facts.title),)
+    return result(label, quantity, facts.pressure, formula, read, say("set-answer-pressure-definition-ashrae"), remarks)
 
 
 def _questions(facts: SetFacts, plate: PlateFacts) -> tuple[Phrase, ...]:
@@ -350,17 +381,18 @@ def _questions(facts: SetFacts, plate: PlateFacts) -> tuple[Phrase, ...]:
         return ()
     three_phase = plate.kind is MotorKind.THREE_PHASE
     return (
-        (
-            figure("speed", facts.running.speed, "measured"),
-            " is at or above synchronous speed, ",
-            figure("speed", facts.synchronous_rpm),
-            ". The reading is kept; slip and load are withheld until it is explained.",
+        tell(
+            "set-answer-questions-above-synchronous",
+            speed=figure("speed", facts.running.speed, "measured"),
+            speed_2=figure("speed", facts.synchronous_rpm),
         ),
         (
-            "Are the hertz at the motor those of the plate"
-            + (", or is a drive feeding it more?" if three_phase else "?"),
+            say(
+                "set-answer-questions-hertz-motor",
+                drive_feeding=say("set-answer-questions-drive-feeding") if three_phase else "?",
+            ),
         ),
-        ("Did the tachometer count more than one mark a turn?",),
-        ("Was air or water driving the wheel (windmilling)?",),
-        ("Is the plate's speed read right, or has the motor another pole count?",),
+        (say("set-answer-questions-did-tachometer"),),
+        (say("set-answer-questions-air-water"),),
+        (say("set-answer-questions-plate-s"),),
     )

@@ -20,11 +20,12 @@ from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import Wheel, generic_shape, medium_of
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit, other_speed
 from modest_rotor.core.stations.readings import ReadingSet
 from modest_rotor.core.stations.trust import Disbelieved, Standing, believed, on_a_drive, standing_of
 
-THIS_MOTOR = "this motor"
+THIS_MOTOR = say("term-this-motor")
 FAN_OFF_BEST, FAN_SHARE = 0.72, 0.28
 """Efficiency of a fan as it is fitted over the best one of its kind, and the standard deviation of its logarithm: statics are often
 read outside a cabinet whose own resistance the wheel works against too. Our judgement, no source."""
@@ -78,7 +79,11 @@ class SetFacts:
     @property
     def title(self) -> str:
         """How the set is called in a sentence."""
-        return f"set {self.number}, {self.name}" if self.name else f"set {self.number}"
+        return (
+            say("set-facts-title-set", number=self.number, self_=self.name)
+            if self.name
+            else say("set-facts-title-set-2", number=self.number)
+        )
 
     def reading_as_typed(self, readings: tuple[ReadingSet, ...]) -> ReadingSet:
         """The set as it was typed, with what is kept but not worked with."""
@@ -210,11 +215,11 @@ def motor_of(plate: PlateFacts, whose: str) -> TypicalMotor | Absent:
     if plate.is_electronic:
         return Withheld(ELECTRONIC_REFUSAL)
     if plate.rated_power_w is None or plate.kind is None:
-        return Waiting("waits for rated power and phases on the plate")
+        return Waiting(say("set-facts-motor-of-waits-rated"))
     try:
         return typical_motor(plate, whose)
     except BeyondTables as limit:
-        return Withheld(f"withheld: {limit.sentence}")
+        return Withheld(say("set-facts-motor-of-withheld", limit=limit.sentence))
     except OutsideValidity as refusal:
         return Withheld(refusal.sentence)
 
@@ -241,7 +246,7 @@ def _methods(running: Running, plate: PlateFacts) -> tuple[LoadByMethod, ...]:
         return (load.guarded(Method.WATTS, lambda: electronic_load(running, plate)), *withheld)
     motor = motor_of(plate, THIS_MOTOR)
     by_watts = (
-        LoadByMethod(Method.WATTS, None, None, None, None, False, motor.why, ("rated power and phases",))
+        LoadByMethod(Method.WATTS, None, None, None, None, False, motor.why, (say("set-facts-methods"),))
         if isinstance(motor, Absent)
         else load.guarded(Method.WATTS, lambda: load.load_by_watts(running, plate, motor))
     )
@@ -255,7 +260,7 @@ def _methods(running: Running, plate: PlateFacts) -> tuple[LoadByMethod, ...]:
 def _withheld_above(method: LoadByMethod) -> LoadByMethod:
     if method.shaft_power is None:
         return method
-    reason = "withheld: the speed read is at or above synchronous, so plate and readings do not belong together yet"
+    reason = say("set-facts-withheld-above")
     return LoadByMethod(method.method, method.formula_load, None, None, None, False, reason)
 
 

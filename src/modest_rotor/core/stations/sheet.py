@@ -11,31 +11,45 @@ from pydantic import BaseModel, Field, ValidationInfo, field_validator
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import entry_from_data
 from modest_rotor.core.phrase import Basis, Frozen
+from modest_rotor.core.say import is_message, say
 
 LONGEST_NAME = 120
 LONGEST_TEXT = 2000
 
 
-def asked(quantity: str, label: str, basis: Basis, help_text: str = "") -> Any:
-    """A field that takes a typed quantity; empty is ``None``, never zero."""
-    extra: dict[str, Any] = {"quantity": quantity, "basis": basis}
-    return Field(default=None, title=label, description=help_text, json_schema_extra=extra)
+def asked(quantity: str, code: str, basis: Basis, help_text: str | None = None) -> Any:
+    """A field that takes a typed quantity; empty is ``None``, never zero.
+
+    :param code: the message of its label; that of its help, where there is one, has ``-help`` behind it. :param help_text: a help that several fields share.
+    """
+    return _field(code, help_text, extra={"quantity": quantity, "basis": basis})
 
 
-def told(label: str, help_text: str = "", default: Any = None, longest: int = LONGEST_TEXT) -> Any:
+def told(code: str, help_text: str | None = None, default: Any = None, longest: int = LONGEST_TEXT) -> Any:
     """A field that takes words."""
-    return Field(default=default, title=label, description=help_text, max_length=longest)
+    return _field(code, help_text, default, longest)
 
 
-def moment(label: str, help_text: str = "", longest: int = 20) -> Any:
+def moment(code: str, help_text: str | None = None, longest: int = 20) -> Any:
     """A field that takes a time, kept as UTC like 2026-03-01 14:30; the edges tell and take it on the reader's clock."""
-    extra: dict[str, Any] = {"time": True}
-    return Field(default=None, title=label, description=help_text, max_length=longest, json_schema_extra=extra)
+    return _field(code, help_text, longest=longest, extra={"time": True})
 
 
-def chosen(label: str, help_text: str = "") -> Any:
+def chosen(code: str, help_text: str | None = None) -> Any:
     """A field that takes one of a few answers."""
-    return Field(default=None, title=label, description=help_text)
+    return _field(code, help_text)
+
+
+def _field(
+    code: str,
+    help_text: str | None,
+    default: Any = None,
+    longest: int | None = None,
+    extra: dict[str, Any] | None = None,
+) -> Any:
+    if help_text is None:
+        help_text = say(f"{code}-help") if is_message(f"{code}-help") else ""
+    return Field(default=default, title=say(code), description=help_text, max_length=longest, json_schema_extra=extra)
 
 
 @cache

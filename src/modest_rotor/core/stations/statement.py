@@ -13,9 +13,9 @@ from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, mo
 class Withdrawal(Sheet):
     """Who took back what was said, when and why."""
 
-    who: str = told("Who", default="", longest=LONGEST_NAME)
-    at: str | None = moment("When")
-    why: str = told("Why", default="", longest=400)
+    who: str = told("field-Withdrawal-who", default="", longest=LONGEST_NAME)
+    at: str | None = moment("field-Withdrawal-at")
+    why: str = told("field-Withdrawal-why", default="", longest=400)
 
 
 class Statement(Identified):

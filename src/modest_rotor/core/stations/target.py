@@ -8,6 +8,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.phrase import Basis
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.physics.medium import air_heat_per_flow, standard_pressure_pa
+from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.sheet import Sheet, asked, chosen
 from modest_rotor.core.tables import find_row
 from modest_rotor.core.working import Result, given, result, waiting
@@ -29,22 +30,18 @@ class System(Coded):
 class Target(Sheet):
     """Where the wanted flow comes from; the first that is complete is taken, a typed one before all."""
 
-    airflow: Entry | None = asked("airflow", "Airflow wanted", "typed", "From the design or the balancing report.")
-    water_flow: Entry | None = asked("water_flow", "Water flow wanted", "typed", "From the design.")
-    system: System | None = chosen("Kind of cooling", "It decides the air per ton: 400, 350, 450 or 250 cfm.")
-    cooling: Entry | None = asked("cooling_capacity", "Cooling capacity", "plate", "Off the outdoor unit's plate.")
-    per_cooling: Entry | None = asked("flow_per_cooling", "Air per cooling", "typed", "Goes before the kind's own.")
-    heat: Entry | None = asked("heat_input", "Heat output", "plate", "What the furnace or heater gives to the air.")
-    rise: Entry | None = asked(
-        "temperature_difference", "Temperature rise allowed", "plate", "The appliance's plate, as a range: 35-65 °F."
-    )
-    volume: Entry | None = asked("volume", "Volume served", "typed", "Length × width × height.")
-    changes: Entry | None = asked("air_changes", "Air changes an hour", "typed", "From the code or the design.")
-    rated_static: Entry | None = asked(
-        "pressure", "Static the blower is rated for", "plate", "Off the unit's plate or its data."
-    )
-    altitude: Entry | None = asked("altitude", "Altitude", "typed", "0 where it is not said.")
-    starts: Entry | None = asked("starts_per_hour", "Starts an hour", "measured", "As counted, or from the control.")
+    airflow: Entry | None = asked("airflow", "field-Target-airflow", "typed")
+    water_flow: Entry | None = asked("water_flow", "field-Target-water_flow", "typed")
+    system: System | None = chosen("field-Target-system")
+    cooling: Entry | None = asked("cooling_capacity", "field-Target-cooling", "plate")
+    per_cooling: Entry | None = asked("flow_per_cooling", "field-Target-per_cooling", "typed")
+    heat: Entry | None = asked("heat_input", "field-Target-heat", "plate")
+    rise: Entry | None = asked("temperature_difference", "field-Target-rise", "plate")
+    volume: Entry | None = asked("volume", "field-Target-volume", "typed")
+    changes: Entry | None = asked("air_changes", "field-Target-changes", "typed")
+    rated_static: Entry | None = asked("pressure", "field-Target-rated_static", "plate")
+    altitude: Entry | None = asked("altitude", "field-Target-altitude", "typed")
+    starts: Entry | None = asked("starts_per_hour", "field-Target-starts", "measured")
 
 
 def target_flow(target: Target, wheel: Wheel | None) -> Result:
@@ -53,14 +50,14 @@ def target_flow(target: Target, wheel: Wheel | None) -> Result:
     Source: as each way names its own: cooling, heat and rise, or changes of the air.
     """
     if wheel is Wheel.PUMP:
-        return _typed("Water flow wanted", "water_flow", target.water_flow)
+        return _typed(say("target-flow-water-flow"), "water_flow", target.water_flow)
     if target.airflow:
-        return _typed("Airflow wanted", "airflow", target.airflow)
+        return _typed(say("label-airflow-wanted"), "airflow", target.airflow)
     for way in (_by_cooling, _by_heat, _by_changes):
         found = way(target)
         if found is not None:
             return found
-    return waiting("Airflow wanted", "waits for a flow, tons and kind of cooling, heat and rise, or volume and changes")
+    return waiting(say("label-airflow-wanted"), tell("target-flow-waits-flow"))
 
 
 def per_cooling_of(target: Target) -> float | None:
@@ -87,9 +84,14 @@ def air_factor(target: Target, temperature_c: float = MIDDLE_C) -> float:
 
 def _typed(label: str, quantity: str, entry: Entry | None) -> Result:
     if entry is None:
-        return waiting(label, "waits for a flow")
+        return waiting(label, tell("term-waits-for-a-flow"))
     return result(
-        label, quantity, entry.si, "as typed", (given("q", "flow", quantity, entry.si, "typed"),), "The design."
+        label,
+        quantity,
+        entry.si,
+        say("target-typed-typed"),
+        (given("q", say("term-flow"), quantity, entry.si, "typed"),),
+        say("target-typed-design"),
     )
 
 
@@ -98,14 +100,14 @@ def _by_cooling(target: Target) -> Result | None:
     if target.cooling is None or per is None:
         return None
     basis: Basis = "typed" if target.per_cooling else "assumed"
-    origin = "typed" if target.per_cooling else f"{target.system}, table air_per_cooling"
+    origin = say("origin-typed") if target.per_cooling else say("target-by-cooling-table-air", system=target.system)
     ingredients = (
-        given("Q", "cooling capacity", "cooling_capacity", target.cooling.si, "plate"),
-        given("q/Q", "air per cooling", "flow_per_cooling", per, basis, origin),
+        given("Q", say("target-by-cooling-cooling-capacity"), "cooling_capacity", target.cooling.si, "plate"),
+        given("q/Q", say("target-by-cooling-air-per"), "flow_per_cooling", per, basis, origin),
     )
     flow = target.cooling.si * per
-    return result("Airflow wanted", "airflow", flow, "q = Q × (q/Q)", ingredients, "Common practice, no source.", (
-        "Schools: 400 cfm a ton ordinarily, 350 where it is humid, 450 where it is dry or for a heat pump, 250 in small ducts.",
+    return result(say("label-airflow-wanted"), "airflow", flow, "q = Q × (q/Q)", ingredients, say("label-common-practice-no-source"), (
+        say("target-by-cooling-schools-cfm"),
     ))  # fmt: skip
 
 
@@ -115,13 +117,18 @@ def _by_heat(target: Target) -> Result | None:
     middle = (target.rise.si + (target.rise.low if target.rise.low is not None else target.rise.si)) / 2
     factor = air_factor(target)
     ingredients = (
-        given("Q", "heat output", "heat_input", target.heat.si, "plate"),
-        given("ΔT", "middle of the rise allowed", "temperature_difference", middle, "plate"),
-        given("c", "heat per flow and kelvin, at altitude", "count", factor, "worked-out"),
+        given("Q", say("target-by-heat-heat-output"), "heat_input", target.heat.si, "plate"),
+        given("ΔT", say("target-by-heat-middle-rise"), "temperature_difference", middle, "plate"),
+        given("c", say("target-by-heat-heat-per"), "count", factor, "worked-out"),
     )
-    source = "Energy balance; ASHRAE Handbook, Fundamentals, sensible heat factor."
+    source = say("target-by-heat-energy-balance")
     return result(
-        "Airflow wanted", "airflow", target.heat.si / (factor * middle), "q = Q ÷ (c ΔT)", ingredients, source
+        say("label-airflow-wanted"),
+        "airflow",
+        target.heat.si / (factor * middle),
+        "q = Q ÷ (c ΔT)",
+        ingredients,
+        source,
     )
 
 
@@ -129,8 +136,15 @@ def _by_changes(target: Target) -> Result | None:
     if target.volume is None or target.changes is None or target.changes.si <= 0:
         return None
     ingredients = (
-        given("V", "volume", "volume", target.volume.si, "typed"),
-        given("N", "air changes an hour", "air_changes", target.changes.si, "typed"),
+        given("V", say("target-by-changes-volume"), "volume", target.volume.si, "typed"),
+        given("N", say("target-by-changes-air-changes"), "air_changes", target.changes.si, "typed"),
     )
     flow: Estimate | float = target.volume.si * target.changes.si / SECONDS_PER_HOUR
-    return result("Airflow wanted", "airflow", flow, "q = V N ÷ 3600", ingredients, "Definition of air changes.")
+    return result(
+        say("label-airflow-wanted"),
+        "airflow",
+        flow,
+        "q = V N ÷ 3600",
+        ingredients,
+        say("target-by-changes-definition-air"),
+    )

@@ -9,6 +9,7 @@ from enum import StrEnum
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.meters import RECTANGULAR
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.readings import MeasuringPoint, MeterKind, ReadingSet, SpeedTap
 
 ELECTRICAL = ("voltage", "current", "input_power", "power_factor", "run_capacitor_volts")
@@ -16,13 +17,13 @@ LINE_VOLTS = ("voltage_12", "voltage_23", "voltage_31")
 LINE_AMPS = ("current_1", "current_2", "current_3")
 THREE_METERS = 0.015
 """Standard deviation that volts and amps add to a power factor's, as a share of the watts."""
-NO_WATTS_WITH_AMPS = "the wattmeter shows nothing while the motor takes current, so one of its leads or clamps is off; kept, not worked with"
-PLACE_OF_DRIVE = "read at the drive's input: it holds the drive's own loss and is not the motor's"
+NO_WATTS_WITH_AMPS = say("trust-no-watts-with-amps")
+PLACE_OF_DRIVE = say("trust-place-of-drive")
 CHOPPED = (MeasuringPoint.DRIVE_OUTPUT, MeasuringPoint.WINDING)
-NEEDS_TRUE = "an average-responding meter cannot read this waveform; it is kept, not worked with"
-NO_CAPACITOR = "no run capacitor belongs to this motor by its plate; kept, not worked with"
-NEEDS_FILTER = "volts of a chopped waveform need a low-pass meter; they are kept, not worked with"
-NEEDS_ANALYSER = "watts of a chopped waveform need a meter made for it; they are kept, not worked with"
+NEEDS_TRUE = say("trust-needs-true")
+NO_CAPACITOR = say("trust-no-capacitor")
+NEEDS_FILTER = say("trust-needs-filter")
+NEEDS_ANALYSER = say("trust-needs-analyser")
 
 
 STANDS_BELOW_RPM = 5.0
@@ -47,10 +48,10 @@ class Standing(StrEnum):
 
 
 NOT_RUNNING = {
-    Standing.STALLED: "the motor stood still while it took current, so nothing of this set is a running reading",
-    Standing.OFF: "the motor took nothing, so nothing of this set is a running reading",
-    Standing.WINDMILLING: "the wheel turned while the motor took nothing: air or water drove it, and no load can be told",
-    Standing.STANDS: "the motor stood still, so nothing of this set is a running reading",
+    Standing.STALLED: say("trust-not-running-motor-stood"),
+    Standing.OFF: say("trust-not-running-motor-took"),
+    Standing.WINDMILLING: say("trust-not-running-wheel-turned"),
+    Standing.STANDS: say("trust-not-running-motor-stood-still"),
 }
 
 

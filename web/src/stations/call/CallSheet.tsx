@@ -6,6 +6,7 @@ import { Fold, under } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
 import { Photos } from "../../shared/Photos";
 import { AskedQuantity, Part, Question, Sheet } from "../../shared/Sheet";
+import { say } from "../../shared/say";
 
 const ABOUT = ["call/serves", "call/called_by", "call/not_interrupted"] as const;
 const REMOVED = ["call/serial", "call/date_code", "call/part_number"] as const;
@@ -35,7 +36,7 @@ export function CallSheet() {
         <WordsField path="call/notes" lines={2} />
       </Question>
       <Fold
-        title="Who called, and what it serves"
+        title={say("call-sheet-who-called")}
         note={ABOUT.flatMap((path) => call?.[path.slice("call/".length) as "serves"] ?? []).join(" · ")}
         holds={under(...ABOUT)}
       >
@@ -43,7 +44,7 @@ export function CallSheet() {
         <Asked path="call/called_by" />
         <Words path="call/not_interrupted" />
       </Fold>
-      <Part title="The machine">
+      <Part title={say("call-sheet-machine")}>
         <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
           <label>
             {factsOf("machine/name").label}
@@ -55,16 +56,16 @@ export function CallSheet() {
           </label>
         </Box>
         <FileLink href={`/api/jobs/${view.id}/file`} download>
-          take this job out as a file
+          {say("call-sheet-take-job")}
         </FileLink>
       </Part>
       <Fold
-        title="What will be removed"
+        title={say("call-sheet-what-will")}
         holds={under(...REMOVED)}
         startsOpen={REMOVED.some((path) => call?.[path.slice("call/".length) as "serial"])}
       >
         <FieldGrid paths={REMOVED} />
-        <Photos of="machine" title="Photographs of machine and place" />
+        <Photos of="machine" title={say("call-sheet-photographs-machine")} />
       </Fold>
     </Sheet>
   );

@@ -16,6 +16,8 @@ import { ownZone } from "../../shared/times";
 import { WhoField } from "../../shared/WhoField";
 import { Withdraw } from "../../shared/Withdraw";
 import { Waits } from "../../shared/Working";
+import { say } from "../../shared/say";
+import { CheckWords } from "../../generated/labels";
 
 type Option = Schemas["Candidate"];
 
@@ -29,13 +31,13 @@ export function DecisionSheet() {
   const chosen = view.document.decision?.chosen ?? null;
   return (
     <Sheet station="decision">
-      <Part title="Which?" sentence="The numbers are those of Options.">
-        {options.length === 0 && <Box>Nothing can be chosen yet: {told.waits}.</Box>}
+      <Part title={say("decision-sheet-which")} sentence={say("decision-sheet-numbers-those")}>
+        {options.length === 0 && <Box>{say("decision-sheet-nothing-can", { waits: told.waits })}</Box>}
         {options.length > 0 && (
           <Box display={{ base: "none", md: "grid" }} gridTemplateColumns={COLUMNS} columnGap="14px" px="4px">
             <Micro />
-            <Micro>saves a year</Micro>
-            <Micro>payback</Micro>
+            <Micro>{say("decision-sheet-saves-year")}</Micro>
+            <Micro>{say("decision-sheet-payback")}</Micro>
           </Box>
         )}
         {options.map((option) => (
@@ -43,7 +45,7 @@ export function DecisionSheet() {
         ))}
         {chosen && !options.some((option) => option.id === chosen) && (
           <Box role="alert" color="ochre">
-            What was chosen has been removed from the options. Choose again.
+            {say("decision-sheet-what-chosen")}
           </Box>
         )}
       </Part>
@@ -86,18 +88,24 @@ function Choice({ option, chosen }: { option: Option; chosen: boolean }) {
           <Micro display="block">{FitsWords[option.fits]}</Micro>
         )}
       </Box>
-      <Told named="saves a year" option={option} result={option.saved} />
-      <Told named="payback" option={option} result={option.payback} />
+      <Told named={say("decision-sheet-saves-year")} option={option} result={option.saved} />
+      <Told named={say("option-list-payback")} option={option} result={option.payback} />
       <Press
         type="button"
         aria-pressed={chosen}
-        aria-label={option.stop && !chosen ? undefined : `${chosen ? "Chosen:" : "Choose"} ${option.letter}`}
+        aria-label={
+          option.stop && !chosen ? undefined : `${chosen ? "Chosen:" : say("decision-sheet-choose")} ${option.letter}`
+        }
         disabled={!!option.stop && !chosen}
         gridColumn={{ base: "2", md: "auto" }}
         gridRow={{ base: "1", md: "auto" }}
         onClick={() => void desk.choose("decision/chosen", chosen ? null : option.id)}
       >
-        {chosen ? "Chosen" : option.stop ? "Stopped" : "Choose"}
+        {chosen
+          ? say("decision-sheet-chosen")
+          : option.stop
+            ? say("decision-sheet-stopped")
+            : say("decision-sheet-choose")}
       </Press>
     </Box>
   );
@@ -120,12 +128,15 @@ function Approvals() {
   const approvals = view.document.decision?.approvals ?? [];
   const waivers = view.document.options?.waivers ?? [];
   return (
-    <Part title="Approvals">
+    <Part title={say("decision-sheet-approvals")}>
       {waivers.map((waiver) => {
-        const stop = waiver.check?.replaceAll("_", " ") ?? "";
+        const stop = CheckWords[waiver.check ?? ""] ?? "";
         return (
-          <Statement key={waiver.id} of="options/waivers" said={waiver} named={`the answer for ${stop}`}>
-            Stop “{stop}”: <b>{waiver.who}</b> answers for it, {waiver.reason} <At at={waiver.at} />
+          <Statement key={waiver.id} of="options/waivers" said={waiver} named={say("decision-sheet-answer", { stop })}>
+            {say("decision-sheet-stop", { stop })}
+            <b>{waiver.who}</b>
+            {say("decision-sheet-answers", { reason: waiver.reason })}
+            <At at={waiver.at} />
           </Statement>
         );
       })}
@@ -134,11 +145,11 @@ function Approvals() {
           key={approval.id}
           of="decision/approvals"
           said={approval}
-          named={`the approval of ${approval.of ?? "it"}`}
+          named={say("decision-sheet-approval", { of: approval.of ?? say("decision-sheet-it") })}
         >
           <b>{approval.of}</b>: {approval.who}
           {approval.role ? `, ${approval.role}` : ""}
-          {approval.by ? `; recorded by ${approval.by}` : ""} <At at={approval.at} />
+          {approval.by ? say("decision-sheet-recorded", { by: approval.by }) : ""} <At at={approval.at} />
         </Statement>
       ))}
       <Record />
@@ -180,7 +191,7 @@ function Record() {
   if (!open)
     return (
       <Press type="button" mt="6px" onClick={() => setOpen(true)}>
-        Record an approval
+        {say("decision-sheet-record-approval")}
       </Press>
     );
   const record = () =>
@@ -196,17 +207,17 @@ function Record() {
             <Small>{label}</Small>
             <TextLine
               width="100%"
-              aria-label={`Approval, ${label}`}
+              aria-label={say("decision-sheet-approval-2", { label })}
               value={said[field]}
               maxLength={120}
               onChange={(event) => setSaid({ ...said, [field]: event.target.value })}
             />
           </Box>
         ))}
-        <WhoField words="recorded by" />
+        <WhoField words={say("decision-sheet-recorded-2")} />
       </Box>
       <Press type="button" mt="6px" disabled={!said.of.trim() || !said.who.trim()} onClick={record}>
-        Record it
+        {say("decision-sheet-record")}
       </Press>
     </Box>
   );
@@ -214,9 +225,9 @@ function Record() {
 
 const NOTHING_SAID = { of: "", who: "", role: "" };
 const ASKED = [
-  { field: "of", label: "of what" },
-  { field: "who", label: "who gave it" },
-  { field: "role", label: "in which role" },
+  { field: "of", label: say("decision-sheet-what") },
+  { field: "who", label: say("decision-sheet-who-gave") },
+  { field: "role", label: say("decision-sheet-role") },
 ] as const;
 
 /** The report: for whom, by whom, and out it goes. */
@@ -226,7 +237,7 @@ function ReportPart() {
   const at = `/api/jobs/${view.id}/report`;
   const zone = encodeURIComponent(ownZone());
   return (
-    <Part title="The customer’s report" sentence="Page one for the customer, the engineer’s and the workings behind.">
+    <Part title={say("decision-sheet-customer-s")} sentence={say("decision-sheet-page-one")}>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="20px">
         <Question path="decision/made_for">
           <WordsField path="decision/made_for" />
@@ -237,16 +248,16 @@ function ReportPart() {
       </Box>
       <Box display="flex" gap="8px 20px" flexWrap="wrap" alignItems="center" pt="6px">
         <Out href={`${at}.pdf?zone=${zone}`} name="PDF" />
-        <Out href={`${at}.xlsx?units=${units}&zone=${zone}`} name="spreadsheet" />
-        <Out href={`${at}.json?zone=${zone}`} name="numbers as JSON" />
+        <Out href={`${at}.xlsx?units=${units}&zone=${zone}`} name={say("report-page-spreadsheet")} />
+        <Out href={`${at}.json?zone=${zone}`} name={say("decision-sheet-numbers-json")} />
         <a href={`/jobs/${view.id}/report`} style={LINK}>
-          view to print
+          {say("decision-sheet-view-print")}
         </a>
       </Box>
       <Small>
-        Revision {view.revision}.{" "}
+        {say("decision-sheet-revision", { revision: view.revision })}
         <a href="/firm" style={LINK}>
-          In whose name it is made
+          {say("decision-sheet-whose-name")}
         </a>
       </Small>
     </Part>

@@ -14,6 +14,8 @@ import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { LogPart } from "./LogPart";
 import { Templates } from "./Templates";
 import { YearPicture } from "./YearPicture";
+import { say } from "../../shared/say";
+import { small } from "../../shared/casing";
 
 const COLUMNS = { base: "minmax(0, 1fr) 92px 84px", md: "minmax(0, 1fr) 120px 150px 108px" };
 const HEAT = [
@@ -34,15 +36,17 @@ export function DutySheet() {
   const steps = view.document.duty?.steps ?? [];
   const partial = steps.some((step) => step.flow_share && step.flow_share.si < 1);
   return (
-    <Sheet station="duty" action={{ label: "Add a step", run: () => void desk.add("duty/steps") }}>
-      <Part title="The year in steps" sentence="At most 24 steps and 8,784 hours; the rest is off." term="duty-step">
+    <Sheet station="duty" action={{ label: say("duty-sheet-add-step"), run: () => void desk.add("duty/steps") }}>
+      <Part title={say("duty-sheet-year-steps")} sentence={say("duty-sheet-most-steps")} term="duty-step">
         {steps.length > 0 && <Head />}
         {steps.map((step, index) => (
           <StepLine key={step.id} step={step} number={index + 1} />
         ))}
         <Total />
         <YearPicture />
-        {view.document.duty?.logged && <Small display="block">Logger: {view.document.duty.logged}</Small>}
+        {view.document.duty?.logged && (
+          <Small display="block">{say("duty-sheet-logger", { logged: view.document.duty.logged })}</Small>
+        )}
       </Part>
       <LogPart />
       <Templates />
@@ -65,7 +69,7 @@ function Prices() {
   const duty = view.document.duty;
   const fixed = view.machine.wheel === "pump" ? "duty/static_lift" : "duty/held_pressure";
   return (
-    <Part title="Price and machine">
+    <Part title={say("duty-sheet-price-machine")}>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
         <AskedQuantity path="duty/energy_price" />
         <Question path="duty/currency">
@@ -87,7 +91,7 @@ function Besides() {
   const { starts } = useFound("duty").duty;
   return (
     <>
-      <Fold title="Starts, fan between calls, emissions" holds={holdsStarts}>
+      <Fold title={say("duty-sheet-starts-fan")} holds={holdsStarts}>
         <FieldGrid paths={["duty/starts", "duty/run_up", "duty/inrush", "duty/emission_rate"]} />
         <Box py="6px">
           {starts.label} <WorkedFigure name="starts" result={starts} />
@@ -96,7 +100,7 @@ function Besides() {
         <LabelledField path="duty/circulation" />
         <AlwaysOn />
       </Fold>
-      <Fold title="Heat and cold" holds={holdsHeat}>
+      <Fold title={say("duty-sheet-heat-cold")} holds={holdsHeat}>
         <FieldGrid paths={HEAT} />
       </Fold>
     </>
@@ -111,10 +115,13 @@ function AlwaysOn() {
   if (!keep?.energy.figure || !keep.always_on.figure) return null;
   return (
     <Box maxWidth="62ch" py="6px">
-      The machine of today takes <FigureText figure={keep.energy.figure} /> in the year as typed, and{" "}
-      <FigureText figure={keep.always_on.figure} />{" "}
-      {always ? "if it ran only with its calls" : "if it ran between calls as well, at its lowest step"}. Running always
-      filters and mixes the air; it neither heats nor cools it, and can cost more than a motor saves.
+      {say("duty-sheet-machine-today")}
+      <FigureText figure={keep.energy.figure} />
+      {say("duty-sheet-year-typed")}
+      <FigureText figure={keep.always_on.figure} />
+      {say("duty-sheet-running-always", {
+        always: always ? say("duty-sheet-if-ran") : say("duty-sheet-if-ran-between"),
+      })}
     </Box>
   );
 }
@@ -124,7 +131,7 @@ function Head() {
     <Box display="grid" gridTemplateColumns={COLUMNS} columnGap="14px" borderBottom="1px solid" borderColor="rule">
       <Micro>{factsOf("duty/steps/x/name").label}</Micro>
       <Micro textAlign="right">{factsOf("duty/steps/x/hours").label}, h</Micro>
-      <Micro textAlign="right">flow asked for</Micro>
+      <Micro textAlign="right">{say("duty-sheet-flow-asked")}</Micro>
     </Box>
   );
 }
@@ -150,24 +157,28 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
   return (
     <Box borderBottom="1px solid" borderColor="hair">
       <Box display="grid" gridTemplateColumns={COLUMNS} columnGap="14px" alignItems="center" minHeight="49px">
-        <WordsField path={`${path}/name`} label={`Step ${number}, what it does`} placeholder="for example: cooling" />
+        <WordsField
+          path={`${path}/name`}
+          label={say("duty-sheet-step-what", { number })}
+          placeholder={say("duty-sheet-example-cooling")}
+        />
         {step.hours || !step.cycles ? (
-          <QuantityField path={`${path}/hours`} label={`Step ${number}, hours a year`} />
+          <QuantityField path={`${path}/hours`} label={say("duty-sheet-step-hours", { number })} />
         ) : (
-          <Micro textAlign="right">from its cycles</Micro>
+          <Micro textAlign="right">{say("duty-sheet-cycles")}</Micro>
         )}
         <Box display="flex" alignItems="center" gap="4px">
           <Box flex="1" minWidth={0}>
             {flow === null ? (
               <Micro display="block" textAlign="right">
-                as it runs now
+                {say("duty-sheet-runs-now")}
               </Micro>
             ) : flow === "tap" ? (
-              <SelectField path={`${path}/tap`} label={`Step ${number}, tap`} />
+              <SelectField path={`${path}/tap`} label={say("duty-sheet-step-tap", { number })} />
             ) : (
               <QuantityField
                 path={`${path}/${flow}`}
-                label={`Step ${number}, ${lower(factsOf(`${path}/${flow}`).label)}`}
+                label={say("duty-sheet-step", { number, lower: small(factsOf(`${path}/${flow}`).label) })}
               />
             )}
           </Box>
@@ -184,13 +195,22 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
             mx="0"
             px="0"
             aria-expanded={open}
-            aria-label={`${open ? "less" : "more"} of step ${number}`}
+            aria-label={say("duty-sheet-step-2", {
+              open: open ? say("duty-sheet-less") : say("duty-sheet-more"),
+              number,
+            })}
             onClick={() => setOpen(!open)}
           >
-            {open ? "less" : "more"}
+            {open ? say("duty-sheet-less") : say("duty-sheet-more")}
           </Word>
-          <Word type="button" mx="0" px="0" onClick={() => void desk.remove(path)} aria-label={`Remove step ${number}`}>
-            remove
+          <Word
+            type="button"
+            mx="0"
+            px="0"
+            onClick={() => void desk.remove(path)}
+            aria-label={say("duty-sheet-remove-step", { number })}
+          >
+            {say("duty-sheet-remove")}
           </Word>
         </Box>
       </Box>
@@ -206,10 +226,6 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
       )}
     </Box>
   );
-}
-
-function lower(words: string) {
-  return words.slice(0, 1).toLowerCase() + words.slice(1);
 }
 
 /** What is said of a step beside its hours and flow, in a few words. */

@@ -9,6 +9,7 @@ import { useJob } from "../../shared/job";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { FigureText } from "../../shared/Words";
 import { Picture } from "../../shared/Picture";
+import { say } from "../../shared/say";
 
 type Report = Schemas["LogReport"];
 type LogIn = Schemas["LogIn"];
@@ -16,7 +17,7 @@ type LogIn = Schemas["LogIn"];
 /** A logger's file: what it says of the year is shown first, and taken over only when that is confirmed. */
 export function LogPart() {
   return (
-    <Fold title="From a logger’s file" note="amps, watts or on and off, over days">
+    <Fold title={say("log-part-logger-s")} note={say("log-part-amps-watts")}>
       <Bring />
     </Fold>
   );
@@ -42,18 +43,18 @@ function Bring() {
     <>
       <Box display="flex" gap="14px" flexWrap="wrap" alignItems="center">
         <FilePress>
-          bring the logger’s CSV
+          {say("log-part-bring-logger")}
           <input
             type="file"
             accept=".csv,.txt,text/csv,text/plain"
-            aria-label="Logger CSV file"
+            aria-label={say("log-part-logger-csv")}
             onChange={(event) => {
               const chosen = event.target.files?.[0];
               if (chosen) void chosen.text().then((text) => lookAt({ text }));
             }}
           />
         </FilePress>
-        <Small>A head, then a time and a value in each row. Nothing is taken over until you say so.</Small>
+        <Small>{say("log-part-head-then")}</Small>
       </Box>
       {look.error && (
         <Box role="alert" color="brick" py="6px">
@@ -87,24 +88,32 @@ function Found({
 }) {
   const { year } = report;
   return (
-    <Box role="region" aria-label="What the logger says" pt="8px">
+    <Box role="region" aria-label={say("log-part-what-logger")} pt="8px">
       <Box display="flex" gap="6px 20px" flexWrap="wrap" alignItems="baseline">
         <Box>
-          {report.rows.toLocaleString("en")} rows over {year.days.toFixed(1)} days, column{" "}
-          <Pick aria-label="Column of the values" value={report.value_column} onChange={(e) => choose(e.target.value)}>
+          {say("log-part-rows-over", { rows: report.rows.toLocaleString("en"), days: year.days.toFixed(1) })}
+          <Pick
+            aria-label={say("log-part-column-values")}
+            value={report.value_column}
+            onChange={(e) => choose(e.target.value)}
+          >
             {report.columns.map((column) => (
               <option key={column}>{column}</option>
             ))}
           </Pick>
         </Box>
         <Box>
-          ran <FigureText figure={year.run_fraction} /> of the time
+          {say("log-part-ran")}
+          <FigureText figure={year.run_fraction} />
+          {say("log-part-time")}
         </Box>
         <Box>
-          <FigureText figure={year.hours} /> a year
+          <FigureText figure={year.hours} />
+          {say("log-part-year")}
         </Box>
         <Box>
-          <FigureText figure={year.starts_per_hour} /> starts an hour
+          <FigureText figure={year.starts_per_hour} />
+          {say("log-part-starts-hour")}
         </Box>
       </Box>
       {report.remarks.map((remark) => (
@@ -115,17 +124,21 @@ function Found({
       <Histogram bars={year.bars} />
       {year.levels.length > 1 && (
         <Small display="block">
-          It ran at {year.levels.length} loads:{" "}
-          {year.levels.map((level) => `${Math.round(100 * level.load)} % of its highest`).join(", ")}.
+          {say("log-part-ran-loads", {
+            levels: year.levels.length,
+            levels2: year.levels
+              .map((level) => say("log-part-highest", { round: Math.round(100 * level.load) }))
+              .join(", "),
+          })}
         </Small>
       )}
       <Box display="flex" gap="8px" flexWrap="wrap" pt="6px">
         <Press type="button" onClick={() => take(false)}>
-          Take over as one step
+          {say("log-part-take-over")}
         </Press>
         {year.levels.length > 1 && (
           <Press type="button" onClick={() => take(true)}>
-            Take over as {year.levels.length} steps
+            {say("log-part-take-over-steps", { levels: year.levels.length })}
           </Press>
         )}
       </Box>
@@ -135,8 +148,10 @@ function Found({
 
 function spoken(bars: readonly Schemas["Bar"][]): string {
   const told = bars.filter((bar) => bar.share >= 0.005);
-  const said = told.map((bar) => `${Math.round(100 * bar.share)} % at ${Math.round(100 * bar.low)} % load`);
-  return `Share of the running time at each load, of the highest: ${said.join(", ") || "none"}`;
+  const said = told.map((bar) =>
+    say("log-part-load", { round: Math.round(100 * bar.share), round2: Math.round(100 * bar.low) }),
+  );
+  return say("log-part-share-running", { said: said.join(", ") || "none" });
 }
 
 /** How long it ran at which load; empty bars show that the ground between two loads is empty. */
@@ -144,8 +159,8 @@ function Histogram({ bars }: { bars: readonly Schemas["Bar"][] }) {
   const most = Math.max(...bars.map((bar) => bar.share), 0.01);
   return (
     <Picture
-      title="Share of the running time by load"
-      head={["load, % of the highest", "% of the time"]}
+      title={say("log-part-share-running-time-load")}
+      head={[say("log-part-load-highest"), say("log-part-time-2")]}
       rows={() => bars.map((bar) => [100 * bar.low, 100 * bar.share])}
     >
       <Box role="img" aria-label={spoken(bars)} maxWidth="420px" pt="8px">
@@ -156,7 +171,7 @@ function Histogram({ bars }: { bars: readonly Schemas["Bar"][] }) {
         </Box>
         <Box display="flex" justifyContent="space-between">
           <Micro>0</Micro>
-          <Micro>share of the running time by load, of the highest</Micro>
+          <Micro>{say("log-part-share-running-time")}</Micro>
           <Micro>100 %</Micro>
         </Box>
       </Box>

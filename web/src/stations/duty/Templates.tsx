@@ -5,11 +5,12 @@ import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { Fold } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
 import { Press, Small } from "../../shared/parts";
+import { say } from "../../shared/say";
 
 /** Years by kind of building, to begin with where nobody knows better. */
 export function Templates() {
   return (
-    <Fold title="Begin from a kind of building" note="every hour is marked assumed">
+    <Fold title={say("templates-begin-kind")} note={say("templates-every-hour")}>
       <List />
     </Fold>
   );
@@ -39,15 +40,21 @@ function List() {
           <Box fontWeight={600}>{template.building}</Box>
           <Small>
             {template.steps
-              .map((step) => `${step.name} ${step.hours.toLocaleString("en")} h at ${Math.round(100 * step.share)} %`)
+              .map((step) =>
+                say("templates-h", {
+                  step: step.name,
+                  hours: step.hours.toLocaleString("en"),
+                  round: Math.round(100 * step.share),
+                }),
+              )
               .join("; ")}
           </Small>
           <Press
             type="button"
-            aria-label={`Take it over: the year of ${template.building}`}
+            aria-label={say("templates-take-over-year", { building: template.building })}
             onClick={() => void desk.takeTemplate(template.building)}
           >
-            Take it over
+            {say("templates-take-over")}
           </Press>
         </Box>
       ))}

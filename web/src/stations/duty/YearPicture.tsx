@@ -5,6 +5,7 @@ import type { Schemas } from "../../shared/api";
 import type { OptionStep } from "../../shared/found";
 import { useFound, useJob } from "../../shared/job";
 import { Picture } from "../../shared/Picture";
+import { say } from "../../shared/say";
 
 const SIZE = { width: 682, height: 148, foot: 118, top: 22, left: 44, right: 640 };
 const WHOLE_YEAR_H = 8760;
@@ -21,9 +22,14 @@ interface Drawn {
 function spoken(steps: readonly Drawn[]): string {
   const told = steps.map(({ name, hours, share, watts }) => {
     const power = watts === null ? "" : `, ${Math.round(watts).toLocaleString("en")} W`;
-    return `${name || "a step"} ${Math.round(hours).toLocaleString("en")} h at ${Math.round(100 * share)} % of full flow${power}`;
+    return say("year-picture-h-full", {
+      name: name || say("year-picture-step"),
+      round: Math.round(hours).toLocaleString("en"),
+      round2: Math.round(100 * share),
+      power,
+    });
   });
-  return `The year: ${told.join("; ")}`;
+  return say("year-picture-year", { told: told.join("; ") });
 }
 
 /** The year as it is run: hours across, flow up as blocks, and along them the watts that the machine of today takes. */
@@ -41,8 +47,8 @@ export function YearPicture() {
   const starts = told.map((_, index) => told.slice(0, index).reduce((sum, step) => sum + step.hours, 0));
   return (
     <Picture
-      title="The year: flow asked for, and watts of today"
-      head={["step", "hours a year", "flow, % of full", "W today"]}
+      title={say("year-picture-year-flow")}
+      head={["step", say("year-picture-hours-year"), say("year-picture-flow-full"), say("year-picture-w-today")]}
       rows={() => told.map(({ name, hours, share, watts: taken }) => [name, hours, 100 * share, taken])}
     >
       <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={spoken(told)}>
@@ -55,7 +61,7 @@ export function YearPicture() {
           </g>
         ))}
         <text x={SIZE.left} y={11} fill="var(--chakra-colors-ink2)">
-          blocks: flow asked for, % of full
+          {say("year-picture-blocks-flow")}
         </text>
         {most > 0 && (
           <>
@@ -65,7 +71,7 @@ export function YearPicture() {
               </text>
             ))}
             <text x={SIZE.width} y={11} textAnchor="end" fill="var(--chakra-colors-ink)">
-              line: watts of today
+              {say("year-picture-line-watts")}
             </text>
           </>
         )}
@@ -76,7 +82,7 @@ export function YearPicture() {
             right={x((starts[index] ?? 0) + step.hours)}
             top={y(step.share)}
             watts={step.watts === null ? null : watts(step.watts)}
-            name={step.name || `step ${index + 1}`}
+            name={step.name || say("year-picture-step-2", { index: index + 1 })}
           />
         ))}
         {[0, 2000, 4000, 6000, 8000].map((hours) => (
@@ -85,7 +91,7 @@ export function YearPicture() {
           </text>
         ))}
         <text x={SIZE.width} y={SIZE.foot + 17} textAnchor="end" fill="var(--chakra-colors-ink2)">
-          hours
+          {say("year-picture-hours")}
         </text>
       </Svg>
     </Picture>

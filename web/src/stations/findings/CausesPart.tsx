@@ -6,6 +6,7 @@ import { useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { PhraseText } from "../../shared/Words";
+import { say } from "../../shared/say";
 
 type Causes = Schemas["RankedCauses"];
 type Ranked = Schemas["RankedCause"];
@@ -21,23 +22,20 @@ export function CausesPart({ others }: { others: boolean }) {
   const { data } = causes;
   return (
     <Part
-      title="What explains it"
+      title={say("causes-part-what-explains")}
       sentence={data && !data.waits ? data.source : undefined}
-      note={data?.now ? `${data.now}, against ${data.against ?? ""}` : undefined}
+      note={data?.now ? say("causes-part-against", { now: data.now, against: data.against ?? "" }) : undefined}
     >
       {causes.error && <Box role="alert">{causes.error.message}</Box>}
-      {!data && !causes.error && <Small fontStyle="italic">being worked out</Small>}
+      {!data && !causes.error && <Small fontStyle="italic">{say("causes-part-being-worked")}</Small>}
       {data?.waits && <Small fontStyle="italic">{data.waits}</Small>}
       {data?.still && (
         <Box fontWeight={600}>
-          The readings stand where this machine’s should.{others && " Findings below are told by other evidence."}
+          {say("causes-part-readings-stand")}
+          {others && say("causes-part-findings-below")}
         </Box>
       )}
-      {data?.rough && (
-        <Box color="ochre">
-          Rough: held against plate and design only. On Readings, mark a set from when it was right.
-        </Box>
-      )}
+      {data?.rough && <Box color="ochre">{say("causes-part-rough-held")}</Box>}
       {!data?.still &&
         data?.ranked?.map((ranked, index) => <CauseRow key={ranked.cause} ranked={ranked} place={index + 1} />)}
       {!data?.still && data?.test && <Test test={data.test} />}
@@ -60,14 +58,21 @@ function CauseRow({ ranked, place }: { ranked: Ranked; place: number }) {
       <b>{place}</b>
       <Box>
         <Box fontWeight={600}>{ranked.cause}</Box>
-        <Box as="svg" width="100%" height="10px" role="img" aria-label={`${share} % of the likelihood`} color="copper">
+        <Box
+          as="svg"
+          width="100%"
+          height="10px"
+          role="img"
+          aria-label={say("causes-part-likelihood", { share })}
+          color="copper"
+        >
           <rect width="100%" height="1" y="8" fill="currentColor" opacity={0.3} />
           <rect width={`${Math.max(share, 1)}%`} height="8" y="1" fill="currentColor" opacity={0.8} />
         </Box>
-        <Micro>{shareWords(share)} of the likelihood</Micro>
+        <Micro>{say("causes-part-likelihood-2", { shareWords: shareWords(share) })}</Micro>
       </Box>
       <Box gridColumn={{ base: "2 / -1", md: "auto" }}>
-        {ranked.repair && <Small fontWeight={600}>Repair first: {ranked.words}.</Small>}
+        {ranked.repair && <Small fontWeight={600}>{say("causes-part-repair-first", { words: ranked.words })}</Small>}
         {!ranked.repair && <Small>{ranked.words}.</Small>}
         <Said word="for" phrases={ranked.speaks_for} />
         <Said word="against" phrases={ranked.speaks_against} />
@@ -78,8 +83,8 @@ function CauseRow({ ranked, place }: { ranked: Ranked; place: number }) {
 
 /** Never quite all and never quite nothing: the causes that nobody thought of have a share as well. */
 function shareWords(share: number) {
-  if (share < 1) return "under 1 %";
-  return share > 99 ? "over 99 %" : `${share} %`;
+  if (share < 1) return say("causes-part-under");
+  return share > 99 ? say("causes-part-over") : `${share} %`;
 }
 
 function Said({ word, phrases }: { word: string; phrases: Ranked["speaks_for"] }) {
@@ -102,13 +107,16 @@ function Test({ test }: { test: Schemas["SeparatingTest"] }) {
     <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="8px" my="8px" data-separating>
       <Box color="ochre">{test.caution}</Box>
       <Box>
-        <b>
-          {test.test}, about {test.minutes} minutes,
-        </b>{" "}
-        tells the first two apart. {test.how}
+        <b>{say("causes-part-about-minutes", { test: test.test, minutes: test.minutes })}</b>
+        {say("causes-part-tells-first", { how: test.how })}
       </Box>
       <Small display="block">
-        If {test.first}: {test.if_first}. If {test.second}: {test.if_second}.
+        {say("causes-part-if-if", {
+          first: test.first,
+          if_first: test.if_first,
+          second: test.second,
+          if_second: test.if_second,
+        })}
       </Small>
     </Box>
   );

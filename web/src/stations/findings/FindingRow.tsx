@@ -13,6 +13,8 @@ import { isSettled } from "../../shared/Sheet";
 import { STATIONS } from "../../shared/stations";
 import { Withdraw } from "../../shared/Withdraw";
 import { PhraseText } from "../../shared/Words";
+import { say } from "../../shared/say";
+import { RuleWords } from "../../generated/labels";
 
 type State = Schemas["MarkState"];
 
@@ -30,10 +32,10 @@ export function FindingRow({ finding }: { finding: Finding }) {
           {settled && state ? <Micro>{MarkStateWords[state]}</Micro> : <SeverityWord severity={finding.severity} />}
         </span>
         <span>
-          {finding.repair && !settled && <b>Repair first. </b>}
+          {finding.repair && !settled && <b>{say("finding-row-repair-first")}</b>}
           <PhraseText phrase={finding.sentence} /> {state && !settled && <Micro>({MarkStateWords[state]})</Micro>}
         </span>
-        <Micro>{open ? "close" : "open"}</Micro>
+        <Micro>{open ? say("finding-row-close") : say("finding-row-open")}</Micro>
       </Line>
       {open && (
         <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="8px" mb="8px">
@@ -46,8 +48,11 @@ export function FindingRow({ finding }: { finding: Finding }) {
           {finding.test && <Proof test={finding.test} />}
           <Marks finding={finding} />
           <Micro display="block" pt="4px">
-            Rule {finding.rule.replaceAll("_", " ")} · {finding.source} · on{" "}
-            {STATIONS.find((one) => one.id === finding.station)?.title}
+            {say("finding-row-rule", {
+              replaceAll: RuleWords[finding.rule] ?? finding.rule,
+              source: finding.source,
+              find: STATIONS.find((one) => one.id === finding.station)?.title,
+            })}
           </Micro>
         </Box>
       )}
@@ -68,19 +73,19 @@ function Proof({ test }: { test: Schemas["ProvingTest"] }) {
         {test.caution}
       </Box>
       <Box>
-        <b>To prove it:</b> {test.how}
+        <b>{say("finding-row-prove")}</b> {test.how}
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px">
         <Small>
-          <b>Proved:</b> {test.proves}
+          <b>{say("finding-row-proved")}</b> {test.proves}
         </Small>
         <Small>
-          <b>Cleared:</b> {test.clears}
+          <b>{say("finding-row-cleared")}</b> {test.clears}
         </Small>
       </Box>
       {test.path && (
         <Press type="button" mt="6px" onClick={() => go(test.path ?? "")}>
-          type the result
+          {say("finding-row-type-result")}
         </Press>
       )}
     </Box>
@@ -91,31 +96,35 @@ function Proof({ test }: { test: Schemas["ProvingTest"] }) {
 function Marks({ finding }: { finding: Finding }) {
   const { desk } = useJob();
   const [note, setNote] = useState("");
-  const say = async (state: State) => {
+  const mark = async (state: State) => {
     await desk.mark(finding.key, state, note);
     setNote("");
   };
   return (
     <Box borderTop="1px solid" borderColor="rule" mt="6px" pt="6px">
       <Note
-        aria-label="Note to this finding"
-        placeholder="a note, before you say what became of it"
+        aria-label={say("finding-row-note-finding")}
+        placeholder={say("finding-row-note-before")}
         value={note}
         maxLength={400}
         onChange={(event) => setNote(event.target.value)}
       />
       <Box display="flex" gap="8px" flexWrap="wrap" pt="6px">
         {STATES.map((state) => (
-          <Press key={state} type="button" onClick={() => void say(state)}>
+          <Press key={state} type="button" onClick={() => void mark(state)}>
             {MarkStateWords[state]}
           </Press>
         ))}
       </Box>
       {(finding.marks ?? []).map((mark) => (
         <Small key={mark.id} display="block">
-          <At at={mark.at} /> {mark.who ?? "nobody named"}: <b>{MarkStateWords[mark.state]}</b>
+          <At at={mark.at} /> {mark.who ?? say("finding-row-nobody-named")}: <b>{MarkStateWords[mark.state]}</b>
           {mark.note && `, ${mark.note}`}{" "}
-          <Withdraw of="marks" said={mark} named={`the mark ${MarkStateWords[mark.state]}`} />
+          <Withdraw
+            of="marks"
+            said={mark}
+            named={say("finding-row-mark", { MarkStateWords: MarkStateWords[mark.state] })}
+          />
         </Small>
       ))}
     </Box>

@@ -6,6 +6,7 @@ import { isSettled, Part, Sheet } from "../../shared/Sheet";
 import { FindingRow } from "./FindingRow";
 import { CausesPart } from "./CausesPart";
 import { WayPart } from "./WayPart";
+import { say } from "../../shared/say";
 
 /** What is wrong, and what proves it: the way of checks, the ranked causes, and every finding with its proof. */
 export function FindingsSheet() {
@@ -19,21 +20,26 @@ export function FindingsSheet() {
     <Sheet station="findings" listed={false}>
       {repair.length > 0 && (
         <Box py="8px" borderBottom="1px solid" borderColor="rule" data-repair-first>
-          <b>Repair first.</b> {repair.length === 1 ? "One finding is" : `${repair.length} findings are`} put right
-          before any replacement is thought of: what is judged now would be judged wrongly.
+          <b>{say("findings-sheet-repair-first")}</b>
+          {say("findings-sheet-put-right", {
+            repair:
+              repair.length === 1
+                ? say("findings-sheet-one-finding")
+                : say("findings-sheet-findings", { repair: repair.length }),
+          })}
         </Box>
       )}
       {ways.map((way) => (
         <WayPart key={way.title} way={way} />
       ))}
       {!(dead && (view.document.readings ?? []).length === 0) && <CausesPart others={found.length > 0} />}
-      <Part title="Findings" note={found.length ? "open one for its evidence and its proof" : undefined}>
-        {found.length === 0 && <Box py="6px">Nothing was found, as far as these readings go.</Box>}
+      <Part title={say("findings-sheet-findings-2")} note={found.length ? say("findings-sheet-open-one") : undefined}>
+        {found.length === 0 && <Box py="6px">{say("findings-sheet-nothing-found")}</Box>}
         {found.map((finding) => (
           <FindingRow key={finding.key} finding={finding} />
         ))}
       </Part>
-      <RulesLink to="/rules">every rule</RulesLink>
+      <RulesLink to="/rules">{say("findings-sheet-every-rule")}</RulesLink>
     </Sheet>
   );
 }

@@ -9,15 +9,21 @@ import { stationOf } from "../../shared/places";
 import { Part } from "../../shared/Sheet";
 import { Windings } from "../../shared/Windings";
 import { PhraseText } from "../../shared/Words";
+import { say } from "../../shared/say";
 
 type Step = Schemas["CheckStep"];
 
-const WORDS: Record<Step["state"], string> = { good: "good", fault: "fault", next: "now", later: "later" };
+const WORDS: Record<Step["state"], string> = {
+  good: say("way-part-good"),
+  fault: say("way-part-fault"),
+  next: say("way-part-now"),
+  later: say("way-part-later"),
+};
 
 /** A chain of checks: each decides the next. The caution stands before the hand, both outcomes before the check. */
 export function WayPart({ way }: { way: Schemas["CheckWay"] }) {
   return (
-    <Part title={way.title} sentence="One thing after the other, until the fault is found.">
+    <Part title={way.title} sentence={say("way-part-one-thing")}>
       {(way.steps ?? []).map((step, index) => (
         <StepRow key={`${step.path} ${index}`} step={step} number={index + 1} />
       ))}
@@ -67,7 +73,7 @@ function StepRow({ step, number }: { step: Step; number: number }) {
           </Small>
         )}
         {(now || done) && step.path && <StepField path={step.path} />}
-        {now && step.if_not && <Micro display="block">If not: {step.if_not}</Micro>}
+        {now && step.if_not && <Micro display="block">{say("way-part-if", { if_not: step.if_not })}</Micro>}
       </Box>
     </Box>
   );
@@ -79,7 +85,7 @@ function StepField({ path }: { path: string }) {
   if (stationOf(path) === "readings")
     return (
       <ReadIt to={`/jobs/${view.id}/readings`} state={{ field: path }}>
-        read it on Readings
+        {say("way-part-read-readings")}
       </ReadIt>
     );
   if (path === "identification/first_second") return <Windings terminals={false} />;

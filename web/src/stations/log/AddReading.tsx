@@ -15,6 +15,7 @@ import { useLane } from "../../shared/useOutbox";
 import { Waiting } from "../../shared/Waiting";
 import { asUtc, nowUtc } from "../../shared/times";
 import { type LogView, useTakeLog } from "./log";
+import { say } from "../../shared/say";
 
 type Taken = Schemas["TakenIn"];
 
@@ -26,13 +27,13 @@ export function AddReading({ log }: { log: LogView }) {
   const take = useTakeLog();
   const [values, setValues] = useState<Record<string, string>>({});
   const [at, setAt] = useState("");
-  const [setting, setSetting] = useState(log.settings[0] ?? "as it runs");
+  const [setting, setSetting] = useState(log.settings[0] ?? say("add-reading-runs"));
   const [said, setSaid] = useState("");
   const told = (answer: Taken) => {
     take(answer.view);
-    setSaid(answer.kept ? "Kept." : "That reading is there already; nothing was added.");
+    setSaid(answer.kept ? "Kept." : say("add-reading-reading-there"));
   };
-  const lane = `machine ${log.machine_id}`;
+  const lane = say("add-reading-machine", { machine_id: log.machine_id });
   const acts = useLane(lane, (_, answer) => {
     if (answer) told(answer as Taken);
     else setSaid("Kept.");
@@ -43,7 +44,7 @@ export function AddReading({ log }: { log: LogView }) {
     const words = Object.values(values).filter((text) => text.trim());
     outbox.put({
       lane,
-      label: `a reading, ${words.join(", ") || "empty"}`,
+      label: say("add-reading-reading", { words: words.join(", ") || say("add-reading-empty") }),
       method: "POST",
       path: `/api/machines/${log.machine_id}/log/readings`,
       revision: null,
@@ -68,19 +69,28 @@ export function AddReading({ log }: { log: LogView }) {
   const sets = view.document.readings ?? [];
   const { error } = over;
   return (
-    <Fold title="Add a reading">
+    <Fold title={say("add-reading-add-reading")}>
       <Box
         display="grid"
         gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(auto-fill, minmax(150px, 1fr))" }}
         gap="4px 16px"
       >
         <Box as="label">
-          <Micro>when</Micro>
-          <Line aria-label="When" value={at} placeholder="now" onChange={(event) => setAt(event.target.value)} />
+          <Micro>{say("add-reading-when")}</Micro>
+          <Line
+            aria-label={say("add-reading-when-2")}
+            value={at}
+            placeholder={say("add-reading-now")}
+            onChange={(event) => setAt(event.target.value)}
+          />
         </Box>
         <Box as="label">
-          <Micro>on which setting</Micro>
-          <Pick aria-label="Setting" value={setting} onChange={(event) => setSetting(event.target.value)}>
+          <Micro>{say("add-reading-setting")}</Micro>
+          <Pick
+            aria-label={say("add-reading-setting-2")}
+            value={setting}
+            onChange={(event) => setSetting(event.target.value)}
+          >
             {log.settings.map((one) => (
               <option key={one}>{one}</option>
             ))}
@@ -102,11 +112,11 @@ export function AddReading({ log }: { log: LogView }) {
       </Box>
       <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="center" pt="8px">
         <Press type="button" data-add-reading onClick={add}>
-          Keep this reading
+          {say("add-reading-keep-reading")}
         </Press>
         {sets.map((set) => (
           <Word type="button" mx="0" key={set.id} onClick={() => over.mutate(set.id)}>
-            take over “{set.name || set.id}”
+            {say("add-reading-take-over", { set: set.name || set.id })}
           </Word>
         ))}
         {said && !error && <Small role="status">{said}</Small>}

@@ -11,6 +11,8 @@ import { useReader } from "../../shared/reader";
 import { useUnits } from "../../shared/units";
 import { type LogView, useTakeLog } from "./log";
 import { dayOf, ownZone } from "../../shared/times";
+import { say } from "../../shared/say";
+import { numbersTag } from "../../shared/language";
 
 type FileIn = Schemas["FileIn"];
 type Taken = Schemas["TakenIn"];
@@ -44,18 +46,18 @@ export function BringFile({ log }: { log: LogView }) {
   };
   const error = look.error ?? bring.error;
   return (
-    <Fold title="From a file" note="CSV">
+    <Fold title={say("bring-file-file")} note="CSV">
       <Box display="flex" gap="14px" flexWrap="wrap" alignItems="center">
         <FilePress>
-          bring a CSV of readings
+          {say("bring-file-bring-csv")}
           <input
             type="file"
             accept=".csv,.txt,text/csv,text/plain"
-            aria-label="CSV of readings over time"
+            aria-label={say("bring-file-csv-readings")}
             onChange={(event) => {
               const chosen = event.target.files?.[0];
               if (!chosen) return;
-              const setting = log.settings[0] ?? "as it runs";
+              const setting = log.settings[0] ?? say("bring-file-runs");
               void chosen.text().then((text) =>
                 lookAt({
                   text,
@@ -71,11 +73,15 @@ export function BringFile({ log }: { log: LogView }) {
             }}
           />
         </FilePress>
-        <Small>Nothing is taken in until you say so.</Small>
+        <Small>{say("bring-file-nothing-taken")}</Small>
         {bring.data && !file && (
           <Small role="status">
-            {bring.data.kept.toLocaleString("en")} readings taken in
-            {bring.data.already ? `, ${bring.data.already.toLocaleString("en")} were there already` : ""}.
+            {say("bring-file-readings-taken", {
+              kept: bring.data.kept.toLocaleString(numbersTag()),
+              already: bring.data.already
+                ? say("bring-file-there-already", { already: bring.data.already.toLocaleString(numbersTag()) })
+                : "",
+            })}
           </Small>
         )}
       </Box>
@@ -94,11 +100,18 @@ export function BringFile({ log }: { log: LogView }) {
         </Box>
       )}
       {look.data && file && (
-        <Box role="region" aria-label="What the file says" pt="8px">
+        <Box role="region" aria-label={say("bring-file-what-file")} pt="8px">
           <Box>
-            {look.data.readings.toLocaleString("en")} readings of {look.data.rows.toLocaleString("en")} rows
-            {look.data.first && look.data.last ? `, ${dayOf(look.data.first)} to ${dayOf(look.data.last)}` : ""}; times
-            in “{look.data.time_column}”, taken as {file.zone || "UTC"}.
+            {say("bring-file-readings-rows", {
+              readings: look.data.readings.toLocaleString(numbersTag()),
+              rows: look.data.rows.toLocaleString(numbersTag()),
+              first:
+                look.data.first && look.data.last
+                  ? say("bring-file-to", { dayOf: dayOf(look.data.first), dayOf2: dayOf(look.data.last) })
+                  : "",
+              time_column: look.data.time_column,
+              zone: file.zone || say("bring-file-utc"),
+            })}
           </Box>
           {look.data.remarks.map((remark) => (
             <Small key={remark} display="block">
@@ -108,9 +121,9 @@ export function BringFile({ log }: { log: LogView }) {
           <Columns file={file} found={look.data} columns={log.columns} change={lookAt} />
           <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="end" pt="6px">
             <Box as="label" width="160px">
-              <Micro>on which setting</Micro>
+              <Micro>{say("bring-file-setting")}</Micro>
               <Pick
-                aria-label="Setting of the file"
+                aria-label={say("bring-file-setting-file")}
                 value={file.setting}
                 onChange={(event) => setFile({ ...file, setting: event.target.value })}
               >
@@ -120,16 +133,16 @@ export function BringFile({ log }: { log: LogView }) {
               </Pick>
             </Box>
             <Box as="label" width="220px">
-              <Micro>read by</Micro>
+              <Micro>{say("bring-file-read")}</Micro>
               <Line
-                aria-label="Read by"
+                aria-label={say("bring-file-read-2")}
                 value={file.source}
                 maxLength={120}
                 onChange={(event) => setFile({ ...file, source: event.target.value })}
               />
             </Box>
             <Press type="button" data-take-file disabled={bring.isPending} onClick={() => bring.mutate(file)}>
-              Take in {look.data.readings.toLocaleString("en")} readings
+              {say("bring-file-take-readings", { readings: look.data.readings.toLocaleString(numbersTag()) })}
             </Press>
           </Box>
         </Box>
@@ -158,11 +171,11 @@ function Columns({ file, found, columns, change }: ColumnsProps) {
     >
       <Box fontSize="small">{column.heading}</Box>
       <Pick
-        aria-label={`What is ${column.heading}`}
+        aria-label={say("bring-file-what", { heading: column.heading })}
         value={column.column}
         onChange={(event) => change({ ...file, mapping: { ...file.mapping, [column.heading]: event.target.value } })}
       >
-        <option value="">not taken</option>
+        <option value="">{say("bring-file-taken")}</option>
         {columns.map((one) => (
           <option key={one.column} value={one.column}>
             {one.title}
@@ -171,7 +184,7 @@ function Columns({ file, found, columns, change }: ColumnsProps) {
       </Pick>
       {column.column && (
         <Pick
-          aria-label={`Unit of ${column.heading}`}
+          aria-label={say("bring-file-unit", { heading: column.heading })}
           value={column.unit}
           onChange={(event) =>
             change({ ...file, units_of: { ...file.units_of, [column.heading]: event.target.value } })

@@ -10,12 +10,16 @@ import { useReader } from "../../shared/reader";
 import { Part } from "../../shared/Sheet";
 import { dayWords, type LogView, useTakeLog } from "./log";
 import { asUtc } from "../../shared/times";
+import { say } from "../../shared/say";
 
 /** What was serviced when; each lets begin anew what it should. */
 export function Events({ log }: { log: LogView }) {
   const { events } = log;
   return (
-    <Part title="Services" note={events.length === 0 ? "none noted yet" : "each lets its part of the log begin anew"}>
+    <Part
+      title={say("events-services")}
+      note={events.length === 0 ? say("events-none-noted") : say("events-each-lets")}
+    >
       {[...events].reverse().map((event) => (
         <OneEvent key={event.id} log={log} event={event} />
       ))}
@@ -50,15 +54,15 @@ function OneEvent({ log, event }: { log: LogView; event: Schemas["EventLine"] })
         <b>{event.words}</b>
         {event.note ? `: ${event.note}` : ""} <Micro>{event.who}</Micro>
       </Box>
-      {event.due && <Small>due again {dayWords(event.due)}</Small>}
+      {event.due && <Small>{say("events-due-again", { dayWords: dayWords(event.due) })}</Small>}
       <Word
         type="button"
         mx="0"
         px="0"
-        aria-label={`Remove ${event.words}, ${dayWords(event.at)}`}
+        aria-label={say("events-remove-2", { words: event.words, dayWords: dayWords(event.at) })}
         onClick={() => remove.mutate()}
       >
-        remove
+        {say("events-remove")}
       </Word>
     </Box>
   );
@@ -87,7 +91,7 @@ function AddEvent({ log }: { log: LogView }) {
     },
   });
   return (
-    <Fold title="Note a service">
+    <Fold title={say("events-note-service")}>
       <Box
         display="grid"
         gridTemplateColumns={{ base: "1fr", md: "210px 150px 1fr 130px auto" }}
@@ -95,9 +99,9 @@ function AddEvent({ log }: { log: LogView }) {
         alignItems="end"
       >
         <Box as="label">
-          <Micro>what was done</Micro>
+          <Micro>{say("events-what-done")}</Micro>
           <Pick
-            aria-label="What was done"
+            aria-label={say("events-what-done-2")}
             value={kind}
             onChange={(e) => setKind(e.target.value as Schemas["EventKind"])}
           >
@@ -108,11 +112,11 @@ function AddEvent({ log }: { log: LogView }) {
             ))}
           </Pick>
         </Box>
-        <LineField label="day" value={at} set={setAt} placeholder="today" />
-        <LineField label="note" value={note} set={setNote} placeholder="" />
-        <LineField label="due again in" value={due} set={setDue} placeholder="6 months" />
+        <LineField label={say("events-day")} value={at} set={setAt} placeholder={say("events-today")} />
+        <LineField label={say("events-note")} value={note} set={setNote} placeholder="" />
+        <LineField label={say("events-due-again-2")} value={due} set={setDue} placeholder={say("events-months")} />
         <Press type="button" data-add-service onClick={() => add.mutate()}>
-          Note it
+          {say("events-note-2")}
         </Press>
       </Box>
       {add.error && (

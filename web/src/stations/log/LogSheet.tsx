@@ -12,6 +12,8 @@ import { Events } from "./Events";
 import { dayWords, type LogView, monthWords, useLog } from "./log";
 import { SeriesPicture } from "./SeriesPicture";
 import { WatchPart } from "./WatchPart";
+import { say } from "../../shared/say";
+import { numbersTag } from "../../shared/language";
 
 /** Is it drifting: a machine's readings over months, against the state in which it was signed off. */
 export function LogSheet() {
@@ -47,27 +49,34 @@ function Told({ log }: { log: LogView }) {
         </Box>
         {answer.drifts && log.since && (
           <Box>
-            Since about {dayWords(log.since)}, on {answer.setting}, read by {answer.source}.
+            {say("log-sheet-since-about", {
+              dayWords: dayWords(log.since),
+              setting: answer.setting,
+              source: answer.source,
+            })}
           </Box>
         )}
         <Lines lines={[answer.capacitor, answer.frozen].filter((line) => line.length > 0)} />
         {log.capacitor_leaves && (
           <Box>
-            If it goes on so it leaves its tolerance about {monthWords(log.capacitor_leaves.likely)}; from{" "}
-            {monthWords(log.capacitor_leaves.earliest)} at the earliest,{" "}
-            {log.capacitor_leaves.latest ? `${monthWords(log.capacitor_leaves.latest)} at the latest` : "perhaps never"}
-            .
+            {say("log-sheet-if-goes", {
+              monthWords: monthWords(log.capacitor_leaves.likely),
+              monthWords2: monthWords(log.capacitor_leaves.earliest),
+              latest: log.capacitor_leaves.latest
+                ? say("log-sheet-latest", { monthWords: monthWords(log.capacitor_leaves.latest) })
+                : say("log-sheet-perhaps-never"),
+            })}
           </Box>
         )}
         {log.next_visit && (
           <Box pt="4px">
-            <b>Next visit {dayWords(log.next_visit)}:</b> <PhraseText phrase={answer.next_why} />.{" "}
-            <Link to="/visits">all visits</Link>
+            <b>{say("log-sheet-next-visit", { dayWords: dayWords(log.next_visit) })}</b>{" "}
+            <PhraseText phrase={answer.next_why} />. <Link to="/visits">{say("log-sheet-all-visits")}</Link>
           </Box>
         )}
       </Box>
       {answer.causes.length > 0 && (
-        <Part title="What explains it" sentence="each cause put into the solved machine; shares are of the likelihood">
+        <Part title={say("log-sheet-what-explains")} sentence={say("log-sheet-each-cause")}>
           {answer.causes.map((cause) => (
             <Box
               key={cause.cause}
@@ -85,7 +94,7 @@ function Told({ log }: { log: LogView }) {
               <Box>
                 <b>{cause.cause}</b>: {cause.words}
                 <Micro display="block">
-                  would make{" "}
+                  {say("log-sheet-would-make")}
                   {cause.effects.map((expected, index) => (
                     <span key={index}>
                       {index > 0 ? ", " : ""}
@@ -124,14 +133,14 @@ function Pictures({ log }: { log: LogView }) {
   const span: [Date, Date] = [at(first), at(last)];
   return (
     <Part
-      title={`Readings over time, on ${answer.setting ?? "one setting"}`}
-      note={`${answer.readings.toLocaleString("en")} readings; green is the healthy state with its uncertainty`}
+      title={say("log-sheet-readings-over", { setting: answer.setting ?? say("log-sheet-one-setting") })}
+      note={say("log-sheet-readings-green", { readings: answer.readings.toLocaleString(numbersTag()) })}
     >
       {answer.series.map((series) => (
         <SeriesPicture key={series.column} series={series} events={log.events} span={span} />
       ))}
       <Micro display="block" pt="2px">
-        Dots: readings, thinned. Line: robust trend since the last service of air or motor. Dotted upright: a service.
+        {say("log-sheet-dots-readings")}
       </Micro>
     </Part>
   );
@@ -139,7 +148,7 @@ function Pictures({ log }: { log: LogView }) {
 
 /** A share of the likelihood; the model is never so sure that it could say all. */
 function shareWords(share: number) {
-  return share > 0.99 ? "over 99 %" : `${Math.round(100 * share)} %`;
+  return share > 0.99 ? say("log-sheet-over") : `${Math.round(100 * share)} %`;
 }
 
 function sentenceOf(words: string) {

@@ -10,6 +10,8 @@ import { Picture } from "../../shared/Picture";
 import { dayOf } from "../../shared/times";
 import { useUnits } from "../../shared/units";
 import { useIsWide } from "../../shared/width";
+import { say } from "../../shared/say";
+import { dayTag, numbersTag } from "../../shared/language";
 
 /** Wide, and for a phone, where the same letters must stay as large. */
 const SIZES = {
@@ -35,14 +37,21 @@ function spoken(series: Schemas["Series"], units: "ip" | "si"): string {
   };
   const day = (number: number | undefined) => dayOf(new Date((number ?? 0) * DAY_MS));
   const [first, last] = [series.values[0], series.values.at(-1)];
-  if (first === undefined || last === undefined) return `${series.title} over time: no readings`;
+  if (first === undefined || last === undefined) return say("series-picture-over-time", { series: series.title });
   const trend = series.trend ?? [];
   const [from, to] = [trend[0], trend.at(-1)];
   return [
-    `${series.title} over time: ${series.values.length} readings, ${said(first)} on ${day(series.days[0])}, ${said(last)} on ${day(series.days.at(-1))}`,
-    series.healthy == null ? "" : `healthy ${said(series.healthy)}`,
-    from && to ? `trend from ${said(from.value)} to ${said(to.value)}` : "",
-    series.moved ? "it has moved" : "",
+    say("series-picture-told", {
+      title: series.title,
+      count: series.values.length,
+      first: said(first),
+      begun: day(series.days[0]),
+      last: said(last),
+      ended: day(series.days.at(-1)),
+    }),
+    series.healthy == null ? "" : say("series-picture-healthy-at", { value: said(series.healthy) }),
+    from && to ? say("series-picture-trend-told", { from: said(from.value), to: said(to.value) }) : "",
+    series.moved ? say("series-picture-has-moved") : "",
   ]
     .filter(Boolean)
     .join("; ");
@@ -52,12 +61,12 @@ function spoken(series: Schemas["Series"], units: "ip" | "si"): string {
 export const SeriesPicture = memo(function SeriesPicture({ series, events, span }: SeriesProps) {
   const { units } = useUnits();
   const size = SIZES[useIsWide(NARROW_BELOW) ? "wide" : "narrow"];
-  const say = (value: number) => inUnits(series.quantity, value, units);
-  const values = series.values.map(say);
+  const inReader = (value: number) => inUnits(series.quantity, value, units);
+  const values = series.values.map(inReader);
   const healthy = [series.healthy_low, series.healthy, series.healthy_high].map((one) =>
-    one == null ? null : say(one),
+    one == null ? null : inReader(one),
   );
-  const trend = (series.trend ?? []).map(({ day, value }) => [new Date(day * DAY_MS), say(value)] as const);
+  const trend = (series.trend ?? []).map(({ day, value }) => [new Date(day * DAY_MS), inReader(value)] as const);
   const ends = [...values, ...healthy.filter((one) => one !== null), ...trend.map(([, value]) => value)];
   // Wild readings stand at the edge rather than flatten all others.
   const [low, high] = middle(ends);
@@ -87,10 +96,13 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
           <b>{series.title}</b> {unitOf(series.quantity, units)}
           {series.note ? <Micro> {series.note}</Micro> : null}
         </Box>
-        <Box color="ink2">{told ? `healthy ${told.value}` : ""}</Box>
+        <Box color="ink2">{told ? say("series-picture-healthy", { told: told.value }) : ""}</Box>
       </Box>
       <Picture
-        title={`${series.title} over time, ${unitOf(series.quantity, units)}; thinned as drawn`}
+        title={say("series-picture-over-time-thinned", {
+          series: series.title,
+          unitOf: unitOf(series.quantity, units),
+        })}
         head={["day", unitOf(series.quantity, units) || series.title]}
         rows={() => values.map((value, place) => [dayOf(new Date((series.days[place] ?? 0) * DAY_MS)), value])}
       >
@@ -99,7 +111,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
             <g key={tick}>
               <line x1={size.left} x2={size.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
               <text x={size.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-                {tick.toLocaleString("en")}
+                {tick.toLocaleString(numbersTag())}
               </text>
             </g>
           ))}
@@ -178,7 +190,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
 });
 
 function monthWord(at: Date) {
-  const month = at.toLocaleString("en", { month: "short" });
+  const month = at.toLocaleString(dayTag(), { month: "short" });
   return at.getMonth() === 0 ? `${month} ${at.getFullYear()}` : month;
 }
 

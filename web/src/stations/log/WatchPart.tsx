@@ -9,6 +9,7 @@ import { useJob } from "../../shared/job";
 import { Micro, Press } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { type LogView, useTakeLog } from "./log";
+import { say } from "../../shared/say";
 
 /** The meter panel, read into this log at an interval for as long as the application runs. */
 export function WatchPart({ log }: { log: LogView }) {
@@ -20,20 +21,28 @@ export function WatchPart({ log }: { log: LogView }) {
     onSuccess: take,
   });
   return (
-    <Fold title="From a meter panel, at an interval" note={watch ? `${watch.panel}, every ${watch.every_s} s` : "none"}>
+    <Fold
+      title={say("watch-part-meter-panel")}
+      note={
+        watch ? say("watch-part-every-s-2", { panel: watch.panel, every_s: watch.every_s }) : say("watch-part-none")
+      }
+    >
       {watch ? (
         <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="center">
           <Box>
-            <b>{watch.panel}</b> every {watch.every_s} s, on{" "}
-            {watch.commander ? `what ${watch.commander} says` : watch.setting}.{" "}
+            <b>{watch.panel}</b>
+            {say("watch-part-every-s", {
+              every_s: watch.every_s,
+              commander: watch.commander ? say("watch-part-what-says", { commander: watch.commander }) : watch.setting,
+            })}
             {watch.trouble && (
               <Box as="span" role="alert" color="ochre" fontWeight={600}>
-                {watch.trouble} Nothing was kept for it.
+                {say("watch-part-nothing-kept", { trouble: watch.trouble })}
               </Box>
             )}
           </Box>
           <Press type="button" onClick={() => end.mutate()}>
-            Read it no longer
+            {say("watch-part-read-longer")}
           </Press>
         </Box>
       ) : (
@@ -52,7 +61,7 @@ function Begin({ log }: { log: LogView }) {
   const [panel, setPanel] = useState(setup?.panel ?? "");
   const [commander, setCommander] = useState(setup?.device ?? "");
   const [every, setEvery] = useState("60");
-  const [setting, setSetting] = useState(log.settings[0] ?? "as it runs");
+  const [setting, setSetting] = useState(log.settings[0] ?? say("watch-part-runs"));
   const begin = useMutation<LogView, Refused>({
     mutationFn: () =>
       taken(
@@ -72,9 +81,13 @@ function Begin({ log }: { log: LogView }) {
         alignItems="end"
       >
         <Box as="label">
-          <Micro>panel</Micro>
-          <Pick aria-label="Panel to read" value={panel} onChange={(event) => setPanel(event.target.value)}>
-            <option value="">choose one</option>
+          <Micro>{say("watch-part-panel")}</Micro>
+          <Pick
+            aria-label={say("watch-part-panel-read")}
+            value={panel}
+            onChange={(event) => setPanel(event.target.value)}
+          >
+            <option value="">{say("watch-part-choose-one")}</option>
             {devices
               .filter((device) => device.kind === "meter")
               .map((device) => (
@@ -83,9 +96,13 @@ function Begin({ log }: { log: LogView }) {
           </Pick>
         </Box>
         <Box as="label">
-          <Micro>the setting is told by</Micro>
-          <Pick aria-label="Who tells the setting" value={commander} onChange={(e) => setCommander(e.target.value)}>
-            <option value="">nobody: always {setting}</option>
+          <Micro>{say("watch-part-setting-told")}</Micro>
+          <Pick
+            aria-label={say("watch-part-who-tells")}
+            value={commander}
+            onChange={(e) => setCommander(e.target.value)}
+          >
+            <option value="">{say("watch-part-nobody-always", { setting })}</option>
             {devices
               .filter((device) => device.kind !== "meter")
               .map((device) => (
@@ -94,23 +111,27 @@ function Begin({ log }: { log: LogView }) {
           </Pick>
         </Box>
         <Box as="label">
-          <Micro>every, s</Micro>
+          <Micro>{say("watch-part-every-s-3")}</Micro>
           <Line
-            aria-label="Seconds between readings"
+            aria-label={say("watch-part-seconds-between")}
             value={every}
             onChange={(event) => setEvery(event.target.value)}
           />
         </Box>
         <Box as="label">
-          <Micro>setting</Micro>
-          <Pick aria-label="Setting of the panel" value={setting} onChange={(event) => setSetting(event.target.value)}>
+          <Micro>{say("watch-part-setting")}</Micro>
+          <Pick
+            aria-label={say("watch-part-setting-panel")}
+            value={setting}
+            onChange={(event) => setSetting(event.target.value)}
+          >
             {log.settings.map((one) => (
               <option key={one}>{one}</option>
             ))}
           </Pick>
         </Box>
         <Press type="button" data-watch disabled={!panel} onClick={() => begin.mutate()}>
-          Read it
+          {say("watch-part-read")}
         </Press>
       </Box>
       {begin.error && (

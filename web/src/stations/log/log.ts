@@ -3,6 +3,7 @@ import { useEffect } from "react";
 
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { useJob } from "../../shared/job";
+import { dayTag } from "../../shared/language";
 
 export type LogView = Schemas["LogView"];
 const LOOK_AGAIN_MS = 5000;
@@ -31,9 +32,9 @@ export function useTakeLog() {
 }
 
 export function monthWords(at: string) {
-  return new Date(at).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
+  return new Date(at).toLocaleDateString(dayTag(), { month: "long", year: "numeric" });
 }
 
 export function dayWords(at: string) {
-  return new Date(at).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
+  return new Date(at).toLocaleDateString(dayTag(), { day: "numeric", month: "long", year: "numeric" });
 }

@@ -8,6 +8,7 @@ import { NEVER_ON } from "../../generated/kinds";
 import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { Micro, Press } from "../../shared/parts";
+import { say } from "../../shared/say";
 
 type Product = Schemas["Product"];
 type Kind = Schemas["OptionKind"];
@@ -35,8 +36,8 @@ export function AddOption({ close }: { close: () => void }) {
     close();
   };
   return (
-    <Box role="region" aria-label="Add an option" borderBottom="2px solid" borderColor="ink" py="8px">
-      <Box fontWeight={600}>Which kind?</Box>
+    <Box role="region" aria-label={say("add-option-add-option")} borderBottom="2px solid" borderColor="ink" py="8px">
+      <Box fontWeight={600}>{say("add-option-kind")}</Box>
       <Box display="flex" flexWrap="wrap" gap="4px" py="4px">
         {kindsOn(view.machine.wheel).map((one) => (
           <KindCell key={one} type="button" aria-pressed={one === kind} onClick={() => setKind(one)}>
@@ -47,12 +48,12 @@ export function AddOption({ close }: { close: () => void }) {
       {kind && (
         <>
           <Box fontWeight={600} pt="6px">
-            With which product?
+            {say("add-option-product")}
           </Box>
           {products.error && <Box role="alert">{products.error.message}</Box>}
           <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="4px" py="4px">
             <Press type="button" textAlign="left" fontWeight={400} onClick={() => void add(null)}>
-              none yet: a typical one of the plate’s rating
+              {say("add-option-none-yet")}
             </Press>
             {(products.data ?? []).map((product) => (
               <Press
@@ -67,7 +68,7 @@ export function AddOption({ close }: { close: () => void }) {
                   {[
                     product.rated_voltage?.typed,
                     product.frame,
-                    product.price && `price ${product.price.typed}`,
+                    product.price && say("add-option-price-told", { price: product.price.typed }),
                     product.van_stock === "yes" ? "in the van" : product.lead_time?.typed,
                   ]
                     .filter(Boolean)
@@ -76,7 +77,7 @@ export function AddOption({ close }: { close: () => void }) {
               </Press>
             ))}
           </Box>
-          <a href="/catalogue">the whole catalogue</a>
+          <a href="/catalogue">{say("add-option-whole-catalogue")}</a>
         </>
       )}
     </Box>

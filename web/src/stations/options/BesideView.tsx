@@ -14,6 +14,8 @@ import { useUnits } from "../../shared/units";
 import { useIsWide } from "../../shared/width";
 import { FigureText } from "../../shared/Words";
 import type { Picked } from "./picked";
+import { say } from "../../shared/say";
+import { unasked } from "../../shared/casing";
 
 type Beside = Schemas["BesideAnswer"];
 type Row = Schemas["BesideRow"];
@@ -51,21 +53,23 @@ export function BesideBar({ picked }: { picked: Picked }) {
       <Press type="button" onClick={picked.lay} data-lay>
         {told.map((one, index) => (
           <Fragment key={one.id}>
-            {index > 0 && (index === told.length - 1 ? " and " : ", ")}
+            {index > 0 && (index === told.length - 1 ? say("beside-view-and") : ", ")}
             <Box as="span" color={colourOf(one.series)}>
               {one.letter}
             </Box>
           </Fragment>
-        ))}{" "}
-        side by side
+        ))}
+        {say("beside-view-side-side")}
       </Press>
       {told.length === 2 && first && second && saved?.less && (
         <Box data-apart>
           {saved.ties ? (
-            `${first.letter} and ${second.letter} tie.`
+            say("beside-view-tie", { letter: first.letter, letter2: second.letter })
           ) : (
             <>
-              {first.letter} saves <FigureText figure={saved.less} line={false} /> more.
+              {say("beside-view-saves", { letter: first.letter })}
+              <FigureText figure={saved.less} line={false} />
+              {say("beside-view-more")}
             </>
           )}
         </Box>
@@ -84,7 +88,7 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
   const wide = useIsWide(COLUMN_FROM);
   const { units } = useUnits();
   if (found.error) return <Box role="alert">{found.error.message}</Box>;
-  if (!found.data) return <Small fontStyle="italic">being worked out</Small>;
+  if (!found.data) return <Small fontStyle="italic">{say("beside-view-being-worked")}</Small>;
   const told = candidates.flatMap((candidate) => {
     const option = options[`option/${candidate.id}`];
     return option ? [{ candidate, option }] : [];
@@ -99,7 +103,11 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
   const table = { told, at, against: against?.letter ?? "", apart };
   return (
     <Table style={{ "--count": told.length + (apart ? 1 : 0) } as object} data-beside>
-      <Line heavy words label={<Small>{apart ? "" : `each less ${against?.letter ?? ""} in italics`}</Small>}>
+      <Line
+        heavy
+        words
+        label={<Small>{apart ? "" : say("beside-view-each-less", { letter: against?.letter ?? "" })}</Small>}
+      >
         {told.map(({ candidate, option }) => (
           <Box key={option.id} minWidth={0}>
             <Box color={colourOf(option.series)} fontSize="figure" fontWeight={600}>
@@ -108,19 +116,21 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
             <Box fontWeight={600} lineHeight="1.25">
               {option.title}
             </Box>
-            {candidate.chosen && <Small>chosen</Small>}
+            {candidate.chosen && <Small>{say("beside-view-chosen")}</Small>}
           </Box>
         ))}
         {apart && (
           <Box background="desk" p="4px 10px" alignSelf="stretch">
             <Box fontSize="figure">
-              <b>{told[0]?.option.letter}</b> less <b>{told[1]?.option.letter}</b>
+              <b>{told[0]?.option.letter}</b>
+              {say("beside-view-less")}
+              <b>{told[1]?.option.letter}</b>
             </Box>
-            <Small>shared errors cancel</Small>
+            <Small>{say("beside-view-shared-errors")}</Small>
           </Box>
         )}
       </Line>
-      <Line words label={<b>May it be fitted?</b>}>
+      <Line words label={<b>{say("beside-view-may-fitted")}</b>}>
         {told.map(({ candidate, option }) => (
           <Fit key={option.id} candidate={candidate} option={option} />
         ))}
@@ -140,7 +150,7 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
             </Line>
           )}
           {row.kind === "cost" && (
-            <Line label="Pays back" unit="years">
+            <Line label={say("beside-view-pays-back")} unit="years">
               {told.map(({ candidate }) => (
                 <Box key={candidate.id} textAlign="center">
                   {candidate.payback.figure ? (
@@ -156,17 +166,14 @@ export function BesideView({ asked }: { asked: readonly string[] }) {
         </Fragment>
       ))}
       <Words
-        label="Limits"
+        label={say("beside-view-limits")}
         told={told}
         apart={apart}
-        of={(one) => [...one.limits, ...(one.upheld ?? [])].join(" ") || "none that are known here"}
+        of={(one) => [...one.limits, ...(one.upheld ?? [])].join(" ") || say("beside-view-none-known")}
       />
-      <Words label="Wears" told={told} apart={apart} of={(one) => one.wears} />
+      <Words label={say("beside-view-wears")} told={told} apart={apart} of={(one) => one.wears} />
       <Box pt="8px">
-        <Small>
-          Energy and money are of all machines; watts and flow of one. Present value counts each over its own life. A
-          difference in plain grey cannot be told from nought.
-        </Small>
+        <Small>{say("beside-view-energy-money")}</Small>
       </Box>
     </Table>
   );
@@ -181,14 +188,14 @@ interface TableFacts {
 }
 
 const LABELS: Record<Row["kind"], string> = {
-  flow: "moves",
-  power: "takes",
-  energy: "Energy per year",
-  saved: "Saves a year",
-  money: "In money a year",
-  cost: "Fitted",
-  worth: "Present value",
-  factor: "Power factor",
+  flow: say("beside-view-moves"),
+  power: say("beside-view-takes"),
+  energy: say("beside-view-energy-per"),
+  saved: say("beside-view-saves-year"),
+  money: say("beside-view-money-year"),
+  cost: say("beside-view-fitted"),
+  worth: say("beside-view-present-value"),
+  factor: say("beside-view-power-factor"),
 };
 const HEAVY: readonly Row["kind"][] = ["energy", "saved", "cost", "factor"];
 
@@ -201,7 +208,7 @@ function FigureLine({
   apart,
 }: TableFacts & { row: Row; step: Pick<OptionStep, "name"> | undefined }) {
   const { units, currency } = useUnits();
-  const named = step ? `${step.name || "full flow"}, ${LABELS[row.kind]}` : LABELS[row.kind];
+  const named = step ? `${step.name || say("beside-view-full-flow")}, ${LABELS[row.kind]}` : LABELS[row.kind];
   const cells = told.map(({ option }) => row.cells[at.get(option.id) ?? -1]);
   const difference = cells.find((cell) => cell?.less);
   return (
@@ -212,7 +219,7 @@ function FigureLine({
           {!apart && cell?.less && (
             <Box fontStyle="italic" fontSize="small" color={cell.ties ? "ink2" : "ink"}>
               <Aligned figure={cell.less} signed />
-              <Micro srOnly>less {against}</Micro>
+              <Micro srOnly>{say("beside-view-less-2", { against })}</Micro>
             </Box>
           )}
         </Box>
@@ -261,8 +268,8 @@ function Fit({ candidate, option }: { candidate: Candidate; option: Option }) {
   const work = option.checks.filter((check) => check.fits === "work");
   return (
     <Box>
-      <b>{candidate.asks ? "Not known: " : FitsWords[option.fits]}</b>
-      {candidate.asks?.replace(/\?$/, "").toLowerCase()}
+      <b>{candidate.asks ? say("beside-view-known") : FitsWords[option.fits]}</b>
+      {candidate.asks && unasked(candidate.asks)}
       {work.map((check) => (
         <Small key={check.check} display="block">
           {check.question}

@@ -12,6 +12,7 @@ import { stationOf } from "../../shared/places";
 import { useReader } from "../../shared/reader";
 import { Withdraw } from "../../shared/Withdraw";
 import { PhraseText } from "../../shared/Words";
+import { say } from "../../shared/say";
 
 type Check = Schemas["FitCheck"];
 
@@ -24,11 +25,11 @@ export function Checks({ option }: { option: Option }) {
   const asks = ordered.filter((check) => check.fits !== "fits");
   const fits = ordered.length - asks.length;
   return (
-    <Box role="region" aria-label={`Checks of ${option.letter}`} minWidth={0}>
+    <Box role="region" aria-label={say("checks-checks", { letter: option.letter })} minWidth={0}>
       <Box as="h3" fontWeight={600} pb="4px">
-        May it be fitted?
+        {say("checks-may-fitted")}
       </Box>
-      {ordered.length === 0 && <Micro>Nothing is asked of it here.</Micro>}
+      {ordered.length === 0 && <Micro>{say("checks-nothing-asked")}</Micro>}
       {(all ? ordered : asks).map((check) => (
         <CheckLine key={check.check} option={option} check={check} />
       ))}
@@ -36,8 +37,10 @@ export function Checks({ option }: { option: Option }) {
         <Box borderTop="1px solid" borderColor="hair">
           <Word type="button" mx="0" px="0" aria-expanded={all} onClick={() => setAll(!all)}>
             {all
-              ? "only what asks for something"
-              : `${asks.length ? `${fits} more fit` : `all ${fits} fit`}: open them`}
+              ? say("checks-only-what")
+              : say("checks-open-them", {
+                  asks: asks.length ? say("checks-more-fit", { fits }) : say("checks-all-fit", { fits }),
+                })}
           </Word>
         </Box>
       )}
@@ -53,7 +56,11 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
   return (
     <Box py="5px" borderTop="1px solid" borderColor="hair" data-check={check.check}>
       <Box fontSize="small">
-        {stops ? <SeverityWord severity="stop" /> : <b>{check.waived_by ? "answered for" : FitsWords[check.fits]}</b>}
+        {stops ? (
+          <SeverityWord severity="stop" />
+        ) : (
+          <b>{check.waived_by ? say("checks-answered") : FitsWords[check.fits]}</b>
+        )}
       </Box>
       <Box fontWeight={600}>{check.question}</Box>
       <PhraseText phrase={check.sentence} /> <Micro>{check.source}</Micro>
@@ -63,16 +70,18 @@ function CheckLine({ option, check }: { option: Option; check: Check }) {
           mx="0"
           onClick={() => void navigate(`/jobs/${view.id}/${stationOf(ask)}`, { state: { field: ask } })}
         >
-          answer it
+          {say("checks-answer")}
         </Word>
       )}
       {check.waived_by && (
         <Box>
-          {check.waived_by.who} answers for it: {check.waived_by.reason} <At at={check.waived_by.at} />{" "}
-          <Withdraw of="options/waivers" said={check.waived_by} named="the answer for this stop" />
+          {say("checks-answers", { who: check.waived_by.who, reason: check.waived_by.reason })}
+          <At at={check.waived_by.at} />{" "}
+          <Withdraw of="options/waivers" said={check.waived_by} named={say("checks-answer-stop")} />
         </Box>
       )}
-      {stops && (check.can_be_waived ? <Waive option={option} check={check} /> : <Micro>Nobody can waive this.</Micro>)}
+      {stops &&
+        (check.can_be_waived ? <Waive option={option} check={check} /> : <Micro>{say("checks-nobody-can")}</Micro>)}
     </Box>
   );
 }
@@ -89,16 +98,16 @@ function Waive({ option, check }: { option: Option; check: Check }) {
       <TextLine
         flex="1"
         minWidth="140px"
-        aria-label="Who answers for it"
-        placeholder="who answers for it"
+        aria-label={say("checks-who-answers")}
+        placeholder={say("checks-who-answers-2")}
         value={name}
         onChange={(e) => setName(e.target.value)}
       />
       <TextLine
         flex="2"
         minWidth="140px"
-        aria-label="Why"
-        placeholder="why"
+        aria-label={say("checks-why")}
+        placeholder={say("checks-why-small")}
         value={reason}
         onChange={(e) => setReason(e.target.value)}
       />
@@ -107,7 +116,7 @@ function Waive({ option, check }: { option: Option; check: Check }) {
         disabled={!ready}
         onClick={() => void desk.waive(option.id, check.check, name.trim(), reason.trim())}
       >
-        Answer for it
+        {say("checks-answer-2")}
       </Press>
     </Box>
   );

@@ -14,6 +14,7 @@ import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
 import { Slider } from "./Slider";
 import { pathThrough } from "../../shared/path";
+import { say } from "../../shared/say";
 
 type Loaded = Schemas["LoadedAnswer"];
 type Point = Schemas["LoadedPoint"];
@@ -25,8 +26,8 @@ export function LoadedPart({ flow }: { flow: string }) {
   const pump = useJob().view.machine.wheel === "pump";
   return (
     <Fold
-      title={pump ? "What happens when the circuit tightens?" : "What happens when the filter loads?"}
-      note="first step, every setting left as it was"
+      title={pump ? say("loaded-part-what-happens") : say("loaded-part-what-happens-when")}
+      note={say("loaded-part-first-step")}
       holds={under(TIGHTNESS, "options/loaded_static")}
     >
       <Drawn flow={flow} pump={pump} />
@@ -53,7 +54,7 @@ function Drawn({ flow, pump }: { flow: string; pump: boolean }) {
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px" alignItems="end">
         <Slider
           path={TIGHTNESS}
-          label={pump ? "Circuit, against as found" : "System, against as found"}
+          label={pump ? say("loaded-part-circuit-against") : say("loaded-part-system-against")}
           low={60}
           high={250}
           step={5}
@@ -65,17 +66,20 @@ function Drawn({ flow, pump }: { flow: string; pump: boolean }) {
         {!pump && <AskedQuantity path="options/loaded_static" />}
       </Box>
       {found.error && <Box role="alert">{found.error.message}</Box>}
-      {!found.data && !found.error && <Small fontStyle="italic">being worked out</Small>}
-      {found.data && drawn.length === 0 && <Small fontStyle="italic">None of these options can be drawn.</Small>}
+      {!found.data && !found.error && <Small fontStyle="italic">{say("loaded-part-being-worked")}</Small>}
+      {found.data && drawn.length === 0 && <Small fontStyle="italic">{say("loaded-part-none-these")}</Small>}
       {drawn.length > 0 && (
         <>
           <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="14px">
-            <Picture options={drawn} title={`flow, ${unitOf(flow, units)}`} of={(point) => point.flow} />
-            <Picture options={drawn} title="input power, W" of={(point) => point.input_power} />
+            <Picture
+              options={drawn}
+              title={say("loaded-part-flow", { unitOf: unitOf(flow, units) })}
+              of={(point) => point.flow}
+            />
+            <Picture options={drawn} title={say("loaded-part-input-power")} of={(point) => point.input_power} />
           </Box>
           <Small display="block" py="4px">
-            Across: the system’s flow-dependent part, as found 100 %. Circulators, staged fans, and options on a lower
-            tap are not drawn. A line that bends is a motor at the limit of its torque, power or speed.
+            {say("loaded-part-across-system")}
           </Small>
           <Table options={drawn} flow={flow} asked={asked} hasStatic={hasStatic} />
         </>
@@ -98,15 +102,13 @@ function Table({ options, flow, asked, hasStatic }: TableProps) {
     <Box as="table" width="100%" borderCollapse="collapse" css={TABLE}>
       <thead>
         <tr>
-          <th>option</th>
-          <th>holds</th>
-          <th>
-            at {asked} %, {unitOf(flow, units)}
-          </th>
+          <th>{say("loaded-part-option")}</th>
+          <th>{say("loaded-part-holds")}</th>
+          <th>{say("loaded-part-at", { asked, unitOf: unitOf(flow, units) })}</th>
           <th>W</th>
           {hasStatic && (
             <>
-              <th>at that static, {unitOf(flow, units)}</th>
+              <th>{say("loaded-part-static", { unitOf: unitOf(flow, units) })}</th>
               <th>W</th>
             </>
           )}
@@ -137,7 +139,12 @@ function LoadedLine({ option, hasStatic }: LoadedLineProps) {
       </td>
       <td>{LoadedHoldsWords[option.holds]}</td>
       <PointCells point={option.asked} />
-      {hasStatic && (option.at_static ? <PointCells point={option.at_static} /> : <td colSpan={2}>no steady point</td>)}
+      {hasStatic &&
+        (option.at_static ? (
+          <PointCells point={option.at_static} />
+        ) : (
+          <td colSpan={2}>{say("loaded-part-steady-point")}</td>
+        ))}
     </tr>
   );
 }
@@ -148,7 +155,7 @@ function PointCells({ point }: { point: Point }) {
     <>
       <td>
         <FigureText figure={point.flow} unit={false} />
-        {point.gives_way && <Small display="block">at its limit</Small>}
+        {point.gives_way && <Small display="block">{say("loaded-part-limit")}</Small>}
       </td>
       <td>
         <FigureText figure={point.input_power} unit={false} />
@@ -172,7 +179,7 @@ interface PictureProps {
 
 function spoken(letter: string, points: readonly { y: number }[]): string {
   const said = (value: number | undefined) => Math.round(value ?? 0).toLocaleString("en");
-  return `${letter} from ${said(points[0]?.y)} to ${said(points.at(-1)?.y)}`;
+  return say("loaded-part-from-to", { letter, said: said(points[0]?.y), said2: said(points.at(-1)?.y) });
 }
 
 /** One line to an option, each written at its end; labels that would meet are moved apart. */
@@ -193,7 +200,10 @@ function Picture({ options, title, of }: PictureProps) {
     <Svg
       viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
       role="img"
-      aria-label={`${title} as the system tightens: ${lines.map(({ option, points }) => spoken(option.letter, points)).join("; ")}`}
+      aria-label={say("loaded-part-system-tightens", {
+        title,
+        lines: lines.map(({ option, points }) => spoken(option.letter, points)).join("; "),
+      })}
     >
       <text x={0} y={11} fill="var(--chakra-colors-ink2)">
         {title}

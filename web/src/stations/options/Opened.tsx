@@ -15,6 +15,7 @@ import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { Checks } from "./Checks";
 import { SensitivitiesPart } from "./SensitivitiesPart";
 import { StepsTable } from "./StepsTable";
+import { say } from "../../shared/say";
 
 /**
  * A row that is open: its year step by step, whether it may be fitted, its money, and what is its own.
@@ -42,7 +43,7 @@ export function Opened({ id, base }: { id: string; base: string | null }) {
       >
         <Box minWidth={0}>
           {option.stop ? (
-            <Small fontStyle="italic">Withheld: the stop stands first.</Small>
+            <Small fontStyle="italic">{say("opened-withheld-stop")}</Small>
           ) : (
             <StepsTable option={option} base={held} />
           )}
@@ -57,7 +58,7 @@ export function Opened({ id, base }: { id: string; base: string | null }) {
         <WorkingPanel key={name} name={`${name}-${option.letter}`} result={of(option)} />
       ))}
       {option.sensitivities && (
-        <Fold title="What moves the saving?" note="one input at either end of its own uncertainty, 95 %">
+        <Fold title={say("opened-what-moves")} note={say("opened-one-input")}>
           <SensitivitiesPart sensitivities={option.sensitivities} series={option.series} letter={option.letter} />
         </Fold>
       )}
@@ -72,7 +73,7 @@ function Limits({ option }: { option: Option }) {
     <Box pt="8px">
       {option.limits.length > 0 && (
         <Box>
-          <b>Limits</b> {option.limits.join(" ")}
+          <b>{say("opened-limits")}</b> {option.limits.join(" ")}
         </Box>
       )}
       {(option.upheld ?? []).map((words) => (
@@ -80,7 +81,8 @@ function Limits({ option }: { option: Option }) {
       ))}
       {!option.stop && (
         <Small display="block" pt="4px">
-          Wears: {option.wears}. Lead time: <PhraseText phrase={option.lead_time} />.
+          {say("opened-wears-lead", { wears: option.wears })}
+          <PhraseText phrase={option.lead_time} />.
         </Small>
       )}
     </Box>
@@ -95,26 +97,26 @@ interface Line {
 }
 
 const MONEY: readonly Line[] = [
-  { name: "saved-money", label: "saves a year", unit: "money", of: (one) => one.saved_money },
-  { name: "payback", label: "simple payback", unit: "years", of: (one) => one.payback },
-  { name: "break-even", label: "break-even", unit: "hours", of: (one) => one.break_even },
-  { name: "worth", label: "present value", unit: "money", of: (one) => one.worth },
+  { name: "saved-money", label: say("opened-saves-year"), unit: "money", of: (one) => one.saved_money },
+  { name: "payback", label: say("opened-simple-payback"), unit: "years", of: (one) => one.payback },
+  { name: "break-even", label: say("opened-break-even"), unit: "hours", of: (one) => one.break_even },
+  { name: "worth", label: say("opened-present-value"), unit: "money", of: (one) => one.worth },
 ];
 const OTHERWISE: Line = {
   name: "always",
-  label: "run the other way between calls",
+  label: say("opened-run-other"),
   unit: "energy",
   of: (one) => one.always_on,
 };
 const BESIDES: readonly Line[] = [
-  { name: "money", label: "its energy costs a year", unit: "money", of: (one) => one.money },
-  { name: "starts", label: "of it, the starts", unit: "energy", of: (one) => one.start_energy },
-  { name: "cube", label: "the cube law alone promises", unit: "energy", of: (one) => one.cube_promise },
-  { name: "nominal", label: "at nominal efficiency", unit: "energy", of: (one) => one.nominal_saving },
-  { name: "emissions", label: "emissions saved a year", unit: "emissions", of: (one) => one.saved_emissions },
-  { name: "heat", label: "heat to be made up", unit: "energy", of: (one) => one.made_up_heat },
-  { name: "cold", label: "cooling saved as well", unit: "energy", of: (one) => one.saved_cooling },
-  { name: "net", label: "saved, heat and cold counted", unit: "money", of: (one) => one.net_money },
+  { name: "money", label: say("opened-energy-costs"), unit: "money", of: (one) => one.money },
+  { name: "starts", label: say("opened-starts"), unit: "energy", of: (one) => one.start_energy },
+  { name: "cube", label: say("opened-cube-law"), unit: "energy", of: (one) => one.cube_promise },
+  { name: "nominal", label: say("opened-nominal-efficiency"), unit: "energy", of: (one) => one.nominal_saving },
+  { name: "emissions", label: say("opened-emissions-saved"), unit: "emissions", of: (one) => one.saved_emissions },
+  { name: "heat", label: say("opened-heat-made"), unit: "energy", of: (one) => one.made_up_heat },
+  { name: "cold", label: say("opened-cooling-saved"), unit: "energy", of: (one) => one.saved_cooling },
+  { name: "net", label: say("opened-saved-heat"), unit: "money", of: (one) => one.net_money },
 ];
 const YEAR: readonly Pick<Line, "name" | "of">[] = [
   { name: "energy", of: (one) => one.energy },
@@ -123,18 +125,18 @@ const YEAR: readonly Pick<Line, "name" | "of">[] = [
 const PANELS = [...YEAR, ...MONEY];
 
 const COSTS = [
-  { field: "price", label: "price" },
-  { field: "labour", label: "labour" },
-  { field: "rebate", label: "rebate" },
+  { field: "price", label: say("opened-price") },
+  { field: "labour", label: say("opened-labour") },
+  { field: "rebate", label: say("opened-rebate") },
 ] as const;
 
 function Money({ option }: { option: Option }) {
   const { currency } = useUnits();
-  const unit = { money: currency ?? "", energy: "kWh", years: "years", hours: "running h", emissions: "" };
+  const unit = { money: currency ?? "", energy: "kWh", years: "years", hours: say("opened-running-h"), emissions: "" };
   return (
     <Box minWidth={0} borderTop="1px solid" borderColor="rule" pt="6px">
       <Box as="h3" fontWeight={600} pb="2px">
-        Money
+        {say("opened-money")}
       </Box>
       {!option.stop && (
         <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(4, minmax(0, 1fr))" }} gap="4px 12px">
@@ -171,7 +173,7 @@ function Besides({ option }: { option: Option }) {
   );
   if (lines.length === 0) return null;
   return (
-    <Fold title="Besides the saving" note={lines.map((line) => line.label).join(", ")}>
+    <Fold title={say("opened-besides-saving")} note={lines.map((line) => line.label).join(", ")}>
       {lines.map(({ name, label, unit, of }) => (
         <Box key={name}>
           <Box display="flex" gap="12px" alignItems="baseline" py="2px" borderTop="1px solid" borderColor="hair">
@@ -184,7 +186,7 @@ function Besides({ option }: { option: Option }) {
       ))}
       {!option.made_up_heat.figure && (
         <Small display="block" pt="4px">
-          Heat given to the air or the water is not in the saving; Duty can count it.
+          {say("opened-heat-given")}
         </Small>
       )}
     </Fold>
@@ -197,16 +199,16 @@ function Own({ option }: { option: Option }) {
   const root = `options/considered/${option.id}`;
   const asked = [...(ASKS[option.kind] ?? []), "name", "life", "wears", "lead_time"].map((field) => `${root}/${field}`);
   return (
-    <Fold title="Its own" note="what its kind asks, name, life, wear, days; take it out" holds={under(...asked)}>
+    <Fold title={say("opened-own")} note={say("opened-what-kind")} holds={under(...asked)}>
       <FieldGrid help={false} paths={asked} />
       <Word
         type="button"
         mx="0"
         px="0"
-        aria-label={`remove option ${option.letter}`}
+        aria-label={say("opened-remove-option-letter", { letter: option.letter })}
         onClick={() => void desk.remove(root)}
       >
-        take {option.letter} out
+        {say("opened-take-out", { letter: option.letter })}
       </Word>
     </Fold>
   );

@@ -15,6 +15,8 @@ import { useIsWide } from "../../shared/width";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { Opened } from "./Opened";
 import type { Picked } from "./picked";
+import { say } from "../../shared/say";
+import { unasked } from "../../shared/casing";
 
 type Candidate = Schemas["Candidate"];
 
@@ -23,10 +25,10 @@ const AXIS_IN_COLUMN_FROM = 561;
 
 /** How the rows can be put in order; best saving first is the order that they come in. */
 const ORDERS: Record<string, { label: string; of?: (one: Candidate) => number }> = {
-  saving: { label: "saving" },
-  cost: { label: "cost fitted", of: (one) => one.cost?.value ?? Infinity },
-  payback: { label: "payback", of: (one) => one.payback.figure?.value ?? Infinity },
-  letter: { label: "letter", of: (one) => one.letter.charCodeAt(0) },
+  saving: { label: say("option-list-saving") },
+  cost: { label: say("option-list-cost-fitted"), of: (one) => one.cost?.value ?? Infinity },
+  payback: { label: say("option-list-payback"), of: (one) => one.payback.figure?.value ?? Infinity },
+  letter: { label: say("option-list-letter"), of: (one) => one.letter.charCodeAt(0) },
 };
 
 /** The candidates, a row to each; the whole row opens in place. */
@@ -57,11 +59,14 @@ export function OptionList({ picked }: { picked: Picked }) {
   );
   const machines = view.document.duty?.machines?.si ?? 1;
   return (
-    <Box as="section" aria-label="Candidates" data-options>
+    <Box as="section" aria-label={say("option-list-candidates")} data-options>
       <Head>
         <Box gridColumn={{ base: "1 / -1", md: "1 / 4" }}>
-          <b>Saves</b>, {unitOf("energy", units, currency)} a year{" "}
-          <Micro display={{ base: "inline", lg: "block" }}>against {options.against}</Micro>
+          <b>{say("option-list-saves")}</b>
+          {say("option-list-year", { unitOf: unitOf("energy", units, currency) })}
+          <Micro display={{ base: "inline", lg: "block" }}>
+            {say("option-list-against", { against: options.against })}
+          </Micro>
         </Box>
         <Box
           position="relative"
@@ -74,10 +79,12 @@ export function OptionList({ picked }: { picked: Picked }) {
         </Box>
         {wide && (
           <>
-            <Small textAlign="right">saves</Small>
-            <Small textAlign="right">{currency ?? "money"} a year</Small>
-            <Small textAlign="right">fitted, {unitOf("cost", units, currency)}</Small>
-            <Small textAlign="right">payback, years</Small>
+            <Small textAlign="right">{say("option-list-saves-2")}</Small>
+            <Small textAlign="right">
+              {say("option-list-year-2", { currency: currency ?? say("option-list-money") })}
+            </Small>
+            <Small textAlign="right">{say("option-list-fitted", { unitOf: unitOf("cost", units, currency) })}</Small>
+            <Small textAlign="right">{say("option-list-payback-years")}</Small>
           </>
         )}
       </Head>
@@ -96,7 +103,7 @@ export function OptionList({ picked }: { picked: Picked }) {
               picked={picked}
             />
             {open === one.id && (
-              <Suspense fallback={<Small fontStyle="italic">being fetched</Small>}>
+              <Suspense fallback={<Small fontStyle="italic">{say("option-list-being-fetched")}</Small>}>
                 <Opened id={one.id} base={base} />
               </Suspense>
             )}
@@ -106,12 +113,16 @@ export function OptionList({ picked }: { picked: Picked }) {
       <Box py="6px" display="flex" gap="4px 18px" flexWrap="wrap" alignItems="center">
         <Box data-differences flex="1 1 300px">
           <PhraseText phrase={differences} />
-          {machines > 1 && <Small> Steps are of one machine; years and money are of all {machines}.</Small>}
-          {options.against_new && <Small> Costs and paybacks are of what is more than the baseline’s.</Small>}
+          {machines > 1 && <Small>{say("option-list-steps-one", { machines })}</Small>}
+          {options.against_new && <Small>{say("option-list-costs-paybacks")}</Small>}
         </Box>
         <Box as="label" display="flex" alignItems="center" gap="8px" fontSize="small">
-          in the order of
-          <Order value={order} aria-label="Order of the candidates" onChange={(event) => setOrder(event.target.value)}>
+          {say("option-list-order")}
+          <Order
+            value={order}
+            aria-label={say("option-list-order-candidates")}
+            onChange={(event) => setOrder(event.target.value)}
+          >
             {Object.entries(ORDERS).map(([name, { label }]) => (
               <option key={name} value={name}>
                 {label}
@@ -160,7 +171,7 @@ function OptionRow({ one, option, axis, reach, wide, open, setOpen, picked }: Op
             type="checkbox"
             checked={isPicked}
             onChange={() => picked.pick(one.id)}
-            aria-label={`Lay ${one.letter}, ${one.title}, side by side`}
+            aria-label={say("option-list-lay-side", { letter: one.letter, one: one.title })}
           />
         )}
       </Pick>
@@ -178,7 +189,7 @@ function OptionRow({ one, option, axis, reach, wide, open, setOpen, picked }: Op
         {open ? "−" : "+"}
       </Box>
       <Small gridColumn={{ base: "2 / -1", md: "3 / -1" }} lineHeight="1.3" data-fit>
-        {one.chosen && <b>chosen; </b>}
+        {one.chosen && <b>{say("option-list-chosen")}</b>}
         {one.stop && <SeverityWord severity="stop" />}
         {one.stop ? ` ${one.stop}` : [fitWords(one), one.limit ?? option?.upheld?.[0]].filter(Boolean).join(". ")}
       </Small>
@@ -188,7 +199,7 @@ function OptionRow({ one, option, axis, reach, wide, open, setOpen, picked }: Op
 
 /** Whether it may be fitted: the first thing that is not known, or else the verdict. */
 function fitWords(one: Candidate): string {
-  return one.asks ? `fit not known: ${one.asks.replace(/\?$/, "").toLowerCase()}` : FitsWords[one.fits];
+  return one.asks ? say("option-list-fit-known", { asks: unasked(one.asks) }) : FitsWords[one.fits];
 }
 
 /** What it saves in energy and money, costs and when that is back; on a narrow screen with their words beside them. */
@@ -202,7 +213,7 @@ function Figures({ one, wide }: { one: Candidate; wide: boolean }) {
         gridRow={{ base: 1, md: "auto" }}
         textAlign={{ base: "right", lg: "left" }}
       >
-        not worked out
+        {say("option-list-worked-out")}
       </Small>
     );
   const cost = one.cost ? <FigureText figure={one.cost} unit={false} /> : <Micro>–</Micro>;
@@ -214,7 +225,7 @@ function Figures({ one, wide }: { one: Candidate; wide: boolean }) {
     </Micro>
   );
   const saves = one.is_base ? (
-    <Small fontStyle="italic">baseline</Small>
+    <Small fontStyle="italic">{say("option-list-baseline")}</Small>
   ) : one.saved.figure ? (
     <FigureText figure={one.saved.figure} unit={false} line={false} />
   ) : (
@@ -243,15 +254,23 @@ function Figures({ one, wide }: { one: Candidate; wide: boolean }) {
       >
         {one.money.figure && (
           <span>
-            <FigureText figure={one.money.figure} unit={false} line={false} /> {currency ?? ""} a year
+            <FigureText figure={one.money.figure} unit={false} line={false} />
+            {say("option-list-year-3", { currency: currency ?? "" })}
           </span>
         )}
         {one.cost && (
           <span>
-            fitted <FigureText figure={one.cost} unit={false} /> {unitOf("cost", units, currency)}
+            {say("option-list-fitted-2")}
+            <FigureText figure={one.cost} unit={false} /> {unitOf("cost", units, currency)}
           </span>
         )}
-        {one.payback.figure && <span>back in {back} years</span>}
+        {one.payback.figure && (
+          <span>
+            {say("option-list-back")}
+            {back}
+            {say("option-list-years")}
+          </span>
+        )}
         {!one.payback.figure && <span>{back}</span>}
       </Box>
     </>

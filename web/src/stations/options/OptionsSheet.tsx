@@ -11,6 +11,8 @@ import { usePicked } from "./picked";
 import { Repair } from "./Repair";
 import { Settings } from "./Settings";
 import { WhatIf } from "./WhatIf";
+import { say } from "../../shared/say";
+import { capital } from "../../shared/casing";
 
 /** What could replace it: a line to each candidate, the best saving first, each opened in place or laid beside others. */
 export function OptionsSheet() {
@@ -20,7 +22,11 @@ export function OptionsSheet() {
   const waits = options.waits != null || options.rows.length === 0;
   if (picked.beside && !waits)
     return (
-      <Sheet station="options" standing="foot" action={{ label: "Back to all", run: picked.back, cap: "Esc" }}>
+      <Sheet
+        station="options"
+        standing="foot"
+        action={{ label: say("options-sheet-back-all"), run: picked.back, cap: "Esc" }}
+      >
         <BesideView asked={picked.asked} />
       </Sheet>
     );
@@ -28,14 +34,18 @@ export function OptionsSheet() {
     <Sheet
       station="options"
       standing="foot"
-      action={{ label: adding ? "Close" : "Add an option", run: () => setAdding(!adding) }}
+      action={{
+        label: adding ? say("options-sheet-close") : say("options-sheet-add-option"),
+        run: () => setAdding(!adding),
+      }}
       foot={picked.ids.length > 1 && !waits ? <BesideBar picked={picked} /> : undefined}
     >
       {adding && <AddOption close={() => setAdding(false)} />}
       {waits ? (
         <Box py="14px" maxWidth="62ch">
-          {capital(options.waits ?? "nothing to compare yet")}. The options stand here as soon as the machine of today
-          can be worked out.
+          {say("options-sheet-options-stand", {
+            capital: capital(options.waits ?? say("options-sheet-nothing-compare")),
+          })}
         </Box>
       ) : (
         <>
@@ -49,8 +59,4 @@ export function OptionsSheet() {
       {!waits && <StandingKey />}
     </Sheet>
   );
-}
-
-function capital(words: string) {
-  return words.slice(0, 1).toUpperCase() + words.slice(1);
 }

@@ -8,6 +8,7 @@ import { Small } from "../../shared/parts";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { Help } from "../../shared/Help";
+import { say } from "../../shared/say";
 
 const holds = under("options/repairs", "options/filter_excess", "options/wheel_loss", "options/repair_cost");
 
@@ -18,14 +19,14 @@ export function Repair() {
   const chosen = view.document.options?.repairs ?? [];
   const note = chosen.length ? (
     <>
-      {chosen.join(", ")}: saves by itself{" "}
-      {repair?.energy.figure ? <FigureText figure={repair.energy.figure} /> : "what is not known yet"}
+      {say("repair-saves-itself", { chosen: chosen.join(", ") })}
+      {repair?.energy.figure ? <FigureText figure={repair.energy.figure} /> : say("repair-what-known")}
     </>
   ) : (
-    "nothing is; A is the machine as found"
+    say("repair-nothing-machine")
   );
   return (
-    <Fold title="Put right first" note={note} holds={holds}>
+    <Fold title={say("repair-put-right")} note={note} holds={holds}>
       <Small display="block" pb="4px">
         <Help path="options/repairs" />
       </Small>
@@ -33,7 +34,7 @@ export function Repair() {
       {chosen.includes("filter") && <FieldGrid paths={["options/filter_excess"]} />}
       {chosen.includes("wheel") && <FieldGrid paths={["options/wheel_loss"]} />}
       {repair && (
-        <Box pt="8px" role="group" aria-label="What the repair does by itself">
+        <Box pt="8px" role="group" aria-label={say("repair-what-repair")}>
           {repair.done.map((done, index) => (
             <Box key={index}>
               <PhraseText phrase={done} />
@@ -47,14 +48,16 @@ export function Repair() {
           <Box display="flex" gap="4px 20px" flexWrap="wrap" alignItems="baseline">
             {repair.flow && (
               <Box>
-                flow changes by <FigureText figure={repair.flow} />
+                {say("repair-flow-changes")}
+                <FigureText figure={repair.flow} />
               </Box>
             )}
             <Box>
-              saves by itself{" "}
+              {say("repair-saves-itself-2")}
               {repair.energy.figure ? (
                 <>
-                  <WorkedFigure name="repair" result={repair.energy} /> a year
+                  <WorkedFigure name="repair" result={repair.energy} />
+                  {say("repair-year")}
                 </>
               ) : (
                 <Waits result={repair.energy} />
@@ -62,7 +65,8 @@ export function Repair() {
             </Box>
             {repair.money.figure && <FigureText figure={repair.money.figure} />}
             <Box display="flex" alignItems="center" gap="6px">
-              costs <Box width="110px">{<QuantityField path="options/repair_cost" />}</Box>
+              {say("repair-costs")}
+              <Box width="110px">{<QuantityField path="options/repair_cost" />}</Box>
             </Box>
           </Box>
           <WorkingPanel name="repair" result={repair.energy} />

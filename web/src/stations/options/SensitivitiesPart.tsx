@@ -7,6 +7,7 @@ import { colourOf } from "../../shared/marks";
 import { Micro, Small } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { PhraseText } from "../../shared/Words";
+import { say } from "../../shared/say";
 
 type Sensitivities = Schemas["Sensitivities"];
 
@@ -27,7 +28,7 @@ export function SensitivitiesPart({ sensitivities, series, letter }: Sensitiviti
         </Box>
       )}
       {sensitivities.rest > 0.01 && (
-        <Small>All other inputs together: {percent(sensitivities.rest)} of the uncertainty.</Small>
+        <Small>{say("sensitivities-part-all-other", { percent: percent(sensitivities.rest) })}</Small>
       )}
     </>
   );
@@ -39,7 +40,7 @@ function Picture({ sensitivities, series, letter }: SensitivitiesPartProps) {
   const ends = sensitivities.largest.flatMap(({ low, high }) => [low.value, high.value]);
   const place = scaleLinear([Math.min(...ends), Math.max(...ends)], [0, 100]);
   return (
-    <Box role="group" aria-label={`What moves the saving of ${letter}`}>
+    <Box role="group" aria-label={say("sensitivities-part-what-moves", { letter })}>
       {sensitivities.largest.map(({ source, share, low, high }) => {
         const [from, to] = [place(low.value), place(high.value)];
         return (

@@ -2,6 +2,7 @@ import { FieldGrid } from "../../shared/AnyField";
 import { fields } from "../../generated/fields";
 import { Fold, under } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
+import { say } from "../../shared/say";
 
 const FITTING = Object.keys(fields).filter((name) => name.startsWith("options/fitting/"));
 const MONEY = ["options/discount_rate", "options/escalation"] as const;
@@ -15,13 +16,13 @@ export function Settings() {
   return (
     <>
       <Fold
-        title="The place it goes to"
-        note={`${count} of ${FITTING.length} answered; asked once for all options`}
+        title={say("settings-place-goes")}
+        note={say("settings-answered-asked", { count, FITTING: FITTING.length })}
         holds={holdsFitting}
       >
         <FieldGrid paths={FITTING} />
       </Fold>
-      <Fold title="How the years are reckoned" note="discount, rising prices" holds={holdsMoney}>
+      <Fold title={say("settings-how-years")} note={say("settings-discount-rising")} holds={holdsMoney}>
         <FieldGrid paths={MONEY} />
       </Fold>
     </>

@@ -11,19 +11,20 @@ import { useUnits } from "../../shared/units";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure } from "../../shared/Working";
 import { StepPanel } from "./StepPanel";
+import { say } from "../../shared/say";
 
 type Step = OptionStep;
 type WorkedPart = "flow" | "input_power" | "speed" | "shaft_power";
 
 const MORE: readonly { part: keyof Step & string; label: string; quantity: string }[] = [
-  { part: "speed", label: "speed", quantity: "speed" },
-  { part: "shaft_power", label: "shaft power", quantity: "shaft_power" },
-  { part: "torque", label: "torque", quantity: "torque" },
-  { part: "pressure", label: "pressure", quantity: "" },
-  { part: "current", label: "line amps", quantity: "current" },
-  { part: "power_factor", label: "power factor", quantity: "power_factor" },
-  { part: "motor_efficiency", label: "motor and control", quantity: "efficiency" },
-  { part: "whole_efficiency", label: "wire to air", quantity: "efficiency" },
+  { part: "speed", label: say("steps-table-speed"), quantity: "speed" },
+  { part: "shaft_power", label: say("steps-table-shaft-power"), quantity: "shaft_power" },
+  { part: "torque", label: say("steps-table-torque"), quantity: "torque" },
+  { part: "pressure", label: say("steps-table-pressure"), quantity: "" },
+  { part: "current", label: say("steps-table-line-amps"), quantity: "current" },
+  { part: "power_factor", label: say("steps-table-power-factor"), quantity: "power_factor" },
+  { part: "motor_efficiency", label: say("steps-table-motor-control"), quantity: "efficiency" },
+  { part: "whole_efficiency", label: say("steps-table-wire-air"), quantity: "efficiency" },
 ];
 const WORKED: readonly WorkedPart[] = ["flow", "input_power", "speed", "shaft_power"];
 
@@ -47,12 +48,18 @@ export function StepsTable({ option, base }: StepsTableProps) {
   const flowUnit = unitOf(balance.flow_quantity, units, currency);
   return (
     <Box minWidth={0}>
-      <Box as="table" width="100%" borderCollapse="collapse" css={TABLE} aria-label={`Duty steps of ${option.letter}`}>
+      <Box
+        as="table"
+        width="100%"
+        borderCollapse="collapse"
+        css={TABLE}
+        aria-label={say("steps-table-duty-steps-2", { letter: option.letter })}
+      >
         <thead>
           <tr>
-            <th>Duty steps</th>
-            <th data-hours>hours</th>
-            <th>moves{flowUnit && `, ${flowUnit}`}</th>
+            <th>{say("steps-table-duty-steps")}</th>
+            <th data-hours>{say("steps-table-hours")}</th>
+            <th>{say("steps-table-moves", { flowUnit: flowUnit && `, ${flowUnit}` })}</th>
             {beside && (
               <th>
                 <Of option={beside} />, W
@@ -61,7 +68,7 @@ export function StepsTable({ option, base }: StepsTableProps) {
             <th>
               <Of option={option} />, W
             </th>
-            {beside && <th>saves, {unitOf("energy", units, currency)}</th>}
+            {beside && <th>{say("steps-table-saves", { unitOf: unitOf("energy", units, currency) })}</th>}
           </tr>
         </thead>
         <tbody>
@@ -69,7 +76,7 @@ export function StepsTable({ option, base }: StepsTableProps) {
             <StepRows key={step.id} option={option} step={step} before={before[index]} more={more} />
           ))}
           <tr data-sum>
-            <th>year, {unitOf("energy", units, currency)}</th>
+            <th>{say("steps-table-year", { unitOf: unitOf("energy", units, currency) })}</th>
             <td data-hours />
             <td />
             {beside && <td>{beside.energy.figure && <FigureText figure={beside.energy.figure} unit={false} />}</td>}
@@ -86,12 +93,11 @@ export function StepsTable({ option, base }: StepsTableProps) {
       </Box>
       {beside && (
         <Micro display="block" pt="4px">
-          The year counts starts and what it takes while it stands as well; grey is what cannot be told from{" "}
-          {beside.letter}’s.
+          {say("steps-table-year-counts", { letter: beside.letter })}
         </Micro>
       )}
       <Word type="button" mx="0" px="0" aria-expanded={more} onClick={() => setMore(!more)}>
-        {more ? "fewer" : "speed, torque, amps, power factor, efficiencies"}
+        {more ? say("steps-table-fewer") : say("steps-table-speed-torque")}
       </Word>
       {steps.flatMap((step) =>
         WORKED.map((part) => (
@@ -115,8 +121,13 @@ function nameOf(option: Option, step: Step, part: WorkedPart) {
 }
 
 function labelOf(option: Option, step: Step, part: WorkedPart) {
-  const words = { flow: "flow", input_power: "input power", speed: "speed", shaft_power: "shaft power" };
-  return `${option.letter}, ${step.name || "full flow"}: ${words[part]}`;
+  const words = {
+    flow: say("steps-table-flow"),
+    input_power: say("steps-table-input-power"),
+    speed: say("steps-table-speed"),
+    shaft_power: say("steps-table-shaft-power"),
+  };
+  return `${option.letter}, ${step.name || say("steps-table-full-flow")}: ${words[part]}`;
 }
 
 function Of({ option }: { option: Option }) {
@@ -142,7 +153,7 @@ function StepRows({ option, step, before, more }: StepRowsProps) {
   return (
     <>
       <tr>
-        <th>{step.name || "full flow"}</th>
+        <th>{step.name || say("steps-table-full-flow")}</th>
         <td data-hours>{step.hours ? <FigureText figure={step.hours} unit={false} /> : <Micro>–</Micro>}</td>
         <td data-alike={alike("flow")}>
           <StepFigure option={option} step={step} part="flow" />
@@ -165,12 +176,14 @@ function StepRows({ option, step, before, more }: StepRowsProps) {
             )}
             {setting && (
               <>
-                setting: <PhraseText phrase={step.setting} />.{" "}
+                {say("steps-table-setting")}
+                <PhraseText phrase={step.setting} />.{" "}
               </>
             )}
             {step.short && (
               <Box as="b" color="ochre">
-                falls short by <FigureText figure={step.short} line={false} />.{" "}
+                {say("steps-table-falls-short")}
+                <FigureText figure={step.short} line={false} />.{" "}
               </Box>
             )}
             {step.note}

@@ -5,6 +5,7 @@ import { useJob } from "../../shared/job";
 import { Micro } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { Slider } from "./Slider";
+import { say } from "../../shared/say";
 
 const holds = under("duty/energy_price");
 
@@ -18,30 +19,26 @@ export function WhatIf() {
   const hours = (value: number) => Math.round(value).toLocaleString("en");
   return (
     <Fold
-      title="What if?"
-      note={
-        price
-          ? `the price, now ${price} ${currency ?? ""} per kWh, or the hours were others`
-          : "the price or the hours were others"
-      }
+      title={say("what-if-what-if")}
+      note={price ? say("what-if-price-now", { price, currency: currency ?? "" }) : say("what-if-price-hours")}
       holds={holds}
     >
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px">
         <Slider
           path="duty/energy_price"
-          label="Energy price"
+          label={say("what-if-energy-price")}
           low={0.05}
           high={0.8}
           step={0.01}
           usual={0.2}
-          said={(value) => `${value.toFixed(2)} ${currency ?? ""} per kWh`}
-          text={(value) => `${value.toFixed(2)} per kWh`}
+          said={(value) => say("what-if-per-kwh", { value: value.toFixed(2), currency: currency ?? "" })}
+          text={(value) => say("what-if-per-kwh-2", { value: value.toFixed(2) })}
           read={(entry) => entry.si}
         />
         {longest && (
           <Slider
             path={`duty/steps/${longest.id}/hours`}
-            label={`Hours, ${longest.name || "longest step"}`}
+            label={say("what-if-hours", { longest: longest.name || say("what-if-longest-step") })}
             low={100}
             high={8700}
             step={50}
@@ -51,7 +48,7 @@ export function WhatIf() {
             read={(entry) => entry.si}
           />
         )}
-        <Micro gridColumn="1 / -1">Drag, and every row follows; what you let go of is kept, and can be undone.</Micro>
+        <Micro gridColumn="1 / -1">{say("what-if-drag-every")}</Micro>
       </Box>
     </Fold>
   );

@@ -8,6 +8,7 @@ import { Micro, Press, Small } from "../../shared/parts";
 import { Windings } from "../../shared/Windings";
 import { PhraseText } from "../../shared/Words";
 import { Help } from "../../shared/Help";
+import { say } from "../../shared/say";
 
 const AT = "identification";
 const PARTS = [
@@ -34,19 +35,16 @@ export function Identification() {
     about.flatMap((one) => answers.filter((answer) => answer.about === one));
   return (
     <>
-      <Step title="From a speed" caution="Hands, sleeves and cords clear of the wheel.">
+      <Step title={say("identification-speed")} caution={say("identification-hands-sleeves")}>
         <FieldGrid paths={[`${AT}/speed`, `${AT}/frequency`, `${AT}/loading`]} />
         <Answers answers={answersOn("poles")} />
       </Step>
-      <Step
-        title="From three windings"
-        caution="Isolate, lock out, prove dead. Discharge the capacitor through a resistor; every lead off."
-      >
+      <Step title={say("identification-three-windings")} caution={say("identification-isolate-lock")}>
         <FieldGrid paths={[`${AT}/hermetic`]} />
         <Windings />
         <Answers answers={answersOn("terminals", "ground", "windings")} />
       </Step>
-      <Step title="From what is on the motor" caution="Power off: its wheel can start by itself.">
+      <Step title={say("identification-what-motor")} caution={say("identification-power-off")}>
         <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px">
           {PARTS.map((part) => (
             <Box
@@ -111,7 +109,7 @@ export function Answers({ answers }: { answers: Schemas["Identity"][] }) {
             {answer.share != null && <Small>{sureness(answer.share)}</Small>}
           </Box>
           {(answer.alternatives ?? []).length > 0 && (
-            <Small display="block">Or: {answer.alternatives?.join("; ")}.</Small>
+            <Small display="block">{say("identification-or", { alternatives: answer.alternatives?.join("; ") })}</Small>
           )}
           {(answer.details ?? []).map((line) => (
             <Box key={line}>{line}</Box>
@@ -123,7 +121,7 @@ export function Answers({ answers }: { answers: Schemas["Identity"][] }) {
           )}
           {answer.motor_kind && (
             <Press type="button" mt="4px" onClick={() => void desk.choose("plate/motor_kind", answer.motor_kind)}>
-              Put this kind on the plate
+              {say("identification-put-kind")}
             </Press>
           )}
           <Micro display="block">{answer.source}</Micro>
@@ -134,8 +132,8 @@ export function Answers({ answers }: { answers: Schemas["Identity"][] }) {
 }
 
 const WORDS: [number, string][] = [
-  [0.95, "as good as sure"],
-  [0.85, "very likely"],
+  [0.95, say("identification-good-sure")],
+  [0.85, say("identification-very-likely")],
   [0.6, "likely"],
   [0, "possible"],
 ];

@@ -5,6 +5,7 @@ import { QuantityField, SelectField, WordsField } from "../../shared/fields";
 import { useFound, useJob } from "../../shared/job";
 import { Micro, Press, Word } from "../../shared/parts";
 import { Answers } from "./Identification";
+import { say } from "../../shared/say";
 
 const LEADS = { base: "1fr 1fr", md: "1.1fr 1.2fr 0.8fr 0.8fr 70px" };
 const CALLS = { base: "1fr 1fr", md: "1.2fr 1.2fr 0.8fr 70px" };
@@ -17,7 +18,7 @@ export function Leads() {
   const calls: Schemas["CallTap"][] = view.document.call_taps ?? [];
   return (
     <>
-      <Heads columns={LEADS} names={["colour as found", "function", "Ω to common", "volts"]} />
+      <Heads columns={LEADS} names={[say("leads-colour-found"), "function", say("leads-common"), "volts"]} />
       {leads.map((lead, index) => (
         <Box
           key={lead.id}
@@ -28,23 +29,27 @@ export function Leads() {
           py="3px"
           role="row"
         >
-          <WordsField path={`leads/${lead.id}/colour`} label={`Lead ${index + 1}, colour`} placeholder="colour" />
-          <SelectField path={`leads/${lead.id}/function`} label={`Lead ${index + 1}, function`} />
-          <QuantityField path={`leads/${lead.id}/ohms`} label={`Lead ${index + 1}, ohms to common`} />
-          <QuantityField path={`leads/${lead.id}/volts`} label={`Lead ${index + 1}, volts`} />
+          <WordsField
+            path={`leads/${lead.id}/colour`}
+            label={say("leads-lead-colour", { index: index + 1 })}
+            placeholder={say("leads-colour")}
+          />
+          <SelectField path={`leads/${lead.id}/function`} label={say("leads-lead-function", { index: index + 1 })} />
+          <QuantityField path={`leads/${lead.id}/ohms`} label={say("leads-lead-ohms", { index: index + 1 })} />
+          <QuantityField path={`leads/${lead.id}/volts`} label={say("leads-lead-volts", { index: index + 1 })} />
           <Word type="button" mx="0" onClick={() => void desk.remove(`leads/${lead.id}`)}>
-            remove
+            {say("leads-remove")}
           </Word>
         </Box>
       ))}
       <Press type="button" onClick={() => void desk.add("leads")}>
-        Add a lead
+        {say("leads-add-lead")}
       </Press>
       <Answers answers={identity.filter(({ about }) => about === "speeds" || about === "other_lead")} />
       <Box pt="14px" fontWeight={600}>
-        Which call energised which tap, as it was wired
+        {say("leads-call-energised")}
       </Box>
-      <Heads columns={CALLS} names={["call", "tap or lead", "command volts"]} />
+      <Heads columns={CALLS} names={["call", say("leads-tap-lead"), say("leads-command-volts")]} />
       {calls.map((call, index) => (
         <Box
           key={call.id}
@@ -55,20 +60,24 @@ export function Leads() {
           py="3px"
           role="row"
         >
-          <SelectField path={`call_taps/${call.id}/call`} label={`Call ${index + 1}`} empty="which call?" />
+          <SelectField
+            path={`call_taps/${call.id}/call`}
+            label={say("leads-call", { index: index + 1 })}
+            empty={say("leads-call-2")}
+          />
           <WordsField
             path={`call_taps/${call.id}/tap`}
-            label={`Call ${index + 1}, tap`}
-            placeholder="colour or number"
+            label={say("leads-call-tap", { index: index + 1 })}
+            placeholder={say("leads-colour-number")}
           />
-          <QuantityField path={`call_taps/${call.id}/volts`} label={`Call ${index + 1}, command volts`} />
+          <QuantityField path={`call_taps/${call.id}/volts`} label={say("leads-call-command", { index: index + 1 })} />
           <Word type="button" mx="0" onClick={() => void desk.remove(`call_taps/${call.id}`)}>
-            remove
+            {say("leads-remove")}
           </Word>
         </Box>
       ))}
       <Press type="button" onClick={() => void desk.add("call_taps")}>
-        Add a call
+        {say("leads-add-call")}
       </Press>
     </>
   );

@@ -6,6 +6,7 @@ import { useFound, useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { Help } from "../../shared/Help";
+import { say } from "../../shared/say";
 
 type Piece = Schemas["LinePiece"];
 
@@ -20,7 +21,7 @@ export function PlateLine() {
     await desk.fillPlate();
   };
   return (
-    <Part title="Typed as one line" sentence={<Help path="plate/line" />}>
+    <Part title={say("plate-line-typed-one")} sentence={<Help path="plate/line" />}>
       <WordsField path="plate/line" lines={2} placeholder="HP 3/4 V 208-230 A 4.8 RPM 1075 HZ 60 PH 1 MFD 10 FR 48Y" />
       <SiteNumbers />
       {pieces.length > 0 && (
@@ -29,7 +30,7 @@ export function PlateLine() {
           gap="4px 14px"
           flexWrap="wrap"
           py="6px"
-          aria-label="What the line was taken for"
+          aria-label={say("plate-line-what-line")}
           role="list"
         >
           {pieces.map((piece, index) => (
@@ -40,9 +41,9 @@ export function PlateLine() {
       {adds.length > 0 && (
         <Box display="flex" gap="14px" alignItems="center" flexWrap="wrap">
           <Press type="button" onClick={() => void fill()}>
-            Fill the fields below
+            {say("plate-line-fill-fields")}
           </Press>
-          <Small>{adds.join(", ")}; one undo takes it back.</Small>
+          <Small>{say("plate-line-one-undo", { adds: adds.join(", ") })}</Small>
         </Box>
       )}
     </Part>
@@ -57,7 +58,7 @@ const STYLES = [
 /** How numbers are written at this site; where nobody says it, a number that can be two is asked about. */
 function SiteNumbers() {
   const { view, desk } = useJob();
-  const say = async (numbers: "point" | "comma") => {
+  const keep = async (numbers: "point" | "comma") => {
     await taken(
       api.PUT("/api/jobs/{job_id}/site/numbers", {
         params: { path: { job_id: view.id } },
@@ -68,14 +69,14 @@ function SiteNumbers() {
   };
   return (
     <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" py="4px">
-      <Small>Numbers at this site are written</Small>
+      <Small>{say("plate-line-numbers-site")}</Small>
       {STYLES.map(({ numbers, said }) => (
         <Press
           key={numbers}
           type="button"
           aria-pressed={view.site_numbers === numbers}
           textDecoration={view.site_numbers === numbers ? "underline" : "none"}
-          onClick={() => void say(numbers)}
+          onClick={() => void keep(numbers)}
         >
           {said}
         </Press>
@@ -96,7 +97,7 @@ function PieceText({ piece }: { piece: Piece }) {
       <Box as="span" fontWeight={600}>
         {piece.text}
       </Box>{" "}
-      <Micro>{piece.refused ?? piece.taken_for ?? "not recognised: stays in the line"}</Micro>
+      <Micro>{piece.refused ?? piece.taken_for ?? say("plate-line-recognised-stays")}</Micro>
     </Box>
   );
 }

@@ -16,6 +16,8 @@ import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { Identification } from "./Identification";
 import { Leads } from "./Leads";
 import { PlateLine } from "./PlateLine";
+import { say } from "../../shared/say";
+import { small } from "../../shared/casing";
 
 const FIELDS = [
   "plate/rated_power",
@@ -26,11 +28,11 @@ const FIELDS = [
 ] as const;
 
 const KIND_WORDS: Record<string, string> = {
-  "split-capacitor": "run capacitor",
-  "single-phase": "start switch",
-  "shaded-pole": "shading rings",
-  "three-phase": "three-phase",
-  electronic: "electronic",
+  "split-capacitor": say("plate-sheet-run-capacitor"),
+  "single-phase": say("plate-sheet-start-switch"),
+  "shaded-pole": say("plate-sheet-shading-rings"),
+  "three-phase": say("plate-sheet-three-phase"),
+  electronic: say("plate-sheet-electronic"),
 };
 
 const SECOND = ["plate/second_voltage", "plate/second_current"] as const;
@@ -78,7 +80,10 @@ export function PlateSheet() {
           <FieldRow key={path} path={path} />
         ))}
         <Row label={<ExplainedLabel path="plate/phases" />} unit="">
-          <ChoiceField path="plate/phases" said={(choice) => (choice === 1 ? "one" : "three")} />
+          <ChoiceField
+            path="plate/phases"
+            said={(choice) => (choice === 1 ? say("plate-sheet-phases-one") : say("plate-sheet-phases-three"))}
+          />
         </Row>
         <FieldRow path="plate/run_capacitance" />
       </Rows>
@@ -91,36 +96,36 @@ export function PlateSheet() {
         </Question>
       )}
       <Fold
-        title="Two voltages on the plate"
-        note={said?.wired_for ? `wired for ${said.wired_for}` : "for a plate such as 230/460 V"}
+        title={say("plate-sheet-two-voltages")}
+        note={said?.wired_for ? say("plate-sheet-wired", { wired_for: said.wired_for }) : say("plate-sheet-plate-such")}
         holds={under(...SECOND, "plate/wired_for")}
         startsOpen={filled(SECOND) > 0}
       >
         <FieldGrid paths={[...SECOND, "plate/wired_for"]} />
       </Fold>
-      <Fold title="The capacitors’ own labels" holds={under(...CAPACITOR)} startsOpen={filled(CAPACITOR) > 0}>
+      <Fold title={say("plate-sheet-capacitors-own")} holds={under(...CAPACITOR)} startsOpen={filled(CAPACITOR) > 0}>
         <FieldGrid paths={CAPACITOR} />
       </Fold>
       <Fold
-        title="Two speeds, two shaft ends, an outer rotor"
-        note={filled(UNLIKE) ? `${filled(UNLIKE)} entries` : "for a motor unlike the ordinary one"}
+        title={say("plate-sheet-two-speeds")}
+        note={filled(UNLIKE) ? say("plate-sheet-entries", { filled: filled(UNLIKE) }) : say("plate-sheet-motor-unlike")}
         holds={under(...UNLIKE)}
         startsOpen={filled(UNLIKE) > 0}
       >
         <FieldGrid paths={UNLIKE} />
       </Fold>
       <Fold
-        title="All else that is printed"
+        title={say("plate-sheet-all-else")}
         note={
-          filled(PRINTED) ? `${filled(PRINTED)} entries` : "service factor, code letter, frame, enclosure, rotation"
+          filled(PRINTED) ? say("plate-sheet-entries", { filled: filled(PRINTED) }) : say("plate-sheet-service-factor")
         }
         holds={under(...PRINTED)}
         startsOpen={filled(PRINTED) > 0}
       >
         <FieldGrid paths={PRINTED} />
       </Fold>
-      <Photos of="plate" title="Photograph of the plate" />
-      <Part title="What it means">
+      <Photos of="plate" title={say("plate-sheet-photograph-plate")} />
+      <Part title={say("plate-sheet-what-means")}>
         <Rows>
           <WorkedRow name="poles" result={plate.poles} quantity="poles" />
           <WorkedRow name="synchronous" result={plate.synchronous_speed} quantity="speed" />
@@ -130,11 +135,11 @@ export function PlateSheet() {
         <Meanings told={meanings.filter((one) => one.heed)} />
       </Part>
       {ordinary.length > 0 && (
-        <Fold title="What else stands on it, explained" note={namesOf(ordinary)}>
+        <Fold title={say("plate-sheet-what-else")} note={namesOf(ordinary)}>
           <Meanings told={ordinary} />
         </Fold>
       )}
-      <Fold title="What such a motor should show">
+      <Fold title={say("plate-sheet-what-such")}>
         <Rows>
           {plate.expected.map((result, index) => (
             <WorkedRow
@@ -147,14 +152,14 @@ export function PlateSheet() {
         </Rows>
       </Fold>
       <Fold
-        title="No plate, or none that can be read"
+        title={say("plate-sheet-plate-none")}
         holds={under("identification")}
         startsOpen={unread || identity.length > 0}
       >
         <Identification />
       </Fold>
       <Fold
-        title="Leads and calls, as found"
+        title={say("plate-sheet-leads-calls")}
         note={leadsNote(view.document.leads?.length ?? 0, view.document.call_taps?.length ?? 0)}
         holds={under("leads", "call_taps")}
       >
@@ -166,7 +171,7 @@ export function PlateSheet() {
 }
 
 function leadsNote(leads: number, calls: number) {
-  return leads + calls ? `${leads} leads, ${calls} calls` : "kept for putting it back, and for set-up";
+  return leads + calls ? say("plate-sheet-leads-calls-2", { leads, calls }) : say("plate-sheet-kept-putting");
 }
 
 function Meanings({ told }: { told: Schemas["Meaning"][] }) {
@@ -176,7 +181,7 @@ function Meanings({ told }: { told: Schemas["Meaning"][] }) {
 }
 
 function namesOf(meanings: Schemas["Meaning"][]) {
-  return [...new Set(meanings.map((one) => one.label))].join(", ").toLowerCase();
+  return [...new Set(meanings.map((one) => small(one.label)))].join(", ");
 }
 
 function MeaningRow({ meaning, first }: { meaning: Schemas["Meaning"]; first: boolean }) {

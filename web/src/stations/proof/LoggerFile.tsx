@@ -6,6 +6,7 @@ import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { FilePress, Press, Small } from "../../shared/parts";
 import { FigureText } from "../../shared/Words";
+import { say } from "../../shared/say";
 
 /** A logger's watts after: looked at first, its energy taken over when that is confirmed. */
 export function LoggerFile() {
@@ -17,7 +18,7 @@ export function LoggerFile() {
   const take = () => {
     if (!file) return;
     void desk
-      .does({ to: "/proof/log", body: { ...file, by_load: false }, label: "a logger’s energy after" })
+      .does({ to: "/proof/log", body: { ...file, by_load: false }, label: say("logger-file-logger-s") })
       .then(() => {
         setFile(null);
         look.reset();
@@ -27,11 +28,11 @@ export function LoggerFile() {
   return (
     <Box pb="6px">
       <FilePress>
-        bring the logger’s CSV
+        {say("logger-file-bring-logger")}
         <input
           type="file"
           accept=".csv,.txt,text/csv,text/plain"
-          aria-label="Logger CSV after"
+          aria-label={say("logger-file-logger-csv")}
           onChange={(event) => {
             const chosen = event.target.files?.[0];
             if (!chosen) return;
@@ -48,14 +49,18 @@ export function LoggerFile() {
         </Box>
       )}
       {look.data && year && (
-        <Box py="4px" role="region" aria-label="What the logger says">
-          {look.data.value_column}: {look.data.rows.toLocaleString("en")} rows over {year.days.toFixed(1)} days
+        <Box py="4px" role="region" aria-label={say("logger-file-what-logger")}>
+          {say("logger-file-rows-over", {
+            value_column: look.data.value_column,
+            rows: look.data.rows.toLocaleString("en"),
+            days: year.days.toFixed(1),
+          })}
           {year.energy ? (
             <>
               , <FigureText figure={year.energy} />
             </>
           ) : (
-            "; no watts, so no energy"
+            say("logger-file-watts-so")
           )}
           .{" "}
           {look.data.remarks.map((remark) => (
@@ -65,7 +70,7 @@ export function LoggerFile() {
           ))}
           {year.energy && (
             <Press type="button" data-take-logger onClick={take}>
-              Take this energy over
+              {say("logger-file-take-energy")}
             </Press>
           )}
         </Box>

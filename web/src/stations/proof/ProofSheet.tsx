@@ -17,6 +17,7 @@ import { FigureText, PhraseText } from "../../shared/Words";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { LoggerFile } from "./LoggerFile";
 import { asLocal, dayOf, ownZone } from "../../shared/times";
+import { say } from "../../shared/say";
 
 type StepProof = Schemas["StepProof"];
 
@@ -37,18 +38,15 @@ export function ProofSheet() {
       <AskedSets />
       <ReadAfter />
       {steps.length > 0 && (
-        <Part
-          title="At each duty step"
-          sentence="Watts before are those of the machine put right, at the flow reached."
-        >
+        <Part title={say("proof-sheet-each-duty")} sentence={say("proof-sheet-watts-before")}>
           {steps.map((step) => (
             <StepRow key={step.step} step={step} />
           ))}
         </Part>
       )}
       <Fold
-        title="What else changed"
-        note={(proof.changed ?? []).length ? "said" : "filter, damper, season, meters"}
+        title={say("proof-sheet-what-else")}
+        note={(proof.changed ?? []).length ? say("proof-sheet-said") : say("proof-sheet-filter-damper")}
         holds={under("proof")}
       >
         <FieldGrid
@@ -64,7 +62,7 @@ export function ProofSheet() {
           </Box>
         ))}
       </Fold>
-      <Fold title="Comfort, apart from energy" note="cycles an hour, humidity" holds={under("proof")}>
+      <Fold title={say("proof-sheet-comfort-apart")} note={say("proof-sheet-cycles-hour")} holds={under("proof")}>
         <FieldGrid
           paths={["cycles_before", "cycles_after", "humidity_before", "humidity_after"].map((name) => `proof/${name}`)}
         />
@@ -74,10 +72,10 @@ export function ProofSheet() {
           </Box>
         ))}
       </Fold>
-      <Fold title="A logger’s energy after" note="held against the year of the steps" holds={under("proof")}>
+      <Fold title={say("proof-sheet-logger-s")} note={say("proof-sheet-held-against")} holds={under("proof")}>
         <LoggerFile />
         <FieldGrid paths={["proof/logged_days", "proof/logged_energy"]} />
-        <WordsField path="proof/logged" placeholder="what the logger said" />
+        <WordsField path="proof/logged" placeholder={say("proof-sheet-what-logger")} />
         {(proof.logged ?? []).length > 0 && (
           <Box py="4px">
             <PhraseText phrase={proof.logged ?? []} />
@@ -144,13 +142,14 @@ function AskedSets() {
           borderColor="ochre"
         >
           <Box flex="1 1 260px">
-            <b>{set.title}</b> was read {asLocal(set.taken_at)}, after Set-up was last signed. On which machine?
+            <b>{set.title}</b>
+            {say("proof-sheet-read-after", { asLocal: asLocal(set.taken_at) })}
           </Box>
           <Press type="button" onClick={() => desk.choose(`readings/${set.id}/stage`, "after")}>
-            As set up: after
+            {say("proof-sheet-set-up")}
           </Press>
           <Press type="button" onClick={() => desk.choose(`readings/${set.id}/stage`, "before")}>
-            As found: before
+            {say("proof-sheet-found-before")}
           </Press>
         </Box>
       ))}
@@ -171,7 +170,7 @@ function ReadAfter() {
       .does({
         to: "/readings-from-panel",
         body: { stage: "after", name },
-        label: "a set read from the panel",
+        label: say("proof-sheet-set-read"),
         now: true,
       })
       .then(() => setName(""));
@@ -184,26 +183,29 @@ function ReadAfter() {
     <Box display="flex" gap="6px 14px" flexWrap="wrap" alignItems="flex-end" py="8px">
       <Box flex="1 1 200px">
         {after.length === 0
-          ? "No set after yet."
-          : `${after.length} set${after.length > 1 ? "s" : ""} after: ${after.map((set) => titled(set, sets)).join(", ")}.`}{" "}
-        <Link to={`/jobs/${view.id}/readings`}>all sets</Link>
+          ? say("proof-sheet-set-after")
+          : say("proof-sheet-set-after-2", {
+              after: after.length,
+              after3: after.map((set) => titled(set, sets)).join(", "),
+            })}{" "}
+        <Link to={`/jobs/${view.id}/readings`}>{say("proof-sheet-all-sets")}</Link>
       </Box>
       <Press type="button" data-add-after onClick={() => void addAfter()}>
-        Add the set after
+        {say("proof-sheet-add-set")}
       </Press>
       {panel && (
         <>
           <Box as="label" width="170px">
-            <Micro>what it is</Micro>
+            <Micro>{say("proof-sheet-what")}</Micro>
             <Line
-              aria-label="Name of the set"
+              aria-label={say("proof-sheet-name-set")}
               value={name}
-              placeholder="full, after"
+              placeholder={say("proof-sheet-full-after")}
               onChange={(event) => setName(event.target.value)}
             />
           </Box>
           <Press type="button" onClick={read}>
-            Read a set from the panel
+            {say("proof-sheet-read-set")}
           </Press>
         </>
       )}
@@ -214,18 +216,24 @@ function ReadAfter() {
 /** A set by its number and, where it has one, its name: an unnamed one never looks like another's. */
 function titled(set: Schemas["ReadingSet"], answers: readonly Schemas["SetAnswer"][]) {
   const number = answers.find((one) => one.id === set.id)?.number;
-  return [number ? `set ${number}` : "a set", set.name].filter(Boolean).join(", ");
+  return [number ? say("proof-sheet-set-number", { number }) : say("proof-sheet-a-set-told"), set.name]
+    .filter(Boolean)
+    .join(", ");
 }
 
 const COLUMNS = { base: "1fr 1fr", md: "minmax(0, 1.5fr) repeat(4, minmax(0, 1fr))" };
 
 function StepRow({ step }: { step: StepProof }) {
-  const names = [`same ${step.step}`, `after ${step.step}`, `saved ${step.step}`] as const;
+  const names = [
+    say("proof-sheet-same", { step: step.step }),
+    say("proof-sheet-after", { step: step.step }),
+    say("proof-sheet-saved", { step: step.step }),
+  ] as const;
   return (
     <Box borderTop="1px solid" borderColor="rule" py="8px" data-proof-step={step.step}>
       <Box display="grid" gridTemplateColumns={COLUMNS} gap="4px 14px" alignItems="start">
         <Box gridColumn={{ base: "1 / -1", md: "auto" }}>
-          <b>{step.name || "step"}</b>{" "}
+          <b>{step.name || say("proof-sheet-step")}</b>{" "}
           {step.hours && (
             <Small>
               <FigureText figure={step.hours} />
@@ -234,20 +242,23 @@ function StepRow({ step }: { step: StepProof }) {
           <Box fontSize="small">
             {step.flow && (
               <>
-                flow <FigureText figure={step.flow} />,{" "}
+                {say("proof-sheet-flow")}
+                <FigureText figure={step.flow} />,{" "}
               </>
             )}
             <PhraseText phrase={step.reached} />
           </Box>
         </Box>
-        <Cell label="put right, at that flow">
+        <Cell label={say("proof-sheet-put-right")}>
           <WorkedFigure name={names[0]} result={step.same_flow} />
         </Cell>
-        <Cell label="after">
+        <Cell label={say("proof-sheet-after-2")}>
           <WorkedFigure name={names[1]} result={step.watts} />
         </Cell>
-        <Cell label="promised">{step.promised_watts ? <FigureText figure={step.promised_watts} /> : <i>none</i>}</Cell>
-        <Cell label="saved">
+        <Cell label={say("proof-sheet-promised")}>
+          {step.promised_watts ? <FigureText figure={step.promised_watts} /> : <i>{say("proof-sheet-none")}</i>}
+        </Cell>
+        <Cell label={say("proof-sheet-saved-2")}>
           {step.saved_watts.figure ? (
             <b>
               <WorkedFigure name={names[2]} result={step.saved_watts} />
@@ -299,14 +310,16 @@ function Pairing({ step }: { step: StepProof }) {
     <Box display="flex" gap="4px 14px" flexWrap="wrap" alignItems="center" pt="2px">
       {(["before", "after"] as const).map((side) => (
         <Box as="label" key={side} display="flex" gap="6px" alignItems="center">
-          <Micro>set {side}</Micro>
+          <Micro>{say("proof-sheet-set", { side })}</Micro>
           <Pick
             width="auto"
-            aria-label={`Set ${side}, ${step.name}`}
+            aria-label={say("proof-sheet-set-2", { side, step: step.name })}
             value={own?.[side] ?? ""}
             onChange={(event) => choose(side, event.target.value || null)}
           >
-            <option value="">{step[side] ? `nearest: ${step[side]}` : "not said"}</option>
+            <option value="">
+              {step[side] ? say("proof-sheet-nearest", { step: step[side] }) : say("proof-sheet-said-2")}
+            </option>
             {sets
               .filter((set) => (set.stage === "after") === (side === "after"))
               .map((set) => (
@@ -330,35 +343,46 @@ function SignOff() {
   const newest = signed[signed.length - 1];
   const moved = newest && newest.revision !== view.revision;
   const sign = () =>
-    void desk.does({ to: "/sign-off", body: { role, zone: ownZone() }, label: "the sign-off", onNewest: "ask" });
+    void desk.does({
+      to: "/sign-off",
+      body: { role, zone: ownZone() },
+      label: say("proof-sheet-sign-off"),
+      onNewest: "ask",
+    });
   const stopped = (setup.stops ?? []).length > 0;
   return (
-    <Part title="Sign-off" note="freezes job, numbers and program version">
+    <Part title={say("proof-sheet-sign-off-3")} note={say("proof-sheet-freezes-job")}>
       {signed.map((line) => (
         <Box key={line.number} py="2px" data-signed-off={line.number}>
           {line.number}. <b>{line.who}</b>
-          {line.role ? `, ${line.role}` : ""}, {dayOf(line.at)} <Micro>revision {line.revision}</Micro>{" "}
-          <Link to={`/jobs/${view.id}/signed/${line.number}`}>read what was signed</Link>
+          {line.role ? `, ${line.role}` : ""}, {dayOf(line.at)}{" "}
+          <Micro>{say("proof-sheet-revision", { revision: line.revision })}</Micro>{" "}
+          <Link to={`/jobs/${view.id}/signed/${line.number}`}>{say("proof-sheet-read-what")}</Link>
         </Box>
       ))}
       {moved && (
         <Box py="4px" color="ochre" fontWeight={600}>
-          The job was changed since: this is revision {view.revision}, not signed.
+          {say("proof-sheet-job-changed", { revision: view.revision })}
         </Box>
       )}
       {(!newest || moved) && (
         <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr auto" }} gap="4px 20px" alignItems="end">
           <WhoField />
           <Box as="label">
-            <Small>in which role</Small>
-            <Line aria-label="Role" value={role} maxLength={120} onChange={(event) => setRole(event.target.value)} />
+            <Small>{say("proof-sheet-role")}</Small>
+            <Line
+              aria-label={say("proof-sheet-role-2")}
+              value={role}
+              maxLength={120}
+              onChange={(event) => setRole(event.target.value)}
+            />
           </Box>
           <Press type="button" data-sign-off disabled={stopped || Boolean(proof.waits)} onClick={sign}>
-            Sign off
+            {say("proof-sheet-sign-off-2")}
           </Press>
         </Box>
       )}
-      {stopped && <Small>A stop in Set-up is not cleared; it is lifted there.</Small>}
+      {stopped && <Small>{say("proof-sheet-stop-set")}</Small>}
     </Part>
   );
 }

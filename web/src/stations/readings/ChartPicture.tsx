@@ -6,6 +6,7 @@ import type { Schemas } from "../../shared/api";
 import { inUnits, unitOf } from "../../shared/figures";
 import { pathThrough } from "../../shared/path";
 import { useUnits } from "../../shared/units";
+import { say } from "../../shared/say";
 
 const WIDTH = 320;
 const PLOT = { left: 40, right: 270, top: 28, bottom: 190 };
@@ -27,7 +28,13 @@ interface ChartPictureProps {
 
 function spoken(name: string, across: readonly number[], up: readonly number[]): string {
   const said = (value: number | undefined) => Number((value ?? 0).toPrecision(3)).toLocaleString("en");
-  return `${name} from ${said(up[0])} at ${said(across[0])} to ${said(up.at(-1))} at ${said(across.at(-1))}`;
+  return say("chart-picture-from-at", {
+    name,
+    said: said(up[0]),
+    said2: said(across[0]),
+    said3: said(up.at(-1)),
+    said4: said(across.at(-1)),
+  });
 }
 
 /** A typed chart as lines, each named at its end, with the readings on it. */
@@ -48,7 +55,12 @@ export const ChartPicture = memo(function ChartPicture({ state, up, marks, name 
       role="img"
       aria-label={`${name}: ${columns.map((column) => spoken(column.name, column.across.map(flowIn), column.up.map(upIn))).join("; ")}`}
     >
-      <Axes x={x} y={y} across={`airflow, ${unitOf("airflow", units)}`} up={`${nameOf(up)}, ${unitOf(up, units)}`} />
+      <Axes
+        x={x}
+        y={y}
+        across={say("chart-picture-airflow", { unitOf: unitOf("airflow", units) })}
+        up={`${nameOf(up)}, ${unitOf(up, units)}`}
+      />
       {columns.map((column, place) => {
         const path = pathThrough(
           column.across.map((flow, index) => [x(flowIn(flow)), y(upIn(column.up[index] ?? 0))] as const),
@@ -102,7 +114,7 @@ function Reading({ cx, cy, label }: { cx: number; cy: number; label: string }) {
 }
 
 function nameOf(quantity: string) {
-  return quantity === "current" ? "line amps" : "external static";
+  return quantity === "current" ? say("chart-picture-line-amps") : say("chart-picture-external-static");
 }
 
 interface AxesProps {

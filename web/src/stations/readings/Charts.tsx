@@ -7,6 +7,7 @@ import { useFound, useJob } from "../../shared/job";
 import { Micro, Small } from "../../shared/parts";
 import { ChartPicture, type Mark } from "./ChartPicture";
 import { Help } from "../../shared/Help";
+import { say } from "../../shared/say";
 
 type State = Schemas["ChartState"];
 
@@ -27,21 +28,20 @@ export function Charts() {
   return (
     <Box display="grid" gridTemplateColumns={{ base: "1fr", lg: "1fr 1fr" }} gap="20px">
       <Box>
-        <Typed path="charts/amps_chart" placeholder={"cfm 208 230\n1600 3.9 3.6\n1800 4.5 4.2"} />
+        <Typed path="charts/amps_chart" placeholder={say("charts-cfm")} />
         <Unit path="charts/amps_chart_flow" />
         <Judged state={ampsChart} />
-        {ampsChart && <ChartPicture state={ampsChart} up="current" marks={marks} name="Amps chart" />}
+        {ampsChart && <ChartPicture state={ampsChart} up="current" marks={marks} name={say("charts-amps-chart")} />}
       </Box>
       <Box>
-        <Typed
-          path="charts/blower_table"
-          placeholder={"in. w.g. High Med Low\n0.2 1400 1200 1000\n0.5 1250 1080 900"}
-        />
+        <Typed path="charts/blower_table" placeholder={say("charts-w-g")} />
         <Unit path="charts/blower_table_flow" />
         <Unit path="charts/blower_table_static" />
         <Unit path="charts/counted_external" />
         <Judged state={blowerTable} />
-        {blowerTable && <ChartPicture state={blowerTable} up="pressure" marks={NO_MARKS} name="Blower table" />}
+        {blowerTable && (
+          <ChartPicture state={blowerTable} up="pressure" marks={NO_MARKS} name={say("charts-blower-table")} />
+        )}
       </Box>
     </Box>
   );

@@ -8,6 +8,7 @@ import { useJob } from "../../shared/job";
 import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { ownZone } from "../../shared/times";
+import { say } from "../../shared/say";
 
 const LOOK_AFTER_MS = 250;
 
@@ -59,14 +60,14 @@ export const Csv = memo(function Csv() {
           download
           style={{ minHeight: 44, display: "inline-flex", alignItems: "center" }}
         >
-          take the sets out as CSV
+          {say("csv-take-sets")}
         </a>
         <FilePress>
-          bring a CSV file
+          {say("csv-bring-csv")}
           <input
             type="file"
             accept=".csv,text/csv,text/plain"
-            aria-label="CSV file"
+            aria-label={say("csv-csv-file")}
             onChange={(event) => {
               const chosen = event.target.files?.[0];
               if (chosen) void chosen.text().then((read) => lookAgain({ text: read }));
@@ -75,9 +76,9 @@ export const Csv = memo(function Csv() {
         </FilePress>
       </Box>
       <Paste
-        aria-label="CSV text"
+        aria-label={say("csv-csv-text")}
         rows={3}
-        placeholder="or paste rows from a spreadsheet, with their headings"
+        placeholder={say("csv-paste-rows")}
         value={text}
         onChange={(event) => lookAgain({ text: event.target.value })}
       />
@@ -102,11 +103,11 @@ export const Csv = memo(function Csv() {
               <Box key={column.heading} display="contents">
                 <span>{column.heading}</span>
                 <Pick
-                  aria-label={`${column.heading} stands for`}
+                  aria-label={say("csv-stands", { heading: column.heading })}
                   value={mapping[column.heading] ?? column.field}
                   onChange={(event) => lookAgain({ mapping: { ...mapping, [column.heading]: event.target.value } })}
                 >
-                  <option value="">leave it out</option>
+                  <option value="">{say("csv-leave-out")}</option>
                   {FIELDS.map(({ field, label }) => (
                     <option key={field} value={field}>
                       {label}
@@ -114,7 +115,7 @@ export const Csv = memo(function Csv() {
                   ))}
                 </Pick>
                 <Unit
-                  aria-label={`${column.heading}, unit`}
+                  aria-label={say("csv-unit", { heading: column.heading })}
                   value={unitsOf[column.heading] ?? column.unit}
                   onChange={(event) => setUnitsOf({ ...unitsOf, [column.heading]: event.target.value })}
                   onBlur={() => lookAgain({})}
@@ -125,18 +126,19 @@ export const Csv = memo(function Csv() {
           </Box>
           {proposal.unknown.length > 0 && (
             <Box color="ochre" pt="4px">
-              Not recognised: {proposal.unknown.join(", ")}. Say what they stand for, or leave them out.
+              {say("csv-recognised-say", { unknown: proposal.unknown.join(", ") })}
             </Box>
           )}
           {proposal.bad.map((row) => (
             <Box key={row.line} data-bad-row>
-              <b>Line {row.line}</b> cannot be taken: {row.reason}
+              <b>{say("csv-line", { line: row.line })}</b>
+              {say("csv-cannot-taken", { reason: row.reason })}
             </Box>
           ))}
           <Press type="button" mt="6px" disabled={proposal.good === 0 || look.isError} onClick={() => void takeIn()}>
-            Take in {proposal.good} {proposal.good === 1 ? "set" : "sets"}
+            {say("csv-take", { good: proposal.good, good2: proposal.good === 1 ? say("csv-set") : say("csv-sets") })}
           </Press>{" "}
-          <Small>Nothing is taken in until then; one undo takes it back.</Small>
+          <Small>{say("csv-nothing-taken")}</Small>
         </>
       )}
     </>

@@ -8,6 +8,7 @@ import { useJob } from "../../shared/job";
 import { Micro, Press, Small } from "../../shared/parts";
 import { Part } from "../../shared/Sheet";
 import { FigureText } from "../../shared/Words";
+import { say } from "../../shared/say";
 
 type Table = Schemas["EffectTable"];
 type Move = Schemas["Effect"];
@@ -26,17 +27,14 @@ export function Effects() {
     placeholderData: (before) => before,
   });
   return (
-    <Part
-      title="If one thing changed"
-      sentence="Which way each reading would go, in % of what it shows now; ± is 95 %."
-    >
+    <Part title={say("effects-if-one")} sentence={say("effects-way-each")}>
       {!open && (
         <Press type="button" onClick={() => setOpen(true)}>
-          Show
+          {say("effects-show")}
         </Press>
       )}
       {open && table.error && <Box role="alert">{table.error.message}</Box>}
-      {open && !table.data && !table.error && <Small fontStyle="italic">being worked out</Small>}
+      {open && !table.data && !table.error && <Small fontStyle="italic">{say("effects-being-worked")}</Small>}
       {open && table.data?.waits && <Small fontStyle="italic">{table.data.waits}</Small>}
       {open && table.data && !table.data.waits && <Rows table={table.data} />}
     </Part>
@@ -45,7 +43,7 @@ export function Effects() {
 
 function Rows({ table }: { table: Table }) {
   return (
-    <Box role="table" aria-label="If one thing changed">
+    <Box role="table" aria-label={say("effects-if-one")}>
       <Box
         role="row"
         display="grid"
@@ -54,7 +52,7 @@ function Rows({ table }: { table: Table }) {
         borderBottom="1px solid"
         borderColor="rule"
       >
-        <Micro role="columnheader">each reading’s change in %, ± 95 %</Micro>
+        <Micro role="columnheader">{say("effects-each-reading")}</Micro>
         {COLUMNS.map((name) => (
           <Micro key={name} role="columnheader" textAlign="right">
             {name}
@@ -89,7 +87,12 @@ function Rows({ table }: { table: Table }) {
   );
 }
 
-const WORDS = { "-1": "down", "0": "still", "1": "up", "2": "either way" } as const;
+const WORDS = {
+  "-1": say("effects-down"),
+  "0": say("effects-still"),
+  "1": say("effects-up"),
+  "2": say("effects-either-way"),
+} as const;
 const RISE = { "-1": -5, "0": 0, "1": 5, "2": 0 } as const;
 
 function Cell({ move }: { move: Move | undefined }) {

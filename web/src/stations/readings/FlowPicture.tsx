@@ -6,6 +6,8 @@ import type { Schemas } from "../../shared/api";
 import { Micro, Small } from "../../shared/parts";
 import { PhraseText } from "../../shared/Words";
 import { highEnd, METHOD_LINES, MethodLine } from "./MethodLine";
+import { say } from "../../shared/say";
+import { capital } from "../../shared/casing";
 
 type Answer = Schemas["SetAnswer"];
 type Way = Schemas["FlowAnswer"];
@@ -33,10 +35,11 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
       <Box borderTop="1px solid" borderColor="rule">
         <MethodLine
           name={`${answer.id}-flow-together`}
-          label="Together"
+          label={say("flow-picture-together")}
           result={together}
           reach={reach}
           doubted={false}
+          taken
           reason={together.working?.remarks?.[0] ?? ""}
           word=""
         />
@@ -44,7 +47,7 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
       {waiting.length > 0 && (
         <Box pt="6px">
           <Small display="block" fontWeight={600}>
-            Other ways
+            {say("flow-picture-other-ways")}
           </Small>
           {waiting.map((way) => (
             <Micro key={way.way} display="block">
@@ -66,10 +69,6 @@ function scaleEnd(greatest: number): number {
 }
 
 function verdict(way: Way): string {
-  if (way.disagrees) return "disagrees";
-  return way.trusted ? "agrees" : "doubted";
-}
-
-function capital(words: string) {
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  if (way.disagrees) return say("method-line-disagrees");
+  return way.trusted ? say("method-line-agrees") : say("method-line-doubted");
 }

@@ -6,6 +6,7 @@ import { Micro } from "../../shared/parts";
 import { PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { COLUMNS, highEnd, METHOD_LINES, MethodLine } from "./MethodLine";
+import { say } from "../../shared/say";
 
 type Answer = Schemas["SetAnswer"];
 
@@ -26,6 +27,7 @@ export const LoadPicture = memo(function LoadPicture({ answer }: { answer: Answe
           result={method.load}
           reach={domain[1]}
           doubted={!method.trusted}
+          taken={method.chosen}
           reason={method.load.figure ? method.reason : ""}
           word={verdict(method)}
         />
@@ -33,16 +35,17 @@ export const LoadPicture = memo(function LoadPicture({ answer }: { answer: Answe
       <Box borderTop="1px solid" borderColor="rule">
         <MethodLine
           name={`${answer.id}-load`}
-          label="Taken here"
+          label={say("load-picture-taken-here")}
           result={answer.load}
           reach={domain[1]}
           doubted={false}
+          taken
           reason=""
           word=""
         />
       </Box>
       <Box display="flex" alignItems="center" gap="14px" flexWrap="wrap">
-        <Box flex={1}>Shaft power</Box>
+        <Box flex={1}>{say("load-picture-shaft-power")}</Box>
         <WorkedFigure name={`${answer.id}-shaft`} result={answer.shaft_power} />
       </Box>
       <WorkingPanel name={`${answer.id}-shaft`} result={answer.shaft_power} />
@@ -56,9 +59,9 @@ export const LoadPicture = memo(function LoadPicture({ answer }: { answer: Answe
 });
 
 function verdict(method: Schemas["MethodAnswer"]): string {
-  if (method.chosen) return "taken";
-  if (method.disagrees) return "disagrees";
-  return method.trusted ? "agrees" : "doubted";
+  if (method.chosen) return say("method-line-taken");
+  if (method.disagrees) return say("method-line-disagrees");
+  return method.trusted ? say("method-line-agrees") : say("method-line-doubted");
 }
 
 function Scale({ domain }: { domain: [number, number] }) {
@@ -80,7 +83,7 @@ function Scale({ domain }: { domain: [number, number] }) {
           </Micro>
         ))}
       </Box>
-      <Micro textAlign="right">% of rated</Micro>
+      <Micro textAlign="right">{say("load-picture-rated")}</Micro>
     </Box>
   );
 }

@@ -6,6 +6,7 @@ import { api, type Refused, type Schemas, taken } from "../../shared/api";
 import { useJob } from "../../shared/job";
 import { Press, Small } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
+import { say } from "../../shared/say";
 
 const METERS = [
   "meters/voltmeter",
@@ -35,18 +36,18 @@ export function MetersPart() {
   return (
     <>
       <FieldGrid paths={METERS} help={false} />
-      <Small display="block">± of the reading, off each data sheet; empty takes what sound ones promise.</Small>
+      <Small display="block">{say("meters-part-reading-off")}</Small>
       <Box display="flex" gap="14px" alignItems="center" flexWrap="wrap" pt="6px">
         <Press type="button" disabled={!who} onClick={() => use.mutate()}>
-          Use my meters
+          {say("meters-part-use-my")}
         </Press>
         <Press type="button" disabled={!who} onClick={() => keep.mutate()}>
-          Keep these as mine
+          {say("meters-part-keep-these")}
         </Press>
-        <Small>{who ? `for ${who}` : "say who you are at the top of the page first"}</Small>
+        <Small>{who ? say("meters-part-for", { who }) : say("meters-part-say-who")}</Small>
       </Box>
       {trouble && <Box role="alert">{trouble.message}</Box>}
-      {keep.isSuccess && <Small>Kept; any job can take them over.</Small>}
+      {keep.isSuccess && <Small>{say("meters-part-kept-any")}</Small>}
     </>
   );
 }

@@ -3,6 +3,7 @@ import { memo } from "react";
 import type { Figure, Result } from "../../shared/api";
 import { IntervalMark } from "../../shared/IntervalMark";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { say } from "../../shared/say";
 
 /** The far end of a figure's band; 0 where there is none. */
 export function highEnd(figure: Figure | null | undefined): number {
@@ -20,6 +21,8 @@ interface MethodLineProps {
   /** The far end of the common scale, which begins at nothing. */
   reach: number;
   doubted: boolean;
+  /** It is the way that is used, or what all ways make together. */
+  taken?: boolean | undefined;
   reason: string;
   word: string;
 }
@@ -50,6 +53,7 @@ export const MethodLine = memo(function MethodLine({
   result,
   reach,
   doubted,
+  taken,
   reason,
   word,
 }: MethodLineProps) {
@@ -57,13 +61,13 @@ export const MethodLine = memo(function MethodLine({
   return (
     <div data-method>
       <div data-method-line>
-        <div data-method-label={word === "taken" || word === "" ? "taken" : ""}>{label}</div>
+        <div data-method-label={taken ? "taken" : ""}>{label}</div>
         {figure ? (
           <div style={{ opacity: doubted ? 0.55 : 1 }}>
             <IntervalMark
               mark={{ value: figure.value, low: Math.max(lowEnd(figure), 0), high: highEnd(figure) }}
               domain={[0, reach]}
-              label={`${label}, with its uncertainty`}
+              label={say("method-line-uncertainty", { label })}
             />
           </div>
         ) : (
@@ -82,7 +86,7 @@ export const MethodLine = memo(function MethodLine({
       </div>
       {reason && (
         <div data-method-reason>
-          <b>{word}: </b>
+          {word && <b>{word}: </b>}
           {reason}
         </div>
       )}

@@ -5,6 +5,7 @@ import type { Schemas } from "../../shared/api";
 import { Press, Small } from "../../shared/parts";
 import { focusField } from "../../shared/focus";
 import { FigureText } from "../../shared/Words";
+import { say } from "../../shared/say";
 
 /** The two or three readings that would narrow most: the band now and then, how to take each, its caution first. */
 export const NextReadings = memo(function NextReadings({ readings }: { readings: Schemas["NextReading"][] }) {
@@ -21,8 +22,10 @@ export const NextReadings = memo(function NextReadings({ readings }: { readings:
     >
       <Box>
         <Box>
-          <b>{reading.what}</b> narrows the {reading.narrows}: <FigureText figure={reading.now} line={false} /> now,
-          then{" "}
+          <b>{reading.what}</b>
+          {say("next-readings-narrows", { narrows: reading.narrows })}
+          <FigureText figure={reading.now} line={false} />
+          {say("next-readings-now-then")}
           <Box as="span" whiteSpace="nowrap">
             ± <FigureText figure={{ ...reading.then, value: reading.then.band ?? 0, band: null }} line={false} />
           </Box>
@@ -35,7 +38,7 @@ export const NextReadings = memo(function NextReadings({ readings }: { readings:
       </Box>
       {reading.path && (
         <Press type="button" onClick={() => focusField(reading.path ?? "")} justifySelf="start">
-          go there
+          {say("next-readings-go-there")}
         </Press>
       )}
     </Box>

@@ -14,6 +14,8 @@ import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
 import type { Field, Set } from "./rows";
+import { say } from "../../shared/say";
+import { small } from "../../shared/casing";
 
 type Step = Schemas["RoundStep"];
 type Reason = Schemas["UnreadReason"];
@@ -72,7 +74,11 @@ export function OneReading({ set, before, number, field, go }: OneReadingProps) 
     if (reason) go(next?.field ?? null);
   };
   return (
-    <Page onClose={() => go(null)} aria-label={`Set ${number}: ${labelOf(step)}`} ref={place}>
+    <Page
+      onClose={() => go(null)}
+      aria-label={say("one-reading-set-2", { number, labelOf: labelOf(step) })}
+      ref={place}
+    >
       <Box
         display="flex"
         justifyContent="space-between"
@@ -82,11 +88,10 @@ export function OneReading({ set, before, number, field, go }: OneReadingProps) 
         borderColor="rule"
       >
         <Word type="button" mx="0" onClick={() => go(null)} data-back>
-          Readings
+          {say("one-reading-readings")}
         </Word>
         <Box fontWeight={600} minWidth={0}>
-          Set {number}
-          {set.name ? `, ${set.name}` : ""}
+          {say("one-reading-set", { number, set: set.name ? `, ${set.name}` : "" })}
         </Box>
         <Small role="status" textAlign="right">
           {saved}
@@ -94,9 +99,9 @@ export function OneReading({ set, before, number, field, go }: OneReadingProps) 
       </Box>
       {refused.map((one) => (
         <Box key={one.field} role="alert" borderTop="3px solid" borderColor="brick" pt="4px">
-          <b>{labelOf(one)} was not taken.</b>{" "}
+          <b>{say("one-reading-taken", { labelOf: labelOf(one) })}</b>{" "}
           <Word type="button" mx="0" onClick={() => go(one.field)}>
-            see why
+            {say("one-reading-see-why")}
           </Word>
         </Box>
       ))}
@@ -117,9 +122,9 @@ export function OneReading({ set, before, number, field, go }: OneReadingProps) 
       </Box>
       {unread && (
         <Box pt="6px">
-          <b>Cannot be read:</b> {UnreadReasonWords[unread.why]}.{" "}
+          <b>{say("one-reading-cannot-read")}</b> {UnreadReasonWords[unread.why]}.{" "}
           <Word type="button" mx="0" onClick={() => cannot(null)}>
-            it can
+            {say("one-reading-can")}
           </Word>
         </Box>
       )}
@@ -128,7 +133,7 @@ export function OneReading({ set, before, number, field, go }: OneReadingProps) 
         {asked === field ? (
           <>
             <Box gridColumn="1 / -1" fontWeight={600}>
-              Why not?
+              {say("one-reading-why")}
             </Box>
             {REASONS.map((reason) => (
               <Press key={reason} type="button" minHeight="56px" onClick={() => cannot(reason)}>
@@ -139,10 +144,10 @@ export function OneReading({ set, before, number, field, go }: OneReadingProps) 
         ) : (
           <>
             <Press type="button" minHeight="56px" onClick={() => setAsked(field)}>
-              Cannot read
+              {say("one-reading-cannot-read-2")}
             </Press>
             <Onward type="button" onClick={onward} data-onward>
-              {next ? `Next: ${labelOf(next).toLowerCase()}` : "Done"}
+              {next ? say("one-reading-next", { labelOf: small(labelOf(next)) }) : say("one-reading-done")}
             </Onward>
           </>
         )}
@@ -207,7 +212,7 @@ function Progress({ round, set, at, go }: ProgressProps) {
             aria-current={isHere ? "step" : undefined}
           >
             <Box fontSize="small" fontWeight={isHere ? 600 : 400} color={isHere ? "ink" : "ink2"}>
-              {phase}, {done} of {own.length}
+              {say("one-reading-of", { phase, done, own: own.length })}
             </Box>
             <svg width={own.length * 12} height="16" aria-hidden style={{ display: "block" }}>
               {own.map((step, index) => {
@@ -256,7 +261,7 @@ function Caution({ step }: { step: Step }) {
         {more && <Box pt="4px">{step.how}</Box>}
       </Box>
       <Word type="button" mx="0" px="4px" my="-8px" aria-expanded={more} onClick={() => setMore(!more)}>
-        {more ? "less" : "how"}
+        {more ? say("one-reading-less") : say("one-reading-how")}
       </Word>
     </Box>
   );
@@ -307,8 +312,7 @@ function Beside({ set, before, number, step }: BesideProps) {
           {last && (
             <Box>
               <Micro display="block">
-                set {number - 1}
-                {before?.name ? `, ${before.name}` : ""}
+                {say("one-reading-set-3", { number: number - 1, before: before?.name ? `, ${before.name}` : "" })}
               </Micro>
               <Box fontSize="title">
                 <b>{writeEntry(quantity, last, units).text}</b>
@@ -317,7 +321,7 @@ function Beside({ set, before, number, step }: BesideProps) {
           )}
           {plate && (
             <Box borderLeft={last ? "1px solid" : 0} borderColor="hair" pl={last ? "14px" : 0}>
-              <Micro display="block">plate</Micro>
+              <Micro display="block">{say("one-reading-plate")}</Micro>
               <Box fontSize="title">
                 <b>{writeEntry(quantity, plate, units).text}</b>
               </Box>
@@ -326,7 +330,9 @@ function Beside({ set, before, number, step }: BesideProps) {
         </Box>
       )}
       {marks.length > 1 && <Lies marks={marks} />}
-      {now && band && <Small display="block">{writeBand(quantity, band, units)} by its meter</Small>}
+      {now && band && (
+        <Small display="block">{say("one-reading-meter", { writeBand: writeBand(quantity, band, units) })}</Small>
+      )}
       {now && change && <ChangeWords change={change.figure} beyond={change.beyond} from={number - 1} />}
     </>
   );
@@ -338,10 +344,11 @@ function ChangeWords({ change, beyond, from }: { change: Figure; beyond: boolean
       {beyond ? (
         <>
           {change.value > 0 && "+"}
-          <FigureText figure={change} line={false} /> from set {from}, more than the meters can be off
+          <FigureText figure={change} line={false} />
+          {say("one-reading-set-more", { from })}
         </>
       ) : (
-        `no change from set ${from} that the meters can tell`
+        say("one-reading-change-set", { from })
       )}
     </Box>
   );

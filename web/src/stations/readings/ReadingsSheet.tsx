@@ -22,6 +22,8 @@ import { NextReadings } from "./NextReadings";
 import { firstOf, OneReading } from "./OneReading";
 import type { Set } from "./rows";
 import { SetsTable } from "./SetsTable";
+import { say } from "../../shared/say";
+import { small } from "../../shared/casing";
 
 /** Sets of readings beside each other, and what each says of the load. */
 export function ReadingsSheet() {
@@ -69,19 +71,18 @@ export function ReadingsSheet() {
     if (set && first) setSearch({ [ONE]: first, [OF]: set.id });
   };
   return (
-    <Sheet station="readings" action={{ label: "Add a set", run: add }}>
+    <Sheet station="readings" action={{ label: say("readings-sheet-add-set"), run: add }}>
       {one && sets[walked] && (
         <OneReading set={sets[walked]} before={sets[walked - 1]} number={walked + 1} field={one} go={go} />
       )}
       {current && (
         <Press type="button" my="8px" width={{ base: "100%", md: "auto" }} onClick={begin} data-round>
-          One reading at a time: {setName(current)}
+          {say("readings-sheet-one-reading", { setName: setName(current) })}
         </Press>
       )}
       {sets.length === 0 ? (
         <Box py="14px" maxWidth="62ch">
-          No set yet. A set is what the meters say at one speed tap and in one condition of the duct; volts and amps are
-          enough to begin.
+          {say("readings-sheet-set-yet")}
         </Box>
       ) : (
         <>
@@ -102,55 +103,60 @@ export function ReadingsSheet() {
       )}
       {current && (
         <Fold
-          title={`Load, every way: ${setName(current)}`}
-          note={current.load.figure ? <FigureText figure={current.load.figure} line={false} /> : "waits"}
+          title={say("readings-sheet-load-every", { setName: setName(current) })}
+          note={
+            current.load.figure ? <FigureText figure={current.load.figure} line={false} /> : say("readings-sheet-waits")
+          }
         >
           {answers.length > 1 && sets.length <= most && (
             <WhichSet answers={answers} current={current} pick={setPicked} />
           )}
           <LoadPicture answer={current} />
           <Small display="block" pt="6px">
-            Share of rated power; bars hold 95 %. The ways share meters and the motor’s plate, so they are never
-            averaged. Taken is the motor that agrees best with all of it; where none could be fitted, the best single
-            way.
+            {say("readings-sheet-share-rated")}
           </Small>
         </Fold>
       )}
       {current && current.flows.ways.length > 0 && (
         <Fold
-          title={`Flow, every way: ${setName(current)}`}
+          title={say("readings-sheet-flow-every", { setName: setName(current) })}
           note={
-            current.flows.together.figure ? <FigureText figure={current.flows.together.figure} line={false} /> : "waits"
+            current.flows.together.figure ? (
+              <FigureText figure={current.flows.together.figure} line={false} />
+            ) : (
+              say("readings-sheet-waits")
+            )
           }
         >
           <FlowPicture answer={current} />
-          <Small>Bars hold 95 %; ways that contradict are never averaged.</Small>
+          <Small>{say("readings-sheet-bars-hold")}</Small>
         </Fold>
       )}
       {current && (current.flows.next ?? []).length > 0 && (
         <Fold
-          title="Worth reading next"
-          note={(current.flows.next ?? []).map((reading) => reading.what.toLowerCase()).join("; ")}
+          title={say("readings-sheet-worth-reading")}
+          note={(current.flows.next ?? []).map((reading) => small(reading.what)).join("; ")}
         >
           <NextReadings readings={current.flows.next ?? []} />
         </Fold>
       )}
       <Fold
-        title="Flow that is wanted, and limits"
+        title={say("readings-sheet-flow-wanted")}
         note={<WantedNote />}
         holds={under("target")}
         startsOpen={Object.values(view.document.target ?? {}).some((value) => value != null)}
       >
         <FieldGrid paths={pump ? PUMP_TARGET : TARGET} />
         <Box pt="6px">
-          Wanted: <WorkedFigure name="wanted-flow" result={wantedFlow} />
+          {say("readings-sheet-wanted")}
+          <WorkedFigure name="wanted-flow" result={wantedFlow} />
         </Box>
         <WorkingPanel name="wanted-flow" result={wantedFlow} />
       </Fold>
       {!pump && (
         <Fold
-          title="Charts in the panel"
-          note="amps and volts for airflow; the blower’s own table"
+          title={say("readings-sheet-charts-panel")}
+          note={say("readings-sheet-amps-volts")}
           holds={under("charts")}
           startsOpen={Boolean(view.document.charts?.amps_chart ?? view.document.charts?.blower_table)}
         >
@@ -158,10 +164,14 @@ export function ReadingsSheet() {
         </Fold>
       )}
       {current && <Effects />}
-      <Fold title="Sets in and out as CSV" note="for a spreadsheet or a logger">
+      <Fold title={say("readings-sheet-sets-out")} note={say("readings-sheet-spreadsheet-logger")}>
         <Csv />
       </Fold>
-      <Fold title="My meters" note={view.document.meters?.owner ?? "said once, kept for you"} holds={under("meters")}>
+      <Fold
+        title={say("readings-sheet-my-meters")}
+        note={view.document.meters?.owner ?? say("readings-sheet-said-once")}
+        holds={under("meters")}
+      >
         <MetersPart />
       </Fold>
       <StandingKey />
@@ -191,7 +201,7 @@ interface WhichSetProps {
 /** Which set is looked at. */
 function WhichSet({ answers, current, pick, newestFirst = false }: WhichSetProps) {
   return (
-    <Box role="group" aria-label="Which set" display="flex" gap="8px" flexWrap="wrap" pb="6px">
+    <Box role="group" aria-label={say("readings-sheet-set")} display="flex" gap="8px" flexWrap="wrap" pb="6px">
       {(newestFirst ? [...answers].reverse() : answers).map((answer) => (
         <Press
           key={answer.id}
@@ -228,7 +238,7 @@ const PUMP_TARGET = ["target/water_flow", "target/starts"] as const;
 
 function WantedNote() {
   const { wanted_flow } = useFound("wanted_flow");
-  if (!wanted_flow.figure) return "from tons, heat, air changes, or typed";
+  if (!wanted_flow.figure) return say("readings-sheet-tons-heat");
   return <FigureText figure={wanted_flow.figure} line={false} />;
 }
 

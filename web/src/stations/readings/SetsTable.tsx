@@ -13,6 +13,7 @@ import { useUnits } from "../../shared/units";
 import { FigureText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { type Field, FIRST, GROUPS, type Row, type Set } from "./rows";
+import { say } from "../../shared/say";
 
 type Answer = Schemas["SetAnswer"];
 
@@ -45,8 +46,8 @@ export function SetsTable({ all, sets, answers, wheel, current }: SetsTableProps
   const last = newest && answerOf(newest);
   const shared = { sets, numberOf, current, answerOf, last: compares ? last : undefined };
   return (
-    <Box overflowX="auto" role="group" aria-label="Sets of readings" css={rules}>
-      <Line label="Set" change={compares ? <ChangeHead to={numberOf(newest)} /> : null}>
+    <Box overflowX="auto" role="group" aria-label={say("sets-table-sets-readings")} css={rules}>
+      <Line label={say("sets-table-set")} change={compares ? <ChangeHead to={numberOf(newest)} /> : null}>
         {sets.map((set) => (
           <Cell key={set.id} current={set.id === current}>
             <SetHead set={set} number={numberOf(set)} />
@@ -54,7 +55,7 @@ export function SetsTable({ all, sets, answers, wheel, current }: SetsTableProps
         ))}
       </Line>
       <Rows rows={FIRST[machine]} {...shared} />
-      <Line label="Slip now" change={null}>
+      <Line label={say("sets-table-slip-now")} change={null}>
         {sets.map((set) => (
           <Cell key={set.id} current={set.id === current}>
             <Worked name={`slip-${set.id}`} result={answerOf(set)?.slip} />
@@ -62,7 +63,7 @@ export function SetsTable({ all, sets, answers, wheel, current }: SetsTableProps
         ))}
       </Line>
       {answers.some((answer) => answer.flow_by_power.figure) && answers.every((answer) => !answer.flow) && (
-        <Line label="Flow by power" change={null}>
+        <Line label={say("sets-table-flow-power")} change={null}>
           {sets.map((set) => (
             <Cell key={set.id} current={set.id === current}>
               <Worked name={`flow-${set.id}`} result={answerOf(set)?.flow_by_power} />
@@ -97,7 +98,7 @@ function readNote(rows: Row[], sets: Set[]): string | null {
   const fields = rows.flatMap((row) => row.fields.map(({ field }) => field));
   const count = sets.flatMap((set) => fields.filter((field) => set[field] != null)).length;
   const out = sets.flatMap((set) => (set.unread ?? []).filter((one) => fields.includes(one.field as Field))).length;
-  const told = [count ? `${count} ${count === 1 ? "entry" : "entries"}` : "", out ? `${out} not read` : ""];
+  const told = [count ? say("sets-table-entries", { count }) : "", out ? say("sets-table-read", { out }) : ""];
   return told.filter(Boolean).join(", ") || null;
 }
 
@@ -214,34 +215,38 @@ const SetHead = memo(function SetHead({ set, number }: { set: Set; number: numbe
         <Box flex={1} minWidth={0}>
           <WordsField
             path={`readings/${set.id}/name`}
-            label={`Set ${number}, what was it`}
-            placeholder="what was it?"
+            label={say("sets-table-set-what", { number })}
+            placeholder={say("sets-table-what")}
           />
         </Box>
       </Box>
       <Box display="flex" gap="0 8px" flexWrap="wrap" pt="4px">
         <Box flex="1 1 110px">
-          <SelectField path={`readings/${set.id}/tap`} label={`Set ${number}, speed tap`} empty="which speed tap?" />
+          <SelectField
+            path={`readings/${set.id}/tap`}
+            label={say("sets-table-set-speed", { number })}
+            empty={say("sets-table-speed-tap")}
+          />
         </Box>
         <Box display="flex" gap="14px" alignItems="center">
-          {set.stage === "after" && <b>after</b>}
+          {set.stage === "after" && <b>{say("sets-table-after")}</b>}
           <Word
             type="button"
             onClick={() => void desk.add("readings", set.id)}
-            aria-label={`Copy set ${number}`}
+            aria-label={say("sets-table-copy-set", { number })}
             mx="0"
             px="0"
           >
-            copy
+            {say("sets-table-copy")}
           </Word>
           <Word
             type="button"
             onClick={() => void desk.remove(`readings/${set.id}`)}
-            aria-label={`Remove set ${number}`}
+            aria-label={say("sets-table-remove-set", { number })}
             mx="0"
             px="0"
           >
-            remove
+            {say("sets-table-remove")}
           </Word>
         </Box>
       </Box>
@@ -280,7 +285,7 @@ function Readings({ row, set, number, band, pressure }: Omit<SetCellProps, "curr
           <SetField
             key={field}
             path={`readings/${set.id}/${field}`}
-            label={`${factsOf(`readings/x/${field}`).label}, set ${number}`}
+            label={say("sets-table-set-2", { factsOf: factsOf(`readings/x/${field}`).label, number })}
             micro={micro}
             band={written(field)}
           />
@@ -291,14 +296,15 @@ function Readings({ row, set, number, band, pressure }: Omit<SetCellProps, "curr
         return (
           out && (
             <Micro key={field} display="block" textAlign="right" data-unread={field}>
-              not read: {UnreadReasonWords[out.why]}
+              {say("sets-table-read-2", { UnreadReasonWords: UnreadReasonWords[out.why] })}
             </Micro>
           )
         );
       })}
       {pressure?.figure && (
         <Box textAlign="right" fontSize="small">
-          <WorkedFigure name={`pressure-${set.id}`} result={pressure} unit={false} /> total
+          <WorkedFigure name={`pressure-${set.id}`} result={pressure} unit={false} />
+          {say("sets-table-total")}
         </Box>
       )}
     </>
@@ -332,10 +338,8 @@ const Worked = memo(function Worked({ name, result }: { name: string; result: Sc
 function ChangeHead({ to }: { to: number }) {
   return (
     <>
-      <Box fontWeight={600}>Change</Box>
-      <Micro>
-        from {to - 1} to {to}
-      </Micro>
+      <Box fontWeight={600}>{say("sets-table-change")}</Box>
+      <Micro>{say("sets-table-from-to", { to: to - 1, to2: to })}</Micro>
     </>
   );
 }
@@ -343,7 +347,7 @@ function ChangeHead({ to }: { to: number }) {
 /** A sloped stroke, thick if the change is more than the meters can tell; neither way is good or bad. */
 function ChangeCell({ answer, name }: { answer: Answer | undefined; name: string }) {
   const change = answer?.changes.find((one) => one.field === name);
-  if (!change) return <Micro fontStyle="italic">waits</Micro>;
+  if (!change) return <Micro fontStyle="italic">{say("sets-table-waits")}</Micro>;
   const rise = change.beyond ? Math.sign(change.figure.value) * 5 : 0;
   return (
     <Box as="span" display="inline-flex" alignItems="baseline" gap="6px" flexWrap="wrap">
@@ -356,7 +360,7 @@ function ChangeCell({ answer, name }: { answer: Answer | undefined; name: string
           <FigureText figure={change.figure} unit={false} />
         </Box>
       ) : (
-        <Micro>within ±</Micro>
+        <Micro>{say("sets-table-within")}</Micro>
       )}
     </Box>
   );

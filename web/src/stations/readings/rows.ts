@@ -1,4 +1,5 @@
 import type { Schemas } from "../../shared/api";
+import { say } from "../../shared/say";
 
 export type Set = Schemas["ReadingSet"];
 export type Field = keyof Set & string;
@@ -25,10 +26,10 @@ const one = (label: string, field: Field, change?: string): Row => ({
 });
 
 const ELECTRICAL: Row[] = [
-  one("Supply", "voltage", "voltage"),
-  one("Line amps", "current", "current"),
-  one("Input power", "input_power", "input_power"),
-  one("Speed", "speed", "speed"),
+  one(say("rows-supply-volts"), "voltage", "voltage"),
+  one(say("rows-line-amps"), "current", "current"),
+  one(say("rows-input-power"), "input_power", "input_power"),
+  one(say("rows-speed"), "speed", "speed"),
 ];
 
 /** What is read first, in the order of the hands. */
@@ -36,10 +37,10 @@ export const FIRST: Record<"fan" | "pump", Row[]> = {
   fan: [
     ...ELECTRICAL,
     {
-      label: "Static pressure",
+      label: say("rows-static-pressure"),
       fields: [
-        { field: "supply_static", micro: "supply" },
-        { field: "return_static", micro: "return" },
+        { field: "supply_static", micro: say("rows-supply") },
+        { field: "return_static", micro: say("rows-return") },
       ],
       change: "pressure",
     },
@@ -47,93 +48,93 @@ export const FIRST: Record<"fan" | "pump", Row[]> = {
   ],
   pump: [
     ...ELECTRICAL,
-    one("Pump differential", "pump_differential", "pressure"),
-    one("Water flow", "water_flow", "flow"),
+    one(say("rows-pump-differential"), "pump_differential", "pressure"),
+    one(say("rows-water-flow"), "water_flow", "flow"),
   ],
 };
 
 /** What else may be read, each group folded until it is wanted. */
 export const GROUPS: Group[] = [
   {
-    title: "State of duct and set",
-    note: "before or after, duct, signal, hertz, when and who",
+    title: say("rows-state-duct"),
+    note: say("rows-before-after"),
     rows: [
-      one("Before or after?", "stage"),
+      one(say("rows-before-after-2"), "stage"),
       one("Duct", "duct"),
-      one("Right then?", "known_good"),
+      one(say("rows-right-then"), "known_good"),
       one("Command", "signal"),
       one("Hertz", "frequency"),
-      one("Running for", "running"),
+      one(say("rows-running"), "running"),
       one("When", "taken_at"),
-      one("By whom", "taken_by"),
+      one(say("rows-whom"), "taken_by"),
       one("Note", "note"),
     ],
   },
   {
-    title: "Where and with what it was read",
-    note: "point and meter decide which readings can be worked with",
+    title: say("rows-where-what"),
+    note: say("rows-point-meter"),
     rows: [
       one("Point", "point"),
       one("Meter", "meter"),
-      one("Power factor", "power_factor"),
-      one("Fan speed", "fan_speed"),
+      one(say("rows-power-factor"), "power_factor"),
+      one(say("rows-fan-speed"), "fan_speed"),
     ],
   },
   {
-    title: "Capacitor and auxiliary winding",
-    note: "amps and volts while running; µF out of circuit",
+    title: say("rows-capacitor-auxiliary"),
+    note: say("rows-amps-volts"),
     rows: [
-      one("Auxiliary winding", "start_current"),
-      one("Across capacitor", "run_capacitor_volts"),
-      one("Capacitor, out", "capacitance"),
+      one(say("rows-auxiliary-winding"), "start_current"),
+      one(say("rows-across-capacitor"), "run_capacitor_volts"),
+      one(say("rows-capacitor-out"), "capacitance"),
     ],
   },
   {
-    title: "Three lines, ground and command",
-    note: "line to line, each line’s amps, high leg, 24 V",
+    title: say("rows-three-lines"),
+    note: say("rows-line-line"),
     rows: [
-      one("Volts 1-2", "voltage_12"),
-      one("Volts 2-3", "voltage_23"),
-      one("Volts 3-1", "voltage_31"),
-      one("Amps 1", "current_1"),
-      one("Amps 2", "current_2"),
-      one("Amps 3", "current_3"),
-      one("Leg to ground", "highest_to_ground"),
-      one("Command volts", "command_volts"),
+      one(say("rows-volts"), "voltage_12"),
+      one(say("rows-volts-2"), "voltage_23"),
+      one(say("rows-volts-3"), "voltage_31"),
+      one(say("rows-amps"), "current_1"),
+      one(say("rows-amps-2"), "current_2"),
+      one(say("rows-amps-3"), "current_3"),
+      one(say("rows-leg-ground"), "highest_to_ground"),
+      one(say("rows-command-volts"), "command_volts"),
     ],
   },
   {
-    title: "Total external static, filter and coil",
-    note: "and what lies between the taps",
+    title: say("rows-total-external"),
+    note: say("rows-what-lies"),
     machine: "fan",
     rows: [
-      one("Total external static", "total_static"),
-      one("Between taps", "statics_hold"),
-      one("Across filter", "filter_drop"),
-      one("Across coil", "coil_drop"),
-      one("Airflow by", "flow_by"),
+      one(say("rows-total-external-static"), "total_static"),
+      one(say("rows-between-taps"), "statics_hold"),
+      one(say("rows-across-filter"), "filter_drop"),
+      one(say("rows-across-coil"), "coil_drop"),
+      one(say("rows-airflow"), "flow_by"),
     ],
   },
   {
-    title: "Suction and discharge",
-    note: "one gauge, one height",
+    title: say("rows-suction-discharge"),
+    note: say("rows-one-gauge"),
     machine: "pump",
     rows: [one("Suction", "suction"), one("Discharge", "discharge")],
   },
   {
-    title: "Temperatures and heat",
-    note: "for flow by temperature rise; shell and air at the motor",
+    title: say("rows-temperatures-heat"),
+    note: say("rows-flow-temperature"),
     rows: [
       one("Entering", "entering"),
       one("Leaving", "leaving"),
-      one("Fuel burned", "fuel_heat"),
-      one("Its efficiency", "fuel_efficiency"),
-      one("Heater volts", "heater_volts"),
-      one("Heater amps", "heater_amps"),
-      one("Coil wet?", "coil_is_wet"),
-      one("Sees heater?", "in_sight"),
-      one("Motor shell", "shell"),
-      one("Air at motor", "air"),
+      one(say("rows-fuel-burned"), "fuel_heat"),
+      one(say("rows-efficiency"), "fuel_efficiency"),
+      one(say("rows-heater-volts"), "heater_volts"),
+      one(say("rows-heater-amps"), "heater_amps"),
+      one(say("rows-coil-wet"), "coil_is_wet"),
+      one(say("rows-sees-heater"), "in_sight"),
+      one(say("rows-motor-shell"), "shell"),
+      one(say("rows-air-motor"), "air"),
     ],
   },
 ];

@@ -11,6 +11,7 @@ import { useUnits } from "../../shared/units";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { trying } from "./acts";
 import { WriteButton } from "./WritePanel";
+import { say } from "../../shared/say";
 
 type Command = Schemas["CommandAnswer"];
 type Trial = Schemas["Trial"];
@@ -18,7 +19,7 @@ type Trial = Schemas["Trial"];
 /** Each duty step: what it is told, what that should give, and the readings on the way to the right flow. */
 export function Commands() {
   const { commands } = useFound("setup").setup;
-  if ((commands ?? []).length === 0) return <Small>No duty step yet: say on Duty how it runs.</Small>;
+  if ((commands ?? []).length === 0) return <Small>{say("commands-duty-step")}</Small>;
   return (
     <>
       {(commands ?? []).map((command) => (
@@ -36,15 +37,15 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
   return (
     <Box
       as="section"
-      aria-label={`Duty step ${command.name}`}
+      aria-label={say("commands-duty-step-2", { command: command.name })}
       data-command={command.step}
       borderTop="1px solid"
       borderColor="rule"
       py="8px"
     >
       <Box display="flex" gap="2px 14px" flexWrap="wrap" alignItems="baseline">
-        <Box fontWeight={600}>{command.name || "step"}</Box>
-        {command.call && <Small>called by {command.call}</Small>}
+        <Box fontWeight={600}>{command.name || say("commands-step")}</Box>
+        {command.call && <Small>{say("commands-called", { call: command.call })}</Small>}
         <Box fontSize="figure" fontWeight={600} ml="auto">
           <PhraseText phrase={command.told} />
         </Box>
@@ -57,17 +58,20 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
       <Box display="flex" gap="2px 20px" flexWrap="wrap" fontSize="small">
         {command.wanted && (
           <span>
-            wanted <FigureText figure={command.wanted} />
+            {say("commands-wanted")}
+            <FigureText figure={command.wanted} />
           </span>
         )}
         {command.expected && (
           <span>
-            expected <FigureText figure={command.expected} />
+            {say("commands-expected")}
+            <FigureText figure={command.expected} />
           </span>
         )}
         {(command.neighbours ?? []).map((one) => (
           <span key={one.words}>
-            {one.words} would give <FigureText figure={one.flow} />
+            {say("commands-would-give", { words: one.words })}
+            <FigureText figure={one.flow} />
           </span>
         ))}
         {(command.moved ?? []).length > 0 && (
@@ -108,15 +112,15 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
       )}
       <Box display="flex" gap="8px" flexWrap="wrap" alignItems="flex-start">
         {setup?.device && (command.command || advice?.command) && (
-          <WriteButton wanted={{ what: "command", step: command.step }} label="Write it to the device" />
+          <WriteButton wanted={{ what: "command", step: command.step }} label={say("commands-write-device")} />
         )}
         {setup?.panel && (
           <Press type="button" onClick={() => void desk.does(trying(command.step, true))}>
-            Read the panel
+            {say("commands-read-panel")}
           </Press>
         )}
         <Press type="button" onClick={() => void desk.does(trying(command.step, false))}>
-          Type a reading
+          {say("commands-type-reading")}
         </Press>
       </Box>
     </Box>
@@ -126,11 +130,11 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
 const COLOURS: Record<string, string> = { inside: "verdigris", cannot: "brick" };
 
 const WAYS = [
-  { field: "airflow", label: "airflow" },
-  { field: "water_flow", label: "water flow" },
-  { field: "static", label: "total external static" },
-  { field: "rise", label: "temperature rise" },
-  { field: "current", label: "line amps" },
+  { field: "airflow", label: say("commands-airflow") },
+  { field: "water_flow", label: say("commands-water-flow") },
+  { field: "static", label: say("commands-total-external") },
+  { field: "rise", label: say("commands-temperature-rise") },
+  { field: "current", label: say("commands-line-amps") },
 ] as const;
 type Way = (typeof WAYS)[number]["field"];
 
@@ -169,20 +173,20 @@ function TrialRow({ number, trial, answer, set }: TrialProps) {
       {set !== "signal" ? (
         <Box gridColumn={{ base: "2 / -1", md: "auto" }}>
           {set === "tap" ? (
-            <ChoiceField path={`${path}/tap`} label={`Torque tap, reading ${number}`} />
+            <ChoiceField path={`${path}/tap`} label={say("commands-torque-tap", { number })} />
           ) : (
-            <ChoiceField path={`${path}/opening`} label={`Plate or damper, reading ${number}`} />
+            <ChoiceField path={`${path}/opening`} label={say("commands-plate-damper", { number })} />
           )}
         </Box>
       ) : (
         <QuantityField
           path={`${path}/${setting}`}
-          label={`Setting, reading ${number}`}
-          micro={setting === "frequency" ? "Hz" : "% of full"}
+          label={say("commands-setting-reading", { number })}
+          micro={setting === "frequency" ? "Hz" : say("commands-full")}
         />
       )}
       <Pick
-        aria-label={`Read by, reading ${number}`}
+        aria-label={say("commands-read-reading", { number })}
         value={way}
         onChange={(event) => setWay(event.target.value as Way)}
       >
@@ -196,7 +200,7 @@ function TrialRow({ number, trial, answer, set }: TrialProps) {
       </Pick>
       <QuantityField
         path={`${path}/${way}`}
-        label={`Read, reading ${number}`}
+        label={say("commands-read-reading-2", { number })}
         micro={unitOf(QUANTITIES[way], units, currency)}
       />
       <Box fontSize="small" gridColumn={{ base: "2 / 3", md: "auto" }}>
@@ -216,8 +220,14 @@ function TrialRow({ number, trial, answer, set }: TrialProps) {
           <Micro>{answer?.by}</Micro>
         )}
       </Box>
-      <Word type="button" mx="0" px="0" aria-label={`Remove reading ${number}`} onClick={() => void desk.remove(path)}>
-        remove
+      <Word
+        type="button"
+        mx="0"
+        px="0"
+        aria-label={say("commands-remove-reading", { number })}
+        onClick={() => void desk.remove(path)}
+      >
+        {say("commands-remove")}
       </Word>
     </Box>
   );

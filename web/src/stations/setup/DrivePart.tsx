@@ -10,6 +10,7 @@ import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { Told } from "./Told";
 import { WriteButton } from "./WritePanel";
+import { say } from "../../shared/say";
 
 const TYPED = [
   "mode",
@@ -45,10 +46,11 @@ export function DrivePart() {
   return (
     <>
       <Box py="4px">
-        <b>Control: {ControlModeWords[drive.mode]}.</b> {drive.mode_words} <Small>{drive.mode_needs}</Small>
+        <b>{say("drive-part-control", { ControlModeWords: ControlModeWords[drive.mode] })}</b> {drive.mode_words}{" "}
+        <Small>{drive.mode_needs}</Small>
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} columnGap="24px">
-        <Told label="Base frequency and volts">
+        <Told label={say("drive-part-base-frequency")}>
           <FigureText figure={drive.base_frequency} />
           {drive.base_voltage && (
             <>
@@ -68,10 +70,12 @@ export function DrivePart() {
       <Micro display="block" py="4px">
         <PhraseText phrase={drive.shape} /> <PhraseText phrase={drive.start_up} />
       </Micro>
-      <Fold title="Type a setting over" note="where the manual or the plate says more" holds={under("setup/drive")}>
+      <Fold title={say("drive-part-type-setting")} note={say("drive-part-where-manual")} holds={under("setup/drive")}>
         <FieldGrid paths={TYPED} />
       </Fold>
-      {view.document.setup?.device && <WriteButton wanted={{ what: "settings" }} label="Write the settings" />}
+      {view.document.setup?.device && (
+        <WriteButton wanted={{ what: "settings" }} label={say("drive-part-write-settings")} />
+      )}
     </>
   );
 }

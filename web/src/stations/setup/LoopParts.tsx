@@ -11,6 +11,7 @@ import { gainsToTry, stepBegun, watchBegun } from "./acts";
 import { LoopRunPanel } from "./LoopRun";
 import { Told } from "./Told";
 import { WriteButton } from "./WritePanel";
+import { say } from "../../shared/say";
 
 type Loop = Schemas["LoopAnswer"];
 
@@ -34,7 +35,7 @@ export function LoopSensor() {
     <>
       <FieldGrid paths={asked} />
       {(loop.set_point.working ?? loop.set_point.waits) && (
-        <Row name="loop-set" label="Set point, where none is typed" result={loop.set_point} />
+        <Row name="loop-set" label={say("loop-parts-set-point")} result={loop.set_point} />
       )}
       {loop.rows.length > 0 && <Runs loop={loop} />}
       <Sentences phrases={loop.sentences} />
@@ -56,10 +57,11 @@ function Runs({ loop }: { loop: Loop }) {
     <Box as="table" width="100%" maxWidth="560px" borderCollapse="collapse" fontSize="small" my="6px">
       <caption style={{ textAlign: "left" }}>
         <Micro>
-          While it holds its set point
+          {say("loop-parts-while-holds")}
           {loop.least && (
             <>
-              ; with every outlet shut still <FigureText figure={loop.least} />
+              {say("loop-parts-every-outlet")}
+              <FigureText figure={loop.least} />
             </>
           )}
         </Micro>
@@ -67,9 +69,9 @@ function Runs({ loop }: { loop: Loop }) {
       <thead>
         <Box as="tr" color="ink2" textAlign="right">
           <th />
-          <Cell as="th">air or water</Cell>
-          <Cell as="th">runs at</Cell>
-          <Cell as="th">with nothing held</Cell>
+          <Cell as="th">{say("loop-parts-air-water")}</Cell>
+          <Cell as="th">{say("loop-parts-runs")}</Cell>
+          <Cell as="th">{say("loop-parts-nothing-held")}</Cell>
         </Box>
       </thead>
       <tbody>
@@ -118,22 +120,26 @@ export function LoopGains() {
       {through && (
         <WriteButton
           wanted={{ what: "step" }}
-          label="Step the drive and read the answer"
+          label={say("loop-parts-step-drive")}
           confirmLabel="Begin"
           confirm={(confirmed) => stepBegun(view.id, confirmed)}
         />
       )}
       {through && <LoopRunPanel kind="step" />}
       <Fold
-        title="The step as read"
-        note="in hand, the value standing still: move the command by a tenth, and time what follows"
+        title={say("loop-parts-step-read")}
+        note={say("loop-parts-hand-value")}
         holds={under("setup/loop")}
         startsOpen={!through}
       >
         <FieldGrid paths={[...read.slice(0, 2), ...values, ...read.slice(2)]} />
       </Fold>
       <Small display="block" py="4px">
-        From <FigureText figure={loop.low} /> to <FigureText figure={loop.full} />, which is its 100 %.
+        {say("loop-parts-from")}
+        <FigureText figure={loop.low} />
+        {say("loop-parts-to")}
+        <FigureText figure={loop.full} />
+        {say("loop-parts-which-is")}
       </Small>
       <Row name="loop-process" label={loop.process.label} result={loop.process} />
       <Row name="loop-gain" label={loop.gain.label} result={loop.gain} />
@@ -158,13 +164,13 @@ export function LoopWatch() {
         <Box display="flex" gap="8px" flexWrap="wrap" pt="8px">
           <WriteButton
             wanted={{ what: "watch" }}
-            label="Close it and watch"
+            label={say("loop-parts-close-watch")}
             confirmLabel="Begin"
             confirm={(confirmed) =>
               watchBegun(view.id, { ...confirmed, seconds: loop.watch_for?.value ?? USUAL_WATCH_S })
             }
           />
-          <WriteButton wanted={{ what: "hand" }} label="Put it in hand" />
+          <WriteButton wanted={{ what: "hand" }} label={say("loop-parts-put-hand")} />
         </Box>
       )}
       {through && <LoopRunPanel kind="watch" />}
@@ -185,14 +191,14 @@ function Tries() {
       {tries.map((tried, index) => (
         <Box key={tried.id} borderTop="1px solid" borderColor="hair" data-try={tried.id}>
           <Box display="flex" justifyContent="space-between">
-            <Small alignSelf="center">gains {index + 1}</Small>
+            <Small alignSelf="center">{say("loop-parts-gains", { index: index + 1 })}</Small>
             <Word
               type="button"
               mx="0"
-              aria-label={`Remove gains ${index + 1}`}
+              aria-label={say("loop-parts-remove-gains", { index: index + 1 })}
               onClick={() => void desk.remove(`setup/loop/tries/${tried.id}`)}
             >
-              remove
+              {say("loop-parts-remove")}
             </Word>
           </Box>
           <Box
@@ -211,14 +217,20 @@ function Tries() {
           <PhraseText phrase={loop.next_words ?? []} />
           {loop.next_gain && loop.next_integral && (
             <>
-              {" "}
-              Gain <FigureText figure={loop.next_gain} />, integral time <FigureText figure={loop.next_integral} />.
+              {say("loop-parts-gain")}
+              <FigureText figure={loop.next_gain} />
+              {say("loop-parts-integral-time")}
+              <FigureText figure={loop.next_integral} />.
             </>
           )}
         </Box>
       )}
       <Press type="button" onClick={() => void desk.does(gainsToTry())}>
-        {loop.next_gain ? "Try these gains" : tries.length ? "Add other gains" : "Take the first gains"}
+        {loop.next_gain
+          ? say("loop-parts-try-these")
+          : tries.length
+            ? say("loop-parts-add-other")
+            : say("loop-parts-take-first")}
       </Press>
     </Box>
   );

@@ -10,6 +10,7 @@ import { Press } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { loopRunEnded, loopRunNow } from "./acts";
 import { Picture } from "../../shared/Picture";
+import { say } from "../../shared/say";
 
 const LOOK_EVERY_MS = 500;
 const SIZE = { width: 640, height: 210, left: 46, right: 590, top: 22, foot: 178 } as const;
@@ -44,7 +45,7 @@ export function LoopRunPanel({ kind }: { kind: Run["kind"] }) {
       <Trace run={run} />
       {state === "running" && (
         <Press type="button" onClick={() => end.mutate()} disabled={end.isPending}>
-          End it here
+          {say("loop-run-end-here")}
         </Press>
       )}
       {(end.error ?? now.error) && <Box role="alert">{(end.error ?? now.error)?.message}</Box>}
@@ -53,19 +54,19 @@ export function LoopRunPanel({ kind }: { kind: Run["kind"] }) {
 }
 
 function running(run: Run) {
-  if (run.kind === "step")
-    return run.stepped_s == null
-      ? "Waits until the value stands, then steps."
-      : "Stepped: follows it until it stands again.";
-  return run.stepped_s == null
-    ? "Its set point is a tenth of the range away; soon it is moved back."
-    : "Moved back: watching.";
+  if (run.kind === "step") return run.stepped_s == null ? say("loop-run-waits-until") : say("loop-run-stepped-follows");
+  return run.stepped_s == null ? say("loop-run-set-point") : say("loop-run-moved-back");
 }
 
 function spoken(values: readonly number[], seconds: number, unit: string): string {
   const said = (value: number | undefined) => `${(value ?? 0).toPrecision(3)} ${unit}`.trim();
-  const ends = `from ${said(values[0])} to ${said(values.at(-1))}`;
-  return `The value at the sensor over ${Math.round(seconds)} s: ${ends}, between ${said(Math.min(...values))} and ${said(Math.max(...values))}`;
+  const ends = say("loop-run-from-to", { said: said(values[0]), said2: said(values.at(-1)) });
+  return say("loop-run-value-sensor", {
+    round: Math.round(seconds),
+    ends,
+    said: said(Math.min(...values)),
+    said2: said(Math.max(...values)),
+  });
 }
 
 /** The value over time, left; hertz, right and dashed; dotted: where the command or set point was moved. */
@@ -87,7 +88,7 @@ function Trace({ run }: { run: Run }) {
     samples.map((one, index) => `${x(one.at_s).toFixed(1)},${of(index).toFixed(1)}`).join(" ");
   return (
     <Picture
-      title="The value at the sensor over time"
+      title={say("loop-run-value-sensor-over")}
       head={["s", unitOf(quantity, units, currency) || "value", "Hz"]}
       rows={() => samples.map((one, place) => [one.at_s, values[place] ?? null, one.hertz])}
     >
@@ -152,10 +153,13 @@ function Trace({ run }: { run: Run }) {
           s
         </text>
         <text x={SIZE.left} y={12} fill="var(--chakra-colors-ink2)">
-          {unitOf(quantity, units, currency)} at the sensor{set === null ? "" : "; dotted: set point"}
+          {say("loop-run-sensor", {
+            unitOf: unitOf(quantity, units, currency),
+            set: set === null ? "" : say("loop-run-dotted-set"),
+          })}
         </text>
         <text x={SIZE.right + 40} y={12} textAnchor="end" fill="var(--chakra-colors-violet)">
-          Hz, dashed
+          {say("loop-run-hz-dashed")}
         </text>
       </Svg>
     </Picture>

@@ -16,6 +16,7 @@ import { LoopGains, LoopSensor, LoopWatch } from "./LoopParts";
 import { StepLine } from "./StepLine";
 import { SweepPart } from "./SweepPart";
 import { StopButton } from "./WritePanel";
+import { say } from "../../shared/say";
 
 type Step = Schemas["SetupStep"];
 
@@ -39,9 +40,9 @@ export function SetupSheet() {
           <b>
             {setup.option}, {setup.title}
           </b>
-          : {setup.done} of {(setup.steps ?? []).length} steps signed
+          {say("setup-sheet-steps-signed", { done: setup.done, steps: (setup.steps ?? []).length })}
         </Box>
-        <Link to={`/jobs/${view.id}/card`}>panel card to print</Link>
+        <Link to={`/jobs/${view.id}/card`}>{say("setup-sheet-panel-card")}</Link>
       </Box>
       <Chosen />
       <Steps steps={setup.steps ?? []} />
@@ -57,15 +58,20 @@ function Chosen() {
   const names = [view.document.setup?.device, view.document.setup?.panel];
   const chosen = (devices.data ?? []).filter((device) => names.includes(device.name));
   return (
-    <Part title="Read and written here" note={<Link to="/devices">all devices</Link>}>
+    <Part title={say("setup-sheet-read-written")} note={<Link to="/devices">{say("setup-sheet-all-devices")}</Link>}>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 150px" }} gap="8px 24px">
         <DevicePick
           which="device"
-          label={drive ? "Drive" : "Electronic motor"}
-          help="its traits decide bands, limits and volts"
+          label={drive ? say("setup-sheet-drive") : say("setup-sheet-electronic-motor")}
+          help={say("setup-sheet-traits-decide")}
           kinds={drive ? ["drive"] : ["fan"]}
         />
-        <DevicePick which="panel" label="Meter panel" help="reads in place of typing" kinds={["meter"]} />
+        <DevicePick
+          which="panel"
+          label={say("setup-sheet-meter-panel")}
+          help={say("setup-sheet-reads-place")}
+          kinds={["meter"]}
+        />
         <LabelledField path="setup/tolerance" />
         {setup.can_hold && <LabelledField path="setup/loop/holds" />}
       </Box>
@@ -106,7 +112,11 @@ function Steps({ steps }: { steps: readonly Step[] }) {
         const own = steps.filter((step) => step.group === group);
         const left = own.filter((step) => step.is_open).length;
         return (
-          <Part key={group} title={StepGroup[group]} note={left ? `${left} of ${own.length} open` : "all signed"}>
+          <Part
+            key={group}
+            title={StepGroup[group]}
+            note={left ? say("setup-sheet-open", { left, own: own.length }) : say("setup-sheet-all-signed")}
+          >
             {own.map((step) => {
               const open = pressed[step.step] ?? step.step === first;
               const part = PARTS[step.step];
@@ -119,9 +129,7 @@ function Steps({ steps }: { steps: readonly Step[] }) {
           </Part>
         );
       })}
-      <Small>
-        Cautions here are not the whole of safe work; local code, the maker’s papers and licensed practice come first.
-      </Small>
+      <Small>{say("setup-sheet-cautions-here")}</Small>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { PhraseText } from "../../shared/Words";
 import { WhoField } from "../../shared/WhoField";
 import { Withdraw } from "../../shared/Withdraw";
 import { signing } from "./acts";
+import { say } from "../../shared/say";
 
 type Step = Schemas["SetupStep"];
 
@@ -40,13 +41,16 @@ export const StepLine = memo(function StepLine({ step, open, toggle, children }:
             <SeverityWord severity="stop" />
           ) : step.reopened ? (
             <Box as="span" color="ochre" fontWeight={600}>
-              sign anew
+              {say("step-line-sign-anew")}
             </Box>
           ) : step.signed ? (
             <SignedBy sign={step.signed} />
           ) : (
             <Box as="span" fontStyle="italic" color="ink2">
-              {step.waits ?? ((step.after ?? []).length ? `after ${(step.after ?? []).join(", ")}` : "open")}
+              {step.waits ??
+                ((step.after ?? []).length
+                  ? say("step-line-after", { after: (step.after ?? []).join(", ") })
+                  : say("step-line-open"))}
             </Box>
           )}
         </Box>
@@ -98,7 +102,7 @@ export const StepLine = memo(function StepLine({ step, open, toggle, children }:
 function SignedBy({ sign }: { sign: Schemas["Sign"] }) {
   return (
     <span data-signed={sign.state}>
-      {sign.state === "not-needed" ? "not needed, " : ""}
+      {sign.state === "not-needed" ? say("step-line-needed") : ""}
       {sign.who} <At at={sign.at} />
     </span>
   );
@@ -115,9 +119,9 @@ function Signing({ step }: { step: Step }) {
     <Box pt="8px">
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1fr) 220px" }} gap="4px 20px">
         <Box as="label" display="block">
-          <Small>{step.find || "what was found"}</Small>
+          <Small>{step.find || say("step-line-what-found")}</Small>
           <Line
-            aria-label={`Found, step ${step.number}`}
+            aria-label={say("step-line-found-step", { number: step.number })}
             value={found}
             maxLength={400}
             onChange={(event) => setFound(event.target.value)}
@@ -127,15 +131,15 @@ function Signing({ step }: { step: Step }) {
       </Box>
       <Box display="flex" gap="8px" flexWrap="wrap" alignItems="center" pt="8px">
         <Press type="button" data-sign="done" disabled={Boolean(step.cannot_sign)} onClick={() => sign("done")}>
-          Done: sign
+          {say("step-line-done-sign")}
         </Press>
         {!step.cannot_leave_out && (
-          <Press type="button" data-sign="not needed" onClick={() => sign("not-needed")}>
-            Not needed here
+          <Press type="button" data-sign={say("step-line-needed-2")} onClick={() => sign("not-needed")}>
+            {say("step-line-needed-here")}
           </Press>
         )}
         <Press type="button" data-sign="stop" color="brick" onClick={() => sign("stop")}>
-          Stop here
+          {say("step-line-stop-here")}
         </Press>
         {step.cannot_sign && <Small>{step.cannot_sign}</Small>}
       </Box>
@@ -145,7 +149,11 @@ function Signing({ step }: { step: Step }) {
             <Box key={one.id}>
               <At at={one.at} /> <b>{one.who}</b>, {SignStateWords[one.state]}
               {one.found ? `: ${one.found}` : ""}{" "}
-              <Withdraw of="setup/signs" said={one} named={`${one.who ?? ""}’s signature of step ${step.number}`} />
+              <Withdraw
+                of="setup/signs"
+                said={one}
+                named={say("step-line-s-signature", { who: one.who ?? "", number: step.number })}
+              />
             </Box>
           ))}
         </Box>

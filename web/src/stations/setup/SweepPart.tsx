@@ -12,6 +12,7 @@ import { FigureText, PhraseText } from "../../shared/Words";
 import { sweepBegun, sweepNow, sweepSteered } from "./acts";
 import { SweepPicture } from "./SweepPicture";
 import { WriteButton } from "./WritePanel";
+import { say } from "../../shared/say";
 
 const LOOK_EVERY_MS = 500;
 const SET = ["low", "high", "step", "hold", "margin", "limit"].map((field) => `setup/sweep/${field}`);
@@ -30,22 +31,24 @@ export function SweepPart() {
         <Small>
           {sweep.frequencies.length > 0 && (
             <>
-              {sweep.frequencies[0]} to {sweep.frequencies[sweep.frequencies.length - 1]} Hz in steps of{" "}
-              <FigureText figure={sweep.step} />, each held <FigureText figure={sweep.hold} />, up and down
+              {say("sweep-part-hz-steps", {
+                frequencies: sweep.frequencies[0],
+                frequencies2: sweep.frequencies[sweep.frequencies.length - 1],
+              })}
+              <FigureText figure={sweep.step} />
+              {say("sweep-part-each-held")}
+              <FigureText figure={sweep.hold} />
+              {say("sweep-part-up-down")}
             </>
           )}
         </Small>
         {view.document.setup?.device && (
           <Word type="button" onClick={() => setByHand(!byHand)}>
-            {byHand ? "step it through the drive" : "step it by hand"}
+            {byHand ? say("sweep-part-step-through") : say("sweep-part-step-hand")}
           </Word>
         )}
       </Box>
-      <Fold
-        title="From, to, step, hold"
-        note="and from which level on it is loud, where a panel hears"
-        holds={under("setup/sweep")}
-      >
+      <Fold title={say("sweep-part-step-hold")} note={say("sweep-part-level-loud")} holds={under("setup/sweep")}>
         <Box
           display="grid"
           gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(auto-fill, minmax(200px, 1fr))" }}
@@ -66,7 +69,13 @@ export function SweepPart() {
 function useMark(hertz: number | null, going: "up" | "down" | null) {
   const { desk } = useJob();
   const mark = useCallback(
-    () => void desk.does({ to: "/setup/loud", body: { hertz, going }, label: "a loud mark", now: hertz === null }),
+    () =>
+      void desk.does({
+        to: "/setup/loud",
+        body: { hertz, going },
+        label: say("sweep-part-loud-mark"),
+        now: hertz === null,
+      }),
     [desk, hertz, going],
   );
   useEffect(() => {
@@ -101,7 +110,8 @@ function LoudButton({ mark }: { mark: () => void }) {
       borderWidth="2px"
       onClick={mark}
     >
-      LOUD <Cap ml="10px">L</Cap>
+      {say("sweep-part-loud")}
+      <Cap ml="10px">L</Cap>
     </Press>
   );
 }
@@ -135,7 +145,7 @@ function ByDrive() {
       {!under_way && (
         <WriteButton
           wanted={{ what: "sweep" }}
-          label={state ? "Sweep again through the drive" : "Sweep through the drive"}
+          label={state ? say("sweep-part-sweep-again") : say("sweep-part-sweep-through")}
           confirmLabel="Begin"
           confirm={(confirmed) => sweepBegun(view.id, confirmed)}
           done={() => void queries.invalidateQueries({ queryKey: key })}
@@ -148,23 +158,27 @@ function ByDrive() {
               {run.at && <FigureText figure={run.at} line={false} />}
             </Box>
             <Box>
-              going {run.going}; {run.done} of {run.of}
-              {state === "paused" ? "; paused" : ""}
+              {say("sweep-part-going", {
+                going: run.going,
+                done: run.done,
+                of: run.of,
+                state: state === "paused" ? say("sweep-part-paused") : "",
+              })}
             </Box>
           </Box>
           <LoudButton mark={mark} />
           <Box display="flex" gap="8px" pt="8px">
             {state === "running" ? (
               <Press type="button" onClick={() => steer.mutate("pause")}>
-                Pause
+                {say("sweep-part-pause")}
               </Press>
             ) : (
               <Press type="button" onClick={() => steer.mutate("go-on")}>
-                Go on: the machine may start
+                {say("sweep-part-go-machine")}
               </Press>
             )}
             <Press type="button" color="brick" onClick={() => steer.mutate("stop")}>
-              Stop, and put back
+              {say("sweep-part-stop-put")}
             </Press>
           </Box>
         </>
@@ -200,30 +214,28 @@ function ByHand({ frequencies }: { frequencies: readonly number[] }) {
   if (place >= way.length)
     return (
       <Box py="8px">
-        <b>Swept up and down.</b>{" "}
+        <b>{say("sweep-part-swept-up")}</b>{" "}
         <Word type="button" onClick={() => setPlace(0)}>
-          sweep again
+          {say("sweep-part-sweep-again-2")}
         </Word>
       </Box>
     );
   return (
-    <Box py="8px" data-sweep="by hand">
+    <Box py="8px" data-sweep={say("sweep-part-hand")}>
       {place === 0 && <LabelledField path="setup/sweep/cleared" />}
       <Box display="flex" gap="20px" alignItems="baseline" flexWrap="wrap">
         <Box fontSize="2.0625rem" fontWeight={600} data-at={at.hertz}>
-          {at.hertz} Hz
+          {say("sweep-part-hz", { hertz: at.hertz })}
         </Box>
-        <Box>
-          going {at.going}; {place + 1} of {way.length}. Set this at the drive, hold it, listen.
-        </Box>
+        <Box>{say("sweep-part-going-set", { going: at.going, place: place + 1, way: way.length })}</Box>
       </Box>
       <LoudButton mark={mark} />
       <Box display="flex" gap="8px" pt="8px">
         <Press type="button" onClick={() => setPlace(Math.max(place - 1, 0))} disabled={place === 0}>
-          back
+          {say("sweep-part-back")}
         </Press>
         <Press type="button" onClick={next} flex="1">
-          next
+          {say("sweep-part-next")}
         </Press>
       </Box>
     </Box>
@@ -256,10 +268,10 @@ function Marks({ marks }: { marks: readonly Mark[] }) {
             <Word
               type="button"
               mx="0"
-              aria-label={`Remove the marks at ${own[0]?.frequency?.typed ?? ""}`}
+              aria-label={say("sweep-part-remove-marks", { typed: own[0]?.frequency?.typed ?? "" })}
               onClick={() => own.forEach((mark) => void desk.remove(`setup/sweep/marks/${mark.id}`))}
             >
-              remove
+              {say("sweep-part-remove")}
             </Word>
           </Box>
         );
@@ -269,7 +281,12 @@ function Marks({ marks }: { marks: readonly Mark[] }) {
 }
 
 function markWords(mark: Mark) {
-  return [mark.going ? `going ${mark.going}` : "loud", mark.level?.typed].filter(Boolean).join(", ");
+  return [
+    mark.going ? say("sweep-part-mark-going", { going: mark.going }) : say("sweep-part-is-loud"),
+    mark.level?.typed,
+  ]
+    .filter(Boolean)
+    .join(", ");
 }
 
 /** What the marks come to: bands, limits, what stays loud; written and read back. */
@@ -292,7 +309,7 @@ function Outcome({ sweep }: { sweep: Schemas["SweepAnswer"] }) {
         ))}
       </Box>
       {view.document.setup?.device && marks.length > 0 && !sweep.stop && (
-        <WriteButton wanted={{ what: "bands" }} label="Write bands and limits" />
+        <WriteButton wanted={{ what: "bands" }} label={say("sweep-part-write-bands")} />
       )}
     </Box>
   );

@@ -5,6 +5,7 @@ import type { Figure, Schemas } from "../../shared/api";
 import { useFound, useJob } from "../../shared/job";
 import { Picture } from "../../shared/Picture";
 import { useIsWide } from "../../shared/width";
+import { say } from "../../shared/say";
 
 /** Wide, and for a phone, where the same letters must stay as large. */
 const SIZES = {
@@ -20,10 +21,14 @@ function spoken(levels: readonly Schemas["SweepLevel"][], skips: readonly { low:
     (most, one) => (most && most.level >= one.level ? most : one),
     null,
   );
-  const bands = skips.map((band) => `${band.low.value.toFixed(1)} to ${band.high.value.toFixed(1)} Hz`);
+  const bands = skips.map((band) =>
+    say("sweep-picture-hz", { low: band.low.value.toFixed(1), high: band.high.value.toFixed(1) }),
+  );
   return [
     "Sound level over frequency",
-    loudest ? `loudest ${loudest.level.toFixed(1)} dB(A) at ${loudest.hertz.toFixed(1)} Hz` : "",
+    loudest
+      ? say("sweep-picture-loudest-at", { level: loudest.level.toFixed(1), hertz: loudest.hertz.toFixed(1) })
+      : "",
     bands.length ? `bands to skip: ${bands.join(", ")}` : "no band to skip",
   ]
     .filter(Boolean)
@@ -51,11 +56,15 @@ export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"
       .join(" ");
   return (
     <Picture
-      title="Sound level over frequency"
+      title={say("sweep-picture-sound-level")}
       head={["Hz", "going", "dB(A)"]}
       rows={() => [
         ...levels.map((one) => [one.hertz, one.going, one.level]),
-        ...marks.map((mark) => [mark.frequency?.si ?? null, mark.going ?? null, mark.level?.si ?? "marked loud"]),
+        ...marks.map((mark) => [
+          mark.frequency?.si ?? null,
+          mark.going ?? null,
+          mark.level?.si ?? say("sweep-picture-marked-loud"),
+        ]),
       ]}
     >
       <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={spoken(levels, sweep.skips)}>
@@ -113,11 +122,11 @@ export function SweepPicture({ levels }: { levels: readonly Schemas["SweepLevel"
           </text>
         ))}
         <text x={size.right} y={size.height - 1} textAnchor="end" fill="var(--chakra-colors-ink2)">
-          Hz at the drive’s output
+          {say("sweep-picture-hz-drive")}
         </text>
         {levels.length > 0 && (
           <text x={size.left} y={10} fill="var(--chakra-colors-ink2)">
-            dB(A); line up, dashed down, dotted: loud from here
+            {say("sweep-picture-db-line")}
           </text>
         )}
       </Svg>

@@ -9,6 +9,7 @@ import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { useReader } from "../../shared/reader";
 import { PhraseText } from "../../shared/Words";
 import { authorised, planned, stopped, written } from "./acts";
+import { say } from "../../shared/say";
 
 type Plan = Schemas["WritePlan"];
 type Answer = Schemas["WriteAnswer"];
@@ -24,7 +25,13 @@ interface WriteProps {
 }
 
 /** Look first: register, old and new value and the caution; write then; what was read back stands beside what was wanted. */
-export function WriteButton({ wanted, label, confirm, confirmLabel = "Write these now", done }: WriteProps) {
+export function WriteButton({
+  wanted,
+  label,
+  confirm,
+  confirmLabel = say("write-panel-write-these"),
+  done,
+}: WriteProps) {
   const { view } = useJob();
   const { who } = useReader();
   const plan = useMutation<Plan, Refused>({ mutationFn: () => planned(view.id, wanted) });
@@ -79,17 +86,15 @@ export function StopButton() {
   return (
     <Box>
       <Press type="button" data-stop-machine color="brick" onClick={() => stop.mutate()} disabled={stop.isPending}>
-        Stop the machine
+        {say("write-panel-stop-machine")}
       </Press>
       {stop.error && (
         <Box role="alert" color="brick" fontWeight={600}>
-          {stop.error.message} Stop it at the machine itself.
+          {say("write-panel-stop-machine-itself", { message: stop.error.message })}
         </Box>
       )}
       {stop.data && (
-        <Small role="status">
-          {stop.data.agrees ? " told to stop, and read back" : " not stopped: stop it at the machine itself"}
-        </Small>
+        <Small role="status">{stop.data.agrees ? say("write-panel-told-stop") : say("write-panel-stopped-stop")}</Small>
       )}
     </Box>
   );
@@ -109,7 +114,7 @@ function Seen({ plan, wanted, again, write, label }: SeenProps) {
   return (
     <Box
       role="region"
-      aria-label={`What would be written to ${plan.device}`}
+      aria-label={say("write-panel-what-would", { device: plan.device })}
       borderTop="2px solid"
       borderBottom="2px solid"
       borderColor="ochre"
@@ -122,7 +127,7 @@ function Seen({ plan, wanted, again, write, label }: SeenProps) {
         </Box>
       ))}
       <Registers
-        head={["register", "what", "holds", "is to hold"]}
+        head={["register", "what", "holds", say("write-panel-hold")]}
         rows={plan.lines.map((line) => ({
           key: line.role,
           faint: !line.changes,
@@ -132,7 +137,7 @@ function Seen({ plan, wanted, again, write, label }: SeenProps) {
             <PhraseText key="b" phrase={line.before} />,
             <b key="w">
               <PhraseText phrase={line.wanted} />
-              {!line.changes && <Micro> holds it already</Micro>}
+              {!line.changes && <Micro>{say("write-panel-holds-already")}</Micro>}
             </b>,
           ],
         }))}
@@ -140,12 +145,12 @@ function Seen({ plan, wanted, again, write, label }: SeenProps) {
       {plan.needs_authorisation && <Authorisation plan={plan} wanted={wanted} given={() => again(true)} />}
       <Box display="flex" gap="8px" flexWrap="wrap" pt="8px">
         <Press type="button" data-write onClick={write} disabled={!mayWrite}>
-          {plan.starts ? `${label}: the machine starts` : label}
+          {plan.starts ? say("write-panel-machine-starts", { label }) : label}
         </Press>
         <Press type="button" onClick={() => again(false)}>
-          Cancel
+          {say("write-panel-cancel")}
         </Press>
-        {changes === 0 && <Small alignSelf="center">It holds all of this already.</Small>}
+        {changes === 0 && <Small alignSelf="center">{say("write-panel-holds-all")}</Small>}
       </Box>
     </Box>
   );
@@ -164,26 +169,33 @@ function Authorisation({ plan, wanted, given }: { plan: Plan; wanted: Schemas["W
   if (plan.authorised_until)
     return (
       <Box pt="6px">
-        Writing is authorised for this job until <b>{new Date(plan.authorised_until).toLocaleTimeString()}</b>.
+        {say("write-panel-writing-authorised")}
+        <b>{new Date(plan.authorised_until).toLocaleTimeString()}</b>.
       </Box>
     );
   return (
     <Box pt="8px">
       <Box>
-        <b>{plan.device}</b> is no simulated device. It is written only after somebody authorises writing to it for this
-        job.
+        <b>{plan.device}</b>
+        {say("write-panel-simulated-device")}
       </Box>
       <Box as="label" display="flex" gap="10px" alignItems="center" minHeight="44px">
-        <input type="checkbox" checked={looked} onChange={(event) => setLooked(event.target.checked)} />I see the
-        machine, nobody is near it, and I have read the registers above.
+        <input type="checkbox" checked={looked} onChange={(event) => setLooked(event.target.checked)} />
+        {say("write-panel-i-see")}
       </Box>
       <Box display="flex" gap="10px" alignItems="center" flexWrap="wrap">
         <Press type="button" disabled={!looked || authorise.isPending} onClick={() => authorise.mutate()}>
-          Authorise writing
+          {say("write-panel-authorise-writing")}
         </Press>
         <Box as="label" display="flex" alignItems="center" gap="6px">
-          for <Line aria-label="Minutes" value={minutes} width="60px" onChange={(e) => setMinutes(e.target.value)} />{" "}
-          minutes
+          {say("write-panel-for")}
+          <Line
+            aria-label={say("write-panel-minutes")}
+            value={minutes}
+            width="60px"
+            onChange={(e) => setMinutes(e.target.value)}
+          />
+          {say("write-panel-minutes-2")}
         </Box>
       </Box>
       {authorise.error && (
@@ -202,19 +214,19 @@ function Outcomes({ answer }: { answer: Answer }) {
     <Box role="status" py="6px" data-outcome={answer.agrees ? "agrees" : "differs"}>
       {answer.agrees ? (
         <span>
-          <b>Written and read back: all agree.</b>{" "}
+          <b>{say("write-panel-written-read")}</b>{" "}
         </span>
       ) : (
         <Box as="span" color="brick" fontWeight={600}>
-          {missed} of {answer.outcomes.length} do not agree.{" "}
+          {say("write-panel-do-agree", { missed, outcomes: answer.outcomes.length })}
         </Box>
       )}
       <Word type="button" onClick={() => setOpen(!open)}>
-        {open ? "close" : "what was read back"}
+        {open ? say("write-panel-close") : say("write-panel-what-read")}
       </Word>
       {open && (
         <Registers
-          head={["register", "what", "wanted", "read back"]}
+          head={["register", "what", "wanted", say("write-panel-read-back")]}
           rows={answer.outcomes.map((one) => ({
             key: one.role,
             faint: false,

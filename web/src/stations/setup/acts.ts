@@ -1,16 +1,22 @@
 import { api, type Schemas, taken } from "../../shared/api";
 import type { Deed } from "../../shared/deeds";
+import { say } from "../../shared/say";
 
 const of = (job: number) => ({ params: { path: { job_id: job } } });
 
 /** Sign a step; ``seen`` is the signature that stands on this page, so that nobody signs over another unseen. */
 export function signing(step: string, state: Schemas["SignState"], found: string, seen: string | null): Deed {
-  return { to: "/setup/sign", body: { step, state, found, seen }, label: `a step signed: ${state}`, onNewest: "ask" };
+  return {
+    to: "/setup/sign",
+    body: { step, state, found, seen },
+    label: say("acts-step-signed", { state }),
+    onNewest: "ask",
+  };
 }
 
 /** A setting tried: to be typed, or read from the panel as it shows it now. */
 export function trying(step: string, read: boolean): Deed {
-  return { to: "/setup/trials", body: { step, read }, label: "a setting tried", now: read };
+  return { to: "/setup/trials", body: { step, read }, label: say("acts-setting-tried"), now: read };
 }
 
 export const planned = (job: number, wanted: Schemas["Wanted"]) =>
@@ -36,7 +42,7 @@ export const stopped = (job: number, who: string) =>
 
 /** Gains to be tried next: those that follow from what was seen, or the first ones. */
 export function gainsToTry(): Deed {
-  return { to: "/setup/loop/tries", label: "gains to be tried", onNewest: "ask" };
+  return { to: "/setup/loop/tries", label: say("acts-gains-tried"), onNewest: "ask" };
 }
 
 export const loopRunNow = (job: number) => taken(api.GET("/api/jobs/{job_id}/setup/loop-run", of(job)));

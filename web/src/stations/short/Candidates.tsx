@@ -11,6 +11,8 @@ import { useUnits } from "../../shared/units";
 import { useIsWide } from "../../shared/width";
 import { FigureText, PhraseText } from "../../shared/Words";
 import { WorkedFigure, WorkingPanel } from "../../shared/Working";
+import { say } from "../../shared/say";
+import { unasked } from "../../shared/casing";
 
 type Candidate = Schemas["Candidate"];
 
@@ -30,10 +32,12 @@ export function Candidates({ base }: { base: string }) {
     units,
   );
   return (
-    <Box as="section" aria-label="What each saves" borderTop="2px solid" borderColor="ink" mt="10px">
+    <Box as="section" aria-label={say("candidates-what-each")} borderTop="2px solid" borderColor="ink" mt="10px">
       <Row as="div" data-head>
         <Box gridColumn={{ base: "1 / -1", lg: "1 / 3" }} pr={{ lg: "30px" }}>
-          <b>What each saves</b>, {unitOf("energy", units, currency)} a year <Micro>against {base}</Micro>
+          <b>{say("candidates-what-each")}</b>
+          {say("candidates-year", { unitOf: unitOf("energy", units, currency) })}
+          <Micro>{say("candidates-against", { base })}</Micro>
         </Box>
         <Box
           position="relative"
@@ -44,10 +48,10 @@ export function Candidates({ base }: { base: string }) {
         >
           <AxisTicks axis={axis} ends={wide ? "middle" : "inside"} />
         </Box>
-        <Head>saves</Head>
-        <Head>fitted, {unitOf("cost", units, currency)}</Head>
-        <Head>payback, years</Head>
-        <Head left>limits</Head>
+        <Head>{say("candidates-saves")}</Head>
+        <Head>{say("candidates-fitted", { unitOf: unitOf("cost", units, currency) })}</Head>
+        <Head>{say("candidates-payback-years")}</Head>
+        <Head left>{say("candidates-limits")}</Head>
       </Row>
       {shown.map((one) => (
         <CandidateRow key={one.id} one={one} axis={axis} reach={wide ? BAR / 2 + 3 : 0} />
@@ -57,7 +61,9 @@ export function Candidates({ base }: { base: string }) {
           <PhraseText phrase={differences} />
         </Box>
         <Box as="span" ml="auto" fontSize="small" minHeight="44px" display="inline-flex" alignItems="center">
-          <Link to={`/jobs/${view.id}/options`}>{more ? `${more} more in Options` : "side by side in Options"}</Link>
+          <Link to={`/jobs/${view.id}/options`}>
+            {more ? say("candidates-more-options", { more }) : say("candidates-side-side")}
+          </Link>
         </Box>
       </Box>
     </Box>
@@ -80,10 +86,10 @@ function CandidateRow({ one, axis, reach }: CandidateRowProps) {
         </Box>
         <Box minWidth={0} fontWeight={one.chosen ? 600 : 400}>
           {one.title}
-          {one.chosen && <Micro color="ink"> chosen</Micro>}
+          {one.chosen && <Micro color="ink">{say("candidates-chosen")}</Micro>}
           {one.asks && (
             <Micro display="block" fontWeight={400}>
-              fit not known: {one.asks.replace(/\?$/, "").toLowerCase()}
+              {say("candidates-fit-known", { asks: unasked(one.asks) })}
             </Micro>
           )}
           {one.stop && (
@@ -97,9 +103,9 @@ function CandidateRow({ one, axis, reach }: CandidateRowProps) {
         </Box>
         <Cell data-saves order={{ base: 2, lg: 0 }}>
           {one.is_base ? (
-            <Micro fontStyle="italic">baseline</Micro>
+            <Micro fontStyle="italic">{say("candidates-baseline")}</Micro>
           ) : one.stop ? (
-            <Micro fontStyle="italic">not worked out</Micro>
+            <Micro fontStyle="italic">{say("candidates-worked-out")}</Micro>
           ) : (
             <WorkedFigure name={name} result={one.saved} unit={false} />
           )}
@@ -110,9 +116,9 @@ function CandidateRow({ one, axis, reach }: CandidateRowProps) {
         <Cell order={{ base: 5, lg: 0 }} textAlign="right">
           {one.payback.figure ? (
             <>
-              <Micro display={{ base: "inline", lg: "none" }}>back in </Micro>
+              <Micro display={{ base: "inline", lg: "none" }}>{say("candidates-back")}</Micro>
               <WorkedFigure name={`short-payback-${one.id}`} result={one.payback} unit={false} />
-              <Micro display={{ base: "inline", lg: "none" }}> years</Micro>
+              <Micro display={{ base: "inline", lg: "none" }}>{say("candidates-years")}</Micro>
             </>
           ) : one.stop || one.is_base ? null : (
             <Micro fontStyle="italic">

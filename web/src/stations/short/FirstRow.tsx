@@ -8,6 +8,7 @@ import { useFound, useJob } from "../../shared/job";
 import { Picker } from "../../shared/Picker";
 import { Press, Small } from "../../shared/parts";
 import { PlateLine } from "../plate/PlateLine";
+import { say } from "../../shared/say";
 
 const READ = ["voltage", "current", "speed", "input_power"];
 
@@ -24,10 +25,10 @@ export function FirstRow() {
     return (
       <Box py="10px" borderBottom="1px solid" borderColor="rule">
         <Press type="button" data-first onClick={() => void desk.beginFirst(null)}>
-          One row of readings for a first answer
+          {say("first-row-one-row")}
         </Press>
         <Small display="block" pt="4px">
-          Plate, volts and amps, hours and price: candidates stand at once, with honest uncertainties.
+          {say("first-row-plate-volts")}
         </Small>
       </Box>
     );
@@ -41,8 +42,8 @@ export function FirstRow() {
   ];
   return (
     <Fold
-      title="The row for a first answer"
-      note={known ? "each value is the job’s own" : "type what is at hand; the rest may stay empty"}
+      title={say("first-row-row-first")}
+      note={known ? say("first-row-each-value") : say("first-row-type-what")}
       startsOpen={!known}
       holds={under(...fields)}
     >
@@ -71,14 +72,14 @@ function Building() {
   return (
     <Box py="4px" minWidth={0}>
       <Box fontSize="small" fontWeight={600}>
-        Hours by kind of building
+        {say("first-row-hours-kind")}
       </Box>
       <Picker
-        aria-label="Hours by kind of building"
+        aria-label={say("first-row-hours-kind")}
         value=""
         onChange={(event) => event.target.value && void desk.beginFirst(event.target.value)}
       >
-        <option value="">which building?</option>
+        <option value="">{say("first-row-building")}</option>
         {(templates.data ?? []).map(({ building }) => (
           <option key={building}>{building}</option>
         ))}

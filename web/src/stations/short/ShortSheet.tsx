@@ -12,6 +12,7 @@ import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { Candidates } from "./Candidates";
 import { FirstRow } from "./FirstRow";
 import { SmallBalance } from "./SmallBalance";
+import { say } from "../../shared/say";
 
 type Short = Parts["short"];
 
@@ -31,7 +32,7 @@ export function ShortSheet() {
         flexWrap="wrap"
       >
         <Box as="h1" fontSize="title" fontWeight={600} py="8px" tabIndex={-1}>
-          In short
+          {say("short-sheet-short")}
         </Box>
         <StandsAt at={short.stands_at} />
       </Box>
@@ -50,7 +51,7 @@ export function ShortSheet() {
         <Candidates base={short.base} />
       ) : (
         <Box py="14px" fontStyle="italic" color="ink2" maxWidth="70ch" borderTop="2px solid" borderColor="ink">
-          What could replace it {short.waits ?? "waits for candidates on Options"}.
+          {say("short-sheet-what-could", { waits: short.waits ?? say("short-sheet-waits-candidates") })}
         </Box>
       )}
       <NextBar next={short.next ?? null} alone />
@@ -78,7 +79,7 @@ function StandsAt({ at }: { at: Short["stands_at"] }) {
         ))}
       </svg>
       <Small color="ink">
-        stands at{" "}
+        {say("short-sheet-stands")}
         <Link to={`/jobs/${view.id}/${at}`}>
           <b>{STATIONS[place]?.title}</b>
         </Link>
@@ -94,7 +95,7 @@ function Now({ now }: { now: Short["now"] }) {
     <>
       <Box
         as="section"
-        aria-label="Now"
+        aria-label={say("short-sheet-now")}
         display="grid"
         gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(3, minmax(0, 1fr))" }}
         borderBottom="2px solid"
@@ -155,7 +156,9 @@ function Worst({ worst }: { worst: Schemas["WorstFinding"] }) {
         <PhraseText phrase={worst.sentence} />
       </Box>
       <Box as="span" fontSize="small" minHeight="44px" display="inline-flex" alignItems="center">
-        <Link to={`/jobs/${view.id}/findings`}>{worst.others ? `and ${worst.others} more` : "what proves it"}</Link>
+        <Link to={`/jobs/${view.id}/findings`}>
+          {worst.others ? say("short-sheet-more", { others: worst.others }) : say("short-sheet-what-proves")}
+        </Link>
       </Box>
     </Box>
   );

@@ -7,6 +7,7 @@ from modest_rotor.core.options.checks.place import FitCheck, Fits, Place, check
 from modest_rotor.core.options.traits import Belongs, SetBy
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.say import Number, either, say, tell
 from modest_rotor.core.stations.product import CommandKind, ProductType
 from modest_rotor.core.stations.setup import ControlMode
 
@@ -25,11 +26,11 @@ def machine(place: Place) -> FitCheck | None:
     """Whether the kind belongs to this kind of machine and motor at all."""
     pump, motor, belongs = place.found.wheel is Wheel.PUMP, place.found.plate.kind, place.traits.belongs
     if belongs is Belongs.PUMPS and not pump:
-        return check("machine", Fits.CANNOT, "It is for pumps; this is a fan.")
+        return check("machine", Fits.CANNOT, tell("electrical-machine-pumps-fan"))
     if belongs is Belongs.FANS and pump:
-        return check("machine", Fits.CANNOT, "It is for fans; this is a pump.")
+        return check("machine", Fits.CANNOT, tell("electrical-machine-fans-pump"))
     if belongs is Belongs.CAPACITOR_MOTORS and motor not in (MotorKind.SPLIT_CAPACITOR, MotorKind.SINGLE_PHASE):
-        return check("machine", Fits.CANNOT, "It is for a motor with a run capacitor, which this one has not.")
+        return check("machine", Fits.CANNOT, tell("electrical-machine-motor-run"))
     return None
 
 
@@ -37,7 +38,7 @@ def product(place: Place) -> FitCheck | None:
     """Whether the product is of the kind that it is considered for."""
     if place.product is None or place.traits.suits(place.product):
         return None
-    return check("product", Fits.CANNOT, f"{place.product.name} is none: it cannot stand for this kind.")
+    return check("product", Fits.CANNOT, tell("electrical-product", product=place.product.name))
 
 
 def volts(place: Place) -> FitCheck | None:
@@ -46,23 +47,32 @@ def volts(place: Place) -> FitCheck | None:
     if product is None or not product.volts:
         return None
     if measured is None:
-        return check("volts", Fits.UNKNOWN, f"Measure the volts here; {product.name} is for {_ranges(product.volts)}.")
+        return check(
+            "volts",
+            Fits.UNKNOWN,
+            tell("electrical-volts-measure-volts", product=product.name, ranges=_ranges(product.volts)),
+        )
     suits = [one for one in product.volts if _within(measured, one)]
     if not suits:
         return check(
             "volts",
             Fits.CANNOT,
-            "Measured ",
-            figure("voltage", measured, "measured"),
-            f"; it is for {_ranges(product.volts)}.",
+            tell(
+                "electrical-volts-measured",
+                voltage=figure("voltage", measured, "measured"),
+                ranges=_ranges(product.volts),
+            ),
         )
     if len(product.volts) > 1:
-        return check(
-            "volts", Fits.WORK, "Set its voltage selector for ", figure("voltage", suits[0][1], "plate"), ": ",
-            figure("voltage", measured, "measured"), " was measured. Check it twice.",
-        )  # fmt: skip
+        return check("volts", Fits.WORK, tell("electrical-volts-set-voltage", voltage=figure("voltage", suits[0][1], "plate"), voltage_2=figure("voltage", measured, "measured")))  # fmt: skip
     return check(
-        "volts", Fits.YES, figure("voltage", measured, "measured"), f" measured, made for {_ranges(product.volts)}."
+        "volts",
+        Fits.YES,
+        tell(
+            "electrical-volts-measured-made",
+            voltage=figure("voltage", measured, "measured"),
+            ranges=_ranges(product.volts),
+        ),
     )
 
 
@@ -73,13 +83,20 @@ def phases(place: Place) -> FitCheck | None:
     if product is None or product.phases is None:
         return None
     if here is None:
-        return check("phases", Fits.UNKNOWN, "Count the phases at the isolator.", path="options/fitting/phases")
+        return check("phases", Fits.UNKNOWN, tell("electrical-phases-count-phases"), path="options/fitting/phases")
     if product.phases == here:
-        return check("phases", Fits.YES, f"{here}-phase, as here.")
+        return check("phases", Fits.YES, tell("electrical-phases-phase-here", here=here))
     if product.type is ProductType.DRIVE and here == 1:
-        return check("phases", Fits.WORK, "A three-phase drive fed with one phase: see its derating.")
+        return check("phases", Fits.WORK, tell("electrical-phases-three-phase"))
     return check(
-        "phases", Fits.CANNOT, f"It is {product.phases}-phase; here there {'are' if here == 3 else 'is'} {here}."
+        "phases",
+        Fits.CANNOT,
+        tell(
+            "electrical-phases-phase-here-there",
+            phases=product.phases,
+            are=say("electrical-phases-are") if here == 3 else say("electrical-phases-is"),
+            here=here,
+        ),
     )
 
 
@@ -89,8 +106,12 @@ def hertz(place: Place) -> FitCheck | None:
     if product is None or product.frequency is None or here is None or place.traits.electronics:
         return None
     if abs(product.frequency.si / here - 1) <= HERTZ_TOLERANCE:
-        return check("hertz", Fits.YES, f"{here:g} Hz, as here.")
-    return check("hertz", Fits.CANNOT, f"It is made for {product.frequency.si:g} Hz; here there are {here:g}.")
+        return check("hertz", Fits.YES, tell("electrical-hertz-hz-here", here=Number(here, "g")))
+    return check(
+        "hertz",
+        Fits.CANNOT,
+        tell("electrical-hertz-made-hz", frequency=Number(product.frequency.si, "g"), here=Number(here, "g")),
+    )
 
 
 def permanent_supply(place: Place) -> FitCheck | None:
@@ -99,14 +120,10 @@ def permanent_supply(place: Place) -> FitCheck | None:
         return None
     there = place.fitting.permanent_supply
     if there is None:
-        return check("permanent_supply", Fits.UNKNOWN, "Is there line voltage that nothing switches?", path="options/fitting/permanent_supply")  # fmt: skip
+        return check("permanent_supply", Fits.UNKNOWN, tell("electrical-permanent-supply-there-line"), path="options/fitting/permanent_supply")  # fmt: skip
     if there == "yes":
-        return check("permanent_supply", Fits.YES, "A permanent supply is there.")
-    return check(
-        "permanent_supply",
-        Fits.WORK,
-        "A permanent supply has to be brought: switching the line wears the electronics out.",
-    )
+        return check("permanent_supply", Fits.YES, tell("electrical-permanent-supply-permanent-supply"))
+    return check("permanent_supply", Fits.WORK, tell("electrical-permanent-supply-permanent-supply-brought"))
 
 
 def command(place: Place) -> FitCheck | None:
@@ -114,21 +131,16 @@ def command(place: Place) -> FitCheck | None:
     wanted = place.traits.commands(place.product)
     if wanted is None:
         return None
-    there, words = place.fitting.command, " or ".join(str(one) for one in wanted)
+    there, words = place.fitting.command, either(str(one) for one in wanted)
     if there is None:
         return check(
-            "command",
-            Fits.UNKNOWN,
-            f"It is told by {words}: what commands the machine now?",
-            path="options/fitting/command",
+            "command", Fits.UNKNOWN, tell("electrical-command-told-what", words=words), path="options/fitting/command"
         )
     if there in wanted:
-        return check("command", Fits.YES, f"Told by {there}, as here.")
+        return check("command", Fits.YES, tell("electrical-command-told-here", there=there))
     if place.traits.is_set_by_dial(place.product, there):
-        return check("command", Fits.YES, "Set once by its dial.")
-    return check(
-        "command", Fits.WORK, f"It is told by {words}; here there is {there}. A relay or controller goes between."
-    )
+        return check("command", Fits.YES, tell("electrical-command-set-once"))
+    return check("command", Fits.WORK, tell("electrical-command-told-here-there", words=words, there=there))
 
 
 def line_on_tap(place: Place) -> FitCheck | None:
@@ -138,8 +150,8 @@ def line_on_tap(place: Place) -> FitCheck | None:
     if place.product is not None and place.product.command is CommandKind.SWITCHED_LINE:
         return None
     if place.fitting.permanent_supply == "yes":
-        return check("line_on_tap", Fits.WORK, "The speed leads of today carry line volts: cap them, never land one on a tap. A relay makes the call.")  # fmt: skip
-    return check("line_on_tap", Fits.CANNOT, "The only command here is switched line volts, and its taps take 24 V: bring a permanent supply and a low-voltage command first.")  # fmt: skip
+        return check("line_on_tap", Fits.WORK, tell("electrical-line-on-tap-speed-leads"))  # fmt: skip
+    return check("line_on_tap", Fits.CANNOT, tell("electrical-line-on-tap-only-command"))  # fmt: skip
 
 
 def start_switch(place: Place) -> FitCheck | None:
@@ -148,16 +160,15 @@ def start_switch(place: Place) -> FitCheck | None:
         return None
     has = place.fitting.start_switch == "yes" or place.found.plate.kind is MotorKind.SINGLE_PHASE
     if has or place.plate.start_capacitance is not None:
-        return check(
-            "start_switch",
-            Fits.CANNOT,
-            "A motor with a start switch or start capacitor is never slowed by volts or hertz.",
-        )
+        return check("start_switch", Fits.CANNOT, tell("electrical-start-switch-motor-start"))
     if place.fitting.start_switch is None:
         return check(
-            "start_switch", Fits.UNKNOWN, "Listen for a click as it runs up.", path="options/fitting/start_switch"
+            "start_switch",
+            Fits.UNKNOWN,
+            tell("electrical-start-switch-listen-click"),
+            path="options/fitting/start_switch",
         )
-    return check("start_switch", Fits.YES, "No start switch.")
+    return check("start_switch", Fits.YES, tell("electrical-start-switch-start-switch"))
 
 
 def both_makers(place: Place) -> FitCheck | None:
@@ -167,12 +178,26 @@ def both_makers(place: Place) -> FitCheck | None:
     agree = (place.fitting.motor_maker_agrees, place.fitting.drive_maker_agrees)
     if agree == ("yes", "yes"):
         return check(
-            "both_makers", Fits.YES, "Both approvals are recorded: ", place.fitting.approvals or "keep the papers", "."
+            "both_makers",
+            Fits.YES,
+            tell(
+                "electrical-both-makers-both-approvals",
+                approvals=place.fitting.approvals or say("electrical-both-makers-keep-papers"),
+            ),
         )
-    missing = [name for name, said in zip(("motor's", "drive's"), agree, strict=True) if said != "yes"]
+    missing = [
+        name
+        for name, said in zip((say("electrical-motors"), say("electrical-drives")), agree, strict=True)
+        if said != "yes"
+    ]
     path = "options/fitting/motor_maker_agrees" if agree[0] != "yes" else "options/fitting/drive_maker_agrees"
     return check(
-        "both_makers", Fits.CANNOT, f"Approval of the {' and the '.join(missing)} maker is not on record.", path=path
+        "both_makers",
+        Fits.CANNOT,
+        tell(
+            "electrical-both-makers-approval-maker", missing=say("electrical-both") if len(missing) > 1 else missing[0]
+        ),
+        path=path,
     )
 
 
@@ -182,27 +207,23 @@ def single_phase_drive(place: Place) -> FitCheck | None:
     if place.traits.set_by is not SetBy.DRIVE or here != 1 or product is None or product.type is not ProductType.DRIVE:
         return None
     if product.phases == 1:
-        return check("single_phase_drive", Fits.YES, "The drive is made for a single-phase supply.")
+        return check("single_phase_drive", Fits.YES, tell("electrical-single-phase-drive-drive-made"))
     if product.single_phase_input == "no":
-        return check("single_phase_drive", Fits.CANNOT, "Its maker does not allow one phase.")
+        return check("single_phase_drive", Fits.CANNOT, tell("electrical-single-phase-drive-maker-does"))
     shaft = [step.shaft_power.value for step in place.steps if step.shaft_power]
     if product.rated_power is None or not shaft:
-        return check("single_phase_drive", Fits.UNKNOWN, "Waits for the drive's rating.")
+        return check("single_phase_drive", Fits.UNKNOWN, tell("electrical-single-phase-drive-waits-drive"))
     allowed = product.rated_power.si / 2
     if max(shaft) > allowed:
-        return check("single_phase_drive", Fits.CANNOT, "On one phase it gives about ", figure("shaft_power", allowed), ", the duty asks for ", figure("shaft_power", max(shaft)), ".")  # fmt: skip
-    return check("single_phase_drive", Fits.WORK, "On one phase it gives about half its rating, ", figure("shaft_power", allowed), ": enough here, if its maker agrees.")  # fmt: skip
+        return check("single_phase_drive", Fits.CANNOT, tell("electrical-single-phase-drive-one-phase", shaft_power=figure("shaft_power", allowed), shaft_power_2=figure("shaft_power", max(shaft))))  # fmt: skip
+    return check("single_phase_drive", Fits.WORK, tell("electrical-single-phase-drive-one-phase-gives", shaft_power=figure("shaft_power", allowed)))  # fmt: skip
 
 
 def drive_control(place: Place) -> FitCheck | None:
     """A motor that turns with the poles of its rotor needs a drive that knows them, and never sees the line itself."""
     if place.traits.control is not ControlMode.RELUCTANCE:
         return None
-    return check(
-        "drive_control",
-        Fits.WORK,
-        "Take a drive that is made for reluctance motors, and no bypass round it: on the line this motor does not start.",
-    )
+    return check("drive_control", Fits.WORK, tell("electrical-drive-control"))
 
 
 def drive_insulation(place: Place) -> FitCheck | None:
@@ -211,12 +232,10 @@ def drive_insulation(place: Place) -> FitCheck | None:
         return None
     product = place.product
     if place.brings_motor and product is not None and product.drive_ready == "yes":
-        return check("drive_insulation", Fits.YES, "Its insulation is made for a drive.")
+        return check("drive_insulation", Fits.YES, tell("electrical-drive-insulation-insulation-made"))
     if place.new_on_drive and product is None:
-        return check("drive_insulation", Fits.WORK, "Take a motor whose insulation is made for a drive.")
-    return check(
-        "drive_insulation", Fits.WORK, "Ask the motor's maker; above 440 V fit a filter unless it is made for a drive."
-    )
+        return check("drive_insulation", Fits.WORK, tell("electrical-drive-insulation-take-motor"))
+    return check("drive_insulation", Fits.WORK, tell("electrical-drive-insulation-ask-motor"))
 
 
 def cable(place: Place) -> FitCheck | None:
@@ -225,13 +244,11 @@ def cable(place: Place) -> FitCheck | None:
         return None
     length = place.fitting.lead_length
     if length is None:
-        return check(
-            "cable", Fits.UNKNOWN, "How long are the leads from drive to motor?", path="options/fitting/lead_length"
-        )
+        return check("cable", Fits.UNKNOWN, tell("electrical-cable-how-long"), path="options/fitting/lead_length")
     said = figure("cable_length", length.si, "measured")
     if length.si > LONG_CABLE_M:
-        return check("cable", Fits.WORK, said, ": fit an output filter, or the length that the drive's maker allows.")
-    return check("cable", Fits.YES, said, ", short enough.")
+        return check("cable", Fits.WORK, tell("electrical-cable-fit-output", said=said))
+    return check("cable", Fits.YES, tell("electrical-cable-short-enough", said=said))
 
 
 def earth_leakage(place: Place) -> FitCheck | None:
@@ -241,22 +258,31 @@ def earth_leakage(place: Place) -> FitCheck | None:
     device = place.fitting.earth_leakage
     if device is None:
         return check(
-            "earth_leakage", Fits.UNKNOWN, "Read the device's type off its front.", path="options/fitting/earth_leakage"
+            "earth_leakage",
+            Fits.UNKNOWN,
+            tell("electrical-earth-leakage-read-device"),
+            path="options/fitting/earth_leakage",
         )
     three = (place.fitting.phases or place.plate.phases) == 3
     enough = ("none", "B") if three else ("none", "A", "F", "B")
     if device in enough:
-        return check("earth_leakage", Fits.YES, "No such device." if device == "none" else f"Type {device} suits it.")
-    return check("earth_leakage", Fits.WORK, f"Type {device} may stay blind: a three-phase rectifier needs type B, a single-phase one type A or F.")  # fmt: skip
+        return check(
+            "earth_leakage",
+            Fits.YES,
+            (
+                say("electrical-earth-leakage-such-device")
+                if device == "none"
+                else say("electrical-earth-leakage-type-suits", device=device),
+            ),
+        )
+    return check("earth_leakage", Fits.WORK, tell("electrical-earth-leakage-type-may", device=device))  # fmt: skip
 
 
 def several_motors(place: Place) -> FitCheck | None:
     """One controller for several motors."""
     if not place.traits.on_drive or place.fitting.several != "yes":
         return None
-    return check(
-        "several_motors", Fits.WORK, "A drive does not see one motor among several: each gets an overload of its own."
-    )
+    return check("several_motors", Fits.WORK, tell("electrical-several-motors"))
 
 
 def shaft_currents(place: Place) -> FitCheck | None:
@@ -264,11 +290,7 @@ def shaft_currents(place: Place) -> FitCheck | None:
     power = place.rated_power_w
     if place.traits.set_by is not SetBy.DRIVE or power is None or power < SHAFT_CURRENT_W:
         return None
-    return check(
-        "shaft_currents",
-        Fits.WORK,
-        "Ground the shaft, or take an insulated bearing; bond motor and drive short and wide.",
-    )
+    return check("shaft_currents", Fits.WORK, tell("electrical-shaft-currents"))
 
 
 def harmonics(place: Place) -> FitCheck | None:
@@ -277,12 +299,8 @@ def harmonics(place: Place) -> FitCheck | None:
     if not place.traits.electronics or not single:
         return None
     if place.fitting.several == "yes":
-        return check(
-            "harmonics",
-            Fits.WORK,
-            "Several on one feed: their third harmonics add in the neutral; size it for more than a phase.",
-        )
-    return check("harmonics", Fits.YES, "One machine; more volt-amperes than watts, see its amps.")
+        return check("harmonics", Fits.WORK, tell("electrical-harmonics-several-one"))
+    return check("harmonics", Fits.YES, tell("electrical-harmonics-one-machine"))
 
 
 def code_letter(place: Place) -> FitCheck | None:
@@ -292,12 +310,10 @@ def code_letter(place: Place) -> FitCheck | None:
         return None
     new, old = product.code_letter.strip().upper(), old.strip().upper()
     if new not in LETTERS or old not in LETTERS or not new or not old:
-        return check("code_letter", Fits.UNKNOWN, "A code letter that the standard does not have.")
+        return check("code_letter", Fits.UNKNOWN, tell("electrical-code-letter-code-letter"))
     if LETTERS.index(new) <= LETTERS.index(old):
-        return check("code_letter", Fits.YES, f"Letter {new}; the controller was chosen for {old}.")
-    return check(
-        "code_letter", Fits.WORK, f"Letter {new} draws more at start than {old}: the controller is chosen anew."
-    )
+        return check("code_letter", Fits.YES, tell("electrical-code-letter-letter-controller", new=new, old=old))
+    return check("code_letter", Fits.WORK, tell("electrical-code-letter-letter-draws", new=new, old=old))
 
 
 def protection(place: Place) -> FitCheck | None:
@@ -308,27 +324,25 @@ def protection(place: Place) -> FitCheck | None:
     link = product.link(place.least_volts_v) if product else None
     new = link.amps_a if link else None
     if new is None or old is None:
-        return check(
-            "protection", Fits.WORK, "Overload, fuse and breaker are chosen for the new plate, by those licensed to."
-        )
+        return check("protection", Fits.WORK, tell("electrical-protection-overload-fuse"))
     if abs(new / old.si - 1) <= AMPS_TOLERANCE:
-        return check("protection", Fits.YES, figure("rated_current", new, "plate"), " against ", figure("rated_current", old.si, "plate"), ": near enough to check, not to change.")  # fmt: skip
-    return check("protection", Fits.WORK, figure("rated_current", new, "plate"), " in place of ", figure("rated_current", old.si, "plate"), ": overload, fuse and breaker are chosen anew, by those licensed to.")  # fmt: skip
+        return check("protection", Fits.YES, tell("electrical-protection-against-near", rated_current=figure("rated_current", new, "plate"), rated_current_2=figure("rated_current", old.si, "plate")))  # fmt: skip
+    return check("protection", Fits.WORK, tell("electrical-protection-place-overload", rated_current=figure("rated_current", new, "plate"), rated_current_2=figure("rated_current", old.si, "plate")))  # fmt: skip
 
 
 def capacitor(place: Place) -> FitCheck | None:
     """What becomes of the run capacitor."""
     if place.plate.run_capacitance is None or not place.brings_motor:
         return None
-    shared = " Its compressor's section stays." if place.plate.shared_capacitor == "yes" else ""
+    shared = say("electrical-capacitor-compressor-s") if place.plate.shared_capacitor == "yes" else ""
     if place.traits.electronics:
-        return check("capacitor", Fits.WORK, f"Discharged, proved and taken out of the motor's circuit.{shared}")
+        return check("capacitor", Fits.WORK, tell("electrical-capacitor-discharged-proved", shared=shared))
     product = place.product
     if product is None or product.run_capacitance is None:
-        return check("capacitor", Fits.WORK, f"A new one with the new motor, of the µF on its plate.{shared}")
+        return check("capacitor", Fits.WORK, tell("electrical-capacitor-new-one", shared=shared))
     same = abs(product.run_capacitance.si / place.plate.run_capacitance.si - 1) < AMPS_TOLERANCE
-    words = "the same µF, a new one all the same" if same else "other µF: the old one does not fit it"
-    return check("capacitor", Fits.YES if same else Fits.WORK, figure("capacitance", product.run_capacitance.si, "plate"), f", {words}.{shared}")  # fmt: skip
+    words = say("electrical-capacitor-same-f") if same else say("electrical-capacitor-other-f")
+    return check("capacitor", Fits.YES if same else Fits.WORK, tell("electrical-capacitor-x", capacitance=figure("capacitance", product.run_capacitance.si, "plate"), words=words, shared=shared))  # fmt: skip
 
 
 def _within(volts_: float, bounds: tuple[float, float]) -> bool:
@@ -336,4 +350,9 @@ def _within(volts_: float, bounds: tuple[float, float]) -> bool:
 
 
 def _ranges(all_: tuple[tuple[float, float], ...]) -> str:
-    return " or ".join(f"{low:g} V" if low == high else f"{low:g} to {high:g} V" for low, high in all_)
+    return either(
+        (
+            f"{low:g} V" if low == high else say("electrical-ranges", low=Number(low, "g"), high=Number(high, "g"))
+            for low, high in all_
+        )
+    )

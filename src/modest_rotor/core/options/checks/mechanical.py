@@ -5,6 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.options.checks.place import FitCheck, Fits, Place, check
 from modest_rotor.core.options.traits import Holds
 from modest_rotor.core.phrase import figure
+from modest_rotor.core.say import Number, capital, say, tell
 from modest_rotor.core.stations.fitting import Attitude
 from modest_rotor.core.stations.plate import Build, Rotation, SeenFrom
 
@@ -21,14 +22,16 @@ def rotation(place: Place) -> FitCheck | None:
     if not place.brings_motor or product is None or product.rotation is None:
         return None
     if product.rotation is Rotation.EITHER:
-        return check("rotation", Fits.WORK, "Reversible: set it, and prove it facing the shaft end.")
+        return check("rotation", Fits.WORK, tell("mechanical-rotation-reversible-set"))
     if old is None or place.plate.rotation_seen_from is None:
-        return check("rotation", Fits.UNKNOWN, f"It turns {product.rotation} facing the shaft end: and the old one, seen from where?", path="plate/rotation")  # fmt: skip
+        return check("rotation", Fits.UNKNOWN, tell("mechanical-rotation-turns-facing", rotation=product.rotation), path="plate/rotation")  # fmt: skip
     facing_shaft = old if place.plate.rotation_seen_from is SeenFrom.SHAFT_END else _other(old)
     if facing_shaft in (product.rotation, Rotation.EITHER):
-        return check("rotation", Fits.YES, f"{product.rotation.capitalize()} facing the shaft end, as now.")
+        return check("rotation", Fits.YES, tell("mechanical-rotation-facing-shaft", rotation=capital(product.rotation)))
     return check(
-        "rotation", Fits.CANNOT, f"It turns {product.rotation} facing the shaft end, the machine needs {facing_shaft}."
+        "rotation",
+        Fits.CANNOT,
+        tell("mechanical-rotation-turns-facing-shaft", rotation=product.rotation, facing_shaft=facing_shaft),
     )
 
 
@@ -43,13 +46,13 @@ def frame(place: Place) -> FitCheck | None:
         return None
     if not place.plate.frame:
         return check(
-            "frame", Fits.UNKNOWN, f"It is frame {product.frame}: read or measure the old one's.", path="plate/frame"
+            "frame", Fits.UNKNOWN, tell("mechanical-frame-frame-read", frame=product.frame), path="plate/frame"
         )
     new, old = (text.upper().replace(" ", "") for text in (product.frame, place.plate.frame))
     if new == old:
-        return check("frame", Fits.YES, f"Frame {product.frame}, as now.")
+        return check("frame", Fits.YES, tell("mechanical-frame-frame-now", frame=product.frame))
     return check(
-        "frame", Fits.WORK, f"Frame {product.frame} in place of {place.plate.frame}: compare feet, holes and height."
+        "frame", Fits.WORK, tell("mechanical-frame-frame-place", frame=product.frame, frame_2=place.plate.frame)
     )
 
 
@@ -62,19 +65,14 @@ def shaft(place: Place) -> FitCheck | None:
     said = figure("dimension", new, "plate")
     if bore is None:
         return check(
-            "shaft",
-            Fits.UNKNOWN,
-            "Its shaft is ",
-            said,
-            ": measure the bore of wheel or coupling.",
-            path="options/fitting/bore",
+            "shaft", Fits.UNKNOWN, tell("mechanical-shaft-shaft-measure", said=said), path="options/fitting/bore"
         )
     hole = figure("dimension", bore.si, "measured")
     if abs(new / bore.si - 1) <= SAME_SHAFT:
-        return check("shaft", Fits.YES, "Shaft and bore are both ", said, ".")
+        return check("shaft", Fits.YES, tell("mechanical-shaft-shaft-bore", said=said))
     if new < bore.si:
-        return check("shaft", Fits.WORK, "A bushing from ", said, " to ", hole, ".")
-    return check("shaft", Fits.CANNOT, "Its shaft of ", said, " does not go into a bore of ", hole, ".")
+        return check("shaft", Fits.WORK, tell("mechanical-shaft-bushing", said=said, hole=hole))
+    return check("shaft", Fits.CANNOT, tell("mechanical-shaft-shaft-does", said=said, hole=hole))
 
 
 def built(place: Place) -> FitCheck | None:
@@ -83,8 +81,8 @@ def built(place: Place) -> FitCheck | None:
     if not place.brings_motor or build in (None, Build.ONE_END):
         return None
     if build is Build.OUTER_ROTOR:
-        return check("built", Fits.CANNOT, "The wheel sits on the rotor, outside: no other motor goes into it. Look for the whole fan.")  # fmt: skip
-    return check("built", Fits.WORK, "Only one with a shaft at both ends, each as long and as thick as now; compare both rotations.")  # fmt: skip
+        return check("built", Fits.CANNOT, tell("mechanical-built-wheel-sits"))  # fmt: skip
+    return check("built", Fits.WORK, tell("mechanical-built-only-one"))  # fmt: skip
 
 
 def shaft_length(place: Place) -> FitCheck | None:
@@ -95,8 +93,8 @@ def shaft_length(place: Place) -> FitCheck | None:
     new = figure("dimension", product.shaft_length.si, "plate")
     old = figure("dimension", needed.si, "measured")
     if product.shaft_length.si >= needed.si:
-        return check("shaft_length", Fits.YES, new, " long; ", old, " is needed. Cut it where it would rub.")
-    return check("shaft_length", Fits.CANNOT, new, " long; ", old, " is needed.")
+        return check("shaft_length", Fits.YES, tell("mechanical-shaft-length-long-needed", new=new, old=old))
+    return check("shaft_length", Fits.CANNOT, tell("mechanical-shaft-length-long-needed-2", new=new, old=old))
 
 
 def keyway(place: Place) -> FitCheck | None:
@@ -105,12 +103,14 @@ def keyway(place: Place) -> FitCheck | None:
     if not place.brings_motor or product is None or product.keyway is None or hub is None:
         return None
     if product.keyway == hub:
-        return check("keyway", Fits.YES, "Keyed, as the hub." if hub == "yes" else "No key; a set screw on the flat.")
+        return check(
+            "keyway",
+            Fits.YES,
+            (say("mechanical-keyway-keyed-hub") if hub == "yes" else say("mechanical-keyway-key-set"),),
+        )
     if hub == "yes":
-        return check("keyway", Fits.WORK, "The hub is keyed, its shaft is not: a bushing with a key, or another hub.")
-    return check(
-        "keyway", Fits.WORK, "Its shaft is keyed, the hub is not: leave the key out, and set the screw on a flat."
-    )
+        return check("keyway", Fits.WORK, tell("mechanical-keyway-hub-keyed"))
+    return check("keyway", Fits.WORK, tell("mechanical-keyway-shaft-keyed"))
 
 
 def mounting(place: Place) -> FitCheck | None:
@@ -122,12 +122,12 @@ def mounting(place: Place) -> FitCheck | None:
         return check(
             "mounting",
             Fits.UNKNOWN,
-            f"It is held by {product.mounting}: and the old one?",
+            tell("mechanical-mounting-held-old", mounting=product.mounting),
             path="options/fitting/mounting",
         )
     if here is product.mounting:
-        return check("mounting", Fits.YES, f"Held by {here}, as now.")
-    return check("mounting", Fits.WORK, f"It is held by {product.mounting}, the old one by {here}: an adapter.")
+        return check("mounting", Fits.YES, tell("mechanical-mounting-held-now", here=here))
+    return check("mounting", Fits.WORK, tell("mechanical-mounting-held-old-one", mounting=product.mounting, here=here))
 
 
 def attitude(place: Place) -> FitCheck | None:
@@ -137,11 +137,11 @@ def attitude(place: Place) -> FitCheck | None:
         return None
     if lies is Attitude.SHAFT_UP:
         if product is not None and product.shaft_up == "no":
-            return check("attitude", Fits.CANNOT, "Its maker does not allow the shaft up.")
+            return check("attitude", Fits.CANNOT, tell("mechanical-attitude-maker-does"))
         if product is None or product.shaft_up is None:
-            return check("attitude", Fits.UNKNOWN, "Shaft up: ask its maker, and fit a slinger.")
-        return check("attitude", Fits.YES, "Shaft up is allowed.")
-    return check("attitude", Fits.YES, f"{lies.label.capitalize()}: ordinary.")
+            return check("attitude", Fits.UNKNOWN, tell("mechanical-attitude-shaft-up"))
+        return check("attitude", Fits.YES, tell("mechanical-attitude-shaft-up-allowed"))
+    return check("attitude", Fits.YES, tell("mechanical-attitude-ordinary", lies=capital(lies)))
 
 
 def weather(place: Place) -> FitCheck | None:
@@ -150,9 +150,13 @@ def weather(place: Place) -> FitCheck | None:
         return None
     code = (place.product.enclosure or "").upper().replace(" ", "") if place.product else ""
     if code in OPEN_ENCLOSURES:
-        return check("weather", Fits.CANNOT, f"Enclosure {code} is open; here it is wet.")
-    drains = "Lowest drain open, the others shut; a rain shield over it; leads looped down."
-    return check("weather", Fits.WORK if code else Fits.UNKNOWN, drains if code else f"Which enclosure? {drains}")
+        return check("weather", Fits.CANNOT, tell("mechanical-weather-enclosure-open", code_=code))
+    drains = say("mechanical-weather-lowest-drain")
+    return check(
+        "weather",
+        Fits.WORK if code else Fits.UNKNOWN,
+        (drains if code else say("mechanical-weather-enclosure", drains=drains),),
+    )
 
 
 def air_over(place: Place) -> FitCheck | None:
@@ -161,15 +165,10 @@ def air_over(place: Place) -> FitCheck | None:
     if not place.brings_motor or product is None or product.air_over != "yes":
         return None
     if inside is None:
-        return check(
-            "air_over",
-            Fits.UNKNOWN,
-            "It needs the machine's air over it: is it in that air?",
-            path="options/fitting/in_air",
-        )
+        return check("air_over", Fits.UNKNOWN, tell("mechanical-air-over-needs-machine"), path="options/fitting/in_air")
     if inside == "yes":
-        return check("air_over", Fits.YES, "The machine's air passes over it.")
-    return check("air_over", Fits.CANNOT, "It needs air over it, and stands outside the machine's.")
+        return check("air_over", Fits.YES, tell("mechanical-air-over-machine-s"))
+    return check("air_over", Fits.CANNOT, tell("mechanical-air-over-needs-air"))
 
 
 def altitude(place: Place) -> FitCheck | None:
@@ -179,8 +178,8 @@ def altitude(place: Place) -> FitCheck | None:
     if height is None or height.si <= RATED_ALTITUDE_M or power is None or hardest is None:
         return None
     allowed = power * (1 - DERATING_PER_M * (height.si - RATED_ALTITUDE_M))
-    said = (figure("altitude", height.si), ": good for ", figure("shaft_power", allowed), ", asked for ", figure("shaft_power", hardest), ".")  # fmt: skip
-    return check("altitude", Fits.YES if hardest <= allowed else Fits.CANNOT, *said)
+    said = tell("mechanical-altitude", altitude=figure("altitude", height.si), shaft_power=figure("shaft_power", allowed), shaft_power_2=figure("shaft_power", hardest))  # fmt: skip
+    return check("altitude", Fits.YES if hardest <= allowed else Fits.CANNOT, said)
 
 
 def load(place: Place) -> FitCheck | None:
@@ -192,16 +191,13 @@ def load(place: Place) -> FitCheck | None:
     factor = product.service_factor.si if product and product.service_factor else 1.0
     share = figure("load", hardest / power)
     if hardest <= power:
-        return check("load", Fits.YES, share, " of its rated power at the hardest step.")
+        return check("load", Fits.YES, tell("mechanical-load-rated-power", share=share))
     if hardest <= power * factor:
         return check(
-            "load",
-            Fits.WORK,
-            share,
-            f" of rated power, inside its service factor of {factor:g}: it runs hotter and shorter.",
+            "load", Fits.WORK, tell("mechanical-load-rated-power-inside", share=share, factor=Number(factor, "g"))
         )
-    too_much = (share, " of its rated power at the hardest step: take the next size up.")
-    return check("load", Fits.CANNOT if product and product.rated_power else Fits.WORK, *too_much)
+    too_much = tell("mechanical-load-rated-power-hardest", share=share)
+    return check("load", Fits.CANNOT if product and product.rated_power else Fits.WORK, too_much)
 
 
 def top_speed(place: Place) -> FitCheck | None:
@@ -212,13 +208,8 @@ def top_speed(place: Place) -> FitCheck | None:
     speeds = [step.speed.value for step in place.steps if step.speed]
     if not speeds:
         return None
-    said = (
-        figure("speed", max(speeds)),
-        " at the fastest step; wheel and bearings stand ",
-        figure("speed", limit.si, "plate"),
-        ".",
-    )
-    return check("top_speed", Fits.YES if max(speeds) <= limit.si else Fits.CANNOT, *said)
+    said = tell("mechanical-top-speed", speed=figure("speed", max(speeds)), speed_2=figure("speed", limit.si, "plate"))
+    return check("top_speed", Fits.YES if max(speeds) <= limit.si else Fits.CANNOT, said)
 
 
 def least_speed(place: Place) -> FitCheck | None:
@@ -230,13 +221,8 @@ def least_speed(place: Place) -> FitCheck | None:
     floor = product.least_speed.si * product.rated_speed.si
     if not speeds:
         return None
-    said = (
-        figure("speed", min(speeds)),
-        " at the slowest step; it holds ",
-        figure("speed", floor, "plate"),
-        " and more.",
-    )
-    return check("least_speed", Fits.YES if min(speeds) >= floor else Fits.WORK, *said)
+    said = tell("mechanical-least-speed", speed=figure("speed", min(speeds)), speed_2=figure("speed", floor, "plate"))
+    return check("least_speed", Fits.YES if min(speeds) >= floor else Fits.WORK, said)
 
 
 def blower_constants(place: Place) -> FitCheck | None:
@@ -245,12 +231,10 @@ def blower_constants(place: Place) -> FitCheck | None:
         return None
     taught = place.product.blower_constants if place.product else None
     if taught == "yes":
-        return check("blower_constants", Fits.YES, "It is taught this blower.")
+        return check("blower_constants", Fits.YES, tell("mechanical-blower-constants-taught-blower"))
     if taught == "no":
-        return check(
-            "blower_constants", Fits.CANNOT, "It does not know this blower: it would hold another airflow than it says."
-        )
-    return check("blower_constants", Fits.UNKNOWN, "Ask its maker for the constants of this blower.")
+        return check("blower_constants", Fits.CANNOT, tell("mechanical-blower-constants-does-know"))
+    return check("blower_constants", Fits.UNKNOWN, tell("mechanical-blower-constants-ask-maker"))
 
 
 def data_sheet(place: Place) -> FitCheck | None:
@@ -258,11 +242,7 @@ def data_sheet(place: Place) -> FitCheck | None:
     stated = place.product.impossible_efficiency if place.product else None
     if stated is None:
         return None
-    return check(
-        "data_sheet",
-        Fits.CANNOT,
-        f"It states an efficiency of {100 * stated.si:g} %, which no motor has: set its entry right.",
-    )
+    return check("data_sheet", Fits.CANNOT, tell("mechanical-data-sheet", stated=Number(100 * stated.si, "g")))
 
 
 def listing(place: Place) -> FitCheck | None:
@@ -271,14 +251,11 @@ def listing(place: Place) -> FitCheck | None:
         return None
     allowed = place.fitting.listing_allows
     if allowed == "yes" or (place.product is not None and place.product.listed_for_replacement == "yes"):
-        return check("listing", Fits.YES, "The listing allows it.")
+        return check("listing", Fits.YES, tell("mechanical-listing-listing-allows"))
     if allowed == "no":
-        return check("listing", Fits.CANNOT, "The appliance's listing does not allow another kind.")
+        return check("listing", Fits.CANNOT, tell("mechanical-listing-appliance-s"))
     return check(
-        "listing",
-        Fits.UNKNOWN,
-        "Is the machine part of a listed appliance? Ask its maker.",
-        path="options/fitting/listing_allows",
+        "listing", Fits.UNKNOWN, tell("mechanical-listing-machine-part"), path="options/fitting/listing_allows"
     )
 
 

@@ -10,7 +10,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.options.contract import Option, SolvedStep
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.traits import SetBy, Traits
-from modest_rotor.core.phrase import Figure, Frozen, Phrase
+from modest_rotor.core.phrase import Frozen, Phrase
 from modest_rotor.core.stations.fitting import Fitting
 from modest_rotor.core.stations.options import Considered, Waiver
 from modest_rotor.core.stations.plate import Plate
@@ -85,7 +85,7 @@ class Place:
         return own or self.found.plate.rated_power_w
 
 
-def check(name: str, fits: Fits, *sentence: str | Figure, path: str | None = None) -> FitCheck:
+def check(name: str, fits: Fits, sentence: Phrase, path: str | None = None) -> FitCheck:
     """What a check says, its question and source taken from the table."""
     row = find_row("fit_checks", check=name)
     return FitCheck(

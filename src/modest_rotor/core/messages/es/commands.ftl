@@ -1,0 +1,43 @@
+candidates-edits-machine-put = La máquina puesta en orden es la base de todo trabajo; no necesita una segunda columna.
+candidates-edits-cannot-stand = { $product } no puede representar esta clase; no se añadió nada. Elija otro, o ninguno aún.
+candidates-edits-option-added = opción { $product } añadida
+candidates-refuse-unsuited-machine-put = La máquina puesta en orden es la base de todo trabajo; no necesita una segunda columna.
+candidates-refuse-unsuited-product-cannot = Ese producto no puede representar esta clase de opción; no se cambió nada.
+commands-fields-lists-setting-tried = ajuste probado
+commands-fields-lists-loud-mark = marca de ruido
+commands-fields-lists-pair-sets = par de series
+commands-fields-first-parts-set-typed = una serie por escribir
+commands-fields-first-parts-usual-candidates = los candidatos usuales
+commands-fields-first-parts-hours-year = las horas de un año, supuestas
+commands-fields-edits-added = { $called } { $items } añadido
+commands-fields-edits-removed = { $called } quitado
+commands-fields-edits-nothing-line = Nada de la línea es bastante seguro para escribirlo; se conserva. Siga escribiendo, o campo por campo.
+commands-fields-edits-plate-line = la placa desde su línea
+commands-fields-edits-row-can = No se puede tomar ninguna fila; las razones figuran junto a cada una.
+commands-fields-edits-set-csv = { $sets ->
+        [one] { $sets } serie desde CSV
+       *[other] { $sets } series desde CSV
+    }
+commands-fields-edits-set-read = una serie leída del panel
+commands-fields-editable = Los dispositivos se eligen, no se editan; los anteriores se quedan.
+commands-fields-called = Un trabajo no tiene una lista llamada «{ $items }».
+setting-up-edits-say-first = Diga primero qué debe mantener el lazo.
+setting-up-edits-gains-tried = ganancias que probar
+setting-up-edits-duty-step = Esa etapa de servicio ya no está.
+setting-up-edits-setting-tried = un ajuste probado
+setting-up-edits-setting-tried-read = un ajuste probado, leído del panel
+setting-up-edits-loud-hz = ruidoso a { $hertz } Hz
+setting-up-edits-step-test = un escalón, leído del variador
+setting-up-edits-loop-watched = el lazo observado en el variador
+setting-up-edits-no = ningún { $which }
+commands-year-edits-there-template = No hay plantilla llamada «{ $building }».
+commands-year-edits-year-assumed = el año de: { $building }, supuesto
+commands-year-edits-logged-load = registrado, carga { $load } %
+commands-year-edits-logged-running = registrado, en marcha
+commands-year-edits-year-logger = el año desde un registrador
+commands-year-edits-holds-only = «{ $column }» contiene { $kind }: solo los vatios hacen una energía. No se tomó nada.
+commands-year-edits-days = { $days } días
+commands-year-edits-rows = { $column }, { $rows } filas{ $gaps }
+commands-year-edits-days-gaps = ; { $gaps } días de huecos dejados fuera
+commands-year-edits-logger-s = energía de un registrador después
+commands-year-with-steps = Un año tiene como máximo { $most_steps } etapas; no se tomó nada. Quite una antes.

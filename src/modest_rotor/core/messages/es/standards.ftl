@@ -1,0 +1,15 @@
+drives-drive-efficiency = Un variador de { $rating } hp queda fuera de la tabla, que va de { $sizes } a { $sizes_2 } hp.
+lookup-rows-of = «{ $heading }» no tiene fila para { $asked }. Tiene { $has }.
+lookup-at-size = «{ $heading }» no tiene fila para { $value } { $unit }. Tiene { $sizes } { $unit }; entre ellas una norma no da nada.
+lookup-between = { $value } { $unit } queda fuera de «{ $heading }», que va de { $known } a { $known_2 } { $unit }.
+motors-code-letter-of = Los voltamperios a rotor bloqueado son mayores que cero, no { $volt_amperes_per_watt } veces la potencia.
+motors-locked-rotor-current-a = Un motor tiene una fase o tres y voltios mayores que cero, no { $phases } y { $voltage_v } V.
+motors-voltage-unbalance = Las tres tensiones de línea son mayores que cero; se indicó { $volts } V. Una línea muerta es falta de fase.
+motors-unbalance-derating = { $unbalance } % de desequilibrio supera el 5 % con el que un motor puede llegar a funcionar: no lo ponga en marcha; busque la causa en la red o en las conexiones.
+motors-winding-temperature-c = Un devanado tiene ohmios mayores que cero; { $cold_ohm } Ω es un cortocircuito o falta de contacto.
+motors-enclosure-ip-code = «{ $code_ }» no es un código IP: dos cifras, por ejemplo IP54, con X para la que no se da.
+motors-enclosure-stated = no indicado
+wiring-these-service-factor = factor de servicio 1,15 o más
+wiring-these-all-other = todos los demás motores
+wiring-these-rise-c = calentamiento de 40 °C o menos
+wiring-overload-setting-a = Una placa lleva amperios mayores que cero y un factor de servicio de 1 a { $largest_service_factor }, no { $plate_current_a } A y { $service_factor }.

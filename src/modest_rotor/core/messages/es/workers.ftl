@@ -1,0 +1,10 @@
+bounded = Otros están leyendo archivos aquí ahora mismo; no se tomó nada. Pruebe dentro de un momento.
+bounded-wait-nobody-waits = Ya nadie lo espera; no se tomó nada.
+bounded-wait-could-read = No se pudo leer en { $seconds } segundos; no se tomó nada. Recórtelo.
+bounded-wait-could-read-memory = No se pudo leer con la memoria que puede usar un archivo; no se tomó nada. Recórtelo.
+bounded-work = Necesita más memoria de la que puede usar un archivo; no se tomó nada. Recórtelo.
+solvers-stop = La aplicación se está deteniendo.
+solvers-ask = Entretanto se pidió algo más nuevo.
+solvers-solve = Se está calculando demasiado ahora mismo. Pruebe dentro de un momento.
+solvers-serve-could-worked = No se pudo calcular en el tiempo que puede tomar una petición.
+solvers-serve-what-worked = Lo que trabajaba en ello terminó. Pruebe otra vez.
