@@ -37,7 +37,7 @@ def rows(units: UnitSystem, name: str) -> list[dict[str, Any]]:
 def test_the_first_sheet_names_machine_day_and_revision() -> None:
     said = {row["what"]: row["value"] for row in rows("si", "Machine")}
     assert (said["date"], said["job revision"]) == ("2026-11-30", "r1")
-    assert said["program"] and "95" in str(said["bands"])
+    assert said["program"] and "95" in str(said["uncertainties"])
     assert {row["stands on"] for row in rows("si", "Machine")} >= {"plate", "measured"}
 
 

@@ -2,12 +2,17 @@
 
 from __future__ import annotations
 
+import ast
 from pathlib import Path
 
 import pytest
 from tools import messages
 
 SOURCE = messages.HOUSE / "src"
+OF_OPERATORS = ("serve", "cli.py")
+"""What says something to whoever runs the program, in its terminal."""
+OF_BUILDERS = ("core/graph.py", "core/content.py", "core/say.py", "core/bench/course.py")
+"""What fails only while the program is built, from files of its own."""
 
 
 @pytest.fixture(scope="module")
@@ -58,3 +63,21 @@ def test_a_slip_in_a_catalogue_is_named(tmp_path: Path, monkeypatch: pytest.Monk
         (tmp_path / "en" / "one.ftl").write_text(text, encoding="utf-8")
         with pytest.raises(messages.CatalogueRefused, match=why):
             messages.read("en")
+
+
+def _raised_in_plain_text(path: Path) -> list[int]:
+    """The lines on which a file raises something with text of its own."""
+    raised = [node.exc for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))) if isinstance(node, ast.Raise)]
+    first = [(one.args[0], one.lineno) for one in raised if isinstance(one, ast.Call) and one.args]
+    return [
+        line
+        for said, line in first
+        if isinstance(said, ast.JoinedStr | ast.BinOp) or isinstance(getattr(said, "value", None), str)
+    ]
+
+
+def test_whatever_refuses_says_a_message() -> None:
+    home = SOURCE / "modest_rotor"
+    found = {str(path.relative_to(home)): _raised_in_plain_text(path) for path in sorted(home.rglob("*.py"))}
+    plain = {name: lines for name, lines in found.items() if lines and not name.startswith(OF_OPERATORS)}
+    assert sorted(plain) == sorted(name for name in OF_BUILDERS)

@@ -12,7 +12,7 @@ from pydantic import model_validator
 
 from modest_rotor.core import say as saying
 from modest_rotor.core.content import Contents
-from modest_rotor.core.kept_words import as_said, kept_for_all, to_keep
+from modest_rotor.core.kept_words import as_said, kept_for_all, said_again, to_keep
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.phrase import Frozen, Phrase, figure
 from modest_rotor.core.pseudo import marked
@@ -206,13 +206,24 @@ def test_what_is_kept_for_readers_of_any_language_is_read_back_as_it_was_said() 
     )
     with kept_for_all():
         kept = told.model_dump_json()
-    again = Told.model_validate_json(kept)
+    with said_again():
+        again = Told.model_validate_json(kept)
     assert again == told and isinstance(again.label, Said) and isinstance(again.phrase, Sentence)
     assert words_for(again.label, SPANISH) == "Toma 1.234,5 W"
     assert (
         words_for(again.phrase, SPANISH)[0]
         == "Más de 2 series"[:7] + words_for(say("many", n=2), SPANISH) + "fits: leído "
     )
+
+
+@pytest.mark.parametrize(
+    "after", ["", "{", '{"say": "alone", "with": {}, "words": "x"}', '{"number": 1, "as": "9d"}', "[" * 5000]
+)
+def test_what_somebody_sends_is_no_message_whatever_it_begins_with(after: str) -> None:
+    sent = "\x02" + after
+    told = Told.model_validate({"label": sent, "note": sent, "phrase": [sent], "many": [sent]})
+    assert (told.label, told.phrase, told.many) == (sent, (sent,), (sent,))
+    assert type(told.label) is str
 
 
 def test_what_was_kept_with_a_message_that_is_gone_is_read_in_plain_words() -> None:

@@ -125,6 +125,14 @@ describe("a typed entry", () => {
   it("stays as it was typed for whoever reads in its unit", () => {
     expect(writeEntry("input_power", entry("305.80 W", 305.8, "W"), "si")).toEqual({ text: "305.80", typed: null });
     expect(writeEntry("airflow", entry("1,450 cfm", 0.684, "cfm"), "ip")).toEqual({ text: "1,450", typed: null });
+    for (const [typed, text] of [
+      ["208-230 V", "208-230"],
+      ["208 to 230 V", "208 to 230"],
+      ["208 a 230 V", "208 a 230"],
+      ["230 v", "230"],
+    ] as const)
+      expect(writeEntry("rated_voltage", entry(typed, 230, "V", 208), "ip").text).toBe(text);
+    expect(writeEntry("life", entry("10 años", 10, "years"), "si").text).toBe("10");
   });
 
   it("is turned for whoever reads in another, and says what was typed", () => {

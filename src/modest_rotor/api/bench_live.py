@@ -19,6 +19,7 @@ from modest_rotor.core.bench.why import Meter
 from modest_rotor.core.errors import ChangeRefused, ModestRotorError
 from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.say import say
+from modest_rotor.core.unfit import reason_of
 from modest_rotor.devices.bench_rig import PANEL, BenchRig
 from modest_rotor.store.database import with_connection
 
@@ -170,7 +171,9 @@ class Session:
         except ValidationError as error:
             first = error.errors()[0]
             place = "/".join(str(step) for step in first["loc"][REFUSED_PLACES:]) or say("bench-live-module-what-told")
-            await self._send(RefusedView(sentence=say("bench-live-module-rig-goes", place=place, first=first["msg"])))
+            await self._send(
+                RefusedView(sentence=say("bench-live-module-rig-goes", place=place, first=reason_of(first)))
+            )
         except ModestRotorError as error:
             await self._send(RefusedView(sentence=say("bench-live-module-rig-goes-2", error=error)))
 

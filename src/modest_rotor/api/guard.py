@@ -15,6 +15,7 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from modest_rotor.core.errors import Conflict, Refusal, UnknownItem
 from modest_rotor.core.say import Number, Reader, reader_of, reading, say, words_for
+from modest_rotor.core.unfit import first_reason, reason_of
 from modest_rotor.fieldbus.errors import DeviceTrouble
 from modest_rotor.formats.photo import LARGEST_PHOTO
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy
@@ -207,13 +208,13 @@ def _of_framework(_: Request, error: HTTPException) -> JSONResponse:
 def _unreadable(_: Request, error: RequestValidationError) -> JSONResponse:
     first = error.errors()[0]
     place = "/".join(str(step) for step in first["loc"] if step != "body")[:200] or None
-    return _problem(422, f"{place or 'The request'}: {first['msg']}.", place)
+    told = say("guard-unfit-at", place=place or say("guard-unfit"), reason=reason_of(first))
+    return _problem(422, told, place)
 
 
 def _unfit(_: Request, error: ValidationError) -> JSONResponse:
-    first = error.errors(include_url=False)[0]
-    place = "/".join(str(step) for step in first["loc"])[:200] or say("guard-unfit")
-    return _told(422, f"{place}: {first['msg'].removeprefix('Value error, ')}.")
+    place, reason = first_reason(error)
+    return _told(422, say("guard-unfit-at", place=place[:200] or say("guard-unfit"), reason=reason))
 
 
 def _fault(error: Exception) -> JSONResponse:

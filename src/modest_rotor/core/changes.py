@@ -15,8 +15,9 @@ from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.errors import ChangeRefused, QuantityRefused
 from modest_rotor.core.job import Job, JobDocument
 from modest_rotor.core.quantities import UnitSystem
-from modest_rotor.core.say import say
+from modest_rotor.core.say import clause, say
 from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.core.unfit import reason_of
 
 Whole = TypeVar("Whole", bound=BaseModel)
 PATH = re.compile(r"[a-z_0-9]+(/[a-z_0-9]+){0,4}")
@@ -128,23 +129,9 @@ def _plain(value: Any) -> Any:
     return value
 
 
-REASONS = {
-    "too_long": "changes-too-long",
-    "string_too_long": "changes-string-too-long",
-    "enum": "changes-none-of-the-answers",
-    "literal_error": "changes-none-of-the-answers",
-}
-"""Messages for what a model refuses, by pydantic's name of it."""
-
-
 def _reason(job: Job, path: str, error: ValidationError) -> str:
-    """The first reason of a validation error, in words for whoever typed."""
+    """The first reason of a validation error, in words for whoever typed; of text of another form, what its form is."""
     first = error.errors(include_url=False)[0]
-    if first["type"] in REASONS:
-        return say(REASONS[first["type"]], **first.get("ctx", {}))
-    if first["type"] == "string_pattern_mismatch":
-        owner, field = _owner(job, path)
-        form = (type(owner).model_fields[field].description or "it is of another form").rstrip(".")
-        return form[:1].lower() + form[1:]
-    reason = first["msg"].removeprefix("Value error, ")
-    return reason[:1].lower() + reason[1:]
+    owner, field = _owner(job, path)
+    form = type(owner).model_fields[field].description
+    return clause(form) if first["type"] == "string_pattern_mismatch" and form else reason_of(first)

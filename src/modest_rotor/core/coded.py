@@ -10,6 +10,7 @@ import re
 from enum import StrEnum
 from functools import cache, cached_property, lru_cache
 
+from modest_rotor.core.say import in_each_language
 from modest_rotor.core.tables import read_table
 
 WORDS = re.compile(r"[\w-]+")
@@ -29,8 +30,10 @@ def names_of(kind: str) -> dict[str, str]:
 
 @cache
 def codes_labelled(enumeration: str) -> dict[str, str]:
-    """The codes of an enumeration by their labels."""
-    return {label: code for code, label in labels_of(enumeration).items()}
+    """The codes of an enumeration by their labels in every language; where two would read alike, English decides."""
+    told = [(code, in_each_language(label)) for code, label in labels_of(enumeration).items()]
+    others = {label: code for code, labels in told for label in labels}
+    return others | {labels[0]: code for code, labels in told}
 
 
 @cache

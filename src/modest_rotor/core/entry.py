@@ -23,7 +23,7 @@ PER_CENT, OF_ONE = "%", say("entry-these")
 OPEN_CIRCUIT = frozenset(("ol", "o.l.", "o.l", "open", "infinite", "∞"))
 """What people type where an ohmmeter shows no connection; kept as the highest resistance that its quantity holds."""
 _TYPED = re.compile(
-    rf"(?P<sign>[+-]?)\s*(?P<first>{NUMERAL})(?:\s*(?:-|–|to)\s*(?P<second>{NUMERAL}))?\s*(?P<unit>.*)", re.I
+    rf"(?P<sign>[+-]?)\s*(?P<first>{NUMERAL})(?:\s*(?:-|–|to|a)\s*(?P<second>{NUMERAL}))?\s*(?P<unit>.*)", re.I
 )
 
 
@@ -42,6 +42,17 @@ class Entry(BaseModel):
     low: float | None = Field(default=None, description="the lower end, when a range was typed")
     resolution: float = Field(default=0.0, ge=0, description="the SI size of the last digit typed")
 
+    @property
+    def is_bare(self) -> bool:
+        """Whether no unit was typed with it."""
+        match = _TYPED.fullmatch(plain_fractions(self.typed.lstrip(CURRENCY_SIGNS)).strip())
+        return match is not None and not match["unit"].strip() and self.unit != "money"
+
+    @property
+    def with_unit(self) -> str:
+        """What was typed, with its unit where none was typed with it; an amount of money stays as it is."""
+        return f"{self.typed} {self.unit}".strip() if self.is_bare else self.typed
+
     def outside_by(self, si: float) -> float:
         """How far a value lies outside what was typed, as a logarithm; nought all along a range such as 208-230 V.
 
@@ -55,7 +66,7 @@ class Entry(BaseModel):
     @model_validator(mode="after")
     def _finite(self) -> "Entry":
         if not all(math.isfinite(number) for number in (self.si, self.resolution, self.low or 0.0)):
-            raise ValueError("an entry holds finite numbers only")
+            raise ValueError(say("entry-not-finite"))
         return self
 
 

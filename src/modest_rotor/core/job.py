@@ -113,7 +113,7 @@ class JobDocument(Sheet):
         ):
             names = [item.id for item in items]
             if len(names) != len(set(names)):
-                raise ValueError("two items of one list have the same id")
+                raise ValueError(say("job-id-twice"))
         return self
 
     @property

@@ -1,6 +1,7 @@
 """What is said, kept to be read by others later: as its message and values, so that each reads it in their own language.
 
-Text that was said becomes text that begins with :data:`MARK`; models read it back as it was said.
+Text that was said becomes text that begins with :data:`MARK`; models read it back as it was said, inside :func:`said_again` alone: what
+somebody sends or a file holds is never taken for a message, whatever it begins with.
 """
 
 from __future__ import annotations
@@ -8,6 +9,7 @@ from __future__ import annotations
 import json
 from collections.abc import Iterator
 from contextlib import contextmanager
+from contextvars import ContextVar
 from datetime import datetime
 from enum import Enum
 from typing import Any
@@ -17,8 +19,9 @@ from pydantic import BaseModel
 from modest_rotor.core.say import Dated, Number, Reader, Said, Sentence, Shaped, is_message, reading
 
 MARK = "\x02"
-"""No keyboard writes it and no file that is taken in holds it."""
+"""Before what is kept; text of people stands beside it and has no such sign."""
 KEPT = Reader(language="kept")
+_IS_READ: ContextVar[bool] = ContextVar("what was kept is read", default=False)
 
 
 @contextmanager
@@ -26,6 +29,21 @@ def kept_for_all() -> Iterator[None]:
     """What models write as JSON inside is written to be kept, for readers of any language."""
     with reading(KEPT):
         yield
+
+
+@contextmanager
+def said_again() -> Iterator[None]:
+    """What models read inside was kept by this program, and is said again."""
+    token = _IS_READ.set(True)
+    try:
+        yield
+    finally:
+        _IS_READ.reset(token)
+
+
+def is_kept(value: Any) -> bool:
+    """Whether a value is a message as it was kept, and is read as such here."""
+    return type(value) is str and value.startswith(MARK) and _IS_READ.get()
 
 
 def to_keep(said: Said | Sentence) -> str:

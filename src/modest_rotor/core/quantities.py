@@ -11,10 +11,18 @@ from types import MappingProxyType
 from typing import Literal
 
 from modest_rotor.core.errors import QuantityRefused
-from modest_rotor.core.say import say
+from modest_rotor.core.say import Number, joined, say
 from modest_rotor.core.tables import read_table
 
 UnitSystem = Literal["ip", "si"]
+UNIT_WORDS = {
+    "days": say("unit-days"),
+    "years": say("unit-years"),
+    "per kWh": say("unit-per-kwh"),
+    "L/s per kW": say("unit-litres-a-second-per-kilowatt"),
+    "m³/h per kW": say("unit-cubic-metres-an-hour-per-kilowatt"),
+}
+"""What a person reads of units whose symbol is made of words."""
 TOLD_FIGURES = 3
 
 
@@ -103,23 +111,28 @@ def quantity(name: str) -> Quantity:
     return found
 
 
+def unit_words(symbol: str) -> str:
+    """A unit as a person reads it."""
+    return UNIT_WORDS.get(symbol, symbol)
+
+
 def in_both_units(value: float, name: str) -> str:
     """A value as a reader of either system knows it, ``250 Pa (1 in. w.g.)``: for sentences whose reader is not known.
 
     :param value: in the unit used inside. :param name: of its quantity.
     """
     units = dict.fromkeys(quantity(name).reader_unit(system) for system in ("si", "ip"))
-    first, *other = (f"{_in_figures(unit.from_si(value))} {unit.symbol}" for unit in units)
-    return f"{first} ({other[0]})" if other else first
+    first, *other = (joined(" ", (_in_figures(unit.from_si(value)), unit_words(unit.symbol))) for unit in units)
+    return say("quantities-both-units", first=first, other=other[0]) if other else first
 
 
-def _in_figures(value: float) -> str:
+def _in_figures(value: float) -> Number:
     """In three figures, and with no fewer than all before the decimal point; what is no number as such."""
     if not math.isfinite(value):
-        return f"{value}"
+        return Number(value, "")
     places = max(0, TOLD_FIGURES - 1 - math.floor(math.log10(abs(value)))) if value else 0
-    text = f"{value:,.{places}f}"
-    return text.rstrip("0").rstrip(".") if "." in text else text
+    decimals = f"{value:,.{places}f}".partition(".")[2].rstrip("0")
+    return Number(value, f",.{len(decimals)}f")
 
 
 def dimension_of(spelling: str) -> str | None:

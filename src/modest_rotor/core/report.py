@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from modest_rotor.core.assessment import Assessment, Balance, Finding, Severity
+from modest_rotor.core.coded import names_of
 from modest_rotor.core.job import Job, Station
 from modest_rotor.core.options.answers import OptionAnswer, OptionsAnswer
 from modest_rotor.core.options.checks.place import Fits
@@ -154,7 +155,11 @@ def _machine(job: Job) -> tuple[Fact, ...]:
             else ()
         ),
         *(
-            (Fact(label=say("core-report-machine-kind-motor"), value=(str(plate.kind),), basis="plate"),)
+            (
+                Fact(
+                    label=say("core-report-machine-kind-motor"), value=(names_of("answers")[plate.kind],), basis="plate"
+                ),
+            )
             if plate.kind
             else ()
         ),

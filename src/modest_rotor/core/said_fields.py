@@ -7,7 +7,7 @@ from typing import Any, cast
 
 from pydantic_core import CoreSchema, core_schema
 
-from modest_rotor.core.kept_words import KEPT, MARK, as_said, to_keep
+from modest_rotor.core.kept_words import KEPT, as_said, is_kept, to_keep
 from modest_rotor.core.say import Said, Sentence, reader, words_for
 
 AROUND = ("definitions", "function-before", "function-after", "function-wrap")
@@ -63,15 +63,16 @@ def _kept(schema: Any) -> Any:
 def _as_said(value: Any, text: Callable[[Any], str]) -> str:
     if type(value) is Said:
         return value
-    if type(value) is str and value.startswith(MARK):
-        return text(as_said(value)) if type(said := as_said(value)) is not Said else said
+    if is_kept(value):
+        said = as_said(value)
+        return said if type(said) is Said else text(said)
     return text(value)
 
 
 def _as_sentence(value: Any, pieces: Callable[[Any], tuple[Any, ...]]) -> tuple[Any, ...]:
     if type(value) is Sentence:
         return value
-    if type(value) in (tuple, list) and len(value) == 1 and type(value[0]) is str and value[0].startswith(MARK):
+    if type(value) in (tuple, list) and len(value) == 1 and is_kept(value[0]):
         said = as_said(value[0])
         return said if type(said) is Sentence else pieces((said,) if type(said) is Said else said)
     return pieces(value)

@@ -2,8 +2,8 @@
 
 The core says :func:`say` or :func:`tell` with a code and values. The English of it is at once what a piece of text holds, so that it can be
 looked at, compared and logged like any text; code and values stay with it, and the edge has it worded anew for its reader
-(:func:`words_for`). The catalogues are Fluent files (``messages/<language>/*.ftl``, projectfluent.org), one message for each code; what the program loads is
-made of them by ``tools/generate.py``.
+(:func:`words_for`). The catalogues are Fluent files (``messages/<language>/*.ftl``, projectfluent.org), one message for each
+code; what the program loads is made of them by ``tools/messages.py``.
 """
 
 from __future__ import annotations
@@ -30,9 +30,9 @@ from modest_rotor.core.signs import typed_with_signs, with_signs
 
 ENGLISH = "en"
 PSEUDO = "en-XA"
+"""The language of tests: every message of the catalogue, marked, so that what is in no catalogue stands out."""
 ENDS = {"first": ". ", "head": ":", "clause": "\0"}
 """Before what a text that is cut short ends; a clause is whole."""
-"""The language of tests: every message of the catalogue, marked, so that what is in no catalogue stands out."""
 
 Pattern = list[Any]
 """A message as it is loaded: text, ``{"value": name}``, or ``{"on": name, "cases": {case: pattern}, "else": case}``."""
@@ -212,6 +212,11 @@ def _said_alone(code: str) -> Said:
 def tell(code: str, /, **values: Any) -> tuple[Any, ...]:
     """A phrase from a message of the catalogue, whose values may be figures and phrases as well."""
     return Sentence(code, values)
+
+
+def in_each_language(said: str) -> tuple[str, ...]:
+    """A piece of text as readers of every language read it, English first: for recognizing what one of them typed or saved."""
+    return tuple(dict.fromkeys((str(said), *(words_for(said, Reader(language)) for language in languages()))))
 
 
 def meant(text: str, among: Iterable[str]) -> str:

@@ -14,7 +14,9 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.quantities import Unit, quantity
+from modest_rotor.core.say import Number, joined, say
 from modest_rotor.core.stations.traits import Traits
+from modest_rotor.core.unfit import first_reason
 
 PROFILE_FORMAT: Literal["modest-rotor device"] = "modest-rotor device"
 MOST_REGISTERS = 120
@@ -181,19 +183,28 @@ class Register(Frozen):
     def _sound(self) -> Register:
         name = QUANTITY_OF.get(self.role)
         if name and self.measure is None:
-            raise ValueError(f"{self.role}: “{self.unit}” is no unit of {quantity(name).label}")
+            raise ValueError(say("profile-no-unit", role=self.role, unit=self.unit, label=quantity(name).label))
         if self.scale == 0:
-            raise ValueError(f"{self.role}: a scale of nought says nothing")
+            raise ValueError(say("profile-no-scale", role=self.role))
         if self.kind == "input" and self.access == "write":
-            raise ValueError(f"{self.role}: an input register cannot be written")
+            raise ValueError(say("profile-input-written", role=self.role))
         if self.low is not None and self.high is not None and self.low >= self.high:
-            raise ValueError(f"{self.role}: its least value {self.low:g} is not below its highest {self.high:g}")
+            raise ValueError(
+                say("profile-limits-crossed", role=self.role, low=Number(self.low, "g"), high=Number(self.high, "g"))
+            )
         if self.type in RANGES:
             ends = sorted(self.scale * raw + self.offset for raw in RANGES[self.type])
             for limit in (self.low, self.high):
                 if limit is not None and not ends[0] <= limit <= ends[1]:
                     raise ValueError(
-                        f"{self.role}: {limit:g} {self.unit} cannot be told in {self.type} × {self.scale:g}"
+                        say(
+                            "profile-limit-untold",
+                            role=self.role,
+                            limit=Number(limit, "g"),
+                            unit=self.unit,
+                            type=self.type,
+                            scale=Number(self.scale, "g"),
+                        )
                     )
         return self
 
@@ -218,18 +229,26 @@ class DeviceProfile(Frozen):
         roles = [register.role for register in self.registers]
         twice = next((role for role in roles if roles.count(role) > 1), None)
         if twice:
-            raise ValueError(f"two registers say they are “{twice}”")
+            raise ValueError(say("profile-role-twice", role=twice))
         missing = [role for role in NEEDED[self.kind] if role not in roles]
         if missing:
-            raise ValueError(f"a {self.kind} needs a register for {', '.join(missing)}")
+            raise ValueError(say("profile-role-missing", kind=self.kind, roles=joined(", ", missing)))
         taken: dict[tuple[str, int], Role] = {}
         for register in self.registers:
             for address in range(register.address, register.address + register.words):
                 other = taken.setdefault((register.kind, address), register.role)
                 if other is not register.role:
-                    raise ValueError(f"“{register.role}” and “{other}” both lie on {register.kind} register {address}")
+                    raise ValueError(
+                        say(
+                            "profile-same-register",
+                            role=register.role,
+                            other=other,
+                            kind=register.kind,
+                            address=address,
+                        )
+                    )
         if self.kind is DeviceKind.DRIVE and self.traits.drive is None:
-            raise ValueError("a drive says its traits: bands that it skips, its floor, its top")
+            raise ValueError(say("profile-drive-traits"))
         return self
 
     def register(self, role: Role) -> Register | None:
@@ -245,7 +264,7 @@ def read_profile(text: str) -> DeviceProfile:
     try:
         data: Any = json.loads(text)
     except (ValueError, RecursionError) as error:
-        raise ProfileRefused(f"The file is not JSON: {str(error)[:200]}. Nothing was taken in.") from error
+        raise ProfileRefused(say("profile-not-json", error=str(error)[:200])) from error
     return profile_from_data(data)
 
 
@@ -254,11 +273,8 @@ def profile_from_data(data: Any) -> DeviceProfile:
     try:
         return DeviceProfile.model_validate(data)
     except ValidationError as error:
-        first = error.errors(include_url=False)[0]
-        place = " ".join(str(step) for step in first["loc"]) or "profile"
-        raise ProfileRefused(
-            f"{place}: {first['msg'].removeprefix('Value error, ')}. Nothing was taken in; correct the file."
-        ) from error
+        place, reason = first_reason(error)
+        raise ProfileRefused(say("profile-unfit", place=place or say("profile-whole"), reason=reason)) from error
 
 
 @cache

@@ -15,7 +15,7 @@ from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.product import CurvePoint, Product, ProductType
-from modest_rotor.core.stations.sheet import quantity_of
+from modest_rotor.core.unfit import reason_of
 from modest_rotor.formats.cells import plain_text, rows_of, safe_text
 
 LARGEST_CATALOGUE = 4_000_000
@@ -148,7 +148,7 @@ def read_product(data: dict[str, Any]) -> tuple[Product | None, list[str]]:
 def _reason(error: Any) -> str:
     field = str(error["loc"][0]) if error["loc"] else ""
     title = Product.model_fields[field].title if field in Product.model_fields else field
-    return f"{title or 'the entry'}: {str(error['msg']).removeprefix('Value error, ')}"
+    return say("catalogue-files-unfit", title=title or say("catalogue-files-entry"), reason=reason_of(error))
 
 
 def _json_rows(text: str) -> tuple[list[tuple[int, dict[str, Any]]], list[str]]:
@@ -204,16 +204,9 @@ def _cell(name: str, value: Any) -> str:
 
 def _curve_row(point: CurvePoint) -> str:
     entries = (point.airflow or point.water_flow, point.pressure or point.head, point.shaft_power)
-    return f" {BETWEEN} ".join(
-        f"{entry.typed} {entry.unit}" if entry and _bare(entry) else entry.typed if entry else "" for entry in entries
-    )
+    return f" {BETWEEN} ".join(entry.with_unit if entry else "" for entry in entries)
 
 
 def typed(name: str, entry: Entry) -> str:
     """A value as typed, with its unit where none was typed."""
-    plain = quantity_of(Product, name) in ("price",) or not _bare(entry)
-    return entry.typed if plain else f"{entry.typed} {entry.unit}".strip()
-
-
-def _bare(entry: Entry) -> bool:
-    return not any(letter.isalpha() or letter in '%°"' for letter in entry.typed)
+    return entry.with_unit

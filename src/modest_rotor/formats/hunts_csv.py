@@ -9,8 +9,9 @@ from datetime import datetime
 
 from pydantic import Field
 
+from modest_rotor.core.coded import names_of
 from modest_rotor.core.phrase import WithWords
-from modest_rotor.core.say import say
+from modest_rotor.core.say import say, words_for
 from modest_rotor.formats.cells import safe_text
 
 
@@ -37,7 +38,7 @@ def write_hunts(results: Iterable[HuntResult]) -> str:
     """One hunt to a row, oldest first."""
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
-    writer.writerow([field.title for field in HuntResult.model_fields.values()])
+    writer.writerow([words_for(field.title) for field in HuntResult.model_fields.values()])
     for one in results:
         writer.writerow([_cell(getattr(one, name)) for name in HuntResult.model_fields])
     return out.getvalue()
@@ -47,5 +48,5 @@ def _cell(value: object) -> str:
     if isinstance(value, datetime):
         return f"{value:%Y-%m-%d %H:%M}"
     if isinstance(value, bool):
-        return "yes" if value else "no"
-    return safe_text(str(value))
+        return words_for(names_of("answers")["yes" if value else "no"])
+    return safe_text(words_for(value) if isinstance(value, str) else str(value))

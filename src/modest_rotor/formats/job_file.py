@@ -10,6 +10,7 @@ from pydantic import ValidationError
 from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.job import FORMAT_NAME, FORMAT_VERSION, Job
 from modest_rotor.core.say import say
+from modest_rotor.core.unfit import first_reason
 from modest_rotor.core.upgrades import upgraded
 
 
@@ -42,13 +43,7 @@ def job_from_data(data: Any) -> Job:
     try:
         return Job.model_validate(data)
     except ValidationError as error:
-        first = error.errors(include_url=False)[0]
-        place = "/".join(str(step) for step in first["loc"])
-        wrong = (
-            say("job-file-job-from-data-missing")
-            if first["type"] == "missing"
-            else first["msg"].removeprefix("Value error, ")
-        )
+        place, wrong = first_reason(error)
         raise JobFileRefused(say("job-file-job-from-data-file-holds", place=place, wrong=wrong), place) from error
     except QuantityRefused as refusal:
         raise JobFileRefused(refusal.sentence) from refusal

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import csv
 import io
-import re
 from collections.abc import Mapping
 from datetime import tzinfo
+from functools import cache
 from typing import Any
 
 from pydantic import Field, ValidationError
@@ -16,9 +16,10 @@ from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.job import MOST_SETS
 from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.quantities import UnitSystem, quantity
-from modest_rotor.core.say import Number, say
+from modest_rotor.core.say import Number, in_each_language, say, words_for
 from modest_rotor.core.stations.readings import ReadingSet, refuse_future
 from modest_rotor.core.stations.sheet import is_moment, quantity_of
+from modest_rotor.core.unfit import first_reason
 from modest_rotor.formats.cells import heading_and_unit, plain_text, rows_of, safe_text
 from modest_rotor.formats.clock import kept_of, zone_of
 
@@ -66,7 +67,7 @@ def write_sets(sets: tuple[ReadingSet, ...]) -> str:
     used = [name for name in FIELDS if any(getattr(one, name) not in (None, "") for one in sets)] or ["name"]
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
-    writer.writerow([title_of(name) for name in used])
+    writer.writerow([words_for(title_of(name)) for name in used])
     for one in sets:
         writer.writerow([_cell(getattr(one, name)) for name in used])
     return out.getvalue()
@@ -159,11 +160,19 @@ def _column(
 
 
 def _guess(heading: str) -> str:
-    plain = heading.strip().lower().rstrip("?")
-    for field in FIELDS:
-        if plain in (field, field.replace("_", " "), title_of(field).lower().rstrip("?")):
-            return field
-    return FORMER_HEADINGS.get(plain, LEAVE_OUT)
+    return _headings().get(_plain(heading), LEAVE_OUT)
+
+
+@cache
+def _headings() -> dict[str, str]:
+    """The fields by what may stand at the head of their column: their names, and what they are called in any language."""
+    titles = {_plain(title): field for field in FIELDS for title in in_each_language(title_of(field))}
+    names = {name: field for field in FIELDS for name in (field, field.replace("_", " "))}
+    return FORMER_HEADINGS | titles | names
+
+
+def _plain(heading: str) -> str:
+    return heading.strip().lower().strip("¿?")
 
 
 def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str, clock: tzinfo) -> dict[str, Any]:
@@ -182,10 +191,10 @@ def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str, 
     except QuantityRefused:
         raise
     except ValidationError as error:
-        first = error.errors(include_url=False)[0]
-        field = str(first["loc"][0]) if first["loc"] else ""
+        place, reason = first_reason(error)
+        field = place.split("/")[0]
         told = title_of(field) if field in FIELDS else say("readings-csv-set-row")
-        raise CsvRefused(f"{told}: {first['msg'].removeprefix('Value error, ')}") from error
+        raise CsvRefused(say("readings-csv-set-unfit", told=told, reason=reason)) from error
     if reading.is_empty:
         raise CsvRefused(say("readings-csv-set-reading"))
     refuse_future(reading, now)
@@ -196,6 +205,5 @@ def _set(row: list[str], columns: list[CsvColumn], units: UnitSystem, now: str, 
 
 def _cell(value: Any) -> str:
     if isinstance(value, Entry):
-        ends_in_unit = re.search(r"[^\d.,/ \-+eE]$", value.typed)
-        return value.typed if ends_in_unit else f"{value.typed} {value.unit}".strip()
-    return "" if value is None else safe_text(str(value))
+        return value.with_unit
+    return "" if value is None else safe_text(words_for(str(value)))

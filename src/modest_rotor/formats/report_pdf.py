@@ -21,10 +21,10 @@ from modest_rotor.core.phrase import BASIS_WORDS, Phrase
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.report import Fact, Report
 from modest_rotor.core.report_proof import ReportProof
-from modest_rotor.core.say import say, tell, words_for
+from modest_rotor.core.say import capital, say, tell, words_for
 from modest_rotor.formats.report_page_one import Dressing, Pen, letterhead, page_one
 from modest_rotor.formats.report_pictures import HAIR, INK2, balance_picture, year_picture
-from modest_rotor.formats.text import sentence, written
+from modest_rotor.formats.text import origin_of, sentence, written
 
 INK, BRICK = HexColor("#1D1A15"), HexColor("#7E1A16")
 MARGIN = 16 * mm
@@ -54,7 +54,6 @@ ROWS = (
     (say("report-pdf-rows-what-can"), "wrong"),
     (say("report-pdf-rows-how-soon"), "soon"),
 )
-CHOSEN = say("report-pdf-chosen")
 NO_DRESSING = Dressing()
 FRAME_PADDING = 6
 MOST_ACROSS = 5
@@ -124,7 +123,7 @@ def _running_lines(canvas: Canvas, report: Report, size: tuple[float, float], ti
     canvas.setFont("Text", 8)
     canvas.setFillColor(INK2)
     canvas.drawString(MARGIN, size[1] - 13 * mm, title[:90])
-    canvas.drawRightString(size[0] - MARGIN, size[1] - 13 * mm, report.date)
+    canvas.drawRightString(size[0] - MARGIN, size[1] - 13 * mm, words_for(report.date))
     canvas.setStrokeColor(HAIR)
     canvas.line(MARGIN, size[1] - 15 * mm, size[0] - MARGIN, size[1] - 15 * mm)
     foot = words_for(
@@ -171,7 +170,7 @@ def _story(report: Report, writer: _Writer, width: float, dressing: Dressing) ->
         story += _part(
             words_for(say("report-pdf-story-approvals-record")), [writer.text(one) for one in report.approvals]
         )
-    assumed = ", ".join(report.assumed) or words_for(say("report-pdf-story-nothing-moves"))
+    assumed = ", ".join(map(words_for, report.assumed)) or words_for(say("report-pdf-story-nothing-moves"))
     story += _part(
         words_for(say("report-pdf-story-assumed-measured")), [writer.text(f"{assumed}."), writer.text(report.bands)]
     )
@@ -185,7 +184,7 @@ def _story(report: Report, writer: _Writer, width: float, dressing: Dressing) ->
 
 
 def _part(title: str, lines: list[str], first_bold: bool = False) -> list[Flowable]:
-    head = Paragraph(title, _style(11, bold=True, before=7))
+    head = Paragraph(words_for(title), _style(11, bold=True, before=7))
     rest: list[Flowable] = [Paragraph(line, _style(9.5 if first_bold and n == 0 else 9, bold=first_bold and n == 0)) for n, line in enumerate(lines)]  # fmt: skip
     return [KeepTogether([head, *rest[:1]]), *rest[1:]]
 
@@ -225,7 +224,8 @@ def _options(report: Report, writer: _Writer, width: float) -> list[Flowable]:
         shown = report.options[start : start + MOST_ACROSS]
         head = [""] + [
             Paragraph(
-                writer.text(f"{one.letter}  {one.title}{words_for(CHOSEN) if one.chosen else ''}"), _style(9, bold=True)
+                writer.text(say("report-pdf-option", letter=one.letter, title=one.title, chosen=one.chosen)),
+                _style(9, bold=True),
             )
             for one in shown
         ]
@@ -277,7 +277,7 @@ def _proof(proof: ReportProof, writer: _Writer, width: float) -> list[Flowable]:
     story = [
         Paragraph(writer.text(words_for(say("report-pdf-proof-proof", option=proof.option))), _style(13, bold=True))
     ]
-    story += _part(proof.verdict.capitalize(), [writer.phrase(proof.sentence)], first_bold=True)
+    story += _part(capital(proof.verdict), [writer.phrase(proof.sentence)], first_bold=True)
     told = tell("report-pdf-proof-saved-year", saved=proof.saved, promised=proof.promised)
     story += [Paragraph(writer.phrase(told), _style(9))]
     rows: list[list[Any]] = [[Paragraph(words_for(head), _style(8, bold=True)) for head in PROOF_HEADS]]
@@ -294,7 +294,7 @@ def _proof(proof: ReportProof, writer: _Writer, width: float) -> list[Flowable]:
         if proof.signed
         else words_for(say("report-pdf-proof-signed-off-yet"))
     )
-    return [*story, *_part("Sign-off", [writer.text(signed)])]
+    return [*story, *_part(say("report-pdf-sign-off"), [writer.text(signed)])]
 
 
 def _pictures(report: Report, writer: _Writer, width: float) -> list[Flowable]:
@@ -321,11 +321,12 @@ def _working(title: str, result: Any, writer: _Writer) -> list[Flowable]:
     if result.figure:
         lines.append(
             Paragraph(
-                writer.text(f"{written(result.figure, writer.units, writer.currency)} = {working.formula}"), _style(8.5)
+                writer.text(f"{written(result.figure, writer.units, writer.currency)} = {words_for(working.formula)}"),
+                _style(8.5),
             )
         )
     given = "; ".join(
-        f"{one.symbol} {one.label} {written(one.figure, writer.units, writer.currency)} ({one.origin or words_for(BASIS_WORDS[one.figure.basis])})"
+        f"{one.symbol} {words_for(one.label)} {written(one.figure, writer.units, writer.currency)} ({origin_of(one)})"
         for one in working.ingredients
     )
     lines.append(Paragraph(writer.text(given), _style(8)))

@@ -10,9 +10,9 @@ from reportlab.graphics.shapes import Circle, Drawing, Line, Polygon, PolyLine, 
 from reportlab.lib.colors import Color, HexColor
 
 from modest_rotor.core.assessment import BalancePoint
-from modest_rotor.core.quantities import UnitSystem, quantity
+from modest_rotor.core.quantities import UnitSystem, quantity, unit_words
 from modest_rotor.core.report import Report, YearBar
-from modest_rotor.core.say import say, words_for
+from modest_rotor.core.say import in_signs, say, words_for
 
 INK, INK2, HAIR = HexColor("#1D1A15"), HexColor("#5B5347"), HexColor("#D6CDBD")
 COLOURS = {"copper": HexColor("#98480F"), "verdigris": HexColor("#0C6556"), "violet": HexColor("#554D92")}
@@ -168,8 +168,8 @@ def _scale(name: str, units: UnitSystem) -> Callable[[float], float]:
 
 
 def _unit(name: str, units: UnitSystem) -> str:
-    return quantity(name).reader_unit(units).symbol
+    return words_for(unit_words(quantity(name).reader_unit(units).symbol))
 
 
 def _number(value: float) -> str:
-    return f"{value:,.0f}" if value >= MOST_TICKS or value == 0 else f"{value:.3g}"
+    return in_signs(f"{value:,.0f}" if value >= MOST_TICKS or value == 0 else f"{value:.3g}")

@@ -18,24 +18,24 @@ from modest_rotor.core.report_proof import ReportProof
 from modest_rotor.core.say import say, words_for
 from modest_rotor.core.working import Result
 from modest_rotor.formats.cells import safe_text
-from modest_rotor.formats.text import sentence
+from modest_rotor.formats.text import in_words, sentence
 
 WIDTH = 22
 RESULTS = (
     "energy", "money", "saved_energy", "saved_money", "payback", "break_even", "worth", "cube_promise", "always_on",
     "made_up_heat", "saved_cooling", "net_money", "saved_emissions",
 )  # fmt: skip
-STEP_PARTS = (
-    "flow",
-    "pressure",
-    "speed",
-    "shaft_power",
-    "input_power",
-    "current",
-    "power_factor",
-    "motor_efficiency",
-    "whole_efficiency",
-)
+STEP_PARTS = {
+    "flow": say("term-flow"),
+    "pressure": say("term-pressure"),
+    "speed": say("term-speed"),
+    "shaft_power": say("term-shaft-power"),
+    "input_power": say("term-input-power"),
+    "current": say("sheet-current"),
+    "power_factor": say("sheet-power-factor"),
+    "motor_efficiency": say("sheet-motor-efficiency"),
+    "whole_efficiency": say("sheet-whole-efficiency"),
+}
 
 
 def write_xlsx(report: Report, options: tuple[OptionAnswer, ...], units: UnitSystem) -> bytes:
@@ -59,10 +59,10 @@ def _about(sheet: Worksheet, report: Report, units: UnitSystem) -> None:
     for fact in (*report.machine, *report.measured):
         _add(sheet, [fact.label, sentence(fact.value, units, report.currency), BASIS_WORDS[fact.basis]])
     for label, value in (
-        ("date", report.date),
+        (say("sheet-date"), report.date),
         (words_for(say("report-sheet-about-job-revision")), report.revision),
-        ("program", report.program_version),
-        ("bands", report.bands),
+        (say("sheet-program"), report.program_version),
+        (say("sheet-bands"), report.bands),
     ):
         _add(sheet, [label, value, ""])
 
@@ -108,7 +108,7 @@ def _steps(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSyste
     for option in options:
         for step in option.steps:
             hours = step.hours.value if step.hours else None
-            for part in STEP_PARTS:
+            for part, name in STEP_PARTS.items():
                 figure: Figure | None = getattr(step, part)
                 if figure is not None:
                     _add(
@@ -117,7 +117,7 @@ def _steps(sheet: Worksheet, options: tuple[OptionAnswer, ...], units: UnitSyste
                             option.letter,
                             step.name,
                             hours,
-                            part.replace("_", " "),
+                            name,
                             *_numbers(figure, units, None),
                             step.note,
                         ],
@@ -142,9 +142,9 @@ def _proof(sheet: Worksheet, proof: ReportProof, units: UnitSystem, currency: st
         told = (line.hours, line.before, line.same_flow, line.after, line.promised, line.saved, line.flow)
         _add(sheet, [line.name, *(sentence(one, units, currency) for one in told)])
     for label, said in (
-        ("verdict", (proof.verdict,)),
+        (say("sheet-verdict"), (proof.verdict,)),
         (words_for(say("report-sheet-proof")), proof.sentence),
-        *(("besides", one) for one in proof.besides),
+        *((say("sheet-besides"), one) for one in proof.besides),
     ):
         _add(sheet, [label, sentence(said, units, currency)])
 
@@ -156,7 +156,7 @@ def _numbers(figure: Figure | None, units: UnitSystem, currency: str | None) -> 
     unit = quantity(figure.quantity).reader_unit(units)
     low, high = (None if end is None else unit.from_si(end) for end in (figure.low, figure.high))
     band = None if figure.band is None else figure.band / unit.factor
-    return [unit.from_si(figure.value), band, low, high, (currency or "") if unit.symbol == "money" else unit.symbol]
+    return [unit.from_si(figure.value), band, low, high, in_words(unit, currency)]
 
 
 def _head(sheet: Worksheet, *names: str) -> None:

@@ -6,9 +6,9 @@ import math
 
 from modest_rotor.core.calculations.calculation import Calculated
 from modest_rotor.core.phrase import BASIS_WORDS, Figure, Phrase
-from modest_rotor.core.quantities import UnitSystem, quantity
+from modest_rotor.core.quantities import Unit, UnitSystem, quantity, unit_words
 from modest_rotor.core.say import in_signs, say, typed_in_signs, words_for
-from modest_rotor.core.working import Result
+from modest_rotor.core.working import Ingredient, Result
 
 OPEN_UPWARD = ("payback", "running_hours")
 """Quantities whose range may have no upper end."""
@@ -33,9 +33,16 @@ def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> s
     places = max(0, -math.floor(math.log10(step) + 1e-9))
     value = round(unit.from_si(figure.value) / step) * step
     beside = f" ± {round(max(band, step) / step) * step:,.{places}f}" if band else ""
-    symbol = (currency or "") if unit.symbol == "money" else unit.symbol
+    symbol = in_words(unit, currency)
     number = f"{value:,.{places}f}{beside}".replace("-", "−", 1 if value < 0 else 0)
     return f"{in_signs(number)} {symbol}".rstrip()
+
+
+def in_words(unit: Unit, currency: str | None) -> str:
+    """A unit as a person reads it; money shows its currency."""
+    if unit.symbol == "money":
+        return currency or ""
+    return words_for(unit_words(unit.symbol))
 
 
 def _finest(value: float, decimals: int) -> float:
@@ -56,8 +63,7 @@ def as_entered(figure: Figure, units: UnitSystem) -> str:
     assert figure.entry is not None
     entry = figure.entry
     typed = typed_in_signs(entry.typed)
-    bare = not any(letter.isalpha() or letter in "%°" for letter in typed)
-    return f"{typed} {entry.unit}".strip() if bare and entry.unit != "money" else typed
+    return f"{typed} {words_for(unit_words(entry.unit))}".strip() if entry.is_bare else typed
 
 
 def _range(figure: Figure, units: UnitSystem) -> str:
@@ -72,14 +78,19 @@ def _range(figure: Figure, units: UnitSystem) -> str:
         return in_signs(f"{round(end / step) * step:,.{places}f}")
 
     if low is None or high is None:
-        return words_for(say("text-range-more", said=said(low or 0.0), symbol=unit.symbol))
-    return words_for(say("text-range-to", said=said(low), said_2=said(high), symbol=unit.symbol))
+        return words_for(say("text-range-more", said=said(low or 0.0), symbol=unit_words(unit.symbol)))
+    return words_for(say("text-range-to", said=said(low), said_2=said(high), symbol=unit_words(unit.symbol)))
+
+
+def origin_of(one: Ingredient) -> str:
+    """Where a value that was put into a formula is from, or what it stands on."""
+    return words_for(one.origin or BASIS_WORDS[one.figure.basis])
 
 
 def told(calculated: Calculated, units: UnitSystem) -> str:
     """A calculation's results with their working, one fact to a line."""
-    lines = [f"{one.label}: {written(one.figure, units)}" for one in calculated.results if one.figure]
-    lines += list(calculated.words)
+    lines = [f"{words_for(one.label)}: {written(one.figure, units)}" for one in calculated.results if one.figure]
+    lines += map(words_for, calculated.words)
     if calculated.results:
         lines += _working(calculated.results[0], units)
     return "\n".join(lines)
@@ -90,12 +101,12 @@ def _working(result: Result, units: UnitSystem) -> list[str]:
     if working is None:
         return []
     values = [
-        f"  {one.symbol or '·'}  {one.label}: {written(one.figure, units)} ({one.origin or words_for(BASIS_WORDS[one.figure.basis])})"
+        f"  {one.symbol or '·'}  {words_for(one.label)}: {written(one.figure, units)} ({origin_of(one)})"
         for one in working.ingredients
     ]
     return [
-        f"  {working.formula}",
+        f"  {words_for(working.formula)}",
         *values,
-        *(f"  {remark}" for remark in working.remarks),
+        *(f"  {words_for(remark)}" for remark in working.remarks),
         words_for(say("text-working", source=working.source)),
     ]

@@ -14,12 +14,13 @@ from pydantic import Field, ValidationError
 from modest_rotor.core.assessment import BoardLine
 from modest_rotor.core.coded import codes_read_as
 from modest_rotor.core.job import Site, Station
-from modest_rotor.core.kept_words import kept_for_all
+from modest_rotor.core.kept_words import kept_for_all, said_again
 from modest_rotor.core.phrase import Frozen, Phrase
 from modest_rotor.core.say import say
 from modest_rotor.store.database import database, transaction
 from modest_rotor.store.fits import assessed_job
 from modest_rotor.store.jobs import SITE_FIELDS, job_in, revision_of, row_of, site_of, summary_key
+from modest_rotor.store.logs import PHRASES
 from modest_rotor.store.models import JobRow
 from modest_rotor.workers.process import TookTooLong
 from modest_rotor.workers.solvers import Level
@@ -226,13 +227,15 @@ def _board_job(row: BoardRow, until: float) -> BoardJob:
     if not fresh and time.monotonic() < until:
         line, fresh = renew_line(row.id), True
     told = _plain(row.told)
+    with said_again():
+        drifts = PHRASES.validate_python(told["rail"]) if told and told["drifts"] else ()
     return BoardJob(
         id=row.id,
         machine_id=row.machine_id,
         machine=row.machine,
         place=row.place,
         line=line or WORKED_OUT_ANEW,
-        drifts=tuple(told["rail"]) if told and told["drifts"] else (),
+        drifts=drifts,
         saved=row.saved,
         due=told.get("due") if told else None,
         archived=row.archived is not None,
@@ -244,7 +247,8 @@ def _board_job(row: BoardRow, until: float) -> BoardJob:
 def _line(row: BoardRow) -> BoardLine | None:
     """The line as it is kept, unless an older program wrote it in another form."""
     try:
-        return BoardLine.model_validate(_plain(row.summary)) if row.summary is not None else None
+        with said_again():
+            return BoardLine.model_validate(_plain(row.summary)) if row.summary is not None else None
     except ValidationError:
         return None
 

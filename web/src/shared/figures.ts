@@ -23,7 +23,16 @@ const facts = (quantity: string, units: UnitSystem) => quantities[quantity as Qu
 export function unitOf(quantity: string, units: UnitSystem, currency?: string | null): string {
   const { unit } = facts(quantity, units);
   if (unit === "money") return currency ?? "";
-  return unit === "per kWh" ? `${currency ?? ""} per kWh`.trim() : unit;
+  return unit === "per kWh" ? `${currency ?? ""} ${inWords(unit)}`.trim() : inWords(unit);
+}
+
+/** A unit as a person reads it, where its symbol is made of words. */
+function inWords(unit: string): string {
+  if (unit === "days") return say("unit-days");
+  if (unit === "years") return say("unit-years");
+  if (unit === "per kWh") return say("unit-per-kwh");
+  if (unit === "L/s per kW") return say("unit-litres-a-second-per-kilowatt");
+  return unit;
 }
 
 /** A figure that was worked out, without a band. */
@@ -133,6 +142,7 @@ export function span(seconds: number): string {
 }
 
 function withoutUnit(typed: string, unit: string): string {
-  const bare = typed.replace(/\s*[a-zµΩ°%"].*$/i, "").trim();
+  // The "to" of a range is none, where a number follows it.
+  const bare = typed.replace(/^([^a-zµΩ°%"]*(?:\b(?:to|a)\s+[\d.,/]+)?)\s*(?:[a-zµΩ°%"].*)?$/i, "$1").trim();
   return bare && unit !== "money" ? bare : typed;
 }

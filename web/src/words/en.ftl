@@ -2128,3 +2128,7 @@ record-sheet-none-named = none named
 events-none-noted = none noted yet
 beside-view-none-known = none that are known here
 watch-part-none = none
+unit-days = days
+unit-years = years
+unit-per-kwh = per kWh
+unit-litres-a-second-per-kilowatt = L/s per kW

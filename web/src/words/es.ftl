@@ -1656,3 +1656,7 @@ record-sheet-none-named = ninguno nombrado
 events-none-noted = aún no se anotó ninguno
 beside-view-none-known = ninguno que se conozca aquí
 watch-part-none = ninguna
+unit-days = días
+unit-years = años
+unit-per-kwh = por kWh
+unit-litres-a-second-per-kilowatt = L/s por kW

@@ -11,7 +11,7 @@ from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import Command
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.core.physics.two_axis import TwoAxisMotor
-from modest_rotor.core.say import say
+from modest_rotor.core.say import Number, say
 
 Part = Literal["motor", "wheel", "duct", "pipe", "supply", "capacitor", "command", "loop", "year"]
 FULL_SIGNAL_V = 10.0
@@ -54,7 +54,7 @@ class Turned(Frozen):
     @classmethod
     def _no_supply_is_so_slow(cls, hertz: float) -> float:
         if 0 < hertz < LEAST_HZ:
-            raise ValueError(f"a supply has at least {LEAST_HZ:g} Hz; 0 leaves it as built")
+            raise ValueError(say("knobs-least-hertz", least=Number(LEAST_HZ, "g")))
         return hertz
 
     @property

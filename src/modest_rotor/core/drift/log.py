@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+import unicodedata
 from dataclasses import dataclass, field
 from enum import StrEnum
 
@@ -54,7 +55,15 @@ MEASURAND_OF = {
 
 
 DAYS_OF = {"day": 1.0, "week": 7.0, "month": 365.25 / 12, "year": 365.25}
-LONGEST_INTERVAL_D = 20 * 365
+SPANS = {
+    **{f"{name}{plural}": name for name in DAYS_OF for plural in ("", "s")},
+    **dict.fromkeys(("dia", "dias"), "day"),
+    **dict.fromkeys(("semana", "semanas"), "week"),
+    **dict.fromkeys(("mes", "meses"), "month"),
+    **dict.fromkeys(("ano", "anos"), "year"),
+}
+"""Spans of time as they are typed in any of the languages, without accents."""
+LONGEST_INTERVAL_D = 20 * 365.25
 
 
 @dataclass(frozen=True)
@@ -104,19 +113,20 @@ class Reference(Frozen):
 
 
 def interval_days(typed: str) -> int | None:
-    """Days until a service is due again, from text as it is typed: ``6 months``, ``90 days``; a bare number is months.
+    """Days until a service is due again, from text as it is typed: ``6 months``, ``90 días``; a bare number is months.
 
     :returns: ``None`` where nothing is typed.
     :raises QuantityRefused: no such span, or one outside a day to twenty years.
     """
-    text = typed.strip().lower()
+    text = re.sub(r"[\u0300-\u036f]", "", unicodedata.normalize("NFD", typed.strip().lower()))
     if not text:
         return None
-    found = re.fullmatch(r"(\d+(?:[.,]\d+)?)\s*(?:(day|week|month|year)s?)?", text)
-    days = round(float(found[1].replace(",", ".")) * DAYS_OF[found[2] or "month"]) if found else 0
-    if not 1 <= days <= LONGEST_INTERVAL_D:
+    found = re.fullmatch(r"(\d+(?:[.,]\d+)?)\s*([a-z]*)", text, re.ASCII)
+    span = SPANS.get(found[2] or "month") if found else None
+    days = float(found[1].replace(",", ".")) * DAYS_OF[span] if found and span else 0.0
+    if not 0.5 < days <= LONGEST_INTERVAL_D:
         raise QuantityRefused(say("drift-log-interval-days", strip=typed.strip()[:40]))
-    return days
+    return round(days)
 
 
 def resets(kind: EventKind) -> str:

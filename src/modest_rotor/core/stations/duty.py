@@ -137,7 +137,7 @@ class Duty(Sheet):
     currency: str | None = Field(
         default=None,
         title=say("stations-duty-duty-currency"),
-        description="Three letters, for example USD or EUR.",
+        description=say("stations-duty-duty-currency-form"),
         pattern=r"^[A-Z]{3}$",
     )
 

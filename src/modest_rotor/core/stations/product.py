@@ -77,7 +77,7 @@ class Link(NamedTuple):
 class Product(Sheet):
     """What a data sheet says; the job that considers it keeps its own copy."""
 
-    code: str = Field(title=say("product-code"), description="Small letters, figures and dashes.", pattern=CODE)
+    code: str = Field(title=say("product-code"), description=say("product-code-form"), pattern=CODE)
     type: ProductType = Field(title=say("product-type"))
     name: str = Field(
         title=say("product-name"), description="What it is, without a make.", min_length=1, max_length=LONGEST_NAME

@@ -182,16 +182,16 @@ class ReadingSet(Identified):
         names = [one.field for one in unread]
         strange = [name for name in names if name not in cls.model_fields or quantity_of(cls, name) is None]
         if strange:
-            raise ValueError(f"a set has no reading called “{strange[0][:40]}”")
+            raise ValueError(say("readings-no-such-reading", name=strange[0][:40]))
         if len(names) != len(set(names)):
-            raise ValueError("a reading is said twice to be out of reach; say it once")
+            raise ValueError(say("readings-unread-twice"))
         return unread
 
     @field_validator("frequency", mode="after")
     @classmethod
     def _one_frequency(cls, entry: Entry | None) -> Entry | None:
         if entry is not None and entry.low is not None:
-            raise ValueError("one set is one condition; two frequencies need two sets")
+            raise ValueError(say("readings-two-frequencies"))
         return entry
 
     @field_validator("taken_at", mode="after")
@@ -199,7 +199,7 @@ class ReadingSet(Identified):
     def _a_time(cls, text: str | None) -> str | None:
         match = WHEN.fullmatch(text) if text else None
         if text and not (match and 1 <= int(match[3]) <= calendar.monthrange(int(match[1]), int(match[2]))[1]):
-            raise ValueError(f"“{text}” is no time; type it as 2026-03-01 14:30")
+            raise ValueError(say("readings-no-time", text=text))
         return text or None
 
     @property

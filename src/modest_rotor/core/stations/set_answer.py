@@ -386,12 +386,7 @@ def _questions(facts: SetFacts, plate: PlateFacts) -> tuple[Phrase, ...]:
             speed=figure("speed", facts.running.speed, "measured"),
             speed_2=figure("speed", facts.synchronous_rpm),
         ),
-        (
-            say(
-                "set-answer-questions-hertz-motor",
-                drive_feeding=say("set-answer-questions-drive-feeding") if three_phase else "?",
-            ),
-        ),
+        (say("set-answer-questions-hertz-motor", three_phase=three_phase),),
         (say("set-answer-questions-did-tachometer"),),
         (say("set-answer-questions-air-water"),),
         (say("set-answer-questions-plate-s"),),

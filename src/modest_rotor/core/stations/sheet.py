@@ -105,11 +105,11 @@ def storable(value: Any) -> Any:
     if not isinstance(value, str):
         return value
     if "\0" in value:
-        raise ValueError("the text holds a null character, which cannot be kept; type it without")
+        raise ValueError(say("sheet-null-character"))
     try:
         value.encode()
     except UnicodeEncodeError as error:
-        raise ValueError("the text holds half a character, which cannot be kept; type it again") from error
+        raise ValueError(say("sheet-half-character")) from error
     return value
 
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from pydantic import Field, model_validator
 
 from modest_rotor.core.phrase import Frozen
+from modest_rotor.core.say import say
 
 
 class SignalTraits(Frozen):
@@ -17,7 +18,7 @@ class SignalTraits(Frozen):
     @model_validator(mode="after")
     def _in_order(self) -> SignalTraits:
         if not self.zero_at_v < self.full_at_v or self.off_below_v >= self.full_at_v:
-            raise ValueError("a signal goes up: nought, then the end of the dead band, then full")
+            raise ValueError(say("traits-signal-order"))
         return self
 
 
@@ -35,7 +36,7 @@ class DriveTraits(Frozen):
     @model_validator(mode="after")
     def _in_order(self) -> DriveTraits:
         if self.floor_hz >= self.top_hz:
-            raise ValueError("a drive's floor lies below its top")
+            raise ValueError(say("traits-floor-order"))
         return self
 
 

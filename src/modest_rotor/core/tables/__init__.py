@@ -84,4 +84,4 @@ def find_row(name: str, **wanted: str) -> Row:
     if found is not None:
         return found
     described = ", ".join(f"{column} {value}" for column, value in wanted.items())
-    raise OutsideValidity(f"The table “{heading(name)['title']}” has no row for {described}.")
+    raise OutsideValidity(say("tables-no-row", title=heading(name)["title"], described=described))

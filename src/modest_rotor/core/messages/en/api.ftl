@@ -53,6 +53,7 @@ guard-stranger-another-page = Another page may not use this application.
 guard-bounded = A request holds at most { $most } bytes; nothing was taken in.
 guard-of-framework = The request cannot be read as JSON text in UTF-8; nothing was saved.
 guard-unfit = what was sent
+guard-unfit-at = { $place }: { $reason }.
 guard-fault = A fault of this program, which was noted down.
 guard-told-saved-what = It was saved. What follows from it could not be read just now; look again in a moment.
 guard-told-known-whether = { $sentence } It is not known whether it was saved: look before it is sent again.

@@ -26,9 +26,6 @@ changes-without-item = The item “{ $item_id }” is not there any more; somebo
 changes-owner-job-place = A job has no place called “{ $path }”.
 changes-walk-item-there = The item “{ $step }” is not there any more; somebody may have removed it.
 changes-walk-job-place = A job has no place called “{ $steps }”.
-changes-too-long = at most { $max_length } fit
-changes-string-too-long = at most { $max_length } characters fit
-changes-none-of-the-answers = that is none of its answers
 
 ## core/economy.py
 
@@ -342,3 +339,53 @@ core-report-hours-of = hours of { $step }
 core-report-worked = { $letter }, { $title }: { $label }
 report-proof-option = { $letter }, { $title }
 error-sources-set = set { $number }
+
+## core/unfit.py
+unfit-missing = it is missing
+unfit-no-such-place = there is no such field
+unfit-none-of-the-answers = that is none of its answers
+unfit-too-long = at most { $max_length } fit
+unfit-too-short = it takes at least { $min_length }
+unfit-string-too-long = at most { $max_length } characters fit
+unfit-string-too-short = it takes at least { $min_length ->
+    [one] one character
+   *[other] { $min_length } characters
+ }
+unfit-text = it takes text
+unfit-whole-number = it takes a whole number
+unfit-number = it takes a number
+unfit-yes-or-no = it takes yes or no
+unfit-greater-than = it lies above { $gt }
+unfit-at-least = it is { $ge } or more
+unfit-less-than = it lies below { $lt }
+unfit-at-most = it is { $le } or less
+unfit-list = it takes a list
+unfit-fields = it takes fields with their values
+unfit-json = it is not JSON
+unfit-day = it takes a day, as 2026-03-01
+unfit-moment = it takes a day and a time, as 2026-03-01T14:30:00Z
+unfit-other-form = it is of another form
+
+## core/entry.py, core/job.py, core/stations, core/tables: what their models refuse
+entry-not-finite = an entry holds finite numbers only
+job-id-twice = two items of one list have the same id
+sheet-null-character = the text holds a null character, which cannot be kept; type it without
+sheet-half-character = the text holds half a character, which cannot be kept; type it again
+readings-no-such-reading = a set has no reading called “{ $name }”
+readings-unread-twice = a reading is said twice to be out of reach; say it once
+readings-two-frequencies = one set is one condition; two frequencies need two sets
+readings-no-time = “{ $text }” is no time; type it as 2026-03-01 14:30
+traits-signal-order = a signal goes up: zero, then the end of the dead band, then full
+traits-floor-order = a drive’s lowest frequency lies below its highest
+knobs-least-hertz = a supply has at least { $least } Hz; 0 leaves it as built
+tables-no-row = The table “{ $title }” has no row for { $described }.
+stations-duty-duty-currency-form = Three letters, for example USD or EUR.
+product-code-form = Small letters, figures and dashes.
+
+## core/quantities.py
+quantities-both-units = { $first } ({ $other })
+unit-days = days
+unit-years = years
+unit-per-kwh = per kWh
+unit-litres-a-second-per-kilowatt = L/s per kW
+unit-cubic-metres-an-hour-per-kilowatt = m³/h per kW

@@ -79,3 +79,17 @@ writing-carry-out-written-but = written, but it reads back another value
 writing-stop-device-nothing-could = { $kept } has nothing by which it could be stopped from here: use its own stop.
 writing-stop-device-told-stop = { $error } It was told to stop, and did not say that it does: use its own stop now.
 writing-stop-device-told-stop-but = told to stop, but it reads back another value: use its own stop now
+
+## fieldbus/profile.py: what a device's profile may not say
+profile-unfit = { $place }: { $reason }. Nothing was taken in; correct the file.
+profile-whole = the profile
+profile-not-json = The file is not JSON: { $error }. Nothing was taken in.
+profile-no-unit = { $role }: “{ $unit }” is no unit of { $label }
+profile-no-scale = { $role }: a scale of zero says nothing
+profile-input-written = { $role }: an input register cannot be written
+profile-limits-crossed = { $role }: its least value { $low } is not below its highest { $high }
+profile-limit-untold = { $role }: { $limit } { $unit } cannot be told in { $type } × { $scale }
+profile-role-twice = two registers say they are “{ $role }”
+profile-role-missing = a { $kind } needs a register for { $roles }
+profile-same-register = “{ $role }” and “{ $other }” both lie on { $kind } register { $address }
+profile-drive-traits = a drive says its traits: bands that it skips, its lowest and its highest frequency

@@ -54,8 +54,7 @@ job-file-read-job = This is not JSON: { $msg } in line { $lineno }.
 job-file-job-from-data-job-file = A job file is a JSON object with “site”, “machine” and “document”.
 job-file-job-from-data-file-says = The file says it is “{ $data }”; here “{ $format_name }” is read.
 job-file-job-from-data-file-version = The file is of version { $data }; this program reads versions 1 to { $format_version }.
-job-file-job-from-data-missing = is missing
-job-file-job-from-data-file-holds = The file holds no whole job: “{ $place }” { $wrong }. Nothing was taken in.
+job-file-job-from-data-file-holds = The file holds no whole job: “{ $place }”: { $wrong }. Nothing was taken in.
 job-file-job-schema = { $format_name }, version { $format_version }
 job-file-refuse-constant = { $name } is no number that can be worked with; leave the value out if it was not read.
 
@@ -228,10 +227,30 @@ sheet-value = value
 sheet-what = what
 sheet-options = Options
 sheet-proof = Proof
-report-pdf-chosen = {" "}(chosen)
 picture-watts = watts
 report-pdf-head-hours = Hours
 report-pdf-head-before = Before
 report-pdf-head-after = After
 report-pdf-head-promised = Promised
 report-pdf-head-saved = Saved
+
+## what models refuse
+readings-csv-set-unfit = { $told }: { $reason }
+catalogue-files-unfit = { $title }: { $reason }
+catalogue-files-entry = the entry
+
+## formats/report_sheet.py
+sheet-current = current
+sheet-power-factor = power factor
+sheet-motor-efficiency = motor efficiency
+sheet-whole-efficiency = overall efficiency
+sheet-date = date
+sheet-program = program
+sheet-bands = uncertainties
+sheet-verdict = verdict
+sheet-besides = besides
+report-pdf-sign-off = Sign-off
+report-pdf-option = { $letter }  { $title }{ $chosen ->
+    [yes] {" "}(chosen)
+   *[no] {""}
+ }

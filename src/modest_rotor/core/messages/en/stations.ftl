@@ -406,8 +406,10 @@ set-answer-pressure-waits-static = waits for static pressure
 set-answer-pressure-read-one = Read on one side of the fan only: the other side's pressure is missing from it.
 set-answer-pressure-definition-ashrae = Definition; ASHRAE Standard 111 for where to read.
 set-answer-questions-above-synchronous = { $speed } is at or above synchronous speed, { $speed_2 }. The reading is kept; slip and load are withheld until it is explained.
-set-answer-questions-hertz-motor = Are the hertz at the motor those of the plate{ $drive_feeding }
-set-answer-questions-drive-feeding = , or is a drive feeding it more?
+set-answer-questions-hertz-motor = { $three_phase ->
+    [yes] Are the hertz at the motor those of the plate, or is a drive feeding it more?
+   *[no] Are the hertz at the motor those of the plate?
+ }
 set-answer-questions-did-tachometer = Did the tachometer count more than one mark a turn?
 set-answer-questions-air-water = Was air or water driving the wheel (windmilling)?
 set-answer-questions-plate-s = Is the plate's speed read right, or has the motor another pole count?

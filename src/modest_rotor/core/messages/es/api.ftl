@@ -26,6 +26,7 @@ guard-stranger-another-page = Otra página no puede usar esta aplicación.
 guard-bounded = Una petición contiene como máximo { $most } bytes; no se tomó nada.
 guard-of-framework = La petición no se puede leer como texto JSON en UTF-8; no se guardó nada.
 guard-unfit = lo que se envió
+guard-unfit-at = { $place }: { $reason }.
 guard-fault = Un fallo de este programa, que quedó anotado.
 guard-told-saved-what = Se guardó. Lo que se deduce de ello no se pudo leer ahora mismo; mire dentro de un momento.
 guard-told-known-whether = { $sentence } No se sabe si se guardó: mire antes de enviarlo otra vez.

@@ -17,9 +17,6 @@ changes-without-item = El elemento «{ $item_id }» ya no está; quizá alguien 
 changes-owner-job-place = Un trabajo no tiene un lugar llamado «{ $path }».
 changes-walk-item-there = El elemento «{ $step }» ya no está; quizá alguien lo quitó.
 changes-walk-job-place = Un trabajo no tiene un lugar llamado «{ $steps }».
-changes-too-long = caben como máximo { $max_length }
-changes-string-too-long = caben como máximo { $max_length } caracteres
-changes-none-of-the-answers = eso no es ninguna de sus respuestas
 economy-heat-and-cold = Las horas de calor y de frío son partes de las mismas horas: { $heated_share } y { $cooled_share } son más que todas. Se conservan ambas; acorte una.
 economy-present-worth-factor-life-years = Una vida de cero años no ahorra nada: escriba los años que se espera que duren máquina y motor.
 economy-present-worth-factor-discount-rate = Una tasa de descuento menor que cero haría el dinero posterior más valioso que el de hoy; escriba cero o más.
@@ -285,3 +282,53 @@ core-report-hours-of = horas de { $step }
 core-report-worked = { $letter }, { $title }: { $label }
 report-proof-option = { $letter }, { $title }
 error-sources-set = serie { $number }
+
+## core/unfit.py
+unfit-missing = falta
+unfit-no-such-place = no hay tal campo
+unfit-none-of-the-answers = no es ninguna de sus respuestas
+unfit-too-long = caben { $max_length } como máximo
+unfit-too-short = requiere al menos { $min_length }
+unfit-string-too-long = caben { $max_length } caracteres como máximo
+unfit-string-too-short = requiere al menos { $min_length ->
+    [one] un carácter
+   *[other] { $min_length } caracteres
+ }
+unfit-text = requiere un texto
+unfit-whole-number = requiere un número entero
+unfit-number = requiere un número
+unfit-yes-or-no = requiere sí o no
+unfit-greater-than = debe ser mayor que { $gt }
+unfit-at-least = debe ser { $ge } o más
+unfit-less-than = debe ser menor que { $lt }
+unfit-at-most = debe ser { $le } o menos
+unfit-list = requiere una lista
+unfit-fields = requiere campos con sus valores
+unfit-json = no es JSON
+unfit-day = requiere un día, como 2026-03-01
+unfit-moment = requiere un día y una hora, como 2026-03-01T14:30:00Z
+unfit-other-form = tiene otra forma
+
+## core/entry.py, core/job.py, core/stations, core/tables: what their models refuse
+entry-not-finite = una entrada solo contiene números finitos
+job-id-twice = dos elementos de una lista tienen el mismo identificador
+sheet-null-character = el texto contiene un carácter nulo, que no puede guardarse; escríbalo sin él
+sheet-half-character = el texto contiene medio carácter, que no puede guardarse; escríbalo de nuevo
+readings-no-such-reading = una serie no tiene ninguna lectura llamada «{ $name }»
+readings-unread-twice = de una lectura se dice dos veces que está fuera de alcance; dígalo una vez
+readings-two-frequencies = una serie es una condición; dos frecuencias requieren dos series
+readings-no-time = «{ $text }» no es una hora; escríbala como 2026-03-01 14:30
+traits-signal-order = una señal sube: cero, luego el final de la banda muerta, luego el máximo
+traits-floor-order = la frecuencia más baja de un variador está por debajo de la más alta
+knobs-least-hertz = una alimentación tiene al menos { $least } Hz; 0 la deja como se construyó
+tables-no-row = La tabla «{ $title }» no tiene fila para { $described }.
+stations-duty-duty-currency-form = Tres letras, por ejemplo USD o EUR.
+product-code-form = Letras minúsculas, cifras y guiones.
+
+## core/quantities.py
+quantities-both-units = { $first } ({ $other })
+unit-days = días
+unit-years = años
+unit-per-kwh = por kWh
+unit-litres-a-second-per-kilowatt = L/s por kW
+unit-cubic-metres-an-hour-per-kilowatt = m³/h por kW

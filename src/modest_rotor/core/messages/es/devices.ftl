@@ -58,3 +58,17 @@ writing-carry-out-written-but = escrito, pero al releer da otro valor
 writing-stop-device-nothing-could = { $kept } no tiene nada con que se pueda parar desde aquí: use su propia parada.
 writing-stop-device-told-stop = { $error } Se le ordenó parar y no dice que lo haga: use su propia parada ahora.
 writing-stop-device-told-stop-but = se le ordenó parar, pero al releer da otro valor: use su propia parada ahora
+
+## fieldbus/profile.py: what a device's profile may not say
+profile-unfit = { $place }: { $reason }. No se tomó nada; corrija el archivo.
+profile-whole = el perfil
+profile-not-json = El archivo no es JSON: { $error }. No se tomó nada.
+profile-no-unit = { $role }: «{ $unit }» no es una unidad de { $label }
+profile-no-scale = { $role }: una escala de cero no dice nada
+profile-input-written = { $role }: un registro de entrada no puede escribirse
+profile-limits-crossed = { $role }: su valor mínimo { $low } no está por debajo del máximo { $high }
+profile-limit-untold = { $role }: { $limit } { $unit } no puede decirse en { $type } × { $scale }
+profile-role-twice = dos registros dicen ser «{ $role }»
+profile-role-missing = un dispositivo «{ $kind }» requiere un registro para { $roles }
+profile-same-register = «{ $role }» y «{ $other }» están ambos en el registro { $kind } { $address }
+profile-drive-traits = un variador dice sus rasgos: las bandas que salta, su frecuencia más baja y la más alta

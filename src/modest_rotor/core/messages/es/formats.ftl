@@ -36,8 +36,7 @@ job-file-read-job = Esto no es JSON: { $msg } en la línea { $lineno }.
 job-file-job-from-data-job-file = Un archivo de trabajo es un objeto JSON con “site”, “machine” y “document”.
 job-file-job-from-data-file-says = El archivo dice que es «{ $data }»; aquí se lee «{ $format_name }».
 job-file-job-from-data-file-version = El archivo es de la versión { $data }; este programa lee las versiones 1 a { $format_version }.
-job-file-job-from-data-missing = falta
-job-file-job-from-data-file-holds = El archivo no contiene un trabajo entero: «{ $place }» { $wrong }. No se tomó nada.
+job-file-job-from-data-file-holds = El archivo no contiene un trabajo entero: «{ $place }»: { $wrong }. No se tomó nada.
 job-file-job-schema = { $format_name }, versión { $format_version }
 job-file-refuse-constant = { $name } no es un número con el que se pueda trabajar; omita el valor si no se leyó.
 log-csv-read-log-file-column-log = No se halló ninguna columna de las que lleva el registro entre { $head }: diga qué es cada una. No se tomó nada.
@@ -177,10 +176,30 @@ sheet-value = valor
 sheet-what = qué
 sheet-options = Opciones
 sheet-proof = Prueba
-report-pdf-chosen = {" "}(elegida)
 picture-watts = vatios
 report-pdf-head-hours = Horas
 report-pdf-head-before = Antes
 report-pdf-head-after = Después
 report-pdf-head-promised = Prometido
 report-pdf-head-saved = Guardado
+
+## what models refuse
+readings-csv-set-unfit = { $told }: { $reason }
+catalogue-files-unfit = { $title }: { $reason }
+catalogue-files-entry = la entrada
+
+## formats/report_sheet.py
+sheet-current = corriente
+sheet-power-factor = factor de potencia
+sheet-motor-efficiency = rendimiento del motor
+sheet-whole-efficiency = rendimiento global
+sheet-date = fecha
+sheet-program = programa
+sheet-bands = incertidumbres
+sheet-verdict = veredicto
+sheet-besides = además
+report-pdf-sign-off = Conformidad
+report-pdf-option = { $letter }  { $title }{ $chosen ->
+    [yes] {" "}(elegida)
+   *[no] {""}
+ }

@@ -325,8 +325,10 @@ set-answer-pressure-waits-static = espera la presión estática
 set-answer-pressure-read-one = Leído a un solo lado del ventilador: le falta la presión del otro lado.
 set-answer-pressure-definition-ashrae = Definición; ASHRAE Standard 111 para dónde leer.
 set-answer-questions-above-synchronous = { $speed } está en la velocidad de sincronismo o por encima, { $speed_2 }. La lectura se conserva; deslizamiento y carga se retienen hasta que se explique.
-set-answer-questions-hertz-motor = ¿Son los hercios en el motor los de la placa{ $drive_feeding }
-set-answer-questions-drive-feeding = , o lo alimenta un variador con más?
+set-answer-questions-hertz-motor = { $three_phase ->
+    [yes] ¿Son los hercios en el motor los de la placa, o lo alimenta un variador con más?
+   *[no] ¿Son los hercios en el motor los de la placa?
+ }
 set-answer-questions-did-tachometer = ¿Contó el tacómetro más de una marca por vuelta?
 set-answer-questions-air-water = ¿Movía el rodete el aire o el agua?
 set-answer-questions-plate-s = ¿Está bien leída la velocidad de la placa, o tiene el motor otro número de polos?
