@@ -51,7 +51,7 @@ export const numbersTag = (): string => NUMBERS[signs()];
 export function inMySigns(typed: string): string {
   const [mine, other] = signs() === "comma" ? [",", "."] : [".", ","];
   if (typed.includes(mine)) return typed;
-  return typed.replace(/(\d+)[.,](\d+)/g, (text, whole: string, rest: string) =>
+  return typed.replace(/(?<!\d)(\d+)[.,](\d+)/g, (text, whole: string, rest: string) =>
     text.includes(other) && (rest.length !== 3 || whole.length > 3 || whole === "0") ? `${whole}${mine}${rest}` : text,
   );
 }
