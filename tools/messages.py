@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import ast
 import json
+from functools import cache
 from pathlib import Path
 from typing import Any
 
@@ -87,12 +88,18 @@ def values_of(pattern: list[Any]) -> set[str]:
     return names
 
 
+@cache
+def parsed(path: Path) -> ast.Module:
+    """The syntax of a file."""
+    return ast.parse(path.read_text(encoding="utf-8"))
+
+
 def used_in(root: Path) -> set[str]:
     """Every text that stands in the Python under ``root`` and may be a message's code."""
     return {
         node.value
         for path in root.rglob("*.py")
-        for node in ast.walk(ast.parse(path.read_text(encoding="utf-8")))
+        for node in ast.walk(parsed(path))
         if isinstance(node, ast.Constant) and isinstance(node.value, str)
     }
 
@@ -101,7 +108,7 @@ def said_in(root: Path) -> dict[str, list[tuple[Path, int, set[str]]]]:
     """Every code that Python under ``root`` says, with where and with which values."""
     said: dict[str, list[tuple[Path, int, set[str]]]] = {}
     for path in sorted(root.rglob("*.py")):
-        for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+        for node in ast.walk(parsed(path)):
             if isinstance(node, ast.Call) and isinstance(node.func, ast.Name) and node.func.id in SAYING:
                 code = node.args[0] if node.args else None
                 if isinstance(code, ast.Constant):

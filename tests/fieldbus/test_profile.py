@@ -60,7 +60,7 @@ def test_the_published_schema_is_the_programs_own_and_every_shipped_profile_sati
         (with_register(role="speed", address=900, unit="rpm", low=0, high=1e6), "cannot be told"),
         (other(registers=DRIVE["registers"][1:]), "a drive needs a register for identity"),
         (other(traits={}), "a drive says its traits"),
-        (other(traits={"drive": {"floor_hz": 60, "top_hz": 50}}), "floor lies below its top"),
+        (other(traits={"drive": {"floor_hz": 60, "top_hz": 50}}), "lowest frequency lies below its highest"),
         (other(identity=0), "identity"),
         (other(format="something else"), "format"),
         (other(secret="x"), "secret"),

@@ -67,7 +67,7 @@ def test_a_slip_in_a_catalogue_is_named(tmp_path: Path, monkeypatch: pytest.Monk
 
 def _raised_in_plain_text(path: Path) -> list[int]:
     """The lines on which a file raises something with text of its own."""
-    raised = [node.exc for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))) if isinstance(node, ast.Raise)]
+    raised = [node.exc for node in ast.walk(messages.parsed(path)) if isinstance(node, ast.Raise)]
     first = [(one.args[0], one.lineno) for one in raised if isinstance(one, ast.Call) and one.args]
     return [
         line

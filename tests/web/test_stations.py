@@ -64,7 +64,7 @@ def test_a_job_goes_out_as_a_file_and_comes_in_as_one(screen: Screen, applicatio
     screen.go("/", "Board")
     screen.field("Job file to take in").send_keys(str(path))
     refused = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "[role=alert]").text)
-    assert "“machine/name” is missing" in refused and "Nothing was taken in" in refused, refused
+    assert "“machine/name”: it is missing" in refused and "Nothing was taken in" in refused, refused
 
 
 def test_what_will_be_removed_is_kept_as_text_with_its_photograph(

@@ -162,6 +162,7 @@ GONE = [
     "503",
     "409",
     "ERR_CONNECTION_RESET",
+    "ERR_SOCKET_NOT_CONNECTED",
     "ERR_EMPTY_RESPONSE",
     "dynamically imported module",
 ]

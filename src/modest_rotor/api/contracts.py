@@ -68,6 +68,7 @@ class Problem(WithWords):
 
     field: str | None = Field(default=None, description="path of the field it belongs to, if one")
     sentence: str
+    code: str | None = Field(default=None, description="of the message, the same in every language")
     saved: Saved = Saved.NOTHING
 
 

@@ -6972,6 +6972,11 @@ export interface components {
             field?: string | null;
             /** Sentence */
             sentence: string;
+            /**
+             * Code
+             * @description of the message, the same in every language
+             */
+            code?: string | null;
             /** @default nothing */
             saved: components["schemas"]["Saved"];
         };
