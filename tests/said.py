@@ -30,7 +30,9 @@ def _codes(said: Any) -> Iterator[str]:
 
 
 @contextmanager
-def refused_with(kind: type[Exception] | tuple[type[Exception], ...], code: str) -> Iterator[pytest.ExceptionInfo[Exception]]:
+def refused_with(
+    kind: type[Exception] | tuple[type[Exception], ...], code: str
+) -> Iterator[pytest.ExceptionInfo[Exception]]:
     """What is done inside is refused with an error of a kind, by a message."""
     with pytest.raises(kind) as caught:
         yield caught

@@ -22,6 +22,7 @@ from modest_rotor.store.models import ChangeRow, JobRow, MachineRow, SignedRow
 from modest_rotor.store.shelves import empty_bin
 from tests.core.setup.test_setup_answer import HALL, WAITING, demo
 from tests.jobs import KRAUSE, changed
+from tests.said import refused_with
 
 pytestmark = pytest.mark.database
 
@@ -133,7 +134,7 @@ def test_what_was_signed_is_a_record_and_is_not_thrown_away(client: TestClient, 
             job=job.id, number=1, at=datetime.now(UTC), who="Ines", program_version="1", revision=job.revision, job_file={}, assessment={}
         )  # fmt: skip
     refused = client.post(f"/api/jobs/{job.id}/shelf", json={"shelf": "bin"})
-    assert refused.status_code == 422 and "archive it" in refused.json()["sentence"]
+    assert refused.status_code == 422 and refused.json()["code"] == "shelves-put-on"
     assert (
         job.id in found(client)
         and client.post(f"/api/jobs/{job.id}/shelf", json={"shelf": "archived"}).status_code == 200
@@ -215,7 +216,7 @@ def test_a_bad_file_of_an_archive_says_why_and_stops_no_other(client: TestClient
     "data", [b"", b"PK", b"not a zip", zipped(a=b"x")[:-8]], ids=["empty", "two letters", "text", "cut short"]
 )
 def test_what_is_no_archive_is_refused(client: TestClient, data: bytes) -> None:
-    with pytest.raises(ArchiveRefused, match="Nothing was taken in"):
+    with refused_with(ArchiveRefused, "job-archive-read-archive-zip-archive"):
         read_archive(data)
     answer = client.post("/api/archive", content=data, headers={"content-type": "application/octet-stream"})
     assert answer.status_code == 422 and found(client) == []

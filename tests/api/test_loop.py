@@ -155,7 +155,7 @@ def test_a_step_test_keeps_clear_of_the_bands_that_the_drive_skips(hall: Desk, p
 
     drive.write(Role.SKIP_1_HIGH, 60.0)
     drive.write(Role.SKIP_1_LOW, 12.0)
-    assert "leave no room for a step" in hall.post("setup/plan", 422, what="step")["sentence"]
+    assert hall.post("setup/plan", 422, what="step")["code"] == "writing-step-of"
 
 
 def test_a_drive_that_does_not_go_where_it_is_told_is_named(
@@ -175,16 +175,19 @@ def test_two_runs_at_once_and_writes_beside_a_run_are_refused(hall: Desk, plants
     hall.post("setup/loop-run/watch", seconds=600, digest=plan["digest"], who="Ann")
     plan = hall.post("setup/plan", what="watch")
     refused = hall.post("setup/loop-run/watch", 422, seconds=20, digest=plan["digest"], who="Bo")
-    assert "under way" in refused["sentence"]
+    assert refused["code"] == "loop-run-refuse-second-run-under-way"
     plan = hall.post("setup/plan", what="step")
     refused = hall.post("setup/loop-run/step", 422, what="step", digest=plan["digest"], who="Bo")
-    assert "under way" in refused["sentence"]
-    assert "under way" in hall.post("setup/writes", 422, what="step", digest=plan["digest"], who="Bo")["sentence"]
+    assert refused["code"] == "loop-run-refuse-second-run-under-way"
+    assert (
+        hall.post("setup/writes", 422, what="step", digest=plan["digest"], who="Bo")["code"]
+        == "loop-run-refuse-second-run-under-way"
+    )
     hall.post("setup/loop-run/stop")
     run = loop_run_of(hall.id)
     assert run is not None and run.state is RunState.STOPPED
     assert plants.called("hall-drive").values()[Role.SET_POINT] == pytest.approx(110)
-    assert "No step test" in hall.post("setup/loop-run/stop", 422)["sentence"]
+    assert hall.post("setup/loop-run/stop", 422)["code"] == "api-loop-end-loop-run"
 
 
 def test_a_command_puts_a_closed_loop_in_hand_first(hall: Desk, plants: SimulatedDevices) -> None:
@@ -221,7 +224,7 @@ def test_a_loop_the_wrong_way_round_is_a_stop_and_may_be_put_in_hand(
     }  # fmt: skip
     desk = Desk(client, changed(HALL, setup__loop=crossed))
     assert any("other way" in "".join(map(str, one)) for one in desk.setup["stops"])
-    assert "stop in Set-up" in desk.post("setup/plan", 422, what="close")["sentence"]
+    assert desk.post("setup/plan", 422, what="close")["code"] == "api-setup-plan-for-stop-set"
     assert desk.post("setup/plan", what="hand")["lines"]
     steps = {one["step"]: one for one in desk.setup["steps"]}
     assert steps["loop_gains"]["stop"] and "cause" in steps["loop_gains"]["cannot_sign"]

@@ -150,13 +150,16 @@ def test_what_was_not_looked_at_is_not_written(hall: Desk, plants: SimulatedDevi
     plan = hall.post("setup/plan", what="settings")
     plants.called("hall-drive").write(Role.RAMP_UP, 17.0)
     clash = hall.post("setup/writes", 409, what="settings", digest=plan["digest"], who="Ann")
-    assert "look again" in clash["sentence"] and plants.called("hall-drive").held[Role.OVERLOAD_CURRENT] == 4.1
+    assert (
+        clash["code"] == "writing-carry-out-holds-something"
+        and plants.called("hall-drive").held[Role.OVERLOAD_CURRENT] == 4.1
+    )
 
 
 def test_nothing_that_could_start_the_machine_is_written_under_a_stop(hall: Desk) -> None:
     hall.does("setup/sign", step="free", state="stop", found="rubs")
     refused = hall.post("setup/plan", 422, what="command", step="s1")
-    assert "stop in Set-up is not cleared" in refused["sentence"]
+    assert refused["code"] == "api-setup-plan-for-stop-set"
     assert hall.writes(what="stop")["agrees"]
 
 
@@ -180,7 +183,7 @@ def test_what_is_no_simulated_device_is_written_only_when_authorised(hall: Desk,
     plan = hall.post("setup/plan", what="settings")
     assert plan["needs_authorisation"] and plan["authorised_until"] is None
     refused = hall.post("setup/writes", 422, what="settings", digest=plan["digest"], who="Ann")
-    assert "authorised writing to it for this job" in refused["sentence"]
+    assert refused["code"] == "writing-carry-out-simulated-device"
     hall.post("setup/authorisation", 422, what="settings", digest=plan["digest"], who="", minutes=5)
     hall.post("setup/authorisation", 409, what="settings", digest="something else", who="Ann", minutes=5)
     authorised = hall.post("setup/authorisation", what="settings", digest=plan["digest"], who="Ann", minutes=5)
@@ -203,7 +206,7 @@ def test_a_meter_is_no_drive_and_traits_come_with_the_device(hall: Desk) -> None
     assert hall.view["document"]["setup"]["traits"]["drive"]["most_bands"] == 3
     hall.does("setup/device", which="device", name=None)
     assert hall.view["document"]["setup"]["traits"] is None
-    assert "No device is chosen" in hall.post("setup/plan", 404, what="settings")["sentence"]
+    assert hall.post("setup/plan", 404, what="settings")["code"] == "store-devices-device-named-device-chosen"
 
 
 def balance(desk: Desk, step: str) -> Any:
@@ -231,7 +234,7 @@ def test_nothing_is_read_while_the_machine_is_still_on_its_way(
     monkeypatch.setattr(reading, "LOOK_AGAIN_S", 0.05)  # two seconds of this plant, whose ramp takes ten
     assert hall.writes(what="command", step="s1")["agrees"]
     refused = hall.does("setup/trials", 422, step="s1", read=True)
-    assert "still on its way" in refused["sentence"] and hall.load()["document"]["setup"]["trials"] == []
+    assert refused["code"] == "reading-refuse-unsteady" and hall.load()["document"]["setup"]["trials"] == []
     time.sleep(60 / FASTER)
     hall.does("setup/trials", step="s1", read=True)
 
@@ -280,7 +283,7 @@ def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(
     drive.write(Role.SKIP_1_HIGH, 44.0)
     begun(hall)
     assert drive.held[Role.SKIP_1_HIGH] == 0, "old skips are cleared first: a band that is skipped is never heard"
-    assert "A sweep is under way" in hall.post("setup/sweep", 422, what="sweep", digest=hall.post("setup/plan", what="sweep")["digest"], who="Bo")["sentence"]  # fmt: skip
+    assert hall.post("setup/sweep", 422, what="sweep", digest=hall.post("setup/plan", what="sweep")["digest"], who="Bo")["code"] == "sweep-run-refuse-second-sweep-under"  # fmt: skip
     found = until(lambda: (now := run(hall))["state"] == "done" and now)
     assert found["done"] == found["of"] == 22 and len(found["levels"]) == 22
     assert while_put_back == ["running"], "it says done only when the drive is told again what it was told before"

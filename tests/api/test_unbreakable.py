@@ -172,7 +172,7 @@ def test_what_is_not_known_is_said_not_to_be(
     body = {"revision": revision, "path": "call/notes", "text": "perhaps"}
     answer = client.post(f"/api/jobs/{job.id}/changes", json=body, headers={"idempotency-key": "act-perhaps"})
     assert answer.status_code == 503 and answer.json()["saved"] == "unknown"
-    assert "not known whether it was saved" in answer.json()["sentence"]
+    assert answer.json()["code"] == "guard-told-known-whether"
     monkeypatch.undo()
     store.AVAILABLE.answered()
     assert client.get("/api/commands/act-perhaps").json()["known"] is False  # this one was not
@@ -255,7 +255,7 @@ def test_what_broke_it_once_is_refused_in_words(client: TestClient, method: str,
 
 def test_a_photograph_that_is_too_large_hears_so_and_one_of_many_pixels_too(client: TestClient, job: StoredJob) -> None:
     large = client.post(f"/api/jobs/{job.id}/photos", content=b"x" * 13_000_000)
-    assert large.status_code == 413 and "at most" in large.json()["sentence"]
+    assert large.status_code == 413 and large.json()["code"] == "guard-refusal-request-holds"
     out = io.BytesIO()
     Image.new("1", (7_000, 7_000)).save(out, "PNG")
     many = client.post(f"/api/jobs/{job.id}/photos", content=out.getvalue())

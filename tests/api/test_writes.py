@@ -130,7 +130,7 @@ def test_a_stop_needs_no_authorisation_no_look_and_no_database(
 def test_a_stop_of_what_only_measures_says_to_use_its_own(real: Desk) -> None:
     panel = number_of(real.client, "Hall supply fan, meter panel")
     refused = real.client.post(f"/api/devices/{panel}/stop", json={})
-    assert refused.status_code == 422 and "its own stop" in refused.json()["sentence"]
+    assert refused.status_code == 422 and refused.json()["code"] == "writing-stop-device-nothing-could"
 
 
 def test_an_authorisation_ends_by_a_clock_that_nobody_sets_back(real: Desk, monkeypatch: pytest.MonkeyPatch) -> None:
@@ -185,7 +185,7 @@ def test_its_own_port_is_no_device(client: TestClient) -> None:
     try:
         profile = client.get("/api/profiles").json()[0]["code"]
         body = {"name": "X", "code": profile, "host": "127.0.0.1", "port": 8420, "unit": 1}
-        assert "own port" in client.post("/api/devices", json=body).json()["sentence"]
+        assert client.post("/api/devices", json=body).json()["code"] == "client-address-of-application-s"
     finally:
         OWN_PORTS.clear()
 

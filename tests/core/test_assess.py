@@ -13,6 +13,7 @@ from modest_rotor.core.assess import assess, fit_job
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from tests.jobs import KRAUSE, KRAUSE_INPUT_W, KRAUSE_SHAFT_W, assessed, changed, option, rules
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -30,7 +31,7 @@ def test_a_name_alone_gives_a_rail_that_says_what_it_waits_for() -> None:
     assert all(entry.waits for entry in answer.rail)
     assert told(answer, "plate") == "waits for a plate"
     assert plain(answer.board.sentence) == "Only its name is known."
-    assert answer.options.waits is not None and "waits for what the motor drives" in answer.options.waits
+    assert answer.options.waits is not None and "found-machine-find-machine" in codes_of(answer.options.waits)
     assert answer.balance.curves == () and answer.balance.waits
 
 
@@ -89,7 +90,7 @@ def test_what_is_missing_is_named(lacking: str, waits: str | None) -> None:
 def test_the_kind_is_known_by_its_capacitor_or_its_phases_and_else_asked_for() -> None:
     assert assessed(KRAUSE, plate__phases=None).options.options
     answer = assessed(KRAUSE, plate__phases=None, plate__run_capacitance=None)
-    assert answer.options.waits is not None and "phases" in answer.options.waits
+    assert answer.options.waits is not None and "set-facts-motor-of-waits-rated" in codes_of(answer.options.waits)
 
 
 def test_the_balance_draws_every_option_at_every_step_through_its_own_point() -> None:
@@ -142,7 +143,7 @@ def test_a_dead_motor_needs_no_running_readings() -> None:
     assert not [step for step in answer.next if step.station == "readings"]
     saved, alive = option(answer, "C").saved_energy.figure, option(assessed(KRAUSE), "C").saved_energy.figure
     assert saved.band / saved.value > alive.band / alive.value  # the band says that less is known
-    assert "cannot be kept" in option(answer, "A").limits[0]
+    assert "compare-limits-dead-cannot" in codes_of(option(answer, "A").limits[0])
 
 
 def test_hours_beyond_a_year_are_refused_in_words_and_the_rest_goes_on() -> None:
@@ -185,7 +186,9 @@ def test_what_changed_between_two_sets_loses_the_meters_own_error() -> None:
 
 def test_one_sided_static_says_what_is_missing_from_it() -> None:
     answer = assessed(KRAUSE, readings__0__supply_static=None)
-    assert answer.sets[0].pressure.working and "one side" in answer.sets[0].pressure.working.remarks[0]
+    assert answer.sets[0].pressure.working and "set-answer-pressure-read-one" in codes_of(
+        answer.sets[0].pressure.working.remarks[0]
+    )
 
 
 def test_an_unmeasured_flow_is_told_by_power_and_pressure_with_a_wide_band() -> None:
@@ -277,7 +280,9 @@ def test_a_pump_says_that_no_lift_is_assumed_until_it_is_typed() -> None:
     saved_free, saved_lift = (option(answer, "C").saved_energy.figure.value for answer in (assessed(pump), typed))
     assert saved_lift < saved_free
     too_high = assessed(pump, duty__static_lift="9 m")
-    assert too_high.options.waits is not None and "not below" in too_high.options.waits
+    assert too_high.options.waits is not None and "found-machine-unreadable-pressure-stays" in codes_of(
+        too_high.options.waits
+    )
 
 
 PIECES = {

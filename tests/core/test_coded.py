@@ -84,7 +84,10 @@ def test_a_code_is_kept_and_sent_and_its_label_is_read() -> None:
     assert adapter.dump_json(PartFlow.THROTTLE) == b'"throttle"' and json.dumps(PartFlow.THROTTLE) == '"throttle"'
     assert str(PartFlow.THROTTLE) == f"{PartFlow.THROTTLE}" == PartFlow.THROTTLE.label == "by a damper or valve"
     assert PartFlow.THROTTLE == "throttle" and PartFlow("by a damper or valve") is PartFlow.THROTTLE
-    assert words_of(Plate, "power_is", "line") == "from the line" and words_of(Plate, "frame", "48Y") == "48Y"
+    assert (
+        words_of(Plate, "power_is", "line").code == "table-labels-label-plate-PowerIs-line"
+        and words_of(Plate, "frame", "48Y") == "48Y"
+    )
 
 
 def test_what_is_kept_to_be_compared_does_not_change_with_a_label() -> None:

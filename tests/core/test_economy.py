@@ -17,6 +17,7 @@ from modest_rotor.core.economy import (
 )
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.estimate import exactly, measured
+from tests.said import refused_with
 
 
 @pytest.mark.parametrize(
@@ -65,7 +66,7 @@ def test_heat_no_longer_given_is_made_up_and_cold_is_saved() -> None:
     found = heat_and_cold(measured(1000.0, w=100.0), 0.4, 0.3, 3.0)
     assert (found.heat_kwh.value, found.heat_kwh.standard) == pytest.approx((400.0, 40.0))
     assert (found.cooling_kwh.value, found.cooling_kwh.standard) == pytest.approx((100.0, 10.0))
-    with pytest.raises(OutsideValidity, match="more than all of them"):
+    with refused_with(OutsideValidity, "economy-heat-and-cold"):
         heat_and_cold(exactly(1.0), 0.7, 0.4, 3.0)
 
 

@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 from modest_rotor.core.entry import Entry, entry_from_data, read_entry
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.numerals import NumberStyle
+from tests.said import refused_with
 
 HP = 550 * 0.3048 * 0.45359237 * 9.80665
 """One horsepower is 550 foot pounds-force a second, by definition."""
@@ -53,7 +54,7 @@ def test_a_bare_number_is_in_the_readers_unit() -> None:
 
 
 def test_a_bare_number_that_could_mean_two_units_is_asked_about() -> None:
-    with pytest.raises(QuantityRefused, match="needs its unit"):
+    with refused_with(QuantityRefused, "entry-unit-needs-unit"):
         read_entry("rated_power", "560")
 
 
@@ -61,7 +62,7 @@ def test_a_range_keeps_both_ends() -> None:
     entry = read_entry("rated_voltage", "208-230 V")
     assert (entry.low, entry.si) == (208.0, 230.0)
     assert read_entry("rated_voltage", "208 to 230 V").low == 208.0
-    with pytest.raises(QuantityRefused, match="downward"):
+    with refused_with(QuantityRefused, "entry-read-entry-runs-downward"):
         read_entry("rated_voltage", "230-208 V")
 
 
@@ -126,9 +127,9 @@ def test_what_was_typed_is_read_back_the_same(value: float, unit: str) -> None:
 
 
 def test_a_file_may_not_contradict_itself() -> None:
-    with pytest.raises(QuantityRefused, match="Keep one of them"):
+    with refused_with(QuantityRefused, "entry-from-data-inside-but"):
         entry_from_data("current", {"typed": "4.4", "unit": "A", "si": 44.0})
-    with pytest.raises(QuantityRefused, match="text with its unit"):
+    with refused_with(QuantityRefused, "entry-from-data-text-unit"):
         entry_from_data("current", ["4.4 A"])
     assert entry_from_data("current", "  ") is None
 
@@ -165,7 +166,7 @@ def test_a_fraction_typed_for_per_cent_is_taken_as_that_and_says_so(name: str, t
 
 @pytest.mark.parametrize("typed", ["0.6 %", "1", "3", "4.9 %"])
 def test_a_share_below_what_practice_has_is_asked_about(typed: str) -> None:
-    with pytest.raises(QuantityRefused, match="none that practice has"):
+    with refused_with(QuantityRefused, "entry-of-one-or-asked-kept-typed"):
         read_entry("efficiency", typed, "si")
 
 
@@ -232,7 +233,7 @@ def test_a_number_that_can_be_two_is_asked_about_unless_the_place_says_how_it_wr
 def test_what_was_typed_with_a_decimal_comma_reads_back_from_its_file() -> None:
     typed = read_entry("airflow", "1.200 m³/h", "si", numbers=NumberStyle.COMMA)
     assert entry_from_data("airflow", typed.model_dump()) == typed
-    with pytest.raises(QuantityRefused, match="the file says"):
+    with refused_with(QuantityRefused, "entry-from-data-inside-but"):
         entry_from_data("airflow", typed.model_dump() | {"si": 7.0})
 
 

@@ -20,6 +20,7 @@ from modest_rotor.formats.report_pdf import write_pdf
 from modest_rotor.formats.report_sheet import write_xlsx
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, told
 from tests.jobs import KRAUSE, changed
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -69,8 +70,8 @@ def test_a_stopped_choice_promises_nothing() -> None:
 
 def test_measured_and_assumed_stand_apart() -> None:
     told, _ = report()
-    assert any(fact.basis == "measured" and "watts" in fact.label for fact in told.measured)
-    assert "years left in the machine" in told.assumed
+    assert any(fact.basis == "measured" and "core-report-watts" in codes_of(fact.label) for fact in told.measured)
+    assert "core-report-years-left" in codes_of(told.assumed)
     assert told.bands == SIMULATED
 
 

@@ -89,7 +89,7 @@ def test_of_a_dead_motor_it_says_what_it_is_held_against_and_counts_what_is_more
     }  # fmt: skip
     summary, answer, _ = told(dead)
     same = next(one for one in answer.options.options if one.id == "same")
-    assert summary.against == "a new motor of the same kind" and summary.before == same.energy.figure
+    assert summary.against.code == "option-answer-new-same-kind" and summary.before == same.energy.figure
     assert any(label.endswith("more than that") for label in figures(summary))
 
 

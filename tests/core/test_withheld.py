@@ -14,6 +14,7 @@ from modest_rotor.core.stations.trust import Standing, standing_of
 from modest_rotor.core.withheld import quantities_of, without
 from modest_rotor.store import signed
 from tests.jobs import KRAUSE
+from tests.said import codes_of
 
 SPEED = "readings/s1/speed"
 
@@ -48,7 +49,9 @@ def test_a_fault_of_ours_takes_one_value_along_and_not_the_job(krause: Job, monk
     found = assess(krause, on_fault=told.append)
     assert [one.path for one in found.left_out] == [SPEED]
     assert found.left_out[0].fault and "set 1" in found.left_out[0].label and found.left_out[0].typed
-    assert "noted down" in found.left_out[0].sentence and "is kept" in found.left_out[0].sentence
+    assert "withheld-of-fault" in codes_of(found.left_out[0].sentence) and "withheld-sentence" in codes_of(
+        found.left_out[0].sentence
+    )
     assert len(told) == 1 and isinstance(told[0], ZeroDivisionError)
     assert found.model_copy(update={"left_out": ()}) == assess(without(krause, (SPEED,)))
 
@@ -107,12 +110,14 @@ def test_a_stalled_motor_is_a_stop_that_says_to_switch_it_off(krause: Job) -> No
     found = next(
         one for one in assess(edited(krause, readings__s1__speed="0 rpm")).findings if one.rule == "machine_stalled"
     )
-    assert found.severity == "stop" and "Switch it off" in found.action and found.test is not None
+    assert found.severity == "stop" and "air-what-to-do-switch-off" in codes_of(found.action) and found.test is not None
 
 
 def test_no_watts_beside_current_are_kept_and_not_worked_with(krause: Job) -> None:
     found = assess(edited(krause, readings__s1__input_power="0 W"))
-    assert any("wattmeter" in str(one.sentence) for one in found.findings if one.rule == "reading_withheld")
+    assert any(
+        "trust-no-watts-with-amps" in codes_of(one.sentence) for one in found.findings if one.rule == "reading_withheld"
+    )
 
 
 def test_an_efficiency_of_nothing_says_nothing(krause: Job) -> None:

@@ -21,6 +21,7 @@ from modest_rotor.store.database import with_connection
 from modest_rotor.store.devices import device_named
 from modest_rotor.store.jobs import keep_job
 from tests.core.setup.test_setup_answer import HALL
+from tests.said import codes_of
 
 pytestmark = [pytest.mark.database, pytest.mark.usefixtures("store")]
 FASTER = 40.0
@@ -70,7 +71,7 @@ def test_a_watched_panel_fills_the_log_and_says_when_it_falls_silent(
         told = trouble_of(machine)
         before = count()
         time.sleep(0.5)
-        assert told and "no whole answer" in told and count() == before >= 6
+        assert told and "client-asked-gave-whole" in codes_of(told) and count() == before >= 6
     finally:
         stopping.set()
         watcher.join()

@@ -19,6 +19,7 @@ from modest_rotor.formats.catalogue_files import (
     write_csv,
     write_json,
 )
+from tests.said import codes_of, refused_with
 
 SHIPPED = files("modest_rotor.demo").joinpath("catalogue.csv").read_text(encoding="utf-8")
 MOTOR: dict[str, Any] = {
@@ -107,7 +108,9 @@ def test_bad_rows_stand_aside_and_good_ones_are_told() -> None:
     assert len(read.products) == 3
     twice, bare = read.refused
     assert (twice.row, bare.row) == (5, 6)
-    assert "twice" in twice.reasons[-1] and "lacks" in bare.reasons[0]
+    assert "catalogue-files-checked" in codes_of(twice.reasons[-1]) and "core-catalogue-refusals" in codes_of(
+        bare.reasons[0]
+    )
 
 
 @pytest.mark.parametrize(
@@ -141,5 +144,5 @@ def test_what_is_new_replaced_and_the_same_is_told_apart() -> None:
 
 @pytest.mark.parametrize("head", ["code,name", "type,name", "name,price"])
 def test_a_table_without_code_or_type_is_no_catalogue(head: str) -> None:
-    with pytest.raises(CatalogueRefused, match="code"):
+    with refused_with(CatalogueRefused, "catalogue-files-csv-rows-head-catalogue"):
         read_catalogue(f"{head}\na,b\n")

@@ -13,6 +13,7 @@ from modest_rotor.store import board, jobs
 from modest_rotor.store.database import database, with_connection
 from modest_rotor.store.models import ChangeRow, JobRow, SiteRow
 from tests.jobs import KRAUSE
+from tests.said import codes_of, refused_with
 
 pytestmark = [pytest.mark.database, pytest.mark.usefixtures("store")]
 
@@ -66,7 +67,9 @@ def test_a_stale_save_is_refused_in_words_and_overwrites_nothing() -> None:
     edit(first, "call/notes", "from window one")
     with pytest.raises(Conflict) as refusal:
         edit(first, "call/notes", "from window two")
-    assert "out of date" in refusal.value.sentence and "kept here" in refusal.value.sentence
+    assert "store-jobs-locked-window-out" in codes_of(
+        refusal.value.sentence
+    ) and "store-jobs-locked-window-out" in codes_of(refusal.value.sentence)
     assert loaded(first.id).job.document.call.notes == "from window one"
 
 
@@ -120,7 +123,7 @@ def test_undo_does_not_take_back_what_another_job_of_the_machine_changed() -> No
         row = JobRow.get_by_id(first.id)
         row.machine.document = {**row.machine.document, "name": "Fan of another job"}
         row.machine.save()
-        with pytest.raises(ChangeRefused, match="another job"):
+        with refused_with(ChangeRefused, "store-jobs-step-back-changed-another"):
             jobs.undo(stored.id, stored.revision)
 
 

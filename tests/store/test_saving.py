@@ -17,6 +17,7 @@ from modest_rotor.store import database as door
 from modest_rotor.store.database import DatabaseAway, DatabaseBusy, connection, database, transaction, with_connection
 from modest_rotor.store.models import ChangeRow, CommandRow, SiteRow
 from modest_rotor.store.saving import KnownCommand, Saved, Saving, watch_saving
+from tests.said import refused_with
 
 pytestmark = [pytest.mark.database, pytest.mark.usefixtures("store")]
 
@@ -125,7 +126,7 @@ def test_a_failing_query_of_one_person_leaves_the_others_alone() -> None:
     thread = threading.Thread(target=another)
     thread.start()
     assert held.wait(20)
-    with pytest.raises(ChangeRefused, match="cannot keep this"), connection(), transaction():
+    with refused_with(ChangeRefused, "database-told-database-cannot"), connection(), transaction():
         SiteRow.create(name="".join(chr(0x4E00 + n % 20_000) for n in range(12_000)), units="si")
     go.set()
     thread.join(20)
@@ -147,7 +148,7 @@ def test_somebody_elses_row_is_waited_for_only_so_long() -> None:
     thread.start()
     assert held.wait(20)
     begun = time.monotonic()
-    with pytest.raises(DatabaseBusy, match="Somebody else"), connection():
+    with refused_with(DatabaseBusy, "database-told-somebody-else"), connection():
         jobs.keep(stored.id, stored.revision, Edit("call/notes", "x"))
     assert time.monotonic() - begun < 5
     go.set()

@@ -23,7 +23,8 @@ from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.physics.fan import Wheel
-from modest_rotor.core.say import meant, say
+from modest_rotor.core.recognized import meant
+from modest_rotor.core.say import say
 from modest_rotor.core.stations.product import ProductType
 from modest_rotor.store import bench, catalogue, jobs
 from modest_rotor.store.database import with_connection

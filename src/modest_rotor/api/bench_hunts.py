@@ -27,7 +27,8 @@ from modest_rotor.core.estimate import COVERAGE_95
 from modest_rotor.core.identify.causes import REPEATS
 from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.phrase import Figure, WithWords
-from modest_rotor.core.say import meant, say
+from modest_rotor.core.recognized import meant
+from modest_rotor.core.say import say
 from modest_rotor.formats.hunts_csv import HuntResult, write_hunts
 from modest_rotor.store import bench
 from modest_rotor.store.bench import KeptHunt

@@ -16,6 +16,7 @@ from modest_rotor.core.job import Job, JobDocument, Machine
 from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.phrase import Phrase, WithWords
 from modest_rotor.core.quantities import UnitSystem
+from modest_rotor.core.say import code_of
 from modest_rotor.core.statements import Actor
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.core.stations.sheet import storable
@@ -68,7 +69,10 @@ class Problem(WithWords):
 
     field: str | None = Field(default=None, description="path of the field it belongs to, if one")
     sentence: str
-    code: str | None = Field(default=None, description="of the message, the same in every language")
+    code: str | None = Field(
+        default_factory=lambda said: code_of(said["sentence"]),
+        description="of the message, the same in every language",
+    )
     saved: Saved = Saved.NOTHING
 
 

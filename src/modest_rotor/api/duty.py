@@ -10,7 +10,8 @@ from modest_rotor.api.apart import in_process
 from modest_rotor.api.contracts import JobView, Step, Words, actor_now, view
 from modest_rotor.core.commands.year import TakeTemplate, TakeYear
 from modest_rotor.core.phrase import Frozen, WithWords
-from modest_rotor.core.say import Number, meant, say
+from modest_rotor.core.recognized import meant
+from modest_rotor.core.say import Number, say
 from modest_rotor.core.tables import read_table
 from modest_rotor.formats.logger_csv import LogReport, Order, read_log
 from modest_rotor.formats.text import written

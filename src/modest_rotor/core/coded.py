@@ -10,7 +10,7 @@ import re
 from enum import StrEnum
 from functools import cache, cached_property, lru_cache
 
-from modest_rotor.core.say import in_each_language
+from modest_rotor.core.recognized import in_each_language
 from modest_rotor.core.tables import read_table
 
 WORDS = re.compile(r"[\w-]+")

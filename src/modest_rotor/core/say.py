@@ -214,14 +214,9 @@ def tell(code: str, /, **values: Any) -> tuple[Any, ...]:
     return Sentence(code, values)
 
 
-def in_each_language(said: str) -> tuple[str, ...]:
-    """A piece of text as readers of every language read it, English first: for recognizing what one of them typed or saved."""
-    return tuple(dict.fromkeys((str(said), *(words_for(said, Reader(language)) for language in languages()))))
-
-
-def meant(text: str, among: Iterable[str]) -> str:
-    """Which of several names is meant by what a reader sends back: the one that reads so in their words; else the text as it is."""
-    return next((name for name in among if text in (name, words_for(name))), text)
+def code_of(said: Any) -> str | None:
+    """The code of the message that was said; nothing of plain text."""
+    return said.code if isinstance(said, Words) else None
 
 
 def run_on(*parts: Any) -> tuple[Any, ...]:

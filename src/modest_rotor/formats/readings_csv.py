@@ -16,7 +16,8 @@ from modest_rotor.core.errors import QuantityRefused, Refusal
 from modest_rotor.core.job import MOST_SETS
 from modest_rotor.core.phrase import WithWords
 from modest_rotor.core.quantities import UnitSystem, quantity
-from modest_rotor.core.say import Number, in_each_language, say, words_for
+from modest_rotor.core.recognized import in_each_language
+from modest_rotor.core.say import Number, say, words_for
 from modest_rotor.core.stations.readings import ReadingSet, refuse_future
 from modest_rotor.core.stations.sheet import is_moment, quantity_of
 from modest_rotor.core.unfit import first_reason

@@ -37,6 +37,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.electronic import Command, Stopping
 from modest_rotor.core.physics.loop import Gains, Hunting, Swing, calmer, hunting_of
 from modest_rotor.core.tables import read_table
+from tests.said import codes_of, refused_with
 
 EXPERIMENTS = {one.code: one for one in course()}
 SETTLED_S = 30.0
@@ -134,7 +135,7 @@ def test_a_sensor_farther_along_saves_more_with_outlets_shut() -> None:
 
 
 def test_a_loop_needs_a_drive_and_is_told_its_ends() -> None:
-    with pytest.raises(OutsideValidity, match="through a drive"):
+    with refused_with(OutsideValidity, "stand-refuse-loop-holds"):
         solved(stands()["three-phase fan"], Controls(loop=True))
     assert held_hertz(LOOPED, Controls(loop=True, set_point=1.5)) == LOOPED.hertz
     assert held_hertz(LOOPED, Controls(loop=True, lift=0.9)) == LEAST_LOOP_HZ
@@ -206,7 +207,7 @@ def test_against_a_lift_a_little_less_speed_moves_no_water_while_the_pump_still_
     one = EXPERIMENTS["pump-with-lift"]
     found = reasons(stand(one.stand), one.before.controls, one.after.controls)
     assert found[Meter.SPEED].after > 0.65 * found[Meter.SPEED].before
-    assert found[Meter.FLOW].after == 0 and "moves nothing" in found[Meter.FLOW].words
+    assert found[Meter.FLOW].after == 0 and "table-mechanisms-falls-flow-nothing" in codes_of(found[Meter.FLOW].words)
     assert found[Meter.WATTS].after > 200
 
 
@@ -230,7 +231,7 @@ def test_the_year_of_half_the_hours_at_half_the_speed_by_hand() -> None:
     assert low.after == pytest.approx(2 * half.after, rel=0.01), "hours at low alone count as well"
     with pytest.raises(OutsideValidity, match="8,760"):
         reasons(rig, Controls(hours=8000, low_hours=2000), Controls())
-    with pytest.raises(OutsideValidity, match="one speed"):
+    with refused_with(OutsideValidity, "stand-refuse-hours-low"):
         reasons(stand("three-phase fan"), Controls(hours=10, low_hours=20), Controls())
 
 

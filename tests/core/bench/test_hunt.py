@@ -37,6 +37,7 @@ from modest_rotor.core.bench.hunting import (
     way_minutes,
 )
 from modest_rotor.core.errors import OutsideValidity
+from tests.said import refused_with
 
 CAPACITOR_TEST = "Run capacitor, out of circuit"
 SHAFT_TEST = "Turn the shaft by hand"
@@ -96,7 +97,7 @@ def test_minutes_are_counted_and_the_budget_ends_it() -> None:
     while going.ending is None:
         going = going.after("read flow")
     assert going.ending is Ending.OUT_OF_TIME and going.minutes > going.budget
-    with pytest.raises(OutsideValidity, match="has ended"):
+    with refused_with(OutsideValidity, "hunting-refuse-ended"):
         going.after("read amps")
 
 
@@ -158,7 +159,7 @@ def test_the_ranking_weighs_the_mean_of_what_was_read(monkeypatch: pytest.Monkey
 
 
 def test_what_is_no_act_or_no_number_is_refused() -> None:
-    with pytest.raises(OutsideValidity, match="no act"):
+    with refused_with(OutsideValidity, "hunting-after-there-act"):
         Hunting(make_hunt(1)).after("hit it with a hammer")
     for number in (-1, 3000):
         with pytest.raises(OutsideValidity, match="0 to 2,999"):

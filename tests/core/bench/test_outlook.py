@@ -11,6 +11,7 @@ from modest_rotor.core.bench.stand import Controls, Stand
 from modest_rotor.core.bench.why import Meter
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.quantities import quantity
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -86,7 +87,9 @@ def test_heat_is_said_at_the_limits_of_the_insulation_and_the_gravest_alone() ->
     said = {}
     for air in range(20, 100, 4):
         seen = at("capacitor blower", air_c=float(air))
-        said[seen.values[Meter.WINDING]] = [words for words in seen.says if "winding" in words]
+        said[seen.values[Meter.WINDING]] = [
+            words for words in seen.says if "outlook-says-winding-goes-beyond" in codes_of(words)
+        ]
     for winding, words in said.items():
         if winding > BURNT_C:
             assert words == [

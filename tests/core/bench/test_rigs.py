@@ -18,6 +18,7 @@ from modest_rotor.core.outcome import Withheld
 from modest_rotor.core.physics.fan import Wheel
 from modest_rotor.core.stations.product import Product
 from tests.core.setup.test_setup_answer import BAGGAGE
+from tests.said import refused_with
 
 
 def rig_of(job: Job) -> Stand:
@@ -39,7 +40,7 @@ def test_the_rig_of_a_job_runs_where_the_job_was_read() -> None:
 
 def test_a_job_without_a_machine_is_refused_in_words() -> None:
     bare = Job.model_validate({**BAGGAGE, "document": {}})
-    with pytest.raises(OutsideValidity, match="no machine for the Bench yet"):
+    with refused_with(OutsideValidity, "rigs-stand-of-machine"):
         rig_of(bare)
 
 
@@ -71,11 +72,11 @@ def test_a_motor_of_the_catalogue_takes_nine_tenths_on_its_wheel(wheel: Wheel) -
 
 
 def test_what_makes_no_motor_is_refused_in_words() -> None:
-    with pytest.raises(OutsideValidity, match="no motor that can stand"):
+    with refused_with(OutsideValidity, "rigs-stand-of-product-motor-can"):
         stand_of_product(product(motor_kind=None), Wheel.AXIAL)
-    with pytest.raises(OutsideValidity, match="waits for"):
+    with refused_with(OutsideValidity, "rating-product-facts"):
         stand_of_product(product(frequency=None), Wheel.AXIAL)
-    with pytest.raises(OutsideValidity, match="no stand called"):
+    with refused_with(OutsideValidity, "shipped-stand-called"):
         stand_called("a rocket")
 
 
@@ -101,5 +102,5 @@ def test_a_drive_is_put_before_three_phase_motors_alone() -> None:
     fan = on_a_drive(stands()["three-phase fan"])
     assert fan.drive is not None and "on a drive" in fan.name
     for name in ("capacitor blower", "electronic blower", "blower with a start switch", "three-phase fan on a drive"):
-        with pytest.raises(OutsideValidity, match="three-phase motors alone"):
+        with refused_with(OutsideValidity, "rigs-on-a-drive"):
             on_a_drive(stands()[name])

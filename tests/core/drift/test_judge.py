@@ -71,7 +71,7 @@ def test_a_weak_capacitor_is_told_from_a_loaded_filter() -> None:
     judged = judge(
         simulated_year(CAPACITOR_MOTOR, np.random.default_rng(1), fault), (), solved("capacitor motor"), True
     )
-    assert isinstance(judged, Judgement) and judged.causes[0].cause.name == "run capacitor weak"
+    assert isinstance(judged, Judgement) and judged.causes[0].cause.name.code == "table-causes-cause-run-capacitor-weak"
 
 
 def test_which_way_the_readings_move_depends_on_motor_and_command() -> None:
@@ -160,7 +160,11 @@ def test_a_cause_is_told_in_the_terms_of_its_machine() -> None:
     fault = Fault(Change.FOULED, 0.8)
     judged = judge(simulated_year(SPEED_HELD, np.random.default_rng(4), fault), (), solved("speed held"), True)
     assert isinstance(judged, Judgement)
-    place = next(place for place, weighed in enumerate(judged.causes) if weighed.cause.name == "wheel fouled")
+    place = next(
+        place
+        for place, weighed in enumerate(judged.causes)
+        if weighed.cause.name.code == "table-causes-cause-wheel-fouled"
+    )
     first = replace(judged, causes=judged.causes[place:])
     for word, name in (("fan", "wheel fouled"), ("pump", "impeller worn or fouled")):
         told = (plain(drift_sentence(first, "", word)), plain(drift_rail(first, 365, None, word)))

@@ -74,7 +74,7 @@ def test_a_filter_that_loads_is_told_with_each_reading_that_moved_and_what_it_wo
     assert said.drifts and said.waits is None
     words = plain(said.sentence)
     assert words.startswith("It drifts: ") and "Likeliest: filter or coil loaded" in words
-    assert said.causes[0].cause == "filter or coil loaded" and said.causes[0].share >= max(
+    assert said.causes[0].cause.code == "table-causes-cause-filter-or-coil-loaded" and said.causes[0].share >= max(
         one.share for one in said.causes
     )
     assert said.since_day is not None and BEGUN + 60 < said.since_day < BEGUN + 330, (

@@ -32,6 +32,7 @@ from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
 from tests.jobs import KRAUSE, changed
 from tests.machines import BLOWER, PUMP, SHADED, START_SWITCH, fitted, rated
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 INDUCTION = {"split-capacitor": BLOWER, "three-phase": PUMP, "start switch": START_SWITCH, "shaded-pole": SHADED}
@@ -114,7 +115,7 @@ def test_a_meter_that_is_off_is_not_taken_for_a_fault_of_the_machine() -> None:
     solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False)
     still = {measurand: Observed(0.0, REPEATS[measurand]) for measurand in READ[:6]}
     off = {**still, Measurand.AMPS: Observed(math.log(1.15), REPEATS[Measurand.AMPS])}
-    assert rank_causes(solved, off)[0].cause.name == "clamp off"
+    assert rank_causes(solved, off)[0].cause.name.code == "table-causes-cause-clamp-off"
     assert rank_causes(solved, {}) == ()
 
 
@@ -173,8 +174,10 @@ def test_an_unchanged_machine_says_so() -> None:
 def test_without_a_good_set_plate_and_design_are_the_baseline() -> None:
     found = causes(Job.model_validate(changed(KRAUSE, target={"airflow": "510 L/s", "rated_static": "280 Pa"})))
     assert found.waits is None and found.rough and found.ranked
-    assert causes(Job.model_validate(changed(KRAUSE, readings=[]))).waits == "waits for a set of readings to judge"
-    assert "what the motor drives" in (causes(Job.model_validate(changed(KRAUSE, machine__wheel=None))).waits or "")
+    assert causes(Job.model_validate(changed(KRAUSE, readings=[]))).waits.code == "baseline-waits-set"
+    assert "term-waits-for-what-the-motor" in codes_of(
+        causes(Job.model_validate(changed(KRAUSE, machine__wheel=None))).waits or ""
+    )
 
 
 def test_an_electronic_motor_is_judged_by_what_it_holds() -> None:
@@ -182,7 +185,7 @@ def test_an_electronic_motor_is_judged_by_what_it_holds() -> None:
     now = {**read, "id": "s2", "known_good": "no", "speed": "985 rpm", "input_power": "345 W", "airflow": "500 L/s", "supply_static": "130 Pa", "return_static": "-132 Pa"}  # fmt: skip
     plate = {"rated_power": "1/2 hp", "rated_voltage": "230 V", "rated_speed": "1050 rpm", "frequency": "60 Hz", "motor_kind": "electronic", "phases": 1}  # fmt: skip
     told = {"machine__wheel": "forward-curved", "readings": [read, now]}
-    assert "what the electronic motor holds" in (
+    assert "baseline-electronic-waits-what" in codes_of(
         causes(Job.model_validate(changed(KRAUSE, plate=plate, **told))).waits or ""
     )
     found = causes(Job.model_validate(changed(KRAUSE, plate={**plate, "holds": "airflow"}, **told)))
@@ -241,7 +244,9 @@ def test_an_electronic_motor_without_power_or_speed_on_its_plate_waits_for_both(
         "readings": [read, {**read, "id": "s2", "known_good": "no", "speed": "950 rpm"}],
     }
     bare = {name: value for name, value in plate.items() if name != missing}
-    assert "rated power and speed" in (causes(Job.model_validate(changed(KRAUSE, plate=bare, **told))).waits or "")
+    assert "baseline-electronic-waits-rated" in codes_of(
+        causes(Job.model_validate(changed(KRAUSE, plate=bare, **told))).waits or ""
+    )
 
 
 def test_a_reading_that_fell_to_nought_is_a_hundredth_of_what_it_was() -> None:

@@ -25,6 +25,7 @@ from modest_rotor.core.identify.load import (
     widened,
 )
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
+from tests.said import codes_of, refused_with
 
 
 def plate(
@@ -127,14 +128,14 @@ def test_capacitor_machine_of_known_load(shaft: float, speed: float, amps: float
 
 def test_what_the_watts_cannot_cover_is_withheld() -> None:
     found = load_by_watts(running(110, 1790, None, 20.0), KRAUSE, typical_motor(KRAUSE, "this motor"))
-    assert found.shaft_power is None and "would not cover the losses" in found.reason
+    assert found.shaft_power is None and "identify-load-load-by-watts-withheld-watts" in codes_of(found.reason)
 
 
 def test_off_the_high_tap_slip_and_amps_are_withheld_and_watts_widen() -> None:
     motor = typical_motor(KRAUSE, "this motor")
     low, high = running(110, 1500, 2.5, 230.0, full=False), running(110, 1500, 2.5, 230.0)
     assert load_by_slip(low, KRAUSE).shaft_power is None
-    assert "high tap" in load_by_slip(low, KRAUSE).reason
+    assert "identify-load-load-by-slip-withheld-off" in codes_of(load_by_slip(low, KRAUSE).reason)
     assert load_by_amps(low, KRAUSE).shaft_power is None
     wide, narrow = (load_by_watts(run, KRAUSE, motor).shaft_power for run in (low, high))
     assert wide is not None and narrow is not None and wide.band > 1.3 * narrow.band
@@ -216,9 +217,9 @@ def test_efficiency_is_cut_off_where_the_plates_volt_amperes_forbid_it() -> None
 
 
 def test_a_plate_that_promises_more_than_its_volt_amperes_is_refused() -> None:
-    with pytest.raises(OutsideValidity, match="too little"):
+    with refused_with(OutsideValidity, "efficiency-plate-efficiency-bound"):
         typical_motor(plate(MotorKind.SINGLE_PHASE, 560.0, 115.0, 4.4, 1075.0, 1200.0), "this motor")
-    with pytest.raises(OutsideValidity, match="rated power"):
+    with refused_with(OutsideValidity, "efficiency-typical-motor"):
         typical_motor(plate(MotorKind.THREE_PHASE, 500000.0, None, None, 1780.0, 1800.0), "this motor")
 
 

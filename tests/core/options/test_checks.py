@@ -16,6 +16,7 @@ from modest_rotor.core.tables import read_table
 from modest_rotor.formats.catalogue_files import read_catalogue
 from modest_rotor.store.solving import NewestKept, fit_of
 from tests.jobs import KRAUSE, as_loaded, assessed, changed, option
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -128,7 +129,7 @@ def test_a_stop_withholds_every_number_until_somebody_answers_for_it() -> None:
     considered = [{"id": "one", "kind": "electronic", "product": MOTOR, "price": "300"}]
     stopped = {"considered": considered, "fitting": {"listing_allows": "no"}}
     one = option(assessed(KRAUSE, options=stopped), "B")
-    assert one.fits == "cannot" and one.stop == "Does the appliance's listing allow another kind?"
+    assert one.fits == "cannot" and one.stop.code == "table-fit-checks-question-listing"
     assert all(step.flow is None and step.input_power is None for step in one.steps)
     assert one.energy.figure is None and one.saved_money.figure is None
     assert "one" not in as_loaded(KRAUSE, options=stopped)
@@ -196,7 +197,7 @@ def test_a_protected_duty_is_kept_by_kinds_that_can_and_stops_those_that_cannot(
                 assert step.flow.value + (step.flow.band or 0.0) >= 0.450
     electronic = option(answer, "B")
     assert electronic.steps[1].flow.value == pytest.approx(0.450)
-    assert "held at the protected flow" in electronic.steps[1].note
+    assert "options-electronic-held" in codes_of(electronic.steps[1].note)
 
 
 def test_without_a_product_the_rating_of_the_plate_is_judged_softly() -> None:
@@ -248,4 +249,4 @@ def test_a_pump_is_no_electronic_motor_whoever_says_so() -> None:
     waiver = {"id": "w1", "option": "one", "check": "product", "who": "Anybody", "reason": "it will do"}
     asked = {"considered": [{"id": "one", "kind": "electronic", "product": pump}], "waivers": [waiver]}
     one = option(assessed(KRAUSE, options=asked), "B")
-    assert one.stop == "Is its product of this kind?" and one.energy.figure is None
+    assert one.stop.code == "table-fit-checks-question-product" and one.energy.figure is None

@@ -9,6 +9,7 @@ import pytest
 from modest_rotor.core.assess import effects, fit_job
 from modest_rotor.core.job import Job
 from tests.jobs import KRAUSE, changed
+from tests.said import codes_of
 
 
 def table(**changes: Any) -> Any:
@@ -37,7 +38,7 @@ def test_every_change_of_a_capacitor_fan_has_its_row_with_size_and_bands() -> No
         assert all(-1 <= move.ratio.value < 5 for move in row.moves)
     assert moves(answer, "volts low")["speed"] == -1 and moves(answer, "duct tighter")["flow"] == -1
     dead = next(row for row in answer.rows if row.change == "capacitor dead")
-    assert dead.told and "will not start" in dead.told
+    assert dead.told and "operating-point-words-runs-once" in codes_of(dead.told)
 
 
 @pytest.mark.slow
@@ -60,6 +61,6 @@ def test_a_three_phase_pump_has_neither_capacitor_nor_filter_nor_taps() -> None:
 
 
 def test_what_the_table_waits_for_is_named() -> None:
-    assert "rated power" in table(plate__rated_power=None).waits
-    assert "rated volts" in table(plate__rated_voltage=None).waits
+    assert "set-facts-motor-of-waits-rated" in codes_of(table(plate__rated_power=None).waits)
+    assert "term-rated-volts" in codes_of(table(plate__rated_voltage=None).waits)
     assert table(plate__rated_voltage=None).rows == ()

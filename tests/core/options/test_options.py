@@ -13,6 +13,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.supply import Supply
 from tests.jobs import KRAUSE, assessed, option, rules
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -166,7 +167,7 @@ def test_a_lower_tap_takes_what_was_read_on_it() -> None:
     waits = assessed(KRAUSE, **taps)
     assert "lower tap" in plain(option(waits, "A").energy.waits)
     too_little = assessed(KRAUSE, readings=SETS, **{**taps, "duty__steps__1__flow_share": "90 %"})
-    assert "runs full" in option(too_little, "A").steps[1].note
+    assert "keep-weighed-tap-gives" in codes_of(option(too_little, "A").steps[1].note)
 
 
 def test_an_option_that_moves_less_says_so() -> None:
@@ -177,7 +178,7 @@ def test_an_option_that_moves_less_says_so() -> None:
 
 def test_an_overloaded_electronic_motor_wants_the_next_size() -> None:
     answer = assessed(KRAUSE, plate__rated_power="1/6 hp", plate__rated_current="2.4 A")
-    assert any("next size up" in limit for limit in option(answer, "C").limits)
+    assert any("options-electronic-noted-needs-torque" in codes_of(limit) for limit in option(answer, "C").limits)
     # What else is noted of a step is no limit.
     assert all(option(answer, "D").steps[0].note != limit for limit in option(answer, "D").limits)
 
@@ -205,7 +206,7 @@ PROTECTED = {"call__protected": "smoke control"}
 def test_a_protected_duty_keeps_the_flow_found_where_none_is_documented() -> None:
     answer = assessed(KRAUSE, duty__part_flow="it runs full all the same", **PROTECTED)
     full, half = option(answer, "C").steps
-    assert half.flow.value == pytest.approx(full.flow.value) and "held at the protected flow" in half.note
+    assert half.flow.value == pytest.approx(full.flow.value) and "options-electronic-held" in codes_of(half.note)
     stops = [finding for finding in answer.findings if finding.severity == "stop"]
     assert {finding.station for finding in stops} == {"call", "duty", "options"}
     assert answer.board.stopped and "protected_duty" in rules(answer)
@@ -214,20 +215,22 @@ def test_a_protected_duty_keeps_the_flow_found_where_none_is_documented() -> Non
 def test_a_documented_least_flow_is_the_floor() -> None:
     answer = assessed(KRAUSE, call__minimum_airflow="400 L/s", duty__part_flow="it runs full all the same", **PROTECTED)
     assert option(answer, "C").steps[1].flow.value == pytest.approx(0.4)
-    assert any("prove the flow" in limit for limit in option(answer, "C").limits)  # the flow was read to ± 7 %
+    assert any(
+        "limits-of-may-move" in codes_of(limit) for limit in option(answer, "C").limits
+    )  # the flow was read to ± 7 %
 
 
 def test_an_option_that_would_fall_below_a_protected_flow_is_stopped() -> None:
     answer = assessed(KRAUSE, call__minimum_airflow="700 L/s", **PROTECTED)
     b = option(answer, "B")
-    assert b.stop and "documented least" in b.stop
+    assert b.stop and "options-year-least-words-documented-least" in codes_of(b.stop)
     assert b.energy.figure is None and b.payback.figure is None and b.steps[0].input_power is None
     assert "found_below_minimum" in rules(answer)
 
 
 def test_a_new_motor_of_the_same_kind_may_run_slower_and_a_protected_duty_says_so() -> None:
     answer = assessed(KRAUSE, readings__0__speed="1,735 rpm", **PROTECTED)
-    assert any("may move up to" in limit for limit in option(answer, "B").limits)
+    assert any("limits-of-may-move" in codes_of(limit) for limit in option(answer, "B").limits)
 
 
 def test_an_unanswered_question_is_not_a_no() -> None:

@@ -25,6 +25,7 @@ from tests.core.options.test_kinds import PUMP, of_kind
 from tests.core.setup.test_setup_answer import HALL
 from tests.core.standards.test_outside import fan_amps
 from tests.jobs import assessed, changed, option
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 STEPS = [
@@ -108,9 +109,11 @@ def test_too_much_torque_asks_for_the_next_size_and_too_much_speed_is_told() -> 
     """1,190 W at 1,445 rpm are 0.82 W a turn; 1,500 W at 1,000 rpm give 1.5, 1,500 W at 2,000 rpm 0.75."""
     product = {"code": "rr", "name": "named", "type": "motor", "rated_power": "1,500 W", "rated_speed": "1,000 rpm"}
     notes = of_kind(OPEN, OptionKind.RELUCTANCE, own={"product": product}).steps[0].note
-    assert "above the speed" in notes and "next size up" not in notes
+    assert "options-electronic-noted-above-speed" in codes_of(notes) and "next size up" not in notes
     fast = product | {"rated_power": "1,500 W", "rated_speed": "2,000 rpm"}
-    assert "take the next size up" in of_kind(OPEN, OptionKind.RELUCTANCE, own={"product": fast}).steps[0].note
+    assert "options-electronic-noted-needs-torque" in codes_of(
+        of_kind(OPEN, OptionKind.RELUCTANCE, own={"product": fast}).steps[0].note
+    )
 
 
 def test_its_traits_are_those_of_a_new_motor_on_a_three_phase_drive() -> None:
@@ -121,8 +124,8 @@ def test_its_traits_are_those_of_a_new_motor_on_a_three_phase_drive() -> None:
     one = of_kind(OPEN, OptionKind.RELUCTANCE, fitting={"phases": 1})
     checks = {check.check for check in one.checks}
     assert {"drive_insulation", "cable", "protection", "shaft_currents", "earth_leakage", "harmonics"} <= checks
-    assert "permanent_supply" not in checks and "peak" in one.steps[0].note
-    assert "n p ÷ 120, without slip" in one.steps[0].workings.speed.formula
+    assert "permanent_supply" not in checks and "options-drive-one-phase" in codes_of(one.steps[0].note)
+    assert "step-working-formulas-n-machine-s-curve" in codes_of(one.steps[0].workings.speed.formula)
     assert "bearings" in plain((one.wears,))
 
 

@@ -15,6 +15,7 @@ from modest_rotor.core.estimate import exactly, measured
 from modest_rotor.core.phrase import plain
 from tests.core.options.test_kinds import PUMP, QUARTER_HORSE
 from tests.jobs import KRAUSE, assessed, option
+from tests.said import codes_of
 
 
 @given(
@@ -79,7 +80,7 @@ def test_worth_rises_with_prices_and_falls_with_discount_and_with_a_short_life()
     assert worth(asked={"discount_rate": "12 %"}).worth.figure.value < plain_
     assert worth(duty__remaining_life="3 years").worth.figure.value < plain_
     short = worth(duty__remaining_life="3 years").worth.working
-    assert any("no longer than the machine" in remark for remark in short.remarks)
+    assert any("money-results-worth-result-counted-longer" in codes_of(remark) for remark in short.remarks)
 
 
 def test_present_value_can_be_reckoned_by_hand_from_its_working() -> None:

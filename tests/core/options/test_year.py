@@ -11,6 +11,7 @@ from modest_rotor.core.assess import assess, fit_job
 from modest_rotor.core.phrase import plain
 from modest_rotor.formats.job_file import read_job
 from tests.jobs import KRAUSE, assessed, option
+from tests.said import codes_of
 
 ALL = {
     "duty__starts": "2,000", "duty__run_up": "1.5 s", "duty__emission_rate": "0.35 kg/kWh", "duty__heated_share": "40 %",
@@ -54,7 +55,7 @@ def test_starts_are_counted_and_are_little() -> None:
     bare, counted = (option(assessed(KRAUSE, **changes), "A").energy for changes in ({}, ALL))
     share = counted.figure.value / bare.figure.value - 1
     assert 0.0002 < share < 0.01
-    assert any("the hours decide" in remark for remark in counted.working.remarks)
+    assert any("year-results-energy-result-starts-counted" in codes_of(remark) for remark in counted.working.remarks)
 
 
 def test_shares_beyond_all_hours_are_refused_in_a_sentence() -> None:

@@ -26,6 +26,7 @@ from modest_rotor.core.physics.loop import (
     swing_of,
     times_of_step,
 )
+from tests.said import refused_with
 
 STEP_S = 0.02
 
@@ -69,7 +70,7 @@ def test_the_half_rule_is_that_of_the_paper() -> None:
     """The same paper, example E1, its times ten times as long: lags 10 and 2 give τ = 11 and θ = 1 (from memory)."""
     assert process_of_lags(1.0, [2.0, 10.0]) == Process(1.0, pytest.approx(1.0), 11.0)
     assert process_of_lags(1.0, [1.0, 20.0, 0.2]) == Process(1.0, pytest.approx(0.7), 20.5)
-    with pytest.raises(OutsideValidity, match="at least one lag"):
+    with refused_with(OutsideValidity, "physics-loop-process-of-lags"):
         process_of_lags(1.0, [])
 
 
@@ -135,7 +136,7 @@ def test_a_step_typed_wrong_is_refused_in_words(
 
 
 def test_no_gain_holds_what_does_not_follow() -> None:
-    with pytest.raises(OutsideValidity, match="does not follow"):
+    with refused_with(OutsideValidity, "physics-loop-first-gains"):
         first_gains(Process(0.0, 1.0, 5.0))
 
 

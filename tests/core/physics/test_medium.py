@@ -13,6 +13,7 @@ from modest_rotor.core.physics.medium import (
     standard_pressure_pa,
     water_properties,
 )
+from tests.said import refused_with
 
 FT, CFM, GPM, BTU_H, F = 0.3048, 0.0004719474432, 6.30901964e-5, 0.29307107, 5 / 9
 
@@ -52,9 +53,9 @@ def test_the_factor_of_water(fahrenheit: float, factor: float) -> None:
 
 
 def test_outside_is_refused() -> None:
-    with pytest.raises(OutsideValidity, match="standard atmosphere"):
+    with refused_with(OutsideValidity, "medium-standard-pressure-pa"):
         standard_pressure_pa(20000.0)
     with pytest.raises(OutsideValidity, match="goes from 0 to 100"):
         water_properties(110.0)
-    with pytest.raises(OutsideValidity, match="air in a duct"):
+    with refused_with(OutsideValidity, "medium-refuse-temperature"):
         air_density(300.0)

@@ -27,6 +27,7 @@ from modest_rotor.core.physics.operating_point import Condition, OperatingPoint,
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from tests.machines import BLOWER, DUCT_1300, EVERY_KIND, FAN, PUMP, WHEEL_1300, blower_load, fan_load, fitted, rated
+from tests.said import refused_with
 
 pytestmark = pytest.mark.slow
 
@@ -241,7 +242,7 @@ def test_a_drive_s_volts_losses_and_line_current() -> None:
     assert 0.92 < taken.motor_input_w / taken.input_power_w < 0.98  # drives of this size reach 93 to 97 % at full load
     single = derated_for_single_phase(drive)
     assert single.rated_power_w == 750.0 and single.rectifier is Rectifier.SINGLE_PHASE
-    with pytest.raises(OutsideValidity, match="made for a single-phase"):
+    with refused_with(OutsideValidity, "physics-drive-derated-for-single-phase"):
         derated_for_single_phase(single)
 
 

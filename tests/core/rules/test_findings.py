@@ -18,6 +18,7 @@ from modest_rotor.core.rules.capacitor import capacitance_under_load
 from modest_rotor.core.rules.found import all_rules
 from modest_rotor.core.tables import read_table
 from tests.jobs import KRAUSE, assessed, rules
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 SET = "readings__0__"
@@ -50,7 +51,7 @@ def test_capacitor_of_the_textbook_machine_under_load() -> None:
     assert "capacitor_under_load" not in rules(assessed(KRAUSE, **read))
     weak = assessed(KRAUSE, **{f"{SET}start_current": "0.6 A", f"{SET}run_capacitor_volts": "160.3 V"})
     found = finding(weak, "capacitor_under_load")
-    assert found.repair and len(found.evidence) == 2 and "Repair first" in found.action
+    assert found.repair and len(found.evidence) == 2 and "capacitor-replace-first" in codes_of(found.action)
 
 
 @pytest.mark.parametrize(("read", "found"), [("14.6 µF", False), ("14.4 µF", True), ("16.5 µF", True), ("8 µF", True)])
@@ -221,7 +222,9 @@ def test_a_dead_capacitor_motor_is_followed_step_by_step() -> None:
     assert all(step.caution for step in way.steps)
     way = dead(checks={"sound": "hums", "line_volts": "yes", "turns": "free", "capacitance": "6 µF"})
     assert states(way)[:4] == ["good", "good", "good", "fault"]
-    assert "run capacitor is the fault" in plain(way.verdict or ()) and "same µF" in (way.action or "")
+    assert "run capacitor is the fault" in plain(
+        way.verdict or ()
+    ) and "table-dead-steps-action-capacitor-checks-capacitance" in codes_of(way.action or "")
 
 
 def test_rail_and_board_tell_how_far_the_way_has_come() -> None:
@@ -243,7 +246,9 @@ def test_a_dead_motor_whose_thermal_switch_is_open_waits() -> None:
             "thermal": "open and hot",
         }
     )
-    assert "thermal switch is open" in plain(way.verdict or ()) and "restarts by itself" in (way.action or "")
+    assert "thermal switch is open" in plain(
+        way.verdict or ()
+    ) and "table-dead-steps-action-capacitor-checks-thermal" in codes_of(way.action or "")
 
 
 def test_an_electronic_motor_that_is_good_has_its_module_replaced() -> None:
@@ -279,7 +284,7 @@ SHORT = {
 
 
 def chain(**typed: Any) -> CheckWay:
-    return next(way for way in assessed(KRAUSE, **{**SHORT, **typed}).ways if "Air under" in way.title)
+    return next(way for way in assessed(KRAUSE, **{**SHORT, **typed}).ways if "chain-title" in codes_of(way.title))
 
 
 def test_short_air_first_opens_the_duct() -> None:
@@ -293,7 +298,9 @@ def opened(amps: str) -> list[dict[str, Any]]:
 
 def test_amps_that_climb_blame_the_duct_and_amps_that_do_not_go_on_to_the_capacitor() -> None:
     climbed = chain(readings=opened("3.6 A"))
-    assert "climbed" in plain(climbed.verdict or ()) and "closed outlets" in (climbed.action or "")
+    assert "climbed" in plain(climbed.verdict or ()) and "chain-short-of-air-seal-again" in codes_of(
+        climbed.action or ""
+    )
     still = chain(readings=opened("3.19 A"))
     assert states(still) == ["good", "next", "later", "later"]
     weak = opened("3.19 A")

@@ -13,6 +13,7 @@ from modest_rotor.core.assessment import Assessment, Finding
 from modest_rotor.core.phrase import plain
 from tests.core.options.test_kinds import PUMP
 from tests.jobs import KRAUSE, assessed, changed
+from tests.said import codes_of
 
 NOTHING = {"site": KRAUSE["site"], "machine": {"name": "only its name"}, "document": {}}
 THREE_PHASE_FAN = {
@@ -68,9 +69,9 @@ def test_a_capacitor_is_discharged_where_there_may_be_one_and_electronics_are_wa
 ) -> None:
     said = standing(assessed(data, **changes))["isolate_before_plate"]
     assert said.sentence[0].startswith("Isolate, lock out, tag")  # type: ignore[union-attr]
-    assert ("Discharge the run capacitor" in said.action) is capacitor
-    assert ("Wait the minutes marked" in said.action) is electronics
-    assert "At height" in said.action
+    assert ("safety-isolate-before-plate-discharge-run" in codes_of(said.action)) is capacitor
+    assert ("safety-isolate-before-plate-wait-minutes" in codes_of(said.action)) is electronics
+    assert "safety-isolate-before-plate-before-reaching" in codes_of(said.action)
 
 
 @pytest.mark.parametrize(
@@ -84,8 +85,8 @@ def test_two_taps_are_never_energised_at_once_where_there_are_taps(
     data: dict[str, Any], changes: dict[str, Any], taps: bool
 ) -> None:
     said = standing(assessed(data, **changes))["live_readings"]
-    assert ("never two energised at once" in said.action) is taps
-    assert "Prove the meter before and after" in said.action and "qualified" in plain(said.sentence)
+    assert ("safety-live-readings-change-speed" in codes_of(said.action)) is taps
+    assert "safety-live-readings-prove-meter" in codes_of(said.action) and "qualified" in plain(said.sentence)
 
 
 def test_what_destroys_and_what_stays_charged_is_named() -> None:
@@ -95,7 +96,6 @@ def test_what_destroys_and_what_stays_charged_is_named() -> None:
         assert words in electronic
     for words in ("three-phase motor alone", "never a capacitor", "start switch", "1.4 times"):
         assert words in drive
-    assert (
-        "Wait the marked time" in found["drive_wiring"].action
-        and "Secure the wheel" in found["electronic_wiring"].action
-    )
+    assert "safety-drive-wiring-wait-marked" in codes_of(
+        found["drive_wiring"].action
+    ) and "safety-electronic-wiring-secure-wheel" in codes_of(found["electronic_wiring"].action)

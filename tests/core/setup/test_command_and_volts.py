@@ -11,6 +11,7 @@ from modest_rotor.core.plant.plant import Settings, output_voltage_v
 from modest_rotor.core.setup.command import share_of_signal, signal_for_share
 from modest_rotor.core.standards.wiring import overload_setting_a
 from modest_rotor.core.stations.traits import SignalTraits
+from tests.said import refused_with
 
 PLAIN = SignalTraits()
 DEAD = SignalTraits(off_below_v=1.0)
@@ -57,7 +58,7 @@ def test_a_signal_that_never_starts_or_runs_backwards_is_no_signal(said: dict[st
 def test_a_share_inside_the_dead_band_is_refused_with_the_least_that_runs() -> None:
     with pytest.raises(OutsideValidity, match="10 %"):
         signal_for_share(DEAD, 0.05)
-    with pytest.raises(OutsideValidity, match="from 0 to 100"):
+    with refused_with(OutsideValidity, "setup-command-signal-for-share-command-goes"):
         signal_for_share(PLAIN, 1.2)
 
 

@@ -13,6 +13,7 @@ from modest_rotor.core.setup.steps import StepGroup
 from modest_rotor.core.stations.loop import OnFailure
 from tests.core.setup.test_setup_answer import HALL, WAITING
 from tests.jobs import assessed, changed
+from tests.said import codes_of
 
 DUCT = {"holds": "a duct's static", "place": "two thirds along", "left": "30 %", "pressure": {"span": "500 Pa"}}
 STEPPED = {"hertz_before": "45 Hz", "hertz_after": "50 Hz", "began": "1 s", "two_thirds": "4 s"}
@@ -135,10 +136,10 @@ def test_only_the_newest_gains_count() -> None:
 
 def test_a_loop_that_would_run_away_or_never_get_there_is_a_stop() -> None:
     crossed = setup(**STEPPED, pressure={"span": "500 Pa", "before": "125 Pa", "after": "100 Pa"})
-    assert crossed.loop is not None and "other way" in (crossed.loop.stop or "")
+    assert crossed.loop is not None and "loop-words-loop-stop-step-test" in codes_of(crossed.loop.stop or "")
     assert any("other way" in plain(one) for one in crossed.stops)
     high = setup(pressure={"span": "200 Pa", "set_point": "250 Pa"})
-    assert high.loop is not None and "above the sensor" in (high.loop.stop or "")
+    assert high.loop is not None and "loop-words-loop-stop-set-point" in codes_of(high.loop.stop or "")
     assert any(
         "full speed and never" in plain(one)
         for one in loop(pressure={"span": "500 Pa", "set_point": "300 Pa"}).sentences
@@ -152,12 +153,14 @@ def test_the_steps_of_a_loop_are_there_only_with_one_and_stand_in_order() -> Non
     numbers = [steps[name].number for name in order]
     assert numbers == sorted(numbers)
     assert steps["loop_restart"].number in steps["card"].after
-    assert "gain and integral" in (steps["loop_gains"].waits or "") and "sensor fails" in (
-        steps["loop_fails"].waits or ""
-    )
+    assert "setup-steps-gains-wait-waits-gain" in codes_of(
+        steps["loop_gains"].waits or ""
+    ) and "setup-steps-loop-waits-waits-what" in codes_of(steps["loop_fails"].waits or "")
     tried = setup(tries=[{"id": "t1", "gain": "1", "integral": "4 s", "seen": "swings that go on", "period": "5 s"}], on_failure="stops", restart="starts by itself")  # fmt: skip
     steps = {step.step: step for step in tried.steps}
-    assert steps["loop_gains"].waits is None and "stands still" in (steps["loop_watch"].waits or "")
+    assert steps["loop_gains"].waits is None and "setup-steps-watch-waits-waits-gains" in codes_of(
+        steps["loop_watch"].waits or ""
+    )
     assert "full speed" in plain(steps["loop_fails"].value) and "notice" in plain(steps["loop_restart"].value)
 
 

@@ -20,6 +20,7 @@ from modest_rotor.core.setup.facts import curve_through
 from modest_rotor.core.setup.steps import StepGroup
 from modest_rotor.core.stations.setup import ControlMode
 from tests.jobs import FITS, KEPT, changed
+from tests.said import codes_of
 
 
 def demo(name: str) -> dict[str, Any]:
@@ -46,9 +47,9 @@ def step(answer: SetupAnswer, name: str) -> Any:
 
 
 def test_without_a_choice_it_waits_and_a_stopped_choice_says_so() -> None:
-    assert setup(HALL, decision__chosen=None).waits == "waits for Decision"
+    assert setup(HALL, decision__chosen=None).waits.code == "term-waits-for-decision"
     stopped = setup(HALL, decision__chosen="drive", options__fitting__listing_allows="no")
-    assert stopped.waits and "stopped" in stopped.waits
+    assert stopped.waits and "setup-answer-stopped" in codes_of(stopped.waits)
 
 
 def test_steps_stand_in_the_order_of_the_hands_and_fit_what_is_fitted() -> None:
@@ -84,7 +85,7 @@ def test_a_link_that_does_not_match_the_volts_is_a_stop(volts: str, stops: bool)
 
 def test_the_link_is_confirmed_twice_and_two_readings_that_differ_stop() -> None:
     once = setup(HALL, setup__first_volts="402 V", setup__link="400 V")
-    assert not once.link.confirmed and "once more" in (step(once, "link").waits or "")
+    assert not once.link.confirmed and "volts-link-answer-waits-same" in codes_of(step(once, "link").waits or "")
     apart = setup(HALL, setup__first_volts="402 V", setup__link="400 V", setup__second_volts="380 V")
     assert "differ" in plain(step(apart, "link").stop)
 
@@ -187,7 +188,7 @@ def test_what_was_not_swept_stays_allowed_and_is_said() -> None:
 
 def test_most_of_it_loud_is_a_stop_for_the_motor_and_its_mounts() -> None:
     answer = setup(HALL, setup__sweep={"low": "25 Hz", "marks": marks(*range(26, 45))})
-    assert answer.sweep is not None and answer.sweep.stop and "mounts" in answer.sweep.stop
+    assert answer.sweep is not None and answer.sweep.stop and "setup-answer-mostly-loud" in codes_of(answer.sweep.stop)
     assert answer.stops
 
 
@@ -332,7 +333,7 @@ def test_a_static_tells_a_flow_only_where_flow_and_static_were_read_before(unrea
     trial = {"id": "s1", "step": "s2", "frequency": "29 Hz", "static": "127 Pa"}
     for command in setup(HALL, readings=readings, setup__trials=[trial]).commands:
         for told in command.trials:
-            assert told.flow is None and "only where one flow and its static were read before" in told.by
+            assert told.flow is None and "trial-flow-by-static-static-tells" in codes_of(told.by)
 
 
 @pytest.mark.parametrize(

@@ -13,6 +13,7 @@ from modest_rotor.core.setup.steps import LIVE, SetupStep, refusal_to_sign, rest
 from modest_rotor.core.stations.setup import SignState
 from modest_rotor.core.tables import read_table
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, WAITING, setup, step
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -95,7 +96,7 @@ def test_power_is_refused_with_a_wrong_link_and_before_any_volts() -> None:
     wrong = waiting(as_signed(before), first_volts="231 V", link="115 V", second_volts="230 V")
     assert step(wrong, "link").stopped and "First step" in (refusal(wrong, "power") or "")
     none = waiting(as_signed([name for name in before if name not in ("link", "plugs")]))
-    assert "First" in (refusal(none, "power") or "") and refusal(none, "link")
+    assert "setup-steps-refusal-to-sign-first-step" in codes_of(refusal(none, "power") or "") and refusal(none, "link")
     assert refusal(waiting(as_signed(before), **LINK), "power") is None
 
 
@@ -125,7 +126,7 @@ def test_a_step_signed_anew_reopens_what_rests_on_it() -> None:
     assert {"compare", "attitude", "free", "power", "rotation", "commands", "card"} <= reopened
     assert not {"isolate", "prove_dead", "photograph", "remove", "parts", "overload"} & reopened
     assert all(step(again, name).is_open for name in reopened)
-    assert "to be signed anew" in (refusal(again, "power") or "")
+    assert "setup-steps-number-words-signed-before" in codes_of(refusal(again, "power") or "")
     older = waiting([*as_signed(names), anew], **LINK)  # signed by a program that demanded no order
     assert not any(one.reopened for one in older.steps)
 

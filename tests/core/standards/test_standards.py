@@ -28,6 +28,7 @@ from modest_rotor.core.standards.motors import (
 )
 from modest_rotor.core.standards.wiring import overload_setting_a, wiring_current_a
 from modest_rotor.core.tables import read_table
+from tests.said import refused_with
 
 KVA_PER_HP = 1000 / W_PER_HP
 
@@ -49,7 +50,7 @@ def test_code_letters_leave_no_gap_and_refuse_others() -> None:
     assert all(one.high == other.low for one, other in pairwise(letters))
     assert letters[-1].letter == "V" and letters[-1].high is None
     for missing in "IOQ":
-        with pytest.raises(OutsideValidity, match="has no row"):
+        with refused_with(OutsideValidity, "lookup-rows-of"):
             code_letter(missing)
 
 
@@ -57,7 +58,7 @@ def test_locked_rotor_amps() -> None:
     """10 hp, code G, 460 V three-phase: 70.3 to 79.1 A; 1 hp, code K, 115 V: 69.6 to 78.3 A. By the definition."""
     assert locked_rotor_current_a("g", 10 * W_PER_HP, 460.0, 3) == pytest.approx((70.28612, 79.071885), rel=1e-6)
     assert locked_rotor_current_a("K", W_PER_HP, 115.0, 1) == pytest.approx((69.565217, 78.26087), rel=1e-6)
-    with pytest.raises(OutsideValidity, match="one phase or three"):
+    with refused_with(OutsideValidity, "motors-locked-rotor-current-a"):
         locked_rotor_current_a("K", W_PER_HP, 115.0, 2)
 
 
@@ -122,7 +123,7 @@ def test_small_motors_and_sizes_between() -> None:
     """10 CFR 431.446."""
     assert small_motor_efficiency("capacitor-start", 2, 0.5 * W_PER_HP) == pytest.approx(0.724)
     assert small_motor_efficiency("three-phase", 4, W_PER_HP) == pytest.approx(0.835)
-    with pytest.raises(OutsideValidity, match="between them a standard gives nothing"):
+    with refused_with(OutsideValidity, "lookup-at-size"):
         small_motor_efficiency("three-phase", 4, 0.9 * W_PER_HP)
     with pytest.raises(OutsideValidity, match="has no row for kind split"):
         small_motor_efficiency("split-capacitor", 4, W_PER_HP)
@@ -134,9 +135,9 @@ def test_unbalanced_volts() -> None:
     assert voltage_unbalance(0.5, 0.5, 0.5) == 0 and voltage_unbalance(0.9, 1.0, 1.1) == pytest.approx(0.1)
     for percent, derating in ((1, 1.0), (2, 0.95), (3, 0.88), (5, 0.75)):
         assert unbalance_derating(percent / 100) == pytest.approx(derating, abs=0.015)
-    with pytest.raises(OutsideValidity, match="do not run it"):
+    with refused_with(OutsideValidity, "motors-unbalance-derating"):
         unbalance_derating(0.06)
-    with pytest.raises(OutsideValidity, match="single-phasing"):
+    with refused_with(OutsideValidity, "motors-voltage-unbalance"):
         voltage_unbalance(460, 460, 0)
 
 
@@ -152,15 +153,15 @@ def test_insulation_and_winding_temperature() -> None:
         "the law is of the ratio: large motors have few ohms"
     )
     for cold, warm in ((10.0, 0.0), (0.0, 10.0), (-1.0, 10.0)):
-        with pytest.raises(OutsideValidity, match="short circuit"):
+        with refused_with(OutsideValidity, "motors-winding-temperature-c"):
             winding_temperature_c(cold, 20.0, warm)
 
 
 def test_enclosures() -> None:
     """IEC 60529."""
     assert enclosure("IP54") == ("dust in harmful amounts", "splashes from all sides")
-    assert enclosure("ipx5")[0] == "not stated"
-    with pytest.raises(OutsideValidity, match="no IP code"):
+    assert enclosure("ipx5")[0].code == "motors-enclosure-stated"
+    with refused_with(OutsideValidity, "motors-enclosure-ip-code"):
         enclosure("IP5")
 
 
@@ -240,7 +241,7 @@ def test_overload_settings() -> None:
     assert overload_setting_a(3.6) == pytest.approx((4.14, 4.68))
     assert overload_setting_a(5.0, 1.25) == pytest.approx((6.25, 7.0))
     assert overload_setting_a(5.0, 1.0, cool=True)[0] == pytest.approx(6.25)
-    with pytest.raises(OutsideValidity, match="service factor"):
+    with refused_with(OutsideValidity, "wiring-overload-setting-a"):
         overload_setting_a(5.0, 0.5)
 
 

@@ -16,6 +16,7 @@ from modest_rotor.core.stations.charts import (
     read_grid,
 )
 from tests.machines import CFM, IN_WG
+from tests.said import codes_of, refused_with
 
 # Made up: a forward-curved blower, amps at two volts.
 CHART = "cfm 208 230\n1600 3.9 3.6\n1800 4.5 4.2\n2000 5.2 4.8"
@@ -56,15 +57,15 @@ def test_outside_it_refuses_and_says_how_far(volts: float, amps: float, words: s
 
 
 def test_two_answers_are_refused() -> None:
-    with pytest.raises(OutsideValidity, match="more than one answer"):
+    with refused_with(OutsideValidity, "chart-flow-in-v-column"):
         chart("cfm 230\n1000 3.0\n1400 4.0\n1800 3.2").flow(230.0, 3.5)  # type: ignore[attr-defined]
 
 
 def test_a_column_that_is_not_monotone_is_questioned_and_an_axial_one_named() -> None:
     state = amps_chart_state(Charts(amps_chart="cfm 230\n1000 3.0\n1400 4.0\n1800 3.2"))
-    assert state and "rise and fall" in state.questions[0]
+    assert state and "charts-amps-chart-state-v-amps-rise" in codes_of(state.questions[0])
     axial = amps_chart_state(Charts(amps_chart="cfm 230\n1000 3.0\n1400 2.8\n1800 2.5"))
-    assert axial and "axial" in axial.questions[0]
+    assert axial and "charts-amps-chart-state-v-amps" in codes_of(axial.questions[0])
 
 
 def test_spreadsheets_commas_and_semicolons() -> None:
@@ -98,16 +99,16 @@ def test_a_blower_table() -> None:
     charts = Charts(blower_table=TABLE, blower_table_flow="cfm")
     table = blower_table(charts)
     assert table.flow("med", 0.35 * IN_WG) == pytest.approx(1140 * CFM)
-    with pytest.raises(OutsideValidity, match="outside the tap's rows"):
+    with refused_with(OutsideValidity, "chart-flow-lies-outside"):
         table.flow("Low", 0.8 * IN_WG)
     (ends,) = (statics for tap, statics, _ in table.columns if tap.lower() == "low")
     for static, off in ((ends[0] - 7, 7), (ends[-1] + 13, 13)):
         with pytest.raises(OutsideValidity, match=rf" {off} Pa .*outside the tap.s rows"):
             table.flow("Low", static)
-    with pytest.raises(OutsideValidity, match="no tap"):
+    with refused_with(OutsideValidity, "chart-flow-table-tap"):
         table.flow("turbo", 50.0)
     state = blower_table_state(charts)
-    assert state and "counts as external" in state.questions[0] and len(state.columns) == 3
+    assert state and "charts-blower-table-state-say-parts" in codes_of(state.questions[0]) and len(state.columns) == 3
 
 
 def test_empty_cells_at_the_end_of_a_row_are_none_and_a_short_row_is_filled() -> None:

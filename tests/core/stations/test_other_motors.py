@@ -15,6 +15,7 @@ from modest_rotor.core.stations.identity import Identity, identify
 from modest_rotor.core.tables import read_table
 from tests.core.setup.test_setup_answer import HALL
 from tests.jobs import KRAUSE, assessed, changed, option
+from tests.said import codes_of
 
 LOW_SET = {"id": "s9", "name": "low", "tap": "low tap", "voltage": "402 V", "current": "1.1 A", "speed": "722 rpm", "input_power": "290 W"}  # fmt: skip
 LOW_PLATE = {"plate__low_speed": "720 rpm", "plate__low_power": "0.3 kW", "plate__low_current": "1.2 A", "plate__speeds": "two speeds, one winding"}  # fmt: skip
@@ -49,10 +50,10 @@ def test_a_low_speed_that_was_not_read_is_taken_from_its_plate_with_a_wide_band(
     step = option(two_speeds(low_set=False, **LOW_PLATE), "A").steps[1]
     assert step.input_power is not None and step.shaft_power is not None and step.input_power.band is not None
     assert step.shaft_power.value == pytest.approx(1330 * (720 / 1444) ** 3, rel=0.06)
-    assert step.input_power.value > step.shaft_power.value and "from the plate of its low speed" in step.note
+    assert step.input_power.value > step.shaft_power.value and "keep-on-low-speed-read-plate" in codes_of(step.note)
     assert step.input_power.band > 0.1 * step.input_power.value
     bare = option(two_speeds(low_set=False), "A").steps[1]
-    assert bare.input_power is None and "waits" in bare.note
+    assert bare.input_power is None and "keep-on-tap-waits-set" in codes_of(bare.note)
 
 
 def test_the_low_set_teaches_nothing_of_the_high_winding() -> None:
@@ -144,7 +145,9 @@ def test_an_unreadable_capacitor_is_offered_roughly_by_the_fitted_motor() -> Non
     rough = next(one for one in bare.plate.expected if one.label == "Run capacitor, roughly")
     assert rough.figure is not None and rough.figure.band is not None
     assert abs(rough.figure.value - 15.4e-6) < rough.figure.band and rough.figure.band > 0.2 * rough.figure.value
-    assert rough.working is not None and "nothing is bought by it" in rough.working.remarks[0]
+    assert rough.working is not None and "plate-expected-rough-capacitor-rough-nothing" in codes_of(
+        rough.working.remarks[0]
+    )
     assert not any(one.label == "Run capacitor, roughly" for one in assessed(KRAUSE).plate.expected)
 
 

@@ -17,6 +17,7 @@ from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.stations.plate_tokens import Stands, Word
 from modest_rotor.core.stations.sheet import quantity_of
 from tests.core.stations.plates import PLATES, SHORT
+from tests.said import codes_of
 
 WHOLE = "3/4 HP 208-230V 4.8A 1075RPM 60HZ 1PH 10uF 370VAC SF1.0 FR48Y INS B"
 EXPECTED = {
@@ -184,7 +185,11 @@ def test_a_unit_and_the_word_behind_it_belong_to_the_number_before(line: str) ->
 def test_a_power_that_volts_and_amps_cannot_be_is_asked_about_on_its_side(line: str, side: str | None) -> None:
     """Volt-amperes hold any power; a motor gives its shaft more than a tenth of them. Definition of apparent power."""
     read = read_line(line, NumberStyle.POINT)
-    asked = {piece.refused for piece in read.pieces if piece.refused and "can be" in piece.refused}
+    asked = {
+        piece.refused
+        for piece in read.pieces
+        if piece.refused and "plate-values-power-against-volt-amps-w-v" in codes_of(piece.refused)
+    }
     assert len(asked) == (1 if side else 0)
     if side:
         assert f"W is {side} than" in asked.pop() and not {"rated_power", "rated_voltage", "rated_current"} & set(

@@ -10,6 +10,7 @@ from modest_rotor.core.stations.identity import identify
 from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.plate_answer import plate_facts
 from modest_rotor.core.stations.plate_meaning import meanings
+from tests.said import codes_of
 
 SPLIT = {
     "phases": 1,
@@ -143,11 +144,11 @@ def test_a_motor_without_a_plate() -> None:
     windings = identity("Windings", first_terminal="brown", first_second="11.6", second_third="8.5", third_first="3.1")
     assert "third is common, second start, brown run" in plain(windings.answer)  # type: ignore[attr-defined]
     opened = identity("Windings", first_second="OL", second_third="8.5", third_first="open")
-    assert "thermal switch" in plain(opened.answer) and "cool" in opened.ask  # type: ignore[attr-defined]
+    assert "thermal switch" in plain(opened.answer) and "identity-winding-words-let-cool" in codes_of(opened.ask)  # type: ignore[attr-defined]
     kind = identity("Kind", module="yes", plug="yes", run_capacitor="no", analogue="no")
     assert kind.motor_kind == "electronic" and kind.alternatives  # type: ignore[attr-defined]
     poles = identity("Poles", speed="820 rpm", frequency="60 Hz", loading="loaded")
-    assert poles.doubtful and "lightly loaded" in poles.ask  # type: ignore[attr-defined]
+    assert poles.doubtful and "identity-poles-read-speed" in codes_of(poles.ask)  # type: ignore[attr-defined]
 
 
 def test_speeds_by_resistance() -> None:
@@ -198,14 +199,14 @@ def test_the_auxiliary_windings_lead_is_not_the_lowest_speed() -> None:
 def test_a_sealed_machine_is_read_to_ground_before_its_pairs() -> None:
     pairs = {"first_second": "6", "second_third": "2", "third_first": "4", "hermetic": "yes"}
     first = identify(Identification.model_validate(pairs), ())
-    assert [one.question for one in first] == ["Terminals of a sealed machine"] and "bare shell first" in (
-        first[0].ask or ""
-    )
+    assert [one.question for one in first] == [
+        "Terminals of a sealed machine"
+    ] and "identity-hermetic-read-each" in codes_of(first[0].ask or "")
     assert "blow out" in plain(first[0].answer)
     sound = [one.question for one in identify(Identification.model_validate(pairs | {"to_ground": "OL"}), ())]
     assert sound.index("Insulation to ground") < sound.index("Windings, from three resistances")
     grounded = identify(Identification.model_validate(pairs | {"to_ground": "0.1 MΩ"}), ())
-    assert "do not energise" in (grounded[0].ask or "")
+    assert "identity-hermetic-pin-grounded" in codes_of(grounded[0].ask or "")
 
 
 @pytest.mark.parametrize(
@@ -248,7 +249,9 @@ def test_a_synchronous_plate_speed_asks_for_a_magnet_or_reluctance_motor_and_is_
         "frequency": "60 Hz",
         "phases": 3,
     }
-    assert "reluctance motor on a drive" in str(plate_facts(Plate.model_validate(asked)).speed_refusal)
+    assert "induction-poles-from-rated-speed-rpm-synchronous" in codes_of(
+        plate_facts(Plate.model_validate(asked)).speed_refusal
+    )
     assert plate_facts(Plate.model_validate(asked | {"motor_kind": "electronic"})).speed_refusal is None
 
 
