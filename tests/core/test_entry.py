@@ -260,3 +260,34 @@ def test_per_cent_of_a_fraction_is_asked_for_up_to_one(typed: str, asks: str | N
     assert (
         (f"Did you mean {asks}?" in refusal.value.sentence) if asks else ("Did you mean" not in refusal.value.sentence)
     )
+
+
+@pytest.mark.parametrize(
+    ("name", "spanish", "english"),
+    [
+        ("life", "10 años", "10 years"),
+        ("lead_time", "3 días", "3 days"),
+        ("energy_price", "0.19 por kWh", "0.19 per kWh"),
+        ("rated_voltage", "208 a 230 V", "208-230 V"),
+    ],
+)
+def test_units_and_ranges_are_read_in_spanish_too(name: str, spanish: str, english: str) -> None:
+    told, same = read_entry(name, spanish), read_entry(name, english)
+    assert (told.si, told.low, told.unit) == (same.si, same.low, same.unit)
+
+
+@pytest.mark.parametrize(
+    ("name", "typed", "told"),
+    [
+        ("pressure", "0.27 in. w.g.", "0.27 in. w.g."),
+        ("pressure", "0.27", "0.27 in. w.g."),
+        ("rated_power", "3/4", "3/4 hp"),
+        ("rated_voltage", "208 to 230", "208 to 230 V"),
+        ("rated_voltage", "208-230 V", "208-230 V"),
+        ("price", "$560", "$560"),
+        ("energy_price", "$0.19", "$0.19 per kWh"),
+        ("life", "10 años", "10 años"),
+    ],
+)
+def test_what_was_typed_is_told_with_one_unit(name: str, typed: str, told: str) -> None:
+    assert read_entry(name, typed, "ip").with_unit == told

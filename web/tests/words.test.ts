@@ -67,6 +67,44 @@ test("every message that the page says is in the catalogue with its values, once
   expect(heads.length).toBe(new Set(heads).size);
 });
 
+/** Texts of two words that nobody reads: names of queries and lanes, styles, symbols of units, and faults of ours. */
+const UNREAD = [
+  /^(bench record|next hunt|bench waves|put up|since signed|duty templates|step workings)$/,
+  /^(modest-rotor |useJob |useReader |underline dotted$| drafts $)/,
+  /^[&:@]|^header, |sans-serif$|\(--|(px|fr|solid|auto|slashed-zero)\b/,
+  /^Modest Rotor/,
+  /per kWh?$/,
+];
+
+test("no words stand in the page beside its catalogue, and no number is written with English signs", () => {
+  const found: string[] = [];
+  const files = readdirSync(SRC, { recursive: true, encoding: "utf8" }).filter((one) => /\.tsx?$/.test(one));
+  for (const file of files.filter((one) => !one.startsWith("generated"))) {
+    const text = readFileSync(join(SRC, file), "utf8");
+    if (text.includes('toLocaleString("en")')) found.push(`${file}: toLocaleString("en")`);
+    const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
+    const visit = (node: ts.Node) => {
+      if (ts.isImportDeclaration(node)) return;
+      const said =
+        ts.isStringLiteralLike(node) ||
+        ts.isJsxText(node) ||
+        ts.isTemplateHead(node) ||
+        ts.isTemplateMiddle(node) ||
+        ts.isTemplateTail(node)
+          ? node.text
+          : "";
+      const style =
+        ts.isJsxAttribute(node.parent ?? source) &&
+        !/label|title|placeholder|alt/.test((node.parent as ts.JsxAttribute).name.getText(source));
+      if (/(?<![\w.])[a-z]{2,} [a-z]{2,}/i.test(said) && !style && !UNREAD.some((one) => one.test(said.trim() || said)))
+        found.push(`${file}: ${said.trim().slice(0, 60)}`);
+      ts.forEachChild(node, visit);
+    };
+    visit(source);
+  }
+  expect(found).toEqual([]);
+});
+
 test("other languages say every message of the page, with values that the English has", () => {
   const english = catalogue("en");
   for (const file of readdirSync(WORDS).filter((one) => one !== "en.ftl")) {

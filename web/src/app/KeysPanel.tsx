@@ -23,7 +23,7 @@ const KEYS: readonly [string, string][] = [
   ["L", say("keys-panel-loud-while")],
   ["F, S, R", say("keys-panel-meter-bench")],
   [say("keys-panel-enter-o"), say("keys-panel-bench-turn")],
-  ["/ or Ctrl K", say("keys-panel-find-job")],
+  [say("keys-panel-slash-or"), say("keys-panel-find-job")],
   ["?", say("keys-panel-panel-outside")],
 ];
 

@@ -9,6 +9,7 @@ import { Cell, Micro, Press, SeverityWord, Small } from "../shared/parts";
 import type { Hunt, HuntView } from "./useHunt";
 import { capital } from "../shared/casing";
 import { say } from "../shared/say";
+import { counted } from "../shared/language";
 
 interface HuntProps {
   hunt: Hunt;
@@ -55,7 +56,7 @@ function Numbers({ number, next, view }: { number: number; next: HuntProps["next
   return (
     <Box display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center" py="8px">
       <Box fontWeight={600} data-hunt={number}>
-        {say("hunt-sheet-hunt", { number: number.toLocaleString("en") })}
+        {say("hunt-sheet-hunt", { number: counted(number) })}
       </Box>
       <Small>{view?.level_words}</Small>
       <Box
@@ -80,7 +81,7 @@ function Numbers({ number, next, view }: { number: number; next: HuntProps["next
         <Press type="submit">{say("hunt-sheet-open")}</Press>
         {next && next.number !== number && (
           <Press type="button" onClick={() => navigate(`/bench/hunt/${next.number}`)}>
-            {say("hunt-sheet-next-you", { number: next.number.toLocaleString("en") })}
+            {say("hunt-sheet-next-you", { number: counted(next.number) })}
           </Press>
         )}
       </Box>
@@ -258,7 +259,7 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
           </>
         )}
         <b>{ENDINGS[debrief.ending]}</b> {debrief.reason}
-        {early && <>{say("hunt-sheet-hidden", { hidden: debrief.hidden.join(" and ") })}</>}
+        {early && <>{say("hunt-sheet-hidden", { hidden: debrief.hidden.join(say("hunt-sheet-and")) })}</>}
       </Box>
       <Box pb="8px">
         {say("hunt-sheet-what-asks", { next_steps: debrief.next_steps.join("; ") })}
@@ -271,7 +272,7 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
       <Box display="flex" gap="10px" py="14px" flexWrap="wrap">
         {next && (
           <Press type="button" onClick={() => navigate(`/bench/hunt/${next.number}`)} data-next-hunt>
-            {say("hunt-sheet-next-hunt", { number: next.number.toLocaleString("en") })}
+            {say("hunt-sheet-next-hunt", { number: counted(next.number) })}
           </Press>
         )}
         <Press type="button" onClick={hunt.anew}>

@@ -6,6 +6,7 @@ import { Press, Small } from "../shared/parts";
 import { WhoField } from "../shared/WhoField";
 import { capital } from "../shared/casing";
 import { say } from "../shared/say";
+import { counted } from "../shared/language";
 
 interface RecordProps {
   record: Schemas["Record"] | undefined;
@@ -57,7 +58,7 @@ export function RecordSheet({ record, hunts }: RecordProps) {
           <tbody>
             {hunts.ended.slice(0, 30).map((hunt) => (
               <tr key={hunt.at}>
-                <td>{hunt.number.toLocaleString("en")}</td>
+                <td>{counted(hunt.number)}</td>
                 <td>{hunt.ending}</td>
                 <td>
                   {hunt.minutes}, {hunt.budget}, {hunt.cheapest}

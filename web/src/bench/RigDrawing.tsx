@@ -11,6 +11,7 @@ import type { BenchDesk } from "./desk";
 import { type Knob, knobText, meterText, type Turned, valueOf } from "./words";
 import { say } from "../shared/say";
 import { capital } from "../shared/casing";
+import { counted } from "../shared/language";
 
 type Rig = Schemas["RigView"];
 
@@ -368,7 +369,7 @@ function Wiring({ desk, rig, applied, units }: Omit<DrawingProps, "wanted"> & { 
   useEffect(
     () =>
       desk.watch(({ hertz }) => {
-        const text = hertz.toFixed(1);
+        const text = counted(hertz, 1);
         if (output.current && output.current.textContent !== text) output.current.textContent = text;
       }),
     [desk],

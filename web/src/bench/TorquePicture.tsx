@@ -9,6 +9,7 @@ import { pathThrough } from "../shared/path";
 import { useUnits } from "../shared/units";
 import { meterText } from "./words";
 import { say } from "../shared/say";
+import { counted } from "../shared/language";
 
 const WIDTH = 340;
 const HEIGHT = 300;
@@ -72,7 +73,7 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
         ))}
         {x.ticks(5).map((tick) => (
           <text key={tick} x={x(tick)} y={PLOT.bottom + 16} textAnchor="middle" fill="var(--chakra-colors-ink2)">
-            {tick.toLocaleString("en")}
+            {counted(tick)}
           </text>
         ))}
         <text x={0} y={12} fill="var(--chakra-colors-ink2)">
@@ -95,7 +96,7 @@ export function TorquePicture({ plane, speed, torque, slip }: TorqueProps) {
               strokeDasharray="1 3"
             />
             <text x={x(plane.field) - 4} y={PLOT.top + 10} textAnchor="end" fill="currentColor">
-              {say("torque-picture-field-rpm", { field: plane.field.toLocaleString("en") })}
+              {say("torque-picture-field-rpm", { field: counted(plane.field) })}
             </text>
           </g>
         )}

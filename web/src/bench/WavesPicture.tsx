@@ -8,6 +8,7 @@ import { Small } from "../shared/parts";
 import { type BenchDesk, useBench } from "./desk";
 import { Picture } from "../shared/Picture";
 import { say } from "../shared/say";
+import { counted } from "../shared/language";
 
 type Waves = Schemas["WavesView"];
 type Wave = Schemas["WaveView"];
@@ -50,7 +51,7 @@ export function WavesPicture({ desk }: { desk: BenchDesk }) {
         {say("waves-picture-pulses-period", {
           round: Math.round(waves.data.pulses_a_period),
           round2: Math.round(100 * waves.data.duty),
-          modulation: waves.data.modulation.toFixed(2),
+          modulation: counted(waves.data.modulation, 2),
         })}
         {waves.data.clipped && say("waves-picture-motor-asks", { round: Math.round(waves.data.motor_v) })}
       </Small>
@@ -112,9 +113,9 @@ function Panel({ title, unit, waves, over, floor }: PanelProps) {
           {say("waves-picture-ms", {
             unit,
             over: over
-              ? say("waves-picture-violet", { unit: over.unit, max: Math.max(...over.wave.values).toFixed(1) })
+              ? say("waves-picture-violet", { unit: over.unit, max: counted(Math.max(...over.wave.values), 1) })
               : "",
-            longest: longest.toFixed(0),
+            longest: counted(longest, 0),
           })}
         </text>
       </Svg>

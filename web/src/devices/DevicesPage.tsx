@@ -225,9 +225,9 @@ function Wrong({ device, renew }: { device: Device; renew: () => void }) {
       {device.kind === "meter" &&
         (
           [
-            ["noise", "noise", [0, 0.004, 0.02, 0.05]],
-            ["drop_outs", "answers dropped", [0, 0.1, 0.3]],
-            ["drift", "drift", [-0.05, 0, 0.02, 0.05]],
+            ["noise", say("devices-page-noise"), [0, 0.004, 0.02, 0.05]],
+            ["drop_outs", say("devices-page-answers-dropped"), [0, 0.1, 0.3]],
+            ["drift", say("devices-page-drift"), [-0.05, 0, 0.02, 0.05]],
           ] as const
         ).map(([name, label, choices]) => (
           <Box as="label" key={name} width="130px">

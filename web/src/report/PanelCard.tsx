@@ -9,7 +9,7 @@ import { useParams } from "react-router";
 
 import { TopLine } from "../app/TopLine";
 import type { Phrase, Schemas } from "../shared/api";
-import { factsOf } from "../shared/fields";
+import { factsOf, wordsOf } from "../shared/fields";
 import { unitOf, writeEntry } from "../shared/figures";
 import { JobProvider, useDesk, useFound, useJob } from "../shared/job";
 import type { OptionStep } from "../shared/found";
@@ -164,8 +164,10 @@ function LoopRows({ loop, said }: { loop: Schemas["LoopAnswer"]; said: Schemas["
       {(said?.on_failure ?? said?.restart) && (
         <Row label={say("panel-card-sensor-power")}>
           {[
-            said?.on_failure && `without its sensor it ${said.on_failure}`,
-            said?.restart && `after a power cut it ${said.restart}`,
+            said?.on_failure &&
+              say("panel-card-without-sensor", { does: wordsOf(factsOf("setup/loop/on_failure"), said.on_failure) }),
+            said?.restart &&
+              say("panel-card-after-cut", { does: wordsOf(factsOf("setup/loop/restart"), said.restart) }),
           ]
             .filter(Boolean)
             .join("; ")}

@@ -47,6 +47,13 @@ export const dayTag = (): string => (language() === "es" ? "es" : "en-GB");
 /** The locale whose signs numbers are written with. */
 export const numbersTag = (): string => NUMBERS[signs()];
 
+/** A number as this reader writes it. :param places: its decimals, where they are always so many. */
+export const counted = (value: number, places?: number): string =>
+  value.toLocaleString(
+    numbersTag(),
+    places === undefined ? undefined : { minimumFractionDigits: places, maximumFractionDigits: places },
+  );
+
 /** Decimals of a typed text with the sign of this reader; where a mark could stand between thousands, the text stays as it was typed. */
 export function inMySigns(typed: string): string {
   const [mine, other] = signs() === "comma" ? [",", "."] : [".", ","];

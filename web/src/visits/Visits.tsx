@@ -12,7 +12,7 @@ import { PhraseText } from "../shared/Words";
 import { MONTHS, monthsFrom, placeOf } from "./months";
 import { ownZone } from "../shared/times";
 import { say } from "../shared/say";
-import { dayTag } from "../shared/language";
+import { counted, dayTag } from "../shared/language";
 
 type Visit = Schemas["Visit"];
 
@@ -106,7 +106,7 @@ function OneVisit({ visit, now }: { visit: Visit; now: Date }) {
       <Box fontWeight={600}>{dueWords(visit)}</Box>
       <Box>
         <Box fontWeight={600}>{visit.machine}</Box>
-        <Small>{say("visits-readings", { readings: visit.readings.toLocaleString("en") })}</Small>
+        <Small>{say("visits-readings", { readings: counted(visit.readings) })}</Small>
       </Box>
       <Box>
         {visit.drifts && (
@@ -154,7 +154,7 @@ function Year({ visit, now }: { visit: Visit; now: Date }) {
 
 function dueWords(visit: Visit) {
   if (!visit.due) return say("visits-date");
-  if (visit.overdue) return "now";
+  if (visit.overdue) return say("visits-now");
   return new Date(visit.due).toLocaleDateString(dayTag(), { month: "long", year: "numeric" });
 }
 

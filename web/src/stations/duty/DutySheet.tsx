@@ -3,7 +3,7 @@ import { useState } from "react";
 
 import type { Schemas } from "../../shared/api";
 import { FieldGrid, LabelledField } from "../../shared/AnyField";
-import { ChoiceField, factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
+import { ChoiceField, factsOf, QuantityField, SelectField, WordsField, wordsOf } from "../../shared/fields";
 import { Fold, under } from "../../shared/Fold";
 import { useFound, useJob, useOption } from "../../shared/job";
 import { Micro, Small, Word } from "../../shared/parts";
@@ -230,7 +230,11 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
 
 /** What is said of a step beside its hours and flow, in a few words. */
 function stepNote(step: Schemas["DutyStep"]): string {
-  return [step.call ? `called by ${step.call}` : "", step.hours_from ?? "", step.wants ?? ""]
+  const said = (name: "call" | "hours_from" | "wants") => {
+    const code = step[name];
+    return code ? wordsOf(factsOf(`duty/steps/${step.id}/${name}`), code) : "";
+  };
+  return [step.call ? say("duty-sheet-called-by", { call: said("call") }) : "", said("hours_from"), said("wants")]
     .filter(Boolean)
     .join("; ");
 }

@@ -10,6 +10,7 @@ import { FilePress, Micro, Press, Small } from "../../shared/parts";
 import { FigureText } from "../../shared/Words";
 import { Picture } from "../../shared/Picture";
 import { say } from "../../shared/say";
+import { counted } from "../../shared/language";
 
 type Report = Schemas["LogReport"];
 type LogIn = Schemas["LogIn"];
@@ -91,7 +92,7 @@ function Found({
     <Box role="region" aria-label={say("log-part-what-logger")} pt="8px">
       <Box display="flex" gap="6px 20px" flexWrap="wrap" alignItems="baseline">
         <Box>
-          {say("log-part-rows-over", { rows: report.rows.toLocaleString("en"), days: year.days.toFixed(1) })}
+          {say("log-part-rows-over", { rows: counted(report.rows), days: counted(year.days, 1) })}
           <Pick
             aria-label={say("log-part-column-values")}
             value={report.value_column}
@@ -151,7 +152,7 @@ function spoken(bars: readonly Schemas["Bar"][]): string {
   const said = told.map((bar) =>
     say("log-part-load", { round: Math.round(100 * bar.share), round2: Math.round(100 * bar.low) }),
   );
-  return say("log-part-share-running", { said: said.join(", ") || "none" });
+  return say("log-part-share-running", { said: said.join(", ") || say("log-part-none") });
 }
 
 /** How long it ran at which load; empty bars show that the ground between two loads is empty. */

@@ -6,6 +6,7 @@ import { Fold } from "../../shared/Fold";
 import { useJob } from "../../shared/job";
 import { Press, Small } from "../../shared/parts";
 import { say } from "../../shared/say";
+import { counted } from "../../shared/language";
 
 /** Years by kind of building, to begin with where nobody knows better. */
 export function Templates() {
@@ -43,7 +44,7 @@ function List() {
               .map((step) =>
                 say("templates-h", {
                   step: step.name,
-                  hours: step.hours.toLocaleString("en"),
+                  hours: counted(step.hours),
                   round: Math.round(100 * step.share),
                 }),
               )

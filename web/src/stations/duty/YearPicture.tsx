@@ -6,6 +6,7 @@ import type { OptionStep } from "../../shared/found";
 import { useFound, useJob } from "../../shared/job";
 import { Picture } from "../../shared/Picture";
 import { say } from "../../shared/say";
+import { counted } from "../../shared/language";
 
 const SIZE = { width: 682, height: 148, foot: 118, top: 22, left: 44, right: 640 };
 const WHOLE_YEAR_H = 8760;
@@ -21,10 +22,10 @@ interface Drawn {
 
 function spoken(steps: readonly Drawn[]): string {
   const told = steps.map(({ name, hours, share, watts }) => {
-    const power = watts === null ? "" : `, ${Math.round(watts).toLocaleString("en")} W`;
+    const power = watts === null ? "" : `, ${counted(Math.round(watts))} W`;
     return say("year-picture-h-full", {
       name: name || say("year-picture-step"),
-      round: Math.round(hours).toLocaleString("en"),
+      round: counted(Math.round(hours)),
       round2: Math.round(100 * share),
       power,
     });
@@ -48,7 +49,12 @@ export function YearPicture() {
   return (
     <Picture
       title={say("year-picture-year-flow")}
-      head={["step", say("year-picture-hours-year"), say("year-picture-flow-full"), say("year-picture-w-today")]}
+      head={[
+        say("year-picture-head-step"),
+        say("year-picture-hours-year"),
+        say("year-picture-flow-full"),
+        say("year-picture-w-today"),
+      ]}
       rows={() => told.map(({ name, hours, share, watts: taken }) => [name, hours, 100 * share, taken])}
     >
       <Svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={spoken(told)}>
@@ -67,7 +73,7 @@ export function YearPicture() {
           <>
             {watts.ticks(3).map((tick) => (
               <text key={tick} x={SIZE.right + 6} y={watts(tick) + 4} fill="var(--chakra-colors-ink2)">
-                {tick.toLocaleString("en")}
+                {counted(tick)}
               </text>
             ))}
             <text x={SIZE.width} y={11} textAnchor="end" fill="var(--chakra-colors-ink)">
@@ -87,7 +93,7 @@ export function YearPicture() {
         ))}
         {[0, 2000, 4000, 6000, 8000].map((hours) => (
           <text key={hours} x={x(hours)} y={SIZE.foot + 17} textAnchor="middle" fill="var(--chakra-colors-ink2)">
-            {hours.toLocaleString("en")}
+            {counted(hours)}
           </text>
         ))}
         <text x={SIZE.width} y={SIZE.foot + 17} textAnchor="end" fill="var(--chakra-colors-ink2)">

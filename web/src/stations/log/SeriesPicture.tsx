@@ -103,7 +103,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
           series: series.title,
           unitOf: unitOf(series.quantity, units),
         })}
-        head={["day", unitOf(series.quantity, units) || series.title]}
+        head={[say("series-picture-day"), unitOf(series.quantity, units) || series.title]}
         rows={() => values.map((value, place) => [dayOf(new Date((series.days[place] ?? 0) * DAY_MS)), value])}
       >
         <Svg viewBox={`0 0 ${size.width} ${size.height}`} role="img" aria-label={spoken(series, units)}>

@@ -69,7 +69,7 @@ export function AddOption({ close }: { close: () => void }) {
                     product.rated_voltage?.typed,
                     product.frame,
                     product.price && say("add-option-price-told", { price: product.price.typed }),
-                    product.van_stock === "yes" ? "in the van" : product.lead_time?.typed,
+                    product.van_stock === "yes" ? say("add-option-in-van") : product.lead_time?.typed,
                   ]
                     .filter(Boolean)
                     .join(" · ")}

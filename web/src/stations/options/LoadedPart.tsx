@@ -15,6 +15,7 @@ import { FigureText } from "../../shared/Words";
 import { Slider } from "./Slider";
 import { pathThrough } from "../../shared/path";
 import { say } from "../../shared/say";
+import { counted } from "../../shared/language";
 
 type Loaded = Schemas["LoadedAnswer"];
 type Point = Schemas["LoadedPoint"];
@@ -178,7 +179,7 @@ interface PictureProps {
 }
 
 function spoken(letter: string, points: readonly { y: number }[]): string {
-  const said = (value: number | undefined) => Math.round(value ?? 0).toLocaleString("en");
+  const said = (value: number | undefined) => counted(Math.round(value ?? 0));
   return say("loaded-part-from-to", { letter, said: said(points[0]?.y), said2: said(points.at(-1)?.y) });
 }
 
@@ -212,7 +213,7 @@ function Picture({ options, title, of }: PictureProps) {
         <g key={tick}>
           <line x1={SIZE.left} x2={SIZE.right} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-hair)" />
           <text x={SIZE.left - 6} y={y(tick) + 4} textAnchor="end" fill="var(--chakra-colors-ink2)">
-            {tick.toLocaleString("en")}
+            {counted(tick)}
           </text>
         </g>
       ))}

@@ -1,7 +1,7 @@
 import { Box } from "@chakra-ui/react";
 
 import { FieldGrid } from "../../shared/AnyField";
-import { ChoicesField, QuantityField } from "../../shared/fields";
+import { ChoicesField, factsOf, QuantityField, wordsOf } from "../../shared/fields";
 import { Fold, under } from "../../shared/Fold";
 import { useFound, useJob } from "../../shared/job";
 import { Small } from "../../shared/parts";
@@ -19,7 +19,7 @@ export function Repair() {
   const chosen = view.document.options?.repairs ?? [];
   const note = chosen.length ? (
     <>
-      {say("repair-saves-itself", { chosen: chosen.join(", ") })}
+      {say("repair-saves-itself", { chosen: chosen.map((one) => wordsOf(factsOf("options/repairs"), one)).join(", ") })}
       {repair?.energy.figure ? <FigureText figure={repair.energy.figure} /> : say("repair-what-known")}
     </>
   ) : (

@@ -6,6 +6,7 @@ import { Micro } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
 import { Slider } from "./Slider";
 import { say } from "../../shared/say";
+import { counted } from "../../shared/language";
 
 const holds = under("duty/energy_price");
 
@@ -16,7 +17,7 @@ export function WhatIf() {
   const price = view.document.duty?.energy_price?.si;
   const steps = view.document.duty?.steps ?? [];
   const longest = [...steps].filter((step) => step.hours).sort((a, b) => (b.hours?.si ?? 0) - (a.hours?.si ?? 0))[0];
-  const hours = (value: number) => Math.round(value).toLocaleString("en");
+  const hours = (value: number) => counted(Math.round(value));
   return (
     <Fold
       title={say("what-if-what-if")}
@@ -31,8 +32,8 @@ export function WhatIf() {
           high={0.8}
           step={0.01}
           usual={0.2}
-          said={(value) => say("what-if-per-kwh", { value: value.toFixed(2), currency: currency ?? "" })}
-          text={(value) => say("what-if-per-kwh-2", { value: value.toFixed(2) })}
+          said={(value) => say("what-if-per-kwh", { value: counted(value, 2), currency: currency ?? "" })}
+          text={(value) => `${value.toFixed(2)} per kWh`}
           read={(entry) => entry.si}
         />
         {longest && (

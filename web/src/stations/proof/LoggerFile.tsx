@@ -7,6 +7,7 @@ import { useJob } from "../../shared/job";
 import { FilePress, Press, Small } from "../../shared/parts";
 import { FigureText } from "../../shared/Words";
 import { say } from "../../shared/say";
+import { counted } from "../../shared/language";
 
 /** A logger's watts after: looked at first, its energy taken over when that is confirmed. */
 export function LoggerFile() {
@@ -52,8 +53,8 @@ export function LoggerFile() {
         <Box py="4px" role="region" aria-label={say("logger-file-what-logger")}>
           {say("logger-file-rows-over", {
             value_column: look.data.value_column,
-            rows: look.data.rows.toLocaleString("en"),
-            days: year.days.toFixed(1),
+            rows: counted(look.data.rows),
+            days: counted(year.days, 1),
           })}
           {year.energy ? (
             <>

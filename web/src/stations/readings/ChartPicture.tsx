@@ -7,6 +7,7 @@ import { inUnits, unitOf } from "../../shared/figures";
 import { pathThrough } from "../../shared/path";
 import { useUnits } from "../../shared/units";
 import { say } from "../../shared/say";
+import { counted } from "../../shared/language";
 
 const WIDTH = 320;
 const PLOT = { left: 40, right: 270, top: 28, bottom: 190 };
@@ -27,7 +28,7 @@ interface ChartPictureProps {
 }
 
 function spoken(name: string, across: readonly number[], up: readonly number[]): string {
-  const said = (value: number | undefined) => Number((value ?? 0).toPrecision(3)).toLocaleString("en");
+  const said = (value: number | undefined) => counted(Number((value ?? 0).toPrecision(3)));
   return say("chart-picture-from-at", {
     name,
     said: said(up[0]),
@@ -131,13 +132,13 @@ function Axes({ x, y, across, up }: AxesProps) {
         <g key={tick}>
           <Rule x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} />
           <Quiet x={PLOT.left - 6} y={y(tick) + 4} textAnchor="end">
-            {tick.toLocaleString("en")}
+            {counted(tick)}
           </Quiet>
         </g>
       ))}
       {x.ticks(4).map((tick) => (
         <Quiet key={tick} x={x(tick)} y={PLOT.bottom + 16} textAnchor="middle">
-          {tick.toLocaleString("en")}
+          {counted(tick)}
         </Quiet>
       ))}
       <Quiet x={(PLOT.left + PLOT.right) / 2} y={PLOT.bottom + 34} textAnchor="middle">

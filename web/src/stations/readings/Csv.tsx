@@ -96,7 +96,7 @@ export const Csv = memo(function Csv() {
             alignItems="center"
             pt="8px"
           >
-            {["heading", "stands for", "unit", "first value"].map((name) => (
+            {[say("csv-heading"), say("csv-stands-for"), say("csv-head-unit"), say("csv-first-value")].map((name) => (
               <Micro key={name}>{name}</Micro>
             ))}
             {proposal.columns.map((column) => (

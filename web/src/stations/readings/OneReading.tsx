@@ -16,6 +16,7 @@ import { FigureText } from "../../shared/Words";
 import type { Field, Set } from "./rows";
 import { say } from "../../shared/say";
 import { small } from "../../shared/casing";
+import { counted } from "../../shared/language";
 
 type Step = Schemas["RoundStep"];
 type Reason = Schemas["UnreadReason"];
@@ -287,18 +288,20 @@ function Beside({ set, before, number, step }: BesideProps) {
   const band = answer?.bands[step.field];
   const change = answer?.changes.find((one) => one.field === (CHANGE[step.field] ?? step.field));
   const marks = [
-    { name: "now", entry: now, band },
+    { name: "now", label: say("one-reading-now"), entry: now, band },
     {
-      name: `set ${number - 1}`,
+      name: "before",
+      label: say("one-reading-set-before", { number: number - 1 }),
       entry: last,
       band: sets.find((one) => one.id === before?.id)?.bands[step.field],
     },
-    { name: "plate", entry: plate, band: undefined },
-  ].flatMap(({ name, entry, band: half }) =>
+    { name: "plate", label: say("one-reading-plate-mark"), entry: plate, band: undefined },
+  ].flatMap(({ name, label, entry, band: half }) =>
     entry
       ? [
           {
             name,
+            label,
             value: inUnits(quantity, entry.si, units),
             half: half ? inUnits(quantity, half, units) - inUnits(quantity, 0, units) : 0,
           },
@@ -356,6 +359,7 @@ function ChangeWords({ change, beyond, from }: { change: Figure; beyond: boolean
 
 interface Marked {
   name: string;
+  label: string;
   value: number;
   half: number;
 }
@@ -374,10 +378,10 @@ function Lies({ marks }: { marks: readonly Marked[] }) {
       <line x1={0} x2={320} y1={foot} y2={foot} stroke="var(--chakra-colors-rule)" />
       {x.ticks(4).map((tick) => (
         <text key={tick} x={x(tick)} y={foot + 15} textAnchor="middle" fill="var(--chakra-colors-ink2)">
-          {tick.toLocaleString("en")}
+          {counted(tick)}
         </text>
       ))}
-      {marks.map(({ name, value, half }, lane) => {
+      {marks.map(({ name, label, value, half }, lane) => {
         const y = lane * LANE + 12;
         const at = x(value);
         return (
@@ -408,7 +412,7 @@ function Lies({ marks }: { marks: readonly Marked[] }) {
               fill="currentColor"
               fontWeight={name === "now" ? 600 : 400}
             >
-              {name}
+              {label}
             </text>
           </g>
         );

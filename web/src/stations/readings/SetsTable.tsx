@@ -77,7 +77,7 @@ export function SetsTable({ all, sets, answers, wheel, current }: SetsTableProps
           title={group.title}
           note={readNote(group.rows, sets) ?? group.note}
           holds={(path) => group.rows.some((row) => row.fields.some(({ field }) => path.endsWith(`/${field}`)))}
-          startsOpen={readNote(group.rows, sets) !== null && group.title !== "State of duct and set"}
+          startsOpen={readNote(group.rows, sets) !== null && !group.folded}
         >
           <Rows rows={group.rows} {...shared} />
         </Fold>

@@ -15,6 +15,8 @@ export interface Group {
   title: string;
   note: string;
   rows: Row[];
+  /** Whether it stays folded until it is asked for, whatever stands in it. */
+  folded?: boolean;
   /** The kind of machine whose group it is; both where nothing is said. */
   machine?: "fan" | "pump";
 }
@@ -57,6 +59,7 @@ export const FIRST: Record<"fan" | "pump", Row[]> = {
 export const GROUPS: Group[] = [
   {
     title: say("rows-state-duct"),
+    folded: true,
     note: say("rows-before-after"),
     rows: [
       one(say("rows-before-after-2"), "stage"),

@@ -6,6 +6,7 @@ import { useFound, useJob } from "../../shared/job";
 import { Picture } from "../../shared/Picture";
 import { useIsWide } from "../../shared/width";
 import { say } from "../../shared/say";
+import { counted } from "../../shared/language";
 
 /** Wide, and for a phone, where the same letters must stay as large. */
 const SIZES = {
@@ -22,14 +23,14 @@ function spoken(levels: readonly Schemas["SweepLevel"][], skips: readonly { low:
     null,
   );
   const bands = skips.map((band) =>
-    say("sweep-picture-hz", { low: band.low.value.toFixed(1), high: band.high.value.toFixed(1) }),
+    say("sweep-picture-hz", { low: counted(band.low.value, 1), high: counted(band.high.value, 1) }),
   );
   return [
-    "Sound level over frequency",
+    say("sweep-picture-level-over-frequency"),
     loudest
-      ? say("sweep-picture-loudest-at", { level: loudest.level.toFixed(1), hertz: loudest.hertz.toFixed(1) })
+      ? say("sweep-picture-loudest-at", { level: counted(loudest.level, 1), hertz: counted(loudest.hertz, 1) })
       : "",
-    bands.length ? `bands to skip: ${bands.join(", ")}` : "no band to skip",
+    bands.length ? say("sweep-picture-bands", { bands: bands.join(", ") }) : say("sweep-picture-no-band"),
   ]
     .filter(Boolean)
     .join("; ");
