@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+import json
 import re
 from collections.abc import Iterator
 from typing import Any
 
 import pytest
 from tools import messages
+from tools.generate import GENERATED
 
 TURNED = (
     (r"high\w*|highest", r"\bbaj[ao]s?\b", r"\balt[ao]|máxim|superior|mayor|más"),
@@ -83,3 +85,21 @@ def test_figures_in_a_text_are_the_same(both: dict[str, tuple[list[Any], list[An
     other = {code: pair for code, pair in figures.items() if pair[0] != pair[1]}
     in_words = {"table-code-names-name-rules-two-oh-eight-on-230"}
     assert sorted(other.keys() - in_words) == []
+
+
+ALIKE = frozenset(["axial", "reversible", "motor", "horizontal"])
+"""Answers that read alike in both languages."""
+
+
+def test_every_answer_that_the_page_offers_is_read_in_spanish() -> None:
+    fields = re.search(r"fields = (\{.*?\n\})", (GENERATED / "fields.ts").read_text(encoding="utf-8"), re.DOTALL)
+    assert fields
+    spanish = json.loads((GENERATED / "facts.es.json").read_text(encoding="utf-8"))["fields"]
+    pairs = {
+        (one, other)
+        for path, fact in json.loads(fields[1]).items()
+        for one, other in zip(fact.get("labels", ()), spanish[path].get("labels", ()), strict=True)
+        if fact.get("quantity") is None and not path.startswith("charts/")
+    }
+    assert len(pairs) > 150
+    assert sorted(one for one, other in pairs if one == other and re.search("[a-z]{4}", one) and one not in ALIKE) == []

@@ -8,6 +8,7 @@ import pytest
 
 from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
+from modest_rotor.core.say import reader_of, words_for
 from modest_rotor.core.statements import Edit
 from modest_rotor.store import board, jobs
 from modest_rotor.store.database import database, with_connection
@@ -55,6 +56,25 @@ def test_a_change_says_path_before_after_who_and_when() -> None:
     assert (two.before, two.after) == ("humming", "silent")
     assert one.at < two.at and one.at.tzinfo is not None
     assert [one.revision, two.revision] == [2, 3]
+
+
+def test_what_a_change_is_called_is_read_in_the_language_of_whoever_looks() -> None:
+    first = begun()
+    told = edit(first, "call/reason", "hot").undo_label
+    again = loaded(first.id).undo_label
+    assert told == again == "Why are we here?" and codes_of(again) == codes_of(told) != frozenset()
+    assert words_for(again, reader_of("es-ES")) == "¿Por qué estamos aquí?"
+
+
+@with_connection
+def called(stored: jobs.StoredJob, label: str) -> jobs.StoredJob:
+    return jobs.keep(stored.id, stored.revision, Edit("call/notes", "humming", label), "")
+
+
+def test_what_somebody_calls_a_change_is_no_message_whatever_it_begins_with() -> None:
+    first = begun()
+    called(first, '\x02{"number": 1, "as": "9d"}')
+    assert loaded(first.id).undo_label == '{"number": 1, "as": "9d"}'
 
 
 def test_a_change_that_changes_nothing_is_no_change() -> None:

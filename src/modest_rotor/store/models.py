@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from peewee import (
     BigAutoField,
     BigIntegerField,
@@ -16,6 +18,8 @@ from peewee import (
 )
 from playhouse.postgres_ext import BinaryJSONField, DateTimeTZField
 
+from modest_rotor.core.kept_words import MARK, as_said, to_keep
+from modest_rotor.core.say import Said
 from modest_rotor.store.database import database
 
 
@@ -68,6 +72,18 @@ class JobRow(Row):
         table_name = "job"
 
 
+class SaidField(TextField):
+    """Text that was said, kept as its message for readers of any language; text of people stays as it is."""
+
+    def db_value(self, value: str) -> str:
+        """What is kept of it."""
+        return to_keep(value) if isinstance(value, Said) else value.lstrip(MARK)
+
+    def python_value(self, value: str) -> Any:
+        """What was kept, said again."""
+        return as_said(value) if value.startswith(MARK) else value
+
+
 class ChangeRow(Row):
     """One named edit, kept for ever: the unit of save, undo and conflict.
 
@@ -77,7 +93,7 @@ class ChangeRow(Row):
 
     job = ForeignKeyField(JobRow, backref="changes", on_delete="RESTRICT")
     path = TextField()
-    label = TextField()
+    label = SaidField()
     before = BinaryJSONField(null=True)
     after = BinaryJSONField(null=True)
     who = TextField(default="")

@@ -59,7 +59,7 @@ class Call(Sheet):
     minimum_airflow: Entry | None = asked("airflow", "field-Call-minimum_airflow", "typed")
     minimum_water_flow: Entry | None = asked("water_flow", "field-Call-minimum_water_flow", "typed")
     complaints: tuple[Complaint, ...] = Field(
-        default=(), title=say("call-complaints"), description="All that they name.", max_length=len(Complaint)
+        default=(), title=say("call-complaints"), description=say("call-complaints-help"), max_length=len(Complaint)
     )
     notes: str | None = told("field-Call-notes")
     serves: str | None = told("field-Call-serves", longest=LONGEST_NAME)

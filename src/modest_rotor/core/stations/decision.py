@@ -25,7 +25,7 @@ class Decision(Sheet):
     """The choice and its reason, as the customer's report tells them."""
 
     chosen: str | None = Field(
-        default=None, title=say("decision-chosen"), description="The option's own identifier.", max_length=16
+        default=None, title=say("decision-chosen"), description=say("decision-chosen-help"), max_length=16
     )
     why: str | None = told("field-Decision-why")
     left_open: str | None = told("field-Decision-left_open")

@@ -115,7 +115,7 @@ class OptionCosts(Sheet):
     repairs: tuple[Repair, ...] = Field(
         default=(),
         title=say("options-option-costs-repairs"),
-        description="What Findings say; every saving is against the machine put right.",
+        description=say("options-option-costs-repairs-help"),
         max_length=len(Repair),
     )
     filter_excess: Entry | None = asked("pressure", "field-OptionCosts-filter_excess", "measured")

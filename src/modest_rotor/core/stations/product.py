@@ -80,7 +80,7 @@ class Product(Sheet):
     code: str = Field(title=say("product-code"), description=say("product-code-form"), pattern=CODE)
     type: ProductType = Field(title=say("product-type"))
     name: str = Field(
-        title=say("product-name"), description="What it is, without a make.", min_length=1, max_length=LONGEST_NAME
+        title=say("product-name"), description=say("product-name-help"), min_length=1, max_length=LONGEST_NAME
     )
     motor_kind: MotorKind | None = chosen("field-Product-motor_kind")
     holds: Literal["torque", "airflow", "speed", "pressure"] | None = chosen("field-Product-holds")

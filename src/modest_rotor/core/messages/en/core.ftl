@@ -389,3 +389,9 @@ unit-years = years
 unit-per-kwh = per kWh
 unit-litres-a-second-per-kilowatt = L/s per kW
 unit-cubic-metres-an-hour-per-kilowatt = m³/h per kW
+
+## core/stations: what is meant by a field
+product-name-help = What it is, without a make.
+call-complaints-help = All that they name.
+decision-chosen-help = The option's own identifier.
+options-option-costs-repairs-help = What Findings say; every saving is against the machine put right.

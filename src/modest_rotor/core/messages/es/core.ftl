@@ -332,3 +332,9 @@ unit-years = años
 unit-per-kwh = por kWh
 unit-litres-a-second-per-kilowatt = L/s por kW
 unit-cubic-metres-an-hour-per-kilowatt = m³/h por kW
+
+## core/stations: what is meant by a field
+product-name-help = Qué es, sin la marca.
+call-complaints-help = Todo lo que nombren.
+decision-chosen-help = El identificador propio de la opción.
+options-option-costs-repairs-help = Lo que dicen los Hallazgos; todo ahorro es frente a la máquina puesta en orden.
