@@ -26,6 +26,7 @@ from tests.jobs import changed
 pytestmark = [pytest.mark.database, pytest.mark.slow]
 FASTER = 12.0
 """Slow enough that a look in some hundredths of a second is one in some tenths of the machine's."""
+WATCHES = 4
 LOOP = {"holds": "a duct's static", "place": "two thirds along", "left": "30 %", "pressure": {"span": "500 Pa", "set_point": "110 Pa"}}  # fmt: skip
 
 
@@ -62,9 +63,14 @@ def stepped(hall: Desk) -> dict[str, Any]:
 
 
 def watched(hall: Desk) -> dict[str, Any]:
-    plan = hall.post("setup/plan", what="watch")
-    hall.post("setup/loop-run/watch", seconds=75, digest=plan["digest"], who="Ann")
-    return ended(hall)
+    """A watch on the loop; once more, as it asks, where a machine at work on other tests heard too few answers."""
+    for _ in range(WATCHES):
+        plan = hall.post("setup/plan", what="watch")
+        hall.post("setup/loop-run/watch", seconds=75, digest=plan["digest"], who="Ann")
+        run = ended(hall)
+        if run["state"] == "done":
+            break
+    return run
 
 
 @pytest.mark.parametrize(("lost", "state"), [(3, "done"), (4, "stopped")])
