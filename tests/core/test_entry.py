@@ -277,6 +277,15 @@ def test_units_and_ranges_are_read_in_spanish_too(name: str, spanish: str, engli
 
 
 @pytest.mark.parametrize(
+    ("name", "typed"),
+    [("current", "6.2 A 8.1"), ("current", "6.2 a 8.1"), ("current", "6.2a8.1"), ("rated_voltage", "208 A 230 V")],
+)
+def test_two_amps_in_one_box_are_no_range(name: str, typed: str) -> None:
+    with pytest.raises(QuantityRefused):
+        read_entry(name, typed, "ip")
+
+
+@pytest.mark.parametrize(
     ("name", "typed", "told"),
     [
         ("pressure", "0.27 in. w.g.", "0.27 in. w.g."),

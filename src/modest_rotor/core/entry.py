@@ -23,7 +23,8 @@ PER_CENT, OF_ONE = "%", say("entry-these")
 OPEN_CIRCUIT = frozenset(("ol", "o.l.", "o.l", "open", "infinite", "∞"))
 """What people type where an ohmmeter shows no connection; kept as the highest resistance that its quantity holds."""
 _TYPED = re.compile(
-    rf"(?P<sign>[+-]?)\s*(?P<first>{NUMERAL})(?:\s*(?:-|–|to|a)\s*(?P<second>{NUMERAL}))?\s*(?P<unit>.*)", re.I
+    rf"(?P<sign>[+-]?)\s*(?P<first>{NUMERAL})(?:(?P<by>\s*(?:-|–|to)\s*|(?-i:\s+a\s+))(?P<second>{NUMERAL}))?\s*(?P<unit>.*)",
+    re.I,
 )
 
 
@@ -103,6 +104,8 @@ def read_entry(
         return Entry(typed=typed, unit=what.reader_unit(units or "si").symbol, si=what.high)
     bare = typed.lstrip(CURRENCY_SIGNS) if what.dimension in ("money", "money rate") else typed
     match = _TYPED.fullmatch(plain_fractions(bare).strip())
+    if match and what.dimension == "current" and (match["by"] or "").strip() == "a":
+        match = None  # two readings in amps, as likely as a range
     _refuse_unreadable(what, typed, match is None, units)
     assert match is not None
     unit = _unit(what, typed, match["unit"].strip(), units, unit_symbol)
