@@ -8,7 +8,8 @@ from __future__ import annotations
 import runpy
 import time
 
-from modest_rotor.devices import loop_run, reading, simulated_devices, sweep_run
+from modest_rotor.devices import links, loop_run, reading, simulated_devices, sweep_run
+from tests.machine_time import SLOW_MACHINE_S
 
 FASTER = 4.0
 """So many seconds of a simulated machine pass in one."""
@@ -22,6 +23,7 @@ def clock() -> float:
 if __name__ == "__main__":
     simulated_devices.start_simulated_devices.__defaults__ = (clock,)
     loop_run.now = clock
+    links.TIMEOUT_S = SLOW_MACHINE_S
     for module, name in ((loop_run, "LOOK_EVERY_S"), (sweep_run, "LOOK_EVERY_S"), (reading, "LOOK_AGAIN_S")):
         setattr(module, name, getattr(module, name) / FASTER)
     runpy.run_module("modest_rotor.serve", run_name="__main__")

@@ -22,21 +22,24 @@ from modest_rotor.store.database import with_connection
 from tests.api.test_setup import Desk, until
 from tests.core.setup.test_setup_answer import HALL
 from tests.jobs import changed
+from tests.machine_time import MachineTime, kept_in
 
 pytestmark = [pytest.mark.database, pytest.mark.slow]
-FASTER = 12.0
-"""Slow enough that a look in some hundredths of a second is one in some tenths of the machine's."""
-WATCHES = 4
+WATCH_S = 50
 LOOP = {"holds": "a duct's static", "place": "two thirds along", "left": "30 %", "pressure": {"span": "500 Pa", "set_point": "110 Pa"}}  # fmt: skip
 
 
 @pytest.fixture
-def plants(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> Iterator[SimulatedDevices]:
-    began = time.monotonic()
-    clock = lambda: FASTER * (time.monotonic() - began)  # noqa: E731
-    monkeypatch.setattr(loop_run, "now", clock)
-    monkeypatch.setattr(loop_run, "LOOK_EVERY_S", 0.02)
-    yield with_connection(start_simulated_devices)(clock)
+def machine_time(monkeypatch: pytest.MonkeyPatch) -> MachineTime:
+    found = kept_in(monkeypatch, loop_run)
+    monkeypatch.setattr(loop_run, "now", found)
+    monkeypatch.setattr(loop_run, "LOOK_EVERY_S", 0.3)
+    return found
+
+
+@pytest.fixture
+def plants(client: TestClient, machine_time: MachineTime) -> Iterator[SimulatedDevices]:
+    yield with_connection(start_simulated_devices)(machine_time)
     stop_all_runs()
     LINKS.close()
     stop_simulated_devices()
@@ -63,14 +66,9 @@ def stepped(hall: Desk) -> dict[str, Any]:
 
 
 def watched(hall: Desk) -> dict[str, Any]:
-    """A watch on the loop; once more, as it asks, where a machine at work on other tests heard too few answers."""
-    for _ in range(WATCHES):
-        plan = hall.post("setup/plan", what="watch")
-        hall.post("setup/loop-run/watch", seconds=75, digest=plan["digest"], who="Ann")
-        run = ended(hall)
-        if run["state"] == "done":
-            break
-    return run
+    plan = hall.post("setup/plan", what="watch")
+    hall.post("setup/loop-run/watch", seconds=WATCH_S, digest=plan["digest"], who="Ann")
+    return ended(hall)
 
 
 @pytest.mark.parametrize(("lost", "state"), [(3, "done"), (4, "stopped")])
@@ -138,7 +136,10 @@ def test_a_step_test_tells_first_gains_that_hold_and_wild_ones_are_seen_and_calm
     assert not hall.setup["loop"]["is_restless"]
 
 
-def test_a_stop_ends_a_step_test_before_its_second_frequency(hall: Desk, plants: SimulatedDevices) -> None:
+def test_a_stop_ends_a_step_test_before_its_second_frequency(
+    hall: Desk, plants: SimulatedDevices, machine_time: MachineTime
+) -> None:
+    machine_time.moment_s = 0.1  # the stop comes while the drive is still on its way to the first
     plan = hall.post("setup/plan", what="step")
     hall.post("setup/loop-run/step", what="step", digest=plan["digest"], who="Ann")
     hall.post("setup/writes", what="stop", digest="", who="Ann")

@@ -14,24 +14,28 @@ from modest_rotor.devices import reading, sweep_run
 from modest_rotor.devices.links import LINKS
 from modest_rotor.devices.simulated_devices import start_simulated_devices, stop_simulated_devices
 from modest_rotor.devices.sweep_run import RUNS, stop_all
-from modest_rotor.fieldbus.client import DeviceLink
 from modest_rotor.fieldbus.profile import Role
 from modest_rotor.fieldbus.simulated import SimulatedDevices, Trouble
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import keep_job
 from tests.core.setup.test_setup_answer import HALL, WAITING
 from tests.jobs import changed
+from tests.machine_time import MachineTime, kept_in
 
 pytestmark = [pytest.mark.database, pytest.mark.slow]
-FASTER = 40.0
-PATIENCE_S = 30.0
-SLOW_MACHINE_S = 4.0
+PATIENCE_S = 60.0
+LONGEST_RAMP_S = 60.0
+"""Seconds of a simulated machine after which it stands where it was told."""
 
 
 @pytest.fixture
-def plants(client: TestClient) -> Iterator[SimulatedDevices]:
-    began = time.monotonic()
-    yield with_connection(start_simulated_devices)(lambda: FASTER * (time.monotonic() - began))
+def machine_time(monkeypatch: pytest.MonkeyPatch) -> MachineTime:
+    return kept_in(monkeypatch, reading, sweep_run)
+
+
+@pytest.fixture
+def plants(client: TestClient, machine_time: MachineTime) -> Iterator[SimulatedDevices]:
+    yield with_connection(start_simulated_devices)(machine_time)
     stop_all()
     LINKS.close()
     stop_simulated_devices()
@@ -209,42 +213,41 @@ def test_a_meter_is_no_drive_and_traits_come_with_the_device(hall: Desk) -> None
     assert hall.post("setup/plan", 404, what="settings")["code"] == "store-devices-device-named-device-chosen"
 
 
-def balance(desk: Desk, step: str) -> Any:
+def balance(desk: Desk, step: str, machine_time: MachineTime) -> Any:
     """Write, let it run steady, read; until the loop says that it is done."""
     for _ in range(5):
         command = next(one for one in desk.setup["commands"] if one["step"] == step)
         if command["advice"]["outcome"] in ("inside", "cannot"):
             return command
         assert desk.writes(what="command", step=step)["agrees"]
-        time.sleep(60 / FASTER)
+        machine_time.sleep(LONGEST_RAMP_S)
         desk.does("setup/trials", step=step, read=True)
     raise AssertionError("more than four readings")
 
 
-def test_both_duty_steps_of_the_drive_are_balanced_with_the_panel(hall: Desk) -> None:
+def test_both_duty_steps_of_the_drive_are_balanced_with_the_panel(hall: Desk, machine_time: MachineTime) -> None:
     for step in ("s1", "s2"):
-        command = balance(hall, step)
+        command = balance(hall, step, machine_time)
         assert command["advice"]["outcome"] == "inside" and 1 <= len(command["trials"]) <= 4
     assert hall.view["document"]["setup"]["trials"][0]["source"] == "Hall supply fan, meter panel"
 
 
-def test_nothing_is_read_while_the_machine_is_still_on_its_way(
-    hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
-) -> None:
-    monkeypatch.setattr(reading, "LOOK_AGAIN_S", 0.05)  # two seconds of this plant, whose ramp takes ten
+def test_nothing_is_read_while_the_machine_is_still_on_its_way(hall: Desk, machine_time: MachineTime) -> None:
     assert hall.writes(what="command", step="s1")["agrees"]
     refused = hall.does("setup/trials", 422, step="s1", read=True)
     assert refused["code"] == "reading-refuse-unsteady" and hall.load()["document"]["setup"]["trials"] == []
-    time.sleep(60 / FASTER)
+    machine_time.sleep(LONGEST_RAMP_S)
     hall.does("setup/trials", step="s1", read=True)
 
 
-def test_the_electronic_blower_is_balanced_by_its_volts(client: TestClient, plants: SimulatedDevices) -> None:
+def test_the_electronic_blower_is_balanced_by_its_volts(
+    client: TestClient, plants: SimulatedDevices, machine_time: MachineTime
+) -> None:
     desk = Desk(client, changed(WAITING, decision__chosen="electronic"))
     desk.does("setup/device", which="device", name="Waiting hall blower, electronic motor")
     desk.does("setup/device", which="panel", name="Waiting hall blower, meter panel")
     for step in ("s2", "s3"):
-        command = balance(desk, step)
+        command = balance(desk, step, machine_time)
         assert command["advice"]["outcome"] == "inside" and len(command["trials"]) <= 4
     told = desk.does("readings-from-panel", stage="after", name="circulating, after")["document"]["readings"][-1]
     assert told["stage"] == "after" and told["signal"]["si"] == pytest.approx(0.5, abs=0.1)
@@ -253,9 +256,7 @@ def test_the_electronic_blower_is_balanced_by_its_volts(client: TestClient, plan
 
 @pytest.fixture
 def swift(monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.setattr(sweep_run, "LOOK_EVERY_S", 0.01)
-    # A machine at work on other tests keeps a simulated drive waiting longer than a drive would.
-    monkeypatch.setattr(DeviceLink.__init__, "__defaults__", (SLOW_MACHINE_S,))
+    monkeypatch.setattr(sweep_run, "LOOK_EVERY_S", 0.4)  # as often as a machine at work on other tests may look
 
 
 def begun(desk: Desk, low: str = "40 Hz") -> None:
@@ -299,7 +300,7 @@ def test_a_sweep_hears_marks_and_puts_back_what_was_told_before(
 def test_a_drive_that_does_not_come_there_pauses_the_sweep_and_nothing_is_heard_at_the_wrong_place(
     hall: Desk, plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
 ) -> None:
-    monkeypatch.setattr(sweep_run, "LONGEST_RAMP_S", 1.5)
+    monkeypatch.setattr(sweep_run, "LONGEST_RAMP_S", LONGEST_RAMP_S)
     plants.called("hall-drive").write(Role.HIGH_LIMIT, 42.0)
     begun(hall)
     paused = until(lambda: (now := run(hall))["state"] == "paused" and now)

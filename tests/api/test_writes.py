@@ -22,7 +22,7 @@ from modest_rotor.store import devices
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.devices import Written
 from modest_rotor.store.models import WriteAuthorisationRow, WrittenRow
-from tests.api.test_setup import Desk, hall, plants  # noqa: F401
+from tests.api.test_setup import Desk, hall, machine_time, plants  # noqa: F401
 from tests.running import free_port
 
 pytestmark = [pytest.mark.database, pytest.mark.slow]

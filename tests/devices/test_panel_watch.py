@@ -5,7 +5,6 @@ from __future__ import annotations
 import time
 from collections.abc import Iterator
 from threading import Event, Thread
-from types import SimpleNamespace
 
 import pytest
 
@@ -21,16 +20,16 @@ from modest_rotor.store.database import with_connection
 from modest_rotor.store.devices import device_named
 from modest_rotor.store.jobs import keep_job
 from tests.core.setup.test_setup_answer import HALL
+from tests.machine_time import kept_in
 from tests.said import codes_of
 
 pytestmark = [pytest.mark.database, pytest.mark.usefixtures("store")]
-FASTER = 40.0
+PATIENCE_S = 60.0
 
 
 @pytest.fixture
-def plants() -> Iterator[SimulatedDevices]:
-    began = time.monotonic()
-    yield with_connection(start_simulated_devices)(lambda: FASTER * (time.monotonic() - began))
+def plants(monkeypatch: pytest.MonkeyPatch) -> Iterator[SimulatedDevices]:
+    yield with_connection(start_simulated_devices)(kept_in(monkeypatch, reading))
     LINKS.close()
     stop_simulated_devices()
 
@@ -39,7 +38,6 @@ def test_a_watched_panel_fills_the_log_and_says_when_it_falls_silent(
     plants: SimulatedDevices, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     monkeypatch.setattr(panel_watch, "LOOK_EVERY_S", 0.05)
-    monkeypatch.setattr(reading, "LOOK_AGAIN_S", 0.05)
     stored = with_connection(keep_job)(Job.model_validate(HALL))
     machine = stored.machine_id
     drive, panel = plants.called("hall-drive"), plants.called("hall-panel")
@@ -62,7 +60,7 @@ def test_a_watched_panel_fills_the_log_and_says_when_it_falls_silent(
         assert count() == 0, "a machine that stands says nothing"
         drive.write(Role.FREQUENCY_COMMAND, 40.0)
         drive.write(Role.RUN, 1.0)
-        deadline = time.monotonic() + 15
+        deadline = time.monotonic() + PATIENCE_S
         while count() < 6 and time.monotonic() < deadline:
             time.sleep(0.1)
         panel.trouble = Trouble.SILENT
@@ -84,11 +82,9 @@ def test_a_watched_panel_fills_the_log_and_says_when_it_falls_silent(
 def test_a_machine_on_its_way_or_told_anew_meanwhile_says_nothing_and_a_steady_one_its_setting(
     monkeypatch: pytest.MonkeyPatch,
 ) -> None:
-    """The plant's clock goes on only while is looked for a second time, so that every look is at a known moment of the ramp."""
-    clock = [0.0]
-    plants = with_connection(start_simulated_devices)(lambda: clock[0])
-    goes_on = SimpleNamespace(sleep=lambda seconds: clock.__setitem__(0, clock[0] + seconds))
-    monkeypatch.setattr(reading, "time", goes_on)  # of this module alone: other threads sleep too
+    """Time passes only while is looked for a second time, so that every look is at a known moment of the ramp."""
+    machine_time = kept_in(monkeypatch, reading)
+    plants = with_connection(start_simulated_devices)(machine_time)
     try:
         machine = with_connection(keep_job)(Job.model_validate(HALL)).machine_id
         drive = plants.called("hall-drive")
@@ -101,9 +97,9 @@ def test_a_machine_on_its_way_or_told_anew_meanwhile_says_nothing_and_a_steady_o
 
         drive.write(Role.FREQUENCY_COMMAND, 40.0)
         drive.write(Role.RUN, 1.0)
-        clock[0] = 2.0
+        machine_time.sleep(2.0)
         assert read() == [], "on its way"
-        clock[0] = 100.0
+        machine_time.sleep(100.0)
         assert read() == ["40.0 Hz"]
         with monkeypatch.context() as changing:
             told = iter(("40.0 Hz", "30.0 Hz"))

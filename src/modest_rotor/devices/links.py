@@ -7,7 +7,7 @@ from datetime import UTC, datetime
 from threading import Lock
 
 from modest_rotor.core.errors import Refusal
-from modest_rotor.fieldbus.client import DeviceLink, Values, address_of
+from modest_rotor.fieldbus.client import TIMEOUT_S, DeviceLink, Values, address_of
 from modest_rotor.fieldbus.errors import DeviceTrouble
 from modest_rotor.fieldbus.profile import DeviceProfile, Role, profile_from_data
 from modest_rotor.store.devices import KeptDevice
@@ -41,7 +41,7 @@ class Links:
             if found:
                 found[1].close()
                 self._seen.pop(kept.id, None)
-            link = DeviceLink(profile_of(kept), address_of(kept.host, kept.port, kept.unit))
+            link = DeviceLink(profile_of(kept), address_of(kept.host, kept.port, kept.unit), TIMEOUT_S)
             self._links[kept.id] = (kept, link)
             return link
 

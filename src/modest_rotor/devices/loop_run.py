@@ -32,9 +32,9 @@ LEAST_LOOKS = 40
 REACHED_HZ = 0.3
 LONGEST_WAIT_S, LONGEST_STEP_S = 90.0, 120.0
 LONGEST_STOP_S = 5.0
+"""Seconds in which a run that was told to stop has met its next look: one read takes no longer."""
 MOST_LOST = 3
 """Answers lost one after the other that do not end a run yet."""
-"""Seconds in which a run that was told to stop has met its next look: one read takes no longer."""
 LEAST_NOISE = 0.002
 """Share of the range under which a swing is no swing: what the register and the sensor's tube make of air that never stands."""
 SEEN_AS = {
