@@ -84,7 +84,7 @@ class Application:
     def get(self, path: str, quiet: bool = False) -> dict:
         """The JSON at a path; empty when it does not answer and that was to be expected."""
         try:
-            with urllib.request.urlopen(self.address + path, timeout=10) as answer:
+            with urllib.request.urlopen(self.address + path, timeout=30) as answer:
                 return json.load(answer)
         except OSError:
             if quiet:
@@ -96,7 +96,7 @@ class Application:
         request = urllib.request.Request(
             self.address + path, json.dumps(body).encode(), {"content-type": "application/json"}, method="POST"
         )
-        with urllib.request.urlopen(request, timeout=20) as answer:
+        with urllib.request.urlopen(request, timeout=60) as answer:
             return json.load(answer)
 
     def stop(self, by: signal.Signals = signal.SIGINT) -> int:

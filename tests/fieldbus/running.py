@@ -11,6 +11,7 @@ from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 from modest_rotor.fieldbus.client import Address, DeviceLink
 from modest_rotor.fieldbus.profile import shipped_profiles
 from modest_rotor.fieldbus.simulated import HOST, RunningPlant, SimulatedDevice, SimulatedDevices
+from tests.machine_time import SLOW_MACHINE_S
 
 
 class Clock:
@@ -38,7 +39,7 @@ class Running:
         self.fan = SimulatedDevice("fan", "Fan", fan, blower)
         self.simulated_devices = SimulatedDevices((self.drive, self.panel, self.fan))
 
-    def link(self, device: SimulatedDevice, timeout_s: float = 0.5) -> DeviceLink:
+    def link(self, device: SimulatedDevice, timeout_s: float = SLOW_MACHINE_S) -> DeviceLink:
         """A link of the client to one of them."""
         return self.keep(DeviceLink(device.profile, Address(HOST, device.port), timeout_s))
 

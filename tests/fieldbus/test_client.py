@@ -15,9 +15,10 @@ from modest_rotor.fieldbus.errors import DeviceRefused, DeviceTrouble, NoAnswer,
 from modest_rotor.fieldbus.profile import Role, shipped_profiles
 from modest_rotor.fieldbus.simulated import HOST, SimulatedDevices, Trouble
 from tests.fieldbus.running import Running, running
+from tests.machine_time import SLOW_MACHINE_S
 from tests.said import codes_of, refused_with
 
-FAST_S = 0.6
+FAST_S = 1.0
 
 
 @pytest.fixture(scope="module")
@@ -37,7 +38,7 @@ def well(plant: Running) -> Iterator[None]:
 
 def test_what_is_on_the_wire_is_modbus_tcp(plant: Running) -> None:
     """Modbus Application Protocol V1.1b3, 6.4, and Messaging on TCP/IP V1.0b, 3.1: MBAP header, function 4, two bytes a register."""
-    with socket.create_connection((HOST, plant.drive.port), 2) as wire:
+    with socket.create_connection((HOST, plant.drive.port), SLOW_MACHINE_S) as wire:
         wire.sendall(struct.pack(">HHHBBHH", 7, 0, 6, 1, 4, 0, 1))
         answer = wire.recv(64)
     transaction, protocol, length, unit, function, count, value = struct.unpack(">HHHBBBH", answer)
@@ -47,7 +48,7 @@ def test_what_is_on_the_wire_is_modbus_tcp(plant: Running) -> None:
 
 def test_a_register_that_does_not_exist_is_an_exception_by_the_protocol(plant: Running) -> None:
     """V1.1b3, 7: function plus 0x80, code 2, illegal data address."""
-    with socket.create_connection((HOST, plant.drive.port), 2) as wire:
+    with socket.create_connection((HOST, plant.drive.port), SLOW_MACHINE_S) as wire:
         wire.sendall(struct.pack(">HHHBBHH", 1, 0, 6, 1, 3, 60_000, 1))
         answer = wire.recv(64)
     assert answer[7] == 0x83 and answer[8] == 2

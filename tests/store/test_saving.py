@@ -150,7 +150,7 @@ def test_somebody_elses_row_is_waited_for_only_so_long() -> None:
     begun = time.monotonic()
     with refused_with(DatabaseBusy, "database-told-somebody-else"), connection():
         jobs.keep(stored.id, stored.revision, Edit("call/notes", "x"))
-    assert time.monotonic() - begun < 5
+    assert time.monotonic() - begun < 12
     go.set()
     thread.join(20)
     with connection():
@@ -163,7 +163,7 @@ def test_a_statement_that_gets_no_answer_is_cut_off_from_this_side(monkeypatch: 
     with pytest.raises(DatabaseAway), connection():
         database.execute_sql("SET statement_timeout = 0")
         database.execute_sql("SELECT pg_sleep(30)")
-    assert time.monotonic() - begun < 4
+    assert time.monotonic() - begun < 12
     with pytest.raises(DatabaseAway):  # and the next hears so at once
         with_connection(board.count_jobs)()
     time.sleep(door.TRY_AGAIN_AFTER_S + 0.1)

@@ -12,7 +12,7 @@ from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.webelement import WebElement
 
-PATIENCE_S = 12.0
+PATIENCE_S = 30.0
 Answer = TypeVar("Answer")
 
 

@@ -238,7 +238,7 @@ def test_an_unknown_job_and_an_unknown_page_say_so(screen: Screen) -> None:
 def test_the_documentation_is_shown_without_fetching_anything(screen: Screen) -> None:
     screen.browser.get(f"{screen.address}/api/docs")
     screen.sees("/api/jobs/{job_id}/changes")
-    with urllib.request.urlopen(f"{screen.address}/api/openapi.json", timeout=5) as answer:
+    with urllib.request.urlopen(f"{screen.address}/api/openapi.json", timeout=30) as answer:
         assert answer.status == 200
 
 

@@ -29,7 +29,7 @@ def test_what_takes_too_long_is_ended_in_words(work: tuple) -> None:
     begun = time.monotonic()
     with pytest.raises(TooMuch, match="within 1 seconds"):
         bounded(*work, seconds=1.0)
-    assert time.monotonic() - begun < 5  # ended, not waited for
+    assert time.monotonic() - begun < 15  # ended, not waited for
 
 
 def test_what_takes_too_much_memory_is_refused_and_so_is_what_dies() -> None:
@@ -43,7 +43,7 @@ def test_it_ends_when_nobody_waits_for_it_any_more() -> None:
     begun = time.monotonic()
     with pytest.raises(TooMuch, match="Nobody waits"):
         bounded(sleep, 30.0, cancelled=lambda: time.monotonic() - begun > 0.3)
-    assert time.monotonic() - begun < 5
+    assert time.monotonic() - begun < 15
 
 
 def test_only_so_many_work_at_once_and_the_others_are_told() -> None:

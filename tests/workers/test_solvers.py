@@ -10,6 +10,9 @@ from modest_rotor.workers.process import Overtaken, WorkerLost
 from modest_rotor.workers.solvers import Level, Solvers
 from tests.workers.work import cannot_go_over, die, double, process, sleep, stumble
 
+A_WHILE_S = 1.5
+"""So long a solver is kept busy, that everything else is asked of it meanwhile."""
+
 pytestmark = pytest.mark.slow
 
 
@@ -26,15 +29,15 @@ def one() -> Iterator[Solvers]:
 def order_of(solvers: Solvers, asked: list[tuple[str, dict]]) -> list[str]:
     """In which order some tasks are answered that were all asked while the solver was at work."""
     done: list[str] = []
-    first = solvers.ask(sleep, 0.5)
+    first = solvers.ask(sleep, A_WHILE_S)
     futures = []
     for name, how in asked:
         future = solvers.ask(double, 1, **how)
         future.add_done_callback(lambda _, name=name: done.append(name))
         futures.append(future)
-    first.result(10)
+    first.result(30)
     for future in futures:
-        if not future.exception(10):
+        if not future.exception(30):
             future.result()
     return done
 
@@ -60,13 +63,13 @@ def test_a_save_goes_before_a_look_and_a_look_before_what_refines_it(one: Solver
 
 
 def test_only_the_newest_text_of_a_window_is_worked_out(one: Solvers) -> None:
-    busy = one.ask(sleep, 0.4)
+    busy = one.ask(sleep, A_WHILE_S)
     older = one.ask(double, 1, person="A", about="job", newest=True)
     newer = one.ask(double, 2, person="A", about="job", newest=True)
     other = one.ask(double, 3, person="B", about="job", newest=True)
-    assert busy.result(10) == "awake"
-    assert isinstance(older.exception(10), Overtaken)
-    assert newer.result(10) == 4 and other.result(10) == 6
+    assert busy.result(30) == "awake"
+    assert isinstance(older.exception(30), Overtaken)
+    assert newer.result(30) == 4 and other.result(10) == 6
 
 
 def test_one_that_dies_is_replaced_and_the_next_is_answered(one: Solvers) -> None:
