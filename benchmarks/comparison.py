@@ -45,7 +45,7 @@ WHAT_IF = '[aria-label="What if?"]'
 SLIDERS = (  # what is dragged, the fold that its slider stands in, the slider, and what must change
     ("price", WHAT_IF, '[data-slider="duty/energy_price"] input', "[data-options]"),
     ("hours", WHAT_IF, '[data-slider^="duty/steps"] input', "[data-options]"),
-    ("filter", LOADS, '[data-slider="options/tightness"] input', f"{LOADS} table"),
+    ("filter", LOADS, '[data-slider="options/resistance_factor"] input', f"{LOADS} table"),
 )
 
 
@@ -55,11 +55,11 @@ def twelve_by_twelve(**changes: Any) -> dict[str, Any]:
         {"id": f"s{n + 1}", "name": f"step {n + 1}", "hours": f"{300 + 20 * n} h", "flow_share": f"{100 - 5 * n} %"}
         for n in range(STEPS)
     ]
-    considered = [
+    candidates = [
         {"id": f"k{n}", "kind": kind, "price": f"{300 + 20 * n}", "labour": "150"} for n, kind in enumerate(KINDS)
     ]
     fitting = {"motor_maker_agrees": "yes", "drive_maker_agrees": "yes", "start_switch": "no"}
-    return changed(KRAUSE, duty__steps=steps, options={"considered": considered, "fitting": fitting}, **changes)
+    return changed(KRAUSE, duty__steps=steps, options={"candidates": candidates, "fitting": fitting}, **changes)
 
 
 def median_ms(work: Callable[[int], object], runs: int = 15) -> float:
@@ -88,7 +88,7 @@ def on_the_server() -> None:
         ),
     }
     filter_ms = median_ms(
-        lambda n: loaded_here(Job.model_validate(twelve_by_twelve(options__tightness=f"{100 + n} %")))
+        lambda n: loaded_here(Job.model_validate(twelve_by_twelve(options__resistance_factor=f"{100 + n} %")))
     )
     print(f"server: nothing changed {same:.0f} ms, {size / 1000:.0f} kB")
     for what, work in rows.items():

@@ -21,7 +21,7 @@ from modest_rotor.core.identify.fit import fit_motor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.identify.perturb import Change, Setup, perturbed
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
@@ -43,19 +43,21 @@ ALIKE = {"filter a little loaded": "filter or coil loaded"}
 def machines() -> dict[str, Setup]:
     """One of each: motor, wheel, way of command."""
 
-    def load(wheel: Wheel, flow: float, pressure: float, power: float, speed: float) -> Load:
+    def load(machine_type: MachineType, flow: float, pressure: float, power: float, speed: float) -> Load:
         return Load(
-            MachineCurve(generic_shape(wheel), flow, pressure, power, 1.0), speed, system_through(flow, pressure, 0.0)
+            MachineCurve(generic_shape(machine_type), flow, pressure, power, 1.0),
+            speed,
+            system_through(flow, pressure, 0.0),
         )
 
     blower = fit_motor(PlateFacts.of(MotorKind.SPLIT_CAPACITOR, 373.0, 230.0, 3.2, 1075.0, 60.0, 7.5e-6)).motor
     hall = fit_motor(PlateFacts.of(MotorKind.THREE_PHASE, 1500.0, 400.0, 3.4, 1435.0, 50.0)).motor
     electronic = ElectronicMotor(560.0, 1100.0)
-    forward = load(Wheel.FORWARD_CURVED, 0.7, 170.0, 320.0, 1075.0)
+    forward = load(MachineType.FORWARD_CURVED, 0.7, 170.0, 320.0, 1075.0)
     return {
         "capacitor motor, forward-curved": Setup(blower, Supply(230.0, 60.0), forward),
         "three-phase, backward-inclined": Setup(
-            hall, Supply(400.0, 50.0), load(Wheel.BACKWARD_INCLINED, 2.1, 388.0, 1300.0, 1444.0)
+            hall, Supply(400.0, 50.0), load(MachineType.BACKWARD_INCLINED, 2.1, 388.0, 1300.0, 1444.0)
         ),
         "electronic, speed held": Setup(electronic, Supply(230.0, 60.0), forward, Command.SPEED, 1075.0),
         "electronic, torque held": Setup(electronic, Supply(230.0, 60.0), forward, Command.TORQUE, 0.58),

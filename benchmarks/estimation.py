@@ -27,7 +27,7 @@ from modest_rotor.core.identify.load import Running, load_by_amps, load_by_slip,
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.identify.shaft_power import Way, by_way
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.two_axis import TwoAxisMotor
@@ -38,7 +38,13 @@ FRAMES = ((115.0, 60.0, 4), (230.0, 60.0, 6), (230.0, 60.0, 4), (230.0, 50.0, 4)
 SLIPS = np.geomspace(0.004, 0.6, 220)
 TAP_KNOWN = 0.06
 """Spread of what is known of a tap's extra turns, from the ohmmeter or from readings on both taps."""
-WHEELS = (Wheel.FORWARD_CURVED, Wheel.FORWARD_CURVED, Wheel.FORWARD_CURVED, Wheel.BACKWARD_INCLINED, Wheel.AXIAL)
+MACHINE_TYPES = (
+    MachineType.FORWARD_CURVED,
+    MachineType.FORWARD_CURVED,
+    MachineType.FORWARD_CURVED,
+    MachineType.BACKWARD_INCLINED,
+    MachineType.AXIAL,
+)
 
 
 @dataclass(frozen=True)
@@ -167,8 +173,8 @@ def draw_case(truth: Truth, rng: np.random.Generator, low: bool, wanted: float) 
     if at.shaft_power_w < 0.05 * plate.rated_power_w:
         return None
     n = at.speed_rpm
-    wheel = WHEELS[rng.integers(len(WHEELS))]
-    shape = generic_shape(wheel)
+    machine_type = MACHINE_TYPES[rng.integers(len(MACHINE_TYPES))]
+    shape = generic_shape(machine_type)
     place = rng.uniform(0.55, 0.93 * shape.last_flow)
     pressure = rng.uniform(60.0, 300.0)
     flow = 0.45 * at.shaft_power_w / pressure

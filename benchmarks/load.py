@@ -91,7 +91,7 @@ def many_sets(application: Application) -> None:
         "run_capacitance": "10 µF",
     }
     for field, text in plate.items():
-        saves(application, job, f"plate/{field}", [text])
+        saves(application, job, f"nameplate/{field}", [text])
     found = []
     view = timed(application, "GET", f"/api/jobs/{job}")[1]
     for number in range(1, SETS + 1):

@@ -136,7 +136,7 @@ def questioned(said: Assessment) -> set[str]:
 
 def wrong_readings(case: Case) -> Iterator[tuple[str, Case]]:
     """The job with one thing misread, each by itself."""
-    read, plate = case.job["document"]["readings"][0], case.job["document"]["plate"]
+    read, plate = case.job["document"]["readings"][0], case.job["document"]["nameplate"]
 
     def times(text: str, factor: float, digits: int = 3) -> str:
         number, unit = text.split(" ", 1)

@@ -41,7 +41,7 @@ from modest_rotor.core.physics.operating_point import InductionMotor, changed, c
 from modest_rotor.core.physics.supply import Supply  # noqa: E402
 from modest_rotor.core.physics.system import SystemCurve, system_through  # noqa: E402
 from modest_rotor.core.stations.duty import PartFlow  # noqa: E402
-from modest_rotor.core.stations.options import Considered  # noqa: E402
+from modest_rotor.core.stations.options import Candidate  # noqa: E402
 from modest_rotor.formats.job_file import read_job  # noqa: E402
 
 FLEET, STEPS = few(10_000, 120), 12
@@ -89,9 +89,9 @@ def one_job() -> None:
     solved = median_ms(lambda: [option.solve(found, demands, asked) for option in twelve], 15)
     print("a job with 12 options by 12 duty steps with bands: under 60 ms wanted")
     print(f"  twelve options solved {solved:14.1f} ms")
-    considered = job.document.options.considered
-    for count in (3, len(considered)):
-        some = with_considered(job, considered[:count])
+    candidates = job.document.options.candidates
+    for count in (3, len(candidates)):
+        some = with_candidates(job, candidates[:count])
         print(
             f"  the whole assessment, {1 + count} options {median_ms(lambda some=some: assess(some, fit, workings=False), 15):4.1f} ms"
         )
@@ -102,9 +102,9 @@ def one_job() -> None:
         print(f"    {option.kind:34} {median_ms(lambda option=option: option.solve(found, demands, asked), 5):6.1f} ms")
 
 
-def with_considered(job: Job, considered: tuple[Considered, ...]) -> Job:
+def with_candidates(job: Job, candidates: tuple[Candidate, ...]) -> Job:
     """The job with some of its options."""
-    options = job.document.options.model_copy(update={"considered": considered})
+    options = job.document.options.model_copy(update={"candidates": candidates})
     return job.model_copy(update={"document": job.document.model_copy(update={"options": options})})
 
 
@@ -128,8 +128,10 @@ def fleet() -> tuple[InductionMotor, Supply, Load]:
     numbers = fit.numbers + spread * rng.standard_normal((FLEET, 1, len(fit.numbers)))
     tight = np.geomspace(0.8, 2.5, STEPS)
     system = SystemCurve(25.0 + 0 * tight, 0.85 * IN_WG / (1300 * CFM) ** 2 * tight)
-    wheel = MachineCurve(WHEEL_1300.shape, 1300 * CFM, 0.85 * IN_WG, 330.0 * rng.uniform(0.9, 1.05, (FLEET, 1)), 1.1)
-    return fit.family.motor(numbers), rated(BLOWER), Load(wheel, 1075.0, system)
+    machine_type = MachineCurve(
+        WHEEL_1300.shape, 1300 * CFM, 0.85 * IN_WG, 330.0 * rng.uniform(0.9, 1.05, (FLEET, 1)), 1.1
+    )
+    return fit.family.motor(numbers), rated(BLOWER), Load(machine_type, 1075.0, system)
 
 
 def plain_loop(motor: InductionMotor, supply: Supply, load: Load, count: int) -> float:

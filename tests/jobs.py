@@ -24,10 +24,10 @@ KEPT = NewestKept(4000)
 KRAUSE_SHAFT_W, KRAUSE_INPUT_W = 219.81475, 265.78105 + 40.0
 KRAUSE = {
     "site": {"name": "Textbook", "units": "si", "currency": "EUR"},
-    "machine": {"name": "Krause quarter horse on a fan", "wheel": "backward-inclined"},
+    "machine": {"name": "Krause quarter horse on a fan", "type": "backward-inclined"},
     "document": {
         "call": {"reason": "costly", "protected": "no"},
-        "plate": {
+        "nameplate": {
             "rated_power": "1/4 hp", "rated_voltage": "110 V", "rated_current": "2.9 A", "rated_speed": "1,725 rpm",
             "frequency": "60 Hz", "phases": 1, "run_capacitance": "15.4 µF",
         },
@@ -44,7 +44,7 @@ KRAUSE = {
                 {"id": "s2", "name": "half", "hours": "3,000 h", "flow_share": "50 %"},
             ],
             "part_flow": "by a damper or valve",
-            "held_pressure": "0 Pa",
+            "static_pressure_set_point": "0 Pa",
             "energy_price": "0.25 per kWh",
         },
         "options": {"same_kind_cost": "220", "electronic_cost": "420"},
@@ -53,7 +53,7 @@ KRAUSE = {
 
 
 def changed(data: dict[str, Any], **changes: Any) -> dict[str, Any]:
-    """A copy with some places set: ``plate__rated_power="1 hp"``, ``readings__0__airflow=None``, from the document down."""
+    """A copy with some places set: ``nameplate__rated_power="1 hp"``, ``readings__0__airflow=None``, from the document down."""
     copy = deepcopy(data)
     for path, value in changes.items():
         steps = path.split("__")

@@ -6,7 +6,7 @@ from functools import cache
 
 from modest_rotor.core.identify.fit import FittedMotor, fit_motor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import SystemCurve, system_through
@@ -35,7 +35,7 @@ def rated(facts: PlateFacts, **other: float) -> Supply:
     )
 
 
-WHEEL_1300 = MachineCurve(generic_shape(Wheel.FORWARD_CURVED), 1300 * CFM, 0.85 * IN_WG, 330.0, 1.1)
+WHEEL_1300 = MachineCurve(generic_shape(MachineType.FORWARD_CURVED), 1300 * CFM, 0.85 * IN_WG, 330.0, 1.1)
 """A forward-curved wheel through 1,300 cfm, 0.85 in. w.g., 330 W at 1,075 rpm, above its best flow."""
 DUCT_1300 = system_through(1300 * CFM, 0.85 * IN_WG, 0.0)
 
@@ -46,8 +46,11 @@ def blower_load(system: SystemCurve = DUCT_1300) -> Load:
 
 
 def fan_load(
-    power: float = 186.5, speed: float = 1720.0, wheel: Wheel = Wheel.BACKWARD_INCLINED, fixed: float = 0.0
+    power: float = 186.5,
+    speed: float = 1720.0,
+    machine_type: MachineType = MachineType.BACKWARD_INCLINED,
+    fixed: float = 0.0,
 ) -> Load:
     """A wheel through its best point at a speed, in a duct through the same point."""
-    machine = MachineCurve(generic_shape(wheel), 0.5, 150.0, power, 1.0)
+    machine = MachineCurve(generic_shape(machine_type), 0.5, 150.0, power, 1.0)
     return Load(machine, speed, system_through(0.5, 150.0, fixed))

@@ -48,7 +48,7 @@ def test_a_missing_file_is_a_sentence(capsys: pytest.CaptureFixture[str]) -> Non
 
 def test_the_schema_is_printed(capsys: pytest.CaptureFixture[str]) -> None:
     assert main(["schema"]) == 0
-    assert json.loads(capsys.readouterr().out)["title"] == "modest-rotor job, version 2"
+    assert json.loads(capsys.readouterr().out)["title"] == "modest-rotor job, version 3"
 
 
 @pytest.mark.slow

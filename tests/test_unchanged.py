@@ -15,12 +15,23 @@ from modest_rotor.core.options.contract import OptionKind
 def test_jobs_are_whole_drawn_alike_and_of_every_kind() -> None:
     assert draw(3, 7) == draw(3, 7) != draw(4, 7)
     jobs = [draw(1, number) for number in range(60)]
-    wheels = {job.machine.wheel for job in jobs}
-    assert len(wheels - {None}) == 4, "fans of three wheels, and pumps"
-    kinds = {one.kind for job in jobs for one in job.document.options.considered}
+    machine_types = {job.machine.type for job in jobs}
+    assert len(machine_types - {None}) == 4, "fans of three wheels, and pumps"
+    kinds = {one.kind for job in jobs for one in job.document.options.candidates}
     assert kinds >= set(OptionKind) - {OptionKind.KEEP}
     touched = {name for job in jobs for name in type(job.document).model_fields if getattr(job.document, name)}
-    assert touched >= {"call", "plate", "readings", "duty", "options", "decision", "setup", "proof", "checks", "target"}
+    assert touched >= {
+        "call",
+        "nameplate",
+        "readings",
+        "duty",
+        "options",
+        "decision",
+        "setup",
+        "proof",
+        "checks",
+        "target",
+    }
 
 
 def test_two_savings_of_one_program_are_the_same_and_a_change_is_named(

@@ -57,16 +57,16 @@ def draw(seed: int, number: int) -> Job:
     chance = random.Random(f"{seed} {number}")
     job = chance.choice(bases())
     kinds = list(OptionKind)
-    job = _with_item(job, "options/considered", {"kind": str(kinds[number % len(kinds)])})
+    job = _with_item(job, "options/candidates", {"kind": str(kinds[number % len(kinds)])})
     if job.document.readings:
         again = value_at(job, "readings")[-1]
         job = _with_item(job, "readings", {name: value for name, value in again.items() if name != "id"})
     names = list(fields_of_a_job())
     for _ in range(chance.randint(FEWEST, MOST_EDITS)):
         job = _edited(job, chance, chance.choice(names))
-    considered = [one.id for one in job.document.options.considered]
-    if chance.random() < 0.5 and considered:
-        job = _kept(job, "decision/chosen", chance.choice(considered))
+    candidates = [one.id for one in job.document.options.candidates]
+    if chance.random() < 0.5 and candidates:
+        job = _kept(job, "decision/chosen", chance.choice(candidates))
     return job
 
 

@@ -37,7 +37,7 @@ class Case:
         """The same with one thing misread: ``readings`` by field, or ``plate`` by ``plate_field``."""
         other = deepcopy(self.job)
         for name, value in changes.items():
-            place = other["document"]["plate"] if name.startswith("plate_") else other["document"]["readings"][0]
+            place = other["document"]["nameplate"] if name.startswith("plate_") else other["document"]["readings"][0]
             place[name.removeprefix("plate_")] = value
         return Case(self.kind, self.plate, self.readings, other, self.truth)
 
@@ -118,7 +118,7 @@ def _read(
     rng: np.random.Generator, meters: Meters, installed: Installed, feed: Feed, at: dict[str, float], flow: float,
     fields: str, line: float,
 ) -> dict[str, Any]:  # fmt: skip
-    pump = installed.wheel == PUMP
+    pump = installed.machine_type == PUMP
     outside = float(installed.machine.pressure(flow, at["rpm"] / installed.rpm)) * installed.outside
     read: dict[str, Any] = {
         "id": "s1", "name": "as found", "tap": "one speed",
@@ -152,15 +152,19 @@ def _duty(part_flow: str, hours: tuple[float, ...]) -> dict[str, Any]:
 
 
 def _job(
-    wheel: str, plate: dict[str, Any], read: dict[str, Any], duty: dict[str, Any], considered: list[dict[str, Any]]
+    machine_type: str,
+    plate: dict[str, Any],
+    read: dict[str, Any],
+    duty: dict[str, Any],
+    candidates: list[dict[str, Any]],
 ) -> dict[str, Any]:
     return {
         "site": {"name": "Truths", "units": "si", "currency": "EUR"},
-        "machine": {"name": "A truth", "wheel": wheel},
+        "machine": {"name": "A truth", "type": machine_type},
         "document": {
             "call": {"reason": "costly", "protected": "no"},
-            "plate": plate, "readings": [read], "duty": duty,
-            "options": {"considered": considered, "fitting": {"phases": plate.get("phases", 1), "permanent_supply": "yes", "listing_allows": "yes"}},
+            "nameplate": plate, "readings": [read], "duty": duty,
+            "options": {"candidates": candidates, "fitting": {"phases": plate.get("phases", 1), "permanent_supply": "yes", "listing_allows": "yes"}},
         },
     }  # fmt: skip
 
@@ -187,11 +191,13 @@ def draw_fan_job(rng: np.random.Generator, kind: str, plate: str, readings: str)
     motor = draw_capacitor_motor(rng) if kind == "capacitor" else draw_three_phase_motor(rng)
     if motor is None:
         return None
-    wheel = _wheel(rng, kind, motor)
+    machine_type = _wheel(rng, kind, motor)
     load = float(np.clip(rng.normal(0.82, 0.2), 0.3, 1.15))
     feed = Feed(motor.volts * float(rng.uniform(0.95, 1.05)), motor.hertz)
     still = float(rng.choice([0.0, rng.uniform(0.1, 0.5)])) if kind == "pump" else 0.0
-    installed = draw_installed(rng, wheel, motor.synchronous * (1 - motor.slip * load), load * motor.power, still)
+    installed = draw_installed(
+        rng, machine_type, motor.synchronous * (1 - motor.slip * load), load * motor.power, still
+    )
     at = motor.at_load(feed, installed.torque)
     if at is None or at["shaft"] < 0.12 * motor.power:
         return None
@@ -205,12 +211,12 @@ def draw_fan_job(rng: np.random.Generator, kind: str, plate: str, readings: str)
     if kind == "pump":
         duty["static_lift"] = _typed(installed.system.still / 9806.65, 0.1, "m")
     unnamed, named = (draw_electronic(rng, motor.power, motor.synchronous * 0.95, motor.phases) for _ in range(2))
-    considered = _considered(rng, motor, named, printed["rated_voltage"])
+    candidates = _candidates(rng, motor, named, printed["rated_voltage"])
     new = _new_of_its_kind(rng, motor)
     if new is None:
         return None
-    considered += [{"id": "anew", "kind": "same kind", "product": _sheet_of(rng, new)}]
-    case = Case(kind, plate, readings, _job(wheel, printed, read, duty, considered))
+    candidates += [{"id": "anew", "kind": "same kind", "product": _sheet_of(rng, new)}]
+    case = Case(kind, plate, readings, _job(machine_type, printed, read, duty, candidates))
     case.truth["shaft power"], case.truth["flow"] = at["shaft"], flow
     keep = _keep_watts(motor, feed, installed, at, flow, throttled)
     hours = [h * (1 + 0.05 * rng.uniform(-1.5, 1.5)) for h in said]
@@ -231,7 +237,7 @@ def _wheel(rng: np.random.Generator, kind: str, motor: Motor) -> str:
     return str(rng.choice(small if motor.phases == 1 else ["backward-inclined", "forward-curved"]))
 
 
-def _considered(rng: np.random.Generator, motor: Motor, named: ElectronicTruth, volts: str) -> list[dict[str, Any]]:
+def _candidates(rng: np.random.Generator, motor: Motor, named: ElectronicTruth, volts: str) -> list[dict[str, Any]]:
     on_drives = [{"id": name, "kind": name} for name in ("drive", "reluctance")]
     last = [{"id": "taps", "kind": "electronic, torque taps"}] if motor.phases == 1 else on_drives
     return [
@@ -359,10 +365,10 @@ def draw_tap_job(rng: np.random.Generator) -> Case | None:
         motor = draw_capacitor_motor(rng)
         if motor is None:
             continue
-        wheel = str(rng.choice(["forward-curved", "backward-inclined"]))
+        machine_type = str(rng.choice(["forward-curved", "backward-inclined"]))
         load = float(np.clip(rng.normal(0.8, 0.15), 0.4, 1.1))
         feed = Feed(motor.volts * float(rng.uniform(0.96, 1.04)), motor.hertz)
-        installed = draw_installed(rng, wheel, motor.synchronous * (1 - motor.slip * load), load * motor.power)
+        installed = draw_installed(rng, machine_type, motor.synchronous * (1 - motor.slip * load), load * motor.power)
         at = motor.at_load(feed, installed.torque)
         low = motor.at_load(Feed(feed.volts, feed.hertz, motor.low_tap), installed.torque) if at else None
         if at is None or low is None:
@@ -382,7 +388,7 @@ def draw_tap_job(rng: np.random.Generator) -> Case | None:
             "tap",
             "market",
             "whole",
-            _job(wheel, _plate(rng, motor, True), read, duty, [{"id": "unnamed", "kind": "electronic"}]),
+            _job(machine_type, _plate(rng, motor, True), read, duty, [{"id": "unnamed", "kind": "electronic"}]),
         )
         case.truth = {"low tap flow": low_flow, "low tap watts": low["watts"]}
     return case
@@ -396,9 +402,9 @@ def draw_electronic_job(rng: np.random.Generator, plate: str, readings: str) -> 
     power, rpm = float(rng.choice(sizes)), float(rng.choice([1050, 1100, 1200, 1450, 1600]))
     motor = draw_electronic(rng, power, rpm, phases)
     load = float(rng.uniform(0.2, 1.0))
-    wheel = str(rng.choice(["forward-curved", "backward-inclined"]))
+    machine_type = str(rng.choice(["forward-curved", "backward-inclined"]))
     speed = rpm * min(1.0, load ** (1 / 3) * float(rng.uniform(0.9, 1.05)))
-    installed = draw_installed(rng, wheel, speed, load * power)
+    installed = draw_installed(rng, machine_type, speed, load * power)
     shaft, flow = load * power, installed.flow
     watts = motor.watts(shaft, speed)
     volts = (115.0 if power < 300 else 230.0) if small else 400.0
@@ -415,6 +421,6 @@ def draw_electronic_job(rng: np.random.Generator, plate: str, readings: str) -> 
     if readings == "lean":
         read.pop("total_static"), read.pop("airflow")
     duty = _duty("it runs full all the same", (2000.0, 2000.0, 2000.0))
-    case = Case("electronic", plate, readings, _job(wheel, printed, read, duty, []))
+    case = Case("electronic", plate, readings, _job(machine_type, printed, read, duty, []))
     case.truth = {"shaft power": shaft}
     return case

@@ -56,7 +56,7 @@ class Installed:
 
     machine: MachineTruth
     system: SystemTruth
-    wheel: str
+    machine_type: str
     rpm: float
     flow: float
     outside: float
@@ -105,12 +105,14 @@ LAWS = {
 """Ranges of fall, hump, best efficiency, its place, rise and tail by kind of wheel."""
 
 
-def draw_installed(rng: np.random.Generator, wheel: str, rpm: float, shaft: float, still: float = 0.0) -> Installed:
+def draw_installed(
+    rng: np.random.Generator, machine_type: str, rpm: float, shaft: float, still: float = 0.0
+) -> Installed:
     """A machine that takes ``shaft`` W at ``rpm`` in its system. ``still``: share of the pressure that stays at no flow."""
     u = rng.uniform
-    fall, hump, best, place, rise, tail = (u(*span) for span in LAWS[wheel])
+    fall, hump, best, place, rise, tail = (u(*span) for span in LAWS[machine_type])
     x = float(np.clip(place * np.exp(0.17 * rng.standard_normal()), 0.25, 0.88))
-    pump = wheel == PUMP
+    pump = machine_type == PUMP
     pressure = (
         float(np.exp(u(np.log(60e3), np.log(250e3))))
         if pump
@@ -125,4 +127,4 @@ def draw_installed(rng: np.random.Generator, wheel: str, rpm: float, shaft: floa
     here = float(machine.pressure(flow, 1.0))
     system = SystemTruth(still * here, (1 - still) * here / flow**exponent, exponent)
     outside = 1.0 if pump else (u(0.5, 0.85) if rng.random() < 0.6 else u(0.85, 1.0))
-    return Installed(machine, system, wheel, rpm, flow, outside)
+    return Installed(machine, system, machine_type, rpm, flow, outside)

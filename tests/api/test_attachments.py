@@ -61,14 +61,18 @@ def test_sets_go_out_and_in_as_csv_in_one_change(client: TestClient, job: Stored
 
 
 def test_the_plates_line_fills_the_fields_in_one_change(client: TestClient, job: StoredJob) -> None:
-    line = {"revision": job.revision, "path": "plate/line", "text": "1/3 HP 115V 4.2A 1725RPM 60HZ 1PH 15uF mystery"}
+    line = {
+        "revision": job.revision,
+        "path": "nameplate/line",
+        "text": "1/3 HP 115V 4.2A 1725RPM 60HZ 1PH 15uF mystery",
+    }
     view = client.post(f"/api/jobs/{job.id}/changes", json=line).json()
     pieces = view["assessment"]["plate"]["line"]
     assert pieces[-1] == {"text": "mystery", "taken_for": None, "refused": None}
     filled = client.post(f"/api/jobs/{job.id}/plate-line", json={"revision": view["revision"]}).json()
-    assert filled["document"]["plate"]["rated_power"]["typed"] == "1/3 hp"
-    assert filled["document"]["plate"]["line"].endswith("mystery")  # what was not recognised stays
-    again = {"revision": filled["revision"], "path": "plate/line", "text": "nothing known"}
+    assert filled["document"]["nameplate"]["rated_power"]["typed"] == "1/3 hp"
+    assert filled["document"]["nameplate"]["line"].endswith("mystery")  # what was not recognised stays
+    again = {"revision": filled["revision"], "path": "nameplate/line", "text": "nothing known"}
     unknown = client.post(f"/api/jobs/{job.id}/changes", json=again).json()
     refused = client.post(f"/api/jobs/{job.id}/plate-line", json={"revision": unknown["revision"]})
     assert refused.status_code == 422 and refused.json()["code"] == "commands-fields-edits-nothing-line"
@@ -77,17 +81,17 @@ def test_the_plates_line_fills_the_fields_in_one_change(client: TestClient, job:
 def test_how_numbers_are_written_is_a_sites_own_and_decides_what_is_typed_there(
     client: TestClient, job: StoredJob
 ) -> None:
-    edit = {"revision": job.revision, "path": "plate/rated_current", "text": "1.200", "units": "si"}
+    edit = {"revision": job.revision, "path": "nameplate/rated_current", "text": "1.200", "units": "si"}
     asked = client.post(f"/api/jobs/{job.id}/changes", json=edit)
     assert asked.status_code == 422 and "may be 1.2 or 1200 A" in asked.json()["sentence"]
     for style, amps in (("comma", 1200.0), ("point", 1.2)):
         said = client.put(f"/api/jobs/{job.id}/site/numbers", json={"numbers": style})
         assert said.json()["site_numbers"] == style
         view = client.post(f"/api/jobs/{job.id}/changes", json={**edit, "revision": said.json()["revision"]}).json()
-        assert view["document"]["plate"]["rated_current"]["si"] == amps
+        assert view["document"]["nameplate"]["rated_current"]["si"] == amps
     assert client.put(f"/api/jobs/{job.id}/site/numbers", json={"numbers": "both"}).status_code == 422
     read = client.get(f"/api/jobs/{job.id}").json()
-    assert read["document"]["plate"]["rated_current"]["typed"] == "1.200" and read["site_numbers"] == "point"
+    assert read["document"]["nameplate"]["rated_current"]["typed"] == "1.200" and read["site_numbers"] == "point"
     (other,) = [one["site"] for one in client.get("/api/board").json() if one["id"] == read["site_id"]]
     assert other["numbers"] == "point"
 

@@ -167,8 +167,8 @@ def test_a_like_machine_takes_plate_and_plan_and_nothing_that_was_read_or_answer
     ).json()
     document = copy["document"]
     assert copy["machine_id"] != first.machine_id and copy["machine"]["name"] == "The next fan"
-    assert document["plate"]["rated_power"] == first.job.document.plate.model_dump(mode="json")["rated_power"]
-    assert document["duty"]["steps"] and document["options"]["considered"]
+    assert document["nameplate"]["rated_power"] == first.job.document.nameplate.model_dump(mode="json")["rated_power"]
+    assert document["duty"]["steps"] and document["options"]["candidates"]
     # Whether its flow is protected has to be asked at that machine; so has what was read, found and what the place allows.
     assert document["call"]["protected"] is None and document["readings"] == []
     assert all(value is None for value in document["options"]["fitting"].values())

@@ -56,7 +56,7 @@ def test_a_preview_draws_on_the_last_fit_and_says_so_until_it_is_asked_to_refine
         body = {"path": path, "text": text, "units": "si", "refined": refined}
         return client.post(f"/api/jobs/{job.id}/preview", json=body).json()["assessment"]
 
-    at_once, refined = (looked("plate/rated_current", "3.1 A", refined) for refined in (False, True))
+    at_once, refined = (looked("nameplate/rated_current", "3.1 A", refined) for refined in (False, True))
     assert at_once["refining"] and not refined["refining"]
     power = [seen["sets"][0]["shaft_power"]["figure"]["value"] for seen in (at_once, refined)]
     assert power[0] != power[1] and power[0] == pytest.approx(power[1], rel=0.1)
@@ -76,10 +76,10 @@ def test_what_each_change_does_to_the_readings_of_a_job(client: TestClient, job:
         ("readings/s1/current", "230 V", "unit of voltage"),
         ("readings/s1/current", "1e999", "finite"),
         ("readings/s1/current", "-3", "lies between"),
-        ("plate/frequency", "0 Hz", "lies between"),
-        ("plate/rated_speed", "1e9 rpm", "lies between"),
-        ("plate/rated_power", "lots", "cannot be read"),
-        ("plate/nothing", "1", "no place called"),
+        ("nameplate/frequency", "0 Hz", "lies between"),
+        ("nameplate/rated_speed", "1e9 rpm", "lies between"),
+        ("nameplate/rated_power", "lots", "cannot be read"),
+        ("nameplate/nothing", "1", "no place called"),
     ],
 )
 def test_bad_input_is_422_with_the_field_and_a_sentence(
@@ -179,7 +179,7 @@ def test_a_set_added_from_proof_is_one_of_the_machine_set_up_anew(client: TestCl
 def test_a_job_begun_by_its_plate_is_ready_for_a_first_answer(client: TestClient) -> None:
     line = "HP 1/4 V 110 A 2.9 RPM 1725 HZ 60 PH 1 MFD 15.4"
     view = client.post("/api/jobs", json={"machine_name": "By its plate", "line": line}).json()
-    assert view["document"]["plate"]["rated_current"]["si"] == 2.9 and len(view["document"]["readings"]) == 1
+    assert view["document"]["nameplate"]["rated_current"]["si"] == 2.9 and len(view["document"]["readings"]) == 1
     said = {"revision": view["revision"], "building": "office air handler", "who": "Ann"}
     ready = client.post(f"/api/jobs/{view['id']}/first", json=said).json()
     assert (
@@ -204,7 +204,7 @@ def nodes_of(answer: Any) -> Any:
 def test_a_page_gets_what_it_shows_and_after_an_edit_what_of_it_is_new(client: TestClient, job: StoredJob) -> None:
     wanted = {"nodes-wanted": "rail,plate,set,balance"}
     first = nodes_of(client.get(f"/api/jobs/{job.id}", headers=wanted))
-    assert first["nodes"].keys() == {"rail", "plate", "balance", "set/s1"} and first["document"]["plate"]
+    assert first["nodes"].keys() == {"rail", "plate", "balance", "set/s1"} and first["document"]["nameplate"]
     whole = client.get(f"/api/jobs/{job.id}").json()["assessment"]
     assert first["nodes"]["rail"] == whole["rail"] and first["nodes"]["set/s1"] == whole["sets"][0]
     held = {**wanted, "nodes-held": ",".join(first["tags"][name] for name in first["nodes"])}

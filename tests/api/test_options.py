@@ -95,7 +95,7 @@ def test_a_product_of_another_kind_is_refused_by_the_server_too(client: TestClie
     assert [one["code"] for one in taps] == ["test-motor"]
     refused = post(client, job, "options", kind="circulator, constant speed", code="test-motor")
     assert refused.status_code == 422 and refused.json()["code"] == "candidates-edits-cannot-stand"
-    assert len(seen(client, job)["document"]["options"]["considered"]) == 3
+    assert len(seen(client, job)["document"]["options"]["candidates"]) == 3
 
 
 def test_a_stop_is_answered_for_by_name_and_reason_or_not_at_all(client: TestClient, job: StoredJob) -> None:
@@ -171,11 +171,11 @@ def test_what_a_loading_filter_does_is_asked_for_by_itself_for_a_state_not_saved
 ) -> None:
     """The same as the saved state gives; a text that is no share is refused in words, and a job without a machine has none."""
     route = f"/api/jobs/{job.id}/loaded"
-    dragged = client.get(route, params={"tightness": "200 %"}).json()
+    dragged = client.get(route, params={"resistance_factor": "200 %"}).json()
     assert dragged and all(one["asked"]["factor"] == 2.0 for one in dragged)
     assert client.get(route).json()[0]["asked"]["factor"] == 1.4
-    assert post(client, job, "changes", path="options/tightness", text="200 %", units="si").status_code == 200
+    assert post(client, job, "changes", path="options/resistance_factor", text="200 %", units="si").status_code == 200
     assert client.get(route).json() == dragged
-    refused = client.get(route, params={"tightness": "200 hp"})
+    refused = client.get(route, params={"resistance_factor": "200 hp"})
     assert refused.status_code == 422 and "hp" in refused.text
     assert client.get("/api/jobs/999999/loaded").status_code == 404

@@ -107,20 +107,23 @@ def test_a_step_is_signed_once_and_a_second_signer_sees_the_first(client: TestCl
 
 def test_a_link_that_does_not_match_cannot_be_signed_nor_left_out(client: TestClient) -> None:
     desk = Desk(client, HALL)
-    assert "waits for the volts" in desk.does("setup/sign", 422, step="link")["sentence"]
+    assert "waits for the volts" in desk.does("setup/sign", 422, step="voltage_selector")["sentence"]
     desk.types("setup/first_volts", "230 V")
-    desk.types("setup/link", "400 V")
-    assert "cleared by its cause" in desk.does("setup/sign", 422, step="link")["sentence"]
-    assert "nobody can leave it out" in desk.does("setup/sign", 422, step="link", state="not-needed")["sentence"]
+    desk.types("setup/voltage_selector", "400 V")
+    assert "cleared by its cause" in desk.does("setup/sign", 422, step="voltage_selector")["sentence"]
+    assert (
+        "nobody can leave it out"
+        in desk.does("setup/sign", 422, step="voltage_selector", state="not-needed")["sentence"]
+    )
     desk.types("setup/first_volts", "402 V")
     desk.types("setup/second_volts", "401 V")
-    assert "First step 2" in desk.does("setup/sign", 422, step="link")["sentence"]
+    assert "First step 2" in desk.does("setup/sign", 422, step="voltage_selector")["sentence"]
     for step in ("isolate", "prove_dead"):
         assert "nobody can leave it out" in desk.does("setup/sign", 422, step=step, state="not-needed")["sentence"]
         desk.does("setup/sign", step=step)
-    desk.does("setup/sign", step="link")
+    desk.does("setup/sign", step="voltage_selector")
     desk.types("setup/first_volts", "395 V")
-    reopened = next(one for one in desk.view["assessment"]["setup"]["steps"] if one["step"] == "link")
+    reopened = next(one for one in desk.view["assessment"]["setup"]["steps"] if one["step"] == "voltage_selector")
     assert reopened["reopened"] and reopened["is_open"]
 
 
@@ -128,7 +131,7 @@ def test_power_is_refused_over_the_wire_with_a_stop_open_and_before_its_steps(cl
     desk = Desk(client, HALL)
     assert "this step rests on them" in desk.does("setup/sign", 422, step="power")["sentence"]
     desk.types("setup/first_volts", "230 V")
-    desk.types("setup/link", "115 V")
+    desk.types("setup/voltage_selector", "115 V")
     for step in ("isolate", "prove_dead", "photograph", "overload", "fuse", "free"):
         desk.does("setup/sign", step=step)
     assert "First step" in desk.does("setup/sign", 422, step="power")["sentence"]

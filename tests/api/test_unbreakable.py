@@ -85,7 +85,7 @@ def test_a_sample_of_extremes_in_every_demo_job_closes_nothing(client: TestClien
         ("readings/s1/fan_speed", "0 rpm"),
         ("readings/s1/input_power", "0 W"),
         ("readings/s1/speed", "0.02 rpm"),
-        ("plate/nominal_efficiency", "0 %"),
+        ("nameplate/nominal_efficiency", "0 %"),
     ],
 )
 def test_what_closed_the_application_once_is_an_ordinary_edit(
@@ -98,7 +98,7 @@ def test_what_closed_the_application_once_is_an_ordinary_edit(
 
 def test_a_product_of_no_efficiency_is_a_stop_with_a_name(client: TestClient) -> None:
     product = {"code": "x-1", "type": "motor", "name": "X", "motor_kind": "electronic", "least_efficiency": "0 %", "nominal_efficiency": "80 %", "rated_power": "0.5 hp"}  # fmt: skip
-    job = {**KRAUSE, "document": {**KRAUSE["document"], "options": {"considered": [{"id": "k1", "kind": "electronic, torque held", "product": product}]}}}  # fmt: skip
+    job = {**KRAUSE, "document": {**KRAUSE["document"], "options": {"candidates": [{"id": "k1", "kind": "electronic, torque held", "product": product}]}}}  # fmt: skip
     answer = client.post("/api/assess", json={"job": job})
     assert answer.status_code in (200, 422), answer.text[:200]
     if answer.status_code == 200:
@@ -112,7 +112,7 @@ def test_one_jobs_fault_is_its_own(
     sound = door._assess
 
     def stumbles(tried: Job, *rest: object) -> object:
-        if tried.document.call.notes == "poison" and tried.document.plate.rated_power:
+        if tried.document.call.notes == "poison" and tried.document.nameplate.rated_power:
             raise ZeroDivisionError
         return sound(tried, *rest)
 
@@ -121,7 +121,7 @@ def test_one_jobs_fault_is_its_own(
     saved = edit(client, job.id, "call/notes", "poison")
     assert saved.status_code == 200
     left = client.get(f"/api/jobs/{job.id}").json()["assessment"]["left_out"]
-    assert [one["path"] for one in left] == ["plate/rated_power"] and left[0]["fault"]
+    assert [one["path"] for one in left] == ["nameplate/rated_power"] and left[0]["fault"]
     assert len([one for one in caplog.records if "cannot be worked out whole" in one.message]) == 1  # noted down once
     lines = [one for site in client.get("/api/board").json() for one in site["jobs"]]
     assert {one["id"] for one in lines} == {job.id, other.id}
@@ -131,7 +131,7 @@ def test_one_jobs_fault_is_its_own(
 def test_a_job_that_cannot_be_read_stands_on_the_board_as_such(client: TestClient, job: StoredJob) -> None:
     other = with_connection(keep_job)(Job.model_validate(KRAUSE))
     with_connection(
-        lambda: JobRow.update(document={"plate": 7}, summary_key=None).where(JobRow.id == job.id).execute()
+        lambda: JobRow.update(document={"nameplate": 7}, summary_key=None).where(JobRow.id == job.id).execute()
     )()
     lines = {one["id"]: one for site in client.get("/api/board").json() for one in site["jobs"]}
     assert "cannot be read" in lines[job.id]["line"]["sentence"][0] and lines[other.id]["fresh"]

@@ -79,17 +79,21 @@ def test_results_carry_formula_values_origin_source_and_shares() -> None:
 
 @pytest.mark.parametrize(
     ("lacking", "waits"),
-    [("plate__rated_power", "rated power"), ("machine__wheel", "what the motor drives"), ("plate__rated_speed", None)],
+    [
+        ("nameplate__rated_power", "rated power"),
+        ("machine__type", "what the motor drives"),
+        ("nameplate__rated_speed", None),
+    ],
 )
 def test_what_is_missing_is_named(lacking: str, waits: str | None) -> None:
     answer = assessed(KRAUSE, **{lacking: None})
     assert waits is None or (answer.options.waits is not None and waits in answer.options.waits)
-    assert answer.sets[0].slip.figure or lacking == "plate__rated_speed"  # the rest goes on
+    assert answer.sets[0].slip.figure or lacking == "nameplate__rated_speed"  # the rest goes on
 
 
 def test_the_kind_is_known_by_its_capacitor_or_its_phases_and_else_asked_for() -> None:
-    assert assessed(KRAUSE, plate__phases=None).options.options
-    answer = assessed(KRAUSE, plate__phases=None, plate__run_capacitance=None)
+    assert assessed(KRAUSE, nameplate__phases=None).options.options
+    answer = assessed(KRAUSE, nameplate__phases=None, nameplate__run_capacitance=None)
     assert answer.options.waits is not None and "set-facts-motor-of-waits-rated" in codes_of(answer.options.waits)
 
 
@@ -220,11 +224,11 @@ SOUND = {
         ({"readings__0__input_power": "360 W"}, "watts_over_volt_amperes"),
         ({"readings__0__speed": "1,785 rpm", "readings__0__input_power": "310 W", "readings__0__current": "2.9 A"}, "readings_do_not_fit"),
         ({"readings__0__airflow": "1,200 L/s"}, "air_power_over_shaft_power"),
-        ({"plate__rated_speed": "1,800 rpm"}, "plate_denies_itself"),
-        ({"plate__rated_current": "1.2 A"}, "plate_denies_itself"),
-        ({"plate__rated_current": "5.8 A"}, "plate_is_doubtful"),
+        ({"nameplate__rated_speed": "1,800 rpm"}, "plate_denies_itself"),
+        ({"nameplate__rated_current": "1.2 A"}, "plate_denies_itself"),
+        ({"nameplate__rated_current": "5.8 A"}, "plate_is_doubtful"),
         ({"readings__0__airflow": "100 L/s"}, "machine_does_not_fit"),
-        ({"plate__motor_kind": "single-phase", "readings__0__speed": "1,300 rpm"}, "below_switch_speed"),
+        ({"nameplate__motor_kind": "single-phase", "readings__0__speed": "1,300 rpm"}, "below_switch_speed"),
     ],
 )  # fmt: skip
 def test_evidence_that_does_not_hold_together_is_told(changes: dict[str, str], rule: str) -> None:
@@ -251,7 +255,7 @@ def test_readings_that_do_not_fit_name_their_suspects_or_else_the_usual_ones() -
 def test_an_efficiency_that_no_motor_has_is_told_and_harms_nothing(printed: str | None, denied: bool) -> None:
     """100 % on a plate once ended in a division by nought: it lost the whole plate, and said only that the program was at fault."""
     faults: list[Exception] = []
-    job = Job.model_validate(changed(KRAUSE, **SOUND, plate__nominal_efficiency=printed))
+    job = Job.model_validate(changed(KRAUSE, **SOUND, nameplate__nominal_efficiency=printed))
     answer = assess(job, on_fault=faults.append)
     assert faults == [] and answer.left_out == ()
     assert ("plate_denies_itself" in {one.rule for one in answer.findings}) is denied
@@ -260,7 +264,7 @@ def test_an_efficiency_that_no_motor_has_is_told_and_harms_nothing(printed: str 
 
 @pytest.mark.parametrize("power", ["5 W", "450 kW", None])
 def test_a_plate_beyond_the_tables_or_half_typed_denies_nothing(power: str | None) -> None:
-    assert "plate_denies_itself" not in rules(assessed(KRAUSE, **{**SOUND, "plate__rated_power": power}))
+    assert "plate_denies_itself" not in rules(assessed(KRAUSE, **{**SOUND, "nameplate__rated_power": power}))
 
 
 def test_sound_evidence_is_left_in_peace() -> None:
@@ -270,7 +274,7 @@ def test_sound_evidence_is_left_in_peace() -> None:
 def test_a_pump_says_that_no_lift_is_assumed_until_it_is_typed() -> None:
     pump = changed(
         KRAUSE,
-        machine__wheel="centrifugal pump",
+        machine__type="centrifugal pump",
         readings__0__pump_differential="60 kPa",
         readings__0__water_flow="1.5 L/s",
     )
@@ -286,16 +290,16 @@ def test_a_pump_says_that_no_lift_is_assumed_until_it_is_typed() -> None:
 
 
 PIECES = {
-    "plate__rated_power": st.sampled_from([None, "1/4 hp", "3/4 hp", "5 kW", "1 W", "400 kW"]),
-    "plate__rated_voltage": st.sampled_from([None, "110 V", "208-230 V", "460 V"]),
-    "plate__rated_current": st.sampled_from([None, "0.05 A", "2.9 A", "28 A"]),
-    "plate__rated_speed": st.sampled_from([None, "1,725 rpm", "1,800 rpm", "2,600 rpm", "19,000 rpm", "1,075 rpm"]),
-    "plate__frequency": st.sampled_from([None, "50 Hz", "60 Hz", "400 Hz"]),
-    "plate__phases": st.sampled_from([None, 1, 3]),
-    "plate__run_capacitance": st.sampled_from([None, "15 µF"]),
-    "plate__motor_kind": st.sampled_from([None, "split-capacitor", "single-phase", "shaded-pole", "three-phase"]),
+    "nameplate__rated_power": st.sampled_from([None, "1/4 hp", "3/4 hp", "5 kW", "1 W", "400 kW"]),
+    "nameplate__rated_voltage": st.sampled_from([None, "110 V", "208-230 V", "460 V"]),
+    "nameplate__rated_current": st.sampled_from([None, "0.05 A", "2.9 A", "28 A"]),
+    "nameplate__rated_speed": st.sampled_from([None, "1,725 rpm", "1,800 rpm", "2,600 rpm", "19,000 rpm", "1,075 rpm"]),
+    "nameplate__frequency": st.sampled_from([None, "50 Hz", "60 Hz", "400 Hz"]),
+    "nameplate__phases": st.sampled_from([None, 1, 3]),
+    "nameplate__run_capacitance": st.sampled_from([None, "15 µF"]),
+    "nameplate__motor_kind": st.sampled_from([None, "split-capacitor", "single-phase", "shaded-pole", "three-phase"]),
     "duty__starts": st.sampled_from([None, "4,000"]),
-    "duty__run_up": st.sampled_from([None, "2 s"]),
+    "duty__starting_time": st.sampled_from([None, "2 s"]),
     "duty__heated_share": st.sampled_from([None, "30 %", "100 %"]),
     "duty__cooled_share": st.sampled_from([None, "20 %"]),
     "readings__0__speed": st.sampled_from([None, "0 rpm", "1,710 rpm", "1,799 rpm", "5,000 rpm"]),
@@ -305,9 +309,9 @@ PIECES = {
     "readings__0__supply_static": st.sampled_from([None, "0 Pa", "-40 Pa", "130 Pa"]),
     "readings__0__airflow": st.sampled_from([None, "0 L/s", "510 L/s"]),
     "readings__0__tap": st.sampled_from([None, "one speed", "low tap"]),
-    "machine__wheel": st.sampled_from([None, "forward-curved", "axial", "centrifugal pump"]),
+    "machine__type": st.sampled_from([None, "forward-curved", "axial", "centrifugal pump"]),
     "duty__part_flow": st.sampled_from([None, "it runs full all the same", "by a lower tap or regulator step"]),
-    "duty__held_pressure": st.sampled_from([None, "0 Pa", "100 Pa", "900 Pa"]),
+    "duty__static_pressure_set_point": st.sampled_from([None, "0 Pa", "100 Pa", "900 Pa"]),
     "duty__steps__1__flow_share": st.sampled_from([None, "5 %", "50 %", "100 %"]),
     "call__reason": st.sampled_from([None, "dead", "hot"]),
     "call__protected": st.sampled_from([None, "no", "smoke control"]),

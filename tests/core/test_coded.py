@@ -15,20 +15,30 @@ import pytest
 from pydantic import BaseModel, TypeAdapter
 
 import modest_rotor
+from modest_rotor.core.changes import value_at
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import BASIS_WORDS, Basis, Figure
 from modest_rotor.core.stations.duty import PartFlow
 from modest_rotor.core.stations.loop import OnFailure
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.product import Product
 from modest_rotor.core.stations.sheet import words_of
 from modest_rotor.core.tables import read_table
-from modest_rotor.core.upgrades import NEWEST, UPGRADERS, upgraded
+from modest_rotor.core.upgrades import (
+    NEWEST,
+    TERMS_OF_3,
+    UPGRADERS,
+    path_today,
+    standard_terms,
+    upgraded,
+    value_today,
+)
 from modest_rotor.formats.job_file import read_job
 from modest_rotor.formats.logger_csv import ORDER_WORDS, Order
 
-KEPT = sorted((Path(__file__).parents[1] / "formats" / "kept").glob("job-1-*.json"))
+KEPT = sorted((Path(__file__).parents[1] / "formats" / "kept").glob("job-*.json"))
+"""Files of each version as its program shipped them, ``job-version-name``; the same jobs stand in the demo of today."""
 CODE = re.compile(r"[a-z0-9]+([-_][a-z0-9]+)*")
 
 
@@ -85,8 +95,8 @@ def test_a_code_is_kept_and_sent_and_its_label_is_read() -> None:
     assert str(PartFlow.THROTTLE) == f"{PartFlow.THROTTLE}" == PartFlow.THROTTLE.label == "by a damper or valve"
     assert PartFlow.THROTTLE == "throttle" and PartFlow("by a damper or valve") is PartFlow.THROTTLE
     assert (
-        words_of(Plate, "power_is", "line").code == "table-labels-label-plate-PowerIs-line"
-        and words_of(Plate, "frame", "48Y") == "48Y"
+        words_of(Nameplate, "power_is", "line").code == "table-labels-label-nameplate-PowerIs-line"
+        and words_of(Nameplate, "frame", "48Y") == "48Y"
     )
 
 
@@ -127,11 +137,11 @@ def test_no_literal_answer_of_a_job_or_product_holds_a_blank() -> None:
 
 
 @pytest.mark.parametrize("path", KEPT, ids=lambda path: path.stem)
-def test_a_job_file_of_version_1_is_the_job_that_it_was(path: Path) -> None:
-    """Files as the program of that version shipped them; the same jobs stand in the demo, in codes."""
+def test_a_job_file_of_each_version_is_the_job_that_it_was(path: Path) -> None:
     text = path.read_text(encoding="utf-8")
-    assert json.loads(text)["version"] == 1 and len(KEPT) == 5
-    now = (Path(modest_rotor.__file__).parent / "demo" / path.name.removeprefix("job-1-")).read_text(encoding="utf-8")
+    _, version, name = path.name.split("-", 2)
+    assert json.loads(text)["version"] == int(version) and len(KEPT) == 8
+    now = (Path(modest_rotor.__file__).parent / "demo" / name).read_text(encoding="utf-8")
     whole = {
         key: value
         for key, value in json.loads(now).items()
@@ -144,7 +154,52 @@ def test_a_job_file_of_version_1_is_the_job_that_it_was(path: Path) -> None:
 def test_upgraders_lead_from_every_version_to_the_newest() -> None:
     assert sorted(UPGRADERS) == list(range(1, NEWEST))
     assert upgraded({"version": 1, "site": {}}) == {"version": NEWEST, "site": {}}
-    assert upgraded({"version": 99}) == {"version": 99} and upgraded({}) == {}
+    assert upgraded({"version": 99}) == {"version": 99} and upgraded({}) == {"version": NEWEST}
+    assert {int(path.name.split("-")[1]) for path in KEPT} == set(UPGRADERS), "each version that shipped has files kept"
+
+
+OLD = {"machine": {"name": "Fan", "wheel": "axial"}, "document": {
+    "plate": {"rated_power": {"typed": "1 hp"}}, "duty": {"held_pressure": "50 Pa", "run_up": "3 s", "starts": "200"},
+    "options": {"considered": [{"id": "k1", "kind": "drive"}], "tightness": "120 %"},
+    "setup": {"link": "230 V", "signs": [{"id": "s1", "step": "link", "who": "Ann", "at": "2026-01-01 10:00"}]},
+}}  # fmt: skip
+"""Every name of version 2 that changed."""
+TODAY = {"machine": {"name": "Fan", "type": "axial"}, "document": {
+    "nameplate": {"rated_power": {"typed": "1 hp"}},
+    "duty": {"static_pressure_set_point": "50 Pa", "starting_time": "3 s", "starts": "200"},
+    "options": {"candidates": [{"id": "k1", "kind": "drive"}], "resistance_factor": "120 %"},
+    "setup": {"voltage_selector": "230 V", "signs": [{"id": "s1", "step": "voltage_selector", "who": "Ann", "at": "2026-01-01 10:00"}]},
+}}  # fmt: skip
+
+
+def test_names_of_version_2_become_the_standard_terms_and_those_of_today_stay() -> None:
+    before = json.dumps(OLD)
+    assert standard_terms(OLD) == TODAY == standard_terms(TODAY) and json.dumps(OLD) == before
+    assert upgraded({"version": NEWEST} | OLD) == {"version": NEWEST} | OLD, (
+        "a name that this version never had is refused"
+    )
+    for place in TERMS_OF_3.values():
+        value_at(Job.model_validate({"site": {"name": "x"}, **TODAY}), place)
+    for odd in ({"document": None}, {"document": {"setup": 3, "plate": None}}, {"document": {"setup": {"signs": [7]}}}):
+        standard_terms(odd)
+
+
+@pytest.mark.parametrize(
+    ("path", "value", "now", "holds"),
+    [
+        ("plate/rated_power", "x", "nameplate/rated_power", "x"),
+        ("plate", {"line": "x"}, "nameplate", {"line": "x"}),
+        ("machine/wheel", "axial", "machine/type", "axial"),
+        ("options/considered/k1/price", None, "options/candidates/k1/price", None),
+        ("options", {"considered": []}, "options", {"candidates": []}),
+        ("setup/signs", OLD["document"]["setup"]["signs"], "setup/signs", TODAY["document"]["setup"]["signs"]),
+        ("duty/run_up", "3 s", "duty/starting_time", "3 s"),
+        ("setup/loop/left", "30 %", "setup/loop/left", "30 %"),
+        ("readings/s1/current", "3 A", "readings/s1/current", "3 A"),
+    ],
+)
+def test_an_edit_of_a_history_is_of_the_same_place_today(path: str, value: Any, now: str, holds: Any) -> None:
+    assert path_today(path) == now == path_today(now) and value_today(path, value) == holds
 
 
 def test_a_basis_of_version_1_is_read_and_is_written_as_its_words() -> None:

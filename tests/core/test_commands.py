@@ -113,18 +113,18 @@ def test_no_command_makes_a_candidate_that_can_be_none() -> None:
     assert "cannot stand" in refused(KRAUSE, ConsiderOption(OptionKind.ELECTRONIC, PUMP))
     assert "baseline" in refused(KRAUSE, ConsiderOption(OptionKind.KEEP))
     unfit = {"id": "s9", "kind": "electronic", "product": PUMP.model_dump(mode="json")}
-    assert "cannot stand" in refused(KRAUSE, SetValue("options/considered", [unfit]))
-    assert "baseline" in refused(KRAUSE, SetValue("options/considered", [{"id": "s9", "kind": "keep"}]))
-    items = value_at(Job.model_validate(KRAUSE), "options/considered")
-    assert "baseline" in refused(KRAUSE, SetValue(f"options/considered/{items[0]['id']}/kind", "keep"))
-    there = changed(KRAUSE, options={"considered": [unfit]})  # an old job keeps what it has, and its own check stops it
-    assert made(there, TypeValue("options/considered/s9/price", "300", "si")).document.options.considered[0].price
+    assert "cannot stand" in refused(KRAUSE, SetValue("options/candidates", [unfit]))
+    assert "baseline" in refused(KRAUSE, SetValue("options/candidates", [{"id": "s9", "kind": "keep"}]))
+    items = value_at(Job.model_validate(KRAUSE), "options/candidates")
+    assert "baseline" in refused(KRAUSE, SetValue(f"options/candidates/{items[0]['id']}/kind", "keep"))
+    there = changed(KRAUSE, options={"candidates": [unfit]})  # an old job keeps what it has, and its own check stops it
+    assert made(there, TypeValue("options/candidates/s9/price", "300", "si")).document.options.candidates[0].price
 
 
 def test_a_candidate_comes_with_its_own_copy_of_its_product() -> None:
     drive = Product.model_validate({"code": "drv-a", "name": "a drive", "type": "drive"})
     job = made(KRAUSE, ConsiderOption(OptionKind.DRIVE, drive), ConsiderOption(OptionKind.RELUCTANCE))
-    *_, named, bare = job.document.options.considered
+    *_, named, bare = job.document.options.candidates
     assert (named.kind, named.product, bare.kind, bare.product) == (
         OptionKind.DRIVE,
         drive,
@@ -143,8 +143,8 @@ def test_a_set_is_added_by_whom_and_when_and_is_never_known_good_by_being_copied
     assert new.current == first.current and new.id != first.id
     assert made(good, AddItem("readings"), actor=Actor("", ANN.at)).document.readings[-1].taken_by is None
     assert label_of(good, AddItem("readings")) == f"set {len(job.document.readings)} added"
-    assert "no list called" in refused(good, AddItem("plate")) and "no list called" in refused(
-        good, RemoveItem("plate/x")
+    assert "no list called" in refused(good, AddItem("nameplate")) and "no list called" in refused(
+        good, RemoveItem("nameplate/x")
     )
     assert (
         len(made(job.model_dump(mode="json"), RemoveItem(f"readings/{new.id}")).document.readings)
@@ -155,15 +155,15 @@ def test_a_set_is_added_by_whom_and_when_and_is_never_known_good_by_being_copied
 
 
 def test_the_plate_comes_from_its_line_and_what_is_not_sure_stays_out() -> None:
-    line = changed(BARE, plate={"line": "1/2 HP 1075 RPM 115 V 6.8 A 60 Hz"})
-    plate = made(line, FillPlate()).document.plate
+    line = changed(BARE, nameplate={"line": "1/2 HP 1075 RPM 115 V 6.8 A 60 Hz"})
+    plate = made(line, FillPlate()).document.nameplate
     assert plate.rated_power and plate.rated_power.si == pytest.approx(372.85) and plate.line
     assert "sure enough" in refused(BARE, FillPlate())
 
 
 def test_a_first_answer_is_prepared_in_three_changes_that_undo_takes_back_one_by_one() -> None:
     edits = decide(Job.model_validate(BARE), PrepareFirstAnswer("office air handler"), ANN, lambda: answer(BARE))
-    assert [edit.path for edit in edits] == ["readings", "options/considered", "duty/steps"]
+    assert [edit.path for edit in edits] == ["readings", "options/candidates", "duty/steps"]
     job = made(BARE, PrepareFirstAnswer("office air handler"))
     assert len(job.document.readings) == len(job.document.duty.steps) == 1
     assert "no template" in refused(BARE, PrepareFirstAnswer("lighthouse"))

@@ -34,9 +34,9 @@ def test_nobody_s_word_goes_along(how: CopyOf) -> None:
     decision = new.document.decision
     assert (decision.chosen, decision.why, decision.left_open, decision.made_by) == (None, None, None, None)
     assert decision.made_for == JOB.document.decision.made_for
-    for part in ("plate", "target", "duty"):
+    for part in ("nameplate", "target", "duty"):
         assert getattr(new.document, part) == getattr(JOB.document, part)
-    assert [one.id for one in new.document.options.considered] == [one.id for one in JOB.document.options.considered]
+    assert [one.id for one in new.document.options.candidates] == [one.id for one in JOB.document.options.candidates]
 
 
 def test_a_second_plan_is_of_the_same_machine_as_it_was_found() -> None:
@@ -49,7 +49,7 @@ def test_a_second_plan_is_of_the_same_machine_as_it_was_found() -> None:
 def test_a_like_machine_takes_nothing_along_that_is_asked_or_read_there() -> None:
     new = copied(JOB, CopyOf.LIKE_MACHINE, " Fan over the quay ")
     assert new.machine.name == "Fan over the quay" and new.machine.place is None
-    assert new.machine.wheel == JOB.machine.wheel
+    assert new.machine.type == JOB.machine.type
     assert new.document.readings == () and new.document.call.protected is None
     options = new.document.options
     assert options.fitting == type(options.fitting)() and options.repairs == () and options.filter_excess is None

@@ -17,7 +17,7 @@ from scipy.optimize import brentq, curve_fit
 from modest_rotor.core.drift.judge import CHI_SQUARED
 from modest_rotor.core.estimate import COVERAGE_95, normal_share
 from modest_rotor.core.options.contract import OptionKind
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, flow_for_pressure, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, flow_for_pressure, generic_shape
 from modest_rotor.core.physics.medium import air_density, air_heat_per_flow, standard_pressure_pa, water_properties
 from modest_rotor.core.physics.system import fit_system
 from modest_rotor.core.setup.balancing import Outcome, Tried, advise
@@ -99,11 +99,13 @@ def test_balancing_ends_where_scipy_s_root_lies_on_any_monotone_plant(
         assert not plant(low) * 1.02 < target < plant(high) * 0.98, "it gives up only where no command reaches"
 
 
-@pytest.mark.parametrize("wheel", [Wheel.FORWARD_CURVED, Wheel.BACKWARD_INCLINED, Wheel.AXIAL, Wheel.PUMP])
+@pytest.mark.parametrize(
+    "machine_type", [MachineType.FORWARD_CURVED, MachineType.BACKWARD_INCLINED, MachineType.AXIAL, MachineType.PUMP]
+)
 @pytest.mark.parametrize("share", [0.3, 0.6, 0.9])
-def test_the_flow_at_a_pressure_is_the_last_root_of_the_curve(wheel: Wheel, share: float) -> None:
+def test_the_flow_at_a_pressure_is_the_last_root_of_the_curve(machine_type: MachineType, share: float) -> None:
     """AMCA 201: where a curve has more than one flow for a pressure, the falling part is meant."""
-    machine = MachineCurve(generic_shape(wheel), 1.0, 200.0, 300.0, 1.0)
+    machine = MachineCurve(generic_shape(machine_type), 1.0, 200.0, 300.0, 1.0)
     shape = machine.shape
     wanted = share * 200.0
     found = flow_for_pressure(machine, wanted)
@@ -161,7 +163,7 @@ def test_a_fan_on_a_drive_against_a_held_pressure_takes_what_the_standard_s_curv
     duty = {
         "steps": steps,
         "part_flow": "by a damper or valve",
-        "held_pressure": "130 Pa",
+        "static_pressure_set_point": "130 Pa",
         "energy_price": "0.2 per kWh",
     }
     drive = of_kind(THREE_PHASE_FAN, OptionKind.DRIVE, duty=duty)

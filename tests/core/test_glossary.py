@@ -31,4 +31,4 @@ def test_a_term_is_asked_for_by_fields_that_exist() -> None:
     told = [path for row in read_table("glossary") for path in row["fields"].split()]
     assert len(told) == len(set(told)), "a label is pressed for one term alone"
     assert len(told) >= 60 and set(told) <= set(fields_of_a_job())
-    assert term_of_field("plate/frame") == "frame" and term_of_field("call/notes") is None
+    assert term_of_field("nameplate/frame") == "frame" and term_of_field("call/notes") is None

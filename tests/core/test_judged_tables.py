@@ -103,15 +103,18 @@ def test_meters() -> None:
 
 def test_a_way_to_the_flow_is_worth_what_its_meter_promises() -> None:
     rows = {
-        (r["wheel"], r["field"]): float(r["sd"])
+        (r["machine_type"], r["field"]): float(r["sd"])
         for r in read_table("worth_of_readings")
         if r["field"] != "supply_static"
     }
     assert rows == WORTH
     static = {r["way"]: float(r["sd"]) for r in read_table("worth_of_readings") if r["field"] == "supply_static"}
     assert static == {"table": 0.045, "curve": 0.14}
-    for wheel, field in (("fan", "airflow"), ("pump", "water_flow")):  # 95 % of a normal spread is 1.96 deviations
-        assert rows[wheel, field] == pytest.approx(METERS[field][0] / 1.96, abs=0.0006)
+    for machine_type, field in (
+        ("fan", "airflow"),
+        ("pump", "water_flow"),
+    ):  # 95 % of a normal spread is 1.96 deviations
+        assert rows[machine_type, field] == pytest.approx(METERS[field][0] / 1.96, abs=0.0006)
 
 
 def test_habits_and_priors_of_motors() -> None:

@@ -131,7 +131,7 @@ def test_every_finding_says_what_it_rests_on_and_what_to_do() -> None:
         {"call__reason": "dead", "readings": []},
         {"call__protected": "garage", "call__minimum_airflow": "900 L/s"},
         {"readings__0__speed": "1,900 rpm", "readings__0__current": "9 A", "readings__0__voltage": "60 V"},
-        {"plate__rated_speed": "3,700 rpm", "call__protected": None},
+        {"nameplate__rated_speed": "3,700 rpm", "call__protected": None},
     )
     found = [finding for job in jobs for finding in assessed(KRAUSE, **job).findings]
     assert len({finding.rule for finding in found}) >= 10

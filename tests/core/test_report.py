@@ -62,7 +62,7 @@ def test_without_a_choice_nothing_is_recommended() -> None:
 
 def test_a_stopped_choice_promises_nothing() -> None:
     told, _ = report(
-        options={"considered": [{"id": "electronic", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
+        options={"candidates": [{"id": "electronic", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
     )
     words = " ".join(plain(line) for line in told.recommendation)
     assert "Nothing is promised for it" in words and "expected to save" not in words
@@ -85,7 +85,7 @@ def test_approvals_and_answered_stops_are_on_record() -> None:
     }
     told, _ = report(
         options={
-            "considered": [{"id": "electronic", "kind": "electronic"}],
+            "candidates": [{"id": "electronic", "kind": "electronic"}],
             "fitting": {"listing_allows": "no"},
             "waivers": [waiver],
         },
@@ -146,7 +146,7 @@ def test_words_that_a_spreadsheet_or_a_page_would_run_are_only_words() -> None:
     told, answer = report(decision={**CHOSEN["decision"], "why": "<b>bold</b> & =1+1"})
     assert "<b>bold</b> & =1+1" in pdf_text(told)[0]
     named = [{"id": "electronic", "kind": "electronic", "name": "=HYPERLINK(1)"}]
-    told, answer = report(options={"considered": named})
+    told, answer = report(options={"candidates": named})
     book = openpyxl.load_workbook(io.BytesIO(write_xlsx(told, answer.options.options, "si")))
     titles = [row[1] for row in book["Options"].iter_rows(values_only=True)]
     assert "'=HYPERLINK(1)" in titles

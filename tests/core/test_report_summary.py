@@ -54,7 +54,7 @@ def test_what_it_costs_and_saves_are_the_figures_of_options_each_with_its_range(
 
 
 def test_nothing_is_promised_without_a_choice_of_a_stopped_one_or_of_keeping_it() -> None:
-    stopped = {"considered": [{"id": "electronic", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
+    stopped = {"candidates": [{"id": "electronic", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
     for changes in ({}, {**CHOSEN, "options": stopped}, {"decision": {"chosen": "keep", "why": "It does."}}):
         summary, _, _ = told(changed(KRAUSE, **changes))
         assert summary.figures == () and summary.before is None and summary.after is None and summary.proposed
@@ -82,7 +82,7 @@ def test_of_a_dead_motor_it_says_what_it_is_held_against_and_counts_what_is_more
     dead = changed(WAITING, call__reason="dead")
     dead["document"]["decision"] = {"chosen": "ec", "why": "it takes less"}
     dead["document"]["options"] = {
-        "considered": [
+        "candidates": [
             {"id": "same", "kind": "same kind", "price": "300", "labour": "100"},
             {"id": "ec", "kind": "electronic", "price": "600", "labour": "150"},
         ]

@@ -103,7 +103,7 @@ def test_of_a_dead_motor_the_same_kind_new_is_the_base_and_costs_are_what_is_mor
         "energy_price": "0.20 per kWh",
     }
     dead["document"]["options"] = {
-        "considered": [
+        "candidates": [
             {"id": "same", "kind": "same kind", "price": "300", "labour": "100"},
             {"id": "ec", "kind": "electronic", "price": "600", "labour": "150"},
         ]
@@ -127,8 +127,12 @@ def test_a_protected_duty_stands_first_and_is_counted() -> None:
 def test_a_first_answer_is_prepared_from_a_line_and_touches_nothing_that_was_said() -> None:
     job = prepared(Job.model_validate(NAME), LINE, "office air handler")
     document = job.document
-    assert document.plate.line == LINE and document.plate.rated_current and document.plate.rated_current.si == 2.9
-    assert [one.id for one in document.options.considered] == [one.id for one in USUAL]
+    assert (
+        document.nameplate.line == LINE
+        and document.nameplate.rated_current
+        and document.nameplate.rated_current.si == 2.9
+    )
+    assert [one.id for one in document.options.candidates] == [one.id for one in USUAL]
     assert len(document.readings) == 1 and document.readings[0].is_empty
     (step,) = document.duty.steps
     assert step.hours is not None and step.hours.si == 2600 + 520 and step.hours_from == "template"
@@ -141,5 +145,5 @@ def test_a_first_answer_is_prepared_from_a_line_and_touches_nothing_that_was_sai
 
 def test_a_doubtful_line_is_kept_and_writes_nothing_that_is_asked_about() -> None:
     """37 kW at 9 A on one phase is asked about on Plate; the line stands as typed."""
-    plate = prepared(Job.model_validate(NAME), "230 V 9 A 1PH 37 kW 1435 RPM 50 HZ").document.plate
+    plate = prepared(Job.model_validate(NAME), "230 V 9 A 1PH 37 kW 1435 RPM 50 HZ").document.nameplate
     assert plate.line and plate.rated_power is None

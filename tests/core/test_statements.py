@@ -176,7 +176,7 @@ def test_an_edit_beside_them_is_none_of_their_business() -> None:
     job = whole()
     for path, value in (
         ("decision/why", "cheap"),
-        ("options/tightness", "120 %"),
+        ("options/resistance_factor", "120 %"),
         ("setup/tolerance", "4 %"),
         ("call/reason", "dead"),
         ("decision", {**value_at(job, "decision"), "chosen": "drive"}),
@@ -190,5 +190,5 @@ def test_what_undo_compares_and_puts_back_leaves_statements_where_they_are() -> 
         assert without_statements(path, value_at(job, path)) == without_statements(path, value_at(bare, path))
         undone = with_statements_of(job, with_change(job, path, value_at(bare, path)))
         assert all(value_at(undone, one) == value_at(job, one) for one in STATEMENTS)
-    assert without_statements("plate/line", "1/2 HP") == "1/2 HP"
-    assert without_statements("options", {"waivers": [1], "tightness": 2}) == {"tightness": 2}
+    assert without_statements("nameplate/line", "1/2 HP") == "1/2 HP"
+    assert without_statements("options", {"waivers": [1], "resistance_factor": 2}) == {"resistance_factor": 2}

@@ -57,13 +57,13 @@ def test_a_fault_of_ours_takes_one_value_along_and_not_the_job(krause: Job, monk
 
 
 def test_a_refusal_that_leaves_the_core_is_told_in_its_own_words(krause: Job, monkeypatch: pytest.MonkeyPatch) -> None:
-    failing_where(monkeypatch, "plate/rated_power", error=OutsideValidity("No motor is so small."))
+    failing_where(monkeypatch, "nameplate/rated_power", error=OutsideValidity("No motor is so small."))
     (left,) = assess(krause).left_out
-    assert left.path == "plate/rated_power" and not left.fault and "No motor is so small." in left.sentence
+    assert left.path == "nameplate/rated_power" and not left.fault and "No motor is so small." in left.sentence
 
 
 def test_of_two_values_that_only_fail_together_one_is_left_out(krause: Job, monkeypatch: pytest.MonkeyPatch) -> None:
-    pair = (SPEED, "plate/rated_speed")
+    pair = (SPEED, "nameplate/rated_speed")
     failing_where(monkeypatch, *pair)
     assert [one.path for one in assess(krause).left_out] in ([pair[0]], [pair[1]])
     assert [one.path for one in assess(krause, newest=pair[0]).left_out] == [pair[0]]  # the newest is suspected first
@@ -121,7 +121,7 @@ def test_no_watts_beside_current_are_kept_and_not_worked_with(krause: Job) -> No
 
 
 def test_an_efficiency_of_nothing_says_nothing(krause: Job) -> None:
-    assert not assess(edited(krause, plate__nominal_efficiency="0 %")).left_out
+    assert not assess(edited(krause, nameplate__nominal_efficiency="0 %")).left_out
 
 
 def test_nothing_is_signed_that_was_worked_out_without_a_value(krause: Job, monkeypatch: pytest.MonkeyPatch) -> None:

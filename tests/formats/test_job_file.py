@@ -35,7 +35,7 @@ def test_a_written_job_satisfies_the_schema_and_reads_back_the_same() -> None:
 
 
 def test_evidence_survives_as_typed() -> None:
-    entry = read_job(write_job(Job.model_validate(KRAUSE))).document.plate.rated_power
+    entry = read_job(write_job(Job.model_validate(KRAUSE))).document.nameplate.rated_power
     assert entry is not None and (entry.typed, entry.unit) == ("1/4 hp", "hp")
 
 
@@ -66,11 +66,15 @@ def _without(data: dict[str, Any], key: str) -> dict[str, Any]:
         ('{"format": "something else"}', "something else", "format"),
         (json.dumps(KRAUSE | {"version": 3}), "version 3", "version"),
         (json.dumps(_without(KRAUSE, "machine")), "machine", "machine"),
-        (json.dumps(changed(KRAUSE, plate__rated_power="3 V")), "unit of voltage", None),
-        (json.dumps(changed(KRAUSE, plate__phases=2)), "plate/phases", "document/plate/phases"),
-        (json.dumps(changed(KRAUSE, plate__colour="red")), "colour", "document/plate/colour"),
-        (json.dumps(changed(KRAUSE, plate__rated_power="560")), "needs its unit", None),
-        ('{"site": {"name": "a"}, "machine": {"name": "b"}, "document": {"plate": {"rated_speed": NaN}}}', "NaN", None),
+        (json.dumps(changed(KRAUSE, nameplate__rated_power="3 V")), "unit of voltage", None),
+        (json.dumps(changed(KRAUSE, nameplate__phases=2)), "nameplate/phases", "document/nameplate/phases"),
+        (json.dumps(changed(KRAUSE, nameplate__colour="red")), "colour", "document/nameplate/colour"),
+        (json.dumps(changed(KRAUSE, nameplate__rated_power="560")), "needs its unit", None),
+        (
+            '{"site": {"name": "a"}, "machine": {"name": "b"}, "document": {"nameplate": {"rated_speed": NaN}}}',
+            "NaN",
+            None,
+        ),
     ],
 )
 def test_a_file_that_cannot_be_read_is_refused_with_its_place(text: str, words: str, field: str | None) -> None:

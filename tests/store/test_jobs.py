@@ -172,7 +172,7 @@ def test_what_version_1_kept_in_words_is_taken_back_and_done_again() -> None:
 def test_a_refused_change_leaves_nothing_half_written() -> None:
     first = begun()
     with pytest.raises(ChangeRefused):
-        edit(first, "machine/wheel", "square")
+        edit(first, "machine/type", "square")
     assert loaded(first.id).revision == first.revision
     with database.connection_context():
         assert ChangeRow.select().count() == 0

@@ -12,6 +12,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.statements import Edit
 from modest_rotor.store import logs, signed
 from modest_rotor.store.database import with_connection
+from modest_rotor.store.fits import assess_job
 from modest_rotor.store.jobs import StoredJob, keep, keep_job, load
 from modest_rotor.store.logs import NewReading
 from modest_rotor.store.models import SignedRow
@@ -127,9 +128,14 @@ def test_what_was_signed_with_more_told_than_today_is_read_as_it_was_signed() ->
     kept["options"]["overlap"] = "B and C overlap: the saving does not choose between them."
     told = [{**one, "cannot": one["limit"]} for one in kept["short"]["candidates"]]
     kept["short"]["candidates"] = [{k: v for k, v in one.items() if k not in ("limit", "money")} for one in told]
+    # And the voltage selector, which was a link.
+    kept["setup"]["link"] = kept["setup"].pop("voltage_selector")
+    step = next(one for one in kept["setup"]["steps"] if one["step"] == "voltage_selector")
+    step["step"] = "link"
     SignedRow.update(assessment=kept).execute()
     found = signed.signed(stored.id, 1)
     assert not found.anew and found.assessment.options.options[0].title == first["title"]
+    assert found.assessment.setup == assess_job(stored.job).setup
     assert any(one.sensitivities and one.sensitivities.largest for one in found.assessment.options.options)
     chosen = next(one for one in found.assessment.short.candidates if one.chosen)
     option = next(one for one in found.assessment.options.options if one.id == chosen.id)

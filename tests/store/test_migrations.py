@@ -48,10 +48,47 @@ def test_the_first_schema_with_a_job_in_it_comes_forward(empty: dict[str, object
     assert applied and applied[-1] == sorted(path.stem for path in MIGRATIONS.glob("[0-9]*.py"))[-1]
     with database.database.connection_context():
         stored = jobs.load(1)
-        assert stored.job.document.plate.rated_power is not None
-        assert stored.job.document.plate.rated_power.typed == "3/4 hp"
+        assert stored.job.document.nameplate.rated_power is not None
+        assert stored.job.document.nameplate.rated_power.typed == "3/4 hp"
         assert board.all_jobs_by_site()[0].jobs[0].machine == "Fan"
     assert database.migrate() == []
+
+
+def test_documents_and_histories_of_version_2_come_forward_and_are_undone(empty: dict[str, object]) -> None:
+    database.connect(**empty)
+    database.migrate("0011_signed_as_shown")
+    now, plate = datetime.now(UTC), {"rated_power": "3/4 hp"}
+    history = [("plate", {}, plate), ("machine/wheel", None, "axial"), ("options/considered", [], [{"id": "k1", "kind": "drive"}])]  # fmt: skip
+    with psycopg.connect(**empty, autocommit=True) as old:  # type: ignore[arg-type]
+        old.execute("INSERT INTO site (id, name, units) VALUES (1, 'Quay', 'ip')")
+        machine = Jsonb({"name": "Fan", "wheel": "axial"})
+        old.execute("INSERT INTO machine (id, site_id, document, revision) VALUES (1, 1, %s, 1)", (machine,))
+        document = Jsonb(
+            {"plate": plate, "options": {"considered": [{"id": "k1", "kind": "drive"}], "tightness": "120 %"}}
+        )
+        old.execute(
+            "INSERT INTO job (id, machine_id, document, revision, began, saved, undo_top) VALUES (1, 1, %s, 3, %s, %s, 3)",
+            (document, now, now),
+        )
+        for number, (path, before, after) in enumerate(history, 1):
+            old.execute(
+                "INSERT INTO change (id, job_id, path, label, before, after, who, at, kind, revision, below)"
+                " VALUES (%s, 1, %s, %s, %s, %s, 'Ann', %s, 'edit', %s, %s)",
+                (number, path, path, Jsonb(before), Jsonb(after), now, number, number - 1 or None),
+            )
+        old.execute("SELECT setval(pg_get_serial_sequence('change', 'id'), 3)")
+    database.migrate()
+    with database.database.connection_context():
+        stored = jobs.load(1)
+        assert stored.job.machine.type == "axial" and stored.job.document.nameplate.rated_power is not None
+        assert [one.kind for one in stored.job.document.options.candidates] == ["drive"]
+        assert stored.job.document.options.resistance_factor is not None
+        paths = [change.path for change in jobs.changes_of(1)]
+        assert paths == ["nameplate", "machine/type", "options/candidates"]
+        for _ in history:
+            stored = jobs.undo(1, stored.revision, "Ben")
+        assert stored.job.machine.type is None and stored.job.document.options.candidates == ()
+        assert stored.job.document.nameplate.rated_power is None
 
 
 def generated(table: str) -> set[str]:

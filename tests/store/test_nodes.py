@@ -72,7 +72,7 @@ def test_only_what_is_wanted_is_sent_with_the_tags_of_all(nodes: Nodes) -> None:
 def test_a_kind_is_wanted_by_its_name_and_no_other_goes_along(nodes: Nodes, hall: Job) -> None:
     sets = {f"set/{one.id}" for one in hall.document.readings}
     assert asked(nodes, "set")[1].keys() == sets and len(sets) > 1
-    options = {f"option/{one.id}" for one in hall.document.options.considered} | {"option/keep"}
+    options = {f"option/{one.id}" for one in hall.document.options.candidates} | {"option/keep"}
     assert asked(nodes, "option")[1].keys() == options and len(options) > 2
     assert asked(nodes, "option")[1]["option/keep"].keys() == OptionAnswer.model_fields.keys() - {"steps"}
     assert asked(nodes, "")[1] == {}

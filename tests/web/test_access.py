@@ -131,7 +131,7 @@ def test_a_whole_job_is_done_by_the_keyboard_alone(screen: Screen, application: 
         Keys.ENTER,
     )
     screen.until(lambda: screen.heading() == "In short")
-    walked(screen, "[data-field='machine/wheel']")
+    walked(screen, "[data-field='machine/type']")
     typed(screen, "forward", Keys.TAB)
     screen.saved()
     for number, heading in (("3", "Readings"), ("2", "Plate"), ("3", "Readings")):

@@ -89,9 +89,9 @@ def test_from_duty_to_a_chosen_option_and_its_report(screen: Screen, application
 
 
 def test_a_stop_takes_a_name_and_a_reason_and_one_takes_nobody_s(screen: Screen, application: Application) -> None:
-    considered = [{"id": "one", "kind": "electronic"}, {"id": "two", "kind": "voltage regulator"}]
+    candidates = [{"id": "one", "kind": "electronic"}, {"id": "two", "kind": "voltage regulator"}]
     fitting = {"listing_allows": "no", "start_switch": "yes"}
-    job = taken_in(application, changed(KRAUSE, options={"considered": considered, "fitting": fitting}))
+    job = taken_in(application, changed(KRAUSE, options={"candidates": candidates, "fitting": fitting}))
     screen.go(f"/jobs/{job}/options", "Options")
     screen.until(lambda: len(screen.browser.find_elements(By.XPATH, "//*[.='not worked out']")) == 2)
     screen.opens("C")

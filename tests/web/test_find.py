@@ -32,7 +32,7 @@ def shown(screen: Screen, selector: str) -> str:
 
 
 def test_the_plates_line_fills_the_plate(screen: Screen, application: Application) -> None:
-    job = taken_in(application, changed(KRAUSE, plate={}, readings=[]))
+    job = taken_in(application, changed(KRAUSE, nameplate={}, readings=[]))
     screen.go(f"/jobs/{job}/plate", "Plate")
     screen.type("The plate in one line", "1/4 hp 110v 2.9a 1725rpm 60hz 1ph 15.4uf harbour sf1.35", leave=False)
     screen.sees("not recognised: stays in the line")
@@ -51,7 +51,7 @@ def test_a_label_first_plate_typed_on_a_phone_is_read_and_what_is_doubtful_is_no
 ) -> None:
     """Words before their numbers, a decimal comma, a power said twice: 115 V is not 115 A, and no power is written."""
     # What is said of a site holds for all its jobs, and other tests have theirs at this one's.
-    job = taken_in(application, changed(KRAUSE, site__name="A house of its own", plate={}, readings=[]))
+    job = taken_in(application, changed(KRAUSE, site__name="A house of its own", nameplate={}, readings=[]))
     screen.size(390, 844)
     screen.go(f"/jobs/{job}/plate", "Plate")
     line = "HP 1/2 V 115 A 7,4 RPM 1075 HZ 60 PH 1 MFD 10 37 kW"
@@ -68,7 +68,7 @@ def test_a_label_first_plate_typed_on_a_phone_is_read_and_what_is_doubtful_is_no
 
 
 def test_a_motor_without_a_plate_is_identified(screen: Screen, application: Application) -> None:
-    job = taken_in(application, changed(KRAUSE, plate={}, readings=[]))
+    job = taken_in(application, changed(KRAUSE, nameplate={}, readings=[]))
     screen.go(f"/jobs/{job}/plate", "Plate")
     screen.type("Speed measured", "820")
     screen.type("Hertz of the supply", "60")
@@ -94,7 +94,7 @@ def test_a_motor_without_a_plate_is_identified(screen: Screen, application: Appl
 def test_a_pasted_chart_gives_the_air_and_the_amps_to_aim_at(screen: Screen, application: Application) -> None:
     first = {**FIRST, "voltage": "230 V", "current": "4.2 A", "airflow": None}
     job = taken_in(
-        application, changed(KRAUSE, machine__wheel="forward-curved", readings=[first], target={"airflow": "1,850 cfm"})
+        application, changed(KRAUSE, machine__type="forward-curved", readings=[first], target={"airflow": "1,850 cfm"})
     )
     screen.go(f"/jobs/{job}/readings", "Readings")
     opened(screen, "Charts in the panel")
@@ -112,7 +112,7 @@ def test_a_pasted_chart_gives_the_air_and_the_amps_to_aim_at(screen: Screen, app
 
 def test_two_sets_put_the_tightened_duct_first(screen: Screen, application: Application) -> None:
     good = {**FIRST, "known_good": "yes", "name": "in spring"}
-    job = taken_in(application, changed(KRAUSE, machine__wheel="forward-curved", readings=[good]))
+    job = taken_in(application, changed(KRAUSE, machine__type="forward-curved", readings=[good]))
     screen.go(f"/jobs/{job}/readings", "Readings")
     screen.press("Copy set 1")
     screen.sees("from 1 to 2")
@@ -153,7 +153,7 @@ def test_a_dead_motor_is_followed_to_its_capacitor(screen: Screen, application: 
 
 
 def test_a_finding_is_proved_and_another_cleared(screen: Screen, application: Application) -> None:
-    job = taken_in(application, changed(KRAUSE, readings__0__capacitance="8 µF", plate__overload_setting="4 A"))
+    job = taken_in(application, changed(KRAUSE, readings__0__capacitance="8 µF", nameplate__overload_setting="4 A"))
     screen.go(f"/jobs/{job}/findings", "Findings")
     for key, state in (("capacitor_off_label/s1", "confirmed"), ("overload_does_not_fit", "cleared by a test")):
         row = f'[data-finding="{key}"]'

@@ -129,7 +129,7 @@ def test_an_electronic_fan_is_set_up_and_its_saving_proved(screen: Screen, appli
     signed(screen, "isolate")
     assert "Ann Tide" in screen.browser.find_element(By.CSS_SELECTOR, '[data-step="isolate"]').text
 
-    open_step(screen, "link")
+    open_step(screen, "voltage_selector")
     screen.type("Volts measured here", "231")
     screen.type("Voltage selector or tap is set for", "115 V")
     screen.sees("Nobody can waive this")
@@ -143,11 +143,11 @@ def test_an_electronic_fan_is_set_up_and_its_saving_proved(screen: Screen, appli
     screen.sees("this step rests on them.")
     for step in ("prove_dead", "discharge_capacitor"):
         signed(screen, step)
-    open_step(screen, "link")
+    open_step(screen, "voltage_selector")
     screen.type("Voltage selector or tap is set for", "208-230 V")
     screen.type("The same, measured again", "230")
     screen.until(lambda: "stop" not in screen.rail("setup").lower())
-    signed(screen, "link")
+    signed(screen, "voltage_selector")
 
     open_step(screen, "commands")
     for step, share in (("s1", "full"), ("s3", "half")):

@@ -62,9 +62,9 @@ def test_from_a_plate_to_ranked_candidates_in_one_row_and_nothing_typed_twice(
     assert screen.run("return window.hidden") == []
     job = int(screen.browser.current_url.split("/jobs/")[1].split("/")[0])
     kept = application.get(f"/api/jobs/{job}")["document"]
-    assert kept["plate"]["rated_current"]["si"] == 2.9 and kept["plate"]["run_capacitance"]["si"] == pytest.approx(
-        15.4e-6
-    )
+    assert kept["nameplate"]["rated_current"]["si"] == 2.9 and kept["nameplate"]["run_capacitance"][
+        "si"
+    ] == pytest.approx(15.4e-6)
     assert kept["readings"][0]["input_power"]["typed"] == "306" and kept["duty"]["steps"][0]["hours_from"] == "template"
     screen.station("readings")
     assert screen.value("Line amps, set 1") == "3.19"

@@ -87,7 +87,7 @@ def test_what_will_be_removed_is_kept_as_text_with_its_photograph(
 
 def test_a_plate_of_two_voltages_is_wired_for_the_one_that_is_said(screen: Screen, application: Application) -> None:
     """The same power on twice the volts takes half the amps: definition of power."""
-    job = taken_in(application, changed(KRAUSE, plate__rated_voltage="115 V", plate__rated_current="5.8 A"))
+    job = taken_in(application, changed(KRAUSE, nameplate__rated_voltage="115 V", nameplate__rated_current="5.8 A"))
     screen.go(f"/jobs/{job}/plate", "Plate")
     fold(screen, "Two voltages on the plate")
     screen.type("Volts, other connection", "230")

@@ -73,7 +73,7 @@ def test_the_textbook_machine_through_the_screen_gives_what_the_core_gives(
         ("Rated power", "rated_power"), ("Rated volts", "rated_voltage"), ("Full-load amps", "rated_current"),
         ("Rated speed", "rated_speed"), ("Frequency", "frequency"), ("Run capacitor", "run_capacitance"),
     ):  # fmt: skip
-        screen.type(label, document["plate"][name])
+        screen.type(label, document["nameplate"][name])
     screen.choose("Phases", "one")
     screen.sees("= 1,800")
     screen.station("readings")

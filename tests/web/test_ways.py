@@ -38,19 +38,19 @@ def test_one_touch_opens_the_balance_on_a_narrow_screen(
 
 
 def test_a_job_is_done_from_the_keyboard(screen: Screen, application: Application) -> None:
-    job = taken_in(application, changed(KRAUSE, readings=[], plate__rated_speed=None, plate__frequency=None))
+    job = taken_in(application, changed(KRAUSE, readings=[], nameplate__rated_speed=None, nameplate__frequency=None))
     screen.go(f"/jobs/{job}/call", "Call")
     screen.keys(Keys.ALT, "2")
     screen.until(lambda: screen.heading() == "Plate")
     screen.keys(Keys.ENTER)  # to the next best reading
     focused = "return document.activeElement.dataset.field"
-    screen.until(lambda: screen.run(focused) == "plate/frequency")
+    screen.until(lambda: screen.run(focused) == "nameplate/frequency")
     screen.keys("60")
     screen.keys(Keys.ENTER)
-    screen.until(lambda: screen.run(focused) == "plate/rated_speed")
+    screen.until(lambda: screen.run(focused) == "nameplate/rated_speed")
     screen.keys("1725")
     screen.keys(Keys.ARROW_DOWN)
-    assert screen.run(focused) == "plate/frequency"
+    assert screen.run(focused) == "nameplate/frequency"
     screen.sees("= 1,800")
     screen.saved()
     screen.keys(Keys.CONTROL, "z")
@@ -82,13 +82,13 @@ def test_a_job_is_done_from_the_keyboard(screen: Screen, application: Applicatio
 
 
 def test_the_next_reading_is_one_press_away_even_on_another_sheet(screen: Screen, application: Application) -> None:
-    job = taken_in(application, changed(KRAUSE, machine__wheel=None))
+    job = taken_in(application, changed(KRAUSE, machine__type=None))
     screen.go(f"/jobs/{job}/readings", "Readings")
     screen.sees("What the motor drives.")
     screen.press("Go on at Call")
     screen.until(lambda: screen.heading() == "Call")
     script = "return document.activeElement.closest('[data-field]')?.dataset.field"
-    screen.until(lambda: screen.run(script) == "machine/wheel")
+    screen.until(lambda: screen.run(script) == "machine/type")
 
 
 def test_a_name_once_typed_goes_with_every_change(screen: Screen, application: Application) -> None:

@@ -49,10 +49,10 @@ def test_tab_goes_from_field_to_field_and_f1_says_what_one_means(screen: Screen,
     screen.go(f"/jobs/{job_of(application, 'Waiting hall air handler')}/plate", "Plate")
     screen.field("Rated volts").send_keys(Keys.TAB)
     focused = "return document.activeElement.dataset.field"
-    assert screen.run(focused) == "plate/rated_current"
+    assert screen.run(focused) == "nameplate/rated_current"
     screen.keys(Keys.F1)
     screen.sees("At rated volts and rated power.")
-    assert screen.run(focused) == "plate/rated_current", "the focus stays where the hand is"
+    assert screen.run(focused) == "nameplate/rated_current", "the focus stays where the hand is"
     screen.keys(Keys.F1)
     screen.until(lambda: "At rated volts and rated power." not in screen.text())
 

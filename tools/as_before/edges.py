@@ -86,7 +86,7 @@ def or_refusal(work: Callable[[], Any]) -> Any:
 def edits() -> dict[str, Any]:
     """Every field of a whole job with everything typed into it; and paths that lead nowhere."""
     job, said = bases()[0], dict[str, Any]()
-    for path in (*_paths(job), "plate", "plate/nothing", "readings/s99/current", "readings", "..", "machine/name", "plate/id", "a/b/c/d/e/f"):  # fmt: skip
+    for path in (*_paths(job), "nameplate", "nameplate/nothing", "readings/s99/current", "readings", "..", "machine/name", "nameplate/id", "a/b/c/d/e/f"):  # fmt: skip
         said.setdefault(path.partition("/")[0], {})[path] = [or_refusal(lambda path=path: label_of(job, path)), *(or_refusal(lambda path=path, text=text: _typed(job, path, text)) for text in TYPED)]  # fmt: skip
     said["removed"] = [or_refusal(lambda one=one: without_item(job, "readings", one)) for one in ("s1", "s77")]
     return said
@@ -130,7 +130,7 @@ def _said_of(job: Job, answer: Assessment, actor: Actor) -> Iterator[Any]:
         yield or_refusal(lambda step=step, state=state: sign_step(job, answer, step, state, "seen", None, actor))
     for of, by in (("the drive", "the owner"), ("", "x"), ("x", " ")):
         yield or_refusal(lambda of=of, by=by: record_approval(job, of, by, "owner", actor))
-    for path in (*STATEMENTS, "plate"):
+    for path in (*STATEMENTS, "nameplate"):
         for one in (*(item["id"] for item in (value_at(job, path) if path in STATEMENTS else [])), "s99"):
             for why in ("wrong", " "):
                 yield or_refusal(lambda path=path, one=one, why=why: withdraw(job, path, one, why, actor))
@@ -140,7 +140,7 @@ def left_out() -> dict[str, Any]:
     """What is left out of a job that fails for one value, for two together, or for everything; and jobs made of jobs."""
     job = bases()[0]
     refusal = ValueError("a fault")
-    some = ("plate/rated_power", "readings/s1/current")
+    some = ("nameplate/rated_power", "readings/s1/current")
 
     def fails_with(*paths: str) -> Callable[[Job], bool]:
         return lambda tried: any(value_at(tried, path) is None for path in paths)
@@ -148,7 +148,7 @@ def left_out() -> dict[str, Any]:
     said = {
         str(paths): sound_part(job, refusal, fails_with(*paths), newest).left_out
         for paths in (some[:1], some[1:], some)
-        for newest in (None, some[0], "plate/poles")
+        for newest in (None, some[0], "nameplate/poles")
     }
     said["everything"] = sound_part(job, refusal, lambda _: False).left_out
     made: dict[str, Any] = {f"copy {how}": copied(job, how, name) for how in CopyOf for name in ("", " other ")}

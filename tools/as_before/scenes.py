@@ -96,7 +96,7 @@ def told_of_job(job: Job) -> dict[str, Any]:
     fit = fit_job(job)
     answer = assess(job, fit)
     report = build_report(job, answer, "2026-11-01", "r1", None)
-    ids = tuple(one.id for one in job.document.options.considered)
+    ids = tuple(one.id for one in job.document.options.candidates)
     asked = {"effects": lambda: effects(job, fit), "causes": lambda: causes(job, fit), "loaded": lambda: loaded(job, fit), "beside": lambda: beside(job, ids, fit)}  # fmt: skip
     more = {name: or_refusal(work) for name, work in asked.items()}
     return {name: getattr(answer, name) for name in type(answer).model_fields} | more | {"report": report}

@@ -8,7 +8,7 @@ import { BenchDesk } from "../src/bench/desk";
 import { BUILT, EXPERIMENT, frame, PlayedSocket } from "./bench";
 
 const AGAIN_MS = 1000;
-const OTHER = { of: "stand", name: "three-phase fan", wheel: "axial", drive: false } as const;
+const OTHER = { of: "stand", name: "three-phase fan", machine_type: "axial", drive: false } as const;
 
 let sockets: PlayedSocket[];
 let desk: BenchDesk;

@@ -87,7 +87,7 @@ export const RIG: Schemas["RigView"] = {
     { meter: "watts", quantity: "input_power" },
     { meter: "flow", quantity: "airflow" },
   ],
-  wheel: "forward-curved",
+  machine_type: "forward-curved",
   fans: 1,
   drive: false,
   electronic: false,

@@ -12,8 +12,8 @@ import { Outbox } from "../src/shared/outbox";
 import { valueAt } from "../src/shared/paths";
 import { PlayedServer } from "./server";
 
-const POWER = "plate/rated_power";
-const AMPS = "plate/rated_current";
+const POWER = "nameplate/rated_power";
+const AMPS = "nameplate/rated_current";
 const SAVES_BY_ITSELF_MS = 1500;
 const TRIES_AGAIN_MS = 1500;
 

@@ -81,7 +81,7 @@ describe("what is known of what follows from a job", () => {
 });
 
 describe("what a page shows of a job", () => {
-  const POWER = "plate/rated_power";
+  const POWER = "nameplate/rated_power";
   const REST_MS = 1200;
   let server: PlayedServer;
   let desk: JobDesk;

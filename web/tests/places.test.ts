@@ -9,9 +9,9 @@ import { asLocal, asUtc, dayOf, timeAsUtc, zoneWord } from "../src/shared/times"
 import { fields } from "../src/generated/fields";
 
 const VIEW = {
-  machine: { name: "Hall fan", wheel: "forward-curved" },
+  machine: { name: "Hall fan", type: "forward-curved" },
   document: {
-    plate: { rated_power: { typed: "1/2 hp", si: 372.85, unit: "hp" }, marking: "" },
+    nameplate: { rated_power: { typed: "1/2 hp", si: 372.85, unit: "hp" }, marking: "" },
     readings: [
       { id: "s1", current: { typed: "3.1 A", si: 3.1, unit: "A" } },
       { id: "s2", current: null },
@@ -21,7 +21,7 @@ const VIEW = {
 
 describe("what stands at a path", () => {
   it("goes down fields, and into lists by the items' own names", () => {
-    expect(valueAt(VIEW, "plate/rated_power")).toMatchObject({ typed: "1/2 hp" });
+    expect(valueAt(VIEW, "nameplate/rated_power")).toMatchObject({ typed: "1/2 hp" });
     expect(valueAt(VIEW, "readings/s1/current")).toMatchObject({ si: 3.1 });
     expect(valueAt(VIEW, "machine/name")).toBe("Hall fan");
   });
@@ -33,8 +33,8 @@ describe("what stands at a path", () => {
   });
 
   it("holds what was typed, blanks at its ends aside", () => {
-    expect(holds(VIEW, "plate/rated_power", " 1/2 hp ")).toBe(true);
-    expect(holds(VIEW, "plate/rated_power", "0.5 hp")).toBe(false);
+    expect(holds(VIEW, "nameplate/rated_power", " 1/2 hp ")).toBe(true);
+    expect(holds(VIEW, "nameplate/rated_power", "0.5 hp")).toBe(false);
     expect(holds(VIEW, "machine/name", "Hall fan")).toBe(true);
     expect(holds(VIEW, "readings/s2/current", "")).toBe(true);
   });
@@ -42,10 +42,10 @@ describe("what stands at a path", () => {
 
 describe("the name of a field", () => {
   it.each([
-    ["plate/rated_power", "plate/rated_power"],
+    ["nameplate/rated_power", "nameplate/rated_power"],
     ["readings/s2/current", "readings/*/current"],
     ["duty/steps/s1/hours", "duty/steps/*/hours"],
-    ["options/considered/k4/product/price", "options/considered/*/product/price"],
+    ["options/candidates/k4/product/price", "options/candidates/*/product/price"],
     ["setup/trials/t3/reading", "setup/trials/*/reading"],
     ["proof/pairs/p1/before", "proof/pairs/*/before"],
   ])("%s", (path, name) => expect(fieldName(path)).toBe(name));
@@ -106,10 +106,10 @@ describe("a field that is sought", () => {
       return path.startsWith("charts/");
     });
     expect(reveal("charts/amps_chart")).toBe(true);
-    expect(reveal("plate/rated_power")).toBe(false);
+    expect(reveal("nameplate/rated_power")).toBe(false);
     stop();
     expect(reveal("charts/amps_chart")).toBe(false);
-    expect(asked).toEqual(["charts/amps_chart", "plate/rated_power"]);
+    expect(asked).toEqual(["charts/amps_chart", "nameplate/rated_power"]);
   });
 });
 

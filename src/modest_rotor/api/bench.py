@@ -22,7 +22,7 @@ from modest_rotor.core.bench.why import Meter, Moves, reasons
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import WithWords
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.recognized import meant
 from modest_rotor.core.say import say
 from modest_rotor.core.stations.product import ProductType
@@ -42,7 +42,7 @@ class RigName(WithWords):
     of: Literal["stand", "job", "product"] = "stand"
     name: Words = Field(default="", max_length=LONGEST_NAME, description="of a stand that ships, or code of a product")
     job: int | None = None
-    wheel: Wheel = Wheel.FORWARD_CURVED
+    machine_type: MachineType = MachineType.FORWARD_CURVED
     drive: bool = Field(default=False, description="whether a drive is put before it")
 
 
@@ -60,7 +60,7 @@ class RigView(WithWords):
     notes: tuple[str, ...]
     knobs: tuple[Knob, ...]
     meters: tuple[MeterView, ...]
-    wheel: Wheel
+    machine_type: MachineType
     fans: int
     drive: bool
     electronic: bool
@@ -106,7 +106,7 @@ class BenchBook(WithWords):
     built: Turned = Field(description="controls with nothing turned")
     jobs: tuple[JobChoice, ...]
     motors: tuple[ProductChoice, ...]
-    wheels: tuple[Wheel, ...]
+    machine_types: tuple[MachineType, ...]
     course: tuple[Experiment, ...]
     topics: tuple[str, ...]
 
@@ -173,8 +173,8 @@ def stand_of(name: RigName) -> Stand:
         return _with_drive(stand_called(meant(name.name, stands())), name.drive)
     if name.of == "product":
         product = catalogue.product(name.name)
-        key = (product.model_dump_json(), name.wheel, name.drive)
-        return _stands.kept(key, lambda: _with_drive(stand_of_product(product, name.wheel), name.drive))
+        key = (product.model_dump_json(), name.machine_type, name.drive)
+        return _stands.kept(key, lambda: _with_drive(stand_of_product(product, name.machine_type), name.drive))
     if name.job is None:
         raise ChangeRefused(say("api-bench-stand-of"))
     job = jobs.job_of(name.job)
@@ -199,7 +199,7 @@ def view_of(stand: Stand) -> RigView:
         notes=stand.notes,
         knobs=knobs_of(stand),
         meters=tuple(MeterView(meter=meter, quantity=quantity_of(stand, meter)) for meter in meters_of(stand)),
-        wheel=load.machine.shape.wheel,
+        machine_type=load.machine.shape.machine_type,
         fans=load.running,
         drive=stand.drive is not None,
         electronic=stand.is_electronic,
@@ -222,7 +222,7 @@ def book() -> BenchBook:
             JobChoice(id=job, machine=machine, site=site) for job, machine, site in jobs.machines_for_the_bench()
         ),
         motors=tuple(ProductChoice(code=one.code, name=one.name) for one in motors),
-        wheels=tuple(Wheel),
+        machine_types=tuple(MachineType),
         course=course(),
         topics=tuple(map(topic_words, TOPICS)),
     )

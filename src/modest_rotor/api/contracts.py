@@ -20,6 +20,7 @@ from modest_rotor.core.say import code_of
 from modest_rotor.core.statements import Actor
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.core.stations.sheet import storable
+from modest_rotor.core.upgrades import path_today
 from modest_rotor.formats.clock import LONGEST_ZONE
 from modest_rotor.store import logs
 from modest_rotor.store.jobs import StoredJob, assessed
@@ -31,6 +32,8 @@ LONGEST_NAME = 120
 
 Words = Annotated[str, AfterValidator(storable)]
 """Text as it comes in: nothing that the database could not keep."""
+Place = Annotated[str, AfterValidator(path_today)]
+"""A path as it comes in: that of a page that was opened before the program was renewed names the same place still."""
 Learner = Annotated[Words, Query(max_length=LONGEST_NAME)]
 """Whose record is asked for, in an address."""
 
@@ -161,7 +164,7 @@ class Edit(WithWords):
     """One edit of one field: typed text for quantities and words, a value for choices."""
 
     revision: str = Field(max_length=40)
-    path: str = Field(max_length=120)
+    path: Place = Field(max_length=120)
     text: Words | None = Field(default=None, max_length=4000)
     value: Any = None
     units: UnitSystem = "si"
@@ -171,7 +174,7 @@ class Edit(WithWords):
 class Draft(WithWords):
     """Typed text that is not saved yet."""
 
-    path: str = Field(max_length=120)
+    path: Place = Field(max_length=120)
     text: Words = Field(max_length=4000)
     units: UnitSystem = "si"
     window: Words = Field(

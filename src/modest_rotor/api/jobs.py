@@ -18,6 +18,7 @@ from modest_rotor.api.contracts import (
     JobView,
     NewJob,
     NodesAnswer,
+    Place,
     Preview,
     Problem,
     SiteNumbers,
@@ -145,7 +146,7 @@ def redo(job_id: int, step: Step) -> Response:
 
 @router.post("/jobs/{job_id}/items/{name:path}", response_model=JobView)
 @with_connection
-def add_item(job_id: int, name: str, step: Step, like: str | None = None, stage: Stage | None = None) -> Response:
+def add_item(job_id: int, name: Place, step: Step, like: str | None = None, stage: Stage | None = None) -> Response:
     """Add a set of readings (``readings``), a duty step (``duty/steps``), a lead or a call; empty, or like another item.
 
     :param stage: of a set, where it is known from where it was added.
@@ -155,7 +156,7 @@ def add_item(job_id: int, name: str, step: Step, like: str | None = None, stage:
 
 @router.delete("/jobs/{job_id}/items/{name:path}", response_model=JobView)
 @with_connection
-def remove_item(job_id: int, name: str, revision: str, who: Words = "") -> Response:
+def remove_item(job_id: int, name: Place, revision: str, who: Words = "") -> Response:
     """Remove a set (``readings/s2``) or step (``duty/steps/s3``); undo brings it back."""
     return view(jobs.carry_out(job_id, revision, RemoveItem(name), actor_now(who)))
 
@@ -182,14 +183,16 @@ def ranked_causes(job_id: int) -> RankedCauses:
 
 
 @router.get("/jobs/{job_id}/loaded")
-async def loaded(job_id: int, tightness: Annotated[str, Query(max_length=40)] = "") -> tuple[LoadedAnswer, ...]:
+async def loaded(job_id: int, resistance_factor: Annotated[str, Query(max_length=40)] = "") -> tuple[LoadedAnswer, ...]:
     """What each option moves and takes as the filter loads, its setting left as it is.
 
-    :param tightness: the state of the system that is asked about, as typed and not saved yet; else the one that was saved.
+    :param resistance_factor: the state of the system that is asked about, as typed and not saved yet; else the one that was saved.
     """
     job = await run_in_threadpool(with_connection(jobs.job_of), job_id)
-    if tightness:
-        job = with_change(job, "options/tightness", read_for(job, "options/tightness", tightness, "si"))
+    if resistance_factor:
+        job = with_change(
+            job, "options/resistance_factor", read_for(job, "options/resistance_factor", resistance_factor, "si")
+        )
     return await solved(loaded_here, job, about=name_of(job))
 
 

@@ -19,7 +19,7 @@ from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import ChangeRefused, Refusal, UnknownItem
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import WithWords
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.say import say
 from modest_rotor.core.tables import find_row, read_table
@@ -196,7 +196,7 @@ def add_set(machine_id: int, said: SetIn) -> TakenIn:
     if reading is None:
         raise UnknownItem(say("api-log-add-set-set-there"))
     answers = {one.id: one for one in assess_job(stored.job).sets}
-    values = values_of(reading, answers.get(reading.id), stored.job.machine.wheel)
+    values = values_of(reading, answers.get(reading.id), stored.job.machine.type)
     new = logs.NewReading(
         _time(reading.taken_at), setting_word(reading), reading.taken_by or said.who or "visit", values, said.who
     )
@@ -301,7 +301,7 @@ def _view(machine_id: int) -> LogView:
         else None,
         signed=frozen[1].line if frozen else None,
         settings=_settings(machine_id),
-        columns=_columns(job.machine.wheel, job.document.plate.kind),
+        columns=_columns(job.machine.type, job.document.nameplate.kind),
         kinds=[KindLine(kind=EventKind(one["event"]), words=one["words"]) for one in read_table("service_events")],
         capacitor_leaves=_leaves(answer),
     )
@@ -324,8 +324,8 @@ def _leaves(answer: LogAnswer) -> CapacitorLeaves | None:
     return CapacitorLeaves(earliest=logs.at_of(told.earliest), likely=logs.at_of(told.likely), latest=latest)
 
 
-def _columns(wheel: Wheel | None, kind: MotorKind | None) -> list[ColumnLine]:
-    left_out = set(FAN_ONLY if wheel is Wheel.PUMP else PUMP_ONLY)
+def _columns(machine_type: MachineType | None, kind: MotorKind | None) -> list[ColumnLine]:
+    left_out = set(FAN_ONLY if machine_type is MachineType.PUMP else PUMP_ONLY)
     if kind is not MotorKind.SPLIT_CAPACITOR:
         left_out.add("capacitance")
     return [

@@ -81,9 +81,9 @@ def _assess(job: Job, fit: MotorFit | None, memo: Memo | None, meanwhile: Job | 
         program_version=__version__,
         currency=job.currency,
         plate=walk.of(nodes.plate_answer),
-        identity=identify(job.document.identification, job.document.leads, job.document.plate.phases),
+        identity=identify(job.document.identification, job.document.leads, job.document.nameplate.phases),
         sets=walk.of(nodes.answered),
-        round=reading_round(walk.of(nodes.wheel), walk.of(nodes.plate)),
+        round=reading_round(walk.of(nodes.machine_type), walk.of(nodes.plate)),
         wanted_flow=walk.of(nodes.wanted),
         amps_chart=amps_chart_state(charts),
         blower_table=blower_table_state(charts),
@@ -110,12 +110,12 @@ def effects(job: Job, fit: MotorFit | None = None) -> EffectTable:
 def causes(job: Job, fit: MotorFit | None = None) -> RankedCauses:
     """What explains the last set of readings, the likeliest cause first; arguments as :func:`assess`."""
     walk = _walk(job, fit)
-    plate, target, figure = job.document.plate, job.document.target, walk.of(nodes.wanted).figure
+    plate, target, figure = job.document.nameplate, job.document.target, walk.of(nodes.wanted).figure
     wanted = figure.value if figure else None
     static = target.rated_static.si if target.rated_static else None
-    wheel, facts = walk.of(nodes.wheel), walk.of(nodes.plate)
-    found = baseline(facts, plate.holds, wheel, walk.of(nodes.sets), walk.of(nodes.fit), wanted, static)
-    return ranked_causes(found, wheel)
+    machine_type, facts = walk.of(nodes.machine_type), walk.of(nodes.plate)
+    found = baseline(facts, plate.holds, machine_type, walk.of(nodes.sets), walk.of(nodes.fit), wanted, static)
+    return ranked_causes(found, machine_type)
 
 
 def loaded(job: Job, fit: MotorFit | None = None, memo: Memo | None = None) -> tuple[LoadedAnswer, ...]:

@@ -191,7 +191,7 @@ class WorstFinding(Frozen):
     others: int
 
 
-class Candidate(Frozen):
+class CandidateAnswer(Frozen):
     """One candidate in a line. ``limit`` is the first of its limits; none of one that is stopped."""
 
     id: str
@@ -221,7 +221,7 @@ class ShortAnswer(Frozen):
     worst: WorstFinding | None = None
     waits: str | None = None
     base: str = ""
-    candidates: tuple[Candidate, ...] = ()
+    candidates: tuple[CandidateAnswer, ...] = ()
     differences: Phrase = ()
     saving: Phrase = ()
     as_found: str | None = None

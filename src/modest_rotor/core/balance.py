@@ -32,7 +32,7 @@ SAME_SYSTEM = 0.01
 def draw_balance(case: Case, keep: Keeper) -> Balance:
     """Curves, points and readouts of a case; where they cannot be drawn, what each waits for."""
     machine, options, after = case.machine, case.options.options, case.all_answered[len(case.sets) :]
-    medium = medium_of(case.wheel)
+    medium = medium_of(case.machine_type)
     quantities = medium.flow, medium.pressure
     curves: tuple[BalanceCurve, ...] = ()
     points: tuple[BalancePoint, ...] = ()

@@ -1,7 +1,7 @@
 """Edits as named changes: a path, what stood there before, what stands there after.
 
-A path names the place with slashes: ``plate/rated_power``, ``readings/s2/current`` (items of a list by their id),
-``machine/wheel``. A whole list may be set too (``readings``), which is how items are added and removed.
+A path names the place with slashes: ``nameplate/rated_power``, ``readings/s2/current`` (items of a list by their id),
+``machine/type``. A whole list may be set too (``readings``), which is how items are added and removed.
 """
 
 from __future__ import annotations

@@ -31,7 +31,7 @@ def copied(job: Job, how: CopyOf, machine_name: str = "") -> Job:
     decision = old.decision.model_copy(
         update={"chosen": None, "why": None, "left_open": None, "approvals": (), "made_by": None}
     )
-    kept: dict[str, Any] = {"plate": old.plate, "target": old.target, "duty": old.duty, "decision": decision}
+    kept: dict[str, Any] = {"nameplate": old.nameplate, "target": old.target, "duty": old.duty, "decision": decision}
     if how is CopyOf.SECOND_PLAN:
         whole: dict[str, Any] = {
             "call": old.call,
@@ -46,7 +46,7 @@ def copied(job: Job, how: CopyOf, machine_name: str = "") -> Job:
         document = JobDocument(**kept, **whole, options=options)
         machine = job.machine
     else:
-        here = ("filter_excess", "wheel_loss", "repair_cost", "tightness", "loaded_static")
+        here = ("filter_excess", "wheel_loss", "repair_cost", "resistance_factor", "loaded_static")
         fresh = options.model_copy(update={"fitting": Fitting(), "repairs": (), **dict.fromkeys(here)})
         document = JobDocument(**kept, options=fresh)
         machine = job.machine.model_copy(update={"place": None})

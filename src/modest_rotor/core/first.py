@@ -9,8 +9,8 @@ from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.job import Job
 from modest_rotor.core.say import say
 from modest_rotor.core.stations.duty import HoursFrom
+from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.options import USUAL
-from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.plate_line import read_line
 from modest_rotor.core.tables import read_table
 
@@ -18,7 +18,7 @@ from modest_rotor.core.tables import read_table
 def prepared(job: Job, line: str = "", building: str | None = None) -> Job:
     """The job with an empty set of readings, the usual candidates, the plate's line read, and a year where a building is named.
 
-    :param line: the plate as typed in one line; what is doubtful in it is asked about on Plate and written nowhere.
+    :param line: the plate as typed in one line; what is doubtful in it is asked about on Nameplate and written nowhere.
     :param building: of the table duty_templates: its running hours as one step at full flow, marked assumed. Part flow would save
         more, and is not promised before it is said how it is met today.
     :raises ChangeRefused: there is no such building.
@@ -26,13 +26,13 @@ def prepared(job: Job, line: str = "", building: str | None = None) -> Job:
     Source: the table, invented; what is looked at first is common practice.
     """
     data: dict[str, Any] = job.document.model_dump(mode="json")
-    if line.strip() and job.document.plate == Plate():
+    if line.strip() and job.document.nameplate == Nameplate():
         read = read_line(line, job.site.style_of(job.site.units))
-        data["plate"] = data["plate"] | {"line": line.strip()} | read.values
+        data["nameplate"] = data["nameplate"] | {"line": line.strip()} | read.values
     if not data["readings"]:
         data["readings"] = [{"id": "s1", "name": say("term-as-found")}]
-    if not data["options"]["considered"]:
-        data["options"]["considered"] = [{"id": one.id, "kind": one.kind} for one in USUAL]
+    if not data["options"]["candidates"]:
+        data["options"]["candidates"] = [{"id": one.id, "kind": one.kind} for one in USUAL]
     if building is not None and not data["duty"]["steps"]:
         data["duty"]["steps"] = [_year_of(building)]
     return job.model_copy(update={"document": type(job.document).model_validate(data)})

@@ -43,5 +43,5 @@ def all_terms() -> tuple[Term, ...]:
 
 @cache
 def term_of_field(path: str) -> str | None:
-    """The code of the term that the field at a path (``plate/frame``, ``readings/*/tap``) asks for; none where it is an everyday word."""
+    """The code of the term that the field at a path (``nameplate/frame``, ``readings/*/tap``) asks for; none where it is an everyday word."""
     return next((row["code"] for row in read_table("glossary") if path in row["fields"].split()), None)

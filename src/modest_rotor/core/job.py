@@ -8,7 +8,7 @@ from typing import Any, Literal
 from pydantic import Field, model_validator
 
 from modest_rotor.core.numerals import NumberStyle
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.quantities import UnitSystem
 from modest_rotor.core.say import say
 from modest_rotor.core.stations.call import Call
@@ -18,8 +18,8 @@ from modest_rotor.core.stations.duty import Duty
 from modest_rotor.core.stations.findings import Checks, Mark
 from modest_rotor.core.stations.identification import CallTap, Identification, Lead
 from modest_rotor.core.stations.meters import Meters
+from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.options import OptionCosts
-from modest_rotor.core.stations.plate import Plate
 from modest_rotor.core.stations.proof import Proof
 from modest_rotor.core.stations.readings import ReadingSet, Stage
 from modest_rotor.core.stations.setup import Setup
@@ -28,7 +28,7 @@ from modest_rotor.core.stations.target import Target
 from modest_rotor.core.upgrades import NEWEST, upgraded
 
 FORMAT_NAME: Literal["modest-rotor job"] = "modest-rotor job"
-FORMAT_VERSION: Literal[2] = NEWEST
+FORMAT_VERSION: Literal[3] = NEWEST
 LONGEST_CONTACT = 300
 MOST_SETS, MOST_LEADS, MOST_MARKS = 60, 16, 500
 
@@ -72,14 +72,14 @@ class Machine(Sheet):
 
     name: str = Field(title=say("label-machine"), min_length=1, max_length=LONGEST_NAME)
     place: str | None = told("field-Machine-place", longest=LONGEST_NAME)
-    wheel: Wheel | None = chosen("field-Machine-wheel")
+    type: MachineType | None = chosen("field-Machine-type")
 
 
 class JobDocument(Sheet):
     """What is said of one job, apart from the machine and the site it belongs to."""
 
     call: Call = Call()
-    plate: Plate = Plate()
+    nameplate: Nameplate = Nameplate()
     identification: Identification = Identification()
     leads: tuple[Lead, ...] = Field(default=(), max_length=MOST_LEADS)
     call_taps: tuple[CallTap, ...] = Field(default=(), max_length=MOST_LEADS)
@@ -103,7 +103,7 @@ class JobDocument(Sheet):
             self.leads,
             self.call_taps,
             self.marks,
-            self.options.considered,
+            self.options.candidates,
             self.options.waivers,
             self.decision.approvals,
             self.setup.signs,
@@ -117,10 +117,10 @@ class JobDocument(Sheet):
         return self
 
     @property
-    def plate_as_fed(self) -> Plate:
+    def nameplate_as_fed(self) -> Nameplate:
         """The plate in the connection that the volts read ask for, where nobody said which one is wired."""
         read = next((one.voltage for one in self.before if one.voltage is not None), None)
-        return self.plate.as_fed(read.si if read else None)
+        return self.nameplate.as_fed(read.si if read else None)
 
     @property
     def before(self) -> tuple[ReadingSet, ...]:
@@ -137,7 +137,7 @@ class Job(Sheet):
     """A whole job: the file that goes in and out."""
 
     format: Literal["modest-rotor job"] = FORMAT_NAME
-    version: Literal[2] = FORMAT_VERSION
+    version: Literal[3] = FORMAT_VERSION
     site: Site
     machine: Machine
     document: JobDocument = JobDocument()

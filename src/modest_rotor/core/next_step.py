@@ -13,7 +13,7 @@ from modest_rotor.core.options.found_machine import reference_set
 from modest_rotor.core.options.year import cost_of
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import figure
-from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.proof.answer import ProofAnswer
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.say import capital, say
@@ -69,7 +69,7 @@ def _call(case: Case) -> Iterator[Next]:
     if call.protected is None:
         yield _next(Station.CALL, "call/protected", say("next-step-call-ask-whether"), say("next-step-call-if-lower"))
     if call.is_protected and case.least_flow is None:
-        path = f"call/minimum_{medium_of(case.wheel).flow}"
+        path = f"call/minimum_{medium_of(case.machine_type).flow}"
         yield _next(Station.CALL, path, say("next-step-call-documented-least"), say("next-step-call-until-recorded"))
 
 
@@ -80,24 +80,24 @@ def _within_reach(case: Case, steps: Iterator[Next]) -> Iterator[Next]:
 
 
 def _plate(case: Case) -> Iterator[Next]:
-    plate = case.job.document.plate
+    plate = case.job.document.nameplate
     for field, words, why in PLATE_ORDER:
         if getattr(plate, field) is None:
-            yield _next(Station.PLATE, f"plate/{field}", words, why)
+            yield _next(Station.PLATE, f"nameplate/{field}", words, why)
     if plate.phases == 1 and plate.run_capacitance is None:
         yield _next(
             Station.PLATE,
-            "plate/run_capacitance",
+            "nameplate/run_capacitance",
             say("next-step-plate-microfarads-run"),
             say("next-step-plate-tells-capacitor"),
         )
 
 
 def _readings(case: Case) -> Iterator[Next]:
-    if case.wheel is None:
+    if case.machine_type is None:
         yield _next(
             Station.READINGS,
-            "machine/wheel",
+            "machine/type",
             say("next-step-readings-what-motor"),
             say("next-step-readings-kind-wheel"),
         )
@@ -135,7 +135,7 @@ def _findings(findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> Iter
 def _fan_side(case: Case, at: str) -> Iterator[Next]:
     reference = reference_set(case.sets)
     assert reference is not None
-    pump = case.wheel is Wheel.PUMP
+    pump = case.machine_type is MachineType.PUMP
     if reference.pressure is None or reference.one_sided:
         read = next(reading for reading in case.job.document.readings if reading.id == reference.id)
         field = "pump_differential" if pump else "return_static" if read.supply_static else "supply_static"
@@ -181,7 +181,7 @@ def _duty(case: Case) -> Iterator[Next]:
     part = any(step.flow_share and step.flow_share.si < NEAR_FULL for step in duty.steps)
     if part and duty.part_flow is None:
         yield _next(Station.DUTY, "duty/part_flow", say("next-step-duty-how-part"), say("next-step-duty-decides-what"))
-    if case.wheel is Wheel.PUMP and duty.static_lift is None:
+    if case.machine_type is MachineType.PUMP and duty.static_lift is None:
         yield _next(
             Station.DUTY, "duty/static_lift", say("next-step-duty-static-lift"), say("next-step-duty-lift-slowing")
         )
@@ -200,7 +200,7 @@ def _options(case: Case) -> Iterator[Next]:
             say("next-step-because", why=capital(case.found.why)),
         )
         return
-    for option, considered in zip(case.options.options[1:], case.job.document.options.considered, strict=False):
+    for option, candidate in zip(case.options.options[1:], case.job.document.options.candidates, strict=False):
         asked = next((one for one in option.checks if one.fits is Fits.UNKNOWN and one.path), None)
         if asked:
             told = asked.sentence if isinstance(asked.sentence, tuple) else (asked.sentence,)
@@ -210,11 +210,11 @@ def _options(case: Case) -> Iterator[Next]:
                 sentence=told,
                 why=(say("next-step-options-for", letter=option.letter, question=asked.question),),
             )
-        if cost_of(considered) is None and option.stop is None:
+        if cost_of(candidate) is None and option.stop is None:
             words = say("next-step-options-what-costs", letter=option.letter, option=option.title)
             yield _next(
                 Station.OPTIONS,
-                f"options/considered/{considered.id}/price",
+                f"options/candidates/{candidate.id}/price",
                 words,
                 say("next-step-options-payback-waits"),
             )

@@ -16,7 +16,7 @@ from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.outcome import Absent, Withheld
 from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.proof.answer import ProofAnswer, proof_answer
 from modest_rotor.core.rail import draw_rail, tell_on_board, tell_saving
 from modest_rotor.core.rules.book import judge, ways_of
@@ -47,9 +47,9 @@ OTHER_MOTOR = MotorFit(
 
 
 @GRAPH.node("machine")
-def wheel(job: Job) -> Wheel | None:
+def machine_type(job: Job) -> MachineType | None:
     """What the motor drives."""
-    return job.machine.wheel
+    return job.machine.type
 
 
 @GRAPH.node("meters")
@@ -58,10 +58,10 @@ def accuracies(job: Job) -> Accuracies:
     return job.document.meters.accuracies
 
 
-@GRAPH.node("plate", "readings")
+@GRAPH.node("nameplate", "readings")
 def plate(job: Job) -> PlateFacts:
     """The numbers of the plate, in the connection that the volts read ask for."""
-    return plate_facts(job.document.plate_as_fed)
+    return plate_facts(job.document.nameplate_as_fed)
 
 
 @GRAPH.node("readings")
@@ -78,36 +78,38 @@ def fit(plate: PlateFacts, of_the_motor: MotorReadings) -> MotorFit:
 
 @GRAPH.node("readings")
 def facts(
-    job: Job, plate: PlateFacts, wheel: Wheel | None, fit: MotorFit, accuracies: Accuracies, keep: Keeper
+    job: Job, plate: PlateFacts, machine_type: MachineType | None, fit: MotorFit, accuracies: Accuracies, keep: Keeper
 ) -> tuple[SetFacts, ...]:
     """Every set by its meters, those of the machine set up anew as well."""
     return tuple(
-        keep(set_facts, one, number, *_motor_in(one, plate, fit, wheel), accuracies)
+        keep(set_facts, one, number, *_motor_in(one, plate, fit, machine_type), accuracies)
         for number, one in enumerate(job.document.readings, 1)
     )
 
 
 def _motor_in(
-    one: ReadingSet, plate: PlateFacts, fit: MotorFit, wheel: Wheel | None
-) -> tuple[PlateFacts, Wheel | None, MotorFit]:
-    return (NO_PLATE, wheel, OTHER_MOTOR) if one.stage is Stage.AFTER else (plate, wheel, fit)
+    one: ReadingSet, plate: PlateFacts, fit: MotorFit, machine_type: MachineType | None
+) -> tuple[PlateFacts, MachineType | None, MotorFit]:
+    return (NO_PLATE, machine_type, OTHER_MOTOR) if one.stage is Stage.AFTER else (plate, machine_type, fit)
 
 
 @GRAPH.node("target")
-def wanted(job: Job, wheel: Wheel | None) -> Result:
+def wanted(job: Job, machine_type: MachineType | None) -> Result:
     """The flow that is wanted.
 
     :returns: m³/s with its working. Source: :func:`target_flow`.
     """
-    return target_flow(job.document.target, wheel)
+    return target_flow(job.document.target, machine_type)
 
 
 @GRAPH.node("charts", "target", "readings")
-def flow_context(job: Job, facts: tuple[SetFacts, ...], wheel: Wheel | None, accuracies: Accuracies) -> FlowContext:
+def flow_context(
+    job: Job, facts: tuple[SetFacts, ...], machine_type: MachineType | None, accuracies: Accuracies
+) -> FlowContext:
     """What all sets share of the flow: charts that can be read, the place, and the first set whose flow was measured."""
     charts, before = job.document.charts, {one.id for one in job.document.before}
     return FlowContext(
-        wheel=wheel,
+        machine_type=machine_type,
         charts=charts,
         amps=readable(amps_chart, charts) if charts.amps_chart else None,
         table=readable(blower_table, charts) if charts.blower_table else None,
@@ -119,14 +121,14 @@ def flow_context(job: Job, facts: tuple[SetFacts, ...], wheel: Wheel | None, acc
 
 @GRAPH.node()
 def flows(
-    facts: tuple[SetFacts, ...], flow_context: FlowContext, wheel: Wheel | None, keep: Keeper
+    facts: tuple[SetFacts, ...], flow_context: FlowContext, machine_type: MachineType | None, keep: Keeper
 ) -> tuple[tuple[FlowWay, ...], ...]:
     """The flow of each set by every way."""
-    return tuple(keep(_flow_ways, one, flow_context, wheel) for one in facts)
+    return tuple(keep(_flow_ways, one, flow_context, machine_type) for one in facts)
 
 
-def _flow_ways(one: SetFacts, context: FlowContext, wheel: Wheel | None) -> tuple[FlowWay, ...]:
-    return flow_ways(one, context, flow_by_power(one, wheel))
+def _flow_ways(one: SetFacts, context: FlowContext, machine_type: MachineType | None) -> tuple[FlowWay, ...]:
+    return flow_ways(one, context, flow_by_power(one, machine_type))
 
 
 @GRAPH.node("readings")
@@ -137,14 +139,14 @@ def answered(
     flow_context: FlowContext,
     plate: PlateFacts,
     fit: MotorFit,
-    wheel: Wheel | None,
+    machine_type: MachineType | None,
     wanted: Result,
     keep: Keeper,
 ) -> tuple[SetAnswer, ...]:
     """What is told of each set, in the order in which they were read."""
     told = []
     for earlier, read, one, ways in zip((None, *facts), job.document.readings, facts, flows, strict=False):
-        its_plate, _, its_fit = _motor_in(read, plate, fit, wheel)
+        its_plate, _, its_fit = _motor_in(read, plate, fit, machine_type)
         told.append(keep(answer_set, one, earlier, its_plate, flow_context, ways, its_fit, wanted))
     return tuple(told)
 
@@ -173,19 +175,21 @@ def after(job: Job, with_flows: tuple[SetFacts, ...]) -> tuple[SetFacts, ...]:
 
 @GRAPH.node("duty", "call")
 def found(
-    job: Job, wheel: Wheel | None, plate: PlateFacts, sets: tuple[SetFacts, ...], fit: MotorFit
+    job: Job, machine_type: MachineType | None, plate: PlateFacts, sets: tuple[SetFacts, ...], fit: MotorFit
 ) -> FoundMachine | Absent:
     """The machine as found, or what it waits for."""
     duty, call = job.document.duty, job.document.call
     motor = motor_of(plate, THIS_MOTOR)
-    return find_machine(wheel, plate, motor, sets, duty.fixed_part(wheel), call.is_dead, fit, duty.system_exponent)
+    return find_machine(
+        machine_type, plate, motor, sets, duty.fixed_part(machine_type), call.is_dead, fit, duty.system_exponent
+    )
 
 
 @GRAPH.node("site", "call", "duty", "options")
-def year(job: Job, wheel: Wheel | None, wanted: Result) -> Year:
+def year(job: Job, machine_type: MachineType | None, wanted: Result) -> Year:
     """What turns watts into money: steps, price, costs, and what protects the flow."""
     call = job.document.call
-    least = call.minimum_flow(wheel)
+    least = call.minimum_flow(machine_type)
     return Year(
         duty=job.document.duty,
         answer=assess_duty(job.document.duty),
@@ -226,12 +230,12 @@ def workings() -> bool:
     return True
 
 
-@GRAPH.node("plate")
+@GRAPH.node("nameplate")
 def compared(
     job: Job, year: Year, capacitance: float | None, measured_volts: float | None, volts_law: VoltsLaw, workings: bool
 ) -> Compared:
     """What the comparison of the options is given beside the machine."""
-    return Compared(job.document.plate, year, capacitance, measured_volts, volts_law, workings)
+    return Compared(job.document.nameplate, year, capacitance, measured_volts, volts_law, workings)
 
 
 @GRAPH.node()
@@ -246,7 +250,7 @@ def options(found: FoundMachine | Absent, compared: Compared, keep: Keeper) -> O
     return compare(found, compared, keep)
 
 
-@GRAPH.node("call", "plate", "meters", "charts", "target", "duty", "options", "decision", "setup", kept=True)
+@GRAPH.node("call", "nameplate", "meters", "charts", "target", "duty", "options", "decision", "setup", kept=True)
 def setup(job: Job, options: OptionsAnswer, right: FoundMachine | Absent) -> SetupAnswer:
     """Set-up of what was chosen."""
     return setup_answer(job, options, right)
@@ -297,11 +301,11 @@ def case(
     )
 
 
-@GRAPH.node("site", "plate")
+@GRAPH.node("site", "nameplate")
 def plate_answer(job: Job, plate: PlateFacts, fit: MotorFit, keep: Keeper) -> PlateAnswer:
     """What the plate says, and what a motor of it would show."""
     expected = keep(expected_results, fit)
-    return assess_plate(job.document.plate, plate, expected, job.site.style_of(job.site.units))
+    return assess_plate(job.document.nameplate, plate, expected, job.site.style_of(job.site.units))
 
 
 @GRAPH.node()

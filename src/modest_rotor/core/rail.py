@@ -117,7 +117,7 @@ def _call(case: Case) -> tuple[Phrase, bool]:
 
 
 def _plate(case: Case) -> tuple[Phrase, bool]:
-    plate = case.job.document.plate
+    plate = case.job.document.nameplate
     pieces: list[str | Figure] = []
     if plate.rated_power is not None:
         pieces.append(as_typed("rated_power", plate.rated_power, "plate"))

@@ -144,14 +144,14 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str, signed:
 
 
 def _machine(job: Job) -> tuple[Fact, ...]:
-    plate, machine, call = job.document.plate, job.machine, job.document.call
+    plate, machine, call = job.document.nameplate, job.machine, job.document.call
     facts = [
         Fact(label=say("label-machine"), value=(machine.name,), basis="typed"),
         *((Fact(label=say("label-where"), value=(machine.place,), basis="typed"),) if machine.place else ()),
         *((Fact(label=say("core-report-machine-serves"), value=(call.serves,), basis="typed"),) if call.serves else ()),
         *(
-            (Fact(label=say("core-report-machine-moves-air"), value=(str(machine.wheel),), basis="typed"),)
-            if machine.wheel
+            (Fact(label=say("core-report-machine-moves-air"), value=(str(machine.type),), basis="typed"),)
+            if machine.type
             else ()
         ),
         *(

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from modest_rotor.core.assessment import (
     BoardLine,
-    Candidate,
+    CandidateAnswer,
     Finding,
     Next,
     NowLine,
@@ -73,7 +73,7 @@ def _takes(case: Case) -> NowLine:
     label, machine = say("short-takes"), case.machine
     sets = case.sets if machine is None else [machine.reference] if machine.reference else []
     read = next((one.reading.current for one in reversed(sets) if one.reading.current is not None), None)
-    rated = case.job.document.plate_as_fed.wired_current
+    rated = case.job.document.nameplate_as_fed.wired_current
     judged: Phrase = ()
     if read is not None:
         judged = (as_typed("current", read, "measured"),)
@@ -131,7 +131,7 @@ def _worst(findings: tuple[Finding, ...]) -> WorstFinding | None:
     )
 
 
-def _candidates(case: Case) -> tuple[Candidate, ...]:
+def _candidates(case: Case) -> tuple[CandidateAnswer, ...]:
     ranking, chosen = case.options.ranking, case.job.document.decision.chosen
     if ranking is None:
         return ()
@@ -139,9 +139,9 @@ def _candidates(case: Case) -> tuple[Candidate, ...]:
     return tuple(_candidate(row, told[row.id], chosen) for row in ranking.rows)
 
 
-def _candidate(row: RankedAnswer, option: OptionAnswer, chosen: str | None) -> Candidate:
+def _candidate(row: RankedAnswer, option: OptionAnswer, chosen: str | None) -> CandidateAnswer:
     unknown = next((one for one in option.checks if one.fits is Fits.UNKNOWN), None)
-    return Candidate(
+    return CandidateAnswer(
         id=row.id,
         letter=option.letter,
         title=option.title,

@@ -1,12 +1,27 @@
-"""Jobs grow old well: what brings a document of each version that shipped to the next."""
+"""Jobs grow old well: what brings a document of each version that shipped to the next, and an edit of its history with it."""
 
 from __future__ import annotations
 
 from collections.abc import Callable
+from copy import deepcopy
 from typing import Any, Literal
 
 Document = dict[str, Any]
-NEWEST: Literal[2] = 2
+NEWEST: Literal[3] = 3
+OLDEST = 1
+"""What a document without a version is taken for: an upgrader leaves alone what it does not know."""
+TERMS_OF_3 = {
+    "plate": "nameplate",
+    "machine/wheel": "machine/type",
+    "duty/held_pressure": "duty/static_pressure_set_point",
+    "duty/run_up": "duty/starting_time",
+    "options/considered": "options/candidates",
+    "options/tightness": "options/resistance_factor",
+    "setup/link": "setup/voltage_selector",
+}
+"""Paths of version 2, and those of version 3 in the trade's standard terms; a path names a place as an edit does."""
+STEPS_OF_3 = {"link": "voltage_selector"}
+"""Steps of set-up that are signed, by their names in version 2."""
 
 
 def words_to_codes(document: Document) -> Document:
@@ -18,12 +33,66 @@ def words_to_codes(document: Document) -> Document:
     return document
 
 
-UPGRADERS: dict[int, Callable[[Document], Document]] = {1: words_to_codes}
+def standard_terms(document: Document) -> Document:
+    """From 2 to 3: parts and fields have the trade's standard terms for names."""
+    parts = {"machine": document.get("machine"), **_dict(document.get("document"))}
+    renamed = _with_terms(parts)
+    machine = {"machine": renamed["machine"]} if "machine" in document else {}
+    rest = {name: part for name, part in renamed.items() if name != "machine"}
+    inner = {"document": rest} if isinstance(document.get("document"), dict) else {}
+    return {**document, **machine, **inner}
+
+
+UPGRADERS: dict[int, Callable[[Document], Document]] = {1: words_to_codes, 2: standard_terms}
 """By the version that each reads."""
 
 
 def upgraded(document: Document) -> Document:
     """A document as the newest version has it. One of a later version stays as it is, to be refused by whoever reads it."""
-    while isinstance(version := document.get("version", NEWEST), int) and version in UPGRADERS:
+    while isinstance(version := document.get("version", OLDEST), int) and version in UPGRADERS:
         document = {**UPGRADERS[version](document), "version": version + 1}
     return document
+
+
+def path_today(path: str) -> str:
+    """Where stands today what stood at a path in an earlier version: edits of a history, and of a page that was opened before."""
+    for before, now in TERMS_OF_3.items():
+        if path == before or path.startswith(f"{before}/"):
+            return now + path.removeprefix(before)
+    return path
+
+
+def value_today(path: str, value: Any) -> Any:
+    """What an edit of version 2 set at a path, under the names of today. :param path: as it was then."""
+    *above, last = path.split("/")
+    whole: Any = {last: value}
+    for step in reversed(above):
+        whole = {step: whole}
+    found = _with_terms(whole)
+    for step in path_today(path).split("/"):
+        found = found[step]
+    return found
+
+
+def _with_terms(parts: Document) -> Document:
+    """Parts of a document, as deep as they are given, under the names of version 3."""
+    parts = deepcopy(parts)
+    for before, now in TERMS_OF_3.items():
+        *above, last = before.split("/")
+        place: Any = parts
+        for step in above:
+            place = place.get(step) if isinstance(place, dict) else None
+        if isinstance(place, dict) and last in place:
+            place.setdefault(now.split("/")[-1], place.pop(last))
+    for sign in _list(_dict(parts.get("setup")).get("signs")):
+        if isinstance(sign, dict) and sign.get("step") in STEPS_OF_3:
+            sign["step"] = STEPS_OF_3[sign["step"]]
+    return parts
+
+
+def _dict(found: Any) -> Document:
+    return found if isinstance(found, dict) else {}
+
+
+def _list(found: Any) -> list[Any]:
+    return found if isinstance(found, list) else []

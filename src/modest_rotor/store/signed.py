@@ -15,6 +15,7 @@ from modest_rotor.core.errors import ChangeRefused, Conflict, UnknownItem
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import Figure, Frozen, Phrase
 from modest_rotor.core.say import say, tell
+from modest_rotor.core.upgrades import STEPS_OF_3
 from modest_rotor.formats.report_page_one import Dressing
 from modest_rotor.formats.signed_report import AsShown, as_shown
 from modest_rotor.store import jobs
@@ -200,12 +201,22 @@ def _whole(row: Any) -> SignedJob:
 
 def _still_told(kept: dict[str, Any]) -> dict[str, Any]:
     """An assessment without what earlier programs told along with it, under the names of today's."""
+    kept = {**kept, **_setup_told(kept.get("setup"))}
     options = kept.get("options")
     if not isinstance(options, dict):
         return kept
     told = [_option_told(one) for one in options.get("options", ())]
     rest = {name: part for name, part in options.items() if name not in ("as_found", "overlap")}
     return {**kept, "options": {**rest, "options": told}, **_short_told(kept.get("short"), told)}
+
+
+def _setup_told(setup: Any) -> dict[str, Any]:
+    """Set-up, whose voltage selector was called a link."""
+    if not isinstance(setup, dict) or "link" not in setup:
+        return {}
+    steps = [{**one, "step": STEPS_OF_3.get(one["step"], one["step"])} for one in setup.get("steps", ())]
+    rest = {name: part for name, part in setup.items() if name != "link"}
+    return {"setup": {**rest, "voltage_selector": setup["link"], "steps": steps}}
 
 
 def _option_told(option: dict[str, Any]) -> dict[str, Any]:

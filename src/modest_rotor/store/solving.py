@@ -43,7 +43,7 @@ MOST_PARTS = 1000
 MOST_LEFT_OUT = 128
 SETS_AT_ONCE = 8
 """Sets of readings to which a motor is fitted while a save is waited for."""
-MACHINE_ROOTS = ("machine", "plate", "readings", "charts", "meters", "target")
+MACHINE_ROOTS = ("machine", "nameplate", "readings", "charts", "meters", "target")
 Answer = TypeVar("Answer")
 More = ParamSpec("More")
 

@@ -246,7 +246,7 @@ def test_the_inrush_is_that_of_the_motor_at_rest_and_falls_as_it_runs_up() -> No
     assert inrush == pytest.approx(at_rest) and inrush > 4 * running
 
 
-def test_run_up_time_against_an_integration_of_the_whole_curve() -> None:
+def test_starting_time_time_against_an_integration_of_the_whole_curve() -> None:
     """Reference: t = ∫ J dω / (T_motor − T_load), by the trapezium over speed, in place of steps in time."""
     rig = stand("three-phase fan")
     setup = setup_of(rig, Controls())

@@ -9,7 +9,7 @@ from modest_rotor.core.bench.outlook import BURNT_C, HOT_C, Outlook, meters_of, 
 from modest_rotor.core.bench.shipped import stands
 from modest_rotor.core.bench.stand import Controls, Stand
 from modest_rotor.core.bench.why import Meter
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.quantities import quantity
 from tests.said import codes_of
 
@@ -70,7 +70,7 @@ def test_every_meter_of_a_stand_has_a_value_in_its_quantity_and_none_is_of_a_par
     wet = rig.is_pump
     assert quantity_of(rig, Meter.FLOW) == ("water_flow" if wet else "airflow")
     assert quantity_of(rig, Meter.PRESSURE) == ("pump_differential" if wet else "pressure")
-    assert wet is (Wheel.PUMP.value in rig.name or "pump" in rig.name)
+    assert wet is (MachineType.PUMP.value in rig.name or "pump" in rig.name)
 
 
 def test_a_bare_shaft_has_no_curves_and_is_no_fault_but_gets_no_air() -> None:

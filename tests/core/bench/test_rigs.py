@@ -15,7 +15,7 @@ from modest_rotor.core.entry import read_entry
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.job import Job
 from modest_rotor.core.outcome import Withheld
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.stations.product import Product
 from tests.core.setup.test_setup_answer import BAGGAGE
 from tests.said import refused_with
@@ -63,9 +63,9 @@ def product(**more: object) -> Product:
     )
 
 
-@pytest.mark.parametrize("wheel", Wheel)
-def test_a_motor_of_the_catalogue_takes_nine_tenths_on_its_wheel(wheel: Wheel) -> None:
-    rig = stand_of_product(product(), wheel)
+@pytest.mark.parametrize("machine_type", MachineType)
+def test_a_motor_of_the_catalogue_takes_nine_tenths_on_its_wheel(machine_type: MachineType) -> None:
+    rig = stand_of_product(product(), machine_type)
     shaft = float(rig.as_built.motor.shaft_power_w)
     assert shaft == pytest.approx(0.9 * 372.8, rel=0.08)
     assert rig.notes and rig.has_capacitor
@@ -73,9 +73,9 @@ def test_a_motor_of_the_catalogue_takes_nine_tenths_on_its_wheel(wheel: Wheel) -
 
 def test_what_makes_no_motor_is_refused_in_words() -> None:
     with refused_with(OutsideValidity, "rigs-stand-of-product-motor-can"):
-        stand_of_product(product(motor_kind=None), Wheel.AXIAL)
+        stand_of_product(product(motor_kind=None), MachineType.AXIAL)
     with refused_with(OutsideValidity, "rating-product-facts"):
-        stand_of_product(product(frequency=None), Wheel.AXIAL)
+        stand_of_product(product(frequency=None), MachineType.AXIAL)
     with refused_with(OutsideValidity, "shipped-stand-called"):
         stand_called("a rocket")
 

@@ -34,7 +34,7 @@ WORKED: list[tuple[str, dict[str, str], list[float]]] = [  # name, typed, result
     ("air_power", {"airflow": "6,356 cfm", "pressure": "1 in. w.g.", "efficiency": "100 %"}, [745.7 * 1.0010]),
     ("pump_power", {"water_flow": "100 gpm", "pump_differential": "50 ft", "efficiency": "60 %"}, [2.1043771 * 745.7]),
     ("hydraulic_power", {"water_flow": "1 L/s", "pump_differential": "100 kPa"}, [100]),
-    ("system_flow", {"airflow": "1,000 L/s", "pressure": "200 Pa", "held_pressure": "100 Pa", "wanted": "500 L/s"}, [125, 0.3125]),
+    ("system_flow", {"airflow": "1,000 L/s", "pressure": "200 Pa", "static_pressure_set_point": "100 Pa", "wanted": "500 L/s"}, [125, 0.3125]),
     ("altitude_pressure", {"altitude": "5,000 ft"}, [0.83208543 * 101325, 0.83208543]),
     ("air_density", {"temperature": "70 °F"}, [1.2000143]),
     ("air_heat", {"airflow": "1,000 cfm", "temperature_difference": "20 °F", "temperature": "70 °F"}, [21568 * 0.29307107]),  # 1.0784 × 1,000 × 20
@@ -54,7 +54,7 @@ WORKED: list[tuple[str, dict[str, str], list[float]]] = [  # name, typed, result
     ("drive_efficiency", {"rated_power": "7.5 hp", "load": "12.5 %"}, [0.815]),
     ("energy", {"input_power": "500 W", "hours": "4,000 h"}, [2000]),
     ("energy_cost", {"energy": "2,000 kWh", "energy_price": "0.19"}, [380]),
-    ("start_energy", {"input_power": "1,500 W", "run_up": "2 s", "starts": "3,600"}, [3]),
+    ("start_energy", {"input_power": "1,500 W", "starting_time": "2 s", "starts": "3,600"}, [3]),
     ("emissions", {"energy": "1,000 kWh", "emission_rate": "770.884 lb/MWh"}, [349.6671]),  # EPA eGRID2023, US total
     ("simple_payback", {"cost": "900", "saving": "300"}, [3]),
     ("discounted_payback", {"cost": "900", "saving": "300"}, [3.3310]),  # −ln(1 − 900 × 0.05 ÷ 300) ÷ ln 1.05
@@ -164,7 +164,7 @@ def test_what_is_counted_nominal_or_priced_has_no_band_and_what_is_read_has_one(
     assert said == EXACT
     least = work_out("minimum_efficiency", {"nominal": "82.5 %"}).results[0].figure
     assert least is not None and least.band is None
-    starts = work_out("start_energy", {"input_power": "1,500 W", "run_up": "2 s", "starts": "3,600"}).results[0]
+    starts = work_out("start_energy", {"input_power": "1,500 W", "starting_time": "2 s", "starts": "3,600"}).results[0]
     assert starts.working is not None and "starts a year" not in starts.working.shares
     assert set(starts.working.shares) == {"input power", "seconds to full speed"}
 

@@ -136,7 +136,7 @@ def test_the_run_capacitor_is_told_and_calls_for_its_visit(
     """By hand: 0.08 µF lost in each 90 days of 7.5 µF leaves 6 % under the label after 0.45 ÷ 0.08 × 90 = 506 days."""
     days = BEGUN + np.arange(4) * 90.0
     log = Log(days, ("high tap",) * 4, ("visit",) * 4, {"capacitance": np.array(read_uf) * 1e-6})
-    said = answer(log, Job.model_validate(changed(BAGGAGE, plate__run_capacitance="7.5 µF")))
+    said = answer(log, Job.model_validate(changed(BAGGAGE, nameplate__run_capacitance="7.5 µF")))
     assert words in plain(said.capacitor)
     assert plain(said.rail).startswith("run capacitor at")
     if when is None:
@@ -152,7 +152,7 @@ def test_a_capacitor_that_was_changed_begins_anew() -> None:
     days = BEGUN + np.arange(4) * 90.0
     log = Log(days, ("x",) * 4, ("v",) * 4, {"capacitance": np.array((7.5, 7.2, 6.9, 6.6)) * 1e-6})
     after = replace(log, events=(Event(BEGUN + 280.0, EventKind.CAPACITOR),))
-    job = Job.model_validate(changed(BAGGAGE, plate__run_capacitance="7.5 µF"))
+    job = Job.model_validate(changed(BAGGAGE, nameplate__run_capacitance="7.5 µF"))
     assert answer(log, job).capacitor and answer(after, job).capacitor == ()
 
 
@@ -190,7 +190,7 @@ def test_the_machine_of_the_log_settles_where_its_healthy_state_was_read(chosen:
 def test_a_run_capacitor_is_outside_its_own_tolerance_and_not_the_usual_one(tolerance: str | None, out: bool) -> None:
     """6.9 of 7.5 µF is 8 % below its label: outside the usual 6 %, inside a printed 10 %."""
     log = Log(BEGUN + np.arange(4) * 90.0, ("x",) * 4, ("v",) * 4, {"capacitance": np.full(4, 6.9e-6)})
-    plate = {"plate__run_capacitance": "7.5 µF", "plate__capacitor_tolerance": tolerance}
+    plate = {"nameplate__run_capacitance": "7.5 µF", "nameplate__capacitor_tolerance": tolerance}
     said = answer(log, Job.model_validate(changed(BAGGAGE, **plate)))
     assert ("Change it" in plain(said.capacitor)) is out and (said.next_day == TODAY) is out
 
@@ -208,7 +208,7 @@ def test_a_machine_on_a_drive_is_fed_by_the_volts_of_its_hertz(speed: float) -> 
 
 def test_a_wheel_that_a_controller_slows_is_followed_by_its_speed() -> None:
     """What slows the motor holds its speed whatever the duct does: it is commanded, not fed by the line."""
-    chosen = {"options__considered": [{"id": "one", "kind": str(OptionKind.SLOWED)}], "decision__chosen": "one"}
+    chosen = {"options__candidates": [{"id": "one", "kind": str(OptionKind.SLOWED)}], "decision__chosen": "one"}
     for data, commanded in ((changed(WAITING, **chosen), True), (changed(WAITING, decision__chosen=None), False)):
         job = Job.model_validate(data)
         healthy = {Measurand.SPEED: 1060.0, Measurand.WATTS: 610.0, Measurand.FLOW: 0.8, Measurand.PRESSURE: 160.0}

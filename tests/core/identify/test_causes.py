@@ -26,7 +26,7 @@ from modest_rotor.core.options.baseline import _moved
 from modest_rotor.core.options.ranked_causes import RankedCauses, separating
 from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.load import Belt, Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
@@ -50,28 +50,32 @@ FLOW, PRESSURE = 0.5, 200.0
 LOAD = 0.8
 
 
-def load(wheel: Wheel, power: float, speed: float) -> Load:
-    machine = MachineCurve(generic_shape(wheel), FLOW, PRESSURE, power, 1.0)
+def load(machine_type: MachineType, power: float, speed: float) -> Load:
+    machine = MachineCurve(generic_shape(machine_type), FLOW, PRESSURE, power, 1.0)
     return Load(machine, speed, system_through(FLOW, PRESSURE, 0.0), Belt())
 
 
-def induction(facts: PlateFacts, wheel: Wheel) -> Setup:
+def induction(facts: PlateFacts, machine_type: MachineType) -> Setup:
     motor, supply, speed = fitted(facts).motor, rated(facts), float(facts.rated_speed_rpm or 0)
     at = motor.at_slip(supply, 1 - speed / float(facts.synchronous_speed_rpm or 1))
-    return Setup(motor, supply, load(wheel, LOAD * float(np.ravel(at.shaft_power_w)[0]), speed))
+    return Setup(motor, supply, load(machine_type, LOAD * float(np.ravel(at.shaft_power_w)[0]), speed))
 
 
-def electronic(command: Command, wheel: Wheel) -> Setup:
+def electronic(command: Command, machine_type: MachineType) -> Setup:
     motor = ElectronicMotor(373.0, 1050.0)
     value = {Command.TORQUE: 0.6, Command.AIRFLOW: FLOW, Command.SPEED: 900.0}[command]
-    return Setup(motor, Supply(230.0, 60.0), load(wheel, 0.6 * 373.0 * 900 / 1050, 900.0), command, value)
+    return Setup(motor, Supply(230.0, 60.0), load(machine_type, 0.6 * 373.0 * 900 / 1050, 900.0), command, value)
 
 
-PAIRS = [pytest.param(name, wheel, id=f"{name}, {wheel}") for name in (*INDUCTION, *Command) for wheel in Wheel]
+PAIRS = [
+    pytest.param(name, machine_type, id=f"{name}, {machine_type}")
+    for name in (*INDUCTION, *Command)
+    for machine_type in MachineType
+]
 
 
-def setup_of(name: str, wheel: Wheel) -> Setup:
-    return electronic(Command(name), wheel) if name in set(Command) else induction(INDUCTION[name], wheel)
+def setup_of(name: str, machine_type: MachineType) -> Setup:
+    return electronic(Command(name), machine_type) if name in set(Command) else induction(INDUCTION[name], machine_type)
 
 
 def planted(solved: Solved, size: int, chance: np.random.Generator) -> dict[Measurand, Observed]:
@@ -91,11 +95,11 @@ def apart(solved: Solved, size: int) -> float:
     )  # fmt: skip
 
 
-@pytest.mark.parametrize(("name", "wheel"), PAIRS)
-def test_every_planted_fault_is_first_or_second(name: str, wheel: Wheel) -> None:
+@pytest.mark.parametrize(("name", "machine_type"), PAIRS)
+def test_every_planted_fault_is_first_or_second(name: str, machine_type: MachineType) -> None:
     """Our own equations on both sides, so optimistic; meters off by how well they repeat, three draws of each fault."""
-    setup = setup_of(name, wheel)
-    solved = solve_causes(setup, "pump" if wheel is Wheel.PUMP else "fan", belted=True)
+    setup = setup_of(name, machine_type)
+    solved = solve_causes(setup, "pump" if machine_type is MachineType.PUMP else "fan", belted=True)
     chance, missed, tried = np.random.default_rng(4), [], 0
     for one in solved:
         sizes = {len(one.cause.sizes) // 2, len(one.cause.sizes) - 1} if one.cause.change else set()
@@ -112,7 +116,7 @@ def test_every_planted_fault_is_first_or_second(name: str, wheel: Wheel) -> None
 
 
 def test_a_meter_that_is_off_is_not_taken_for_a_fault_of_the_machine() -> None:
-    solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False)
+    solved = solve_causes(induction(BLOWER, MachineType.FORWARD_CURVED), "fan", belted=False)
     still = {measurand: Observed(0.0, REPEATS[measurand]) for measurand in READ[:6]}
     off = {**still, Measurand.AMPS: Observed(math.log(1.15), REPEATS[Measurand.AMPS])}
     assert rank_causes(solved, off)[0].cause.name.code == "table-causes-cause-clamp-off"
@@ -120,7 +124,7 @@ def test_a_meter_that_is_off_is_not_taken_for_a_fault_of_the_machine() -> None:
 
 
 def test_shares_add_up() -> None:
-    solved = solve_causes(induction(BLOWER, Wheel.AXIAL), "fan", belted=False)
+    solved = solve_causes(induction(BLOWER, MachineType.AXIAL), "fan", belted=False)
     ranked = rank_causes(solved, {Measurand.SPEED: Observed(-0.01, 0.001)})
     assert sum(weighed.share for weighed in ranked) == pytest.approx(1.0)
     assert [weighed.share for weighed in ranked] == sorted((weighed.share for weighed in ranked), reverse=True)
@@ -142,7 +146,7 @@ def test_any_two_causes_have_a_test_between_them(machine: str) -> None:
 def job(**second: Any) -> RankedCauses:
     first = {**KRAUSE["document"]["readings"][0], "known_good": "yes"}  # type: ignore[index]
     now = {**first, "id": "s2", "known_good": "no", **second}
-    return causes(Job.model_validate(changed(KRAUSE, machine__wheel="forward-curved", readings=[first, now])))
+    return causes(Job.model_validate(changed(KRAUSE, machine__type="forward-curved", readings=[first, now])))
 
 
 def test_a_tightened_duct_between_two_sets_of_a_job() -> None:
@@ -162,7 +166,7 @@ def test_a_tightened_duct_between_two_sets_of_a_job() -> None:
 def test_on_a_low_tap_the_baseline_is_a_good_set_of_that_tap() -> None:
     low = {"id": "s1", "tap": "low tap", "known_good": "yes", "voltage": "110 V", "current": "2.4 A", "input_power": "215 W", "speed": "1,610 rpm", "airflow": "400 L/s"}  # fmt: skip
     now = {**low, "id": "s2", "known_good": "no", "speed": "1,655 rpm", "current": "2.15 A", "input_power": "180 W", "airflow": "300 L/s"}  # fmt: skip
-    found = causes(Job.model_validate(changed(KRAUSE, machine__wheel="forward-curved", readings=[low, now])))
+    found = causes(Job.model_validate(changed(KRAUSE, machine__type="forward-curved", readings=[low, now])))
     assert found.waits is None and not found.rough
     assert {weighed.cause for weighed in found.ranked[:2]} <= {"duct too tight", "filter or coil loaded"}
 
@@ -176,7 +180,7 @@ def test_without_a_good_set_plate_and_design_are_the_baseline() -> None:
     assert found.waits is None and found.rough and found.ranked
     assert causes(Job.model_validate(changed(KRAUSE, readings=[]))).waits.code == "baseline-waits-set"
     assert "term-waits-for-what-the-motor" in codes_of(
-        causes(Job.model_validate(changed(KRAUSE, machine__wheel=None))).waits or ""
+        causes(Job.model_validate(changed(KRAUSE, machine__type=None))).waits or ""
     )
 
 
@@ -184,11 +188,11 @@ def test_an_electronic_motor_is_judged_by_what_it_holds() -> None:
     read = {"id": "s1", "known_good": "yes", "speed": "900 rpm", "input_power": "300 W", "airflow": "500 L/s", "supply_static": "100 Pa", "return_static": "-100 Pa", "voltage": "230 V"}  # fmt: skip
     now = {**read, "id": "s2", "known_good": "no", "speed": "985 rpm", "input_power": "345 W", "airflow": "500 L/s", "supply_static": "130 Pa", "return_static": "-132 Pa"}  # fmt: skip
     plate = {"rated_power": "1/2 hp", "rated_voltage": "230 V", "rated_speed": "1050 rpm", "frequency": "60 Hz", "motor_kind": "electronic", "phases": 1}  # fmt: skip
-    told = {"machine__wheel": "forward-curved", "readings": [read, now]}
+    told = {"machine__type": "forward-curved", "readings": [read, now]}
     assert "baseline-electronic-waits-what" in codes_of(
-        causes(Job.model_validate(changed(KRAUSE, plate=plate, **told))).waits or ""
+        causes(Job.model_validate(changed(KRAUSE, nameplate=plate, **told))).waits or ""
     )
-    found = causes(Job.model_validate(changed(KRAUSE, plate={**plate, "holds": "airflow"}, **told)))
+    found = causes(Job.model_validate(changed(KRAUSE, nameplate={**plate, "holds": "airflow"}, **told)))
     assert found.ranked[0].cause in ("duct too tight", "filter or coil loaded")
 
 
@@ -200,7 +204,7 @@ def test_the_flow_that_the_design_wants_speaks_against_what_is_moved() -> None:
 
 
 def test_a_meter_that_is_off_explains_its_own_reading_and_no_other() -> None:
-    solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False)
+    solved = solve_causes(induction(BLOWER, MachineType.FORWARD_CURVED), "fan", belted=False)
     seen = {measurand: Observed(0.02 * place, REPEATS[measurand]) for place, measurand in enumerate(READ[:6], 1)}
     meters = [
         weighed for weighed in rank_causes(solved, seen) if weighed.cause.measurand and not weighed.cause.reads_a_part
@@ -215,7 +219,7 @@ def test_a_meter_that_is_off_explains_its_own_reading_and_no_other() -> None:
 
 def test_a_static_that_reads_a_part_explains_a_pressure_by_that_part_alone() -> None:
     """Half of a static lost at one tap is half of the pressure, and no other reading moves."""
-    solved = solve_causes(induction(BLOWER, Wheel.FORWARD_CURVED), "fan", belted=False, rough=True)
+    solved = solve_causes(induction(BLOWER, MachineType.FORWARD_CURVED), "fan", belted=False, rough=True)
     still = {measurand: Observed(0.0, REPEATS[measurand]) for measurand in READ[:6]}
     parts = [one.cause for one in solved if one.cause.reads_a_part]
     assert parts
@@ -240,12 +244,12 @@ def test_an_electronic_motor_without_power_or_speed_on_its_plate_waits_for_both(
     }
     plate = {"rated_power": "1/2 hp", "rated_voltage": "230 V", "rated_speed": "1050 rpm", "frequency": "60 Hz", "motor_kind": "electronic", "phases": 1, "holds": "speed"}  # fmt: skip
     told = {
-        "machine__wheel": "forward-curved",
+        "machine__type": "forward-curved",
         "readings": [read, {**read, "id": "s2", "known_good": "no", "speed": "950 rpm"}],
     }
     bare = {name: value for name, value in plate.items() if name != missing}
     assert "baseline-electronic-waits-rated" in codes_of(
-        causes(Job.model_validate(changed(KRAUSE, plate=bare, **told))).waits or ""
+        causes(Job.model_validate(changed(KRAUSE, nameplate=bare, **told))).waits or ""
     )
 
 

@@ -25,7 +25,7 @@ from modest_rotor.core.identify.flow import flow_through_known_point, locate
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.identify.shaft_power import Way, by_way, rated_loss
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from tests.machines import BLOWER, EVERY_KIND, WHEEL_1300, fitted
 
 pytestmark = pytest.mark.slow
@@ -211,7 +211,7 @@ def test_chance_without_new_rows_is_one() -> None:
 @pytest.mark.parametrize("ratio", [0.6, 0.85, 1.2])
 def test_at_another_speed_the_place_is_that_of_the_affinity_laws(ratio: float) -> None:
     """q goes with n, p with its square, P with its cube (AMCA Publication 201): the same place on the curve, everything scaled."""
-    machine = MachineCurve(generic_shape(Wheel.BACKWARD_INCLINED), 0.5, 200.0, 180.0, 1.0)
+    machine = MachineCurve(generic_shape(MachineType.BACKWARD_INCLINED), 0.5, 200.0, 180.0, 1.0)
     for power, pressure in (((160.0, 8.0), None), (None, (210.0, 6.0)), ((160.0, 8.0), (210.0, 6.0))):
         at_one = locate(machine, 1.0, power, pressure)
         scaled = locate(
@@ -228,7 +228,7 @@ def test_at_another_speed_the_place_is_that_of_the_affinity_laws(ratio: float) -
 @pytest.mark.parametrize("place", [0.7, 1.0, 1.2])
 def test_a_known_point_read_again_is_found_again_wherever_it_lies_on_the_curve(place: float) -> None:
     """Power and pressure of the known point itself, sharply: its own flow, to the spacing of 240 places and the curve's scatter."""
-    shape = generic_shape(Wheel.BACKWARD_INCLINED)
+    shape = generic_shape(MachineType.BACKWARD_INCLINED)
     known = (0.5, 200.0, 180.0)
     flow, spread = flow_through_known_point(shape, known, ((place, 1.0),), 1.0, (180.0, 0.1), (200.0, 0.1))
     assert flow == pytest.approx(0.5, rel=0.12) and 0 < spread < 0.15

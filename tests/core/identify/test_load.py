@@ -237,7 +237,7 @@ def test_two_independent_values_are_weighed_by_their_inverse_variances(
     """JCGM 100: ln P = Σ w ln Pᵢ ÷ Σ w with w = 1 ÷ s², and a spread of (Σ w)^−½; nothing else."""
     of_motor, of_machine = (
         measured(200.0, motor=200 * motor_sd),
-        measured(200.0 * ratio, wheel=200 * ratio * machine_sd),
+        measured(200.0 * ratio, machine_type=200 * ratio * machine_sd),
     )
     said = with_machine_side(
         LoadByMethod(Method.FITTED, None, of_motor, None, None, True, ""), of_machine, 250.0

@@ -19,7 +19,7 @@ from modest_rotor.core.identify.perturb import (
     usual_size,
 )
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.physics.load import Belt
 from modest_rotor.core.physics.operating_point import Condition, InductionMotor
 from tests.machines import BLOWER, PUMP, blower_load, fan_load, fitted, rated
@@ -82,7 +82,11 @@ def test_the_bands_come_from_the_cloud_and_hold_the_size() -> None:
 )
 def test_an_electronic_motor_moves_as_it_is_commanded(command: Command, value: float, speed: int, watts: int) -> None:
     setup = Setup(
-        ElectronicMotor(400.0, 1720.0), rated(BLOWER), fan_load(170.0, 1720.0, Wheel.FORWARD_CURVED), command, value
+        ElectronicMotor(400.0, 1720.0),
+        rated(BLOWER),
+        fan_load(170.0, 1720.0, MachineType.FORWARD_CURVED),
+        command,
+        value,
     )
     moved = ratios(setup, Change.TIGHTER)
     assert np.sign(np.round(moved[Measurand.SPEED], 9)) == speed and np.sign(moved[Measurand.WATTS]) == watts

@@ -74,12 +74,12 @@ def test_no_point_takes_more_watts_than_volt_amperes_or_gives_more_than_it_takes
 ) -> None:
     """Watts ≤ V A (× √3), shaft ≤ input, flow × pressure ≤ shaft, power factor and efficiencies ≤ 1: of every option of every kind."""
     data = MACHINES[name]
-    considered = [{"id": f"o{number}", "kind": str(kind), "price": "400"} for number, kind in enumerate(kinds)]
-    told = assessed(data, options={"considered": considered})
+    candidates = [{"id": f"o{number}", "kind": str(kind), "price": "400"} for number, kind in enumerate(kinds)]
+    told = assessed(data, options={"candidates": candidates})
     job = Job.model_validate(changed(data))
     volts = job.document.before[0].voltage
     assert volts is not None
-    factor = math.sqrt(3) if job.document.plate.phases == 3 else 1.0
+    factor = math.sqrt(3) if job.document.nameplate.phases == 3 else 1.0
     checked = 0
     for option in told.options.options:
         for step in option.steps:

@@ -114,7 +114,7 @@ def test_of_a_dead_motor_every_page_holds_against_a_new_one_of_its_kind() -> Non
     dead = changed(WAITING, call__reason="dead")  # its readings are of before it died
     dead["document"]["decision"] = {"chosen": "ec", "why": "it takes less"}
     dead["document"]["options"] = {
-        "considered": [
+        "candidates": [
             {"id": "same", "kind": "same kind", "price": "300", "labour": "100"},
             {"id": "ec", "kind": "electronic", "price": "600", "labour": "150"},
         ]
@@ -143,7 +143,7 @@ def test_costs_that_were_quoted_apart_share_no_error() -> None:
     """By hand: 400 within 10 % and 750 within 10 % differ by 350 ± √(40² + 75²); as one meter they would by ± 35."""
     data = changed(WAITING)
     data["document"]["options"] = {
-        "considered": [
+        "candidates": [
             {"id": "same", "kind": "same kind", "price": "300", "labour": "100"},
             {"id": "ec", "kind": "electronic", "price": "600", "labour": "150"},
         ]

@@ -33,10 +33,10 @@ def looked(
 ) -> Any:
     """One check of one option; nothing where it says nothing."""
     product = {**MOTOR, **(own or {})}
-    considered = [
+    candidates = [
         {"id": "one", "kind": kind, "product": {name: value for name, value in product.items() if value is not None}}
     ]
-    asked = {"considered": considered, "fitting": fitting or {}}
+    asked = {"candidates": candidates, "fitting": fitting or {}}
     one = option(assessed(KRAUSE, options=asked, **changes), "B")
     return next((found for found in one.checks if found.check == check), None)
 
@@ -53,11 +53,11 @@ def looked(
         ("permanent_supply", {"permanent_supply": "no"}, {}, "work"),
         ("command", {"command": "0-10 V"}, {}, "fits"),
         ("command", {"command": "24 V calls"}, {}, "work"),
-        ("rotation", {}, {"plate__rotation": "clockwise", "plate__rotation_seen_from": "shaft end"}, "fits"),
-        ("rotation", {}, {"plate__rotation": "clockwise", "plate__rotation_seen_from": "lead end"}, "cannot"),
-        ("rotation", {}, {"plate__rotation": "clockwise"}, "unknown"),
-        ("frame", {}, {"plate__frame": "48 Y"}, "fits"),
-        ("frame", {}, {"plate__frame": "56H"}, "work"),
+        ("rotation", {}, {"nameplate__rotation": "clockwise", "nameplate__rotation_seen_from": "shaft end"}, "fits"),
+        ("rotation", {}, {"nameplate__rotation": "clockwise", "nameplate__rotation_seen_from": "lead end"}, "cannot"),
+        ("rotation", {}, {"nameplate__rotation": "clockwise"}, "unknown"),
+        ("frame", {}, {"nameplate__frame": "48 Y"}, "fits"),
+        ("frame", {}, {"nameplate__frame": "56H"}, "work"),
         ("shaft", {"bore": "12.7 mm"}, {}, "fits"),
         ("shaft", {"bore": "5/8 in."}, {}, "work"),
         ("shaft", {"bore": "3/8 in."}, {}, "cannot"),
@@ -126,8 +126,8 @@ def test_some_stops_nobody_can_answer_for_and_the_table_says_so() -> None:
 
 
 def test_a_stop_withholds_every_number_until_somebody_answers_for_it() -> None:
-    considered = [{"id": "one", "kind": "electronic", "product": MOTOR, "price": "300"}]
-    stopped = {"considered": considered, "fitting": {"listing_allows": "no"}}
+    candidates = [{"id": "one", "kind": "electronic", "product": MOTOR, "price": "300"}]
+    stopped = {"candidates": candidates, "fitting": {"listing_allows": "no"}}
     one = option(assessed(KRAUSE, options=stopped), "B")
     assert one.fits == "cannot" and one.stop.code == "table-fit-checks-question-listing"
     assert all(step.flow is None and step.input_power is None for step in one.steps)
@@ -149,7 +149,7 @@ def test_a_stop_withholds_every_number_until_somebody_answers_for_it() -> None:
 def test_a_waiver_without_name_or_reason_waives_nothing(missing: str) -> None:
     waiver = {"id": "w1", "option": "one", "check": "listing", "who": "Site engineer", "reason": "asked", missing: ""}
     asked = {
-        "considered": [{"id": "one", "kind": "electronic"}],
+        "candidates": [{"id": "one", "kind": "electronic"}],
         "fitting": {"listing_allows": "no"},
         "waivers": [waiver],
     }
@@ -159,7 +159,7 @@ def test_a_waiver_without_name_or_reason_waives_nothing(missing: str) -> None:
 def test_a_waiver_for_what_nobody_may_waive_waives_nothing() -> None:
     wrong = {**MOTOR, "rated_voltage": "230 V"}
     waiver = {"id": "w1", "option": "one", "check": "volts", "who": "Anybody", "reason": "it will do"}
-    asked = {"considered": [{"id": "one", "kind": "electronic", "product": wrong}], "waivers": [waiver]}
+    asked = {"candidates": [{"id": "one", "kind": "electronic", "product": wrong}], "waivers": [waiver]}
     one = option(assessed(KRAUSE, options=asked), "B")
     assert one.stop and one.energy.figure is None
 
@@ -167,12 +167,12 @@ def test_a_waiver_for_what_nobody_may_waive_waives_nothing() -> None:
 def test_what_is_kept_of_one_job_is_never_told_of_another() -> None:
     """One memory for jobs with stops, other steps, other repairs: each answer is the one that it has without a memory."""
     kept = NewestKept(1000)
-    stopped = {"considered": [{"id": "one", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
+    stopped = {"candidates": [{"id": "one", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
     one_step = [{"id": "s1", "name": "one", "hours": "1,000 h", "flow_share": "100 %"}]
     jobs = (
         {"options": stopped}, {"options": stopped, "duty__steps": one_step}, {}, {"duty__steps": one_step},
         {"options": {"repairs": ["filter"], "filter_excess": "80 Pa"}}, {"options": {"repairs": ["filter"], "filter_excess": "40 Pa"}},
-        {"duty__part_flow": "it runs full all the same"}, {"duty__held_pressure": "100 Pa"}, {"options": {"tightness": "200 %"}},
+        {"duty__part_flow": "it runs full all the same"}, {"duty__static_pressure_set_point": "100 Pa"}, {"options": {"resistance_factor": "200 %"}},
     )  # fmt: skip
     for changes in (*jobs, *reversed(jobs)):
         job = Job.model_validate(changed(KRAUSE, **changes))
@@ -184,7 +184,7 @@ def test_a_protected_duty_is_kept_by_kinds_that_can_and_stops_those_that_cannot(
     """No flow below the documented least; where none is recorded, none below as found. Nobody can waive that."""
     kinds = ["electronic", "electronic, torque taps", "voltage regulator", "another tap"]
     asked = {
-        "considered": [{"id": f"k{n}", "kind": kind} for n, kind in enumerate(kinds)],
+        "candidates": [{"id": f"k{n}", "kind": kind} for n, kind in enumerate(kinds)],
         "fitting": {"start_switch": "no"},
     }
     answer = assessed(
@@ -202,7 +202,7 @@ def test_a_protected_duty_is_kept_by_kinds_that_can_and_stops_those_that_cannot(
 
 def test_without_a_product_the_rating_of_the_plate_is_judged_softly() -> None:
     """A typical motor of the plate's rating that is too small is work, a next size up; a named product is a stop."""
-    asked = {"considered": [{"id": "one", "kind": "electronic"}]}
+    asked = {"candidates": [{"id": "one", "kind": "electronic"}]}
     one = option(assessed(KRAUSE, options=asked), "B")
     load = next(check for check in one.checks if check.check == "load")
     assert load.fits == "work" and one.stop is None
@@ -247,6 +247,6 @@ def test_a_pump_is_no_electronic_motor_whoever_says_so() -> None:
     """In a file as well: nothing is worked out with it, and nobody can answer for it."""
     pump = {"code": "wrc", "type": "pump", "name": "A circulator", "rated_power": "65 W"}
     waiver = {"id": "w1", "option": "one", "check": "product", "who": "Anybody", "reason": "it will do"}
-    asked = {"considered": [{"id": "one", "kind": "electronic", "product": pump}], "waivers": [waiver]}
+    asked = {"candidates": [{"id": "one", "kind": "electronic", "product": pump}], "waivers": [waiver]}
     one = option(assessed(KRAUSE, options=asked), "B")
     assert one.stop.code == "table-fit-checks-question-product" and one.energy.figure is None

@@ -21,7 +21,7 @@ pytestmark = pytest.mark.slow
         ({"readings__0__input_power": "100 W"}, "readings_do_not_fit"),
         ({"readings__0__input_power": "2,000 W"}, "watts_over_volt_amperes"),
         ({"readings__0__airflow": "5,100 L/s"}, "air_power_over_shaft_power"),
-        ({"plate__rated_power": "20 W"}, "plate_is_doubtful"),
+        ({"nameplate__rated_power": "20 W"}, "plate_is_doubtful"),
         ({"readings__0__current": "0.9 A"}, "readings_do_not_fit"),
     ],
 )

@@ -45,7 +45,8 @@ def test_every_change_of_a_capacitor_fan_has_its_row_with_size_and_bands() -> No
 def test_the_forward_curved_wheel_gives_way_where_the_backward_inclined_hardly_does() -> None:
     """A tighter duct takes watts off a forward-curved wheel; the other kind is solved, and here hardly moves."""
     forward, backward = (
-        moves(table(machine__wheel=wheel), "duct tighter") for wheel in ("forward-curved", "backward-inclined")
+        moves(table(machine__type=machine_type), "duct tighter")
+        for machine_type in ("forward-curved", "backward-inclined")
     )
     assert forward["watts"] == -1 and backward["watts"] in (0, -1, 2)
     assert forward["speed"] == 1
@@ -53,7 +54,7 @@ def test_the_forward_curved_wheel_gives_way_where_the_backward_inclined_hardly_d
 
 def test_a_three_phase_pump_has_neither_capacitor_nor_filter_nor_taps() -> None:
     answer = table(
-        machine__wheel="centrifugal pump", plate__phases=3, plate__run_capacitance=None, plate__rated_current="1.2 A",
+        machine__type="centrifugal pump", nameplate__phases=3, nameplate__run_capacitance=None, nameplate__rated_current="1.2 A",
         readings__0__current="1.3 A", readings__0__pump_differential="60 kPa", readings__0__water_flow="1.5 L/s",
     )  # fmt: skip
     names = [row.change for row in answer.rows]
@@ -61,6 +62,6 @@ def test_a_three_phase_pump_has_neither_capacitor_nor_filter_nor_taps() -> None:
 
 
 def test_what_the_table_waits_for_is_named() -> None:
-    assert "set-facts-motor-of-waits-rated" in codes_of(table(plate__rated_power=None).waits)
-    assert "term-rated-volts" in codes_of(table(plate__rated_voltage=None).waits)
-    assert table(plate__rated_voltage=None).rows == ()
+    assert "set-facts-motor-of-waits-rated" in codes_of(table(nameplate__rated_power=None).waits)
+    assert "term-rated-volts" in codes_of(table(nameplate__rated_voltage=None).waits)
+    assert table(nameplate__rated_voltage=None).rows == ()

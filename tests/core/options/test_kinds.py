@@ -17,7 +17,7 @@ from modest_rotor.core.phrase import plain
 from modest_rotor.core.physics.drive import drive_loss_w
 from modest_rotor.core.standards.drives import drive_efficiency
 from modest_rotor.core.standards.motors import W_PER_HP
-from modest_rotor.core.stations.options import Considered, OptionKind
+from modest_rotor.core.stations.options import Candidate, OptionKind
 from modest_rotor.core.stations.product import Product
 from tests.core.standards.test_outside import fan_amps
 from tests.jobs import KRAUSE, as_loaded, assessed, option
@@ -28,10 +28,10 @@ pytestmark = pytest.mark.slow
 PLACE = {"motor_maker_agrees": "yes", "drive_maker_agrees": "yes", "start_switch": "no"}
 PUMP: dict[str, Any] = {
     "site": KRAUSE["site"],
-    "machine": {"name": "circuit pump", "wheel": "centrifugal pump"},
+    "machine": {"name": "circuit pump", "type": "centrifugal pump"},
     "document": {
         "call": {"reason": "costly", "protected": "no"},
-        "plate": {
+        "nameplate": {
             "rated_power": "1.5 kW", "rated_voltage": "400 V", "rated_current": "3.4 A", "rated_speed": "1,435 rpm",
             "frequency": "50 Hz", "phases": 3,
         },
@@ -54,8 +54,8 @@ PUMP: dict[str, Any] = {
 
 def of_kind(data: dict[str, Any], kind: OptionKind, *, own: dict[str, Any] | None = None, **changes: Any) -> Any:
     """The one option of a kind beside A."""
-    considered = [{"id": "one", "kind": str(kind), "price": "400", **(own or {})}]
-    asked = {"considered": considered, "fitting": changes.pop("fitting", PLACE)}
+    candidates = [{"id": "one", "kind": str(kind), "price": "400", **(own or {})}]
+    asked = {"candidates": candidates, "fitting": changes.pop("fitting", PLACE)}
     return option(assessed(data, options=asked, **changes), "B")
 
 
@@ -93,7 +93,7 @@ QUARTER_HORSE = {
     **KRAUSE,
     "document": {
         **KRAUSE["document"],  # type: ignore[dict-item]
-        "plate": {
+        "nameplate": {
             "rated_power": "186.5 W", "rated_voltage": "115 V", "rated_current": "2.6 A", "rated_speed": "1,720 rpm",
             "frequency": "60 Hz", "phases": 1, "run_capacitance": "10 µF",
         },
@@ -159,7 +159,7 @@ def test_slowed_by_speed_a_free_duct_takes_the_cube_and_a_held_pressure_does_not
     """Affinity laws, AMCA 201: with half the pressure held, slowing saves far less than the cube promises."""
     square = {"duty__system_exponent": "2"}
     free = of_kind(KRAUSE, OptionKind.ELECTRONIC, **square)
-    held = of_kind(KRAUSE, OptionKind.ELECTRONIC, duty__held_pressure="140 Pa", **square)
+    held = of_kind(KRAUSE, OptionKind.ELECTRONIC, duty__static_pressure_set_point="140 Pa", **square)
     cube = [one.steps[1].shaft_power.value / one.steps[0].shaft_power.value for one in (free, held)]
     assert cube[0] == pytest.approx(1 / 8, rel=1e-3)
     assert cube[1] > 2.5 / 8
@@ -186,7 +186,7 @@ def test_a_stiffer_motor_runs_faster_and_wipes_out_its_saving() -> None:
         "code": "stiff", "type": "motor", "name": "stiffer", "motor_kind": "three-phase", "rated_power": "1.5 kW",
         "rated_voltage": "400 V", "rated_current": "3.3 A", "rated_speed": "1,470 rpm", "frequency": "50 Hz", "phases": 3,
     }  # fmt: skip
-    fan = {**PUMP, "machine": {"name": "fan", "wheel": "backward-inclined"}}
+    fan = {**PUMP, "machine": {"name": "fan", "type": "backward-inclined"}}
     readings = [
         {**PUMP["document"]["readings"][0], "airflow": "1,900 L/s", "supply_static": "300 Pa", "return_static": "0 Pa"}
     ]
@@ -207,10 +207,10 @@ def test_constant_airflow_takes_more_watts_as_the_filter_loads_and_the_others_lo
     and its watts rise. Common practice, no source; on a forward-curved wheel, above its best flow."""
     blower = {
         **KRAUSE,
-        "machine": {"name": "blower", "wheel": "forward-curved"},
+        "machine": {"name": "blower", "type": "forward-curved"},
         "document": {
             **KRAUSE["document"],  # type: ignore[dict-item]
-            "plate": {
+            "nameplate": {
                 "rated_power": "1/2 hp", "rated_voltage": "230 V", "rated_current": "3.2 A", "rated_speed": "1,075 rpm",
                 "frequency": "60 Hz", "phases": 1, "run_capacitance": "7.5 µF",
             },
@@ -226,8 +226,8 @@ def test_constant_airflow_takes_more_watts_as_the_filter_loads_and_the_others_lo
     strong = {"code": "one", "type": "motor", "name": "One horse", "motor_kind": "electronic", "rated_power": "1 hp", "rated_voltage": "230 V",
               "phases": 1, "rated_speed": "1,500 rpm", "nominal_efficiency": "80 %", "blower_constants": "yes"}  # fmt: skip
     asked = {
-        "considered": [{"id": f"k{n}", "kind": str(kind), "product": strong} for n, kind in enumerate(kinds)],
-        "tightness": "200 %",
+        "candidates": [{"id": f"k{n}", "kind": str(kind), "product": strong} for n, kind in enumerate(kinds)],
+        "resistance_factor": "200 %",
     }
     answers = as_loaded(blower, options={**asked, "fitting": {"permanent_supply": "yes", "listing_allows": "yes"}})
     lost, gained = {}, {}
@@ -245,7 +245,7 @@ def test_two_fans_slowed_or_one_off_lie_between_what_the_cube_law_says_of_each()
     """By the cube law alone two fans at half speed take an eighth of both; one off takes half. Solved machines lie between:
     slowed ones carry their losses; one alone in a wider duct gives more than half of the flow and takes more than its share."""
     asked = {
-        "considered": [{"id": "k1", "kind": "fans staged"}, {"id": "k2", "kind": "fans slowed together"}],
+        "candidates": [{"id": "k1", "kind": "fans staged"}, {"id": "k2", "kind": "fans slowed together"}],
         "fitting": PLACE,
     }
     answer = assessed(KRAUSE, options=asked, duty__machines="2", duty__part_flow="it runs full all the same")
@@ -261,7 +261,7 @@ def test_two_fans_slowed_or_one_off_lie_between_what_the_cube_law_says_of_each()
 
 
 def test_both_stages_running_are_the_machine_as_found() -> None:
-    asked = {"considered": [{"id": "k1", "kind": "fans staged"}], "fitting": PLACE}
+    asked = {"candidates": [{"id": "k1", "kind": "fans staged"}], "fitting": PLACE}
     staged = option(assessed(KRAUSE, options=asked, duty__machines="3"), "B").steps[0]
     assert staged.flow.value == pytest.approx(0.510, rel=1e-4)
     assert staged.input_power.value == pytest.approx(305.8, rel=1e-4)
@@ -407,7 +407,7 @@ def test_a_nominal_efficiency_promises_a_tenth_more_losses_than_it_prints() -> N
     data = {"code": "ind", "type": "motor", "name": "m", "motor_kind": "three-phase", "rated_power": "1.5 kW", "rated_voltage": "400 V",
             "rated_current": "3.4 A", "rated_speed": "1,435 rpm", "frequency": "50 Hz", "phases": 3}  # fmt: skip
     nominal, stated = (
-        Considered(id="m", product=Product.model_validate(data | said))
+        Candidate(id="m", product=Product.model_validate(data | said))
         for said in (
             {"nominal_efficiency": "85.5 %"},
             {"least_efficiency": f"{100 / (1 + 1.1 * (1 / 0.855 - 1)):.4f} %"},
@@ -447,13 +447,13 @@ def test_a_product_of_two_voltages_is_the_one_that_is_in_use(measured: float | N
 def test_a_dual_voltage_product_is_solved_on_the_volts_that_are_here() -> None:
     """Typed for one link or for both, it takes the same watts at 460 V; typed wrong it was solved at half its volts."""
     machine = json.loads(files("modest_rotor.demo").joinpath("hall_supply_fan.json").read_text(encoding="utf-8"))
-    volts = machine["document"]["plate"]["rated_voltage"]
-    both = DUAL | {"rated_power": machine["document"]["plate"]["rated_power"], "rated_speed": machine["document"]["plate"]["rated_speed"],
-                   "frequency": machine["document"]["plate"]["frequency"], "rated_voltage": "230 V", "other_voltage": volts,
-                   "rated_current": f"{float(machine['document']['plate']['rated_current'].split()[0]) * float(volts.split()[0]) / 230:.3f} A"}  # fmt: skip
+    volts = machine["document"]["nameplate"]["rated_voltage"]
+    both = DUAL | {"rated_power": machine["document"]["nameplate"]["rated_power"], "rated_speed": machine["document"]["nameplate"]["rated_speed"],
+                   "frequency": machine["document"]["nameplate"]["frequency"], "rated_voltage": "230 V", "other_voltage": volts,
+                   "rated_current": f"{float(machine['document']['nameplate']['rated_current'].split()[0]) * float(volts.split()[0]) / 230:.3f} A"}  # fmt: skip
     one = {name: value for name, value in both.items() if name != "other_voltage"} | {
         "rated_voltage": volts,
-        "rated_current": machine["document"]["plate"]["rated_current"],
+        "rated_current": machine["document"]["nameplate"]["rated_current"],
     }
     taken = [of_kind(machine, OptionKind.SAME_KIND, own={"product": product}).steps[0] for product in (both, one)]
     assert taken[0].input_power.value == pytest.approx(taken[1].input_power.value, rel=1e-3)
@@ -480,7 +480,7 @@ def test_torque_efficiencies_and_power_factor_belong_together() -> None:
 def test_a_loading_filter_takes_air_from_every_setting_that_does_not_hold_it(kind: OptionKind) -> None:
     """At its own system an option moves what its first step says; on a tighter one, less, and ever less."""
     own = {"id": "one", "kind": str(kind), **({"speed_share": "95 %"} if kind is OptionKind.RESHEAVE else {})}
-    asked = {"considered": [own], "fitting": PLACE}
+    asked = {"candidates": [own], "fitting": PLACE}
     one, points = option(assessed(KRAUSE, options=asked), "B"), as_loaded(KRAUSE, options=asked)["one"].points
     flows = [point.flow.value for point in points]
     assert flows[0] == pytest.approx(one.steps[0].flow.value, rel=5e-3)

@@ -17,7 +17,7 @@ MOTOR = {
 }  # fmt: skip
 PLACE = {"permanent_supply": "yes", "listing_allows": "yes"}
 RUNS_FULL = "it runs full all the same"
-CONSIDERED = [
+CANDIDATES = [
     {"id": "held", "kind": "electronic, airflow held", "product": MOTOR},
     {"id": "speed", "kind": "electronic", "product": {**MOTOR, "holds": "speed"}},
     {"id": "taps", "kind": "electronic, torque taps", "product": {**MOTOR, "holds": "torque"}},
@@ -27,7 +27,7 @@ CONSIDERED = [
 
 def loaded(**changes: Any) -> dict[str, Any]:
     return as_loaded(
-        KRAUSE, machine__wheel="forward-curved", options__considered=CONSIDERED, options__fitting=PLACE,
+        KRAUSE, machine__type="forward-curved", options__candidates=CANDIDATES, options__fitting=PLACE,
         duty__part_flow=RUNS_FULL, **changes,
     )  # fmt: skip
 
@@ -47,8 +47,8 @@ def test_no_motor_gives_more_than_its_rating_however_tight_the_system() -> None:
 @pytest.mark.parametrize(("power", "too_small"), [("250 W", False), ("120 W", True)])
 def test_taps_that_give_too_little_at_their_highest_want_the_next_size(power: str, too_small: bool) -> None:
     product = {**MOTOR, "holds": "torque", "rated_power": power}
-    considered = [{"id": "taps", "kind": "electronic, torque taps", "product": product}]
-    answer = assessed(KRAUSE, machine__wheel="forward-curved", options__considered=considered, options__fitting=PLACE)
+    candidates = [{"id": "taps", "kind": "electronic, torque taps", "product": product}]
+    answer = assessed(KRAUSE, machine__type="forward-curved", options__candidates=candidates, options__fitting=PLACE)
     full = option(answer, "B").steps[0]
     assert (full.note in option(answer, "B").limits) is too_small
     assert (full.flow.value < 0.9 * option(answer, "A").steps[0].flow.value) is too_small
@@ -79,12 +79,12 @@ def test_the_picture_stands_on_the_same_machine_under_the_same_name_as_the_compa
     """With a repair chosen both start from the machine put right: at today's system the picture has the first step's point."""
     asked = {"options__repairs": ["filter"], "options__filter_excess": "80 Pa"}
     answers = loaded(**asked)
-    options = assessed(KRAUSE, machine__wheel="forward-curved", options__considered=CONSIDERED, options__fitting=PLACE, duty__part_flow=RUNS_FULL, **asked).options  # fmt: skip
+    options = assessed(KRAUSE, machine__type="forward-curved", options__candidates=CANDIDATES, options__fitting=PLACE, duty__part_flow=RUNS_FULL, **asked).options  # fmt: skip
     for one in options.options:
         told = answers[one.id]
         assert (told.letter, told.title, told.series) == (one.letter, one.title, one.series)
         assert told.points[0].flow.value == pytest.approx(one.steps[0].flow.value, rel=5e-3)
-    assert len(options.options) == 1 + len(CONSIDERED)
+    assert len(options.options) == 1 + len(CANDIDATES)
 
 
 def test_the_picture_has_no_bands_and_the_state_that_is_asked_for_has() -> None:

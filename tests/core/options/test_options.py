@@ -37,7 +37,7 @@ def test_every_option_is_solved_at_every_step() -> None:
         assert one.energy.figure and one.money.figure
 
 
-BARE = {"plate__rated_voltage": None}  # too little for a motor to be fitted, enough for the typical one
+BARE = {"nameplate__rated_voltage": None}  # too little for a motor to be fitted, enough for the typical one
 TAPS = {"duty__part_flow": "by a lower tap or regulator step", "duty__steps__1__flow_share": "70 %"}
 
 
@@ -126,7 +126,7 @@ def test_slowed_on_a_free_duct_shaft_power_goes_with_the_cube(share: float) -> N
 
 def test_a_held_duct_pressure_takes_much_of_the_saving() -> None:
     """Where half the pressure is held, the cube of the flow promises far too much: the fan must keep its pressure."""
-    free, held = assessed(KRAUSE), assessed(KRAUSE, duty__held_pressure="140 Pa")
+    free, held = assessed(KRAUSE), assessed(KRAUSE, duty__static_pressure_set_point="140 Pa")
     assert watts(held, "C", 1) > 1.6 * watts(free, "C", 1)
     assert option(held, "C").saved_energy.figure.value < option(free, "C").saved_energy.figure.value
 
@@ -177,7 +177,7 @@ def test_an_option_that_moves_less_says_so() -> None:
 
 
 def test_an_overloaded_electronic_motor_wants_the_next_size() -> None:
-    answer = assessed(KRAUSE, plate__rated_power="1/6 hp", plate__rated_current="2.4 A")
+    answer = assessed(KRAUSE, nameplate__rated_power="1/6 hp", nameplate__rated_current="2.4 A")
     assert any("options-electronic-noted-needs-torque" in codes_of(limit) for limit in option(answer, "C").limits)
     # What else is noted of a step is no limit.
     assert all(option(answer, "D").steps[0].note != limit for limit in option(answer, "D").limits)
@@ -193,10 +193,10 @@ def test_a_new_motor_of_less_slip_runs_faster_and_takes_more() -> None:
 def test_bands_that_overlap_do_not_choose() -> None:
     """Two electronic motors of one plate take the same; a new capacitor motor plainly takes more."""
     alike = [{"id": "k1", "kind": "electronic"}, {"id": "k2", "kind": "electronic, airflow held"}]
-    words = plain(assessed(KRAUSE, options={"considered": alike}).short.differences)
+    words = plain(assessed(KRAUSE, options={"candidates": alike}).short.differences)
     assert words in ("B and C tie.", "C and B tie.")
     three = [*alike, {"id": "k3", "kind": "same kind"}]
-    words = plain(assessed(KRAUSE, options={"considered": three}).short.differences)
+    words = plain(assessed(KRAUSE, options={"candidates": three}).short.differences)
     assert "tie" in words and words.endswith("more than D.")
 
 

@@ -14,9 +14,9 @@ pytestmark = pytest.mark.slow
 USUAL = [{"id": "same", "kind": "same kind"}, {"id": "electronic", "kind": "electronic"}]
 
 
-def repaired(repairs: list[str], considered: Any = USUAL, **asked: Any) -> Any:
+def repaired(repairs: list[str], candidates: Any = USUAL, **asked: Any) -> Any:
     changes = {name: asked.pop(name) for name in list(asked) if "__" in name}
-    return assessed(KRAUSE, options={"considered": considered, "repairs": repairs, **asked}, **changes).options
+    return assessed(KRAUSE, options={"candidates": candidates, "repairs": repairs, **asked}, **changes).options
 
 
 def full(options: Any, letter: str = "A") -> Any:
@@ -85,7 +85,7 @@ def test_what_was_put_right_is_in_the_report_of_the_repair_only() -> None:
         repaired(
             ["filter"],
             filter_excess="80 Pa",
-            considered=[{"id": "electronic", "kind": "electronic", "price": "400"}],
+            candidates=[{"id": "electronic", "kind": "electronic", "price": "400"}],
             repair_cost=cost,
         )
         for cost in ("0", "300")

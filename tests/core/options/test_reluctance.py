@@ -149,8 +149,8 @@ def test_a_named_motor_s_own_poles_make_its_hertz_and_a_named_drive_rates_no_mot
 
 def test_set_up_never_asks_for_volts_per_hertz_on_it() -> None:
     """It falls out of step; what the old motor's plate says of volts is not the new one's. Common practice, no source."""
-    considered = [{"id": "srm", "kind": "reluctance", "price": "900"}]
-    hall = changed(HALL, options__considered=considered, decision__chosen="srm")
+    candidates = [{"id": "srm", "kind": "reluctance", "price": "900"}]
+    hall = changed(HALL, options__candidates=candidates, decision__chosen="srm")
     said = assessed(hall).setup
     assert said.drive and said.drive.mode is ControlMode.RELUCTANCE and not said.stops
     assert said.drive.volts_per_hertz.figure is None and said.drive.base_voltage is None

@@ -9,7 +9,7 @@ import pytest
 from modest_rotor.core.assess import fit_job
 from modest_rotor.core.identify.perturb import Change, Setup, perturbed
 from modest_rotor.core.job import Job
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
@@ -41,8 +41,8 @@ def test_on_another_duct_it_is_found_along_the_curve(change: Change) -> None:
     job = Job.model_validate(KRAUSE)
     fit = fit_job(job)
     assert fit.full
-    wheel = MachineCurve(generic_shape(Wheel.BACKWARD_INCLINED), 0.51, 280.0, 208.0, 1.0)
-    setup = Setup(fit.full.motor, Supply(110.0, 60.0), Load(wheel, 1710.0, system_through(0.51, 280.0, 0.0)))
+    machine_type = MachineCurve(generic_shape(MachineType.BACKWARD_INCLINED), 0.51, 280.0, 208.0, 1.0)
+    setup = Setup(fit.full.motor, Supply(110.0, 60.0), Load(machine_type, 1710.0, system_through(0.51, 280.0, 0.0)))
     at = perturbed(setup, change, 0.6 if change is Change.FILTER_OUT else 2.0).settled()
     read = second(
         speed=f"{at.motor.speed_rpm:.0f} rpm", current=f"{at.motor.current_a:.2f} A", input_power=f"{at.motor.input_power_w:.1f} W",

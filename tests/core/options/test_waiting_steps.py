@@ -14,7 +14,7 @@ pytestmark = pytest.mark.slow
 
 def test_a_step_on_a_tap_that_is_not_known_is_not_shown_at_full_flow() -> None:
     three_phase = {
-        "plate__phases": 3, "plate__run_capacitance": None, "plate__rated_current": "1.2 A", "plate__rated_voltage": "230 V",
+        "nameplate__phases": 3, "nameplate__run_capacitance": None, "nameplate__rated_current": "1.2 A", "nameplate__rated_voltage": "230 V",
         "readings__0__voltage": "230 V", "readings__0__current": "1.1 A", "readings__0__input_power": None,
     }  # fmt: skip
     tap = {"duty__steps__1__flow_share": None, "duty__steps__1__wants": "a tap", "duty__steps__1__tap": "low tap"}

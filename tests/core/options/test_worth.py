@@ -64,9 +64,9 @@ def test_a_ratio_loses_what_both_share() -> None:
 BASE: dict[str, Any] = {"id": "electronic", "kind": "electronic", "price": "420"}
 
 
-def worth(considered: dict[str, Any] | None = None, asked: dict[str, Any] | None = None, **changes: Any) -> Any:
+def worth(candidate: dict[str, Any] | None = None, asked: dict[str, Any] | None = None, **changes: Any) -> Any:
     return option(
-        assessed(KRAUSE, options={"considered": [{**BASE, **(considered or {})}], **(asked or {})}, **changes), "B"
+        assessed(KRAUSE, options={"candidates": [{**BASE, **(candidate or {})}], **(asked or {})}, **changes), "B"
     )
 
 
@@ -162,7 +162,9 @@ def test_running_always_costs_more_than_on_call() -> None:
 
 def test_inrush_amps_decide_what_the_starts_take() -> None:
     """40 A at 110 V and a power factor of 0.8 for 2 s, 20,000 times: 0.9 × 3.52 kW × 11.1 h."""
-    counted = option(assessed(KRAUSE, duty__starts="20,000", duty__run_up="2 s", duty__inrush="40 A"), "A").energy
+    counted = option(
+        assessed(KRAUSE, duty__starts="20,000", duty__starting_time="2 s", duty__inrush="40 A"), "A"
+    ).energy
     bare = option(assessed(KRAUSE), "A").energy
     assert counted.figure.value - bare.figure.value == pytest.approx(0.9 * 40 * 110 * 0.8 * 2 * 20000 / 3.6e6, rel=1e-6)
 
@@ -228,9 +230,9 @@ def test_a_fan_that_runs_always_fills_the_hours_between_calls() -> None:
 
 def test_a_payback_is_open_where_the_saving_may_be_nothing_and_closed_where_it_may_not() -> None:
     """Through a whole job: by Fieller, the upper end exists just where nothing lies outside the saving's own band."""
-    considered = [{"id": "same", "kind": "same kind", "price": "400"}, {"id": "ec", "kind": "electronic", "price": "400"},
+    candidates = [{"id": "same", "kind": "same kind", "price": "400"}, {"id": "ec", "kind": "electronic", "price": "400"},
                   {"id": "tap", "kind": "another tap", "price": "60"}]  # fmt: skip
-    told = assessed(QUARTER_HORSE, options={"considered": considered})
+    told = assessed(QUARTER_HORSE, options={"candidates": candidates})
     seen = set()
     for one in told.options.options[1:]:
         money, payback = one.saved_money.figure, one.payback.figure
@@ -248,6 +250,6 @@ def test_a_payback_is_open_where_the_saving_may_be_nothing_and_closed_where_it_m
 
 def test_inrush_amps_of_three_phases_flow_in_each_of_them() -> None:
     """17 A in each line at 400 V and a power factor of 0.8: 0.9 × √3 × 400 × 17 × 0.8 for 2 s, 20,000 times."""
-    starts = {"duty__starts": "20,000", "duty__run_up": "2 s", "duty__inrush": "17 A"}
+    starts = {"duty__starts": "20,000", "duty__starting_time": "2 s", "duty__inrush": "17 A"}
     counted, bare = (option(assessed(PUMP, **typed), "A").energy.figure.value for typed in (starts, {}))
     assert counted - bare == pytest.approx(0.9 * 3**0.5 * 17 * 400 * 0.8 * 2 * 20000 / 3.6e6, rel=1e-6)

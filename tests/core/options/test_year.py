@@ -14,7 +14,7 @@ from tests.jobs import KRAUSE, assessed, option
 from tests.said import codes_of
 
 ALL = {
-    "duty__starts": "2,000", "duty__run_up": "1.5 s", "duty__emission_rate": "0.35 kg/kWh", "duty__heated_share": "40 %",
+    "duty__starts": "2,000", "duty__starting_time": "1.5 s", "duty__emission_rate": "0.35 kg/kWh", "duty__heated_share": "40 %",
     "duty__heat_price": "0.09 per kWh", "duty__cooled_share": "30 %", "duty__cooling_performance": "3",
 }  # fmt: skip
 
@@ -83,7 +83,7 @@ def test_a_three_phase_fan_on_a_drive_beats_its_damper() -> None:
 
 def test_the_starts_of_a_motor_with_a_start_switch_are_counted_by_what_its_kind_takes() -> None:
     """Some four and a half times the plate's amps at 110 V: about 1.1 kW for 1.5 s, 2,000 times."""
-    switch = {"plate__motor_kind": "single-phase", "plate__run_capacitance": None}
+    switch = {"nameplate__motor_kind": "single-phase", "nameplate__run_capacitance": None}
     bare, counted = (option(assessed(KRAUSE, **switch, **changes), "A").energy.figure.value for changes in ({}, ALL))
     assert counted - bare == pytest.approx(0.9 * 1.15 * 1.5 * 2000 / 3600, rel=0.15)
 

@@ -13,8 +13,8 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.physics.curve import curve_through
 from modest_rotor.core.physics.fan import (
     MachineCurve,
+    MachineType,
     Shape,
-    Wheel,
     affinity_scale,
     flow_for_pressure,
     generic_shape,
@@ -26,7 +26,7 @@ from modest_rotor.core.physics.load import Load, flow_at_speed, speed_ratio_for_
 from modest_rotor.core.physics.system import SystemCurve, fit_system, system_through
 from tests.said import refused_with
 
-WHEELS = list(Wheel)
+MACHINE_TYPES = list(MachineType)
 
 
 @pytest.mark.parametrize(
@@ -64,7 +64,7 @@ def _parabola(shut_off: float, fall: float, last: float, power_w: float = 100.0)
     """A machine p = shut_off N² − fall q², through its own point at half its last flow."""
     flow = np.linspace(0, 1, 401)
     pressure = shut_off - fall * (flow * last) ** 2
-    shape = Shape(Wheel.PUMP, 0.7, 0.0, 1.0, curve_through(flow, pressure), curve_through(flow, 1 + flow))
+    shape = Shape(MachineType.PUMP, 0.7, 0.0, 1.0, curve_through(flow, pressure), curve_through(flow, 1 + flow))
     at = np.array([[0.5 * last]])
     return MachineCurve(
         shape, at, np.array([[shut_off - fall * (0.5 * last) ** 2]]), np.array([[power_w]]), np.array([[0.5]])
@@ -158,15 +158,15 @@ def test_fan_on_a_duct_with_held_pressure_against_the_closed_form(
     assert duct.pressure_at(found).item() == pytest.approx(inwg, rel=4e-4)
 
 
-def _generic(wheel: Wheel, place: float = 1.0) -> MachineCurve:
+def _generic(machine_type: MachineType, place: float = 1.0) -> MachineCurve:
     one = np.array([[1.0]])
-    return MachineCurve(generic_shape(wheel), one, one * 200, one * 400, one * place)
+    return MachineCurve(generic_shape(machine_type), one, one * 200, one * 400, one * place)
 
 
-@pytest.mark.parametrize("wheel", WHEELS)
+@pytest.mark.parametrize("machine_type", MACHINE_TYPES)
 @given(share=st.floats(0.1, 1.1))
-def test_affinity_is_exact_on_a_pure_quadratic_system(wheel: Wheel, share: float) -> None:
-    machine = _generic(wheel)
+def test_affinity_is_exact_on_a_pure_quadratic_system(machine_type: MachineType, share: float) -> None:
+    machine = _generic(machine_type)
     system = system_through(machine.flow, machine.pressure, np.array(0.0))
     speed = speed_ratio_for_flow(machine, system, np.array([[share]]))
     assert speed.item() == pytest.approx(share, rel=1e-6)
@@ -174,33 +174,33 @@ def test_affinity_is_exact_on_a_pure_quadratic_system(wheel: Wheel, share: float
     assert flow_at_speed(machine, system, speed).item() == pytest.approx(share, rel=1e-5)
 
 
-@pytest.mark.parametrize("wheel", WHEELS)
+@pytest.mark.parametrize("machine_type", MACHINE_TYPES)
 @given(tighter=st.floats(1.01, 6.0))
-def test_more_restriction_never_means_more_flow(wheel: Wheel, tighter: float) -> None:
-    machine = _generic(wheel)
+def test_more_restriction_never_means_more_flow(machine_type: MachineType, tighter: float) -> None:
+    machine = _generic(machine_type)
     open_duct = system_through(machine.flow, machine.pressure, np.array(0.0))
     closed = SystemCurve(open_duct.fixed_pressure, open_duct.coefficient * tighter)
     one = np.array([[1.0]])
     assert flow_at_speed(machine, closed, one).item() < flow_at_speed(machine, open_duct, one).item()
 
 
-@pytest.mark.parametrize("wheel", WHEELS)
-def test_generic_shapes_are_whole(wheel: Wheel) -> None:
+@pytest.mark.parametrize("machine_type", MACHINE_TYPES)
+def test_generic_shapes_are_whole(machine_type: MachineType) -> None:
     """From shut-off to free delivery, best efficiency at the point named so (the table rounds to two figures)."""
-    shape = generic_shape(wheel)
+    shape = generic_shape(machine_type)
     flow = np.linspace(0.05, shape.last_flow * 0.999, 300)
     assert float(shape.pressure(1.0)) == pytest.approx(1) and float(shape.power(1.0)) == pytest.approx(1)
     assert float(shape.pressure(shape.last_flow)) == pytest.approx(0, abs=1e-9)
     assert shape.efficiency(flow).max() == pytest.approx(shape.best_efficiency, rel=0.03)
-    assert np.isnan(_generic(wheel).pressure_at(np.array([[9.0]]), np.array([[1.0]]))).all()
+    assert np.isnan(_generic(machine_type).pressure_at(np.array([[9.0]]), np.array([[1.0]]))).all()
 
 
 def test_which_wheels_overload_when_the_duct_is_opened() -> None:
     """Common practice, no source: forward-curved power climbs with flow, axial power climbs toward shut-off."""
-    power = {wheel: generic_shape(wheel).power for wheel in WHEELS}
-    assert float(power[Wheel.FORWARD_CURVED](1.5)) > 1.4
-    assert float(power[Wheel.AXIAL](0.4)) > 1.2
-    assert float(power[Wheel.BACKWARD_INCLINED](np.linspace(0, 1.5, 50)).max()) < 1.02
+    power = {machine_type: generic_shape(machine_type).power for machine_type in MACHINE_TYPES}
+    assert float(power[MachineType.FORWARD_CURVED](1.5)) > 1.4
+    assert float(power[MachineType.AXIAL](0.4)) > 1.2
+    assert float(power[MachineType.BACKWARD_INCLINED](np.linspace(0, 1.5, 50)).max()) < 1.02
 
 
 def test_a_system_needs_a_flow_and_a_pressure_above_its_fixed_part() -> None:
@@ -214,7 +214,7 @@ def test_a_flow_that_no_speed_gives_is_not_given() -> None:
     """A measured table that ends above zero pressure does not say what happens in a duct more open than its last row."""
     flow = np.array([0.2, 0.4, 0.6, 0.8])
     machine = machine_from_table(
-        Wheel.AXIAL, flow, np.array([300.0, 260.0, 200.0, 120.0]), np.array([180.0, 190.0, 195.0, 190.0])
+        MachineType.AXIAL, flow, np.array([300.0, 260.0, 200.0, 120.0]), np.array([180.0, 190.0, 195.0, 190.0])
     )
     wide_open = SystemCurve(0.0, 10.0)
     assert np.isnan(speed_ratio_for_flow(machine, wide_open, 0.5))
@@ -227,7 +227,7 @@ def test_a_machine_follows_its_own_table_and_refuses_what_cannot_be_one() -> Non
         np.array([300.0, 260.0, 200.0, 120.0]),
         np.array([180.0, 190.0, 195.0, 190.0]),
     )
-    machine = machine_from_table(Wheel.BACKWARD_INCLINED, flow, pressure, power)
+    machine = machine_from_table(MachineType.BACKWARD_INCLINED, flow, pressure, power)
     assert machine.pressure_at(flow, 1.0) == pytest.approx(pressure) and machine.power_at(flow, 1.0) == pytest.approx(
         power
     )
@@ -239,12 +239,12 @@ def test_a_machine_follows_its_own_table_and_refuses_what_cannot_be_one() -> Non
         ((flow, pressure, 0 * power), "not above zero"),
     ):
         with pytest.raises(OutsideValidity, match=words):
-            machine_from_table(Wheel.BACKWARD_INCLINED, *rows)
+            machine_from_table(MachineType.BACKWARD_INCLINED, *rows)
 
 
 def test_one_pressure_at_two_flows_is_a_sentence_and_not_a_number() -> None:
     """A forward-curved wheel has a dip; AMCA 201 on curves with more than one flow for a pressure."""
-    machine = MachineCurve(generic_shape(Wheel.FORWARD_CURVED), 0.6, 200.0, 300.0, 1.0)
+    machine = MachineCurve(generic_shape(MachineType.FORWARD_CURVED), 0.6, 200.0, 300.0, 1.0)
     with refused_with(OutsideValidity, "fan-flow-for-pressure-curve-two"):
         flow_for_pressure(machine, 202.0)
     with refused_with(OutsideValidity, "fan-flow-for-pressure-machine-makes"):
@@ -253,9 +253,11 @@ def test_one_pressure_at_two_flows_is_a_sentence_and_not_a_number() -> None:
 
 
 def test_a_shape_put_through_points_finds_the_machine_they_came_from() -> None:
-    true = MachineCurve(generic_shape(Wheel.FORWARD_CURVED), 0.6, 210.0, 300.0, 1.0)
+    true = MachineCurve(generic_shape(MachineType.FORWARD_CURVED), 0.6, 210.0, 300.0, 1.0)
     flow = np.array([0.4, 0.7, 1.0])
-    fitted = machine_through_points(Wheel.FORWARD_CURVED, flow, true.pressure_at(flow, 1.0), true.power_at(flow, 1.0))
+    fitted = machine_through_points(
+        MachineType.FORWARD_CURVED, flow, true.pressure_at(flow, 1.0), true.power_at(flow, 1.0)
+    )
     grid = np.linspace(0.1, 1.2, 9)
     assert fitted.pressure_at(grid, 1.0) == pytest.approx(
         true.pressure_at(grid, 1.0), rel=0.01

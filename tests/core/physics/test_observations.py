@@ -21,7 +21,7 @@ from modest_rotor.core.physics.electronic import (
     ControlModule,
     ElectronicMotor,
 )
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import OperatingPoint, settle
 from modest_rotor.core.physics.roots import crossing
@@ -178,15 +178,15 @@ TIGHTER = 1.3
 
 
 @pytest.mark.parametrize(
-    ("solve", "wheel", "speed", "watts"),
+    ("solve", "machine_type", "speed", "watts"),
     [
-        ("capacitor", Wheel.FORWARD_CURVED, 1, -1), ("three-phase", Wheel.FORWARD_CURVED, 1, -1), ("three-phase", Wheel.PUMP, 1, -1),
-        ("capacitor", Wheel.AXIAL, -1, 1), ("three-phase", Wheel.AXIAL, -1, 1), ("torque", Wheel.FORWARD_CURVED, 1, 1),
-        ("airflow", Wheel.FORWARD_CURVED, 1, 1), ("speed", Wheel.FORWARD_CURVED, 0, -1),
+        ("capacitor", MachineType.FORWARD_CURVED, 1, -1), ("three-phase", MachineType.FORWARD_CURVED, 1, -1), ("three-phase", MachineType.PUMP, 1, -1),
+        ("capacitor", MachineType.AXIAL, -1, 1), ("three-phase", MachineType.AXIAL, -1, 1), ("torque", MachineType.FORWARD_CURVED, 1, 1),
+        ("airflow", MachineType.FORWARD_CURVED, 1, 1), ("speed", MachineType.FORWARD_CURVED, 0, -1),
     ],
 )  # fmt: skip
 def test_which_way_the_readings_move_when_a_system_gets_tighter(
-    solve: str, wheel: Wheel, speed: int, watts: int
+    solve: str, machine_type: MachineType, speed: int, watts: int
 ) -> None:
     """Motor and wheel together decide; a backward-inclined wheel on an induction motor is solved, not tabled."""
 
@@ -203,7 +203,7 @@ def test_which_way_the_readings_move_when_a_system_gets_tighter(
         }[solve]
         return settle_commanded(motor, command, value, load, 115.0)
 
-    load = fan_load(1400.0, 1440.0, wheel) if solve == "three-phase" else fan_load(170.0, 1720.0, wheel)
+    load = fan_load(1400.0, 1440.0, machine_type) if solve == "three-phase" else fan_load(170.0, 1720.0, machine_type)
     free, tight = (point(load.system.tightened(k), load).motor for k in (1.0, TIGHTER))
     assert np.sign(round(float(tight.speed_rpm - free.speed_rpm), 6)) == speed
     assert np.sign(tight.input_power_w - free.input_power_w) == watts
@@ -216,7 +216,7 @@ def test_the_bare_cube_law_over_promises() -> None:
     drive = Drive(1500.0, 3.4, 50.0, 400.0)
 
     def saving_ratio(fixed: float) -> float:
-        load = fan_load(1300.0, 1440.0, Wheel.BACKWARD_INCLINED, 150.0 * fixed)
+        load = fan_load(1300.0, 1440.0, MachineType.BACKWARD_INCLINED, 150.0 * fixed)
         full = settle(motor, rated(PUMP), load).motor
         rpm, _ = load.at_flow(0.6 * 0.5)
         torque = load.at_motor_speed(rpm).torque_nm

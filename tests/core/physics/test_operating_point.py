@@ -21,7 +21,7 @@ from modest_rotor.core.physics.drive import (
     output_voltage,
 )
 from modest_rotor.core.physics.electronic import Command, ControlModule, ElectronicMotor, Stopping, losses_w
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape, machine_from_table, resized
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape, machine_from_table, resized
 from modest_rotor.core.physics.load import Belt, Load
 from modest_rotor.core.physics.operating_point import Condition, OperatingPoint, characteristic, settle, settle_on
 from modest_rotor.core.physics.supply import Supply
@@ -105,7 +105,7 @@ def test_rubbing_parts_can_keep_a_motor_from_starting() -> None:
 
 
 def test_a_pump_below_its_lift_is_dead_headed_while_it_turns() -> None:
-    machine = MachineCurve(generic_shape(Wheel.PUMP), 0.01, 100e3, 1300.0, 1.0)
+    machine = MachineCurve(generic_shape(MachineType.PUMP), 0.01, 100e3, 1300.0, 1.0)
     lift = SystemCurve(140e3, 1e8)  # shut-off is 125 kPa
     point = settle(fitted(PUMP).motor, rated(PUMP), Load(machine, 1435.0, lift))
     assert condition(point) is Condition.DEAD_HEADED
@@ -114,7 +114,7 @@ def test_a_pump_below_its_lift_is_dead_headed_while_it_turns() -> None:
 
 def test_a_wide_open_duct_beyond_the_table_is_said() -> None:
     flow = np.array([0.2, 0.3, 0.4, 0.5])
-    machine = machine_from_table(Wheel.AXIAL, flow, np.array([300.0, 280.0, 240.0, 180.0]), np.full(4, 150.0))
+    machine = machine_from_table(MachineType.AXIAL, flow, np.array([300.0, 280.0, 240.0, 180.0]), np.full(4, 150.0))
     point = settle(fitted(FAN).motor, rated(FAN), Load(machine, 1720.0, SystemCurve(0.0, 1.0)))
     assert condition(point) is Condition.OUTSIDE_CURVE
 
@@ -151,11 +151,13 @@ def test_electronic_torque_is_held_back_by_its_power() -> None:
     assert fast.motor.shaft_power_w == pytest.approx(0.5 * 373.0, rel=1e-6)
 
 
-@given(st.floats(0.3, 8.0), st.floats(1.02, 2.0), st.sampled_from(list(Wheel)), st.floats(0.0, 0.5))
-def test_more_restriction_never_gives_more_flow(start: float, tighter: float, wheel: Wheel, fixed: float) -> None:
+@given(st.floats(0.3, 8.0), st.floats(1.02, 2.0), st.sampled_from(list(MachineType)), st.floats(0.0, 0.5))
+def test_more_restriction_never_gives_more_flow(
+    start: float, tighter: float, machine_type: MachineType, fixed: float
+) -> None:
     motor, supply = fitted(FAN).motor, rated(FAN)
     known = characteristic(motor, supply)
-    load = fan_load(150.0, 1720.0, wheel, 150.0 * fixed)
+    load = fan_load(150.0, 1720.0, machine_type, 150.0 * fixed)
     flows = [
         settle_on(known, replace(load, system=load.system.tightened(k))).load.flow for k in (start, start * tighter)
     ]
@@ -174,7 +176,7 @@ def test_more_volts_never_turn_a_loaded_fan_slower(volts: float, more: float) ->
 
 @given(st.floats(0.2, 1.0), st.floats(0.0, 0.6))
 def test_affinity_is_exact_on_a_free_system_and_wrong_with_a_fixed_part(ratio: float, fixed: float) -> None:
-    load = fan_load(150.0, 1720.0, Wheel.PUMP, 150.0 * fixed)
+    load = fan_load(150.0, 1720.0, MachineType.PUMP, 150.0 * fixed)
     full, slow = (load.at_motor_speed(1720.0 * r) for r in (1.0, ratio))
     if fixed == 0:
         assert [slow.flow, slow.machine_power_w] == pytest.approx(
@@ -184,9 +186,9 @@ def test_affinity_is_exact_on_a_free_system_and_wrong_with_a_fixed_part(ratio: f
         assert slow.flow < ratio * full.flow
 
 
-@given(st.floats(0.15, 1.0), st.floats(0.0, 0.5), st.sampled_from(list(Wheel)))
-def test_the_speed_for_a_flow_gives_that_flow(share: float, fixed: float, wheel: Wheel) -> None:
-    load = fan_load(150.0, 1720.0, wheel, 150.0 * fixed)
+@given(st.floats(0.15, 1.0), st.floats(0.0, 0.5), st.sampled_from(list(MachineType)))
+def test_the_speed_for_a_flow_gives_that_flow(share: float, fixed: float, machine_type: MachineType) -> None:
+    load = fan_load(150.0, 1720.0, machine_type, 150.0 * fixed)
     speed, reached = load.at_flow(0.5 * share)
     if reached:
         point = load.at_motor_speed(speed)
@@ -296,8 +298,8 @@ def test_a_module_is_replaced_without_its_motor() -> None:
 
 def test_efficiencies_multiply_from_the_line_to_the_air() -> None:
     point = settle(fitted(BLOWER).motor, rated(BLOWER), blower_load())
-    wheel = point.load.fluid_power_w / point.load.machine_power_w
-    assert point.overall_efficiency() == pytest.approx(point.motor.efficiency * wheel, rel=1e-9)
+    machine_type = point.load.fluid_power_w / point.load.machine_power_w
+    assert point.overall_efficiency() == pytest.approx(point.motor.efficiency * machine_type, rel=1e-9)
     assert 0 < point.overall_efficiency() < point.motor.efficiency < 1
 
 
@@ -306,7 +308,7 @@ def test_efficiencies_multiply_from_the_line_to_the_air() -> None:
 def test_a_fan_beside_a_leaking_one_balances_at_every_speed(ratio: float, leak: float) -> None:
     """By the balance itself: what goes through the running fan, at the pressure that it makes there by the affinity laws (AMCA 201), is the
     system's flow at that pressure and what comes back through the one that stands, √p times its leak."""
-    machine = MachineCurve(generic_shape(Wheel.BACKWARD_INCLINED), 1.0, 250.0, 400.0, 1.0)
+    machine = MachineCurve(generic_shape(MachineType.BACKWARD_INCLINED), 1.0, 250.0, 400.0, 1.0)
     load = Load(machine, 1450.0, system_through(1.0, 250.0, 40.0), running=1, idle_leak=leak)
     point = load.at_motor_speed(1450.0 * ratio)
     flow, pressure = float(point.flow), float(point.pressure)

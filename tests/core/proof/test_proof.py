@@ -144,7 +144,7 @@ def test_the_system_against_the_one_before_by_hand(
     """p = p₀ + k q² through both sets: k after over k before, less one; a few per cent are nothing that meters tell."""
     answer = proof(
         readings__1__supply_static=f"{supply} in. w.g.", readings__1__return_static=f"{back} in. w.g.", readings__1__airflow=f"{flow} cfm",
-        duty__system_exponent="2", duty__held_pressure=f"{held_pa} Pa",
+        duty__system_exponent="2", duty__static_pressure_set_point=f"{held_pa} Pa",
     )  # fmt: skip
     then, now = 0.68 * IN_WG, (supply - back) * IN_WG
     ratio = (now - held_pa) / (then - held_pa) * (1470 / flow) ** 2

@@ -12,7 +12,7 @@ from tests.jobs import KRAUSE, assessed, option
 
 pytestmark = pytest.mark.slow
 
-STARTS = {"duty__starts": "3,000", "duty__run_up": "2 s"}
+STARTS = {"duty__starts": "3,000", "duty__starting_time": "2 s"}
 STANDBY = {
     "code": "awake", "type": "motor", "name": "Awake", "motor_kind": "electronic", "rated_power": "1/3 hp", "rated_voltage": "115 V", "phases": 1,
     "rated_speed": "1,725 rpm", "nominal_efficiency": "78 %", "standby": "25 W",
@@ -48,10 +48,10 @@ LOW = {"duty__steps__1__flow_share": None, "duty__steps__1__wants": "a tap", "du
 def test_after_equal_to_promise_is_inside_and_the_same_energy(
     today: dict[str, Any], product: dict[str, Any] | None
 ) -> None:
-    considered = [{"id": "new", "kind": "electronic", **({"product": product} if product else {})}]
+    candidates = [{"id": "new", "kind": "electronic", **({"product": product} if product else {})}]
     job = {
         **today,
-        "options__considered": considered,
+        "options__candidates": candidates,
         "options__fitting": {"permanent_supply": "yes", "listing_allows": "yes"},
         "decision__chosen": "new",
     }

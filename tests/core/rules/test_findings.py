@@ -23,8 +23,8 @@ from tests.said import codes_of
 pytestmark = pytest.mark.slow
 SET = "readings__0__"
 THREE = {
-    "plate__phases": 3, "plate__run_capacitance": None, "plate__rated_power": "1.5 kW", "plate__rated_voltage": "400 V",
-    "plate__rated_current": "3.4 A", "plate__rated_speed": "1435 rpm", "plate__frequency": "50 Hz", f"{SET}input_power": None,
+    "nameplate__phases": 3, "nameplate__run_capacitance": None, "nameplate__rated_power": "1.5 kW", "nameplate__rated_voltage": "400 V",
+    "nameplate__rated_current": "3.4 A", "nameplate__rated_speed": "1435 rpm", "nameplate__frequency": "50 Hz", f"{SET}input_power": None,
     f"{SET}voltage": "400 V", f"{SET}current": "3.1 A", f"{SET}speed": "1443 rpm",
 }  # fmt: skip
 
@@ -62,18 +62,18 @@ def test_capacitor_tolerance_where_none_is_printed(read: str, found: bool) -> No
 
 def test_capacitor_by_its_own_tolerance_and_volts() -> None:
     assert "capacitor_off_label" not in rules(
-        assessed(KRAUSE, **{f"{SET}capacitance": "14 µF"}, plate__capacitor_tolerance="10 %")
+        assessed(KRAUSE, **{f"{SET}capacitance": "14 µF"}, nameplate__capacitor_tolerance="10 %")
     )
-    over = assessed(KRAUSE, plate__capacitor_voltage="220 V", **{f"{SET}run_capacitor_volts": "260 V"})
+    over = assessed(KRAUSE, nameplate__capacitor_voltage="220 V", **{f"{SET}run_capacitor_volts": "260 V"})
     assert finding(over, "capacitor_overvolted").severity == "stop"
-    assert "capacitor_shared" in rules(assessed(KRAUSE, plate__shared_capacitor="yes"))
+    assert "capacitor_shared" in rules(assessed(KRAUSE, nameplate__shared_capacitor="yes"))
 
 
 def test_over_service_factor_amps_is_a_stop() -> None:
-    over = assessed(KRAUSE, plate__service_factor="1.15", **{f"{SET}current": "3.6 A"})
+    over = assessed(KRAUSE, nameplate__service_factor="1.15", **{f"{SET}current": "3.6 A"})
     assert finding(over, "amps_over_service_factor").severity == "stop"  # 2.9 A × 1.15 = 3.335 A
     assert "amps_over_service_factor" not in rules(
-        assessed(KRAUSE, plate__service_factor="1.25", **{f"{SET}current": "3.6 A"})
+        assessed(KRAUSE, nameplate__service_factor="1.25", **{f"{SET}current": "3.6 A"})
     )
 
 
@@ -86,22 +86,26 @@ def test_far_under_load_is_a_note() -> None:
 
 
 def test_the_wrong_connection_is_a_stop() -> None:
-    dual = {"plate__second_voltage": "220 V", "plate__second_current": "1.45 A", "plate__wired_for": "other volts"}
+    dual = {
+        "nameplate__second_voltage": "220 V",
+        "nameplate__second_current": "1.45 A",
+        "nameplate__wired_for": "other volts",
+    }
     assert finding(assessed(KRAUSE, **dual), "connection_does_not_match").severity == "stop"
-    assert "connection_does_not_match" not in rules(assessed(KRAUSE, **{**dual, "plate__wired_for": "first volts"}))
-    assert "connection_unsaid" in rules(assessed(KRAUSE, **{**dual, "plate__wired_for": None}))
+    assert "connection_does_not_match" not in rules(assessed(KRAUSE, **{**dual, "nameplate__wired_for": "first volts"}))
+    assert "connection_unsaid" in rules(assessed(KRAUSE, **{**dual, "nameplate__wired_for": None}))
 
 
 def test_208_volts_on_a_motor_for_230_only() -> None:
     on_208 = {f"{SET}voltage": "207 V", f"{SET}current": None, f"{SET}input_power": None}
-    assert "two_oh_eight_on_230" in rules(assessed(KRAUSE, plate__rated_voltage="230 V", **on_208))
-    assert "two_oh_eight_on_230" not in rules(assessed(KRAUSE, plate__rated_voltage="208-230 V", **on_208))
+    assert "two_oh_eight_on_230" in rules(assessed(KRAUSE, nameplate__rated_voltage="230 V", **on_208))
+    assert "two_oh_eight_on_230" not in rules(assessed(KRAUSE, nameplate__rated_voltage="208-230 V", **on_208))
 
 
 def test_high_leg() -> None:
     # 240 V delta with a grounded middle: 120 V, 120 V and 120 √3 = 207.8 V to ground. Geometry.
     delta = {
-        "plate__rated_voltage": "240 V",
+        "nameplate__rated_voltage": "240 V",
         f"{SET}voltage": "240 V",
         f"{SET}current": None,
         f"{SET}input_power": None,
@@ -117,7 +121,7 @@ def test_high_leg() -> None:
 )  # fmt: skip
 def test_unbalanced_volts(volts: tuple[float, ...], severity: str | None, derating: float | None) -> None:
     three = {f"{SET}voltage_{name}": f"{v} V" for name, v in zip(("12", "23", "31"), volts, strict=True)}
-    answer = assessed(KRAUSE, **{**THREE, "plate__rated_voltage": f"{max(volts)} V"}, **three)
+    answer = assessed(KRAUSE, **{**THREE, "nameplate__rated_voltage": f"{max(volts)} V"}, **three)
     assert ("volts_unbalanced" in rules(answer)) is (severity is not None)
     if severity:
         assert finding(answer, "volts_unbalanced").severity == severity
@@ -161,9 +165,9 @@ def test_static_flow_per_ton_and_rise() -> None:
 
 
 def test_blocked_air_cooks_though_it_draws_less() -> None:
-    blocked = assessed(KRAUSE, plate__duty="air over", **{f"{SET}duct": "blocked", f"{SET}current": "2.0 A"})
+    blocked = assessed(KRAUSE, nameplate__duty="air over", **{f"{SET}duct": "blocked", f"{SET}current": "2.0 A"})
     assert "draws less" in plain(finding(blocked, "blocked_air_cooks").sentence)
-    assert "blocked_air_cooks" not in rules(assessed(KRAUSE, plate__duty="air over"))
+    assert "blocked_air_cooks" not in rules(assessed(KRAUSE, nameplate__duty="air over"))
 
 
 def test_regulator_overload_starts_and_shell() -> None:
@@ -174,17 +178,17 @@ def test_regulator_overload_starts_and_shell() -> None:
         assessed(KRAUSE, **{f"{SET}tap": "on a regulator", f"{SET}speed": "1,500 rpm"})
     )
     # NEC 430.32 (from memory): 115 % of 2.9 A is 3.335 A, 125 % with a service factor of 1.15.
-    assert "overload_does_not_fit" in rules(assessed(KRAUSE, plate__overload_setting="3.5 A"))
+    assert "overload_does_not_fit" in rules(assessed(KRAUSE, nameplate__overload_setting="3.5 A"))
     assert "overload_does_not_fit" not in rules(
-        assessed(KRAUSE, plate__overload_setting="3.5 A", plate__service_factor="1.15")
+        assessed(KRAUSE, nameplate__overload_setting="3.5 A", nameplate__service_factor="1.15")
     )
     for setting, fits in (("3.33 A", True), ("3.34 A", False), ("2.9 A", True), ("2.85 A", False)):
-        told = rules(assessed(KRAUSE, plate__overload_setting=setting))
+        told = rules(assessed(KRAUSE, nameplate__overload_setting=setting))
         assert ("overload_does_not_fit" not in told) is fits, setting
-    switch = {"plate__run_capacitance": None, "plate__motor_kind": "single-phase"}
+    switch = {"nameplate__run_capacitance": None, "nameplate__motor_kind": "single-phase"}
     assert "starts_too_often" in rules(assessed(KRAUSE, **switch, target={"starts": "30"}))
     assert "starts_too_often" not in rules(assessed(KRAUSE, target={"starts": "30"}))
-    assert "shell_too_hot" in rules(assessed(KRAUSE, plate__insulation="B", **{f"{SET}shell": "110 °C"}))
+    assert "shell_too_hot" in rules(assessed(KRAUSE, nameplate__insulation="B", **{f"{SET}shell": "110 °C"}))
 
 
 def test_readings_that_contradict_each_other() -> None:
@@ -230,7 +234,7 @@ def test_a_dead_capacitor_motor_is_followed_step_by_step() -> None:
 def test_rail_and_board_tell_how_far_the_way_has_come() -> None:
     checks = {"sound": "hums", "line_volts": "yes"}
     answer = assessed(
-        KRAUSE, call={"reason": "dead", "protected": "no"}, readings=[], checks=checks, plate__rated_current=None
+        KRAUSE, call={"reason": "dead", "protected": "no"}, readings=[], checks=checks, nameplate__rated_current=None
     )
     rail = next(entry for entry in answer.rail if entry.station == "findings")
     assert plain(rail.phrase) == "step 3 of 7"
@@ -255,29 +259,31 @@ def test_an_electronic_motor_that_is_good_has_its_module_replaced() -> None:
     checks = dict.fromkeys(("line_volts", "permanent", "command", "right_tap", "enable"), "yes")
     good = {"first_second": "4.1", "second_third": "4.0", "third_first": "4.1", "to_ground": "OL"}
     way = dead(
-        plate__motor_kind="electronic", checks={**checks, "turns": "free", "module": "separate"}, identification=good
+        nameplate__motor_kind="electronic",
+        checks={**checks, "turns": "free", "module": "separate"},
+        identification=good,
     )
     assert "The motor is good" in plain(way.verdict or ()) and "Replace the module" in plain(way.verdict or ())
-    no_command = dead(plate__motor_kind="electronic", checks={**checks, "command": "no"})
+    no_command = dead(nameplate__motor_kind="electronic", checks={**checks, "command": "no"})
     assert "No command" in plain(no_command.verdict or ())
 
 
 def test_a_three_phase_motor_on_two_lines() -> None:
     way = dead(
-        plate__phases=3,
-        plate__run_capacitance=None,
+        nameplate__phases=3,
+        nameplate__run_capacitance=None,
         checks={"fault_word": "E07", "overload": "closed", "all_phases": "no"},
     )
     assert "line is missing" in plain(way.verdict or "")
 
 
 def test_a_dead_motor_of_unknown_kind_is_sent_to_the_plate() -> None:
-    way = dead(plate={})
+    way = dead(nameplate={})
     assert "kind of motor" in plain(way.verdict or ()) and not way.steps
 
 
 SHORT = {
-    "machine__wheel": "forward-curved",
+    "machine__type": "forward-curved",
     "target": {"airflow": "700 L/s"},
     f"{SET}duct": "balancing plate wide open",
 }
@@ -342,7 +348,7 @@ def test_every_rule_stands_in_the_table_and_its_proof_says_both_outcomes() -> No
 @pytest.mark.parametrize(("read", "found"), [("241 V", False), ("244 V", False), ("250 V", True)])
 def test_a_capacitor_is_overvolted_only_beyond_what_the_meter_may_be_off(read: str, found: bool) -> None:
     """A tenth over 220 V is 242 V; 244 V read may be 241. Common practice, no source."""
-    answer = assessed(KRAUSE, plate__capacitor_voltage="220 V", **{f"{SET}run_capacitor_volts": read})
+    answer = assessed(KRAUSE, nameplate__capacitor_voltage="220 V", **{f"{SET}run_capacitor_volts": read})
     assert ("capacitor_overvolted" in rules(answer)) is found
 
 
@@ -374,10 +380,13 @@ def test_air_per_ton_is_judged_only_beyond_what_the_flow_may_be_off() -> None:
 @pytest.mark.parametrize(
     ("changes", "told"),
     [
-        ({"plate__power_factor": "0.8", "plate__nominal_efficiency": "72 %"}, "73 %"),  # 110 V × 2.9 A × 0.8 = 255.2 W
-        ({"plate__power_factor": "0.8", "plate__nominal_efficiency": "50 %"}, "not the 50.0 % that it prints"),
-        ({"plate__power_factor": "0.8", "plate__nominal_efficiency": None}, None),
-        ({"plate__power_factor": "0.5", "plate__nominal_efficiency": None}, "117 %"),
+        (
+            {"nameplate__power_factor": "0.8", "nameplate__nominal_efficiency": "72 %"},
+            "73 %",
+        ),  # 110 V × 2.9 A × 0.8 = 255.2 W
+        ({"nameplate__power_factor": "0.8", "nameplate__nominal_efficiency": "50 %"}, "not the 50.0 % that it prints"),
+        ({"nameplate__power_factor": "0.8", "nameplate__nominal_efficiency": None}, None),
+        ({"nameplate__power_factor": "0.5", "nameplate__nominal_efficiency": None}, "117 %"),
     ],
 )
 def test_plate_facts_that_cannot_all_be_so(changes: dict[str, str | None], told: str | None) -> None:
@@ -422,7 +431,7 @@ def test_a_capacitor_near_the_end_of_its_tolerance_is_probably_off_and_one_far_f
     read: str, sure: bool
 ) -> None:
     """7.5 µF ± 6 % is 7.05 to 7.95 µF; a capacitance meter is good for some 1 to 2 %, so 0.01 µF past an end may be the meter."""
-    answer = assessed(KRAUSE, plate__run_capacitance="7.5 µF", **{f"{SET}capacitance": read})
+    answer = assessed(KRAUSE, nameplate__run_capacitance="7.5 µF", **{f"{SET}capacitance": read})
     assert ("probably" not in plain(finding(answer, "capacitor_off_label").sentence)) is sure
 
 
@@ -430,7 +439,7 @@ def test_a_capacitor_near_the_end_of_its_tolerance_is_probably_off_and_one_far_f
     ("read", "found"), [("9.5 µF", False), ("10.5 µF", False), ("9.49 µF", True), ("10.51 µF", True)]
 )
 def test_the_ends_of_a_printed_tolerance_are_inside_it(read: str, found: bool) -> None:
-    label = {"plate__run_capacitance": "10 µF", "plate__capacitor_tolerance": "5 %"}
+    label = {"nameplate__run_capacitance": "10 µF", "nameplate__capacitor_tolerance": "5 %"}
     assert ("capacitor_off_label" in rules(assessed(KRAUSE, **label, **{f"{SET}capacitance": read}))) is found
 
 
@@ -441,7 +450,7 @@ def test_when_all_is_good_the_last_look_is_at_what_this_machine_can_be_set_by(ki
     if kind:
         first |= {"voltage": "400 V", "current": "3.1 A", "speed": "1443 rpm", "input_power": None}
     second = {**first, "id": "s2", "duct": "duct off at the unit", "airflow": None}
-    plate = {name: value for name, value in kind.items() if name.startswith("plate")}
+    plate = {name: value for name, value in kind.items() if name.startswith("nameplate")}
     first["capacitance"] = None if kind else "15.3 µF"
     way = chain(readings=[first, second], checks={"turns": "free"}, **plate)
     assert named in plain(way.verdict or ())

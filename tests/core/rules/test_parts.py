@@ -36,18 +36,18 @@ LEGITIMATE = {"electronic_wiring", "drive_wiring", "reading_withheld"}
 """Cautions on what would be fitted, and a note that names the very reading of a part that is not there."""
 
 
-def job(kind: str, wheel: str = "forward-curved", **reading: Any) -> Job:
-    flow = {"water_flow": "5 m³/h", "pump_differential": "60 kPa"} if wheel == "pump" else {"airflow": "1200 cfm", "total_static": "0.5 in. w.g."}  # fmt: skip
+def job(kind: str, machine_type: str = "forward-curved", **reading: Any) -> Job:
+    flow = {"water_flow": "5 m³/h", "pump_differential": "60 kPa"} if machine_type == "pump" else {"airflow": "1200 cfm", "total_static": "0.5 in. w.g."}  # fmt: skip
     read = {key: value for key, value in {**SOUND[kind], **flow, **reading}.items() if value is not None}
-    if wheel == "pump":
+    if machine_type == "pump":
         read = {key: value for key, value in read.items() if key not in ("airflow", "total_static")}
     document = {
-        "plate": PLATES[kind],
+        "nameplate": PLATES[kind],
         "readings": [{"id": "s1", **read}],
         "target": {"airflow": "1400 cfm", "rated_static": "0.5 in. w.g."},  # left behind on a pump: of no air either
     }
     return Job.model_validate(
-        {"site": {"name": "x", "units": "ip"}, "machine": {"name": "m", "wheel": wheel}, "document": document}
+        {"site": {"name": "x", "units": "ip"}, "machine": {"name": "m", "type": machine_type}, "document": document}
     )
 
 
@@ -69,18 +69,18 @@ def everything_said(one: Job) -> list[tuple[str, str]]:
 
 
 @pytest.mark.slow
-@pytest.mark.parametrize("wheel", ["forward-curved", "pump"])
+@pytest.mark.parametrize("machine_type", ["forward-curved", "pump"])
 @pytest.mark.parametrize("kind", PLATES)
-def test_nothing_speaks_of_a_part_that_the_kind_does_not_have(kind: str, wheel: str) -> None:
+def test_nothing_speaks_of_a_part_that_the_kind_does_not_have(kind: str, machine_type: str) -> None:
     """Sound and odd sets on each kind: at least half a dozen rules speak, none of a part that is not there."""
     rules = set()
-    pump = wheel == "pump"
+    pump = machine_type == "pump"
     # A pump has no air to be odd, and reads of its motor's parts what a fan's does: half of the sets say something new of it.
     odd_ones = [odd for odd in ODD if not {"airflow", "total_static"} & set(odd)][::2] if pump else ODD
     for odd in odd_ones:
         if kind == "split-capacitor" and odd.get("speed") == "3700 rpm" and pump:
             continue
-        for whose, words in everything_said(job(kind, wheel, **odd)):
+        for whose, words in everything_said(job(kind, machine_type, **odd)):
             rules.add(whose)
             if whose in LEGITIMATE:
                 continue
@@ -116,7 +116,7 @@ def dual(volts: str, **plate: Any) -> set[str]:
         **plate,
     }
     for name, value in plate.items():
-        data["document"]["plate"][name] = value
+        data["document"]["nameplate"][name] = value
     return {one.rule for one in assess(Job.model_validate(data)).findings}
 
 
@@ -187,6 +187,6 @@ def test_amps_over_full_load_are_told_by_the_service_factor(
     data = job("three-phase", current=amps, voltage="230 V", input_power="5900 W", speed="1730 rpm").model_dump(
         mode="json"
     )
-    data["document"]["plate"] |= {"rated_power": "5.5 hp", "rated_voltage": "230 V", "rated_current": "17 A", "frequency": "60 Hz", "rated_speed": "1740 rpm", "service_factor": factor, "service_factor_current": sfa}  # fmt: skip
+    data["document"]["nameplate"] |= {"rated_power": "5.5 hp", "rated_voltage": "230 V", "rated_current": "17 A", "frequency": "60 Hz", "rated_speed": "1740 rpm", "service_factor": factor, "service_factor_current": sfa}  # fmt: skip
     found = [one for one in assess(Job.model_validate(data)).findings if one.rule == "amps_over_plate"]
     assert len(found) == 1 and words in plain(found[0].sentence)

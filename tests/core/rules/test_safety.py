@@ -18,7 +18,7 @@ from tests.said import codes_of
 NOTHING = {"site": KRAUSE["site"], "machine": {"name": "only its name"}, "document": {}}
 THREE_PHASE_FAN = {
     **PUMP,
-    "machine": {"name": "hall fan", "wheel": "backward-inclined"},
+    "machine": {"name": "hall fan", "type": "backward-inclined"},
     "document": {
         **PUMP["document"],
         "readings": [
@@ -36,7 +36,7 @@ JOBS: dict[str, tuple[dict[str, Any], dict[str, Any], set[str]]] = {
     "capacitor fan": (KRAUSE, {}, ALWAYS | REPLACING | {"heat_after_airflow"}),
     "three-phase fan": (THREE_PHASE_FAN, {}, ALWAYS | REPLACING | {"heat_after_airflow"}),
     "three-phase pump": (PUMP, {}, ALWAYS | REPLACING),
-    "fan on two speeds": (THREE_PHASE_FAN, {"plate__low_speed": "720 rpm"}, ALWAYS | REPLACING | {"heat_after_airflow"}),
+    "fan on two speeds": (THREE_PHASE_FAN, {"nameplate__low_speed": "720 rpm"}, ALWAYS | REPLACING | {"heat_after_airflow"}),
     "dead": (KRAUSE, {"call__reason": "dead"}, {"isolate_before_plate", "dead_motor_restart", "dead_motor"} | REPLACING | {"heat_after_airflow"}),
 }  # fmt: skip
 
@@ -49,7 +49,7 @@ def standing(assessment: Assessment) -> dict[str, Finding]:
 def test_each_caution_stands_where_it_belongs_and_nowhere_else(name: str) -> None:
     data, changes, expected = JOBS[name]
     found = standing(assessed(data, **changes))
-    two_speeds = {"two_speeds"} if changed(data, **changes)["document"].get("plate", {}).get("low_speed") else set()
+    two_speeds = {"two_speeds"} if changed(data, **changes)["document"].get("nameplate", {}).get("low_speed") else set()
     assert set(found) == expected | two_speeds
     severities = {rule: str(finding.severity) for rule, finding in found.items() if finding.is_open}
     assert severities == {rule: "note" if rule == "dead_motor" else "caution" for rule in found}
@@ -59,9 +59,9 @@ def test_each_caution_stands_where_it_belongs_and_nowhere_else(name: str) -> Non
     ("data", "changes", "capacitor", "electronics"),
     [
         (KRAUSE, {}, True, False), (NOTHING, {}, True, False), (PUMP, {}, False, False), (THREE_PHASE_FAN, {}, False, False),
-        (KRAUSE, {"plate__run_capacitance": None, "plate__motor_kind": "shaded-pole"}, False, False),
-        (KRAUSE, {"plate__motor_kind": "single-phase"}, True, False),
-        (KRAUSE, {"plate__run_capacitance": None, "plate__motor_kind": "electronic"}, False, True),
+        (KRAUSE, {"nameplate__run_capacitance": None, "nameplate__motor_kind": "shaded-pole"}, False, False),
+        (KRAUSE, {"nameplate__motor_kind": "single-phase"}, True, False),
+        (KRAUSE, {"nameplate__run_capacitance": None, "nameplate__motor_kind": "electronic"}, False, True),
     ],
 )  # fmt: skip
 def test_a_capacitor_is_discharged_where_there_may_be_one_and_electronics_are_waited_for(
@@ -77,8 +77,8 @@ def test_a_capacitor_is_discharged_where_there_may_be_one_and_electronics_are_wa
 @pytest.mark.parametrize(
     ("data", "changes", "taps"),
     [
-        (KRAUSE, {}, True), (NOTHING, {}, True), (PUMP, {}, False), (KRAUSE, {"plate__motor_kind": "single-phase"}, False),
-        (KRAUSE, {"plate__run_capacitance": None, "plate__motor_kind": "shaded-pole"}, True),
+        (KRAUSE, {}, True), (NOTHING, {}, True), (PUMP, {}, False), (KRAUSE, {"nameplate__motor_kind": "single-phase"}, False),
+        (KRAUSE, {"nameplate__run_capacitance": None, "nameplate__motor_kind": "shaded-pole"}, True),
     ],
 )  # fmt: skip
 def test_two_taps_are_never_energised_at_once_where_there_are_taps(

@@ -8,7 +8,7 @@ import numpy as np
 import pytest
 
 from modest_rotor.core.errors import OutsideValidity
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.setup.balancing import Outcome, Tried, advise, advise_tap
@@ -20,8 +20,8 @@ MOST_READINGS = 4
 class Simulated:
     """A wheel in a duct whose flow at a share of full speed the loop does not know: fixed pressure, leaks, other speed."""
 
-    def __init__(self, wheel: Wheel, fixed: float, off: float, slip: float) -> None:
-        curve = MachineCurve(generic_shape(wheel), 1.0, 200.0, 300.0, 1.0)
+    def __init__(self, machine_type: MachineType, fixed: float, off: float, slip: float) -> None:
+        curve = MachineCurve(generic_shape(machine_type), 1.0, 200.0, 300.0, 1.0)
         self.load = Load(curve, 1000.0, system_through(1.0, 200.0, fixed))
         self.off, self.slip = off, slip
 
@@ -35,12 +35,12 @@ STRAYS = list(itertools.product((0.0, 20.0, 60.0), (0.8, 1.0, 1.25), (-0.1, 0.0,
 
 
 @pytest.mark.parametrize("target", [0.45, 0.6, 0.8])
-@pytest.mark.parametrize("wheel", [Wheel.FORWARD_CURVED, Wheel.BACKWARD_INCLINED, Wheel.AXIAL])
-def test_at_most_four_readings_on_every_simulated_machine(wheel: Wheel, target: float) -> None:
+@pytest.mark.parametrize("machine_type", [MachineType.FORWARD_CURVED, MachineType.BACKWARD_INCLINED, MachineType.AXIAL])
+def test_at_most_four_readings_on_every_simulated_machine(machine_type: MachineType, target: float) -> None:
     """The issue's own limit. The expected curve is that of a free duct; the real one has fixed pressure, leaks and slip."""
     assert len(STRAYS) == 27
     for stray in STRAYS:
-        balance(Simulated(wheel, *stray), target)
+        balance(Simulated(machine_type, *stray), target)
 
 
 def balance(real: Simulated, target: float) -> None:

@@ -54,7 +54,7 @@ def test_held_pressure_keeps_a_part_load_faster_than_a_free_duct_and_shut_outlet
 
 def test_the_saving_that_duty_reckons_without_the_held_pressure_is_told() -> None:
     assert any("stays at no flow" in plain(one) for one in loop().sentences)
-    kept = changed(HALL, duty__held_pressure="116 Pa")
+    kept = changed(HALL, duty__static_pressure_set_point="116 Pa")
     assert not any("stays at no flow" in plain(one) for one in loop(kept).sentences)
 
 

@@ -18,9 +18,9 @@ CHART = "cfm 208 218\n300 1.26 1.20\n400 1.62 1.55\n500 2.00 1.96\n600 2.36 2.28
 CFM = 0.0004719474432
 JOB: dict[str, Any] = {
     "site": {"name": "x", "units": "ip"},
-    "machine": {"name": "Terminal blower", "wheel": "forward-curved"},
+    "machine": {"name": "Terminal blower", "type": "forward-curved"},
     "document": {
-        "plate": {"rated_power": "1/4 hp", "rated_voltage": "208-230 V", "rated_current": "2.4 A", "rated_speed": "1075 rpm", "frequency": "60 Hz", "phases": 1, "run_capacitance": "5 µF"},
+        "nameplate": {"rated_power": "1/4 hp", "rated_voltage": "208-230 V", "rated_current": "2.4 A", "rated_speed": "1075 rpm", "frequency": "60 Hz", "phases": 1, "run_capacitance": "5 µF"},
         "readings": [{"id": "s1", "voltage": "213 V", "current": "1.62 A", "speed": "1112 rpm", "input_power": "250 W", "total_static": "0.4 in. w.g.", "airflow": "405 cfm"}],
         "charts": {"amps_chart": CHART},
         "target": {"airflow": "500 cfm"},
@@ -42,7 +42,7 @@ def told(*trials: dict[str, Any], plate: dict[str, Any] | None = None, **parts: 
         }
     )
     if plate:
-        document = document | {"plate": JOB["document"]["plate"] | plate}
+        document = document | {"plate": JOB["document"]["nameplate"] | plate}
     job = Job.model_validate(JOB | {"document": document})
     return assess(job, fit_job(job))
 
@@ -110,7 +110,9 @@ def test_a_plate_brought_to_its_amps_step_by_step() -> None:
 
 def test_a_motor_without_capacitor_is_not_told_to_look_at_one() -> None:
     short = ({"airflow": "400 cfm", "current": "1.70 A", "opening": "wide open"}, {"current": "1.71 A", "opening": "duct off at the unit"})  # fmt: skip
-    (command,) = told(*short, plate={"run_capacitance": None, "motor_kind": "shaded-pole"}).setup.commands or (None,)
+    (command,) = told(*short, nameplate={"run_capacitance": None, "motor_kind": "shaded-pole"}).setup.commands or (
+        None,
+    )
     if command is not None and command.advice is not None:
         assert "capacitor" not in plain(command.advice.sentence)
 

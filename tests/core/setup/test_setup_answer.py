@@ -54,7 +54,7 @@ def test_without_a_choice_it_waits_and_a_stopped_choice_says_so() -> None:
 
 def test_steps_stand_in_the_order_of_the_hands_and_fit_what_is_fitted() -> None:
     names = [one.step for one in setup(HALL).steps]
-    order = ["isolate", "prove_dead", "photograph", "link", "overload", "fuse", "drive_settings", "free", "power", "rotation", "rotation_drive", "run", "sweep", "commands", "card"]  # fmt: skip
+    order = ["isolate", "prove_dead", "photograph", "voltage_selector", "overload", "fuse", "drive_settings", "free", "power", "rotation", "rotation_drive", "run", "sweep", "commands", "card"]  # fmt: skip
     assert [name for name in names if name in order] == order
     assert not {"capacitor_kept", "vent", "taps_capped"} & set(names)
     fan = [one.step for one in setup(WAITING, decision__chosen="electronic").steps]
@@ -78,21 +78,23 @@ def test_every_step_that_can_hurt_says_its_caution_first() -> None:
 def test_a_link_that_does_not_match_the_volts_is_a_stop(volts: str, stops: bool) -> None:
     """NEMA MG 1, 12.44: ± 10 % of rated volts (from memory)."""
     answer = setup(HALL, setup__first_volts=volts, setup__link="400 V", setup__second_volts=volts)
-    link = step(answer, "link")
+    link = step(answer, "voltage_selector")
     assert bool(link.stop) is stops and bool(answer.stops) is stops
-    assert answer.link.confirmed is not stops
+    assert answer.voltage_selector.confirmed is not stops
 
 
 def test_the_link_is_confirmed_twice_and_two_readings_that_differ_stop() -> None:
     once = setup(HALL, setup__first_volts="402 V", setup__link="400 V")
-    assert not once.link.confirmed and "volts-link-answer-waits-same" in codes_of(step(once, "link").waits or "")
+    assert not once.voltage_selector.confirmed and "volts-selector-answer-waits-same" in codes_of(
+        step(once, "voltage_selector").waits or ""
+    )
     apart = setup(HALL, setup__first_volts="402 V", setup__link="400 V", setup__second_volts="380 V")
-    assert "differ" in plain(step(apart, "link").stop)
+    assert "differ" in plain(step(apart, "voltage_selector").stop)
 
 
 def test_a_range_on_the_link_holds_its_lower_end_too() -> None:
     answer = setup(BAGGAGE, setup__first_volts="208 V", setup__second_volts="207 V", setup__link="208-230 V")
-    assert answer.link.confirmed
+    assert answer.voltage_selector.confirmed
 
 
 def test_a_stop_keeps_the_list_open_and_says_so_everywhere() -> None:
@@ -127,7 +129,7 @@ def test_the_drive_is_set_by_the_plate_of_its_motor() -> None:
 
 
 ON_A_CONTROLLER = {
-    "options__considered": [{"id": "cd", "kind": "capacitor motor on a controller", "price": "400"}], "decision__chosen": "cd",
+    "options__candidates": [{"id": "cd", "kind": "capacitor motor on a controller", "price": "400"}], "decision__chosen": "cd",
     "options__fitting__start_switch": "no",
 }  # fmt: skip
 BOTH_AGREE = {"options__fitting__motor_maker_agrees": "yes", "options__fitting__drive_maker_agrees": "yes"}

@@ -18,8 +18,15 @@ from tests.said import codes_of
 pytestmark = pytest.mark.slow
 
 ROWS = list(read_table("setup_steps"))
-LINK = {"first_volts": "231 V", "link": "208-230 V", "second_volts": "230 V"}
-HANDS_IN = {"discharge_capacitor", "discharge_electronics", "photograph", "taps_capped", "link", "capacitor_kept"}
+LINK = {"first_volts": "231 V", "voltage_selector": "208-230 V", "second_volts": "230 V"}
+HANDS_IN = {
+    "discharge_capacitor",
+    "discharge_electronics",
+    "photograph",
+    "taps_capped",
+    "voltage_selector",
+    "capacitor_kept",
+}
 
 
 def as_signed(names: list[str], **last: Any) -> list[dict[str, Any]]:
@@ -94,9 +101,11 @@ def test_power_is_refused_with_a_wrong_link_and_before_any_volts() -> None:
     """231 V on a link for 115 V; and nothing typed at all: both could be signed before."""
     before = every_name()[: every_name().index("power")]
     wrong = waiting(as_signed(before), first_volts="231 V", link="115 V", second_volts="230 V")
-    assert step(wrong, "link").stopped and "First step" in (refusal(wrong, "power") or "")
-    none = waiting(as_signed([name for name in before if name not in ("link", "plugs")]))
-    assert "setup-steps-refusal-to-sign-first-step" in codes_of(refusal(none, "power") or "") and refusal(none, "link")
+    assert step(wrong, "voltage_selector").stopped and "First step" in (refusal(wrong, "power") or "")
+    none = waiting(as_signed([name for name in before if name not in ("voltage_selector", "plugs")]))
+    assert "setup-steps-refusal-to-sign-first-step" in codes_of(refusal(none, "power") or "") and refusal(
+        none, "voltage_selector"
+    )
     assert refusal(waiting(as_signed(before), **LINK), "power") is None
 
 
@@ -111,7 +120,7 @@ def test_no_step_with_power_on_is_signed_while_any_stop_stands() -> None:
     assert refusal(stopped, "power", SignState.STOP) is None  # a stop may be signed at any time
 
 
-@pytest.mark.parametrize("name", ["link", "prove_dead", "isolate", "power"])
+@pytest.mark.parametrize("name", ["voltage_selector", "prove_dead", "isolate", "power"])
 def test_what_nobody_can_leave_out(name: str) -> None:
     assert refusal(waiting([], **LINK), name, SignState.NOT_NEEDED)
     assert refusal(waiting([], **LINK), "parts", SignState.NOT_NEEDED) is None
@@ -133,21 +142,25 @@ def test_a_step_signed_anew_reopens_what_rests_on_it() -> None:
 
 def test_volts_or_an_option_changed_after_a_signature_reopen_it() -> None:
     names = every_name()
-    basis = step(waiting([], **LINK), "link").basis
+    basis = step(waiting([], **LINK), "voltage_selector").basis
     signed = [one | {"basis": step(waiting([], **LINK), one["step"]).basis} for one in as_signed(names)]
     assert not any(one.reopened for one in waiting(signed, **LINK).steps)
     other = waiting(signed, first_volts="208 V", link="208-230 V", second_volts="208 V")
-    assert step(other, "link").reopened and step(other, "power").reopened and not step(other, "isolate").reopened
+    assert (
+        step(other, "voltage_selector").reopened
+        and step(other, "power").reopened
+        and not step(other, "isolate").reopened
+    )
     chosen = setup(WAITING, decision__chosen="drive", setup={"signs": signed, **LINK})
-    assert step(chosen, "isolate").reopened and basis != step(chosen, "link").basis
+    assert step(chosen, "isolate").reopened and basis != step(chosen, "voltage_selector").basis
 
 
 def test_protection_and_drive_settings_come_before_power_and_rotation_at_a_bump() -> None:
     names = [one.step for one in setup(HALL).steps]
-    for before, after in (("link", "power"), ("overload", "power"), ("fuse", "power"), ("drive_settings", "power"), ("power", "rotation"), ("rotation", "run"), ("run", "sweep")):  # fmt: skip
+    for before, after in (("voltage_selector", "power"), ("overload", "power"), ("fuse", "power"), ("drive_settings", "power"), ("power", "rotation"), ("rotation", "run"), ("run", "sweep")):  # fmt: skip
         assert names.index(before) < names.index(after)
     fan = [one.step for one in waiting([]).steps]
-    assert fan.index("link") < fan.index("plugs") < fan.index("power")
+    assert fan.index("voltage_selector") < fan.index("plugs") < fan.index("power")
 
 
 def test_a_drive_on_the_motor_that_is_there_takes_nothing_out() -> None:
@@ -155,27 +168,30 @@ def test_a_drive_on_the_motor_that_is_there_takes_nothing_out() -> None:
     answer = setup(HALL)
     names = {one.step for one in answer.steps}
     assert not {"remove", "compare", "parts", "attitude", "discharge_electronics"} & names
-    assert {"isolate", "prove_dead", "photograph", "link", "overload", "fuse"} <= names
+    assert {"isolate", "prove_dead", "photograph", "voltage_selector", "overload", "fuse"} <= names
     for one in answer.steps:
         assert "new plate" not in plain(one.value) and "Take the motor out" not in one.do
 
 
 @pytest.mark.parametrize(
-    ("volts", "link", "amps"), [("115 V", "115 V", "8.8 "), ("231 V", "230 V", "4.4 "), ("118 V", None, "8.8 ")]
+    ("volts", "selector", "amps"),
+    [("115 V", "115 V", "8.8 "), ("231 V", "230 V", "4.4 "), ("118 V", None, "8.8 ")],
 )
 @pytest.mark.parametrize("printed", [True, False], ids=["both printed", "one printed"])
-def test_an_overload_is_told_for_the_connection_in_use(volts: str, link: str | None, amps: str, printed: bool) -> None:
+def test_an_overload_is_told_for_the_connection_in_use(
+    volts: str, selector: str | None, amps: str, printed: bool
+) -> None:
     """A plate of 115/230 V: 4.4 A on 230, and on 115 V twice that, whether printed or by the same power."""
     answer = setup(
         WAITING,
         decision__chosen="same",
-        options__considered=[{"id": "same", "kind": str(OptionKind.SAME_KIND)}],
-        plate__rated_voltage="115 V",
-        plate__second_voltage="208-230 V",
-        plate__wired_for="other volts",
-        plate__rated_current="8.8 A" if printed else None,
-        plate__second_current="4.4 A",
-        setup={"first_volts": volts, "link": link, "second_volts": volts},
+        options__candidates=[{"id": "same", "kind": str(OptionKind.SAME_KIND)}],
+        nameplate__rated_voltage="115 V",
+        nameplate__second_voltage="208-230 V",
+        nameplate__wired_for="other volts",
+        nameplate__rated_current="8.8 A" if printed else None,
+        nameplate__second_current="4.4 A",
+        setup={"first_volts": volts, "voltage_selector": selector, "second_volts": volts},
     )
     assert amps in plain(step(answer, "overload").value)
 
@@ -188,9 +204,9 @@ def test_the_new_capacitor_is_that_of_the_chosen_product() -> None:
     asked = {"id": "same", "kind": str(OptionKind.SAME_KIND)}
 
     def said(**of_product: Any) -> str:
-        considered = [asked | ({"product": product | of_product} if of_product else {})]
+        candidates = [asked | ({"product": product | of_product} if of_product else {})]
         return plain(
-            step(setup(WAITING, decision__chosen="same", options__considered=considered), "capacitor_new").value
+            step(setup(WAITING, decision__chosen="same", options__candidates=candidates), "capacitor_new").value
         )
 
     assert "15 " not in said(run_capacitance="12.5 µF", capacitor_voltage="440 V") and "1.25e-05" in said(

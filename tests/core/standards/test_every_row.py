@@ -322,19 +322,19 @@ def test_generic_characteristics() -> None:
     power of a forward-curved wheel rising all the way, of a backward-inclined one with a top, of an axial one falling."""
     rows = read_table("generic_shapes")
     columns = list(rows[0])
-    for wheel, (best, points) in SHAPES.items():
-        own = [tuple(float(r[c]) for c in columns[2:]) for r in rows if r[columns[0]] == wheel]
-        assert own == [tuple(map(float, point)) for point in points], wheel
-        assert {float(r[columns[1]]) for r in rows if r[columns[0]] == wheel} == {best}
+    for machine_type, (best, points) in SHAPES.items():
+        own = [tuple(float(r[c]) for c in columns[2:]) for r in rows if r[columns[0]] == machine_type]
+        assert own == [tuple(map(float, point)) for point in points], machine_type
+        assert {float(r[columns[1]]) for r in rows if r[columns[0]] == machine_type} == {best}
         flow, pressure, power = np.array(points, dtype=float).T
         efficiency = flow * pressure / power
-        assert flow[np.argmax(efficiency)] == 1.0, f"{wheel} is best at its own point"
+        assert flow[np.argmax(efficiency)] == 1.0, f"{machine_type} is best at its own point"
         beyond = pressure[flow >= 1]
         assert np.all(np.diff(beyond) < 0) and pressure[-1] == 0
         rises = np.diff(power)
-        assert {"forward-curved": np.all(rises > 0), "axial": np.all(rises < 0)}.get(wheel, rises[0] > 0 > rises[-1]), (
-            wheel
-        )
+        assert {"forward-curved": np.all(rises > 0), "axial": np.all(rises < 0)}.get(
+            machine_type, rises[0] > 0 > rises[-1]
+        ), machine_type
 
 
 def test_between_rows_nothing_jumps() -> None:

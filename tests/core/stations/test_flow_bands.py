@@ -7,13 +7,13 @@ from collections.abc import Callable
 import numpy as np
 import pytest
 
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.physics.medium import air_heat_per_flow
 from modest_rotor.core.stations.charts import Charts, amps_chart, blower_table
 from modest_rotor.core.stations.flow_estimate import flow_by_power
 from modest_rotor.core.stations.flow_way import FlowContext, Way
 from modest_rotor.core.stations.flow_ways import CHART_SD, TABLE_SD, flow_ways
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.plate_answer import plate_facts
 from modest_rotor.core.stations.readings import ReadingSet
 from modest_rotor.core.stations.set_facts import set_facts
@@ -24,8 +24,8 @@ from tests.machines import CFM, IN_WG
 WIDE = "cfm 208 230\n1000 2.1 1.9\n1500 3.5 3.2\n2000 5.2 4.8\n2500 7.2 6.7"
 CHARTS = Charts(amps_chart=WIDE, blower_table=TABLE, blower_table_flow="cfm")
 pytestmark = pytest.mark.slow
-CONTEXT = FlowContext(Wheel.FORWARD_CURVED, CHARTS, amps_chart(CHARTS), blower_table(CHARTS), Target(), None)
-PLATE = plate_facts(Plate())
+CONTEXT = FlowContext(MachineType.FORWARD_CURVED, CHARTS, amps_chart(CHARTS), blower_table(CHARTS), Target(), None)
+PLATE = plate_facts(Nameplate())
 DRAWS = 1500
 Draw = Callable[[np.random.Generator], tuple[dict[str, str], float]]
 
@@ -73,8 +73,8 @@ def test_stated_bands_hold_the_truth(way: Way, draw: Draw) -> None:
     chance, held, told = np.random.default_rng(7), 0, 0
     for _ in range(DRAWS):
         read, truth = draw(chance)
-        facts = set_facts(ReadingSet.model_validate({"id": "s1", **read}), 1, PLATE, CONTEXT.wheel)
-        ways = flow_ways(facts, CONTEXT, flow_by_power(facts, CONTEXT.wheel))
+        facts = set_facts(ReadingSet.model_validate({"id": "s1", **read}), 1, PLATE, CONTEXT.machine_type)
+        ways = flow_ways(facts, CONTEXT, flow_by_power(facts, CONTEXT.machine_type))
         flow = next(one.flow for one in ways if one.way is way)
         if flow is not None:
             told += 1

@@ -90,7 +90,7 @@ def test_a_rough_way_counts_where_there_is_nothing_better_and_a_void_one_never()
 
 def test_the_chart_is_read_and_the_clamp_told() -> None:
     answer = assessed(
-        KRAUSE, machine__wheel="forward-curved", charts={"amps_chart": CHART}, target={"airflow": "1,850 cfm"},
+        KRAUSE, machine__type="forward-curved", charts={"amps_chart": CHART}, target={"airflow": "1,850 cfm"},
         readings__0__voltage="230 V", readings__0__current="4.2 A", readings__0__airflow=None,
     )  # fmt: skip
     assert flow(answer, "chart") == pytest.approx(1800 * CFM)
@@ -192,14 +192,18 @@ def test_a_power_factor_that_was_read_stands_for_watts_but_never_on_an_electroni
     by_watts = next(one for one in answer.sets[0].methods if one.method == "fitted-watts")
     assert by_watts.load.figure
     electronic = assessed(
-        KRAUSE, readings__0__input_power=None, readings__0__power_factor="0.871", plate__motor_kind="electronic"
+        KRAUSE, readings__0__input_power=None, readings__0__power_factor="0.871", nameplate__motor_kind="electronic"
     )
     assert electronic.sets[0].shaft_power.figure is None
 
 
 def test_the_load_of_an_electronic_motor_comes_from_true_watts_and_speed() -> None:
     # Class IE4 less its electronics has 72 % at a quarter horse, so at its rating it takes some 258 W.
-    plate = {"plate__motor_kind": "electronic", "plate__rated_speed": "1720 rpm", "plate__run_capacitance": None}
+    plate = {
+        "nameplate__motor_kind": "electronic",
+        "nameplate__rated_speed": "1720 rpm",
+        "nameplate__run_capacitance": None,
+    }
     answer = assessed(KRAUSE, **plate, readings__0__input_power="258 W", readings__0__speed="1720 rpm")
     load = answer.sets[0].load.figure
     assert load and load.value == pytest.approx(1.0, abs=0.05)
@@ -224,7 +228,7 @@ def test_own_meters_narrow_the_bands() -> None:
 def test_the_plate_goes_the_way_that_brings_the_amps_of_the_chart(amps: str, words: str) -> None:
     """A forward-curved blower takes more the more air it moves, and turns the slower for it. Common practice, no source."""
     answer = assessed(
-        KRAUSE, machine__wheel="forward-curved", charts={"amps_chart": CHART}, target={"airflow": "1,850 cfm"},
+        KRAUSE, machine__type="forward-curved", charts={"amps_chart": CHART}, target={"airflow": "1,850 cfm"},
         readings__0__voltage="230 V", readings__0__current=amps, readings__0__airflow=None,
     )  # fmt: skip
     assert words in plain(answer.sets[0].flows.clamp or ())

@@ -18,7 +18,7 @@ from tests.jobs import KRAUSE, assessed, changed, option
 from tests.said import codes_of
 
 LOW_SET = {"id": "s9", "name": "low", "tap": "low tap", "voltage": "402 V", "current": "1.1 A", "speed": "722 rpm", "input_power": "290 W"}  # fmt: skip
-LOW_PLATE = {"plate__low_speed": "720 rpm", "plate__low_power": "0.3 kW", "plate__low_current": "1.2 A", "plate__speeds": "two speeds, one winding"}  # fmt: skip
+LOW_PLATE = {"nameplate__low_speed": "720 rpm", "nameplate__low_power": "0.3 kW", "nameplate__low_current": "1.2 A", "nameplate__speeds": "two speeds, one winding"}  # fmt: skip
 
 
 def two_speeds(low_set: bool = True, **changes: Any) -> Assessment:
@@ -64,7 +64,7 @@ def test_the_low_set_teaches_nothing_of_the_high_winding() -> None:
 def test_two_speeds_are_cautioned_and_only_they() -> None:
     assert any(one.rule == "two_speeds" for one in two_speeds(**LOW_PLATE).findings)
     assert not any(one.rule == "two_speeds" for one in assessed(HALL).findings)
-    single = changed(KRAUSE, plate__speeds="two speeds, one winding")
+    single = changed(KRAUSE, nameplate__speeds="two speeds, one winding")
     assert not any(one.rule == "two_speeds" for one in assessed(single).findings)
 
 
@@ -73,7 +73,7 @@ def test_two_speeds_are_cautioned_and_only_they() -> None:
     [("outer rotor, wheel on it", "cannot", "whole fan"), ("shaft at both ends", "work", "both ends"), ("shaft at one end", None, "")],
 )  # fmt: skip
 def test_a_motor_goes_only_where_its_shaft_or_rotor_does(build: str, fits: str | None, words: str) -> None:
-    said = assessed(changed(KRAUSE, plate__build=build))
+    said = assessed(changed(KRAUSE, nameplate__build=build))
     for kind in ("same", "electronic"):
         one = next((one for one in said.options.options if one.id == kind), None)
         if one is None:
@@ -134,14 +134,14 @@ def test_both_ends_and_an_outer_rotor_say_what_takes_their_place() -> None:
 
 def test_a_magnet_motor_whose_plate_speed_is_synchronous_is_refused_nothing() -> None:
     """1,800 rpm at 60 Hz, four poles: it does not slip."""
-    data = changed(HALL, plate__motor_kind="electronic", plate__rated_speed="1,800 rpm", plate__frequency="60 Hz", plate__holds="speed", readings__0__speed="1,750 rpm")  # fmt: skip
+    data = changed(HALL, nameplate__motor_kind="electronic", nameplate__rated_speed="1,800 rpm", nameplate__frequency="60 Hz", nameplate__holds="speed", readings__0__speed="1,750 rpm")  # fmt: skip
     said = assessed(data)
     assert not questioned(said) and said.sets[0].shaft_power.figure is not None
 
 
 def test_an_unreadable_capacitor_is_offered_roughly_by_the_fitted_motor() -> None:
     """The textbook machine's own capacitor is 15.4 µF (Krause, Analysis of Electric Machinery): inside the band, and told as rough."""
-    bare = assessed(changed(KRAUSE, plate__run_capacitance=None, plate__motor_kind="split-capacitor"))
+    bare = assessed(changed(KRAUSE, nameplate__run_capacitance=None, nameplate__motor_kind="split-capacitor"))
     rough = next(one for one in bare.plate.expected if one.label == "Run capacitor, roughly")
     assert rough.figure is not None and rough.figure.band is not None
     assert abs(rough.figure.value - 15.4e-6) < rough.figure.band and rough.figure.band > 0.2 * rough.figure.value

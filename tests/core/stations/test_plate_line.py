@@ -10,7 +10,7 @@ import pytest
 
 from modest_rotor.core.entry import Entry, read_entry
 from modest_rotor.core.numerals import NumberStyle, plain_fractions
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.plate_amounts import LISTED, ODD, Kinds
 from modest_rotor.core.stations.plate_binding import Bound
 from modest_rotor.core.stations.plate_line import read_line
@@ -69,10 +69,10 @@ def test_abbreviations(line: str, expected: dict[str, object]) -> None:
 
 
 def test_every_value_is_one_its_field_takes() -> None:
-    plate = Plate.model_validate(read_line(WHOLE).values)
+    plate = Nameplate.model_validate(read_line(WHOLE).values)
     assert plate.rated_power == read_entry("rated_power", "3/4 hp")
     for name, value in EXPECTED.items():
-        quantity = quantity_of(Plate, name)
+        quantity = quantity_of(Nameplate, name)
         if quantity:
             read_entry(quantity, str(value))
 
@@ -98,7 +98,9 @@ def expected_of(told: str) -> tuple[dict[str, str], set[str]]:
 
 def as_meant(values: dict[str, Any]) -> dict[str, Any]:
     """The same as a plate holds it: what is typed in one way or another means the same."""
-    plate = Plate.model_validate({name: int(value) if name == "phases" else value for name, value in values.items()})
+    plate = Nameplate.model_validate(
+        {name: int(value) if name == "phases" else value for name, value in values.items()}
+    )
     meant = {name: getattr(plate, name) for name in values}
     return {name: (one.low, one.si) if isinstance(one, Entry) else one for name, one in meant.items()}
 

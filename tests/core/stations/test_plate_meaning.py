@@ -7,7 +7,7 @@ import pytest
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.core.stations.identification import Identification, Lead
 from modest_rotor.core.stations.identity import identify
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.plate_answer import plate_facts
 from modest_rotor.core.stations.plate_meaning import meanings
 from tests.said import codes_of
@@ -23,12 +23,12 @@ THREE = {"phases": 3, "rated_power": "10 hp", "rated_voltage": "230 V", "rated_c
 
 
 def said(label: str, **typed: object) -> list[str]:
-    plate = Plate.model_validate(typed)
+    plate = Nameplate.model_validate(typed)
     return [plain(one.said) for one in meanings(plate, plate_facts(plate)) if one.label == label]
 
 
 def figures(label: str, **typed: object) -> list[float]:
-    plate = Plate.model_validate(typed)
+    plate = Nameplate.model_validate(typed)
     found = [one for one in meanings(plate, plate_facts(plate)) if one.label == label]
     return [piece.value for one in found for piece in one.said if isinstance(piece, Figure)]
 
@@ -60,9 +60,9 @@ def test_slip_ordinary_and_not() -> None:
 def test_two_connections_and_the_wired_one() -> None:
     dual = {**THREE, "second_voltage": "460 V", "second_current": "14 A"}
     assert "Say which one" in said("Connection", **dual)[0]
-    wired = plate_facts(Plate.model_validate({**dual, "wired_for": "other volts"}))
+    wired = plate_facts(Nameplate.model_validate({**dual, "wired_for": "other volts"}))
     assert (wired.rated_voltage_v, wired.rated_current_a) == (460.0, 14.0)
-    assert plate_facts(Plate.model_validate(dual)).rated_voltage_v == 230.0
+    assert plate_facts(Nameplate.model_validate(dual)).rated_voltage_v == 230.0
 
 
 def test_service_factor_is_no_allowance() -> None:
@@ -131,7 +131,7 @@ def test_enclosures_insulation_rotation() -> None:
 
 
 def test_an_electronic_motor_has_no_slip() -> None:
-    facts = plate_facts(Plate.model_validate({**SPLIT, "motor_kind": "electronic", "rated_speed": "1050 rpm"}))
+    facts = plate_facts(Nameplate.model_validate({**SPLIT, "motor_kind": "electronic", "rated_speed": "1050 rpm"}))
     assert facts.is_electronic and facts.poles is None and facts.kind is None
 
 
@@ -250,9 +250,9 @@ def test_a_synchronous_plate_speed_asks_for_a_magnet_or_reluctance_motor_and_is_
         "phases": 3,
     }
     assert "induction-poles-from-rated-speed-rpm-synchronous" in codes_of(
-        plate_facts(Plate.model_validate(asked)).speed_refusal
+        plate_facts(Nameplate.model_validate(asked)).speed_refusal
     )
-    assert plate_facts(Plate.model_validate(asked | {"motor_kind": "electronic"})).speed_refusal is None
+    assert plate_facts(Nameplate.model_validate(asked | {"motor_kind": "electronic"})).speed_refusal is None
 
 
 @pytest.mark.parametrize(

@@ -43,7 +43,7 @@ SIZES_KW = (("0.09", 90), ("0.18", 180), ("0.37", 370), ("0.75", 750), ("1.5", 1
 
 
 @dataclass(frozen=True)
-class Plate:
+class Nameplate:
     """A plate as written, what stands on it, and whether its words stand on one side."""
 
     line: str
@@ -51,7 +51,7 @@ class Plate:
     one_sided: bool
 
 
-def a_plate(rng: random.Random, comma: bool) -> Plate:
+def a_plate(rng: random.Random, comma: bool) -> Nameplate:
     """A motor whose numbers go together, by an efficiency times power factor between 0.35 and 0.8."""
     american = rng.random() < 0.6
     power, watts = rng.choice(SIZES_HP if american else SIZES_KW)
@@ -78,7 +78,7 @@ def a_plate(rng: random.Random, comma: bool) -> Plate:
         leads = side == "before" or (side == "mixed" and rng.random() < 0.5)
         pieces.append(f"{rng.choice(before)} {written}" if leads else f"{written}{joint}{rng.choice(after)}")
         truth[FIELDS[name]] = f"{values[name]} {UNITS.get(name, '')}".strip()
-    return Plate(between.join(pieces), truth, side != "mixed")
+    return Nameplate(between.join(pieces), truth, side != "mixed")
 
 
 @pytest.mark.slow

@@ -47,7 +47,7 @@ def test_each_machine_has_its_own_readings() -> None:
     assert {"voltage_12", "voltage_23", "voltage_31", "current_1", "current_2", "current_3"} <= three
     assert not three & {"capacitance", "start_current", "voltage", "current"} and not single & {"voltage_12"}
     assert {"suction", "discharge", "water_flow"} <= pump and not pump & {"supply_static", "airflow", "filter_drop"}
-    shaded = changed(WAITING, plate__motor_kind="shaded-pole", plate__run_capacitance=None)
+    shaded = changed(WAITING, nameplate__motor_kind="shaded-pole", nameplate__run_capacitance=None)
     assert not fields_of(assessed(shaded).round) & {"capacitance", "start_current", "run_capacitor_volts"}
 
 

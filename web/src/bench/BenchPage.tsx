@@ -149,7 +149,7 @@ function useWanted(desk: BenchDesk, experiment: Schemas["Experiment"] | undefine
   useEffect(() => {
     if (experiment) desk.begin(experiment);
     else if (part === "rig" && job) {
-      desk.putUp({ of: "job", name: "", job: Number(job), wheel: "forward-curved", drive: false });
+      desk.putUp({ of: "job", name: "", job: Number(job), machine_type: "forward-curved", drive: false });
       setSearch({}, { replace: true });
     } else if (part === "rig" && desk.snapshot().experiment) desk.goFree();
   }, [desk, experiment, part, job, setSearch]);

@@ -49,7 +49,7 @@ export const Pictures = memo(function Pictures({ desk, standing, outlook, experi
       {picture === "waves" ? (
         <WavesPicture desk={desk} />
       ) : (
-        outlook && <Live desk={desk} pump={standing?.wheel === "pump"} outlook={outlook} picture={picture} />
+        outlook && <Live desk={desk} pump={standing?.machine_type === "pump"} outlook={outlook} picture={picture} />
       )}
       <Small display="block" pt="6px">
         {say("pictures-simulated-rig")}

@@ -21,7 +21,7 @@ export const RigChooser = memo(function RigChooser({ desk, rig, standing, book }
   const [open, setOpen] = useState(false);
   const put = (wanted: Partial<RigName>) => {
     setOpen(false);
-    desk.putUp({ of: "stand", name: "", wheel: "forward-curved", drive: false, ...wanted });
+    desk.putUp({ of: "stand", name: "", machine_type: "forward-curved", drive: false, ...wanted });
   };
   return (
     <>
@@ -55,7 +55,7 @@ function Choices({
   put: (rig: Partial<RigName>) => void;
 }) {
   const [product, setProduct] = useState(book.motors[0]?.code ?? "");
-  const [wheel, setWheel] = useState<RigName["wheel"]>("forward-curved");
+  const [machineType, setMachineType] = useState<RigName["machine_type"]>("forward-curved");
   const [job, setJob] = useState(String(book.jobs[0]?.id ?? ""));
   return (
     <Box borderTop="1px solid" borderColor="hair" pt="6px" display="grid" gap="8px">
@@ -101,16 +101,16 @@ function Choices({
           </Pick>
           <Pick
             aria-label={say("rig-chooser-wheel")}
-            value={wheel}
-            onChange={(event) => setWheel(event.target.value as RigName["wheel"])}
+            value={machineType}
+            onChange={(event) => setMachineType(event.target.value as RigName["machine_type"])}
           >
-            {book.wheels.map((one) => (
+            {book.machine_types.map((one) => (
               <option key={one} value={one}>
                 {one}
               </option>
             ))}
           </Pick>
-          <Press type="button" onClick={() => put({ of: "product", name: product, wheel })} data-put-product>
+          <Press type="button" onClick={() => put({ of: "product", name: product, machine_type: machineType })} data-put-product>
             {say("rig-chooser-put-up-2")}
           </Press>
         </Source>

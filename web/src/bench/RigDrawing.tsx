@@ -40,7 +40,7 @@ export function RigDrawing({ desk, rig, applied, wanted }: DrawingProps) {
   const { units } = useUnits();
   const wide = useIsWide(TOLD_FROM);
   const shownOf = (key: string) => told(rig.knobs, key, applied, units);
-  const pump = rig.wheel === "pump";
+  const pump = rig.machine_type === "pump";
   const drawn = (
     <Svg
       viewBox={wide ? `0 0 ${WIDTH} ${HEIGHT}` : `0 ${TOP - 3} ${WIDTH} ${FOOT - TOP + 6}`}
@@ -87,7 +87,7 @@ function spoken(rig: Rig, applied: Turned, units: UnitSystem) {
 }
 
 function Duct({ rig, applied, air }: { rig: Rig; applied: Turned; air: string }) {
-  const inside = rig.wheel === "pump" ? "water" : air ? say("rig-drawing-air", { air }) : "air";
+  const inside = rig.machine_type === "pump" ? "water" : air ? say("rig-drawing-air", { air }) : "air";
   return (
     <g>
       <path d={`M0,${TOP}H${AT.outlets}M0,${FOOT}H${AT.outlets}`} stroke="currentColor" strokeWidth={1.4} />
@@ -219,10 +219,10 @@ function Fan({ desk, rig, applied, x, y, radius, turns }: FanProps) {
   const ink = turns ? "currentColor" : "var(--chakra-colors-hair)";
   return (
     <g color="var(--chakra-colors-ink)">
-      {rig.wheel === "forward-curved" && <Scroll x={x} y={y} radius={radius} />}
-      {rig.wheel === "pump" && <circle cx={x} cy={y} r={radius + 3} fill="none" stroke={ink} strokeWidth={1.4} />}
+      {rig.machine_type === "forward-curved" && <Scroll x={x} y={y} radius={radius} />}
+      {rig.machine_type === "pump" && <circle cx={x} cy={y} r={radius + 3} fill="none" stroke={ink} strokeWidth={1.4} />}
       <g ref={wheel} data-wheel>
-        {!applied.bare && <path d={blades(rig.wheel, x, y, radius)} fill="none" stroke={ink} strokeWidth={1.6} />}
+        {!applied.bare && <path d={blades(rig.machine_type, x, y, radius)} fill="none" stroke={ink} strokeWidth={1.6} />}
       </g>
       <circle
         cx={x}
@@ -255,8 +255,8 @@ const LOOKS = {
   pump: { count: 6, from: 0.45, lean: -0.75 },
 } as const;
 
-function blades(wheel: Rig["wheel"], x: number, y: number, radius: number): string {
-  const { count, from, lean } = LOOKS[wheel];
+function blades(type: Rig["machine_type"], x: number, y: number, radius: number): string {
+  const { count, from, lean } = LOOKS[type];
   const lines = Array.from({ length: count }, (_, index) => {
     const angle = (index / count) * 2 * Math.PI;
     const at = (share: number, turn: number) =>
@@ -340,7 +340,7 @@ function Outlets({ open, wanted, pump }: { open: number; wanted: number; pump: b
 function Lift({ rig, share }: { rig: Rig; share: number }) {
   const x = (AT.damper + AT.outlets) / 2 + 22;
   const words = `${Math.round(100 * share)} %`;
-  if (rig.wheel !== "pump")
+  if (rig.machine_type !== "pump")
     return (
       <Label x={x} y={MIDDLE + 4}>
         {say("rig-drawing-holds", { words })}

@@ -32,7 +32,7 @@ const KEPT_AS = "modest-rotor bench";
 const FIRST_RIG: RigName = {
   of: "stand",
   name: say("bench-desk-capacitor-blower"),
-  wheel: "forward-curved",
+  machine_type: "forward-curved",
   drive: false,
 };
 

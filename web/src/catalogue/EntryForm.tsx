@@ -14,7 +14,7 @@ import { say } from "../shared/say";
 type Product = Schemas["Product"];
 type Texts = Record<string, string>;
 
-const ROOT = "options/considered/*/product/";
+const ROOT = "options/candidates/*/product/";
 const FACTS = Object.keys(fields)
   .filter((name) => name.startsWith(ROOT) && !name.includes("/curve/"))
   .map((name) => ({ field: name.slice(ROOT.length), ...(fields[name as FieldName] as Facts) }));

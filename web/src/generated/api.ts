@@ -497,7 +497,7 @@ export interface paths {
          * Loaded
          * @description What each option moves and takes as the filter loads, its setting left as it is.
          *
-         *     :param tightness: the state of the system that is asked about, as typed and not saved yet; else the one that was saved.
+         *     :param resistance_factor: the state of the system that is asked about, as typed and not saved yet; else the one that was saved.
          */
         get: operations["loaded_api_jobs__job_id__loaded_get"];
         put?: never;
@@ -2504,8 +2504,8 @@ export interface components {
             jobs: components["schemas"]["JobChoice"][];
             /** Motors */
             motors: components["schemas"]["ProductChoice"][];
-            /** Wheels */
-            wheels: components["schemas"]["Wheel"][];
+            /** Machine Types */
+            machine_types: components["schemas"]["MachineType"][];
             /** Course */
             course: components["schemas"]["Experiment"][];
             /** Topics */
@@ -2775,9 +2775,86 @@ export interface components {
         };
         /**
          * Candidate
-         * @description One candidate in a line. ``limit`` is the first of its limits; none of one that is stopped.
+         * @description One replacement that is considered; its product is a copy, so that the job stands by itself.
          */
         Candidate: {
+            /**
+             * Id
+             * @description short identifier, unique in its list
+             */
+            id: string;
+            /**
+             * Kind of option
+             * @default electronic
+             */
+            kind: components["schemas"]["OptionKind"];
+            /**
+             * Called
+             * @description Where several are of one kind.
+             */
+            name?: string | null;
+            /** Product */
+            product?: components["schemas"]["Product"] | null;
+            /**
+             * Price
+             * @description Equipment; the whole cost fitted where labour is left empty.
+             */
+            price?: components["schemas"]["Entry"] | null;
+            /**
+             * Labour
+             * @description Fitting, set-up, travel, disposal.
+             */
+            labour?: components["schemas"]["Entry"] | null;
+            /**
+             * Rebate
+             * @description What somebody else pays back.
+             */
+            rebate?: components["schemas"]["Entry"] | null;
+            /**
+             * Life
+             * @description Years it is expected to last.
+             */
+            life?: components["schemas"]["Entry"] | null;
+            /**
+             * Lead time
+             * @description Days until it can be here.
+             */
+            lead_time?: components["schemas"]["Entry"] | null;
+            /** What wears */
+            wears?: string | null;
+            /**
+             * Tap
+             * @description The tap that it would run on.
+             */
+            tap?: string | null;
+            /** How the volts are lowered */
+            regulator?: components["schemas"]["Regulating"] | null;
+            /**
+             * Wheel's speed
+             * @description Against today's; empty: just enough.
+             */
+            speed_share?: components["schemas"]["Entry"] | null;
+            /**
+             * Impeller's diameter
+             * @description Against today's; empty: just enough.
+             */
+            diameter_share?: components["schemas"]["Entry"] | null;
+            /**
+             * Pressure at the throttle
+             * @description Lost there at full flow.
+             */
+            throttle_drop?: components["schemas"]["Entry"] | null;
+            /**
+             * Pressure that is set
+             * @description Empty: today's at full flow.
+             */
+            set_pressure?: components["schemas"]["Entry"] | null;
+        };
+        /**
+         * CandidateAnswer
+         * @description One candidate in a line. ``limit`` is the first of its limits; none of one that is stopped.
+         */
+        CandidateAnswer: {
             /** Id */
             id: string;
             /** Letter */
@@ -3168,83 +3245,6 @@ export interface components {
              * @default
              */
             who: string;
-        };
-        /**
-         * Considered
-         * @description One replacement that is considered; its product is a copy, so that the job stands by itself.
-         */
-        Considered: {
-            /**
-             * Id
-             * @description short identifier, unique in its list
-             */
-            id: string;
-            /**
-             * Kind of option
-             * @default electronic
-             */
-            kind: components["schemas"]["OptionKind"];
-            /**
-             * Called
-             * @description Where several are of one kind.
-             */
-            name?: string | null;
-            /** Product */
-            product?: components["schemas"]["Product"] | null;
-            /**
-             * Price
-             * @description Equipment; the whole cost fitted where labour is left empty.
-             */
-            price?: components["schemas"]["Entry"] | null;
-            /**
-             * Labour
-             * @description Fitting, set-up, travel, disposal.
-             */
-            labour?: components["schemas"]["Entry"] | null;
-            /**
-             * Rebate
-             * @description What somebody else pays back.
-             */
-            rebate?: components["schemas"]["Entry"] | null;
-            /**
-             * Life
-             * @description Years it is expected to last.
-             */
-            life?: components["schemas"]["Entry"] | null;
-            /**
-             * Lead time
-             * @description Days until it can be here.
-             */
-            lead_time?: components["schemas"]["Entry"] | null;
-            /** What wears */
-            wears?: string | null;
-            /**
-             * Tap
-             * @description The tap that it would run on.
-             */
-            tap?: string | null;
-            /** How the volts are lowered */
-            regulator?: components["schemas"]["Regulating"] | null;
-            /**
-             * Wheel's speed
-             * @description Against today's; empty: just enough.
-             */
-            speed_share?: components["schemas"]["Entry"] | null;
-            /**
-             * Impeller's diameter
-             * @description Against today's; empty: just enough.
-             */
-            diameter_share?: components["schemas"]["Entry"] | null;
-            /**
-             * Pressure at the throttle
-             * @description Lost there at full flow.
-             */
-            throttle_drop?: components["schemas"]["Entry"] | null;
-            /**
-             * Pressure that is set
-             * @description Empty: today's at full flow.
-             */
-            set_pressure?: components["schemas"]["Entry"] | null;
         };
         /**
          * ControlMode
@@ -3800,7 +3800,7 @@ export interface components {
              * Duct pressure that is held
              * @description By a controller, whatever the flow; 0 for an ordinary duct.
              */
-            held_pressure?: components["schemas"]["Entry"] | null;
+            static_pressure_set_point?: components["schemas"]["Entry"] | null;
             /**
              * Exponent of duct or pipe
              * @description Pressure against flow: near 1.9 ± 0.1 where nothing is said; 2 where dampers and fittings rule.
@@ -3845,7 +3845,7 @@ export interface components {
              * Starting time
              * @description Seconds from rest to full speed, of the motor of today.
              */
-            run_up?: components["schemas"]["Entry"] | null;
+            starting_time?: components["schemas"]["Entry"] | null;
             /**
              * Inrush amps
              * @description Highest while it starts; the fitted motor's where nothing was read.
@@ -4992,10 +4992,10 @@ export interface components {
             format: "modest-rotor job";
             /**
              * Version
-             * @default 2
+             * @default 3
              * @constant
              */
-            version: 2;
+            version: 3;
             site: components["schemas"]["Site"];
             machine: components["schemas"]["Machine"];
             /**
@@ -5003,7 +5003,7 @@ export interface components {
              *       "call": {
              *         "complaints": []
              *       },
-             *       "plate": {},
+             *       "nameplate": {},
              *       "identification": {},
              *       "leads": [],
              *       "call_taps": [],
@@ -5017,7 +5017,7 @@ export interface components {
              *         "steps": []
              *       },
              *       "options": {
-             *         "considered": [
+             *         "candidates": [
              *           {
              *             "id": "same",
              *             "kind": "same-kind"
@@ -5085,7 +5085,7 @@ export interface components {
              */
             call: components["schemas"]["Call"];
             /** @default {} */
-            plate: components["schemas"]["Plate"];
+            nameplate: components["schemas"]["Nameplate"];
             /** @default {} */
             identification: components["schemas"]["Identification"];
             /**
@@ -5124,7 +5124,7 @@ export interface components {
             duty: components["schemas"]["Duty"];
             /**
              * @default {
-             *       "considered": [
+             *       "candidates": [
              *         {
              *           "id": "same",
              *           "kind": "same-kind"
@@ -5460,24 +5460,6 @@ export interface components {
             taken_for?: string | null;
             /** Refused */
             refused?: string | null;
-        };
-        /**
-         * LinkAnswer
-         * @description Whether the link suits: a stop, what is still waited for, or that it is confirmed.
-         */
-        LinkAnswer: {
-            /**
-             * Stop
-             * @default []
-             */
-            stop: (string | components["schemas"]["Figure"])[];
-            /** Waits */
-            waits?: string | null;
-            /**
-             * Confirmed
-             * @default false
-             */
-            confirmed: boolean;
         };
         /**
          * LiveViews
@@ -5992,8 +5974,14 @@ export interface components {
              * What does the motor drive?
              * @description The kind of wheel settles the shape of its curve.
              */
-            wheel?: components["schemas"]["Wheel"] | null;
+            type?: components["schemas"]["MachineType"] | null;
         };
+        /**
+         * MachineType
+         * @description What the motor drives.
+         * @enum {string}
+         */
+        MachineType: "forward-curved" | "backward-inclined" | "axial" | "pump";
         /**
          * Mark
          * @description What was said of a finding, by whom and when; marks are added, never overwritten.
@@ -6232,6 +6220,187 @@ export interface components {
          */
         Moves: -1 | 0 | 1;
         /**
+         * Nameplate
+         * @description What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen.
+         */
+        Nameplate: {
+            /**
+             * The plate in one line
+             * @description Type or paste it as it stands, in any order or in rows; each piece is shown as what it was taken for.
+             */
+            line?: string | null;
+            /**
+             * Rated power
+             * @description Shaft power: 3/4 hp, 0.55 kW, 560 W.
+             */
+            rated_power?: components["schemas"]["Entry"] | null;
+            /**
+             * Rated volts
+             * @description A range such as 208-230 V is kept whole.
+             */
+            rated_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Full-load amps
+             * @description At rated volts and rated power.
+             */
+            rated_current?: components["schemas"]["Entry"] | null;
+            /**
+             * Volts, other connection
+             * @description The higher one of a plate such as 230/460 V.
+             */
+            second_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Amps, other connection
+             * @description Those that go with the other volts.
+             */
+            second_current?: components["schemas"]["Entry"] | null;
+            /**
+             * Wired for
+             * @description By the links or lead numbers found in the terminal box, not by the supply.
+             */
+            wired_for?: components["schemas"]["WiredFor"] | null;
+            /**
+             * Rated speed
+             * @description Full-load speed, on the high tap.
+             */
+            rated_speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Speeds
+             * @description Of a three-phase motor that is switched from one speed to another.
+             */
+            speeds?: components["schemas"]["Speeds"] | null;
+            /**
+             * Rated speed, low
+             * @description The lower one of a plate such as 1,450/720 rpm.
+             */
+            low_speed?: components["schemas"]["Entry"] | null;
+            /**
+             * Rated power, low
+             * @description The one that goes with the lower speed.
+             */
+            low_power?: components["schemas"]["Entry"] | null;
+            /**
+             * Full-load amps, low
+             * @description Those that go with the lower speed.
+             */
+            low_current?: components["schemas"]["Entry"] | null;
+            /** Shaft and rotor */
+            build?: components["schemas"]["Build"] | null;
+            /**
+             * Frequency
+             * @description 50 or 60 Hz.
+             */
+            frequency?: components["schemas"]["Entry"] | null;
+            /** Phases */
+            phases?: (1 | 3) | null;
+            /**
+             * Kind of motor
+             * @description Only where capacitor and phases do not tell it: a start switch, shading rings, electronics.
+             */
+            motor_kind?: components["schemas"]["MotorKind"] | null;
+            /**
+             * What does an electronic one hold?
+             * @description Torque by taps, an airflow it was taught, or the speed that a signal asks for.
+             */
+            holds?: ("torque" | "airflow" | "speed") | null;
+            /**
+             * Run capacitor
+             * @description Microfarads on the capacitor's own label.
+             */
+            run_capacitance?: components["schemas"]["Entry"] | null;
+            /**
+             * Run capacitor volts
+             * @description Its own rating, not the motor's.
+             */
+            capacitor_voltage?: components["schemas"]["Entry"] | null;
+            /**
+             * Run capacitor ±
+             * @description As printed; ± 6 % is taken where none is.
+             */
+            capacitor_tolerance?: components["schemas"]["Entry"] | null;
+            /**
+             * Shared with a compressor?
+             * @description A dual capacitor keeps the compressor's section.
+             */
+            shared_capacitor?: ("yes" | "no") | null;
+            /**
+             * Start capacitor
+             * @description Only where there is one.
+             */
+            start_capacitance?: components["schemas"]["Entry"] | null;
+            /**
+             * Service factor
+             * @description 1.0 where none is printed.
+             */
+            service_factor?: components["schemas"]["Entry"] | null;
+            /**
+             * Service-factor amps
+             * @description SFA, where printed.
+             */
+            service_factor_current?: components["schemas"]["Entry"] | null;
+            /**
+             * Code letter
+             * @description Locked-rotor code, A to V.
+             */
+            code_letter?: string | null;
+            /**
+             * The printed power is
+             * @description A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.
+             */
+            power_is?: components["schemas"]["PowerIs"] | null;
+            /**
+             * Nominal efficiency
+             * @description As printed; the fit keeps to it.
+             */
+            nominal_efficiency?: components["schemas"]["Entry"] | null;
+            /**
+             * Efficiency class
+             * @description Of an IEC plate; it stands for a least efficiency of its rating.
+             */
+            efficiency_class?: ("IE1" | "IE2" | "IE3" | "IE4") | null;
+            /**
+             * Power factor
+             * @description As printed: 0.62.
+             */
+            power_factor?: components["schemas"]["Entry"] | null;
+            /**
+             * Frame
+             * @description With its suffix: 48Y, 56H, 145T.
+             */
+            frame?: string | null;
+            /**
+             * Enclosure
+             * @description IP54, or TEFC, TEAO, ODP.
+             */
+            enclosure?: string | null;
+            /** Insulation class */
+            insulation?: ("A" | "B" | "F" | "H") | null;
+            /**
+             * Rated ambient
+             * @description 40 °C where none is printed.
+             */
+            ambient?: components["schemas"]["Entry"] | null;
+            /**
+             * Rated duty
+             * @description Continuous, air over, S1, 30 min.
+             */
+            duty?: string | null;
+            /** Thermal protection */
+            protection?: components["schemas"]["Protection"] | null;
+            /** Rotation */
+            rotation?: components["schemas"]["Rotation"] | null;
+            /**
+             * Rotation seen from
+             * @description Without its viewpoint a rotation says nothing.
+             */
+            rotation_seen_from?: components["schemas"]["SeenFrom"] | null;
+            /**
+             * Overload set at
+             * @description Amps on the overload relay or the drive, as found.
+             */
+            overload_setting?: components["schemas"]["Entry"] | null;
+        };
+        /**
          * Neighbour
          * @description What another setting would give.
          */
@@ -6442,7 +6611,7 @@ export interface components {
          */
         OptionCosts: {
             /**
-             * Considered
+             * Candidates
              * @default [
              *       {
              *         "id": "same",
@@ -6458,7 +6627,7 @@ export interface components {
              *       }
              *     ]
              */
-            considered: components["schemas"]["Considered"][];
+            candidates: components["schemas"]["Candidate"][];
             /**
              * Waivers
              * @default []
@@ -6491,7 +6660,7 @@ export interface components {
              * System resistance factor
              * @description 100 % as found; 140 % with a loaded filter.
              */
-            tightness?: components["schemas"]["Entry"] | null;
+            resistance_factor?: components["schemas"]["Entry"] | null;
             /**
              * At which static?
              * @description What each option moves and draws against it, in place of today's.
@@ -6716,187 +6885,6 @@ export interface components {
             wanted_si: number;
             /** Changes */
             changes: boolean;
-        };
-        /**
-         * Plate
-         * @description What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen.
-         */
-        Plate: {
-            /**
-             * The plate in one line
-             * @description Type or paste it as it stands, in any order or in rows; each piece is shown as what it was taken for.
-             */
-            line?: string | null;
-            /**
-             * Rated power
-             * @description Shaft power: 3/4 hp, 0.55 kW, 560 W.
-             */
-            rated_power?: components["schemas"]["Entry"] | null;
-            /**
-             * Rated volts
-             * @description A range such as 208-230 V is kept whole.
-             */
-            rated_voltage?: components["schemas"]["Entry"] | null;
-            /**
-             * Full-load amps
-             * @description At rated volts and rated power.
-             */
-            rated_current?: components["schemas"]["Entry"] | null;
-            /**
-             * Volts, other connection
-             * @description The higher one of a plate such as 230/460 V.
-             */
-            second_voltage?: components["schemas"]["Entry"] | null;
-            /**
-             * Amps, other connection
-             * @description Those that go with the other volts.
-             */
-            second_current?: components["schemas"]["Entry"] | null;
-            /**
-             * Wired for
-             * @description By the links or lead numbers found in the terminal box, not by the supply.
-             */
-            wired_for?: components["schemas"]["WiredFor"] | null;
-            /**
-             * Rated speed
-             * @description Full-load speed, on the high tap.
-             */
-            rated_speed?: components["schemas"]["Entry"] | null;
-            /**
-             * Speeds
-             * @description Of a three-phase motor that is switched from one speed to another.
-             */
-            speeds?: components["schemas"]["Speeds"] | null;
-            /**
-             * Rated speed, low
-             * @description The lower one of a plate such as 1,450/720 rpm.
-             */
-            low_speed?: components["schemas"]["Entry"] | null;
-            /**
-             * Rated power, low
-             * @description The one that goes with the lower speed.
-             */
-            low_power?: components["schemas"]["Entry"] | null;
-            /**
-             * Full-load amps, low
-             * @description Those that go with the lower speed.
-             */
-            low_current?: components["schemas"]["Entry"] | null;
-            /** Shaft and rotor */
-            build?: components["schemas"]["Build"] | null;
-            /**
-             * Frequency
-             * @description 50 or 60 Hz.
-             */
-            frequency?: components["schemas"]["Entry"] | null;
-            /** Phases */
-            phases?: (1 | 3) | null;
-            /**
-             * Kind of motor
-             * @description Only where capacitor and phases do not tell it: a start switch, shading rings, electronics.
-             */
-            motor_kind?: components["schemas"]["MotorKind"] | null;
-            /**
-             * What does an electronic one hold?
-             * @description Torque by taps, an airflow it was taught, or the speed that a signal asks for.
-             */
-            holds?: ("torque" | "airflow" | "speed") | null;
-            /**
-             * Run capacitor
-             * @description Microfarads on the capacitor's own label.
-             */
-            run_capacitance?: components["schemas"]["Entry"] | null;
-            /**
-             * Run capacitor volts
-             * @description Its own rating, not the motor's.
-             */
-            capacitor_voltage?: components["schemas"]["Entry"] | null;
-            /**
-             * Run capacitor ±
-             * @description As printed; ± 6 % is taken where none is.
-             */
-            capacitor_tolerance?: components["schemas"]["Entry"] | null;
-            /**
-             * Shared with a compressor?
-             * @description A dual capacitor keeps the compressor's section.
-             */
-            shared_capacitor?: ("yes" | "no") | null;
-            /**
-             * Start capacitor
-             * @description Only where there is one.
-             */
-            start_capacitance?: components["schemas"]["Entry"] | null;
-            /**
-             * Service factor
-             * @description 1.0 where none is printed.
-             */
-            service_factor?: components["schemas"]["Entry"] | null;
-            /**
-             * Service-factor amps
-             * @description SFA, where printed.
-             */
-            service_factor_current?: components["schemas"]["Entry"] | null;
-            /**
-             * Code letter
-             * @description Locked-rotor code, A to V.
-             */
-            code_letter?: string | null;
-            /**
-             * The printed power is
-             * @description A motor's plate states what its shaft gives; that of a whole fan or pump often what it takes.
-             */
-            power_is?: components["schemas"]["PowerIs"] | null;
-            /**
-             * Nominal efficiency
-             * @description As printed; the fit keeps to it.
-             */
-            nominal_efficiency?: components["schemas"]["Entry"] | null;
-            /**
-             * Efficiency class
-             * @description Of an IEC plate; it stands for a least efficiency of its rating.
-             */
-            efficiency_class?: ("IE1" | "IE2" | "IE3" | "IE4") | null;
-            /**
-             * Power factor
-             * @description As printed: 0.62.
-             */
-            power_factor?: components["schemas"]["Entry"] | null;
-            /**
-             * Frame
-             * @description With its suffix: 48Y, 56H, 145T.
-             */
-            frame?: string | null;
-            /**
-             * Enclosure
-             * @description IP54, or TEFC, TEAO, ODP.
-             */
-            enclosure?: string | null;
-            /** Insulation class */
-            insulation?: ("A" | "B" | "F" | "H") | null;
-            /**
-             * Rated ambient
-             * @description 40 °C where none is printed.
-             */
-            ambient?: components["schemas"]["Entry"] | null;
-            /**
-             * Rated duty
-             * @description Continuous, air over, S1, 30 min.
-             */
-            duty?: string | null;
-            /** Thermal protection */
-            protection?: components["schemas"]["Protection"] | null;
-            /** Rotation */
-            rotation?: components["schemas"]["Rotation"] | null;
-            /**
-             * Rotation seen from
-             * @description Without its viewpoint a rotation says nothing.
-             */
-            rotation_seen_from?: components["schemas"]["SeenFrom"] | null;
-            /**
-             * Overload set at
-             * @description Amps on the overload relay or the drive, as found.
-             */
-            overload_setting?: components["schemas"]["Entry"] | null;
         };
         /**
          * PlateAnswer
@@ -8126,7 +8114,7 @@ export interface components {
             /** Job */
             job?: number | null;
             /** @default forward-curved */
-            wheel: components["schemas"]["Wheel"];
+            machine_type: components["schemas"]["MachineType"];
             /**
              * Drive
              * @description whether a drive is put before it
@@ -8186,7 +8174,7 @@ export interface components {
             knobs: components["schemas"]["Knob"][];
             /** Meters */
             meters: components["schemas"]["MeterView"][];
-            wheel: components["schemas"]["Wheel"];
+            machine_type: components["schemas"]["MachineType"];
             /** Fans */
             fans: number;
             /** Drive */
@@ -8296,6 +8284,24 @@ export interface components {
          * @enum {string}
          */
         SeenSwing: "quiet" | "dies-away" | "lively" | "hunts" | "slow";
+        /**
+         * SelectorAnswer
+         * @description Whether the voltage selector suits: a stop, what is still waited for, or that it is confirmed.
+         */
+        SelectorAnswer: {
+            /**
+             * Stop
+             * @default []
+             */
+            stop: (string | components["schemas"]["Figure"])[];
+            /** Waits */
+            waits?: string | null;
+            /**
+             * Confirmed
+             * @default false
+             */
+            confirmed: boolean;
+        };
         /**
          * Sensitivities
          * @description The inputs that move a saving most, and the reading that would narrow it most.
@@ -8461,7 +8467,7 @@ export interface components {
              * Voltage selector or tap is set for
              * @description As it stands on the new motor: 115, 208-230, 277 V.
              */
-            link?: components["schemas"]["Entry"] | null;
+            voltage_selector?: components["schemas"]["Entry"] | null;
             /**
              * Device
              * @description The drive or electronic motor that is set.
@@ -8536,7 +8542,7 @@ export interface components {
              *       "confirmed": false
              *     }
              */
-            link: components["schemas"]["LinkAnswer"];
+            voltage_selector: components["schemas"]["SelectorAnswer"];
             /**
              * Commands
              * @default []
@@ -8698,7 +8704,7 @@ export interface components {
              * Candidates
              * @default []
              */
-            candidates: components["schemas"]["Candidate"][];
+            candidates: components["schemas"]["CandidateAnswer"][];
             /**
              * Differences
              * @default []
@@ -10005,12 +10011,6 @@ export interface components {
          */
         What: "clear" | "settings" | "bands" | "command" | "sweep" | "hand" | "close" | "step" | "watch" | "stop";
         /**
-         * Wheel
-         * @description What the motor drives.
-         * @enum {string}
-         */
-        Wheel: "forward-curved" | "backward-inclined" | "axial" | "pump";
-        /**
          * WiredFor
          * @description For which of a plate's volts a motor is wired.
          * @enum {string}
@@ -11151,7 +11151,7 @@ export interface operations {
     loaded_api_jobs__job_id__loaded_get: {
         parameters: {
             query?: {
-                tightness?: string;
+                resistance_factor?: string;
             };
             header?: never;
             path: {

@@ -6,7 +6,7 @@ export const fields = {
   "machine/place": {
     "label": "Where it stands"
   },
-  "machine/wheel": {
+  "machine/type": {
     "label": "What does the motor drive?",
     "help": true,
     "choices": [
@@ -157,43 +157,43 @@ export const fields = {
     "label": "Part number",
     "help": true
   },
-  "plate/line": {
+  "nameplate/line": {
     "label": "The plate in one line",
     "help": true
   },
-  "plate/rated_power": {
+  "nameplate/rated_power": {
     "label": "Rated power",
     "help": true,
     "quantity": "rated_power",
     "basis": "plate",
     "term": "rated-power"
   },
-  "plate/rated_voltage": {
+  "nameplate/rated_voltage": {
     "label": "Rated volts",
     "help": true,
     "quantity": "rated_voltage",
     "basis": "plate"
   },
-  "plate/rated_current": {
+  "nameplate/rated_current": {
     "label": "Full-load amps",
     "help": true,
     "quantity": "rated_current",
     "basis": "plate",
     "term": "full-load-amps"
   },
-  "plate/second_voltage": {
+  "nameplate/second_voltage": {
     "label": "Volts, other connection",
     "help": true,
     "quantity": "rated_voltage",
     "basis": "plate"
   },
-  "plate/second_current": {
+  "nameplate/second_current": {
     "label": "Amps, other connection",
     "help": true,
     "quantity": "rated_current",
     "basis": "plate"
   },
-  "plate/wired_for": {
+  "nameplate/wired_for": {
     "label": "Wired for",
     "help": true,
     "term": "wired-for",
@@ -206,14 +206,14 @@ export const fields = {
       "other volts"
     ]
   },
-  "plate/rated_speed": {
+  "nameplate/rated_speed": {
     "label": "Rated speed",
     "help": true,
     "quantity": "rated_speed",
     "basis": "plate",
     "term": "rated-speed"
   },
-  "plate/speeds": {
+  "nameplate/speeds": {
     "label": "Speeds",
     "help": true,
     "choices": [
@@ -227,25 +227,25 @@ export const fields = {
       "two speeds, one winding"
     ]
   },
-  "plate/low_speed": {
+  "nameplate/low_speed": {
     "label": "Rated speed, low",
     "help": true,
     "quantity": "rated_speed",
     "basis": "plate"
   },
-  "plate/low_power": {
+  "nameplate/low_power": {
     "label": "Rated power, low",
     "help": true,
     "quantity": "rated_power",
     "basis": "plate"
   },
-  "plate/low_current": {
+  "nameplate/low_current": {
     "label": "Full-load amps, low",
     "help": true,
     "quantity": "rated_current",
     "basis": "plate"
   },
-  "plate/build": {
+  "nameplate/build": {
     "label": "Shaft and rotor",
     "choices": [
       "one-end",
@@ -258,20 +258,20 @@ export const fields = {
       "outer rotor, wheel on it"
     ]
   },
-  "plate/frequency": {
+  "nameplate/frequency": {
     "label": "Frequency",
     "help": true,
     "quantity": "frequency",
     "basis": "plate"
   },
-  "plate/phases": {
+  "nameplate/phases": {
     "label": "Phases",
     "choices": [
       1,
       3
     ]
   },
-  "plate/motor_kind": {
+  "nameplate/motor_kind": {
     "label": "Kind of motor",
     "help": true,
     "term": "capacitor-motor",
@@ -290,7 +290,7 @@ export const fields = {
       "electronic"
     ]
   },
-  "plate/holds": {
+  "nameplate/holds": {
     "label": "What does an electronic one hold?",
     "help": true,
     "term": "electronic-motor",
@@ -305,27 +305,27 @@ export const fields = {
       "speed"
     ]
   },
-  "plate/run_capacitance": {
+  "nameplate/run_capacitance": {
     "label": "Run capacitor",
     "help": true,
     "quantity": "capacitance",
     "basis": "plate",
     "term": "run-capacitor"
   },
-  "plate/capacitor_voltage": {
+  "nameplate/capacitor_voltage": {
     "label": "Run capacitor volts",
     "help": true,
     "quantity": "capacitor_voltage",
     "basis": "plate",
     "term": "run-capacitor"
   },
-  "plate/capacitor_tolerance": {
+  "nameplate/capacitor_tolerance": {
     "label": "Run capacitor ±",
     "help": true,
     "quantity": "tolerance",
     "basis": "plate"
   },
-  "plate/shared_capacitor": {
+  "nameplate/shared_capacitor": {
     "label": "Shared with a compressor?",
     "help": true,
     "choices": [
@@ -337,32 +337,32 @@ export const fields = {
       "no"
     ]
   },
-  "plate/start_capacitance": {
+  "nameplate/start_capacitance": {
     "label": "Start capacitor",
     "help": true,
     "quantity": "capacitance",
     "basis": "plate"
   },
-  "plate/service_factor": {
+  "nameplate/service_factor": {
     "label": "Service factor",
     "help": true,
     "quantity": "service_factor",
     "basis": "plate",
     "term": "service-factor"
   },
-  "plate/service_factor_current": {
+  "nameplate/service_factor_current": {
     "label": "Service-factor amps",
     "help": true,
     "quantity": "rated_current",
     "basis": "plate",
     "term": "service-factor"
   },
-  "plate/code_letter": {
+  "nameplate/code_letter": {
     "label": "Code letter",
     "help": true,
     "term": "code-letter"
   },
-  "plate/power_is": {
+  "nameplate/power_is": {
     "label": "The printed power is",
     "help": true,
     "term": "rated-power",
@@ -375,14 +375,14 @@ export const fields = {
       "from the line"
     ]
   },
-  "plate/nominal_efficiency": {
+  "nameplate/nominal_efficiency": {
     "label": "Nominal efficiency",
     "help": true,
     "quantity": "efficiency",
     "basis": "plate",
     "term": "nominal-efficiency"
   },
-  "plate/efficiency_class": {
+  "nameplate/efficiency_class": {
     "label": "Efficiency class",
     "help": true,
     "term": "efficiency-class",
@@ -393,24 +393,24 @@ export const fields = {
       "IE4"
     ]
   },
-  "plate/power_factor": {
+  "nameplate/power_factor": {
     "label": "Power factor",
     "help": true,
     "quantity": "read_power_factor",
     "basis": "plate",
     "term": "power-factor"
   },
-  "plate/frame": {
+  "nameplate/frame": {
     "label": "Frame",
     "help": true,
     "term": "frame"
   },
-  "plate/enclosure": {
+  "nameplate/enclosure": {
     "label": "Enclosure",
     "help": true,
     "term": "ip-code"
   },
-  "plate/insulation": {
+  "nameplate/insulation": {
     "label": "Insulation class",
     "term": "insulation-class",
     "choices": [
@@ -426,17 +426,17 @@ export const fields = {
       "H"
     ]
   },
-  "plate/ambient": {
+  "nameplate/ambient": {
     "label": "Rated ambient",
     "help": true,
     "quantity": "temperature",
     "basis": "plate"
   },
-  "plate/duty": {
+  "nameplate/duty": {
     "label": "Rated duty",
     "help": true
   },
-  "plate/protection": {
+  "nameplate/protection": {
     "label": "Thermal protection",
     "choices": [
       "automatic",
@@ -453,7 +453,7 @@ export const fields = {
       "none"
     ]
   },
-  "plate/rotation": {
+  "nameplate/rotation": {
     "label": "Rotation",
     "choices": [
       "clockwise",
@@ -466,7 +466,7 @@ export const fields = {
       "reversible"
     ]
   },
-  "plate/rotation_seen_from": {
+  "nameplate/rotation_seen_from": {
     "label": "Rotation seen from",
     "help": true,
     "choices": [
@@ -478,7 +478,7 @@ export const fields = {
       "lead end"
     ]
   },
-  "plate/overload_setting": {
+  "nameplate/overload_setting": {
     "label": "Overload set at",
     "help": true,
     "quantity": "rated_current",
@@ -1768,10 +1768,10 @@ export const fields = {
       "by a damper or valve"
     ]
   },
-  "duty/held_pressure": {
+  "duty/static_pressure_set_point": {
     "label": "Duct pressure that is held",
     "help": true,
-    "quantity": "held_pressure",
+    "quantity": "static_pressure_set_point",
     "basis": "estimated"
   },
   "duty/system_exponent": {
@@ -1830,10 +1830,10 @@ export const fields = {
     "quantity": "starts",
     "basis": "estimated"
   },
-  "duty/run_up": {
+  "duty/starting_time": {
     "label": "Starting time",
     "help": true,
-    "quantity": "run_up",
+    "quantity": "starting_time",
     "basis": "estimated"
   },
   "duty/inrush": {
@@ -1929,7 +1929,7 @@ export const fields = {
     "label": "Currency",
     "help": true
   },
-  "options/considered/*/kind": {
+  "options/candidates/*/kind": {
     "label": "Kind of option",
     "choices": [
       "keep",
@@ -1976,15 +1976,15 @@ export const fields = {
       "circulator, proportional pressure"
     ]
   },
-  "options/considered/*/name": {
+  "options/candidates/*/name": {
     "label": "Called",
     "help": true
   },
-  "options/considered/*/product/code": {
+  "options/candidates/*/product/code": {
     "label": "Code",
     "help": true
   },
-  "options/considered/*/product/type": {
+  "options/candidates/*/product/type": {
     "label": "Type",
     "choices": [
       "motor",
@@ -2003,11 +2003,11 @@ export const fields = {
       "pump"
     ]
   },
-  "options/considered/*/product/name": {
+  "options/candidates/*/product/name": {
     "label": "Name",
     "help": true
   },
-  "options/considered/*/product/motor_kind": {
+  "options/candidates/*/product/motor_kind": {
     "label": "Kind of motor",
     "choices": [
       "split-capacitor",
@@ -2024,7 +2024,7 @@ export const fields = {
       "electronic"
     ]
   },
-  "options/considered/*/product/holds": {
+  "options/candidates/*/product/holds": {
     "label": "What it holds",
     "help": true,
     "term": "electronic-motor",
@@ -2041,26 +2041,26 @@ export const fields = {
       "pressure"
     ]
   },
-  "options/considered/*/product/rated_power": {
+  "options/candidates/*/product/rated_power": {
     "label": "Rated power",
     "help": true,
     "quantity": "rated_power",
     "basis": "plate",
     "term": "rated-power"
   },
-  "options/considered/*/product/rated_voltage": {
+  "options/candidates/*/product/rated_voltage": {
     "label": "Rated volts",
     "help": true,
     "quantity": "rated_voltage",
     "basis": "plate"
   },
-  "options/considered/*/product/other_voltage": {
+  "options/candidates/*/product/other_voltage": {
     "label": "Volts, other link",
     "help": true,
     "quantity": "rated_voltage",
     "basis": "plate"
   },
-  "options/considered/*/product/phases": {
+  "options/candidates/*/product/phases": {
     "label": "Phases",
     "help": true,
     "choices": [
@@ -2068,87 +2068,87 @@ export const fields = {
       3
     ]
   },
-  "options/considered/*/product/frequency": {
+  "options/candidates/*/product/frequency": {
     "label": "Frequency",
     "quantity": "frequency",
     "basis": "plate"
   },
-  "options/considered/*/product/rated_speed": {
+  "options/candidates/*/product/rated_speed": {
     "label": "Rated speed",
     "quantity": "rated_speed",
     "basis": "plate",
     "term": "rated-speed"
   },
-  "options/considered/*/product/rated_current": {
+  "options/candidates/*/product/rated_current": {
     "label": "Full-load amps",
     "quantity": "rated_current",
     "basis": "plate",
     "term": "full-load-amps"
   },
-  "options/considered/*/product/other_current": {
+  "options/candidates/*/product/other_current": {
     "label": "Amps, other link",
     "help": true,
     "quantity": "rated_current",
     "basis": "plate"
   },
-  "options/considered/*/product/nominal_efficiency": {
+  "options/candidates/*/product/nominal_efficiency": {
     "label": "Nominal efficiency",
     "help": true,
     "quantity": "efficiency",
     "basis": "plate",
     "term": "nominal-efficiency"
   },
-  "options/considered/*/product/least_efficiency": {
+  "options/candidates/*/product/least_efficiency": {
     "label": "Guaranteed efficiency",
     "help": true,
     "quantity": "efficiency",
     "basis": "plate"
   },
-  "options/considered/*/product/power_factor": {
+  "options/candidates/*/product/power_factor": {
     "label": "Power factor",
     "help": true,
     "quantity": "read_power_factor",
     "basis": "plate",
     "term": "power-factor"
   },
-  "options/considered/*/product/service_factor": {
+  "options/candidates/*/product/service_factor": {
     "label": "Service factor",
     "quantity": "service_factor",
     "basis": "plate",
     "term": "service-factor"
   },
-  "options/considered/*/product/code_letter": {
+  "options/candidates/*/product/code_letter": {
     "label": "Code letter",
     "help": true,
     "term": "code-letter"
   },
-  "options/considered/*/product/run_capacitance": {
+  "options/candidates/*/product/run_capacitance": {
     "label": "Run capacitor",
     "quantity": "capacitance",
     "basis": "plate",
     "term": "run-capacitor"
   },
-  "options/considered/*/product/capacitor_voltage": {
+  "options/candidates/*/product/capacitor_voltage": {
     "label": "Run capacitor volts",
     "quantity": "capacitor_voltage",
     "basis": "plate"
   },
-  "options/considered/*/product/frame": {
+  "options/candidates/*/product/frame": {
     "label": "Frame",
     "help": true,
     "term": "frame"
   },
-  "options/considered/*/product/shaft_diameter": {
+  "options/candidates/*/product/shaft_diameter": {
     "label": "Shaft diameter",
     "quantity": "dimension",
     "basis": "plate"
   },
-  "options/considered/*/product/shaft_length": {
+  "options/candidates/*/product/shaft_length": {
     "label": "Shaft length",
     "quantity": "dimension",
     "basis": "plate"
   },
-  "options/considered/*/product/keyway": {
+  "options/candidates/*/product/keyway": {
     "label": "Keyway",
     "help": true,
     "choices": [
@@ -2160,7 +2160,7 @@ export const fields = {
       "no"
     ]
   },
-  "options/considered/*/product/mounting": {
+  "options/candidates/*/product/mounting": {
     "label": "Mounting",
     "choices": [
       "band",
@@ -2183,7 +2183,7 @@ export const fields = {
       "close coupled"
     ]
   },
-  "options/considered/*/product/rotation": {
+  "options/candidates/*/product/rotation": {
     "label": "Rotation",
     "help": true,
     "choices": [
@@ -2197,12 +2197,12 @@ export const fields = {
       "reversible"
     ]
   },
-  "options/considered/*/product/enclosure": {
+  "options/candidates/*/product/enclosure": {
     "label": "Enclosure",
     "help": true,
     "term": "ip-code"
   },
-  "options/considered/*/product/air_over": {
+  "options/candidates/*/product/air_over": {
     "label": "Needs the machine's air",
     "help": true,
     "term": "air-over",
@@ -2215,7 +2215,7 @@ export const fields = {
       "no"
     ]
   },
-  "options/considered/*/product/shaft_up": {
+  "options/candidates/*/product/shaft_up": {
     "label": "May stand shaft up",
     "choices": [
       "yes",
@@ -2226,7 +2226,7 @@ export const fields = {
       "no"
     ]
   },
-  "options/considered/*/product/drive_ready": {
+  "options/candidates/*/product/drive_ready": {
     "label": "Insulation made for a drive",
     "choices": [
       "yes",
@@ -2237,7 +2237,7 @@ export const fields = {
       "no"
     ]
   },
-  "options/considered/*/product/torque_taps": {
+  "options/candidates/*/product/torque_taps": {
     "label": "Torque taps",
     "choices": [
       2,
@@ -2248,7 +2248,7 @@ export const fields = {
       8
     ]
   },
-  "options/considered/*/product/command": {
+  "options/candidates/*/product/command": {
     "label": "Command",
     "help": true,
     "choices": [
@@ -2266,25 +2266,25 @@ export const fields = {
       "none"
     ]
   },
-  "options/considered/*/product/least_speed": {
+  "options/candidates/*/product/least_speed": {
     "label": "Least speed",
     "help": true,
     "quantity": "command",
     "basis": "plate"
   },
-  "options/considered/*/product/highest_speed": {
+  "options/candidates/*/product/highest_speed": {
     "label": "Highest speed",
     "help": true,
     "quantity": "speed",
     "basis": "plate"
   },
-  "options/considered/*/product/standby": {
+  "options/candidates/*/product/standby": {
     "label": "Standby power",
     "help": true,
     "quantity": "standby_power",
     "basis": "plate"
   },
-  "options/considered/*/product/single_phase_input": {
+  "options/candidates/*/product/single_phase_input": {
     "label": "May be fed with one phase",
     "help": true,
     "choices": [
@@ -2296,7 +2296,7 @@ export const fields = {
       "no"
     ]
   },
-  "options/considered/*/product/listed_for_replacement": {
+  "options/candidates/*/product/listed_for_replacement": {
     "label": "Listed as a replacement",
     "help": true,
     "choices": [
@@ -2308,7 +2308,7 @@ export const fields = {
       "no"
     ]
   },
-  "options/considered/*/product/blower_constants": {
+  "options/candidates/*/product/blower_constants": {
     "label": "Taught this blower",
     "help": true,
     "choices": [
@@ -2320,50 +2320,50 @@ export const fields = {
       "no"
     ]
   },
-  "options/considered/*/product/curve/*/airflow": {
+  "options/candidates/*/product/curve/*/airflow": {
     "label": "Airflow",
     "quantity": "airflow",
     "basis": "plate"
   },
-  "options/considered/*/product/curve/*/water_flow": {
+  "options/candidates/*/product/curve/*/water_flow": {
     "label": "Water flow",
     "quantity": "water_flow",
     "basis": "plate"
   },
-  "options/considered/*/product/curve/*/pressure": {
+  "options/candidates/*/product/curve/*/pressure": {
     "label": "Pressure",
     "help": true,
     "quantity": "pressure",
     "basis": "plate"
   },
-  "options/considered/*/product/curve/*/head": {
+  "options/candidates/*/product/curve/*/head": {
     "label": "Head",
     "help": true,
     "quantity": "pump_differential",
     "basis": "plate"
   },
-  "options/considered/*/product/curve/*/shaft_power": {
+  "options/candidates/*/product/curve/*/shaft_power": {
     "label": "Shaft power",
     "quantity": "shaft_power",
     "basis": "plate"
   },
-  "options/considered/*/product/curve_speed": {
+  "options/candidates/*/product/curve_speed": {
     "label": "Speed of the curve",
     "quantity": "speed",
     "basis": "plate"
   },
-  "options/considered/*/product/price": {
+  "options/candidates/*/product/price": {
     "label": "Price",
     "help": true,
     "quantity": "price",
     "basis": "typed"
   },
-  "options/considered/*/product/lead_time": {
+  "options/candidates/*/product/lead_time": {
     "label": "Lead time",
     "quantity": "lead_time",
     "basis": "typed"
   },
-  "options/considered/*/product/van_stock": {
+  "options/candidates/*/product/van_stock": {
     "label": "In the van",
     "choices": [
       "yes",
@@ -2374,56 +2374,56 @@ export const fields = {
       "no"
     ]
   },
-  "options/considered/*/product/life": {
+  "options/candidates/*/product/life": {
     "label": "Stated life",
     "quantity": "life",
     "basis": "typed"
   },
-  "options/considered/*/product/wears": {
+  "options/candidates/*/product/wears": {
     "label": "What wears"
   },
-  "options/considered/*/product/note": {
+  "options/candidates/*/product/note": {
     "label": "Note"
   },
-  "options/considered/*/price": {
+  "options/candidates/*/price": {
     "label": "Price",
     "help": true,
     "quantity": "cost",
     "basis": "estimated"
   },
-  "options/considered/*/labour": {
+  "options/candidates/*/labour": {
     "label": "Labour",
     "help": true,
     "quantity": "cost",
     "basis": "estimated"
   },
-  "options/considered/*/rebate": {
+  "options/candidates/*/rebate": {
     "label": "Rebate",
     "help": true,
     "quantity": "cost",
     "basis": "typed"
   },
-  "options/considered/*/life": {
+  "options/candidates/*/life": {
     "label": "Life",
     "help": true,
     "quantity": "life",
     "basis": "estimated"
   },
-  "options/considered/*/lead_time": {
+  "options/candidates/*/lead_time": {
     "label": "Lead time",
     "help": true,
     "quantity": "lead_time",
     "basis": "estimated"
   },
-  "options/considered/*/wears": {
+  "options/candidates/*/wears": {
     "label": "What wears"
   },
-  "options/considered/*/tap": {
+  "options/candidates/*/tap": {
     "label": "Tap",
     "help": true,
     "term": "speed-tap"
   },
-  "options/considered/*/regulator": {
+  "options/candidates/*/regulator": {
     "label": "How the volts are lowered",
     "choices": [
       "phase-cut",
@@ -2436,25 +2436,25 @@ export const fields = {
       "lower volts"
     ]
   },
-  "options/considered/*/speed_share": {
+  "options/candidates/*/speed_share": {
     "label": "Wheel's speed",
     "help": true,
     "quantity": "speed_share",
     "basis": "estimated"
   },
-  "options/considered/*/diameter_share": {
+  "options/candidates/*/diameter_share": {
     "label": "Impeller's diameter",
     "help": true,
     "quantity": "diameter_share",
     "basis": "estimated"
   },
-  "options/considered/*/throttle_drop": {
+  "options/candidates/*/throttle_drop": {
     "label": "Pressure at the throttle",
     "help": true,
     "quantity": "throttle_drop",
     "basis": "measured"
   },
-  "options/considered/*/set_pressure": {
+  "options/candidates/*/set_pressure": {
     "label": "Pressure that is set",
     "help": true,
     "quantity": "pump_differential",
@@ -2746,10 +2746,10 @@ export const fields = {
     "quantity": "cost",
     "basis": "estimated"
   },
-  "options/tightness": {
+  "options/resistance_factor": {
     "label": "System resistance factor",
     "help": true,
-    "quantity": "tightness",
+    "quantity": "resistance_factor",
     "basis": "estimated",
     "term": "system-curve"
   },
@@ -2838,7 +2838,7 @@ export const fields = {
     "quantity": "voltage",
     "basis": "measured"
   },
-  "setup/link": {
+  "setup/voltage_selector": {
     "label": "Voltage selector or tap is set for",
     "help": true,
     "quantity": "rated_voltage",

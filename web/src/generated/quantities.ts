@@ -307,7 +307,7 @@ export const quantities = {
     ],
     "letters": false
   },
-  "held_pressure": {
+  "static_pressure_set_point": {
     "label": "duct pressure that is held",
     "ip": {
       "unit": "in. w.g.",
@@ -1053,7 +1053,7 @@ export const quantities = {
     ],
     "letters": false
   },
-  "run_up": {
+  "starting_time": {
     "label": "starting time",
     "ip": {
       "unit": "s",
@@ -1681,7 +1681,7 @@ export const quantities = {
     ],
     "letters": false
   },
-  "tightness": {
+  "resistance_factor": {
     "label": "system resistance factor",
     "ip": {
       "unit": "%",

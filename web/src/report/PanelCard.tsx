@@ -83,8 +83,8 @@ function Card() {
           <Row label={say("panel-card-fitted")}>
             {setup.option}, {setup.title}
           </Row>
-          {view.document.setup?.link && (
-            <Row label={say("panel-card-voltage-selector")}>{view.document.setup.link.typed}</Row>
+          {view.document.setup?.voltage_selector && (
+            <Row label={say("panel-card-voltage-selector")}>{view.document.setup.voltage_selector.typed}</Row>
           )}
           <Settings commands={setup.commands ?? []} steps={steps} />
           {drive && sweep && (

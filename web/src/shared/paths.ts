@@ -1,7 +1,7 @@
 import { fields } from "../generated/fields";
 import type { JobHead } from "./api";
 
-/** What a job holds at a path such as `plate/rated_power` or `readings/s2/current`; null where nothing stands. */
+/** What a job holds at a path such as `nameplate/rated_power` or `readings/s2/current`; null where nothing stands. */
 export function valueAt(view: JobHead, path: string): unknown {
   const steps = path.split("/");
   let place: unknown = steps[0] === "machine" ? { machine: view.machine } : view.document;

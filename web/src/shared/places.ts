@@ -2,6 +2,7 @@ import type { Station } from "./api";
 
 const STATION_OF: Record<string, Station> = {
   machine: "call",
+  nameplate: "plate",
   identification: "plate",
   leads: "plate",
   call_taps: "plate",

@@ -8,7 +8,7 @@ import { type UnitSystem } from "./reader";
 import { useUnits } from "./units";
 import { numbersTag } from "./language";
 
-type Candidate = Schemas["Candidate"];
+type Candidate = Schemas["CandidateAnswer"];
 /** From per cent of the width to a saving as the reader sees it, and back. */
 export type SavingsAxis = ReturnType<typeof savingsAxis>;
 

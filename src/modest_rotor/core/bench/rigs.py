@@ -13,7 +13,7 @@ from modest_rotor.core.options.rating import product_facts
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.physics.drive import Drive, Rectifier
 from modest_rotor.core.physics.electronic import ElectronicMotor
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import InductionMotor
 from modest_rotor.core.physics.system import system_through
@@ -21,15 +21,20 @@ from modest_rotor.core.say import say
 from modest_rotor.core.stations.product import Product
 
 USUAL_PRESSURE_PA = {
-    Wheel.FORWARD_CURVED: 200.0,
-    Wheel.BACKWARD_INCLINED: 350.0,
-    Wheel.AXIAL: 90.0,
-    Wheel.PUMP: 100_000.0,
+    MachineType.FORWARD_CURVED: 200.0,
+    MachineType.BACKWARD_INCLINED: 350.0,
+    MachineType.AXIAL: 90.0,
+    MachineType.PUMP: 100_000.0,
 }
 """Pressure of a wheel where none is known. Our judgement, no source."""
 LOAD_SHARE = 0.9
 """Share of a catalogue motor's rated power that its wheel on the Bench takes. Common practice: motors are fitted a little large."""
-INERTIA_OF = {Wheel.FORWARD_CURVED: 1.0, Wheel.BACKWARD_INCLINED: 1.2, Wheel.AXIAL: 0.8, Wheel.PUMP: 0.2}
+INERTIA_OF = {
+    MachineType.FORWARD_CURVED: 1.0,
+    MachineType.BACKWARD_INCLINED: 1.2,
+    MachineType.AXIAL: 0.8,
+    MachineType.PUMP: 0.2,
+}
 INERTIA_KGM2, INERTIA_POWER_W, INERTIA_RPM = 0.05, 373.0, 1075.0
 """Inertia of a forward-curved blower of half a horsepower; others by their energy at speed. Our judgement, no source."""
 OWN_FAN = (MotorKind.THREE_PHASE, MotorKind.SINGLE_PHASE)
@@ -47,7 +52,7 @@ def stand_of_machine(name: str, machine: FoundMachine | Absent, refusal: Absent 
     """
     if isinstance(machine, Absent):
         raise OutsideValidity(say("rigs-stand-of-machine", without_stop=_without_stop(machine.why)))
-    plate, wheel = machine.plate, machine.wheel
+    plate, machine_type = machine.plate, machine.machine_type
     power, speed = machine.shaft_power.value, machine.speed.value
     motor, notes = _own_motor(machine, refusal)
     flow, pressure, more = _duct(machine, power)
@@ -59,7 +64,7 @@ def stand_of_machine(name: str, machine: FoundMachine | Absent, refusal: Absent 
         float(plate.rated_voltage_v or machine.volts.value),
         float(plate.frequency_hz or 50.0),
         Load(curve, speed, system_through(flow, pressure, min(fixed, 0.95 * pressure), machine.exponent.value)),
-        inertia_kgm2(wheel, power, speed),
+        inertia_kgm2(machine_type, power, speed),
         own_fan=plate.kind in OWN_FAN,
         notes=(*notes, *more),
     )
@@ -85,7 +90,7 @@ def _duct(machine: FoundMachine, power_w: float) -> tuple[float, float, tuple[st
     if machine.flow_is_measured and machine.pressure_is_measured:
         return machine.flow.value, machine.pressure.value, ()
     efficiency = machine.shape.best_efficiency
-    usual = USUAL_PRESSURE_PA[machine.wheel]
+    usual = USUAL_PRESSURE_PA[machine.machine_type]
     if machine.flow_is_measured:
         pressure = min(power_w * efficiency / machine.flow.value, 3 * usual)
         return machine.flow.value, pressure, (say("rigs-duct-pressure-measured"),)
@@ -93,7 +98,7 @@ def _duct(machine: FoundMachine, power_w: float) -> tuple[float, float, tuple[st
     return power_w * efficiency / pressure, pressure, (say("rigs-duct-flow-measured"),)
 
 
-def stand_of_product(product: Product, wheel: Wheel) -> Stand:
+def stand_of_product(product: Product, machine_type: MachineType) -> Stand:
     """A motor of the catalogue on a wheel made for it, at nine tenths of its rated power.
 
     :raises OutsideValidity: no motor, or a data sheet that does not make one; in words. Source: as the constants say.
@@ -111,13 +116,13 @@ def stand_of_product(product: Product, wheel: Wheel) -> Stand:
             raise OutsideValidity(say("rigs-stand-of-product-motor-cannot", facts=facts.why))
         motor, hertz = fit_motor(facts).motor, float(facts.frequency_hz or hertz)
     power, speed = LOAD_SHARE * product.rated_power.si, product.rated_speed.si
-    shape, pressure = generic_shape(wheel), USUAL_PRESSURE_PA[wheel]
+    shape, pressure = generic_shape(machine_type), USUAL_PRESSURE_PA[machine_type]
     flow = power * shape.best_efficiency / pressure
     load = Load(MachineCurve(shape, flow, pressure, power, 1.0), speed, system_through(flow, pressure, 0.0))
     own_fan = product.air_over == "no" or (product.air_over is None and product.motor_kind in OWN_FAN)
-    notes = (say("rigs-stand-of-product-wheel-takes", wheel=wheel),)
+    notes = (say("rigs-stand-of-product-wheel-takes", machine_type=machine_type),)
     return Stand(
-        product.name, motor, volts, hertz, load, inertia_kgm2(wheel, power, speed), own_fan=own_fan, notes=notes
+        product.name, motor, volts, hertz, load, inertia_kgm2(machine_type, power, speed), own_fan=own_fan, notes=notes
     )
 
 
@@ -139,9 +144,9 @@ def on_a_drive(stand: Stand) -> Stand:
     return replace(stand, name=f"{stand.name}, on a drive", drive=drive)
 
 
-def inertia_kgm2(wheel: Wheel, power_w: float, speed_rpm: float) -> float:
+def inertia_kgm2(machine_type: MachineType, power_w: float, speed_rpm: float) -> float:
     """Likely inertia of rotor and wheel, by their energy at speed in proportion to power. Source: our judgement, no source."""
-    return INERTIA_OF[wheel] * INERTIA_KGM2 * power_w / INERTIA_POWER_W * (INERTIA_RPM / speed_rpm) ** 2
+    return INERTIA_OF[machine_type] * INERTIA_KGM2 * power_w / INERTIA_POWER_W * (INERTIA_RPM / speed_rpm) ** 2
 
 
 def _without_stop(sentence: str) -> str:

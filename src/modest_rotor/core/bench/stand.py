@@ -111,7 +111,7 @@ class Stand:
     @property
     def medium(self) -> Medium:
         """What it moves."""
-        return medium_of(self.load.machine.shape.wheel)
+        return medium_of(self.load.machine.shape.machine_type)
 
     @property
     def is_pump(self) -> bool:

@@ -130,7 +130,7 @@ MACHINES: tuple[Calculation, ...] = (
     ),
     Calculation(
         "system_flow", say("calculations-machine-machines-another-flow"), MACHINE,
-        (AIRFLOW, Input("pressure", "p", say("calculations-machine-machines-pressure-3"), "pressure"), Input("held_pressure", "p_0", say("calculations-machine-machines-pressure-stays"), "held_pressure", default="0 Pa"),
+        (AIRFLOW, Input("pressure", "p", say("calculations-machine-machines-pressure-3"), "pressure"), Input("static_pressure_set_point", "p_0", say("calculations-machine-machines-pressure-stays"), "static_pressure_set_point", default="0 Pa"),
          Input("wanted", "q_2", say("calculations-machine-machines-flow-wanted"), "airflow")),
         (Output(say("calculations-machine-machines-pressure-needed"), "pressure"), Output(say("calculations-machine-machines-air-power"), "ratio")),
         "p_2 = p_0 + (p − p_0)(q_2 ÷ q)²", say("calculations-machine-machines-darcy-weisbach"), _flow_on_system,

@@ -46,7 +46,7 @@ MONEY: tuple[Calculation, ...] = (
     ),
     Calculation(
         "start_energy", say("money-energy-year-s"), YEAR,
-        (WATTS, Input("run_up", "t", say("money-seconds-full"), "run_up"), Input("starts", "N", say("term-starts-a-year"), "starts", exact=True)),
+        (WATTS, Input("starting_time", "t", say("money-seconds-full"), "starting_time"), Input("starts", "N", say("term-starts-a-year"), "starts", exact=True)),
         (Output(say("label-energy-of-the-starts"), "energy"),), "W t N ÷ 3,600,000", DEFINITION,
         lambda w, t, n: start_energy_kwh(exactly(w), t, n).value, say("money-watts-rotor"),
     ),

@@ -10,7 +10,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.say import say
 from modest_rotor.core.statements import Actor, Edit
-from modest_rotor.core.stations.options import Considered, OptionKind
+from modest_rotor.core.stations.options import Candidate, OptionKind
 from modest_rotor.core.stations.product import Product
 
 
@@ -30,7 +30,7 @@ class ConsiderOption(Command):
         new = {"kind": self.kind, "product": self.product.model_dump(mode="json") if self.product else None}
         return appended(
             job,
-            "options/considered",
+            "options/candidates",
             new,
             say("candidates-edits-option-added", product=self.product.name if self.product else self.kind),
         )
@@ -42,7 +42,7 @@ def refuse_unsuited(before: Job, after: Job) -> None:
     def wrong(job: Job) -> set[tuple[str, OptionKind, str]]:
         return {
             (one.id, one.kind, one.product.code if one.product else "")
-            for one in job.document.options.considered
+            for one in job.document.options.candidates
             if not _can_be(one)
         }
 
@@ -53,5 +53,5 @@ def refuse_unsuited(before: Job, after: Job) -> None:
         raise ChangeRefused(say("candidates-refuse-unsuited-product-cannot"))
 
 
-def _can_be(one: Considered) -> bool:
+def _can_be(one: Candidate) -> bool:
     return one.kind is not OptionKind.KEEP and (one.product is None or traits_of(one.kind).suits(one.product))

@@ -22,7 +22,7 @@ LISTS = {
     "duty/steps": say("term-step"),
     "leads": say("term-lead"),
     "call_taps": say("term-call"),
-    "options/considered": say("sheet-option"),
+    "options/candidates": say("sheet-option"),
     "setup/trials": say("commands-fields-lists-setting-tried"),
     "setup/sweep/marks": say("commands-fields-lists-loud-mark"),
     "proof/pairs": say("commands-fields-lists-pair-sets"),
@@ -32,7 +32,7 @@ CHOSEN = ("setup/traits", "setup/device", "setup/panel")
 """What is chosen from the devices that are kept, and never typed."""
 FIRST_PARTS = {
     "readings": say("commands-fields-first-parts-set-typed"),
-    "options/considered": say("commands-fields-first-parts-usual-candidates"),
+    "options/candidates": say("commands-fields-first-parts-usual-candidates"),
     "duty/steps": say("commands-fields-first-parts-hours-year"),
 }
 
@@ -102,11 +102,11 @@ class FillPlate(Command):
 
     def edits(self, job: Job, actor: Actor, found: Found) -> tuple[Edit, ...]:
         """Errors as :func:`decide`."""
-        plate, site = job.document.plate, job.site
+        plate, site = job.document.nameplate, job.site
         values = read_line(plate.line or "", site.style_of(site.units)).values
         if not values:
             raise ChangeRefused(say("commands-fields-edits-nothing-line"))
-        return (Edit("plate", plate.model_dump(mode="json") | values, say("commands-fields-edits-plate-line")),)
+        return (Edit("nameplate", plate.model_dump(mode="json") | values, say("commands-fields-edits-plate-line")),)
 
 
 @dataclass(frozen=True)

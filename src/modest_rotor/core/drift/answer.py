@@ -28,7 +28,7 @@ from modest_rotor.core.job import Job
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.rules.capacitor import tolerance_of
 from modest_rotor.core.say import Number, run_on, say, tell
 
@@ -126,9 +126,9 @@ def log_answer(
     :param machine: as signed off, put right. :param references: its state at sign-off. :param dues: services due by the calendar.
     :param today: days since 1970.
     """
-    wheel = job.machine.wheel
-    fan = wheel is not None and wheel is not Wheel.PUMP
-    word = medium_of(wheel).machine if wheel else "fan"
+    machine_type = job.machine.type
+    fan = machine_type is not None and machine_type is not MachineType.PUMP
+    word = medium_of(machine_type).machine if machine_type else "fan"
     first = judge(log, references, None, fan) if len(log) else Waiting(say("drift-answer-log-answer-waits-readings"))
     told = first
     why_no_cause = ""
@@ -170,10 +170,10 @@ def _solved(job: Job, machine: FoundMachine | Absent, judged: Judgement) -> tupl
     setup = machine_since(job, machine, healthy)
     if isinstance(setup, Absent):
         return setup
-    wheel = job.machine.wheel
-    assert wheel is not None
+    machine_type = job.machine.type
+    assert machine_type is not None
     try:
-        return solve_causes(setup, medium_of(wheel).machine, belted=False)
+        return solve_causes(setup, medium_of(machine_type).machine, belted=False)
     except Refusal as refusal:
         return Withheld(refusal.sentence)
 
@@ -293,7 +293,7 @@ def _one_series(
 
 
 def _capacitor(job: Job, log: Log) -> CapacitorTrend | None:
-    plate = job.document.plate
+    plate = job.document.nameplate
     label = plate.run_capacitance
     return capacitor_trend(log, label.si, tolerance_of(plate)) if label and len(log) else None
 

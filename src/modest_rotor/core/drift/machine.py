@@ -20,13 +20,13 @@ from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.say import say
-from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.stations.options import Candidate
 
 ORDINARY_EFFICIENCY = 0.78
 """Shaft power over input power of small motors, where no motor is solved: only ratios are wanted. Our judgement, no source."""
 ORDINARY_SLIP = 0.03
 COMMANDS = {Holds.TORQUE: Command.TORQUE, Holds.AIRFLOW: Command.AIRFLOW}
-KEPT = Considered(id="keep", kind=OptionKind.KEEP)
+KEPT = Candidate(id="keep", kind=OptionKind.KEEP)
 
 
 def machine_since(job: Job, machine: FoundMachine | Absent, healthy: Mapping[Measurand, float]) -> Setup | Absent:
@@ -40,14 +40,14 @@ def machine_since(job: Job, machine: FoundMachine | Absent, healthy: Mapping[Mea
     """
     if isinstance(machine, Absent):
         return machine
-    chosen = next((one for one in job.document.options.considered if one.id == job.document.decision.chosen), KEPT)
+    chosen = next((one for one in job.document.options.candidates if one.id == job.document.decision.chosen), KEPT)
     speed = healthy.get(Measurand.SPEED) or machine.speed.value
     watts = healthy.get(Measurand.WATTS) or machine.input_power.value
     flow, pressure = healthy.get(Measurand.FLOW) or 1.0, healthy.get(Measurand.PRESSURE) or 1.0
     power = ORDINARY_EFFICIENCY * watts
     if not (speed > 0 and power > 0 and flow > 0 and pressure > 0):
         return Waiting(say("drift-machine-machine-since"))
-    curve = MachineCurve(generic_shape(machine.wheel), flow, pressure, power, 1.0)
+    curve = MachineCurve(generic_shape(machine.machine_type), flow, pressure, power, 1.0)
     load = Load(curve, speed, system_through(flow, pressure, 0.0))
     try:
         return _with_motor(chosen, machine, load, speed, power, healthy)
@@ -56,7 +56,7 @@ def machine_since(job: Job, machine: FoundMachine | Absent, healthy: Mapping[Mea
 
 
 def _with_motor(
-    chosen: Considered,
+    chosen: Candidate,
     machine: FoundMachine,
     load: Load,
     speed: float,

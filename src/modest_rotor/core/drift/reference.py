@@ -6,7 +6,7 @@ from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.drift.log import Reference
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.job import Job
-from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.stations.readings import ReadingSet
 from modest_rotor.core.stations.set_answer import SetAnswer
 
@@ -31,17 +31,17 @@ def references_of(job: Job, assessment: Assessment, day: float | None) -> tuple[
     found: dict[str, Reference] = {}
     for reading in job.document.after or job.document.before:
         setting = setting_word(reading)
-        found.setdefault(setting, _reference(reading, told.get(reading.id), setting, job.machine.wheel, day))
+        found.setdefault(setting, _reference(reading, told.get(reading.id), setting, job.machine.type, day))
     return tuple(found.values())
 
 
-def values_of(reading: ReadingSet, answer: SetAnswer | None, wheel: Wheel | None) -> dict[str, float]:
+def values_of(reading: ReadingSet, answer: SetAnswer | None, machine_type: MachineType | None) -> dict[str, float]:
     """What a set says, by the columns of the log, in SI.
 
-    :param reading: as typed. :param answer: for the pressure, Pa. :param wheel: settles fan or pump columns. Source:
+    :param reading: as typed. :param answer: for the pressure, Pa. :param machine_type: settles fan or pump columns. Source:
     definition.
     """
-    pump = wheel is Wheel.PUMP
+    pump = machine_type is MachineType.PUMP
     entries: dict[str, Entry | None] = {
         "voltage": reading.voltage,
         "current": reading.current,
@@ -55,14 +55,14 @@ def values_of(reading: ReadingSet, answer: SetAnswer | None, wheel: Wheel | None
     values = {name: entry.si for name, entry in entries.items() if entry is not None}
     pressure = answer.pressure.figure if answer else None
     if pressure is not None:
-        values[medium_of(wheel).logged_pressure] = pressure.value
+        values[medium_of(machine_type).logged_pressure] = pressure.value
     return values
 
 
 def _reference(
-    reading: ReadingSet, answer: SetAnswer | None, setting: str, wheel: Wheel | None, day: float | None
+    reading: ReadingSet, answer: SetAnswer | None, setting: str, machine_type: MachineType | None, day: float | None
 ) -> Reference:
     bands = dict(answer.bands) if answer else {}
     if answer and answer.pressure.figure and answer.pressure.figure.band:
-        bands[medium_of(wheel).logged_pressure] = answer.pressure.figure.band
-    return Reference(setting=setting, values=values_of(reading, answer, wheel), bands=bands, day=day)
+        bands[medium_of(machine_type).logged_pressure] = answer.pressure.figure.band
+    return Reference(setting=setting, values=values_of(reading, answer, machine_type), bands=bands, day=day)

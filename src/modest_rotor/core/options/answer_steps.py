@@ -26,14 +26,14 @@ def flow_quantity(found: FoundMachine) -> str:
     """The quantity in which flows of this machine are told."""
     if not found.flow_is_measured:
         return "relative_flow"
-    return medium_of(found.wheel).flow
+    return medium_of(found.machine_type).flow
 
 
 def pressure_quantity(found: FoundMachine) -> str:
     """The quantity in which pressures of this machine are told."""
     if not found.pressure_is_measured:
         return "relative_pressure"
-    return medium_of(found.wheel).pressure
+    return medium_of(found.machine_type).pressure
 
 
 def step_answer(

@@ -16,7 +16,7 @@ from modest_rotor.core.identify.perturb import Measurand, Setup, measurands
 from modest_rotor.core.identify.rows import Reading
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.physics.electronic import Command, ElectronicMotor
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.load import Belt, Load
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.physics.system import system_through
@@ -57,7 +57,7 @@ class Baseline:
 
 
 def baseline(
-    plate: PlateFacts, holds: str | None, wheel: Wheel | None, sets: tuple[SetFacts, ...], fit: MotorFit,
+    plate: PlateFacts, holds: str | None, machine_type: MachineType | None, sets: tuple[SetFacts, ...], fit: MotorFit,
     wanted: float | None, static: float | None,
 ) -> Baseline | Absent:  # fmt: skip
     """The machine as it should be, from a set that was read while it was right, or else from plate and design.
@@ -65,7 +65,7 @@ def baseline(
     :param holds: what an electronic motor holds. :param wanted: wanted flow, m³/s. :param static: static of the design, Pa.
     :returns: a sentence that says what is missing, where there is no baseline.
     """
-    if wheel is None:
+    if machine_type is None:
         return Waiting(say("term-waits-for-what-the-motor"))
     on_machine = [facts for facts in sets if facts.reading.duct is not DuctState.BARE_SHAFT]
     judged = [facts for facts in reversed(on_machine) if not facts.reading.is_good and not facts.reading.is_empty]
@@ -80,14 +80,14 @@ def baseline(
     good = good_on.get(now.reading.tap)
     try:
         if good is not None:
-            return _from_good_set(plate, holds, wheel, good, now)
-        return _from_design(plate, wheel, now, fit, wanted, static)
+            return _from_good_set(plate, holds, machine_type, good, now)
+        return _from_design(plate, machine_type, now, fit, wanted, static)
     except Refusal as refusal:
         return Withheld(refusal.sentence)
 
 
 def _from_good_set(
-    plate: PlateFacts, holds: str | None, wheel: Wheel, good: SetFacts, now: SetFacts
+    plate: PlateFacts, holds: str | None, machine_type: MachineType, good: SetFacts, now: SetFacts
 ) -> Baseline | Absent:
     motor = _electronic(plate, good, holds) if plate.is_electronic else _own(plate, good)
     if isinstance(motor, Absent):
@@ -95,12 +95,12 @@ def _from_good_set(
     speed = good.running.speed
     if speed is None or speed.value <= 0:
         return Waiting(say("baseline-from-good-set-waits-speed", good=good.title))
-    setup = _setup(plate, motor, holds, wheel, good, speed.value)
+    setup = _setup(plate, motor, holds, machine_type, good, speed.value)
     if isinstance(setup, Absent):
         return setup
     observed = {
         measurand: _moved(before, after, measurand)
-        for measurand, (before, after) in _pairs(good, now, wheel).items()
+        for measurand, (before, after) in _pairs(good, now, machine_type).items()
         if before is not None and after is not None and before.value > 0
     }
     belted = bool(good.reading.fan_speed and now.reading.fan_speed)
@@ -127,7 +127,7 @@ def _electronic(plate: PlateFacts, good: SetFacts, holds: str | None) -> Electro
 
 
 def _setup(
-    plate: PlateFacts, motor: FittedMotor | ElectronicMotor, holds: str | None, wheel: Wheel, good: SetFacts, speed: float
+    plate: PlateFacts, motor: FittedMotor | ElectronicMotor, holds: str | None, machine_type: MachineType, good: SetFacts, speed: float
 ) -> Setup | Absent:  # fmt: skip
     """Motor, supply and load so that they settle where the good set was read."""
     volts = good.running.voltage.value if good.running.voltage else plate.rated_voltage_v
@@ -148,7 +148,7 @@ def _setup(
         return Withheld(say("baseline-setup-motor-gives", good=good.title))
     fan = good.reading.fan_speed
     belt = Belt(ratio=fan.si / speed) if fan and fan.si > 0 else Belt()
-    machine = MachineCurve(generic_shape(wheel), flow, pressure, power, 1.0)
+    machine = MachineCurve(generic_shape(machine_type), flow, pressure, power, 1.0)
     load = Load(machine, belt.machine_speed(speed), system_through(flow, pressure, 0.0), belt)
     if isinstance(motor, ElectronicMotor):
         command = Command(holds or "speed")
@@ -168,7 +168,7 @@ def _supply(fitted: FittedMotor, good: SetFacts, volts: float, hertz: float) -> 
 
 
 def _from_design(
-    plate: PlateFacts, wheel: Wheel, now: SetFacts, fit: MotorFit, wanted: float | None, static: float | None
+    plate: PlateFacts, machine_type: MachineType, now: SetFacts, fit: MotorFit, wanted: float | None, static: float | None
 ) -> Baseline | Absent:  # fmt: skip
     if fit.bare is None:
         return fit.refusal or Waiting(say("term-waits-for-the-plate"))
@@ -176,12 +176,12 @@ def _from_design(
         return Waiting(say("baseline-from-design-waits-set"))
     assert plate.rated_power_w and plate.rated_speed_rpm and plate.frequency_hz and plate.rated_voltage_v
     motor, flow, pressure = fit.bare.motor, wanted or 1.0, static or 1.0
-    machine = MachineCurve(generic_shape(wheel), flow, pressure, EXPECTED_LOAD * plate.rated_power_w, 1.0)
+    machine = MachineCurve(generic_shape(machine_type), flow, pressure, EXPECTED_LOAD * plate.rated_power_w, 1.0)
     load = Load(machine, plate.rated_speed_rpm, system_through(flow, pressure, 0.0))
     setup = Setup(motor, Supply(plate.rated_voltage_v, plate.frequency_hz), load)
     shown = measurands(setup.settled())
     observed = {}
-    read = _read(now, wheel)
+    read = _read(now, machine_type)
     for measurand, sd in EXPECTED_SD.items():
         value = read[measurand]
         known = (measurand is not Measurand.FLOW or wanted) and (measurand is not Measurand.PRESSURE or static)
@@ -195,7 +195,7 @@ def _from_design(
     return Baseline(setup, observed, now, say("baseline-from-design-what-plate"), True, False)
 
 
-def _read(facts: SetFacts, wheel: Wheel) -> dict[Measurand, Estimate | None]:
+def _read(facts: SetFacts, machine_type: MachineType) -> dict[Measurand, Estimate | None]:
     running, reading = facts.running, facts.reading
     return {
         Measurand.SPEED: running.speed,
@@ -209,8 +209,10 @@ def _read(facts: SetFacts, wheel: Wheel) -> dict[Measurand, Estimate | None]:
     }
 
 
-def _pairs(good: SetFacts, now: SetFacts, wheel: Wheel) -> dict[Measurand, tuple[Estimate | None, Estimate | None]]:
-    before, after = _read(good, wheel), _read(now, wheel)
+def _pairs(
+    good: SetFacts, now: SetFacts, machine_type: MachineType
+) -> dict[Measurand, tuple[Estimate | None, Estimate | None]]:
+    before, after = _read(good, machine_type), _read(now, machine_type)
     return {measurand: (before[measurand], after[measurand]) for measurand in before}
 
 

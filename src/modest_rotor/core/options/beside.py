@@ -63,11 +63,11 @@ def beside_answer(asked: tuple[str, ...], lettered: Lettered, against: Compariso
     :param asked: ids of options, the one to hold the others against first. Source: definitions; the difference of two options
         carries only the errors that they do not share.
     """
-    by_id = {one.solved.considered.id: one for _, one in lettered}
+    by_id = {one.solved.candidate.id: one for _, one in lettered}
     shown = tuple(by_id[one] for one in dict.fromkeys(asked) if one in by_id)[:MOST_BESIDE]
     rows = [*_steps(shown, against), *_years(shown, against)]
     return BesideAnswer(
-        options=tuple(one.solved.considered.id for one in shown),
+        options=tuple(one.solved.candidate.id for one in shown),
         rows=tuple(row for row in rows if any(cell.figure for cell in row.cells)),
     )
 

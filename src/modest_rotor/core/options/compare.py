@@ -27,15 +27,15 @@ from modest_rotor.core.options.year_results import energy_result, money_waits, p
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.say import say
-from modest_rotor.core.stations.options import Considered, OptionCosts
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.nameplate import Nameplate
+from modest_rotor.core.stations.options import Candidate, OptionCosts
 
 __all__ = ["OptionAnswer", "OptionsAnswer", "compare", "flow_quantity", "pressure_quantity"]
 
 Told = TypeVar("Told", OptionAnswer, LoadedAnswer)
 LETTERS = "ABCDEFGHIJKLMNOP"
 STOPPED = Withheld(say("term-withheld-the-stop-stands-first"))
-KEPT = Considered(id="keep", kind=OptionKind.KEEP)
+KEPT = Candidate(id="keep", kind=OptionKind.KEEP)
 
 
 @dataclass(frozen=True)
@@ -45,7 +45,7 @@ class Compared:
     :param workings: whether each step comes with how it came about.
     """
 
-    plate: Plate
+    plate: Nameplate
     year: Year
     capacitance_f: float | None = None
     volts_v: float | None = None
@@ -72,7 +72,7 @@ def compare(found: FoundMachine | Absent, given: Compared, keep: Keeper) -> Opti
         repair=_repair(found, right, given, baseline),
         ranking=rank(lettered, answers, baseline),
         against=baseline.named,
-        base=baseline.base.solved.considered.id,
+        base=baseline.base.solved.candidate.id,
         against_new=baseline.dead,
     )
 
@@ -109,7 +109,7 @@ def _reckoned(
 ) -> tuple[tuple[tuple[str, Reckoned], ...], Comparison]:
     """Every option by its letter, the baseline first, and what they are held against."""
     comparison = _Comparison(machine, given, keep)
-    reckoned = tuple(comparison.reckon(one) for one in (KEPT, *given.year.costs.considered))
+    reckoned = tuple(comparison.reckon(one) for one in (KEPT, *given.year.costs.candidates))
     base = base_of(reckoned, given.year.dead)
     baseline = Comparison(reckoned[0], base, comparison.demands, machine, given.year, keep, given.workings)
     return tuple(zip(LETTERS, reckoned, strict=False)), baseline
@@ -129,7 +129,7 @@ def _solve(
     machine: FoundMachine, demands: tuple[Demand, ...], asked: Asked, waiting: dict[str, Waiting | Withheld]
 ) -> tuple[SolvedStep, ...]:
     """An option at every step. A step whose flow was said but is not known yet waits: it has no point at full flow either."""
-    solved = BY_KIND[asked.considered.kind].solve(machine, demands, asked)
+    solved = BY_KIND[asked.candidate.kind].solve(machine, demands, asked)
     return tuple(SolvedStep(step.id, absent=waiting[step.id]) if step.id in waiting else step for step in solved)
 
 
@@ -153,46 +153,46 @@ class _Comparison:
         self.today = self._solved(KEPT, bare)
         self.demands = self._with_floors(bare) if year.protected else bare
 
-    def reckon(self, considered: Considered) -> Reckoned:
+    def reckon(self, candidate: Candidate) -> Reckoned:
         """One option: looked at, solved unless a stop withholds it, and its year."""
-        option = BY_KIND[considered.kind]
-        checks = look(self._place(considered), self.year.costs.waivers)
+        option = BY_KIND[candidate.kind]
+        checks = look(self._place(candidate), self.year.costs.waivers)
         first = next((one for one in checks if one.stops), None)
         if first is not None:
-            return self._withheld(considered, checks, first)
-        keeps = considered.kind is OptionKind.KEEP
-        steps = self.today if keeps else self._solved(considered, self.demands)
-        checks = look(self._place(considered, steps), self.year.costs.waivers)
+            return self._withheld(candidate, checks, first)
+        keeps = candidate.kind is OptionKind.KEEP
+        steps = self.today if keeps else self._solved(candidate, self.demands)
+        checks = look(self._place(candidate, steps), self.year.costs.waivers)
         first = next((one for one in checks if one.stops), None)
         if first is not None:
-            return self._withheld(considered, checks, first)
+            return self._withheld(candidate, checks, first)
         stop = None if keeps else self._protected_stop(steps)
         if stop:
-            return Reckoned(Solved(option, considered, self._blank()), STOPPED, STOPPED, checks, Fits.CANNOT, (), stop)
-        solved = Solved(option, considered, steps)
+            return Reckoned(Solved(option, candidate, self._blank()), STOPPED, STOPPED, checks, Fits.CANNOT, (), stop)
+        solved = Solved(option, candidate, steps)
         waits = self.waits
         energy = waits or year_energy(solved, self.machine, self.year)
         heat = waits or year_heat(solved, energy, self.year)
         limits, upheld = self._limits(solved, checks)
         return Reckoned(solved, energy, heat, checks, verdict(checks), limits, None, upheld)
 
-    def _place(self, considered: Considered, steps: tuple[SolvedStep, ...] = ()) -> Place:
+    def _place(self, candidate: Candidate, steps: tuple[SolvedStep, ...] = ()) -> Place:
         costs, given = self.year.costs, self.given
-        option = BY_KIND[considered.kind]
-        return Place(option, considered, given.plate, costs.fitting, self.machine, given.volts_v, steps)
+        option = BY_KIND[candidate.kind]
+        return Place(option, candidate, given.plate, costs.fitting, self.machine, given.volts_v, steps)
 
-    def _solved(self, considered: Considered, demands: tuple[Demand, ...]) -> tuple[SolvedStep, ...]:
+    def _solved(self, candidate: Candidate, demands: tuple[Demand, ...]) -> tuple[SolvedStep, ...]:
         year = self.year
         asked = Asked(
-            year.duty.part_flow, considered.technical, year.machines, year.costs.fitting.phases, self.given.law
+            year.duty.part_flow, candidate.technical, year.machines, year.costs.fitting.phases, self.given.law
         )
         return self.keep(_solve, self.machine, demands, asked, self.waiting)
 
     def _blank(self) -> tuple[SolvedStep, ...]:
         return tuple(SolvedStep(step.id, absent=STOPPED) for step in self.year.steps)
 
-    def _withheld(self, considered: Considered, checks: tuple[FitCheck, ...], first: FitCheck) -> Reckoned:
-        solved = Solved(BY_KIND[considered.kind], considered, self._blank())
+    def _withheld(self, candidate: Candidate, checks: tuple[FitCheck, ...], first: FitCheck) -> Reckoned:
+        solved = Solved(BY_KIND[candidate.kind], candidate, self._blank())
         return Reckoned(solved, STOPPED, STOPPED, checks, Fits.CANNOT, (), first.question)
 
     def _with_floors(self, bare: tuple[Demand, ...]) -> tuple[Demand, ...]:
@@ -222,7 +222,7 @@ class _Comparison:
 
     def _limits(self, solved: Solved, checks: tuple[FitCheck, ...]) -> tuple[tuple[str, ...], tuple[str, ...]]:
         """What it does not do or may not, and what it keeps that must be kept."""
-        if solved.considered.kind is OptionKind.KEEP:
+        if solved.candidate.kind is OptionKind.KEEP:
             return ((say("compare-limits-dead-cannot"),) if self.year.dead else ()), ()
         waived = tuple(
             say("compare-limits-answers", question=one.question, who=one.waived_by.who, reason=one.waived_by.reason)

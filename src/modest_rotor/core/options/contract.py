@@ -22,7 +22,7 @@ from modest_rotor.core.physics.fan import MachineCurve
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from modest_rotor.core.say import joined
 from modest_rotor.core.stations.duty import PartFlow
-from modest_rotor.core.stations.options import Considered, OptionKind
+from modest_rotor.core.stations.options import Candidate, OptionKind
 
 __all__ = ["Asked", "Columns", "Demand", "How", "Option", "OptionKind", "SolvedStep"]
 
@@ -32,7 +32,7 @@ NEAR_FULL = 0.995
 """A share of full flow from which on a step counts as full."""
 
 
-NOBODY = Considered(id="none")
+NOBODY = Candidate(id="none")
 
 
 class How(Coded):
@@ -128,12 +128,12 @@ STRAIGHT = VoltsLaw()
 class Asked:
     """What an option is asked beside its demands.
 
-    :param part_flow: how part flow is met today. :param considered: what was said of this option.
+    :param part_flow: how part flow is met today. :param candidate: what was said of this option.
     :param machines: machines alike, side by side. :param phases: at the machine, where they were counted.
     """
 
     part_flow: PartFlow | None
-    considered: Considered = NOBODY
+    candidate: Candidate = NOBODY
     machines: int = 1
     phases: int | None = None
     law: VoltsLaw = STRAIGHT
@@ -158,9 +158,9 @@ class Option(ABC):
         """The motor whose efficiency its watts rest on; none where they rest on other losses."""
         return None
 
-    def rating(self, found: FoundMachine, considered: Considered) -> Rating:
+    def rating(self, found: FoundMachine, candidate: Candidate) -> Rating:
         """The rating of what is told a speed, where something is: an electronic motor's, if it is no other."""
-        return electronic_rating(found, considered)
+        return electronic_rating(found, candidate)
 
 
 class Columns(NamedTuple):

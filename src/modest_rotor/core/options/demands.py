@@ -6,7 +6,7 @@ from modest_rotor.core.options.contract import Demand
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.keep import on_named_tap
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.say import Number, say
 from modest_rotor.core.stations.duty import DutyStep, Wants
 from modest_rotor.core.stations.motor_fit import LOWER_TAPS
@@ -37,7 +37,7 @@ def _share(step: DutyStep, found: FoundMachine, wanted_flow: float | None, named
         return 1.0
     if step.wants is Wants.TAP:
         return _tap_share(step, found, named)
-    flow = step.water_flow if found.wheel is Wheel.PUMP else step.airflow
+    flow = step.water_flow if found.machine_type is MachineType.PUMP else step.airflow
     if step.wants is Wants.DESIGN:
         if step.design_share is None:
             return Waiting(say("demands-share-waits-share-wanted", named=named))

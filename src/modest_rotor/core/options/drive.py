@@ -85,7 +85,7 @@ class OnDrive(Option):
             amps = taken.current_a * watts / taken.input_power_w
             return Columns(part, system.pressure_at(part), rpm, shaft, watts, np.asarray(amps), hertz)
 
-        losses = exactly(1.0) if own else promised_losses(asked.considered, motor)
+        losses = exactly(1.0) if own else promised_losses(asked.candidate, motor)
         fixed = (*found.curve_inputs, found.speed, DRIVE_SCATTER, losses)
         estimates = motor.estimates if own else motor.as_new
         ids = tuple(demand.id for demand in demands)
@@ -100,7 +100,7 @@ def is_fed_with_one_phase(found: FoundMachine, asked: Asked) -> bool:
 
     :param found: the machine and its plate. :param asked: its phases and product. Source: common practice.
     """
-    product = asked.considered.product
+    product = asked.candidate.product
     phases = asked.phases or (product.phases if product and product.type is ProductType.DRIVE else None)
     return phases == 1 if phases else found.plate.kind is not MotorKind.THREE_PHASE
 
@@ -113,7 +113,7 @@ def motor_on_drive(found: FoundMachine, asked: Asked) -> FittedMotor | Absent | 
     ``None`` where the plate does not tell enough; absent where the product's sheet makes no motor. Source: the fit is :mod:`identify`; a new motor's slip
     is common practice.
     """
-    named = product_motor(asked.considered, MotorKind.THREE_PHASE, found.volts.value)
+    named = product_motor(asked.candidate, MotorKind.THREE_PHASE, found.volts.value)
     if named is not None:
         return named
     plate = found.plate

@@ -8,7 +8,7 @@ from modest_rotor.core.identify.perturb import Change, Direction, Measurand, Set
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Figure, Frozen, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.operating_point import Condition, InductionMotor
 from modest_rotor.core.physics.supply import Supply
@@ -59,7 +59,7 @@ def effect_table(found: FoundMachine | Absent) -> EffectTable:
         refusal = found if isinstance(found, Absent) else found.fit.refusal if found.fit else None
         words = refusal.why if refusal else say("term-waits-for-the-plate")
         return EffectTable(waits=words, rows=(), source=SOURCE)
-    changes = OF_PUMPS if found.wheel is Wheel.PUMP else OF_FANS
+    changes = OF_PUMPS if found.machine_type is MachineType.PUMP else OF_FANS
     rows = tuple(row for change in changes if (row := _row(found, found.own, change)))
     return EffectTable(waits=None, rows=rows, source=SOURCE)
 
@@ -73,7 +73,7 @@ def _row(found: FoundMachine, own: FittedMotor, change: Change) -> ChangeRow | N
         moved, condition = shifts(own.family, own.estimates, build, change)
     except OutsideValidity:  # a part that this machine does not have
         return None
-    words = WORDS_OF_PUMPS.get(change, str(change)) if found.wheel is Wheel.PUMP else str(change)
+    words = WORDS_OF_PUMPS.get(change, str(change)) if found.machine_type is MachineType.PUMP else str(change)
     return ChangeRow(
         change=words,
         size=find_row("perturbations", change=change.value)["said"],

@@ -53,7 +53,7 @@ class Electronic(Option):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The speed that gives each step its flow, and the watts for it; never below a protected flow."""
-        rating = electronic_rating(found, asked.considered)
+        rating = electronic_rating(found, asked.candidate)
         shares = np.array([demand.wanted for demand in demands])
 
         def work(*columns: Array) -> Columns:

@@ -41,7 +41,7 @@ class OneSpeed(Option):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The flow that its speed gives; a part step throttled where dampers do that today, and else at full flow."""
-        rating = electronic_rating(found, asked.considered)
+        rating = electronic_rating(found, asked.candidate)
         throttled = asked.part_flow is PartFlow.THROTTLE
         shares = np.array([demand.share if throttled else 1.0 for demand in demands])
 

@@ -13,7 +13,14 @@ from modest_rotor.core.options.contradiction import NOTHING_FITS, contradiction
 from modest_rotor.core.options.exponent import USUAL, system_exponent
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis
-from modest_rotor.core.physics.fan import MachineCurve, Shape, Wheel, generic_shape, medium_of, shaft_power_from_air_w
+from modest_rotor.core.physics.fan import (
+    MachineCurve,
+    MachineType,
+    Shape,
+    generic_shape,
+    medium_of,
+    shaft_power_from_air_w,
+)
 from modest_rotor.core.physics.induction import input_power_w
 from modest_rotor.core.physics.system import SystemCurve, system_through
 from modest_rotor.core.quantities import in_both_units
@@ -48,7 +55,7 @@ class FoundMachine:
     set on which it stands.
     """
 
-    wheel: Wheel
+    machine_type: MachineType
     shape: Shape
     plate: PlateFacts
     motor: TypicalMotor
@@ -131,7 +138,7 @@ def reference_set(sets: tuple[SetFacts, ...]) -> SetFacts | None:
 
 
 def find_machine(
-    wheel: Wheel | None,
+    machine_type: MachineType | None,
     plate: PlateFacts,
     motor: TypicalMotor | Absent,
     sets: tuple[SetFacts, ...],
@@ -144,7 +151,7 @@ def find_machine(
 
     Validity: one machine at one steady point. Source: definitions; each figure names its own.
     """
-    if wheel is None:
+    if machine_type is None:
         return Waiting(say("found-machine-find-machine"))
     if isinstance(motor, Absent):
         return motor
@@ -152,10 +159,10 @@ def find_machine(
     fixed = exactly(fixed_pressure.si if fixed_pressure else 0.0)
     pressure = reference.pressure if reference else None
     flow = reference.flow if reference else None
-    cannot = _unreadable(wheel, flow, pressure, fixed) or _unlikely(reference, plate, fit)
+    cannot = _unreadable(machine_type, flow, pressure, fixed) or _unlikely(reference, plate, fit)
     if cannot is not None:
         return cannot
-    power = _shaft_power(wheel, reference, plate, flow, pressure, dead)
+    power = _shaft_power(machine_type, reference, plate, flow, pressure, dead)
     if isinstance(power, Absent):
         return power
     speed = _speed(reference, plate)
@@ -164,8 +171,8 @@ def find_machine(
     watts = _input_power(reference, plate, motor, power[0])
     grows = system_exponent(exponent, sets, fixed)
     return FoundMachine(
-        wheel=wheel,
-        shape=generic_shape(wheel),
+        machine_type=machine_type,
+        shape=generic_shape(machine_type),
         plate=plate,
         motor=motor,
         reference=reference,
@@ -197,9 +204,11 @@ def _unlikely(reference: SetFacts | None, plate: PlateFacts, fit: MotorFit | Non
     return Withheld(NOTHING_FITS) if fit is not None and fit.fits_nothing else None
 
 
-def _unreadable(wheel: Wheel, flow: Estimate | None, pressure: Estimate | None, fixed: Estimate) -> Absent | None:
+def _unreadable(
+    machine_type: MachineType, flow: Estimate | None, pressure: Estimate | None, fixed: Estimate
+) -> Absent | None:
     """Why flow and pressure as read cannot be a point of a running machine, if they cannot."""
-    told_in = medium_of(wheel).pressure
+    told_in = medium_of(machine_type).pressure
     if flow is not None and flow.value <= 0:
         return Withheld(say("found-machine-unreadable-flow-read"))
     if pressure is not None and pressure.value <= 0:
@@ -220,7 +229,7 @@ def _unreadable(wheel: Wheel, flow: Estimate | None, pressure: Estimate | None, 
 
 
 def _shaft_power(
-    wheel: Wheel,
+    machine_type: MachineType,
     reference: SetFacts | None,
     plate: PlateFacts,
     flow: Estimate | None,
@@ -232,7 +241,7 @@ def _shaft_power(
     if reference and reference.above_synchronous:
         return Withheld(say("found-machine-shaft-power-withheld-speed"))
     if flow and pressure:
-        shape = generic_shape(wheel)
+        shape = generic_shape(machine_type)
         typical = shape.best_efficiency
         generic = measured(typical, **{"efficiency of the generic machine": GENERIC_EFFICIENCY_SHARE * typical})
         (power,) = propagate(shaft_power_from_air_w, flow, pressure, generic)

@@ -16,7 +16,7 @@ from modest_rotor.core.options.solved import run_on, stacked
 from modest_rotor.core.options.traits import Brings, Holds, SetBy
 from modest_rotor.core.options.year import Solved
 from modest_rotor.core.physics import electronic
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.fields import HAIR
 from modest_rotor.core.physics.load import Load, speed_ratio_for_flow
 from modest_rotor.core.physics.roots import crossing
@@ -74,7 +74,7 @@ def loaded(
         return None
     if solved.option.traits.set_by is SetBy.VOLTS and step.flow.value < NEAR_FULL * found.flow.value:
         return None
-    rating = solved.option.rating(found, solved.considered)
+    rating = solved.option.rating(found, solved.candidate)
     count, wheel = len(factors) if static is None else 1, 1.0 if step.wheel_ratio is None else step.wheel_ratio
 
     def work(*columns: Array) -> Array:
@@ -204,7 +204,7 @@ class _Setting:
 
     def with_own_wheel(self) -> tuple[Array, Array]:
         """The same speed of a backward-inclined wheel through the step's point; losses in proportion."""
-        shape = generic_shape(Wheel.BACKWARD_INCLINED)
+        shape = generic_shape(MachineType.BACKWARD_INCLINED)
         pressure = self.was.pressure_at(self.flow)
         own = MachineCurve(shape, self.flow, pressure, self.shaft, CHOSEN_PLACE)
         point = Load(own, 1.0, self.system).at_motor_speed(1.0 + 0 * self.speed)

@@ -25,18 +25,18 @@ def loaded_answer(letter: str, one: Reckoned, against: Comparison) -> LoadedAnsw
     """
     if one.stop is not None:
         return None
-    tightness = against.year.costs.tightness
+    resistance_factor = against.year.costs.resistance_factor
     picture = _points(one, against, FACTORS, bands=False)
-    wanted = _points(one, against, (tightness.si if tightness else USUAL_FACTOR,), bands=True)
+    wanted = _points(one, against, (resistance_factor.si if resistance_factor else USUAL_FACTOR,), bands=True)
     solved = one.solved
     holds = solved.option.traits.holds
     if picture is None or wanted is None or holds is None:
         return None
     static = against.year.costs.loaded_static
     return LoadedAnswer(
-        id=solved.considered.id,
+        id=solved.candidate.id,
         letter=letter,
-        title=solved.considered.name or solved.option.traits.title,
+        title=solved.candidate.name or solved.option.traits.title,
         series=solved.option.traits.series,
         holds=holds,
         points=picture,
@@ -62,7 +62,7 @@ def _points(
 
 def _technical(one: Reckoned) -> Solved:
     """The option without what moves none of its points."""
-    return replace(one.solved, considered=one.solved.considered.technical)
+    return replace(one.solved, candidate=one.solved.candidate.technical)
 
 
 def _point(answer: Loaded, place: int, factor: float, found: FoundMachine) -> LoadedPoint:

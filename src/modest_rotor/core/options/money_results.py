@@ -153,7 +153,7 @@ def worth_result(money: Money, solved: Solved, year: Year) -> Result:
             return not_known(label, one)
     assert isinstance(worth, Estimate) and isinstance(known, tuple)
     saved, cost = known
-    costs, years = year.costs, year.horizon(solved.considered)
+    costs, years = year.costs, year.horizon(solved.candidate)
     discount, rise = _rates(year)
     ingredients = (
         given("S", say("money-results-worth-result-saved-first"), "money", saved, "worked-out"),
@@ -197,7 +197,7 @@ def worth_of(money: Money, solved: Solved, year: Year) -> Estimate | Absent:
         return known
     saved, cost = known
     try:
-        factor = present_worth_factor(year.horizon(solved.considered), *_rates(year))
+        factor = present_worth_factor(year.horizon(solved.candidate), *_rates(year))
     except OutsideValidity as refusal:
         return Withheld(refusal.sentence)
     return net_present_value(cost, saved, factor)
@@ -212,8 +212,8 @@ def _rates(year: Year) -> tuple[float, float]:
 
 def _life_is_said(solved: Solved, year: Year) -> bool:
     """Whether the years counted come from anybody: of the option, its product, or the machine."""
-    product = solved.considered.product
-    return any((solved.considered.life, product and product.life, year.duty.remaining_life))
+    product = solved.candidate.product
+    return any((solved.candidate.life, product and product.life, year.duty.remaining_life))
 
 
 def cube_result(

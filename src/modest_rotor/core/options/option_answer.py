@@ -19,7 +19,7 @@ from modest_rotor.core.options.year import Solved, Year, cost_of, otherwise_kwh
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.say import say
-from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.stations.options import Candidate
 from modest_rotor.core.working import Result, not_known, result
 
 PUT_RIGHT = say("option-answer-put-right")
@@ -42,7 +42,7 @@ class Reckoned:
     @property
     def keeps(self) -> bool:
         """Whether this is the baseline."""
-        return self.solved.considered.kind is OptionKind.KEEP
+        return self.solved.candidate.kind is OptionKind.KEEP
 
 
 @dataclass(frozen=True)
@@ -77,10 +77,10 @@ def extra_cost(one: Reckoned, against: Comparison) -> Estimate | None:
 
     :param one: the option. :param against: whether the motor is dead, and the base. Source: definition.
     """
-    cost = cost_of(one.solved.considered)
+    cost = cost_of(one.solved.candidate)
     if not against.dead:
         return cost
-    spent = cost_of(against.base.solved.considered)
+    spent = cost_of(against.base.solved.candidate)
     return cost - spent if cost is not None and spent is not None else None
 
 
@@ -94,14 +94,14 @@ def option_answer(letter: str, one: Reckoned, against: Comparison) -> OptionAnsw
     heat, cold = year_results.heat_results(season, keeps)
     price, waits = year.price, year_results.money_waits(found, year)
     money = money_results.Money.at(saved, extra_cost(one, against), year, waits, keeps)
-    cost, considered = cost_of(solved.considered), solved.considered
+    cost, candidate = cost_of(solved.candidate), solved.candidate
     slows = solved.option.traits.commanded and one.stop is None
     return OptionAnswer(
         letter=letter,
-        id=considered.id,
-        kind=considered.kind,
-        title=considered.name or solved.option.traits.title,
-        product=considered.product.name if considered.product else None,
+        id=candidate.id,
+        kind=candidate.kind,
+        title=candidate.name or solved.option.traits.title,
+        product=candidate.product.name if candidate.product else None,
         series=solved.option.traits.series,
         fits=one.fits,
         checks=one.checks,
@@ -124,8 +124,8 @@ def option_answer(letter: str, one: Reckoned, against: Comparison) -> OptionAnsw
         net_money=year_results.net_money(saved, season, year, waits, keeps),
         sensitivities=None if keeps or isinstance(saved, Absent) else sensitivities(saved, "energy"),
         cost=figure("cost", cost, "estimated") if cost else None,
-        wears=considered.wears or _wears(considered, solved),
-        lead_time=_lead_time(considered, one.keeps),
+        wears=candidate.wears or _wears(candidate, solved),
+        lead_time=_lead_time(candidate, one.keeps),
         limits=one.limits,
         upheld=one.upheld,
         stop=one.stop,
@@ -180,7 +180,7 @@ def _saved_by_step(one: Reckoned, against: Comparison) -> tuple[Estimate | None,
 
 
 def _motor_of(solved: Solved, found: FoundMachine) -> TypicalMotor | Rating:
-    return solved.option.motor(found) or solved.option.rating(found, solved.considered)
+    return solved.option.motor(found) or solved.option.rating(found, solved.candidate)
 
 
 def _less(today: Estimate | Absent, then: Estimate | Absent) -> Estimate | Absent:
@@ -190,18 +190,18 @@ def _less(today: Estimate | Absent, then: Estimate | Absent) -> Estimate | Absen
     return today if isinstance(today, Absent) else today - then
 
 
-def _wears(considered: Considered, solved: Solved) -> str:
-    product = considered.product
+def _wears(candidate: Candidate, solved: Solved) -> str:
+    product = candidate.product
     return (product.wears if product else None) or solved.option.traits.wears
 
 
-def _lead_time(considered: Considered, keeps: bool) -> Phrase:
-    product = considered.product
+def _lead_time(candidate: Candidate, keeps: bool) -> Phrase:
+    product = candidate.product
     if keeps:
         return (say("option-answer-lead-time-once"),)
     if product is not None and product.van_stock == "yes":
         return (say("option-answer-lead-time-van"),)
-    days = considered.lead_time or (product.lead_time if product else None)
+    days = candidate.lead_time or (product.lead_time if product else None)
     if days is not None and days.si <= 1:
         return (say("option-answer-lead-time-day") if days.si else say("option-answer-lead-time-once"),)
     return (figure("lead_time", days.si, "estimated"),) if days else (say("term-not-known"),)
@@ -222,7 +222,7 @@ def _always_on(one: Reckoned, found: FoundMachine, year: Year) -> Result:
 
 def _nominal(one: Reckoned, saved: Estimate | Absent) -> Estimate | Absent | None:
     """The saving with losses of the nominal in place of the expected ones; nothing where only one is stated."""
-    product = one.solved.considered.product
+    product = one.solved.candidate.product
     if product is None or not (product.nominal_efficiency and product.least_efficiency) or isinstance(saved, Absent):
         return None
     nominal, expected = product.nominal_efficiency.si, product.expected_efficiency

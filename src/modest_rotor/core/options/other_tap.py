@@ -29,7 +29,7 @@ class OtherTap(Option):
         """The same point at every step: what the tap gives."""
         if found.plate.kind is not MotorKind.SPLIT_CAPACITOR:
             return absent_steps(demands, Withheld(say("other-tap-solve")))
-        tap = asked.considered.tap or USUAL
+        tap = asked.candidate.tap or USUAL
         if not demands:
             return ()
         point = on_named_tap(found, replace(demands[0], tap=tap))

@@ -28,7 +28,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.rating import Rating, electronic_rating
 from modest_rotor.core.options.traits import ELECTRONICS_WEAR, Belongs, Brings, Holds, SetBy, Traits, of_type
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape, machine_from_table
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape, machine_from_table
 from modest_rotor.core.physics.load import Load, speed_ratio_for_flow
 from modest_rotor.core.physics.system import SystemCurve
 from modest_rotor.core.say import say
@@ -63,7 +63,7 @@ class ExternalRotorFan(_OwnWheel):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The speed of its own wheel that gives each step its flow in the system of today."""
-        if found.wheel is Wheel.PUMP:
+        if found.machine_type is MachineType.PUMP:
             return absent_steps(demands, Withheld(say("own-wheel-solve-fan-does")))
         return _solve(found, demands, asked, None, How.OWN_WHEEL)
 
@@ -80,7 +80,7 @@ class CirculatorSpeed(_OwnWheel):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """At every flow the head that its curve has at the one speed."""
-        if found.wheel is not Wheel.PUMP:
+        if found.machine_type is not MachineType.PUMP:
             return absent_steps(demands, Withheld(say("own-wheel-solve-circulator-does")))
         return _solve(found, demands, asked, _along_curve, How.FIXED_SPEED)
 
@@ -95,7 +95,7 @@ class CirculatorConstant(_OwnWheel):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The set pressure at every flow."""
-        if found.wheel is not Wheel.PUMP:
+        if found.machine_type is not MachineType.PUMP:
             return absent_steps(demands, Withheld(say("own-wheel-solve-circulator-does")))
         return _solve(found, demands, asked, lambda flow, full, set_: set_ + 0 * flow, How.HELD_PRESSURE)
 
@@ -108,7 +108,7 @@ class CirculatorProportional(_OwnWheel):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """H = H_set (1 + q ÷ q_full) ÷ 2, the common law of such pumps."""
-        if found.wheel is not Wheel.PUMP:
+        if found.machine_type is not MachineType.PUMP:
             return absent_steps(demands, Withheld(say("own-wheel-solve-circulator-does")))
         return _solve(found, demands, asked, lambda flow, full, set_: set_ * (1 + flow / full) / 2, How.HELD_PRESSURE)
 
@@ -127,9 +127,9 @@ def _solve(
     if isinstance(machine, Absent):
         return absent_steps(demands, machine)
     curve_of, speed, inputs = machine
-    rating = replace(electronic_rating(found, asked.considered), speed_rpm=speed)
+    rating = replace(electronic_rating(found, asked.candidate), speed_rpm=speed)
     shares = np.array([demand.wanted for demand in demands])
-    set_pressure = asked.considered.set_pressure
+    set_pressure = asked.candidate.set_pressure
     fixed_speed = how is How.FIXED_SPEED
 
     def work(*columns: Array) -> Columns:
@@ -159,7 +159,7 @@ def _solve(
 
 def _grown(rating: Rating, asked: Asked) -> Rating:
     """Without a product the new machine is sized for its duty, so that only a product's rating can be too small."""
-    return rating if asked.considered.product else replace(rating, power_w=float("inf"), top_share=float("inf"))
+    return rating if asked.candidate.product else replace(rating, power_w=float("inf"), top_share=float("inf"))
 
 
 def _ratio(wheel: MachineCurve, flow: Array, pressure: Array) -> Array:
@@ -172,7 +172,7 @@ def _machine(
     found: FoundMachine, asked: Asked
 ) -> tuple[Callable[..., MachineCurve], float, tuple[Estimate, ...]] | Absent:
     """The new machine's curve from flow and pressure of today, its speed, and what else it depends on."""
-    product = asked.considered.product
+    product = asked.candidate.product
     if product is not None and product.curve:
         table = _table(found, product)
         if isinstance(table, Absent):
@@ -181,12 +181,12 @@ def _machine(
         if speed is None:
             return Waiting(say("own-wheel-machine", product=product.name))
         return (lambda *_: table), speed.si, ()
-    wheel = Wheel.PUMP if found.wheel is Wheel.PUMP else Wheel.BACKWARD_INCLINED
-    shape = generic_shape(wheel)
+    machine_type = MachineType.PUMP if found.machine_type is MachineType.PUMP else MachineType.BACKWARD_INCLINED
+    shape = generic_shape(machine_type)
     efficiency = measured(
         shape.best_efficiency, **{"efficiency of the new wheel": OWN_EFFICIENCY_SHARE * shape.best_efficiency}
     )
-    place = found.place if wheel is Wheel.PUMP else OWN_PLACE
+    place = found.place if machine_type is MachineType.PUMP else OWN_PLACE
     speed_rpm = (product.rated_speed.si if product and product.rated_speed else None) or found.speed.value
 
     def curve_of(flow: Array, pressure: Array, best: Array, at: Array) -> MachineCurve:
@@ -197,7 +197,7 @@ def _machine(
 
 
 def _table(found: FoundMachine, product: Product) -> MachineCurve | Absent:
-    pump = found.wheel is Wheel.PUMP
+    pump = found.machine_type is MachineType.PUMP
     flows = [point.water_flow if pump else point.airflow for point in product.curve]
     pressures = [point.head if pump else point.pressure for point in product.curve]
     powers = [point.shaft_power for point in product.curve]
@@ -205,6 +205,6 @@ def _table(found: FoundMachine, product: Product) -> MachineCurve | Absent:
         return Waiting(say("own-wheel-table", product=product.name))
     columns = (np.array([entry.si for entry in column if entry]) for column in (flows, pressures, powers))
     try:
-        return machine_from_table(Wheel.PUMP if pump else Wheel.BACKWARD_INCLINED, *columns)
+        return machine_from_table(MachineType.PUMP if pump else MachineType.BACKWARD_INCLINED, *columns)
     except OutsideValidity as refusal:
         return Withheld(f"{product.name}: {refusal.sentence}")

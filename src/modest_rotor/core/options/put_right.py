@@ -68,7 +68,7 @@ def _filter(found: FoundMachine, asked: OptionCosts, _: float | None) -> Estimat
     excess = read_by_meter(asked.filter_excess, "pressure", "filter over a clean one's")
     growing = found.pressure.value - found.fixed_pressure.value
     if excess.value >= growing:
-        told_in = medium_of(found.wheel).pressure
+        told_in = medium_of(found.machine_type).pressure
         return Withheld(
             say(
                 "put-right-filter-filter-cannot",

@@ -10,7 +10,7 @@ from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.options.baseline import Baseline
 from modest_rotor.core.outcome import Absent
 from modest_rotor.core.phrase import Frozen, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.say import say, tell
 from modest_rotor.core.tables import Row, read_table
 
@@ -58,11 +58,13 @@ class RankedCauses(Frozen):
     source: str = SOURCE
 
 
-def ranked_causes(found: Baseline | Absent, wheel: Wheel | None) -> RankedCauses:
+def ranked_causes(found: Baseline | Absent, machine_type: MachineType | None) -> RankedCauses:
     """The ranking of a job's last set against the machine as it should be."""
-    if isinstance(found, Absent) or wheel is None:
+    if isinstance(found, Absent) or machine_type is None:
         return RankedCauses(waits=found.why if isinstance(found, Absent) else say("term-waits-for-what-the-motor"))
-    ranked = rank_causes(solve_causes(found.setup, medium_of(wheel).machine, found.belted, found.rough), found.observed)
+    ranked = rank_causes(
+        solve_causes(found.setup, medium_of(machine_type).machine, found.belted, found.rough), found.observed
+    )
     still = all(
         abs(seen.log_ratio) <= max(COVERAGE_95 * seen.sd, STILL if found.rough else 0.0)
         for seen in found.observed.values()
@@ -76,8 +78,8 @@ def ranked_causes(found: Baseline | Absent, wheel: Wheel | None) -> RankedCauses
         now=found.now.title,
         rough=found.rough,
         still=still,
-        ranked=tuple(_told(weighed, found, medium_of(wheel).machine) for weighed in shown),
-        test=separating(ranked[0].cause, ranked[1].cause, medium_of(wheel).machine) if len(ranked) > 1 else None,
+        ranked=tuple(_told(weighed, found, medium_of(machine_type).machine) for weighed in shown),
+        test=separating(ranked[0].cause, ranked[1].cause, medium_of(machine_type).machine) if len(ranked) > 1 else None,
     )
 
 

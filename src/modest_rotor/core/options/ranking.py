@@ -26,7 +26,7 @@ def base_of(reckoned: tuple[Reckoned, ...], dead: bool) -> Reckoned:
     """
     if dead:
         for one in reckoned:
-            same = one.solved.considered.kind is OptionKind.SAME_KIND
+            same = one.solved.candidate.kind is OptionKind.SAME_KIND
             if same and isinstance(one.energy, Estimate) and not one.stop:
                 return one
     return reckoned[0]

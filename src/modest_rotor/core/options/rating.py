@@ -18,7 +18,7 @@ from modest_rotor.core.physics import electronic
 from modest_rotor.core.physics.drive import TRUE_POWER_FACTOR, Rectifier
 from modest_rotor.core.physics.electronic import RatedLosses, rated_losses
 from modest_rotor.core.say import say
-from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.stations.options import Candidate
 from modest_rotor.core.stations.product import Product
 
 LOSSES, BELOW_RATING = say("rating-these-losses-electronic"), say("rating-these-losses-electronic-motors")
@@ -81,14 +81,14 @@ class Rating:
         return self.power_w / self.speed_rpm
 
 
-def electronic_rating(found: FoundMachine, considered: Considered) -> Rating:
+def electronic_rating(found: FoundMachine, candidate: Candidate) -> Rating:
     """The rating of an electronic motor: its product's, or a typical one of the plate's power and speed.
 
-    :param found: the machine; W, rpm, V of its plate, or as found where it has none. :param considered: whose product's sheet comes first.
+    :param found: the machine; W, rpm, V of its plate, or as found where it has none. :param candidate: whose product's sheet comes first.
 
     Source: the sheet; else table electronic_motors, by class IE4 of IEC 60034-30-1.
     """
-    product = considered.product
+    product = candidate.product
     plate = found.plate
     power = _si(product, "rated_power") or plate.rated_power_w or found.shaft_power.value
     speed = _si(product, "rated_speed") or plate.rated_speed_rpm or found.speed.value
@@ -126,16 +126,16 @@ def _si(product: Product | None, field: str) -> float | None:
     return entry.si if entry else None
 
 
-def product_motor(considered: Considered, kind: MotorKind, volts: float | None) -> FittedMotor | Absent | None:
+def product_motor(candidate: Candidate, kind: MotorKind, volts: float | None) -> FittedMotor | Absent | None:
     """The induction motor of a product, fitted to its data sheet; nothing where no product, or one of another kind, is named.
 
     :param volts: measured at the machine, which choose the link of a dual-voltage product.
 
     A sentence where the data sheet does not make a motor.
 
-    :param considered: whose product is meant. :param kind: of motor that is asked for. Source: the fit is :mod:`identify`.
+    :param candidate: whose product is meant. :param kind: of motor that is asked for. Source: the fit is :mod:`identify`.
     """
-    product = considered.product
+    product = candidate.product
     if product is None or product.motor_kind is not kind:
         return None
     facts = product_facts(product, kind, volts)
@@ -168,12 +168,12 @@ def _fit(facts: PlateFacts) -> FittedMotor | Absent:
         return Withheld(refusal.sentence)
 
 
-def promised_losses(considered: Considered, motor: FittedMotor) -> Estimate:
+def promised_losses(candidate: Candidate, motor: FittedMotor) -> Estimate:
     """Losses that a data sheet stands for over those of the fitted motor at rated load; 1 where it states none.
 
-    :param considered: whose product's efficiency is meant, a fraction. :param motor: fitted to its plate. Source: definition; spread our judgement.
+    :param candidate: whose product's efficiency is meant, a fraction. :param motor: fitted to its plate. Source: definition; spread our judgement.
     """
-    product = considered.product
+    product = candidate.product
     expected = product.expected_efficiency if product and not product.impossible_efficiency else None
     if expected is None:
         return exactly(1.0)

@@ -67,8 +67,8 @@ class Regulator(Option):
         own = found.own
         if own is None or own.plate.kind is not MotorKind.SPLIT_CAPACITOR:
             return absent_steps(demands, WAITS)
-        series = asked.considered.regulator is Regulating.SERIES
-        cut = asked.considered.regulator in (None, Regulating.PHASE_CUT)
+        series = asked.candidate.regulator is Regulating.SERIES
+        cut = asked.candidate.regulator in (None, Regulating.PHASE_CUT)
         solved = _solve(found, own, demands, series, cut)
         return tuple(solved[demand.id].noted(HELD if demand.floor > demand.share else "") for demand in demands)
 

@@ -30,7 +30,7 @@ from modest_rotor.core.physics.load import speed_ratio_for_flow
 from modest_rotor.core.physics.reluctance import LEAST_POWER_W, SPEED_LIMIT_SHARE, reluctance_losses
 from modest_rotor.core.quantities import in_both_units
 from modest_rotor.core.say import say
-from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.stations.options import Candidate
 from modest_rotor.core.stations.product import Product, ProductType
 from modest_rotor.core.stations.setup import ControlMode
 
@@ -58,14 +58,14 @@ class Reluctance(Option):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """The hertz that give each step its flow, and the watts that drive and motor take; never below a protected flow."""
-        plate, product = found.plate, _motor_of(asked.considered)
+        plate, product = found.plate, _motor_of(asked.candidate)
         power = product.rated_power.si if product and product.rated_power else plate.rated_power_w
         if not (power and plate.frequency_hz and plate.poles and plate.synchronous_speed_rpm):
             return absent_steps(demands, WAITS)
         if power < LEAST_POWER_W:
             return absent_steps(demands, TOO_SMALL)
         single = is_fed_with_one_phase(found, asked)
-        rating = self.rating(found, asked.considered, single)
+        rating = self.rating(found, asked.candidate, single)
         poles, shares = _poles(found, product), np.array([demand.wanted for demand in demands])
 
         def work(*columns: Array) -> Columns:
@@ -82,19 +82,19 @@ class Reluctance(Option):
         fed = ONE_PHASE if single else ""
         return tuple(noted(solved[demand.id], demand, rating).noted(fed) for demand in demands)
 
-    def rating(self, found: FoundMachine, considered: Considered, single_phase: bool | None = None) -> Rating:
+    def rating(self, found: FoundMachine, candidate: Candidate, single_phase: bool | None = None) -> Rating:
         """The rating of motor and drive together, from the line to the shaft.
 
         :param single_phase: whether one phase feeds it; by the old motor's kind and the drive's sheet where nothing is said.
         """
-        product, plate = _motor_of(considered), found.plate
+        product, plate = _motor_of(candidate), found.plate
         power = (
             product.rated_power.si if product and product.rated_power else plate.rated_power_w
         ) or found.shaft_power.value
         own_speed = product.rated_speed.si if product and product.rated_speed else None
         speed = own_speed or plate.synchronous_speed_rpm or plate.rated_speed_rpm or found.speed.value
         promised = product.expected_efficiency if product else None
-        single = is_fed_with_one_phase(found, Asked(None, considered)) if single_phase is None else single_phase
+        single = is_fed_with_one_phase(found, Asked(None, candidate)) if single_phase is None else single_phase
         rectifier = Rectifier.SINGLE_PHASE if single else Rectifier.THREE_PHASE
         factor, spread = TRUE_POWER_FACTOR[rectifier], PROMISED_SPREAD if promised else SPREAD
         return Rating(
@@ -111,9 +111,9 @@ class Reluctance(Option):
         )
 
 
-def _motor_of(considered: Considered) -> Product | None:
+def _motor_of(candidate: Candidate) -> Product | None:
     """The motor that is named; a drive that is named rates no motor."""
-    product = considered.product
+    product = candidate.product
     return product if product is not None and product.type is ProductType.MOTOR else None
 
 

@@ -65,12 +65,12 @@ class SameKind(Option):
         new = self._new(found, asked)
         if isinstance(new, Absent):
             return absent_steps(demands, new)
-        if not asked.considered.product and _torque_ratio(found) > LARGEST_TORQUE:
+        if not asked.candidate.product and _torque_ratio(found) > LARGEST_TORQUE:
             return absent_steps(demands, Withheld(OVERLOADED))
         full = Demand("full", 1.0)
         direct = tuple(demand for demand in demands if demand.tap is None and _is_direct(demand, part_flow))
         if new:
-            losses = promised_losses(asked.considered, new)
+            losses = promised_losses(asked.candidate, new)
             solved = _solved(found, new, losses, (full, *direct), part_flow)
         else:
             solved = _on_slip_line(found, (full, *direct), part_flow)
@@ -80,7 +80,7 @@ class SameKind(Option):
     def _new(self, found: FoundMachine, asked: Asked) -> FittedMotor | Absent | None:
         """The new motor: its product's, or one of the plate in the machine; nothing where that plate is too bare for a fit."""
         kind = found.plate.kind
-        return (product_motor(asked.considered, kind, found.volts.value) if kind else None) or found.new
+        return (product_motor(asked.candidate, kind, found.volts.value) if kind else None) or found.new
 
     def motor(self, found: FoundMachine) -> TypicalMotor | None:
         """A new motor of the same plate."""

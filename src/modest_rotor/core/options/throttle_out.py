@@ -25,7 +25,7 @@ class ThrottleOut(Option):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Full steps on the opened system; part steps at the flow that they had, throttled again where they are today."""
-        drop = asked.considered.throttle_drop
+        drop = asked.candidate.throttle_drop
         if drop is None or not found.pressure_is_measured:
             return absent_steps(demands, Waiting(say("throttle-out-solve-waits-pressure")))
         growing = found.pressure.value - found.fixed_pressure.value
@@ -35,7 +35,7 @@ class ThrottleOut(Option):
                 Withheld(
                     say(
                         "throttle-out-solve-throttle-cannot",
-                        in_both_units=in_both_units(growing, medium_of(found.wheel).pressure),
+                        in_both_units=in_both_units(growing, medium_of(found.machine_type).pressure),
                     )
                 ),
             )

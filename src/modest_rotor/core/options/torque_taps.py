@@ -54,7 +54,7 @@ class TorqueTaps(Option):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every tap solved once on the system; then for each step the nearest one, or the next up where flow is protected."""
-        rating = electronic_rating(found, asked.considered)
+        rating = electronic_rating(found, asked.candidate)
         taps = solve_taps(found, rating, torques(asked))
         return tuple(_on_tap(demand, taps, found.flow) for demand in demands)
 
@@ -64,7 +64,7 @@ def torques(asked: Asked) -> tuple[float, ...]:
 
     :param asked: whose product says how many taps it has. Fractions. Source: the product; else common practice.
     """
-    product = asked.considered.product
+    product = asked.candidate.product
     count = product.torque_taps if product and product.torque_taps else USUAL_TAPS
     return tuple(float(share) for share in np.linspace(LOWEST_TAP, 1.0, count))
 

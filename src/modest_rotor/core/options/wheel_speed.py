@@ -29,7 +29,7 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.solved import RAD_PER_RPM, run_on, stacked
 from modest_rotor.core.options.traits import Belongs, Holds, Traits
 from modest_rotor.core.outcome import Waiting, Withheld
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.physics.load import Load, flow_at_speed, speed_ratio_for_flow
 from modest_rotor.core.physics.supply import Supply
 from modest_rotor.core.say import Number, joined, say
@@ -128,7 +128,7 @@ class ReSheaved(WheelSpeed):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every step with the wheel at its new speed."""
-        typed = asked.considered.speed_share
+        typed = asked.candidate.speed_share
         return self.slowed(found, demands, asked, typed.si if typed else None, say("wheel-speed-solve-wheel"))
 
 
@@ -144,9 +144,9 @@ class Trimmed(WheelSpeed):
 
     def solve(self, found: FoundMachine, demands: tuple[Demand, ...], asked: Asked) -> tuple[SolvedStep, ...]:
         """Every step with the smaller impeller."""
-        if found.wheel is not Wheel.PUMP:
+        if found.machine_type is not MachineType.PUMP:
             return absent_steps(demands, Withheld(say("wheel-speed-solve-only-pump")))
-        typed = asked.considered.diameter_share
+        typed = asked.candidate.diameter_share
         steps = self.slowed(found, demands, asked, typed.si if typed else None, say("wheel-speed-solve-impeller"))
         hardest = max(demand.wanted for demand in demands)
         ratio = typed.si if typed else _just_enough(found, hardest)

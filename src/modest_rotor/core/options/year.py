@@ -29,11 +29,11 @@ from modest_rotor.core.stations.duty import (
     cycled_starts,
     step_hours,
 )
-from modest_rotor.core.stations.options import Considered, OptionCosts
+from modest_rotor.core.stations.options import Candidate, OptionCosts
 from modest_rotor.core.tables import find_row
 
 FULL_STEP = DutyStep(id="full", name=say("options-year-full-step"))
-RUN_UP_SHARE = measured(0.9, **{"watts while running up": 0.1})
+STARTING_SHARE = measured(0.9, **{"watts while running up": 0.1})
 """Mean input power from rest to full speed over that with the rotor locked. Our judgement, no source."""
 SOFT_START_SHARE = measured(0.5, **{"watts of a soft start": 0.15})
 """The same over running input power, of a motor that electronics bring up gently. Our judgement, no source."""
@@ -88,7 +88,7 @@ class Year:
     def starts(self) -> float:
         """Starts a year; none while the seconds of one are not said, so that no option is charged for them alone."""
         typed = self.duty.starts.si if self.duty.starts else 0.0
-        return typed + cycled_starts(self.duty) if self.duty.run_up else 0.0
+        return typed + cycled_starts(self.duty) if self.duty.starting_time else 0.0
 
     @property
     def runs_always(self) -> bool:
@@ -131,13 +131,13 @@ class Year:
             else say("options-year-least-words-documented-least")
         )
 
-    def horizon(self, considered: Considered) -> float:
+    def horizon(self, candidate: Candidate) -> float:
         """Years over which a saving is counted: the option's life, and no longer than the machine it drives.
 
         Source: common practice; usual lives as ``USUAL_LIFE``.
         """
-        lives = [considered.life, considered.product.life if considered.product else None]
-        own = next((life.si for life in lives if life), USUAL_LIFE[traits_of(considered.kind).long_lived])
+        lives = [candidate.life, candidate.product.life if candidate.product else None]
+        own = next((life.si for life in lives if life), USUAL_LIFE[traits_of(candidate.kind).long_lived])
         return min(own, self.duty.remaining_life.si) if self.duty.remaining_life else own
 
 
@@ -145,22 +145,22 @@ USUAL_LIFE = {False: 12.0, True: 15.0}
 """Years that a motor or a drive lasts where nothing is said. Common practice, no source."""
 
 
-def cost_of(considered: Considered) -> Estimate | None:
+def cost_of(candidate: Candidate) -> Estimate | None:
     """What an option costs fitted: price and labour less rebate, money; nothing while no price is known.
 
     Its error is its own: two options are quoted apart, so nothing of it cancels when their costs are held against each other.
 
     Source: definition.
     """
-    product = considered.product.price if considered.product else None
-    price = considered.price or product
+    product = candidate.product.price if candidate.product else None
+    price = candidate.price or product
     if price is None:
         return None
     cost = read_by_meter(price, "cost", "price")
-    if considered.labour:
-        cost = cost + read_by_meter(considered.labour, "cost", "labour")
-    own = measured(cost.value, **{f"cost of {considered.id}": cost.standard})
-    return own - considered.rebate.si if considered.rebate else own
+    if candidate.labour:
+        cost = cost + read_by_meter(candidate.labour, "cost", "labour")
+    own = measured(cost.value, **{f"cost of {candidate.id}": cost.standard})
+    return own - candidate.rebate.si if candidate.rebate else own
 
 
 @dataclass(frozen=True)
@@ -168,7 +168,7 @@ class Solved:
     """One option with its steps: what the year is reckoned from."""
 
     option: Option
-    considered: Considered
+    candidate: Candidate
     steps: tuple[SolvedStep, ...]
 
 
@@ -202,7 +202,7 @@ def standby_of(solved: Solved, found: FoundMachine) -> Estimate:
     """
     if not solved.option.traits.electronics:
         return exactly(0.0)
-    return standby_power(solved.option.rating(found, solved.considered))
+    return standby_power(solved.option.rating(found, solved.candidate))
 
 
 def standby_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
@@ -222,14 +222,14 @@ def starts_kwh(solved: Solved, found: FoundMachine, year: Year) -> Estimate:
         power while it runs up are our judgement.
     """
     steps = solved.steps
-    if not year.starts or year.duty.run_up is None or not steps or steps[0].input_power is None:
+    if not year.starts or year.duty.starting_time is None or not steps or steps[0].input_power is None:
         return exactly(0.0)
     if solved.option.traits.electronics:
         return start_energy_kwh(steps[0].input_power * SOFT_START_SHARE, SOFT_START_S, year.starts)
     watts = inrush_w(found, year)
     if watts is None:
         return exactly(0.0)
-    return start_energy_kwh(RUN_UP_SHARE * watts, year.duty.run_up.si, year.starts)
+    return start_energy_kwh(STARTING_SHARE * watts, year.duty.starting_time.si, year.starts)
 
 
 def inrush_w(found: FoundMachine, year: Year) -> float | None:

@@ -124,7 +124,7 @@ def start_result(solved: Solved, found: FoundMachine, year: Year, stopped: bool)
 
 def _start_ingredients(found: FoundMachine, year: Year) -> list[Ingredient]:
     """What the energy of the starts is worked from."""
-    watts, seconds = inrush_w(found, year), year.duty.run_up
+    watts, seconds = inrush_w(found, year), year.duty.starting_time
     rows = [given("n_s", say("term-starts-a-year"), "starts", year.starts, "estimated", say("word-duty"))]
     if watts is not None:
         rows.append(given("W_s", say("year-results-start-ingredients-watts-today"), "input_power", watts, "estimated"))
@@ -133,7 +133,7 @@ def _start_ingredients(found: FoundMachine, year: Year) -> list[Ingredient]:
             given(
                 "t_s",
                 say("year-results-start-ingredients-seconds-start"),
-                "run_up",
+                "starting_time",
                 seconds.si,
                 "estimated",
                 say("word-duty"),

@@ -42,7 +42,7 @@ AIR = Medium("fan", "airflow", "pressure", say("word-airflow"), "static")
 WATER = Medium("pump", "water_flow", "pump_differential", say("label-water-flow"), "differential")
 
 
-class Wheel(Coded):
+class MachineType(Coded):
     """What the motor drives."""
 
     FORWARD_CURVED = "forward-curved"
@@ -51,9 +51,9 @@ class Wheel(Coded):
     PUMP = "pump"
 
 
-def medium_of(wheel: Wheel | None) -> Medium:
+def medium_of(machine_type: MachineType | None) -> Medium:
     """What a machine moves: air where nobody said what the motor drives. Source: definition."""
-    return WATER if wheel is Wheel.PUMP else AIR
+    return WATER if machine_type is MachineType.PUMP else AIR
 
 
 @dataclass(frozen=True)
@@ -66,7 +66,7 @@ class Shape:
     :param generic: whether it is the generic shape of its kind and not the machine's own table.
     """
 
-    wheel: Wheel
+    machine_type: MachineType
     best_efficiency: float
     first_flow: float
     last_flow: float
@@ -80,17 +80,22 @@ class Shape:
 
 
 @cache
-def generic_shape(wheel: Wheel) -> Shape:
+def generic_shape(machine_type: MachineType) -> Shape:
     """The generic curves of a kind of wheel, by monotone cubic interpolation between the points of its table.
 
     Validity: shut-off to free delivery of an ordinary machine of the kind; no particular make. Source: our own
     engineering judgement, no source; every result from it is marked “generic curve”.
     """
-    rows = [row for row in read_table("generic_shapes") if row["wheel"] == wheel]
+    rows = [row for row in read_table("generic_shapes") if row["machine_type"] == machine_type]
     flow, pressure, power = (np.array([float(row[column]) for row in rows]) for column in ("flow", "pressure", "power"))
     efficiency = float(rows[0]["best_efficiency"])
     return Shape(
-        wheel, efficiency, float(flow[0]), float(flow[-1]), curve_through(flow, pressure), curve_through(flow, power)
+        machine_type,
+        efficiency,
+        float(flow[0]),
+        float(flow[-1]),
+        curve_through(flow, pressure),
+        curve_through(flow, power),
     )
 
 
@@ -195,7 +200,7 @@ class MachineCurve:
         return np.where(inside, curve(np.where(inside, here, 1.0)), np.nan)
 
 
-def machine_from_table(wheel: Wheel, flow: Array, pressure: Array, shaft_power: Array) -> MachineCurve:
+def machine_from_table(machine_type: MachineType, flow: Array, pressure: Array, shaft_power: Array) -> MachineCurve:
     """A machine from its own table at one speed.
 
     :param flow: m³/s, growing, shape ``(rows,)``.
@@ -216,13 +221,13 @@ def machine_from_table(wheel: Wheel, flow: Array, pressure: Array, shaft_power: 
         raise OutsideValidity(
             say(
                 "fan-machine-from-table-machine-s-table-gives",
-                in_both_units=in_both_units(float(flow[best]), medium_of(wheel).flow),
+                in_both_units=in_both_units(float(flow[best]), medium_of(machine_type).flow),
                 efficiency=Number(100 * efficiency[best], ".0f"),
             )
         )
     at = flow[best], pressure[best], shaft_power[best]
     shape = Shape(
-        wheel,
+        machine_type,
         float(efficiency[best]),
         float(flow[0] / at[0]),
         float(flow[-1] / at[0]),
@@ -233,7 +238,7 @@ def machine_from_table(wheel: Wheel, flow: Array, pressure: Array, shaft_power: 
     return MachineCurve(shape, float(at[0]), float(at[1]), float(at[2]), 1.0)
 
 
-def machine_through_points(wheel: Wheel, flow: Array, pressure: Array, shaft_power: Array) -> MachineCurve:
+def machine_through_points(machine_type: MachineType, flow: Array, pressure: Array, shaft_power: Array) -> MachineCurve:
     """The generic shape of a kind, scaled in flow, pressure and power to fit a few measured points at one speed.
 
     :param flow: m³/s, pressure in Pa and shaft power in W, each of shape ``(points,)``; two points or more.
@@ -244,13 +249,13 @@ def machine_through_points(wheel: Wheel, flow: Array, pressure: Array, shaft_pow
     """
     if len(flow) < 2 or (flow <= 0).any() or (pressure <= 0).any() or (shaft_power <= 0).any():
         raise OutsideValidity(say("fan-machine-through-points-shape-fitted"))
-    shape = generic_shape(wheel)
+    shape = generic_shape(machine_type)
     units = np.geomspace(float(flow.max()) / shape.last_flow * (1 + HAIR), 5 * float(flow.max()), FINE)[:, np.newaxis]
     place = flow / units
     log_p, log_w = np.log(pressure / shape.pressure(place)), np.log(shaft_power / shape.power(place))
     misfit = np.var(log_p, axis=1) + np.var(log_w, axis=1)
     if not np.isfinite(misfit).any():
-        raise OutsideValidity(say("fan-machine-through-points-curve-passes", wheel=wheel))
+        raise OutsideValidity(say("fan-machine-through-points-curve-passes", machine_type=machine_type))
     best = int(np.nanargmin(misfit))
     unit = float(units[best, 0])
     pressure_unit, power_unit = np.exp(log_p[best].mean()), np.exp(log_w[best].mean())
@@ -275,7 +280,7 @@ def flow_for_pressure(machine: MachineCurve, pressure_pa: float) -> float:
     Validity: the falling part of a curve. Source: AMCA Publication 201, on fan curves that have more than one flow for a
     pressure.
     """
-    shape, medium = machine.shape, medium_of(machine.shape.wheel)
+    shape, medium = machine.shape, medium_of(machine.shape.machine_type)
     flows = np.linspace(shape.first_flow, shape.last_flow, FINE)
     over = shape.pressure(flows) * machine.pressure_unit - pressure_pa
     crossings = np.flatnonzero(over[:-1] * over[1:] <= 0)

@@ -12,7 +12,7 @@ from modest_rotor.core.identify.fit import fit_motor
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.physics.drive import Drive, Rectifier
 from modest_rotor.core.physics.electronic import ElectronicMotor
-from modest_rotor.core.physics.fan import MachineCurve, Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.system import system_through
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
@@ -25,7 +25,7 @@ def hall_fan(traits: DriveTraits) -> Plant:
     """A backward-inclined fan with a three-phase motor of 1.5 kW on a drive; it rings at 31 and 43 Hz and just below 50."""
     motor = fit_motor(PlateFacts.of(MotorKind.THREE_PHASE, 1500.0, 400.0, 3.4, 1435.0, 50.0)).motor
     assert isinstance(motor, ThreePhaseMotor)
-    machine = MachineCurve(generic_shape(Wheel.BACKWARD_INCLINED), 2.1, 388.0, 1310.0, 1.04)
+    machine = MachineCurve(generic_shape(MachineType.BACKWARD_INCLINED), 2.1, 388.0, 1310.0, 1.04)
     return Plant(
         motor=motor,
         load=Load(machine, 1444.0, system_through(2.1, 372.0, 0.0)),
@@ -45,7 +45,7 @@ def hall_fan(traits: DriveTraits) -> Plant:
 @cache
 def waiting_hall_blower(traits: SignalTraits) -> Plant:
     """A forward-curved blower with an electronic motor of 1 hp told by 0-10 V."""
-    machine = MachineCurve(generic_shape(Wheel.FORWARD_CURVED), 0.845, 169.0, 560.0, 1.12)
+    machine = MachineCurve(generic_shape(MachineType.FORWARD_CURVED), 0.845, 169.0, 560.0, 1.12)
     return Plant(
         motor=ElectronicMotor(745.7, 1150.0),
         load=Load(machine, 1089.0, system_through(0.845, 150.0, 0.0)),

@@ -15,7 +15,7 @@ from modest_rotor.core.options.keep import at_reached_flow
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
 from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.duty import step_hours
@@ -208,7 +208,7 @@ class ProofReader:
 
     def _air(self, before: SetFacts | None, after: SetFacts | None) -> tuple[float, Phrase]:
         """Density of the air after over before, and what is said of it; one where it was not read both times, or water is moved."""
-        if self.right.wheel is Wheel.PUMP or before is None or after is None:
+        if self.right.machine_type is MachineType.PUMP or before is None or after is None:
             return 1.0, ()
         readings = self.job.document.readings
         then, now = (facts.reading_as_typed(readings).entering for facts in (before, after))

@@ -6,7 +6,7 @@ from collections.abc import Iterator
 
 from modest_rotor.core.assessment import Finding
 from modest_rotor.core.phrase import Phrase, as_typed, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.say import listed, say, tell
@@ -56,7 +56,7 @@ def _stood(facts: SetFacts, state: Standing) -> Finding:
 def static_over_rating(case: Case) -> tuple[Finding, ...]:
     """More static than the blower is made for."""
     rated = case.job.document.target.rated_static
-    if rated is None or case.wheel is Wheel.PUMP:
+    if rated is None or case.machine_type is MachineType.PUMP:
         return ()
     return tuple(
         found(
@@ -73,7 +73,7 @@ def static_over_rating(case: Case) -> tuple[Finding, ...]:
 def flow_per_ton(case: Case) -> tuple[Finding, ...]:
     """Too little or too much air for the cooling that it carries."""
     target = case.job.document.target
-    if target.cooling is None or target.system is None or case.wheel is Wheel.PUMP:
+    if target.cooling is None or target.system is None or case.machine_type is MachineType.PUMP:
         return ()
     row = find_row("air_per_cooling", system=target.system.value)
     low, high = (float(row[end]) * CFM_PER_TON_SI * target.cooling.si for end in ("low", "high"))
@@ -119,7 +119,7 @@ def flow_under_target(case: Case) -> tuple[Finding, ...]:
 def rise_outside_plate(case: Case) -> tuple[Finding, ...]:
     """A temperature rise outside what the appliance's plate allows."""
     allowed = case.job.document.target.rise
-    if allowed is None or case.wheel is Wheel.PUMP:
+    if allowed is None or case.machine_type is MachineType.PUMP:
         return ()
     low, high = allowed.low if allowed.low is not None else 0.0, allowed.si
     margin = float(find_row("meter_accuracy", quantity="temperature_difference")["absolute"])

@@ -12,7 +12,7 @@ from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.say import Number, say, tell
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.set_facts import SetFacts
 
 UNPRINTED_TOLERANCE = 0.06
@@ -24,7 +24,7 @@ ROUNDING = 1e-9
 REPLACE_FIRST = say("capacitor-replace-first")
 
 
-def tolerance_of(plate: Plate) -> float:
+def tolerance_of(plate: Nameplate) -> float:
     """The tolerance of the run capacitor, a fraction: as printed, or what is common.
 
     Source: IEC 60252-1 for marked tolerances (from memory); ± 6 % where none is printed, common practice.
@@ -32,7 +32,7 @@ def tolerance_of(plate: Plate) -> float:
     return plate.capacitor_tolerance.si if plate.capacitor_tolerance else UNPRINTED_TOLERANCE
 
 
-def reads_its_label(read: Entry, label: Entry, plate: Plate) -> bool:
+def reads_its_label(read: Entry, label: Entry, plate: Nameplate) -> bool:
     """Whether microfarads out of circuit lie within the label's tolerance, its ends included.
 
     Source: IEC 60252-1 (from memory) for a printed tolerance; where none is, common practice.
@@ -56,7 +56,7 @@ def capacitance_under_load(amps: Estimate, volts: Estimate, hertz: float) -> Est
 
 def capacitor_off_label(case: Case) -> tuple[Finding, ...]:
     """Microfarads out of circuit outside the label's tolerance."""
-    plate = case.job.document.plate
+    plate = case.job.document.nameplate
     label = plate.run_capacitance
     if label is None:
         return ()
@@ -93,7 +93,7 @@ def _off_label(facts: SetFacts | None, entry: Entry, label: Entry, share: float)
 
 def capacitor_under_load(case: Case) -> tuple[Finding, ...]:
     """Microfarads worked from amps and volts while running, outside the label's tolerance."""
-    plate = case.job.document.plate
+    plate = case.job.document.nameplate
     label, hertz = plate.run_capacitance, case.plate.frequency_hz
     if label is None or hertz is None:
         return ()
@@ -126,7 +126,7 @@ def _judged_under_load(facts: SetFacts, label: Entry, hertz: float, share: float
 
 def capacitor_overvolted(case: Case) -> tuple[Finding, ...]:
     """More volts across the capacitor than it is made for."""
-    rating = case.job.document.plate.capacitor_voltage
+    rating = case.job.document.nameplate.capacitor_voltage
     if rating is None:
         return ()
     return tuple(
@@ -149,7 +149,7 @@ def capacitor_overvolted(case: Case) -> tuple[Finding, ...]:
 
 def capacitor_shared(case: Case) -> tuple[Finding, ...]:
     """A capacitor whose other section runs the compressor."""
-    if case.job.document.plate.shared_capacitor != "yes":
+    if case.job.document.nameplate.shared_capacitor != "yes":
         return ()
     sentence = say("capacitor-shared-run-capacitor")
     return (found("capacitor_shared", (sentence,), say("capacitor-shared-electronic-motor")),)  # fmt: skip

@@ -11,7 +11,7 @@ from modest_rotor.core.options.compare import OptionsAnswer
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.year import Year
 from modest_rotor.core.outcome import Absent
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_answer import SetAnswer
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -51,11 +51,11 @@ class Case:
         return None if isinstance(self.found, Absent) else self.found
 
     @property
-    def wheel(self) -> Wheel | None:
+    def machine_type(self) -> MachineType | None:
         """What the motor drives."""
-        return self.job.machine.wheel
+        return self.job.machine.type
 
     @property
     def least_flow(self) -> Entry | None:
         """The documented least flow of what the wheel moves, if one is recorded."""
-        return self.job.document.call.minimum_flow(self.wheel)
+        return self.job.document.call.minimum_flow(self.machine_type)

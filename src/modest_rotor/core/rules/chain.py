@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from modest_rotor.core.assessment import CheckStep, CheckWay, StepState
 from modest_rotor.core.phrase import Phrase, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.rules.capacitor import reads_its_label
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.evidence import VOLTS_TOLERANCE
@@ -26,7 +26,7 @@ def short_of_air(case: Case) -> CheckWay | None:
     the duct held the air back. On other wheels they need not, and the ranking of causes is the way. Source: common practice; the
     direction from the solved machine.
     """
-    if case.wheel is not Wheel.FORWARD_CURVED or case.plate.is_electronic:
+    if case.machine_type is not MachineType.FORWARD_CURVED or case.plate.is_electronic:
         return None
     closed = next((facts for facts in case.sets if facts.reading.duct not in OPEN_DUCT and facts.running.current), None)
     if closed is None or not any(finding for finding in _under(case, closed)):
@@ -95,9 +95,9 @@ def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: boo
 
 
 def _capacitor(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Phrase, str]:
-    label, read = case.job.document.plate.run_capacitance, next((facts.reading.capacitance for facts in case.sets if facts.reading.capacitance), None)  # fmt: skip
+    label, read = case.job.document.nameplate.run_capacitance, next((facts.reading.capacitance for facts in case.sets if facts.reading.capacitance), None)  # fmt: skip
     read = read or case.job.document.checks.capacitance
-    good = reads_its_label(read, label, case.job.document.plate) if read and label else None
+    good = reads_its_label(read, label, case.job.document.nameplate) if read and label else None
     return (
         f"readings/{closed.id}/capacitance", say("chain-capacitor-out-circuit"),
         say("chain-capacitor-isolate-discharge"), good, (),
@@ -106,7 +106,7 @@ def _capacitor(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None
 
 
 def _volts(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Phrase, str]:
-    volts, rated = closed.running.voltage, case.job.document.plate_as_fed.wired_voltage
+    volts, rated = closed.running.voltage, case.job.document.nameplate_as_fed.wired_voltage
     good = None
     if volts and rated:
         good = volts.value >= (rated.low or rated.si) * (1 - VOLTS_TOLERANCE)

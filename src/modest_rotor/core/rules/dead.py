@@ -42,7 +42,7 @@ def dead_way(case: Case) -> CheckWay | None:
     document = case.job.document
     if not document.call.is_dead:
         return None
-    kind = document.plate.kind
+    kind = document.nameplate.kind
     if kind is None:
         return CheckWay(title=TITLE, steps=(), verdict=(say("dead-way"),), action=None)
     return _walk(GROUPS[kind], case)
@@ -113,13 +113,13 @@ def _answer(row: dict[str, str], document: JobDocument) -> tuple[bool | None, Ph
 
 def _capacitor(document: JobDocument) -> tuple[bool | None, Phrase]:
     read: Entry | None = document.checks.capacitance
-    label: Entry | None = document.plate.run_capacitance
+    label: Entry | None = document.nameplate.run_capacitance
     if read is None:
         return None, ()
     told: Phrase = (as_typed("capacitance", read, "measured"),)
     if label is None:
         return True, tell("dead-capacitor-label-hold", told=told)
-    return reads_its_label(read, label, document.plate), tell(
+    return reads_its_label(read, label, document.nameplate), tell(
         "dead-capacitor-against", told=told, capacitance=as_typed("capacitance", label, "plate")
     )
 
@@ -128,6 +128,6 @@ def _windings(document: JobDocument) -> tuple[bool | None, Phrase]:
     reading = winding_reading(document.identification)
     if reading is None:
         return None, ()
-    three = document.plate.kind in (MotorKind.THREE_PHASE, MotorKind.ELECTRONIC)
+    three = document.nameplate.kind in (MotorKind.THREE_PHASE, MotorKind.ELECTRONIC)
     sound = (Windings.EQUAL,) if three else (Windings.START_AND_RUN, Windings.TWO_EQUAL)
     return reading.verdict in sound, (str(reading.verdict),)

@@ -10,7 +10,7 @@ from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.options.contradiction import contradiction
 from modest_rotor.core.options.found_machine import reference_set
 from modest_rotor.core.phrase import Phrase, as_typed, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.load import service_factor_amps
@@ -41,7 +41,7 @@ def above_synchronous(case: Case) -> tuple[Finding, ...]:
 
 def amps_over_plate(case: Case) -> tuple[Finding, ...]:
     """Line amps above the plate's, beyond the meter's band; with what its service factor says of them."""
-    plate = case.job.document.plate_as_fed
+    plate = case.job.document.nameplate_as_fed
     rated, most = plate.wired_current, service_factor_amps(plate)
 
     def told(facts: SetFacts, rated: Entry, current: Estimate) -> Finding:
@@ -79,7 +79,7 @@ def _by_service_factor(current: Estimate, most: float | None) -> tuple[Phrase, s
 
 def volts_off_plate(case: Case) -> tuple[Finding, ...]:
     """Volts outside a tenth of the plate's."""
-    plate = case.job.document.plate_as_fed.wired_voltage
+    plate = case.job.document.nameplate_as_fed.wired_voltage
     if plate is None:
         return ()
     low, high = (plate.low or plate.si) * (1 - VOLTS_TOLERANCE), plate.si * (1 + VOLTS_TOLERANCE)
@@ -146,7 +146,7 @@ def methods_disagree(case: Case) -> tuple[Finding, ...]:
 
 def plate_denies_itself(case: Case) -> tuple[Finding, ...]:
     """Power, volts, amps or speed on the plate do not belong together."""
-    printed = case.job.document.plate.nominal_efficiency
+    printed = case.job.document.nameplate.nominal_efficiency
     no_motor_has = (
         say("evidence-plate-denies-itself-plate-prints", typed=printed.typed)
         if printed and possible_efficiency(printed) is None
@@ -182,7 +182,7 @@ def plate_facts_disagree(case: Case) -> tuple[Finding, ...]:
 
 def power_may_be_input(case: Case) -> tuple[Finding, ...]:
     """A printed power so near volts × amps that it is what is taken from the line, not what the shaft gives."""
-    plate, facts = case.job.document.plate, case.plate
+    plate, facts = case.job.document.nameplate, case.plate
     if plate.power_is is not None or not (facts.rated_power_w and facts.rated_voltage_v and facts.rated_current_a):
         return ()
     apparent = facts.rated_voltage_v * facts.rated_current_a * (THREE_PHASE_FACTOR if facts.supply_phases == 3 else 1.0)
@@ -207,7 +207,7 @@ def _plate_watts(case: Case) -> float | None:
 
 def assumed_no_lift(case: Case) -> tuple[Finding, ...]:
     """A pump with lift saves far less than one without."""
-    if case.wheel is not Wheel.PUMP or case.machine is None or not case.machine.fixed_is_assumed:
+    if case.machine_type is not MachineType.PUMP or case.machine is None or not case.machine.fixed_is_assumed:
         return ()
     sentence: Phrase = (say("evidence-assumed-no-lift-pump-s"),)
     return (found("assumed_no_lift", sentence=sentence, action=say("evidence-assumed-no-lift-type-static")),)

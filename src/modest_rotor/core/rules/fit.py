@@ -7,7 +7,7 @@ from modest_rotor.core.identify.doubt import FARTHEST_MISFIT
 from modest_rotor.core.identify.fitted_load import apart
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.parts import usual_suspects
@@ -92,13 +92,14 @@ def machine_does_not_fit(case: Case) -> tuple[Finding, ...]:
         and facts.flow.value * facts.pressure.value < facts.motor_side.value
         and facts.motor_side.value > 0
         and facts.machine_side.value > 0
-        and abs(apart(facts.motor_side, facts.machine_side, case.wheel is not Wheel.PUMP)) > FARTHEST_MISFIT
+        and abs(apart(facts.motor_side, facts.machine_side, case.machine_type is not MachineType.PUMP))
+        > FARTHEST_MISFIT
     )
 
 
 def _where_it_goes(facts: SetFacts, case: Case) -> str:
     """What usually lies behind a shaft power that flow and pressure do not ask for, by which of the two is larger."""
-    if case.wheel is Wheel.PUMP:
+    if case.machine_type is MachineType.PUMP:
         return say("rules-fit-where-it-goes-look-both")
     assert facts.machine_side is not None and facts.motor_side is not None
     if facts.machine_side.value < facts.motor_side.value:

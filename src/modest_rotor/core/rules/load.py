@@ -7,13 +7,13 @@ from collections.abc import Iterator
 from modest_rotor.core.assessment import Finding
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.phrase import as_typed, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.say import say, tell
 from modest_rotor.core.standards.motors import insulation_class
 from modest_rotor.core.standards.wiring import overload_setting_a
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.readings import DuctState, SpeedTap
 from modest_rotor.core.stations.set_facts import SetFacts
 
@@ -26,7 +26,7 @@ AIR_OVER = (say("term-air-over"), "ao")
 LITTLE_AIR = 0.60
 
 
-def service_factor_amps(plate: Plate) -> float | None:
+def service_factor_amps(plate: Nameplate) -> float | None:
     """Amps that the plate's service factor allows in the connection in use: as printed, else in proportion; nothing without one.
 
     :returns: A. Source: NEMA MG 1, 12.51 (from memory); in proportion, common practice.
@@ -40,7 +40,7 @@ def service_factor_amps(plate: Plate) -> float | None:
 
 def amps_over_service_factor(case: Case) -> tuple[Finding, ...]:
     """Line amps over what even the service factor allows."""
-    most = service_factor_amps(case.job.document.plate_as_fed)
+    most = service_factor_amps(case.job.document.nameplate_as_fed)
     if most is None:
         return ()
     return tuple(
@@ -105,7 +105,7 @@ def regulator_turned_down(case: Case) -> tuple[Finding, ...]:
 
 def overload_does_not_fit(case: Case) -> tuple[Finding, ...]:
     """An overload set where it does not protect this plate, or trips it needlessly."""
-    plate = case.job.document.plate
+    plate = case.job.document.nameplate
     setting, rated = plate.overload_setting, plate.wired_current
     if setting is None or rated is None:
         return ()
@@ -120,7 +120,7 @@ def overload_does_not_fit(case: Case) -> tuple[Finding, ...]:
 
 def shell_too_hot(case: Case) -> tuple[Finding, ...]:
     """A shell so hot that the winding inside must be near its class."""
-    letter = case.job.document.plate.insulation
+    letter = case.job.document.nameplate.insulation
     if letter is None:
         return ()
     highest = insulation_class(letter).highest_c
@@ -138,13 +138,13 @@ def shell_too_hot(case: Case) -> tuple[Finding, ...]:
 
 def blocked_air_cooks(case: Case) -> tuple[Finding, ...]:
     """A motor that its machine's own air cools, with that air shut off: it draws less and still burns."""
-    if case.wheel is None or case.wheel is Wheel.PUMP:
+    if case.machine_type is None or case.machine_type is MachineType.PUMP:
         return ()
     return tuple(finding for facts in case.sets for finding in _starved(case, facts))
 
 
 def _starved(case: Case, facts: SetFacts) -> Iterator[Finding]:
-    plate = case.job.document.plate
+    plate = case.job.document.nameplate
     words = f"{plate.duty or ''} {plate.enclosure or ''}".lower()
     air_over = any(word in words for word in AIR_OVER) or "teao" in words or "opao" in words
     wanted = case.wanted.figure

@@ -16,13 +16,13 @@ WITH_TAPS = (None, MotorKind.SPLIT_CAPACITOR, MotorKind.SHADED_POLE, MotorKind.E
 
 def may_have_capacitor(case: Case) -> bool:
     """Whether the motor has a capacitor, or may have one."""
-    plate = case.job.document.plate
+    plate = case.job.document.nameplate
     return plate.kind in WITH_CAPACITOR or (plate.run_capacitance is not None and not plate.is_electronic)
 
 
 def may_have_taps(case: Case) -> bool:
     """Whether the motor has speed taps, or may have them."""
-    return case.job.document.plate.kind in WITH_TAPS
+    return case.job.document.nameplate.kind in WITH_TAPS
 
 
 def usual_suspects(case: Case) -> str:
@@ -34,7 +34,7 @@ def usual_suspects(case: Case) -> str:
     ]
     if may_have_taps(case):
         named.insert(0, say("parts-usual-suspects-another-tap"))
-    if case.job.document.plate.kind in (None, MotorKind.SPLIT_CAPACITOR):
+    if case.job.document.nameplate.kind in (None, MotorKind.SPLIT_CAPACITOR):
         named.append(say("parts-usual-suspects-weak-run"))
     return joined(", ", named)
 
@@ -43,7 +43,7 @@ def for_this_kind(finding: Finding, case: Case) -> Finding:
     """The finding with the proving test of this kind of motor, where the usual one speaks of parts that it does not have."""
     if finding.test is None:
         return finding
-    switched = case.job.document.plate.kind is MotorKind.SINGLE_PHASE
+    switched = case.job.document.nameplate.kind is MotorKind.SINGLE_PHASE
     wanted = (
         say("parts-for-this-kind-start-switch")
         if switched

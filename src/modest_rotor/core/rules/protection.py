@@ -53,4 +53,6 @@ def protection_unanswered(case: Case) -> tuple[Finding, ...]:
 def _least(case: Case) -> Phrase:
     if case.least_flow is None:
         return (say("protection-least-found-today"),)
-    return tell("protection-least-documented", as_typed=as_typed(medium_of(case.wheel).flow, case.least_flow, "typed"))
+    return tell(
+        "protection-least-documented", as_typed=as_typed(medium_of(case.machine_type).flow, case.least_flow, "typed")
+    )

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from modest_rotor.core.assessment import Finding
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.parts import may_have_capacitor, may_have_taps
@@ -25,7 +25,7 @@ def isolate_before_plate(case: Case) -> tuple[Finding, ...]:
 
 def two_speeds(case: Case) -> tuple[Finding, ...]:
     """A motor that is switched between two speeds: what burns it, and what is proved twice."""
-    if not case.job.document.plate.is_two_speed:
+    if not case.job.document.nameplate.is_two_speed:
         return ()
     sentence = say("safety-two-speeds-two-contactors")
     action = say("safety-two-speeds-each-speed")
@@ -64,7 +64,7 @@ def drive_wiring(case: Case) -> tuple[Finding, ...]:
 
 def heat_after_airflow(case: Case) -> tuple[Finding, ...]:
     """Airflow changed means limits checked."""
-    if not case.options.options or case.wheel is None or case.wheel is Wheel.PUMP:
+    if not case.options.options or case.machine_type is None or case.machine_type is MachineType.PUMP:
         return ()
     sentence = say("safety-heat-after-airflow-after-any")
     return (found("heat_after_airflow", (sentence,), say("safety-heat-after-airflow-before-leaving"), standing=True),)

@@ -25,7 +25,7 @@ LINE_OF_HIGH_LEG = (220.0, 250.0)
 
 def connection_unsaid(case: Case) -> tuple[Finding, ...]:
     """Two connections on the plate, and nobody said which one is wired."""
-    plate = case.job.document.plate
+    plate = case.job.document.nameplate
     if plate.second_voltage is None or plate.wired_for is not None:
         return ()
     sentence: list[str | Figure] = [say("rules-supply-connection-unsaid-plate-two")]
@@ -35,7 +35,7 @@ def connection_unsaid(case: Case) -> tuple[Finding, ...]:
             say("rules-supply-connection-unsaid-has", read=read.title),
             figure("voltage", read.running.voltage, "measured"),
         ]
-        taken = case.job.document.plate_as_fed.wired_voltage
+        taken = case.job.document.nameplate_as_fed.wired_voltage
         if taken is not None:
             sentence += [say("rules-supply-connection-unsaid-so-taken"), as_typed("rated_voltage", taken, "plate")]
     return (found("connection_unsaid", tell("rules-supply-connection-unsaid-x", sentence=sentence), say("rules-supply-connection-unsaid-read-links")),)  # fmt: skip
@@ -47,7 +47,7 @@ def connection_does_not_match(case: Case) -> tuple[Finding, ...]:
 
 
 def _connection(case: Case, facts: SetFacts) -> Iterator[Finding]:
-    plate, volts = case.job.document.plate, facts.running.voltage
+    plate, volts = case.job.document.nameplate, facts.running.voltage
     wired = plate.wired_voltage
     if plate.second_voltage is None or plate.rated_voltage is None or wired is None or volts is None:
         return
@@ -66,7 +66,7 @@ def _connection(case: Case, facts: SetFacts) -> Iterator[Finding]:
 
 def two_oh_eight_on_230(case: Case) -> tuple[Finding, ...]:
     """208 V on a motor made for 230 V only."""
-    rated = case.job.document.plate_as_fed.wired_voltage
+    rated = case.job.document.nameplate_as_fed.wired_voltage
     if rated is None or rated.low is not None or not PLATE_230[0] <= rated.si <= PLATE_230[1]:
         return ()
     return tuple(

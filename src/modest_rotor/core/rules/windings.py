@@ -23,7 +23,7 @@ def winding_fault(case: Case) -> tuple[Finding, ...]:
     reading = winding_reading(case.job.document.identification)
     if reading is None:
         return ()
-    three = case.job.document.plate.kind in (MotorKind.THREE_PHASE, MotorKind.ELECTRONIC)
+    three = case.job.document.nameplate.kind in (MotorKind.THREE_PHASE, MotorKind.ELECTRONIC)
     words = FAULTS.get(reading.verdict)
     if three and reading.verdict in (Windings.START_AND_RUN, Windings.TWO_EQUAL, Windings.RULE_BROKEN):
         words = say("rules-windings-winding-fault-three-windings")

@@ -21,12 +21,12 @@ from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.setup.loop import LoopAnswer, loop_answer
 from modest_rotor.core.setup.steps import SetupStep, setup_steps
 from modest_rotor.core.setup.sweep import SweepPlan, frequencies, plan_sweep
-from modest_rotor.core.setup.volts import LinkAnswer, link_answer
-from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.setup.volts import SelectorAnswer, selector_answer
+from modest_rotor.core.stations.options import Candidate
 
 USUAL_STEP_HZ, USUAL_HOLD_S = 1.0, 4.0
 """Step and hold time of a sweep where nothing is said. Common practice, no source."""
-KEPT = Considered(id="keep", kind=OptionKind.KEEP)
+KEPT = Candidate(id="keep", kind=OptionKind.KEEP)
 
 
 class SkipBand(Frozen):
@@ -59,7 +59,7 @@ class SetupAnswer(Frozen):
     option: str | None = None
     title: str | None = None
     steps: tuple[SetupStep, ...] = ()
-    link: LinkAnswer = LinkAnswer()
+    voltage_selector: SelectorAnswer = SelectorAnswer()
     commands: tuple[CommandAnswer, ...] = ()
     drive: DriveAnswer | None = None
     sweep: SweepAnswer | None = None
@@ -87,13 +87,13 @@ def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | Absen
             option=option.letter,
             title=option.title,
         )
-    considered = next((one for one in job.document.options.considered if one.id == option.id), KEPT)
-    facts = SetupFacts(job, option, considered, machine)
+    candidate = next((one for one in job.document.options.candidates if one.id == option.id), KEPT)
+    facts = SetupFacts(job, option, candidate, machine)
     drive = drive_answer(facts) if facts.on_drive else None
     sweep, plan = _sweep(facts) if facts.on_drive else (None, None)
-    link = link_answer(job.document.setup)
+    selector = selector_answer(job.document.setup)
     loop = loop_answer(facts)
-    steps = setup_steps(facts, link, drive, loop)
+    steps = setup_steps(facts, selector, drive, loop)
     stops = tuple(phrase for step in steps if step.stopped for phrase in (_stop_words(step),))
     if sweep and sweep.stop:
         stops = (*stops, (sweep.stop,))
@@ -104,7 +104,7 @@ def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | Absen
         option=option.letter,
         title=option.product or option.title,
         steps=steps,
-        link=link,
+        voltage_selector=selector,
         commands=command_answers(facts, plan),
         drive=drive,
         sweep=sweep,

@@ -170,8 +170,8 @@ def _moved(facts: SetupFacts, from_hz: float, to_hz: float, flow: Figure) -> Phr
 
 def _taps(facts: SetupFacts) -> tuple[tuple[str, Estimate], ...]:
     """Every torque tap with its flow on this machine, those that find no point left out."""
-    rating = electronic_rating(facts.machine, facts.considered)
-    solved = solve_taps(facts.machine, rating, torques(Asked(None, facts.considered)))
+    rating = electronic_rating(facts.machine, facts.candidate)
+    solved = solve_taps(facts.machine, rating, torques(Asked(None, facts.candidate)))
     return tuple((tap.set_words, tap.flow) for tap in solved if tap.flow is not None)
 
 
@@ -251,7 +251,7 @@ def _range(facts: SetupFacts, plan: SweepPlan | None) -> tuple[float, float]:
     if facts.on_drive:
         limits = frequency_limits(facts)
         return (plan.low, plan.high) if plan else (limits.low, limits.high)
-    product, signal = facts.considered.product, facts.signal_traits
+    product, signal = facts.candidate.product, facts.signal_traits
     least = product.least_speed.si if product and product.least_speed else LEAST_SHARE
     dead = (signal.off_below_v - signal.zero_at_v) / (signal.full_at_v - signal.zero_at_v)
     return max(least, dead), 1.0

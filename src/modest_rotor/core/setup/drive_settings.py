@@ -8,7 +8,7 @@ from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.drive import LEAST_HZ_SHARE
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, as_typed, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.say import before_colon, say, tell
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.standards.wiring import overload_setting_a
@@ -72,7 +72,7 @@ def frequency_limits(facts: SetupFacts) -> Limits:
         (traits.floor_hz, say("drive-settings-frequency-limits-drive-s")),
         (LEAST_HZ_SHARE * base, say("drive-settings-frequency-limits-motor-cools")),
     ]
-    if facts.machine.wheel is Wheel.PUMP:
+    if facts.machine.machine_type is MachineType.PUMP:
         lows.append((PUMP_LEAST_SHARE * base, say("drive-settings-frequency-limits-pump-turned")))
     fitting, typed = document.options.fitting, document.setup.drive
     agreed = fitting.motor_maker_agrees == fitting.drive_maker_agrees == "yes" and typed.lowest is not None
@@ -104,7 +104,7 @@ def base_frequency(facts: SetupFacts) -> float:
 
 def base_voltage(facts: SetupFacts) -> float | None:
     """Volts at base frequency, V: as typed, else the plate of the motor that it feeds. Source: definition."""
-    product, typed = facts.considered.product, facts.job.document.setup.drive
+    product, typed = facts.candidate.product, facts.job.document.setup.drive
     if typed.base_voltage:
         return typed.base_voltage.si
     link = product.link(facts.machine.volts.value) if product and product.motor_kind else None
@@ -128,7 +128,7 @@ def drive_answer(facts: SetupFacts) -> DriveAnswer:
     typed, limits = facts.job.document.setup.drive, frequency_limits(facts)
     mode = typed.mode or facts.traits.control
     row = find_row("control_modes", mode=mode.value)
-    pump = facts.machine.wheel is Wheel.PUMP
+    pump = facts.machine.machine_type is MachineType.PUMP
     ramp = PUMP_RAMP_S if pump else FAN_RAMP_S
     return DriveAnswer(
         mode=mode,
@@ -194,7 +194,7 @@ def _limit(label: str, hertz: float, reason: str) -> Result:
 def _overload(facts: SetupFacts, most: bool) -> Result:
     """Overload amps for the motor that it feeds, in its connection in use: full-load amps, and the most that the code allows."""
     label = say("drive-settings-overload-overload-most") if most else say("drive-settings-overload-overload-drive")
-    plate, typed, connection = facts.job.document.plate, facts.job.document.setup.drive, facts.connection
+    plate, typed, connection = facts.job.document.nameplate, facts.job.document.setup.drive, facts.connection
     new = typed.new_current.si if typed.new_current else None
     amps = new or (connection[1] if connection else None)
     if amps is None:

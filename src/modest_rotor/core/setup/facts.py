@@ -16,9 +16,9 @@ from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.registry import traits_of
 from modest_rotor.core.options.traits import SetBy, Traits
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.stations.call import Protected
-from modest_rotor.core.stations.options import Considered
+from modest_rotor.core.stations.options import Candidate
 from modest_rotor.core.stations.product import CommandKind
 from modest_rotor.core.stations.traits import DriveTraits, SignalTraits
 
@@ -29,7 +29,7 @@ class SetupFacts:
 
     job: Job
     option: OptionAnswer
-    considered: Considered
+    candidate: Candidate
     machine: FoundMachine
 
     @property
@@ -45,23 +45,26 @@ class SetupFacts:
     @property
     def brings_motor(self) -> bool:
         """Whether another motor goes on the shaft of today."""
-        return self.traits.brings_motor(self.considered.product, self.machine.plate.kind)
+        return self.traits.brings_motor(self.candidate.product, self.machine.plate.kind)
 
     @property
     def connection(self) -> tuple[float, float | None] | None:
         """Volts and full-load amps of the connection in use: of the motor that is fitted, else of the one that stays.
 
-        By what the link is set for, else by the volts measured here; ``None`` where no plate tells.
+        By what the voltage selector is set for, else by the volts measured here; ``None`` where no plate tells.
         """
         setup = self.job.document.setup
-        volts = next((entry.si for entry in (setup.link, setup.first_volts) if entry), self.machine.volts.value or None)
-        product = self.considered.product
+        volts = next(
+            (entry.si for entry in (setup.voltage_selector, setup.first_volts) if entry),
+            self.machine.volts.value or None,
+        )
+        product = self.candidate.product
         if product is not None and product.motor_kind is not None:
             link = product.link(volts)
             return (link.volts_v, link.amps_a) if link else None
         if self.brings_motor and (self.traits.electronic or self.on_drive):
             return None  # an unnamed motor of another kind: its plate is read when it is here
-        return self.job.document.plate.connection_at(volts)
+        return self.job.document.nameplate.connection_at(volts)
 
     @property
     def on_drive(self) -> bool:
@@ -83,7 +86,7 @@ class SetupFacts:
     @property
     def plate_hz(self) -> float:
         """Hertz of the motor on the drive: the product's, or the plate's."""
-        product = self.considered.product
+        product = self.candidate.product
         entry = product.frequency if product else None
         return entry.si if entry else (self.machine.plate.frequency_hz or 50.0)
 
@@ -93,7 +96,7 @@ class SetupFacts:
         traits = self.job.document.setup.traits
         if traits is not None and traits.signal is not None:
             return False  # the device that was chosen takes a signal
-        return self.traits.is_set_by_dial(self.considered.product, self.job.document.options.fitting.command)
+        return self.traits.is_set_by_dial(self.candidate.product, self.job.document.options.fitting.command)
 
     @property
     def tolerance(self) -> float:
@@ -111,7 +114,7 @@ class SetupFacts:
         """The features by which the table of steps chooses."""
         document, plate, traits = self.job.document, self.machine.plate, self.traits
         fitting, duty_call = document.options.fitting, document.call
-        pump = self.machine.wheel is Wheel.PUMP
+        pump = self.machine.machine_type is MachineType.PUMP
         charged = plate.run_capacitance_f is not None
         said = {
             "all": True,

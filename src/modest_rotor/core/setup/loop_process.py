@@ -8,7 +8,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import OutsideValidity
 from modest_rotor.core.outcome import Absent, Waiting
 from modest_rotor.core.phrase import Basis, as_typed
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.physics.load import Load
 from modest_rotor.core.physics.loop import Process, process_of_lags, process_of_step
 from modest_rotor.core.say import say, tell
@@ -91,7 +91,7 @@ def process_of(held: HeldLoop, set_point: Result) -> tuple[Result, Process | Non
         return not_known(label, slope), None
     lag, sensor, dead = LAGS_S[held.holds]
     typed = held.facts.job.document.setup.drive.ramp_up
-    ramp = typed.si if typed else PUMP_RAMP_S if held.machine.wheel is Wheel.PUMP else FAN_RAMP_S
+    ramp = typed.si if typed else PUMP_RAMP_S if held.machine.machine_type is MachineType.PUMP else FAN_RAMP_S
     felt = RAMP_FELT * ramp if held.facts.on_drive else 0.0
     gain = slope / span.si
     if held.holds is Holds.LEVEL:

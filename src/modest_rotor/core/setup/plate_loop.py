@@ -15,7 +15,7 @@ from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.identify.perturb import Measurand
 from modest_rotor.core.options.traits import SetBy
 from modest_rotor.core.phrase import Figure, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.say import say, tell
 from modest_rotor.core.setup.balancing import Outcome
 from modest_rotor.core.setup.facts import SetupFacts
@@ -128,13 +128,17 @@ def _wide_open(facts: SetupFacts, trials: tuple[Trial, ...], last: Trial, read: 
         return PlateAdvice(
             Outcome.CANNOT, tell("plate-loop-wide-open-cannot-reached", read=read, climbs=climbs)
         )  # fmt: skip
-    plate = facts.job.document.plate
+    plate = facts.job.document.nameplate
     first = (
         say("plate-loop-wide-open-capacitor-then")
         if plate.run_capacitance is not None
         else say("plate-loop-wide-open-volts-then")
     )
-    what = say("plate-loop-wide-open-pump") if facts.machine.wheel is Wheel.PUMP else say("plate-loop-wide-open-motor")
+    what = (
+        say("plate-loop-wide-open-pump")
+        if facts.machine.machine_type is MachineType.PUMP
+        else say("plate-loop-wide-open-motor")
+    )
     return PlateAdvice(
         Outcome.CANNOT, tell("plate-loop-wide-open-cannot-reached-amps", read=read, climbs=climbs, what=what, first=first)
     )  # fmt: skip

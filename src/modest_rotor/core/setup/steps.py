@@ -17,7 +17,7 @@ from modest_rotor.core.setup.drive_settings import DriveAnswer
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.setup.loop import LoopAnswer
 from modest_rotor.core.setup.plate_loop import aim_at
-from modest_rotor.core.setup.volts import LinkAnswer
+from modest_rotor.core.setup.volts import SelectorAnswer
 from modest_rotor.core.stations.loop import Loop
 from modest_rotor.core.stations.setup import ControlMode, Sign, SignState
 from modest_rotor.core.stations.statement import standing
@@ -74,7 +74,7 @@ class SetupStep(Frozen):
 
 
 def setup_steps(
-    facts: SetupFacts, link: LinkAnswer, drive: DriveAnswer | None, loop: LoopAnswer | None = None
+    facts: SetupFacts, selector: SelectorAnswer, drive: DriveAnswer | None, loop: LoopAnswer | None = None
 ) -> tuple[SetupStep, ...]:
     """The steps that this option on this machine asks for, each with what it rests on."""
     rows = [row for row in read_table("setup_steps") if applies(row, facts.features)]
@@ -87,7 +87,7 @@ def setup_steps(
         own = tuple(sign for sign in signs if sign.step == name)
         newest = next(reversed(standing(own)), None)
         before = [steps[one] for one in graph[name]]
-        stop, waits = _stop(name, facts, link, loop)
+        stop, waits = _stop(name, facts, selector, loop)
         stopped = bool(stop) or (newest is not None and newest.state is SignState.STOP)
         basis = _basis(name, facts)
         reopened = newest is not None and (
@@ -187,7 +187,7 @@ def refusal_to_sign(steps: tuple[SetupStep, ...], step: SetupStep, state: SignSt
 
 
 NEVER_LEFT_OUT = {
-    "link": say("setup-steps-never-left-out-voltage-selector"),
+    "voltage_selector": say("setup-steps-never-left-out-voltage-selector"),
     "prove_dead": say("setup-steps-never-left-out-proved-dead"),
     "isolate": say("setup-steps-never-left-out-isolated-before"),
     "power": say("setup-steps-never-left-out-signed-once"),
@@ -206,7 +206,7 @@ def _number_words(steps: tuple[SetupStep, ...], number: int) -> str:
 def _basis(name: str, facts: SetupFacts) -> str:
     """What a signature stands on: the option, and what is typed at the step."""
     setup = facts.job.document.setup
-    said = [facts.option.id, facts.considered.product.code if facts.considered.product else ""]
+    said = [facts.option.id, facts.candidate.product.code if facts.candidate.product else ""]
     for path in FIELDS.get(name, ()):
         value = reduce(getattr, path.split("/")[1:], setup)
         said.append(_kept_word(value))
@@ -227,7 +227,7 @@ def applies(row: Row, features: frozenset[str]) -> bool:
 
 
 FIELDS = {
-    "link": ("setup/first_volts", "setup/link", "setup/second_volts"),
+    "voltage_selector": ("setup/first_volts", "setup/voltage_selector", "setup/second_volts"),
     "rotation_drive": ("setup/rotation_output", "setup/rotation_bypass"),
     "loop_fails": ("setup/loop/on_failure",),
     "loop_restart": ("setup/loop/restart",),
@@ -256,12 +256,12 @@ LOOP_WAITS: dict[str, Callable[[LoopAnswer, Loop], str | None]] = {
 """What each step of a loop waits for."""
 
 
-def _stop(step: str, facts: SetupFacts, link: LinkAnswer, loop: LoopAnswer | None) -> tuple[Phrase, str | None]:
+def _stop(step: str, facts: SetupFacts, selector: SelectorAnswer, loop: LoopAnswer | None) -> tuple[Phrase, str | None]:
     setup = facts.job.document.setup
     if step in LOOP_WAITS and loop is not None:
         return ((loop.stop,) if loop.stop and step == "loop_gains" else ()), LOOP_WAITS[step](loop, setup.loop)
-    if step == "link":
-        return link.stop, link.waits
+    if step == "voltage_selector":
+        return selector.stop, selector.waits
     control = facts.traits.control
     if step == "drive_settings" and control is ControlMode.RELUCTANCE and setup.drive.mode not in (None, control):
         return (say("setup-steps-stop-reluctance-motor", mode=setup.drive.mode),), None
@@ -325,7 +325,7 @@ def _first_gains(loop: LoopAnswer) -> Phrase:
 
 def _new_capacitor(facts: SetupFacts) -> Phrase:
     """µF, volts and tolerance of the new motor's own capacitor; the plate of today stands for it only where the same is fitted."""
-    product, plate = facts.considered.product, facts.job.document.plate
+    product, plate = facts.candidate.product, facts.job.document.nameplate
     if product is not None:
         if product.run_capacitance is None:
             return (say("setup-steps-new-capacitor-label-new"),)
@@ -354,7 +354,7 @@ def _the_other_way(facts: SetupFacts) -> Phrase:
     elif "electronic" in facts.features:
         kind = MotorKind.ELECTRONIC
     else:
-        product = facts.considered.product
+        product = facts.candidate.product
         kind = (product.motor_kind if product else None) or facts.machine.plate.kind
     return (say("setup-steps-the-other-way", find_row=find_row("reversing", kind=str(kind))["how"]),) if kind else ()
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.meters import read_by_meter
-from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.say import say
 from modest_rotor.core.setup.facts import SetupFacts
 from modest_rotor.core.stations.charts import amps_chart
@@ -20,11 +20,13 @@ def flow_of(facts: SetupFacts, trial: Trial) -> tuple[Estimate | None, str]:
     volts measured. Rise: q = Q ÷ (c ΔT). Sources: turbulent flow in ducts, ASHRAE Handbook, Fundamentals; the maker's chart;
     energy balance.
     """
-    pump = facts.machine.wheel is Wheel.PUMP
+    pump = facts.machine.machine_type is MachineType.PUMP
     accuracies = facts.job.document.meters.accuracies
     direct = trial.water_flow if pump else trial.airflow
     if direct:
-        return read_by_meter(direct, medium_of(facts.machine.wheel).flow, f"trial {trial.id}", accuracies), "measured"
+        return read_by_meter(
+            direct, medium_of(facts.machine.machine_type).flow, f"trial {trial.id}", accuracies
+        ), "measured"
     for way in (_by_static, _by_rise, _by_amps):
         found = way(facts, trial)
         if found[0] is not None or found[1]:

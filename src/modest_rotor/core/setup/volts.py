@@ -13,38 +13,38 @@ UTILISATION = 0.10
 """Share by which the volts at a motor may stray from its rated ones: NEMA MG 1, 12.44 (from memory)."""
 
 
-class LinkAnswer(Frozen):
-    """Whether the link suits: a stop, what is still waited for, or that it is confirmed."""
+class SelectorAnswer(Frozen):
+    """Whether the voltage selector suits: a stop, what is still waited for, or that it is confirmed."""
 
     stop: Phrase = ()
     waits: str | None = None
     confirmed: bool = False
 
 
-def link_answer(setup: Setup) -> LinkAnswer:
-    """The link against the volts typed twice. Nobody can answer for one that does not match.
+def selector_answer(setup: Setup) -> SelectorAnswer:
+    """The voltage selector against the volts typed twice. Nobody can answer for one that does not match.
 
     Source: a motor runs within ± 10 % of its rated volts, NEMA MG 1, 12.44 (from memory); measured twice, common practice.
     """
-    first, second, link = setup.first_volts, setup.second_volts, setup.link
+    first, second, selector = setup.first_volts, setup.second_volts, setup.voltage_selector
     if first is None:
-        return LinkAnswer(waits=say("volts-link-answer-waits-volts"))
-    if link is None:
-        return LinkAnswer(waits=say("volts-link-answer-waits-what"))
-    stop = _mismatch(link, first) or (_mismatch(link, second) if second else ())
+        return SelectorAnswer(waits=say("volts-selector-answer-waits-volts"))
+    if selector is None:
+        return SelectorAnswer(waits=say("volts-selector-answer-waits-what"))
+    stop = _mismatch(selector, first) or (_mismatch(selector, second) if second else ())
     if stop:
-        return LinkAnswer(stop=stop)
+        return SelectorAnswer(stop=stop)
     if second is None:
-        return LinkAnswer(waits=say("volts-link-answer-waits-same"))
+        return SelectorAnswer(waits=say("volts-selector-answer-waits-same"))
     if abs(second.si - first.si) > SAME_VOLTS * max(first.si, second.si):
-        said = tell("volts-link-answer-two-measurements", voltage=as_typed("voltage", first, "measured"))
-        end = (as_typed("voltage", second, "measured"), say("volts-link-answer-measure-again"))
-        return LinkAnswer(stop=(*said, *end))
-    return LinkAnswer(confirmed=True)
+        said = tell("volts-selector-answer-two-measurements", voltage=as_typed("voltage", first, "measured"))
+        end = (as_typed("voltage", second, "measured"), say("volts-selector-answer-measure-again"))
+        return SelectorAnswer(stop=(*said, *end))
+    return SelectorAnswer(confirmed=True)
 
 
-def _mismatch(link: Entry, measured: Entry) -> Phrase:
-    low = (link.low if link.low is not None else link.si) * (1 - UTILISATION)
-    if low <= measured.si <= link.si * (1 + UTILISATION):
+def _mismatch(selector: Entry, measured: Entry) -> Phrase:
+    low = (selector.low if selector.low is not None else selector.si) * (1 - UTILISATION)
+    if low <= measured.si <= selector.si * (1 + UTILISATION):
         return ()
-    return tell("volts-mismatch", rated_voltage=as_typed("rated_voltage", link, "plate"), voltage=as_typed("voltage", measured, "measured"))  # fmt: skip
+    return tell("volts-mismatch", rated_voltage=as_typed("rated_voltage", selector, "plate"), voltage=as_typed("voltage", measured, "measured"))  # fmt: skip

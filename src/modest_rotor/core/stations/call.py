@@ -6,7 +6,7 @@ from pydantic import Field
 
 from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.say import say
 from modest_rotor.core.stations.identification import Mode
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, told
@@ -74,9 +74,9 @@ class Call(Sheet):
         """Whether the flow is protected; an unanswered question is not a yes, and the rail says it is unanswered."""
         return self.protected not in (None, Protected.NO)
 
-    def minimum_flow(self, wheel: Wheel | None) -> Entry | None:
+    def minimum_flow(self, machine_type: MachineType | None) -> Entry | None:
         """The documented least flow of what the wheel moves."""
-        return self.minimum_water_flow if wheel is Wheel.PUMP else self.minimum_airflow
+        return self.minimum_water_flow if machine_type is MachineType.PUMP else self.minimum_airflow
 
     @property
     def is_dead(self) -> bool:

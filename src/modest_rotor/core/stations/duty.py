@@ -11,7 +11,7 @@ from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, exactly, measured
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.phrase import Frozen
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.say import Number, say, tell
 from modest_rotor.core.stations.identification import Mode
 from modest_rotor.core.stations.readings import SpeedTap
@@ -112,7 +112,9 @@ class Duty(Sheet):
 
     steps: tuple[DutyStep, ...] = Field(default=(), max_length=MOST_STEPS)
     part_flow: PartFlow | None = chosen("field-Duty-part_flow")
-    held_pressure: Entry | None = asked("held_pressure", "field-Duty-held_pressure", "estimated")
+    static_pressure_set_point: Entry | None = asked(
+        "static_pressure_set_point", "field-Duty-static_pressure_set_point", "estimated"
+    )
     system_exponent: Entry | None = asked("system_exponent", "field-Duty-system_exponent", "estimated")
     static_lift: Entry | None = asked("static_lift", "field-Duty-static_lift", "estimated")
     machines: Entry | None = asked("machines", "field-Duty-machines", "measured")
@@ -121,7 +123,7 @@ class Duty(Sheet):
     summer_price: Entry | None = asked("energy_price", "field-Duty-summer_price", "typed")
     summer_share: Entry | None = asked("share_of_hours", "field-Duty-summer_share", "estimated")
     starts: Entry | None = asked("starts", "field-Duty-starts", "estimated")
-    run_up: Entry | None = asked("run_up", "field-Duty-run_up", "estimated")
+    starting_time: Entry | None = asked("starting_time", "field-Duty-starting_time", "estimated")
     inrush: Entry | None = asked("current", "field-Duty-inrush", "measured")
     circulation: Circulation | None = chosen("field-Duty-circulation")
     emission_rate: Entry | None = asked("emission_rate", "field-Duty-emission_rate", "typed")
@@ -146,9 +148,9 @@ class Duty(Sheet):
     def _in_capitals(cls, value: object) -> object:
         return value.strip().upper() if isinstance(value, str) else value
 
-    def fixed_part(self, wheel: Wheel | None) -> Entry | None:
+    def fixed_part(self, machine_type: MachineType | None) -> Entry | None:
         """The pressure that stays at no flow, of the kind that the wheel's system can have."""
-        return self.static_lift if wheel is Wheel.PUMP else self.held_pressure
+        return self.static_lift if machine_type is MachineType.PUMP else self.static_pressure_set_point
 
 
 class DutyAnswer(Frozen):

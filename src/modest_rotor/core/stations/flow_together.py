@@ -10,7 +10,7 @@ from modest_rotor.core.errors import Refusal
 from modest_rotor.core.estimate import COVERAGE_95, Estimate, measured
 from modest_rotor.core.identify.next_reading import Measurand
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.say import capital, joined, listed, run_on, say, tell
 from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
@@ -164,7 +164,7 @@ def _why(against: list[FlowWay]) -> Iterator[str]:
 def _clamp(facts: SetFacts, context: FlowContext, wanted: Result) -> Phrase | None:
     """To reach the wanted flow at these volts: the amps that the chart wants, and which way to move the plate."""
     volts, amps = facts.running.voltage, facts.running.current
-    if context.amps is None or volts is None or wanted.figure is None or context.wheel is Wheel.PUMP:
+    if context.amps is None or volts is None or wanted.figure is None or context.machine_type is MachineType.PUMP:
         return None
     flow = wanted.figure.value
     try:
@@ -198,7 +198,7 @@ def _next(
     missing = {way.way for way in ways if way.flow is None}
     for row in read_table("worth_of_readings"):
         way = Way(row["way"])
-        if way not in missing or (row["wheel"] == "pump") != (context.wheel is Wheel.PUMP):
+        if way not in missing or (row["machine_type"] == "pump") != (context.machine_type is MachineType.PUMP):
             continue
         if (way is Way.CHART and context.amps is None) or (way is Way.TABLE and context.table is None):
             continue

@@ -8,7 +8,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.chart import AmpsChart, BlowerTable
 from modest_rotor.core.identify.meters import Accuracies
-from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.say import say
 from modest_rotor.core.stations.charts import Charts
 from modest_rotor.core.stations.set_facts import SetFacts
@@ -59,7 +59,7 @@ class FlowWay:
 class FlowContext:
     """What all sets share: the wheel, the charts in the panel, the place, and the set whose flow is known."""
 
-    wheel: Wheel | None
+    machine_type: MachineType | None
     charts: Charts
     amps: AmpsChart | None
     table: BlowerTable | None
@@ -70,7 +70,7 @@ class FlowContext:
     @property
     def quantity(self) -> str:
         """The quantity in which the flow is told."""
-        return medium_of(self.wheel).flow
+        return medium_of(self.machine_type).flow
 
 
 def waiting_way(way: Way, words: str) -> FlowWay:

@@ -10,7 +10,7 @@ from modest_rotor.core.estimate import Estimate, measured, propagate
 from modest_rotor.core.identify.chart import AmpsChart, BlowerTable
 from modest_rotor.core.identify.flow import flow_through_known_point
 from modest_rotor.core.identify.meters import read_by_meter
-from modest_rotor.core.physics.fan import Wheel, generic_shape
+from modest_rotor.core.physics.fan import MachineType, generic_shape
 from modest_rotor.core.physics.medium import water_properties
 from modest_rotor.core.say import Number, capital, joined, say, tell
 from modest_rotor.core.stations.charts import CountedParts
@@ -42,7 +42,7 @@ def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[
     ways = [_measured(facts, context)]
     if facts.reading.duct is DuctState.BARE_SHAFT:  # nothing is moved, whatever amps and speed would say of a wheel
         return (*ways, FlowWay(Way.POWER, by_power))
-    if context.wheel is Wheel.PUMP:
+    if context.machine_type is MachineType.PUMP:
         ways += [_water_heat(facts, context)]
     else:
         ways += [_rise(facts, context), _by_table(facts, context), _by_chart(facts, context)]
@@ -325,7 +325,7 @@ def _on_curve(facts: SetFacts, context: FlowContext) -> tuple[FlowWay, ...]:
     waits = say("flow-ways-on-curve-waits-another")
     unknown = known is None or known.id == facts.id or not (known.flow and known.pressure and known.shaft_power)
     now, then = _machine_speed(facts), _machine_speed(known) if known else None
-    if unknown or now is None or then is None or context.wheel is None:
+    if unknown or now is None or then is None or context.machine_type is None:
         return (waiting_way(Way.CURVE, waits), waiting_way(Way.CURVE_POWER, waits))
     assert known is not None
     ratio = now.value / then.value
@@ -350,8 +350,8 @@ def _place(
     """Flow along the curve through the known point, over the places where that may lie on a generic curve."""
     if power is None and pressure is None:
         return waiting_way(way, waits)
-    assert context.wheel and known.flow and known.pressure and known.shaft_power
-    shape = generic_shape(context.wheel)
+    assert context.machine_type and known.flow and known.pressure and known.shaft_power
+    shape = generic_shape(context.machine_type)
     point = (known.flow.value, known.pressure.value, known.shaft_power.value)
     mean, spread = flow_through_known_point(shape, point, PLACES, ratio, power, pressure)
     flow = measured(mean, **{"generic curve": spread}) + (known.flow - known.flow.value) * (mean / known.flow.value)

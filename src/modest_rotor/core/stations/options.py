@@ -14,7 +14,7 @@ from modest_rotor.core.stations.product import Product
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, Sheet, asked, chosen, moment, told
 from modest_rotor.core.stations.statement import Statement
 
-MOST_CONSIDERED, MOST_WAIVERS = 14, 40
+MOST_CANDIDATES, MOST_WAIVERS = 14, 40
 
 
 class Regulating(Coded):
@@ -59,27 +59,27 @@ class Repair(Coded):
     BELT = "belt"
 
 
-class Considered(Identified):
+class Candidate(Identified):
     """One replacement that is considered; its product is a copy, so that the job stands by itself."""
 
     kind: OptionKind = Field(default=OptionKind.ELECTRONIC, title=say("options-considered-kind"))
-    name: str | None = told("field-Considered-name", longest=LONGEST_NAME)
+    name: str | None = told("field-Candidate-name", longest=LONGEST_NAME)
     product: Product | None = Field(default=None, title=say("options-considered-product"))
-    price: Entry | None = asked("cost", "field-Considered-price", "estimated")
-    labour: Entry | None = asked("cost", "field-Considered-labour", "estimated")
-    rebate: Entry | None = asked("cost", "field-Considered-rebate", "typed")
-    life: Entry | None = asked("life", "field-Considered-life", "estimated")
-    lead_time: Entry | None = asked("lead_time", "field-Considered-lead_time", "estimated")
-    wears: str | None = told("field-Considered-wears", longest=LONGEST_NAME)
-    tap: str | None = told("field-Considered-tap", longest=30)
-    regulator: Regulating | None = chosen("field-Considered-regulator")
-    speed_share: Entry | None = asked("speed_share", "field-Considered-speed_share", "estimated")
-    diameter_share: Entry | None = asked("diameter_share", "field-Considered-diameter_share", "estimated")
-    throttle_drop: Entry | None = asked("throttle_drop", "field-Considered-throttle_drop", "measured")
-    set_pressure: Entry | None = asked("pump_differential", "field-Considered-set_pressure", "typed")
+    price: Entry | None = asked("cost", "field-Candidate-price", "estimated")
+    labour: Entry | None = asked("cost", "field-Candidate-labour", "estimated")
+    rebate: Entry | None = asked("cost", "field-Candidate-rebate", "typed")
+    life: Entry | None = asked("life", "field-Candidate-life", "estimated")
+    lead_time: Entry | None = asked("lead_time", "field-Candidate-lead_time", "estimated")
+    wears: str | None = told("field-Candidate-wears", longest=LONGEST_NAME)
+    tap: str | None = told("field-Candidate-tap", longest=30)
+    regulator: Regulating | None = chosen("field-Candidate-regulator")
+    speed_share: Entry | None = asked("speed_share", "field-Candidate-speed_share", "estimated")
+    diameter_share: Entry | None = asked("diameter_share", "field-Candidate-diameter_share", "estimated")
+    throttle_drop: Entry | None = asked("throttle_drop", "field-Candidate-throttle_drop", "measured")
+    set_pressure: Entry | None = asked("pump_differential", "field-Candidate-set_pressure", "typed")
 
     @property
-    def technical(self) -> Considered:
+    def technical(self) -> Candidate:
         """The same without its price, its name and whatever else moves no point at which it runs."""
         return self.model_copy(update=dict.fromkeys(NOT_TECHNICAL))
 
@@ -98,9 +98,9 @@ class Waiver(Statement):
 
 
 USUAL = (
-    Considered(id="same", kind=OptionKind.SAME_KIND),
-    Considered(id="electronic", kind=OptionKind.ELECTRONIC),
-    Considered(id="drive", kind=OptionKind.DRIVE),
+    Candidate(id="same", kind=OptionKind.SAME_KIND),
+    Candidate(id="electronic", kind=OptionKind.ELECTRONIC),
+    Candidate(id="drive", kind=OptionKind.DRIVE),
 )
 """What a new job begins with, and what is looked at first; more are added, any is removed. Common practice, no source."""
 OLD_COSTS = {"same_kind_cost": "same", "electronic_cost": "electronic", "drive_cost": "drive"}
@@ -109,7 +109,7 @@ OLD_COSTS = {"same_kind_cost": "same", "electronic_cost": "electronic", "drive_c
 class OptionCosts(Sheet):
     """What is considered, what is put right first, and how money is reckoned."""
 
-    considered: tuple[Considered, ...] = Field(default=USUAL, max_length=MOST_CONSIDERED)
+    candidates: tuple[Candidate, ...] = Field(default=USUAL, max_length=MOST_CANDIDATES)
     waivers: tuple[Waiver, ...] = Field(default=(), max_length=MOST_WAIVERS)
     fitting: Fitting = Fitting()
     repairs: tuple[Repair, ...] = Field(
@@ -121,7 +121,7 @@ class OptionCosts(Sheet):
     filter_excess: Entry | None = asked("pressure", "field-OptionCosts-filter_excess", "measured")
     wheel_loss: Entry | None = asked("share_of_hours", "field-OptionCosts-wheel_loss", "estimated")
     repair_cost: Entry | None = asked("cost", "field-OptionCosts-repair_cost", "estimated")
-    tightness: Entry | None = asked("tightness", "field-OptionCosts-tightness", "estimated")
+    resistance_factor: Entry | None = asked("resistance_factor", "field-OptionCosts-resistance_factor", "estimated")
     loaded_static: Entry | None = asked("pressure", "field-OptionCosts-loaded_static", "estimated")
     discount_rate: Entry | None = asked("discount_rate", "field-OptionCosts-discount_rate", "typed")
     escalation: Entry | None = asked("escalation", "field-OptionCosts-escalation", "estimated")
@@ -134,9 +134,9 @@ class OptionCosts(Sheet):
             return data
         rest = {name: value for name, value in data.items() if name not in OLD_COSTS}
         costs = {OLD_COSTS[name]: data[name] for name in OLD_COSTS if data.get(name) is not None}
-        items = rest.get("considered") or [one.model_dump(mode="json") for one in USUAL]
+        items = rest.get("candidates") or [one.model_dump(mode="json") for one in USUAL]
         return rest | {
-            "considered": [
+            "candidates": [
                 {**item, "price": costs[item["id"]]} if isinstance(item, dict) and item.get("id") in costs else item
                 for item in items
             ]

@@ -14,7 +14,7 @@ from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.physics.electronic import typical_efficiency as electronic_efficiency
 from modest_rotor.core.physics.induction import poles_from_rated_speed, slip, synchronous_speed_rpm, torque_nm
 from modest_rotor.core.say import listed, say, tell
-from modest_rotor.core.stations.plate import Plate, PowerIs
+from modest_rotor.core.stations.nameplate import Nameplate, PowerIs
 from modest_rotor.core.stations.plate_line import LinePiece, fields_changed, read_line
 from modest_rotor.core.stations.plate_meaning import Meaning, meanings
 from modest_rotor.core.stations.product import is_possible_efficiency
@@ -46,7 +46,7 @@ DEFINITION = say("plate-answer-definition")
 STANDARD_SLIP_REMARK = say("plate-answer-standard-slip-remark")
 
 
-def plate_facts(plate: Plate) -> PlateFacts:
+def plate_facts(plate: Nameplate) -> PlateFacts:
     """The plate's numbers with poles, synchronous speed, rated slip and torque where they follow."""
     speed, frequency = _si(plate.rated_speed), _si(plate.frequency)
     electronic, current = plate.is_electronic, plate.wired_current
@@ -77,7 +77,7 @@ def plate_facts(plate: Plate) -> PlateFacts:
 
 
 def assess_plate(
-    plate: Plate, facts: PlateFacts, expected: tuple[Result, ...], style: NumberStyle | None = NumberStyle.POINT
+    plate: Nameplate, facts: PlateFacts, expected: tuple[Result, ...], style: NumberStyle | None = NumberStyle.POINT
 ) -> PlateAnswer:
     """Poles, synchronous speed, rated slip and rated torque, each with its working or what it waits for; and the rest.
 
@@ -96,7 +96,7 @@ def assess_plate(
     )
 
 
-def _shaft_power_w(plate: Plate) -> float | None:
+def _shaft_power_w(plate: Nameplate) -> float | None:
     """Rated power at the shaft, W; of a plate that states what is taken from the line, that times the efficiency expected.
 
     Source: definition of efficiency; the efficiency as printed, or typical of kind and size.
@@ -111,7 +111,7 @@ def _shaft_power_w(plate: Plate) -> float | None:
     return shaft
 
 
-def _efficiency_of(plate: Plate, shaft_w: float) -> float:
+def _efficiency_of(plate: Nameplate, shaft_w: float) -> float:
     if plate.is_electronic or plate.kind is None:
         return electronic_efficiency(shaft_w, plate.phases or 1)
     return typical_efficiency(replace(NO_PLATE, kind=plate.kind, rated_power_w=shaft_w))

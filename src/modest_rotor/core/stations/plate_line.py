@@ -16,7 +16,7 @@ from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.numerals import NumberStyle, plain_fractions
 from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.say import joined, say, small
-from modest_rotor.core.stations.plate import Plate, Protection, Rotation, SeenFrom
+from modest_rotor.core.stations.nameplate import Nameplate, Protection, Rotation, SeenFrom
 from modest_rotor.core.stations.plate_amounts import Kinds
 from modest_rotor.core.stations.plate_binding import SURE_BY, Bound, ways_to_bind
 from modest_rotor.core.stations.plate_tokens import Token, tokens, word_named
@@ -195,14 +195,14 @@ def _doubt(told: list[Told], others: tuple[Bound, ...]) -> None:
             one.asks = say("plate-line-doubt-may-belong", numbers=one.bound.numbers, also=also)
 
 
-def fields_changed(plate: Plate, values: Values) -> tuple[str, ...]:
+def fields_changed(plate: Nameplate, values: Values) -> tuple[str, ...]:
     """The titles of the fields that a line's values would change on a plate."""
-    now, then = plate, Plate.model_validate(plate.model_dump() | values)
+    now, then = plate, Nameplate.model_validate(plate.model_dump() | values)
     differ = (name for name in values if _said(now, name) != _said(then, name))
-    return tuple(Plate.model_fields[name].title or name for name in differ)
+    return tuple(Nameplate.model_fields[name].title or name for name in differ)
 
 
-def _said(plate: Plate, name: str) -> Any:
+def _said(plate: Nameplate, name: str) -> Any:
     value = getattr(plate, name)
     return (value.low, value.si) if isinstance(value, Entry) else value
 
@@ -223,19 +223,19 @@ def _words(values: Values) -> str:
     return joined(
         ", ",
         (
-            say("plate-line-words", title=small(_title(name)), words=words_of(Plate, name, value))
+            say("plate-line-words", title=small(_title(name)), words=words_of(Nameplate, name, value))
             for name, value in values.items()
         ),
     )
 
 
 def _title(name: str) -> str:
-    return Plate.model_fields[name].title or name
+    return Nameplate.model_fields[name].title or name
 
 
 def _refusal(values: Values) -> str:
     for name, value in values.items():
-        quantity = quantity_of(Plate, name)
+        quantity = quantity_of(Nameplate, name)
         try:
             if quantity:
                 read_entry(quantity, str(value))

@@ -12,7 +12,7 @@ from modest_rotor.core.phrase import Frozen, Phrase, figure
 from modest_rotor.core.say import Number, capital, joined, run_on, say, tell
 from modest_rotor.core.standards import motors
 from modest_rotor.core.standards.wiring import overload_setting_a
-from modest_rotor.core.stations.plate import Plate, Protection
+from modest_rotor.core.stations.nameplate import Nameplate, Protection
 from modest_rotor.core.tables import find_row, read_table
 
 PER_CENT = 100.0
@@ -37,7 +37,7 @@ class Meaning(Frozen):
     """Whether something is to be done or watched; the others only explain."""
 
 
-def meanings(plate: Plate, facts: PlateFacts) -> tuple[Meaning, ...]:
+def meanings(plate: Nameplate, facts: PlateFacts) -> tuple[Meaning, ...]:
     """Everything that the plate's further entries stand for, in the plate's order; what a table does not hold is told."""
     found: list[Meaning] = []
     for label, teller in TELLERS:
@@ -58,7 +58,7 @@ Told = Iterator[tuple[Phrase, str] | tuple[Phrase, str, str]]
 """What is said and its source; with ``HEED``, where something is to be done or watched."""
 
 
-def _slip(plate: Plate, facts: PlateFacts) -> Told:
+def _slip(plate: Nameplate, facts: PlateFacts) -> Told:
     if facts.rated_slip is None or facts.kind is None:
         return
     row = find_row("ordinary_slip", motor=str(facts.kind))
@@ -69,12 +69,12 @@ def _slip(plate: Plate, facts: PlateFacts) -> Told:
     yield (said, PRACTICE) if ordinary else (said, PRACTICE, HEED)
 
 
-def _poles(plate: Plate, facts: PlateFacts) -> Told:
+def _poles(plate: Nameplate, facts: PlateFacts) -> Told:
     if facts.poles in (6, 8) and facts.kind is MotorKind.SPLIT_CAPACITOR:
         yield (say("plate-meaning-poles", poles=facts.poles),), PRACTICE
 
 
-def _connections(plate: Plate, facts: PlateFacts) -> Told:
+def _connections(plate: Nameplate, facts: PlateFacts) -> Told:
     if plate.second_voltage is None:
         return
     if plate.wired_for is None:
@@ -95,7 +95,7 @@ def _connections(plate: Plate, facts: PlateFacts) -> Told:
     )
 
 
-def _input(plate: Plate, facts: PlateFacts) -> Told:
+def _input(plate: Nameplate, facts: PlateFacts) -> Told:
     """Input and power factor at full load, where efficiency or power factor is printed."""
     power = facts.rated_power_w
     efficiency = facts.printed_efficiency or 0.0
@@ -116,7 +116,7 @@ def _input(plate: Plate, facts: PlateFacts) -> Told:
     yield tell("plate-meaning-input-x", said=said), say("plate-meaning-input-definitions-efficiency")
 
 
-def _service_factor(plate: Plate, facts: PlateFacts) -> Told:
+def _service_factor(plate: Nameplate, facts: PlateFacts) -> Told:
     if plate.service_factor is None:
         return
     factor, power = plate.service_factor.si, facts.rated_power_w
@@ -137,7 +137,7 @@ def _service_factor(plate: Plate, facts: PlateFacts) -> Told:
         )
 
 
-def _overload(plate: Plate, facts: PlateFacts) -> Told:
+def _overload(plate: Nameplate, facts: PlateFacts) -> Told:
     if facts.rated_current_a is None or facts.is_electronic:
         return
     factor = plate.service_factor.si if plate.service_factor else SLIGHT_FACTOR
@@ -152,7 +152,7 @@ def _overload(plate: Plate, facts: PlateFacts) -> Told:
     )
 
 
-def _code(plate: Plate, facts: PlateFacts) -> Told:
+def _code(plate: Nameplate, facts: PlateFacts) -> Told:
     if not plate.code_letter:
         return
     letter = motors.code_letter(plate.code_letter)
@@ -184,7 +184,7 @@ def _span(low: float, high: float | None) -> str:
     )
 
 
-def _efficiency(plate: Plate, facts: PlateFacts) -> Told:
+def _efficiency(plate: Nameplate, facts: PlateFacts) -> Told:
     if plate.nominal_efficiency is None:
         return
     if facts.kind is not MotorKind.THREE_PHASE:
@@ -198,7 +198,7 @@ def _efficiency(plate: Plate, facts: PlateFacts) -> Told:
     )
 
 
-def _efficiency_class(plate: Plate, facts: PlateFacts) -> Told:
+def _efficiency_class(plate: Nameplate, facts: PlateFacts) -> Told:
     if plate.efficiency_class is None:
         return
     source = say("plate-meaning-efficiency-class")
@@ -209,7 +209,7 @@ def _efficiency_class(plate: Plate, facts: PlateFacts) -> Told:
     yield tell("plate-meaning-efficiency-class-size-means", efficiency_class=plate.efficiency_class, efficiency=figure("efficiency", least)), source  # fmt: skip
 
 
-def _frame(plate: Plate, facts: PlateFacts) -> Told:
+def _frame(plate: Nameplate, facts: PlateFacts) -> Told:
     if not plate.frame:
         return
     source = say("plate-meaning-frame")
@@ -269,7 +269,7 @@ def _keyway(shaft_m: float) -> Phrase:
     )
 
 
-def _enclosure(plate: Plate, facts: PlateFacts) -> Told:
+def _enclosure(plate: Nameplate, facts: PlateFacts) -> Told:
     if not plate.enclosure:
         return
     code = plate.enclosure.strip().upper()
@@ -284,7 +284,7 @@ def _enclosure(plate: Plate, facts: PlateFacts) -> Told:
     yield (say("plate-meaning-enclosure-keeps-out", solids=solids, water=water),), "IEC 60529."
 
 
-def _insulation(plate: Plate, facts: PlateFacts) -> Told:
+def _insulation(plate: Nameplate, facts: PlateFacts) -> Told:
     if plate.insulation is None:
         return
     allowed = motors.insulation_class(plate.insulation)
@@ -298,7 +298,7 @@ def _insulation(plate: Plate, facts: PlateFacts) -> Told:
         yield (say("plate-meaning-insulation-rated-more"),), "NEMA MG 1, 12.43."
 
 
-def _duty(plate: Plate, facts: PlateFacts) -> Told:
+def _duty(plate: Nameplate, facts: PlateFacts) -> Told:
     words = (plate.duty or "").lower()
     if "air" in words or words == "ao":
         yield ((say("plate-meaning-duty-air-over"),), PRACTICE, HEED)
@@ -306,14 +306,14 @@ def _duty(plate: Plate, facts: PlateFacts) -> Told:
         yield (say("plate-meaning-duty-may-run"),), "IEC 60034-1, S1."
 
 
-def _turned_over(plate: Plate, facts: PlateFacts) -> Told:
+def _turned_over(plate: Nameplate, facts: PlateFacts) -> Told:
     if plate.kind is None or plate.rotation is None:
         return
     row = find_row("reversing", kind=str(plate.kind))
     yield (joined(" ", (row["caution"], row["how"])),), PRACTICE, HEED
 
 
-def _rotation(plate: Plate, facts: PlateFacts) -> Told:
+def _rotation(plate: Nameplate, facts: PlateFacts) -> Told:
     if plate.rotation is None:
         return
     if plate.rotation_seen_from is None and plate.rotation != "reversible":
@@ -327,7 +327,7 @@ def _rotation(plate: Plate, facts: PlateFacts) -> Told:
         yield (seen,), PRACTICE
 
 
-def _protection(plate: Plate, facts: PlateFacts) -> Told:
+def _protection(plate: Nameplate, facts: PlateFacts) -> Told:
     words = {
         Protection.AUTOMATIC: say("plate-meaning-protection-opens-when"),
         Protection.THERMAL: say("plate-meaning-protection-opens-when-hot"),
@@ -339,7 +339,7 @@ def _protection(plate: Plate, facts: PlateFacts) -> Told:
         yield (words[plate.protection],), say("plate-meaning-protection"), HEED
 
 
-def _capacitor(plate: Plate, facts: PlateFacts) -> Told:
+def _capacitor(plate: Nameplate, facts: PlateFacts) -> Told:
     run, power = facts.run_capacitance_f, facts.rated_power_w
     if run is None and power and facts.kind is MotorKind.SPLIT_CAPACITOR:
         low, high = RULE_LOW_F_PER_W * power, RULE_HIGH_F_PER_W * power
@@ -356,7 +356,7 @@ def _capacitor(plate: Plate, facts: PlateFacts) -> Told:
         yield (say("plate-meaning-capacitor-other-section"),), PRACTICE, HEED
 
 
-def _start_capacitor(plate: Plate, facts: PlateFacts) -> Told:
+def _start_capacitor(plate: Nameplate, facts: PlateFacts) -> Told:
     if plate.start_capacitance is None:
         return
     said: list[Any] = [say("plate-meaning-start-capacitor-parallel-run")]
@@ -366,7 +366,7 @@ def _start_capacitor(plate: Plate, facts: PlateFacts) -> Told:
     yield run_on(*said), PRACTICE
 
 
-TELLERS: tuple[tuple[str, Callable[[Plate, PlateFacts], Told]], ...] = (
+TELLERS: tuple[tuple[str, Callable[[Nameplate, PlateFacts], Told]], ...] = (
     (say("word-slip"), _slip),
     (say("word-poles"), _poles),
     (say("word-connection"), _connections),

@@ -9,7 +9,7 @@ from typing import Any
 from modest_rotor.core.errors import QuantityRefused
 from modest_rotor.core.numerals import Numeral, numerals
 from modest_rotor.core.say import Number, say
-from modest_rotor.core.stations.plate import PowerIs
+from modest_rotor.core.stations.nameplate import PowerIs
 from modest_rotor.core.stations.plate_amounts import (
     CAPACITOR_VOLTS,
     NEVER_LINE_VOLTS,

@@ -11,7 +11,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.say import say
-from modest_rotor.core.stations.plate import Rotation
+from modest_rotor.core.stations.nameplate import Rotation
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Sheet, asked, chosen, told
 
 YesNo = Literal["yes", "no"]

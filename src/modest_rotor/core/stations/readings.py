@@ -13,7 +13,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.errors import ChangeRefused
 from modest_rotor.core.phrase import Frozen
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.quantities import quantity
 from modest_rotor.core.say import say
 from modest_rotor.core.stations.sheet import LONGEST_NAME, Identified, asked, chosen, moment, quantity_of, told
@@ -217,9 +217,9 @@ class ReadingSet(Identified):
         """Whether it was read while nothing was wrong."""
         return self.known_good == "yes"
 
-    def flow(self, wheel: Wheel | None) -> Entry | None:
+    def flow(self, machine_type: MachineType | None) -> Entry | None:
         """The measured flow of the medium that the wheel moves."""
-        return self.water_flow if wheel is Wheel.PUMP else self.airflow
+        return self.water_flow if machine_type is MachineType.PUMP else self.airflow
 
     @property
     def is_empty(self) -> bool:

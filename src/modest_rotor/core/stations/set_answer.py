@@ -8,7 +8,7 @@ from modest_rotor.core.identify.load import LoadByMethod, Method
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
-from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.physics.induction import slip
 from modest_rotor.core.say import Number, listed, say, small, tell
 from modest_rotor.core.stations.flow_together import FlowsAnswer, flows_answer
@@ -97,7 +97,7 @@ def answer_set(
 
     :param context: what all sets share of the flow. :param ways: the flow by every way. :param wanted: the flow that is wanted.
     """
-    wheel = context.wheel
+    machine_type = context.machine_type
     return SetAnswer(
         id=facts.id,
         number=facts.number,
@@ -107,13 +107,13 @@ def answer_set(
         methods=tuple(_method(method, facts, plate) for method in facts.methods),
         load=_load(facts, plate),
         shaft_power=_shaft_power(facts),
-        pressure=_pressure(facts, wheel),
-        flow=figure(medium_of(wheel).flow, facts.flow, "measured") if facts.flow else None,
+        pressure=_pressure(facts, machine_type),
+        flow=figure(medium_of(machine_type).flow, facts.flow, "measured") if facts.flow else None,
         flow_by_power=next(way.worked for way in ways if way.way is Way.POWER),
         flows=flows_answer(facts, ways, context, fit, wanted),
         withheld=tuple(_disbelieved(one) for one in facts.withheld),
         questions=_questions(facts, plate),
-        changes=changes(before, facts, wheel) if before else (),
+        changes=changes(before, facts, machine_type) if before else (),
     )
 
 
@@ -358,8 +358,8 @@ def _no_load(facts: SetFacts) -> Absent:
     return Waiting(say("set-answer-no-load-waits-watts"))
 
 
-def _pressure(facts: SetFacts, wheel: Wheel | None) -> Result:
-    if wheel is Wheel.PUMP:
+def _pressure(facts: SetFacts, machine_type: MachineType | None) -> Result:
+    if machine_type is MachineType.PUMP:
         label, quantity, formula = (
             say("label-pump-differential"),
             "pump_differential",

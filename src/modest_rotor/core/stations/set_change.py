@@ -5,7 +5,7 @@ from __future__ import annotations
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.identify.meters import read_by_meter
 from modest_rotor.core.phrase import Figure, Frozen, figure
-from modest_rotor.core.physics.fan import Wheel, medium_of
+from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.stations.set_facts import SetFacts
 
 
@@ -17,18 +17,18 @@ class Change(Frozen):
     beyond: bool
 
 
-def changes(before: SetFacts, after: SetFacts, wheel: Wheel | None) -> tuple[Change, ...]:
+def changes(before: SetFacts, after: SetFacts, machine_type: MachineType | None) -> tuple[Change, ...]:
     """Every reading that both sets have, as a difference with its 95 % band.
 
     Both were taken with the same meters, so what a meter is off in both falls out of the difference.
 
     :param before: the earlier set.
     :param after: the later set.
-    :param wheel: what the motor drives; it settles in which quantities pressure and flow are told.
+    :param machine_type: what the motor drives; it settles in which quantities pressure and flow are told.
 
     Source: law of propagation of uncertainty with shared sources, JCGM 100 (GUM) 5.2.
     """
-    medium = medium_of(wheel)
+    medium = medium_of(machine_type)
     read = (
         ("voltage", "voltage", before.running.voltage, after.running.voltage),
         ("current", "current", before.running.current, after.running.current),

@@ -18,7 +18,7 @@ from modest_rotor.core.identify.meters import Accuracies, read_by_meter
 from modest_rotor.core.identify.motor import NO_PLATE, PlateFacts
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
 from modest_rotor.core.phrase import Basis
-from modest_rotor.core.physics.fan import Wheel, generic_shape, medium_of
+from modest_rotor.core.physics.fan import MachineType, generic_shape, medium_of
 from modest_rotor.core.physics.induction import synchronous_speed_rpm
 from modest_rotor.core.say import say
 from modest_rotor.core.stations.motor_fit import ELECTRONIC_REFUSAL, LOWER_TAPS, MotorFit, other_speed
@@ -94,7 +94,7 @@ def set_facts(
     as_read: ReadingSet,
     number: int,
     plate: PlateFacts,
-    wheel: Wheel | None,
+    machine_type: MachineType | None,
     fit: MotorFit | None = None,
     accuracies: Accuracies = (),
 ) -> SetFacts:
@@ -116,10 +116,10 @@ def set_facts(
     )
     above = bool(running.speed and synchronous and running.speed.value >= synchronous)
     methods = tuple(_withheld_above(one) if above else one for one in _methods(running, plate))
-    pressure, one_sided = _pressure(reading, wheel, by_meter)
-    flow = by_meter(reading.flow(wheel), medium_of(wheel).flow)
-    machine_side = _machine_side(wheel, flow, pressure)
-    together = None if above else _fitted(reading, plate, fit, machine_side, wheel is not Wheel.PUMP)
+    pressure, one_sided = _pressure(reading, machine_type, by_meter)
+    flow = by_meter(reading.flow(machine_type), medium_of(machine_type).flow)
+    machine_side = _machine_side(machine_type, flow, pressure)
+    together = None if above else _fitted(reading, plate, fit, machine_side, machine_type is not MachineType.PUMP)
     if together is not None:
         ways, whole = together
         chosen: LoadByMethod | None = whole
@@ -196,17 +196,19 @@ def _motor_side(reading: ReadingSet, fit: MotorFit | None) -> Estimate | None:
     return found[-1].shaft_power if found else None
 
 
-def _machine_side(wheel: Wheel | None, flow: Estimate | None, pressure: Estimate | None) -> Estimate | None:
-    return machine_side_power(flow, pressure, fitted_efficiency(wheel)) if wheel else None
+def _machine_side(
+    machine_type: MachineType | None, flow: Estimate | None, pressure: Estimate | None
+) -> Estimate | None:
+    return machine_side_power(flow, pressure, fitted_efficiency(machine_type)) if machine_type else None
 
 
-def fitted_efficiency(wheel: Wheel) -> Estimate:
+def fitted_efficiency(machine_type: MachineType) -> Estimate:
     """Efficiency of a generic machine as it is fitted, somewhere about its best point; a fraction.
 
     Source: best efficiencies of table ``generic_shapes``; the place on them our judgement.
     """
-    off_best, share = (PUMP_OFF_BEST, PUMP_SHARE) if wheel is Wheel.PUMP else (FAN_OFF_BEST, FAN_SHARE)
-    value = off_best * generic_shape(wheel).best_efficiency
+    off_best, share = (PUMP_OFF_BEST, PUMP_SHARE) if machine_type is MachineType.PUMP else (FAN_OFF_BEST, FAN_SHARE)
+    value = off_best * generic_shape(machine_type).best_efficiency
     return measured(value, **{"efficiency of the generic machine": share * value})
 
 
@@ -265,10 +267,10 @@ def _withheld_above(method: LoadByMethod) -> LoadByMethod:
 
 
 def _pressure(
-    reading: ReadingSet, wheel: Wheel | None, by_meter: Callable[[Entry | None, str], Estimate | None]
+    reading: ReadingSet, machine_type: MachineType | None, by_meter: Callable[[Entry | None, str], Estimate | None]
 ) -> tuple[Estimate | None, bool]:
     """Pressure across the machine, and whether it is that of one side only."""
-    if wheel is Wheel.PUMP:
+    if machine_type is MachineType.PUMP:
         across = by_meter(reading.pump_differential, "pump_differential")
         suction = by_meter(reading.suction, "gauge_pressure")
         discharge = by_meter(reading.discharge, "gauge_pressure")

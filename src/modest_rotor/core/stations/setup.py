@@ -128,7 +128,7 @@ class Setup(Sheet):
     tolerance: Entry | None = asked("tolerance", "field-Setup-tolerance", "typed")
     first_volts: Entry | None = asked("voltage", "field-Setup-first_volts", "measured")
     second_volts: Entry | None = asked("voltage", "field-Setup-second_volts", "measured")
-    link: Entry | None = asked("rated_voltage", "field-Setup-link", "plate")
+    voltage_selector: Entry | None = asked("rated_voltage", "field-Setup-voltage_selector", "plate")
     device: str | None = told("field-Setup-device", longest=LONGEST_NAME)
     panel: str | None = told("field-Setup-panel", longest=LONGEST_NAME)
     traits: Traits | None = Field(

@@ -6,7 +6,7 @@ from modest_rotor.core.coded import Coded
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate
 from modest_rotor.core.phrase import Basis
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.physics.medium import air_heat_per_flow, standard_pressure_pa
 from modest_rotor.core.say import say, tell
 from modest_rotor.core.stations.sheet import Sheet, asked, chosen
@@ -44,12 +44,12 @@ class Target(Sheet):
     starts: Entry | None = asked("starts_per_hour", "field-Target-starts", "measured")
 
 
-def target_flow(target: Target, wheel: Wheel | None) -> Result:
+def target_flow(target: Target, machine_type: MachineType | None) -> Result:
     """The flow that is wanted, m³/s, with its working, or what it waits for.
 
     Source: as each way names its own: cooling, heat and rise, or changes of the air.
     """
-    if wheel is Wheel.PUMP:
+    if machine_type is MachineType.PUMP:
         return _typed(say("target-flow-water-flow"), "water_flow", target.water_flow)
     if target.airflow:
         return _typed(say("label-airflow-wanted"), "airflow", target.airflow)

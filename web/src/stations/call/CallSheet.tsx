@@ -15,13 +15,13 @@ const REMOVED = ["call/serial", "call/date_code", "call/part_number"] as const;
 export function CallSheet() {
   const { view } = useJob();
   const { call } = view.document;
-  const pump = view.machine.wheel === "pump";
+  const pump = view.machine.type === "pump";
   const least = pump ? "call/minimum_water_flow" : "call/minimum_airflow";
   const isProtected = call?.protected != null && call.protected !== "no";
   return (
     <Sheet station="call" asks={false}>
       <Asked path="call/reason" />
-      <Asked path="machine/wheel" />
+      <Asked path="machine/type" />
       <Asked path="call/protected" />
       {isProtected && (
         <>

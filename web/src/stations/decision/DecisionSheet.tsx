@@ -19,7 +19,7 @@ import { Waits } from "../../shared/Working";
 import { say } from "../../shared/say";
 import { CheckWords } from "../../generated/labels";
 
-type Option = Schemas["Candidate"];
+type Option = Schemas["CandidateAnswer"];
 
 const COLUMNS = "minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr) 120px";
 

@@ -27,7 +27,7 @@ const HEAT = [
   "duty/cooled_share",
   "duty/cooling_performance",
 ] as const;
-const holdsStarts = under("duty/starts", "duty/run_up", "duty/inrush", "duty/emission_rate", "duty/circulation");
+const holdsStarts = under("duty/starts", "duty/starting_time", "duty/inrush", "duty/emission_rate", "duty/circulation");
 const holdsHeat = under(...HEAT);
 
 /** The year in steps, how part flow is met today, and what a kilowatt-hour costs. */
@@ -67,7 +67,7 @@ function Prices() {
   const { view } = useJob();
   const { currency: worked } = useFound("currency");
   const duty = view.document.duty;
-  const fixed = view.machine.wheel === "pump" ? "duty/static_lift" : "duty/held_pressure";
+  const fixed = view.machine.type === "pump" ? "duty/static_lift" : "duty/static_pressure_set_point";
   return (
     <Part title={say("duty-sheet-price-machine")}>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr 1fr" }} columnGap="20px">
@@ -92,7 +92,7 @@ function Besides() {
   return (
     <>
       <Fold title={say("duty-sheet-starts-fan")} holds={holdsStarts}>
-        <FieldGrid paths={["duty/starts", "duty/run_up", "duty/inrush", "duty/emission_rate"]} />
+        <FieldGrid paths={["duty/starts", "duty/starting_time", "duty/inrush", "duty/emission_rate"]} />
         <Box py="6px">
           {starts.label} <WorkedFigure name="starts" result={starts} />
         </Box>
@@ -150,7 +150,7 @@ function StepLine({ step, number }: { step: Schemas["DutyStep"]; number: number 
   const path = `duty/steps/${step.id}`;
   const [open, setOpen] = useState(false);
   const note = stepNote(step);
-  const pump = view.machine.wheel === "pump";
+  const pump = view.machine.type === "pump";
   const named = FLOW_FIELD[step.wants ?? "share"];
   const flow = named === "airflow" && pump ? "water_flow" : named;
   const unit = flow === "airflow" ? (units === "ip" ? "cfm" : "L/s") : flow === "water_flow" ? "" : "%";

@@ -13,12 +13,12 @@ import { say } from "../../shared/say";
 type Product = Schemas["Product"];
 type Kind = Schemas["OptionKind"];
 
-const KINDS = fields["options/considered/*/kind"].choices.filter((kind) => kind !== "keep") as Kind[];
+const KINDS = fields["options/candidates/*/kind"].choices.filter((kind) => kind !== "keep") as Kind[];
 
 /** Kinds that can be on a machine; all of them while nobody said what the motor drives. */
-function kindsOn(wheel: string | null | undefined) {
-  const machine = wheel === "pump" ? "pump" : "fan";
-  return wheel ? KINDS.filter((kind) => NEVER_ON[kind] !== machine) : KINDS;
+function kindsOn(type: string | null | undefined) {
+  const machine = type === "pump" ? "pump" : "fan";
+  return type ? KINDS.filter((kind) => NEVER_ON[kind] !== machine) : KINDS;
 }
 
 /** One more option: its kind, and a product of the catalogue where one is named. */
@@ -39,9 +39,9 @@ export function AddOption({ close }: { close: () => void }) {
     <Box role="region" aria-label={say("add-option-add-option")} borderBottom="2px solid" borderColor="ink" py="8px">
       <Box fontWeight={600}>{say("add-option-kind")}</Box>
       <Box display="flex" flexWrap="wrap" gap="4px" py="4px">
-        {kindsOn(view.machine.wheel).map((one) => (
+        {kindsOn(view.machine.type).map((one) => (
           <KindCell key={one} type="button" aria-pressed={one === kind} onClick={() => setKind(one)}>
-            {wordsOf(fields["options/considered/*/kind"], one)}
+            {wordsOf(fields["options/candidates/*/kind"], one)}
           </KindCell>
         ))}
       </Box>

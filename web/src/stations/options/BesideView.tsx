@@ -19,7 +19,7 @@ import { unasked } from "../../shared/casing";
 
 type Beside = Schemas["BesideAnswer"];
 type Row = Schemas["BesideRow"];
-type Candidate = Schemas["Candidate"];
+type Candidate = Schemas["CandidateAnswer"];
 
 const COLUMN_FROM = 1101;
 

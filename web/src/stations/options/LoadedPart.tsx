@@ -20,16 +20,16 @@ import { counted } from "../../shared/language";
 type Loaded = Schemas["LoadedAnswer"];
 type Point = Schemas["LoadedPoint"];
 
-const TIGHTNESS = "options/tightness";
+const RESISTANCE_FACTOR = "options/resistance_factor";
 
 /** What happens when the filter loads; worked out when it is opened, since that takes as long as all the rest. */
 export function LoadedPart({ flow }: { flow: string }) {
-  const pump = useJob().view.machine.wheel === "pump";
+  const pump = useJob().view.machine.type === "pump";
   return (
     <Fold
       title={pump ? say("loaded-part-what-happens") : say("loaded-part-what-happens-when")}
       note={say("loaded-part-first-step")}
-      holds={under(TIGHTNESS, "options/loaded_static")}
+      holds={under(RESISTANCE_FACTOR, "options/loaded_static")}
     >
       <Drawn flow={flow} pump={pump} />
     </Fold>
@@ -40,11 +40,11 @@ export function LoadedPart({ flow }: { flow: string }) {
 function Drawn({ flow, pump }: { flow: string; pump: boolean }) {
   const { view } = useJob();
   const { units } = useUnits();
-  const tightness = useField<Entry>(TIGHTNESS).draft?.text ?? "";
+  const resistance_factor = useField<Entry>(RESISTANCE_FACTOR).draft?.text ?? "";
   const found = useQuery<Loaded[], Refused>({
-    queryKey: ["loaded", view.id, view.revision, tightness],
+    queryKey: ["loaded", view.id, view.revision, resistance_factor],
     queryFn: () =>
-      taken(api.GET("/api/jobs/{job_id}/loaded", { params: { path: { job_id: view.id }, query: { tightness } } })),
+      taken(api.GET("/api/jobs/{job_id}/loaded", { params: { path: { job_id: view.id }, query: { resistance_factor } } })),
     placeholderData: (before) => before,
   });
   const drawn = found.data ?? [];
@@ -54,7 +54,7 @@ function Drawn({ flow, pump }: { flow: string; pump: boolean }) {
     <>
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="0 20px" alignItems="end">
         <Slider
-          path={TIGHTNESS}
+          path={RESISTANCE_FACTOR}
           label={pump ? say("loaded-part-circuit-against") : say("loaded-part-system-against")}
           low={60}
           high={250}
@@ -62,7 +62,7 @@ function Drawn({ flow, pump }: { flow: string; pump: boolean }) {
           usual={140}
           said={(value) => `${Math.round(value)} %`}
           text={(value) => `${Math.round(value)} %`}
-          read={(entry) => inUnits("tightness", entry.si, units)}
+          read={(entry) => inUnits("resistance_factor", entry.si, units)}
         />
         {!pump && <AskedQuantity path="options/loaded_static" />}
       </Box>

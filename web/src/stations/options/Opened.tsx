@@ -155,7 +155,7 @@ function Money({ option }: { option: Option }) {
           {COSTS.map(({ field, label }) => (
             <Box key={field} minWidth={0}>
               <Small display="block">{label}</Small>
-              <QuantityField path={`options/considered/${option.id}/${field}`} label={`${option.letter}, ${label}`} />
+              <QuantityField path={`options/candidates/${option.id}/${field}`} label={`${option.letter}, ${label}`} />
             </Box>
           ))}
         </Box>
@@ -196,7 +196,7 @@ function Besides({ option }: { option: Option }) {
 /** What is its own: what its kind asks, its name, life, wear and days; and out with it. */
 function Own({ option }: { option: Option }) {
   const { desk } = useJob();
-  const root = `options/considered/${option.id}`;
+  const root = `options/candidates/${option.id}`;
   const asked = [...(ASKS[option.kind] ?? []), "name", "life", "wears", "lead_time"].map((field) => `${root}/${field}`);
   return (
     <Fold title={say("opened-own")} note={say("opened-what-kind")} holds={under(...asked)}>

@@ -18,7 +18,7 @@ import type { Picked } from "./picked";
 import { say } from "../../shared/say";
 import { unasked } from "../../shared/casing";
 
-type Candidate = Schemas["Candidate"];
+type Candidate = Schemas["CandidateAnswer"];
 
 const COLUMNS_FROM = 1101;
 const AXIS_IN_COLUMN_FROM = 561;
@@ -50,7 +50,7 @@ export function OptionList({ picked }: { picked: Picked }) {
   useEffect(
     () =>
       onReveal((path) => {
-        const [, id] = /^options\/considered\/([^/]+)\//.exec(path) ?? [];
+        const [, id] = /^options\/candidates\/([^/]+)\//.exec(path) ?? [];
         if (!id || id === open || !rows.some((one) => one.id === id)) return false;
         setOpen(id);
         return true;

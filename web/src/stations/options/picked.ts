@@ -4,7 +4,7 @@ import type { Schemas } from "../../shared/api";
 import { singleKeysOn } from "../../shared/reader";
 import { useIsWide } from "../../shared/width";
 
-type Candidate = Schemas["Candidate"];
+type Candidate = Schemas["CandidateAnswer"];
 
 const COLUMNS_FROM = 561;
 

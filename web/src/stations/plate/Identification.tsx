@@ -120,7 +120,7 @@ export function Answers({ answers }: { answers: Schemas["Identity"][] }) {
             </Box>
           )}
           {answer.motor_kind && (
-            <Press type="button" mt="4px" onClick={() => void desk.choose("plate/motor_kind", answer.motor_kind)}>
+            <Press type="button" mt="4px" onClick={() => void desk.choose("nameplate/motor_kind", answer.motor_kind)}>
               {say("identification-put-kind")}
             </Press>
           )}

@@ -17,12 +17,12 @@ export function PlateLine() {
   const pieces = plate.line ?? [];
   const adds = plate.line_adds ?? [];
   const fill = async () => {
-    await desk.keep("plate/line");
+    await desk.keep("nameplate/line");
     await desk.fillPlate();
   };
   return (
-    <Part title={say("plate-line-typed-one")} sentence={<Help path="plate/line" />}>
-      <WordsField path="plate/line" lines={2} placeholder="HP 3/4 V 208-230 A 4.8 RPM 1075 HZ 60 PH 1 MFD 10 FR 48Y" />
+    <Part title={say("plate-line-typed-one")} sentence={<Help path="nameplate/line" />}>
+      <WordsField path="nameplate/line" lines={2} placeholder="HP 3/4 V 208-230 A 4.8 RPM 1075 HZ 60 PH 1 MFD 10 FR 48Y" />
       <SiteNumbers />
       {pieces.length > 0 && (
         <Box

@@ -20,11 +20,11 @@ import { say } from "../../shared/say";
 import { small } from "../../shared/casing";
 
 const FIELDS = [
-  "plate/rated_power",
-  "plate/rated_voltage",
-  "plate/rated_current",
-  "plate/rated_speed",
-  "plate/frequency",
+  "nameplate/rated_power",
+  "nameplate/rated_voltage",
+  "nameplate/rated_current",
+  "nameplate/rated_speed",
+  "nameplate/frequency",
 ] as const;
 
 const KIND_WORDS: Record<string, string> = {
@@ -35,38 +35,38 @@ const KIND_WORDS: Record<string, string> = {
   electronic: say("plate-sheet-electronic"),
 };
 
-const SECOND = ["plate/second_voltage", "plate/second_current"] as const;
-const UNLIKE = ["plate/speeds", "plate/low_speed", "plate/low_power", "plate/low_current", "plate/build"] as const;
+const SECOND = ["nameplate/second_voltage", "nameplate/second_current"] as const;
+const UNLIKE = ["nameplate/speeds", "nameplate/low_speed", "nameplate/low_power", "nameplate/low_current", "nameplate/build"] as const;
 const CAPACITOR = [
-  "plate/capacitor_voltage",
-  "plate/capacitor_tolerance",
-  "plate/shared_capacitor",
-  "plate/start_capacitance",
+  "nameplate/capacitor_voltage",
+  "nameplate/capacitor_tolerance",
+  "nameplate/shared_capacitor",
+  "nameplate/start_capacitance",
 ] as const;
 const PRINTED = [
-  "plate/service_factor",
-  "plate/service_factor_current",
-  "plate/code_letter",
-  "plate/power_is",
-  "plate/nominal_efficiency",
-  "plate/efficiency_class",
-  "plate/power_factor",
-  "plate/frame",
-  "plate/enclosure",
-  "plate/insulation",
-  "plate/ambient",
-  "plate/duty",
-  "plate/protection",
-  "plate/rotation",
-  "plate/rotation_seen_from",
-  "plate/overload_setting",
+  "nameplate/service_factor",
+  "nameplate/service_factor_current",
+  "nameplate/code_letter",
+  "nameplate/power_is",
+  "nameplate/nominal_efficiency",
+  "nameplate/efficiency_class",
+  "nameplate/power_factor",
+  "nameplate/frame",
+  "nameplate/enclosure",
+  "nameplate/insulation",
+  "nameplate/ambient",
+  "nameplate/duty",
+  "nameplate/protection",
+  "nameplate/rotation",
+  "nameplate/rotation_seen_from",
+  "nameplate/overload_setting",
 ] as const;
 
 /** What the plate says, and at once what it means. */
 export function PlateSheet() {
   const { view } = useJob();
   const { plate, identity } = useFound("plate", "identity");
-  const said = view.document.plate;
+  const said = view.document.nameplate;
   const filled = (paths: readonly string[]) =>
     paths.filter((path) => said?.[path.slice("plate/".length) as "frame"] != null).length;
   const meanings = plate.meaning ?? [];
@@ -79,29 +79,29 @@ export function PlateSheet() {
         {FIELDS.map((path) => (
           <FieldRow key={path} path={path} />
         ))}
-        <Row label={<ExplainedLabel path="plate/phases" />} unit="">
+        <Row label={<ExplainedLabel path="nameplate/phases" />} unit="">
           <ChoiceField
-            path="plate/phases"
+            path="nameplate/phases"
             said={(choice) => (choice === 1 ? say("plate-sheet-phases-one") : say("plate-sheet-phases-three"))}
           />
         </Row>
-        <FieldRow path="plate/run_capacitance" />
+        <FieldRow path="nameplate/run_capacitance" />
       </Rows>
-      <Question path="plate/motor_kind">
-        <ChoiceField path="plate/motor_kind" said={(kind) => KIND_WORDS[kind] ?? String(kind)} />
+      <Question path="nameplate/motor_kind">
+        <ChoiceField path="nameplate/motor_kind" said={(kind) => KIND_WORDS[kind] ?? String(kind)} />
       </Question>
       {said?.motor_kind === "electronic" && (
-        <Question path="plate/holds">
-          <ChoiceField path="plate/holds" />
+        <Question path="nameplate/holds">
+          <ChoiceField path="nameplate/holds" />
         </Question>
       )}
       <Fold
         title={say("plate-sheet-two-voltages")}
         note={said?.wired_for ? say("plate-sheet-wired", { wired_for: said.wired_for }) : say("plate-sheet-plate-such")}
-        holds={under(...SECOND, "plate/wired_for")}
+        holds={under(...SECOND, "nameplate/wired_for")}
         startsOpen={filled(SECOND) > 0}
       >
-        <FieldGrid paths={[...SECOND, "plate/wired_for"]} />
+        <FieldGrid paths={[...SECOND, "nameplate/wired_for"]} />
       </Fold>
       <Fold title={say("plate-sheet-capacitors-own")} holds={under(...CAPACITOR)} startsOpen={filled(CAPACITOR) > 0}>
         <FieldGrid paths={CAPACITOR} />

@@ -34,7 +34,7 @@ export function ReadingsSheet() {
   const [search, setSearch] = useSearchParams();
   const [tablet, wide] = [useIsWide(561), useIsWide(1101)];
   const most = wide ? MOST.wide : tablet ? MOST.tablet : MOST.phone;
-  const pump = view.machine.wheel === "pump";
+  const pump = view.machine.type === "pump";
   const current = answers.find((answer) => answer.id === picked) ?? answers[answers.length - 1];
   const shown = useMemo(() => shownOf(sets, current?.id, most), [sets, current?.id, most]);
   const one = search.get(ONE);
@@ -91,7 +91,7 @@ export function ReadingsSheet() {
             all={sets}
             sets={shown}
             answers={answers}
-            wheel={view.machine.wheel ?? null}
+            machineType={view.machine.type ?? null}
             current={current?.id ?? null}
           />
         </>

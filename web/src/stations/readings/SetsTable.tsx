@@ -22,13 +22,13 @@ interface SetsTableProps {
   all: Set[];
   sets: Set[];
   answers: Answer[];
-  wheel: Schemas["Wheel"] | null;
+  machineType: Schemas["MachineType"] | null;
   current: string | null;
 }
 
 /** Sets side by side, labels on the left, what changed on the right; on a phone the labels stand above. */
-export function SetsTable({ all, sets, answers, wheel, current }: SetsTableProps) {
-  const machine = wheel === "pump" ? "pump" : "fan";
+export function SetsTable({ all, sets, answers, machineType, current }: SetsTableProps) {
+  const machine = machineType === "pump" ? "pump" : "fan";
   const numberOf = (set: Set) => all.indexOf(set) + 1;
   const newest = sets.at(-1);
   const compares = newest !== undefined && numberOf(newest) > 1;

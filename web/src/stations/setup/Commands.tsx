@@ -151,7 +151,7 @@ function TrialRow({ number, trial, answer, set }: TrialProps) {
   const { desk, view } = useJob();
   const { drive } = useFound("setup").setup;
   const { units, currency } = useUnits();
-  const usual: Way = view.machine.wheel === "pump" ? "water_flow" : "airflow";
+  const usual: Way = view.machine.type === "pump" ? "water_flow" : "airflow";
   const [chosen, setWay] = useState<Way | null>(null);
   const way = chosen ?? WAYS.find(({ field }) => trial[field])?.field ?? usual;
   const path = `setup/trials/${trial.id}`;

@@ -14,7 +14,7 @@ import { WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { say } from "../../shared/say";
 import { unasked } from "../../shared/casing";
 
-type Candidate = Schemas["Candidate"];
+type Candidate = Schemas["CandidateAnswer"];
 
 const MOST = 6;
 const AXIS_FROM = 1101;

@@ -20,7 +20,7 @@ export function FirstRow() {
   if (view.document.decision?.chosen) return null;
   const dead = view.document.call?.reason === "dead";
   const first = view.document.readings?.[0];
-  const ready = (dead || first) && (view.document.options?.considered ?? []).length > 0;
+  const ready = (dead || first) && (view.document.options?.candidates ?? []).length > 0;
   if (!ready)
     return (
       <Box py="10px" borderBottom="1px solid" borderColor="rule">
@@ -34,9 +34,9 @@ export function FirstRow() {
     );
   const step = view.document.duty?.steps?.[0];
   const fields = [
-    "machine/wheel",
+    "machine/type",
     ...(first && !dead ? READ.map((name) => `readings/${first.id}/${name}`) : []),
-    ...(first && !dead && view.machine.wheel !== "pump" ? [`readings/${first.id}/total_static`] : []),
+    ...(first && !dead && view.machine.type !== "pump" ? [`readings/${first.id}/total_static`] : []),
     ...(step ? [`duty/steps/${step.id}/hours`] : []),
     "duty/energy_price",
   ];
@@ -47,7 +47,7 @@ export function FirstRow() {
       startsOpen={!known}
       holds={under(...fields)}
     >
-      {!view.document.plate?.rated_power && <PlateLine />}
+      {!view.document.nameplate?.rated_power && <PlateLine />}
       <Box
         display="grid"
         gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(auto-fill, minmax(170px, 1fr))" }}

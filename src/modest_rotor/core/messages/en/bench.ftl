@@ -108,7 +108,7 @@ rigs-duct-pressure-measured = Its pressure was not measured; the Bench takes a u
 rigs-duct-flow-measured = Its flow was not measured; the Bench takes a usual one.
 rigs-stand-of-product-motor-can = “{ $product }” is no motor that can stand on the Bench: kind, power or speed is missing.
 rigs-stand-of-product-motor-cannot = This motor cannot stand on the Bench: it { $facts }.
-rigs-stand-of-product-wheel-takes = A { $wheel } wheel that takes nine tenths of its rated power was put on it.
+rigs-stand-of-product-wheel-takes = A { $machine_type } wheel that takes nine tenths of its rated power was put on it.
 rigs-on-a-drive = On the Bench a drive feeds three-phase motors alone.
 
 ## core/bench/shipped.py

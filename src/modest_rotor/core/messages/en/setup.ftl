@@ -251,9 +251,9 @@ trial-flow-by-amps-amps-chart = by the amps chart
 
 ## core/setup/volts.py
 
-volts-link-answer-waits-volts = waits for the volts measured at this machine
-volts-link-answer-waits-what = waits for what voltage selector or tap is set for
-volts-link-answer-waits-same = waits for the same volts, measured and typed once more
-volts-link-answer-two-measurements = The two measurements differ: { $voltage } and{" "}
-volts-link-answer-measure-again = . Measure again before power.
+volts-selector-answer-waits-volts = waits for the volts measured at this machine
+volts-selector-answer-waits-what = waits for what voltage selector or tap is set for
+volts-selector-answer-waits-same = waits for the same volts, measured and typed once more
+volts-selector-answer-two-measurements = The two measurements differ: { $voltage } and{" "}
+volts-selector-answer-measure-again = . Measure again before power.
 volts-mismatch = The voltage selector is set for { $rated_voltage }; measured here: { $voltage }. Do not put power on: the wrong volts destroy the motor. Nobody can waive this.

@@ -54,12 +54,12 @@ CHECKS: tuple[Callable[[Place], FitCheck | None], ...] = (
 
 def look(place: Place, waivers: tuple[Waiver, ...]) -> tuple[FitCheck, ...]:
     """Every check that says something of an option, with what somebody answered for."""
-    if place.considered.kind is OptionKind.KEEP:
+    if place.candidate.kind is OptionKind.KEEP:
         return ()
     own = {
         waiver.check: waiver
         for waiver in standing(waivers)
-        if waiver.option == place.considered.id and waiver.who and waiver.reason
+        if waiver.option == place.candidate.id and waiver.who and waiver.reason
     }
     found = [one for look_ in CHECKS if (one := look_(place)) is not None]
     return tuple(

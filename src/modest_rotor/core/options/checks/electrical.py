@@ -6,7 +6,7 @@ from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.options.checks.place import FitCheck, Fits, Place, check
 from modest_rotor.core.options.traits import Belongs, SetBy
 from modest_rotor.core.phrase import figure
-from modest_rotor.core.physics.fan import Wheel
+from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.say import Number, either, say, tell
 from modest_rotor.core.stations.product import CommandKind, ProductType
 from modest_rotor.core.stations.setup import ControlMode
@@ -24,7 +24,7 @@ LETTERS = "ABCDEFGHJKLMNPRSTUV"
 
 def machine(place: Place) -> FitCheck | None:
     """Whether the kind belongs to this kind of machine and motor at all."""
-    pump, motor, belongs = place.found.wheel is Wheel.PUMP, place.found.plate.kind, place.traits.belongs
+    pump, motor, belongs = place.found.machine_type is MachineType.PUMP, place.found.plate.kind, place.traits.belongs
     if belongs is Belongs.PUMPS and not pump:
         return check("machine", Fits.CANNOT, tell("electrical-machine-pumps-fan"))
     if belongs is Belongs.FANS and pump:

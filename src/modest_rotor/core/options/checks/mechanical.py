@@ -7,7 +7,7 @@ from modest_rotor.core.options.traits import Holds
 from modest_rotor.core.phrase import figure
 from modest_rotor.core.say import Number, capital, say, tell
 from modest_rotor.core.stations.fitting import Attitude
-from modest_rotor.core.stations.plate import Build, Rotation, SeenFrom
+from modest_rotor.core.stations.nameplate import Build, Rotation, SeenFrom
 
 SAME_SHAFT = 0.003
 """Share within which shaft and bore count as one size. Common practice, no source."""
@@ -24,7 +24,7 @@ def rotation(place: Place) -> FitCheck | None:
     if product.rotation is Rotation.EITHER:
         return check("rotation", Fits.WORK, tell("mechanical-rotation-reversible-set"))
     if old is None or place.plate.rotation_seen_from is None:
-        return check("rotation", Fits.UNKNOWN, tell("mechanical-rotation-turns-facing", rotation=product.rotation), path="plate/rotation")  # fmt: skip
+        return check("rotation", Fits.UNKNOWN, tell("mechanical-rotation-turns-facing", rotation=product.rotation), path="nameplate/rotation")  # fmt: skip
     facing_shaft = old if place.plate.rotation_seen_from is SeenFrom.SHAFT_END else _other(old)
     if facing_shaft in (product.rotation, Rotation.EITHER):
         return check("rotation", Fits.YES, tell("mechanical-rotation-facing-shaft", rotation=capital(product.rotation)))
@@ -46,7 +46,7 @@ def frame(place: Place) -> FitCheck | None:
         return None
     if not place.plate.frame:
         return check(
-            "frame", Fits.UNKNOWN, tell("mechanical-frame-frame-read", frame=product.frame), path="plate/frame"
+            "frame", Fits.UNKNOWN, tell("mechanical-frame-frame-read", frame=product.frame), path="nameplate/frame"
         )
     new, old = (text.upper().replace(" ", "") for text in (product.frame, place.plate.frame))
     if new == old:

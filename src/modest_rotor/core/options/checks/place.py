@@ -12,8 +12,8 @@ from modest_rotor.core.options.found_machine import FoundMachine
 from modest_rotor.core.options.traits import SetBy, Traits
 from modest_rotor.core.phrase import Frozen, Phrase
 from modest_rotor.core.stations.fitting import Fitting
-from modest_rotor.core.stations.options import Considered, Waiver
-from modest_rotor.core.stations.plate import Plate
+from modest_rotor.core.stations.nameplate import Nameplate
+from modest_rotor.core.stations.options import Candidate, Waiver
 from modest_rotor.core.stations.product import Product
 from modest_rotor.core.tables import find_row
 
@@ -50,8 +50,8 @@ class Place:
     """An option at its machine; ``steps`` are empty while nothing is solved yet."""
 
     option: Option
-    considered: Considered
-    plate: Plate
+    candidate: Candidate
+    plate: Nameplate
     fitting: Fitting
     found: FoundMachine
     least_volts_v: float | None
@@ -65,7 +65,7 @@ class Place:
     @property
     def product(self) -> Product | None:
         """The product, where one is named."""
-        return self.considered.product
+        return self.candidate.product
 
     @property
     def new_on_drive(self) -> bool:

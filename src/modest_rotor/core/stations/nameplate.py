@@ -1,4 +1,4 @@
-"""Plate: what is this motor?"""
+"""Nameplate: what is this motor?"""
 
 from __future__ import annotations
 
@@ -68,47 +68,47 @@ class Build(Coded):
     OUTER_ROTOR = "outer-rotor"
 
 
-class Plate(Sheet):
+class Nameplate(Sheet):
     """What the plate says. Of a dual-voltage plate both connections are kept, and one is chosen."""
 
-    line: str | None = told("field-Plate-line", longest=600)  # fmt: skip
-    rated_power: Entry | None = asked("rated_power", "field-Plate-rated_power", "plate")
-    rated_voltage: Entry | None = asked("rated_voltage", "field-Plate-rated_voltage", "plate")
-    rated_current: Entry | None = asked("rated_current", "field-Plate-rated_current", "plate")
-    second_voltage: Entry | None = asked("rated_voltage", "field-Plate-second_voltage", "plate")
-    second_current: Entry | None = asked("rated_current", "field-Plate-second_current", "plate")
-    wired_for: WiredFor | None = chosen("field-Plate-wired_for")
-    rated_speed: Entry | None = asked("rated_speed", "field-Plate-rated_speed", "plate")
-    speeds: Speeds | None = chosen("field-Plate-speeds")
-    low_speed: Entry | None = asked("rated_speed", "field-Plate-low_speed", "plate")
-    low_power: Entry | None = asked("rated_power", "field-Plate-low_power", "plate")
-    low_current: Entry | None = asked("rated_current", "field-Plate-low_current", "plate")
-    build: Build | None = chosen("field-Plate-build")
-    frequency: Entry | None = asked("frequency", "field-Plate-frequency", "plate")
-    phases: Literal[1, 3] | None = chosen("field-Plate-phases")
-    motor_kind: MotorKind | None = chosen("field-Plate-motor_kind")
-    holds: Literal["torque", "airflow", "speed"] | None = chosen("field-Plate-holds")
-    run_capacitance: Entry | None = asked("capacitance", "field-Plate-run_capacitance", "plate")
-    capacitor_voltage: Entry | None = asked("capacitor_voltage", "field-Plate-capacitor_voltage", "plate")
-    capacitor_tolerance: Entry | None = asked("tolerance", "field-Plate-capacitor_tolerance", "plate")
-    shared_capacitor: Literal["yes", "no"] | None = chosen("field-Plate-shared_capacitor")
-    start_capacitance: Entry | None = asked("capacitance", "field-Plate-start_capacitance", "plate")
-    service_factor: Entry | None = asked("service_factor", "field-Plate-service_factor", "plate")
-    service_factor_current: Entry | None = asked("rated_current", "field-Plate-service_factor_current", "plate")
-    code_letter: str | None = told("field-Plate-code_letter", longest=2)
-    power_is: PowerIs | None = chosen("field-Plate-power_is")
-    nominal_efficiency: Entry | None = asked("efficiency", "field-Plate-nominal_efficiency", "plate")
-    efficiency_class: Literal["IE1", "IE2", "IE3", "IE4"] | None = chosen("field-Plate-efficiency_class")
-    power_factor: Entry | None = asked("read_power_factor", "field-Plate-power_factor", "plate")
-    frame: str | None = told("field-Plate-frame", longest=12)
-    enclosure: str | None = told("field-Plate-enclosure", longest=12)
-    insulation: Literal["A", "B", "F", "H"] | None = chosen("field-Plate-insulation")
-    ambient: Entry | None = asked("temperature", "field-Plate-ambient", "plate")
-    duty: str | None = told("field-Plate-duty", longest=40)
-    protection: Protection | None = chosen("field-Plate-protection")
-    rotation: Rotation | None = chosen("field-Plate-rotation")
-    rotation_seen_from: SeenFrom | None = chosen("field-Plate-rotation_seen_from")
-    overload_setting: Entry | None = asked("rated_current", "field-Plate-overload_setting", "measured")
+    line: str | None = told("field-Nameplate-line", longest=600)  # fmt: skip
+    rated_power: Entry | None = asked("rated_power", "field-Nameplate-rated_power", "plate")
+    rated_voltage: Entry | None = asked("rated_voltage", "field-Nameplate-rated_voltage", "plate")
+    rated_current: Entry | None = asked("rated_current", "field-Nameplate-rated_current", "plate")
+    second_voltage: Entry | None = asked("rated_voltage", "field-Nameplate-second_voltage", "plate")
+    second_current: Entry | None = asked("rated_current", "field-Nameplate-second_current", "plate")
+    wired_for: WiredFor | None = chosen("field-Nameplate-wired_for")
+    rated_speed: Entry | None = asked("rated_speed", "field-Nameplate-rated_speed", "plate")
+    speeds: Speeds | None = chosen("field-Nameplate-speeds")
+    low_speed: Entry | None = asked("rated_speed", "field-Nameplate-low_speed", "plate")
+    low_power: Entry | None = asked("rated_power", "field-Nameplate-low_power", "plate")
+    low_current: Entry | None = asked("rated_current", "field-Nameplate-low_current", "plate")
+    build: Build | None = chosen("field-Nameplate-build")
+    frequency: Entry | None = asked("frequency", "field-Nameplate-frequency", "plate")
+    phases: Literal[1, 3] | None = chosen("field-Nameplate-phases")
+    motor_kind: MotorKind | None = chosen("field-Nameplate-motor_kind")
+    holds: Literal["torque", "airflow", "speed"] | None = chosen("field-Nameplate-holds")
+    run_capacitance: Entry | None = asked("capacitance", "field-Nameplate-run_capacitance", "plate")
+    capacitor_voltage: Entry | None = asked("capacitor_voltage", "field-Nameplate-capacitor_voltage", "plate")
+    capacitor_tolerance: Entry | None = asked("tolerance", "field-Nameplate-capacitor_tolerance", "plate")
+    shared_capacitor: Literal["yes", "no"] | None = chosen("field-Nameplate-shared_capacitor")
+    start_capacitance: Entry | None = asked("capacitance", "field-Nameplate-start_capacitance", "plate")
+    service_factor: Entry | None = asked("service_factor", "field-Nameplate-service_factor", "plate")
+    service_factor_current: Entry | None = asked("rated_current", "field-Nameplate-service_factor_current", "plate")
+    code_letter: str | None = told("field-Nameplate-code_letter", longest=2)
+    power_is: PowerIs | None = chosen("field-Nameplate-power_is")
+    nominal_efficiency: Entry | None = asked("efficiency", "field-Nameplate-nominal_efficiency", "plate")
+    efficiency_class: Literal["IE1", "IE2", "IE3", "IE4"] | None = chosen("field-Nameplate-efficiency_class")
+    power_factor: Entry | None = asked("read_power_factor", "field-Nameplate-power_factor", "plate")
+    frame: str | None = told("field-Nameplate-frame", longest=12)
+    enclosure: str | None = told("field-Nameplate-enclosure", longest=12)
+    insulation: Literal["A", "B", "F", "H"] | None = chosen("field-Nameplate-insulation")
+    ambient: Entry | None = asked("temperature", "field-Nameplate-ambient", "plate")
+    duty: str | None = told("field-Nameplate-duty", longest=40)
+    protection: Protection | None = chosen("field-Nameplate-protection")
+    rotation: Rotation | None = chosen("field-Nameplate-rotation")
+    rotation_seen_from: SeenFrom | None = chosen("field-Nameplate-rotation_seen_from")
+    overload_setting: Entry | None = asked("rated_current", "field-Nameplate-overload_setting", "measured")
 
     @property
     def kind(self) -> MotorKind | None:
@@ -128,7 +128,7 @@ class Plate(Sheet):
         return said and self.kind is MotorKind.THREE_PHASE
 
     @property
-    def low(self) -> Plate:
+    def low(self) -> Nameplate:
         """The plate of its low speed alone: what is printed once holds for both."""
         only_high = dict.fromkeys(
             (
@@ -165,7 +165,7 @@ class Plate(Sheet):
         """Full-load amps of the same connection."""
         return self.second_current if self.wired_for is WiredFor.OTHER and self.second_voltage else self.rated_current
 
-    def as_fed(self, volts_v: float | None) -> Plate:
+    def as_fed(self, volts_v: float | None) -> Nameplate:
         """The plate wired for the volts that were read, where nobody said how it is wired and they are the other connection's.
 
         Volts within a tenth of rated are a motor's own: NEMA MG 1, 12.44 (from memory).
