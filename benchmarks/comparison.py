@@ -62,7 +62,7 @@ def twelve_by_twelve(**changes: Any) -> dict[str, Any]:
     return changed(KRAUSE, duty__steps=steps, options={"candidates": candidates, "fitting": fitting}, **changes)
 
 
-def median_ms(work: Callable[[int], object], runs: int = 15) -> float:
+def median_ms(work: Callable[[int], object], runs: int = few(15, 1)) -> float:
     """Median time of a call, ms; the first is for warming up."""
     taken = []
     for run in range(runs + 1):

@@ -23,7 +23,7 @@ def free_port() -> int:
         return int(probe.getsockname()[1])
 
 
-LONGEST_START_S = 60.0
+LONGEST_START_S = 120.0
 # Without its compiled modules every start would compile them all again.
 WITH_BYTECODE = {**os.environ, "PYTHONDONTWRITEBYTECODE": ""}
 

@@ -12,6 +12,7 @@ import pytest
 
 from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
+from modest_rotor.core.upgrades import NEWEST
 from modest_rotor.demo.load import DEMO_JOBS
 from modest_rotor.formats.job_file import JobFileRefused, job_schema, read_job, write_job
 from tests.jobs import KRAUSE, changed, rules
@@ -64,7 +65,7 @@ def _without(data: dict[str, Any], key: str) -> dict[str, Any]:
         ("{", "not JSON", None),
         ("[]", "JSON object", None),
         ('{"format": "something else"}', "something else", "format"),
-        (json.dumps(KRAUSE | {"version": 3}), "version 3", "version"),
+        (json.dumps(KRAUSE | {"version": NEWEST + 1}), f"version {NEWEST + 1}", "version"),
         (json.dumps(_without(KRAUSE, "machine")), "machine", "machine"),
         (json.dumps(changed(KRAUSE, nameplate__rated_power="3 V")), "unit of voltage", None),
         (json.dumps(changed(KRAUSE, nameplate__phases=2)), "nameplate/phases", "document/nameplate/phases"),

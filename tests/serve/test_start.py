@@ -71,7 +71,7 @@ def test_ctrl_c_in_a_terminal_ends_everything_without_a_traceback(application: A
     application.start()
     assert application.process
     os.killpg(application.process.pid, signal.SIGINT)  # a terminal sends it to every process of its group
-    assert application.process.wait(30) == 0
+    assert application.process.wait(90) == 0
     assert application.database_processes() == []
     assert "Traceback" not in application.output(), application.output()
 
@@ -79,7 +79,7 @@ def test_ctrl_c_in_a_terminal_ends_everything_without_a_traceback(application: A
 def test_a_second_start_on_the_same_data_says_where_the_first_runs(application: Application) -> None:
     application.start()
     second = Application(data=application.data).start(wait=False)
-    assert second.process and second.process.wait(30) == 0
+    assert second.process and second.process.wait(90) == 0
     assert f"already runs on this data, at {application.address}" in second.output()
     for _ in range(20):  # on a busy machine one look at the database may run out of its bound
         if application.get("/api/health", quiet=True).get("database"):
@@ -93,7 +93,7 @@ def test_a_port_in_use_is_a_sentence_that_says_what_to_do(application: Applicati
         other.bind(("127.0.0.1", application.port))
         other.listen()
         application.start(wait=False)
-        assert application.process and application.process.wait(30) == 1
+        assert application.process and application.process.wait(90) == 1
     told = application.output()
     assert f"port {application.port} is in use" in told and f"--port {application.port + 1}" in told
     assert "Traceback" not in told
@@ -149,7 +149,7 @@ def test_what_a_first_start_that_was_cut_short_left_is_named_and_no_obstacle(app
 def test_files_of_another_program_are_refused_in_words_and_stay(application: Application) -> None:
     (application.data / "cluster" / "mail").mkdir(parents=True)
     application.start(wait=False)
-    assert application.process and application.process.wait(30) == 1
+    assert application.process and application.process.wait(90) == 1
     told = application.output()
     assert "no database of Modest Rotor" in told and "mv " in told and "Traceback" not in told
     assert (application.data / "cluster" / "mail").is_dir()
@@ -168,7 +168,7 @@ def test_data_of_a_newer_program_are_left_alone(application: Application) -> Non
         connection.execute(f"INSERT INTO {table} ({kept}) SELECT {copied} FROM {table} LIMIT 1")
     application.stop()
     application.start(wait=False)
-    assert application.process and application.process.wait(30) == 1
+    assert application.process and application.process.wait(90) == 1
     told = application.output()
     assert "written by a newer Modest Rotor (9999_of_the_future" in told and "Nothing was changed" in told
     assert application.database_processes() == []
