@@ -8,25 +8,14 @@ from typing import Any
 
 import pytest
 
-from modest_rotor.core.say import Shaped, Words
+from modest_rotor.core.said_codes import codes_in
 
 
 def codes_of(said: Any) -> frozenset[str]:
     """The codes of every message in what was said: in text, a phrase, a refusal, or several of them."""
-    return frozenset(_codes(said))
-
-
-def _codes(said: Any) -> Iterator[str]:
     if isinstance(said, BaseException):
-        yield from _codes(getattr(said, "sentence", said.args))
-    elif isinstance(said, Words):
-        yield said.code
-        yield from _codes(tuple(said.values.values()))
-    elif isinstance(said, Shaped):
-        yield from _codes(said.text)
-    elif isinstance(said, tuple | list | set | frozenset):
-        for one in said:
-            yield from _codes(one)
+        said = getattr(said, "sentence", said.args)
+    return frozenset(codes_in(said))
 
 
 @contextmanager

@@ -129,9 +129,9 @@ def test_a_set_is_copied_dated_and_never_of_the_future(client: TestClient, job: 
     refused = client.post(f"/api/jobs/{job.id}/changes", json=ahead)
     assert refused.status_code == 422 and refused.json()["code"] == "readings-refuse-future"
     wrong = client.post(f"/api/jobs/{job.id}/changes", json={**ahead, "text": "2026-02-30 10:00"})
-    assert wrong.status_code == 422 and "no time" in wrong.json()["sentence"]
+    assert wrong.status_code == 422 and "readings-no-time" in wrong.json()["codes"]
     two = {"revision": view["revision"], "path": "readings/s2/frequency", "text": "50-60 Hz"}
-    assert "two sets" in client.post(f"/api/jobs/{job.id}/changes", json=two).json()["sentence"]
+    assert "readings-two-frequencies" in client.post(f"/api/jobs/{job.id}/changes", json=two).json()["codes"]
 
 
 def test_the_ranking_and_the_rules_over_http(client: TestClient, job: StoredJob) -> None:

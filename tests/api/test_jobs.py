@@ -98,7 +98,7 @@ def test_a_stale_window_gets_a_conflict_and_nothing_is_lost(client: TestClient, 
     answer = change(client, job, "call/notes", text="from two")
     assert answer.status_code == 409 and answer.json()["code"] == "store-jobs-locked-window-out"
     # how long ago needs no clock: the reader's is not the server's
-    assert " ago, in another window" in answer.json()["sentence"] and "UTC" not in answer.json()["sentence"]
+    assert "store-jobs-locked-window-out" in answer.json()["codes"] and "UTC" not in answer.json()["sentence"]
     assert client.get(f"/api/jobs/{job.id}").json()["document"]["call"]["notes"] == "from one"
 
 
@@ -148,7 +148,7 @@ def test_a_null_character_is_refused_in_words(client: TestClient, job: StoredJob
         client.post("/api/jobs/file", json={"job": {**KRAUSE, "site": {"name": "a\0"}}}),
     ]
     for answer in answers:
-        assert answer.status_code == 422 and "null character" in answer.json()["sentence"]
+        assert answer.status_code == 422 and "sheet-null-character" in answer.json()["codes"]
 
 
 @pytest.mark.parametrize("method", ["get", "post"])

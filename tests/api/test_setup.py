@@ -98,7 +98,7 @@ def test_a_step_is_signed_once_and_a_second_signer_sees_the_first(client: TestCl
     first = desk.does("setup/sign", step="isolate", found="panel 2")["document"]["setup"]["signs"][-1]
     assert (first["who"], first["found"], first["state"]) == ("Ann", "panel 2", "done")
     clash = desk.does("setup/sign", 409, who="Bo", step="isolate")
-    assert "Ann signed this step meanwhile" in clash["sentence"]
+    assert "core-statements-sign-step-signed-step" in clash["codes"]
     again = desk.does("setup/sign", who="Bo", step="isolate", seen=first["id"])
     assert [sign["who"] for sign in again["document"]["setup"]["signs"]] == ["Ann", "Bo"]
     desk.does("changes", 422, path="setup/signs", value=[])
@@ -107,19 +107,23 @@ def test_a_step_is_signed_once_and_a_second_signer_sees_the_first(client: TestCl
 
 def test_a_link_that_does_not_match_cannot_be_signed_nor_left_out(client: TestClient) -> None:
     desk = Desk(client, HALL)
-    assert "waits for the volts" in desk.does("setup/sign", 422, step="voltage_selector")["sentence"]
+    assert "volts-selector-answer-waits-volts" in desk.does("setup/sign", 422, step="voltage_selector")["codes"]
     desk.types("setup/first_volts", "230 V")
     desk.types("setup/voltage_selector", "400 V")
-    assert "cleared by its cause" in desk.does("setup/sign", 422, step="voltage_selector")["sentence"]
     assert (
-        "nobody can leave it out"
-        in desk.does("setup/sign", 422, step="voltage_selector", state="not-needed")["sentence"]
+        "setup-steps-refusal-to-sign-stop-stands-step" in desk.does("setup/sign", 422, step="voltage_selector")["codes"]
+    )
+    assert (
+        "setup-steps-never-left-out-voltage-selector"
+        in desk.does("setup/sign", 422, step="voltage_selector", state="not-needed")["codes"]
     )
     desk.types("setup/first_volts", "402 V")
     desk.types("setup/second_volts", "401 V")
-    assert "First step 2" in desk.does("setup/sign", 422, step="voltage_selector")["sentence"]
+    first = desk.does("setup/sign", 422, step="voltage_selector")
+    assert "setup-steps-refusal-to-sign-first-step" in first["codes"] and " 2" in first["sentence"]
     for step in ("isolate", "prove_dead"):
-        assert "nobody can leave it out" in desk.does("setup/sign", 422, step=step, state="not-needed")["sentence"]
+        left_out = desk.does("setup/sign", 422, step=step, state="not-needed")["codes"]
+        assert any(code.startswith("setup-steps-never-left-out") for code in left_out)
         desk.does("setup/sign", step=step)
     desk.does("setup/sign", step="voltage_selector")
     desk.types("setup/first_volts", "395 V")
@@ -129,12 +133,12 @@ def test_a_link_that_does_not_match_cannot_be_signed_nor_left_out(client: TestCl
 
 def test_power_is_refused_over_the_wire_with_a_stop_open_and_before_its_steps(client: TestClient) -> None:
     desk = Desk(client, HALL)
-    assert "this step rests on them" in desk.does("setup/sign", 422, step="power")["sentence"]
+    assert "setup-steps-refusal-to-sign-first-step" in desk.does("setup/sign", 422, step="power")["codes"]
     desk.types("setup/first_volts", "230 V")
     desk.types("setup/voltage_selector", "115 V")
     for step in ("isolate", "prove_dead", "photograph", "overload", "fuse", "free"):
         desk.does("setup/sign", step=step)
-    assert "First step" in desk.does("setup/sign", 422, step="power")["sentence"]
+    assert "setup-steps-refusal-to-sign-first-step" in desk.does("setup/sign", 422, step="power")["codes"]
     assert "nobody" not in desk.does("setup/sign", 422, step="drive_settings")["sentence"]
     assert desk.view["assessment"]["setup"]["stops"]
     assert not any(sign["step"] == "power" for sign in desk.view["document"]["setup"]["signs"])

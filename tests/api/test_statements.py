@@ -111,7 +111,7 @@ def test_it_is_withdrawn_by_name_and_both_stay(desk: Desk) -> None:
     assert now["who"] == "Ann" and now["withdrawn"]["who"] == "Bo" and now["withdrawn"]["why"] == body["why"]
     options = desk.view["assessment"]["options"]["options"]
     assert next(one for one in options if one["id"] == "electronic")["stop"]
-    assert "Bo withdrew this" in desk.does("withdrawals", 422, **body)["sentence"]
+    assert "core-statements-withdraw-withdrew-meanwhile" in desk.does("withdrawals", 422, **body)["codes"]
 
 
 def test_of_a_job_kept_before_undo_passes_over_what_was_said(desk: Desk) -> None:
@@ -128,4 +128,4 @@ def test_of_a_job_kept_before_undo_passes_over_what_was_said(desk: Desk) -> None
     with_connection(as_it_was)()
     desk.does("undo")
     assert desk.document["call"]["notes"] is None and len(desk.document["marks"]) == 1
-    assert desk.view["undo_label"] is None and "nothing to undo" in desk.does("undo", 422)["sentence"]
+    assert desk.view["undo_label"] is None and "store-jobs-step-back-there-nothing" in desk.does("undo", 422)["codes"]

@@ -196,7 +196,7 @@ def test_an_act_sent_twice_is_done_once_and_both_are_told(client: TestClient, jo
 def test_a_fault_has_words_and_headers_too(client: TestClient, monkeypatch: pytest.MonkeyPatch) -> None:
     monkeypatch.setattr("modest_rotor.store.board.count_jobs", lambda _: 1 / 0)
     answer = client.get("/api/board")
-    assert answer.status_code == 500 and "fault of this program" in answer.json()["sentence"]
+    assert answer.status_code == 500 and "guard-fault" in answer.json()["codes"]
     assert answer.headers["x-content-type-options"] == "nosniff" and answer.headers["cache-control"] == "no-store"
 
 

@@ -38,7 +38,7 @@ from modest_rotor.formats.logger_csv import LogReport, read_log
 from tests.core.setup.test_loop import DUCT
 from tests.core.setup.test_setup_answer import HALL
 from tests.jobs import KRAUSE, assessed, changed
-from tests.said import refused_with
+from tests.said import codes_of, refused_with
 
 ANN, NOBODY = Actor("Ann", "2026-11-29 10:00", "2026-11-30 00:00"), Actor(" ", "2026-11-29 10:00")
 BARE: dict[str, Any] = {"site": {"name": "Net Loft"}, "machine": {"name": "loft fan"}, "document": {}}
@@ -66,7 +66,7 @@ def label_of(data: dict[str, Any], command: Command) -> str | None:
 def refused(data: dict[str, Any], command: Command, actor: Actor = ANN) -> str:
     with pytest.raises(ModestRotorError) as refusal:
         made(data, command, actor=actor)
-    return str(refusal.value)
+    return refusal.value.sentence
 
 
 def test_text_is_read_as_its_quantity_and_the_history_says_it_shortly() -> None:
@@ -76,23 +76,26 @@ def test_text_is_read_as_its_quantity_and_the_history_says_it_shortly() -> None:
     assert label_of(KRAUSE, TypeValue("readings/s1/current", "3.9 A", "si")) == "Line amps, 3.9 A"
     assert label_of(KRAUSE, TypeValue("call/notes", "x" * 50, "si")).endswith(", " + "x" * 30)  # type: ignore[union-attr]
     assert label_of(KRAUSE, TypeValue("readings/s1/current", " ", "si")).code == "field-ReadingSet-current"
-    assert "unit of" in refused(KRAUSE, TypeValue("readings/s1/current", "3 psi", "si"))
+    assert "entry-unit-unit" in codes_of(refused(KRAUSE, TypeValue("readings/s1/current", "3 psi", "si")))
 
 
 @pytest.mark.parametrize("path", ["setup/traits", "setup/device", "setup/panel", "setup", "setup/traits/drive"])
 @pytest.mark.parametrize("command", [lambda path: SetValue(path, None), lambda path: TypeValue(path, "x", "si")])
 def test_a_device_is_chosen_and_never_typed(path: str, command: Any) -> None:
-    assert "chosen, not edited" in refused(HALL, command(path))
+    assert "commands-fields-editable" in codes_of(refused(HALL, command(path)))
 
 
 @pytest.mark.parametrize("path", STATEMENTS)
 def test_no_other_command_says_what_is_said_by_name(path: str) -> None:
     """Whatever list or station it comes in with: the statement itself, and the station around it."""
     forged = [{"id": "s9", "who": "Somebody Else"}]
-    assert "by name" in refused(HALL, SetValue(path, forged))
+    assert "core-statements-refuse-statements" in codes_of(refused(HALL, SetValue(path, forged)))
     station, _, name = path.partition("/")
     if name:
-        assert "by name" in refused(HALL, SetValue(station, {name: forged})) or station == "setup"
+        assert (
+            "core-statements-refuse-statements" in codes_of(refused(HALL, SetValue(station, {name: forged})))
+            or station == "setup"
+        )
     with pytest.raises(ChangeRefused):
         made(HALL, AddItem(path))
 
@@ -104,19 +107,25 @@ def test_no_set_of_the_future_comes_in_by_any_command() -> None:
         SetValue("readings", [late]),
         TakeSets(({"name": "late", "taken_at": "2026-12-24 18:00"},)),
     ):
-        assert "lies in the future" in refused(KRAUSE, command)
+        assert "readings-refuse-future" in codes_of(refused(KRAUSE, command))
     assert made(KRAUSE, SetValue("readings/s1/taken_at", "2026-11-29 23:00")).document.readings[0].taken_at
 
 
 def test_no_command_makes_a_candidate_that_can_be_none() -> None:
     """A pump on an electronic motor's line, or a second machine as it is; not by the general edit, nor by an item like another."""
-    assert "cannot stand" in refused(KRAUSE, ConsiderOption(OptionKind.ELECTRONIC, PUMP))
-    assert "baseline" in refused(KRAUSE, ConsiderOption(OptionKind.KEEP))
+    assert "candidates-edits-cannot-stand" in codes_of(refused(KRAUSE, ConsiderOption(OptionKind.ELECTRONIC, PUMP)))
+    assert "candidates-edits-machine-put" in codes_of(refused(KRAUSE, ConsiderOption(OptionKind.KEEP)))
     unfit = {"id": "s9", "kind": "electronic", "product": PUMP.model_dump(mode="json")}
-    assert "cannot stand" in refused(KRAUSE, SetValue("options/candidates", [unfit]))
-    assert "baseline" in refused(KRAUSE, SetValue("options/candidates", [{"id": "s9", "kind": "keep"}]))
+    assert "candidates-refuse-unsuited-product-cannot" in codes_of(
+        refused(KRAUSE, SetValue("options/candidates", [unfit]))
+    )
+    assert "candidates-refuse-unsuited-machine-put" in codes_of(
+        refused(KRAUSE, SetValue("options/candidates", [{"id": "s9", "kind": "keep"}]))
+    )
     items = value_at(Job.model_validate(KRAUSE), "options/candidates")
-    assert "baseline" in refused(KRAUSE, SetValue(f"options/candidates/{items[0]['id']}/kind", "keep"))
+    assert "candidates-refuse-unsuited-machine-put" in codes_of(
+        refused(KRAUSE, SetValue(f"options/candidates/{items[0]['id']}/kind", "keep"))
+    )
     there = changed(KRAUSE, options={"candidates": [unfit]})  # an old job keeps what it has, and its own check stops it
     assert made(there, TypeValue("options/candidates/s9/price", "300", "si")).document.options.candidates[0].price
 
@@ -132,7 +141,7 @@ def test_a_candidate_comes_with_its_own_copy_of_its_product() -> None:
         None,
     )
     assert named.id != bare.id
-    assert label_of(KRAUSE, ConsiderOption(OptionKind.DRIVE, drive)) == "option a drive added"
+    assert label_of(KRAUSE, ConsiderOption(OptionKind.DRIVE, drive)).code == "candidates-edits-option-added"
 
 
 def test_a_set_is_added_by_whom_and_when_and_is_never_known_good_by_being_copied() -> None:
@@ -143,14 +152,14 @@ def test_a_set_is_added_by_whom_and_when_and_is_never_known_good_by_being_copied
     assert new.current == first.current and new.id != first.id
     assert made(good, AddItem("readings"), actor=Actor("", ANN.at)).document.readings[-1].taken_by is None
     assert label_of(good, AddItem("readings")) == f"set {len(job.document.readings)} added"
-    assert "no list called" in refused(good, AddItem("nameplate")) and "no list called" in refused(
-        good, RemoveItem("nameplate/x")
-    )
+    assert "commands-fields-called" in codes_of(
+        refused(good, AddItem("nameplate"))
+    ) and "commands-fields-called" in codes_of(refused(good, RemoveItem("nameplate/x")))
     assert (
         len(made(job.model_dump(mode="json"), RemoveItem(f"readings/{new.id}")).document.readings)
         == len(job.document.readings) - 1
     )
-    assert "not there any more" in refused(good, RemoveItem("readings/s77"))
+    assert "changes-without-item" in codes_of(refused(good, RemoveItem("readings/s77")))
     assert label_of(good, RemoveItem("readings/s1")) == "set removed"
 
 
@@ -158,7 +167,7 @@ def test_the_plate_comes_from_its_line_and_what_is_not_sure_stays_out() -> None:
     line = changed(BARE, nameplate={"line": "1/2 HP 1075 RPM 115 V 6.8 A 60 Hz"})
     plate = made(line, FillPlate()).document.nameplate
     assert plate.rated_power and plate.rated_power.si == pytest.approx(372.85) and plate.line
-    assert "sure enough" in refused(BARE, FillPlate())
+    assert "commands-fields-edits-nothing-line" in codes_of(refused(BARE, FillPlate()))
 
 
 def test_a_first_answer_is_prepared_in_three_changes_that_undo_takes_back_one_by_one() -> None:
@@ -166,14 +175,14 @@ def test_a_first_answer_is_prepared_in_three_changes_that_undo_takes_back_one_by
     assert [edit.path for edit in edits] == ["readings", "options/candidates", "duty/steps"]
     job = made(BARE, PrepareFirstAnswer("office air handler"))
     assert len(job.document.readings) == len(job.document.duty.steps) == 1
-    assert "no template" in refused(BARE, PrepareFirstAnswer("lighthouse"))
+    assert "first-year-of-there-template" in codes_of(refused(BARE, PrepareFirstAnswer("lighthouse")))
 
 
 def test_a_template_is_taken_whole_or_not_at_all() -> None:
     job = made(BARE, TakeTemplate("office air handler"))
     assert job.document.duty.steps and all(step.hours_from for step in job.document.duty.steps)
     assert len({step.id for step in job.document.duty.steps}) == len(job.document.duty.steps)
-    assert "no template" in refused(BARE, TakeTemplate("lighthouse"))
+    assert "commands-year-edits-there-template" in codes_of(refused(BARE, TakeTemplate("lighthouse")))
     full = job
     with refused_with(ChangeRefused, "commands-year-with-steps"):
         for _ in range(20):
@@ -203,7 +212,7 @@ def test_only_watts_make_an_energy_after() -> None:
     assert proof.logged_energy and proof.logged_energy.si == pytest.approx(18, rel=0.02)
     assert proof.logged_days and proof.logged_days.si == pytest.approx(3, rel=0.01) and "288 rows" in str(proof.logged)
     amps = logger("Motor A", 3.9)
-    assert "only watts make an energy" in refused(BARE, TakeEnergy(amps.year, "Motor A", amps.rows))
+    assert "commands-year-edits-holds-only" in codes_of(refused(BARE, TakeEnergy(amps.year, "Motor A", amps.rows)))
 
 
 def test_sets_from_a_file_come_in_together_and_none_is_none() -> None:
@@ -211,7 +220,7 @@ def test_sets_from_a_file_come_in_together_and_none_is_none() -> None:
     assert [one.name for one in job.document.readings[-2:]] == ["one", "two"]
     assert label_of(KRAUSE, TakeSets(({"name": "one"},))) == "1 set from CSV"
     assert label_of(KRAUSE, TakeSets(({"name": "one"}, {"name": "two"}))) == "2 sets from CSV"
-    assert "No row can be taken in" in refused(KRAUSE, TakeSets(()))
+    assert "commands-fields-edits-row-can" in codes_of(refused(KRAUSE, TakeSets(())))
 
 
 def test_a_set_from_a_panel_says_who_read_it() -> None:
@@ -227,7 +236,7 @@ def test_gains_follow_from_what_was_seen_and_a_job_without_a_loop_has_none() -> 
     loop = answer(LOOP).setup.loop
     assert loop and loop.gain.figure and tried.gain and tried.gain.si == pytest.approx(loop.gain.figure.value, rel=0.01)
     assert (tried.who, tried.at) == ("Ann", ANN.at)
-    assert "what the loop is to hold" in refused(KRAUSE, TryGains())
+    assert "setting-up-edits-say-first" in codes_of(refused(KRAUSE, TryGains()))
 
 
 def test_a_setting_is_tried_as_advised_and_a_panel_s_values_stand_beside_it() -> None:
@@ -237,7 +246,7 @@ def test_a_setting_is_tried_as_advised_and_a_panel_s_values_stand_beside_it() ->
     assert step.command and trial.frequency and trial.frequency.si == pytest.approx(step.command.value, abs=0.06)
     assert trial.airflow and trial.airflow.typed == "1,200 L/s" and trial.who == "Ann"
     assert label_of(HALL, TrySetting(step.step, flow)) != label_of(HALL, TrySetting(step.step))
-    assert "not there any more" in refused(HALL, TrySetting("s99"))
+    assert "setting-up-edits-duty-step" in codes_of(refused(HALL, TrySetting("s99")))
 
 
 def test_what_runs_saw_is_kept_no_finer_than_it_is_worth() -> None:
@@ -283,8 +292,8 @@ def test_a_device_brings_its_traits_and_none_takes_them_away() -> None:
 def test_what_is_said_by_name_says_who_and_nobody_says_nothing(command: Command, path: str) -> None:
     (edit,) = decide(Job.model_validate(HALL), command, ANN, lambda: answer(HALL))
     assert edit.by_name and edit.path == path and edit.after[-1]["at"] == ANN.at
-    assert "say who you are" in refused(HALL, command, NOBODY)
-    assert "say who you are" in refused(HALL, Withdraw(path, "s1", "wrong"), NOBODY)
+    assert "core-statements-named" in codes_of(refused(HALL, command, NOBODY))
+    assert "core-statements-named" in codes_of(refused(HALL, Withdraw(path, "s1", "wrong"), NOBODY))
 
 
 def test_marks_and_answers_for_stops_are_judged_by_what_follows_from_the_job() -> None:
@@ -295,8 +304,12 @@ def test_marks_and_answers_for_stops_are_judged_by_what_follows_from_the_job() -
     assert edit.by_name and edit.after[-1]["who"] == "Ann"
     finding = answer(stopped).findings[0].key
     assert made(stopped, MarkFinding(finding, MarkState.FIXED, "new")).document.marks[-1].finding == finding
-    assert "not there any more" in refused(stopped, MarkFinding("none", MarkState.FIXED))
-    assert "not there any more" in refused(stopped, WaiveStop("electronic", "volts", "x"))
+    assert "core-statements-mark-finding-finding-there" in codes_of(
+        refused(stopped, MarkFinding("none", MarkState.FIXED))
+    )
+    assert "core-statements-answer-for-stop-stop-there" in codes_of(
+        refused(stopped, WaiveStop("electronic", "volts", "x"))
+    )
 
 
 def test_an_edit_says_what_it_changes() -> None:
@@ -308,4 +321,4 @@ def test_a_set_of_an_earlier_clock_stands_in_nobody_s_way() -> None:
     ahead = changed(KRAUSE, readings__0__taken_at="2027-01-01 10:00")
     job = made(ahead, AddItem("readings"), TypeValue("call/notes", "x", "si"), RemoveItem("readings/s1"))
     assert [one.id for one in job.document.readings] == ["s2"]
-    assert "lies in the future" in refused(ahead, TypeValue("readings/s1/current", "3 A", "si"))
+    assert "readings-refuse-future" in codes_of(refused(ahead, TypeValue("readings/s1/current", "3 A", "si")))

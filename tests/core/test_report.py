@@ -215,6 +215,6 @@ def test_the_report_lists_what_is_open_and_no_standing_caution_nor_what_was_sett
     told, answer = report(**weak)
     open_ones = [one for one in answer.findings if not one.standing and one.is_open]
     assert any(one.standing for one in answer.findings) and len(told.found) == min(len(open_ones), 8)
-    assert any("capacitor" in plain(line) for line in told.found)
+    assert any("capacitor-off-label-run-capacitor" in codes_of(line) for line in told.found)
     settled, _ = report(**weak, marks=[{"id": "s1", "finding": "capacitor_off_label/s1", "state": "fixed"}])
     assert len(settled.found) < len(told.found)

@@ -15,7 +15,7 @@ from modest_rotor.core.phrase import plain
 from modest_rotor.core.stations.options import USUAL
 from tests.core.setup.test_setup_answer import HALL, WAITING, demo
 from tests.jobs import KRAUSE, assessed, changed
-from tests.said import refused_with
+from tests.said import codes_of, refused_with
 
 NAME = {"site": {"name": "A house", "units": "si"}, "machine": {"name": "Only a name"}, "document": {}}
 LINE = "HP 1/4 V 110 A 2.9 RPM 1725 HZ 60 PH 1 MFD 15.4"
@@ -90,7 +90,7 @@ def test_a_difference_cancels_what_both_share_and_a_tie_is_a_band_that_holds_nou
     first, second = measured(1000.0, **shared, **{"its own": 50.0}), measured(700.0, **shared, another=50.0)
     third = measured(690.0, **shared, **{"a third": 50.0})
     words = differences((("C", first), ("D", second), ("E", third)))
-    assert plain(words).startswith("C saves 300 ± 1.4e+02") and "D and E tie" in plain(words)
+    assert plain(words).startswith("C saves 300 ± 1.4e+02") and "ranking-differences-tie" in codes_of(words)
     assert "tie" in plain(differences((("C", first), ("D", first - measured(50.0, other=60.0)))))
     assert differences((("C", first),)) == () and differences((("C", "waits"), ("D", exactly(1.0)))) == ()
 
@@ -116,7 +116,7 @@ def test_of_a_dead_motor_the_same_kind_new_is_the_base_and_costs_are_what_is_mor
     told = {one.id: one for one in assessed(dead).options.options}
     apart = told["same"].energy.figure.value - told["ec"].energy.figure.value
     assert rows["ec"].saved.figure is not None and rows["ec"].saved.figure.value == pytest.approx(apart)
-    assert "dead" in plain(page.now[0].value.waits or ())
+    assert "term-nothing-the-motor-is-dead" in codes_of(page.now[0].value.waits or ())
 
 
 def test_a_protected_duty_stands_first_and_is_counted() -> None:

@@ -7,7 +7,7 @@ from datetime import datetime, timedelta
 import pytest
 
 from modest_rotor.formats.logger_csv import LogRefused, read_log
-from tests.said import refused_with
+from tests.said import codes_of, refused_with
 
 
 def rows(count: int = 300, step: int = 5, form: str = "%Y-%m-%d %H:%M", start: str = "2026-03-02 00:00") -> list[str]:
@@ -64,7 +64,7 @@ def test_a_clock_put_back_in_autumn_is_counted_on() -> None:
     before = rows(36, start="2026-10-25 00:00")
     after = rows(200, start="2026-10-25 02:00")
     report = read_log(log(before + after))
-    assert any("put back once" in remark for remark in report.remarks)
+    assert any("logger-csv-ordered-clock-put" in codes_of(remark) for remark in report.remarks)
     assert report.year.days == pytest.approx((36 + 200 - 1) * 5 / 1440, abs=0.001)
 
 

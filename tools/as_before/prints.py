@@ -19,6 +19,9 @@ FLOOR = 1e-9
 """A number of this size counts no longer: what is left of two that cancel."""
 
 
+PLAIN = frozenset((str, float, int, bool, type(None)))
+
+
 class Print(BaseModel):
     """What is kept of one part."""
 
@@ -53,6 +56,9 @@ def _weight(path: str) -> float:
 
 
 def _leaves(value: Any, path: str) -> Iterator[tuple[str, Any]]:
+    if type(value) in PLAIN:  # most are, and a half a million are asked
+        yield path, value
+        return
     if isinstance(value, BaseModel):
         value = {name: getattr(value, name) for name in type(value).model_fields}
     elif dataclasses.is_dataclass(value) and not isinstance(value, type):

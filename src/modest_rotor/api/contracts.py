@@ -16,7 +16,7 @@ from modest_rotor.core.job import Job, JobDocument, Machine
 from modest_rotor.core.numerals import NumberStyle
 from modest_rotor.core.phrase import Phrase, WithWords
 from modest_rotor.core.quantities import UnitSystem
-from modest_rotor.core.say import code_of
+from modest_rotor.core.said_codes import code_of, codes_in
 from modest_rotor.core.statements import Actor
 from modest_rotor.core.stations.readings import refuse_future
 from modest_rotor.core.stations.sheet import storable
@@ -75,6 +75,10 @@ class Problem(WithWords):
     code: str | None = Field(
         default_factory=lambda said: code_of(said["sentence"]),
         description="of the message, the same in every language",
+    )
+    codes: tuple[str, ...] = Field(
+        default_factory=lambda said: tuple(dict.fromkeys(codes_in(said["sentence"]))),
+        description="of the message and of every other that stands in it, such as the reason of a refusal",
     )
     saved: Saved = Saved.NOTHING
 

@@ -14,7 +14,8 @@ from starlette.requests import cookie_parser
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from modest_rotor.core.errors import Conflict, Refusal, UnknownItem
-from modest_rotor.core.say import Number, Reader, code_of, reader_of, reading, say, words_for
+from modest_rotor.core.said_codes import code_of, codes_in
+from modest_rotor.core.say import Number, Reader, reader_of, reading, say, words_for
 from modest_rotor.core.unfit import first_reason, reason_of
 from modest_rotor.fieldbus.errors import DeviceTrouble
 from modest_rotor.formats.photo import LARGEST_PHOTO
@@ -242,5 +243,6 @@ def _problem(status: int, sentence: str, field: str | None = None, saved: Saved 
     said, place = (
         None if text is None else text.encode("utf-8", "replace").decode() for text in (words_for(sentence), field)
     )
-    told = {"field": place, "sentence": said, "code": code_of(sentence), "saved": saved}
+    codes = list(dict.fromkeys(codes_in(sentence)))
+    told = {"field": place, "sentence": said, "code": code_of(sentence), "codes": codes, "saved": saved}
     return JSONResponse(told, status_code=status)

@@ -214,11 +214,6 @@ def tell(code: str, /, **values: Any) -> tuple[Any, ...]:
     return Sentence(code, values)
 
 
-def code_of(said: Any) -> str | None:
-    """The code of the message that was said; nothing of plain text."""
-    return said.code if isinstance(said, Words) else None
-
-
 def run_on(*parts: Any) -> tuple[Any, ...]:
     """A phrase of parts, each of them said elsewhere: text, figures and phrases."""
     return tell("text", text=parts)

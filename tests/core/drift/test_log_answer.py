@@ -23,6 +23,7 @@ from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.store.solving import put_right_here
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, WAITING, demo, told
 from tests.jobs import changed
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -120,7 +121,7 @@ def test_nothing_read_waits_and_a_calendar_goes_on_all_the_same() -> None:
 def test_a_meter_that_stands_still_is_called_frozen_and_one_that_moves_is_not() -> None:
     log = year()
     stuck = {name: np.concatenate([column[:300], np.full(60, column[299])]) for name, column in log.columns.items()}
-    assert "frozen" in plain(answer(replace(log, columns=stuck)).frozen)
+    assert "drift-answer-log-answer-every-value" in codes_of(answer(replace(log, columns=stuck)).frozen)
     assert answer(log).frozen == ()
 
 
@@ -142,10 +143,16 @@ def test_the_run_capacitor_is_told_and_calls_for_its_visit(
     if when is None:
         assert said.leaves is None and said.next_day is None
     elif when == "now":
-        assert said.leaves is None and said.next_day == TODAY and "outside its tolerance" in plain(said.next_why)
+        assert (
+            said.leaves is None
+            and said.next_day == TODAY
+            and "drift-answer-next-visit-run-capacitor" in codes_of(said.next_why)
+        )
     else:
         assert said.leaves is not None and said.leaves.likely == pytest.approx(BEGUN + 0.45 / 0.08 * 90, abs=1.0)
-        assert said.next_day == pytest.approx(said.leaves.earliest) and "may leave" in plain(said.next_why)
+        assert said.next_day == pytest.approx(
+            said.leaves.earliest
+        ) and "drift-answer-next-visit-run-capacitor-may" in codes_of(said.next_why)
 
 
 def test_a_capacitor_that_was_changed_begins_anew() -> None:
@@ -192,7 +199,9 @@ def test_a_run_capacitor_is_outside_its_own_tolerance_and_not_the_usual_one(tole
     log = Log(BEGUN + np.arange(4) * 90.0, ("x",) * 4, ("v",) * 4, {"capacitance": np.full(4, 6.9e-6)})
     plate = {"nameplate__run_capacitance": "7.5 µF", "nameplate__capacitor_tolerance": tolerance}
     said = answer(log, Job.model_validate(changed(BAGGAGE, **plate)))
-    assert ("Change it" in plain(said.capacitor)) is out and (said.next_day == TODAY) is out
+    assert ("drift-answer-capacitor-words-run-capacitor" in codes_of(said.capacitor)) is out and (
+        said.next_day == TODAY
+    ) is out
 
 
 @pytest.mark.parametrize("speed", [870.0, 1435.0])

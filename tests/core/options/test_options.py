@@ -165,14 +165,14 @@ def test_a_lower_tap_takes_what_was_read_on_it() -> None:
     assert step.input_power.value == pytest.approx(185) and "as read in set 2" in step.note
     assert step.flow.value / option(answer, "A").steps[0].flow.value == pytest.approx(1200 / 1710, rel=1e-6)
     waits = assessed(KRAUSE, **taps)
-    assert "lower tap" in plain(option(waits, "A").energy.waits)
+    assert "keep-solved-tap-unread" in codes_of(option(waits, "A").energy.waits)
     too_little = assessed(KRAUSE, readings=SETS, **{**taps, "duty__steps__1__flow_share": "90 %"})
     assert "keep-weighed-tap-gives" in codes_of(option(too_little, "A").steps[1].note)
 
 
 def test_an_option_that_moves_less_says_so() -> None:
     answer = assessed(KRAUSE, duty__part_flow="it runs full all the same")
-    assert "Moves less at half" in option(answer, "C").limits[0]
+    assert "limits-of-moves-less" in codes_of(option(answer, "C").limits[0])
     assert not any("Moves less" in limit for limit in option(assessed(KRAUSE), "C").limits)
 
 

@@ -6,8 +6,8 @@ from typing import Any
 
 import pytest
 
-from modest_rotor.core.phrase import plain
 from tests.jobs import KRAUSE, assessed, option
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -51,7 +51,7 @@ def test_a_new_capacitor_speeds_a_running_fan_up_a_little() -> None:
     speed, watts = full(right).speed, full(right).input_power
     assert 1710 < speed.value < 1740
     assert watts.value - watts.band < 1.02 * 305.8 < watts.value + watts.band
-    assert "of its label" in plain(right.repair.done[0])
+    assert "put-right-told-now-label" in codes_of(right.repair.done[0])
 
 
 def test_a_clean_wheel_gives_its_pressure_back_and_takes_more_power() -> None:

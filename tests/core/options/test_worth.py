@@ -95,7 +95,7 @@ def test_a_seasonal_price_is_weighed_by_its_hours() -> None:
     seasonal = worth(duty__tariff="seasonal", duty__summer_price="0.45 per kWh", duty__summer_share="50 %")
     assert seasonal.saved_money.figure.value == pytest.approx(flat * (0.25 + 0.45) / 2 / 0.25)
     lacking = worth(duty__tariff="seasonal")
-    assert "summer price" in plain(lacking.saved_money.waits)
+    assert "options-year-price-waits-waits-summer" in codes_of(lacking.saved_money.waits)
 
 
 def test_in_a_refrigerated_room_every_watt_is_saved_again_in_the_compressor() -> None:
@@ -205,7 +205,7 @@ def test_a_thermostat_s_cycles_make_hours_and_starts() -> None:
     assert duty.hours.figure.value == pytest.approx(2160)
     assert duty.starts.figure.value == pytest.approx(12960)
     too_many = assessed(KRAUSE, duty__steps=[{**steps[0], "minutes": "25 min"}]).duty
-    assert "more than an hour in an hour" in plain(too_many.hours.waits)
+    assert "stations-duty-refusal-cycles-min" in codes_of(too_many.hours.waits)
 
 
 def test_old_job_files_keep_their_costs() -> None:
@@ -239,7 +239,7 @@ def test_a_payback_is_open_where_the_saving_may_be_nothing_and_closed_where_it_m
         sure, likely = money.value - money.band > 0, money.value > 0
         seen.add((sure, likely))
         if not likely:
-            assert payback is None and "no saving" in plain(one.payback.waits)
+            assert payback is None and "money-results-never" in codes_of(one.payback.waits)
             continue
         assert payback.value == pytest.approx(one.cost.value / money.value, rel=1e-6)
         assert payback.low is not None and payback.low < payback.value

@@ -26,8 +26,10 @@ def demo(name: str) -> Any:
 
 def test_without_a_word_of_them_they_say_what_they_wait_for() -> None:
     c = option(assessed(KRAUSE), "C")
-    assert "emissions of the supply" in plain(c.saved_emissions.waits)
-    assert "heated or cooled" in plain(c.made_up_heat.waits) and "heated or cooled" in plain(c.net_money.waits)
+    assert "year-results-emissions-result-waits-emissions" in codes_of(c.saved_emissions.waits)
+    assert "year-results-season" in codes_of(c.made_up_heat.waits) and "year-results-season" in codes_of(
+        c.net_money.waits
+    )
     assert "price of heat" not in plain(c.saved_money.waits or ())
 
 
@@ -60,7 +62,7 @@ def test_starts_are_counted_and_are_little() -> None:
 
 def test_shares_beyond_all_hours_are_refused_in_a_sentence() -> None:
     c = option(assessed(KRAUSE, **{**ALL, "duty__heated_share": "80 %"}), "C")
-    assert "more than all of them" in plain(c.made_up_heat.waits) and c.saved_energy.figure
+    assert "economy-heat-and-cold" in codes_of(c.made_up_heat.waits) and c.saved_energy.figure
 
 
 @pytest.mark.slow

@@ -18,6 +18,7 @@ from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
 from modest_rotor.core.stations.readings import ReadingSet
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, told
 from tests.machines import IN_WG
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -80,7 +81,7 @@ def test_of_a_motor_that_died_the_proof_is_that_of_the_same_readings_and_says_ag
     assert dead.proof.verdict == alive.proof.verdict
     chosen = next(one for one in dead.options.options if one.letter == dead.proof.option)
     assert chosen.saved_energy.figure != chosen.saved_on_right
-    assert "against the old motor, put right" in plain(dead.proof.sentence)
+    assert "proof-answer-both-against" in codes_of(dead.proof.sentence)
     assert "against the old motor" not in plain(alive.proof.sentence)
 
 
@@ -95,7 +96,7 @@ def test_the_verdict_follows_the_watts(watts: str, verdict: str) -> None:
 def test_amps_alone_are_not_provable_with_these_meters() -> None:
     answer = proof(readings__1__input_power=None, readings__2__input_power=None)
     assert answer.verdict == "unprovable"
-    assert "amps alone never prove" in plain(answer.sentence)
+    assert "watts-paid-watts-amps-alone" in codes_of(answer.sentence)
     assert answer.saved.figure is None
 
 
@@ -164,7 +165,7 @@ def test_colder_air_after_is_corrected_where_it_was_read_both_times() -> None:
     baseline = answer.steps[0].same_flow.figure
     alike = proof(readings__0__entering="20 °C", readings__1__entering="20 °C").steps[0].same_flow.figure
     assert baseline and alike and baseline.value == pytest.approx(alike.value * 293.15 / 278.15, rel=1e-4)
-    assert "put to the air of now, +" in plain(answer.steps[0].air) and answer.steps[1].air == ()
+    assert "proof-steps-air" in codes_of(answer.steps[0].air) and answer.steps[1].air == ()
     warmer = proof(readings__0__entering="5 °C", readings__1__entering="20 °C").steps[0].air
     assert "put to the air of now, +" not in plain(warmer)
 
@@ -174,8 +175,10 @@ def test_what_else_changed_comfort_and_a_logger_are_told_apart_from_energy() -> 
         proof__filter_changed="yes", proof__season_changed="yes", proof__cycles_before="6", proof__cycles_after="3",
         proof__logged_days="14", proof__logged_energy="70 kWh",
     )  # fmt: skip
-    assert len(answer.changed) == 2 and any("only said" in plain(one) for one in answer.changed)
-    assert "Cycles an hour" in plain(answer.comfort[0])
+    assert len(answer.changed) == 2 and any(
+        "proof-steps-changed-another-season" in codes_of(one) for one in answer.changed
+    )
+    assert "proof-answer-comfort-cycles" in codes_of(answer.comfort[0])
     assert "1825" in plain(answer.logged), "70 kWh in 14 days make 1,825 kWh a year"
 
 
@@ -198,7 +201,7 @@ def test_a_part_of_the_year_keeps_no_promise_unless_somebody_says_why() -> None:
     whole = proof()
     assert (
         whole.verdict == "inside"
-        and "kept its promise" in plain(whole.sentence)
+        and "proof-answer-verdict-kept-promise" in codes_of(whole.sentence)
         and "of the hours" not in plain(whole.sentence)
     )
     readings = BAGGAGE["document"]["readings"]
@@ -209,7 +212,7 @@ def test_a_part_of_the_year_keeps_no_promise_unless_somebody_says_why() -> None:
     share = hours[0] / sum(hours)
     assert "one of two steps was read" in words and f"{share:.4g} " in words and "not read: " in words
     reason = proof(readings=[*readings[: 1 + FULL - 1], readings[FULL]], proof__unread="hall closed until spring")
-    assert reason.verdict == "inside" and "on what was read" in plain(reason.sentence)
+    assert reason.verdict == "inside" and "proof-answer-verdict-kept-promise-what" in codes_of(reason.sentence)
     assert "hall closed until spring" in plain(reason.sentence)
 
 

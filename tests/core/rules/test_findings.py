@@ -159,14 +159,14 @@ def test_static_flow_per_ton_and_rise() -> None:
         for one in assessed(KRAUSE, target={"rise": "45-80 °F"}, **cool).findings
         if one.rule == "rise_outside_plate"
     )
-    assert "is below" in plain(below.sentence) and "too much air" in plain(below.action)
+    assert "is below" in plain(below.sentence) and "air-rise-outside-plate-too-much" in codes_of(below.action)
     # 75 °F against 74 °F: two thermometers of ± 0.5 K cannot tell that apart (√2 × 0.5 K is 1.3 °F).
     assert "rise_outside_plate" not in rules(assessed(KRAUSE, target={"rise": "45-74 °F"}, **rise))
 
 
 def test_blocked_air_cooks_though_it_draws_less() -> None:
     blocked = assessed(KRAUSE, nameplate__duty="air over", **{f"{SET}duct": "blocked", f"{SET}current": "2.0 A"})
-    assert "draws less" in plain(finding(blocked, "blocked_air_cooks").sentence)
+    assert "rules-load-starved-draws-less" in codes_of(finding(blocked, "blocked_air_cooks").sentence)
     assert "blocked_air_cooks" not in rules(assessed(KRAUSE, nameplate__duty="air over"))
 
 
@@ -226,7 +226,7 @@ def test_a_dead_capacitor_motor_is_followed_step_by_step() -> None:
     assert all(step.caution for step in way.steps)
     way = dead(checks={"sound": "hums", "line_volts": "yes", "turns": "free", "capacitance": "6 µF"})
     assert states(way)[:4] == ["good", "good", "good", "fault"]
-    assert "run capacitor is the fault" in plain(
+    assert "table-dead-steps-verdict-capacitor-checks-capacitance" in codes_of(
         way.verdict or ()
     ) and "table-dead-steps-action-capacitor-checks-capacitance" in codes_of(way.action or "")
 
@@ -250,7 +250,7 @@ def test_a_dead_motor_whose_thermal_switch_is_open_waits() -> None:
             "thermal": "open and hot",
         }
     )
-    assert "thermal switch is open" in plain(
+    assert "table-dead-steps-verdict-capacitor-checks-thermal" in codes_of(
         way.verdict or ()
     ) and "table-dead-steps-action-capacitor-checks-thermal" in codes_of(way.action or "")
 
@@ -263,9 +263,11 @@ def test_an_electronic_motor_that_is_good_has_its_module_replaced() -> None:
         checks={**checks, "turns": "free", "module": "separate"},
         identification=good,
     )
-    assert "The motor is good" in plain(way.verdict or ()) and "Replace the module" in plain(way.verdict or ())
+    assert "dead-all-good-motor-good" in codes_of(way.verdict or ()) and "dead-module-replace-module" in codes_of(
+        way.verdict or ()
+    )
     no_command = dead(nameplate__motor_kind="electronic", checks={**checks, "command": "no"})
-    assert "No command" in plain(no_command.verdict or ())
+    assert "table-dead-steps-verdict-electronic-checks-command" in codes_of(no_command.verdict or ())
 
 
 def test_a_three_phase_motor_on_two_lines() -> None:
@@ -274,12 +276,12 @@ def test_a_three_phase_motor_on_two_lines() -> None:
         nameplate__run_capacitance=None,
         checks={"fault_word": "E07", "overload": "closed", "all_phases": "no"},
     )
-    assert "line is missing" in plain(way.verdict or "")
+    assert "table-dead-steps-verdict-three-phase-checks-all-phases" in codes_of(way.verdict or "")
 
 
 def test_a_dead_motor_of_unknown_kind_is_sent_to_the_plate() -> None:
     way = dead(nameplate={})
-    assert "kind of motor" in plain(way.verdict or ()) and not way.steps
+    assert "dead-way" in codes_of(way.verdict or ()) and not way.steps
 
 
 SHORT = {
@@ -304,17 +306,17 @@ def opened(amps: str) -> list[dict[str, Any]]:
 
 def test_amps_that_climb_blame_the_duct_and_amps_that_do_not_go_on_to_the_capacitor() -> None:
     climbed = chain(readings=opened("3.6 A"))
-    assert "climbed" in plain(climbed.verdict or ()) and "chain-short-of-air-seal-again" in codes_of(
-        climbed.action or ""
-    )
+    assert "chain-short-of-air-amps-climbed" in codes_of(
+        climbed.verdict or ()
+    ) and "chain-short-of-air-seal-again" in codes_of(climbed.action or "")
     still = chain(readings=opened("3.19 A"))
     assert states(still) == ["good", "next", "later", "later"]
     weak = opened("3.19 A")
     weak[0]["capacitance"] = "8 µF"
-    assert "capacitor is weak" in plain(chain(readings=weak).verdict or ())
+    assert "chain-capacitor-capacitor-weak" in codes_of(chain(readings=weak).verdict or ())
     weak[0]["capacitance"] = "15.3 µF"
     assert states(chain(readings=weak)) == ["good", "good", "good", "next"]
-    assert "look at the wheel" in plain(chain(readings=weak, checks={"turns": "free"}).verdict or ())
+    assert "chain-motor-side-good-look" in codes_of(chain(readings=weak, checks={"turns": "free"}).verdict or ())
 
 
 def test_marks_settle_a_finding_and_stay() -> None:
@@ -331,7 +333,7 @@ def test_marks_settle_a_finding_and_stay() -> None:
 
 def test_options_say_what_is_repaired_first() -> None:
     weak = assessed(KRAUSE, **{f"{SET}capacitance": "8 µF"})
-    assert "microfarads against the label" in plain(finding(weak, "repair_first").sentence)
+    assert "table-rules-watches-capacitor-off-label" in codes_of(finding(weak, "repair_first").sentence)
     fixed = [{"id": "s1", "finding": "capacitor_off_label/s1", "state": "fixed"}]
     assert "repair_first" not in rules(assessed(KRAUSE, **{f"{SET}capacitance": "8 µF"}, marks=fixed))
 

@@ -86,7 +86,9 @@ def test_two_taps_are_never_energised_at_once_where_there_are_taps(
 ) -> None:
     said = standing(assessed(data, **changes))["live_readings"]
     assert ("safety-live-readings-change-speed" in codes_of(said.action)) is taps
-    assert "safety-live-readings-prove-meter" in codes_of(said.action) and "qualified" in plain(said.sentence)
+    assert "safety-live-readings-prove-meter" in codes_of(
+        said.action
+    ) and "safety-live-readings-live-measurements" in codes_of(said.sentence)
 
 
 def test_what_destroys_and_what_stays_charged_is_named() -> None:

@@ -10,6 +10,7 @@ from modest_rotor.core.assess import assess, fit_job
 from modest_rotor.core.assessment import Assessment
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
+from tests.said import codes_of
 
 pytestmark = pytest.mark.slow
 
@@ -83,9 +84,9 @@ def test_the_plate_goes_the_way_that_the_clamp_says(trial: dict[str, Any], outco
 def test_it_cannot_be_reached_only_wide_open_and_the_duct_off_tells_why() -> None:
     short = {"current": "1.70 A", "opening": "wide open"}
     climbs = advice(short, {"current": "2.30 A", "opening": "duct off at the unit"})
-    assert climbs.outcome == "cannot" and "the duct is too tight" in plain(climbs.sentence)
+    assert climbs.outcome == "cannot" and "plate-loop-wide-open-cannot-reached" in codes_of(climbs.sentence)
     stays = advice(short, {"current": "1.71 A", "opening": "duct off at the unit"})
-    assert stays.outcome == "cannot" and "capacitor, then volts, then bearings" in plain(stays.sentence)
+    assert stays.outcome == "cannot" and "plate-loop-wide-open-capacitor-then" in codes_of(stays.sentence)
     assert advice({"current": "1.70 A"}).outcome == "again"  # nobody said that it stands wide open
 
 
@@ -103,7 +104,9 @@ def test_a_plate_brought_to_its_amps_step_by_step() -> None:
         found = advice(*trials)
         if found.outcome == "inside":
             break
-        assert found.outcome == "again" and ("Open" in plain(found.sentence)) is (amps < 1.98)
+        assert found.outcome == "again" and ("plate-loop-plate-advice-open-further" in codes_of(found.sentence)) is (
+            amps < 1.98
+        )
         amps += 0.6 * (1.98 - amps)
     assert found.outcome == "inside" and len(trials) <= 5 and abs(amps - 1.98) < 0.12
 

@@ -102,14 +102,14 @@ def test_a_stop_keeps_the_list_open_and_says_so_everywhere() -> None:
     assert any("stopped by Ann" in plain(stop) for stop in whole.setup.stops)
     rail = {str(entry.station): entry for entry in whole.rail}
     assert rail["setup"].severity == "stop" and plain(rail["proof"].phrase) == "held up: Set-up is stopped"
-    assert whole.board.stopped and "Set-up is stopped" in plain(whole.board.sentence)
+    assert whole.board.stopped and "rail-headline-set-up" in codes_of(whole.board.sentence)
     lifted = [{"id": "s1", "step": "free", "state": "stop", "who": "Ann"}, {"id": "s2", "step": "free", "who": "Bo"}]
     assert setup(HALL, setup__signs=lifted).stops == ()
 
 
 def test_rotation_that_is_wrong_on_the_bypass_stops() -> None:
     answer = setup(HALL, setup__rotation_output="right", setup__rotation_bypass="wrong")
-    assert "bypass" in plain(step(answer, "rotation_drive").stop)
+    assert "setup-steps-stop-bypass" in codes_of(step(answer, "rotation_drive").stop)
 
 
 def test_the_drive_is_set_by_the_plate_of_its_motor() -> None:
@@ -125,7 +125,7 @@ def test_the_drive_is_set_by_the_plate_of_its_motor() -> None:
         and drive.highest.figure
         and drive.highest.figure.value == 50
     )
-    assert "no fault" in plain(drive.start_up)
+    assert "drive-settings-start-up-every-start" in codes_of(drive.start_up)
 
 
 ON_A_CONTROLLER = {
@@ -176,7 +176,7 @@ def test_a_step_inside_a_band_moves_and_says_what_that_does_to_the_flow() -> Non
     answer = setup(HALL, setup__sweep={"low": "25 Hz", "marks": marks(loud - 1, loud, loud + 1)})
     moved = answer.commands[1]
     assert moved.command is not None and abs(moved.command.value - free.command.value) > 0.4
-    assert "moved from" in plain(moved.moved) and moved.expected and free.expected
+    assert "commands-moved" in codes_of(moved.moved) and moved.expected and free.expected
     ratio = moved.command.value / free.command.value
     assert moved.expected.value / free.expected.value == pytest.approx(ratio, rel=0.1), "flow goes with speed"
     assert ("+" in plain(moved.moved)) is (ratio > 1), "more flow is told with its sign"
@@ -185,7 +185,7 @@ def test_a_step_inside_a_band_moves_and_says_what_that_does_to_the_flow() -> Non
 def test_what_was_not_swept_stays_allowed_and_is_said() -> None:
     sweep = setup(HALL, setup__sweep={"low": "25 Hz", "marks": marks(50)}).sweep
     assert sweep is not None and sweep.low.value == 10 and sweep.high.value == 49
-    assert any("Not swept" in plain(sentence) for sentence in sweep.sentences)
+    assert any("setup-answer-not-swept-swept-below" in codes_of(sentence) for sentence in sweep.sentences)
 
 
 def test_most_of_it_loud_is_a_stop_for_the_motor_and_its_mounts() -> None:
@@ -292,7 +292,9 @@ def test_a_reading_inside_ends_the_loop_and_one_outside_goes_on() -> None:
     assert advice("1,265 L/s").outcome == "inside"
     again = advice("1,400 L/s")
     assert again.outcome == "again" and again.command and again.command.value < 29.6
-    assert "cannot prove" in plain(advice("1,265 L/s").sentence), "a hood of ± 7 % cannot prove ± 5 %"
+    assert "commands-sentence-reading-cannot" in codes_of(advice("1,265 L/s").sentence), (
+        "a hood of ± 7 % cannot prove ± 5 %"
+    )
 
 
 @pytest.mark.parametrize(

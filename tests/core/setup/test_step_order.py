@@ -92,7 +92,10 @@ def test_every_step_of_every_list_is_refused_until_what_it_rests_on_is_signed_an
         assert refusal(answer, name) is None, name
         for later in answer.steps[place + 1 :]:
             if name in rests_on([row for row in ROWS if row["step"] in names])[later.step]:
-                assert "First step" in (refusal(answer, later.step) or ""), (name, later.step)
+                assert "setup-steps-refusal-to-sign-first-step" in codes_of(refusal(answer, later.step) or ""), (
+                    name,
+                    later.step,
+                )
     done = waiting(as_signed(names), **LINK)
     assert done.done == len(names) and not any(one.is_open or one.reopened or one.after for one in done.steps)
 
@@ -101,7 +104,9 @@ def test_power_is_refused_with_a_wrong_link_and_before_any_volts() -> None:
     """231 V on a link for 115 V; and nothing typed at all: both could be signed before."""
     before = every_name()[: every_name().index("power")]
     wrong = waiting(as_signed(before), first_volts="231 V", link="115 V", second_volts="230 V")
-    assert step(wrong, "voltage_selector").stopped and "First step" in (refusal(wrong, "power") or "")
+    assert step(wrong, "voltage_selector").stopped and "setup-steps-refusal-to-sign-first-step" in codes_of(
+        refusal(wrong, "power") or ""
+    )
     none = waiting(as_signed([name for name in before if name not in ("voltage_selector", "plugs")]))
     assert "setup-steps-refusal-to-sign-first-step" in codes_of(refusal(none, "power") or "") and refusal(
         none, "voltage_selector"

@@ -6965,6 +6965,11 @@ export interface components {
              * @description of the message, the same in every language
              */
             code?: string | null;
+            /**
+             * Codes
+             * @description of the message and of every other that stands in it, such as the reason of a refusal
+             */
+            codes?: string[];
             /** @default nothing */
             saved: components["schemas"]["Saved"];
         };
