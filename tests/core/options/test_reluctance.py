@@ -108,7 +108,9 @@ def test_too_much_torque_asks_for_the_next_size_and_too_much_speed_is_told() -> 
     """1,190 W at 1,445 rpm are 0.82 W a turn; 1,500 W at 1,000 rpm give 1.5, 1,500 W at 2,000 rpm 0.75."""
     product = {"code": "rr", "name": "named", "type": "motor", "rated_power": "1,500 W", "rated_speed": "1,000 rpm"}
     notes = of_kind(OPEN, OptionKind.RELUCTANCE, own={"product": product}).steps[0].note
-    assert "options-electronic-noted-above-speed" in codes_of(notes) and "next size up" not in notes
+    assert "options-electronic-noted-above-speed" in codes_of(
+        notes
+    ) and "options-electronic-noted-needs-torque" not in codes_of(notes)
     fast = product | {"rated_power": "1,500 W", "rated_speed": "2,000 rpm"}
     assert "options-electronic-noted-needs-torque" in codes_of(
         of_kind(OPEN, OptionKind.RELUCTANCE, own={"product": fast}).steps[0].note

@@ -11,6 +11,7 @@ from modest_rotor.core.assess import assess, causes, fit_job
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from tests.jobs import changed
+from tests.said import codes_of
 
 PLATES: dict[str, dict[str, Any]] = {
     "split-capacitor": {"rated_power": "1/2 hp", "rated_voltage": "115 V", "rated_current": "7.4 A", "rated_speed": "1075 rpm", "frequency": "60 Hz", "phases": 1, "run_capacitance": "10 µF"},
@@ -166,8 +167,8 @@ def test_capacitor_volts_that_rise_as_air_is_blocked_are_a_change_that_is_shown(
 
 def test_an_empty_set_is_not_nothing_found() -> None:
     data = changed(job("three-phase").model_dump(mode="json"), readings=[{"id": "s1"}])
-    rail = {str(entry.station): plain(entry.phrase) for entry in assess(Job.model_validate(data)).rail}
-    assert rail["findings"] != "nothing found"
+    rail = {str(entry.station): entry.phrase for entry in assess(Job.model_validate(data)).rail}
+    assert "rail-findings-nothing-found" not in codes_of(rail["findings"])
 
 
 @pytest.mark.parametrize(

@@ -7,7 +7,7 @@ from typing import Any
 import pytest
 
 from modest_rotor.core.options.contract import OptionKind
-from modest_rotor.core.phrase import plain
+from modest_rotor.core.phrase import Phrase, plain
 from modest_rotor.core.setup.answer import SetupAnswer
 from modest_rotor.core.setup.steps import LIVE, SetupStep, refusal_to_sign, rests_on
 from modest_rotor.core.stations.setup import SignState
@@ -175,7 +175,7 @@ def test_a_drive_on_the_motor_that_is_there_takes_nothing_out() -> None:
     assert not {"remove", "compare", "parts", "attitude", "discharge_electronics"} & names
     assert {"isolate", "prove_dead", "photograph", "voltage_selector", "overload", "fuse"} <= names
     for one in answer.steps:
-        assert "new plate" not in plain(one.value) and "Take the motor out" not in one.do
+        assert "setup-steps-overload-new-plate" not in codes_of(one.value) and "Take the motor out" not in one.do
 
 
 @pytest.mark.parametrize(
@@ -208,17 +208,14 @@ def test_the_new_capacitor_is_that_of_the_chosen_product() -> None:
     }  # fmt: skip
     asked = {"id": "same", "kind": str(OptionKind.SAME_KIND)}
 
-    def said(**of_product: Any) -> str:
+    def value(**of_product: Any) -> Phrase:
         candidates = [asked | ({"product": product | of_product} if of_product else {})]
-        return plain(
-            step(setup(WAITING, decision__chosen="same", options__candidates=candidates), "capacitor_new").value
-        )
+        return step(setup(WAITING, decision__chosen="same", options__candidates=candidates), "capacitor_new").value
 
-    assert "15 " not in said(run_capacitance="12.5 µF", capacitor_voltage="440 V") and "1.25e-05" in said(
-        run_capacitance="12.5 µF"
-    )
-    assert "not by that of the old one" in said(name="No capacitor printed")
-    assert "compare with the new motor's own label" in said()
+    assert "15 " not in plain(value(run_capacitance="12.5 µF", capacitor_voltage="440 V"))
+    assert "1.25e-05" in plain(value(run_capacitance="12.5 µF"))
+    assert "setup-steps-new-capacitor-label-new" in codes_of(value(name="No capacitor printed"))
+    assert "setup-steps-new-capacitor-today-s" in codes_of(value())
 
 
 def test_the_finished_demo_is_signed_in_the_order_of_its_steps() -> None:
