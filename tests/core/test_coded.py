@@ -180,7 +180,12 @@ def test_names_of_version_2_become_the_standard_terms_and_those_of_today_stay() 
     )
     for place in TERMS_OF_3.values():
         value_at(Job.model_validate({"site": {"name": "x"}, **TODAY}), place)
-    for odd in ({"document": None}, {"document": {"setup": 3, "plate": None}}, {"document": {"setup": {"signs": [7]}}}):
+    for odd in (
+        {"document": None},
+        {"document": {"setup": 3, "plate": None}},
+        {"document": {"setup": {"signs": [7, {"step": []}, {"step": None}]}}},
+        {"machine": 3, "document": []},
+    ):
         standard_terms(odd)
 
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from copy import deepcopy
 from typing import Any, Literal
 
 Document = dict[str, Any]
@@ -75,24 +74,33 @@ def value_today(path: str, value: Any) -> Any:
 
 
 def _with_terms(parts: Document) -> Document:
-    """Parts of a document, as deep as they are given, under the names of version 3."""
-    parts = deepcopy(parts)
+    """Parts of a document, as deep as they are given, under the names of version 3; what was given stays as it was.
+
+    Where both names stand, neither is dropped: whoever reads it refuses the one that is none.
+    """
+    parts = dict(parts)
     for before, now in TERMS_OF_3.items():
-        *above, last = before.split("/")
-        place: Any = parts
-        for step in above:
-            place = place.get(step) if isinstance(place, dict) else None
-        if isinstance(place, dict) and last in place:
-            place.setdefault(now.split("/")[-1], place.pop(last))
-    for sign in _list(_dict(parts.get("setup")).get("signs")):
-        if isinstance(sign, dict) and sign.get("step") in STEPS_OF_3:
-            sign["step"] = STEPS_OF_3[sign["step"]]
+        root, _, field = before.partition("/")
+        if not field:
+            parts = _renamed(parts, before, now)
+        elif root in parts:
+            parts[root] = _renamed(parts[root], field, now.removeprefix(f"{root}/"))
+    signs = _dict(parts.get("setup")).get("signs")
+    if isinstance(signs, list | tuple):
+        parts["setup"] = parts["setup"] | {"signs": [_sign(one) for one in signs]}
     return parts
+
+
+def _renamed(part: Any, before: str, now: str) -> Any:
+    if not isinstance(part, dict) or before not in part or now in part:
+        return part
+    return {now if name == before else name: value for name, value in part.items()}
+
+
+def _sign(sign: Any) -> Any:
+    step = _dict(sign).get("step")
+    return sign | {"step": STEPS_OF_3[step]} if isinstance(step, str) and step in STEPS_OF_3 else sign
 
 
 def _dict(found: Any) -> Document:
     return found if isinstance(found, dict) else {}
-
-
-def _list(found: Any) -> list[Any]:
-    return found if isinstance(found, list) else []
