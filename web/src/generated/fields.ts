@@ -1548,7 +1548,7 @@ export const fields = {
   "checks/enable": {
     "label": "Are enable and voltage selector right?",
     "help": true,
-    "term": "link",
+    "term": "voltage-selector",
     "choices": [
       "yes",
       "no"
@@ -2843,7 +2843,7 @@ export const fields = {
     "help": true,
     "quantity": "rated_voltage",
     "basis": "plate",
-    "term": "link"
+    "term": "voltage-selector"
   },
   "setup/device": {
     "label": "Device",
