@@ -110,7 +110,11 @@ function Choices({
               </option>
             ))}
           </Pick>
-          <Press type="button" onClick={() => put({ of: "product", name: product, machine_type: machineType })} data-put-product>
+          <Press
+            type="button"
+            onClick={() => put({ of: "product", name: product, machine_type: machineType })}
+            data-put-product
+          >
             {say("rig-chooser-put-up-2")}
           </Press>
         </Source>

@@ -220,9 +220,13 @@ function Fan({ desk, rig, applied, x, y, radius, turns }: FanProps) {
   return (
     <g color="var(--chakra-colors-ink)">
       {rig.machine_type === "forward-curved" && <Scroll x={x} y={y} radius={radius} />}
-      {rig.machine_type === "pump" && <circle cx={x} cy={y} r={radius + 3} fill="none" stroke={ink} strokeWidth={1.4} />}
+      {rig.machine_type === "pump" && (
+        <circle cx={x} cy={y} r={radius + 3} fill="none" stroke={ink} strokeWidth={1.4} />
+      )}
       <g ref={wheel} data-wheel>
-        {!applied.bare && <path d={blades(rig.machine_type, x, y, radius)} fill="none" stroke={ink} strokeWidth={1.6} />}
+        {!applied.bare && (
+          <path d={blades(rig.machine_type, x, y, radius)} fill="none" stroke={ink} strokeWidth={1.6} />
+        )}
       </g>
       <circle
         cx={x}

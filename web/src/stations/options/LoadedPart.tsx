@@ -44,7 +44,9 @@ function Drawn({ flow, pump }: { flow: string; pump: boolean }) {
   const found = useQuery<Loaded[], Refused>({
     queryKey: ["loaded", view.id, view.revision, resistance_factor],
     queryFn: () =>
-      taken(api.GET("/api/jobs/{job_id}/loaded", { params: { path: { job_id: view.id }, query: { resistance_factor } } })),
+      taken(
+        api.GET("/api/jobs/{job_id}/loaded", { params: { path: { job_id: view.id }, query: { resistance_factor } } }),
+      ),
     placeholderData: (before) => before,
   });
   const drawn = found.data ?? [];

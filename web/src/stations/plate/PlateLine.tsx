@@ -22,7 +22,11 @@ export function PlateLine() {
   };
   return (
     <Part title={say("plate-line-typed-one")} sentence={<Help path="nameplate/line" />}>
-      <WordsField path="nameplate/line" lines={2} placeholder="HP 3/4 V 208-230 A 4.8 RPM 1075 HZ 60 PH 1 MFD 10 FR 48Y" />
+      <WordsField
+        path="nameplate/line"
+        lines={2}
+        placeholder="HP 3/4 V 208-230 A 4.8 RPM 1075 HZ 60 PH 1 MFD 10 FR 48Y"
+      />
       <SiteNumbers />
       {pieces.length > 0 && (
         <Box

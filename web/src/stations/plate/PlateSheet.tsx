@@ -36,7 +36,13 @@ const KIND_WORDS: Record<string, string> = {
 };
 
 const SECOND = ["nameplate/second_voltage", "nameplate/second_current"] as const;
-const UNLIKE = ["nameplate/speeds", "nameplate/low_speed", "nameplate/low_power", "nameplate/low_current", "nameplate/build"] as const;
+const UNLIKE = [
+  "nameplate/speeds",
+  "nameplate/low_speed",
+  "nameplate/low_power",
+  "nameplate/low_current",
+  "nameplate/build",
+] as const;
 const CAPACITOR = [
   "nameplate/capacitor_voltage",
   "nameplate/capacitor_tolerance",

@@ -283,7 +283,9 @@ function Beside({ set, before, number, step }: BesideProps) {
   const { quantity = "" } = factsOf(`readings/x/${step.field}`);
   const now = (set[step.field as Field] ?? null) as Entry | null;
   const last = (before?.[step.field as Field] ?? null) as Entry | null;
-  const plate = ((view.document.nameplate ?? {}) as Record<string, unknown>)[ON_PLATE[step.field] ?? ""] as Entry | null;
+  const plate = ((view.document.nameplate ?? {}) as Record<string, unknown>)[
+    ON_PLATE[step.field] ?? ""
+  ] as Entry | null;
   const answer = sets.find((one) => one.id === set.id);
   const band = answer?.bands[step.field];
   const change = answer?.changes.find((one) => one.field === (CHANGE[step.field] ?? step.field));
