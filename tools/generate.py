@@ -22,7 +22,7 @@ from modest_rotor.core.bench.why import Meter
 from modest_rotor.core.coded import Coded, names_of
 from modest_rotor.core.glossary import all_terms, term_of_field
 from modest_rotor.core.identify.perturb import Measurand
-from modest_rotor.core.job import JobDocument, Machine
+from modest_rotor.core.job import FORMAT_VERSION, JobDocument, Machine
 from modest_rotor.core.options.checks.place import Fits
 from modest_rotor.core.options.loading import Holds as LoadedHolds
 from modest_rotor.core.options.registry import OPTIONS
@@ -64,7 +64,7 @@ def main() -> int:
         GENERATED / "labels.ts": _labels(),
         GENERATED / "kinds.ts": _kinds(),
         GENERATED / "nodes.ts": f"{HEADER}export const ROW_FIELDS = {json.dumps(ROW_FIELDS)} as const;\n",
-        ROOT / "docs" / "formats" / "job-2.schema.json": _pretty(job_schema()),
+        ROOT / "docs" / "formats" / f"job-{FORMAT_VERSION}.schema.json": _pretty(job_schema()),
         ROOT / "docs" / "formats" / "device-1.schema.json": _pretty(profile_schema()),
         ROOT / "docs" / "formats" / "experiment-1.schema.json": _pretty(Experiment.model_json_schema()),
     }

@@ -12,14 +12,14 @@ import pytest
 
 from modest_rotor.core.assess import assess
 from modest_rotor.core.job import Job
-from modest_rotor.core.upgrades import NEWEST
+from modest_rotor.core.upgrades import NEWEST, TERMS_OF_3
 from modest_rotor.demo.load import DEMO_JOBS
 from modest_rotor.formats.job_file import JobFileRefused, job_schema, read_job, write_job
 from tests.jobs import KRAUSE, changed, rules
 
 pytestmark = pytest.mark.slow
 
-PUBLISHED = Path(__file__).parents[2] / "docs" / "formats" / "job-2.schema.json"
+PUBLISHED = Path(__file__).parents[2] / "docs" / "formats" / f"job-{NEWEST}.schema.json"
 
 
 def test_the_published_schema_is_the_programs_own_and_valid() -> None:
@@ -33,6 +33,19 @@ def test_a_written_job_satisfies_the_schema_and_reads_back_the_same() -> None:
     jsonschema.validate(json.loads(text), job_schema())
     assert read_job(text) == job
     assert write_job(read_job(text)) == text
+
+
+def test_every_version_keeps_its_schema_with_the_names_that_it_had() -> None:
+    def places(version: int) -> set[str]:
+        schema = json.loads(PUBLISHED.with_name(f"job-{version}.schema.json").read_text(encoding="utf-8"))
+        kinds = schema["$defs"]
+        parts = kinds["JobDocument"]["properties"] | {"machine": {"$ref": "#/$defs/Machine"}}
+        found = {root: kinds.get(part.get("$ref", "").rpartition("/")[2], {}) for root, part in parts.items()}
+        return found.keys() | {f"{root}/{name}" for root, kind in found.items() for name in kind.get("properties", ())}
+
+    before, now = set(TERMS_OF_3), set(TERMS_OF_3.values())
+    assert before <= places(1) and before <= places(2) and not before & places(3)
+    assert now <= places(3) and not now & places(2)
 
 
 def test_evidence_survives_as_typed() -> None:
