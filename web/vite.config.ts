@@ -20,5 +20,11 @@ export default defineConfig({
     rolldownOptions: { output: { codeSplitting: { groups: [SHARED] } } },
   },
   server: { host: "127.0.0.1", proxy: { "/api": "http://127.0.0.1:8420" } },
-  test: { environment: "jsdom", include: ["tests/**/*.test.{ts,tsx}"], restoreMocks: true, unstubGlobals: true },
+  test: {
+    environment: "jsdom",
+    include: ["tests/**/*.test.{ts,tsx}"],
+    restoreMocks: true,
+    unstubGlobals: true,
+    testTimeout: 60_000, // a machine at work on much else is no fault of what is tested
+  },
 });

@@ -113,3 +113,20 @@ def test_no_request_of_any_shape_is_a_server_error(operation: Any, parameters: d
 
 def test_every_route_is_among_them() -> None:
     assert len(OPERATIONS) == sum(len(methods) for methods in create_app().openapi()["paths"].values()) >= 14
+
+
+@pytest.mark.parametrize(
+    ("method", "path", "status", "code"),
+    [
+        ("GET", "/api/nowhere", 404, "pages-no-such-address"),
+        ("GET", "/assets/gone.js", 404, "pages-no-such-file"),
+        ("DELETE", "/api/board", 405, "guard-not-allowed"),
+    ],
+)
+def test_what_the_framework_refuses_is_said_in_the_readers_words(
+    client: TestClient, method: str, path: str, status: int, code: str
+) -> None:
+    answer = client.request(method, path)
+    assert (answer.status_code, answer.json()["code"]) == (status, code)
+    other = client.request(method, path, headers={"accept-language": "es"})
+    assert other.json()["code"] == code and other.json()["sentence"] != answer.json()["sentence"]

@@ -23,7 +23,7 @@ from tests.jobs import changed
 from tests.machine_time import MachineTime, kept_in
 
 pytestmark = [pytest.mark.database, pytest.mark.slow]
-PATIENCE_S = 60.0
+PATIENCE_S = 240.0
 LONGEST_RAMP_S = 60.0
 """Seconds of a simulated machine after which it stands where it was told."""
 

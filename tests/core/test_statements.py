@@ -33,7 +33,7 @@ from tests.said import refused_with
 
 ANN, BO, NOBODY = (Actor(name, "2026-11-29 10:00") for name in ("Ann", "Bo", "  "))
 STOPPED = changed(
-    KRAUSE, options__fitting={"listing_allows": "no"}, readings__0__capacitance="8 µF", setup__link="400 V"
+    KRAUSE, options__fitting={"listing_allows": "no"}, readings__0__capacitance="8 µF", setup__voltage_selector="400 V"
 )
 WEAK = "capacitor_off_label/s1"
 

@@ -24,7 +24,7 @@ from tests.machine_time import kept_in
 from tests.said import codes_of
 
 pytestmark = [pytest.mark.database, pytest.mark.usefixtures("store")]
-PATIENCE_S = 60.0
+PATIENCE_S = 240.0
 
 
 @pytest.fixture

@@ -190,7 +190,7 @@ def test_a_photograph_is_attached_and_a_script_is_not(screen: Screen, applicatio
     screen.field("Photograph of the plate").send_keys(str(bad))
     screen.sees("This is no photograph")
     screen.field("Photograph of the plate").send_keys(str(good))
-    image = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, 'img[alt^="plate"]'))
+    image = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, 'img[alt^="Photograph of the plate"]'))
     screen.until(lambda: screen.run("return arguments[0].naturalWidth", image) == 300)  # stands upright
     screen.press("take away")
     screen.sees("put back")

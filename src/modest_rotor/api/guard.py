@@ -200,10 +200,15 @@ def _done_before(_: Request, error: KnownCommand) -> JSONResponse:
     return JSONResponse({"known": True, "sentence": words_for(error.sentence), "about": error.about}, status_code=208)
 
 
+OF_FRAMEWORK = {404: say("guard-nothing-there"), 405: say("guard-not-allowed")}
+"""What is said where the framework has a phrase of its own."""
+
+
 def _of_framework(_: Request, error: HTTPException) -> JSONResponse:
     if error.status_code == 400:  # what the framework says of a body that is not even text
         return _problem(422, say("guard-of-framework"))
-    return _problem(error.status_code, error.detail)
+    own = OF_FRAMEWORK.get(error.status_code, error.detail)
+    return _problem(error.status_code, error.detail if code_of(error.detail) else own)
 
 
 def _unreadable(_: Request, error: RequestValidationError) -> JSONResponse:

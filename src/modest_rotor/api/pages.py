@@ -13,10 +13,12 @@ from fastapi import FastAPI, Request
 from fastapi.responses import Response
 from starlette.exceptions import HTTPException
 
+from modest_rotor.core.say import say
+
 FOR_EVER = "public, max-age=31536000, immutable"
 PACKED = (("br", ".br"), ("gzip", ".gz"))
 """How files are packed beside them, the smaller first: browsers take it of this machine's own address and over https."""
-NOT_BUILT = "The front end is not built. Run ./start, which builds it."
+NOT_BUILT = say("pages-not-built")
 
 
 @dataclass(frozen=True)
@@ -55,17 +57,17 @@ def serve_pages(app: FastAPI, files: Path) -> None:
     async def docs() -> Response:
         found = below.read("docs/index.html")
         if found is None:
-            raise HTTPException(503, "The documentation page is not built. Run ./start, which builds it.")
+            raise HTTPException(503, say("pages-documentation-not-built"))
         return Response(found[1], media_type="text/html", headers={"cache-control": "no-cache"})
 
     @app.get("/{path:path}", include_in_schema=False)
     async def page(path: str, request: Request) -> Response:
         if path.startswith("api/"):
-            raise HTTPException(404, f"The API has no /{path[:120]}.")
+            raise HTTPException(404, say("pages-no-such-address", path=path[:120]))
         if path and below.read(path) is not None:
             return _file(below, path, request)
         if path.startswith("assets/"):
-            raise HTTPException(404, "No such file.")
+            raise HTTPException(404, say("pages-no-such-file"))
         index = below.read("index.html")
         if index is None:
             raise HTTPException(503, NOT_BUILT)

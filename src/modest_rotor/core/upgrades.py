@@ -98,8 +98,8 @@ def _renamed(part: Any, before: str, now: str) -> Any:
 
 
 def _sign(sign: Any) -> Any:
-    step = _dict(sign).get("step")
-    return sign | {"step": STEPS_OF_3[step]} if isinstance(step, str) and step in STEPS_OF_3 else sign
+    now = next((now for before, now in STEPS_OF_3.items() if _dict(sign).get("step") == before), None)
+    return sign | {"step": now} if now else sign
 
 
 def _dict(found: Any) -> Document:

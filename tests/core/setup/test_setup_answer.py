@@ -77,23 +77,25 @@ def test_every_step_that_can_hurt_says_its_caution_first() -> None:
 )
 def test_a_link_that_does_not_match_the_volts_is_a_stop(volts: str, stops: bool) -> None:
     """NEMA MG 1, 12.44: ± 10 % of rated volts (from memory)."""
-    answer = setup(HALL, setup__first_volts=volts, setup__link="400 V", setup__second_volts=volts)
+    answer = setup(HALL, setup__first_volts=volts, setup__voltage_selector="400 V", setup__second_volts=volts)
     link = step(answer, "voltage_selector")
     assert bool(link.stop) is stops and bool(answer.stops) is stops
     assert answer.voltage_selector.confirmed is not stops
 
 
 def test_the_link_is_confirmed_twice_and_two_readings_that_differ_stop() -> None:
-    once = setup(HALL, setup__first_volts="402 V", setup__link="400 V")
+    once = setup(HALL, setup__first_volts="402 V", setup__voltage_selector="400 V")
     assert not once.voltage_selector.confirmed and "volts-selector-answer-waits-same" in codes_of(
         step(once, "voltage_selector").waits or ""
     )
-    apart = setup(HALL, setup__first_volts="402 V", setup__link="400 V", setup__second_volts="380 V")
+    apart = setup(HALL, setup__first_volts="402 V", setup__voltage_selector="400 V", setup__second_volts="380 V")
     assert "differ" in plain(step(apart, "voltage_selector").stop)
 
 
 def test_a_range_on_the_link_holds_its_lower_end_too() -> None:
-    answer = setup(BAGGAGE, setup__first_volts="208 V", setup__second_volts="207 V", setup__link="208-230 V")
+    answer = setup(
+        BAGGAGE, setup__first_volts="208 V", setup__second_volts="207 V", setup__voltage_selector="208-230 V"
+    )
     assert answer.voltage_selector.confirmed
 
 

@@ -52,7 +52,7 @@ function told({ label, at, who, state, sentence, target }: Act, view: JobHead) {
 }
 
 function shown(value: unknown, path: string): string | undefined {
-  if (value === null) return "empty";
+  if (value === null) return say("decisions-empty");
   if (typeof value === "string") return wordsOf(factsOf(path) ?? {}, value);
   return typeof value === "object" && "typed" in value ? String(value.typed) : undefined;
 }

@@ -65,10 +65,10 @@ function unsaved(state: DeskState): number {
 
 /** The same in a word or two, for a phone. */
 function toldShort(state: DeskState): string {
-  if (asking(state) > 0) return "decide";
+  if (asking(state) > 0) return say("saved-line-decide");
   if (state.trouble?.isAway) return say("saved-line-kept-here");
-  if (state.pending > 0) return "saving";
-  return unsaved(state) > 0 ? say("saved-line-saved") : "saved";
+  if (state.pending > 0) return say("saved-line-saving");
+  return unsaved(state) > 0 ? say("saved-line-saved") : say("saved-line-all-saved");
 }
 
 /** Whether all is saved, in a few words: what every page says of it. */
@@ -76,7 +76,7 @@ export function toldOf(state: DeskState): string {
   const asks = asking(state);
   if (asks > 0) return asks === 1 ? say("saved-line-one-act") : say("saved-line-acts-wait", { asks });
   if (state.trouble?.isAway) return say("saved-line-kept-browser");
-  if (state.pending > 0) return "saving";
+  if (state.pending > 0) return say("saved-line-saving");
   const open = unsaved(state);
   if (open > 0) return open === 1 ? say("saved-line-one-value") : say("saved-line-values-saved", { open });
   return state.view

@@ -87,7 +87,12 @@ function spoken(rig: Rig, applied: Turned, units: UnitSystem) {
 }
 
 function Duct({ rig, applied, air }: { rig: Rig; applied: Turned; air: string }) {
-  const inside = rig.machine_type === "pump" ? "water" : air ? say("rig-drawing-air", { air }) : "air";
+  const inside =
+    rig.machine_type === "pump"
+      ? say("rig-drawing-water")
+      : air
+        ? say("rig-drawing-air", { air })
+        : say("rig-drawing-air-alone");
   return (
     <g>
       <path d={`M0,${TOP}H${AT.outlets}M0,${FOOT}H${AT.outlets}`} stroke="currentColor" strokeWidth={1.4} />

@@ -96,7 +96,7 @@ export function Photos({ of, title }: { of: Photo["of"]; title: string }) {
               >
                 <img
                   src={`/api/jobs/${view.id}/photos/${photo.id}`}
-                  alt={`${of}, ${photo.who || "photograph"}`}
+                  alt={photo.who ? `${title}, ${photo.who}` : title}
                   style={{ width: "100%", display: "block" }}
                 />
               </Picture>

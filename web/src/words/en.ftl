@@ -32,6 +32,7 @@ decisions-give-up = give it up
 decisions-saved-waits = Not saved: waits for your decision
 decisions-job-changed = { $by }: the job was changed in another window meanwhile.
 decisions-another-window = { $by }: in another window it became “{ $now }” meanwhile.
+decisions-empty = empty
 
 ## in-bin
 
@@ -154,6 +155,9 @@ saved-line-kept-browser = kept in this browser, not yet saved
 saved-line-one-value = one value not saved yet
 saved-line-values-saved = { $open } values not saved yet
 saved-line-saved-2 = saved { $toLocaleTimeString }
+saved-line-decide = decide
+saved-line-saving = saving
+saved-line-all-saved = saved
 
 ## top-line
 
@@ -325,6 +329,8 @@ rig-drawing-damper = damper
 rig-drawing-open = { $pump } { $shownOf } open
 rig-drawing-built = As built
 rig-drawing-air = air { $air }
+rig-drawing-air-alone = air
+rig-drawing-water = water
 rig-drawing-out = { $name } out
 rig-drawing-clean = { $name } clean
 rig-drawing-branches = branches
@@ -658,7 +664,10 @@ page-one-change-firm = change the firm
 page-one-say-whose = say in whose name reports are made
 page-one-year = {" "}a year
 page-one-energy-year = Energy a year, before and after
-page-one-photograph = Photograph: { $of }
+page-one-photograph = { $of ->
+    [plate] Photograph of the plate
+   *[machine] Photograph of machine and place
+  }
 page-one-before = before
 page-one-after = after
 
@@ -1405,6 +1414,8 @@ identification-or = Or: { $alternatives }.
 identification-put-kind = Put this kind on the plate
 identification-good-sure = as good as sure
 identification-very-likely = very likely
+identification-likely = likely
+identification-possible = possible
 
 ## leads
 
@@ -1783,6 +1794,7 @@ loop-parts-take-first = Take the first gains
 ## loop-run
 
 loop-run-end-here = End it here
+loop-run-value = value
 loop-run-waits-until = Waits until the value stands, then steps.
 loop-run-stepped-follows = Stepped: follows it until it stands again.
 loop-run-set-point = Its set point is a tenth of the range away; soon it is moved back.

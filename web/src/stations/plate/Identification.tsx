@@ -131,14 +131,15 @@ export function Answers({ answers }: { answers: Schemas["Identity"][] }) {
   );
 }
 
+const POSSIBLE = say("identification-possible");
 const WORDS: [number, string][] = [
   [0.95, say("identification-good-sure")],
   [0.85, say("identification-very-likely")],
-  [0.6, "likely"],
-  [0, "possible"],
+  [0.6, say("identification-likely")],
+  [0, POSSIBLE],
 ];
 
 function sureness(share: number) {
-  const word = WORDS.find(([least]) => share >= least)?.[1] ?? "possible";
+  const word = WORDS.find(([least]) => share >= least)?.[1] ?? POSSIBLE;
   return `${word}, ${Math.round(share * 100)} %`;
 }

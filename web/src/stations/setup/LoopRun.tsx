@@ -89,7 +89,7 @@ function Trace({ run }: { run: Run }) {
   return (
     <Picture
       title={say("loop-run-value-sensor-over")}
-      head={["s", unitOf(quantity, units, currency) || "value", "Hz"]}
+      head={["s", unitOf(quantity, units, currency) || say("loop-run-value"), "Hz"]}
       rows={() => samples.map((one, place) => [one.at_s, values[place] ?? null, one.hertz])}
     >
       <Svg

@@ -58,6 +58,8 @@ guard-fault = A fault of this program, which was noted down.
 guard-told-saved-what = It was saved. What follows from it could not be read just now; look again in a moment.
 guard-told-known-whether = { $sentence } It is not known whether it was saved: look before it is sent again.
 guard-told-any-case = { $sentence } In any case nothing was saved.
+guard-nothing-there = Nothing answers at this address.
+guard-not-allowed = This method is not allowed at this address.
 
 ## api/jobs.py
 
@@ -101,3 +103,10 @@ api-setup-plan-for-stop-set = A stop in Set-up is not cleared: nothing is writte
 api-setup-plan-for-steps-before = Steps before power are not signed: { $unsigned }. A real machine is not started past them; nothing was written.
 api-setup-cautions-steps-before = Steps before power are not signed: { $unsigned }.
 api-setup-cautions-simulated-device = This is no simulated device: a real machine may start.
+
+## pages
+
+pages-documentation-not-built = The documentation page is not built. Run ./start, which builds it.
+pages-no-such-address = The API has no /{ $path }.
+pages-no-such-file = No such file.
+pages-not-built = The front end is not built. Run ./start, which builds it.

@@ -31,6 +31,8 @@ guard-fault = Un fallo de este programa, que quedó anotado.
 guard-told-saved-what = Se guardó. Lo que se deduce de ello no se pudo leer ahora mismo; mire dentro de un momento.
 guard-told-known-whether = { $sentence } No se sabe si se guardó: mire antes de enviarlo otra vez.
 guard-told-any-case = { $sentence } En todo caso no se guardó nada.
+guard-nothing-there = En esta dirección no responde nada.
+guard-not-allowed = Este método no está permitido en esta dirección.
 api-jobs-no-site = Trabajos sin emplazamiento
 api-jobs-begin = Un trabajo necesita el nombre de su máquina y nada más.
 api-jobs-module = Esto no se puede tomar.
@@ -59,3 +61,10 @@ api-setup-plan-for-stop-set = Hay un alto en Puesta a punto sin levantar: no se 
 api-setup-plan-for-steps-before = Los pasos previos a la tensión no están firmados: { $unsigned }. Sin ellos no se arranca una máquina real; no se escribió nada.
 api-setup-cautions-steps-before = Los pasos previos a la tensión no están firmados: { $unsigned }.
 api-setup-cautions-simulated-device = Este no es un dispositivo simulado: puede arrancar una máquina real.
+
+## pages
+
+pages-documentation-not-built = La página de documentación no está construida. Ejecute ./start, que la construye.
+pages-no-such-address = La API no tiene /{ $path }.
+pages-no-such-file = No existe ese archivo.
+pages-not-built = La interfaz no está construida. Ejecute ./start, que la construye.
