@@ -1,4 +1,4 @@
-"""Twelve options by twelve steps with bands: what a dragged price, hours or filter costs, on the server and on the screen.
+"""Twelve options by twelve steps with uncertainties: what a dragged price, hours or filter costs, on the server and on the screen.
 
 ``python benchmarks/comparison.py`` after the front end was built, on a quiet machine. Each drag is timed from the slider's
 event to the frame after the comparison has changed; wanted are under 150 ms at the 95th percentile.

@@ -1,7 +1,7 @@
 """How well shaft power and flow are estimated: simulated motors and machines that differ in structure from the estimator.
 
 ``python -m benchmarks.estimation [cases]``. A third of the motors is drawn away from what the estimator expects. Printed:
-for each method and load the error in percent of the truth, median (95 % range), and how often the stated 95 % band holds
+for each method and load the error in percent of the truth, median (95 % range), and how often the stated 95 % uncertainty holds
 the truth; then the planted faults: how often each is flagged, and the false alarms.
 """
 
@@ -225,7 +225,7 @@ class Answers:
 
 def ends(estimate: Estimate) -> Ends:
     """Value, low, high."""
-    return estimate.value, estimate.value - estimate.band, estimate.value + estimate.band
+    return estimate.value, estimate.value - estimate.uncertainty, estimate.value + estimate.uncertainty
 
 
 def naive_answers(case: Case) -> dict[str, Ends]:
@@ -369,7 +369,7 @@ def errors_percent(answered: Answered, method: str) -> np.ndarray:
 
 
 def coverage(answered: Answered, method: str) -> float:
-    """Share of cases whose truth lies inside the stated 95 % band, of those where one is stated."""
+    """Share of cases whose truth lies inside the stated 95 % uncertainty, of those where one is stated."""
     said = [(case, {**answers.power, **answers.naive}[method]) for case, answers in answered]
     return float(np.mean([low <= case.shaft_power <= high for case, (_, low, high) in said if np.isfinite(low)]))
 
@@ -397,7 +397,7 @@ def main(count: int = 2000) -> None:
     rng = np.random.default_rng(SEED)
     cases = draw_cases(count, rng)
     answered = [(case, answer(case)) for case in cases]
-    print("shaft power, error in percent of the truth: median (95 % range), coverage of the stated 95 % band")
+    print("shaft power, error in percent of the truth: median (95 % range), coverage of the stated 95 % uncertainty")
     for off_centre in (False, True):
         print_table(answered, off_centre)
     print("\ncoverage, both kinds together (93 to 97 % wanted)")

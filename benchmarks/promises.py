@@ -1,7 +1,7 @@
 """Does every ± keep its promise? Whole jobs of a second population of truths, through the one door of the core.
 
 ``python -m benchmarks.promises [jobs of each kind] [seed]``. Printed, by kind, plate and readings: error in percent of the
-truth (median, middle 95 %), how often the stated 95 % band holds it, and the width of that band; sound jobs that were
+truth (median, middle 95 %), how often the stated 95 % uncertainty holds it, and the width of that uncertainty; sound jobs that were
 questioned; and how often one wrong reading is. How these truths differ from the estimator: ``benchmarks/truths``.
 """
 
@@ -37,7 +37,7 @@ MOST_TRIES = 60
 
 @dataclass(frozen=True)
 class Held:
-    """A promise and its truth: the value promised, its band as it is shown, and what is true."""
+    """A promise and its truth: the value promised, its uncertainty as it is shown, and what is true."""
 
     what: str
     value: float
@@ -47,7 +47,7 @@ class Held:
 
     @property
     def holds(self) -> bool:
-        """Whether the band holds the truth."""
+        """Whether the uncertainty holds the truth."""
         return self.low <= self.truth <= self.high
 
 
@@ -82,10 +82,10 @@ def promises(case: Case, said: Assessment) -> Iterator[Held]:
         truth = case.truth.get(what)
         if truth is not None and "flow" in what and told is not None and told.quantity == "relative_flow":
             truth /= case.truth["flow"]
-        if truth is None or told is None or not told.band:
+        if truth is None or told is None or not told.uncertainty:
             continue
-        low = told.value - told.band if told.low is None else told.low
-        high = told.value + told.band if told.high is None else told.high
+        low = told.value - told.uncertainty if told.low is None else told.low
+        high = told.value + told.uncertainty if told.high is None else told.high
         yield Held(what, told.value, low, high, truth)
 
 
@@ -238,7 +238,7 @@ def tables_of_bands(results: list[Told], few: bool) -> Iterator[str]:
         middle, _, _, share, width = coverage(helds)
         yield f"| {name} | {len(helds)} | {middle:+.1%} | {share:.1%} | {width:.0%} |"
     every = [h for helds in by_class.values() for h in helds]
-    yield f"\nall bands: {np.mean([h.holds for h in every]):.1%} of {len(every)}"
+    yield f"\nall uncertainties: {np.mean([h.holds for h in every]):.1%} of {len(every)}"
 
 
 def tables_of_alarms(results: list[Told]) -> Iterator[str]:

@@ -87,7 +87,7 @@ def one_job() -> None:
     usual = [BY_KIND[kind] for kind in (OptionKind.KEEP, OptionKind.SAME_KIND, OptionKind.ELECTRONIC, OptionKind.DRIVE)]
     twelve = (*usual[:2], *usual[2:3] * 5, *usual[3:] * 5)
     solved = median_ms(lambda: [option.solve(found, demands, asked) for option in twelve], 15)
-    print("a job with 12 options by 12 duty steps with bands: under 60 ms wanted")
+    print("a job with 12 options by 12 duty steps with uncertainties: under 60 ms wanted")
     print(f"  twelve options solved {solved:14.1f} ms")
     candidates = job.document.options.candidates
     for count in (3, len(candidates)):

@@ -20,7 +20,7 @@ def test_assess_prints_the_whole_assessment(tmp_path: Path, capsys: pytest.Captu
     assert main(["assess", str(path)]) == 0
     answer = json.loads(capsys.readouterr().out)
     shaft = answer["sets"][0]["shaft_power"]["figure"]
-    assert abs(shaft["value"] - KRAUSE_SHAFT_W) <= shaft["band"]
+    assert abs(shaft["value"] - KRAUSE_SHAFT_W) <= shaft["uncertainty"]
     assert {"plate", "duty", "options", "balance", "rail", "findings"} <= set(answer)
 
 

@@ -37,7 +37,9 @@ def _parser() -> argparse.ArgumentParser:
         "calc", help="work out one calculation: calc synchronous_speed frequency='60 Hz' poles=6"
     )
     calc.add_argument("name", nargs="?", help="which; --list names them all")
-    calc.add_argument("values", nargs="*", metavar="input=value", help="a value with its unit, and ± its band if known")
+    calc.add_argument(
+        "values", nargs="*", metavar="input=value", help="a value with its unit, and ± its uncertainty if known"
+    )
     calc.add_argument(
         "--list", action="store_true", help="list every calculation with inputs, units and sources as JSON"
     )

@@ -218,7 +218,7 @@ def test_a_hunt_goes_to_its_debrief_and_is_kept_once(client: TestClient) -> None
     acts = list(cheapest_way(number)[:-1])
     going = answer(client, f"/hunts/{number}", {"acts": acts})
     assert [line["act"] for line in going["seen"]] == acts and going["minutes"] > 0
-    assert going["seen"][0]["now"]["band"] > 0
+    assert going["seen"][0]["now"]["uncertainty"] > 0
     assert [line["reads"] for line in going["seen"][:5]] == list(FIRST_READ)
     read = [one["reads"] for one in begun["acts"] if one["reads"]]
     assert read == list(READINGS) and all((line["now"] is None) == (line["reads"] is None) for line in going["seen"])

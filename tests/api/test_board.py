@@ -250,16 +250,16 @@ def test_a_second_plan_does_not_make_a_second_machine_of_its_site(client: TestCl
     assert after["energy"] == before and len(after["jobs"]) == before["of"] + 1
 
 
-def test_energies_of_a_site_are_added_with_the_most_that_their_bands_can_be() -> None:
+def test_energies_of_a_site_are_added_with_the_most_that_their_uncertainties_can_be() -> None:
     """By hand: 1,000 ± 30 and 2,000 ± 40 are 3,000 ± 70, since one meter may be off on both; what is not known whole is in neither sum."""
 
-    def kwh(value: float, band: float) -> Figure:
-        return Figure(quantity="energy", value=value, band=band, basis="estimated")
+    def kwh(value: float, uncertainty: float) -> Figure:
+        return Figure(quantity="energy", value=value, uncertainty=uncertainty, basis="estimated")
 
     told = site_energy(
         ((kwh(1000, 30), kwh(600, 3)), (kwh(2000, 40), kwh(1000, 4)), (kwh(9000, 10), None), (None, None))
     )
     assert told.now and told.after and (told.machines, told.of) == (2, 4)
-    assert (told.now.value, told.now.band) == (3000, pytest.approx(70))
-    assert (told.after.value, told.after.band) == (1600, pytest.approx(7))
+    assert (told.now.value, told.now.uncertainty) == (3000, pytest.approx(70))
+    assert (told.after.value, told.after.uncertainty) == (1600, pytest.approx(7))
     assert site_energy(()).now is None and site_energy(((None, None),)).of == 1

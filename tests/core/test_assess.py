@@ -42,13 +42,13 @@ def test_the_textbook_machine_from_plate_and_readings_to_a_compared_saving() -> 
     (readings,) = answer.sets
     assert readings.slip.figure and readings.slip.figure.value == pytest.approx(0.05)
     shaft = readings.shaft_power.figure
-    assert shaft and shaft.band and abs(shaft.value - KRAUSE_SHAFT_W) <= shaft.band
+    assert shaft and shaft.uncertainty and abs(shaft.value - KRAUSE_SHAFT_W) <= shaft.uncertainty
     saved = option(answer, "C").saved_energy.figure
-    assert saved and saved.value - saved.band > 0
+    assert saved and saved.value - saved.uncertainty > 0
     assert option(answer, "C").payback.figure.low < option(answer, "C").payback.figure.high
 
 
-def test_the_true_saving_of_the_textbook_machine_lies_in_the_band() -> None:
+def test_the_true_saving_of_the_textbook_machine_lies_in_the_uncertainty() -> None:
     """Full flow from the truth: 305.78 W in, 219.81 W at the shaft; the electronic motor by its formula at
     that truth; half flow by the cube. Kept at a damper, the book's machine at the same speed is not published, so only
     the full-flow step is held against it."""
@@ -59,7 +59,7 @@ def test_the_true_saving_of_the_textbook_machine_lies_in_the_band() -> None:
     standby = 2.0 * 6760
     true = (KRAUSE_INPUT_W * 2000 - (KRAUSE_SHAFT_W + losses) * 2000 - standby) / 1000
     saved = option(answer, "C").saved_energy.figure
-    assert abs(saved.value - true) <= saved.band
+    assert abs(saved.value - true) <= saved.uncertainty
 
 
 def test_results_carry_formula_values_origin_source_and_shares() -> None:
@@ -73,7 +73,7 @@ def test_results_carry_formula_values_origin_source_and_shares() -> None:
     for result in results:
         assert result.working, result.label
         assert result.working.formula and result.working.source and result.working.ingredients, result.label
-        if result.figure and result.figure.band:
+        if result.figure and result.figure.uncertainty:
             assert sum(result.working.shares.values()) == pytest.approx(1.0), result.label
 
 
@@ -146,7 +146,7 @@ def test_a_dead_motor_needs_no_running_readings() -> None:
     assert "dead_motor" in {finding.rule for finding in answer.findings}
     assert not [step for step in answer.next if step.station == "readings"]
     saved, alive = option(answer, "C").saved_energy.figure, option(assessed(KRAUSE), "C").saved_energy.figure
-    assert saved.band / saved.value > alive.band / alive.value  # the band says that less is known
+    assert saved.uncertainty / saved.value > alive.uncertainty / alive.value  # the uncertainty says that less is known
     assert "compare-limits-dead-cannot" in codes_of(option(answer, "A").limits[0])
 
 
@@ -169,13 +169,18 @@ def test_part_flow_waits_until_it_is_said_how_it_is_met_today() -> None:
     assert "duty/part_flow" in [step.path for step in answer.next]
 
 
-def test_the_next_reading_says_how_far_the_band_would_fall() -> None:
+def test_the_next_reading_says_how_far_the_uncertainty_would_fall() -> None:
     answer = assessed(KRAUSE, readings__0__input_power=None, readings__0__current=None)
     step = next(step for step in answer.next if step.station == "readings")
     assert step.path == "readings/s1/current"
     answer = assessed(KRAUSE, readings__0__input_power=None)
     step = next(step for step in answer.next if step.station == "readings")
-    assert step.path == "readings/s1/input_power" and step.now and step.then and step.then.band < step.now.band
+    assert (
+        step.path == "readings/s1/input_power"
+        and step.now
+        and step.then
+        and step.then.uncertainty < step.now.uncertainty
+    )
 
 
 def test_what_changed_between_two_sets_loses_the_meters_own_error() -> None:
@@ -183,7 +188,7 @@ def test_what_changed_between_two_sets_loses_the_meters_own_error() -> None:
     answer = assessed(KRAUSE, readings=[KRAUSE["document"]["readings"][0], second])  # type: ignore[index]
     changes = {change.field: change for change in answer.sets[1].changes}
     assert changes["current"].figure.value == pytest.approx(-0.18) and changes["current"].beyond
-    assert changes["current"].figure.band < 0.1 * answer.sets[1].bands["current"] * 2.7
+    assert changes["current"].figure.uncertainty < 0.1 * answer.sets[1].uncertainties["current"] * 2.7
     assert not changes["voltage"].beyond and not changes["speed"].beyond
     assert answer.sets[0].changes == ()
 
@@ -195,14 +200,14 @@ def test_one_sided_static_says_what_is_missing_from_it() -> None:
     )
 
 
-def test_an_unmeasured_flow_is_told_by_power_and_pressure_with_a_wide_band() -> None:
+def test_an_unmeasured_flow_is_told_by_power_and_pressure_with_a_wide_uncertainty() -> None:
     """q = η P ÷ p by hand; the true 510 L/s of the example lies inside, and money goes on waiting."""
     answer = assessed(KRAUSE, readings__0__airflow=None)
     told = answer.sets[0].flow_by_power
     value = {one.symbol: one.figure.value for one in told.working.ingredients}
     assert told.figure.value == pytest.approx(value["η"] * value["P"] / value["p"])
-    assert told.figure.value - told.figure.band < 0.510 < told.figure.value + told.figure.band
-    assert 0.5 < told.figure.band / told.figure.value < 0.9
+    assert told.figure.value - told.figure.uncertainty < 0.510 < told.figure.value + told.figure.uncertainty
+    assert 0.5 < told.figure.uncertainty / told.figure.value < 0.9
     assert "year-results-money-waits" in codes_of(option(answer, "C").saved_money.waits)
     assert plain(assessed(KRAUSE).sets[0].flow_by_power.waits) == "measured"
 

@@ -56,16 +56,16 @@ def test_a_like_machine_takes_nothing_along_that_is_asked_or_read_there() -> Non
     assert copied(JOB, CopyOf.LIKE_MACHINE).machine.name == JOB.machine.name
 
 
-def energy(value: float, band: float | None) -> Figure:
-    return Figure(quantity="energy", value=value, band=band)
+def energy(value: float, uncertainty: float | None) -> Figure:
+    return Figure(quantity="energy", value=value, uncertainty=uncertainty)
 
 
-def test_energies_of_a_site_add_up_with_the_most_that_their_bands_can_be() -> None:
+def test_energies_of_a_site_add_up_with_the_most_that_their_uncertainties_can_be() -> None:
     """JCGM 100 (GUM) 5.2.2, note 1: errors that may all be the same add up as they are. By hand."""
     known = (energy(1000, 100), energy(400, 50))
     told = site_energy((known, (energy(2000, None), energy(900, 70)), (energy(500, 5), None), (None, None)))
     assert (told.machines, told.of) == (2, 4)
     assert told.now and told.after
-    assert (told.now.value, told.now.band, told.after.value, told.after.band) == (3000, 100, 1300, 120)
+    assert (told.now.value, told.now.uncertainty, told.after.value, told.after.uncertainty) == (3000, 100, 1300, 120)
     nothing = site_energy(((None, energy(1, 1)),))
     assert (nothing.now, nothing.after, nothing.machines, nothing.of) == (None, None, 0, 1)

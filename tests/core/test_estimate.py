@@ -1,4 +1,4 @@
-"""Bands: against the reference library for error propagation, and by their own laws."""
+"""Uncertainties: against the reference library for error propagation, and by their own laws."""
 
 import numpy as np
 import pytest
@@ -17,7 +17,7 @@ def test_coverage_is_the_95_percent_point() -> None:
     from scipy.stats import norm
 
     assert pytest.approx(norm.ppf(0.975), abs=1e-6) == COVERAGE_95
-    assert measured(10.0, meter=1.0).band == pytest.approx(1.959964)
+    assert measured(10.0, meter=1.0).uncertainty == pytest.approx(1.959964)
 
 
 def test_cube_of_a_speed_ratio_against_uncertainties() -> None:
@@ -65,8 +65,8 @@ def test_propagation_of_a_curved_function_keeps_sources_by_name() -> None:
     angle = measured(0.5, tilt=0.01)
     sine, cosine = propagate(lambda x: np.hstack([np.sin(x), np.cos(x)]), angle)
     assert sine.standard == pytest.approx(umath.sin(ufloat(0.5, 0.01)).std_dev, rel=1e-4)
-    assert set(sine.parts) == {"tilt"}
-    assert sine.parts["tilt"] > 0 > cosine.parts["tilt"]
+    assert set(sine.contributions) == {"tilt"}
+    assert sine.contributions["tilt"] > 0 > cosine.contributions["tilt"]
 
 
 def test_shares_add_up_and_come_largest_first() -> None:
@@ -77,5 +77,5 @@ def test_shares_add_up_and_come_largest_first() -> None:
 
 
 def test_another_source_widens() -> None:
-    assert Estimate(1.0, {"a": 3.0}).with_part("b", 4.0).standard == pytest.approx(5.0)
-    assert Estimate(1.0, {"a": 3.0}).with_part("a", 4.0).parts == {"a": pytest.approx(5.0)}
+    assert Estimate(1.0, {"a": 3.0}).with_contribution("b", 4.0).standard == pytest.approx(5.0)
+    assert Estimate(1.0, {"a": 3.0}).with_contribution("a", 4.0).contributions == {"a": pytest.approx(5.0)}

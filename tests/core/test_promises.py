@@ -1,4 +1,4 @@
-"""A smaller seeded run of benchmarks/promises.py: the stated 95 % bands on truths that share nothing with the estimator."""
+"""A smaller seeded run of benchmarks/promises.py: the stated 95 % uncertainties on truths that share nothing with the estimator."""
 
 from __future__ import annotations
 
@@ -13,7 +13,7 @@ pytestmark = pytest.mark.slow
 JOBS, SEED = 2, 23
 LEAST_HELD = 0.87
 """Of some 330 promises of 32 jobs, whose errors hang together within a job: 95 % less twice the deviation of 32 independent ones
-is 87 %; what a lean or a narrow band would do goes far below (59 % before this was measured)."""
+is 87 %; what a lean or a narrow uncertainty would do goes far below (59 % before this was measured)."""
 LEAST_OF_A_KIND = 0.8
 """Of the eight jobs of a kind alike: 95 % less twice the deviation of eight independent ones."""
 
@@ -39,7 +39,7 @@ def test_bands_hold_what_they_promise_on_truths_that_nobody_here_wrote() -> None
 
 
 def test_a_pump_of_the_population_is_read_as_a_pump_and_some_of_them_lift() -> None:
-    """Once the population drew fans under the name of pumps, and its bands were none the wiser."""
+    """Once the population drew fans under the name of pumps, and its uncertainties were none the wiser."""
     cases = [draw("pump", "careful", "whole", seed) for seed in range(12)]
     for case in cases:
         reading = case.job["document"]["readings"][0]

@@ -1,4 +1,4 @@
-"""The report: what it tells, what it never tells without its band, and that it reads back from its files."""
+"""The report: what it tells, what it never tells without its uncertainty, and that it reads back from its files."""
 
 from __future__ import annotations
 
@@ -51,8 +51,8 @@ def test_the_choice_its_reason_and_its_range_come_first() -> None:
     assert "expected to save" in saving
     figures = [piece for line in told.recommendation for piece in line if isinstance(piece, Figure)]
     assert figures and all(
-        figure.band or figure.low is not None for figure in figures[:3]
-    )  # no promise without its band
+        figure.uncertainty or figure.low is not None for figure in figures[:3]
+    )  # no promise without its uncertainty
 
 
 def test_without_a_choice_nothing_is_recommended() -> None:
@@ -72,7 +72,7 @@ def test_measured_and_assumed_stand_apart() -> None:
     told, _ = report()
     assert any(fact.basis == "measured" and "core-report-watts" in codes_of(fact.label) for fact in told.measured)
     assert "core-report-years-left" in codes_of(told.assumed)
-    assert told.bands == SIMULATED
+    assert told.uncertainties == SIMULATED
 
 
 def test_approvals_and_answered_stops_are_on_record() -> None:
@@ -125,13 +125,15 @@ def test_the_pdf_of_a_job_of_which_only_the_name_is_known() -> None:
     assert "Nothing known" in pdf_text(told)[0]
 
 
-def test_the_sheet_holds_each_value_with_its_band_and_unit() -> None:
+def test_the_sheet_holds_each_value_with_its_uncertainty_and_unit() -> None:
     told, answer = report()
     book = openpyxl.load_workbook(io.BytesIO(write_xlsx(told, answer.options.options, "si")))
     rows = list(book["Options"].iter_rows(values_only=True))
     saved = next(row for row in rows if row[0] == "C" and row[2] == "Energy saved")
     figure = answer.options.options[2].saved_energy.figure
-    assert saved[3] == pytest.approx(figure.value) and saved[4] == pytest.approx(figure.band) and saved[7] == "kWh"
+    assert (
+        saved[3] == pytest.approx(figure.value) and saved[4] == pytest.approx(figure.uncertainty) and saved[7] == "kWh"
+    )
     steps = list(book["Duty steps"].iter_rows(values_only=True))
     assert {row[3] for row in steps[1:]} >= {"flow", "input power", "overall efficiency"}
 
@@ -161,7 +163,7 @@ def test_keeping_it_costs_the_same_in_the_report_as_on_the_screen() -> None:
     ]
 
 
-def test_the_sheet_in_either_reader_s_units_is_the_core_s_value_band_and_ends() -> None:
+def test_the_sheet_in_either_reader_s_units_is_the_core_s_value_uncertainty_and_ends() -> None:
     """Against pint, whose units follow NIST SP 811: value, ± and ends are converted alike, and none by its reciprocal."""
     told, answer = report()
     pint_of = {"cfm": "foot ** 3 / minute", "L/s": "litre / second", "in. w.g.": "inch_H2O", "Pa": "pascal"}
@@ -170,7 +172,7 @@ def test_the_sheet_in_either_reader_s_units_is_the_core_s_value_band_and_ends() 
     for units in ("ip", "si"):
         book = openpyxl.load_workbook(io.BytesIO(write_xlsx(told, answer.options.options, units)))
         for row in book["Duty steps"].iter_rows(min_row=2, values_only=True):
-            letter, step, _, name, value, band, _, _, unit, _ = row
+            letter, step, _, name, value, uncertainty, _, _, unit, _ = row
             if unit not in pint_of or value is None:
                 continue
             one = next(option for option in answer.options.options if option.letter == letter)
@@ -178,8 +180,8 @@ def test_the_sheet_in_either_reader_s_units_is_the_core_s_value_band_and_ends() 
             base = "metre ** 3 / second" if unit in ("cfm", "L/s") else "pascal"
             factor = registry.Quantity(1, base).to(pint_of[str(unit)]).magnitude
             assert value == pytest.approx(figure.value * factor, rel=1e-4), "pint has the inch of water to five figures"
-            if figure.band is not None:
-                assert band == pytest.approx(figure.band * factor, rel=1e-4)
+            if figure.uncertainty is not None:
+                assert uncertainty == pytest.approx(figure.uncertainty * factor, rel=1e-4)
                 checked.add(unit)
     assert checked == set(pint_of), "a flow and a pressure, in both"
 

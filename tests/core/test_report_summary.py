@@ -49,7 +49,7 @@ def test_what_it_costs_and_saves_are_the_figures_of_options_each_with_its_range(
         and shown["energy per year, after"] == chosen.energy.figure
     )
     assert shown["saves a year"] == chosen.saved_energy.figure and shown["costs, fitted"] == chosen.cost
-    assert all(one.band or one.low is not None for one in shown.values())
+    assert all(one.uncertainty or one.low is not None for one in shown.values())
     assert summary.before == kept.energy.figure and summary.after == chosen.energy.figure
     assert HEAT in [plain(line) for line in summary.not_promised]  # nobody said whether the heat was wanted
 

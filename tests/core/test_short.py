@@ -84,7 +84,7 @@ def test_a_proved_job_tells_what_was_proved_and_not_what_was_promised() -> None:
     assert assessed(NAME).short.saving == ()
 
 
-def test_a_difference_cancels_what_both_share_and_a_tie_is_a_band_that_holds_nought() -> None:
+def test_a_difference_cancels_what_both_share_and_a_tie_is_an_uncertainty_that_holds_nought() -> None:
     """By hand: hours of ± 400 that both share fall out, each one's own ± 100 stay, √2 × 100 at two standard deviations."""
     shared = {"hours": 200.0}
     first, second = measured(1000.0, **shared, **{"its own": 50.0}), measured(700.0, **shared, another=50.0)

@@ -1,4 +1,4 @@
-"""The report's spreadsheet, read back by openpyxl: every number is the assessment's in the reader's units, with its band beside it."""
+"""The report's spreadsheet, read back by openpyxl: every number is the assessment's in the reader's units, with its uncertainty beside it."""
 
 from __future__ import annotations
 
@@ -41,7 +41,7 @@ def test_the_first_sheet_names_machine_day_and_revision() -> None:
     assert {row["stands on"] for row in rows("si", "Machine")} >= {"plate", "measured"}
 
 
-def test_every_step_of_every_option_stands_with_its_hours_value_band_and_unit() -> None:
+def test_every_step_of_every_option_stands_with_its_hours_value_uncertainty_and_unit() -> None:
     _, answer = told()
     table = {(row["option"], row["step"], row["quantity"]): row for row in rows("si", "Duty steps")}
     checked = 0
@@ -53,7 +53,7 @@ def test_every_step_of_every_option_stands_with_its_hours_value_band_and_unit() 
                 continue
             assert row is not None and row["unit"] == "W"
             assert row["value"] == pytest.approx(step.input_power.value) and row["± (95 %)"] == pytest.approx(
-                step.input_power.band
+                step.input_power.uncertainty
             )
             assert row["hours"] == pytest.approx(step.hours.value) if step.hours else row["hours"] is None
             checked += 1

@@ -54,19 +54,19 @@ def test_money_is_told_in_the_currency_where_one_is_said(currency: str | None, t
     assert written(figure("money", measured(980.0, a=50.0)), "si", currency) == told
 
 
-@pytest.mark.parametrize("band", [0.0123, 0.47, 0.951, 1.0, 9.96, 10.0, 37.4, 99.4, 123.0, 4321.0])
+@pytest.mark.parametrize("uncertainty", [0.0123, 0.47, 0.951, 1.0, 9.96, 10.0, 37.4, 99.4, 123.0, 4321.0])
 @pytest.mark.parametrize("name", ["input_power", "speed", "pressure", "current", "temperature"])
-def test_a_band_has_two_figures_and_its_value_no_finer_place(name: str, band: float) -> None:
+def test_an_uncertainty_has_two_figures_and_its_value_no_finer_place(name: str, uncertainty: float) -> None:
     """JCGM 100, 7.2.6: an uncertainty is stated to at most two significant figures, the value to the same place. Here never finer than
     the quantity's own decimals either. Rounded once more by ``decimal``.
     """
     what = quantity(name)
     unit, finest = what.reader_unit("si"), Decimal(1).scaleb(-what.decimals["si"])
     value = 12345.678901
-    place = max(Decimal(1).scaleb(Decimal(repr(band)).adjusted() - 1), finest)
-    figure_ = Figure(quantity=name, value=unit.to_si(value), band=band * unit.factor)
+    place = max(Decimal(1).scaleb(Decimal(repr(uncertainty)).adjusted() - 1), finest)
+    figure_ = Figure(quantity=name, value=unit.to_si(value), uncertainty=uncertainty * unit.factor)
     number, _, rest = written(figure_, "si").partition(" ± ")
     said = Decimal(rest.split(" ")[0].replace(",", ""))
-    assert said == max((Decimal(repr(band)) / place).to_integral_value() * place, place)
+    assert said == max((Decimal(repr(uncertainty)) / place).to_integral_value() * place, place)
     assert abs(Decimal(number.replace(",", "")) - Decimal(repr(value))) <= place / 2
     assert Decimal(number.replace(",", "")) % place == 0

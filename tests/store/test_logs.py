@@ -124,7 +124,7 @@ def test_what_was_signed_with_more_told_than_today_is_read_as_it_was_signed() ->
     moves = [one.pop("sensitivities") for one in kept["options"]["options"]]
     for one, move in zip(kept["options"]["options"], moves, strict=True):
         one["levers"] = move and {"levers": move.pop("largest"), **move}
-    # And the first page's limits under another name, their money with the options alone, and which bands overlap.
+    # And the first page's limits under another name, their money with the options alone, and which uncertainties overlap.
     kept["options"]["overlap"] = "B and C overlap: the saving does not choose between them."
     told = [{**one, "cannot": one["limit"]} for one in kept["short"]["candidates"]]
     kept["short"]["candidates"] = [{k: v for k, v in one.items() if k not in ("limit", "money")} for one in told]

@@ -190,7 +190,7 @@ def test_two_picked_lie_side_by_side_with_the_difference_that_the_core_tells(
     told = application.get(f"/api/jobs/{job}/beside?options={other['id']}&options={best['id']}")
     less = next(row for row in told["rows"] if row["kind"] == "saved")["cells"][1]["less"]
     words = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "[data-apart]").text)
-    assert best["letter"] in words and (("tie" in words) == (abs(less["value"]) <= less["band"]))
+    assert best["letter"] in words and (("tie" in words) == (abs(less["value"]) <= less["uncertainty"]))
     screen.keys("c")
     table = screen.until(lambda: screen.browser.find_element(By.CSS_SELECTOR, "[data-beside]"))
     assert f"{best['letter']} less {other['letter']}" in table.text and "shared errors cancel" in table.text

@@ -116,7 +116,7 @@ def test_leads_are_kept_as_found_and_say_what_they_are(screen: Screen, applicati
     assert (document["call_taps"][0]["call"], document["call_taps"][0]["tap"]) == ("cool", "black")
 
 
-def test_meters_said_once_are_taken_over_and_move_the_bands(screen: Screen, application: Application) -> None:
+def test_meters_said_once_are_taken_over_and_move_the_uncertainties(screen: Screen, application: Application) -> None:
     named(screen)
     job, other = taken_in(application, KRAUSE), taken_in(application, KRAUSE)
     screen.go(f"/jobs/{job}/readings", "Readings")
@@ -126,11 +126,11 @@ def test_meters_said_once_are_taken_over_and_move_the_bands(screen: Screen, appl
     screen.press("Keep these as mine")
     screen.sees("any job can take them over")
     screen.go(f"/jobs/{other}/readings", "Readings")
-    before = worked(application, other)["sets"][0]["bands"]["input_power"]
+    before = worked(application, other)["sets"][0]["uncertainties"]["input_power"]
     fold(screen, "My meters")
     screen.press("Use my meters")
     screen.until(lambda: kept(application, other)["meters"].get("wattmeter"))
-    after = worked(application, other)["sets"][0]["bands"]["input_power"]
+    after = worked(application, other)["sets"][0]["uncertainties"]["input_power"]
     assert after == pytest.approx(0.05 * 305.8, rel=0.02) and after > 2 * before, "5 % of 305.8 W"
 
 

@@ -109,7 +109,7 @@ def test_the_textbook_machine_through_the_screen_gives_what_the_core_gives(
                 assert figures[0]["value"] == pytest.approx(figures[1]["value"], rel=1e-6)
                 assert key != "payback" or figures[0]["low"] == pytest.approx(figures[1]["low"], rel=1e-6)
     saved = ours["options"]["options"][2]["saved_energy"]["figure"]
-    screen.sees(f"= {round(saved['value'], -1):,.0f} ± {round(saved['band'], -1):,.0f}")
+    screen.sees(f"= {round(saved['value'], -1):,.0f} ± {round(saved['uncertainty'], -1):,.0f}")
 
 
 def test_any_result_opens_its_working_and_closes_as_before(screen: Screen, application: Application) -> None:

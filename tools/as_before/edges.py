@@ -160,7 +160,7 @@ def left_out() -> dict[str, Any]:
 
 
 def limits_of_calculations() -> dict[str, Any]:
-    """Each calculation with each input at the ends of its quantity, missing, unreadable, with a band, and in words."""
+    """Each calculation with each input at the ends of its quantity, missing, unreadable, with an uncertainty, and in words."""
     said: dict[str, Any] = {"all": all_calculations()}
     asked = {one.name: one for one in all_calculations()}
     for name, typed, _ in WORKED:
@@ -270,12 +270,12 @@ def _swept(marks: tuple[int, ...], step: float, traits: DriveTraits) -> Any:
 
 
 def _written() -> list[str]:
-    """Figures of every quantity, in both systems: great and small, with a band, lopsided and open."""
+    """Figures of every quantity, in both systems: great and small, with an uncertainty, lopsided and open."""
     said = []
     for name in all_quantities():
         for value in (0.0, 0.004, 0.37, 5.5, 98.76, 12345.6, -2.5):
             shapes = (
-                figure(name, value), Figure(quantity=name, value=value, band=0.06 * abs(value)),
+                figure(name, value), Figure(quantity=name, value=value, uncertainty=0.06 * abs(value)),
                 Figure(quantity=name, value=value, low=value * 0.7, high=value * 1.4), Figure(quantity=name, value=value, low=value),
             )  # fmt: skip
             said += [written(one, units, "EUR") for one in shapes for units in ("si", "ip")]  # type: ignore[arg-type]

@@ -65,7 +65,7 @@ class HuntSeen(WithWords):
     now: Figure | None = None
     healthy: Figure | None = None
     change: Figure | None = Field(default=None, description="of the reading against that from when it was right")
-    moves: Moves | None = Field(default=None, description="beyond both bands")
+    moves: Moves | None = Field(default=None, description="beyond both uncertainties")
     words: str | None = None
 
 
@@ -199,7 +199,7 @@ def _seen(hunting: Hunting) -> tuple[HuntSeen, ...]:
         if measurand := READ_BY.get(act):
             now, healthy = so_far.readings[measurand][-1], hunting.hunt.healthy[measurand]
             share = now / healthy - 1
-            band = COVERAGE_95 * math.sqrt(2) * REPEATS[measurand]
+            uncertainty = COVERAGE_95 * math.sqrt(2) * REPEATS[measurand]
             found.append(
                 HuntSeen(
                     act=act,
@@ -207,8 +207,8 @@ def _seen(hunting: Hunting) -> tuple[HuntSeen, ...]:
                     minutes=minutes_of(act),
                     now=_figure(hunting.hunt, measurand, now),
                     healthy=_figure(hunting.hunt, measurand, healthy),
-                    change=Figure(quantity="change", value=share, band=band),
-                    moves=Moves(0 if abs(share) < band else 1 if share > 0 else -1),
+                    change=Figure(quantity="change", value=share, uncertainty=uncertainty),
+                    moves=Moves(0 if abs(share) < uncertainty else 1 if share > 0 else -1),
                 )
             )
             continue
@@ -220,8 +220,8 @@ def _seen(hunting: Hunting) -> tuple[HuntSeen, ...]:
 
 
 def _figure(at: Hunt, measurand: Measurand, value: float) -> Figure:
-    band = COVERAGE_95 * REPEATS[measurand] * value
-    return Figure(quantity=_quantity(at, measurand), value=value, band=band, basis="measured")
+    uncertainty = COVERAGE_95 * REPEATS[measurand] * value
+    return Figure(quantity=_quantity(at, measurand), value=value, uncertainty=uncertainty, basis="measured")
 
 
 def _quantity(at: Hunt, measurand: Measurand) -> str:

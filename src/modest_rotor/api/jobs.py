@@ -200,7 +200,7 @@ async def loaded(job_id: int, resistance_factor: Annotated[str, Query(max_length
 async def beside(
     job_id: int, options: Annotated[list[str], Query(min_length=2, max_length=MOST_BESIDE)]
 ) -> BesideAnswer:
-    """Options side by side, the others held against the first: each difference from its own band, shared errors cancelled."""
+    """Options side by side, the others held against the first: each difference from its own uncertainty, shared errors cancelled."""
     job = await run_in_threadpool(with_connection(jobs.job_of), job_id)
     return await solved(beside_here, job, tuple(options), about=name_of(job))
 

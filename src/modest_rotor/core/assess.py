@@ -55,7 +55,7 @@ def assess(
     :param meanwhile: the job as it was before: its options, set-up and proof are shown until they are worked out anew, and the
         assessment says that it is being refined.
     :param workings: whether each step of each option comes with how it came about: long, and asked for one at a time.
-    :returns: results with their workings and bands; what is missing is named in place of a result. Never refuses a
+    :returns: results with their workings and uncertainties; what is missing is named in place of a result. Never refuses a
         valid job: contradictions come back as findings, and what cannot be worked with at all is left out and named.
     """
     try:

@@ -1,4 +1,4 @@
-"""What comes back for a job: every derived number, with its working, its band and what it waits for."""
+"""What comes back for a job: every derived number, with its working, its uncertainty and what it waits for."""
 
 from __future__ import annotations
 
@@ -116,7 +116,7 @@ class BalanceCurve(Frozen):
 
 
 class BalancePoint(Frozen):
-    """A point of the balance with its crossed bands."""
+    """A point of the balance with its crossed uncertainties."""
 
     id: str
     label: str
@@ -127,7 +127,7 @@ class BalancePoint(Frozen):
 
 
 class Readout(Frozen):
-    """One column of the band of readouts."""
+    """One column of the uncertainty of readouts."""
 
     id: str
     label: str

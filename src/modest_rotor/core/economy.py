@@ -25,16 +25,16 @@ def energy_kwh(steps: tuple[tuple[Estimate, Estimate], ...]) -> Estimate:
     Source: definition. The mean of the cubes is not the cube of the mean: each step is solved by itself.
     """
     total = 0.0
-    parts: dict[str, float] = {}
+    contributions: dict[str, float] = {}
     for (
         watts,
         hours,
     ) in steps:  # products to first order, summed part by part: the same as adding them one after another
         total += watts.value * hours.value
         for one, other in ((watts, hours.value), (hours, watts.value)):
-            for name, part in one.parts.items():
-                parts[name] = parts.get(name, 0.0) + part * other / WATTS_PER_KILOWATT
-    return Estimate(total / WATTS_PER_KILOWATT, parts)
+            for name, contribution in one.contributions.items():
+                contributions[name] = contributions.get(name, 0.0) + contribution * other / WATTS_PER_KILOWATT
+    return Estimate(total / WATTS_PER_KILOWATT, contributions)
 
 
 def start_energy_kwh(watts: Estimate, seconds: float, starts: float) -> Estimate:
@@ -117,7 +117,7 @@ def simple_payback_years(cost: Estimate, yearly_saving: Estimate) -> PaybackRang
 
     :param cost: what the option costs fitted, in currency.
     :param yearly_saving: saving a year, in the same currency.
-    :returns: years. The upper end is open when a saving of nothing lies inside the band.
+    :returns: years. The upper end is open when a saving of nothing lies inside the uncertainty.
 
     Validity: normal errors. Source: E. C. Fieller, “Some problems in interval estimation”, J. Roy. Stat. Soc. B 16
     (1954); simple payback by definition.
@@ -125,7 +125,9 @@ def simple_payback_years(cost: Estimate, yearly_saving: Estimate) -> PaybackRang
     c, s = cost.value, yearly_saving.value
     k2 = COVERAGE_95**2
     vc, vs = cost.standard**2, yearly_saving.standard**2
-    shared = sum(part * yearly_saving.parts.get(name, 0.0) for name, part in cost.parts.items())
+    shared = sum(
+        contribution * yearly_saving.contributions.get(name, 0.0) for name, contribution in cost.contributions.items()
+    )
     value = c / s if s > 0 else None
     a, b, d = s * s - k2 * vs, s * c - k2 * shared, c * c - k2 * vc
     if s <= 0:
@@ -137,8 +139,8 @@ def simple_payback_years(cost: Estimate, yearly_saving: Estimate) -> PaybackRang
 
 
 def _lowest_reachable(cost: Estimate, yearly_saving: Estimate) -> float | None:
-    best_saving = yearly_saving.value + yearly_saving.band
-    return max(cost.value - cost.band, 0.0) / best_saving if best_saving > 0 else None
+    best_saving = yearly_saving.value + yearly_saving.uncertainty
+    return max(cost.value - cost.uncertainty, 0.0) / best_saving if best_saving > 0 else None
 
 
 def present_worth_factor(years: float, discount: float, escalation: float) -> float:

@@ -1,4 +1,4 @@
-"""A value with its band, held as named error sources so that what two results share stays correlated.
+"""A value with its uncertainty, held as named error sources so that what two results share stays correlated.
 
 Each source is an independent standard normal variable known by its name; an estimate holds the signed change of its
 value when that source stands one standard deviation high. Two results that hang on the same wattmeter hold a part of
@@ -28,19 +28,19 @@ class Estimate:
     """A value and its named error sources.
 
     :param value: the best value, in the unit of its quantity.
-    :param parts: for each named source, the signed change of the value at one standard deviation of that source.
+    :param contributions: for each named source, the signed change of the value at one standard deviation of that source.
     """
 
     value: float
-    parts: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+    contributions: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
 
     @cached_property
     def standard(self) -> float:
         """The standard uncertainty, in the unit of the value."""
-        return math.hypot(*self.parts.values())
+        return math.hypot(*self.contributions.values())
 
     @property
-    def band(self) -> float:
+    def uncertainty(self) -> float:
         """Half the width of the interval that holds 95 %, in the unit of the value."""
         return COVERAGE_95 * self.standard
 
@@ -54,7 +54,9 @@ class Estimate:
         """The product to first order: what both share is counted once."""
         if isinstance(factor, Estimate):
             return Estimate(self.value * factor.value, self._weighed(factor.value, factor, self.value))
-        return Estimate(self.value * factor, {name: part * factor for name, part in self.parts.items()})
+        return Estimate(
+            self.value * factor, {name: contribution * factor for name, contribution in self.contributions.items()}
+        )
 
     def __truediv__(self, divisor: Estimate | float) -> Estimate:
         """The ratio to first order: what both share is counted once."""
@@ -68,30 +70,36 @@ class Estimate:
         apart = abs(self.value - other.value)
         if apart <= max(least, COVERAGE_95 * abs(self.standard - other.standard)):
             return False
-        # Between the two bounds of what a difference's band can be, what they share decides.
-        return apart > COVERAGE_95 * (self.standard + other.standard) or apart > (self - other).band
+        # Between the two bounds of what a difference's uncertainty can be, what they share decides.
+        return apart > COVERAGE_95 * (self.standard + other.standard) or apart > (self - other).uncertainty
 
-    def with_part(self, name: str, standard: float) -> Estimate:
+    def with_contribution(self, name: str, standard: float) -> Estimate:
         """The same value with one more independent source of the given standard uncertainty."""
-        return Estimate(self.value, {**self.parts, name: math.hypot(self.parts.get(name, 0.0), standard)})
+        return Estimate(
+            self.value, {**self.contributions, name: math.hypot(self.contributions.get(name, 0.0), standard)}
+        )
 
     def shares(self) -> dict[str, float]:
         """Each source's share of the variance, largest first; they add up to one."""
         variance = self.standard**2
-        ranked = sorted(self.parts.items(), key=lambda item: -abs(item[1]))
-        return {name: part**2 / variance for name, part in ranked if part} if variance else {}
+        ranked = sorted(self.contributions.items(), key=lambda item: -abs(item[1]))
+        return {name: contribution**2 / variance for name, contribution in ranked if contribution} if variance else {}
 
     def _with(self, other: Estimate | float, sign: float) -> Estimate:
         if not isinstance(other, Estimate):
-            return Estimate(self.value + sign * other, self.parts)
+            return Estimate(self.value + sign * other, self.contributions)
         return Estimate(self.value + sign * other.value, self._weighed(1.0, other, sign))
 
     def _weighed(self, own: float, other: Estimate, others: float) -> dict[str, float]:
         """The parts of a sum in which this value and another each have a weight."""
-        parts = dict(self.parts) if own == 1.0 else {name: part * own for name, part in self.parts.items()}
-        for name, part in other.parts.items():
-            parts[name] = parts.get(name, 0.0) + others * part
-        return parts
+        contributions = (
+            dict(self.contributions)
+            if own == 1.0
+            else {name: contribution * own for name, contribution in self.contributions.items()}
+        )
+        for name, contribution in other.contributions.items():
+            contributions[name] = contributions.get(name, 0.0) + others * contribution
+        return contributions
 
 
 def exactly(value: float) -> Estimate:
@@ -124,10 +132,10 @@ def propagate(function: Callable[..., Array], *inputs: Estimate) -> tuple[Estima
     results = np.atleast_2d(np.asarray(function(*columns), dtype=float))
     middle, raised, lowered = results[0], results[1 : 1 + len(moves)], results[1 + len(moves) :]
     places, shares = [move for move, _ in share_of.values()], [share for _, share in share_of.values()]
-    parts = (((raised - lowered) / 2).T[:, places] * np.array(shares)).tolist()
+    contributions = (((raised - lowered) / 2).T[:, places] * np.array(shares)).tolist()
     return tuple(
-        Estimate(value, {name: part for name, part in zip(share_of, own, strict=True) if part})
-        for value, own in zip(middle.tolist(), parts, strict=True)
+        Estimate(value, {name: contribution for name, contribution in zip(share_of, own, strict=True) if contribution})
+        for value, own in zip(middle.tolist(), contributions, strict=True)
     )
 
 
@@ -135,24 +143,24 @@ def _moves(inputs: tuple[Estimate, ...]) -> tuple[list[dict[int, float]], dict[s
     """By how much each scenario moves which input; and for each source its scenario and its share of that move."""
     touched: dict[str, dict[int, float]] = {}
     for place, estimate in enumerate(inputs):
-        for name, part in estimate.parts.items():
-            if part:
-                touched.setdefault(name, {})[place] = part
+        for name, contribution in estimate.contributions.items():
+            if contribution:
+                touched.setdefault(name, {})[place] = contribution
     alone: dict[int, float] = {}
-    for parts in touched.values():
-        if len(parts) == 1:
-            ((place, part),) = parts.items()
-            alone[place] = math.hypot(alone.get(place, 0.0), part)
+    for contributions in touched.values():
+        if len(contributions) == 1:
+            ((place, contribution),) = contributions.items()
+            alone[place] = math.hypot(alone.get(place, 0.0), contribution)
     moves = [{place: size} for place, size in alone.items()]
     place_of = {place: number for number, place in enumerate(alone)}
     share_of: dict[str, tuple[int, float]] = {}
-    for name, parts in touched.items():
-        if len(parts) == 1:
-            ((place, part),) = parts.items()
-            share_of[name] = (place_of[place], part / alone[place])
+    for name, contributions in touched.items():
+        if len(contributions) == 1:
+            ((place, contribution),) = contributions.items()
+            share_of[name] = (place_of[place], contribution / alone[place])
         else:
             share_of[name] = (len(moves), 1.0)
-            moves.append(parts)
+            moves.append(contributions)
     return moves, share_of
 
 

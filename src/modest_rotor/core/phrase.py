@@ -48,11 +48,11 @@ class Frozen(WithWords):
 
 
 class Figure(Frozen):
-    """One number of a sentence or a table: its quantity, value and 95 % band, both in the unit used inside."""
+    """One number of a sentence or a table: its quantity, value and 95 % uncertainty, both in the unit used inside."""
 
     quantity: str = Field(description="name in the table of quantities")
     value: float
-    band: float | None = Field(default=None, description="half the 95 % interval; absent where no band applies")
+    uncertainty: float | None = Field(default=None, description="half the 95 % interval; absent where none applies")
     low: float | None = Field(default=None, description="lower end, for a lopsided range")
     high: float | None = Field(default=None, description="upper end; absent when the range is open upward")
     basis: KeptBasis = "worked-out"
@@ -64,9 +64,14 @@ Phrase = tuple[str | Figure, ...]
 
 
 def figure(quantity: str, value: Estimate | float, basis: Basis = "worked-out") -> Figure:
-    """A figure from an estimate (with its band) or from a plain number (without)."""
+    """A figure from an estimate (with its uncertainty) or from a plain number (without)."""
     if isinstance(value, Estimate):
-        return Figure(quantity=quantity, value=value.value, band=value.band if value.parts else None, basis=basis)
+        return Figure(
+            quantity=quantity,
+            value=value.value,
+            uncertainty=value.uncertainty if value.contributions else None,
+            basis=basis,
+        )
     return Figure(quantity=quantity, value=value, basis=basis)
 
 
@@ -81,5 +86,5 @@ def plain(phrase: Phrase) -> str:
 
 
 def _written(piece: Figure) -> str:
-    band = f" ± {piece.band:.2g}" if piece.band else ""
-    return f"{piece.value:.4g}{band} ({piece.quantity})"
+    uncertainty = f" ± {piece.uncertainty:.2g}" if piece.uncertainty else ""
+    return f"{piece.value:.4g}{uncertainty} ({piece.quantity})"

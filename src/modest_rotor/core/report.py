@@ -95,7 +95,7 @@ class Report(Frozen):
     balance_step: str
     year: tuple[YearBar, ...]
     workings: tuple[Worked, ...]
-    bands: str
+    uncertainties: str
     proof: ReportProof | None = None
     summary: ReportSummary | None = None
     stops: tuple[Phrase, ...] = ()
@@ -136,7 +136,7 @@ def build_report(job: Job, answer: Assessment, date: str, revision: str, signed:
         balance_step=options[0].steps[0].id if options and options[0].steps else "",
         year=_year(options, chosen),
         workings=_workings(options, chosen),
-        bands=SIMULATED,
+        uncertainties=SIMULATED,
         proof=report_proof(answer, signed),
         summary=summary.model_copy(update={"signed": signed}),
         stops=answer.setup.stops,

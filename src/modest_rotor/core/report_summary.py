@@ -12,7 +12,7 @@ from modest_rotor.core.working import Result
 
 MOST_TOLD = 3
 NOTHING_FOUND = say("report-summary-nothing-found")
-BANDS = say("report-summary-bands")
+UNCERTAINTIES = say("report-summary-bands")
 PRICES = say("report-summary-prices")
 HEAT = say("report-summary-heat")
 PROTECTED = say("report-summary-protected")
@@ -145,4 +145,4 @@ def _not_promised(job: Job, chosen: OptionAnswer | None) -> tuple[Phrase, ...]:
         told.append((PROTECTED,))
     if chosen is not None:
         told += [(PRICES,)] if chosen.made_up_heat.figure else [(PRICES,), (HEAT,)]
-    return (*told, (BANDS,))
+    return (*told, (UNCERTAINTIES,))

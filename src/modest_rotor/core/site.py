@@ -19,7 +19,7 @@ def site_energy(pairs: tuple[tuple[Figure | None, Figure | None], ...]) -> SiteE
 
     :param pairs: of each machine, now and after; one that has not both is left out of both sums, and counted.
 
-    Bands are added as they are, the most they can be (JCGM 100 (GUM) 5.2.2, note 1): one bag of meters may have read all machines,
+    Uncertainties are added as they are, the most they can be (JCGM 100 (GUM) 5.2.2, note 1): one bag of meters may have read all machines,
     and what it is off, it is off on all of them.
     """
     known = [(now, after) for now, after in pairs if now is not None and after is not None]
@@ -30,5 +30,7 @@ def site_energy(pairs: tuple[tuple[Figure | None, Figure | None], ...]) -> SiteE
 
 
 def _sum(figures: tuple[Figure, ...]) -> Figure:
-    band = sum(figure.band or 0.0 for figure in figures)
-    return Figure(quantity="energy", value=sum(figure.value for figure in figures), band=band, basis="worked-out")
+    uncertainty = sum(figure.uncertainty or 0.0 for figure in figures)
+    return Figure(
+        quantity="energy", value=sum(figure.value for figure in figures), uncertainty=uncertainty, basis="worked-out"
+    )

@@ -29,7 +29,7 @@ class Working(Frozen):
     ingredients: tuple[Ingredient, ...]
     source: str = Field(description="standard, handbook, textbook, or “common practice” or “our judgement, no source”")
     remarks: tuple[str, ...] = ()
-    shares: dict[str, float] = Field(default_factory=dict, description="share of each error source in the band")
+    shares: dict[str, float] = Field(default_factory=dict, description="share of each error source in the uncertainty")
 
 
 class Status(StrEnum):
@@ -76,7 +76,7 @@ def result(
     source: str,
     remarks: tuple[str, ...] = (),
 ) -> Result:
-    """A worked result; its band's shares are taken from the estimate.
+    """A worked result; its uncertainty's shares are taken from the estimate.
 
     :param value: in the unit used inside. :param source: of the rule, as a reader is told. Source: definition.
     """

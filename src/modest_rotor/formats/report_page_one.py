@@ -121,9 +121,9 @@ def _figures(summary: ReportSummary, pen: Pen, width: float) -> list[Flowable]:
 
 
 def _bars(before: Figure, after: Figure, pen: Pen, width: float) -> Drawing:
-    """Energy of a year before and after on one scale from nought, each with its band."""
+    """Energy of a year before and after on one scale from nought, each with its uncertainty."""
     left, right = 74.0, width - 112.0
-    most = max(before.value + (before.band or 0.0), after.value + (after.band or 0.0)) or 1.0
+    most = max(before.value + (before.uncertainty or 0.0), after.value + (after.uncertainty or 0.0)) or 1.0
     drawing = Drawing(width, 2 * (BAR_H + 6) + 6)
     rows: tuple[tuple[str, Figure, Color], ...] = (
         (words_for(say("sheet-before")), before, COLOURS["copper"]),
@@ -132,7 +132,7 @@ def _bars(before: Figure, after: Figure, pen: Pen, width: float) -> Drawing:
     for place, (name, figure, colour) in enumerate(rows):
         foot = (1 - place) * (BAR_H + 6) + 4
         end = left + (right - left) * max(figure.value, 0.0) / most
-        half = (right - left) * (figure.band or 0.0) / most
+        half = (right - left) * (figure.uncertainty or 0.0) / most
         drawing.add(Rect(left, foot, end - left, BAR_H, fillColor=colour, strokeColor=None))
         drawing.add(Line(end - half, foot + BAR_H / 2, end + half, foot + BAR_H / 2, strokeColor=INK, strokeWidth=1.6))
         drawing.add(String(left - 6, foot + 4, name, fontName="Text", fontSize=9, fillColor=INK, textAnchor="end"))

@@ -172,7 +172,8 @@ def _story(report: Report, writer: _Writer, width: float, dressing: Dressing) ->
         )
     assumed = ", ".join(map(words_for, report.assumed)) or words_for(say("report-pdf-story-nothing-moves"))
     story += _part(
-        words_for(say("report-pdf-story-assumed-measured")), [writer.text(f"{assumed}."), writer.text(report.bands)]
+        words_for(say("report-pdf-story-assumed-measured")),
+        [writer.text(f"{assumed}."), writer.text(report.uncertainties)],
     )
     if report.proof:
         story += [Spacer(1, 10), *_proof(report.proof, writer, width)]

@@ -1,4 +1,4 @@
-"""The report's numbers as a spreadsheet: one table to a sheet, every value with its band and unit in columns of their own."""
+"""The report's numbers as a spreadsheet: one table to a sheet, every value with its uncertainty and unit in columns of their own."""
 
 from __future__ import annotations
 
@@ -62,7 +62,7 @@ def _about(sheet: Worksheet, report: Report, units: UnitSystem) -> None:
         (say("sheet-date"), report.date),
         (words_for(say("report-sheet-about-job-revision")), report.revision),
         (say("sheet-program"), report.program_version),
-        (say("sheet-bands"), report.bands),
+        (say("sheet-bands"), report.uncertainties),
     ):
         _add(sheet, [label, value, ""])
 
@@ -150,13 +150,13 @@ def _proof(sheet: Worksheet, proof: ReportProof, units: UnitSystem, currency: st
 
 
 def _numbers(figure: Figure | None, units: UnitSystem, currency: str | None) -> list[Any]:
-    """Value, band, low, high and unit in a reader's units."""
+    """Value, uncertainty, low, high and unit in a reader's units."""
     if figure is None:
         return [None, None, None, None, ""]
     unit = quantity(figure.quantity).reader_unit(units)
     low, high = (None if end is None else unit.from_si(end) for end in (figure.low, figure.high))
-    band = None if figure.band is None else figure.band / unit.factor
-    return [unit.from_si(figure.value), band, low, high, in_words(unit, currency)]
+    uncertainty = None if figure.uncertainty is None else figure.uncertainty / unit.factor
+    return [unit.from_si(figure.value), uncertainty, low, high, in_words(unit, currency)]
 
 
 def _head(sheet: Worksheet, *names: str) -> None:

@@ -18,7 +18,7 @@ LOST_BELOW, FINER = 5.0, 1e-3
 
 
 def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> str:
-    """A figure with its band and unit, no finer than the band allows; a lopsided one as its range."""
+    """A figure with its uncertainty and unit, no finer than the uncertainty allows; a lopsided one as its range."""
     if figure.entry is not None:
         return as_entered(figure, units)
     if figure.low is not None or (figure.high is None and figure.quantity in OPEN_UPWARD):
@@ -28,11 +28,11 @@ def written(figure: Figure, units: UnitSystem, currency: str | None = None) -> s
     finest = 10.0 ** -what.decimals[units]
     if what.dimension == "volume flow":  # a little of it is not nothing: one cubic foot a minute is no 0 L/s
         finest = _finest(unit.from_si(figure.value), what.decimals[units])
-    band = None if figure.band is None else figure.band / unit.factor
-    step = max(finest, 10.0 ** (math.floor(math.log10(band)) - 1)) if band else finest
+    uncertainty = None if figure.uncertainty is None else figure.uncertainty / unit.factor
+    step = max(finest, 10.0 ** (math.floor(math.log10(uncertainty)) - 1)) if uncertainty else finest
     places = max(0, -math.floor(math.log10(step) + 1e-9))
     value = round(unit.from_si(figure.value) / step) * step
-    beside = f" ± {round(max(band, step) / step) * step:,.{places}f}" if band else ""
+    beside = f" ± {round(max(uncertainty, step) / step) * step:,.{places}f}" if uncertainty else ""
     symbol = in_words(unit, currency)
     number = f"{value:,.{places}f}{beside}".replace("-", "−", 1 if value < 0 else 0)
     return f"{in_signs(number)} {symbol}".rstrip()

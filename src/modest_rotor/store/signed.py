@@ -159,7 +159,7 @@ def newest_of_machine(machine_id: int) -> tuple[int, SignedJob] | None:
 
 
 def since_signed(found: SignedJob) -> tuple[Phrase, ...]:
-    """What the program of today works out otherwise for a job just as it was signed: an earlier one had other bands or laws."""
+    """What the program of today works out otherwise for a job just as it was signed: an earlier one had other uncertainties or laws."""
     if found.anew:
         return ((say("signed-since-signed-numbers-kept"),),)
     now, then = assess_job(found.job), found.assessment
@@ -184,9 +184,9 @@ def _saving(assessment: Assessment, chosen: str | None) -> Figure | None:
 
 
 def _differ(before: Figure, after: Figure) -> bool:
-    """Whether value or band moved by more than a hundredth of the value."""
+    """Whether value or uncertainty moved by more than a hundredth of the value."""
     least = SAME_AS_SIGNED * max(abs(before.value), abs(after.value))
-    return max(abs(before.value - after.value), abs((before.band or 0.0) - (after.band or 0.0))) > least
+    return max(abs(before.value - after.value), abs((before.uncertainty or 0.0) - (after.uncertainty or 0.0))) > least
 
 
 @cached(LRUCache(MOST_KEPT), key=lambda row: (row.id, row.at), lock=Lock())

@@ -72,9 +72,9 @@ def test_every_reason_is_what_the_model_did(code: str) -> None:
             was, now = reason.before - AMBIENT_C, reason.after - AMBIENT_C
         else:
             was, now = reason.before, reason.after
-        assert sum(reason.parts.values()) == pytest.approx(math.log(now / was), abs=1e-3), meter
+        assert sum(reason.contributions.values()) == pytest.approx(math.log(now / was), abs=1e-3), meter
         if reason.factor is not None:
-            assert reason.moves * reason.parts[reason.factor] > 0, meter
+            assert reason.moves * reason.contributions[reason.factor] > 0, meter
 
 
 @pytest.mark.slow

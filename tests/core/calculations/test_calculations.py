@@ -94,20 +94,20 @@ def test_every_calculation_has_its_worked_example_and_a_sound_heading() -> None:
             assert part["label"] and (part["quantity"] is None or part["quantity"] in all_quantities())
 
 
-def test_a_typed_band_goes_through_to_the_result() -> None:
+def test_a_typed_uncertainty_goes_through_to_the_result() -> None:
     """T = P/ω: 2 % of power and 1 % of speed make √5 %, to first order."""
     calculated = work_out("torque", {"shaft_power": "1,000 W ± 2 %", "speed": "1,000 rpm +/- 10 rpm"})
     figure = calculated.results[0].figure
-    assert figure and figure.band == pytest.approx(math.sqrt(5) / 100 * figure.value, rel=1e-3)
+    assert figure and figure.uncertainty == pytest.approx(math.sqrt(5) / 100 * figure.value, rel=1e-3)
     working = calculated.results[0].working
     assert working and working.shares == pytest.approx({"shaft power": 0.8, "speed": 0.2}, abs=0.001)
 
 
-def test_the_last_digit_typed_is_the_band_where_none_is_said() -> None:
+def test_the_last_digit_typed_is_the_uncertainty_where_none_is_said() -> None:
     """Half a watt either way, each place alike likely: 1.96/√12 of a watt. A count has none."""
     figure = work_out("energy", {"input_power": "500 W", "hours": "1,000.0 h"}).results[0].figure
-    assert figure and figure.band == pytest.approx(1.96 / math.sqrt(12), rel=0.02)
-    assert work_out("synchronous_speed", {"frequency": "60 Hz", "poles": "6"}).results[0].figure.band is None  # type: ignore[union-attr]
+    assert figure and figure.uncertainty == pytest.approx(1.96 / math.sqrt(12), rel=0.02)
+    assert work_out("synchronous_speed", {"frequency": "60 Hz", "poles": "6"}).results[0].figure.uncertainty is None  # type: ignore[union-attr]
 
 
 @pytest.mark.parametrize(
@@ -159,11 +159,11 @@ EXACT = {
 """What is a count, a nominal value, a price or a parameter, and not read off a meter; typed a second time."""
 
 
-def test_what_is_counted_nominal_or_priced_has_no_band_and_what_is_read_has_one() -> None:
+def test_what_is_counted_nominal_or_priced_has_no_uncertainty_and_what_is_read_has_one() -> None:
     said = {one.name for calculation in CALCULATIONS for one in calculation.inputs if one.exact}
     assert said == EXACT
     least = work_out("minimum_efficiency", {"nominal": "82.5 %"}).results[0].figure
-    assert least is not None and least.band is None
+    assert least is not None and least.uncertainty is None
     starts = work_out("start_energy", {"input_power": "1,500 W", "starting_time": "2 s", "starts": "3,600"}).results[0]
     assert starts.working is not None and "starts a year" not in starts.working.shares
     assert set(starts.working.shares) == {"input power", "seconds to full speed"}
@@ -197,7 +197,7 @@ def test_at_the_sea_the_air_is_that_at_the_sea() -> None:
         ("torque", {"shaft_power": "1,000 W ± two", "speed": "1,000 rpm"}, "after ± stands a number"),
     ],
 )  # fmt: skip
-def test_nothing_and_no_band_are_refused_as_well(name: str, typed: dict[str, str], words: str) -> None:
+def test_nothing_and_no_uncertainty_are_refused_as_well(name: str, typed: dict[str, str], words: str) -> None:
     with pytest.raises((OutsideValidity, QuantityRefused), match=words):
         work_out(name, typed)
 
@@ -261,5 +261,5 @@ def test_two_inputs_at_their_ends_are_worked_or_refused_in_words() -> None:
                     refused += 1
                     continue
                 figures = [result.figure for result in found.results if result.figure]
-                assert all(math.isfinite(figure.value) and math.isfinite(figure.band or 0) for figure in figures)
+                assert all(math.isfinite(figure.value) and math.isfinite(figure.uncertainty or 0) for figure in figures)
     assert tried > 1_500 and 0.1 * tried < refused < 0.9 * tried

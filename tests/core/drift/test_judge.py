@@ -99,7 +99,9 @@ def test_few_readings_of_other_meters_are_held_against_the_sign_off() -> None:
     days = np.arange(6.0) * 30
     columns = {"input_power": np.full(6, 430.0), "airflow": np.full(6, 0.6)}
     log = Log(days, ("full",) * 6, ("visit",) * 6, columns)
-    same = Reference(setting="full", values={"input_power": 431.0, "airflow": 0.605}, bands={"airflow": 0.04}, day=None)
+    same = Reference(
+        setting="full", values={"input_power": 431.0, "airflow": 0.605}, uncertainties={"airflow": 0.04}, day=None
+    )
     far = same.model_copy(update={"values": {"input_power": 520.0, "airflow": 0.8}})
     for reference, drifts in ((same, False), (far, True)):
         judged = judge(log, (reference,), None, True)
@@ -126,7 +128,7 @@ def test_the_capacitor_leaves_its_tolerance_where_its_line_crosses_it() -> None:
     assert found is not None and not found.is_out
     assert found.slope_a_year == pytest.approx(-0.01)
     assert found.leaves[1] == pytest.approx(5 * 365.25)
-    assert found.slope_band == pytest.approx(0, abs=1e-9), "four readings on one line leave no band"
+    assert found.slope_uncertainty == pytest.approx(0, abs=1e-9), "four readings on one line leave no uncertainty"
     anew = replace(log, events=(Event(2.5 * 365.25, EventKind.CAPACITOR),))
     assert capacitor_trend(anew, 10e-6, 0.06) is None
     # A reading at the very time of the change is the new capacitor's: with it there are four, without it three.
@@ -196,7 +198,7 @@ def test_the_limits_are_those_of_chi_squared_and_each_count_of_readings_has_its_
         columns = {
             name: np.full(8, every[name] * (1.3 if name == "input_power" else 1.0)) for name in list(every)[:count]
         }
-        reference = Reference(setting="full", values=every, bands={}, day=None)
+        reference = Reference(setting="full", values=every, uncertainties={}, day=None)
         judged = judge(Log(days, ("full",) * 8, ("visit",) * 8, columns), (reference,), None, True)
         # a flow of six tenths of a m³/s is a reading like any other
         assert isinstance(judged, Judgement) and len(judged.trends) == count and judged.drifts
@@ -210,21 +212,28 @@ def test_a_level_is_that_of_the_line_at_the_last_reading() -> None:
         assert one.level == pytest.approx(one.trend.at(one.days[1]), abs=1e-12)
 
 
-@pytest.mark.parametrize(("band", "drifts"), [(0.02, True), (0.30, False)])
-def test_a_few_readings_are_held_against_the_sign_off_as_surely_as_that_was_read(band: float, drifts: bool) -> None:
+@pytest.mark.parametrize(("uncertainty", "drifts"), [(0.02, True), (0.30, False)])
+def test_a_few_readings_are_held_against_the_sign_off_as_surely_as_that_was_read(
+    uncertainty: float, drifts: bool
+) -> None:
     """Watts 8 % under the sign-off: plain where that was good for 2 %, nothing where it was good for 30 %."""
     watts = 400.0 * np.exp(0.002 * np.sin(np.arange(10.0)))
     log = Log(np.arange(10.0) * 20, ("full",) * 10, ("visit",) * 10, {"input_power": 0.92 * watts})
-    reference = Reference(setting="full", values={"input_power": 400.0}, bands={"input_power": band * 400.0}, day=None)
+    reference = Reference(
+        setting="full", values={"input_power": 400.0}, uncertainties={"input_power": uncertainty * 400.0}, day=None
+    )
     judged = judge(log, (reference,), None, True)
     assert isinstance(judged, Judgement) and judged.drifts is drifts
 
 
-def test_the_band_of_a_capacitor_s_slope_is_half_of_scipy_s_interval() -> None:
+def test_the_uncertainty_of_a_capacitor_s_slope_is_half_of_scipy_s_interval() -> None:
     """``scipy.stats.theilslopes`` at 95 %, a year of 365.25 days."""
     days = np.arange(9) * 150.0
     values = np.array([9.95, 9.90, 9.93, 9.84, 9.86, 9.79, 9.80, 9.72, 9.75]) * 1e-6
     found = capacitor_trend(Log(days, ("x",) * 9, ("v",) * 9, {"capacitance": values}), 10e-6, 0.06)
     line = theilslopes(values / 10e-6, days, 0.95)
     assert found is not None and found.slope_a_year == pytest.approx(line.slope * 365.25)
-    assert found.slope_band == pytest.approx((line.high_slope - line.low_slope) / 2 * 365.25) and found.slope_band > 0
+    assert (
+        found.slope_uncertainty == pytest.approx((line.high_slope - line.low_slope) / 2 * 365.25)
+        and found.slope_uncertainty > 0
+    )

@@ -164,13 +164,13 @@ def test_a_capacitor_that_was_changed_begins_anew() -> None:
 
 
 @pytest.mark.parametrize(("name", "pressure"), [("hall_supply_fan", "static"), ("heating_circulator", "differential")])
-def test_a_state_at_sign_off_has_the_band_of_its_own_pressure(name: str, pressure: str) -> None:
-    """Fans have a static, pumps a differential: value and band stand in the same column of the log."""
+def test_a_state_at_sign_off_has_the_uncertainty_of_its_own_pressure(name: str, pressure: str) -> None:
+    """Fans have a static, pumps a differential: value and uncertainty stand in the same column of the log."""
     data = demo(name)
     (first, *_) = references_of(Job.model_validate(data), told(data), None)
     other = {"static": "differential", "differential": "static"}[pressure]
-    assert first.values[pressure] > 0 and 0 < first.bands[pressure] < first.values[pressure]
-    assert other not in first.values and other not in first.bands
+    assert first.values[pressure] > 0 and 0 < first.uncertainties[pressure] < first.values[pressure]
+    assert other not in first.values and other not in first.uncertainties
 
 
 @pytest.mark.parametrize("chosen", ["electronic", "k4", "drive", "same"])

@@ -80,17 +80,17 @@ def test_readings_narrow_the_cloud_and_watts_the_most() -> None:
     bare = fit_motor(BLOWER, (READING.with_only_speed(),))
     amps = fit_motor(BLOWER, (replace(READING, input_power=None),))
     full = fit_motor(BLOWER, (READING,))
-    bands = [by_way(fit, 0, Way.ALL, READING) for fit in (bare, amps, full)]
-    widths = [band.band for band in bands if band]
+    powers = [by_way(fit, 0, Way.ALL, READING) for fit in (bare, amps, full)]
+    widths = [power.uncertainty for power in powers if power]
     assert widths == sorted(widths, reverse=True)
     shaft = Reading("bare shaft", 230.0, 60.0, None, 1194.0, 2.1, 120.0, shaft_power_w=0.0)
     calibrated = fit_motor(BLOWER, (READING, shaft))
     after = by_way(calibrated, 0, Way.ALL, READING)
-    assert after and after.band < widths[-1]
+    assert after and after.uncertainty < widths[-1]
 
 
 def test_the_cloud_agrees_with_a_sampler() -> None:
-    """Shaft power's band from named sources against a Markov chain on the whole posterior (the curved surface, not its tangent):
+    """Shaft power's uncertainty from named sources against a Markov chain on the whole posterior (the curved surface, not its tangent):
     200 walkers, preconditioned Crank–Nicolson steps (Cotter, Roberts, Stuart and White, Stat. Sci. 28, 2013). 15 %: what two
     halves of the walk differ by."""
     fit = fit_motor(BLOWER, (READING,))
@@ -119,7 +119,12 @@ def test_the_cloud_agrees_with_a_sampler() -> None:
     spread, middle = float(np.std(power)), float(np.mean(power))
     estimate = by_way(fit, 0, Way.ALL, READING)
     assert estimate
-    own = sum(part**2 for name, part in estimate.parts.items() if not name.startswith("equations")) ** 0.5
+    own = (
+        sum(
+            contribution**2 for name, contribution in estimate.contributions.items() if not name.startswith("equations")
+        )
+        ** 0.5
+    )
     assert own == pytest.approx(spread, rel=0.15)
     assert estimate.value == pytest.approx(middle, abs=0.3 * spread)
 
@@ -137,7 +142,7 @@ def test_speed_unread_is_found_from_amps_and_watts() -> None:
     blind = replace(READING, speed=None)
     found = by_way(fit_motor(BLOWER, (blind,)), 0, Way.ALL, blind)
     seen = by_way(fit_motor(BLOWER, (READING,)), 0, Way.ALL, READING)
-    assert found and seen and abs(found.value - seen.value) < found.band and found.band > seen.band
+    assert found and seen and abs(found.value - seen.value) < found.uncertainty and found.uncertainty > seen.uncertainty
 
 
 def test_a_wrong_tap_is_flagged_and_named() -> None:
@@ -149,7 +154,7 @@ def test_a_wrong_tap_is_flagged_and_named() -> None:
 
 def test_two_readings_with_the_same_clamp_share_its_error() -> None:
     fit = fit_motor(BLOWER, (READING, replace(READING, name="set 2", speed=1100.0, current=2.85, input_power=500.0)))
-    names = {name for estimate in fit.estimates for name in estimate.parts}
+    names = {name for estimate in fit.estimates for name in estimate.contributions}
     assert {"clamp meter", "wattmeter", "voltmeter"} <= names
     powers = [by_way(fit, place, Way.WATTS, reading) for place, reading in enumerate(fit.agreement.readings)]
     assert powers[0] and powers[1]
@@ -182,7 +187,7 @@ def test_where_a_machine_runs_from_power_and_static_together() -> None:
 
 @pytest.mark.slow
 def test_estimates_cover_the_truth_and_do_not_lean() -> None:
-    """A seeded part of benchmarks/estimation.py: 120 fresh cases, a third of them away from what is typical. 95 % bands hold
+    """A seeded part of benchmarks/estimation.py: 120 fresh cases, a third of them away from what is typical. 95 % uncertainties hold
     at least 88 % (a binomial scatter of 2 % either side of 93), medians lie within 4 %."""
     rng = np.random.default_rng(11)
     answered = [(case, answer(case)) for case in draw_cases(120, rng)]

@@ -119,7 +119,7 @@ def test_capacitor_machine_of_known_load(shaft: float, speed: float, amps: float
     )
     chosen = best_of(methods)
     assert chosen is not None and chosen.shaft_power is not None
-    assert abs(chosen.shaft_power.value - shaft) <= chosen.shaft_power.band
+    assert abs(chosen.shaft_power.value - shaft) <= chosen.shaft_power.uncertainty
     assert holds(methods[1], shaft / 186.4) and holds(methods[2], shaft / 186.4)
     # The book leaves out core loss and friction: at half load its losses are a third of an ordinary motor's, and watts
     # alone would miss it. There slip is taken.
@@ -138,7 +138,7 @@ def test_off_the_high_tap_slip_and_amps_are_withheld_and_watts_widen() -> None:
     assert "identify-load-load-by-slip-withheld-off" in codes_of(load_by_slip(low, KRAUSE).reason)
     assert load_by_amps(low, KRAUSE).shaft_power is None
     wide, narrow = (load_by_watts(run, KRAUSE, motor).shaft_power for run in (low, high))
-    assert wide is not None and narrow is not None and wide.band > 1.3 * narrow.band
+    assert wide is not None and narrow is not None and wide.uncertainty > 1.3 * narrow.uncertainty
 
 
 def test_above_synchronous_slip_is_withheld() -> None:
@@ -158,7 +158,7 @@ def test_without_rated_power_the_load_is_still_told_as_a_share() -> None:
     assert found.formula_load == pytest.approx(0.8) and found.shaft_power is None and found.low is not None
 
 
-def test_methods_that_disagree_are_shown_and_open_the_band() -> None:
+def test_methods_that_disagree_are_shown_and_open_the_uncertainty() -> None:
     run = running(110, 1790, 2.9, 290.0)  # full watts at almost no slip: another plate, or another motor
     motor = typical_motor(KRAUSE, "this motor")
     methods = (load_by_watts(run, KRAUSE, motor), load_by_slip(run, KRAUSE), load_by_amps(run, KRAUSE))
@@ -166,7 +166,7 @@ def test_methods_that_disagree_are_shown_and_open_the_band() -> None:
     assert chosen is not None and chosen.shaft_power is not None
     others = disagreement(chosen, methods)
     assert [other.method for other in others] == [Method.SLIP]
-    assert widened(chosen, others).band > 2 * chosen.shaft_power.band
+    assert widened(chosen, others).uncertainty > 2 * chosen.shaft_power.uncertainty
     assert widened(chosen, ()) is chosen.shaft_power
 
 
@@ -225,9 +225,9 @@ def test_a_plate_that_promises_more_than_its_volt_amperes_is_refused() -> None:
 
 def test_a_new_motor_and_the_old_one_do_not_share_their_scatter() -> None:
     old, new = typical_motor(CHAPMAN, "this motor"), typical_motor(CHAPMAN, "a new motor")
-    assert not set(old.rated_efficiency.parts) & set(new.rated_efficiency.parts)
+    assert not set(old.rated_efficiency.contributions) & set(new.rated_efficiency.contributions)
     assert (old.rated_efficiency - new.rated_efficiency).standard > old.rated_efficiency.standard
-    assert exactly(1.0).parts == {}
+    assert exactly(1.0).contributions == {}
 
 
 @pytest.mark.parametrize(("ratio", "motor_sd", "machine_sd"), [(1.0, 0.05, 0.05), (1.3, 0.04, 0.12), (0.6, 0.2, 0.05)])

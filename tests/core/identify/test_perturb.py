@@ -66,14 +66,14 @@ def test_a_motor_that_lost_its_capacitor_runs_on_but_does_not_start() -> None:
     assert shifts(fit.family, fit.estimates, blower, Change.CAPACITOR_DEAD)[1] is Condition.WILL_NOT_START
 
 
-def test_the_bands_come_from_the_cloud_and_hold_the_size() -> None:
-    """A tenth of the volts moves this blower's speed by 4 to 8 %; a better known motor has a narrower band."""
+def test_the_uncertainties_come_from_the_cloud_and_hold_the_size() -> None:
+    """A tenth of the volts moves this blower's speed by 4 to 8 %; a better known motor has a narrower uncertainty."""
     fit = fitted(BLOWER)
     moved, _ = shifts(fit.family, fit.estimates, blower, Change.VOLTS_LOW)
     speed = moved[Measurand.SPEED].ratio
-    assert -0.09 < speed.value < -0.02 and 0 < speed.band < 0.06
-    certain = tuple(replace(number, parts={}) for number in fit.estimates)
-    assert shifts(fit.family, certain, blower, Change.VOLTS_LOW)[0][Measurand.SPEED].ratio.band == 0
+    assert -0.09 < speed.value < -0.02 and 0 < speed.uncertainty < 0.06
+    certain = tuple(replace(number, contributions={}) for number in fit.estimates)
+    assert shifts(fit.family, certain, blower, Change.VOLTS_LOW)[0][Measurand.SPEED].ratio.uncertainty == 0
 
 
 @pytest.mark.parametrize(

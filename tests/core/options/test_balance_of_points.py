@@ -92,9 +92,10 @@ def test_no_point_takes_more_watts_than_volt_amperes_or_gives_more_than_it_takes
             if step.shaft_power is not None:
                 assert step.shaft_power.value <= watts * 1.001, (option.title, step.name)
             if step.flow is not None and step.pressure is not None and step.shaft_power is not None:
-                assert step.flow.value * step.pressure.value <= step.shaft_power.value * 1.05 + step.shaft_power.band, (
-                    option.title
-                )  # type: ignore[operator]
+                assert (
+                    step.flow.value * step.pressure.value
+                    <= step.shaft_power.value * 1.05 + step.shaft_power.uncertainty
+                ), option.title  # type: ignore[operator]
             for share in (step.power_factor, step.motor_efficiency, step.whole_efficiency):
                 assert share is None or 0 < share.value <= 1.0, (option.title, step.name)
     assert checked >= 2, "amps were told of several steps"

@@ -44,14 +44,17 @@ def test_every_figure_is_the_one_that_the_option_tells_by_itself() -> None:
         for cell, one in zip(row(answer, kind).cells, shown, strict=True):
             own = getattr(one, part).figure
             assert cell.figure is not None
-            assert (cell.figure.value, cell.figure.band) == (pytest.approx(own.value), pytest.approx(own.band)), part
+            assert (cell.figure.value, cell.figure.uncertainty) == (
+                pytest.approx(own.value),
+                pytest.approx(own.uncertainty),
+            ), part
     for step in shown[0].steps:
         cells = row(answer, BesideRowKind.POWER, step.id).cells
         watts = [next(at.input_power for at in one.steps if at.id == step.id) for one in shown]
         assert [cell.figure.value for cell in cells if cell.figure] == [one.value for one in watts if one]
 
 
-def test_a_difference_turned_round_is_its_negative_with_the_same_band_and_shared_errors_cancel() -> None:
+def test_a_difference_turned_round_is_its_negative_with_the_same_uncertainty_and_shared_errors_cancel() -> None:
     letters = ids(WAITING)
     one_way, other_way = (laid(WAITING, *(letters[one] for one in pair)) for pair in ("CE", "EC"))
     counted = 0
@@ -61,16 +64,16 @@ def test_a_difference_turned_round_is_its_negative_with_the_same_band_and_shared
         if forth is None or again is None:
             continue
         counted += 1
-        assert forth.value == pytest.approx(-again.value) and forth.band == pytest.approx(again.band)
+        assert forth.value == pytest.approx(-again.value) and forth.uncertainty == pytest.approx(again.uncertainty)
         first, second = there.cells[0].figure, there.cells[1].figure
         assert first and second and forth.value == pytest.approx(second.value - first.value)
         if there.kind is BesideRowKind.SAVED:
-            apart = (float(first.band or 0) ** 2 + float(second.band or 0) ** 2) ** 0.5
-            assert forth.band is not None and forth.band < 0.9 * apart
+            apart = (float(first.uncertainty or 0) ** 2 + float(second.uncertainty or 0) ** 2) ** 0.5
+            assert forth.uncertainty is not None and forth.uncertainty < 0.9 * apart
     assert counted >= 8
     energy, saved = row(one_way, BesideRowKind.ENERGY).cells[1], row(one_way, BesideRowKind.SAVED).cells[1]
     assert energy.less and saved.less and energy.less.value == pytest.approx(-saved.less.value)
-    assert energy.less.band == pytest.approx(saved.less.band) and energy.ties is saved.ties
+    assert energy.less.uncertainty == pytest.approx(saved.less.uncertainty) and energy.ties is saved.ties
 
 
 def test_the_words_of_in_short_and_the_table_tell_one_difference() -> None:
@@ -80,7 +83,7 @@ def test_the_words_of_in_short_and_the_table_tell_one_difference() -> None:
     letters = ids(HALL)
     cell = row(laid(HALL, letters[second[1]], letters[first[0]]), BesideRowKind.SAVED).cells[1]
     assert cell.less is not None and not cell.ties
-    assert (cell.less.value, cell.less.band) == (pytest.approx(figure.value), pytest.approx(figure.band))
+    assert (cell.less.value, cell.less.uncertainty) == (pytest.approx(figure.value), pytest.approx(figure.uncertainty))
 
 
 def test_what_is_stopped_is_empty_and_what_is_gone_is_left_out() -> None:
@@ -150,7 +153,7 @@ def test_costs_that_were_quoted_apart_share_no_error() -> None:
     }  # fmt: skip
     less = row(laid(data, "same", "ec"), BesideRowKind.COST).cells[1].less
     assert less is not None and less.value == pytest.approx(350)
-    assert less.band == pytest.approx(
+    assert less.uncertainty == pytest.approx(
         (40**2 + 75**2) ** 0.5, rel=0.01
     )  # the last digits of what was typed add under 1 %
 

@@ -194,7 +194,7 @@ def test_a_protected_duty_is_kept_by_kinds_that_can_and_stops_those_that_cannot(
     for one in answer.options.options:
         for step in one.steps:
             if step.flow is not None:
-                assert step.flow.value + (step.flow.band or 0.0) >= 0.450
+                assert step.flow.value + (step.flow.uncertainty or 0.0) >= 0.450
     electronic = option(answer, "B")
     assert electronic.steps[1].flow.value == pytest.approx(0.450)
     assert "options-electronic-held" in codes_of(electronic.steps[1].note)

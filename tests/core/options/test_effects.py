@@ -23,7 +23,7 @@ def moves(answer: Any, change: str) -> dict[str, int]:
 
 
 @pytest.mark.slow
-def test_every_change_of_a_capacitor_fan_has_its_row_with_size_and_bands() -> None:
+def test_every_change_of_a_capacitor_fan_has_its_row_with_size_and_uncertainties() -> None:
     answer = table()
     assert [row.change for row in answer.rows][:3] == ["duct tighter", "duct more open", "filter out"]
     assert len(answer.rows) == 11 and answer.source

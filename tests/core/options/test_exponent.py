@@ -67,7 +67,7 @@ def test_two_sets_on_one_duct_tell_it_as_far_as_they_lie_apart(true: float) -> N
     near = machine(readings=[FIRST, second(true, 0.8)])
     assert far.exponent_basis == "estimated"
     assert abs(far.exponent.value - true) < abs(USUAL_EXPONENT - true) + 1e-3
-    assert abs(far.exponent.value - true) <= far.exponent.band
+    assert abs(far.exponent.value - true) <= far.exponent.uncertainty
     assert far.exponent.standard < near.exponent.standard <= EXPONENT_SPREAD
 
 

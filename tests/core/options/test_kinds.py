@@ -73,7 +73,7 @@ def test_every_kind_answers_every_machine_with_numbers_or_words(kind: OptionKind
             assert step.note
             continue
         for part in (step.flow, step.speed, step.shaft_power, step.input_power):
-            assert np.isfinite([part.value, part.band or 0.0]).all()
+            assert np.isfinite([part.value, part.uncertainty or 0.0]).all()
         assert 0 < step.shaft_power.value < step.input_power.value
         assert step.workings.input_power.formula
     assert one.stop or one.energy.figure or one.energy.waits
@@ -130,11 +130,11 @@ def test_what_a_pump_cannot_be_is_said_in_the_units_of_pumps() -> None:
 
 def test_the_trade_s_regulated_fan_against_the_electronic_one_at_three_speeds() -> None:
     """220, 75 and about 5 W at the three speeds are what technicians see of one such motor (common practice, no source). The load of
-    its fan is not known: a fifth over the bands of an unnamed one."""
+    its fan is not known: a fifth over the uncertainties of an unnamed one."""
     electronic = of_kind(QUARTER_HORSE, OptionKind.ELECTRONIC)
     assert [step.speed.value for step in electronic.steps] == pytest.approx([1720, 1200, 400], rel=1e-3)
     for step, seen in zip(electronic.steps, (220, 75, 5), strict=True):
-        assert abs(step.input_power.value - seen) < 1.2 * step.input_power.band
+        assert abs(step.input_power.value - seen) < 1.2 * step.input_power.uncertainty
     regulated = of_kind(QUARTER_HORSE, OptionKind.REGULATOR, own={"regulator": "lower volts"})
     assert watts(regulated, 0) == pytest.approx(270, rel=0.005)  # as read
     assert watts(regulated, 1) == pytest.approx(242, rel=0.10)  # the slip loss that no regulator takes away

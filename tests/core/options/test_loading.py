@@ -87,8 +87,10 @@ def test_the_picture_stands_on_the_same_machine_under_the_same_name_as_the_compa
     assert len(options.options) == 1 + len(CANDIDATES)
 
 
-def test_the_picture_has_no_bands_and_the_state_that_is_asked_for_has() -> None:
-    """Bands along a whole picture would be sixteen solutions in place of one, and none of them is drawn."""
+def test_the_picture_has_no_uncertainties_and_the_state_that_is_asked_for_has() -> None:
+    """Uncertainties along a whole picture would be sixteen solutions in place of one, and none of them is drawn."""
     for one in loaded().values():
-        assert {point.flow.band for point in one.points} | {point.input_power.band for point in one.points} == {None}
-        assert one.asked.flow.band and one.asked.input_power.band
+        assert {point.flow.uncertainty for point in one.points} | {
+            point.input_power.uncertainty for point in one.points
+        } == {None}
+        assert one.asked.flow.uncertainty and one.asked.input_power.uncertainty

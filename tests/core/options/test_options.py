@@ -108,7 +108,9 @@ def test_a_drive_and_its_motor_take_their_losses() -> None:
 def test_keeping_it_takes_at_full_flow_what_was_read() -> None:
     step = option(assessed(KRAUSE), "A").steps[0]
     assert step.input_power.value == pytest.approx(305.8)
-    assert step.input_power.band == pytest.approx(305.8 * 0.02, rel=0.05)  # the wattmeter's own 2 %, and its last digit
+    assert step.input_power.uncertainty == pytest.approx(
+        305.8 * 0.02, rel=0.05
+    )  # the wattmeter's own 2 %, and its last digit
 
 
 @settings(max_examples=20)  # each solves every option anew
@@ -134,10 +136,13 @@ def test_a_held_duct_pressure_takes_much_of_the_saving() -> None:
 def test_the_saving_is_narrower_than_its_two_years_apart() -> None:
     """Both years hang on the same wattmeter, hours and curve; what they share falls out."""
     c, a = option(assessed(KRAUSE), "C"), option(assessed(KRAUSE), "A")
-    apart = (a.energy.figure.band**2 + c.energy.figure.band**2) ** 0.5
-    assert c.saved_energy.figure.band < apart
+    apart = (a.energy.figure.uncertainty**2 + c.energy.figure.uncertainty**2) ** 0.5
+    assert c.saved_energy.figure.uncertainty < apart
     same = option(assessed(KRAUSE, duty__part_flow="it runs full all the same"), "B")
-    assert same.saved_energy.figure.band < 0.9 * (same.energy.figure.band**2 + a.energy.figure.band**2) ** 0.5
+    assert (
+        same.saved_energy.figure.uncertainty
+        < 0.9 * (same.energy.figure.uncertainty**2 + a.energy.figure.uncertainty**2) ** 0.5
+    )
     assert c.saved_energy.figure.value == pytest.approx(a.energy.figure.value - c.energy.figure.value)
 
 

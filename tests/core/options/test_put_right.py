@@ -46,11 +46,11 @@ def test_a_filter_on_a_free_duct_is_solved_on_the_easier_system() -> None:
 
 def test_a_new_capacitor_speeds_a_running_fan_up_a_little() -> None:
     """A stiff motor of 5 % slip gains a few revolutions; what that does to its watts the plate tells roughly, and says so:
-    the one or two per cent that are seen lie inside the band. Common practice, no source."""
+    the one or two per cent that are seen lie inside the uncertainty. Common practice, no source."""
     right = repaired(["run capacitor"], checks__capacitance="9 µF")
     speed, watts = full(right).speed, full(right).input_power
     assert 1710 < speed.value < 1740
-    assert watts.value - watts.band < 1.02 * 305.8 < watts.value + watts.band
+    assert watts.value - watts.uncertainty < 1.02 * 305.8 < watts.value + watts.uncertainty
     assert "put-right-told-now-label" in codes_of(right.repair.done[0])
 
 
@@ -93,11 +93,11 @@ def test_what_was_put_right_is_in_the_report_of_the_repair_only() -> None:
     assert bare.options[1].payback.figure.value == pytest.approx(costly.options[1].payback.figure.value)
 
 
-def test_a_dead_motor_has_a_wider_band_than_one_that_was_read() -> None:
+def test_a_dead_motor_has_a_wider_uncertainty_than_one_that_was_read() -> None:
     """Its baseline is what plate, machine and system give."""
     dead = assessed(KRAUSE, call__reason="dead", readings=[])
     read = assessed(KRAUSE)
-    widths = [option(one, "C").saved_energy.figure.band for one in (dead, read)]
+    widths = [option(one, "C").saved_energy.figure.uncertainty for one in (dead, read)]
     assert widths[0] > 1.3 * widths[1]
 
 

@@ -84,12 +84,12 @@ def test_hertz_follow_speed_without_slip_and_watts_follow_the_cube_and_the_losse
     assert full.speed.value == pytest.approx(1445)
 
 
-def test_it_takes_less_than_the_induction_motor_on_a_drive_and_its_band_says_what_is_not_known() -> None:
-    """Of one class above the plate's and without rotor loss: common practice, no source. Band: a class bought, a drive not."""
+def test_it_takes_less_than_the_induction_motor_on_a_drive_and_its_uncertainty_says_what_is_not_known() -> None:
+    """Of one class above the plate's and without rotor loss: common practice, no source. Uncertainty: a class bought, a drive not."""
     new, old = (of_kind(OPEN, kind).steps for kind in (OptionKind.RELUCTANCE, OptionKind.DRIVE))
     for one, other in zip(new, old, strict=True):
         assert 0.75 * other.input_power.value < one.input_power.value < other.input_power.value
-        assert one.input_power.band > 0.02 * one.input_power.value
+        assert one.input_power.uncertainty > 0.02 * one.input_power.value
 
 
 def test_without_a_plate_it_waits_and_of_a_small_one_it_is_not_made() -> None:

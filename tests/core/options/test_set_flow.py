@@ -37,7 +37,7 @@ def test_on_the_same_duct_flow_goes_with_speed() -> None:
 @pytest.mark.parametrize("change", [Change.FILTER_OUT, Change.TIGHTER])
 def test_on_another_duct_it_is_found_along_the_curve(change: Change) -> None:
     """The fitted motor on a generic wheel, its duct opened or tightened, gives the readings of the second set; the flow that
-    follows moves the right way, and its band holds the truth."""
+    follows moves the right way, and its uncertainty holds the truth."""
     job = Job.model_validate(KRAUSE)
     fit = fit_job(job)
     assert fit.full
@@ -50,5 +50,5 @@ def test_on_another_duct_it_is_found_along_the_curve(change: Change) -> None:
     )  # fmt: skip
     found = point(assessed(KRAUSE, readings=[FIRST, read]), "s2").flow
     truth = float(at.load.flow)
-    assert abs(found.value - truth) < found.band
+    assert abs(found.value - truth) < found.uncertainty
     assert (found.value > 0.51) == (truth > 0.51)

@@ -39,10 +39,10 @@ def test_the_working_of_a_slowed_step_shows_the_exponent_it_stands_on(typed: str
     assert exponent.figure.value == pytest.approx(float(typed or 1.9))
 
 
-def test_a_tap_that_nobody_read_is_told_with_a_band_that_holds_what_its_turns_may_be() -> None:
+def test_a_tap_that_nobody_read_is_told_with_an_uncertainty_that_holds_what_its_turns_may_be() -> None:
     """Our judgement: its flow may be 3 %, its watts 11 % off beyond what the assumed turns cover, each one standard deviation."""
     tap = {"duty__steps__0__flow_share": None, "duty__steps__0__wants": "a tap", "duty__steps__0__tap": "medium tap"}
     medium = option(assessed(WAITING, **tap), "A").steps[0]
     assert medium.flow and medium.input_power and plain(medium.setting) == "medium tap"
     for one, share in ((medium.flow, 0.03), (medium.input_power, 0.11)):
-        assert 1.96 * share < one.band / one.value < 5 * share
+        assert 1.96 * share < one.uncertainty / one.value < 5 * share

@@ -150,7 +150,7 @@ def test_the_levers_add_up_and_name_what_would_narrow_them() -> None:
     saved = worth().saved_energy.figure
     for sensitivity in told.largest:
         assert sensitivity.low.value < saved.value < sensitivity.high.value
-        assert sensitivity.high.value - sensitivity.low.value <= 2 * saved.band + 1e-9
+        assert sensitivity.high.value - sensitivity.low.value <= 2 * saved.uncertainty + 1e-9
 
 
 def test_running_always_costs_more_than_on_call() -> None:
@@ -229,14 +229,14 @@ def test_a_fan_that_runs_always_fills_the_hours_between_calls() -> None:
 
 
 def test_a_payback_is_open_where_the_saving_may_be_nothing_and_closed_where_it_may_not() -> None:
-    """Through a whole job: by Fieller, the upper end exists just where nothing lies outside the saving's own band."""
+    """Through a whole job: by Fieller, the upper end exists just where nothing lies outside the saving's own uncertainty."""
     candidates = [{"id": "same", "kind": "same kind", "price": "400"}, {"id": "ec", "kind": "electronic", "price": "400"},
                   {"id": "tap", "kind": "another tap", "price": "60"}]  # fmt: skip
     told = assessed(QUARTER_HORSE, options={"candidates": candidates})
     seen = set()
     for one in told.options.options[1:]:
         money, payback = one.saved_money.figure, one.payback.figure
-        sure, likely = money.value - money.band > 0, money.value > 0
+        sure, likely = money.value - money.uncertainty > 0, money.value > 0
         seen.add((sure, likely))
         if not likely:
             assert payback is None and "money-results-never" in codes_of(one.payback.waits)

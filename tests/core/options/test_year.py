@@ -32,11 +32,11 @@ def test_without_a_word_of_them_they_say_what_they_wait_for() -> None:
     assert "year-results-net-money-price-heat" not in codes_of(c.saved_money.waits or ())
 
 
-def test_emissions_heat_and_cold_follow_the_saving_and_share_its_band() -> None:
+def test_emissions_heat_and_cold_follow_the_saving_and_share_its_uncertainty() -> None:
     c = option(assessed(KRAUSE, **ALL), "C")
     saved = c.saved_energy.figure
     assert c.saved_emissions.figure.value == pytest.approx(0.35 * saved.value)
-    assert c.saved_emissions.figure.band == pytest.approx(0.35 * saved.band)
+    assert c.saved_emissions.figure.uncertainty == pytest.approx(0.35 * saved.uncertainty)
     assert c.made_up_heat.figure.value == pytest.approx(0.40 * saved.value)
     assert c.saved_cooling.figure.value == pytest.approx(0.30 * saved.value / 3)
     by_hand = 0.25 * (saved.value + c.saved_cooling.figure.value) - 0.09 * c.made_up_heat.figure.value
@@ -79,7 +79,7 @@ def test_a_three_phase_fan_on_a_drive_beats_its_damper() -> None:
     kept, driven = (option(answer, letter).steps[1] for letter in "AD")
     assert driven.flow.value == pytest.approx(kept.flow.value)
     assert driven.input_power.value < 0.5 * kept.input_power.value
-    assert option(answer, "D").saved_energy.figure.value > option(answer, "D").saved_energy.figure.band
+    assert option(answer, "D").saved_energy.figure.value > option(answer, "D").saved_energy.figure.uncertainty
 
 
 def test_the_starts_of_a_motor_with_a_start_switch_are_counted_by_what_its_kind_takes() -> None:

@@ -93,7 +93,7 @@ def change(solve: Callable[[SystemCurve], OperatingPoint]) -> tuple[float, float
 
 
 def test_three_motors_when_static_rises_from_half_an_inch_to_eight_tenths() -> None:
-    """Capacitor motor −17 % of its air (the motor's own band of 1 point beside the 3), constant torque −8 %, constant air 0;
+    """Capacitor motor −17 % of its air (the motor's own uncertainty of 1 point beside the 3), constant torque −8 %, constant air 0;
     shaft power −15, +7, +23 % on the same wheel from the same flow."""
     start = at_static(blower, 0.5)
     strong = ElectronicMotor(746.0, 1200.0, module=ControlModule(torque_limit=2.0, power_limit=2.0, speed_limit=2.0))

@@ -1,4 +1,4 @@
-"""The proof: promised against measured with honest bands; amps alone prove nothing; shared meters fall out."""
+"""The proof: promised against measured with honest uncertainties; amps alone prove nothing; shared meters fall out."""
 
 from __future__ import annotations
 
@@ -36,7 +36,7 @@ def reading(**values: Any) -> ReadingSet:
 
 @pytest.mark.parametrize(("before", "after"), [(571.0, 431.0), (571.0, 112.0), (300.0, 290.0)])
 @pytest.mark.parametrize("same", [True, False])
-def test_the_band_of_a_difference_of_two_metered_powers(before: float, after: float, same: bool) -> None:
+def test_the_uncertainty_of_a_difference_of_two_metered_powers(before: float, after: float, same: bool) -> None:
     """Reference: the package uncertainties 3.2, the meter's ± 2 % as one shared or two separate errors, JCGM 100 (GUM) 5.2."""
     relative = 0.02 / COVERAGE_95
     gain = ufloat(1, relative)
@@ -66,9 +66,9 @@ def test_the_finished_job_kept_its_promise_and_the_sums_are_those_of_a_hand() ->
     by_hand = (571 * reached[0] ** 2.9 - 431) * 2.9 + (571 * reached[1] ** 2.9 - 112) * 4.2
     assert answer.verdict == "inside"
     assert answer.saved.figure and answer.saved.figure.value == pytest.approx(by_hand, abs=12)
-    assert answer.promised.figure and answer.promised.figure.band
+    assert answer.promised.figure and answer.promised.figure.uncertainty
     apart = abs(answer.promised.figure.value - answer.saved.figure.value)
-    assert apart < math.hypot(answer.promised.figure.band, answer.saved.figure.band)
+    assert apart < math.hypot(answer.promised.figure.uncertainty, answer.saved.figure.uncertainty)
 
 
 def test_of_a_motor_that_died_the_proof_is_that_of_the_same_readings_and_says_against_what() -> None:
@@ -77,7 +77,7 @@ def test_of_a_motor_that_died_the_proof_is_that_of_the_same_readings_and_says_ag
     assert dead.options.against_new and not alive.options.against_new
     for one, other in ((alive.proof.saved, dead.proof.saved), (alive.proof.promised, dead.proof.promised)):
         assert one.figure and other.figure and other.figure.value == pytest.approx(one.figure.value)
-        assert other.figure.band == pytest.approx(one.figure.band)
+        assert other.figure.uncertainty == pytest.approx(one.figure.uncertainty)
     assert dead.proof.verdict == alive.proof.verdict
     chosen = next(one for one in dead.options.options if one.letter == dead.proof.option)
     assert chosen.saved_energy.figure != chosen.saved_on_right
@@ -111,10 +111,10 @@ def test_a_promise_too_small_for_the_meters_is_not_provable() -> None:
     assert answer.verdict == "unprovable", plain(answer.sentence)
 
 
-def test_other_meters_widen_the_band() -> None:
+def test_other_meters_widen_the_uncertainty() -> None:
     same, other = proof(), proof(proof__same_meters="no")
     assert other.steps[0].saved_watts.figure and same.steps[0].saved_watts.figure
-    assert other.steps[0].saved_watts.figure.band > 1.4 * same.steps[0].saved_watts.figure.band  # type: ignore[operator]
+    assert other.steps[0].saved_watts.figure.uncertainty > 1.4 * same.steps[0].saved_watts.figure.uncertainty  # type: ignore[operator]
 
 
 def test_a_step_that_was_not_read_after_waits_and_is_left_out_of_the_sum() -> None:
@@ -245,11 +245,15 @@ def test_the_watts_at_the_flow_reached_are_as_unsure_as_the_flow_makes_them() ->
     errors count, √2 of one; the machine is never scaled above what it was: so between one and twice is asked. With the same meters the
     error cancels."""
     step = proof(proof__same_meters="no").steps[0]
-    assert step.flow is not None and step.flow.band
-    flow, standard = step.flow.value, step.flow.band / COVERAGE_95
+    assert step.flow is not None and step.flow.uncertainty
+    flow, standard = step.flow.value, step.flow.uncertainty / COVERAGE_95
 
     def part(step: Any) -> float:
-        return math.sqrt(step.same_flow.working.shares["flow reached, s1"]) * step.same_flow.figure.band / COVERAGE_95
+        return (
+            math.sqrt(step.same_flow.working.shares["flow reached, s1"])
+            * step.same_flow.figure.uncertainty
+            / COVERAGE_95
+        )
 
     def watts(off: float) -> float:
         typed = f"{(flow + off * standard) / (0.3048**3 / 60):.3f} cfm"
@@ -277,7 +281,7 @@ def test_of_one_step_and_one_set_after_the_pair_needs_no_flow_and_of_two_it_does
     ("tolerance", "words"),
     [("20 %", "reached"), ("8 %", "reached, as near as this reading tells"), ("0.5 %", "missed by")],
 )
-def test_a_flow_is_reached_for_certain_only_with_all_of_its_band_inside(tolerance: str, words: str) -> None:
+def test_a_flow_is_reached_for_certain_only_with_all_of_its_uncertainty_inside(tolerance: str, words: str) -> None:
     """1,452 of 1,470 cfm wanted, ± 7 %: 1.2 % off, so certain within 20, not within 8, and missed within half a per cent."""
     told_of = plain(proof(setup__tolerance=tolerance).steps[0].reached)
     assert told_of.startswith(words) and (words != "reached" or told_of == words)

@@ -1,4 +1,4 @@
-"""What was promised, read after exactly as promised, is kept: the same kilowatt-hours, inside the band, whatever today does."""
+"""What was promised, read after exactly as promised, is kept: the same kilowatt-hours, inside the uncertainty, whatever today does."""
 
 from __future__ import annotations
 
@@ -66,7 +66,7 @@ def test_after_equal_to_promise_is_inside_and_the_same_energy(
     before = job.get("readings", KRAUSE["document"]["readings"])
     pairs = [{"id": f"p{place}", "step": step.id, "after": f"a{place}"} for place, step in enumerate(promised.steps)]
     answer = assessed(KRAUSE, **{**job, "readings": [*before, *after], "proof__pairs": pairs}).proof
-    # Near an edge the band may hold nought as well: then these meters cannot tell, which is no verdict against it.
+    # Near an edge the uncertainty may hold nought as well: then these meters cannot tell, which is no verdict against it.
     assert answer.verdict in ("inside", "unprovable")
     assert answer.saved.figure.value == pytest.approx(promised.saved_energy.figure.value, rel=2e-3)
     assert answer.promised.figure.value == pytest.approx(promised.saved_energy.figure.value, rel=1e-6)
@@ -77,7 +77,7 @@ def saving_at(share: float) -> Any:
     return option(assessed(KRAUSE, **job), "C").saved_energy.figure
 
 
-def test_a_saving_has_no_cliff_in_the_flow_asked_and_its_band_holds_both_settings_at_an_edge() -> None:
+def test_a_saving_has_no_cliff_in_the_flow_asked_and_its_uncertainty_holds_both_settings_at_an_edge() -> None:
     """A machine that cannot modulate takes the next setting; which one is known to a few per cent, so the change is spread."""
     shares = [0.60 + 0.02 * step for step in range(18)]
     savings = [saving_at(share) for share in shares]
@@ -86,7 +86,7 @@ def test_a_saving_has_no_cliff_in_the_flow_asked_and_its_band_holds_both_setting
     whole = max(one.value for one in savings) - min(one.value for one in savings)
     assert whole > 100 and max(steps) < 0.5 * whole
     edge = savings[steps.index(max(steps))]
-    low, high = sorted((edge.value - edge.band, edge.value + edge.band))
+    low, high = sorted((edge.value - edge.uncertainty, edge.value + edge.uncertainty))
     near = savings[max(steps.index(max(steps)) - 2, 0)], savings[min(steps.index(max(steps)) + 2, len(savings) - 1)]
     assert all(low < one.value < high for one in near) and below.value > 0 and above.value > 0
 

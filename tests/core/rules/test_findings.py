@@ -364,7 +364,7 @@ def test_far_under_load_tells_the_share_of_the_rating() -> None:
 
 
 def test_air_per_ton_is_judged_only_beyond_what_the_flow_may_be_off() -> None:
-    """Ordinary cooling has 320 to 500 cfm a ton; within the band of the flow on either side nothing is said."""
+    """Ordinary cooling has 320 to 500 cfm a ton; within the uncertainty of the flow on either side nothing is said."""
     target = {"system": "ordinary cooling", "airflow": None}
 
     def told(tons: float) -> set[str]:
@@ -372,11 +372,11 @@ def test_air_per_ton_is_judged_only_beyond_what_the_flow_may_be_off() -> None:
         return {rule for rule in rules(answer) if rule.startswith("flow_per_ton")}
 
     flow = assessed(KRAUSE, target={**target, "cooling": "3 ton"}).sets[0].flows.together.figure
-    assert flow is not None and flow.band
-    cfm, band = (value / (0.3048**3 / 60) for value in (flow.value, flow.band))
+    assert flow is not None and flow.uncertainty
+    cfm, uncertainty = (value / (0.3048**3 / 60) for value in (flow.value, flow.uncertainty))
     for edge, rule, side in ((320.0, "flow_per_ton_low", 1), (500.0, "flow_per_ton_high", -1)):
-        assert told((cfm + side * 0.9 * band) / edge) == set()
-        assert told((cfm + side * 1.1 * band) / edge) == {rule}
+        assert told((cfm + side * 0.9 * uncertainty) / edge) == set()
+        assert told((cfm + side * 1.1 * uncertainty) / edge) == {rule}
 
 
 @pytest.mark.parametrize(
@@ -459,6 +459,6 @@ def test_when_all_is_good_the_last_look_is_at_what_this_machine_can_be_set_by(ki
 
 
 @pytest.mark.parametrize(("wanted", "told"), [("560 L/s", False), ("590 L/s", False), ("620 L/s", True)])
-def test_too_little_flow_is_told_beyond_its_band_alone(wanted: str, told: bool) -> None:
-    """510 L/s by a hood of ± 7 %: at most 546, which is nine tenths of 606. Bands by JCGM 100; nine tenths is our judgement, no source."""
+def test_too_little_flow_is_told_beyond_its_uncertainty_alone(wanted: str, told: bool) -> None:
+    """510 L/s by a hood of ± 7 %: at most 546, which is nine tenths of 606. Uncertainties by JCGM 100; nine tenths is our judgement, no source."""
     assert ("flow_under_target" in rules(assessed(KRAUSE, target={"airflow": wanted}))) is told

@@ -73,9 +73,9 @@ def test_one_reading_moves_the_whole_curve() -> None:
 
 def test_a_wide_reading_is_inside_but_proves_nothing() -> None:
     """± 16 % cannot prove ± 5 %."""
-    inside = advise(lambda share: share, (Tried(0.5, 0.51),), 0.5, LOW, HIGH, TOLERANCE, band=0.16 * 0.5)
+    inside = advise(lambda share: share, (Tried(0.5, 0.51),), 0.5, LOW, HIGH, TOLERANCE, uncertainty=0.16 * 0.5)
     assert inside.outcome is Outcome.INSIDE and not inside.proved
-    sharp = advise(lambda share: share, (Tried(0.5, 0.505),), 0.5, LOW, HIGH, TOLERANCE, band=0.01)
+    sharp = advise(lambda share: share, (Tried(0.5, 0.505),), 0.5, LOW, HIGH, TOLERANCE, uncertainty=0.01)
     assert sharp.proved
 
 

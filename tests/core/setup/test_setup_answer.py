@@ -230,7 +230,7 @@ def test_torque_taps_come_with_what_their_neighbours_would_give() -> None:
         assert command.wanted is not None
         for one in command.neighbours:
             flows.setdefault(one.words, set()).add(one.flow.value)
-            assert one.flow.band and one.flow.band > 0
+            assert one.flow.uncertainty and one.flow.uncertainty > 0
     assert all(len(told) == 1 for told in flows.values())
     lower, higher = (next(iter(flows[name])) for name in ("tap 2", "tap 4"))
     assert lower < higher

@@ -69,7 +69,7 @@ def test_discounted_payback_is_where_the_worth_of_the_savings_meets_the_cost(
     assert discounted_payback_years(saving / rate * 1.1, saving, rate) is None  # worth less than its interest
 
 
-def test_products_and_quotients_carry_their_bands_as_a_reference_library_does() -> None:
+def test_products_and_quotients_carry_their_uncertainties_as_a_reference_library_does() -> None:
     """JCGM 100, 5.1.2, by the library uncertainties: U, I and φ of its example H.2 in spirit: R = V ÷ I cos φ."""
     volts, amps = ufloat(4.9990, 0.0032), ufloat(0.019661, 0.0000095)
     ours = measured(4.9990, volts=0.0032) / measured(0.019661, amps=0.0000095)

@@ -1,4 +1,4 @@
-"""Stated bands of the flow: over many simulated truths read by meters that are off, 95 % hold the truth."""
+"""Stated uncertainties of the flow: over many simulated truths read by meters that are off, 95 % hold the truth."""
 
 from __future__ import annotations
 
@@ -69,7 +69,7 @@ def by_rise(chance: np.random.Generator) -> tuple[dict[str, str], float]:
 @pytest.mark.parametrize(
     ("way", "draw"), [(Way.CHART, by_chart), (Way.TABLE, by_table), (Way.RISE, by_rise)], ids=("chart", "table", "rise")
 )
-def test_stated_bands_hold_the_truth(way: Way, draw: Draw) -> None:
+def test_stated_uncertainties_hold_the_truth(way: Way, draw: Draw) -> None:
     chance, held, told = np.random.default_rng(7), 0, 0
     for _ in range(DRAWS):
         read, truth = draw(chance)
@@ -78,6 +78,6 @@ def test_stated_bands_hold_the_truth(way: Way, draw: Draw) -> None:
         flow = next(one.flow for one in ways if one.way is way)
         if flow is not None:
             told += 1
-            held += abs(flow.value - truth) <= flow.band
+            held += abs(flow.value - truth) <= flow.uncertainty
     assert told > 0.9 * DRAWS
     assert 0.93 <= held / told <= 0.97

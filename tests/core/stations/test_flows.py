@@ -123,7 +123,7 @@ def test_ways_that_disagree_are_never_averaged_away() -> None:
         together.working.remarks[0]
     )
     alone = assessed(KRAUSE).sets[0].flows.together.figure
-    assert alone and (together.figure.band or 0) > 1.5 * (alone.band or 0)
+    assert alone and (together.figure.uncertainty or 0) > 1.5 * (alone.uncertainty or 0)
 
 
 def test_ways_that_agree_narrow_each_other() -> None:
@@ -133,7 +133,7 @@ def test_ways_that_agree_narrow_each_other() -> None:
         readings__0__leaving="30.8 °C",
     )  # fmt: skip
     alone, both = assessed(KRAUSE).sets[0].flows.together.figure, answer.sets[0].flows.together.figure
-    assert alone and both and (both.band or 1) < (alone.band or 0)
+    assert alone and both and (both.uncertainty or 1) < (alone.uncertainty or 0)
 
 
 def test_affinity_from_a_known_point_on_the_same_system() -> None:
@@ -171,7 +171,7 @@ def test_next_readings_say_what_they_narrow_and_how() -> None:
     answer = assessed(KRAUSE, readings__0__input_power=None, readings__0__airflow=None)
     told = answer.sets[0].flows.next
     assert 1 <= len(told) <= 3
-    assert all((one.then.band or 0) < (one.now.band or 0) and one.caution and one.how for one in told)
+    assert all((one.then.uncertainty or 0) < (one.now.uncertainty or 0) and one.caution and one.how for one in told)
     assert {"load", "flow"} >= {one.narrows for one in told}
 
 
@@ -211,10 +211,10 @@ def test_the_load_of_an_electronic_motor_comes_from_true_watts_and_speed() -> No
     assert without.sets[0].load.figure is None
 
 
-def test_own_meters_narrow_the_bands() -> None:
+def test_own_meters_narrow_the_uncertainties() -> None:
     fine = assessed(KRAUSE, meters={"clamp_meter": "0.5 %", "voltmeter": "0.2 %", "wattmeter": "0.5 %"})
     usual = assessed(KRAUSE)
-    assert fine.sets[0].bands["current"] < usual.sets[0].bands["current"] / 2
+    assert fine.sets[0].uncertainties["current"] < usual.sets[0].uncertainties["current"] / 2
 
 
 @pytest.mark.parametrize(
@@ -243,7 +243,7 @@ def test_a_table_of_one_column_needs_no_tap() -> None:
     assert flow(answer, "table") == pytest.approx(1250 * CFM, rel=1e-3)
 
 
-def test_ways_that_agree_are_weighed_by_their_bands() -> None:
+def test_ways_that_agree_are_weighed_by_their_uncertainties() -> None:
     """The mean by inverse variances, JCGM 100 (GUM) and any textbook of statistics; here of a hood and of a temperature rise."""
     rise = {"readings__0__heater_volts": "230 V", "readings__0__heater_amps": "26.1 A", "readings__0__entering": "21 °C", "readings__0__leaving": "30.6 °C"}  # fmt: skip
     flows = assessed(KRAUSE, **rise).sets[0].flows
@@ -253,7 +253,7 @@ def test_ways_that_agree_are_weighed_by_their_bands() -> None:
         if one.flow.figure and not one.disagrees and one.way in ("measured", "rise")
     ]
     assert len(counted) == 2 and flows.together.figure is not None
-    weights = [1 / one.band**2 for one in counted]
+    weights = [1 / one.uncertainty**2 for one in counted]
     expected = sum(one.value * weight for one, weight in zip(counted, weights, strict=True)) / sum(weights)
     assert flows.together.figure.value == pytest.approx(expected, rel=1e-3)
     assert min(one.value for one in counted) <= flows.together.figure.value <= max(one.value for one in counted)

@@ -36,7 +36,7 @@ def test_a_gap_counts_neither_as_running_nor_as_off() -> None:
     assert cut.covered == pytest.approx(4.7 * 24, rel=0.01)
 
 
-def test_more_days_narrow_the_band_and_days_that_differ_widen_it() -> None:
+def test_more_days_narrow_the_uncertainty_and_days_that_differ_widen_it() -> None:
     short, long = (logged_year(square(days, 60.0, 720.0, 1800.0)).spread for days in (2, 60))
     assert long < short
     seconds = np.arange(0.0, 8 * DAY, 60.0)
@@ -78,7 +78,7 @@ def test_too_little_is_refused(log: Log, words: str) -> None:
         logged_year(log)
 
 
-def test_the_band_of_a_few_days_is_student_s() -> None:
+def test_the_uncertainty_of_a_few_days_is_student_s() -> None:
     """Two to seven days: the factor is the two-sided 95 % point of Student's t with one degree of freedom less (scipy.stats)."""
     for days, factor in logger.STUDENT.items():
         assert factor == pytest.approx(stats.t.ppf(0.975, days - 1), rel=2e-3)
@@ -87,7 +87,7 @@ def test_the_band_of_a_few_days_is_student_s() -> None:
 
 
 def test_two_days_that_differ_tell_next_to_nothing() -> None:
-    """40 and 60 % of two days: ± 12.7 × 0.141 ÷ √2 is 1.27, more than all there is, so the band ends at the whole (Student, n = 2)."""
+    """40 and 60 % of two days: ± 12.7 × 0.141 ÷ √2 is 1.27, more than all there is, so the uncertainty ends at the whole (Student, n = 2)."""
     seconds = np.arange(0.0, 2 * DAY, 60.0)
     share = np.where(seconds < DAY, 0.4, 0.6)
     told = logged_year(Log(seconds, np.where((seconds % 1800) < 1800 * share, 4.0, 0.0), LoggedKind.AMPS))

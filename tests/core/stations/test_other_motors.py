@@ -45,13 +45,13 @@ def test_a_set_on_the_low_speed_is_no_contradiction_and_stands_for_its_step() ->
     assert not questioned(two_speeds())  # nor where its plate was not read
 
 
-def test_a_low_speed_that_was_not_read_is_taken_from_its_plate_with_a_wide_band() -> None:
+def test_a_low_speed_that_was_not_read_is_taken_from_its_plate_with_a_wide_uncertainty() -> None:
     """Affinity laws: half the speed takes an eighth at the shaft; watts by the efficiency of so small a motor, with its doubt."""
     step = option(two_speeds(low_set=False, **LOW_PLATE), "A").steps[1]
-    assert step.input_power is not None and step.shaft_power is not None and step.input_power.band is not None
+    assert step.input_power is not None and step.shaft_power is not None and step.input_power.uncertainty is not None
     assert step.shaft_power.value == pytest.approx(1330 * (720 / 1444) ** 3, rel=0.06)
     assert step.input_power.value > step.shaft_power.value and "keep-on-low-speed-read-plate" in codes_of(step.note)
-    assert step.input_power.band > 0.1 * step.input_power.value
+    assert step.input_power.uncertainty > 0.1 * step.input_power.value
     bare = option(two_speeds(low_set=False), "A").steps[1]
     assert bare.input_power is None and "keep-on-tap-waits-set" in codes_of(bare.note)
 
@@ -140,11 +140,14 @@ def test_a_magnet_motor_whose_plate_speed_is_synchronous_is_refused_nothing() ->
 
 
 def test_an_unreadable_capacitor_is_offered_roughly_by_the_fitted_motor() -> None:
-    """The textbook machine's own capacitor is 15.4 µF (Krause, Analysis of Electric Machinery): inside the band, and told as rough."""
+    """The textbook machine's own capacitor is 15.4 µF (Krause, Analysis of Electric Machinery): inside the uncertainty, and told as rough."""
     bare = assessed(changed(KRAUSE, nameplate__run_capacitance=None, nameplate__motor_kind="split-capacitor"))
     rough = next(one for one in bare.plate.expected if one.label == "Run capacitor, roughly")
-    assert rough.figure is not None and rough.figure.band is not None
-    assert abs(rough.figure.value - 15.4e-6) < rough.figure.band and rough.figure.band > 0.2 * rough.figure.value
+    assert rough.figure is not None and rough.figure.uncertainty is not None
+    assert (
+        abs(rough.figure.value - 15.4e-6) < rough.figure.uncertainty
+        and rough.figure.uncertainty > 0.2 * rough.figure.value
+    )
     assert rough.working is not None and "plate-expected-rough-capacitor-rough-nothing" in codes_of(
         rough.working.remarks[0]
     )

@@ -69,7 +69,7 @@ class Reason:
     """Why one reading moved.
 
     :param before: value in SI, rpm, or a share. :param after: likewise.
-    :param parts: contribution of each factor to the logarithm of after over before; they add up to it.
+    :param contributions: contribution of each factor to the logarithm of after over before; they add up to it.
     :param factor: the one that explains it, with its ``words``; none where it stands still.
     """
 
@@ -77,7 +77,7 @@ class Reason:
     before: float
     after: float
     moves: Moves
-    parts: dict[str, float]
+    contributions: dict[str, float]
     factor: str | None
     words: str
 
@@ -114,14 +114,14 @@ def _reason(meter: Meter, first: _Solved, second: _Solved) -> Reason:
         return Reason(meter, was, now, moves, {}, "standstill", STANDS if stands[1] else TURNS_AGAIN)
     room = second.zero.get(meter, 0.0) - first.zero.get(meter, 0.0)
     if abs(room) > abs(now - was - room):
-        factor, parts = "room", dict[str, float]()
+        factor, contributions = "room", dict[str, float]()
     elif min(was, now) <= NOTHING:  # it begins or ends: nothing of it can be told apart
-        factor, parts = "nothing", {}
+        factor, contributions = "nothing", {}
     else:
-        parts = _parts(meter, first, second)
-        factor = max(parts, key=lambda name: moves * parts[name])
+        contributions = _parts(meter, first, second)
+        factor = max(contributions, key=lambda name: moves * contributions[name])
     row = find_row("mechanisms", meter=meter.value, factor=factor)
-    return Reason(meter, was, now, moves, parts, factor, row["rises" if moves is Moves.RISES else "falls"])
+    return Reason(meter, was, now, moves, contributions, factor, row["rises" if moves is Moves.RISES else "falls"])
 
 
 def _parts(meter: Meter, first: _Solved, second: _Solved) -> dict[str, float]:

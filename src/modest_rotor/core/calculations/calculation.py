@@ -1,4 +1,4 @@
-"""What a calculation is, and how one is worked from typed values to a result with its working and its band."""
+"""What a calculation is, and how one is worked from typed values to a result with its working and its uncertainty."""
 
 from __future__ import annotations
 
@@ -31,7 +31,7 @@ class Input:
     :param quantity: of a number; ``None`` for words.
     :param choices: the words that are answers; empty where any are.
     :param default: taken where nothing is typed; ``None`` where it must be.
-    :param exact: whether it is a count, a nominal value or a size in a table: no band unless one is typed.
+    :param exact: whether it is a count, a nominal value or a size in a table: no uncertainty unless one is typed.
     """
 
     name: str
@@ -151,30 +151,30 @@ def facts_of(calculation: Calculation) -> CalculationFacts:
 def calculate(calculation: Calculation, typed: Mapping[str, str], units: UnitSystem | None = None) -> Calculated:
     """Work a calculation.
 
-    :param typed: text for each input: a value with its unit, and its 95 % band where one is known (``230 V ± 2``, ``± 1 %``).
+    :param typed: text for each input: a value with its unit, and its 95 % uncertainty where one is known (``230 V ± 2``, ``± 1 %``).
     :param units: the reader's unit system, which settles a number without a unit.
     :raises QuantityRefused: an input is missing, unknown or unreadable. :raises OutsideValidity: the equation does not hold there.
 
-    The band of the result comes from each input's band, or from the last digit typed, to first order. Source: JCGM 100 (GUM), 5.
+    The uncertainty of the result comes from each input's uncertainty, or from the last digit typed, to first order. Source: JCGM 100 (GUM), 5.
     """
     _refuse_unknown(calculation, typed)
     read = tuple(_read(calculation, one, typed.get(one.name), units) for one in calculation.inputs)
     values = [one.value for one in read]
     middle = _tuple(calculation.work(*values))
-    parts: list[dict[str, float]] = [{} for _ in middle]
+    contributions: list[dict[str, float]] = [{} for _ in middle]
     for place, one in enumerate(read):
         if one.standard and isinstance(one.value, float):
             for index, half in enumerate(_half_difference(calculation, values, place, one.standard)):
-                parts[index][one.asked.label] = half
+                contributions[index][one.asked.label] = half
     ingredients, remarks = _ingredients(read)
     results, words = [], []
-    for output, value, part in zip(calculation.outputs, middle, parts, strict=True):
+    for output, value, contribution in zip(calculation.outputs, middle, contributions, strict=True):
         if value is None:
             continue
         if output.quantity is None or isinstance(value, str):
             words.append(f"{output.label}: {value}")
             continue
-        estimate = Estimate(float(value), {name: size for name, size in part.items() if size})
+        estimate = Estimate(float(value), {name: size for name, size in contribution.items() if size})
         said = (*remarks, calculation.validity) if calculation.validity else remarks
         results.append(
             result(output.label, output.quantity, estimate, calculation.formula, ingredients, calculation.source, said)
@@ -209,7 +209,7 @@ def _read(calculation: Calculation, asked: Input, text: str | None, units: UnitS
     main, *rest = PLUS_MINUS.split(text, maxsplit=1)
     entry = read_entry(asked.quantity, main, units)
     last_digit = 0.0 if asked.exact or not given_text else entry.resolution / RECTANGULAR
-    standard = _band(asked, text, rest[0], entry) / COVERAGE_95 if rest else last_digit
+    standard = _uncertainty(asked, text, rest[0], entry) / COVERAGE_95 if rest else last_digit
     return _Read(asked, entry.si, standard, taken=not given_text)
 
 
@@ -222,8 +222,8 @@ def _word(asked: Input, text: str) -> str:
     raise QuantityRefused(say("calculation-word", text=text, asked=asked.label, choices=", ".join(asked.choices)))
 
 
-def _band(asked: Input, text: str, band: str, entry: Entry) -> float:
-    number = re.fullmatch(r"(\d+\.?\d*|\.\d+)\s*(.*)", band.strip())
+def _uncertainty(asked: Input, text: str, uncertainty: str, entry: Entry) -> float:
+    number = re.fullmatch(r"(\d+\.?\d*|\.\d+)\s*(.*)", uncertainty.strip())
     unit = number[2].strip() if number else ""
     if number and unit == "%":
         return abs(entry.si) * float(number[1]) / 100

@@ -213,7 +213,7 @@ def _likeliest(judged: Judgement, word: str) -> tuple[str, str]:
 
 def _moved(one: MeasurandTrend) -> Figure:
     change = math.exp(one.level) - 1
-    return figure("change", change).model_copy(update={"band": COVERAGE_95 * one.sd, "basis": "estimated"})
+    return figure("change", change).model_copy(update={"uncertainty": COVERAGE_95 * one.sd, "basis": "estimated"})
 
 
 def drift_cause(weighed: WeighedCause, word: str) -> DriftCause:
@@ -270,8 +270,8 @@ def _one_series(
     healthy = one.healthy if one else reference.values.get(column) if reference else None
     spread = None
     if healthy is not None:
-        band = (reference.bands.get(column) if reference else None) or 0.0
-        spread = max(band, COVERAGE_95 * (one.sd if one else ORDINARY_WANDER) * healthy)
+        uncertainty = (reference.uncertainties.get(column) if reference else None) or 0.0
+        spread = max(uncertainty, COVERAGE_95 * (one.sd if one else ORDINARY_WANDER) * healthy)
     line: tuple[TrendEnd, ...] = ()
     if one:
         line = tuple(
@@ -318,7 +318,9 @@ def _capacitor_words(trend: CapacitorTrend | None) -> Phrase:
     return tell(
         "drift-answer-capacitor-words-run-capacitor-stands-label",
         now=now,
-        model_copy=figure("change", -trend.slope_a_year, "estimated").model_copy(update={"band": trend.slope_band}),
+        model_copy=figure("change", -trend.slope_a_year, "estimated").model_copy(
+            update={"uncertainty": trend.slope_uncertainty}
+        ),
     )
 
 

@@ -172,7 +172,7 @@ def _healthy(column: str, whole: Log, reference: Reference | None, fan: bool) ->
         spread = float(np.median(np.abs(np.log(chosen / middle)))) * 1.4826
         return middle, 1.25 * max(spread, REPEATS[MEASURAND_OF[column]]) / math.sqrt(len(chosen))
     value = reference.values[column]
-    return value, reference.bands.get(column, 0.0) / 1.96 / value
+    return value, reference.uncertainties.get(column, 0.0) / 1.96 / value
 
 
 def _since(one: MeasurandTrend) -> float | None:
@@ -191,7 +191,7 @@ class CapacitorTrend:
 
     now: float
     slope_a_year: float
-    slope_band: float
+    slope_uncertainty: float
     leaves: tuple[float | None, float | None, float | None]
     is_out: bool
 
@@ -222,8 +222,8 @@ def capacitor_trend(log: Log, label_f: float, tolerance: float) -> CapacitorTren
         return end + (edge - now) / slope if slope < 0 else None
 
     days = (leaving(trend.slope_low), leaving(trend.slope), leaving(trend.slope_high))
-    band = (trend.slope_high - trend.slope_low) / 2 * DAYS_A_YEAR
-    return CapacitorTrend(now, trend.slope * DAYS_A_YEAR, band, days, now < edge)
+    uncertainty = (trend.slope_high - trend.slope_low) / 2 * DAYS_A_YEAR
+    return CapacitorTrend(now, trend.slope * DAYS_A_YEAR, uncertainty, days, now < edge)
 
 
 def frozen_since(log: Log, least: int = 12) -> float | None:

@@ -108,7 +108,7 @@ class Reference(Frozen):
 
     setting: str
     values: dict[str, float]
-    bands: dict[str, float]
+    uncertainties: dict[str, float]
     day: float | None = None
 
 

@@ -62,7 +62,9 @@ def values_of(reading: ReadingSet, answer: SetAnswer | None, machine_type: Machi
 def _reference(
     reading: ReadingSet, answer: SetAnswer | None, setting: str, machine_type: MachineType | None, day: float | None
 ) -> Reference:
-    bands = dict(answer.bands) if answer else {}
-    if answer and answer.pressure.figure and answer.pressure.figure.band:
-        bands[medium_of(machine_type).logged_pressure] = answer.pressure.figure.band
-    return Reference(setting=setting, values=values_of(reading, answer, machine_type), bands=bands, day=day)
+    uncertainties = dict(answer.uncertainties) if answer else {}
+    if answer and answer.pressure.figure and answer.pressure.figure.uncertainty:
+        uncertainties[medium_of(machine_type).logged_pressure] = answer.pressure.figure.uncertainty
+    return Reference(
+        setting=setting, values=values_of(reading, answer, machine_type), uncertainties=uncertainties, day=day
+    )

@@ -1,1 +1,1 @@
-"""From plate and readings to what the machine is doing, with its band."""
+"""From plate and readings to what the machine is doing, with its uncertainty."""

@@ -24,7 +24,7 @@ IEC 60034-1 (15 %), from memory; the middle our judgement."""
 
 @dataclass(frozen=True)
 class TypicalMotor:
-    """Efficiency at rated load and the share of the rated losses that does not depend on load, both with their bands."""
+    """Efficiency at rated load and the share of the rated losses that does not depend on load, both with their uncertainties."""
 
     rated_efficiency: Estimate
     fixed_share: Estimate

@@ -62,7 +62,7 @@ def electronic_load(running: Running, plate: PlateFacts) -> LoadByMethod:
     (power,) = propagate(shaft, running.input_power, running.speed, scatter, BELOW)
     if power.value <= LEAST_SHARE * running.input_power.value:
         raise OutsideValidity(say("electronic-load-watts-read"))
-    load, band = power.value / rated, power.band / rated
+    load, uncertainty = power.value / rated, power.uncertainty / rated
     if load > MOST_LOAD:
         raise OutsideValidity(say("electronic-load-watts-read-would", load=Number(100 * load, ".0f")))
-    return LoadByMethod(Method.WATTS, load, power, max(load - band, 0.0), load + band, True, REASON)
+    return LoadByMethod(Method.WATTS, load, power, max(load - uncertainty, 0.0), load + uncertainty, True, REASON)

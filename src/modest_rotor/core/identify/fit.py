@@ -21,7 +21,7 @@ SMALL = 0.05
 TELLING_LOADS = (0.3, 0.65, 1.0, 1.5)
 """Slips over rated slip at which two motors are compared."""
 SMALLEST_DIRECTION, MOST_DIRECTIONS = 0.02, 6
-"""Directions that move the outputs by less than this share of the greatest are dropped: under a thousandth of a band."""
+"""Directions that move the outputs by less than this share of the greatest are dropped: under a thousandth of an uncertainty."""
 
 
 @dataclass(frozen=True)
@@ -86,10 +86,10 @@ class FittedMotor:
         meters, own = factor[back][:, : len(SHARED)], factor[back][:, len(SHARED) :]
         own = own @ self._directions(own)
         names = (*SHARED, *(f"{whose}, {i + 1}" for i in range(own.shape[1])))
-        parts = np.hstack((meters if readings else 0 * meters, own))
+        contributions = np.hstack((meters if readings else 0 * meters, own))
         return tuple(
-            Estimate(float(value), {name: float(part) for name, part in zip(names, row, strict=True) if part})
-            for value, row in zip(self.numbers, parts, strict=True)
+            Estimate(float(value), {name: float(size) for name, size in zip(names, row, strict=True) if size})
+            for value, row in zip(self.numbers, contributions, strict=True)
         )
 
     def _directions(self, own: Array) -> Array:

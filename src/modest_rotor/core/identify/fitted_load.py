@@ -98,7 +98,7 @@ def _method(power: Estimate | None, method: Method, way: Way, reading: Reading, 
     if not math.isfinite(power.value) or power.value <= 0:
         return LoadByMethod(method, None, None, None, None, False, say("fitted-load-method-withheld-fitted"))
     if reading.regulated:
-        power = power.with_part(f"cut volts, {reading.name}", REGULATED_SD * power.value)
+        power = power.with_contribution(f"cut volts, {reading.name}", REGULATED_SD * power.value)
     return _as_method(method, power, rated, REASONS[way])
 
 
@@ -108,8 +108,8 @@ def _lacking(reading: Reading, word: str) -> bool:
 
 
 def _as_method(method: Method, power: Estimate, rated: float, reason: str) -> LoadByMethod:
-    load, band = power.value / rated, power.band / rated
-    return LoadByMethod(method, load, power, max(load - band, 0.0), load + band, True, reason)
+    load, uncertainty = power.value / rated, power.uncertainty / rated
+    return LoadByMethod(method, load, power, max(load - uncertainty, 0.0), load + uncertainty, True, reason)
 
 
 def machine_side_power(flow: Estimate | None, pressure: Estimate | None, efficiency: Estimate) -> Estimate | None:

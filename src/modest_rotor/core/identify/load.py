@@ -1,4 +1,4 @@
-"""Shaft power by every method that the readings allow, each with its band and its reason to be trusted or doubted."""
+"""Shaft power by every method that the readings allow, each with its uncertainty and its reason to be trusted or doubted."""
 
 from __future__ import annotations
 
@@ -45,7 +45,7 @@ TRUSTED_AMPS_LOAD_THREE_PHASE = 0.75
 TRUSTED_AMPS_LOAD = 0.95
 """The same for any other motor: below it the formula reads much the same at a fifth of the load. Our own study."""
 WIDE_ERRORS = 1.5
-"""Upper end of formula over truth from which on a method says that its band is wide. Our judgement, no source."""
+"""Upper end of formula over truth from which on a method says that its uncertainty is wide. Our judgement, no source."""
 CLEARLY_NARROWER = 0.7
 """Width over that of watts below which another method goes before them. Our judgement, no source."""
 
@@ -67,7 +67,7 @@ class LoadByMethod:
     """What one method says.
 
     :param formula_load: load by the plain formula, as a fraction of rated power; ``None`` when it could not be worked.
-    :param shaft_power: shaft power in W corrected for the formula's known lean, with its band; ``None`` when void.
+    :param shaft_power: shaft power in W corrected for the formula's known lean, with its uncertainty; ``None`` when void.
     :param low: lower end of the 95 % range of the load, a fraction of rated.
     :param high: upper end.
     :param trusted: whether it may be chosen.
@@ -152,17 +152,17 @@ def load_by_watts(running: Running, plate: PlateFacts, motor: TypicalMotor) -> L
     power = _no_narrower(power, plate)
     reason = say("identify-load-load-by-watts-true-wattmeter")
     if not running.full_tap:
-        power = power.with_part("losses off the high tap", LOW_TAP_SHARE * power.value)
+        power = power.with_contribution("losses off the high tap", LOW_TAP_SHARE * power.value)
         reason = say("identify-load-load-by-watts-off-high")
-    load, band = power.value / rated, power.band / rated
-    low, high = load - band, load + band
+    load, uncertainty = power.value / rated, power.uncertainty / rated
+    low, high = load - uncertainty, load + uncertainty
     errors = _errors(plate, Method.WATTS, load)
     if errors and errors.high > WIDE_ERRORS:
         reason = joined("", (reason, say("identify-load-load-by-watts-load-losses")))
     if errors:
         low, high = min(low, load / errors.high), max(high, load / errors.low)
         half = max(load - low, high - load) / COVERAGE_95 * rated
-        power = power.with_part("losses at part load", max(half**2 - power.standard**2, 0.0) ** 0.5)
+        power = power.with_contribution("losses at part load", max(half**2 - power.standard**2, 0.0) ** 0.5)
     return LoadByMethod(Method.WATTS, load, power, max(low, 0.0), high, True, reason)
 
 
@@ -193,7 +193,7 @@ def disagreement(chosen: LoadByMethod, methods: tuple[LoadByMethod, ...]) -> tup
 
 
 def widened(chosen: LoadByMethod, disagreeing: tuple[LoadByMethod, ...]) -> Estimate:
-    """The chosen shaft power, its band opened by half the way to the farthest method that disagrees.
+    """The chosen shaft power, its uncertainty opened by half the way to the farthest method that disagrees.
 
     :returns: W. Source: our judgement: half the way covers the truth where two methods contradict each other.
     """
@@ -201,7 +201,7 @@ def widened(chosen: LoadByMethod, disagreeing: tuple[LoadByMethod, ...]) -> Esti
     if not disagreeing:
         return chosen.shaft_power
     gap = max(abs(other.shaft_power.value - chosen.shaft_power.value) for other in disagreeing if other.shaft_power)
-    return chosen.shaft_power.with_part("methods disagree", gap / 2)
+    return chosen.shaft_power.with_contribution("methods disagree", gap / 2)
 
 
 @dataclass(frozen=True)
@@ -238,7 +238,7 @@ def _no_narrower(power: Estimate, plate: PlateFacts) -> Estimate:
     assert plate.kind is not None and plate.rated_power_w is not None
     floor = max(BEST_UNFITTED_SHARE[plate.kind] * power.value, LOW_LOAD_SHARE * plate.rated_power_w)
     lacking = floor**2 - power.standard**2
-    return power.with_part("formula on real motors", lacking**0.5) if lacking > 0 else power
+    return power.with_contribution("formula on real motors", lacking**0.5) if lacking > 0 else power
 
 
 def _volts_ratio(running: Running, plate: PlateFacts) -> float:

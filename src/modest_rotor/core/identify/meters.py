@@ -28,6 +28,6 @@ def read_by_meter(entry: Entry, quantity: str, reading: str, accuracies: Accurac
     row = find_row("meter_accuracy", quantity=quantity)
     relative = dict(accuracies).get(row["meter"], float(row["relative"]))
     bound = abs(entry.si) * relative + float(row["absolute"])
-    # A bare 0 says nothing of the last digit: it is a reading of zero, with the meter's own band.
+    # A bare 0 says nothing of the last digit: it is a reading of zero, with the meter's own uncertainty.
     last_digit = entry.resolution / RECTANGULAR if entry.si else 0.0
     return measured(entry.si, **{row["meter"]: bound / COVERAGE_95, f"last digit, {reading}": last_digit})

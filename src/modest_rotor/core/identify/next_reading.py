@@ -1,4 +1,4 @@
-"""What one more reading would be worth, before it is taken: how far the band of shaft power would fall."""
+"""What one more reading would be worth, before it is taken: how far the uncertainty of shaft power would fall."""
 
 from __future__ import annotations
 
@@ -37,7 +37,7 @@ def worth(fit: FittedMotor, place: int, reading: Reading) -> dict[Measurand, tup
     :param reading: that reading.
     :returns: for each that was not read, the estimate before and after, both with the spread of the equations.
 
-    The reading is taken to show just what is expected, so the value stays and the band falls by what the reading shares with
+    The reading is taken to show just what is expected, so the value stays and the uncertainty falls by what the reading shares with
     shaft power: the update of a Gaussian by one observation. Validity: to first order. Source: Bayesian least squares,
     A. Tarantola, Inverse Problem Theory, ch. 3; R. E. Kalman, J. Basic Eng. 82 (1960), one step.
     """
@@ -77,7 +77,9 @@ def _noise(measurand: Measurand, agreement: Agreement) -> float:
 
 
 def _after(power: Estimate, shown: Estimate, noise: float, name: str) -> Estimate:
-    shared = sum(part * power.parts.get(source, 0.0) for source, part in shown.parts.items())
+    shared = sum(
+        contribution * power.contributions.get(source, 0.0) for source, contribution in shown.contributions.items()
+    )
     gain = shared / (shown.standard**2 + noise**2)
     narrowed = power - replace(shown, value=0.0) * gain
-    return narrowed.with_part(name, abs(gain) * noise)
+    return narrowed.with_contribution(name, abs(gain) * noise)

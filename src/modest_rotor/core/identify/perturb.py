@@ -196,13 +196,13 @@ def shifts(
     change: Change,
     size: float | None = None,
 ) -> tuple[dict[Measurand, Shift], Condition]:
-    """Every reading's move with its band from the cloud of motors, and what is to be said of the machine afterwards.
+    """Every reading's move with its uncertainty from the cloud of motors, and what is to be said of the machine afterwards.
 
     :param family: the motors that the plate allows.
     :param numbers: a fitted motor's numbers with their named errors.
     :param build: puts motors, arrays of shape ``(scenarios,)``, on their supply and load.
 
-    A direction is told only where the whole 95 % band lies on one side of nothing; a reading that would move less than its
+    A direction is told only where the whole 95 % uncertainty lies on one side of nothing; a reading that would move less than its
     meter can show stands still. Validity and source as :func:`perturbed`.
     """
     seen: list[Measurand] = []
@@ -223,9 +223,9 @@ def shifts(
 
 def _direction(measurand: Measurand, ratio: Estimate) -> Direction:
     least, size = READABLE.get(measurand, READABLE_ELSE), abs(ratio.value)
-    if size >= least and size > ratio.band:
+    if size >= least and size > ratio.uncertainty:
         return Direction.UP if ratio.value > 0 else Direction.DOWN
-    return Direction.STILL if size + ratio.band < 2 * least else Direction.EITHER
+    return Direction.STILL if size + ratio.uncertainty < 2 * least else Direction.EITHER
 
 
 def _unbalanced(setup: Setup, much: Real) -> Setup:

@@ -73,7 +73,7 @@ def by_way(fit: FittedMotor, place: int, way: Way, reading: Reading) -> Estimate
 def _with_structure(power: Estimate, way: Way, fit: FittedMotor, reading: Reading) -> Estimate:
     rated = fit.plate.rated_power_w or 0.0
     spread = float(np.hypot(STRUCTURE[way] * power.value, STRUCTURE_OF_RATED[way] * rated))
-    return power.with_part(f"equations of the motor, {reading.name}", spread)
+    return power.with_contribution(f"equations of the motor, {reading.name}", spread)
 
 
 def with_structure_of_all(power: Estimate, fit: FittedMotor, reading: Reading) -> Estimate:

@@ -70,7 +70,7 @@ class LoadedAnswer(Frozen):
 
 
 class Sensitivity(Frozen):
-    """One input whose band moves the answer: its share of the variance, and what the saving is at its two ends."""
+    """One input whose uncertainty moves the answer: its share of the variance, and what the saving is at its two ends."""
 
     source: str
     share: float

@@ -219,6 +219,6 @@ def _pairs(
 def _moved(before: Estimate, after: Estimate, measurand: Measurand) -> Observed:
     """Logarithm of after over before; what one meter is off in both falls out."""
     floor = LEAST_RATIO * before.value
-    later = after if after.value > floor else replace(after, value=floor, parts={})
+    later = after if after.value > floor else replace(after, value=floor, contributions={})
     change = later * (1 / later.value) - before * (1 / before.value)
     return Observed(math.log(later.value / before.value), math.hypot(change.standard, REPEATS[measurand]))

@@ -36,7 +36,7 @@ class Contradiction:
 def contradiction(reference: SetFacts | None, plate: PlateFacts) -> Contradiction | None:
     """What in the set that everything stands on cannot be so; nothing where it can.
 
-    Bands are allowed for: only what no meter's error explains withholds a saving. Source: definitions; conservation of energy.
+    Uncertainties are allowed for: only what no meter's error explains withholds a saving. Source: definitions; conservation of energy.
     """
     return None if reference is None else (_turns_too_slowly(reference, plate) or _impossible_power(reference, plate))
 
@@ -58,8 +58,8 @@ def _impossible_power(reference: SetFacts, plate: PlateFacts) -> Contradiction |
     power, watts, rated = reference.shaft_power, reference.running.input_power, plate.rated_power_w
     if power is None or power.value <= 0:
         return None
-    least, most = power.value - power.band, power.value + power.band
-    if watts is not None and least > watts.value + watts.band:
+    least, most = power.value - power.uncertainty, power.value + power.uncertainty
+    if watts is not None and least > watts.value + watts.uncertainty:
         return Contradiction(
             "shaft_over_input",
             say(
@@ -93,7 +93,7 @@ def _impossible_power(reference: SetFacts, plate: PlateFacts) -> Contradiction |
         )
     if reference.flow and reference.pressure and not reference.one_sided:
         given = reference.flow * reference.pressure
-        if given.value - given.band > most:
+        if given.value - given.uncertainty > most:
             return Contradiction(
                 "air_power_over_shaft_power",
                 say(

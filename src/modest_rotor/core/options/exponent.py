@@ -72,4 +72,4 @@ def _of_pair(one: SetFacts, other: SetFacts, fixed: Estimate) -> Estimate | None
     apart = abs(math.log(other.flow.value / one.flow.value))
     if not math.isfinite(found.value) or not LEAST_EXPONENT <= found.value <= MOST_EXPONENT:
         return None
-    return found.with_part(f"repeating, {one.title} and {other.title}", repeats / apart)
+    return found.with_contribution(f"repeating, {one.title} and {other.title}", repeats / apart)

@@ -50,7 +50,7 @@ class FoundMachine:
     """The machine of today on its full setting, with what its curve and system are worked from.
 
     Flow and pressure are in m³/s and Pa, or relative (1 at the point found) where they were not measured; a flow that chart,
-    table or temperature rise tell stands for a measured one, with its own band. ``sets`` are those that it rests on: the
+    table or temperature rise tell stands for a measured one, with its own uncertainty. ``sets`` are those that it rests on: the
     reference, and those of taps and regulator steps. ``is_moved`` says that it was put right, or changed otherwise, since the
     set on which it stands.
     """

@@ -141,7 +141,7 @@ def _on_tap(found: FoundMachine, demand: Demand) -> SolvedStep:
     """The lowest setting that reaches the flow, as far as that can be known: near the edge of one both it and the next count.
 
     A machine that cannot modulate takes the next setting and moves more than was asked. Where the flow of a setting lies within
-    its own band of the demand, each setting is weighed with the chance that it is the one, and the band holds them.
+    its own uncertainty of the demand, each setting is weighed with the chance that it is the one, and the uncertainty holds them.
     """
     taps = [] if found.is_moved else [facts for facts in found.sets if not facts.on_full_tap]
     points = [_tap_point(found, facts, demand.id) for facts in taps]
@@ -201,7 +201,7 @@ def _mean(weighed: list[tuple[Estimate | None, float]]) -> Estimate | None:
         total = total + value * weight
         values.append((value.value, weight))
     apart = math.sqrt(sum(weight * (value - total.value) ** 2 for value, weight in values))
-    return total.with_part(WHICH_SETTING, apart)
+    return total.with_contribution(WHICH_SETTING, apart)
 
 
 def _says_what_it_moves(found: FoundMachine, demand: Demand, step: SolvedStep) -> SolvedStep:

@@ -125,8 +125,8 @@ def _strayed(step: SolvedStep, tap: str) -> SolvedStep:
     assert step.flow and step.input_power
     return replace(
         step,
-        flow=step.flow.with_part(f"flow of the unread {tap}", UNREAD_TAP_SHARE["flow"] * step.flow.value),
-        input_power=step.input_power.with_part(
+        flow=step.flow.with_contribution(f"flow of the unread {tap}", UNREAD_TAP_SHARE["flow"] * step.flow.value),
+        input_power=step.input_power.with_contribution(
             f"watts of the unread {tap}", UNREAD_TAP_SHARE["watts"] * step.input_power.value
         ),
     )

@@ -39,7 +39,7 @@ def limits_of(steps: tuple[ComparedStep, ...], least_words: str) -> tuple[str, .
 
 
 def protected_stop(steps: tuple[ComparedStep, ...], least_words: str) -> str | None:
-    """The sentence that stops an option which would, beyond its band, move less than a protected duty allows."""
+    """The sentence that stops an option which would, beyond its uncertainty, move less than a protected duty allows."""
     short = [step.name for step in steps if _surely_short(step)]
     if not short:
         return None
@@ -53,14 +53,14 @@ def _moves_less(step: ComparedStep) -> bool:
 
 def _surely_short(step: ComparedStep) -> bool:
     margin = _margin(step)
-    return margin is not None and margin.value + margin.band < -1e-9 * abs(margin.value)
+    return margin is not None and margin.value + margin.uncertainty < -1e-9 * abs(margin.value)
 
 
 def _possible_shortfall(step: ComparedStep) -> float:
     margin = _margin(step)
     if margin is None or step.least is None or step.least.value <= 0:
         return 0.0
-    return max(margin.band - margin.value, 0.0) / step.least.value
+    return max(margin.uncertainty - margin.value, 0.0) / step.least.value
 
 
 def _margin(step: ComparedStep) -> Estimate | None:

@@ -53,13 +53,13 @@ def loaded(
     found: FoundMachine,
     factors: tuple[float, ...] = (),
     static: float | None = None,
-    bands: bool = True,
+    uncertainties: bool = True,
 ) -> Loaded | None:
     """How flow and watts of an option's first step change as the system tightens; nothing where that is not known.
 
     :param factors: flow-dependent part of the system over that of the machine put right.
     :param static: in place of factors, the pressure against which it is to run, Pa, whatever the flow.
-    :param bands: whether each comes with its band; a picture is drawn without.
+    :param uncertainties: whether each comes with its uncertainty; a picture is drawn without.
     :param solved: the option, whose first step is meant. :param found: the machine put right.
 
     Validity: up to two and a half times today's resistance, as it is drawn. Source: affinity laws and the motor's own equations; what a setting holds is the
@@ -95,7 +95,7 @@ def loaded(
     inputs = (*found.curve_inputs, found.speed, step.speed, step.shaft_power, step.input_power, step.flow)
     numbers = motor.estimates if motor else (rating.scatter, rating.below)
     every = (*inputs, found.volts, *numbers)
-    estimates = propagate(work, *(every if bands else (exactly(one.value) for one in every)))
+    estimates = propagate(work, *(every if uncertainties else (exactly(one.value) for one in every)))
     told, over = estimates[: 2 * count], estimates[2 * count :]
     if not all(np.isfinite([one.value, one.standard]).all() for one in told):
         return None

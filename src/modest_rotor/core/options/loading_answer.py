@@ -26,8 +26,8 @@ def loaded_answer(letter: str, one: Reckoned, against: Comparison) -> LoadedAnsw
     if one.stop is not None:
         return None
     resistance_factor = against.year.costs.resistance_factor
-    picture = _points(one, against, FACTORS, bands=False)
-    wanted = _points(one, against, (resistance_factor.si if resistance_factor else USUAL_FACTOR,), bands=True)
+    picture = _points(one, against, FACTORS, uncertainties=False)
+    wanted = _points(one, against, (resistance_factor.si if resistance_factor else USUAL_FACTOR,), uncertainties=True)
     solved = one.solved
     holds = solved.option.traits.holds
     if picture is None or wanted is None or holds is None:
@@ -52,9 +52,9 @@ def _at_static(one: Reckoned, against: Comparison, static_pa: float) -> LoadedPo
 
 
 def _points(
-    one: Reckoned, against: Comparison, factors: tuple[float, ...], bands: bool
+    one: Reckoned, against: Comparison, factors: tuple[float, ...], uncertainties: bool
 ) -> tuple[LoadedPoint, ...] | None:
-    answer = against.keep(loaded, _technical(one), against.machine, factors, bands=bands)
+    answer = against.keep(loaded, _technical(one), against.machine, factors, uncertainties=uncertainties)
     if answer is None:
         return None
     return tuple(_point(answer, place, factor, against.machine) for place, factor in enumerate(factors))

@@ -38,7 +38,7 @@ class Moves:
     @property
     def is_none(self) -> bool:
         """Whether nothing changes."""
-        return all(one.value == 1.0 and not one.parts for one in (self.system, self.wheel, self.capacitor))
+        return all(one.value == 1.0 and not one.contributions for one in (self.system, self.wheel, self.capacitor))
 
 
 def moved_machine(found: FoundMachine, moves: Moves) -> FoundMachine | Absent:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import replace as with_part
+from dataclasses import replace
 
 import numpy as np
 
@@ -115,7 +115,7 @@ def _solve(
     )
     ids = tuple(demand.id for demand in demands)
     solved = solve_steps(ids, work, (*fixed, *own.estimates), saying)
-    told = {name: with_part(step, set_words=saying.set_words) for name, step in solved.items()}
+    told = {name: replace(step, set_words=saying.set_words) for name, step in solved.items()}
     return {name: _soft(step, found) if cut else step for name, step in told.items()}
 
 
@@ -125,16 +125,16 @@ def _soft(step: SolvedStep, found: FoundMachine) -> SolvedStep:
         return step
     down = max(1 - step.speed.value / found.speed.value, 0.0)
     spread = SOFT_MOTOR_SHARE * min(down / SOFT_MOTOR_DOWN, 1.0) * step.input_power.value
-    return with_part(step, input_power=step.input_power.with_part("watts on cut volts", spread))
+    return replace(step, input_power=step.input_power.with_contribution("watts on cut volts", spread))
 
 
 def _volts(motor: InductionMotor, line: Supply, slip: Array, torque: Array) -> tuple[Supply, Array]:
     """Volts at which the motor gives a torque at a slip, and whether it is steady there: torque goes nearly with their square."""
     volts = line.voltage + 0 * slip
     for _ in range(VOLTS_SECANTS):
-        given = np.maximum(motor.at_slip(with_part(line, voltage=volts), slip).torque_nm, torque / 100)
+        given = np.maximum(motor.at_slip(replace(line, voltage=volts), slip).torque_nm, torque / 100)
         volts = volts * np.sqrt(torque / given)
-    supply = with_part(line, voltage=volts)
+    supply = replace(line, voltage=volts)
     return supply, _steady(motor, supply, slip, torque)
 
 
@@ -144,11 +144,11 @@ def _resistance(motor: InductionMotor, line: Supply, slip: Array, torque: Array)
     before, f_before = 0 * slip, at.torque_nm - torque
     now = 0.3 * line.voltage / at.current_a + 0 * slip
     for _ in range(RESISTANCE_SECANTS):
-        f_now = motor.at_slip(with_part(line, series_resistance=now), slip).torque_nm - torque
+        f_now = motor.at_slip(replace(line, series_resistance=now), slip).torque_nm - torque
         change = np.where(f_now == f_before, 1.0, f_now - f_before)
         step = np.where(f_now == f_before, 0.0, f_now * (now - before) / change)
         before, f_before, now = now, f_now, np.maximum(now - step, 0.0)
-    supply = with_part(line, series_resistance=now)
+    supply = replace(line, series_resistance=now)
     return supply, _steady(motor, supply, slip, torque)
 
 

@@ -111,7 +111,7 @@ def _as_today(found: FoundMachine, demand: Demand, part_flow: PartFlow | None, r
     spread = (
         found.motor.rated_efficiency.standard / found.motor.rated_efficiency.value * today.input_power.value * ratio
     )
-    watts = (today.input_power * ratio).with_part(f"efficiency of {A_NEW_MOTOR}", spread)
+    watts = (today.input_power * ratio).with_contribution(f"efficiency of {A_NEW_MOTOR}", spread)
     remark = say("same-kind-as-today")
     return replace(today, input_power=watts, remark=remark, how=How.AS_TODAY, current=None)
 

@@ -1,4 +1,4 @@
-"""What moves an answer: the inputs whose bands contribute most, and the reading that would narrow it most."""
+"""What moves an answer: the inputs whose uncertainties contribute most, and the reading that would narrow it most."""
 
 from __future__ import annotations
 
@@ -14,12 +14,12 @@ OF_MOTOR = (say("term-this-motor"), say("term-a-new-motor"))
 
 
 def sensitivities(saved: Estimate, quantity: str) -> Sensitivities | None:
-    """The five inputs that move a result most, each with what it makes of the result at the ends of its own band.
+    """The five inputs that move a result most, each with what it makes of the result at the ends of its own uncertainty.
 
     Sources of one kind (the directions in which a fitted motor is unsure, last digits of one meter) are told as one.
     """
     grouped: dict[str, float] = {}
-    for name, part in saved.parts.items():
+    for name, contribution in saved.contributions.items():
         kind = _kind(name)
         grouped[kind] = grouped.get(kind, 0.0) + part**2
     variance = sum(grouped.values())
@@ -38,8 +38,10 @@ def sensitivities(saved: Estimate, quantity: str) -> Sensitivities | None:
     rest = 1 - sum(sensitivity.share for sensitivity in told)
     first = next((words for sensitivity in told if (words := _remedy(sensitivity.source))), "")
     share = next((sensitivity.share for sensitivity in told if _remedy(sensitivity.source)), 0.0)
-    left = saved.band * (1 - share) ** 0.5
-    narrow = tell("sensitivities", first=first, figure=figure(quantity, saved.band), figure_2=figure(quantity, left))
+    left = saved.uncertainty * (1 - share) ** 0.5
+    narrow = tell(
+        "sensitivities", first=first, figure=figure(quantity, saved.uncertainty), figure_2=figure(quantity, left)
+    )
     return Sensitivities(largest=told, rest=max(rest, 0.0), narrow=narrow if first else ())
 
 

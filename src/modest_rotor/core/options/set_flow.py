@@ -50,4 +50,4 @@ def _along_the_curve(machine: FoundMachine, facts: SetFacts, pressure: Estimate,
     motor = (power.value, power.standard) if power and power.value > 0 else None
     found = locate(curve, ratio, motor, (pressure.value, pressure.standard)).flow
     scaled = machine.flow * (found.value / machine.flow.value)
-    return scaled.with_part(f"place on the curve, {facts.title}", found.standard)
+    return scaled.with_contribution(f"place on the curve, {facts.title}", found.standard)

@@ -66,12 +66,12 @@ class Year:
 
     @cached_property
     def hours_of_steps(self) -> tuple[Estimate | None, ...]:
-        """Hours of each step with their band, read once for all options."""
+        """Hours of each step with their uncertainty, read once for all options."""
         return tuple(step_hours(step) for step in self.steps)
 
     @cached_property
     def hours(self) -> Estimate | None:
-        """Hours of all steps with their band."""
+        """Hours of all steps with their uncertainty."""
         if self.total_hours is None:
             return None
         total = exactly(0.0)

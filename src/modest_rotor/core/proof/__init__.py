@@ -1,1 +1,1 @@
-"""Proof: what was promised against what was measured, with the bands that meters and hours leave."""
+"""Proof: what was promised against what was measured, with the uncertainties that meters and hours leave."""

@@ -121,7 +121,7 @@ def _year(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estim
         total, any_read = total + one.saved * one.hours * (year.machines / W_PER_KW), True
     if any_read:
         beside = _beside_steps(read, option, year)
-        return (total + beside).with_part("standby and starts, as promised", BESIDE_SPREAD * abs(beside))
+        return (total + beside).with_contribution("standby and starts, as promised", BESIDE_SPREAD * abs(beside))
     lacking = next((one.watts for one in read if isinstance(one.watts, Absent)), None)
     return lacking or Waiting(say("proof-answer-year"))
 
@@ -147,14 +147,14 @@ def _beside_steps(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) 
 
 
 def _promised(read: tuple[StepRead, ...], option: OptionAnswer, year: Year) -> Estimate | Absent:
-    """The part of the promise that belongs to the steps that were read, kWh, with the promise's own band."""
+    """The part of the promise that belongs to the steps that were read, kWh, with the promise's own uncertainty."""
     promise = option.saved_on_right
     if promise is None:
         return Waiting(say("proof-answer-promised"))
     of_steps = sum(_promised_kwh(one, year) for one in read if one.saved is not None)
     value = of_steps + _beside_steps(read, option, year)
     share = abs(value / promise.value) if promise.value else 1.0
-    return Estimate(value, {"promise": (promise.band or 0.0) * share / COVERAGE_95})
+    return Estimate(value, {"promise": (promise.uncertainty or 0.0) * share / COVERAGE_95})
 
 
 def _asks(job: Job) -> tuple[AskedSet, ...]:
@@ -198,7 +198,7 @@ def _count(number: int) -> str:
 def _verdict(
     saved: Estimate | Absent, promised: Estimate | Absent, read: tuple[StepRead, ...], reason: str | None, held: str
 ) -> tuple[Verdict, Phrase]:
-    """The saving against its promise. Where the measured band holds both nought and the promise, these meters cannot tell.
+    """The saving against its promise. Where the measured uncertainty holds both nought and the promise, these meters cannot tell.
 
     :param reason: why steps were not read, where somebody said it; without it a part of the year keeps no promise.
     :param held: against what both are told, in words, where Options tell it against something else.
@@ -223,9 +223,9 @@ def _verdict(
         else (".",)
     )
     apart = abs(saved.value - promised.value)
-    if abs(saved.value) <= saved.band and apart <= math.hypot(saved.band, promised.band):
+    if abs(saved.value) <= saved.uncertainty and apart <= math.hypot(saved.uncertainty, promised.uncertainty):
         return Verdict.UNPROVABLE, tell("proof-answer-verdict-measured-uncertainty", base=base, rest=rest)
-    if apart <= math.hypot(saved.band, promised.band):
+    if apart <= math.hypot(saved.uncertainty, promised.uncertainty):
         if part and not reason:
             return Verdict.SO_FAR, tell("proof-answer-verdict-within-uncertainty", base=base, rest=rest)
         kept = say("proof-answer-verdict-kept-promise") if not part else say("proof-answer-verdict-kept-promise-what")

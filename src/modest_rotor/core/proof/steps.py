@@ -165,7 +165,7 @@ class ProofReader:
             return at[0].absent or Waiting(say("term-waits-for-the-machine-as"))
         sides = [abs(one.value - watts.value) for one in (more, less) if one is not None]
         spread = sum(sides) / len(sides) if sides else 0.0  # at an end of what can be solved one side tells for both
-        return repeated(watts.with_part(f"flow reached, {step.id}", spread), "before")
+        return repeated(watts.with_contribution(f"flow reached, {step.id}", spread), "before")
 
     def _reached(self, step: StepAnswer, flow: Estimate | None) -> Phrase:
         if flow is None:
@@ -178,7 +178,7 @@ class ProofReader:
         if abs(off) <= allowed:
             return (
                 ("reached",)
-                if abs(off) + flow.band / step.demand.value <= allowed
+                if abs(off) + flow.uncertainty / step.demand.value <= allowed
                 else (say("proof-steps-reached-reached-near"),)
             )
         return tell("proof-steps-reached-missed", change=figure("change", off, "measured"))
@@ -201,7 +201,7 @@ class ProofReader:
     def _system(self, after: SetFacts | None) -> Phrase:
         """How the system stands against the one before, where flow and static were read both times."""
         ratio = self._coefficient_ratio(after)
-        if ratio is None or abs(ratio.value - 1) <= max(ratio.band, SYSTEM_SPREAD):
+        if ratio is None or abs(ratio.value - 1) <= max(ratio.uncertainty, SYSTEM_SPREAD):
             return ()
         word = say("proof-steps-system-tighter") if ratio.value > 1 else say("proof-steps-system-freer")
         return tell("proof-steps-system-system-before", change=figure("change", abs(ratio.value - 1), "measured"), word=word, change_2=figure("change", ratio.value - 1, "estimated"), more_shaft=say("proof-steps-system-more-shaft") if ratio.value > 1 else say("proof-steps-system-shaft"))  # fmt: skip

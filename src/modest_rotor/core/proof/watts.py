@@ -48,5 +48,8 @@ def of_other_meters(value: Estimate) -> Estimate:
 
     :param value: in any unit. Source: errors of two instruments are independent, JCGM 100 (GUM), 5.2.
     """
-    parts = {name if name.startswith(OWN) else f"{name}, other one": part for name, part in value.parts.items()}
-    return Estimate(value.value, parts)
+    contributions = {
+        name if name.startswith(OWN) else f"{name}, other one": contribution
+        for name, contribution in value.contributions.items()
+    }
+    return Estimate(value.value, contributions)

@@ -66,7 +66,7 @@ def static_over_rating(case: Case) -> tuple[Finding, ...]:
             about=facts,
         )
         for facts in case.sets
-        if facts.pressure and not facts.one_sided and facts.pressure.value - facts.pressure.band > rated.si
+        if facts.pressure and not facts.one_sided and facts.pressure.value - facts.pressure.uncertainty > rated.si
     )  # fmt: skip
 
 
@@ -84,16 +84,16 @@ def _per_ton(facts: SetFacts, answer: SetAnswer, low: float, high: float, coolin
     flow = answer.flows.together.figure
     if flow is None:
         return
-    band = flow.band or 0.0
+    uncertainty = flow.uncertainty or 0.0
     per = figure("flow_per_cooling", flow.value / cooling)
-    if flow.value + band < low:
+    if flow.value + uncertainty < low:
         yield found(
             "flow_per_ton_low",
             tell("air-per-ton-cooling-gets", set=facts.title, per=per),
             say("air-per-ton-coil-may"),
             about=facts,
         )
-    elif flow.value - band > high:
+    elif flow.value - uncertainty > high:
         yield found(
             "flow_per_ton_high",
             tell("air-per-ton-cooling-gets-too", set=facts.title, per=per),
@@ -103,15 +103,15 @@ def _per_ton(facts: SetFacts, answer: SetAnswer, low: float, high: float, coolin
 
 
 def flow_under_target(case: Case) -> tuple[Finding, ...]:
-    """Less flow than is wanted, beyond the band."""
+    """Less flow than is wanted, beyond the uncertainty."""
     wanted = case.wanted.figure
     if wanted is None:
         return ()
     told = []
     for facts, answer in case.answered:
         flow = answer.flows.together.figure
-        if flow and facts.on_full_tap and flow.value + (flow.band or 0.0) < UNDER_TARGET * wanted.value:
-            sentence = tell("air-flow-under-target-machine-moves", set=facts.title, flow=flow, model_copy=wanted.model_copy(update={"band": None}))  # fmt: skip
+        if flow and facts.on_full_tap and flow.value + (flow.uncertainty or 0.0) < UNDER_TARGET * wanted.value:
+            sentence = tell("air-flow-under-target-machine-moves", set=facts.title, flow=flow, model_copy=wanted.model_copy(update={"uncertainty": None}))  # fmt: skip
             told.append(found("flow_under_target", sentence, say("air-flow-under-target-follow-way"), about=facts))  # fmt: skip
     return tuple(told)
 

@@ -51,7 +51,7 @@ def capacitance_under_load(amps: Estimate, volts: Estimate, hertz: float) -> Est
     """
     farads = amps.value / (2 * pi * hertz * volts.value)
     share = amps * (1 / amps.value) - volts * (1 / volts.value)  # to first order, what both share included
-    return Estimate(farads, (share * farads).parts)
+    return Estimate(farads, (share * farads).contributions)
 
 
 def capacitor_off_label(case: Case) -> tuple[Finding, ...]:
@@ -77,7 +77,7 @@ def _off_label(facts: SetFacts | None, entry: Entry, label: Entry, share: float)
     estimate = read_by_meter(entry, "capacitance", "capacitor")
     weak = entry.si < label.si
     bound = (1 - share if weak else 1 + share) * label.si
-    doubtful = abs(estimate.value - bound) < estimate.band
+    doubtful = abs(estimate.value - bound) < estimate.uncertainty
     where = say("capacitor-off-label-in", set=facts.title) if facts else ""
     word = say("capacitor-off-label-weak") if weak else say("capacitor-off-label-over-label")
     return tell(
@@ -143,7 +143,7 @@ def capacitor_overvolted(case: Case) -> tuple[Finding, ...]:
         )
         for facts in case.sets
         if (volts := facts.reading.run_capacitor_volts)
-        and volts.si - read_by_meter(volts, "capacitor_voltage", "capacitor").band > OVERVOLTS * rating.si
+        and volts.si - read_by_meter(volts, "capacitor_voltage", "capacitor").uncertainty > OVERVOLTS * rating.si
     )
 
 

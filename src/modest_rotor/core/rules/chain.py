@@ -44,13 +44,13 @@ def _under(case: Case, closed: SetFacts) -> tuple[bool, ...]:
     wanted = case.wanted.figure
     answer = next((answer for facts, answer in case.answered if facts is closed), None)
     flow = answer.flows.together.figure if answer else None
-    return (True,) if wanted and flow and flow.value + (flow.band or 0.0) < wanted.value else ()
+    return (True,) if wanted and flow and flow.value + (flow.uncertainty or 0.0) < wanted.value else ()
 
 
 def _climbs(closed: SetFacts, opened: SetFacts) -> bool:
     assert closed.running.current and opened.running.current
     change = opened.running.current - closed.running.current
-    return change.value > change.band
+    return change.value > change.uncertainty
 
 
 def _opening(closed: SetFacts, opened: SetFacts | None, climbs: bool | None) -> CheckStep:

@@ -40,7 +40,7 @@ def above_synchronous(case: Case) -> tuple[Finding, ...]:
 
 
 def amps_over_plate(case: Case) -> tuple[Finding, ...]:
-    """Line amps above the plate's, beyond the meter's band; with what its service factor says of them."""
+    """Line amps above the plate's, beyond the meter's uncertainty; with what its service factor says of them."""
     plate = case.job.document.nameplate_as_fed
     rated, most = plate.wired_current, service_factor_amps(plate)
 
@@ -55,7 +55,7 @@ def amps_over_plate(case: Case) -> tuple[Finding, ...]:
         if rated
         and facts.on_full_tap
         and facts.running.current
-        and facts.running.current.value - facts.running.current.band > rated.si
+        and facts.running.current.value - facts.running.current.uncertainty > rated.si
     )
 
 
@@ -68,7 +68,7 @@ def _by_service_factor(current: Estimate, most: float | None) -> tuple[Phrase, s
         return tell("evidence-by-service-factor-below-service", allowed=allowed), (
             say("evidence-by-service-factor-may-run")
         )
-    if current.value - current.band <= most:
+    if current.value - current.uncertainty <= most:
         return tell("evidence-by-service-factor-above-service", allowed=allowed), (
             say("evidence-by-service-factor-take-above")
         )
@@ -227,7 +227,7 @@ def _too_many_watts(case: Case, facts: SetFacts) -> bool:
         return False
     factor = THREE_PHASE_FACTOR if case.plate.supply_phases == 3 else 1.0
     margin = running.voltage * running.current * factor - running.input_power
-    return margin.value + margin.band < 0
+    return margin.value + margin.uncertainty < 0
 
 
 def _speed_sentence(facts: SetFacts) -> Phrase:

@@ -51,7 +51,7 @@ def amps_over_service_factor(case: Case) -> tuple[Finding, ...]:
             about=facts,
         )
         for facts in case.sets
-        if facts.on_full_tap and facts.running.current and facts.running.current.value - facts.running.current.band > most
+        if facts.on_full_tap and facts.running.current and facts.running.current.value - facts.running.current.uncertainty > most
     )  # fmt: skip
 
 
@@ -71,7 +71,7 @@ def far_under_load(case: Case) -> tuple[Finding, ...]:
         if facts.on_full_tap
         and facts.shaft_power
         and facts.reading.duct in (None, DuctState.AS_FOUND)
-        and facts.shaft_power.value + facts.shaft_power.band < FAR_UNDER * rated
+        and facts.shaft_power.value + facts.shaft_power.uncertainty < FAR_UNDER * rated
     )  # fmt: skip
 
 
@@ -148,7 +148,7 @@ def _starved(case: Case, facts: SetFacts) -> Iterator[Finding]:
     words = f"{plate.duty or ''} {plate.enclosure or ''}".lower()
     air_over = any(word in words for word in AIR_OVER) or "teao" in words or "opao" in words
     wanted = case.wanted.figure
-    little = bool(wanted and facts.flow and facts.flow.value + facts.flow.band < LITTLE_AIR * wanted.value)
+    little = bool(wanted and facts.flow and facts.flow.value + facts.flow.uncertainty < LITTLE_AIR * wanted.value)
     if facts.reading.duct is not DuctState.BLOCKED and not (little and air_over):
         return
     amps, rated = facts.running.current, case.plate.rated_current_a

@@ -42,7 +42,7 @@ class Outcome(Coded):
 
 @dataclass(frozen=True)
 class Advice:
-    """The next setting, or why there is none; ``proved`` where the band of the flow lies inside the tolerance too."""
+    """The next setting, or why there is none; ``proved`` where the uncertainty of the flow lies inside the tolerance too."""
 
     outcome: Outcome
     command: float | None = None
@@ -51,14 +51,20 @@ class Advice:
 
 
 def advise(
-    curve: Curve, tried: tuple[Tried, ...], target: float, low: float, high: float, tolerance: float, band: float = 0.0
+    curve: Curve,
+    tried: tuple[Tried, ...],
+    target: float,
+    low: float,
+    high: float,
+    tolerance: float,
+    uncertainty: float = 0.0,
 ) -> Advice:
     """The next setting on the way to a flow.
 
     :param curve: flow at a command by the solved machine; it grows with the command.
     :param tried: settings tried so far, in order; the last decides whether the flow is inside.
     :param target: the flow wanted. :param low: least command. :param high: highest command.
-    :param tolerance: share of the target within which a flow is right. :param band: of the last flow, ± at 95 %.
+    :param tolerance: share of the target within which a flow is right. :param uncertainty: of the last flow, ± at 95 %.
     :raises OutsideValidity: a target or tolerance not above zero, or limits that hold nothing.
 
     With one reading the whole curve is moved by the ratio of measured to expected; with two or more its steepness as well, by
@@ -71,7 +77,7 @@ def advise(
     if sound:
         error = abs(sound[-1].flow / target - 1)
         if error <= tolerance:
-            return Advice(Outcome.INSIDE, sound[-1].command, proved=error + band / target <= tolerance)
+            return Advice(Outcome.INSIDE, sound[-1].command, proved=error + uncertainty / target <= tolerance)
         stuck = _stuck(sound, target, low, high, tolerance)
         if stuck:
             return stuck

@@ -224,15 +224,15 @@ def _loop(facts: SetupFacts, step: StepAnswer, plan: SweepPlan | None) -> dict[s
         return {"trials": trials, "advice": _held_advice(trials, step.demand, facts)}
     commands = {trial.id: trial.frequency or trial.signal for trial in facts.job.document.setup.trials}
     pairs = [
-        (Tried(entry.si, answer.flow.value), answer.flow.band or 0.0)
+        (Tried(entry.si, answer.flow.value), answer.flow.uncertainty or 0.0)
         for answer in trials
         if answer.flow and (entry := commands[answer.id]) is not None
     ]
     low, high = _range(facts, plan)
-    band = pairs[-1][1] if pairs else 0.0
+    uncertainty = pairs[-1][1] if pairs else 0.0
     try:
         advice = advise(
-            facts.curve, tuple(one for one, _ in pairs), step.demand.value, low, high, facts.tolerance, band
+            facts.curve, tuple(one for one, _ in pairs), step.demand.value, low, high, facts.tolerance, uncertainty
         )
     except Refusal as refusal:
         return {"trials": trials, "note": refusal.sentence}
@@ -289,7 +289,7 @@ def _sentence(facts: SetupFacts, advice: Advice, told: Phrase, wanted: Figure, l
     )
     if advice.proved or last is None:
         return within
-    share = (last.band or 0.0) / last.value
+    share = (last.uncertainty or 0.0) / last.value
     return tell(
         "commands-sentence-reading-cannot",
         within=within,
@@ -314,7 +314,7 @@ def _held_advice(trials: tuple[TrialAnswer, ...], wanted: Figure, facts: SetupFa
     if last is None:
         return AdviceAnswer(outcome=Outcome.BEGIN, told=(), sentence=(say("commands-held-advice-let-run"),))
     error = abs(last.value / wanted.value - 1)
-    proved = error + (last.band or 0.0) / wanted.value <= facts.tolerance
+    proved = error + (last.uncertainty or 0.0) / wanted.value <= facts.tolerance
     advice = Advice(
         Outcome.INSIDE if error <= facts.tolerance else Outcome.CANNOT,
         reason=say("commands-held-advice-reads-what", wanted=Number(100 * last.value / wanted.value, ".0f")),

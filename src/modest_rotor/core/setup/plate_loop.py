@@ -91,7 +91,7 @@ def plate_advice(
         "plate-loop-plate-advice-read-wanted", figure=figure(wanted.quantity, flow, "measured"), wanted=wanted
     )
     if abs(error) <= facts.tolerance:
-        proved = abs(error) + flow.band / wanted.value <= facts.tolerance
+        proved = abs(error) + flow.uncertainty / wanted.value <= facts.tolerance
         rest = "" if proved else say("plate-loop-plate-advice-reading-s")
         return PlateAdvice(Outcome.INSIDE, (*read, say("plate-loop-plate-advice-inside-fix", rest=rest)), proved)
     if error > 0:
@@ -124,7 +124,7 @@ def _wide_open(facts: SetupFacts, trials: tuple[Trial, ...], last: Trial, read: 
         current=figure("current", before, "measured"),
         current_2=figure("current", now, "measured"),
     )
-    if step.value > max(step.band, LEAST_CLIMB * before.value):
+    if step.value > max(step.uncertainty, LEAST_CLIMB * before.value):
         return PlateAdvice(
             Outcome.CANNOT, tell("plate-loop-wide-open-cannot-reached", read=read, climbs=climbs)
         )  # fmt: skip

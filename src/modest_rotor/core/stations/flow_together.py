@@ -19,7 +19,7 @@ from modest_rotor.core.tables import read_table
 from modest_rotor.core.working import Result, given, result, waiting
 
 OPENED = 1 / 2
-"""Share of the way to a value that disagrees by which the band is opened. Our judgement, no source."""
+"""Share of the way to a value that disagrees by which the uncertainty is opened. Our judgement, no source."""
 MOST_NEXT = 3
 LEAST_GAIN = 0.97
 
@@ -62,7 +62,7 @@ class FlowsAnswer(Frozen):
 def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Result, tuple[Way, ...]]:
     """The flow that all trusted ways agree on, and the ways that do not go with it.
 
-    Ways that agree within their bands are weighed by them. Where some do not, the most direct is taken, its band opened half
+    Ways that agree within their uncertainties are weighed by them. Where some do not, the most direct is taken, its uncertainty opened half
     the way to the others, and they are named: what contradicts is never averaged away. The rough ways count only where there
     is nothing better; one that is void counts never.
 
@@ -85,7 +85,7 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
     if against:
         value = first.flow
         farthest = max(abs(way.flow.value - value.value) for way in against if way.flow)
-        value = value.with_part("ways disagree", OPENED * farthest / COVERAGE_95)
+        value = value.with_contribution("ways disagree", OPENED * farthest / COVERAGE_95)
         names = listed(way.way for way in against)
         remarks = [say("flow-together-taken-together-taken-does", way=capital(first.way), names=capital(names)), *_why(against)]  # fmt: skip
     ingredients = tuple(
@@ -177,7 +177,7 @@ def _clamp(facts: SetFacts, context: FlowContext, wanted: Result) -> Phrase | No
     if amps is None:
         return tell("flow-together-clamp-x", said=said)
     rising = all(column.rises for column in context.amps.columns)
-    if abs(aim - amps.value) <= amps.band:
+    if abs(aim - amps.value) <= amps.uncertainty:
         return tell("flow-together-clamp-clamp-reads", said=said)
     if not rising:
         return tell("flow-together-clamp-chart-amps", said=said)
@@ -187,7 +187,7 @@ def _clamp(facts: SetFacts, context: FlowContext, wanted: Result) -> Phrase | No
 
 
 def _gain(reading: NextReading) -> float:
-    return (reading.then.band or 0.0) / (reading.now.band or 1.0)
+    return (reading.then.uncertainty or 0.0) / (reading.now.uncertainty or 1.0)
 
 
 def _next(
@@ -206,7 +206,7 @@ def _next(
             continue
         if row["field"] in facts.reading.out_of_reach:
             continue
-        spread, own = (now.band or 0.0) / COVERAGE_95, float(row["sd"]) * now.value
+        spread, own = (now.uncertainty or 0.0) / COVERAGE_95, float(row["sd"]) * now.value
         then = spread * own / math.hypot(spread, own) if spread else own
         if spread and then > LEAST_GAIN * spread:
             continue

@@ -46,7 +46,7 @@ class Objection:
 class FlowWay:
     """One way to the flow.
 
-    :param flow: m³/s with its band, or ``None``. :param objection: why it is not to be trusted here, if anything speaks against it.
+    :param flow: m³/s with its uncertainty, or ``None``. :param objection: why it is not to be trusted here, if anything speaks against it.
     """
 
     way: Way

@@ -1,4 +1,4 @@
-"""Flow by every way that the readings allow, each with its own band and the conditions that void it."""
+"""Flow by every way that the readings allow, each with its own uncertainty and the conditions that void it."""
 
 from __future__ import annotations
 
@@ -48,7 +48,7 @@ def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[
         ways += [_rise(facts, context), _by_table(facts, context), _by_chart(facts, context)]
     ways += [_affinity(facts, context), *_on_curve(facts, context)]
     power = by_power.figure
-    spread = (power.band or 0.0) / 1.96 if power else 0.0
+    spread = (power.uncertainty or 0.0) / 1.96 if power else 0.0
     flow = measured(power.value, **{"efficiency of the generic machine": spread}) if power else None
     rough = Objection(say("flow-ways")) if flow else None
     ways.append(FlowWay(Way.POWER, by_power, flow, rough))
@@ -76,7 +76,7 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
         read = context.amps.flow(volts.value, amps.value)
     except Refusal as refusal:
         return FlowWay(Way.CHART, withheld(Way.CHART.label, (refusal.sentence,)))
-    flow = _numerically(context.amps, volts, amps, read.between).with_part("the chart", CHART_SD * read.between)
+    flow = _numerically(context.amps, volts, amps, read.between).with_contribution("the chart", CHART_SD * read.between)
     remarks = [
         say(
             "flow-ways-by-chart-between-v", columns=Number(read.columns[0], "g"), columns_2=Number(read.columns[1], "g")
@@ -110,12 +110,12 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
 
 def _numerically(chart: AmpsChart, volts: Estimate, amps: Estimate, middle: float) -> Estimate:
     """The chart's flow with the errors of its two meters, by small steps that stay inside the chart."""
-    parts: dict[str, float] = {}
+    contributions: dict[str, float] = {}
     for source, move in ((volts, lambda step: chart.flow(volts.value + step, amps.value).between), (amps, lambda step: chart.flow(volts.value, amps.value + step).between)):  # fmt: skip
         slope = _slope(move, source.standard or 1e-9, middle)
-        for name, part in source.parts.items():
-            parts[name] = parts.get(name, 0.0) + slope * part
-    return Estimate(middle, parts)
+        for name, contribution in source.contributions.items():
+            contributions[name] = contributions.get(name, 0.0) + slope * contribution
+    return Estimate(middle, contributions)
 
 
 def _slope(flow_at: Callable[[float], float], step: float, middle: float) -> float:
@@ -142,8 +142,8 @@ def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
     except Refusal as refusal:
         return FlowWay(Way.TABLE, withheld(Way.TABLE.label, (refusal.sentence,)))
     slope = _slope(lambda step: context.table.flow(tap, static.value + step), static.standard or 1.0, middle)  # type: ignore[union-attr]
-    flow = Estimate(middle, {name: slope * part for name, part in static.parts.items()})
-    flow = flow.with_part("the blower's table", TABLE_SD * middle)
+    flow = Estimate(middle, {name: slope * contribution for name, contribution in static.contributions.items()})
+    flow = flow.with_contribution("the blower's table", TABLE_SD * middle)
     read = (given("p", say("flow-ways-by-table-static-table", tap=tap), "pressure", static, "measured", facts.title),)
     worked = result(
         Way.TABLE.label,
@@ -285,7 +285,7 @@ def _affinity(facts: SetFacts, context: FlowContext) -> FlowWay:
     if now is None or then is None:
         return waiting_way(Way.AFFINITY, say("flow-ways-affinity-waits-speed"))
     (flow,) = propagate(lambda q, n, n0: q * n / n0, known.flow, now, then)
-    flow = flow.with_part("affinity law", AFFINITY_SD * flow.value)
+    flow = flow.with_contribution("affinity law", AFFINITY_SD * flow.value)
     ingredients = (
         given("q₁", say("term-known-flow"), context.quantity, known.flow, "measured", known.title),
         given("n₁", say("flow-ways-affinity-speed-then"), "speed", then, "measured", known.title),

@@ -93,7 +93,7 @@ def logged_year(log: Log) -> LoggedYear:
     :raises OutsideValidity: under an hour of record, or a machine that never ran.
 
     Each value is held until the next row, at most three ordinary intervals; what lies beyond is a gap, and counts neither as
-    running nor as off. The band joins how days differ (Student's t) with how little of the year was seen. Source: common
+    running nor as off. The uncertainty joins how days differ (Student's t) with how little of the year was seen. Source: common
     statistics; thresholds our judgement, no source.
     """
     held = held_seconds(log.seconds)
@@ -113,12 +113,12 @@ def logged_year(log: Log) -> LoggedYear:
         kind=log.kind,
         days=float(log.seconds[-1]) / DAY_S,
         covered=covered / HOUR_S,
-        run_fraction=_with_band("share_of_hours", fraction, spread),
-        hours=_with_band("hours", hours, spread),
+        run_fraction=_with_uncertainty("share_of_hours", fraction, spread),
+        hours=_with_uncertainty("hours", hours, spread),
         spread=spread,
         starts_per_hour=figure("starts_per_hour", starts),
         energy=_energy(log, held),
-        starts=_with_band("starts", starts * HOURS_IN_A_YEAR, spread),
+        starts=_with_uncertainty("starts", starts * HOURS_IN_A_YEAR, spread),
         bars=_bars(log.values[on], held[on], high),
         levels=_levels(log.values[on], held[on], high, hours, spread) if log.kind is not LoggedKind.ON_OFF else (),
     )
@@ -150,9 +150,9 @@ def gaps_of(seconds: Array) -> Array:
     return np.asarray(steps[steps > LONGEST_HOLD * np.median(steps)]) if len(steps) else steps
 
 
-def _with_band(quantity: str, value: float, spread: float) -> Figure:
+def _with_uncertainty(quantity: str, value: float, spread: float) -> Figure:
     told = figure(quantity, value, "measured")
-    return told.model_copy(update={"band": spread * value})
+    return told.model_copy(update={"uncertainty": spread * value})
 
 
 def _starts(seconds: Array, on: Flags) -> float:
@@ -205,5 +205,5 @@ def _levels(values: Array, held: Array, high: float, hours: float, spread: float
         share = float(held[inside].sum() / held.sum())
         if share >= LEAST_LEVEL:
             load = float((values[inside] * held[inside]).sum() / held[inside].sum() / top)
-            levels.append(Level(hours=_with_band("hours", share * hours, spread), load=load, spread=spread))
+            levels.append(Level(hours=_with_uncertainty("hours", share * hours, spread), load=load, spread=spread))
     return tuple(reversed(levels))

@@ -70,7 +70,7 @@ class SetAnswer(Frozen):
     id: str
     number: int
     name: str
-    bands: dict[str, float]
+    uncertainties: dict[str, float]
     slip: Result
     methods: tuple[MethodAnswer, ...]
     load: Result
@@ -102,7 +102,7 @@ def answer_set(
         id=facts.id,
         number=facts.number,
         name=facts.name,
-        bands=_bands(facts),
+        uncertainties=_uncertainties(facts),
         slip=_slip(facts, plate),
         methods=tuple(_method(method, facts, plate) for method in facts.methods),
         load=_load(facts, plate),
@@ -121,11 +121,11 @@ def _disbelieved(one: Disbelieved) -> Phrase:
     return (say("set-answer-disbelieved", field=title_of(one.field), reason=one.reason),)
 
 
-def _bands(facts: SetFacts) -> dict[str, float]:
+def _uncertainties(facts: SetFacts) -> dict[str, float]:
     running = facts.running
     read = {"voltage": running.voltage, "current": running.current, "speed": running.speed}
     read |= {"input_power": running.input_power, "airflow": facts.flow, "water_flow": facts.flow}
-    return {field: estimate.band for field, estimate in read.items() if estimate}
+    return {field: estimate.uncertainty for field, estimate in read.items() if estimate}
 
 
 def _slip(facts: SetFacts, plate: PlateFacts) -> Result:
@@ -137,7 +137,10 @@ def _slip(facts: SetFacts, plate: PlateFacts) -> Result:
         return withheld(say("set-answer-slip-slip-now"), tell("term-withheld-the-speed-is-above"))
     if not facts.on_full_tap:
         return withheld(say("set-answer-slip-slip-now"), tell("set-answer-slip-withheld-off"))
-    now = Estimate(slip(speed.value, synchronous), {name: -part / synchronous for name, part in speed.parts.items()})
+    now = Estimate(
+        slip(speed.value, synchronous),
+        {name: -contribution / synchronous for name, contribution in speed.contributions.items()},
+    )
     ingredients = (
         given("n_s", say("term-synchronous-speed"), "speed", synchronous, "worked-out"),
         given("n", say("term-speed"), "speed", speed, "measured", facts.title),

@@ -18,7 +18,7 @@ class Change(Frozen):
 
 
 def changes(before: SetFacts, after: SetFacts, machine_type: MachineType | None) -> tuple[Change, ...]:
-    """Every reading that both sets have, as a difference with its 95 % band.
+    """Every reading that both sets have, as a difference with its 95 % uncertainty.
 
     Both were taken with the same meters, so what a meter is off in both falls out of the difference.
 
@@ -49,4 +49,6 @@ def _across_capacitor(facts: SetFacts) -> Estimate | None:
 
 def _change(field: str, quantity: str, before: Estimate, after: Estimate) -> Change:
     difference = after - before
-    return Change(field=field, figure=figure(quantity, difference), beyond=abs(difference.value) > difference.band)
+    return Change(
+        field=field, figure=figure(quantity, difference), beyond=abs(difference.value) > difference.uncertainty
+    )

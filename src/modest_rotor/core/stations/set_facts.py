@@ -35,12 +35,12 @@ NOTHING_READ = ReadingSet(id="none")
 SAME_HERTZ = 0.02
 """Share within which the hertz of a set are the plate's."""
 DISAGREEMENT_SHARE = 0.10
-"""By how much the band opens while plate and readings disagree, standard deviation as a share. Our judgement, no source."""
+"""By how much the uncertainty opens while plate and readings disagree, standard deviation as a share. Our judgement, no source."""
 
 
 @dataclass(frozen=True)
 class SetFacts:
-    """What one set says, in SI, each value with its band.
+    """What one set says, in SI, each value with its uncertainty.
 
     :param pressure: total external static pressure of a fan, or differential of a pump, Pa.
     :param one_sided: whether a fan's pressure was read on one side only.
@@ -183,7 +183,7 @@ def _fitted(
     if fit.readings_disagree or fit.plate_is_doubtful:
         assert whole.shaft_power is not None
         spread = DISAGREEMENT_SHARE * whole.shaft_power.value
-        whole = replace(whole, shaft_power=whole.shaft_power.with_part("readings disagree", spread))
+        whole = replace(whole, shaft_power=whole.shaft_power.with_contribution("readings disagree", spread))
     motor = whole.shaft_power
     if machine is not None and motor is not None and min(machine.value, motor.value) > 0:
         # What contradicts the motor is asked about, and not weighed with it: a set has one shaft power everywhere.
