@@ -26,7 +26,7 @@ from modest_rotor.core.identify.flow import TABLE_POWER_SD, TABLE_PRESSURE_SD, T
 from modest_rotor.core.identify.load import Running, load_by_amps, load_by_slip, load_by_watts
 from modest_rotor.core.identify.motor import MotorKind, PlateFacts
 from modest_rotor.core.identify.rows import Reading
-from modest_rotor.core.identify.shaft_power import Way, by_way
+from modest_rotor.core.identify.shaft_power import FittedMethod, by_method
 from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from modest_rotor.core.physics.motor_point import MotorPoint
 from modest_rotor.core.physics.supply import Supply
@@ -259,11 +259,11 @@ def answer(case: Case) -> Answers:
     amps = fit_motor(plate, (replace(reading, input_power=None),), taps)
     full = fit_motor(plate, (reading,), taps)
     power: dict[str, Ends] = {}
-    for way in (Way.SPEED, Way.AMPS, Way.WATTS):
-        estimate = by_way(bare, 0, way, reading)
+    for method in (FittedMethod.SPEED, FittedMethod.AMPS, FittedMethod.WATTS):
+        estimate = by_method(bare, 0, method, reading)
         assert estimate
-        power[way] = ends(estimate)
-    without_w, with_w = by_way(amps, 0, Way.ALL, reading), by_way(full, 0, Way.ALL, reading)
+        power[method] = ends(estimate)
+    without_w, with_w = by_method(amps, 0, FittedMethod.ALL, reading), by_method(full, 0, FittedMethod.ALL, reading)
     assert without_w and with_w and reading.speed
     power["fitted, speed and amps"], power["fitted, all readings"] = ends(without_w), ends(with_w)
     flow = {}

@@ -32,7 +32,7 @@ from modest_rotor.core.proof.answer import Verdict
 from modest_rotor.core.say import ENGLISH, Reader, reading, say, words_for
 from modest_rotor.core.setup.steps import StepGroup
 from modest_rotor.core.stations.findings import MarkState
-from modest_rotor.core.stations.flow_way import Way
+from modest_rotor.core.stations.flow_method import FlowMethod
 from modest_rotor.core.stations.loop import Holds, SensorPlace
 from modest_rotor.core.stations.readings import UnreadReason
 from modest_rotor.core.stations.setup import ControlMode, SignState
@@ -48,7 +48,7 @@ ROOT = Path(__file__).resolve().parents[1]
 GENERATED = ROOT / "web" / "src" / "generated"
 LABELLED = {
     "ControlMode": ControlMode, "DeviceKind": DeviceKind, "Fits": Fits, "Holds": Holds, "LoadedHolds": LoadedHolds, "MarkState": MarkState, "Meter": Meter,
-    "Measurand": Measurand, "SensorPlace": SensorPlace, "SignState": SignState, "StepGroup": StepGroup, "Trouble": Trouble, "UnreadReason": UnreadReason, "Verdict": Verdict, "Way": Way,
+    "Measurand": Measurand, "SensorPlace": SensorPlace, "SignState": SignState, "StepGroup": StepGroup, "Trouble": Trouble, "UnreadReason": UnreadReason, "Verdict": Verdict, "Way": FlowMethod,
 }  # fmt: skip
 """Kinds and states that the page shows outside of a field, by the names under which it takes their labels."""
 HEADER = "// Written by tools/generate.py from the core's models. Never edited.\n"

@@ -13,7 +13,7 @@ from starlette.websockets import WebSocketDisconnect
 from modest_rotor.api import bench_live
 from modest_rotor.core.bench.course import course
 from modest_rotor.core.bench.hunt import READINGS, make_hunt
-from modest_rotor.core.bench.hunting import FIRST_READ, cheapest_way
+from modest_rotor.core.bench.hunting import FIRST_READ, cheapest_acts
 from modest_rotor.core.job import Job
 from modest_rotor.devices.bench_rig import AT_REST, PANEL, BenchRig
 from modest_rotor.devices.simulated_devices import start_simulated_devices, stop_simulated_devices
@@ -205,7 +205,7 @@ def test_the_same_rig_is_read_over_modbus_and_kept_out_of_jobs(panel: TestClient
 
 
 def value(device: dict[str, Any], role: str) -> float:
-    (told,) = [one["told"] for one in device["values"] if one["role"] == role]
+    (told,) = [one["shown"] for one in device["values"] if one["role"] == role]
     return next(piece["value"] for piece in told if isinstance(piece, dict))
 
 
@@ -215,7 +215,7 @@ def test_a_hunt_goes_to_its_debrief_and_is_kept_once(client: TestClient) -> None
     assert begun["minutes"] == 0 and begun["debrief"] is None and begun["complaint"]
     hidden = make_hunt(number).hidden
     assert "hidden" not in str(begun["seen"])
-    acts = list(cheapest_way(number)[:-1])
+    acts = list(cheapest_acts(number)[:-1])
     going = answer(client, f"/hunts/{number}", {"acts": acts})
     assert [line["act"] for line in going["seen"]] == acts and going["minutes"] > 0
     assert going["seen"][0]["now"]["uncertainty"] > 0
@@ -226,7 +226,7 @@ def test_a_hunt_goes_to_its_debrief_and_is_kept_once(client: TestClient) -> None
     end = {"acts": acts, "causes": list(hidden), "next_step": step, "attempt": "a1", "who": "Ann"}
     done = answer(client, f"/hunts/{number}", end)
     assert done["debrief"]["ending"] == "found" and done["debrief"]["next_right"]
-    assert done["debrief"]["way_minutes"] == going["minutes"]
+    assert done["debrief"]["cheapest_minutes"] == going["minutes"]
     answer(client, f"/hunts/{number}", end)
     after = client.get("/api/bench/hunts/next", params={"who": "Ann"}).json()
     assert len(after["ended"]) == 1 and after["ended"][0]["hidden"] == "; ".join(hidden)

@@ -108,7 +108,7 @@ def test_a_way_to_the_flow_is_worth_what_its_meter_promises() -> None:
         if r["field"] != "supply_static"
     }
     assert rows == WORTH
-    static = {r["way"]: float(r["sd"]) for r in read_table("worth_of_readings") if r["field"] == "supply_static"}
+    static = {r["method"]: float(r["sd"]) for r in read_table("worth_of_readings") if r["field"] == "supply_static"}
     assert static == {"table": 0.045, "curve": 0.14}
     for machine_type, field in (
         ("fan", "airflow"),

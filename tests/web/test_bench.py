@@ -10,7 +10,7 @@ from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
 from modest_rotor.core.bench.hunt import make_hunt
-from modest_rotor.core.bench.hunting import cheapest_way
+from modest_rotor.core.bench.hunting import cheapest_acts
 from tests.core.setup.test_setup_answer import BAGGAGE
 from tests.running import Application
 from tests.web.conftest import AXE
@@ -128,7 +128,7 @@ def test_a_hunt_is_followed_to_its_debrief(ann: Screen) -> None:
     screen.go(f"/bench/hunt/{HUNT}", "Fault hunt")
     hunt = make_hunt(HUNT)
     screen.sees(hunt.complaint)
-    for act in cheapest_way(HUNT)[:-1]:
+    for act in cheapest_acts(HUNT)[:-1]:
         press(screen, f'[data-act="{act}"]')
         there(screen, f'[data-seen="{act}"]')
     spent = there(screen, "[data-minutes]").text

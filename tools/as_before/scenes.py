@@ -17,7 +17,7 @@ from tests.core.stations.plates import PLATES
 
 from modest_rotor.core.assess import assess, beside, build_case, causes, effects, fit_job, loaded
 from modest_rotor.core.bench.hunt import make_hunt
-from modest_rotor.core.bench.hunting import acts_on, budget_of, cheapest_way
+from modest_rotor.core.bench.hunting import acts_on, budget_of, cheapest_acts
 from modest_rotor.core.bench.knobs import Turned, knobs_of
 from modest_rotor.core.bench.outlook import outlook
 from modest_rotor.core.bench.run import State, advance, meters, settled
@@ -128,7 +128,7 @@ def _ends(knob: Any) -> list[Any]:
 def _hunts(level: int) -> dict[str, Any]:
     numbers = range((level - 1) * 1000, (level - 1) * 1000 + 10)
     return {
-        str(number): (make_hunt(number).hidden, acts_on(make_hunt(number)), budget_of(number), cheapest_way(number))
+        str(number): (make_hunt(number).hidden, acts_on(make_hunt(number)), budget_of(number), cheapest_acts(number))
         for number in numbers
     }
 

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it, test } from "vitest";
 
 import { inMySigns } from "../src/shared/language";
 import type { Entry, Figure } from "../src/shared/api";
-import { inUnits, span, unitOf, write, writeBand, writeEntry } from "../src/shared/figures";
+import { inUnits, span, unitOf, write, writeUncertainty, writeEntry } from "../src/shared/figures";
 
 function figure(quantity: string, value: number, more: Partial<Figure> = {}): Figure {
   return { quantity, value, basis: "worked-out", ...more };
@@ -43,7 +43,7 @@ describe("units of a reader", () => {
 
 describe("a figure is never finer than its band", () => {
   it.each([
-    // value, band, shown value, shown band: two significant figures of the band
+    // value, uncertainty, shown value, shown uncertainty: two significant figures of the uncertainty
     [1437.3, 92.7, "1,437", "93"],
     [1437.3, 927, "1,440", "930"],
     [1437.3, 9271, "1,400", "9,300"],
@@ -51,32 +51,35 @@ describe("a figure is never finer than its band", () => {
     [1437.3, 0.02, "1,437.3", "0.1"],
     [-1437.3, 92.7, "−1,437", "93"],
     [0.2, 10, "0", "10"],
-  ])("%d W ± %d W", (value, band, text, spread) => {
-    expect(write(figure("input_power", value, { band }), "si")).toMatchObject({ value: text, band: spread });
+  ])("%d W ± %d W", (value, uncertainty, text, spread) => {
+    expect(write(figure("input_power", value, { uncertainty }), "si")).toMatchObject({
+      value: text,
+      uncertainty: spread,
+    });
   });
 
-  it("rounds value and band to the same place", () => {
-    for (const band of [0.4, 1.7, 8, 23, 140, 950, 2600]) {
-      const written = write(figure("airflow", 1.4373, { band: band / 1000 }), "si");
+  it("rounds value and uncertainty to the same place", () => {
+    for (const uncertainty of [0.4, 1.7, 8, 23, 140, 950, 2600]) {
+      const written = write(figure("airflow", 1.4373, { uncertainty: uncertainty / 1000 }), "si");
       const places = (text: string | null) => (text ?? "").split(".")[1]?.length ?? 0;
-      expect(places(written.value)).toBe(places(written.band));
+      expect(places(written.value)).toBe(places(written.uncertainty));
     }
   });
 
-  it("turns a band by the scale of the unit alone, never by its offset", () => {
-    const written = write(figure("temperature", 20, { band: 5 }), "ip");
-    expect(written).toMatchObject({ value: "68", band: "9", unit: "°F" });
+  it("turns an uncertainty by the scale of the unit alone, never by its offset", () => {
+    const written = write(figure("temperature", 20, { uncertainty: 5 }), "ip");
+    expect(written).toMatchObject({ value: "68", uncertainty: "9", unit: "°F" });
   });
 
-  it("writes a value without a band by the decimals of its quantity", () => {
+  it("writes a value without an uncertainty by the decimals of its quantity", () => {
     expect(write(figure("airflow", 0.5104), "si").value).toBe("510");
     expect(write(figure("pressure", 249.0889), "ip").value).toBe("1.000");
-    expect(write(figure("airflow", 0.5104), "si").band).toBeNull();
+    expect(write(figure("airflow", 0.5104), "si").uncertainty).toBeNull();
   });
 
   it("keeps two figures of a small flow", () => {
-    const one = { quantity: "airflow", value: 0.00047194744, band: 0.00005, basis: "worked-out" } as const;
-    expect(write(one, "si")).toMatchObject({ value: "0.47", band: "0.05" });
+    const one = { quantity: "airflow", value: 0.00047194744, uncertainty: 0.00005, basis: "worked-out" } as const;
+    expect(write(one, "si")).toMatchObject({ value: "0.47", uncertainty: "0.05" });
     expect(write(one, "ip").value).toBe("1.0");
   });
 
@@ -94,7 +97,7 @@ describe("a range", () => {
   it("stands in place of value and band", () => {
     const written = write(figure("payback", 4, { low: 2.5, high: 7.25 }), "si");
     expect(written.range).toBe("2.5 to 7.3");
-    expect(written.band).toBeNull();
+    expect(written.uncertainty).toBeNull();
   });
 
   it("says that an end without a value may never come", () => {
@@ -110,14 +113,14 @@ describe("a range", () => {
   });
 });
 
-describe("half a band beside a reading", () => {
+describe("half an uncertainty beside a reading", () => {
   it.each([
     ["current", 0.0638, "si", "± 0.06"],
     ["airflow", 0.0357, "si", "± 36"],
     ["airflow", 0.0357, "ip", "± 76"],
     ["temperature", 0.5, "ip", "± 1"],
   ] as const)("%s %d in %s", (quantity, half, units, text) => {
-    expect(writeBand(quantity, half, units)).toBe(text);
+    expect(writeUncertainty(quantity, half, units)).toBe(text);
   });
 });
 
@@ -153,9 +156,9 @@ describe("a typed entry", () => {
     expect(writeEntry("rated_power", entry("1/2 hp", 372.85, "hp"), "ip").text).toBe("1/2");
   });
 
-  it("stands as a figure with no band of its own", () => {
-    const written = write(figure("input_power", 305.8, { entry: entry("305.80 W", 305.8, "W"), band: 6 }), "si");
-    expect(written).toEqual({ value: "305.80", band: null, range: null, unit: "W" });
+  it("stands as a figure with no uncertainty of its own", () => {
+    const written = write(figure("input_power", 305.8, { entry: entry("305.80 W", 305.8, "W"), uncertainty: 6 }), "si");
+    expect(written).toEqual({ value: "305.80", uncertainty: null, range: null, unit: "W" });
   });
 });
 
@@ -179,7 +182,9 @@ describe("signs of numbers", () => {
 
   test("what was worked out is written with the reader's signs, and so are decimals that were typed", () => {
     localStorage.setItem("modest-rotor signs", "comma");
-    expect(write({ quantity: "airflow", value: 0.8448, band: 0.06, basis: "measured" }, "ip").value).toBe("1.790");
+    expect(write({ quantity: "airflow", value: 0.8448, uncertainty: 0.06, basis: "measured" }, "ip").value).toBe(
+      "1.790",
+    );
     const entry = { typed: "4.4 A", unit: "A", si: 4.4, resolution: 0.1 };
     expect(write({ quantity: "current", value: 4.4, basis: "measured", entry }, "si").value).toBe("4,4");
   });

@@ -16,11 +16,11 @@ from modest_rotor.core.bench.hunting import (
     Hunting,
     acts_on,
     caution_of,
-    cheapest_way,
+    cheapest_acts,
+    cheapest_minutes,
     minutes_of,
     next_level,
     next_steps,
-    way_minutes,
 )
 from modest_rotor.core.bench.why import Moves
 from modest_rotor.core.estimate import COVERAGE_95
@@ -70,22 +70,22 @@ class HuntSeen(WithWords):
 
 
 class HuntLine(WithWords):
-    """A step of a way in the debrief."""
+    """A step of the cheapest hunt in the debrief."""
 
     act: str
     minutes: int
 
 
 class Debrief(WithWords):
-    """How a hunt ended, and the cheapest way that there was."""
+    """How a hunt ended, and the cheapest that there was."""
 
     ending: Ending
     reason: str
     hidden: tuple[str, ...]
     next_steps: tuple[str, ...] = Field(description="what the hidden causes ask for")
     next_right: bool
-    way: tuple[HuntLine, ...]
-    way_minutes: int
+    cheapest: tuple[HuntLine, ...] = Field(description="steps of the cheapest hunt that there was")
+    cheapest_minutes: int
 
 
 class HuntView(WithWords):
@@ -233,15 +233,14 @@ def _debrief(hunting: Hunting) -> Debrief | None:
     if hunting.ending is None:
         return None
     number = hunting.hunt.number
-    way = cheapest_way(number)[:-1]
     return Debrief(
         ending=hunting.ending,
         reason=hunting.reason,
         hidden=hunting.hunt.hidden,
         next_steps=tuple(dict.fromkeys(fault.cause.next for fault in hunting.hunt.faults)),
         next_right=hunting.next_is_right,
-        way=tuple(HuntLine(act=act, minutes=minutes_of(act)) for act in way),
-        way_minutes=way_minutes(number),
+        cheapest=tuple(HuntLine(act=act, minutes=minutes_of(act)) for act in cheapest_acts(number)[:-1]),
+        cheapest_minutes=cheapest_minutes(number),
     )
 
 

@@ -38,7 +38,7 @@ class DeviceValue(WithWords):
     address: int
     kind: str
     writable: bool
-    told: Phrase
+    shown: Phrase
     refused: str | None = None
 
 
@@ -291,7 +291,7 @@ def _value(profile: DeviceProfile, role: Role, values: dict[Role, float], refuse
         address=register.address,
         kind=register.kind,
         writable=register.access == "write",
-        told=said(profile, role, values[role]) if role in values else (),
+        shown=said(profile, role, values[role]) if role in values else (),
         refused=refused.get(role),
     )
 

@@ -68,13 +68,12 @@ def read_signed(job_id: int, number: int) -> SignedView:
     return SignedView(signed=found, newer=jobs.load(job_id).revision != found.line.revision)
 
 
-@router.get("/jobs/{job_id}/signed/{number}/report", response_model=Report)
+@router.get("/jobs/{job_id}/signed/{number}/report")
 @with_connection
-def signed_report(job_id: int, number: int) -> Response:
-    """The report of what was signed, as it was shown then."""
+def signed_report(job_id: int, number: int) -> Report:
+    """The report of what was signed, as it was shown then, its fields under their names of today."""
     kept = signed.shown(job_id, number)
-    text = kept.report if kept else _report(signed.signed(job_id, number)).model_dump_json()
-    return Response(text, media_type="application/json")
+    return Report.model_validate_json(kept.report) if kept else _report(signed.signed(job_id, number))
 
 
 @router.get("/jobs/{job_id}/signed/{number}/since")

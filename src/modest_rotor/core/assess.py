@@ -93,7 +93,7 @@ def _assess(job: Job, fit: MotorFit | None, memo: Memo | None, meanwhile: Job | 
         setup=walk.of(nodes.setup),
         proof=walk.of(nodes.proof),
         findings=walk.of(nodes.findings),
-        ways=walk.of(nodes.ways),
+        procedures=walk.of(nodes.procedures),
         rail=walk.of(nodes.rail),
         next=walk.of(nodes.steps),
         board=walk.of(nodes.board),

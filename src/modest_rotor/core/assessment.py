@@ -76,7 +76,7 @@ class Finding(Frozen):
 
 
 class StepState(Coded):
-    """How far a step of a way has come."""
+    """How far a step of a procedure has come."""
 
     GOOD = "good"
     FAULT = "fault"
@@ -87,15 +87,17 @@ class StepState(Coded):
 class CheckStep(Frozen):
     """One thing to look at: its caution first, what it would mean, and what was found."""
 
+    formerly = (("remark", "told"),)
+
     path: str | None
     question: str
     caution: str
     state: StepState
-    told: Phrase = ()
+    remark: Phrase = ()
     if_not: str | None = None
 
 
-class CheckWay(Frozen):
+class CheckProcedure(Frozen):
     """A chain of checks, each of which decides the next; with the verdict once it is reached."""
 
     title: str
@@ -127,7 +129,7 @@ class BalancePoint(Frozen):
 
 
 class Readout(Frozen):
-    """One column of the uncertainty of readouts."""
+    """One column of the strip of readouts."""
 
     id: str
     label: str
@@ -243,6 +245,8 @@ class BoardLine(Frozen):
 class Assessment(Frozen):
     """Everything that follows from a job."""
 
+    formerly = (("procedures", "ways"),)
+
     program_version: str
     currency: str | None
     plate: PlateAnswer
@@ -258,7 +262,7 @@ class Assessment(Frozen):
     setup: SetupAnswer
     proof: ProofAnswer
     findings: tuple[Finding, ...]
-    ways: tuple[CheckWay, ...]
+    procedures: tuple[CheckProcedure, ...]
     rail: tuple[RailEntry, ...]
     next: tuple[Next, ...]
     board: BoardLine

@@ -111,11 +111,11 @@ def _curves(
             pressure=_drawn(wanted[shown]),
         ),
     ]
-    drawn += _system_put_right(machine, first_point)
+    drawn += _repaired_system(machine, first_point)
     return (*drawn, *(machine_at(*one) for one in speeds))
 
 
-def _system_put_right(machine: FoundMachine, first_point: tuple[float, float] | None) -> list[BalanceCurve]:
+def _repaired_system(machine: FoundMachine, first_point: tuple[float, float] | None) -> list[BalanceCurve]:
     """The system through the baseline's first point, where a repair has changed it."""
     if first_point is None:
         return []

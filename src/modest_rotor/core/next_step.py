@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from modest_rotor.core.assessment import CheckWay, Finding, Next, StepState
+from modest_rotor.core.assessment import CheckProcedure, Finding, Next, StepState
 from modest_rotor.core.identify.next_reading import Measurand
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.checks.place import Fits
@@ -41,14 +41,18 @@ FLOW_WORDS = {None: say("next-step-flow-words-share-full"), Wants.SHARE: say("ne
 
 
 def next_steps(
-    case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
+    case: Case,
+    findings: tuple[Finding, ...],
+    procedures: tuple[CheckProcedure, ...],
+    setup: SetupAnswer,
+    proof: ProofAnswer,
 ) -> tuple[Next, ...]:
     """For each station, the first thing missing; nothing for a station that has what it needs."""
     stations = (
         _call(case),
         _plate(case),
         _within_reach(case, _readings(case)),
-        _findings(findings, ways),
+        _findings(findings, procedures),
         _duty(case),
         _options(case),
         _decision(case),
@@ -121,10 +125,10 @@ def _readings(case: Case) -> Iterator[Next]:
     yield from _fan_side(case, at)
 
 
-def _findings(findings: tuple[Finding, ...], ways: tuple[CheckWay, ...]) -> Iterator[Next]:
-    """The next step of a way that was begun, or else the proof of the first finding that has none yet."""
-    for way in ways:
-        for step in way.steps:
+def _findings(findings: tuple[Finding, ...], procedures: tuple[CheckProcedure, ...]) -> Iterator[Next]:
+    """The next step of a procedure that was begun, or else the proof of the first finding that has none yet."""
+    for procedure in procedures:
+        for step in procedure.steps:
             if step.state is StepState.NEXT:
                 yield _next(Station.FINDINGS, step.path, step.question, step.caution)
     for finding in findings:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import Balance, BoardLine, CheckWay, Finding, Next, RailEntry, ShortAnswer
+from modest_rotor.core.assessment import Balance, BoardLine, CheckProcedure, Finding, Next, RailEntry, ShortAnswer
 from modest_rotor.core.balance import draw_balance
 from modest_rotor.core.graph import PARTS, Graph
 from modest_rotor.core.identify.meters import Accuracies
@@ -10,7 +10,7 @@ from modest_rotor.core.identify.motor import NO_PLATE, PlateFacts
 from modest_rotor.core.job import Job
 from modest_rotor.core.memo import Keeper
 from modest_rotor.core.next_step import next_steps
-from modest_rotor.core.options.compare import Compared, OptionsAnswer, compare, machine_put_right
+from modest_rotor.core.options.compare import Compared, OptionsAnswer, compare, repaired_machine
 from modest_rotor.core.options.contract import VoltsLaw
 from modest_rotor.core.options.found_machine import FoundMachine, find_machine
 from modest_rotor.core.options.year import Year
@@ -19,7 +19,7 @@ from modest_rotor.core.physics.drive import LINEAR, VARIABLE_TORQUE
 from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.proof.answer import ProofAnswer, proof_answer
 from modest_rotor.core.rail import draw_rail, tell_on_board, tell_saving
-from modest_rotor.core.rules.book import judge, ways_of
+from modest_rotor.core.rules.book import judge, procedures_of
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.say import say
 from modest_rotor.core.setup.answer import SetupAnswer, setup_answer
@@ -27,9 +27,9 @@ from modest_rotor.core.short import short_answer
 from modest_rotor.core.stations.charts import amps_chart, blower_table, readable
 from modest_rotor.core.stations.duty import assess_duty
 from modest_rotor.core.stations.flow_estimate import flow_by_power
+from modest_rotor.core.stations.flow_method import FlowByMethod, FlowContext
+from modest_rotor.core.stations.flow_methods import flow_methods
 from modest_rotor.core.stations.flow_together import with_flow
-from modest_rotor.core.stations.flow_way import FlowContext, FlowWay
-from modest_rotor.core.stations.flow_ways import flow_ways
 from modest_rotor.core.stations.motor_fit import MotorFit, MotorReadings, fit_motor_of, motor_readings
 from modest_rotor.core.stations.plate_answer import PlateAnswer, assess_plate, plate_facts
 from modest_rotor.core.stations.plate_expected import expected_results
@@ -122,20 +122,20 @@ def flow_context(
 @GRAPH.node()
 def flows(
     facts: tuple[SetFacts, ...], flow_context: FlowContext, machine_type: MachineType | None, keep: Keeper
-) -> tuple[tuple[FlowWay, ...], ...]:
+) -> tuple[tuple[FlowByMethod, ...], ...]:
     """The flow of each set by every way."""
-    return tuple(keep(_flow_ways, one, flow_context, machine_type) for one in facts)
+    return tuple(keep(_flow_by_methods, one, flow_context, machine_type) for one in facts)
 
 
-def _flow_ways(one: SetFacts, context: FlowContext, machine_type: MachineType | None) -> tuple[FlowWay, ...]:
-    return flow_ways(one, context, flow_by_power(one, machine_type))
+def _flow_by_methods(one: SetFacts, context: FlowContext, machine_type: MachineType | None) -> tuple[FlowByMethod, ...]:
+    return flow_methods(one, context, flow_by_power(one, machine_type))
 
 
 @GRAPH.node("readings")
 def answered(
     job: Job,
     facts: tuple[SetFacts, ...],
-    flows: tuple[tuple[FlowWay, ...], ...],
+    flows: tuple[tuple[FlowByMethod, ...], ...],
     flow_context: FlowContext,
     plate: PlateFacts,
     fit: MotorFit,
@@ -145,18 +145,18 @@ def answered(
 ) -> tuple[SetAnswer, ...]:
     """What is told of each set, in the order in which they were read."""
     told = []
-    for earlier, read, one, ways in zip((None, *facts), job.document.readings, facts, flows, strict=False):
+    for earlier, read, one, methods in zip((None, *facts), job.document.readings, facts, flows, strict=False):
         its_plate, _, its_fit = _motor_in(read, plate, fit, machine_type)
-        told.append(keep(answer_set, one, earlier, its_plate, flow_context, ways, its_fit, wanted))
+        told.append(keep(answer_set, one, earlier, its_plate, flow_context, methods, its_fit, wanted))
     return tuple(told)
 
 
 @GRAPH.node()
 def with_flows(
-    facts: tuple[SetFacts, ...], flows: tuple[tuple[FlowWay, ...], ...], keep: Keeper
+    facts: tuple[SetFacts, ...], flows: tuple[tuple[FlowByMethod, ...], ...], keep: Keeper
 ) -> tuple[SetFacts, ...]:
-    """Every set with the flow that its ways tell together."""
-    return tuple(keep(with_flow, one, ways) for one, ways in zip(facts, flows, strict=True))
+    """Every set with the flow that its methods tell together."""
+    return tuple(keep(with_flow, one, methods) for one, methods in zip(facts, flows, strict=True))
 
 
 @GRAPH.node("readings")
@@ -241,7 +241,7 @@ def compared(
 @GRAPH.node()
 def right(found: FoundMachine | Absent, compared: Compared, keep: Keeper) -> FoundMachine | Absent:
     """The machine put right, or what it waits for."""
-    return found if isinstance(found, Absent) else machine_put_right(found, compared, keep).machine
+    return found if isinstance(found, Absent) else repaired_machine(found, compared, keep).machine
 
 
 @GRAPH.node(kept=True)
@@ -315,17 +315,21 @@ def findings(case: Case) -> tuple[Finding, ...]:
 
 
 @GRAPH.node()
-def ways(case: Case) -> tuple[CheckWay, ...]:
+def procedures(case: Case) -> tuple[CheckProcedure, ...]:
     """Chains of checks."""
-    return ways_of(case)
+    return procedures_of(case)
 
 
 @GRAPH.node()
 def steps(
-    case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
+    case: Case,
+    findings: tuple[Finding, ...],
+    procedures: tuple[CheckProcedure, ...],
+    setup: SetupAnswer,
+    proof: ProofAnswer,
 ) -> tuple[Next, ...]:
     """What to do next at each station."""
-    return next_steps(case, findings, ways, setup, proof)
+    return next_steps(case, findings, procedures, setup, proof)
 
 
 @GRAPH.node()
@@ -333,20 +337,24 @@ def board(
     case: Case,
     findings: tuple[Finding, ...],
     steps: tuple[Next, ...],
-    ways: tuple[CheckWay, ...],
+    procedures: tuple[CheckProcedure, ...],
     setup: SetupAnswer,
     proof: ProofAnswer,
 ) -> BoardLine:
     """The job in a line of the Board."""
-    return tell_on_board(case, findings, steps, ways, setup, proof)
+    return tell_on_board(case, findings, steps, procedures, setup, proof)
 
 
 @GRAPH.node()
 def rail(
-    case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
+    case: Case,
+    findings: tuple[Finding, ...],
+    procedures: tuple[CheckProcedure, ...],
+    setup: SetupAnswer,
+    proof: ProofAnswer,
 ) -> tuple[RailEntry, ...]:
     """Each station in a few words."""
-    return draw_rail(case, findings, ways, setup, proof)
+    return draw_rail(case, findings, procedures, setup, proof)
 
 
 @GRAPH.node()

@@ -2,14 +2,14 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, GetCoreSchemaHandler
 from pydantic_core import CoreSchema
 
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.estimate import Estimate
-from modest_rotor.core.said_fields import keeping_words
+from modest_rotor.core.said_fields import keeping_words, with_former_names
 from modest_rotor.core.say import say
 
 Basis = Literal["measured", "plate", "estimated", "assumed", "worked-out", "typed"]
@@ -33,12 +33,17 @@ KeptBasis = Annotated[Basis, BeforeValidator(_coded)]
 
 
 class WithWords(BaseModel):
-    """A model in which what is said keeps its message, and is written as JSON in the reader's words."""
+    """A model in which what is said keeps its message, and is written as JSON in the reader's words.
+
+    ``formerly`` are the names that fields had in answers which earlier programs kept, by today's: they are read under either.
+    """
+
+    formerly: ClassVar[tuple[tuple[str, str], ...]] = ()
 
     @classmethod
     def __get_pydantic_core_schema__(cls, source: type[BaseModel], handler: GetCoreSchemaHandler) -> CoreSchema:
-        """The schema of the model with its text and phrases kept as they are said."""
-        return keeping_words(handler(source))
+        """The schema of the model with its text and phrases kept as they are said, and what an earlier program kept read."""
+        return with_former_names(keeping_words(handler(source)), cls.formerly)
 
 
 class Frozen(WithWords):
@@ -49,6 +54,8 @@ class Frozen(WithWords):
 
 class Figure(Frozen):
     """One number of a sentence or a table: its quantity, value and 95 % uncertainty, both in the unit used inside."""
+
+    formerly = (("uncertainty", "band"),)
 
     quantity: str = Field(description="name in the table of quantities")
     value: float

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import BoardLine, CheckWay, Finding, Next, RailEntry, Severity, StepState
+from modest_rotor.core.assessment import BoardLine, CheckProcedure, Finding, Next, RailEntry, Severity, StepState
 from modest_rotor.core.job import Station
 from modest_rotor.core.options.answer_steps import flow_quantity
 from modest_rotor.core.options.answers import OptionAnswer
@@ -18,7 +18,11 @@ LOG_WAITS = say("term-waits-for-readings")
 
 
 def draw_rail(
-    case: Case, findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
+    case: Case,
+    findings: tuple[Finding, ...],
+    procedures: tuple[CheckProcedure, ...],
+    setup: SetupAnswer,
+    proof: ProofAnswer,
 ) -> tuple[RailEntry, ...]:
     """One entry for every station of the route, in order; the log's own words come from the machine's readings over time."""
     tellers = {
@@ -32,7 +36,7 @@ def draw_rail(
     entries = []
     for station in Station:
         if station is Station.FINDINGS:
-            told, waits = _findings(findings, ways, any(not facts.reading.is_empty for facts in case.sets))
+            told, waits = _findings(findings, procedures, any(not facts.reading.is_empty for facts in case.sets))
         elif station is Station.SETUP:
             told, waits = _setup(setup)
         elif station is Station.PROOF:
@@ -49,7 +53,7 @@ def tell_on_board(
     case: Case,
     findings: tuple[Finding, ...],
     steps: tuple[Next, ...],
-    ways: tuple[CheckWay, ...],
+    procedures: tuple[CheckProcedure, ...],
     setup: SetupAnswer,
     proof: ProofAnswer,
 ) -> BoardLine:
@@ -61,7 +65,7 @@ def tell_on_board(
     own = [finding for finding in findings if not finding.standing and finding.is_open]
     now, after = _energies(case)
     return BoardLine(
-        sentence=_headline(case, own, ways, setup, proof),
+        sentence=_headline(case, own, procedures, setup, proof),
         waits_for=_as_wait(first.sentence) if first else say("rail-tell-on-board"),
         stands_at=first.station if first else Station.LOG,
         stopped=bool(setup.stops) or any(finding.severity is Severity.STOP and finding.is_open for finding in findings),
@@ -92,16 +96,18 @@ def _worst(station: Station, findings: tuple[Finding, ...]) -> Severity | None:
     return own[0].severity if own else None
 
 
-def _findings(findings: tuple[Finding, ...], ways: tuple[CheckWay, ...], looked: bool) -> tuple[Phrase, bool]:
-    """How many findings of each weight still call for something; or how far a way of checks has come."""
+def _findings(
+    findings: tuple[Finding, ...], procedures: tuple[CheckProcedure, ...], looked: bool
+) -> tuple[Phrase, bool]:
+    """How many findings of each weight still call for something; or how far a procedure of checks has come."""
     own = {finding.key: finding for finding in findings if not finding.standing}
     still = [finding for finding in own.values() if finding.is_open]
     counts = [(sum(one.severity is severity for one in still), severity) for severity in reversed(Severity)]
     told = joined(", ", (say("rail-findings-count", count=count, severity=one.value) for count, one in counts if count))
     if told:
         return (told,), False
-    if ways:
-        return _way(ways[0]), False
+    if procedures:
+        return _procedure(procedures[0]), False
     if own:
         return (say("rail-findings-all-settled", own=len(own)),), False
     return ((say("rail-findings-nothing-found"),), False) if looked else ((say("term-waits-for-readings"),), True)
@@ -211,12 +217,14 @@ def _decision(case: Case) -> tuple[Phrase, bool]:
     ), False
 
 
-def _way(way: CheckWay) -> Phrase:
-    """How far a way of checks has come: its verdict, or the step that is next."""
-    if way.verdict:
-        return way.verdict
-    number = next((place for place, step in enumerate(way.steps, 1) if step.state is StepState.NEXT), None)
-    return (say("rail-way-step", number=number, steps=len(way.steps)),) if number else (say("rail-way-way-follow"),)
+def _procedure(procedure: CheckProcedure) -> Phrase:
+    """How far a procedure of checks has come: its verdict, or the step that is next."""
+    if procedure.verdict:
+        return procedure.verdict
+    number = next((place for place, step in enumerate(procedure.steps, 1) if step.state is StepState.NEXT), None)
+    return (
+        (say("rail-way-step", number=number, steps=len(procedure.steps)),) if number else (say("rail-way-way-follow"),)
+    )
 
 
 def _setup(setup: SetupAnswer) -> tuple[Phrase, bool]:
@@ -243,7 +251,7 @@ def _proof(proof: ProofAnswer, setup: SetupAnswer) -> tuple[Phrase, bool]:
 
 
 def _headline(
-    case: Case, findings: list[Finding], ways: tuple[CheckWay, ...], setup: SetupAnswer, proof: ProofAnswer
+    case: Case, findings: list[Finding], procedures: tuple[CheckProcedure, ...], setup: SetupAnswer, proof: ProofAnswer
 ) -> Phrase:
     if setup.stops:
         return tell("rail-headline-set-up", stops=setup.stops[0])
@@ -253,8 +261,12 @@ def _headline(
     stop = next((finding for finding in findings if finding.severity is Severity.STOP), None)
     if stop:
         return stop.sentence
-    if case.job.document.call.is_dead and ways:
-        return tell("rail-headline-dead", way=_way(ways[0]), verdict="." if ways[0].verdict is None else "")
+    if case.job.document.call.is_dead and procedures:
+        return tell(
+            "rail-headline-dead",
+            way=_procedure(procedures[0]),
+            verdict="." if procedures[0].verdict is None else "",
+        )
     if told_option and told_option.saved_energy.figure:
         machine = case.machine
         moved: Phrase = (

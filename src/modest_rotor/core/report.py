@@ -72,6 +72,8 @@ class YearBar(Frozen):
 class Report(Frozen):
     """The whole report; pictures as numbers."""
 
+    formerly = (("uncertainties", "bands"),)
+
     format: Literal["modest-rotor report"] = "modest-rotor report"
     version: Literal[1] = 1
     title: str

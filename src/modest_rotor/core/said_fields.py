@@ -23,6 +23,15 @@ def keeping_words(schema: CoreSchema) -> CoreSchema:
     return schema
 
 
+def with_former_names(schema: CoreSchema, names: tuple[tuple[str, str], ...]) -> CoreSchema:
+    """A model's schema that reads some fields under a former name too. :param names: of today and formerly."""
+    if schema["type"] != "model-fields":
+        inner = with_former_names(cast("Any", schema)["schema"], names)
+        return cast("CoreSchema", {**schema, "schema": inner})
+    fields = {name: {**schema["fields"][name], "validation_alias": [[name], [former]]} for name, former in names}
+    return cast("CoreSchema", {**schema, "fields": {**schema["fields"], **fields}})
+
+
 class Worded:
     """In an annotation: what is said keeps its message, and is written as JSON in the reader's words, as in models."""
 

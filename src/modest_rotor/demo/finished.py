@@ -17,7 +17,7 @@ from modest_rotor.core.outcome import Absent
 from modest_rotor.store import logs, signed
 from modest_rotor.store.fits import assess_job
 from modest_rotor.store.jobs import StoredJob, keep_job
-from modest_rotor.store.solving import put_right_here
+from modest_rotor.store.solving import repaired_here
 
 SIGNED_DAYS_AGO = 372
 SEED = 20251117
@@ -63,7 +63,7 @@ def _year(
     healthy: dict[Measurand, float] = {
         MEASURAND_OF[name]: value for name, value in reference.values.items() if name in MEASURAND_OF
     }
-    setup = machine_since(job, put_right_here(job), healthy)
+    setup = machine_since(job, repaired_here(job), healthy)
     if isinstance(setup, Absent):
         raise ValueError(setup)
     season = YEAR_D - (begun.timetuple().tm_yday - 110)

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from datetime import UTC, datetime
 
 from modest_rotor.core.bench.course import topic_words
-from modest_rotor.core.bench.hunting import Ending, Hunting, way_minutes
+from modest_rotor.core.bench.hunting import Ending, Hunting, cheapest_minutes
 from modest_rotor.core.bench.record import Predicted
 from modest_rotor.core.bench.why import Meter, Moves
 from modest_rotor.store.database import in_one_transaction, transaction
@@ -84,7 +84,7 @@ def keep_hunt(who: str, attempt: str, hunting: Hunting) -> None:
         ending=hunting.ending.value,
         minutes=hunting.minutes,
         budget=hunting.budget,
-        cheapest=way_minutes(hunting.hunt.number),
+        cheapest=cheapest_minutes(hunting.hunt.number),
         acts=list(hunting.acts),
         named=list(hunting.named),
         next_step=hunting.next_step,

@@ -197,7 +197,7 @@ def beside_here(job: Job, asked: tuple[str, ...]) -> BesideAnswer:
     return beside(sound, asked, fit_of(sound), PARTS)
 
 
-def put_right_here(job: Job) -> FoundMachine | Absent:
+def repaired_here(job: Job) -> FoundMachine | Absent:
     """A job's machine put right, or the sentence that says what it waits for."""
     sound = sound_job(job)
     return build_case(sound, fit_of(sound), PARTS).right
@@ -207,7 +207,7 @@ def judge_log_here(
     log_read: Log, job: Job, references: tuple[Reference, ...], dues: tuple[Due, ...], today: float
 ) -> LogAnswer:
     """What is told of a machine's log, held against the machine put right."""
-    return log_answer(log_read, job, put_right_here(job), references, dues, today)
+    return log_answer(log_read, job, repaired_here(job), references, dues, today)
 
 
 def _assess(job: Job, newest: str | None, before: Job | None, workings: bool = False) -> tuple[Assessment, str | None]:

@@ -29,12 +29,12 @@ from modest_rotor.core.bench.hunting import (
     acts_on,
     budget_of,
     caution_of,
-    cheapest_way,
+    cheapest_acts,
+    cheapest_minutes,
     minutes_of,
     names_in,
     next_level,
     next_steps,
-    way_minutes,
 )
 from modest_rotor.core.errors import OutsideValidity
 from tests.said import refused_with
@@ -51,8 +51,8 @@ def test_the_ranking_solves_at_least_ninety_five_of_a_hundred_within_the_budget(
     """The limit of the issue. Meters have their error, meters that are off included."""
     solved = 0
     for number in range((level - 1) * 1000, (level - 1) * 1000 + 100):
-        assert way_minutes(number) <= budget_of(number) and level_of(number) == level
-        solved += set(names_in(cheapest_way(number)[-1])) == set(make_hunt(number).hidden)
+        assert cheapest_minutes(number) <= budget_of(number) and level_of(number) == level
+        solved += set(names_in(cheapest_acts(number)[-1])) == set(make_hunt(number).hidden)
     assert solved >= 95
 
 
@@ -124,11 +124,11 @@ def test_of_two_faults_one_is_half_and_both_are_found() -> None:
 
 def test_the_cheapest_way_walked_by_hand_ends_in_time_and_rules_out_what_it_saw() -> None:
     hunt = make_hunt(TWO)
-    *acts, cause = cheapest_way(TWO)
+    *acts, cause = cheapest_acts(TWO)
     going = Hunting(hunt)
     for act in acts:
         going = going.after(act)
-    assert going.ending is None and going.minutes == way_minutes(TWO)
+    assert going.ending is None and going.minutes == cheapest_minutes(TWO)
     assert not set(going.ruled_out) & set(hunt.hidden)
     told = going.after(ASK).told
     assert set(names_in(told[0][0])) == set(names_in(cause)) and told[0][1] > 0.5

@@ -20,7 +20,7 @@ from modest_rotor.core.options.contract import OptionKind
 from modest_rotor.core.phrase import Figure, plain
 from modest_rotor.core.physics.electronic import ElectronicMotor
 from modest_rotor.core.physics.three_phase import ThreePhaseMotor
-from modest_rotor.store.solving import put_right_here
+from modest_rotor.store.solving import repaired_here
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, WAITING, demo, told
 from tests.jobs import changed
 from tests.said import codes_of
@@ -45,14 +45,14 @@ JOB = Job.model_validate(BAGGAGE)
 def year(fault: Fault | None = None) -> Log:
     reference = references()[0]
     healthy = {MEASURAND_OF[name]: value for name, value in reference.values.items() if name in MEASURAND_OF}
-    setup = machine_since(JOB, put_right_here(JOB), healthy)
+    setup = machine_since(JOB, repaired_here(JOB), healthy)
     assert isinstance(setup, Setup)
     log = simulated_log(setup, np.random.default_rng(3), DAYS, fault, setting=reference.setting)
     return replace(log, days=log.days + BEGUN)
 
 
 def answer(log: Log, job: Job = JOB, dues: tuple[Due, ...] = (), since: float | None = BEGUN) -> LogAnswer:
-    return log_answer(log, job, put_right_here(job), references(since), dues, TODAY)
+    return log_answer(log, job, repaired_here(job), references(since), dues, TODAY)
 
 
 def empty() -> Log:
@@ -184,7 +184,7 @@ def test_the_machine_of_the_log_settles_where_its_healthy_state_was_read(chosen:
         Measurand.PRESSURE: 160.0,
         Measurand.VOLTS: 231.0,
     }
-    setup = machine_since(job, put_right_here(job), healthy)
+    setup = machine_since(job, repaired_here(job), healthy)
     assert isinstance(setup, Setup), setup
     settled = setup.settled()
     assert float(settled.motor.speed_rpm) == pytest.approx(1060.0, rel=0.03)
@@ -208,7 +208,7 @@ def test_a_run_capacitor_is_outside_its_own_tolerance_and_not_the_usual_one(tole
 def test_a_machine_on_a_drive_is_fed_by_the_volts_of_its_hertz(speed: float) -> None:
     """The hall's motor, 400 V at 50 Hz on four poles: its hertz are a little above speed × poles ÷ 120, its volts 8 for each of them."""
     job = Job.model_validate(HALL)
-    setup = machine_since(job, put_right_here(job), {Measurand.SPEED: speed, Measurand.WATTS: 900.0, Measurand.FLOW: 2.0, Measurand.PRESSURE: 300.0})  # fmt: skip
+    setup = machine_since(job, repaired_here(job), {Measurand.SPEED: speed, Measurand.WATTS: 900.0, Measurand.FLOW: 2.0, Measurand.PRESSURE: 300.0})  # fmt: skip
     assert isinstance(setup, Setup) and isinstance(setup.motor, ThreePhaseMotor)
     hertz = float(setup.supply.frequency)
     assert speed * 4 / 120 < hertz < 1.06 * speed * 4 / 120
@@ -221,7 +221,7 @@ def test_a_wheel_that_a_controller_slows_is_followed_by_its_speed() -> None:
     for data, commanded in ((changed(WAITING, **chosen), True), (changed(WAITING, decision__chosen=None), False)):
         job = Job.model_validate(data)
         healthy = {Measurand.SPEED: 1060.0, Measurand.WATTS: 610.0, Measurand.FLOW: 0.8, Measurand.PRESSURE: 160.0}
-        setup = machine_since(job, put_right_here(job), healthy)
+        setup = machine_since(job, repaired_here(job), healthy)
         assert isinstance(setup, Setup) and isinstance(setup.motor, ElectronicMotor) is commanded
 
 

@@ -24,7 +24,7 @@ from modest_rotor.core.identify.fit import fit_motor
 from modest_rotor.core.identify.flow import flow_through_known_point, locate
 from modest_rotor.core.identify.motor import PlateFacts
 from modest_rotor.core.identify.rows import Reading
-from modest_rotor.core.identify.shaft_power import Way, by_way, rated_loss
+from modest_rotor.core.identify.shaft_power import FittedMethod, by_method, rated_loss
 from modest_rotor.core.physics.fan import MachineCurve, MachineType, generic_shape
 from tests.machines import BLOWER, EVERY_KIND, WHEEL_1300, fitted
 
@@ -80,12 +80,12 @@ def test_readings_narrow_the_cloud_and_watts_the_most() -> None:
     bare = fit_motor(BLOWER, (READING.with_only_speed(),))
     amps = fit_motor(BLOWER, (replace(READING, input_power=None),))
     full = fit_motor(BLOWER, (READING,))
-    powers = [by_way(fit, 0, Way.ALL, READING) for fit in (bare, amps, full)]
+    powers = [by_method(fit, 0, FittedMethod.ALL, READING) for fit in (bare, amps, full)]
     widths = [power.uncertainty for power in powers if power]
     assert widths == sorted(widths, reverse=True)
     shaft = Reading("bare shaft", 230.0, 60.0, None, 1194.0, 2.1, 120.0, shaft_power_w=0.0)
     calibrated = fit_motor(BLOWER, (READING, shaft))
-    after = by_way(calibrated, 0, Way.ALL, READING)
+    after = by_method(calibrated, 0, FittedMethod.ALL, READING)
     assert after and after.uncertainty < widths[-1]
 
 
@@ -117,7 +117,7 @@ def test_the_cloud_agrees_with_a_sampler() -> None:
     every = np.concatenate(seen)
     power = fit.agreement.at_readings(every, rated_loss(fit.agreement, every)).shaft_power_w[:, 0]
     spread, middle = float(np.std(power)), float(np.mean(power))
-    estimate = by_way(fit, 0, Way.ALL, READING)
+    estimate = by_method(fit, 0, FittedMethod.ALL, READING)
     assert estimate
     own = (
         sum(
@@ -132,7 +132,7 @@ def test_the_cloud_agrees_with_a_sampler() -> None:
 def test_a_cold_motor_reads_low_by_slip_and_is_corrected() -> None:
     """Cold resistances slip less at the same load: read as warm, the load comes out a fifth or more too low (−27 % seen)."""
     warm, cold = (
-        by_way(fit_motor(BLOWER, (r,)), 0, Way.SPEED, r)
+        by_method(fit_motor(BLOWER, (r,)), 0, FittedMethod.SPEED, r)
         for r in (READING.with_only_speed(), replace(READING, warm=False).with_only_speed())
     )
     assert warm and cold and 1.08 < cold.value / warm.value < 1.4
@@ -140,8 +140,8 @@ def test_a_cold_motor_reads_low_by_slip_and_is_corrected() -> None:
 
 def test_speed_unread_is_found_from_amps_and_watts() -> None:
     blind = replace(READING, speed=None)
-    found = by_way(fit_motor(BLOWER, (blind,)), 0, Way.ALL, blind)
-    seen = by_way(fit_motor(BLOWER, (READING,)), 0, Way.ALL, READING)
+    found = by_method(fit_motor(BLOWER, (blind,)), 0, FittedMethod.ALL, blind)
+    seen = by_method(fit_motor(BLOWER, (READING,)), 0, FittedMethod.ALL, READING)
     assert found and seen and abs(found.value - seen.value) < found.uncertainty and found.uncertainty > seen.uncertainty
 
 
@@ -156,7 +156,9 @@ def test_two_readings_with_the_same_clamp_share_its_error() -> None:
     fit = fit_motor(BLOWER, (READING, replace(READING, name="set 2", speed=1100.0, current=2.85, input_power=500.0)))
     names = {name for estimate in fit.estimates for name in estimate.contributions}
     assert {"clamp meter", "wattmeter", "voltmeter"} <= names
-    powers = [by_way(fit, place, Way.WATTS, reading) for place, reading in enumerate(fit.agreement.readings)]
+    powers = [
+        by_method(fit, place, FittedMethod.WATTS, reading) for place, reading in enumerate(fit.agreement.readings)
+    ]
     assert powers[0] and powers[1]
     assert (powers[0] - powers[1]).standard < np.hypot(powers[0].standard, powers[1].standard)
 

@@ -38,7 +38,7 @@ def test_every_change_of_a_capacitor_fan_has_its_row_with_size_and_uncertainties
         assert all(-1 <= move.ratio.value < 5 for move in row.moves)
     assert moves(answer, "volts low")["speed"] == -1 and moves(answer, "duct tighter")["flow"] == -1
     dead = next(row for row in answer.rows if row.change == "capacitor dead")
-    assert dead.told and "operating-point-words-runs-once" in codes_of(dead.told)
+    assert dead.remark and "operating-point-words-runs-once" in codes_of(dead.remark)
 
 
 @pytest.mark.slow

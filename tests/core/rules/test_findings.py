@@ -1,4 +1,4 @@
-"""What each new rule finds, and what it leaves alone; the dead motor's way, the chain of short air, marks and proofs."""
+"""What each new rule finds, and what it leaves alone; the dead motor's procedure, the chain of short air, marks and proofs."""
 
 from __future__ import annotations
 
@@ -10,7 +10,7 @@ from typing import Any
 import pytest
 
 import modest_rotor.core.rules as package
-from modest_rotor.core.assessment import Assessment, CheckWay, Finding
+from modest_rotor.core.assessment import Assessment, CheckProcedure, Finding
 from modest_rotor.core.estimate import exactly, measured
 from modest_rotor.core.options import contradiction
 from modest_rotor.core.phrase import Figure, plain
@@ -209,26 +209,26 @@ def test_windings() -> None:
     assert "winding_to_ground" in rules(assessed(KRAUSE, identification={"to_ground": "0.3 MΩ"}))
 
 
-def dead(**typed: Any) -> CheckWay:
-    """The way of the textbook motor, dead."""
+def dead(**typed: Any) -> CheckProcedure:
+    """The procedure of the textbook motor, dead."""
     answer = assessed(KRAUSE, call={"reason": "dead", "protected": "no"}, readings=[], **typed)
-    (way,) = answer.ways
-    return way
+    (procedure,) = answer.procedures
+    return procedure
 
 
-def states(way: CheckWay) -> list[str]:
-    return [step.state.value for step in way.steps]
+def states(procedure: CheckProcedure) -> list[str]:
+    return [step.state.value for step in procedure.steps]
 
 
 def test_a_dead_capacitor_motor_is_followed_step_by_step() -> None:
-    way = dead()
-    assert way.verdict is None and states(way)[0] == "next" and set(states(way)[1:]) == {"later"}
-    assert all(step.caution for step in way.steps)
-    way = dead(checks={"sound": "hums", "line_volts": "yes", "turns": "free", "capacitance": "6 µF"})
-    assert states(way)[:4] == ["good", "good", "good", "fault"]
+    procedure = dead()
+    assert procedure.verdict is None and states(procedure)[0] == "next" and set(states(procedure)[1:]) == {"later"}
+    assert all(step.caution for step in procedure.steps)
+    procedure = dead(checks={"sound": "hums", "line_volts": "yes", "turns": "free", "capacitance": "6 µF"})
+    assert states(procedure)[:4] == ["good", "good", "good", "fault"]
     assert "table-dead-steps-verdict-capacitor-checks-capacitance" in codes_of(
-        way.verdict or ()
-    ) and "table-dead-steps-action-capacitor-checks-capacitance" in codes_of(way.action or "")
+        procedure.verdict or ()
+    ) and "table-dead-steps-action-capacitor-checks-capacitance" in codes_of(procedure.action or "")
 
 
 def test_rail_and_board_tell_how_far_the_way_has_come() -> None:
@@ -241,7 +241,7 @@ def test_rail_and_board_tell_how_far_the_way_has_come() -> None:
 
 
 def test_a_dead_motor_whose_thermal_switch_is_open_waits() -> None:
-    way = dead(
+    procedure = dead(
         checks={
             "sound": "silent",
             "line_volts": "yes",
@@ -251,37 +251,37 @@ def test_a_dead_motor_whose_thermal_switch_is_open_waits() -> None:
         }
     )
     assert "table-dead-steps-verdict-capacitor-checks-thermal" in codes_of(
-        way.verdict or ()
-    ) and "table-dead-steps-action-capacitor-checks-thermal" in codes_of(way.action or "")
+        procedure.verdict or ()
+    ) and "table-dead-steps-action-capacitor-checks-thermal" in codes_of(procedure.action or "")
 
 
 def test_an_electronic_motor_that_is_good_has_its_module_replaced() -> None:
     checks = dict.fromkeys(("line_volts", "permanent", "command", "right_tap", "enable"), "yes")
     good = {"first_second": "4.1", "second_third": "4.0", "third_first": "4.1", "to_ground": "OL"}
-    way = dead(
+    procedure = dead(
         nameplate__motor_kind="electronic",
         checks={**checks, "turns": "free", "module": "separate"},
         identification=good,
     )
-    assert "dead-all-good-motor-good" in codes_of(way.verdict or ()) and "dead-module-replace-module" in codes_of(
-        way.verdict or ()
+    assert "dead-all-good-motor-good" in codes_of(procedure.verdict or ()) and "dead-module-replace-module" in codes_of(
+        procedure.verdict or ()
     )
     no_command = dead(nameplate__motor_kind="electronic", checks={**checks, "command": "no"})
     assert "table-dead-steps-verdict-electronic-checks-command" in codes_of(no_command.verdict or ())
 
 
 def test_a_three_phase_motor_on_two_lines() -> None:
-    way = dead(
+    procedure = dead(
         nameplate__phases=3,
         nameplate__run_capacitance=None,
         checks={"fault_word": "E07", "overload": "closed", "all_phases": "no"},
     )
-    assert "table-dead-steps-verdict-three-phase-checks-all-phases" in codes_of(way.verdict or "")
+    assert "table-dead-steps-verdict-three-phase-checks-all-phases" in codes_of(procedure.verdict or "")
 
 
 def test_a_dead_motor_of_unknown_kind_is_sent_to_the_plate() -> None:
-    way = dead(nameplate={})
-    assert "dead-way" in codes_of(way.verdict or ()) and not way.steps
+    procedure = dead(nameplate={})
+    assert "dead-way" in codes_of(procedure.verdict or ()) and not procedure.steps
 
 
 SHORT = {
@@ -291,8 +291,12 @@ SHORT = {
 }
 
 
-def chain(**typed: Any) -> CheckWay:
-    return next(way for way in assessed(KRAUSE, **{**SHORT, **typed}).ways if "chain-title" in codes_of(way.title))
+def chain(**typed: Any) -> CheckProcedure:
+    return next(
+        procedure
+        for procedure in assessed(KRAUSE, **{**SHORT, **typed}).procedures
+        if "chain-title" in codes_of(procedure.title)
+    )
 
 
 def test_short_air_first_opens_the_duct() -> None:
@@ -454,8 +458,8 @@ def test_when_all_is_good_the_last_look_is_at_what_this_machine_can_be_set_by(ki
     second = {**first, "id": "s2", "duct": "duct off at the unit", "airflow": None}
     plate = {name: value for name, value in kind.items() if name.startswith("nameplate")}
     first["capacitance"] = None if kind else "15.3 µF"
-    way = chain(readings=[first, second], checks={"turns": "free"}, **plate)
-    assert named in plain(way.verdict or ())
+    procedure = chain(readings=[first, second], checks={"turns": "free"}, **plate)
+    assert named in plain(procedure.verdict or ())
 
 
 @pytest.mark.parametrize(("wanted", "told"), [("560 L/s", False), ("590 L/s", False), ("620 L/s", True)])

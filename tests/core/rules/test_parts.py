@@ -1,4 +1,4 @@
-"""No rule, cause or way speaks of a part that the kind of motor does not have; and findings that used to mislead."""
+"""No rule, cause or procedure speaks of a part that the kind of motor does not have; and findings that used to mislead."""
 
 from __future__ import annotations
 
@@ -53,7 +53,7 @@ def job(kind: str, machine_type: str = "forward-curved", **reading: Any) -> Job:
 
 
 def everything_said(one: Job) -> list[tuple[str, str]]:
-    """Every sentence of findings, their proofs, ways and causes, with whose it is."""
+    """Every sentence of findings, their proofs, procedures and causes, with whose it is."""
     fit = fit_job(one)
     answer, ranked = assess(one, fit, workings=False), causes(one, fit)
     said = []
@@ -61,8 +61,10 @@ def everything_said(one: Job) -> list[tuple[str, str]]:
         test = finding.test
         proof = (test.caution, test.how, test.proves, test.clears) if test else ()
         said.append((finding.rule, " ".join((plain(finding.sentence), finding.action, *proof))))
-    for way in answer.ways:
-        said.append(("a way", " ".join(f"{step.question} {step.caution} {step.if_not or ''}" for step in way.steps)))
+    for procedure in answer.procedures:
+        said.append(
+            ("a procedure", " ".join(f"{step.question} {step.caution} {step.if_not or ''}" for step in procedure.steps))
+        )
     said += [(weighed.cause, f"{weighed.cause} {weighed.words}") for weighed in ranked.ranked]
     if ranked.test:
         said.append(("a test", f"{ranked.test.test} {ranked.test.how} {ranked.test.if_first} {ranked.test.if_second}"))

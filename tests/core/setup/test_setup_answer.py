@@ -199,7 +199,7 @@ def test_most_of_it_loud_is_a_stop_for_the_motor_and_its_mounts() -> None:
 def test_volts_follow_the_share_of_speed_and_the_dead_band_of_the_device() -> None:
     fan = setup(WAITING, decision__chosen="electronic", setup__traits={"signal": {"off_below_v": 1.0}})
     for command in fan.commands:
-        volts, share = (piece for piece in command.told if not isinstance(piece, str))
+        volts, share = (piece for piece in command.setting if not isinstance(piece, str))
         assert volts.value == pytest.approx(10 * share.value)
 
 
@@ -211,9 +211,11 @@ def test_a_command_is_told_alike_by_its_check_and_by_set_up(there: str | None) -
     check = next(one for one in option.checks if one.check == "command")
     by_dial = there is not None and "dial" in plain(check.sentence)
     for command, step in zip(whole.setup.commands, option.steps, strict=True):
-        words = plain(command.told)
+        words = plain(command.setting)
         assert ("dial at" in words) is by_dial and ("(command_voltage)" in words) is not by_dial
-        share = next(piece.value for piece in command.told if not isinstance(piece, str) and piece.quantity == "signal")
+        share = next(
+            piece.value for piece in command.setting if not isinstance(piece, str) and piece.quantity == "signal"
+        )
         told_there = next(piece.value for piece in step.setting if not isinstance(piece, str))
         assert share == pytest.approx(told_there)
 
@@ -224,7 +226,7 @@ def test_torque_taps_come_with_what_their_neighbours_would_give() -> None:
     answer = setup(WAITING, decision__chosen="k4", options__fitting__command="24 V calls")
     flows: dict[str, set[float]] = {}
     for command in answer.commands:
-        own = int(plain(command.told).removeprefix("tap "))
+        own = int(plain(command.setting).removeprefix("tap "))
         names = [one.words for one in command.neighbours]
         assert names == [f"tap {tap}" for tap in (own - 1, own + 1) if 1 <= tap <= 5]
         assert command.wanted is not None
@@ -249,7 +251,7 @@ def test_torque_taps_come_with_what_their_neighbours_would_give() -> None:
 )
 def test_a_trial_tells_what_it_was_set_to(trial: dict[str, Any], told: float | str) -> None:
     (answer,) = setup(HALL, setup__trials=[{"id": "s1", "step": "s2", **trial}]).commands[1].trials
-    (said,) = answer.told
+    (said,) = answer.setting
     assert (said if isinstance(said, str) else said.value) == told
 
 

@@ -1,4 +1,4 @@
-"""Flow by every way, together, and what would narrow it; the wanted flow."""
+"""Flow by every method, together, and what would narrow it; the wanted flow."""
 
 from __future__ import annotations
 
@@ -17,13 +17,13 @@ pytestmark = pytest.mark.slow
 BTUH = 0.29307107
 
 
-def way(answer: Assessment, name: str, place: int = 0) -> FlowAnswer:
-    return next(one for one in answer.sets[place].flows.ways if one.way == name)
+def method(answer: Assessment, name: str, place: int = 0) -> FlowAnswer:
+    return next(one for one in answer.sets[place].flows.methods if one.method == name)
 
 
 def flow(answer: Assessment, name: str, place: int = 0) -> float:
-    found = way(answer, name, place).flow.figure
-    assert found is not None, way(answer, name, place).flow.waits
+    found = method(answer, name, place).flow.figure
+    assert found is not None, method(answer, name, place).flow.waits
     return found.value
 
 
@@ -69,9 +69,9 @@ def test_sensible_factor_at_altitude(feet: float, factor: float) -> None:
 def test_what_voids_a_temperature_rise(field: str, said: str, words: str) -> None:
     heater = {"heater_volts": "240 V", "heater_amps": "20.8 A", "entering": "70 °F", "leaving": "90 °F", field: said}
     answer = assessed(KRAUSE, **{f"readings__0__{name}": value for name, value in heater.items()})
-    told = way(answer, "rise")
+    told = method(answer, "rise")
     assert words in told.reason and not told.trusted
-    # Without another way nothing is told at all: a void way is no flow.
+    # Without another method nothing is told at all: a void method is no flow.
     alone = assessed(KRAUSE, **{f"readings__0__{name}": value for name, value in heater.items()}, readings__0__airflow=None, readings__0__supply_static=None, readings__0__return_static=None)  # fmt: skip
     assert alone.sets[0].flows.together.figure is None
 
@@ -83,7 +83,7 @@ def test_a_rough_way_counts_where_there_is_nothing_better_and_a_void_one_never()
     for seen, counts in ((None, True), ("yes", False)):
         said = {**rough, **bare, "in_sight": seen}
         answer = assessed(KRAUSE, **{f"readings__0__{name}": value for name, value in said.items()})
-        told = way(answer, "rise")
+        told = method(answer, "rise")
         assert told.flow.figure is not None and not told.trusted
         assert (answer.sets[0].flows.together.figure is not None) is counts
 
@@ -104,7 +104,7 @@ def test_the_table_adds_what_it_counts_as_external() -> None:
         "readings__0__tap": "high tap", "readings__0__supply_static": "0.1 in. w.g.", "readings__0__return_static": "-0.1 in. w.g.",
         "readings__0__statics_hold": "filter",
     }  # fmt: skip
-    void = way(assessed(KRAUSE, **job), "table")
+    void = method(assessed(KRAUSE, **job), "table")
     assert not void.trusted and "flow-ways-as-counted-table-counts" in codes_of(void.reason)
     # 0.2 between the taps with the filter's 0.3 added is 0.5 in. w.g.: 1,250 cfm on the high tap.
     whole = assessed(KRAUSE, **job, readings__0__filter_drop="0.3 in. w.g.")
@@ -119,7 +119,7 @@ def test_ways_that_disagree_are_never_averaged_away() -> None:
     together = answer.sets[0].flows.together
     assert together.figure and together.working
     assert together.figure.value == pytest.approx(0.51)  # the measured flow, not a mean
-    assert way(answer, "rise").disagrees and "flow-together-taken-together-taken-does" in codes_of(
+    assert method(answer, "rise").disagrees and "flow-together-taken-together-taken-does" in codes_of(
         together.working.remarks[0]
     )
     alone = assessed(KRAUSE).sets[0].flows.together.figure
@@ -141,10 +141,10 @@ def test_affinity_from_a_known_point_on_the_same_system() -> None:
     answer = assessed(KRAUSE, readings=[KRAUSE["document"]["readings"][0], slower])  # type: ignore[index]
     # q ∝ n: 0.9 × 510 L/s (AMCA Publication 201); pressure went with n², so the system is the same.
     assert flow(answer, "affinity", 1) == pytest.approx(0.459, rel=1e-3)
-    assert way(answer, "affinity", 1).trusted
+    assert method(answer, "affinity", 1).trusted
     slower["supply_static"] = "200 Pa"
     other = assessed(KRAUSE, readings=[KRAUSE["document"]["readings"][0], slower])  # type: ignore[index]
-    assert "flow-ways-other-system-pressure-does" in codes_of(way(other, "affinity", 1).reason)
+    assert "flow-ways-other-system-pressure-does" in codes_of(method(other, "affinity", 1).reason)
 
 
 @pytest.mark.parametrize(
@@ -249,8 +249,8 @@ def test_ways_that_agree_are_weighed_by_their_uncertainties() -> None:
     flows = assessed(KRAUSE, **rise).sets[0].flows
     counted = [
         one.flow.figure
-        for one in flows.ways
-        if one.flow.figure and not one.disagrees and one.way in ("measured", "rise")
+        for one in flows.methods
+        if one.flow.figure and not one.disagrees and one.method in ("measured", "rise")
     ]
     assert len(counted) == 2 and flows.together.figure is not None
     weights = [1 / one.uncertainty**2 for one in counted]

@@ -86,7 +86,7 @@ function useShown(station: Station, [{ group: picked, drawn }, pick]: Picking): 
   };
 }
 
-/** An option at a step, as a column of the band of readouts. */
+/** An option at a step, as a column of the strip of readouts. */
 function readoutOf(option: OptionRow, steps: readonly OptionStep[], group: string): Readout[] {
   const step = steps.find(({ id }) => id === group);
   if (!step) return [];
@@ -318,7 +318,7 @@ const MANY_READOUTS = {
   "& [data-read] > span > span + span": { display: "block", fontSize: "0.8125rem" },
 };
 const DOCK_READ = {
-  "& [data-figure-band]": { fontSize: { base: "0.8125rem", md: "0.84375rem" } },
+  "& [data-figure-uncertainty]": { fontSize: { base: "0.8125rem", md: "0.84375rem" } },
 };
 
 /** The balance over the sheet, and what opens it. */
@@ -480,7 +480,7 @@ export function BalanceDock({ station }: { station: Station }) {
 
 const STRIP_READ = {
   fontSize: "1.0625rem",
-  "& [data-figure-band]": { display: "block", fontSize: "0.8125rem" },
+  "& [data-figure-uncertainty]": { display: "block", fontSize: "0.8125rem" },
 };
 
 const Strip = chakra("button", {

@@ -29,7 +29,7 @@ export const SHEETS: Record<Page, SheetOfJob> = {
   },
   findings: {
     load: async () => (await import("../stations/findings/FindingsSheet")).FindingsSheet,
-    shows: ["ways"],
+    shows: ["procedures"],
   },
   duty: {
     load: async () => (await import("../stations/duty/DutySheet")).DutySheet,

@@ -32,7 +32,7 @@ export function HuntPane({ view }: { view: HuntView | undefined }) {
             {readings.map((one, index) => (
               <tr key={index} data-seen={one.act}>
                 <td>{capital(one.reads ? MeasurandWords[one.reads] : one.act)}</td>
-                <td>{one.healthy && <FigureText figure={{ ...one.healthy, band: null }} line={false} />}</td>
+                <td>{one.healthy && <FigureText figure={{ ...one.healthy, uncertainty: null }} line={false} />}</td>
                 <td>
                   {one.now && <FigureText figure={one.now} line={false} />}
                   <Box color="ink2" fontSize="small">

@@ -266,8 +266,8 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
         {!early && <b>{debrief.next_right ? say("hunt-sheet-you-said") : say("hunt-sheet-you-named")}</b>}
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="20px" borderTop="1px solid" borderColor="rule" pt="6px">
-        <Way title={say("hunt-sheet-your-way")} minutes={view.minutes} lines={view.seen} />
-        <Way title={say("hunt-sheet-cheapest-way")} minutes={debrief.way_minutes} lines={debrief.way} />
+        <Course title={say("hunt-sheet-your-way")} minutes={view.minutes} lines={view.seen} />
+        <Course title={say("hunt-sheet-cheapest-way")} minutes={debrief.cheapest_minutes} lines={debrief.cheapest} />
       </Box>
       <Box display="flex" gap="10px" py="14px" flexWrap="wrap">
         {next && (
@@ -283,7 +283,7 @@ function Debrief({ view, hunt, next }: { view: HuntView; hunt: Hunt; next: HuntP
   );
 }
 
-function Way({
+function Course({
   title,
   minutes,
   lines,

@@ -183,7 +183,7 @@ function Values({ device }: { device: Device }) {
             {value.words}{" "}
             <Micro>{`${value.kind} ${value.address}${value.writable ? say("devices-page-may-written") : ""}`}</Micro>
           </span>
-          <b>{value.refused ? <Box color="brick">{value.refused}</Box> : <PhraseText phrase={value.told} />}</b>
+          <b>{value.refused ? <Box color="brick">{value.refused}</Box> : <PhraseText phrase={value.shown} />}</b>
         </Box>
       ))}
     </Box>
@@ -251,7 +251,7 @@ function Wrong({ device, renew }: { device: Device; renew: () => void }) {
 }
 
 function shareOf(device: Device, role: string): number {
-  const piece = device.values.find((value) => value.role === role)?.told[0];
+  const piece = device.values.find((value) => value.role === role)?.shown[0];
   return piece && typeof piece !== "string" ? piece.value : 0;
 }
 

@@ -517,7 +517,7 @@ export interface paths {
         };
         /**
          * Beside
-         * @description Options side by side, the others held against the first: each difference from its own band, shared errors cancelled.
+         * @description Options side by side, the others held against the first: each difference from its own uncertainty, shared errors cancelled.
          */
         get: operations["beside_api_jobs__job_id__beside_get"];
         put?: never;
@@ -1769,7 +1769,7 @@ export interface paths {
         };
         /**
          * Signed Report
-         * @description The report of what was signed, as it was shown then.
+         * @description The report of what was signed, as it was shown then, its fields under their names of today.
          */
         get: operations["signed_report_api_jobs__job_id__signed__number__report_get"];
         put?: never;
@@ -2235,8 +2235,8 @@ export interface components {
         AdviceAnswer: {
             outcome: components["schemas"]["modest_rotor__core__setup__balancing__Outcome"];
             command?: components["schemas"]["Figure"] | null;
-            /** Told */
-            told: (string | components["schemas"]["Figure"])[];
+            /** Setting */
+            setting: (string | components["schemas"]["Figure"])[];
             /** Sentence */
             sentence: (string | components["schemas"]["Figure"])[];
             /**
@@ -2377,8 +2377,8 @@ export interface components {
             proof: components["schemas"]["ProofAnswer"];
             /** Findings */
             findings: components["schemas"]["Finding"][];
-            /** Ways */
-            ways: components["schemas"]["CheckWay"][];
+            /** Procedures */
+            procedures: components["schemas"]["CheckProcedure"][];
             /** Rail */
             rail: components["schemas"]["RailEntry"][];
             /** Next */
@@ -2465,7 +2465,7 @@ export interface components {
         };
         /**
          * BalancePoint
-         * @description A point of the balance with its crossed bands.
+         * @description A point of the balance with its crossed uncertainties.
          */
         BalancePoint: {
             /** Id */
@@ -2932,7 +2932,7 @@ export interface components {
         };
         /**
          * ChangeRow
-         * @description One change and what it does; ``told`` says more than the readings where there is more to say.
+         * @description One change and what it does; ``remark`` says more than the readings where there is more to say.
          */
         ChangeRow: {
             /** Change */
@@ -2941,8 +2941,8 @@ export interface components {
             size: string;
             /** Moves */
             moves: components["schemas"]["Effect"][];
-            /** Told */
-            told: string | null;
+            /** Remark */
+            remark: string | null;
         };
         /**
          * ChartLine
@@ -3002,6 +3002,20 @@ export interface components {
             counted_external?: components["schemas"]["CountedParts"] | null;
         };
         /**
+         * CheckProcedure
+         * @description A chain of checks, each of which decides the next; with the verdict once it is reached.
+         */
+        CheckProcedure: {
+            /** Title */
+            title: string;
+            /** Steps */
+            steps: components["schemas"]["CheckStep"][];
+            /** Verdict */
+            verdict?: (string | components["schemas"]["Figure"])[] | null;
+            /** Action */
+            action?: string | null;
+        };
+        /**
          * CheckStep
          * @description One thing to look at: its caution first, what it would mean, and what was found.
          */
@@ -3014,26 +3028,12 @@ export interface components {
             caution: string;
             state: components["schemas"]["StepState"];
             /**
-             * Told
+             * Remark
              * @default []
              */
-            told: (string | components["schemas"]["Figure"])[];
+            remark: (string | components["schemas"]["Figure"])[];
             /** If Not */
             if_not?: string | null;
-        };
-        /**
-         * CheckWay
-         * @description A chain of checks, each of which decides the next; with the verdict once it is reached.
-         */
-        CheckWay: {
-            /** Title */
-            title: string;
-            /** Steps */
-            steps: components["schemas"]["CheckStep"][];
-            /** Verdict */
-            verdict?: (string | components["schemas"]["Figure"])[] | null;
-            /** Action */
-            action?: string | null;
         };
         /**
          * Checks
@@ -3157,7 +3157,7 @@ export interface components {
         Command: "torque" | "airflow" | "speed";
         /**
          * CommandAnswer
-         * @description One duty step: what it is told, what that is expected to give, and how far the loop has come.
+         * @description One duty step: its setting, what that is expected to give, and how far the loop has come.
          */
         CommandAnswer: {
             /** Step */
@@ -3166,8 +3166,8 @@ export interface components {
             name: string;
             /** Call */
             call: string | null;
-            /** Told */
-            told: (string | components["schemas"]["Figure"])[];
+            /** Setting */
+            setting: (string | components["schemas"]["Figure"])[];
             command: components["schemas"]["Figure"] | null;
             wanted: components["schemas"]["Figure"] | null;
             expected: components["schemas"]["Figure"] | null;
@@ -3407,7 +3407,7 @@ export interface components {
         };
         /**
          * Debrief
-         * @description How a hunt ended, and the cheapest way that there was.
+         * @description How a hunt ended, and the cheapest that there was.
          */
         Debrief: {
             ending: components["schemas"]["Ending"];
@@ -3422,10 +3422,13 @@ export interface components {
             next_steps: string[];
             /** Next Right */
             next_right: boolean;
-            /** Way */
-            way: components["schemas"]["HuntLine"][];
-            /** Way Minutes */
-            way_minutes: number;
+            /**
+             * Cheapest
+             * @description steps of the cheapest hunt that there was
+             */
+            cheapest: components["schemas"]["HuntLine"][];
+            /** Cheapest Minutes */
+            cheapest_minutes: number;
         };
         /**
          * Decision
@@ -3503,8 +3506,8 @@ export interface components {
             kind: string;
             /** Writable */
             writable: boolean;
-            /** Told */
-            told: (string | components["schemas"]["Figure"])[];
+            /** Shown */
+            shown: (string | components["schemas"]["Figure"])[];
             /** Refused */
             refused?: string | null;
         };
@@ -4245,7 +4248,7 @@ export interface components {
         };
         /**
          * Figure
-         * @description One number of a sentence or a table: its quantity, value and 95 % band, both in the unit used inside.
+         * @description One number of a sentence or a table: its quantity, value and 95 % uncertainty, both in the unit used inside.
          */
         Figure: {
             /**
@@ -4256,10 +4259,10 @@ export interface components {
             /** Value */
             value: number;
             /**
-             * Band
-             * @description half the 95 % interval; absent where no band applies
+             * Uncertainty
+             * @description half the 95 % interval; absent where none applies
              */
-            band?: number | null;
+            uncertainty?: number | null;
             /**
              * Low
              * @description lower end, for a lopsided range
@@ -4544,10 +4547,10 @@ export interface components {
         };
         /**
          * FlowAnswer
-         * @description The flow by one way, and why it is or is not trusted here.
+         * @description The flow by one method, and why it is or is not trusted here.
          */
         FlowAnswer: {
-            way: components["schemas"]["Way"];
+            method: components["schemas"]["FlowMethod"];
             flow: components["schemas"]["Result"];
             /** Trusted */
             trusted: boolean;
@@ -4563,12 +4566,18 @@ export interface components {
          */
         FlowBy: "hood" | "traverse" | "station";
         /**
+         * FlowMethod
+         * @description How a flow is found, the most direct first.
+         * @enum {string}
+         */
+        FlowMethod: "measured" | "rise" | "table" | "chart" | "affinity" | "curve" | "curve-power" | "power";
+        /**
          * FlowsAnswer
-         * @description The flow of one set by every way, and taken together.
+         * @description The flow of one set by every method, and taken together.
          */
         FlowsAnswer: {
-            /** Ways */
-            ways: components["schemas"]["FlowAnswer"][];
+            /** Methods */
+            methods: components["schemas"]["FlowAnswer"][];
             together: components["schemas"]["Result"];
             /** Clamp */
             clamp?: (string | components["schemas"]["Figure"])[] | null;
@@ -4655,7 +4664,7 @@ export interface components {
         };
         /**
          * HuntLine
-         * @description A step of a way in the debrief.
+         * @description A step of the cheapest hunt in the debrief.
          */
         HuntLine: {
             /** Act */
@@ -4715,7 +4724,7 @@ export interface components {
             healthy?: components["schemas"]["Figure"] | null;
             /** @description of the reading against that from when it was right */
             change?: components["schemas"]["Figure"] | null;
-            /** @description beyond both bands */
+            /** @description beyond both uncertainties */
             moves?: components["schemas"]["Moves"] | null;
             /** Words */
             words?: string | null;
@@ -7849,7 +7858,7 @@ export interface components {
         };
         /**
          * Readout
-         * @description One column of the band of readouts.
+         * @description One column of the strip of readouts.
          */
         Readout: {
             /** Id */
@@ -8000,8 +8009,8 @@ export interface components {
             year: components["schemas"]["YearBar"][];
             /** Workings */
             workings: components["schemas"]["Worked"][];
-            /** Bands */
-            bands: string;
+            /** Uncertainties */
+            uncertainties: string;
             proof?: components["schemas"]["ReportProof"] | null;
             summary?: components["schemas"]["ReportSummary"] | null;
             /**
@@ -8321,7 +8330,7 @@ export interface components {
         };
         /**
          * Sensitivity
-         * @description One input whose band moves the answer: its share of the variance, and what the saving is at its two ends.
+         * @description One input whose uncertainty moves the answer: its share of the variance, and what the saving is at its two ends.
          */
         Sensitivity: {
             /** Source */
@@ -8413,8 +8422,8 @@ export interface components {
             number: number;
             /** Name */
             name: string;
-            /** Bands */
-            bands: {
+            /** Uncertainties */
+            uncertainties: {
                 [key: string]: number;
             };
             slip: components["schemas"]["Result"];
@@ -9128,7 +9137,7 @@ export interface components {
         };
         /**
          * StepState
-         * @description How far a step of a way has come.
+         * @description How far a step of a procedure has come.
          * @enum {string}
          */
         StepState: "good" | "fault" | "next" | "later";
@@ -9592,8 +9601,8 @@ export interface components {
         TrialAnswer: {
             /** Id */
             id: string;
-            /** Told */
-            told: (string | components["schemas"]["Figure"])[];
+            /** Setting */
+            setting: (string | components["schemas"]["Figure"])[];
             flow: components["schemas"]["Figure"] | null;
             /** By */
             by: string;
@@ -10004,12 +10013,6 @@ export interface components {
             motor_v: number;
         };
         /**
-         * Way
-         * @description How a flow is found, the most direct first.
-         * @enum {string}
-         */
-        Way: "measured" | "rise" | "table" | "chart" | "affinity" | "curve" | "curve-power" | "power";
-        /**
          * What
          * @description What is written together.
          * @enum {string}
@@ -10088,7 +10091,7 @@ export interface components {
             remarks: string[];
             /**
              * Shares
-             * @description share of each error source in the band
+             * @description share of each error source in the uncertainty
              */
             shares?: {
                 [key: string]: number;

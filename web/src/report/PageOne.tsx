@@ -99,9 +99,9 @@ function Answers({ title, lines, bold = false }: { title: string; lines: readonl
   );
 }
 
-/** Energy of a year before and after on one scale from nought, each with its band. */
+/** Energy of a year before and after on one scale from nought, each with its uncertainty. */
 function Bars({ before, after }: { before: Figure; after: Figure }) {
-  const most = Math.max(before.value + (before.band ?? 0), after.value + (after.band ?? 0)) || 1;
+  const most = Math.max(before.value + (before.uncertainty ?? 0), after.value + (after.uncertainty ?? 0)) || 1;
   const share = (value: number) => `${(100 * Math.max(value, 0)) / most}%`;
   const rows = [
     { name: say("page-one-before"), figure: before, colour: "copper" },
@@ -132,8 +132,8 @@ function Bars({ before, after }: { before: Figure; after: Figure }) {
               position="absolute"
               top="8px"
               height="3px"
-              left={share(figure.value - (figure.band ?? 0))}
-              width={share(2 * (figure.band ?? 0))}
+              left={share(figure.value - (figure.uncertainty ?? 0))}
+              width={share(2 * (figure.uncertainty ?? 0))}
               background="ink"
               css={INKED}
             />

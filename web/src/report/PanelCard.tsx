@@ -179,8 +179,8 @@ function LoopRows({ loop, said }: { loop: Schemas["LoopAnswer"]; said: Schemas["
 
 /** The setting that was found right, else the one worked out. */
 function settled(command: Schemas["CommandAnswer"]): Phrase {
-  const inside = command.advice?.outcome === "inside" && command.advice.told.length > 0;
-  return inside ? (command.advice?.told ?? command.told) : command.told;
+  const inside = command.advice?.outcome === "inside" && command.advice.setting.length > 0;
+  return inside ? (command.advice?.setting ?? command.setting) : command.setting;
 }
 
 /** Each step's command in figures that are read at arm's length, with what it should give and take. */

@@ -142,7 +142,7 @@ function Body({ report, job }: { report: Report; job: number | null }) {
       </Box>
       <Section
         title={say("report-page-assumed-measured")}
-        lines={[[`${report.assumed.join(", ") || say("report-page-nothing")}.`], [report.bands]]}
+        lines={[[`${report.assumed.join(", ") || say("report-page-nothing")}.`], [report.uncertainties]]}
         small
       />
       {report.proof && <ProofPart proof={report.proof} />}

@@ -30,7 +30,7 @@ const FEW_TICKS_UNDER = 200;
 const AXIS_FOOT = 36;
 const HEADROOM = 1.06;
 
-/** Pressure against flow: the machine's curve meeting the system's, each point with its crossed bands. */
+/** Pressure against flow: the machine's curve meeting the system's, each point with its crossed uncertainties. */
 export function BalanceChart({
   flowQuantity,
   pressureQuantity,
@@ -66,7 +66,7 @@ export function BalanceChart({
         <CurveLine key={curve.id} curve={curve} points={places} x={x} y={y} flowIn={flowIn} pressureIn={pressureIn} />
       ))}
       {points.map((point, index) => (
-        <PointWithBands
+        <PointWithUncertainty
           key={point.id}
           point={point}
           x={x}
@@ -88,7 +88,7 @@ type Place = [number, number];
 const LETTER = 6.3;
 const LINE = 17;
 
-/** Where a lane's name stands: left of its band, right of it, or over its end where neither has room. */
+/** Where a lane's name stands: left of its uncertainty, right of it, or over its end where neither has room. */
 function besideLane(left: number, right: number, label: string): { x: number; textAnchor: "start" | "end" } {
   if (left > PLOT.left + 90) return { x: left - 6, textAnchor: "end" };
   if (right + 6 + LETTER * label.length <= WIDTH) return { x: right + 6, textAnchor: "start" };
@@ -137,7 +137,7 @@ function spoken(points: Point[], units: "ip" | "si", empty: boolean) {
 function reach(curves: Curve[], points: Point[], axis: "flow" | "pressure", convert: (value: number) => number) {
   // The system's curve climbs for ever; it is cut where the machine's curves end.
   const drawn = curves.filter((curve) => axis === "flow" || curve.kind !== "system").flatMap((curve) => curve[axis]);
-  const marked = points.map((point) => point[axis].value + (point[axis].band ?? 0));
+  const marked = points.map((point) => point[axis].value + (point[axis].uncertainty ?? 0));
   return Math.max(...drawn.map(convert), ...marked.map(convert), 0) * HEADROOM || 1;
 }
 
@@ -278,11 +278,11 @@ interface PointProps {
   names: string;
 }
 
-function PointWithBands({ point, x, y, lane, flowIn, pressureIn, names }: Converted & PointProps) {
+function PointWithUncertainty({ point, x, y, lane, flowIn, pressureIn, names }: Converted & PointProps) {
   const [flow, pressure] = [flowIn(point.flow.value), pressureIn(point.pressure.value)];
-  const [acrossBand, upBand] = [flowIn(point.flow.band ?? 0), pressureIn(point.pressure.band ?? 0)];
-  const [left, right] = [x(flow - acrossBand), x(flow + acrossBand)];
-  const [top, bottom] = [y(pressure + upBand), y(pressure - upBand)];
+  const [across, up] = [flowIn(point.flow.uncertainty ?? 0), pressureIn(point.pressure.uncertainty ?? 0)];
+  const [left, right] = [x(flow - across), x(flow + across)];
+  const [top, bottom] = [y(pressure + up), y(pressure - up)];
   const [atX, atY] = [x(flow), y(pressure)];
   return (
     <g color={`var(--chakra-colors-${colourOf(point.series)})`} data-point={point.id}>

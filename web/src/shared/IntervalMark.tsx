@@ -16,7 +16,7 @@ interface IntervalMarkProps {
   height?: number;
 }
 
-/** A pale bar for the band and an upright stroke for the value, lying on a scale shared with its neighbours. */
+/** A pale bar for the range and an upright stroke for the value, lying on a scale shared with its neighbours. */
 export function IntervalMark({ mark, domain, series = "copper", label, height = 20 }: IntervalMarkProps) {
   const x = scaleLinear(domain, [0, 100]).clamped();
   const middle = height / 2;

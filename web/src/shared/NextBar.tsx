@@ -83,10 +83,10 @@ function Words({ next, reasoned }: { next: Next; reasoned: boolean }) {
   );
 }
 
-/** The band now and the band that the next reading would leave. */
+/** The uncertainty now and the uncertainty that the next reading would leave. */
 function Narrowing({ now, then }: { now: Schemas["Figure"]; then: Schemas["Figure"] }) {
-  const reach = Math.max(...[now, then].map((figure) => Math.abs(figure.value) + (figure.band ?? 0)));
-  const least = Math.min(...[now, then].map((figure) => figure.value - (figure.band ?? 0)));
+  const reach = Math.max(...[now, then].map((figure) => Math.abs(figure.value) + (figure.uncertainty ?? 0)));
+  const least = Math.min(...[now, then].map((figure) => figure.value - (figure.uncertainty ?? 0)));
   return (
     <Box
       display={{ base: "none", md: "grid" }}
@@ -106,8 +106,8 @@ function Narrowing({ now, then }: { now: Schemas["Figure"]; then: Schemas["Figur
           <IntervalMark
             mark={{
               value: figure.value,
-              low: figure.value - (figure.band ?? 0),
-              high: figure.value + (figure.band ?? 0),
+              low: figure.value - (figure.uncertainty ?? 0),
+              high: figure.value + (figure.uncertainty ?? 0),
             }}
             domain={[least, reach]}
             label={say("next-bar-uncertainty", { word })}

@@ -25,7 +25,7 @@ export const FigureText = memo(function FigureText({ figure, unit = true, line =
     // Plain elements whose look stands in FIGURES: there are hundreds of figures on a page, and they follow the typing.
     <span data-figure={written.range ? "range" : ""}>
       <span data-standing={basis}>{written.range ?? written.value}</span>
-      {written.band && <span data-figure-band> ± {written.band}</span>}
+      {written.uncertainty && <span data-figure-uncertainty> ± {written.uncertainty}</span>}
       {unit && written.unit && <span data-figure-unit> {written.unit}</span>}
     </span>
   );

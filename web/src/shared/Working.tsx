@@ -125,7 +125,7 @@ export const WorkingPanel = memo(function WorkingPanel({ name, result }: { name:
   );
 });
 
-/** Formula, values, band, remarks and source of a result. */
+/** Formula, values, uncertainty, remarks and source of a result. */
 export function WorkingParts({ working }: { working: Schemas["Working"] }) {
   return (
     <>

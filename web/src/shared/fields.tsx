@@ -84,11 +84,11 @@ interface FieldProps {
 
 interface QuantityFieldProps extends FieldProps {
   /** Half the 95 % interval in SI, from the core. */
-  band?: string | null;
+  uncertainty?: string | null;
 }
 
 /** The only numeric input: keeps what is typed until it is left, understands units, and is empty when empty. */
-export const QuantityField = memo(function QuantityField({ path, label, micro, band }: QuantityFieldProps) {
+export const QuantityField = memo(function QuantityField({ path, label, micro, uncertainty }: QuantityFieldProps) {
   const { value, draft, desk } = useField<Entry>(path);
   const { units, currency } = useUnits();
   const facts = factsOf(path);
@@ -103,7 +103,7 @@ export const QuantityField = memo(function QuantityField({ path, label, micro, b
       path={path}
       draft={draft}
       desk={desk}
-      beside={band}
+      beside={uncertainty}
       under={shown.typed && say("fields-typed", { typed: shown.typed })}
     >
       {(described) => (
@@ -338,7 +338,7 @@ interface FieldFrameProps {
   children: (described: Described) => React.ReactNode;
 }
 
-/** What stands round every field: its band, what was typed in another unit, and why it was not taken. */
+/** What stands round every field: its uncertainty, what was typed in another unit, and why it was not taken. */
 function FieldFrame({ path, draft, desk, beside, under, children }: FieldFrameProps) {
   const id = useId();
   const trouble = isTrouble(draft);

@@ -8,12 +8,12 @@ export const LINES = {
   "worked-out": {},
 };
 
-/** The look of every figure, said once for the page: value, line, band and unit; a figure and its band never part. */
+/** The look of every figure, said once for the page: value, line, uncertainty and unit; a figure and its uncertainty never part. */
 export const FIGURES = {
   "[data-figure]": { whiteSpace: "nowrap" },
   "[data-figure=range]": { whiteSpace: { base: "normal", md: "nowrap" } },
   "[data-standing]": { fontWeight: 600 },
   ...Object.fromEntries(Object.entries(LINES).map(([basis, look]) => [`[data-standing="${basis}"]`, look])),
-  "[data-figure-band]": { color: "ink2", fontWeight: 400 },
+  "[data-figure-uncertainty]": { color: "ink2", fontWeight: 400 },
   "[data-figure-unit]": { color: "ink2", fontWeight: 400, fontSize: "0.87em" },
 };

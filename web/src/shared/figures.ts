@@ -6,7 +6,7 @@ import { inMySigns, numbersTag } from "./language";
 
 export interface Written {
   value: string;
-  band: string | null;
+  uncertainty: string | null;
   range: string | null;
   unit: string;
 }
@@ -35,7 +35,7 @@ function inWords(unit: string): string {
   return unit;
 }
 
-/** A figure that was worked out, without a band. */
+/** A figure that was worked out, without an uncertainty. */
 export function figure(quantity: string, value: number): Figure {
   return { quantity, value, basis: "worked-out" };
 }
@@ -51,34 +51,34 @@ export function decimalsOf(quantity: string, units: UnitSystem): number {
   return facts(quantity, units).decimals;
 }
 
-/** A figure in the reader's units, no finer than its band allows. */
+/** A figure in the reader's units, no finer than its uncertainty allows. */
 export function write(figure: Figure, units: UnitSystem, currency?: string | null): Written {
   if (figure.entry) {
     const { text } = writeEntry(figure.quantity, figure.entry, units);
-    return { value: inMySigns(text), band: null, range: null, unit: unitOf(figure.quantity, units, currency) };
+    return { value: inMySigns(text), uncertainty: null, range: null, unit: unitOf(figure.quantity, units, currency) };
   }
   const { factor, decimals } = facts(figure.quantity, units);
   const shown = (value: number) => inUnits(figure.quantity, value, units);
-  const band = figure.band == null ? null : Math.abs(figure.band * factor);
+  const uncertainty = figure.uncertainty == null ? null : Math.abs(figure.uncertainty * factor);
   const low = figure.low == null ? null : shown(figure.low);
   const high = figure.high == null ? null : shown(figure.high);
-  const width = low != null && high != null ? (high - low) / 2 : band;
+  const width = low != null && high != null ? (high - low) / 2 : uncertainty;
   const finest = SMALL_COUNT.has(figure.quantity) ? finestFor(shown(figure.value), decimals) : 10 ** -decimals;
   const step = stepFor(width, finest);
   const text = (value: number) => grouped(value, step);
   const hasRange = low != null || high != null;
   return {
     value: text(shown(figure.value)),
-    band: band == null || hasRange ? null : text(Math.max(band, step)),
+    uncertainty: uncertainty == null || hasRange ? null : text(Math.max(uncertainty, step)),
     range: hasRange ? rangeWords(low, high, text) : null,
     unit: unitOf(figure.quantity, units, currency),
   };
 }
 
 /** Half a 95 % interval in the reader's units, as it stands beside a reading. */
-export function writeBand(quantity: string, half: number, units: UnitSystem): string {
-  const { band } = write({ quantity, value: 0, band: half, basis: "measured" }, units);
-  return `± ${band ?? ""}`;
+export function writeUncertainty(quantity: string, half: number, units: UnitSystem): string {
+  const { uncertainty } = write({ quantity, value: 0, uncertainty: half, basis: "measured" }, units);
+  return `± ${uncertainty ?? ""}`;
 }
 
 /** A typed entry as this reader sees it, and the words that tell what was typed when that was in another unit. */
@@ -99,7 +99,7 @@ function finestFor(value: number, decimals: number): number {
   return Math.max(finest * FINER, 10 ** (Math.floor(Math.log10(size) + 1e-6) - 1));
 }
 
-/** Two significant figures of the band, but never finer than the finest step. */
+/** Two significant figures of the uncertainty, but never finer than the finest step. */
 function stepFor(width: number | null, finest: number): number {
   if (width == null || width === 0) return finest;
   return Math.max(finest, 10 ** (Math.floor(Math.log10(width)) - 1));

@@ -14,10 +14,10 @@ export type SavingsAxis = ReturnType<typeof savingsAxis>;
 
 export const BAR = 22;
 
-/** The ends of a figure's range: as they were worked out, or else its band. */
+/** The ends of a figure's range: as they were worked out, or else its uncertainty. */
 export function endsOf(figure: Figure): [number, number] {
-  const band = figure.band ?? 0;
-  return [figure.low ?? figure.value - band, figure.high ?? figure.value + band];
+  const uncertainty = figure.uncertainty ?? 0;
+  return [figure.low ?? figure.value - uncertainty, figure.high ?? figure.value + uncertainty];
 }
 
 /** One axis for the savings of all candidates, in per cent of the bar's width; nought is always on it. */
@@ -54,7 +54,7 @@ interface SavingBarProps {
   reach: number;
 }
 
-/** A band and its value on the axis of all; hatched where a stop withholds it, a stroke at nought for the baseline. */
+/** The range and its value on the axis of all; hatched where a stop withholds it, a stroke at nought for the baseline. */
 export function SavingBar({ one, axis, reach }: SavingBarProps) {
   const { units } = useUnits();
   const figure = one.saved.figure;

@@ -850,7 +850,7 @@ working-formula = Formula
 working-values = Values
 working-source = Source
 working-comes = ± is 95 %. It comes from { $told }.
-working-band = Band
+working-band = Uncertainty
 
 ## api
 

@@ -119,7 +119,7 @@ def weighed_causes(
 
 
 @cache
-def cheapest_way(number: int) -> tuple[str, ...]:
+def cheapest_acts(number: int) -> tuple[str, ...]:
     """The acts of the cheapest way that the ranking of causes takes, in order; its last word is the cause that it names.
 
     Read what is cheap, rank, then take the cheapest test that tells the first two apart, until one is left. Where nothing that
@@ -147,14 +147,14 @@ def cheapest_way(number: int) -> tuple[str, ...]:
         ranked = _left(ranked, shown)
 
 
-def way_minutes(number: int) -> int:
+def cheapest_minutes(number: int) -> int:
     """Minutes of the cheapest way."""
-    return sum(minutes_of(act) for act in cheapest_way(number)[:-1])
+    return sum(minutes_of(act) for act in cheapest_acts(number)[:-1])
 
 
 def budget_of(number: int) -> int:
     """Minutes that a learner has."""
-    return math.ceil(SLACK * way_minutes(number)) + SPARE_MIN
+    return math.ceil(SLACK * cheapest_minutes(number)) + SPARE_MIN
 
 
 def _left(ranked: Iterable[WeighedCause], shown: Mapping[str, str]) -> tuple[WeighedCause, ...]:

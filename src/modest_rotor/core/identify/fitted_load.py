@@ -8,22 +8,26 @@ from modest_rotor.core.estimate import Estimate, propagate
 from modest_rotor.core.identify.fit import FittedMotor
 from modest_rotor.core.identify.load import LoadByMethod, Method
 from modest_rotor.core.identify.rows import Reading
-from modest_rotor.core.identify.shaft_power import Way, by_ways
+from modest_rotor.core.identify.shaft_power import FittedMethod, by_methods
 from modest_rotor.core.say import say, small
 
 METHOD_OF = {
-    Way.WATTS: Method.FITTED_WATTS,
-    Way.SPEED: Method.FITTED_SPEED,
-    Way.AMPS: Method.FITTED_AMPS,
-    Way.ALL: Method.FITTED,
+    FittedMethod.WATTS: Method.FITTED_WATTS,
+    FittedMethod.SPEED: Method.FITTED_SPEED,
+    FittedMethod.AMPS: Method.FITTED_AMPS,
+    FittedMethod.ALL: Method.FITTED,
 }
 REASONS = {
-    Way.WATTS: say("fitted-load-reasons-true-watts"),
-    Way.SPEED: say("fitted-load-reasons-fitted-motor"),
-    Way.AMPS: say("fitted-load-reasons-volts-amps"),
-    Way.ALL: say("fitted-load-reasons-motor-agrees"),
+    FittedMethod.WATTS: say("fitted-load-reasons-true-watts"),
+    FittedMethod.SPEED: say("fitted-load-reasons-fitted-motor"),
+    FittedMethod.AMPS: say("fitted-load-reasons-volts-amps"),
+    FittedMethod.ALL: say("fitted-load-reasons-motor-agrees"),
 }
-LACKS = {Way.WATTS: ("watts", "speed"), Way.SPEED: ("speed",), Way.AMPS: (say("term-line-amps"), "speed")}
+LACKS = {
+    FittedMethod.WATTS: ("watts", "speed"),
+    FittedMethod.SPEED: ("speed",),
+    FittedMethod.AMPS: (say("term-line-amps"), "speed"),
+}
 TOO_MUCH_SHARE = 0.72
 """Spread of the logarithm of an efficiency towards its upper end, over that towards its lower. Our judgement, no source."""
 REGULATED_SD = 0.10
@@ -34,19 +38,19 @@ NAIVE = say("fitted-load-naive")
 def fitted_methods(bare: FittedMotor, full: FittedMotor, place: int, reading: Reading) -> tuple[LoadByMethod, ...]:
     """Shaft power by watts, by speed and by volts × amps, each through the motor fitted to its plate; then by all together.
 
-    :param bare: fitted to the plate and the speeds alone, so that no way is fed with what it is then multiplied by.
+    :param bare: fitted to the plate and the speeds alone, so that no method is fed with what it is then multiplied by.
     :param full: fitted to every reading.
     :param place: which of their readings.
     :param reading: that reading, whole.
 
     Source: our own study, benchmarks/estimation.py, for what each may promise.
     """
-    apart = by_ways(bare, place, (Way.WATTS, Way.SPEED, Way.AMPS), reading)
-    together = Way.WATTS if reading.regulated and reading.input_power and reading.speed else Way.ALL
-    whole = by_ways(full, place, (together,), reading)[together]
+    apart = by_methods(bare, place, (FittedMethod.WATTS, FittedMethod.SPEED, FittedMethod.AMPS), reading)
+    together = FittedMethod.WATTS if reading.regulated and reading.input_power and reading.speed else FittedMethod.ALL
+    whole = by_methods(full, place, (together,), reading)[together]
     rated = full.plate.rated_power_w or 1.0
     return (
-        *(_method(power, METHOD_OF[way], way, reading, rated) for way, power in apart.items()),
+        *(_method(power, METHOD_OF[fitted], fitted, reading, rated) for fitted, power in apart.items()),
         _method(whole, Method.FITTED, together, reading, rated),
     )
 
@@ -91,15 +95,17 @@ def apart(motor: Estimate, machine: Estimate, is_fan: bool) -> float:
     return off / (TOO_MUCH_SHARE * spread if is_fan and off > 0 else spread)
 
 
-def _method(power: Estimate | None, method: Method, way: Way, reading: Reading, rated: float) -> LoadByMethod:
+def _method(
+    power: Estimate | None, method: Method, fitted: FittedMethod, reading: Reading, rated: float
+) -> LoadByMethod:
     if power is None:
-        missing = tuple(word for word in LACKS.get(way, ()) if _lacking(reading, word))
+        missing = tuple(word for word in LACKS.get(fitted, ()) if _lacking(reading, word))
         return LoadByMethod(method, None, None, None, None, False, say("term-not-worked-out"), missing)
     if not math.isfinite(power.value) or power.value <= 0:
         return LoadByMethod(method, None, None, None, None, False, say("fitted-load-method-withheld-fitted"))
     if reading.regulated:
         power = power.with_contribution(f"cut volts, {reading.name}", REGULATED_SD * power.value)
-    return _as_method(method, power, rated, REASONS[way])
+    return _as_method(method, power, rated, REASONS[fitted])
 
 
 def _lacking(reading: Reading, word: str) -> bool:

@@ -1,4 +1,4 @@
-"""Shaft power from readings by the fitted motor: each way by itself, and the one value that uses them all."""
+"""Shaft power from readings by the fitted motor: each method by itself, and the one value that uses them all."""
 
 from __future__ import annotations
 
@@ -12,8 +12,8 @@ from modest_rotor.core.identify.rows import Agreement, Reading
 from modest_rotor.core.physics.operating_point import LEAST_SLIP
 
 
-class Way(Coded):
-    """The ways from a reading to shaft power that go through the fitted motor."""
+class FittedMethod(Coded):
+    """The methods from a reading to shaft power that go through the fitted motor."""
 
     SPEED = "speed"
     AMPS = "amps"
@@ -21,26 +21,42 @@ class Way(Coded):
     ALL = "all"
 
 
-STRUCTURE = {Way.SPEED: 0.025, Way.AMPS: 0.03, Way.WATTS: 0.04, Way.ALL: 0.015}
+STRUCTURE = {FittedMethod.SPEED: 0.025, FittedMethod.AMPS: 0.03, FittedMethod.WATTS: 0.04, FittedMethod.ALL: 0.015}
 """How far a real motor strays from these equations in shaft power, standard deviation as a share. Our own study."""
-STRUCTURE_OF_RATED = {Way.SPEED: 0.008, Way.AMPS: 0.02, Way.WATTS: 0.026, Way.ALL: 0.012}
+STRUCTURE_OF_RATED = {
+    FittedMethod.SPEED: 0.008,
+    FittedMethod.AMPS: 0.02,
+    FittedMethod.WATTS: 0.026,
+    FittedMethod.ALL: 0.012,
+}
 """The same as a share of rated power, which governs at low load. Our own study."""
 
 
-def by_ways(fit: FittedMotor, place: int, ways: tuple[Way, ...], reading: Reading) -> dict[Way, Estimate | None]:
-    """Shaft power at one reading by several ways, W; nothing where that reading lacks what a way needs.
+def by_methods(
+    fit: FittedMotor, place: int, methods: tuple[FittedMethod, ...], reading: Reading
+) -> dict[FittedMethod, Estimate | None]:
+    """Shaft power at one reading by several methods, W; nothing where that reading lacks what a method needs.
 
-    :param fit: fitted to the plate and the speeds alone; for :attr:`Way.ALL` to every reading.
+    :param fit: fitted to the plate and the speeds alone; for :attr:`FittedMethod.ALL` to every reading.
     :param place: which of its readings.
-    :param ways: the ways.
+    :param methods: the methods.
     :param reading: that reading with everything that was read.
 
     By speed: P at the speed, volts and temperature read. By amps: V I cos φ η with the fitted power factor and efficiency at
     that speed. By watts: W η likewise. Source: the equations of the motor's kind; spread our own study of simulated motors.
     """
     agreement = fit.agreement
-    needed = {Way.SPEED: reading.speed, Way.AMPS: reading.current, Way.WATTS: reading.input_power, Way.ALL: True}
-    wanted = [way for way in ways if needed[way] is not None and (way is Way.ALL or reading.speed is not None)]
+    needed = {
+        FittedMethod.SPEED: reading.speed,
+        FittedMethod.AMPS: reading.current,
+        FittedMethod.WATTS: reading.input_power,
+        FittedMethod.ALL: True,
+    }
+    wanted = [
+        method
+        for method in methods
+        if needed[method] is not None and (method is FittedMethod.ALL or reading.speed is not None)
+    ]
 
     def work(*columns: Array) -> Array:
         numbers = np.concatenate(columns, axis=-1)
@@ -51,28 +67,30 @@ def by_ways(fit: FittedMotor, place: int, ways: tuple[Way, ...], reading: Readin
         )
         amps = (reading.current or 0.0) * (1 + agreement.meter_sd("current") * agreement.shared(numbers, "clamp meter"))
         of = {
-            Way.SPEED: power,
-            Way.ALL: power,
-            Way.WATTS: power / at.input_power_w[..., place] * watts,
-            Way.AMPS: power / at.current_a[..., place] * amps,
+            FittedMethod.SPEED: power,
+            FittedMethod.ALL: power,
+            FittedMethod.WATTS: power / at.input_power_w[..., place] * watts,
+            FittedMethod.AMPS: power / at.current_a[..., place] * amps,
         }
-        return np.stack([of[way] for way in wanted], axis=-1)
+        return np.stack([of[method] for method in wanted], axis=-1)
 
     found = dict(zip(wanted, propagate(work, *fit.estimates), strict=True)) if wanted else {}
-    return {way: _with_structure(found[way], way, fit, reading) if way in found else None for way in ways}
+    return {
+        method: _with_structure(found[method], method, fit, reading) if method in found else None for method in methods
+    }
 
 
-def by_way(fit: FittedMotor, place: int, way: Way, reading: Reading) -> Estimate | None:
+def by_method(fit: FittedMotor, place: int, method: FittedMethod, reading: Reading) -> Estimate | None:
     """One of :func:`by_ways`.
 
-    :param place: of the reading in the fit. :returns: W; nothing where the way lacks a reading. Source: there.
+    :param place: of the reading in the fit. :returns: W; nothing where the method lacks a reading. Source: there.
     """
-    return by_ways(fit, place, (way,), reading)[way]
+    return by_methods(fit, place, (method,), reading)[method]
 
 
-def _with_structure(power: Estimate, way: Way, fit: FittedMotor, reading: Reading) -> Estimate:
+def _with_structure(power: Estimate, method: FittedMethod, fit: FittedMotor, reading: Reading) -> Estimate:
     rated = fit.plate.rated_power_w or 0.0
-    spread = float(np.hypot(STRUCTURE[way] * power.value, STRUCTURE_OF_RATED[way] * rated))
+    spread = float(np.hypot(STRUCTURE[method] * power.value, STRUCTURE_OF_RATED[method] * rated))
     return power.with_contribution(f"equations of the motor, {reading.name}", spread)
 
 
@@ -82,7 +100,7 @@ def with_structure_of_all(power: Estimate, fit: FittedMotor, reading: Reading) -
     :param reading: what was read, which decides by which equations. Source: our own study of simulated motors, docs/how-
     good.md.
     """
-    return _with_structure(power, Way.ALL, fit, reading)
+    return _with_structure(power, FittedMethod.ALL, fit, reading)
 
 
 def rated_loss(agreement: Agreement, numbers: Array) -> Array:

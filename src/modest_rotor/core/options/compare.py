@@ -1,4 +1,4 @@
-"""The options beside each other: each looked at, solved at every duty step, and held against the machine put right."""
+"""The options beside each other: each looked at, solved at every duty step, and held against the repaired baseline."""
 
 from __future__ import annotations
 
@@ -19,9 +19,9 @@ from modest_rotor.core.options.keep import Keep
 from modest_rotor.core.options.limits import ComparedStep, limits_of, protected_stop
 from modest_rotor.core.options.loading_answer import loaded_answer
 from modest_rotor.core.options.option_answer import Comparison, Reckoned, option_answer
-from modest_rotor.core.options.put_right import PutRight, put_right
 from modest_rotor.core.options.ranking import base_of, rank
 from modest_rotor.core.options.registry import BY_KIND
+from modest_rotor.core.options.repaired import RepairedBaseline, repaired_baseline
 from modest_rotor.core.options.year import Solved, Year, year_energy, year_heat
 from modest_rotor.core.options.year_results import energy_result, money_waits, priced
 from modest_rotor.core.outcome import Absent, Waiting, Withheld
@@ -57,13 +57,13 @@ def compare(found: FoundMachine | Absent, given: Compared, keep: Keeper) -> Opti
     """Look at every option, solve it at every step, and set the years beside each other.
 
     :param found: the machine as found, or what it waits for. :param given: the options, the year and the costs.
-    :param keep: keeps the machine put right, and what is solved of each option.
+    :param keep: keeps the repaired baseline, and what is solved of each option.
 
     Errors of what two options share cancel in every difference. Source: definitions; the equations of each kind stand in its own file.
     """
     if isinstance(found, Absent):
         return OptionsAnswer(waits=found.why, options=())
-    right = machine_put_right(found, given, keep)
+    right = repaired_machine(found, given, keep)
     lettered, baseline = _reckoned(right.machine, given, keep)
     answers = tuple(option_answer(letter, one, baseline) for letter, one in lettered)
     return OptionsAnswer(
@@ -81,7 +81,7 @@ def compare_loaded(found: FoundMachine | Absent, given: Compared, keep: Keeper) 
     """What every option that can be drawn moves and takes as the filter loads; nothing while the machine waits."""
     if isinstance(found, Absent):
         return ()
-    right = machine_put_right(found, given, keep)
+    right = repaired_machine(found, given, keep)
     lettered, baseline = _reckoned(right.machine, given, keep)
     answers = (loaded_answer(letter, one, baseline) for letter, one in lettered)
     return _titled(tuple(one for one in answers if one is not None), right)
@@ -91,11 +91,11 @@ def compare_beside(found: FoundMachine | Absent, given: Compared, asked: tuple[s
     """The options asked for by their ids, laid side by side; nothing while the machine waits."""
     if isinstance(found, Absent):
         return BesideAnswer(options=())
-    right = machine_put_right(found, given, keep)
+    right = repaired_machine(found, given, keep)
     return beside_answer(asked, *_reckoned(right.machine, given, keep))
 
 
-def _titled(answers: tuple[Told, ...], right: PutRight) -> tuple[Told, ...]:
+def _titled(answers: tuple[Told, ...], right: RepairedBaseline) -> tuple[Told, ...]:
     """The answers, A under the name of what it is once something was put right."""
     if not (right.done and answers and answers[0].letter == LETTERS[0]):
         return answers
@@ -115,14 +115,14 @@ def _reckoned(
     return tuple(zip(LETTERS, reckoned, strict=False)), baseline
 
 
-def machine_put_right(found: FoundMachine, given: Compared, keep: Keeper) -> PutRight:
+def repaired_machine(found: FoundMachine, given: Compared, keep: Keeper) -> RepairedBaseline:
     """The machine with the repairs that were chosen, worked out once for everybody who asks.
 
     :param found: the machine as found, flows in m³/s or relative. :param given: as :func:`compare`. Source: :mod:`put_right`.
     """
     costs = given.year.costs
     asked = OptionCosts(repairs=costs.repairs, filter_excess=costs.filter_excess, wheel_loss=costs.wheel_loss)
-    return keep(put_right, found, asked, given.capacitance_f)
+    return keep(repaired_baseline, found, asked, given.capacitance_f)
 
 
 def _solve(
@@ -239,7 +239,7 @@ def _energy_as_found(found: FoundMachine, given: Compared, baseline: Comparison)
     return year_energy(Solved(Keep(), KEPT, steps), found, given.year)
 
 
-def _repair(found: FoundMachine, right: PutRight, given: Compared, baseline: Comparison) -> RepairAnswer | None:
+def _repair(found: FoundMachine, right: RepairedBaseline, given: Compared, baseline: Comparison) -> RepairAnswer | None:
     """What the repair does by itself: its energy and money stand apart from every option's saving."""
     if not (right.done or right.lacking):
         return None

@@ -37,12 +37,12 @@ class Effect(Frozen):
 
 
 class ChangeRow(Frozen):
-    """One change and what it does; ``told`` says more than the readings where there is more to say."""
+    """One change and what it does; ``remark`` says more than the readings where there is more to say."""
 
     change: str
     size: str
     moves: tuple[Effect, ...]
-    told: str | None
+    remark: str | None
 
 
 class EffectTable(Frozen):
@@ -78,7 +78,7 @@ def _row(found: FoundMachine, own: FittedMotor, change: Change) -> ChangeRow | N
         change=words,
         size=find_row("perturbations", change=change.value)["said"],
         moves=tuple(_move(measurand, moved[measurand]) for measurand in SHOWN if measurand in moved),
-        told=condition.words if _is_sure(change, condition) else None,
+        remark=condition.words if _is_sure(change, condition) else None,
     )
 
 

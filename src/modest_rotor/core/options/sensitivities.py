@@ -21,7 +21,7 @@ def sensitivities(saved: Estimate, quantity: str) -> Sensitivities | None:
     grouped: dict[str, float] = {}
     for name, contribution in saved.contributions.items():
         kind = _kind(name)
-        grouped[kind] = grouped.get(kind, 0.0) + part**2
+        grouped[kind] = grouped.get(kind, 0.0) + contribution**2
     variance = sum(grouped.values())
     if not variance:
         return None

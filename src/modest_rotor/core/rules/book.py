@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from modest_rotor.core.assessment import CheckWay, Finding, Severity
+from modest_rotor.core.assessment import CheckProcedure, Finding, Severity
 from modest_rotor.core.rules import air, capacitor, evidence, fit, load, protection, safety, supply, windings
 from modest_rotor.core.rules.case import Case
 from modest_rotor.core.rules.chain import short_of_air
-from modest_rotor.core.rules.dead import dead_way
+from modest_rotor.core.rules.dead import dead_motor
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.rules.parts import for_this_kind
 from modest_rotor.core.say import joined, say
@@ -97,6 +97,6 @@ def repair_first(case: Case, findings: list[Finding]) -> tuple[Finding, ...]:
     return (found("repair_first", (sentence,), action),)
 
 
-def ways_of(case: Case) -> tuple[CheckWay, ...]:
+def procedures_of(case: Case) -> tuple[CheckProcedure, ...]:
     """The chains of checks that belong to a case."""
-    return tuple(way for way in (dead_way(case), short_of_air(case)) if way is not None)
+    return tuple(procedure for procedure in (dead_motor(case), short_of_air(case)) if procedure is not None)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import CheckStep, CheckWay, StepState
+from modest_rotor.core.assessment import CheckProcedure, CheckStep, StepState
 from modest_rotor.core.phrase import Phrase, figure
 from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.rules.capacitor import reads_its_label
@@ -19,11 +19,11 @@ HANDS = say("chain-hands")
 LIVE = say("chain-live")
 
 
-def short_of_air(case: Case) -> CheckWay | None:
+def short_of_air(case: Case) -> CheckProcedure | None:
     """The chain as far as it was gone, where the flow is under what is wanted on a blower; else nothing.
 
     On a forward-curved wheel on an induction motor amps climb with air, so amps that climb when the duct is opened say that
-    the duct held the air back. On other wheels they need not, and the ranking of causes is the way. Source: common practice; the
+    the duct held the air back. On other wheels they need not, and the ranking of causes decides. Source: common practice; the
     direction from the solved machine.
     """
     if case.machine_type is not MachineType.FORWARD_CURVED or case.plate.is_electronic:
@@ -36,7 +36,7 @@ def short_of_air(case: Case) -> CheckWay | None:
     steps = [_opening(closed, opened, climbs)]
     if climbs is True:
         verdict: Phrase = (say("chain-short-of-air-amps-climbed"),)
-        return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict, action=say("chain-short-of-air-seal-again"))  # fmt: skip
+        return CheckProcedure(title=TITLE, steps=tuple(steps), verdict=verdict, action=say("chain-short-of-air-seal-again"))  # fmt: skip
     return _motor_side(case, closed, steps, climbs is False)
 
 
@@ -63,12 +63,12 @@ def _opening(closed: SetFacts, opened: SetFacts | None, climbs: bool | None) -> 
         question=say("chain-opening-balancing-plate"),
         caution=HANDS,
         state=states[climbs],
-        told=told,
+        remark=told,
         if_not=say("chain-opening-if-they"),
     )
 
 
-def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: bool) -> CheckWay:
+def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: bool) -> CheckProcedure:
     """Capacitor where there is one, then volts, then bearings: what is left when the duct is not it."""
     found: list[tuple[str, str, str, bool | None, Phrase, str]] = [
         *([_capacitor(case, closed)] if may_have_capacitor(case) else []),
@@ -84,14 +84,14 @@ def _motor_side(case: Case, closed: SetFacts, steps: list[CheckStep], go_on: boo
             waiting = state is StepState.GOOD
         if state is StepState.FAULT:
             verdict = (if_not,)
-        steps.append(CheckStep(path=path, question=question, caution=caution, state=state, told=told, if_not=if_not))
+        steps.append(CheckStep(path=path, question=question, caution=caution, state=state, remark=told, if_not=if_not))
     if verdict is None and waiting:
         named = (
             say("chain-motor-side-duct-capacitor") if may_have_capacitor(case) else say("chain-motor-side-duct-volts")
         )
         setting = say("chain-motor-side-tap-chart") if may_have_taps(case) else say("chain-motor-side-setting-chart")
         verdict = (say("chain-motor-side-good-look", named=named, setting=setting),)
-    return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict)
+    return CheckProcedure(title=TITLE, steps=tuple(steps), verdict=verdict)
 
 
 def _capacitor(case: Case, closed: SetFacts) -> tuple[str, str, str, bool | None, Phrase, str]:

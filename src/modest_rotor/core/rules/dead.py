@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from modest_rotor.core.assessment import CheckStep, CheckWay, StepState
+from modest_rotor.core.assessment import CheckProcedure, CheckStep, StepState
 from modest_rotor.core.entry import Entry
 from modest_rotor.core.identify.motor import MotorKind
 from modest_rotor.core.identify.windings import Windings
@@ -33,8 +33,8 @@ ALL_GOOD = {
 MODULE = {ModulePart.SEPARATE: say("dead-module-replace-module"), ModulePart.ONE_PIECE: say("dead-module-module-one")}
 
 
-def dead_way(case: Case) -> CheckWay | None:
-    """The way of a dead motor as far as it was gone, or nothing for a motor that runs.
+def dead_motor(case: Case) -> CheckProcedure | None:
+    """The procedure of a dead motor as far as it was gone, or nothing for a motor that runs.
 
     Each step is done and good, done and the fault, the next to do, or still to come; both outcomes are said. Source: table
     dead_steps, common practice.
@@ -44,11 +44,11 @@ def dead_way(case: Case) -> CheckWay | None:
         return None
     kind = document.nameplate.kind
     if kind is None:
-        return CheckWay(title=TITLE, steps=(), verdict=(say("dead-way"),), action=None)
+        return CheckProcedure(title=TITLE, steps=(), verdict=(say("dead-way"),), action=None)
     return _walk(GROUPS[kind], case)
 
 
-def _walk(group: str, case: Case) -> CheckWay:
+def _walk(group: str, case: Case) -> CheckProcedure:
     document = case.job.document
     steps: list[CheckStep] = []
     verdict: Phrase | None = None
@@ -73,13 +73,13 @@ def _walk(group: str, case: Case) -> CheckWay:
                 question=row["question"],
                 caution=row["caution"],
                 state=state,
-                told=told,
+                remark=told,
                 if_not=row["verdict"] or None,
             )
         )
     if verdict is None and all(step.state is StepState.GOOD for step in steps):
         verdict = (joined("", (ALL_GOOD[group], MODULE[document.checks.module] if document.checks.module else "")),)
-    return CheckWay(title=TITLE, steps=tuple(steps), verdict=verdict, action=action)
+    return CheckProcedure(title=TITLE, steps=tuple(steps), verdict=verdict, action=action)
 
 
 def _does_not_apply(path: str, document: JobDocument) -> bool:

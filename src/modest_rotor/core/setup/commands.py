@@ -42,8 +42,10 @@ class Neighbour(Frozen):
 class TrialAnswer(Frozen):
     """A setting that was tried, and the flow that its reading stands for."""
 
+    formerly = (("setting", "told"),)
+
     id: str
-    told: Phrase
+    setting: Phrase
     flow: Figure | None
     by: str
 
@@ -51,20 +53,24 @@ class TrialAnswer(Frozen):
 class AdviceAnswer(Frozen):
     """What to do next on one step."""
 
+    formerly = (("setting", "told"),)
+
     outcome: Outcome
     command: Figure | None = None
-    told: Phrase
+    setting: Phrase
     sentence: Phrase
     proved: bool = False
 
 
 class CommandAnswer(Frozen):
-    """One duty step: what it is told, what that is expected to give, and how far the loop has come."""
+    """One duty step: its setting, what that is expected to give, and how far the loop has come."""
+
+    formerly = (("setting", "told"),)
 
     step: str
     name: str
     call: str | None
-    told: Phrase
+    setting: Phrase
     command: Figure | None
     wanted: Figure | None
     expected: Figure | None
@@ -103,19 +109,19 @@ def _answer(
     wanted = step.demand
     common: dict[str, Any] = {"step": step.id, "name": step.name, "call": call, "wanted": wanted, "expected": step.flow}
     if step.flow is None:
-        return CommandAnswer(**common, told=(), command=None, waits=step.note or say("term-waits-for-options"))
+        return CommandAnswer(**common, setting=(), command=None, waits=step.note or say("term-waits-for-options"))
     if facts.traits.set_by is SetBy.TORQUE_TAPS:
         return _tap_answer(facts, step, taps, common)
     if solved is None or facts.traits.set_by is SetBy.ITSELF:
-        told: Phrase = step.setting or (say("commands-answer-stands"),)
+        setting: Phrase = step.setting or (say("commands-answer-stands"),)
         if facts.traits.set_by is SetBy.ITSELF and wanted:
-            told = (
+            setting = (
                 tell("commands-answer-airflow-typed", wanted=wanted)
                 if facts.traits.holds is Holds.AIRFLOW
                 else tell("commands-answer-pressure-set", setting=step.setting)
             )
         return CommandAnswer(
-            **common, told=told, command=None, by_plate=is_set_by_plate(facts), **_loop(facts, step, None)
+            **common, setting=setting, command=None, by_plate=is_set_by_plate(facts), **_loop(facts, step, None)
         )
     hertz = solved.value
     moved: Phrase = ()
@@ -128,12 +134,12 @@ def _answer(
                 step.flow.quantity, facts.curve(inside) / facts.curve(hertz) * step.flow.value, "estimated"
             )
         hertz = inside
-    told, note = command_words(facts, hertz)
+    setting, note = command_words(facts, hertz)
     command = figure("output_frequency" if facts.on_drive else "signal", hertz)
     loop = _loop(facts, step, plan)
     notes = (note, str(loop.pop("note", "")))
     return CommandAnswer(
-        **common, told=told, command=command, moved=moved, note=" ".join(one for one in notes if one), **loop
+        **common, setting=setting, command=command, moved=moved, note=" ".join(one for one in notes if one), **loop
     )
 
 
@@ -193,10 +199,10 @@ def _tap_answer(
             if answer.flow and (number := numbers[answer.id]) is not None and number <= len(taps)
         )
         outcome, best = advise_tap(tuple(flow.value for _, flow in taps), read, step.demand.value, facts.tolerance)
-        advice = AdviceAnswer(outcome=outcome, told=(taps[best][0],), sentence=_tap_sentence(outcome, taps[best][0]))
+        advice = AdviceAnswer(outcome=outcome, setting=(taps[best][0],), sentence=_tap_sentence(outcome, taps[best][0]))
     return CommandAnswer(
         **common,
-        told=() if place is None else (taps[place][0],),
+        setting=() if place is None else (taps[place][0],),
         command=None,
         neighbours=neighbours,
         trials=trials,
@@ -244,7 +250,7 @@ def _plate(facts: SetupFacts, step: StepAnswer) -> AdviceAnswer:
     own = tuple(trial for trial in facts.job.document.setup.trials if trial.step == step.id)
     assert step.demand is not None
     found = plate_advice(facts, own, tuple(flow_of(facts, trial)[0] for trial in own), step.demand)
-    return AdviceAnswer(outcome=found.outcome, told=(), sentence=found.sentence, proved=found.proved)
+    return AdviceAnswer(outcome=found.outcome, setting=(), sentence=found.sentence, proved=found.proved)
 
 
 def _range(facts: SetupFacts, plan: SweepPlan | None) -> tuple[float, float]:
@@ -263,22 +269,22 @@ def _told(
     command = advice.command
     if command is not None and facts.on_drive and plan:
         command = out_of_bands(command, plan)
-    told, _ = command_words(facts, command) if command is not None else ((), "")
+    setting, _ = command_words(facts, command) if command is not None else ((), "")
     quantity = "output_frequency" if facts.on_drive else "signal"
     return AdviceAnswer(
         outcome=advice.outcome,
         command=figure(quantity, command) if command is not None else None,
-        told=told,
-        sentence=_sentence(facts, advice, told, wanted, last),
+        setting=setting,
+        sentence=_sentence(facts, advice, setting, wanted, last),
         proved=advice.proved,
     )
 
 
-def _sentence(facts: SetupFacts, advice: Advice, told: Phrase, wanted: Figure, last: Figure | None) -> Phrase:
+def _sentence(facts: SetupFacts, advice: Advice, setting: Phrase, wanted: Figure, last: Figure | None) -> Phrase:
     if advice.outcome is Outcome.BEGIN:
-        return tell("commands-sentence-set-let", told=told)
+        return tell("commands-sentence-set-let", told=setting)
     if advice.outcome is Outcome.AGAIN:
-        return tell("commands-sentence-read-wanted", piece=_piece(last), wanted=wanted, told=told)
+        return tell("commands-sentence-read-wanted", piece=_piece(last), wanted=wanted, told=setting)
     if advice.outcome is Outcome.CANNOT:
         return tell("commands-sentence-cannot-reached", reason=advice.reason, why=_why(facts))
     within: Phrase = tell(
@@ -312,7 +318,7 @@ def _held_advice(trials: tuple[TrialAnswer, ...], wanted: Figure, facts: SetupFa
     """A machine that holds its flow by itself, or stays as it is: read, and say whether it is inside."""
     last = next((answer.flow for answer in reversed(trials) if answer.flow), None)
     if last is None:
-        return AdviceAnswer(outcome=Outcome.BEGIN, told=(), sentence=(say("commands-held-advice-let-run"),))
+        return AdviceAnswer(outcome=Outcome.BEGIN, setting=(), sentence=(say("commands-held-advice-let-run"),))
     error = abs(last.value / wanted.value - 1)
     proved = error + (last.uncertainty or 0.0) / wanted.value <= facts.tolerance
     advice = Advice(
@@ -321,7 +327,7 @@ def _held_advice(trials: tuple[TrialAnswer, ...], wanted: Figure, facts: SetupFa
         proved=proved,
     )
     return AdviceAnswer(
-        outcome=advice.outcome, told=(), sentence=_sentence(facts, advice, (), wanted, last), proved=proved
+        outcome=advice.outcome, setting=(), sentence=_sentence(facts, advice, (), wanted, last), proved=proved
     )
 
 
@@ -334,7 +340,7 @@ def _trials(facts: SetupFacts, step: str) -> tuple[TrialAnswer, ...]:
         answers.append(
             TrialAnswer(
                 id=trial.id,
-                told=_setting(facts, trial),
+                setting=_setting(facts, trial),
                 flow=figure(quantity, flow, "measured") if flow else None,
                 by=by,
             )

@@ -1,4 +1,4 @@
-"""All ways to the flow taken together: what is believed, who disagrees, and which reading would narrow it most."""
+"""All methods of finding the flow taken together: what is believed, who disagrees, and which reading would narrow it most."""
 
 from __future__ import annotations
 
@@ -12,7 +12,7 @@ from modest_rotor.core.identify.next_reading import Measurand
 from modest_rotor.core.phrase import Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.say import capital, joined, listed, run_on, say, tell
-from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
+from modest_rotor.core.stations.flow_method import FlowByMethod, FlowContext, FlowMethod
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.tables import read_table
@@ -24,14 +24,16 @@ MOST_NEXT = 3
 LEAST_GAIN = 0.97
 
 
-STANDS_FOR_MEASURED = (Way.RISE, Way.TABLE, Way.CHART)
-"""Ways that are good enough to stand for a measured flow: each rests on the machine's own paper or on metered heat."""
+STANDS_FOR_MEASURED = (FlowMethod.RISE, FlowMethod.TABLE, FlowMethod.CHART)
+"""Methods that are good enough to stand for a measured flow: each rests on the machine's own paper or on metered heat."""
 
 
 class FlowAnswer(Frozen):
-    """The flow by one way, and why it is or is not trusted here."""
+    """The flow by one method, and why it is or is not trusted here."""
 
-    way: Way
+    formerly = (("method", "way"),)
+
+    method: FlowMethod
     flow: Result
     trusted: bool
     disagrees: bool
@@ -51,47 +53,55 @@ class NextReading(Frozen):
 
 
 class FlowsAnswer(Frozen):
-    """The flow of one set by every way, and taken together."""
+    """The flow of one set by every method, and taken together."""
 
-    ways: tuple[FlowAnswer, ...]
+    formerly = (("methods", "ways"),)
+
+    methods: tuple[FlowAnswer, ...]
     together: Result
     clamp: Phrase | None = None
     next: tuple[NextReading, ...] = ()
 
 
-def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Result, tuple[Way, ...]]:
-    """The flow that all trusted ways agree on, and the ways that do not go with it.
+def taken_together(methods: tuple[FlowByMethod, ...], context: FlowContext) -> tuple[Result, tuple[FlowMethod, ...]]:
+    """The flow that all trusted methods agree on, and the methods that do not go with it.
 
-    Ways that agree within their uncertainties are weighed by them. Where some do not, the most direct is taken, its uncertainty opened half
-    the way to the others, and they are named: what contradicts is never averaged away. The rough ways count only where there
+    Methods that agree within their uncertainties are weighed by them. Where some do not, the most direct is taken, its uncertainty opened half
+    the way to the others, and they are named: what contradicts is never averaged away. The rough methods count only where there
     is nothing better; one that is void counts never.
 
-    :returns: m³/s with its working, and the ways that were left out. Source: weighted mean, JCGM 100 (GUM); which ways to
+    :returns: m³/s with its working, and the methods that were left out. Source: weighted mean, JCGM 100 (GUM); which methods to
     believe is common practice.
     """
-    told = [way for way in ways if way.flow is not None]
-    usable = [way for way in told if not (way.objection and way.objection.void)]
-    trusted = [way for way in usable if way.objection is None] or usable
+    told = [method for method in methods if method.flow is not None]
+    usable = [method for method in told if not (method.objection and method.objection.void)]
+    trusted = [method for method in usable if method.objection is None] or usable
     if not trusted:
         return waiting(
             say("flow-together-taken-together-flow-together"), tell("flow-together-taken-together-waits-one")
         ), ()
     first = trusted[0]
     assert first.flow is not None
-    against = [way for way in trusted if not _agree(first.flow, way.flow)]
-    with_it = [way for way in trusted if way not in against]
-    value = _weighed([way.flow for way in with_it if way.flow])
-    remarks = [say("flow-together-taken-together-weighed", value=joined(", ", (way.way for way in with_it)))]
+    against = [method for method in trusted if not _agree(first.flow, method.flow)]
+    with_it = [method for method in trusted if method not in against]
+    value = _weighed([method.flow for method in with_it if method.flow])
+    remarks = [say("flow-together-taken-together-weighed", value=joined(", ", (method.method for method in with_it)))]
     if against:
         value = first.flow
-        farthest = max(abs(way.flow.value - value.value) for way in against if way.flow)
+        farthest = max(abs(method.flow.value - value.value) for method in against if method.flow)
         value = value.with_contribution("ways disagree", OPENED * farthest / COVERAGE_95)
-        names = listed(way.way for way in against)
-        remarks = [say("flow-together-taken-together-taken-does", way=capital(first.way), names=capital(names)), *_why(against)]  # fmt: skip
+        names = listed(method.method for method in against)
+        remarks = [say("flow-together-taken-together-taken-does", way=capital(first.method), names=capital(names)), *_why(against)]  # fmt: skip
     ingredients = tuple(
-        given("q", way.way.label, context.quantity, way.flow, "measured" if way.way is Way.MEASURED else "estimated")
-        for way in trusted
-        if way.flow
+        given(
+            "q",
+            method.method.label,
+            context.quantity,
+            method.flow,
+            "measured" if method.method is FlowMethod.MEASURED else "estimated",
+        )
+        for method in trusted
+        if method.flow
     )
     source = say("flow-together-taken-together-weighted-mean")
     worked = result(
@@ -103,36 +113,40 @@ def taken_together(ways: tuple[FlowWay, ...], context: FlowContext) -> tuple[Res
         source,
         tuple(remarks),
     )
-    return worked, tuple(way.way for way in against)
+    return worked, tuple(method.method for method in against)
 
 
-def with_flow(facts: SetFacts, ways: tuple[FlowWay, ...]) -> SetFacts:
+def with_flow(facts: SetFacts, methods: tuple[FlowByMethod, ...]) -> SetFacts:
     """The set with the flow that chart, table or temperature rise tell, where none was measured; as an estimate."""
-    sound = [way.flow for way in ways if way.flow and way.objection is None and way.way in STANDS_FOR_MEASURED]
+    sound = [
+        method.flow
+        for method in methods
+        if method.flow and method.objection is None and method.method in STANDS_FOR_MEASURED
+    ]
     if facts.flow is not None or not sound or not all(_agree(sound[0], other) for other in sound):
         return facts
     return replace(facts, flow=_weighed(sound), flow_basis="estimated")
 
 
 def flows_answer(
-    facts: SetFacts, ways: tuple[FlowWay, ...], context: FlowContext, fit: MotorFit, wanted: Result
+    facts: SetFacts, methods: tuple[FlowByMethod, ...], context: FlowContext, fit: MotorFit, wanted: Result
 ) -> FlowsAnswer:
-    """The ways of one set for the reader, with the clamp's target and the next best readings."""
-    together, against = taken_together(ways, context)
+    """The methods of one set for the reader, with the clamp's target and the next best readings."""
+    together, against = taken_together(methods, context)
     return FlowsAnswer(
-        ways=tuple(
+        methods=tuple(
             FlowAnswer(
-                way=way.way,
-                flow=way.worked,
-                trusted=way.flow is not None and way.objection is None,
-                disagrees=way.way in against,
-                reason=way.objection.words if way.objection else "",
+                method=method.method,
+                flow=method.worked,
+                trusted=method.flow is not None and method.objection is None,
+                disagrees=method.method in against,
+                reason=method.objection.words if method.objection else "",
             )
-            for way in ways
+            for method in methods
         ),
         together=together,
         clamp=_clamp(facts, context, wanted),
-        next=tuple(sorted(_next(facts, ways, context, fit, together), key=_gain)[:MOST_NEXT]),
+        next=tuple(sorted(_next(facts, methods, context, fit, together), key=_gain)[:MOST_NEXT]),
     )
 
 
@@ -148,17 +162,17 @@ def _weighed(flows: list[Estimate]) -> Estimate:
     return total
 
 
-def _why(against: list[FlowWay]) -> Iterator[str]:
+def _why(against: list[FlowByMethod]) -> Iterator[str]:
     words = {
-        Way.CHART: say("flow-together-why-amps-chart"),
-        Way.TABLE: say("flow-together-why-blower-table"),
-        Way.RISE: say("flow-together-why-temperature-rise"),
-        Way.AFFINITY: say("flow-together-why-affinity-law"),
-        Way.CURVE: say("flow-together-why-generic-curve"),
-        Way.CURVE_POWER: say("flow-together-why-generic-curve"),
-        Way.POWER: say("flow-together-why-such-efficiency"),
+        FlowMethod.CHART: say("flow-together-why-amps-chart"),
+        FlowMethod.TABLE: say("flow-together-why-blower-table"),
+        FlowMethod.RISE: say("flow-together-why-temperature-rise"),
+        FlowMethod.AFFINITY: say("flow-together-why-affinity-law"),
+        FlowMethod.CURVE: say("flow-together-why-generic-curve"),
+        FlowMethod.CURVE_POWER: say("flow-together-why-generic-curve"),
+        FlowMethod.POWER: say("flow-together-why-such-efficiency"),
     }
-    yield from (words[way.way] for way in against if way.way in words)
+    yield from (words[method.method] for method in against if method.method in words)
 
 
 def _clamp(facts: SetFacts, context: FlowContext, wanted: Result) -> Phrase | None:
@@ -191,16 +205,18 @@ def _gain(reading: NextReading) -> float:
 
 
 def _next(
-    facts: SetFacts, ways: tuple[FlowWay, ...], context: FlowContext, fit: MotorFit, together: Result
+    facts: SetFacts, methods: tuple[FlowByMethod, ...], context: FlowContext, fit: MotorFit, together: Result
 ) -> Iterator[NextReading]:
     yield from _next_for_load(facts, fit)
     now = together.figure
-    missing = {way.way for way in ways if way.flow is None}
+    missing = {method.method for method in methods if method.flow is None}
     for row in read_table("worth_of_readings"):
-        way = Way(row["way"])
-        if way not in missing or (row["machine_type"] == "pump") != (context.machine_type is MachineType.PUMP):
+        method = FlowMethod(row["method"])
+        if method not in missing or (row["machine_type"] == "pump") != (context.machine_type is MachineType.PUMP):
             continue
-        if (way is Way.CHART and context.amps is None) or (way is Way.TABLE and context.table is None):
+        if (method is FlowMethod.CHART and context.amps is None) or (
+            method is FlowMethod.TABLE and context.table is None
+        ):
             continue
         if now is None or not now.value:
             continue

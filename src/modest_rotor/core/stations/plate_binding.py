@@ -39,7 +39,7 @@ class Bound:
 
 
 @dataclass(frozen=True)
-class _Way:
+class _Binding:
     cost: float
     bounds: tuple[Bound, ...] = ()
     used: int = -1
@@ -51,44 +51,44 @@ Judge = Callable[[Bound], float | None]
 """What taking a number for something costs: nothing where it is ordinary, ``None`` where it cannot be."""
 
 
-def ways_to_bind(found: tuple[Token, ...], judge: Judge) -> list[tuple[float, tuple[Bound, ...]]]:
+def bindings(found: tuple[Token, ...], judge: Judge) -> list[tuple[float, tuple[Bound, ...]]]:
     """The best ways to give every number its word, the best first, each with its cost.
 
     :param found: the tokens of a line. :param judge: tells what a number can be.
 
     Source: best-first search; costs our judgement.
     """
-    ways = [_Way(0.0)]
+    bindings_so_far = [_Binding(0.0)]
     for place, token in enumerate(found):
-        following: list[_Way] = []
-        for way in ways:
-            if way.used >= place:
-                following.append(way)
+        following: list[_Binding] = []
+        for binding in bindings_so_far:
+            if binding.used >= place:
+                following.append(binding)
                 continue
             left = LEFT_NUMBER if token.is_number else _left_word(token)
-            following.append(_Way(way.cost + left, way.bounds, way.used, way.led))
+            following.append(_Binding(binding.cost + left, binding.bounds, binding.used, binding.led))
             if token.is_number:
-                following += _with_number(found, place, way, judge)
-        ways = _best(following)
-    return [(way.cost, way.bounds) for way in ways]
+                following += _with_number(found, place, binding, judge)
+        bindings_so_far = _best(following)
+    return [(binding.cost, binding.bounds) for binding in bindings_so_far]
 
 
 def _left_word(token: Token) -> float:
     return LEFT_MAKER if token.word is not None and token.word.kind == "maker" else LEFT_WORD
 
 
-def _with_number(found: tuple[Token, ...], place: int, way: _Way, judge: Judge) -> Iterator[_Way]:
+def _with_number(found: tuple[Token, ...], place: int, binding: _Binding, judge: Judge) -> Iterator[_Binding]:
     """Every way in which the number at a place takes words around it."""
     for last, numbers, merged in _merged(found, place):
-        for word, unit, end, paid, led in _names(found, place, last, way):
+        for word, unit, end, paid, led in _names(found, place, last, binding):
             bound = Bound(place - (led is not False), end, place, numbers, word, unit)
             judged = judge(bound)
             if judged is None:
                 continue
-            joins = _joins(found, place, last, way, led is not False, end)
-            turned = TURNED if led is not None and way.led is (not led) and joins >= 0 else 0.0
-            side = way.led if led is None else led
-            yield _Way(way.cost + merged + paid + judged + turned + joins, (*way.bounds, bound), end, side)
+            joins = _joins(found, place, last, binding, led is not False, end)
+            turned = TURNED if led is not None and binding.led is (not led) and joins >= 0 else 0.0
+            side = binding.led if led is None else led
+            yield _Binding(binding.cost + merged + paid + judged + turned + joins, (*binding.bounds, bound), end, side)
 
 
 def _merged(found: tuple[Token, ...], place: int) -> Iterator[tuple[int, str, float]]:
@@ -101,13 +101,13 @@ def _merged(found: tuple[Token, ...], place: int) -> Iterator[tuple[int, str, fl
 
 
 def _names(
-    found: tuple[Token, ...], place: int, last: int, way: _Way
+    found: tuple[Token, ...], place: int, last: int, binding: _Binding
 ) -> Iterator[tuple[Word, str, int, float, bool | None]]:
     """The words that may name a number: the word, its unit, the last token that it takes, what it costs, and whether it leads.
 
     A number between a word and its unit (AMPS 7.4 A) tells nothing of the side.
     """
-    before = found[place - 1] if place and way.used < place - 1 and not found[place].parted else None
+    before = found[place - 1] if place and binding.used < place - 1 and not found[place].parted else None
     led = before.word if before is not None and before.word and before.word.may_lead else None
     back = -_left_word(before) if before is not None else 0.0  # it was taken for left over
     after, beyond = _word_after(found, last), _word_after(found, last + 1)
@@ -127,10 +127,12 @@ def _word_after(found: tuple[Token, ...], place: int) -> Word | None:
     return found[place + 1].word if follows else None
 
 
-def _joins(found: tuple[Token, ...], place: int, last: int, way: _Way, led: bool, end: int) -> float:
+def _joins(found: tuple[Token, ...], place: int, last: int, binding: _Binding, led: bool, end: int) -> float:
     """For joined words that are taken, and those that are torn off."""
     before = found[place]
-    joined_before = place > 0 and way.used < place - 1 and found[place - 1].word and (before.joined or before.pointed)
+    joined_before = (
+        place > 0 and binding.used < place - 1 and found[place - 1].word and (before.joined or before.pointed)
+    )
     joined_after = last + 1 < len(found) and found[last + 1].word is not None and found[last + 1].joined
     cost = 0.0
     if joined_before:
@@ -140,9 +142,9 @@ def _joins(found: tuple[Token, ...], place: int, last: int, way: _Way, led: bool
     return cost
 
 
-def _best(ways: list[_Way]) -> list[_Way]:
+def _best(found: list[_Binding]) -> list[_Binding]:
     """The cheapest, one for each set of bounds."""
-    seen: dict[tuple[tuple[Bound, ...], int], _Way] = {}
-    for way in sorted(ways, key=lambda one: one.cost):
-        seen.setdefault((way.bounds, way.used), way)
+    seen: dict[tuple[tuple[Bound, ...], int], _Binding] = {}
+    for binding in sorted(found, key=lambda one: one.cost):
+        seen.setdefault((binding.bounds, binding.used), binding)
     return list(seen.values())[:KEPT_WAYS]

@@ -18,7 +18,7 @@ from modest_rotor.core.phrase import Frozen
 from modest_rotor.core.say import joined, say, small
 from modest_rotor.core.stations.nameplate import Nameplate, Protection, Rotation, SeenFrom
 from modest_rotor.core.stations.plate_amounts import Kinds
-from modest_rotor.core.stations.plate_binding import SURE_BY, Bound, ways_to_bind
+from modest_rotor.core.stations.plate_binding import SURE_BY, Bound, bindings
 from modest_rotor.core.stations.plate_tokens import Token, tokens, word_named
 from modest_rotor.core.stations.plate_values import Told, Values, told_of
 from modest_rotor.core.stations.sheet import quantity_of, words_of
@@ -171,7 +171,7 @@ def _found_in(row: str, kinds: Kinds) -> list[_Found]:
 def _best_way(cut: tuple[Token, ...], kinds: Kinds) -> list[Told]:
     """The pieces of the best way to read a row's numbers; where another is hardly worse, what differs is asked about."""
     weighed = []
-    for cost, bounds in ways_to_bind(cut, kinds.judge)[:WAYS_WEIGHED]:
+    for cost, bounds in bindings(cut, kinds.judge)[:WAYS_WEIGHED]:
         told = told_of(bounds, kinds)
         against = len({one.asks for one in told if one.contradicts})
         weighed.append((cost + CONTRADICTED * against, bounds, told))

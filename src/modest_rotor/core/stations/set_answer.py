@@ -1,4 +1,4 @@
-"""What a set of readings comes back as: slip, load three ways, one estimate, pressure, each with its working."""
+"""What a set of readings comes back as: slip, load by three methods, one estimate, pressure, each with its working."""
 
 from __future__ import annotations
 
@@ -11,8 +11,8 @@ from modest_rotor.core.phrase import Basis, Figure, Frozen, Phrase, figure
 from modest_rotor.core.physics.fan import MachineType, medium_of
 from modest_rotor.core.physics.induction import slip
 from modest_rotor.core.say import Number, listed, say, small, tell
+from modest_rotor.core.stations.flow_method import FlowByMethod, FlowContext, FlowMethod
 from modest_rotor.core.stations.flow_together import FlowsAnswer, flows_answer
-from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Way
 from modest_rotor.core.stations.motor_fit import MotorFit
 from modest_rotor.core.stations.readings import title_of
 from modest_rotor.core.stations.set_change import Change, changes
@@ -67,6 +67,8 @@ class MethodAnswer(Frozen):
 class SetAnswer(Frozen):
     """What one set of readings says."""
 
+    formerly = (("uncertainties", "bands"),)
+
     id: str
     number: int
     name: str
@@ -89,13 +91,13 @@ def answer_set(
     before: SetFacts | None,
     plate: PlateFacts,
     context: FlowContext,
-    ways: tuple[FlowWay, ...],
+    methods: tuple[FlowByMethod, ...],
     fit: MotorFit,
     wanted: Result,
 ) -> SetAnswer:
     """The set's answer for the reader, with what changed since the set before it.
 
-    :param context: what all sets share of the flow. :param ways: the flow by every way. :param wanted: the flow that is wanted.
+    :param context: what all sets share of the flow. :param methods: the flow by every method. :param wanted: the flow that is wanted.
     """
     machine_type = context.machine_type
     return SetAnswer(
@@ -109,8 +111,8 @@ def answer_set(
         shaft_power=_shaft_power(facts),
         pressure=_pressure(facts, machine_type),
         flow=figure(medium_of(machine_type).flow, facts.flow, "measured") if facts.flow else None,
-        flow_by_power=next(way.worked for way in ways if way.way is Way.POWER),
-        flows=flows_answer(facts, ways, context, fit, wanted),
+        flow_by_power=next(method.worked for method in methods if method.method is FlowMethod.POWER),
+        flows=flows_answer(facts, methods, context, fit, wanted),
         withheld=tuple(_disbelieved(one) for one in facts.withheld),
         questions=_questions(facts, plate),
         changes=changes(before, facts, machine_type) if before else (),

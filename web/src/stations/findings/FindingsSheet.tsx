@@ -5,13 +5,13 @@ import { useFound, useJob } from "../../shared/job";
 import { isSettled, Part, Sheet } from "../../shared/Sheet";
 import { FindingRow } from "./FindingRow";
 import { CausesPart } from "./CausesPart";
-import { WayPart } from "./WayPart";
+import { ProcedurePart } from "./ProcedurePart";
 import { say } from "../../shared/say";
 
-/** What is wrong, and what proves it: the way of checks, the ranked causes, and every finding with its proof. */
+/** What is wrong, and what proves it: the procedure of checks, the ranked causes, and every finding with its proof. */
 export function FindingsSheet() {
   const { view } = useJob();
-  const { findings, ways } = useFound("findings", "ways");
+  const { findings, procedures } = useFound("findings", "procedures");
   const own = findings.filter((finding) => !finding.standing);
   const found = own.filter((finding, index) => own.findIndex((other) => other.key === finding.key) === index);
   const repair = found.filter((finding) => finding.repair && !isSettled(finding));
@@ -29,8 +29,8 @@ export function FindingsSheet() {
           })}
         </Box>
       )}
-      {ways.map((way) => (
-        <WayPart key={way.title} way={way} />
+      {procedures.map((procedure) => (
+        <ProcedurePart key={procedure.title} procedure={procedure} />
       ))}
       {!(dead && (view.document.readings ?? []).length === 0) && <CausesPart others={found.length > 0} />}
       <Part title={say("findings-sheet-findings-2")} note={found.length ? say("findings-sheet-open-one") : undefined}>

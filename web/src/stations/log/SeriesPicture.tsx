@@ -57,7 +57,7 @@ function spoken(series: Schemas["Series"], units: "ip" | "si"): string {
     .join("; ");
 }
 
-/** One reading over months: points, the healthy state with its band, the trend, and what was serviced when. */
+/** One reading over months: points, the healthy state with its uncertainty, the trend, and what was serviced when. */
 export const SeriesPicture = memo(function SeriesPicture({ series, events, span }: SeriesProps) {
   const { units } = useUnits();
   const size = SIZES[useIsWide(NARROW_BELOW) ? "wide" : "narrow"];
@@ -75,7 +75,7 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
   const y = scaleLinear([low - room, high + room], [size.foot, size.top])
     .clamped()
     .nice(3);
-  const [bandLow, now, bandHigh] = healthy;
+  const [lowEnd, now, highEnd] = healthy;
   const first = trend[0];
   const last = trend[trend.length - 1];
   const colour = series.moved ? "var(--chakra-colors-brick)" : "var(--chakra-colors-ink)";
@@ -115,12 +115,12 @@ export const SeriesPicture = memo(function SeriesPicture({ series, events, span 
               </text>
             </g>
           ))}
-          {bandLow != null && bandHigh != null && (
+          {lowEnd != null && highEnd != null && (
             <rect
               x={size.left}
               width={size.right - size.left}
-              y={y(bandHigh)}
-              height={Math.max(y(bandLow) - y(bandHigh), 1)}
+              y={y(highEnd)}
+              height={Math.max(y(lowEnd) - y(highEnd), 1)}
               fill="var(--chakra-colors-verdigris)"
               opacity={0.24}
             />

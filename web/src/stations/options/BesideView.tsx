@@ -237,18 +237,18 @@ function FigureLine({
   );
 }
 
-/** A value right and its band left of one line, so that numbers of a column stand under each other on their decimals. */
+/** A value right and its uncertainty left of one line, so that numbers of a column stand under each other on their decimals. */
 function Aligned({ figure, signed = false }: { figure: Figure | null; signed?: boolean }) {
   const { units, currency } = useUnits();
   if (!figure) return <Box textAlign="center">–</Box>;
-  const { value, band } = write(figure, units, currency);
+  const { value, uncertainty } = write(figure, units, currency);
   return (
     <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px" alignItems="baseline">
       <Box textAlign="right" whiteSpace="nowrap" fontWeight="inherit">
         <Value signed={signed}>{signed && figure.value > 0 ? `+${value}` : value}</Value>
       </Box>
       <Box color="ink2" fontWeight={400} fontSize="0.9em" whiteSpace="nowrap">
-        {band ? `± ${band}` : ""}
+        {uncertainty ? `± ${uncertainty}` : ""}
       </Box>
     </Box>
   );

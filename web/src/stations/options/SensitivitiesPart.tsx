@@ -17,7 +17,7 @@ interface SensitivitiesPartProps {
   letter: string;
 }
 
-/** What moves a saving: the inputs whose bands contribute most, and the reading that would narrow it most. */
+/** What moves a saving: the inputs whose uncertainties contribute most, and the reading that would narrow it most. */
 export function SensitivitiesPart({ sensitivities, series, letter }: SensitivitiesPartProps) {
   return (
     <>

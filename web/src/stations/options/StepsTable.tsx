@@ -235,12 +235,12 @@ const TABLE = {
   "& tr[data-sum] th": { fontWeight: 600 },
   "& td[data-alike] [data-standing]": { fontWeight: 400, color: "ink2" },
   "& [data-hours-below], & [data-hours-only]": { display: "none" },
-  // On a phone hours stand in the line below, and a band under its value.
+  // On a phone hours stand in the line below, and an uncertainty under its value.
   "@media (max-width: 560px)": {
     "& [data-hours]": { display: "none" },
     "& [data-hours-below]": { display: "inline" },
     "& [data-hours-only]": { display: "table-row" },
-    "& tr:not([data-note]) [data-figure-band]": { display: "block", fontSize: "0.8125rem" },
+    "& tr:not([data-note]) [data-figure-uncertainty]": { display: "block", fontSize: "0.8125rem" },
     "& tr:not([data-note]) > *": { pl: "6px", fontSize: "0.875rem", verticalAlign: "top" },
     "& td button > [aria-hidden]": { display: "none" },
   },

@@ -21,7 +21,7 @@ export function Charts() {
   } = useFound("sets", "amps_chart", "blower_table");
   const sets = view.document.readings ?? [];
   const told = sets.map((set, index) => {
-    const flow = answers[index]?.flows.ways.find((way) => way.way === "chart")?.flow.figure;
+    const flow = answers[index]?.flows.methods.find((one) => one.method === "chart")?.flow.figure;
     return flow && set.current ? `${index + 1} ${flow.value} ${set.current.si}` : "";
   });
   const marks = useMarks(told.join("|"));

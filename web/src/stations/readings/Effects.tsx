@@ -73,7 +73,7 @@ function Rows({ table }: { table: Table }) {
         >
           <Box role="rowheader">
             {row.change} <Micro display={{ base: "block", md: "inline" }}>{row.size}</Micro>
-            {row.told && <Small display="block">{row.told}</Small>}
+            {row.remark && <Small display="block">{row.remark}</Small>}
           </Box>
           {COLUMNS.map((name) => (
             <Cell key={name} move={row.moves.find((move) => move.measurand === name)} />

@@ -1,4 +1,4 @@
-import { Way as WayWords } from "../../generated/labels";
+import { Way as MethodWords } from "../../generated/labels";
 import { Box } from "@chakra-ui/react";
 import { memo } from "react";
 
@@ -10,26 +10,26 @@ import { say } from "../../shared/say";
 import { capital } from "../../shared/casing";
 
 type Answer = Schemas["SetAnswer"];
-type Way = Schemas["FlowAnswer"];
+type ByMethod = Schemas["FlowAnswer"];
 
-/** The flow by every way on one scale, and taken together; ways that wait stand below in one line. */
+/** The flow by every method on one scale, and taken together; methods that wait stand below in one line. */
 export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answer }) {
-  const { ways, together } = answer.flows;
-  const told = ways.filter((way) => way.flow.figure);
-  const waiting = ways.filter((way) => !way.flow.figure);
-  const reach = scaleEnd(Math.max(highEnd(together.figure), ...told.map((way) => way.flow.figure?.value ?? 0)));
+  const { methods, together } = answer.flows;
+  const told = methods.filter((one) => one.flow.figure);
+  const waiting = methods.filter((one) => !one.flow.figure);
+  const reach = scaleEnd(Math.max(highEnd(together.figure), ...told.map((one) => one.flow.figure?.value ?? 0)));
   return (
     <Box css={METHOD_LINES}>
-      {told.map((way) => (
+      {told.map((one) => (
         <MethodLine
-          key={way.way}
-          name={`${answer.id}-flow-${way.way}`}
-          label={capital(WayWords[way.way])}
-          result={way.flow}
+          key={one.method}
+          name={`${answer.id}-flow-${one.method}`}
+          label={capital(MethodWords[one.method])}
+          result={one.flow}
           reach={reach}
-          doubted={!way.trusted}
-          reason={way.reason}
-          word={verdict(way)}
+          doubted={!one.trusted}
+          reason={one.reason}
+          word={verdict(one)}
         />
       ))}
       <Box borderTop="1px solid" borderColor="rule">
@@ -49,9 +49,9 @@ export const FlowPicture = memo(function FlowPicture({ answer }: { answer: Answe
           <Small display="block" fontWeight={600}>
             {say("flow-picture-other-ways")}
           </Small>
-          {waiting.map((way) => (
-            <Micro key={way.way} display="block">
-              {WayWords[way.way]}: <PhraseText phrase={way.flow.waits ?? []} />
+          {waiting.map((one) => (
+            <Micro key={one.method} display="block">
+              {MethodWords[one.method]}: <PhraseText phrase={one.flow.waits ?? []} />
             </Micro>
           ))}
         </Box>
@@ -68,7 +68,7 @@ function scaleEnd(greatest: number): number {
   return power * (STEPS.find((step) => step * power >= 1.05 * greatest) ?? 12);
 }
 
-function verdict(way: Way): string {
-  if (way.disagrees) return say("method-line-disagrees");
-  return way.trusted ? say("method-line-agrees") : say("method-line-doubted");
+function verdict(one: ByMethod): string {
+  if (one.disagrees) return say("method-line-disagrees");
+  return one.trusted ? say("method-line-agrees") : say("method-line-doubted");
 }

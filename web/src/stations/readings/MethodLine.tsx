@@ -5,13 +5,13 @@ import { IntervalMark } from "../../shared/IntervalMark";
 import { Waits, WorkedFigure, WorkingPanel } from "../../shared/Working";
 import { say } from "../../shared/say";
 
-/** The far end of a figure's band; 0 where there is none. */
+/** The far end of a figure's uncertainty; 0 where there is none. */
 export function highEnd(figure: Figure | null | undefined): number {
-  return figure ? (figure.high ?? figure.value + (figure.band ?? 0)) : 0;
+  return figure ? (figure.high ?? figure.value + (figure.uncertainty ?? 0)) : 0;
 }
 
 function lowEnd(figure: Figure): number {
-  return figure.low ?? figure.value - (figure.band ?? 0);
+  return figure.low ?? figure.value - (figure.uncertainty ?? 0);
 }
 
 interface MethodLineProps {
@@ -21,7 +21,7 @@ interface MethodLineProps {
   /** The far end of the common scale, which begins at nothing. */
   reach: number;
   doubted: boolean;
-  /** It is the way that is used, or what all ways make together. */
+  /** It is the method that is used, or what all methods make together. */
   taken?: boolean | undefined;
   reason: string;
   word: string;
@@ -46,7 +46,7 @@ export const METHOD_LINES = {
 
 export const COLUMNS = { base: "86px minmax(0, 1fr) 118px", md: "104px minmax(0, 1fr) 150px 70px" };
 
-/** One way to a value: its band on the common scale, its working, and why it is or is not trusted here. */
+/** One method to a value: its uncertainty on the common scale, its working, and why it is or is not trusted here. */
 export const MethodLine = memo(function MethodLine({
   name,
   label,

@@ -7,7 +7,7 @@ import { focusField } from "../../shared/focus";
 import { FigureText } from "../../shared/Words";
 import { say } from "../../shared/say";
 
-/** The two or three readings that would narrow most: the band now and then, how to take each, its caution first. */
+/** The two or three readings that would narrow most: the uncertainty now and then, how to take each, its caution first. */
 export const NextReadings = memo(function NextReadings({ readings }: { readings: Schemas["NextReading"][] }) {
   return readings.map((reading) => (
     <Box
@@ -27,7 +27,11 @@ export const NextReadings = memo(function NextReadings({ readings }: { readings:
           <FigureText figure={reading.now} line={false} />
           {say("next-readings-now-then")}
           <Box as="span" whiteSpace="nowrap">
-            ± <FigureText figure={{ ...reading.then, value: reading.then.band ?? 0, band: null }} line={false} />
+            ±{" "}
+            <FigureText
+              figure={{ ...reading.then, value: reading.then.uncertainty ?? 0, uncertainty: null }}
+              line={false}
+            />
           </Box>
           .
         </Box>

@@ -8,7 +8,7 @@ import { toldOf } from "../../app/SavedLine";
 import type { Entry, Figure, Schemas } from "../../shared/api";
 import type { Draft } from "../../shared/desk";
 import { factsOf, QuantityField } from "../../shared/fields";
-import { inUnits, unitOf, writeBand, writeEntry } from "../../shared/figures";
+import { inUnits, unitOf, writeUncertainty, writeEntry } from "../../shared/figures";
 import { useDeskState, useFound, useJob } from "../../shared/job";
 import { Micro, Press, SeverityWord, Small, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
@@ -287,18 +287,18 @@ function Beside({ set, before, number, step }: BesideProps) {
     ON_PLATE[step.field] ?? ""
   ] as Entry | null;
   const answer = sets.find((one) => one.id === set.id);
-  const band = answer?.bands[step.field];
+  const uncertainty = answer?.uncertainties[step.field];
   const change = answer?.changes.find((one) => one.field === (CHANGE[step.field] ?? step.field));
   const marks = [
-    { name: "now", label: say("one-reading-now"), entry: now, band },
+    { name: "now", label: say("one-reading-now"), entry: now, uncertainty },
     {
       name: "before",
       label: say("one-reading-set-before", { number: number - 1 }),
       entry: last,
-      band: sets.find((one) => one.id === before?.id)?.bands[step.field],
+      uncertainty: sets.find((one) => one.id === before?.id)?.uncertainties[step.field],
     },
-    { name: "plate", label: say("one-reading-plate-mark"), entry: plate, band: undefined },
-  ].flatMap(({ name, label, entry, band: half }) =>
+    { name: "plate", label: say("one-reading-plate-mark"), entry: plate, uncertainty: undefined },
+  ].flatMap(({ name, label, entry, uncertainty: half }) =>
     entry
       ? [
           {
@@ -335,8 +335,10 @@ function Beside({ set, before, number, step }: BesideProps) {
         </Box>
       )}
       {marks.length > 1 && <Lies marks={marks} />}
-      {now && band && (
-        <Small display="block">{say("one-reading-meter", { writeBand: writeBand(quantity, band, units) })}</Small>
+      {now && uncertainty && (
+        <Small display="block">
+          {say("one-reading-meter", { writeBand: writeUncertainty(quantity, uncertainty, units) })}
+        </Small>
       )}
       {now && change && <ChangeWords change={change.figure} beyond={change.beyond} from={number - 1} />}
     </>

@@ -117,7 +117,7 @@ export function ReadingsSheet() {
           </Small>
         </Fold>
       )}
-      {current && current.flows.ways.length > 0 && (
+      {current && current.flows.methods.length > 0 && (
         <Fold
           title={say("readings-sheet-flow-every", { setName: setName(current) })}
           note={

@@ -6,7 +6,7 @@ import type { Schemas } from "../../shared/api";
 import { ExplainedHeading, ExplainedLabel } from "../../shared/Explained";
 import { factsOf, QuantityField, SelectField, WordsField } from "../../shared/fields";
 import { Fold } from "../../shared/Fold";
-import { unitOf, writeBand } from "../../shared/figures";
+import { unitOf, writeUncertainty } from "../../shared/figures";
 import { useJob } from "../../shared/job";
 import { Micro, Word } from "../../shared/parts";
 import { useUnits } from "../../shared/units";
@@ -126,7 +126,7 @@ function Rows({ rows, sets, numberOf, current, answerOf, last }: RowsProps) {
           row={row}
           set={set}
           number={numberOf(set)}
-          band={bandOf(row, answerOf(set))}
+          uncertainty={uncertaintyOf(row, answerOf(set))}
           pressure={row.fields.length > 1 ? answerOf(set)?.pressure : undefined}
           current={set.id === current}
         />
@@ -135,9 +135,9 @@ function Rows({ rows, sets, numberOf, current, answerOf, last }: RowsProps) {
   ));
 }
 
-function bandOf(row: Row, answer: Answer | undefined): number | undefined {
+function uncertaintyOf(row: Row, answer: Answer | undefined): number | undefined {
   const [first, second] = row.fields;
-  return first && !second ? answer?.bands[first.field] : undefined;
+  return first && !second ? answer?.uncertainties[first.field] : undefined;
 }
 
 type GridColumns = Record<"base" | "md" | "lg", string>;
@@ -258,8 +258,8 @@ interface SetCellProps {
   row: Row;
   set: Set;
   number: number;
-  /** Half the band of the row's reading, in the unit used inside; pairs show theirs at their total. */
-  band: number | undefined;
+  /** Half the uncertainty of the row's reading, in the unit used inside; pairs show theirs at their total. */
+  uncertainty: number | undefined;
   pressure: Schemas["Result"] | undefined;
   current: boolean;
 }
@@ -273,11 +273,11 @@ const SetCell = memo(function SetCell({ current, ...readings }: SetCellProps) {
   );
 });
 
-function Readings({ row, set, number, band, pressure }: Omit<SetCellProps, "current">) {
+function Readings({ row, set, number, uncertainty, pressure }: Omit<SetCellProps, "current">) {
   const { units } = useUnits();
   const pair = row.fields.length > 1;
   const written = (field: Field) =>
-    band ? writeBand(factsOf(`readings/x/${field}`).quantity ?? "", band, units) : null;
+    uncertainty ? writeUncertainty(factsOf(`readings/x/${field}`).quantity ?? "", uncertainty, units) : null;
   return (
     <>
       <Box display="grid" gridTemplateColumns={pair ? "1fr 1fr" : "1fr"} gap="10px">
@@ -287,7 +287,7 @@ function Readings({ row, set, number, band, pressure }: Omit<SetCellProps, "curr
             path={`readings/${set.id}/${field}`}
             label={say("sets-table-set-2", { factsOf: factsOf(`readings/x/${field}`).label, number })}
             micro={micro}
-            band={written(field)}
+            uncertainty={written(field)}
           />
         ))}
       </Box>
@@ -315,13 +315,14 @@ interface SetFieldProps {
   path: string;
   label: string;
   micro: string | undefined;
-  band: string | null;
+  uncertainty: string | null;
 }
 
 /** A quantity, one of some answers, or words, as the field takes it. */
-function SetField({ path, label, micro, band }: SetFieldProps) {
+function SetField({ path, label, micro, uncertainty }: SetFieldProps) {
   const facts = factsOf(path);
-  if (facts.quantity) return <QuantityField path={path} label={label} {...(micro ? { micro } : {})} band={band} />;
+  if (facts.quantity)
+    return <QuantityField path={path} label={label} {...(micro ? { micro } : {})} uncertainty={uncertainty} />;
   if (facts.choices) return <SelectField path={path} label={label} />;
   return <WordsField path={path} label={label} />;
 }

@@ -16,7 +16,7 @@ import { say } from "../../shared/say";
 type Command = Schemas["CommandAnswer"];
 type Trial = Schemas["Trial"];
 
-/** Each duty step: what it is told, what that should give, and the readings on the way to the right flow. */
+/** Each duty step: its setting, what that should give, and the readings on the way to the right flow. */
 export function Commands() {
   const { commands } = useFound("setup").setup;
   if ((commands ?? []).length === 0) return <Small>{say("commands-duty-step")}</Small>;
@@ -47,7 +47,7 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
         <Box fontWeight={600}>{command.name || say("commands-step")}</Box>
         {command.call && <Small>{say("commands-called", { call: command.call })}</Small>}
         <Box fontSize="figure" fontWeight={600} ml="auto">
-          <PhraseText phrase={command.told} />
+          <PhraseText phrase={command.setting} />
         </Box>
       </Box>
       {command.waits && (
@@ -129,14 +129,14 @@ const OneCommand = memo(function OneCommand({ command }: { command: Command }) {
 
 const COLOURS: Record<string, string> = { inside: "verdigris", cannot: "brick" };
 
-const WAYS = [
+const METHODS = [
   { field: "airflow", label: say("commands-airflow") },
   { field: "water_flow", label: say("commands-water-flow") },
   { field: "static", label: say("commands-total-external") },
   { field: "rise", label: say("commands-temperature-rise") },
   { field: "current", label: say("commands-line-amps") },
 ] as const;
-type Way = (typeof WAYS)[number]["field"];
+type Method = (typeof METHODS)[number]["field"];
 
 interface TrialProps {
   number: number;
@@ -151,9 +151,9 @@ function TrialRow({ number, trial, answer, set }: TrialProps) {
   const { desk, view } = useJob();
   const { drive } = useFound("setup").setup;
   const { units, currency } = useUnits();
-  const usual: Way = view.machine.type === "pump" ? "water_flow" : "airflow";
-  const [chosen, setWay] = useState<Way | null>(null);
-  const way = chosen ?? WAYS.find(({ field }) => trial[field])?.field ?? usual;
+  const usual: Method = view.machine.type === "pump" ? "water_flow" : "airflow";
+  const [chosen, setMethod] = useState<Method | null>(null);
+  const method = chosen ?? METHODS.find(({ field }) => trial[field])?.field ?? usual;
   const path = `setup/trials/${trial.id}`;
   const setting = trial.frequency || drive ? "frequency" : "signal";
   return (
@@ -187,26 +187,26 @@ function TrialRow({ number, trial, answer, set }: TrialProps) {
       )}
       <Pick
         aria-label={say("commands-read-reading", { number })}
-        value={way}
-        onChange={(event) => setWay(event.target.value as Way)}
+        value={method}
+        onChange={(event) => setMethod(event.target.value as Method)}
       >
-        {WAYS.filter(({ field }) => field === way || field !== (usual === "airflow" ? "water_flow" : "airflow")).map(
-          (one) => (
-            <option key={one.field} value={one.field}>
-              {one.label}
-            </option>
-          ),
-        )}
+        {METHODS.filter(
+          ({ field }) => field === method || field !== (usual === "airflow" ? "water_flow" : "airflow"),
+        ).map((one) => (
+          <option key={one.field} value={one.field}>
+            {one.label}
+          </option>
+        ))}
       </Pick>
       <QuantityField
-        path={`${path}/${way}`}
+        path={`${path}/${method}`}
         label={say("commands-read-reading-2", { number })}
-        micro={unitOf(QUANTITIES[way], units, currency)}
+        micro={unitOf(QUANTITIES[method], units, currency)}
       />
       <Box fontSize="small" gridColumn={{ base: "2 / 3", md: "auto" }}>
         {answer?.flow ? (
           <>
-            {way !== usual && (
+            {method !== usual && (
               <>
                 = <FigureText figure={answer.flow} />{" "}
               </>
@@ -233,7 +233,7 @@ function TrialRow({ number, trial, answer, set }: TrialProps) {
   );
 }
 
-const QUANTITIES: Record<Way, string> = {
+const QUANTITIES: Record<Method, string> = {
   airflow: "airflow",
   water_flow: "water_flow",
   static: "pressure",

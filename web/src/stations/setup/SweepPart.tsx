@@ -199,19 +199,19 @@ function ByDrive() {
 function ByHand({ frequencies }: { frequencies: readonly number[] }) {
   const { desk } = useJob();
   const [place, setPlace] = useState(0);
-  const way = [
+  const points = [
     ...frequencies.map((hertz) => ({ hertz, going: "up" as const })),
     ...[...frequencies].reverse().map((hertz) => ({ hertz, going: "down" as const })),
   ];
-  const at = way[Math.min(place, way.length - 1)];
+  const at = points[Math.min(place, points.length - 1)];
   const mark = useMark(at?.hertz ?? null, at?.going ?? null);
   if (!at) return null;
   const next = () => {
     if (place + 1 === frequencies.length) void desk.choose("setup/sweep/swept_up", "yes");
-    if (place + 1 === way.length) void desk.choose("setup/sweep/swept_down", "yes");
-    setPlace(Math.min(place + 1, way.length));
+    if (place + 1 === points.length) void desk.choose("setup/sweep/swept_down", "yes");
+    setPlace(Math.min(place + 1, points.length));
   };
-  if (place >= way.length)
+  if (place >= points.length)
     return (
       <Box py="8px">
         <b>{say("sweep-part-swept-up")}</b>{" "}
@@ -227,7 +227,7 @@ function ByHand({ frequencies }: { frequencies: readonly number[] }) {
         <Box fontSize="2.0625rem" fontWeight={600} data-at={at.hertz}>
           {say("sweep-part-hz", { hertz: at.hertz })}
         </Box>
-        <Box>{say("sweep-part-going-set", { going: at.going, place: place + 1, way: way.length })}</Box>
+        <Box>{say("sweep-part-going-set", { going: at.going, place: place + 1, way: points.length })}</Box>
       </Box>
       <LoudButton mark={mark} />
       <Box display="flex" gap="8px" pt="8px">

@@ -130,7 +130,7 @@ function Now({ now }: { now: Short["now"] }) {
 }
 
 const LARGE = {
-  "& [data-figure-band], & [data-figure-unit]": { fontSize: "0.9375rem", fontWeight: 400 },
+  "& [data-figure-uncertainty], & [data-figure-unit]": { fontSize: "0.9375rem", fontWeight: 400 },
   // Enlarged, a figure goes on in the next line before it runs off the side.
   "@media (max-width: 800px)": { "& button, & [data-figure]": { whiteSpace: "normal" } },
 };

@@ -327,7 +327,7 @@ own-wheel-circulator-speed-traits = Circulator, constant speed
 own-wheel-machine = waits for the speed at which the curve of { $product } was taken
 own-wheel-table = waits for flow, pressure and shaft power in every row of the curve of { $product }
 
-## core/options/put_right.py
+## core/options/repaired.py
 
 put-right-x = { $repair }: { $value }
 put-right-repairs-cannot = The repairs cannot be reckoned: { $why }.

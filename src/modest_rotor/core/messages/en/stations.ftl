@@ -89,11 +89,11 @@ flow-together-load-readings-one-conductor = One conductor alone in the clamp.
 flow-together-load-readings-tachometer-mark = Tachometer on a mark of the shaft or wheel, one mark a turn.
 flow-together-load-readings-keep-hands = Keep hands, sleeves and cords clear of the wheel.
 
-## core/stations/flow_way.py
+## core/stations/flow_method.py
 
 flow-way-words = void: { $reason }
 
-## core/stations/flow_ways.py
+## core/stations/flow_methods.py
 
 flow-ways-heat-source = Energy balance; sensible heat factor of ASHRAE Handbook, Fundamentals, at the place's density.
 flow-ways = the efficiency is only that of such machines

@@ -1,4 +1,4 @@
-"""Flow by every way that the readings allow, each with its own uncertainty and the conditions that void it."""
+"""Flow by every method that the readings allow, each with its own uncertainty and the conditions that void it."""
 
 from __future__ import annotations
 
@@ -14,7 +14,7 @@ from modest_rotor.core.physics.fan import MachineType, generic_shape
 from modest_rotor.core.physics.medium import water_properties
 from modest_rotor.core.say import Number, capital, joined, say, tell
 from modest_rotor.core.stations.charts import CountedParts
-from modest_rotor.core.stations.flow_way import FlowContext, FlowWay, Objection, Way, waiting_way
+from modest_rotor.core.stations.flow_method import FlowByMethod, FlowContext, FlowMethod, Objection, waiting_method
 from modest_rotor.core.stations.readings import DuctState, SpeedTap, StaticSpan
 from modest_rotor.core.stations.set_facts import SetFacts
 from modest_rotor.core.stations.target import air_factor
@@ -34,48 +34,48 @@ TAP_WORDS = {SpeedTap.SINGLE: "", SpeedTap.HIGH: "h", SpeedTap.MEDIUM: "m", Spee
 HEAT_SOURCE = say("flow-ways-heat-source")
 
 
-def flow_ways(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[FlowWay, ...]:
-    """Every way, with its flow or with what it waits for; ways that the kind of machine does not have are left out.
+def flow_methods(facts: SetFacts, context: FlowContext, by_power: Result) -> tuple[FlowByMethod, ...]:
+    """Every method, with its flow or with what it waits for; methods that the kind of machine does not have are left out.
 
     :param by_power: the flow by power and pressure, worked already.
     """
-    ways = [_measured(facts, context)]
+    methods = [_measured(facts, context)]
     if facts.reading.duct is DuctState.BARE_SHAFT:  # nothing is moved, whatever amps and speed would say of a wheel
-        return (*ways, FlowWay(Way.POWER, by_power))
+        return (*methods, FlowByMethod(FlowMethod.POWER, by_power))
     if context.machine_type is MachineType.PUMP:
-        ways += [_water_heat(facts, context)]
+        methods += [_water_heat(facts, context)]
     else:
-        ways += [_rise(facts, context), _by_table(facts, context), _by_chart(facts, context)]
-    ways += [_affinity(facts, context), *_on_curve(facts, context)]
+        methods += [_rise(facts, context), _by_table(facts, context), _by_chart(facts, context)]
+    methods += [_affinity(facts, context), *_on_curve(facts, context)]
     power = by_power.figure
     spread = (power.uncertainty or 0.0) / 1.96 if power else 0.0
     flow = measured(power.value, **{"efficiency of the generic machine": spread}) if power else None
     rough = Objection(say("flow-ways")) if flow else None
-    ways.append(FlowWay(Way.POWER, by_power, flow, rough))
-    return tuple(ways)
+    methods.append(FlowByMethod(FlowMethod.POWER, by_power, flow, rough))
+    return tuple(methods)
 
 
-def _measured(facts: SetFacts, context: FlowContext) -> FlowWay:
+def _measured(facts: SetFacts, context: FlowContext) -> FlowByMethod:
     if facts.flow is None:
-        return waiting_way(Way.MEASURED, say("flow-ways-measured-waits-hood"))
+        return waiting_method(FlowMethod.MEASURED, say("flow-ways-measured-waits-hood"))
     how = str(facts.reading.flow_by or "measured")
     read = (given("q", say("term-flow"), context.quantity, facts.flow, "measured", facts.title),)
     worked = result(
-        Way.MEASURED.label, context.quantity, facts.flow, how, read, say("flow-ways-measured-ashrae-standard")
+        FlowMethod.MEASURED.label, context.quantity, facts.flow, how, read, say("flow-ways-measured-ashrae-standard")
     )
-    return FlowWay(Way.MEASURED, worked, facts.flow)
+    return FlowByMethod(FlowMethod.MEASURED, worked, facts.flow)
 
 
-def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
+def _by_chart(facts: SetFacts, context: FlowContext) -> FlowByMethod:
     volts, amps = facts.running.voltage, facts.running.current
     if context.amps is None:
-        return waiting_way(Way.CHART, say("flow-ways-by-chart-waits-chart"))
+        return waiting_method(FlowMethod.CHART, say("flow-ways-by-chart-waits-chart"))
     if volts is None or amps is None:
-        return waiting_way(Way.CHART, say("term-waits-for-volts-and-amps"))
+        return waiting_method(FlowMethod.CHART, say("term-waits-for-volts-and-amps"))
     try:
         read = context.amps.flow(volts.value, amps.value)
     except Refusal as refusal:
-        return FlowWay(Way.CHART, withheld(Way.CHART.label, (refusal.sentence,)))
+        return FlowByMethod(FlowMethod.CHART, withheld(FlowMethod.CHART.label, (refusal.sentence,)))
     flow = _numerically(context.amps, volts, amps, read.between).with_contribution("the chart", CHART_SD * read.between)
     remarks = [
         say(
@@ -96,7 +96,7 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
         given("q_n", say("flow-ways-by-chart-nearest-column-2"), "airflow", read.nearest, "worked-out"),
     )
     worked = result(
-        Way.CHART.label,
+        FlowMethod.CHART.label,
         "airflow",
         flow,
         say("flow-ways-by-chart-q-i"),
@@ -105,7 +105,7 @@ def _by_chart(facts: SetFacts, context: FlowContext) -> FlowWay:
         tuple(remarks),
     )
     objection = None if facts.on_full_tap else Objection(say("flow-ways-by-chart-chart-belongs"))
-    return FlowWay(Way.CHART, worked, flow, objection)
+    return FlowByMethod(FlowMethod.CHART, worked, flow, objection)
 
 
 def _numerically(chart: AmpsChart, volts: Estimate, amps: Estimate, middle: float) -> Estimate:
@@ -120,33 +120,33 @@ def _numerically(chart: AmpsChart, volts: Estimate, amps: Estimate, middle: floa
 
 def _slope(flow_at: Callable[[float], float], step: float, middle: float) -> float:
     """How fast a looked-up flow changes, by a small step to whichever side the chart or table still has."""
-    for way in (step, -step):
+    for move in (step, -step):
         try:
-            return (flow_at(way) - middle) / way
+            return (flow_at(move) - middle) / move
         except Refusal:
             continue
     return middle / step  # at a corner nothing is known of the slope: the whole flow is in doubt
 
 
-def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
+def _by_table(facts: SetFacts, context: FlowContext) -> FlowByMethod:
     if context.table is None:
-        return waiting_way(Way.TABLE, say("flow-ways-by-table-waits-blower"))
+        return waiting_method(FlowMethod.TABLE, say("flow-ways-by-table-waits-blower"))
     if facts.pressure is None or facts.one_sided:
-        return waiting_way(Way.TABLE, say("term-waits-for-the-static-on"))
+        return waiting_method(FlowMethod.TABLE, say("term-waits-for-the-static-on"))
     static, remark, objection = _as_counted(facts, context)
     tap = _column(facts, context.table)
     if tap is None:
-        return waiting_way(Way.TABLE, say("flow-ways-by-table-waits-speed"))
+        return waiting_method(FlowMethod.TABLE, say("flow-ways-by-table-waits-speed"))
     try:
         middle = context.table.flow(tap, static.value)
     except Refusal as refusal:
-        return FlowWay(Way.TABLE, withheld(Way.TABLE.label, (refusal.sentence,)))
+        return FlowByMethod(FlowMethod.TABLE, withheld(FlowMethod.TABLE.label, (refusal.sentence,)))
     slope = _slope(lambda step: context.table.flow(tap, static.value + step), static.standard or 1.0, middle)  # type: ignore[union-attr]
     flow = Estimate(middle, {name: slope * contribution for name, contribution in static.contributions.items()})
     flow = flow.with_contribution("the blower's table", TABLE_SD * middle)
     read = (given("p", say("flow-ways-by-table-static-table", tap=tap), "pressure", static, "measured", facts.title),)
     worked = result(
-        Way.TABLE.label,
+        FlowMethod.TABLE.label,
         "airflow",
         flow,
         say("flow-ways-by-table-q-p"),
@@ -154,7 +154,7 @@ def _by_table(facts: SetFacts, context: FlowContext) -> FlowWay:
         say("flow-ways-by-table-machine-s"),
         (remark,) if remark else (),
     )
-    return FlowWay(Way.TABLE, worked, flow, objection)
+    return FlowByMethod(FlowMethod.TABLE, worked, flow, objection)
 
 
 def _as_counted(facts: SetFacts, context: FlowContext) -> tuple[Estimate, str | None, Objection | None]:
@@ -196,14 +196,14 @@ def _column(facts: SetFacts, table: BlowerTable) -> str | None:
     return found[0] if len(found) == 1 else None
 
 
-def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
+def _rise(facts: SetFacts, context: FlowContext) -> FlowByMethod:
     reading = facts.reading
     heat, ingredients = _heat(facts, context)
     if heat is None or reading.entering is None or reading.leaving is None:
-        return waiting_way(Way.RISE, say("flow-ways-rise-waits-both"))
+        return waiting_method(FlowMethod.RISE, say("flow-ways-rise-waits-both"))
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
-        return FlowWay(Way.RISE, withheld(Way.RISE.label, tell("flow-ways-rise-withheld-air")))
+        return FlowByMethod(FlowMethod.RISE, withheld(FlowMethod.RISE.label, tell("flow-ways-rise-withheld-air")))
     factor = air_factor(context.target)
     (flow,) = propagate(lambda q, dt: q / (factor * dt), heat, rise)
     ingredients += (
@@ -211,8 +211,8 @@ def _rise(facts: SetFacts, context: FlowContext) -> FlowWay:
         given("c", say("flow-ways-rise-heat-per"), "count", factor, "worked-out"),
     )
     remarks = (say("flow-ways-rise-motor-s"),)
-    worked = result(Way.RISE.label, "airflow", flow, "q = Q ÷ (c ΔT)", ingredients, HEAT_SOURCE, remarks)
-    return FlowWay(Way.RISE, worked, flow, _against_rise(facts, rise.value))
+    worked = result(FlowMethod.RISE.label, "airflow", flow, "q = Q ÷ (c ΔT)", ingredients, HEAT_SOURCE, remarks)
+    return FlowByMethod(FlowMethod.RISE, worked, flow, _against_rise(facts, rise.value))
 
 
 def _against_rise(facts: SetFacts, rise: float) -> Objection | None:
@@ -256,34 +256,41 @@ def _difference(entering: Entry, leaving: Entry, facts: SetFacts, context: FlowC
     return measured(value, **{"thermometer, entering": each, "thermometer, leaving": each})
 
 
-def _water_heat(facts: SetFacts, context: FlowContext) -> FlowWay:
+def _water_heat(facts: SetFacts, context: FlowContext) -> FlowByMethod:
     reading = facts.reading
     heat, ingredients = _heat(facts, context)
     if heat is None or reading.entering is None or reading.leaving is None:
-        return waiting_way(Way.RISE, say("flow-ways-water-heat-waits-both"))
+        return waiting_method(FlowMethod.RISE, say("flow-ways-water-heat-waits-both"))
     rise = _difference(reading.entering, reading.leaving, facts, context)
     if rise.value <= 0:
-        return FlowWay(Way.RISE, withheld(Way.RISE.label, tell("flow-ways-water-heat-withheld-water")))
+        return FlowByMethod(
+            FlowMethod.RISE, withheld(FlowMethod.RISE.label, tell("flow-ways-water-heat-withheld-water"))
+        )
     try:
         density, specific = water_properties((reading.entering.si + reading.leaving.si) / 2)
     except Refusal as refusal:
-        return FlowWay(Way.RISE, withheld(Way.RISE.label, (refusal.sentence,)))
+        return FlowByMethod(FlowMethod.RISE, withheld(FlowMethod.RISE.label, (refusal.sentence,)))
     (flow,) = propagate(lambda q, dt: q / (density * specific * dt), heat, rise)
     ingredients += (given("ΔT", say("term-temperature-rise"), "temperature_difference", rise, "measured", facts.title),)
     worked = result(
-        Way.RISE.label, "water_flow", flow, "q = Q ÷ (ρ c ΔT)", ingredients, say("flow-ways-water-heat-energy-balance")
+        FlowMethod.RISE.label,
+        "water_flow",
+        flow,
+        "q = Q ÷ (ρ c ΔT)",
+        ingredients,
+        say("flow-ways-water-heat-energy-balance"),
     )
     rough = Objection(say("flow-ways-water-heat-difference-small")) if rise.value < LEAST_RISE_K else None
-    return FlowWay(Way.RISE, worked, flow, rough)
+    return FlowByMethod(FlowMethod.RISE, worked, flow, rough)
 
 
-def _affinity(facts: SetFacts, context: FlowContext) -> FlowWay:
+def _affinity(facts: SetFacts, context: FlowContext) -> FlowByMethod:
     known = context.known
     if known is None or known.id == facts.id or known.flow is None:
-        return waiting_way(Way.AFFINITY, say("flow-ways-affinity-waits-another"))
+        return waiting_method(FlowMethod.AFFINITY, say("flow-ways-affinity-waits-another"))
     now, then = _machine_speed(facts), _machine_speed(known)
     if now is None or then is None:
-        return waiting_way(Way.AFFINITY, say("flow-ways-affinity-waits-speed"))
+        return waiting_method(FlowMethod.AFFINITY, say("flow-ways-affinity-waits-speed"))
     (flow,) = propagate(lambda q, n, n0: q * n / n0, known.flow, now, then)
     flow = flow.with_contribution("affinity law", AFFINITY_SD * flow.value)
     ingredients = (
@@ -292,14 +299,14 @@ def _affinity(facts: SetFacts, context: FlowContext) -> FlowWay:
         given("n", say("flow-ways-affinity-speed-now"), "speed", now, "measured", facts.title),
     )
     worked = result(
-        Way.AFFINITY.label,
+        FlowMethod.AFFINITY.label,
         context.quantity,
         flow,
         "q = q₁ n ÷ n₁",
         ingredients,
         say("flow-ways-affinity-amca-publication"),
     )
-    return FlowWay(Way.AFFINITY, worked, flow, _other_system(facts, known, now.value, then.value))
+    return FlowByMethod(FlowMethod.AFFINITY, worked, flow, _other_system(facts, known, now.value, then.value))
 
 
 def _other_system(facts: SetFacts, known: SetFacts, now: float, then: float) -> Objection | None:
@@ -320,25 +327,25 @@ def _machine_speed(facts: SetFacts) -> Estimate | None:
     return facts.running.speed
 
 
-def _on_curve(facts: SetFacts, context: FlowContext) -> tuple[FlowWay, ...]:
+def _on_curve(facts: SetFacts, context: FlowContext) -> tuple[FlowByMethod, ...]:
     known = context.known
     waits = say("flow-ways-on-curve-waits-another")
     unknown = known is None or known.id == facts.id or not (known.flow and known.pressure and known.shaft_power)
     now, then = _machine_speed(facts), _machine_speed(known) if known else None
     if unknown or now is None or then is None or context.machine_type is None:
-        return (waiting_way(Way.CURVE, waits), waiting_way(Way.CURVE_POWER, waits))
+        return (waiting_method(FlowMethod.CURVE, waits), waiting_method(FlowMethod.CURVE_POWER, waits))
     assert known is not None
     ratio = now.value / then.value
     pressure = (facts.pressure.value, facts.pressure.standard) if facts.pressure and not facts.one_sided else None
     power = (facts.shaft_power.value, facts.shaft_power.standard) if facts.shaft_power else None
     return (
-        _place(Way.CURVE, facts, context, known, ratio, None, pressure, say("term-waits-for-the-static-on")),
-        _place(Way.CURVE_POWER, facts, context, known, ratio, power, None, say("flow-ways-on-curve-waits-load")),
+        _place(FlowMethod.CURVE, facts, context, known, ratio, None, pressure, say("term-waits-for-the-static-on")),
+        _place(FlowMethod.CURVE_POWER, facts, context, known, ratio, power, None, say("flow-ways-on-curve-waits-load")),
     )
 
 
 def _place(
-    way: Way,
+    method: FlowMethod,
     facts: SetFacts,
     context: FlowContext,
     known: SetFacts,
@@ -346,10 +353,10 @@ def _place(
     power: tuple[float, float] | None,
     pressure: tuple[float, float] | None,
     waits: str,
-) -> FlowWay:
+) -> FlowByMethod:
     """Flow along the curve through the known point, over the places where that may lie on a generic curve."""
     if power is None and pressure is None:
-        return waiting_way(way, waits)
+        return waiting_method(method, waits)
     assert context.machine_type and known.flow and known.pressure and known.shaft_power
     shape = generic_shape(context.machine_type)
     point = (known.flow.value, known.pressure.value, known.shaft_power.value)
@@ -365,7 +372,7 @@ def _place(
             given("P", say("term-shaft-power"), "shaft_power", facts.shaft_power, "estimated", facts.title)
         )
     worked = result(
-        way.label, context.quantity, flow, say("flow-ways-place-q-where"), tuple(ingredients),
+        method.label, context.quantity, flow, say("flow-ways-place-q-where"), tuple(ingredients),
         say("flow-ways-place-amca-publication"),
     )  # fmt: skip
-    return FlowWay(way, worked, flow)
+    return FlowByMethod(method, worked, flow)

@@ -1,4 +1,4 @@
-"""The machine put right: what a repair makes of it, which is what every saving is held against."""
+"""The repaired baseline: what a repair makes of it, which is what every saving is held against."""
 
 from __future__ import annotations
 
@@ -20,8 +20,8 @@ USUAL_WHEEL_LOSS, WHEEL_LOSS_SPREAD = 0.20, 0.10
 
 
 @dataclass(frozen=True)
-class PutRight:
-    """The machine put right and what was done to it in words; or why one of the repairs cannot be reckoned.
+class RepairedBaseline:
+    """The repaired baseline and what was done to it in words; or why one of the repairs cannot be reckoned.
 
     :param lacking: sentences on repairs that are named but not reckoned.
     """
@@ -31,7 +31,7 @@ class PutRight:
     lacking: tuple[str, ...]
 
 
-def put_right(found: FoundMachine, asked: OptionCosts, capacitance_f: float | None) -> PutRight:
+def repaired_baseline(found: FoundMachine, asked: OptionCosts, capacitance_f: float | None) -> RepairedBaseline:
     """The machine with the repairs that were chosen; as found, where none was or none can be reckoned.
 
     :param capacitance_f: of the run capacitor as measured out of circuit, F.
@@ -49,8 +49,8 @@ def put_right(found: FoundMachine, asked: OptionCosts, capacitance_f: float | No
         done.append(tell("put-right-x", repair=repair, value=_TOLD[repair](ratio)))
     machine = moved_machine(found, Moves(**parts))
     if isinstance(machine, Absent):
-        return PutRight(found, (), (*lacking, say("put-right-repairs-cannot", why=machine.why)))
-    return PutRight(machine, tuple(done), tuple(lacking))
+        return RepairedBaseline(found, (), (*lacking, say("put-right-repairs-cannot", why=machine.why)))
+    return RepairedBaseline(machine, tuple(done), tuple(lacking))
 
 
 def _capacitor(found: FoundMachine, _: OptionCosts, capacitance_f: float | None) -> Estimate | Absent:

@@ -11,8 +11,8 @@ from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.physics.medium import air_heat_per_flow
 from modest_rotor.core.stations.charts import Charts, amps_chart, blower_table
 from modest_rotor.core.stations.flow_estimate import flow_by_power
-from modest_rotor.core.stations.flow_way import FlowContext, Way
-from modest_rotor.core.stations.flow_ways import CHART_SD, TABLE_SD, flow_ways
+from modest_rotor.core.stations.flow_method import FlowContext, FlowMethod
+from modest_rotor.core.stations.flow_methods import CHART_SD, TABLE_SD, flow_methods
 from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.plate_answer import plate_facts
 from modest_rotor.core.stations.readings import ReadingSet
@@ -67,15 +67,17 @@ def by_rise(chance: np.random.Generator) -> tuple[dict[str, str], float]:
 
 
 @pytest.mark.parametrize(
-    ("way", "draw"), [(Way.CHART, by_chart), (Way.TABLE, by_table), (Way.RISE, by_rise)], ids=("chart", "table", "rise")
+    ("method", "draw"),
+    [(FlowMethod.CHART, by_chart), (FlowMethod.TABLE, by_table), (FlowMethod.RISE, by_rise)],
+    ids=("chart", "table", "rise"),
 )
-def test_stated_uncertainties_hold_the_truth(way: Way, draw: Draw) -> None:
+def test_stated_uncertainties_hold_the_truth(method: FlowMethod, draw: Draw) -> None:
     chance, held, told = np.random.default_rng(7), 0, 0
     for _ in range(DRAWS):
         read, truth = draw(chance)
         facts = set_facts(ReadingSet.model_validate({"id": "s1", **read}), 1, PLATE, CONTEXT.machine_type)
-        ways = flow_ways(facts, CONTEXT, flow_by_power(facts, CONTEXT.machine_type))
-        flow = next(one.flow for one in ways if one.way is way)
+        methods = flow_methods(facts, CONTEXT, flow_by_power(facts, CONTEXT.machine_type))
+        flow = next(one.flow for one in methods if one.method is method)
         if flow is not None:
             told += 1
             held += abs(flow.value - truth) <= flow.uncertainty

@@ -1,4 +1,4 @@
-"""A way to the flow: what it is called, what it gives, and what speaks against it."""
+"""A method of finding the flow: what it is called, what it gives, and what speaks against it."""
 
 from __future__ import annotations
 
@@ -16,7 +16,7 @@ from modest_rotor.core.stations.target import Target
 from modest_rotor.core.working import Result, waiting
 
 
-class Way(Coded):
+class FlowMethod(Coded):
     """How a flow is found, the most direct first."""
 
     MEASURED = "measured"
@@ -31,7 +31,7 @@ class Way(Coded):
 
 @dataclass(frozen=True)
 class Objection:
-    """What speaks against a way: one that is void says nothing here, another is only rough and counts where nothing is better."""
+    """What speaks against a method: one that is void says nothing here, another is only rough and counts where nothing is better."""
 
     reason: str
     void: bool = False
@@ -43,13 +43,13 @@ class Objection:
 
 
 @dataclass(frozen=True)
-class FlowWay:
-    """One way to the flow.
+class FlowByMethod:
+    """The flow by one method.
 
     :param flow: m³/s with its uncertainty, or ``None``. :param objection: why it is not to be trusted here, if anything speaks against it.
     """
 
-    way: Way
+    method: FlowMethod
     worked: Result
     flow: Estimate | None = None
     objection: Objection | None = None
@@ -73,6 +73,6 @@ class FlowContext:
         return medium_of(self.machine_type).flow
 
 
-def waiting_way(way: Way, words: str) -> FlowWay:
-    """A way that waits for what the words say."""
-    return FlowWay(way, waiting(way.label, (words,)))
+def waiting_method(method: FlowMethod, words: str) -> FlowByMethod:
+    """A method that waits for what the words say."""
+    return FlowByMethod(method, waiting(method.label, (words,)))

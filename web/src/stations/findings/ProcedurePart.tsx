@@ -21,18 +21,18 @@ const WORDS: Record<Step["state"], string> = {
 };
 
 /** A chain of checks: each decides the next. The caution stands before the hand, both outcomes before the check. */
-export function WayPart({ way }: { way: Schemas["CheckWay"] }) {
+export function ProcedurePart({ procedure }: { procedure: Schemas["CheckProcedure"] }) {
   return (
-    <Part title={way.title} sentence={say("way-part-one-thing")}>
-      {(way.steps ?? []).map((step, index) => (
+    <Part title={procedure.title} sentence={say("way-part-one-thing")}>
+      {(procedure.steps ?? []).map((step, index) => (
         <StepRow key={`${step.path} ${index}`} step={step} number={index + 1} />
       ))}
-      {way.verdict && (
+      {procedure.verdict && (
         <Box borderTop="2px solid" borderBottom="2px solid" borderColor="ink" py="8px" mt="6px" data-verdict>
           <Box fontWeight={600}>
-            <PhraseText phrase={way.verdict} />
+            <PhraseText phrase={procedure.verdict} />
           </Box>
-          {way.action}
+          {procedure.action}
         </Box>
       )}
     </Part>
@@ -67,9 +67,9 @@ function StepRow({ step, number }: { step: Step; number: number }) {
       <Box opacity={step.state === "later" ? 0.7 : 1}>
         {now && <Box color="ochre">{step.caution}</Box>}
         <Box fontWeight={now ? 600 : 400}>{step.question}</Box>
-        {(step.told ?? []).length > 0 && (
+        {(step.remark ?? []).length > 0 && (
           <Small>
-            <PhraseText phrase={step.told ?? []} line />
+            <PhraseText phrase={step.remark ?? []} line />
           </Small>
         )}
         {(now || done) && step.path && <StepField path={step.path} />}
